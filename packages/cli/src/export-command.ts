@@ -1,0 +1,32 @@
+/** `hovrin export html`: a screen or a project as a page. */
+import { mkdir } from 'node:fs/promises';
+import { makePage, writePage } from '@hovrin/files';
+import { BadInput, readInput } from './bad-input.ts';
+import { readOptions } from './options.ts';
+
+export async function exportCommand(
+  words: readonly string[],
+  print: (text: string) => void,
+): Promise<number> {
+  const [format, ...rest] = words;
+  if (format !== 'html')
+    throw new BadInput(`\`${format ?? ''}\` cannot be written; \`hovrin export html\` can.`);
+  const { values, positionals } = readOptions(rest, { out: { type: 'string' }, rtl: { type: 'boolean' } });
+  const [path, ...more] = positionals;
+  if (path === undefined || more.length > 0)
+    throw new BadInput('One file or folder is needed: `hovrin export html FILE --out DIR`');
+  if (values.out === undefined) throw new BadInput('Where to? `--out DIR`');
+  const { project, assetFolder } = await readInput(path);
+  const page = await makePage(project, { rightToLeft: values.rtl === true });
+  try {
+    await mkdir(values.out, { recursive: true });
+  } catch (error) {
+    throw new BadInput(`${values.out} cannot be made: ${(error as Error).message}`);
+  }
+  const missing = await writePage(page, values.out, assetFolder);
+  if (missing.length > 0) throw new BadInput(`These pictures are missing: ${missing.join(', ')}`);
+  print(
+    `${values.out}: ${[...page.files.keys()].join(', ')}, ${page.fonts.length} fonts, ${page.assets.length} pictures\n`,
+  );
+  return 0;
+}

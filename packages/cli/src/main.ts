@@ -1,0 +1,35 @@
+/** `hovrin`: the core from a shell or a build. Exit codes: 0 fine, 1 findings, 2 bad input. */
+
+import { BadInput } from './bad-input.ts';
+import { exportCommand } from './export-command.ts';
+import { layoutCommand } from './layout-command.ts';
+
+const help = `hovrin: lays out screens and writes them as pages
+
+  hovrin layout FILE [FILE …] --size WIDTHxHEIGHT [--size …] [--text-scale N] [--rtl]
+      prints the boxes of all controls as JSON
+  hovrin export html FILE|FOLDER --out DIR [--rtl]
+      writes index.html and what it needs
+`;
+
+/** Runs a command line. @returns the exit code. */
+export async function run(
+  words: readonly string[],
+  print: (text: string) => void,
+  complain: (text: string) => void,
+): Promise<number> {
+  try {
+    const [command, ...rest] = words;
+    if (command === undefined || command === 'help' || command === '--help' || command === '-h') {
+      print(help);
+      return command === undefined ? 2 : 0;
+    }
+    if (command === 'layout') return await layoutCommand(rest, print);
+    if (command === 'export') return await exportCommand(rest, print);
+    throw new BadInput(`There is no command \`${command}\`. \`hovrin help\` lists them.`);
+  } catch (error) {
+    if (!(error instanceof BadInput)) throw error;
+    complain(`${error.message}\n`);
+    return 2;
+  }
+}

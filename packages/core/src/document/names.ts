@@ -1,0 +1,114 @@
+/** Names of controls and state variables: JavaScript identifiers, unique where they are looked up. */
+
+import { locationsIn, walk } from './tree.ts';
+import type { Control, Project } from './types.ts';
+
+const identifier = /^[\p{ID_Start}$_][\p{ID_Continue}$\u200c\u200d]*$/u;
+const reserved = new Set(
+  'arguments await break case catch class const continue debugger default delete do else enum eval export extends false finally for function if implements import in instanceof interface let new null package private protected public return static super switch this throw true try typeof undefined var void while with yield NaN Infinity'.split(
+    ' ',
+  ),
+);
+/** Longest name, in UTF-16 units. */
+export const longestName = 64;
+
+/** Why a text cannot be a name; undefined where it can (ECMAScript 2023 §12.7). */
+export function nameProblem(name: string): string | undefined {
+  if (name === '') return 'A name is missing.';
+  if (name.length > longestName) return `A name has at most ${longestName} characters.`;
+  if (/^\d/.test(name)) return `A name cannot begin with a digit; try \`_${name}\`.`;
+  if (/\s/.test(name)) return `A name has no spaces; try \`${camelCase(name)}\`.`;
+  if (!identifier.test(name)) return 'A name has letters, digits, `_` and `$` only.';
+  if (reserved.has(name)) return `\`${name}\` is a word of JavaScript and cannot be a name.`;
+  return undefined;
+}
+
+function camelCase(words: string): string {
+  return words.trim().replace(/\s+(\S)/g, (_, letter: string) => letter.toUpperCase());
+}
+
+/** Why a control of a screen cannot have a name; undefined where it can. */
+export function controlNameProblem(screen: Control, control: Control, name: string): string | undefined {
+  const problem = nameProblem(name);
+  if (problem) return problem;
+  for (const other of walk(screen)) {
+    if (other.id === control.id || other.name !== name) continue;
+    return other.id === screen.id
+      ? `The screen itself is called \`${name}\`.`
+      : `\`${name}\` is taken by another ${other.kind} on this screen.`;
+  }
+  return undefined;
+}
+
+/** Why a screen cannot have a name; undefined where it can. */
+export function screenNameProblem(project: Project, screenId: string, name: string): string | undefined {
+  const problem = nameProblem(name);
+  if (problem) return problem;
+  const screen = project.screens.find(({ id }) => id === screenId);
+  if (project.screens.some((other) => other.id !== screenId && other.name === name))
+    return `There is already a screen \`${name}\`.`;
+  const inside =
+    screen && [...walk(screen)].some((control) => control.id !== screenId && control.name === name);
+  return inside ? `A control on this screen is called \`${name}\`.` : undefined;
+}
+
+/** Why a state variable cannot have a name; undefined where it can. */
+export function stateNameProblem(project: Project, name: string, self?: string): string | undefined {
+  const problem = nameProblem(name);
+  if (problem) return problem;
+  if (
+    [
+      'Math',
+      'Number',
+      'String',
+      'Boolean',
+      'Array',
+      'Object',
+      'parseInt',
+      'parseFloat',
+      'isNaN',
+      'isFinite',
+    ].includes(name)
+  )
+    return `\`${name}\` is a function of expressions.`;
+  return project.state.some((variable) => variable.name === name && name !== self)
+    ? `There is already a state variable \`${name}\`.`
+    : undefined;
+}
+
+/** The first of `stem1`, `stem2` … that is not taken. */
+export function freshName(stem: string, taken: (name: string) => boolean): string {
+  for (let count = 1; ; count++) if (!taken(`${stem}${count}`)) return `${stem}${count}`;
+}
+
+/** `name` itself where it is free, else with the first number behind it that is (an old number is replaced). */
+export function freeName(name: string, taken: (name: string) => boolean): string {
+  return taken(name) ? freshName(name.replace(/\d+$/, ''), taken) : name;
+}
+
+const effective = new WeakMap<Control, ReadonlyMap<string, string>>();
+
+/**
+ * The name of every control of a screen by id: its own, or one made from its kind and counted in document order
+ * (`row1`, `text3`), passing over names that are taken.
+ */
+export function effectiveNames(screen: Control): ReadonlyMap<string, string> {
+  const known = effective.get(screen);
+  if (known) return known;
+  const names = new Map<string, string>();
+  const taken = new Set<string>();
+  for (const { control } of locationsIn(screen).values())
+    if (control.name !== undefined) taken.add(control.name);
+  const counts = new Map<string, number>();
+  for (const { control } of locationsIn(screen).values()) {
+    let name = control.name;
+    while (name === undefined) {
+      const count = (counts.get(control.kind) ?? 0) + 1;
+      counts.set(control.kind, count);
+      if (!taken.has(`${control.kind}${count}`)) name = `${control.kind}${count}`;
+    }
+    names.set(control.id, name);
+  }
+  effective.set(screen, names);
+  return names;
+}

@@ -1,0 +1,71 @@
+/** Reading what is typed or written for an attribute: the one place that decides whether it is valid. */
+import { checkStatements, checkTarget, checkTemplate, type Surroundings } from '../expression/check.ts';
+import { escapeBraces, hasExpression, unescapeBraces } from '../expression/template.ts';
+import type { Kind } from '../kinds/kind.ts';
+import { readAttribute } from './attributes.ts';
+import type { Band, Project } from './types.ts';
+
+/** What is around an attribute: bands and the names that expressions may use. */
+export interface AttributeContext extends Surroundings {
+  readonly bands: readonly Band[];
+  /** False: names in expressions are not known, and not checked (a screen file on its own). */
+  readonly namesKnown: boolean;
+}
+
+export type AttributeReading =
+  | { readonly ok: true; readonly text: string }
+  /** `at`: UTF-16 index into the text. */
+  | { readonly ok: false; readonly message: string; readonly at: number };
+
+/** The context of a project's attributes. */
+export function contextOf(project: Project): AttributeContext {
+  return {
+    bands: project.bands,
+    names: new Map(project.state.map((variable) => [variable.name, variable.type])),
+    screens: new Set(project.screens.flatMap((screen) => screen.name ?? [])),
+    namesKnown: true,
+  };
+}
+
+/** Reads an attribute's text. @returns its canonical form, or what is wrong and where. */
+export function readAttributeText(
+  kind: Kind,
+  name: string,
+  text: string,
+  context: AttributeContext,
+): AttributeReading {
+  const attribute = readAttribute(kind, name, context.bands);
+  if (typeof attribute === 'string') return { ok: false, message: attribute, at: 0 };
+  const around = context.namesKnown ? context : anything;
+  if (attribute.role !== 'value') {
+    const checked =
+      attribute.role === 'event'
+        ? checkStatements(text, around)
+        : checkTarget(text, attribute.property.twoWay ?? [], around);
+    return checked.ok ? { ok: true, text: text.trim() } : { ok: false, ...checked.problem };
+  }
+  const { type } = attribute.property;
+  if (hasExpression(text)) {
+    const checked = checkTemplate(text, around);
+    return checked.ok
+      ? { ok: true, text: type.name === 'text' ? text : text.trim() }
+      : { ok: false, ...checked.problem };
+  }
+  const reading = type.read(unescapeBraces(text));
+  if (!reading.ok) return { ok: false, message: reading.message, at: 0 };
+  return { ok: true, text: type.name === 'text' ? escapeBraces(reading.text) : reading.text };
+}
+
+/** Surroundings in which every name is known. */
+const anything: Surroundings = {
+  names: new (class extends Map<string, string> {
+    override has(): boolean {
+      return true;
+    }
+  })(),
+  screens: new (class extends Set<string> {
+    override has(): boolean {
+      return true;
+    }
+  })(),
+};

@@ -1,0 +1,43 @@
+/** The look that all projects start from: colours by role, and the numbers of the controls. Lengths in CSS px. */
+
+/** Colours by role; an attribute may name one instead of a hexadecimal colour. */
+export const themeColours: Readonly<Record<string, string>> = {
+  page: '#f6f3ec',
+  sheet: '#fffdf8',
+  tint: '#e4ece6',
+  line: '#d8d2c4',
+  ink: '#1f2a24',
+  quiet: '#5b655f',
+  accent: '#2f5d50',
+  'on-accent': '#fffdf8',
+  warm: '#b86b35',
+  alert: '#b23a2e',
+};
+
+/** Numbers that make up a control's own size. Those marked "scaled" are multiplied by the reader's text scale. */
+export const theme = {
+  family: 'Hanken Grotesk',
+  /** Scaled. */
+  textSize: 16,
+  lineHeight: 1.4,
+  /** Scaled: height of the box that one types into. */
+  fieldHeight: 40,
+  /** Width of a field where nothing else says so. */
+  fieldWidth: 220,
+  fieldPadding: 12,
+  /** Scaled. */
+  labelSize: 14,
+  labelWeight: 500,
+  labelGap: 4,
+  /** Scaled: side of a checkbox's box. */
+  checkSize: 20,
+  checkGap: 8,
+  corner: 4,
+  /** Scaled: least height of a button. */
+  buttonHeight: 40,
+  /** Size of a picture that is not there. */
+  missingPicture: { width: 160, height: 120 },
+} as const;
+
+/** A colour attribute as CSS; a role becomes its hexadecimal value. */
+export const colourValue = (text: string): string => themeColours[text] ?? text;

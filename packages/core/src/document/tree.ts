@@ -1,0 +1,60 @@
+/** Finding one's way in a project: where a control is, what is around it. */
+import type { Control, Project } from './types.ts';
+
+/** Where a control stands. */
+export interface Location {
+  readonly control: Control;
+  /** The screen it is in (itself for a screen). */
+  readonly screen: Control;
+  /** Undefined for a screen. */
+  readonly parent: Control | undefined;
+  /** Index among its parent's children, or among the screens. */
+  readonly index: number;
+  readonly depth: number;
+}
+
+const indexes = new WeakMap<Control, ReadonlyMap<string, Location>>();
+
+/** All controls of a screen by id. Worked out once for each version of the screen. */
+export function locationsIn(screen: Control): ReadonlyMap<string, Location> {
+  const known = indexes.get(screen);
+  if (known) return known;
+  const found = new Map<string, Location>();
+  const visit = (control: Control, parent: Control | undefined, index: number, depth: number) => {
+    found.set(control.id, { control, screen, parent, index, depth });
+    control.children.forEach((child, at) => {
+      visit(child, control, at, depth + 1);
+    });
+  };
+  visit(screen, undefined, 0, 0);
+  indexes.set(screen, found);
+  return found;
+}
+
+/** Finds a control of a project; undefined where there is none of that id. */
+export function locate(project: Project, id: string): Location | undefined {
+  for (const [index, screen] of project.screens.entries()) {
+    const found = locationsIn(screen).get(id);
+    if (found) return found.parent ? found : { ...found, index };
+  }
+  return undefined;
+}
+
+/** The controls from the screen down to one, both included; empty where it is not there. */
+export function pathTo(project: Project, id: string): Control[] {
+  const path: Control[] = [];
+  for (let at = locate(project, id); at; at = at.parent && locate(project, at.parent.id))
+    path.unshift(at.control);
+  return path;
+}
+
+/** A control and all below it, parents before children, in document order. */
+export function* walk(control: Control): Generator<Control> {
+  yield control;
+  for (const child of control.children) yield* walk(child);
+}
+
+/** Whether `id` is the control itself or anywhere below it. */
+export function contains(control: Control, id: string): boolean {
+  return control.id === id || control.children.some((child) => contains(child, id));
+}

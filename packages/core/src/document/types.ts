@@ -1,0 +1,107 @@
+/**
+ * A project as immutable plain data. A new version shares with the old one every control that did not change,
+ * so that "is it the same object" answers "did anything in it change".
+ */
+
+/** A property's value that is not (yet) valid: what was typed is kept, the last good one goes on working. */
+export interface Draft {
+  readonly draft: string;
+  /** The last valid text; absent: the property has no value meanwhile. */
+  readonly good?: string;
+}
+
+/** The text of an attribute in canonical form, braces for expressions included; or a draft. */
+export type PropertyValue = string | Draft;
+
+/** Comments of the source, kept with the control that they stand at. */
+export interface Comments {
+  /** In front of the control. */
+  readonly before?: readonly string[];
+  /** Behind the last child. */
+  readonly inside?: readonly string[];
+  /** Behind the root element; on a screen only. */
+  readonly after?: readonly string[];
+}
+
+/** Anything in the tree of a screen, the screen itself included. */
+export interface Control {
+  /** Unique in the project; not part of the source. */
+  readonly id: string;
+  /** A name of the catalogue of kinds. */
+  readonly kind: string;
+  /** A JavaScript identifier, unique in its screen; on a screen: unique among screens. */
+  readonly name?: string;
+  /** By attribute name, the band or orientation in front (`lap.gap`), `.bind` and `on.` included. */
+  readonly props: Readonly<Record<string, PropertyValue>>;
+  readonly children: readonly Control[];
+  readonly comments?: Comments;
+}
+
+/** A range of screen widths with a name; it ends where the next begins. */
+export interface Band {
+  /** A JavaScript identifier in lower case, used in front of attributes. */
+  readonly name: string;
+  readonly label: string;
+  /** Least width in CSS px. */
+  readonly from: number;
+}
+
+export type StateType = 'text' | 'number' | 'boolean';
+export type StateValue = string | number | boolean;
+
+/** A value that the running application keeps, readable in every expression of the project. */
+export interface StateVariable {
+  /** A JavaScript identifier, unique in the project. */
+  readonly name: string;
+  readonly type: StateType;
+  readonly initial: StateValue;
+}
+
+/** A picture of the project. */
+export interface Asset {
+  /** File name, unique in the project. */
+  readonly name: string;
+  /** Media type. */
+  readonly type: string;
+  /** Its own size in CSS px. */
+  readonly width: number;
+  readonly height: number;
+}
+
+export interface Project {
+  /** Version of this shape; see `projectFormat`. */
+  readonly format: number;
+  readonly name: string;
+  /** Name of the screen that opens first; absent: the first screen. */
+  readonly start?: string;
+  readonly bands: readonly Band[];
+  readonly state: readonly StateVariable[];
+  readonly assets: readonly Asset[];
+  /** Controls of kind `screen`, in the order in which they are listed. */
+  readonly screens: readonly Control[];
+}
+
+export const projectFormat = 1;
+
+/** The bands of a new project. */
+export const defaultBands: readonly Band[] = [
+  { name: 'hand', label: 'Hand', from: 0 },
+  { name: 'lap', label: 'Lap', from: 560 },
+  { name: 'desk', label: 'Desk', from: 960 },
+  { name: 'wall', label: 'Wall', from: 1440 },
+];
+
+/** The text of a value that is in force: its own, or for a draft the last good one. */
+export function inForce(value: PropertyValue | undefined): string | undefined {
+  return typeof value === 'object' ? value.good : value;
+}
+
+/** The text of a value as it was typed last. */
+export function asTyped(value: PropertyValue | undefined): string | undefined {
+  return typeof value === 'object' ? value.draft : value;
+}
+
+/** The screen that opens first. */
+export function startScreen(project: Project): Control | undefined {
+  return project.screens.find((screen) => screen.name === project.start) ?? project.screens[0];
+}

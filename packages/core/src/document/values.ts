@@ -1,0 +1,147 @@
+/** A control's values at one place and time: defaults, own values, changes from bands, results of expressions. */
+
+import type { Template } from '../expression/ast.ts';
+import { asText, EvaluationError, evaluateTemplate, type Scope } from '../expression/evaluate.ts';
+import { hasExpression, parseTemplate, unescapeBraces } from '../expression/template.ts';
+import type { Kind, Property } from '../kinds/kind.ts';
+import type { Align, Justify, Limit, Sides, Size } from '../layout/box.ts';
+import { type Band, type Control, inForce } from './types.ts';
+
+/** The circumstances that decide which changes hold. Lengths in CSS px. */
+export interface Circumstances {
+  readonly bands: readonly Band[];
+  readonly width: number;
+  readonly height: number;
+  readonly scope: Scope;
+}
+
+/** Something wrong with a value while it was worked out. */
+export interface ValueProblem {
+  readonly property: string;
+  readonly message: string;
+}
+
+/** Typed access to a control's values; a property without one gives undefined. */
+export class Values {
+  constructor(
+    private readonly held: ReadonlyMap<string, unknown>,
+    readonly problems: readonly ValueProblem[] = [],
+  ) {}
+
+  private get<T>(name: string): T | undefined {
+    return this.held.get(name) as T | undefined;
+  }
+  has(name: string): boolean {
+    return this.held.get(name) !== undefined;
+  }
+  number(name: string): number | undefined {
+    return this.get<number>(name);
+  }
+  text(name: string): string {
+    return this.get<string>(name) ?? '';
+  }
+  flag(name: string): boolean {
+    return this.get<boolean>(name) === true;
+  }
+  size(name: string): Size {
+    return this.get<Size>(name);
+  }
+  limit(name: string): Limit {
+    return this.get<Limit>(name);
+  }
+  sides(name: string): Sides | undefined {
+    return this.get<Sides>(name);
+  }
+  align(name: string): Align | undefined {
+    return this.get<Align>(name);
+  }
+  justify(name: string): Justify | undefined {
+    return this.get<Justify>(name);
+  }
+  colour(name: string): string | undefined {
+    return this.get<string>(name);
+  }
+}
+
+/** The prefixes whose changes hold, weakest first; the empty one is the control's own value. */
+export function prefixesInForce({
+  bands,
+  width,
+  height,
+}: Pick<Circumstances, 'bands' | 'width' | 'height'>): string[] {
+  const reached = bands.filter((band) => width >= band.from).toSorted((a, b) => a.from - b.from);
+  return ['', ...reached.map((band) => `${band.name}.`), width > height ? 'landscape.' : 'portrait.'];
+}
+
+const templates = new Map<string, Template | string>();
+
+/** The parsed form of a value with expressions, or the reason why it has none. Kept, since texts recur. */
+function templateOf(text: string): Template | string {
+  let known = templates.get(text);
+  if (known === undefined) {
+    const read = parseTemplate(text);
+    known = read.ok ? read.value : read.problem.message;
+    if (templates.size > 5000) templates.clear();
+    templates.set(text, known);
+  }
+  return known;
+}
+
+/** Turns what an expression gave into the property's value; nothing where it gave nothing. */
+export function convert(property: Property, result: unknown): { value?: unknown; message?: string } {
+  if (property.type.name === 'text') return { value: asText(result) };
+  if (result === null || result === undefined) return {};
+  const reading = property.type.read(asText(result));
+  return reading.ok ? { value: reading.value } : { message: reading.message };
+}
+
+/**
+ * The text of a property that holds under some prefixes, weakest first; undefined where the control says nothing.
+ * A two-way binding reads as the expression of its variable.
+ */
+export function textInForce(
+  control: Control,
+  property: Property,
+  prefixes: readonly string[],
+): string | undefined {
+  const target = property.twoWay && inForce(control.props[`${property.name}.bind`]);
+  if (target) return `{${target}}`;
+  let text: string | undefined;
+  for (const prefix of prefixes) text = inForce(control.props[prefix + property.name]) ?? text;
+  return text;
+}
+
+/** Works out all values of a control. An expression that fails leaves its property at its default. */
+export function valuesOf(control: Control, kind: Kind, circumstances: Circumstances): Values {
+  const prefixes = prefixesInForce(circumstances);
+  const held = new Map<string, unknown>();
+  const problems: ValueProblem[] = [];
+  for (const property of kind.properties) {
+    const text = textInForce(control, property, prefixes) ?? property.default;
+    if (text === undefined) continue;
+    if (!hasExpression(text)) {
+      const reading = property.type.read(unescapeBraces(text));
+      if (reading.ok) held.set(property.name, reading.value);
+      else problems.push({ property: property.name, message: reading.message });
+      continue;
+    }
+    const template = templateOf(text);
+    if (typeof template === 'string') {
+      problems.push({ property: property.name, message: template });
+      continue;
+    }
+    try {
+      const { value, message } = convert(property, evaluateTemplate(template, circumstances.scope));
+      if (value !== undefined) held.set(property.name, value);
+      if (message) problems.push({ property: property.name, message });
+    } catch (error) {
+      if (!(error instanceof EvaluationError)) throw error;
+      problems.push({ property: property.name, message: error.message });
+    }
+    if (!held.has(property.name) && property.default !== undefined) {
+      const fallback = property.type.read(property.default);
+      if (fallback.ok) held.set(property.name, fallback.value);
+    }
+  }
+  return new Values(held, problems);
+}

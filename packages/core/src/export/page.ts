@@ -1,0 +1,104 @@
+/**
+ * A project as a page: `index.html`, `style.css` and `script.js`, with fonts and pictures beside them. It works
+ * opened from disk, and a browser lays it out as the core does.
+ */
+
+import { contextOf } from '../document/property-text.ts';
+import { theme } from '../document/theme.ts';
+import { walk } from '../document/tree.ts';
+import { type Control, inForce, type Project, startScreen } from '../document/types.ts';
+import { convert } from '../document/values.ts';
+import { EvaluationError, evaluateTemplate } from '../expression/evaluate.ts';
+import { kindOf } from '../kinds/catalogue.ts';
+import { initialScope } from '../layout/screen-layout.ts';
+import { type FontManifest, fontFaceRules } from '../text/fonts.ts';
+import { axisOf, declarations } from './declarations.ts';
+import { escapeText, pictureAddress, screenHtml } from './html.ts';
+import { addressOf, programOf, styleTemplates, titleOf } from './program.ts';
+import { stylesheet } from './stylesheet.ts';
+
+export interface PageParts {
+  readonly fonts: FontManifest;
+  /** The page's script, built from the page package: defines `hovrinPage.start(program)`. */
+  readonly script: string;
+  /** Direction of the page; left to right where absent. */
+  readonly rightToLeft?: boolean;
+}
+
+export interface ExportedPage {
+  /** Text files by path. */
+  readonly files: ReadonlyMap<string, string>;
+  /** Names of the font files to put into `fonts/`, `.woff2` included. */
+  readonly fonts: readonly string[];
+  /** Names of the pictures to put into `assets/`. */
+  readonly assets: readonly string[];
+}
+
+/** Inline style for what is bound, at the initial values of the state. */
+function initialStyle(project: Project, control: Control, parent: Control | undefined): string {
+  if (!parent) return '';
+  const kind = kindOf(control);
+  const scope = initialScope(project);
+  const own = new Map<string, unknown>();
+  for (const [name, template] of Object.entries(styleTemplates(control, contextOf(project)))) {
+    try {
+      const { value } = convert(
+        kind.properties.find((property) => property.name === name)!,
+        evaluateTemplate(template, scope),
+      );
+      if (value !== undefined) own.set(name, value);
+    } catch (error) {
+      if (!(error instanceof EvaluationError)) throw error;
+    }
+  }
+  return [...declarations(own, axisOf(parent))].map(([name, value]) => `${name}: ${value}`).join('; ');
+}
+
+/** Makes the files of a page. Bytes of fonts and pictures are put beside them by the caller. */
+export function exportPage(project: Project, parts: PageParts): ExportedPage {
+  const families = new Set<string>([theme.family]);
+  for (const screen of project.screens)
+    for (const control of walk(screen)) families.add(inForce(control.props.font) ?? theme.family);
+  const start = startScreen(project);
+  // The page's own media queries decide; here only what no query can change is written.
+  const circumstances = { bands: [], width: 0, height: 0, scope: initialScope(project) };
+  const elements = {
+    circumstances,
+    assets: project.assets,
+    styleOf: (control: Control, parent: Control | undefined) => initialStyle(project, control, parent),
+  };
+  const others = project.screens
+    .filter((screen) => screen !== start)
+    .map(
+      (screen) =>
+        `    <template data-screen="${escapeText(addressOf(screen))}">\n${screenHtml(screen, elements, '      ')}\n    </template>\n`,
+    );
+  const html = `<!doctype html>
+<html lang="en"${parts.rightToLeft ? ' dir="rtl"' : ''}>
+  <head>
+    <meta charset="utf-8">
+    <meta name="viewport" content="width=device-width, initial-scale=1">
+    <title>${escapeText(start ? titleOf(start) : project.name)}</title>
+    <link rel="icon" href="data:,">
+    <link rel="stylesheet" href="style.css">
+    <script src="script.js" defer></script>
+  </head>
+  <body>
+${start ? `${screenHtml(start, elements, '    ')}\n` : ''}${others.join('')}  </body>
+</html>
+`;
+  const program = JSON.stringify(programOf(project), null, 1)
+    .replaceAll('\u2028', '\\u2028')
+    .replaceAll('\u2029', '\\u2029');
+  return {
+    files: new Map([
+      ['index.html', html],
+      ['style.css', stylesheet(project, fontFaceRules(parts.fonts, 'fonts/', families))],
+      ['script.js', `${parts.script.trimEnd()}\n\nhovrinPage.start(${program});\n`],
+    ]),
+    fonts: parts.fonts.files.filter((file) => families.has(file.family)).map((file) => `${file.file}.woff2`),
+    assets: project.assets.map((asset) => asset.name),
+  };
+}
+
+export { pictureAddress };

@@ -1,0 +1,101 @@
+/**
+ * Expressions after parsing: plain data, so that they travel to an exported page as JSON and are walked there
+ * without a parser. A subset of ECMAScript; `parse.ts` says which.
+ */
+
+/** Where something stands in its source text: UTF-16 start and end. */
+export type Span = readonly [start: number, end: number];
+
+export type BinaryOperator =
+  | '+'
+  | '-'
+  | '*'
+  | '/'
+  | '%'
+  | '**'
+  | '=='
+  | '!='
+  | '==='
+  | '!=='
+  | '<'
+  | '<='
+  | '>'
+  | '>=';
+export type LogicalOperator = '&&' | '||' | '??';
+export type UnaryOperator = '!' | '-' | '+' | 'typeof';
+
+/** An expression. */
+export type Expression =
+  | { readonly type: 'literal'; readonly value: string | number | boolean | null | undefined }
+  | { readonly type: 'name'; readonly name: string; readonly span: Span }
+  | { readonly type: 'member'; readonly of: Expression; readonly key: Expression; readonly optional: boolean }
+  | { readonly type: 'unary'; readonly operator: UnaryOperator; readonly of: Expression }
+  | {
+      readonly type: 'binary';
+      readonly operator: BinaryOperator;
+      readonly left: Expression;
+      readonly right: Expression;
+    }
+  | {
+      readonly type: 'logical';
+      readonly operator: LogicalOperator;
+      readonly left: Expression;
+      readonly right: Expression;
+    }
+  | {
+      readonly type: 'choice';
+      readonly test: Expression;
+      readonly then: Expression;
+      readonly otherwise: Expression;
+    }
+  | { readonly type: 'template'; readonly parts: readonly Expression[] }
+  | { readonly type: 'list'; readonly items: readonly (Expression | Spread)[] }
+  | { readonly type: 'record'; readonly entries: readonly (RecordEntry | Spread)[] }
+  | { readonly type: 'arrow'; readonly parameters: readonly string[]; readonly body: Expression }
+  /** A call of a listed function, by its full name, for example `Math.max`. */
+  | { readonly type: 'call'; readonly name: string; readonly arguments: readonly Expression[] }
+  /** A call of a listed method of a value. */
+  | {
+      readonly type: 'method';
+      readonly of: Expression;
+      readonly name: string;
+      readonly arguments: readonly Expression[];
+      readonly optional: boolean;
+    };
+
+export interface Spread {
+  readonly type: 'spread';
+  readonly of: Expression;
+}
+export interface RecordEntry {
+  readonly type: 'entry';
+  readonly key: Expression;
+  readonly value: Expression;
+}
+
+export type AssignmentOperator = '=' | '+=' | '-=' | '*=' | '/=' | '%=' | '??=' | '||=' | '&&=';
+
+/** What an event does, step by step. */
+export type Statement =
+  | {
+      readonly type: 'assign';
+      readonly name: string;
+      readonly span: Span;
+      readonly operator: AssignmentOperator;
+      readonly value: Expression;
+    }
+  | { readonly type: 'action'; readonly name: string; readonly arguments: readonly Expression[] }
+  | {
+      readonly type: 'if';
+      readonly test: Expression;
+      readonly then: readonly Statement[];
+      readonly otherwise: readonly Statement[];
+    };
+
+/** The value of a property with expressions in it: pieces of text and expressions in turn. */
+export interface Template {
+  /** Literal text or an expression. */
+  readonly parts: readonly (string | Expression)[];
+  /** True where the whole value is one expression, whose type is kept. */
+  readonly whole: boolean;
+}

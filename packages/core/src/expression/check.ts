@@ -1,0 +1,90 @@
+/** Holds an expression or event against what it may use: are all names there, are all actions known. */
+import type { Statement, Template } from './ast.ts';
+import { actionsOf, type NameUse, namesOfStatements, namesOfTemplate } from './names.ts';
+import { didYouMean } from './nearest.ts';
+import { parseStatements } from './parse.ts';
+import type { Outcome, Problem } from './problem.ts';
+import { parseTemplate } from './template.ts';
+
+/** What an expression may name. */
+export interface Surroundings {
+  /** Types of the state variables by name. */
+  readonly names: ReadonlyMap<string, string>;
+  /** Names of the project's screens. */
+  readonly screens: ReadonlySet<string>;
+}
+
+/** Actions that an event may call, with what they take. */
+export const actions: Readonly<Record<string, { readonly takes: string; readonly count: number }>> = {
+  go: { takes: 'the name of a screen', count: 1 },
+};
+
+function unknownName(uses: readonly NameUse[], names: ReadonlyMap<string, string>): Problem | undefined {
+  const use = uses.find(({ name }) => !names.has(name));
+  return (
+    use && {
+      message: `There is no state variable \`${use.name}\`.${didYouMean(use.name, names.keys())}`,
+      at: use.span[0],
+    }
+  );
+}
+
+/** Reads and checks a property value with expressions. */
+export function checkTemplate(text: string, around: Surroundings): Outcome<Template> {
+  const read = parseTemplate(text);
+  if (!read.ok) return read;
+  const problem = unknownName(namesOfTemplate(read.value), around.names);
+  return problem ? { ok: false, problem } : read;
+}
+
+/** Reads and checks what an event does. */
+export function checkStatements(text: string, around: Surroundings): Outcome<Statement[]> {
+  const read = parseStatements(text);
+  if (!read.ok) return read;
+  const problem =
+    unknownName(namesOfStatements(read.value), around.names) ?? actionProblem(text, read.value, around);
+  return problem ? { ok: false, problem } : read;
+}
+
+function actionProblem(
+  text: string,
+  statements: readonly Statement[],
+  around: Surroundings,
+): Problem | undefined {
+  for (const use of actionsOf(statements)) {
+    const at = Math.max(0, text.indexOf(use.name));
+    const action = Object.hasOwn(actions, use.name) ? actions[use.name] : undefined;
+    if (!action)
+      return {
+        message: `There is no action \`${use.name}\`.${didYouMean(use.name, Object.keys(actions))}`,
+        at,
+      };
+    if (use.arguments.length !== action.count)
+      return { message: `\`${use.name}\` takes ${action.takes}.`, at };
+    const [first] = use.arguments;
+    if (use.name === 'go' && first?.type === 'literal' && !around.screens.has(String(first.value)))
+      return {
+        message: `There is no screen \`${String(first.value)}\`.${didYouMean(String(first.value), around.screens)}`,
+        at,
+      };
+  }
+  return undefined;
+}
+
+/**
+ * Reads and checks the target of a two-way binding: the name of a state variable.
+ *
+ * @param takes the types of variable that the property can be bound to.
+ */
+export function checkTarget(text: string, takes: readonly string[], around: Surroundings): Outcome<string> {
+  const name = text.trim();
+  const fail = (message: string): Outcome<string> => ({ ok: false, problem: { message, at: 0 } });
+  if (!/^[\p{ID_Start}$_][\p{ID_Continue}$]*$/u.test(name))
+    return fail('The name of a state variable is expected here.');
+  if (!around.names.has(name))
+    return fail(`There is no state variable \`${name}\`.${didYouMean(name, around.names.keys())}`);
+  const type = around.names.get(name);
+  if (type !== undefined && !takes.includes(type))
+    return fail(`\`${name}\` is a ${type}; a ${takes.join(' or ')} is needed here.`);
+  return { ok: true, value: name };
+}

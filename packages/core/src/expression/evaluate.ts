@@ -1,0 +1,313 @@
+/**
+ * Works out expressions. Walks the parsed form over plain data; nothing else can be reached: no globals, no
+ * prototypes, no code. A budget ends whatever would not end by itself.
+ */
+import type { BinaryOperator, Expression, Template } from './ast.ts';
+import { forbiddenKeys, functions, methods } from './functions.ts';
+
+/** Gives the value of a name; throws `EvaluationError` where there is none. */
+export type Scope = (name: string) => unknown;
+
+/** What went wrong while working out an expression. */
+export class EvaluationError extends Error {}
+
+/** Most steps of one evaluation. */
+export const mostSteps = 500_000;
+/** Longest text that an expression may make, in UTF-16 units. */
+export const longestText = 1_000_000;
+/** Longest list that an expression may make. */
+export const longestList = 200_000;
+
+type Arrow = (...values: unknown[]) => unknown;
+
+/**
+ * Works out an expression.
+ *
+ * @throws EvaluationError with a sentence for the developer.
+ */
+export function evaluate(expression: Expression, scope: Scope): unknown {
+  return guarded(() => new Walker().value(expression, scope));
+}
+
+/** Works out a value with expressions: one expression keeps its type, anything else becomes text. */
+export function evaluateTemplate(template: Template, scope: Scope): unknown {
+  return guarded(() => {
+    const walker = new Walker();
+    const [first] = template.parts;
+    if (template.whole && first !== undefined && typeof first !== 'string') return walker.value(first, scope);
+    return walker.text(
+      template.parts.map((part) => (typeof part === 'string' ? part : walker.value(part, scope))),
+    );
+  });
+}
+
+/** A value as a person reads it: nothing for null and undefined, lists with commas. */
+export function asText(value: unknown): string {
+  return guarded(() => new Walker().text([value]));
+}
+
+function guarded<T>(work: () => T): T {
+  try {
+    return work();
+  } catch (error) {
+    if (error instanceof EvaluationError) throw error;
+    throw new EvaluationError(
+      error instanceof RangeError
+        ? 'This is nested too deeply or too long to work out.'
+        : (error as Error).message,
+    );
+  }
+}
+
+class Walker {
+  private steps = 0;
+
+  private step(count = 1): void {
+    this.steps += count;
+    if (this.steps > mostSteps) throw new EvaluationError('This takes too long to work out; it was stopped.');
+  }
+
+  value(node: Expression, scope: Scope): unknown {
+    this.step();
+    switch (node.type) {
+      case 'literal':
+        return node.value;
+      case 'name':
+        return scope(node.name);
+      case 'member': {
+        const of = this.value(node.of, scope);
+        if (node.optional && (of === null || of === undefined)) return undefined;
+        return this.member(of, this.key(this.value(node.key, scope)));
+      }
+      case 'unary':
+        return this.unary(node.operator, this.value(node.of, scope));
+      case 'binary':
+        return this.binary(node.operator, this.value(node.left, scope), this.value(node.right, scope));
+      case 'logical': {
+        const left = this.value(node.left, scope);
+        if (node.operator === '&&') return left ? this.value(node.right, scope) : left;
+        if (node.operator === '||') return left ? left : this.value(node.right, scope);
+        return left ?? this.value(node.right, scope);
+      }
+      case 'choice':
+        return this.value(node.test, scope)
+          ? this.value(node.then, scope)
+          : this.value(node.otherwise, scope);
+      case 'template':
+        return this.text(node.parts.map((part) => this.value(part, scope)));
+      case 'list':
+        return this.list(
+          node.items.flatMap((item) => {
+            if (item.type !== 'spread') return [this.value(item, scope)];
+            const inner = this.value(item.of, scope);
+            if (!Array.isArray(inner)) throw new EvaluationError('Only a list can be spread into a list.');
+            this.step(inner.length);
+            return inner;
+          }),
+        );
+      case 'record': {
+        const record: Record<string, unknown> = {};
+        for (const entry of node.entries) {
+          if (entry.type === 'spread') {
+            const inner = this.value(entry.of, scope);
+            if (inner !== null && typeof inner === 'object')
+              for (const [key, value] of Object.entries(inner)) record[this.key(key)] = value;
+          } else record[this.key(this.value(entry.key, scope))] = this.value(entry.value, scope);
+        }
+        return record;
+      }
+      case 'arrow': {
+        const arrow: Arrow = (...values) => {
+          this.step();
+          const local: Scope = (name) => {
+            const index = node.parameters.lastIndexOf(name);
+            return index >= 0 ? values[index] : scope(name);
+          };
+          return this.value(node.body, local);
+        };
+        return arrow;
+      }
+      case 'call': {
+        const values = node.arguments.map((argument) => this.value(argument, scope));
+        if (node.name === 'String') return this.text(values.slice(0, 1));
+        const plain =
+          node.name.startsWith('Math.') || node.name === 'Number'
+            ? values.map((value) => this.primitive(value))
+            : values;
+        return (functions[node.name] as (...values: unknown[]) => unknown)(...plain);
+      }
+      case 'method': {
+        const of = this.value(node.of, scope);
+        if (node.optional && (of === null || of === undefined)) return undefined;
+        return this.method(
+          of,
+          node.name,
+          node.arguments.map((argument) => this.value(argument, scope)),
+        );
+      }
+    }
+  }
+
+  /** A member's key as text; ways to a prototype are refused. */
+  private key(value: unknown): string {
+    const key = typeof value === 'number' ? String(value) : this.text([value]);
+    if (forbiddenKeys.has(key)) throw new EvaluationError(`\`${key}\` is out of reach for expressions.`);
+    return key;
+  }
+
+  private member(of: unknown, key: string): unknown {
+    if (of === null || of === undefined)
+      throw new EvaluationError(`\`${key}\` cannot be read: there is nothing in front of it.`);
+    if (typeof of === 'string' || Array.isArray(of)) {
+      if (key === 'length') return of.length;
+      return /^\d+$/.test(key) ? of[Number(key)] : undefined;
+    }
+    if (typeof of === 'object' && Object.hasOwn(of, key)) return (of as Record<string, unknown>)[key];
+    return undefined;
+  }
+
+  private unary(operator: string, value: unknown): unknown {
+    if (operator === '!') return !value;
+    if (operator === 'typeof') return typeof value;
+    const number = Number(this.primitive(value));
+    return operator === '-' ? -number : number;
+  }
+
+  private binary(operator: BinaryOperator, left: unknown, right: unknown): unknown {
+    if (operator === '===') return left === right;
+    if (operator === '!==') return left !== right;
+    const bothObjects = typeof left === 'object' && typeof right === 'object';
+    if (operator === '==' || operator === '!=') {
+      // biome-ignore lint/suspicious/noDoubleEquals: the expression's own operator is ECMAScript's.
+      const same = bothObjects
+        ? left === right || (left ?? null) === (right ?? null)
+        : this.primitive(left) == this.primitive(right);
+      return operator === '==' ? same : !same;
+    }
+    const a = this.primitive(left) as number;
+    const b = this.primitive(right) as number;
+    switch (operator) {
+      case '+':
+        return typeof a === 'string' || typeof b === 'string'
+          ? this.fits(`${a as unknown}${b as unknown}`)
+          : a + b;
+      case '-':
+        return a - b;
+      case '*':
+        return a * b;
+      case '/':
+        return a / b;
+      case '%':
+        return a % b;
+      case '**':
+        return a ** b;
+      case '<':
+        return a < b;
+      case '<=':
+        return a <= b;
+      case '>':
+        return a > b;
+      case '>=':
+        return a >= b;
+    }
+  }
+
+  /** ECMAScript's ToPrimitive for plain data, with the budget kept. */
+  private primitive(value: unknown): unknown {
+    return typeof value === 'object' && value !== null ? this.text([value]) : value;
+  }
+
+  private fits(text: string): string {
+    if (text.length > longestText)
+      throw new EvaluationError(`This makes a text of more than ${longestText} characters; it was stopped.`);
+    this.step(text.length / 100);
+    return text;
+  }
+
+  private list<T>(list: T[]): T[] {
+    if (list.length > longestList)
+      throw new EvaluationError(`This makes a list of more than ${longestList} items; it was stopped.`);
+    this.step(list.length);
+    return list;
+  }
+
+  /** Joins values as text, within the budget; null and undefined are nothing. */
+  text(values: readonly unknown[], separator = '', depth = 0): string {
+    if (depth > 20) throw new EvaluationError('This list is nested too deeply to be shown as text.');
+    let joined = '';
+    values.forEach((value, index) => {
+      this.step();
+      const piece =
+        value === null || value === undefined
+          ? ''
+          : Array.isArray(value)
+            ? this.text(value, ',', depth + 1)
+            : typeof value === 'object'
+              ? '[object Object]'
+              : String(value);
+      joined += index > 0 ? separator + piece : piece;
+      if (joined.length > longestText) this.fits(joined);
+    });
+    return this.fits(joined);
+  }
+
+  private method(of: unknown, name: string, values: unknown[]): unknown {
+    const type = Array.isArray(of) ? 'list' : typeof of;
+    if (of === null || of === undefined)
+      throw new EvaluationError(`\`${name}\` cannot be called: there is nothing in front of it.`);
+    if (type !== 'list' && type !== 'string' && type !== 'number' && type !== 'boolean')
+      throw new EvaluationError(`A record has no method \`${name}\`.`);
+    if (!methods[type].has(name))
+      throw new EvaluationError(`A ${type === 'string' ? 'text' : type} has no method \`${name}\`.`);
+    if (type === 'string')
+      return this.textMethod(
+        of as string,
+        name,
+        values.map((value) => this.primitive(value)),
+      );
+    if (type === 'list') return this.listMethod(of as unknown[], name, values);
+    return (of as Record<string, Arrow>)[name]!(...values.map((value) => this.primitive(value)));
+  }
+
+  private textMethod(of: string, name: string, values: unknown[]): unknown {
+    if (values.some((value) => typeof value === 'function'))
+      throw new EvaluationError(`\`${name}\` of a text does not take a function.`);
+    this.step(of.length / 100);
+    if (name === 'repeat' || name === 'padStart' || name === 'padEnd') {
+      const length = name === 'repeat' ? of.length * Number(values[0]) : Number(values[0]);
+      if (length > longestText)
+        throw new EvaluationError(
+          `This makes a text of more than ${longestText} characters; it was stopped.`,
+        );
+    }
+    if (name === 'replaceAll') {
+      const found = of.split(String(values[0])).length - 1;
+      if (of.length + found * String(values[1]).length > longestText)
+        throw new EvaluationError(
+          `This makes a text of more than ${longestText} characters; it was stopped.`,
+        );
+    }
+    const result = (of as unknown as Record<string, Arrow>)[name]!(...values);
+    if (typeof result === 'string') return this.fits(result);
+    return Array.isArray(result) ? this.list(result) : result;
+  }
+
+  private listMethod(of: unknown[], name: string, values: unknown[]): unknown {
+    this.step(of.length);
+    if (name === 'join') return this.text(of, values[0] === undefined ? ',' : this.text([values[0]]));
+    if (name === 'toString') return this.text(of, ',');
+    if (name === 'flat' && Number(values[0] ?? 1) > 20)
+      throw new EvaluationError('Lists are flattened 20 levels deep at most.');
+    if (name === 'toSorted' && values[0] === undefined) {
+      const keyed = of.map((item) => ({ item, key: this.text([item]) }));
+      return keyed.sort((a, b) => (a.key < b.key ? -1 : a.key > b.key ? 1 : 0)).map(({ item }) => item);
+    }
+    const takesFunction = /^(every|filter|find|findIndex|findLast|flatMap|map|reduce|some|toSorted)$/.test(
+      name,
+    );
+    if (takesFunction && typeof values[0] !== 'function')
+      throw new EvaluationError(`\`${name}\` needs a function, such as \`item => …\`.`);
+    const result = (of as unknown as Record<string, Arrow>)[name]!(...values);
+    return Array.isArray(result) ? this.list(result) : result;
+  }
+}

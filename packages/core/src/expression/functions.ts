@@ -1,0 +1,86 @@
+/**
+ * What an expression may call. Everything else is refused, so an expression reaches nothing but its own data.
+ * All are ECMAScript's functions and methods of the same name; none changes its arguments.
+ */
+
+/** Functions by full name. */
+export const functions: Readonly<Record<string, (...values: never[]) => unknown>> = {
+  Number: (value: unknown) => Number(value),
+  String: (value: unknown) => value,
+  Boolean: (value: unknown) => Boolean(value),
+  parseInt: (text: string, radix?: number) => Number.parseInt(text, radix),
+  parseFloat: (text: string) => Number.parseFloat(text),
+  isNaN: (value: number) => Number.isNaN(Number(value)),
+  isFinite: (value: number) => Number.isFinite(Number(value)),
+  'Number.isInteger': (value: unknown) => Number.isInteger(value),
+  'Number.isFinite': (value: unknown) => Number.isFinite(value),
+  'Number.isNaN': (value: unknown) => Number.isNaN(value),
+  'Number.parseFloat': (text: string) => Number.parseFloat(text),
+  'Number.parseInt': (text: string, radix?: number) => Number.parseInt(text, radix),
+  'Math.abs': Math.abs,
+  'Math.ceil': Math.ceil,
+  'Math.floor': Math.floor,
+  'Math.round': Math.round,
+  'Math.trunc': Math.trunc,
+  'Math.sign': Math.sign,
+  'Math.sqrt': Math.sqrt,
+  'Math.pow': Math.pow,
+  'Math.log': Math.log,
+  'Math.log10': Math.log10,
+  'Math.exp': Math.exp,
+  'Math.hypot': Math.hypot,
+  'Math.min': Math.min,
+  'Math.max': Math.max,
+  'Math.sin': Math.sin,
+  'Math.cos': Math.cos,
+  'Math.tan': Math.tan,
+  'Math.atan2': Math.atan2,
+  'Array.isArray': (value: unknown) => Array.isArray(value),
+  'Object.keys': (value: object) => Object.keys(value ?? {}),
+  'Object.values': (value: object) => Object.values(value ?? {}),
+  'Object.entries': (value: object) => Object.entries(value ?? {}),
+};
+
+/** Constants by full name. */
+export const constants: Readonly<Record<string, number>> = {
+  'Math.PI': Math.PI,
+  'Math.E': Math.E,
+  'Number.MAX_SAFE_INTEGER': Number.MAX_SAFE_INTEGER,
+  NaN: Number.NaN,
+  Infinity: Number.POSITIVE_INFINITY,
+};
+
+/** Names that hold functions and constants but are no values themselves. */
+export const namespaces: ReadonlySet<string> = new Set(['Math', 'Number', 'Array', 'Object']);
+
+/** Methods by the type of the value in front of the dot. */
+export const methods: Readonly<Record<'string' | 'number' | 'boolean' | 'list', ReadonlySet<string>>> = {
+  string: new Set(
+    'at charAt concat endsWith includes indexOf lastIndexOf localeCompare padEnd padStart repeat replace replaceAll slice split startsWith substring toLowerCase toString toUpperCase trim trimEnd trimStart'.split(
+      ' ',
+    ),
+  ),
+  number: new Set('toFixed toPrecision toString'.split(' ')),
+  boolean: new Set(['toString']),
+  list: new Set(
+    'at concat every filter find findIndex findLast flat flatMap includes indexOf join lastIndexOf map reduce slice some toReversed toSorted toString'.split(
+      ' ',
+    ),
+  ),
+};
+
+/** All method names, whatever the type. */
+export const methodNames: ReadonlySet<string> = new Set(
+  Object.values(methods).flatMap((names) => [...names]),
+);
+
+/** Names that would lead out of the data (ECMAScript's ways to a prototype or to code). */
+export const forbiddenKeys: ReadonlySet<string> = new Set([
+  '__proto__',
+  'prototype',
+  'constructor',
+  '__defineGetter__',
+  '__defineSetter__',
+  '__lookupGetter__',
+  '__lookupSetter__',
+]);

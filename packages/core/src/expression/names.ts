@@ -1,0 +1,135 @@
+/** Which names an expression reads and writes, and renaming them in its text. */
+import type { Expression, RecordEntry, Span, Spread, Statement, Template } from './ast.ts';
+
+/** A name from outside (a state variable, for example) at a place in the text. */
+export interface NameUse {
+  readonly name: string;
+  readonly span: Span;
+  /** True where it is assigned. */
+  readonly written: boolean;
+}
+
+/** A call of an action at the top of a statement. */
+export interface ActionUse {
+  readonly name: string;
+  readonly arguments: readonly Expression[];
+}
+
+function visit(node: Expression | Spread | RecordEntry, bound: readonly string[], found: NameUse[]): void {
+  switch (node.type) {
+    case 'name':
+      if (!bound.includes(node.name)) found.push({ name: node.name, span: node.span, written: false });
+      return;
+    case 'literal':
+      return;
+    case 'member':
+      visit(node.of, bound, found);
+      visit(node.key, bound, found);
+      return;
+    case 'unary':
+    case 'spread':
+      visit(node.of, bound, found);
+      return;
+    case 'binary':
+    case 'logical':
+      visit(node.left, bound, found);
+      visit(node.right, bound, found);
+      return;
+    case 'choice':
+      for (const part of [node.test, node.then, node.otherwise]) visit(part, bound, found);
+      return;
+    case 'template':
+      for (const part of node.parts) visit(part, bound, found);
+      return;
+    case 'list':
+      for (const item of node.items) visit(item, bound, found);
+      return;
+    case 'record':
+      for (const entry of node.entries) visit(entry, bound, found);
+      return;
+    case 'entry':
+      visit(node.key, bound, found);
+      visit(node.value, bound, found);
+      return;
+    case 'arrow':
+      visit(node.body, [...bound, ...node.parameters], found);
+      return;
+    case 'call':
+      for (const argument of node.arguments) visit(argument, bound, found);
+      return;
+    case 'method':
+      visit(node.of, bound, found);
+      for (const argument of node.arguments) visit(argument, bound, found);
+      return;
+  }
+}
+
+/** Names that an expression reads from outside itself. */
+export function namesOf(expression: Expression): NameUse[] {
+  const found: NameUse[] = [];
+  visit(expression, [], found);
+  return found;
+}
+
+/** Names that a value with expressions reads. */
+export function namesOfTemplate(template: Template): NameUse[] {
+  return template.parts.flatMap((part) => (typeof part === 'string' ? [] : namesOf(part)));
+}
+
+/** Names that an event reads and writes. */
+export function namesOfStatements(statements: readonly Statement[]): NameUse[] {
+  return statements.flatMap((statement): NameUse[] => {
+    switch (statement.type) {
+      case 'assign':
+        return [{ name: statement.name, span: statement.span, written: true }, ...namesOf(statement.value)];
+      case 'action':
+        return statement.arguments.flatMap(namesOf);
+      case 'if':
+        return [
+          ...namesOf(statement.test),
+          ...namesOfStatements(statement.then),
+          ...namesOfStatements(statement.otherwise),
+        ];
+    }
+  });
+}
+
+/** Actions that an event calls. */
+export function actionsOf(statements: readonly Statement[]): ActionUse[] {
+  return statements.flatMap((statement): ActionUse[] => {
+    if (statement.type === 'action') return [statement];
+    return statement.type === 'if' ? [...actionsOf(statement.then), ...actionsOf(statement.otherwise)] : [];
+  });
+}
+
+/** A text with the named uses replaced; all else stays letter for letter. */
+export function renameIn(text: string, uses: readonly NameUse[], from: string, to: string): string {
+  return uses
+    .filter((use) => use.name === from)
+    .toSorted((a, b) => b.span[0] - a.span[0])
+    .reduce((result, { span: [start, end] }) => {
+      // `{ guests }` in a record stands for `{ guests: guests }`; the key must stay.
+      const shorthand =
+        /[{,]\s*$/.test(result.slice(0, start)) &&
+        /^\s*[,}]/.test(result.slice(end)) &&
+        isRecordKey(result, start);
+      return `${result.slice(0, start)}${shorthand ? `${from}: ${to}` : to}${result.slice(end)}`;
+    }, text);
+}
+
+/** Whether the brace that opens in front of a position opens a record rather than an expression in a text. */
+function isRecordKey(text: string, position: number): boolean {
+  let depth = 0;
+  let braces = 0;
+  for (let index = position - 1; index >= 0; index--) {
+    const character = text[index];
+    if (character === '}' || character === ']' || character === ')') depth++;
+    else if (character === '[' || character === '(') depth--;
+    else if (character === '{') {
+      if (depth > 0) depth--;
+      else braces++;
+    }
+    if (depth < 0) return false;
+  }
+  return braces > 1;
+}

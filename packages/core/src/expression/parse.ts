@@ -1,0 +1,380 @@
+/** Reads expressions and event texts: ECMAScript by `acorn`, narrowed to what `ast.ts` knows. */
+import { type AnyNode, type Node, Parser } from 'acorn';
+import type {
+  AssignmentOperator,
+  BinaryOperator,
+  Expression,
+  LogicalOperator,
+  RecordEntry,
+  Span,
+  Spread,
+  Statement,
+  UnaryOperator,
+} from './ast.ts';
+import { constants, forbiddenKeys, functions, methodNames, namespaces } from './functions.ts';
+import { didYouMean } from './nearest.ts';
+import { ExpressionError, type Outcome, outcome } from './problem.ts';
+
+/** Longest text of one expression or event, in UTF-16 units. */
+export const longestExpression = 10_000;
+/** Deepest nesting of one expression. */
+export const deepestExpression = 100;
+
+const binaryOperators = new Set('+ - * / % ** == != === !== < <= > >='.split(' '));
+const unaryOperators = new Set(['!', '-', '+', 'typeof']);
+const assignmentOperators = new Set('= += -= *= /= %= ??= ||= &&='.split(' '));
+const options = { ecmaVersion: 2023, sourceType: 'script' } as const;
+
+/**
+ * Reads one expression.
+ *
+ * @param text ECMAScript.
+ * @param offset added to positions, for expressions inside a longer text.
+ */
+export function parseExpression(text: string, offset = 0): Outcome<Expression> {
+  return outcome(() => {
+    if (text.trim() === '') throw new ExpressionError('An expression is missing here.', offset);
+    refuseLong(text, offset);
+    const node = acornRead(() => Parser.parseExpressionAt(text, 0, options), offset);
+    const rest = /^\s*(\S)/.exec(text.slice(endWithParentheses(text, node.end)));
+    if (rest) {
+      const at = text.indexOf(rest[1]!, endWithParentheses(text, node.end));
+      throw new ExpressionError(
+        `\`${rest[1]}\` does not belong here; one expression is expected.`,
+        at + offset,
+      );
+    }
+    return new Reader(offset).expression(node as AnyNode, 0);
+  });
+}
+
+/** `parseExpressionAt` stops behind the inner expression when the whole is in parentheses. */
+function endWithParentheses(text: string, end: number): number {
+  let at = end;
+  let open = 0;
+  for (const character of text.slice(0, end)) {
+    if (character === '(') open++;
+    else if (character !== ' ') break;
+  }
+  while (open > 0) {
+    const next = /^\s*\)/.exec(text.slice(at));
+    if (!next) break;
+    at += next[0].length;
+    open--;
+  }
+  return at;
+}
+
+/** Reads what an event does: assignments, actions and `if`, with `;` between. */
+export function parseStatements(text: string): Outcome<Statement[]> {
+  return outcome(() => {
+    refuseLong(text, 0);
+    const program = acornRead(() => Parser.parse(text, options), 0) as AnyNode & { body: AnyNode[] };
+    const reader = new Reader(0);
+    return program.body.flatMap((node) => reader.statement(node, 0));
+  });
+}
+
+function refuseLong(text: string, offset: number): void {
+  if (text.length > longestExpression)
+    throw new ExpressionError(
+      `This is ${text.length} characters long; at most ${longestExpression} are read.`,
+      offset,
+    );
+}
+
+function acornRead<T extends Node>(read: () => T, offset: number): T {
+  try {
+    return read();
+  } catch (error) {
+    if (error instanceof SyntaxError && 'pos' in error) {
+      const at = Number(error.pos);
+      const message = error.message.replace(/ \(\d+:\d+\)$/, '');
+      const plain =
+        message === 'Unexpected token' ? 'Something is missing or does not belong here.' : `${message}.`;
+      throw new ExpressionError(plain, at + offset);
+    }
+    throw error;
+  }
+}
+
+/** `Math.max` for the member node of that text, else undefined. */
+function dottedName(node: AnyNode): string | undefined {
+  if (node.type === 'Identifier') return node.name;
+  if (
+    node.type === 'MemberExpression' &&
+    !node.computed &&
+    node.object.type === 'Identifier' &&
+    node.property.type === 'Identifier'
+  )
+    return `${node.object.name}.${node.property.name}`;
+  return undefined;
+}
+
+class Reader {
+  /** Parameters of the arrow functions around the place being read. */
+  private readonly parameters: string[] = [];
+
+  constructor(private readonly offset: number) {}
+
+  private refuse(node: Node, message: string): never {
+    throw new ExpressionError(message, node.start + this.offset);
+  }
+
+  private span(node: Node): Span {
+    return [node.start + this.offset, node.end + this.offset];
+  }
+
+  statement(node: AnyNode, depth: number): Statement[] {
+    if (depth > deepestExpression) this.refuse(node, 'This is nested too deeply.');
+    switch (node.type) {
+      case 'EmptyStatement':
+        return [];
+      case 'BlockStatement':
+        return node.body.flatMap((inner) => this.statement(inner, depth + 1));
+      case 'IfStatement':
+        return [
+          {
+            type: 'if',
+            test: this.expression(node.test, depth + 1),
+            then: this.statement(node.consequent, depth + 1),
+            otherwise: node.alternate ? this.statement(node.alternate, depth + 1) : [],
+          },
+        ];
+      case 'ExpressionStatement':
+        return [this.action(node.expression, depth + 1)];
+      default:
+        return this.refuse(node, 'Only assignments, actions and `if` can stand in an event.');
+    }
+  }
+
+  private action(node: AnyNode, depth: number): Statement {
+    if (node.type === 'AssignmentExpression') {
+      if (node.left.type !== 'Identifier')
+        return this.refuse(node.left, 'Only a state variable can be assigned.');
+      if (!assignmentOperators.has(node.operator))
+        return this.refuse(node, `\`${node.operator}\` is not available here.`);
+      return {
+        type: 'assign',
+        name: node.left.name,
+        span: this.span(node.left),
+        operator: node.operator as AssignmentOperator,
+        value: this.expression(node.right, depth),
+      };
+    }
+    if (node.type === 'UpdateExpression') {
+      if (node.argument.type !== 'Identifier')
+        return this.refuse(node.argument, 'Only a state variable can be assigned.');
+      const operator = node.operator === '++' ? '+=' : '-=';
+      return {
+        type: 'assign',
+        name: node.argument.name,
+        span: this.span(node.argument),
+        operator,
+        value: { type: 'literal', value: 1 },
+      };
+    }
+    if (node.type === 'CallExpression' && node.callee.type === 'Identifier')
+      return { type: 'action', name: node.callee.name, arguments: this.arguments(node.arguments, depth) };
+    return this.refuse(node, 'This does nothing: an assignment or an action is expected here.');
+  }
+
+  private arguments(nodes: readonly AnyNode[], depth: number): Expression[] {
+    return nodes.map((node) => {
+      if (node.type === 'SpreadElement') return this.refuse(node, '`...` is not available in calls.');
+      return node.type === 'ArrowFunctionExpression' ? this.arrow(node, depth) : this.expression(node, depth);
+    });
+  }
+
+  private arrow(node: AnyNode & { type: 'ArrowFunctionExpression' }, depth: number): Expression {
+    if (node.async || node.body.type === 'BlockStatement')
+      return this.refuse(node, 'Write the function as `item => expression`.');
+    const parameters = node.params.map((parameter) =>
+      parameter.type === 'Identifier'
+        ? parameter.name
+        : this.refuse(parameter, 'A parameter is a plain name here.'),
+    );
+    this.parameters.push(...parameters);
+    const body = this.expression(node.body, depth + 1);
+    this.parameters.length -= parameters.length;
+    return { type: 'arrow', parameters, body };
+  }
+
+  expression(node: AnyNode, depth: number): Expression {
+    if (depth > deepestExpression) this.refuse(node, 'This is nested too deeply.');
+    const next = depth + 1;
+    switch (node.type) {
+      case 'Literal': {
+        if ('regex' in node && node.regex)
+          return this.refuse(node, 'Regular expressions are not available here.');
+        if (typeof node.value === 'bigint')
+          return this.refuse(node, 'Numbers ending in `n` are not available here.');
+        return { type: 'literal', value: node.value as string | number | boolean | null };
+      }
+      case 'Identifier':
+        return this.name(node);
+      case 'ParenthesizedExpression':
+        return this.expression(node.expression, next);
+      case 'ChainExpression':
+        return this.expression(node.expression, next);
+      case 'UnaryExpression':
+        if (!unaryOperators.has(node.operator))
+          return this.refuse(node, `\`${node.operator}\` is not available here.`);
+        return {
+          type: 'unary',
+          operator: node.operator as UnaryOperator,
+          of: this.expression(node.argument, next),
+        };
+      case 'BinaryExpression':
+        if (!binaryOperators.has(node.operator))
+          return this.refuse(node, `\`${node.operator}\` is not available here.`);
+        return {
+          type: 'binary',
+          operator: node.operator as BinaryOperator,
+          left: this.expression(node.left as AnyNode, next),
+          right: this.expression(node.right, next),
+        };
+      case 'LogicalExpression':
+        return {
+          type: 'logical',
+          operator: node.operator as LogicalOperator,
+          left: this.expression(node.left, next),
+          right: this.expression(node.right, next),
+        };
+      case 'ConditionalExpression':
+        return {
+          type: 'choice',
+          test: this.expression(node.test, next),
+          then: this.expression(node.consequent, next),
+          otherwise: this.expression(node.alternate, next),
+        };
+      case 'TemplateLiteral':
+        return { type: 'template', parts: this.templateParts(node, next) };
+      case 'ArrayExpression':
+        return {
+          type: 'list',
+          items: node.elements.map((item) =>
+            item === null
+              ? { type: 'literal', value: undefined }
+              : item.type === 'SpreadElement'
+                ? this.spread(item, next)
+                : this.expression(item, next),
+          ),
+        };
+      case 'ObjectExpression':
+        return { type: 'record', entries: node.properties.map((entry) => this.recordEntry(entry, next)) };
+      case 'MemberExpression':
+        return this.member(node, next);
+      case 'CallExpression':
+        return this.call(node, next);
+      case 'ArrowFunctionExpression':
+        return this.refuse(node, 'A function can only be given to a method such as `map`.');
+      case 'AssignmentExpression':
+      case 'UpdateExpression':
+        return this.refuse(node, 'An expression cannot assign; use `==` to compare, or an event to assign.');
+      default:
+        return this.refuse(node, 'This part of ECMAScript is not available in expressions.');
+    }
+  }
+
+  private templateParts(node: AnyNode & { type: 'TemplateLiteral' }, depth: number): Expression[] {
+    return node.quasis.flatMap((quasi, index): Expression[] => {
+      const text: Expression = { type: 'literal', value: quasi.value.cooked ?? '' };
+      const inner = node.expressions[index];
+      return inner ? [text, this.expression(inner, depth)] : [text];
+    });
+  }
+
+  private spread(node: AnyNode & { type: 'SpreadElement' }, depth: number): Spread {
+    return { type: 'spread', of: this.expression(node.argument, depth) };
+  }
+
+  private recordEntry(entry: AnyNode, depth: number): RecordEntry | Spread {
+    if (entry.type === 'SpreadElement') return this.spread(entry, depth);
+    if (entry.type !== 'Property' || entry.kind !== 'init' || entry.method)
+      return this.refuse(entry, 'Only values can stand in a record.');
+    const key: Expression = entry.computed
+      ? this.expression(entry.key, depth)
+      : {
+          type: 'literal',
+          value:
+            entry.key.type === 'Identifier'
+              ? entry.key.name
+              : String((entry.key as { value?: unknown }).value),
+        };
+    if (key.type === 'literal') this.refuseKey(entry, String(key.value));
+    return { type: 'entry', key, value: this.expression(entry.value as AnyNode, depth) };
+  }
+
+  private refuseKey(node: Node, key: string): void {
+    if (forbiddenKeys.has(key)) this.refuse(node, `\`${key}\` is out of reach for expressions.`);
+  }
+
+  private name(node: AnyNode & { type: 'Identifier' }): Expression {
+    if (this.parameters.includes(node.name)) return { type: 'name', name: node.name, span: this.span(node) };
+    if (node.name === 'undefined') return { type: 'literal', value: undefined };
+    if (node.name in constants) return { type: 'literal', value: constants[node.name] };
+    return { type: 'name', name: node.name, span: this.span(node) };
+  }
+
+  private member(node: AnyNode & { type: 'MemberExpression' }, depth: number): Expression {
+    const full = dottedName(node);
+    if (full !== undefined && Object.hasOwn(constants, full))
+      return { type: 'literal', value: constants[full] };
+    if (node.object.type === 'Super' || node.property.type === 'PrivateIdentifier')
+      return this.refuse(node, 'This is not available here.');
+    if (
+      full !== undefined &&
+      namespaces.has(full.split('.')[0]!) &&
+      !this.parameters.includes(full.split('.')[0]!)
+    )
+      return this.refuse(
+        node.property,
+        `There is no \`${full}\` here.${didYouMean(full, [...Object.keys(functions), ...Object.keys(constants)])}`,
+      );
+    const key: Expression = node.computed
+      ? this.expression(node.property, depth)
+      : { type: 'literal', value: (node.property as { name: string }).name };
+    if (key.type === 'literal') this.refuseKey(node.property, String(key.value));
+    return { type: 'member', of: this.expression(node.object, depth), key, optional: node.optional };
+  }
+
+  private call(node: AnyNode & { type: 'CallExpression' }, depth: number): Expression {
+    const { callee } = node;
+    if (callee.type === 'Super') return this.refuse(callee, 'This is not available here.');
+    const full = dottedName(callee);
+    if (full !== undefined && Object.hasOwn(functions, full))
+      return { type: 'call', name: full, arguments: this.arguments(node.arguments, depth) };
+    if (
+      callee.type === 'MemberExpression' &&
+      !callee.computed &&
+      callee.property.type === 'Identifier' &&
+      callee.object.type !== 'Super'
+    ) {
+      const name = callee.property.name;
+      this.refuseKey(callee.property, name);
+      const space = full?.split('.')[0];
+      if (space !== undefined && namespaces.has(space))
+        return this.refuse(
+          callee,
+          `There is no \`${full}\` here.${didYouMean(full!, Object.keys(functions))}`,
+        );
+      if (!methodNames.has(name))
+        return this.refuse(
+          callee.property,
+          `There is no method \`${name}\` here.${didYouMean(name, methodNames)}`,
+        );
+      return {
+        type: 'method',
+        of: this.expression(callee.object, depth),
+        name,
+        arguments: this.arguments(node.arguments, depth),
+        optional: callee.optional,
+      };
+    }
+    return this.refuse(
+      callee,
+      `${full ? `\`${full}\`` : 'This'} cannot be called here.${full ? didYouMean(full, Object.keys(functions)) : ''}`,
+    );
+  }
+}

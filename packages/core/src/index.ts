@@ -1,0 +1,27 @@
+/**
+ * The heart of Hovrin, in reading order: the document and its kinds, the steps that change it, its source text,
+ * its layout, its expressions and their running, and what it is exported to.
+ */
+export * from './document/attributes.ts';
+export * from './document/names.ts';
+export * from './document/property-text.ts';
+export * from './document/theme.ts';
+export * from './document/tree.ts';
+export * from './document/types.ts';
+export * from './document/validate.ts';
+export * from './document/values.ts';
+export { type ExportedPage, exportPage, type PageParts, pictureAddress } from './export/page.ts';
+export * from './expression/check.ts';
+export { asText, EvaluationError, evaluate, evaluateTemplate, type Scope } from './expression/evaluate.ts';
+export * from './expression/names.ts';
+export { didYouMean, nearest } from './expression/nearest.ts';
+export { parseExpression, parseStatements } from './expression/parse.ts';
+export * from './expression/template.ts';
+export * from './kinds/catalogue.ts';
+export type { EventEntry, Inside, Kind, Look, PageElement, Property, PropertyGroup } from './kinds/kind.ts';
+export * from './layout/screen-layout.ts';
+export * from './source/folder.ts';
+export * from './source/parse.ts';
+export * from './source/print.ts';
+export * from './source/problem.ts';
+export * from './text/fonts.ts';

@@ -1,0 +1,18 @@
+/** Room that takes what is left over. */
+import type { Kind } from './kind.ts';
+import { placing, sizing } from './properties.ts';
+
+export const spacer: Kind = {
+  name: 'spacer',
+  label: 'Spacer',
+  group: 'arrange',
+  purpose: 'Empty room that pushes controls apart.',
+  findBy: ['gap', 'space', 'push', 'fill'],
+  container: false,
+  properties: [...sizing, ...placing()],
+  events: [],
+  starter: { width: 'share', height: 'share' },
+  inside: () => ({ content: { type: 'blank', width: 0, height: 0 } }),
+  element: () => ({ tag: 'div', attributes: { 'aria-hidden': 'true' } }),
+  css: '',
+};

@@ -1,0 +1,35 @@
+/** Words to read. */
+import type { Kind } from './kind.ts';
+import { boxLook, noWrap, padding, placing, sizing, textAlign, textLook, words } from './properties.ts';
+import { textStyleOf, wordsLook } from './words.ts';
+
+export const text: Kind = {
+  name: 'text',
+  label: 'Text',
+  group: 'show',
+  purpose: 'Words to read.',
+  findBy: ['label', 'title', 'heading', 'paragraph', 'words'],
+  container: false,
+  properties: [
+    words('text', 'Text', { as: 'text' }),
+    ...sizing,
+    ...placing(),
+    padding(),
+    ...boxLook(),
+    ...textLook(),
+    textAlign('start'),
+    noWrap,
+  ],
+  events: [],
+  starter: { text: 'Text' },
+  inside(values, make) {
+    const style = textStyleOf(values);
+    const align = (values.text('text-align') || 'start') as 'start' | 'center' | 'end';
+    return { content: make.content(values.text('text'), style), look: wordsLook(values, style, align) };
+  },
+  element: (values) => ({ tag: 'p', text: values.text('text') }),
+  css: `.k-text {
+  margin: 0;
+  white-space-collapse: preserve-breaks;
+}`,
+};

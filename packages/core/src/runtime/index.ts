@@ -1,0 +1,9 @@
+/** What a running page needs of the core: no parser, no layout, no fonts. */
+
+export { convert } from '../document/values.ts';
+export { colourDeclaration, type Declarations, declarations } from '../export/declarations.ts';
+export { asText } from '../expression/evaluate.ts';
+export { kindNamed } from '../kinds/catalogue.ts';
+export type { PageTarget } from '../kinds/kind.ts';
+export * from './program.ts';
+export * from './runtime.ts';

@@ -1,0 +1,204 @@
+/** A screen's XML text as a document (XML 1.0 by `saxes`, without document types and entities of its own). */
+import { SaxesParser } from 'saxes';
+import { readAttribute } from '../document/attributes.ts';
+import { nameProblem } from '../document/names.ts';
+import { type AttributeContext, readAttributeText } from '../document/property-text.ts';
+import type { Control } from '../document/types.ts';
+import { deepestNesting, mostControls } from '../document/validate.ts';
+import { didYouMean } from '../expression/nearest.ts';
+import { kindNamed, kinds } from '../kinds/catalogue.ts';
+import type { Kind } from '../kinds/kind.ts';
+import { placeAt, type SourceProblem } from './problem.ts';
+
+/** Largest file, in bytes of UTF-8. */
+export const largestFile = 5_000_000;
+
+export interface ParseOptions {
+  /** For messages. */
+  readonly file: string;
+  readonly context: AttributeContext;
+  /** Makes an id for a control. */
+  readonly newId: () => string;
+}
+
+export type Parsed =
+  | { readonly ok: true; readonly screen: Control }
+  | { readonly ok: false; readonly problems: readonly SourceProblem[] };
+
+/** A control whose end has not been read yet. */
+interface Open {
+  readonly kind: Kind | undefined;
+  readonly id: string;
+  name: string | undefined;
+  readonly props: Record<string, string>;
+  readonly seen: Set<string>;
+  readonly children: Control[];
+  readonly before: readonly string[];
+}
+
+/** Ends the reading when going on would make no sense. */
+class Stop extends Error {}
+
+/** Reads a screen. All problems that can be told apart are reported, in order. */
+export function parseScreen(text: string, options: ParseOptions): Parsed {
+  const reader = new ScreenReader(text, options);
+  return reader.read();
+}
+
+class ScreenReader {
+  private readonly problems: SourceProblem[] = [];
+  private readonly parser = new SaxesParser({ xmlns: false, position: true });
+  private readonly open: Open[] = [];
+  private readonly names = new Map<string, number>();
+  /** Comments that wait for the control behind them. */
+  private comments: string[] = [];
+  private root: Control | undefined;
+  private count = 0;
+  /** Index of the tag being read. */
+  private tagStart = 0;
+
+  constructor(
+    private readonly text: string,
+    private readonly options: ParseOptions,
+  ) {}
+
+  private report(index: number, message: string): void {
+    if (this.problems.length < 100)
+      this.problems.push({ file: this.options.file, ...placeAt(this.text, index), message });
+  }
+
+  private stop(index: number, message: string): never {
+    this.report(index, message);
+    throw new Stop();
+  }
+
+  read(): Parsed {
+    try {
+      if (new TextEncoder().encode(this.text).length > largestFile)
+        this.stop(0, `The file is larger than ${largestFile / 1_000_000} MB.`);
+      this.listen();
+      const plain = this.text.replace(/^\uFEFF/, '');
+      this.parser.write(plain).close();
+      if (!this.root && this.problems.length === 0) this.report(0, 'A <screen> is missing.');
+    } catch (error) {
+      if (!(error instanceof Stop)) throw error;
+    }
+    if (this.problems.length > 0 || !this.root) return { ok: false, problems: this.problems };
+    const after = this.comments.length > 0 ? { after: this.comments } : {};
+    return {
+      ok: true,
+      screen:
+        this.comments.length > 0
+          ? { ...this.root, comments: { ...this.root.comments, ...after } }
+          : this.root,
+    };
+  }
+
+  private listen(): void {
+    const { parser } = this;
+    parser.on('error', (error) => {
+      const message = error.message.replace(/^(?:.*?:)?\d+:\d+: /, '').replace(/\.?$/, '.');
+      this.stop(parser.position, `${message[0]!.toUpperCase()}${message.slice(1)}`);
+    });
+    parser.on('doctype', () => this.stop(parser.position, 'A document type cannot stand here.'));
+    parser.on('processinginstruction', () =>
+      this.stop(parser.position, 'A processing instruction cannot stand here.'),
+    );
+    parser.on('xmldecl', (declaration) => {
+      if (declaration.encoding && declaration.encoding.toLowerCase() !== 'utf-8')
+        this.stop(0, `The encoding must be UTF-8, not ${declaration.encoding}.`);
+    });
+    const words = (text: string) => {
+      if (text.trim() !== '')
+        this.report(
+          this.text.lastIndexOf(text.trim().slice(0, 20), parser.position),
+          'Words stand in an attribute such as `text`, not between tags.',
+        );
+    };
+    parser.on('text', words);
+    parser.on('cdata', words);
+    parser.on('comment', (comment) => this.comments.push(comment));
+    parser.on('opentagstart', (tag) => this.begin(tag.name));
+    parser.on('attribute', ({ name, value }) => this.attribute(name, value));
+    parser.on('closetag', () => this.end());
+  }
+
+  private begin(name: string): void {
+    this.tagStart = this.text.lastIndexOf('<', this.parser.position - 1);
+    if (++this.count > mostControls)
+      this.stop(this.tagStart, `A screen has at most ${mostControls} controls.`);
+    if (this.open.length >= deepestNesting)
+      this.stop(this.tagStart, `Controls are nested at most ${deepestNesting} deep.`);
+    const kind = kindNamed(name);
+    const parent = this.open.at(-1);
+    if (!kind)
+      this.report(
+        this.tagStart,
+        `There is no element <${name}>.${didYouMean(
+          name,
+          kinds.map((entry) => entry.name),
+        )}`,
+      );
+    else if (!parent && kind.name !== 'screen')
+      this.report(this.tagStart, `The outermost element is <screen>, not <${name}>.`);
+    else if (parent && kind.name === 'screen')
+      this.report(this.tagStart, 'A <screen> cannot stand inside another control.');
+    else if (parent?.kind && !parent.kind.container)
+      this.report(this.tagStart, `A <${parent.kind.name}> holds no other controls.`);
+    this.open.push({
+      kind,
+      id: this.options.newId(),
+      name: undefined,
+      props: {},
+      seen: new Set(),
+      children: [],
+      before: this.comments,
+    });
+    this.comments = [];
+  }
+
+  private attribute(name: string, value: string): void {
+    const control = this.open.at(-1)!;
+    const valueEnd = this.parser.position - 1;
+    const valueStart = this.text.lastIndexOf(this.text[valueEnd]!, valueEnd - 1) + 1;
+    const at = this.text.lastIndexOf(name, valueStart);
+    // The parser itself reports an attribute that stands twice, but only behind the tag.
+    if (control.seen.has(name)) this.stop(at, `\`${name}\` stands twice here.`);
+    control.seen.add(name);
+    if (!control.kind) return;
+    if (name === 'name') {
+      const problem =
+        nameProblem(value) ??
+        (this.names.has(value) ? `\`${value}\` is taken by another control on this screen.` : undefined);
+      if (problem) this.report(valueStart, problem);
+      this.names.set(value, at);
+      control.name = value;
+      return;
+    }
+    if (typeof readAttribute(control.kind, name, this.options.context.bands) === 'string') {
+      this.report(at, readAttribute(control.kind, name, this.options.context.bands) as string);
+      return;
+    }
+    const reading = readAttributeText(control.kind, name, value, this.options.context);
+    if (reading.ok) control.props[name] = reading.text;
+    else this.report(valueStart + reading.at, `${name}: ${reading.message}`);
+  }
+
+  private end(): void {
+    const { kind, id, name, props, children, before } = this.open.pop()!;
+    const inside = this.comments;
+    this.comments = [];
+    const comments = { ...(before.length > 0 ? { before } : {}), ...(inside.length > 0 ? { inside } : {}) };
+    const control: Control = {
+      id,
+      kind: kind?.name ?? '',
+      ...(name === undefined ? {} : { name }),
+      props,
+      children,
+      ...(Object.keys(comments).length > 0 ? { comments } : {}),
+    };
+    const parent = this.open.at(-1);
+    if (parent) parent.children.push(control);
+    else this.root = control;
+  }
+}

@@ -1,0 +1,24 @@
+/** The fonts that ship, from packages/core/fonts (made by scripts/fonts.mjs). */
+import { readFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import type { FontManifest } from '@hovrin/core';
+import { Shaper } from '@hovrin/core/text/shaper';
+
+/** The workspace's root. Sources and bundles both lie three folders below it. */
+export const workspace = join(import.meta.dirname, '../../..');
+export const fontFolder = join(workspace, 'packages/core/fonts');
+
+/** The list of font files. @throws where the fonts have not been built. */
+export async function loadFontManifest(): Promise<FontManifest> {
+  return JSON.parse(await readFile(join(fontFolder, 'fonts.json'), 'utf8')) as FontManifest;
+}
+
+let shaper: Promise<Shaper> | undefined;
+
+/** The shaper with all fonts loaded; the same one for all callers. */
+export function loadShaper(): Promise<Shaper> {
+  shaper ??= loadFontManifest().then((manifest) =>
+    Shaper.load(manifest, (file) => readFile(join(fontFolder, file))),
+  );
+  return shaper;
+}

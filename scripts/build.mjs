@@ -1,0 +1,118 @@
+/**
+ * Builds what runs: fonts, the page's script, the command line, the server, the web application. Each part is
+ * made only when one of its sources is newer than what is there.
+ */
+import { existsSync, readdirSync, statSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { makeFonts } from './fonts.mjs';
+
+const root = dirname(import.meta.dirname);
+
+/** Time of the newest file in some folders, in ms. */
+function newest(paths) {
+  let time = 0;
+  const visit = (path) => {
+    const found = statSync(path);
+    if (!found.isDirectory()) time = Math.max(time, found.mtimeMs);
+    else
+      for (const name of readdirSync(path))
+        if (name !== 'node_modules' && name !== 'dist') visit(join(path, name));
+  };
+  for (const path of paths) visit(join(root, path));
+  return time;
+}
+
+/** Sources with an import of Node's own are bundled as they are; packages stay outside, in node_modules. */
+async function bundle(options) {
+  const { build } = await import('esbuild');
+  await build({ bundle: true, absWorkingDir: root, logLevel: 'warning', target: 'es2023', ...options });
+}
+
+const forNode = {
+  platform: 'node',
+  format: 'esm',
+  // Our own packages are TypeScript and go in; all others stay where npm put them.
+  plugins: [
+    {
+      name: 'packages-outside',
+      setup(build) {
+        build.onResolve({ filter: /^[^./]/ }, ({ path }) =>
+          path.startsWith('@hovrin/') ? undefined : { path, external: true },
+        );
+      },
+    },
+  ],
+};
+
+const parts = {
+  fonts: {
+    sources: ['scripts/fonts.mjs'],
+    made: 'packages/core/fonts/fonts.json',
+    make: makeFonts,
+    ageless: true,
+  },
+  page: {
+    sources: ['packages/core/src', 'packages/page/src'],
+    made: 'packages/page/dist/page.js',
+    make: () =>
+      bundle({
+        entryPoints: ['packages/page/src/index.ts'],
+        outfile: 'packages/page/dist/page.js',
+        format: 'iife',
+        globalName: 'hovrinPage',
+        minify: true,
+        charset: 'utf8',
+        banner: {
+          js: '/* Runs this page: its state, bindings and events. What it runs is the plain data at the end of this file. */',
+        },
+      }),
+  },
+  cli: {
+    sources: ['packages/core/src', 'packages/files/src', 'packages/cli/src'],
+    made: 'packages/cli/dist/hovrin.mjs',
+    make: () =>
+      bundle({
+        entryPoints: ['packages/cli/src/index.ts'],
+        outfile: 'packages/cli/dist/hovrin.mjs',
+        ...forNode,
+      }),
+  },
+  server: {
+    sources: ['packages/core/src', 'packages/files/src', 'packages/server/src'],
+    made: 'packages/server/dist/server.mjs',
+    make: () =>
+      bundle({
+        entryPoints: ['packages/server/src/index.ts'],
+        outfile: 'packages/server/dist/server.mjs',
+        ...forNode,
+      }),
+  },
+  web: {
+    sources: [
+      'packages/core/src',
+      'packages/web/src',
+      'packages/web/index.html',
+      'packages/web/vite.config.ts',
+    ],
+    made: 'packages/web/dist/index.html',
+    make: async () => {
+      const { build } = await import('vite');
+      await build({ root: join(root, 'packages/web'), logLevel: 'warn' });
+    },
+  },
+};
+
+/** Makes the named parts where they are missing or older than their sources. */
+export async function ensureBuilt(names = Object.keys(parts), tell = () => {}) {
+  for (const name of names) {
+    const { sources, made, make, ageless } = parts[name];
+    const path = join(root, made);
+    if (existsSync(path) && (ageless || statSync(path).mtimeMs >= newest([...sources, 'scripts/build.mjs'])))
+      continue;
+    tell(name);
+    await make();
+  }
+}
+
+if (process.argv[1] === import.meta.filename)
+  await ensureBuilt(undefined, (name) => console.log(`building ${name}`));
