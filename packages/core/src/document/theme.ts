@@ -23,7 +23,7 @@ export const theme = {
   /** Scaled: height of the box that one types into. */
   fieldHeight: 40,
   /** Width of a field where nothing else says so. */
-  fieldWidth: 220,
+  fieldWidth: 180,
   fieldPadding: 12,
   /** Scaled. */
   labelSize: 14,
@@ -33,8 +33,6 @@ export const theme = {
   checkSize: 20,
   checkGap: 8,
   corner: 4,
-  /** Scaled: least height of a button. */
-  buttonHeight: 40,
   /** Size of a picture that is not there. */
   missingPicture: { width: 160, height: 120 },
 } as const;

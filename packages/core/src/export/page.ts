@@ -58,7 +58,9 @@ function initialStyle(project: Project, control: Control, parent: Control | unde
 export function exportPage(project: Project, parts: PageParts): ExportedPage {
   const families = new Set<string>([theme.family]);
   for (const screen of project.screens)
-    for (const control of walk(screen)) families.add(inForce(control.props.font) ?? theme.family);
+    for (const control of walk(screen))
+      for (const [name, value] of Object.entries(control.props))
+        if (name === 'font' || name.endsWith('.font')) families.add(inForce(value) ?? theme.family);
   const start = startScreen(project);
   // The page's own media queries decide; here only what no query can change is written.
   const circumstances = { bands: [], width: 0, height: 0, scope: initialScope(project) };

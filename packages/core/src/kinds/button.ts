@@ -16,7 +16,7 @@ export const button: Kind = {
     disabled({ as: 'property', name: 'disabled' }),
     ...sizing,
     ...placing(),
-    padding({ default: '8 16' }),
+    padding({ default: '9 16' }),
     ...boxLook({ background: 'accent', corner: '4' }),
     ...textLook({ weight: '600', colour: 'on-accent' }),
   ],
@@ -24,6 +24,7 @@ export const button: Kind = {
   starter: { text: 'Button' },
   inside(values, make) {
     const style = textStyleOf(values);
+    const text = values.text('text');
     const isDisabled = values.flag('disabled');
     return {
       content: {
@@ -34,10 +35,10 @@ export const button: Kind = {
         wrap: false,
         rowGap: 0,
         columnGap: 0,
+        safe: true,
       },
-      parts: [make.words(values.text('text'), style, wordsLook(values, style, 'center'))],
+      parts: text ? [make.words(text, style, wordsLook(values, style, 'center'), { minWidth: 0 })] : [],
       look: isDisabled ? { opacity: 0.5 } : {},
-      style: { minHeight: theme.buttonHeight * make.scale },
     };
   },
   element: (values) => ({
@@ -47,8 +48,7 @@ export const button: Kind = {
   }),
   css: `.k-button {
   appearance: none;
-  min-height: ${theme.buttonHeight / 16}rem;
-  padding: 8px 16px;
+  padding: 9px 16px;
   border-radius: ${theme.corner}px;
   background: var(--accent);
   color: var(--on-accent);

@@ -27,16 +27,16 @@ export const divider: Kind = {
   events: [],
   starter: {},
   inside: (values) => ({
-    content: { type: 'blank', width: 1, height: 1 },
+    content: { type: 'blank', width: 0, height: 0 },
     look: { background: colourValue(values.colour('color') ?? 'line') },
-    style: { minWidth: 1, minHeight: 1 },
+    // Half a px on each side keeps it one px thick, whatever its size is said to be.
+    style: { padding: { top: 0.5, end: 0.5, bottom: 0.5, start: 0.5 } },
   }),
   element: () => ({ tag: 'hr' }),
   css: `.k-divider {
   align-self: stretch;
-  min-width: 1px;
-  min-height: 1px;
   margin: 0;
+  padding: 0.5px;
   border: 0;
   background: var(--line);
 }`,

@@ -1,9 +1,15 @@
 /** What `screen`, `row` and `column` share: children one after another. */
 import type { Values } from '../document/values.ts';
+import { floorUnit } from '../text/units.ts';
 import type { Inside } from './kind.ts';
 
 export function flexInside(values: Values, direction: 'row' | 'column'): Inside {
-  const gap = values.number('gap') ?? 0;
+  // Gaps are kept as lengths are: in whole 64ths of a px.
+  const length = (name: string) => {
+    const value = values.number(name);
+    return value === undefined ? undefined : floorUnit(value);
+  };
+  const gap = length('gap') ?? 0;
   return {
     content: {
       type: 'flex',
@@ -11,8 +17,8 @@ export function flexInside(values: Values, direction: 'row' | 'column'): Inside 
       align: values.align('align') ?? 'stretch',
       justify: values.justify('justify') ?? 'start',
       wrap: values.flag('wrap'),
-      rowGap: values.number('row-gap') ?? gap,
-      columnGap: values.number('column-gap') ?? gap,
+      rowGap: length('row-gap') ?? gap,
+      columnGap: length('column-gap') ?? gap,
     },
   };
 }

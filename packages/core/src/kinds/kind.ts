@@ -56,10 +56,12 @@ export interface Making {
   content(text: string, style: TextStyle): Content;
   /** A box with nothing in it but a look. Sizes in CSS px, already scaled. */
   blank(
-    size: { width: number; minWidth?: number; height: number },
+    size: { width: number; height: number; baseline?: number },
     look: Look,
     place?: Partial<Box['style']>,
   ): Box;
+  /** Where words stand that are centred on one line in a box of some height: the baseline from its top. */
+  centredBaseline(style: TextStyle, height: number): number;
   /** A picture's own size; a stand-in size where the project has no such picture. */
   picture(name: string): { readonly width: number; readonly height: number };
   /** The reader's text scale. */
@@ -87,7 +89,7 @@ export interface Inside {
   /** Boxes of its own; a container's children come from the document instead. */
   readonly parts?: readonly Box[];
   readonly look?: Look;
-  /** Style that the kind sets where the control says nothing. */
+  /** Style that the kind itself sets; of properties that its controls do not have. */
   readonly style?: Partial<Box['style']>;
 }
 

@@ -53,10 +53,15 @@ export const textField: Kind = {
       lineHeight: theme.lineHeight,
       noWrap: true,
     };
+    const height = theme.fieldHeight * make.scale;
     const label = values.text('label');
     const value = values.text('value');
     const input = make.blank(
-      { width: theme.fieldWidth, minWidth: 0, height: theme.fieldHeight * make.scale },
+      {
+        width: theme.fieldWidth - 2,
+        height,
+        baseline: make.centredBaseline(inputStyle, height - 2),
+      },
       {
         background: colourValue('sheet'),
         borderColour: colourValue('quiet'),
@@ -65,7 +70,7 @@ export const textField: Kind = {
         text: { ...inputStyle, align: 'start' },
         inner: { text: value || values.text('placeholder'), padding: theme.fieldPadding },
       },
-      { border: { top: 1, end: 1, bottom: 1, start: 1 } },
+      { height, border: { top: 1, end: 1, bottom: 1, start: 1 } },
     );
     return {
       content: {

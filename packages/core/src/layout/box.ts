@@ -58,6 +58,8 @@ export interface FlexContent {
   readonly wrap: boolean;
   readonly rowGap: number;
   readonly columnGap: number;
+  /** Centred children that do not fit begin at the start instead (Align 3 §4.4, `safe`). */
+  readonly safe?: boolean;
 }
 /** Words. */
 export interface TextContent {
@@ -74,9 +76,9 @@ export interface PictureContent {
 export interface BlankContent {
   readonly type: 'blank';
   readonly width: number;
-  /** Where it may be narrower than it would like to be. */
-  readonly minWidth?: number;
   readonly height: number;
+  /** From its top to a baseline, where it has one. */
+  readonly baseline?: number;
 }
 
 export type Content = FlexContent | TextContent | PictureContent | BlankContent;

@@ -8,7 +8,7 @@ import { kindOf } from '../kinds/catalogue.ts';
 import type { Look, Making } from '../kinds/kind.ts';
 import { setText, type TextStyle } from '../text/paragraph.ts';
 import type { Shaper } from '../text/shaper.ts';
-import { type Box, type BoxStyle, makeBox, noSides } from './box.ts';
+import { type Box, type BoxStyle, makeBox, noSides, type Sides, type Size } from './box.ts';
 
 /** What boxes depend on besides the controls themselves. */
 export interface Surroundings extends Circumstances {
@@ -51,7 +51,14 @@ export class Builder {
         part({ content: content(text, style), look: scaleLook(look, textScale) }, place),
       blank: (size, look, place) =>
         part({ content: { type: 'blank', ...size }, look: scaleLook(look, textScale) }, place),
-      picture: (name) => around.assets.find((asset) => asset.name === name) ?? theme.missingPicture,
+      centredBaseline(style, height) {
+        const { ascent, descent } = shaper.lineMetrics(style.family, style.weight, style.size * textScale);
+        return (height - ascent - descent) / 2 + ascent;
+      },
+      picture(name) {
+        const { width, height } = around.assets.find((asset) => asset.name === name) ?? theme.missingPicture;
+        return { width, height };
+      },
     };
   }
 
@@ -75,7 +82,7 @@ export class Builder {
       : (inside.parts ?? []);
     return makeBox({
       control: control.id,
-      style: { ...styleOf(values), ...withoutOwn(inside.style ?? {}, values) },
+      style: { ...styleOf(values), ...inside.style },
       content: inside.content,
       children,
       look: scaleLook({ ...boxLookOf(values), ...inside.look }, this.around.textScale),
@@ -83,27 +90,27 @@ export class Builder {
   }
 }
 
+/** A length as browsers keep it: a whole 64th, cut towards zero. */
+const kept = (px: number): number => Math.trunc(px * 64) / 64;
+const keptSides = (sides: Sides | undefined, keep = kept): Sides =>
+  sides ? { top: keep(sides.top), end: keep(sides.end), bottom: keep(sides.bottom), start: keep(sides.start) } : noSides;
+/** Border widths are whole px, never less than one unless none (CSS Backgrounds 3 §3.3, "snap as a border width"). */
+const keptBorder = (px: number): number => (px > 0 ? Math.max(1, Math.floor(px)) : 0);
+const keptSize = <T extends Size>(size: T): T => (typeof size === 'number' ? (kept(size) as T) : size);
+
 function styleOf(values: Values): BoxStyle {
   return {
-    width: values.size('width'),
-    height: values.size('height'),
-    minWidth: values.limit('min-width'),
-    maxWidth: values.limit('max-width'),
-    minHeight: values.limit('min-height'),
-    maxHeight: values.limit('max-height'),
-    margin: values.sides('margin') ?? noSides,
-    padding: values.sides('padding') ?? noSides,
-    border: values.sides('border-width') ?? noSides,
+    width: keptSize(values.size('width')),
+    height: keptSize(values.size('height')),
+    minWidth: keptSize(values.limit('min-width')),
+    maxWidth: keptSize(values.limit('max-width')),
+    minHeight: keptSize(values.limit('min-height')),
+    maxHeight: keptSize(values.limit('max-height')),
+    margin: keptSides(values.sides('margin')),
+    padding: keptSides(values.sides('padding')),
+    border: keptSides(values.sides('border-width'), keptBorder),
     alignSelf: values.align('align-self'),
   };
-}
-
-/** Leaves out of a kind's style what the control says itself. */
-function withoutOwn(style: Partial<BoxStyle>, values: Values): Partial<BoxStyle> {
-  const own = { minWidth: 'min-width', minHeight: 'min-height' } as const;
-  return Object.fromEntries(
-    Object.entries(style).filter(([key]) => !values.has(own[key as keyof typeof own] ?? '')),
-  );
 }
 
 function boxLookOf(values: Values): Look {

@@ -101,7 +101,7 @@ export function layOutFlex(box: Box, content: FlexContent, given: Given): Laid {
   lines.forEach((line, lineIndex) => {
     const cross = crossSizes[lineIndex]!;
     for (const item of line) stretch(item, cross, row, inside);
-    const baselineAt = row ? lineBaseline(line) : 0;
+    const baselineAt = lineBaseline(line, row);
     const used =
       line.reduce((sum, item) => sum + item.main + item.flex.margin, 0) +
       Math.max(0, line.length - 1) * mainGap;
@@ -110,7 +110,7 @@ export function layOutFlex(box: Box, content: FlexContent, given: Given): Laid {
     for (const item of line) {
       const { margin } = item.box.style;
       const mainBefore = row ? margin.start : margin.top;
-      const offset = crossOffset(item, cross, row, baselineAt);
+      const offset = crossOffset(item, cross, content, baselineAt);
       const x = start + (row ? mainAt + mainBefore : crossAt + offset);
       const y = top + (row ? crossAt + offset : mainAt + mainBefore);
       places.set(item, { laid: item.laid, x, y });
@@ -291,9 +291,20 @@ function layRowItem(child: Box, width: number, inside: Inside): Laid {
 
 /** A column's child at its final height. */
 function layColumnItem(item: Item, inside: Inside): Laid {
+  // A share starts from a definite 0, so what it grows to is definite too (§9.8), whatever its column is.
+  const { height } = item.box.style;
   const definite =
-    pixels(item.box.style.height, inside.heightBasis) !== undefined || inside.heightBasis !== undefined;
-  return layOut(item.box, { width: item.laid.width, height: item.main, definite });
+    pixels(height, inside.heightBasis) !== undefined || inside.heightBasis !== undefined || isShare(height);
+  return layOut(item.box, { width: widthAtHeight(item, inside), height: item.main, definite });
+}
+
+/** The width of a column's child once its height is final: a picture with no width of its own keeps its ratio. */
+function widthAtHeight({ box, align, main, laid }: Item, inside: Inside): number {
+  const { content, style } = box;
+  const free = pixels(style.width, inside.width) === undefined && !stretches(style.width, align);
+  if (content.type !== 'picture' || !free) return laid.width;
+  const width = Math.max(0, main - frameHeight(box)) * (content.width / content.height) + frameWidth(box);
+  return clamp(width, widthRange(box, inside.width));
 }
 
 const outerCross = (item: Item, row: boolean) =>
@@ -304,8 +315,8 @@ const baselineOf = (item: Item) => item.laid.baseline ?? item.laid.height;
 /** The cross size that a line's items need (§9.4.8). */
 function lineCross(line: Item[], row: boolean): number {
   let largest = 0;
-  let above = 0;
-  let below = 0;
+  let above = Number.NEGATIVE_INFINITY;
+  let below = Number.NEGATIVE_INFINITY;
   for (const item of line) {
     const outer = outerCross(item, row);
     if (row && item.align === 'baseline') {
@@ -314,15 +325,19 @@ function lineCross(line: Item[], row: boolean): number {
       below = Math.max(below, outer - up);
     } else largest = Math.max(largest, outer);
   }
-  return Math.max(largest, above + below);
+  return above === Number.NEGATIVE_INFINITY ? largest : Math.max(largest, above + below);
 }
 
-const lineBaseline = (line: Item[]) =>
-  line.reduce(
-    (most, item) =>
-      item.align === 'baseline' ? Math.max(most, item.box.style.margin.top + baselineOf(item)) : most,
-    0,
-  );
+/**
+ * From a line's start to the baseline that its items share. In a column it runs along the inline axis, where
+ * each item's baseline is its start edge.
+ */
+const lineBaseline = (line: Item[], row: boolean) =>
+  line.reduce((most, item) => {
+    if (item.align !== 'baseline') return most;
+    const { margin } = item.box.style;
+    return Math.max(most, row ? margin.top + baselineOf(item) : margin.start);
+  }, Number.NEGATIVE_INFINITY);
 
 /** Gives a stretched item the line's cross size (§9.4.11); it is definite from then on. */
 function stretch(item: Item, cross: number, row: boolean, inside: Inside): void {
@@ -340,17 +355,18 @@ function stretch(item: Item, cross: number, row: boolean, inside: Inside): void 
   }
 }
 
-function crossOffset(item: Item, cross: number, row: boolean, baselineAt: number): number {
+function crossOffset(item: Item, cross: number, content: FlexContent, baselineAt: number): number {
+  const row = content.direction === 'row';
   const { margin } = item.box.style;
   const before = row ? margin.top : margin.start;
   const free = cross - outerCross(item, row);
   switch (item.align) {
     case 'center':
-      return before + free / 2;
+      return before + (content.safe ? Math.max(0, free) : free) / 2;
     case 'end':
       return before + free;
     case 'baseline':
-      return row ? baselineAt - baselineOf(item) : before;
+      return row ? baselineAt - baselineOf(item) : baselineAt;
     default:
       return before;
   }

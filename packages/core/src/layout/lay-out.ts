@@ -42,12 +42,12 @@ function layOutAnew(box: Box, given: Given): Laid {
       const lines = content.paragraphs.lines(Math.max(0, given.width - frameWidth(box)));
       return leaf(lines.length * content.paragraphs.lineHeight, {
         lines,
-        baseline: top + content.paragraphs.baseline,
+        baseline: lines.length > 0 ? top + content.paragraphs.baseline : undefined,
       });
     }
     case 'picture':
       return leaf(Math.max(0, given.width - frameWidth(box)) * (content.height / content.width));
     case 'blank':
-      return leaf(content.height);
+      return leaf(content.height, { baseline: content.baseline === undefined ? undefined : top + content.baseline });
   }
 }

@@ -1,13 +1,15 @@
 /** How narrow and how wide a box would like to be by its content (CSS Sizing 3 §5, Flexbox 1 §9.9). */
-import type { Box } from './box.ts';
+import type { Box, FlexContent, PictureContent } from './box.ts';
 import type { Widths } from './laid.ts';
-import { across, clamp, frameHeight, frameWidth, pixels, widthRange } from './sizes.ts';
+import { across, clamp, down, frameHeight, frameWidth, heightRange, isFraction, isShare, pixels, widthRange } from './sizes.ts';
 
 /** Border-box widths by content alone; the box's own `width` and limits are not looked at. */
 export function contentWidths(box: Box): Widths {
   box.known.widths ??= measure(box);
   return box.known.widths;
 }
+
+const same = (width: number): Widths => ({ min: width, max: width });
 
 function measure(box: Box): Widths {
   const frame = frameWidth(box);
@@ -16,13 +18,14 @@ function measure(box: Box): Widths {
     case 'text':
       return { min: content.paragraphs.minContent + frame, max: content.paragraphs.maxContent + frame };
     case 'blank':
-      return { min: (content.minWidth ?? content.width) + frame, max: content.width + frame };
+      return { min: content.width + frame, max: content.width + frame };
     case 'picture': {
-      const width = pictureWidth(box, content.width / content.height, content.width);
+      const width = pictureWidth(box, content);
       return { min: width, max: width };
     }
     case 'flex': {
-      const parts = box.children.map(contribution);
+      const stretched = (child: Box) => (content.direction === 'row' ? stretchedHeight(box, content, child) : undefined);
+      const parts = box.children.map((child) => contribution(child, stretched(child)));
       const gaps = Math.max(0, parts.length - 1) * content.columnGap;
       const largest = (pick: (w: Widths) => number) => parts.reduce((most, w) => Math.max(most, pick(w)), 0);
       const sum = (pick: (w: Widths) => number) => parts.reduce((all, w) => all + pick(w), 0);
@@ -36,23 +39,34 @@ function measure(box: Box): Widths {
   }
 }
 
-/** A picture's width by its own size, or by its height where that is known (CSS Sizing 3 §5.1.1). */
-function pictureWidth(box: Box, ratio: number, natural: number): number {
-  const height = pixels(box.style.height, undefined);
-  if (height !== undefined) return (height - frameHeight(box)) * ratio + frameWidth(box);
-  const most = pixels(box.style.maxHeight, undefined);
-  const least = pixels(box.style.minHeight, undefined);
-  let width = natural;
-  if (most !== undefined) width = Math.min(width, (most - frameHeight(box)) * ratio);
-  if (least !== undefined) width = Math.max(width, (least - frameHeight(box)) * ratio);
-  return Math.max(0, width) + frameWidth(box);
+/**
+ * A picture's border-box width by its own size, or by its height where that is known (CSS Sizing 3 §5.1.1).
+ *
+ * @param stretched border-box height that its row stretches it to, where the row knows its own.
+ */
+function pictureWidth(box: Box, content: PictureContent, stretched?: number): number {
+  const ratio = content.width / content.height;
+  const range = heightRange(box, undefined);
+  const height = pixels(box.style.height, undefined) ?? stretched ?? content.height + frameHeight(box);
+  return Math.max(0, clamp(height, range) - frameHeight(box)) * ratio + frameWidth(box);
+}
+
+/** The border-box height that a row of known height stretches a child to; undefined where it does not. */
+function stretchedHeight(row: Box, content: FlexContent, child: Box): number | undefined {
+  const height = pixels(row.style.height, undefined);
+  const { style } = child;
+  const fills = isShare(style.height) || (style.height === undefined && (style.alignSelf ?? content.align) === 'stretch');
+  if (height === undefined || content.wrap || !fills) return undefined;
+  return Math.max(0, height - frameHeight(row)) - down(style.margin);
 }
 
 /**
  * What a child adds to its parent's content widths: its margin box at its own `width` where that is a number,
  * by content otherwise. A percentage counts as absent here (CSS Sizing 3 §5.2.1).
+ *
+ * @param stretched border-box height that the parent stretches the child to, where it is known beforehand.
  */
-export function contribution(child: Box): Widths {
+export function contribution(child: Box, stretched?: number): Widths {
   const range = widthRange(child, undefined);
   const margin = across(child.style.margin);
   const fixed = pixels(child.style.width, undefined);
@@ -60,6 +74,10 @@ export function contribution(child: Box): Widths {
     const width = clamp(fixed, range) + margin;
     return { min: width, max: width };
   }
-  const own = contentWidths(child);
-  return { min: clamp(own.min, range) + margin, max: clamp(own.max, range) + margin };
+  const own = child.content.type === 'picture' && stretched !== undefined ? same(pictureWidth(child, child.content, stretched)) : contentWidths(child);
+  // §5.2.2: a picture whose width or maximum is a percentage may be compressed to nothing.
+  const compressible =
+    child.content.type === 'picture' && (isFraction(child.style.width) || isFraction(child.style.maxWidth));
+  const least = compressible ? 0 : own.min;
+  return { min: clamp(least, range) + margin, max: clamp(own.max, range) + margin };
 }

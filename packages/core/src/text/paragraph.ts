@@ -6,7 +6,7 @@
  */
 import { breakOpportunities } from './breaks.ts';
 import type { Shaper } from './shaper.ts';
-import { ceilUnit, floorUnit } from './units.ts';
+import { ceilUnit, glyphSize, lineHeightOf } from './units.ts';
 
 /** How a text is set. */
 export interface TextStyle {
@@ -61,24 +61,37 @@ function collapse(text: string): string[] {
 
 /** Prepares a text. */
 export function setText(shaper: Shaper, text: string, style: TextStyle): Paragraphs {
-  const { family, weight, size } = style;
+  const { family, weight } = style;
+  const size = glyphSize(style.size);
   const pieces: Piece[] = collapse(text).map((line) => ({
     text: line,
-    breaks: style.noWrap ? [line.length] : breakOpportunities(line).map((b) => b.index),
+    breaks: style.noWrap ? [line.length] : breakOpportunities(line),
   }));
+
+  /** Where a stretch ends without the space behind it. */
+  const endOfWords = (piece: Piece, start: number, end: number): number =>
+    end > start && piece.text[end - 1] === ' ' ? end - 1 : end;
+
+  /** Width of a stretch as a part of the whole. */
+  const widthWithin = (piece: Piece, start: number, end: number): number => {
+    const { offsets } = shaper.shape(piece.text, family, weight);
+    return (offsets[endOfWords(piece, start, end)]! - offsets[start]!) * size;
+  };
 
   /** Width of a stretch set on a line of its own, without the space at its end. */
   const widthOf = (piece: Piece, start: number, end: number): number => {
-    let last = end;
-    while (last > start && piece.text[last - 1] === ' ') last--;
-    if (last === start) return 0;
-    const whole = shaper.shape(piece.text, family, weight);
-    if (whole.unsafe[start] || (last < piece.text.length && whole.unsafe[last])) {
-      const part = shaper.shape(piece.text.slice(start, last), family, weight);
-      return part.offsets[last - start]! * size;
+    const { unsafe } = shaper.shape(piece.text, family, weight);
+    // A line is shaped with the space at its end, which is cut off afterwards: kerning with it stays.
+    if (unsafe[start] || (end < piece.text.length && unsafe[end])) {
+      const part = shaper.shape(piece.text.slice(start, end), family, weight);
+      return part.offsets[endOfWords(piece, start, end) - start]! * size;
     }
-    return (whole.offsets[last]! - whole.offsets[start]!) * size;
+    return widthWithin(piece, start, end);
   };
+
+  /** A line ends where it fits both as a part of the whole and shaped on its own, as browsers decide it. */
+  const fitsIn = (width: number, piece: Piece, start: number, end: number): boolean =>
+    ceilUnit(widthWithin(piece, start, end)) <= width && ceilUnit(widthOf(piece, start, end)) <= width;
 
   let minContent = 0;
   let maxContent = 0;
@@ -86,13 +99,13 @@ export function setText(shaper: Shaper, text: string, style: TextStyle): Paragra
     maxContent = Math.max(maxContent, widthOf(piece, 0, piece.text.length));
     let start = 0;
     for (const end of piece.breaks) {
-      minContent = Math.max(minContent, widthOf(piece, start, end));
+      minContent = Math.max(minContent, widthWithin(piece, start, end));
       start = end;
     }
   }
 
-  const metrics = shaper.lineMetrics(family, weight, size);
-  const lineHeight = floorUnit(size * style.lineHeight);
+  const metrics = shaper.lineMetrics(family, weight, style.size);
+  const lineHeight = lineHeightOf(style.size, style.lineHeight);
   // Half-leading: the line's surplus height goes above and below in equal parts (CSS Inline 3 §4.2).
   const baseline = metrics.ascent + Math.floor((lineHeight - metrics.ascent - metrics.descent) / 2);
 
@@ -108,7 +121,7 @@ export function setText(shaper: Shaper, text: string, style: TextStyle): Paragra
         let fits = -1;
         for (let index = 0; index < piece.breaks.length; index++) {
           const end = piece.breaks[index]!;
-          if (ceilUnit(widthOf(piece, start, end)) <= width) {
+          if (fitsIn(width, piece, start, end)) {
             fits = end;
             continue;
           }

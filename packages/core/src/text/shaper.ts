@@ -69,22 +69,14 @@ export class Shaper {
     return files;
   }
 
-  /**
-   * Ascent and descent as Chromium's `SimpleFontData` rounds them: each to whole px, and one px moved from
-   * above to below the baseline where rounding took away from the descent.
-   */
+  /** Ascent and descent as browsers round them: each to whole px. */
   lineMetrics(family: string, weight: number, size: number): LineMetrics {
     const file = this.filesOf(family, weight)[0]!;
     const extents = file.font.hExtents();
-    const exactAscent = (extents.ascender / file.unitsPerEm) * size;
-    const exactDescent = (-extents.descender / file.unitsPerEm) * size;
-    let ascent = Math.round(exactAscent);
-    let descent = Math.round(exactDescent);
-    if (descent < exactDescent && ascent >= 1) {
-      descent += 1;
-      ascent -= 1;
-    }
-    return { ascent, descent };
+    return {
+      ascent: Math.round((extents.ascender / file.unitsPerEm) * size),
+      descent: Math.round((-extents.descender / file.unitsPerEm) * size),
+    };
   }
 
   /** Shapes a text in a face. Never fails: a character that no file covers takes the first file's blank. */
