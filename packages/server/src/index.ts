@@ -1,0 +1,62 @@
+/** Starts the server: `server.mjs --port N --data FOLDER [--fresh] [--yes]`. */
+import { join } from 'node:path';
+import { createInterface } from 'node:readline/promises';
+import { parseArgs } from 'node:util';
+import { workspace } from '@hovrin/files';
+import { loadDemo } from './demo-data.ts';
+import { listen, makeApplication } from './server.ts';
+import { openDatabase } from './store/database.ts';
+import { Store } from './store/store.ts';
+
+async function agree(question: string): Promise<boolean> {
+  if (!process.stdin.isTTY) {
+    console.log(`${question}\nNobody can be asked here; add --yes to go on.`);
+    return false;
+  }
+  const asking = createInterface({ input: process.stdin, output: process.stdout });
+  const answer = await asking.question(`${question} [y/N] `);
+  asking.close();
+  return /^y(es)?$/i.test(answer.trim());
+}
+
+async function main(): Promise<number> {
+  const { values } = parseArgs({
+    options: { port: { type: 'string', default: '4870' }, data: { type: 'string', default: join(workspace, 'data') }, fresh: { type: 'boolean' }, yes: { type: 'boolean' } },
+  });
+  const port = Number(values.port);
+  if (!Number.isInteger(port) || port < 1 || port > 65_535) {
+    console.error(`${values.port} is not a port; a port is a number from 1 to 65535.`);
+    return 2;
+  }
+  const { db, close } = openDatabase(join(values.data, 'hovrin.sqlite'));
+  const store = new Store(db);
+  if (values.fresh && !store.isEmpty()) {
+    if (store.isChanged() && !values.yes && !(await agree('This replaces all projects and changes by the demo data.'))) {
+      close();
+      return 1;
+    }
+    store.clear();
+  }
+  if (store.isEmpty()) await loadDemo(store);
+  try {
+    const server = await listen(makeApplication(store), port);
+    console.log(`Hovrin is at http://127.0.0.1:${port}/ (its data in ${values.data}; stop it with Ctrl+C)`);
+    for (const signal of ['SIGINT', 'SIGTERM'] as const)
+      process.on(signal, () => {
+        server.closeAllConnections();
+        server.close(() => {
+          close();
+          process.exit(0);
+        });
+      });
+    return 0;
+  } catch (error) {
+    if ((error as NodeJS.ErrnoException).code !== 'EADDRINUSE') throw error;
+    console.error(`Port ${port} is taken. Another Hovrin may be running there; stop it, or choose another port: npm run demo -- --port ${port + 1}`);
+    close();
+    return 3;
+  }
+}
+
+const code = await main();
+if (code !== 0) process.exit(code);

@@ -1,0 +1,71 @@
+/** The exported page: as a zip to take away, and served for Try, where it runs in a sandboxed frame. */
+import { readFile } from 'node:fs/promises';
+import { extname, join } from 'node:path';
+import type { ExportedPage } from '@hovrin/core';
+import { fontFolder, makePage } from '@hovrin/files';
+import type Router from '@koa/router';
+import { strToU8, type Zippable, zipSync } from 'fflate';
+import { RequestError } from '../request.ts';
+import type { Store } from '../store/store.ts';
+
+/** What a running page may do: run its own script and show its own files, nothing else. */
+const pagePolicy =
+  "default-src 'none'; script-src 'self'; style-src 'self' 'unsafe-inline'; font-src 'self'; img-src 'self' data:; base-uri 'none'; form-action 'none'; frame-ancestors 'self'; sandbox allow-scripts";
+
+export function pageRoutes(router: Router, store: Store): void {
+  /** The newest page of each project. */
+  const pages = new Map<string, { revision: number; page: ExportedPage }>();
+
+  async function pageOf(id: string): Promise<{ revision: number; page: ExportedPage; name: string }> {
+    const open = store.has(id) ? store.read(id) : undefined;
+    if (!open) throw new RequestError(404, 'There is no such project.');
+    let made = pages.get(id);
+    if (made?.revision !== open.revision) {
+      made = { revision: open.revision, page: await makePage(open.project) };
+      pages.set(id, made);
+    }
+    return { ...made, name: open.project.name };
+  }
+
+  router.get('/api/projects/:id/page.zip', async (context) => {
+    const id = context.params.id ?? '';
+    const { page, name } = await pageOf(id);
+    const files: Zippable = {};
+    for (const [path, text] of page.files) files[path] = strToU8(text);
+    for (const font of page.fonts) files[`fonts/${font}`] = [await readFile(join(fontFolder, font)), { level: 0 }];
+    for (const asset of page.assets) {
+      const found = store.asset(id, asset);
+      if (found) files[`assets/${asset}`] = found.bytes;
+    }
+    context.type = 'application/zip';
+    context.attachment(`${name.replace(/[^\w-]+/g, '-').toLowerCase() || 'page'}.zip`);
+    context.body = Buffer.from(zipSync(files));
+  });
+
+  // The revision in the address only keeps browsers from showing an older page.
+  router.get('/try/:id/:revision/{*path}', async (context) => {
+    const id = context.params.id ?? '';
+    const path = context.params.path || 'index.html';
+    const { page } = await pageOf(id);
+    context.set('Content-Security-Policy', pagePolicy);
+    // The frame's origin is opaque; fonts are only loaded across origins when the server allows it.
+    context.set('Access-Control-Allow-Origin', '*');
+    context.set('Cache-Control', 'no-store');
+    const text = page.files.get(path);
+    if (text !== undefined) {
+      context.type = extname(path);
+      context.body = text;
+      return;
+    }
+    const [folder, file = ''] = path.split('/');
+    if (folder === 'fonts' && page.fonts.includes(file)) {
+      context.type = 'font/woff2';
+      context.body = await readFile(join(fontFolder, file));
+      return;
+    }
+    const asset = folder === 'assets' && page.assets.includes(file) ? store.asset(id, file) : undefined;
+    if (!asset) throw new RequestError(404, 'The page has no such file.');
+    context.type = asset.type;
+    context.body = asset.bytes;
+  });
+}

@@ -1,0 +1,68 @@
+/** The tables. Migrations in packages/server/drizzle are made from this file by drizzle-kit. */
+import { blob, index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+
+export const projects = sqliteTable('projects', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  /** Number of the newest entry. */
+  revision: integer('revision').notNull(),
+  createdAt: integer('created_at').notNull(),
+  updatedAt: integer('updated_at').notNull(),
+  /** When it was thrown away; null while it is in use. */
+  deletedAt: integer('deleted_at'),
+});
+
+/** The log of steps. Entries are only ever added. */
+export const entries = sqliteTable(
+  'entries',
+  {
+    projectId: text('project_id')
+      .notNull()
+      .references(() => projects.id, { onDelete: 'cascade' }),
+    revision: integer('revision').notNull(),
+    clientId: text('client_id').notNull(),
+    sequence: integer('sequence').notNull(),
+    kind: text('kind', { enum: ['change', 'undo', 'redo'] }).notNull(),
+    label: text('label').notNull(),
+    group: text('group_id'),
+    /** JSON of the steps. */
+    steps: text('steps').notNull(),
+    /** JSON of the steps that take them back. */
+    inverse: text('inverse').notNull(),
+    time: integer('time').notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.projectId, table.revision] }),
+    uniqueIndex('entries_client_sequence').on(table.projectId, table.clientId, table.sequence),
+  ],
+);
+
+/** Whole projects at some revisions, so that opening one does not start from the first entry. */
+export const snapshots = sqliteTable(
+  'snapshots',
+  {
+    projectId: text('project_id')
+      .notNull()
+      .references(() => projects.id, { onDelete: 'cascade' }),
+    revision: integer('revision').notNull(),
+    /** JSON of the project. */
+    document: text('document').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.projectId, table.revision] })],
+);
+
+/** Bytes of pictures. */
+export const assets = sqliteTable(
+  'assets',
+  {
+    projectId: text('project_id')
+      .notNull()
+      .references(() => projects.id, { onDelete: 'cascade' }),
+    name: text('name').notNull(),
+    type: text('type').notNull(),
+    width: real('width').notNull(),
+    height: real('height').notNull(),
+    bytes: blob('bytes', { mode: 'buffer' }).notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.projectId, table.name] }), index('assets_project').on(table.projectId)],
+);

@@ -1,0 +1,267 @@
+/**
+ * Projects in the database: each is its newest snapshot and the log entries after it. All writing goes through
+ * `append`, in one transaction an entry list.
+ */
+import {
+  type Applied,
+  applySteps,
+  type Asset,
+  defaultBands,
+  type LogEntry,
+  newScreen,
+  type Project,
+  projectFormat,
+  projectProblem,
+  type Step,
+  stepProblem,
+} from '@hovrin/core';
+import { and, asc, desc, eq, gt, isNotNull, isNull, lt, sql } from 'drizzle-orm';
+import { nanoid } from 'nanoid';
+import type { Db } from './database.ts';
+import { assets, entries, projects, snapshots } from './schema.ts';
+
+/** A snapshot is kept every so many entries. */
+const entriesPerSnapshot = 100;
+/** Entries sent with a project at once; older ones are fetched when needed. */
+export const entriesAtOnce = 1000;
+
+export interface ProjectSummary {
+  readonly id: string;
+  readonly name: string;
+  readonly revision: number;
+  /** Milliseconds since 1970. */
+  readonly updatedAt: number;
+  readonly deletedAt: number | null;
+  readonly screens: number;
+}
+
+/** A log entry with its place. */
+export interface StoredEntry extends LogEntry {
+  readonly revision: number;
+  readonly clientId: string;
+  readonly sequence: number;
+  readonly time: number;
+}
+
+/** An entry as a client sends it. */
+export interface SentEntry {
+  readonly sequence: number;
+  readonly kind: LogEntry['kind'];
+  readonly label: string;
+  readonly group?: string;
+  readonly steps: readonly Step[];
+}
+
+export interface Refusal {
+  readonly sequence: number;
+  readonly reason: string;
+  readonly control?: string;
+}
+
+export interface Appended {
+  readonly revision: number;
+  /** What is stored now of the entries sent; those of an earlier, repeated request too. */
+  readonly accepted: readonly StoredEntry[];
+  /** Entries whose steps do not apply any more. */
+  readonly refused: readonly Refusal[];
+  /** Other clients' entries after the base revision. */
+  readonly missed: readonly StoredEntry[];
+}
+
+export interface OpenProject {
+  readonly project: Project;
+  readonly revision: number;
+}
+
+/** Told of each stored entry. */
+export type Listener = (entry: StoredEntry) => void;
+
+export class Store {
+  /** Newest versions of projects in use. */
+  private readonly open = new Map<string, OpenProject>();
+  private readonly listeners = new Map<string, Set<Listener>>();
+
+  constructor(
+    private readonly db: Db,
+    private readonly now: () => number = Date.now,
+  ) {}
+
+  list(deleted = false): ProjectSummary[] {
+    const rows = this.db
+      .select()
+      .from(projects)
+      .where(deleted ? isNotNull(projects.deletedAt) : isNull(projects.deletedAt))
+      .orderBy(desc(projects.updatedAt))
+      .all();
+    return rows.map(({ id, name, revision, updatedAt, deletedAt }) => ({ id, name, revision, updatedAt, deletedAt, screens: this.read(id)?.project.screens.length ?? 0 }));
+  }
+
+  /** Whether there is a project of that id that is not thrown away. */
+  has(id: string): boolean {
+    return this.db.select({ id: projects.id }).from(projects).where(and(eq(projects.id, id), isNull(projects.deletedAt))).get() !== undefined;
+  }
+
+  /** Whether nothing was ever stored. */
+  isEmpty(): boolean {
+    return this.db.select({ id: projects.id }).from(projects).get() === undefined;
+  }
+
+  /** Whether anything was changed since projects were loaded. */
+  isChanged(): boolean {
+    return this.db.select({ id: entries.projectId }).from(entries).get() !== undefined || this.db.select({ n: sql<number>`count(*)` }).from(projects).get()!.n > 1;
+  }
+
+  /** Stores a new project. @throws Error where it is not a valid one. */
+  create(project: Project, pictures: ReadonlyMap<string, Buffer> = new Map()): string {
+    const problem = projectProblem(project);
+    if (problem) throw new Error(problem);
+    const id = nanoid(12);
+    const time = this.now();
+    this.db.transaction((tx) => {
+      tx.insert(projects).values({ id, name: project.name, revision: 0, createdAt: time, updatedAt: time }).run();
+      tx.insert(snapshots).values({ projectId: id, revision: 0, document: JSON.stringify(project) }).run();
+      for (const asset of project.assets) {
+        const bytes = pictures.get(asset.name);
+        if (bytes) tx.insert(assets).values({ projectId: id, ...asset, bytes }).run();
+      }
+    });
+    this.open.set(id, { project, revision: 0 });
+    return id;
+  }
+
+  createBlank(name: string): string {
+    const blank: Project = { format: projectFormat, name, bands: defaultBands, state: [], assets: [], screens: [] };
+    return this.create({ ...blank, screens: [newScreen(blank, () => nanoid(10))] });
+  }
+
+  /** A copy with all pictures, without history. */
+  duplicate(id: string): string | undefined {
+    const found = this.read(id);
+    if (!found) return undefined;
+    const pictures = new Map(found.project.assets.flatMap(({ name }) => {
+      const asset = this.asset(id, name);
+      return asset ? [[name, asset.bytes] as [string, Buffer]] : [];
+    }));
+    return this.create({ ...found.project, name: `${found.project.name} (copy)` }, pictures);
+  }
+
+  /** Throws a project away, or takes it back. @returns whether there is such a project. */
+  setDeleted(id: string, deleted: boolean): boolean {
+    return this.db.update(projects).set({ deletedAt: deleted ? this.now() : null }).where(eq(projects.id, id)).run().changes > 0;
+  }
+
+  /** Takes away everything that is stored. */
+  clear(): void {
+    this.db.delete(projects).run();
+    this.open.clear();
+  }
+
+  /** The newest version of a project; undefined where there is none. */
+  read(id: string): OpenProject | undefined {
+    const known = this.open.get(id);
+    if (known) return known;
+    const snapshot = this.db.select().from(snapshots).where(eq(snapshots.projectId, id)).orderBy(desc(snapshots.revision)).get();
+    if (!snapshot) return undefined;
+    let project = JSON.parse(snapshot.document) as Project;
+    let { revision } = snapshot;
+    for (const entry of this.entriesAfter(id, revision)) {
+      const applied = applySteps(project, entry.steps);
+      if (!applied.ok) throw new Error(`Entry ${entry.revision} of project ${id} does not apply: ${applied.reason}`);
+      project = applied.project;
+      revision = entry.revision;
+    }
+    const found = { project, revision };
+    this.open.set(id, found);
+    return found;
+  }
+
+  entriesAfter(id: string, revision: number): StoredEntry[] {
+    return this.db.select().from(entries).where(and(eq(entries.projectId, id), gt(entries.revision, revision))).orderBy(asc(entries.revision)).all().map(fromRow);
+  }
+
+  /** At most `entriesAtOnce` entries before a revision, oldest first. */
+  entriesBefore(id: string, revision: number): StoredEntry[] {
+    return this.db
+      .select()
+      .from(entries)
+      .where(and(eq(entries.projectId, id), lt(entries.revision, revision)))
+      .orderBy(desc(entries.revision))
+      .limit(entriesAtOnce)
+      .all()
+      .map(fromRow)
+      .reverse();
+  }
+
+  /**
+   * Adds a client's entries to the log. Entries that are there already (same client and sequence) change
+   * nothing. Steps are applied to the newest version, whatever the client's base was; those that do not fit
+   * are refused with a reason, the others stand.
+   */
+  append(id: string, clientId: string, baseRevision: number, sent: readonly SentEntry[]): Appended | undefined {
+    const before = this.read(id);
+    if (!before) return undefined;
+    let { project, revision } = before;
+    const stored: StoredEntry[] = [];
+    const accepted: StoredEntry[] = [];
+    const refused: Refusal[] = [];
+    this.db.transaction((tx) => {
+      for (const entry of sent) {
+        const row = tx.select().from(entries).where(and(eq(entries.projectId, id), eq(entries.clientId, clientId), eq(entries.sequence, entry.sequence))).get();
+        if (row) {
+          accepted.push(fromRow(row));
+          continue;
+        }
+        const problem = entry.steps.map((step) => stepProblem(project, step)).find((text) => text !== undefined);
+        const applied = problem === undefined ? applySteps(project, entry.steps) : ({ ok: false, reason: problem } as Extract<Applied, { ok: false }>);
+        if (!applied.ok) {
+          refused.push({ sequence: entry.sequence, reason: applied.reason, ...(applied.control === undefined ? {} : { control: applied.control }) });
+          continue;
+        }
+        ({ project } = applied);
+        revision += 1;
+        const added: StoredEntry = { ...entry, inverse: applied.inverse, revision, clientId, time: this.now() };
+        tx.insert(entries).values({ projectId: id, ...added, group: added.group ?? null, steps: JSON.stringify(added.steps), inverse: JSON.stringify(added.inverse) }).run();
+        if (revision % entriesPerSnapshot === 0) tx.insert(snapshots).values({ projectId: id, revision, document: JSON.stringify(project) }).run();
+        stored.push(added);
+        accepted.push(added);
+      }
+      if (stored.length > 0) tx.update(projects).set({ revision, name: project.name, updatedAt: this.now() }).where(eq(projects.id, id)).run();
+    });
+    // Only what the database holds now counts as the newest version.
+    this.open.set(id, { project, revision });
+    for (const entry of stored) for (const listener of this.listeners.get(id) ?? []) listener(entry);
+    const missed = this.entriesAfter(id, baseRevision).filter((entry) => entry.clientId !== clientId);
+    return { revision, accepted, refused, missed };
+  }
+
+  /** Calls a listener with each entry that is stored from now on. @returns what ends it. */
+  listen(id: string, listener: Listener): () => void {
+    const set = this.listeners.get(id) ?? new Set();
+    this.listeners.set(id, set.add(listener));
+    return () => set.delete(listener);
+  }
+
+  asset(id: string, name: string): { type: string; bytes: Buffer } | undefined {
+    return this.db.select({ type: assets.type, bytes: assets.bytes }).from(assets).where(and(eq(assets.projectId, id), eq(assets.name, name))).get();
+  }
+
+  /** Keeps a picture's bytes; the project's list of pictures is changed by a step. A picture is never overwritten. */
+  putAsset(id: string, asset: Asset, bytes: Buffer): boolean {
+    return this.db.insert(assets).values({ projectId: id, ...asset, bytes }).onConflictDoNothing().run().changes > 0;
+  }
+}
+
+function fromRow(row: typeof entries.$inferSelect): StoredEntry {
+  const { revision, clientId, sequence, kind, label, group, time } = row;
+  return {
+    revision,
+    clientId,
+    sequence,
+    kind,
+    label,
+    ...(group === null ? {} : { group }),
+    steps: JSON.parse(row.steps) as Step[],
+    inverse: JSON.parse(row.inverse) as Step[],
+    time,
+  };
+}
