@@ -10,6 +10,10 @@ requireNode();
 installPackages();
 const { ensureBuilt } = await import('./build.mjs');
 await ensureBuilt(undefined, (name) => console.log(`Building ${name} …`));
-const server = spawn(process.execPath, [join(dirname(import.meta.dirname), 'packages/server/dist/server.mjs'), ...process.argv.slice(2)], { stdio: 'inherit' });
+const server = spawn(
+  process.execPath,
+  [join(dirname(import.meta.dirname), 'packages/server/dist/server.mjs'), ...process.argv.slice(2)],
+  { stdio: 'inherit' },
+);
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
 server.on('exit', (code) => process.exit(code ?? 1));

@@ -37,6 +37,14 @@ export async function makeFonts() {
         files.push({ family, weight, file, unicodeRange: ranges[set] });
       }
   }
+  // The workbench itself is set in these fonts too; the same rules as in exported pages.
+  const rules = files
+    .toReversed()
+    .map(
+      ({ family, weight, file, unicodeRange }) =>
+        `@font-face { font-family: "${family}"; font-weight: ${weight}; font-display: block; src: url("${file}.woff2") format("woff2"); unicode-range: ${unicodeRange}; }\n`,
+    );
+  await writeFile(join(out, 'fonts.css'), rules.join(''));
   await writeFile(join(out, 'fonts.json'), `${JSON.stringify({ files }, null, 1)}\n`);
 }
 

@@ -19,7 +19,10 @@ export function installPackages() {
   const lock = join(root, 'package-lock.json');
   if (existsSync(marker) && statSync(marker).mtimeMs >= statSync(lock).mtimeMs) return;
   console.log('Installing packages (the first time this takes a few minutes) …');
-  const { status } = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { cwd: root, stdio: 'inherit' });
+  const { status } = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
+    cwd: root,
+    stdio: 'inherit',
+  });
   if (status !== 0) {
     console.error('The packages could not be installed; npm says why above.');
     process.exit(status ?? 1);

@@ -5,6 +5,14 @@ import { type Browser, chromium } from 'playwright-core';
 export function launchChromium(): Promise<Browser> {
   return chromium.launch({
     executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-quic', '--no-first-run', '--disable-component-update', '--disable-sync'],
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-background-networking',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-component-update',
+      '--disable-sync',
+    ],
   });
 }

@@ -49,7 +49,10 @@ export class ParityBench {
     const folder = await mkdtemp(join(tmpdir(), 'hovrin-parity-'));
     await symlink(fontFolder, join(folder, 'fonts'));
     await mkdir(join(folder, 'assets'));
-    await writeFile(join(folder, 'assets/wide.svg'), '<svg xmlns="http://www.w3.org/2000/svg" width="200" height="80"><rect width="200" height="80" fill="#2f5d50"/></svg>');
+    await writeFile(
+      join(folder, 'assets/wide.svg'),
+      '<svg xmlns="http://www.w3.org/2000/svg" width="200" height="80"><rect width="200" height="80" fill="#2f5d50"/></svg>',
+    );
     const browser = await launchChromium();
     const page = await (await browser.newContext()).newPage();
     return new ParityBench(browser, page, folder, new ScreenView(await loadShaper()));
@@ -83,12 +86,18 @@ export class ParityBench {
         [view.textScale ?? 1, view.rightToLeft ? 'rtl' : 'ltr'],
       );
       const measured = new Map(await this.page.evaluate(measuredBoxes));
-      const offset = view.rightToLeft ? await this.page.evaluate(() => document.querySelector('main')!.getBoundingClientRect().x + window.scrollX) : 0;
+      const offset = view.rightToLeft
+        ? await this.page.evaluate(
+            () => document.querySelector('main')!.getBoundingClientRect().x + window.scrollX,
+          )
+        : 0;
       for (const box of namedBoxes(screen, this.view.layOut(project, screen, view))) {
         const core = [box.x, box.y, box.width, box.height];
         const found = measured.get(box.name);
         const browser = found && [found[0]! - offset, found[1]!, found[2]!, found[3]!];
-        const by = browser ? Math.max(...edges(core).map((edge, index) => Math.abs(edge - edges(browser)[index]!))) : Number.POSITIVE_INFINITY;
+        const by = browser
+          ? Math.max(...edges(core).map((edge, index) => Math.abs(edge - edges(browser)[index]!)))
+          : Number.POSITIVE_INFINITY;
         boxes++;
         worst = Math.max(worst, by);
         if (by > tolerance) differences.push({ name: box.name, view, core, browser, by });

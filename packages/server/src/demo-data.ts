@@ -11,6 +11,7 @@ export async function loadDemo(store: Store): Promise<string> {
   const reading = await readProjectFolder(join(workspace, 'demo/velmora-hut'), () => nanoid(10));
   if (!reading.ok) throw new Error(reading.problems.map(problemLine).join('\n'));
   const pictures = new Map<string, Buffer>();
-  for (const { name } of reading.project.assets) pictures.set(name, await readFile(join(reading.assetFolder, name)));
+  for (const { name } of reading.project.assets)
+    pictures.set(name, await readFile(join(reading.assetFolder, name)));
   return store.create(reading.project, pictures);
 }

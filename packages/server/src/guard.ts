@@ -18,10 +18,12 @@ export function guard(): Middleware {
     const origin = context.get('Origin');
     const own = origin === '' || origin === `http://${host}`;
     const reading = context.method === 'GET' || context.method === 'HEAD';
-    if (!own && !(origin === 'null' && reading && isRunningPage(context.path))) throw new RequestError(403, 'Requests from other sites are not answered.');
+    if (!own && !(origin === 'null' && reading && isRunningPage(context.path)))
+      throw new RequestError(403, 'Requests from other sites are not answered.');
     // A browser that tells where a request comes from must not say "another site", not even for reading.
     const site = context.get('Sec-Fetch-Site');
-    if (site === 'cross-site' && !isRunningPage(context.path)) throw new RequestError(403, 'Requests from other sites are not answered.');
+    if (site === 'cross-site' && !isRunningPage(context.path))
+      throw new RequestError(403, 'Requests from other sites are not answered.');
     context.set('X-Content-Type-Options', 'nosniff');
     context.set('Referrer-Policy', 'no-referrer');
     await next();

@@ -21,7 +21,12 @@ async function agree(question: string): Promise<boolean> {
 
 async function main(): Promise<number> {
   const { values } = parseArgs({
-    options: { port: { type: 'string', default: '4870' }, data: { type: 'string', default: join(workspace, 'data') }, fresh: { type: 'boolean' }, yes: { type: 'boolean' } },
+    options: {
+      port: { type: 'string', default: '4870' },
+      data: { type: 'string', default: join(workspace, 'data') },
+      fresh: { type: 'boolean' },
+      yes: { type: 'boolean' },
+    },
   });
   const port = Number(values.port);
   if (!Number.isInteger(port) || port < 1 || port > 65_535) {
@@ -31,7 +36,11 @@ async function main(): Promise<number> {
   const { db, close } = openDatabase(join(values.data, 'hovrin.sqlite'));
   const store = new Store(db);
   if (values.fresh && !store.isEmpty()) {
-    if (store.isChanged() && !values.yes && !(await agree('This replaces all projects and changes by the demo data.'))) {
+    if (
+      store.isChanged() &&
+      !values.yes &&
+      !(await agree('This replaces all projects and changes by the demo data.'))
+    ) {
       close();
       return 1;
     }
@@ -52,7 +61,9 @@ async function main(): Promise<number> {
     return 0;
   } catch (error) {
     if ((error as NodeJS.ErrnoException).code !== 'EADDRINUSE') throw error;
-    console.error(`Port ${port} is taken. Another Hovrin may be running there; stop it, or choose another port: npm run demo -- --port ${port + 1}`);
+    console.error(
+      `Port ${port} is taken. Another Hovrin may be running there; stop it, or choose another port: npm run demo -- --port ${port + 1}`,
+    );
     close();
     return 3;
   }

@@ -1,6 +1,6 @@
 /** Reading requests: bodies within limits, checked by Joi; errors as one JSON shape. */
 import type { IncomingMessage } from 'node:http';
-import Joi from 'joi';
+import type Joi from 'joi';
 import type { Context, Middleware } from 'koa';
 
 /** An error with a status and a sentence for the person; sent as `{ error }`. */
@@ -17,11 +17,17 @@ export class RequestError extends Error {
 export const answerErrors: Middleware = async (context, next) => {
   try {
     await next();
-    if (context.status === 404 && context.body === undefined) throw new RequestError(404, 'There is nothing here.');
+    if (context.status === 404 && context.body === undefined)
+      throw new RequestError(404, 'There is nothing here.');
   } catch (error) {
     if (!(error instanceof RequestError)) console.error(error);
     context.status = error instanceof RequestError ? error.status : 500;
-    context.body = { error: error instanceof RequestError ? error.message : 'Something went wrong in the server; it says more where it was started.' };
+    context.body = {
+      error:
+        error instanceof RequestError
+          ? error.message
+          : 'Something went wrong in the server; it says more where it was started.',
+    };
   }
 };
 

@@ -66,8 +66,11 @@ export function declarations(own: OwnValues, axis: Axis): Declarations {
     when<Limit>(name, (value) => css.set(name, limit(value)));
   when<Sides>('margin', (value) => sides(css, 'margin', '', value));
   when<Sides>('padding', (value) => sides(css, 'padding', '', value));
-  const gaps = ['row-gap', 'column-gap'].map((name) => (own.get(name) ?? own.get('gap')) as number | undefined);
-  if (gaps.some((gap) => gap !== undefined)) css.set('gap', [...new Set(gaps.map((gap) => px(gap ?? 0)))].join(' '));
+  const gaps = ['row-gap', 'column-gap'].map(
+    (name) => (own.get(name) ?? own.get('gap')) as number | undefined,
+  );
+  if (gaps.some((gap) => gap !== undefined))
+    css.set('gap', [...new Set(gaps.map((gap) => px(gap ?? 0)))].join(' '));
   when<Align>('align', (value) => css.set('align-items', value));
   when<Justify>('justify', (value) => css.set('justify-content', justifyWords[value]));
   when<boolean>('wrap', (value) => css.set('flex-wrap', value ? 'wrap' : 'nowrap'));

@@ -99,7 +99,8 @@ function difference(
   const changed = new Map<string, string>();
   // What goes back comes first: a shorthand that falls away must not take its longhands with it.
   for (const name of [...before.keys(), ...always]) if (!after.has(name)) changed.set(name, 'revert-layer');
-  for (const [name, value] of after) if (before.get(name) !== value || always.has(name)) changed.set(name, value);
+  for (const [name, value] of after)
+    if (before.get(name) !== value || always.has(name)) changed.set(name, value);
   return changed;
 }
 

@@ -93,7 +93,9 @@ export class Builder {
 /** A length as browsers keep it: a whole 64th, cut towards zero. */
 const kept = (px: number): number => Math.trunc(px * 64) / 64;
 const keptSides = (sides: Sides | undefined, keep = kept): Sides =>
-  sides ? { top: keep(sides.top), end: keep(sides.end), bottom: keep(sides.bottom), start: keep(sides.start) } : noSides;
+  sides
+    ? { top: keep(sides.top), end: keep(sides.end), bottom: keep(sides.bottom), start: keep(sides.start) }
+    : noSides;
 /** Border widths are whole px, never less than one unless none (CSS Backgrounds 3 §3.3, "snap as a border width"). */
 const keptBorder = (px: number): number => (px > 0 ? Math.max(1, Math.floor(px)) : 0);
 const keptSize = <T extends Size>(size: T): T => (typeof size === 'number' ? (kept(size) as T) : size);

@@ -48,6 +48,8 @@ function layOutAnew(box: Box, given: Given): Laid {
     case 'picture':
       return leaf(Math.max(0, given.width - frameWidth(box)) * (content.height / content.width));
     case 'blank':
-      return leaf(content.height, { baseline: content.baseline === undefined ? undefined : top + content.baseline });
+      return leaf(content.height, {
+        baseline: content.baseline === undefined ? undefined : top + content.baseline,
+      });
   }
 }

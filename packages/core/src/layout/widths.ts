@@ -1,7 +1,18 @@
 /** How narrow and how wide a box would like to be by its content (CSS Sizing 3 §5, Flexbox 1 §9.9). */
 import type { Box, FlexContent, PictureContent } from './box.ts';
 import type { Widths } from './laid.ts';
-import { across, clamp, down, frameHeight, frameWidth, heightRange, isFraction, isShare, pixels, widthRange } from './sizes.ts';
+import {
+  across,
+  clamp,
+  down,
+  frameHeight,
+  frameWidth,
+  heightRange,
+  isFraction,
+  isShare,
+  pixels,
+  widthRange,
+} from './sizes.ts';
 
 /** Border-box widths by content alone; the box's own `width` and limits are not looked at. */
 export function contentWidths(box: Box): Widths {
@@ -24,7 +35,8 @@ function measure(box: Box): Widths {
       return { min: width, max: width };
     }
     case 'flex': {
-      const stretched = (child: Box) => (content.direction === 'row' ? stretchedHeight(box, content, child) : undefined);
+      const stretched = (child: Box) =>
+        content.direction === 'row' ? stretchedHeight(box, content, child) : undefined;
       const parts = box.children.map((child) => contribution(child, stretched(child)));
       const gaps = Math.max(0, parts.length - 1) * content.columnGap;
       const largest = (pick: (w: Widths) => number) => parts.reduce((most, w) => Math.max(most, pick(w)), 0);
@@ -55,7 +67,8 @@ function pictureWidth(box: Box, content: PictureContent, stretched?: number): nu
 function stretchedHeight(row: Box, content: FlexContent, child: Box): number | undefined {
   const height = pixels(row.style.height, undefined);
   const { style } = child;
-  const fills = isShare(style.height) || (style.height === undefined && (style.alignSelf ?? content.align) === 'stretch');
+  const fills =
+    isShare(style.height) || (style.height === undefined && (style.alignSelf ?? content.align) === 'stretch');
   if (height === undefined || content.wrap || !fills) return undefined;
   return Math.max(0, height - frameHeight(row)) - down(style.margin);
 }
@@ -74,7 +87,10 @@ export function contribution(child: Box, stretched?: number): Widths {
     const width = clamp(fixed, range) + margin;
     return { min: width, max: width };
   }
-  const own = child.content.type === 'picture' && stretched !== undefined ? same(pictureWidth(child, child.content, stretched)) : contentWidths(child);
+  const own =
+    child.content.type === 'picture' && stretched !== undefined
+      ? same(pictureWidth(child, child.content, stretched))
+      : contentWidths(child);
   // §5.2.2: a picture whose width or maximum is a percentage may be compressed to nothing.
   const compressible =
     child.content.type === 'picture' && (isFraction(child.style.width) || isFraction(child.style.maxWidth));

@@ -1,36 +1,62 @@
 /** Changes that take several steps: what they must carry with them stands here, not at each caller. */
-import type { Step } from './step.ts';
-import { effectiveNames, freeName, freshName } from '../document/names.ts';
-import { locate, walk } from '../document/tree.ts';
-import { type Control, type Draft, inForce, type Project, type PropertyValue, type StateVariable } from '../document/types.ts';
+
 import { type Attribute, readAttribute } from '../document/attributes.ts';
+import { effectiveNames, freeName, freshName } from '../document/names.ts';
+import { contextOf, readAttributeText } from '../document/property-text.ts';
+import { locate, walk } from '../document/tree.ts';
+import {
+  type Control,
+  type Draft,
+  inForce,
+  type Project,
+  type PropertyValue,
+  type StateVariable,
+} from '../document/types.ts';
 import { type NameUse, namesOfStatements, namesOfTemplate, renameIn } from '../expression/names.ts';
 import { parseStatements } from '../expression/parse.ts';
 import { hasExpression, parseTemplate } from '../expression/template.ts';
 import { kindNamed, kindOf } from '../kinds/catalogue.ts';
-import { contextOf, readAttributeText } from '../document/property-text.ts';
+import type { Step } from './step.ts';
 
 /** A new control of a kind as it is placed, with a name from its kind. */
 export function newControl(kindName: string, screen: Control, newId: () => string): Control {
   const kind = kindNamed(kindName);
   if (!kind) throw new Error(`There is no kind ${kindName}`);
   const taken = new Set(effectiveNames(screen).values());
-  return { id: newId(), kind: kind.name, name: freshName(kind.name, (name) => taken.has(name)), props: { ...kind.starter }, children: [] };
+  return {
+    id: newId(),
+    kind: kind.name,
+    name: freshName(kind.name, (name) => taken.has(name)),
+    props: { ...kind.starter },
+    children: [],
+  };
 }
 
 /** A new, empty screen. */
 export function newScreen(project: Project, newId: () => string): Control {
   const taken = new Set(project.screens.map((screen) => screen.name));
-  return { id: newId(), kind: 'screen', name: freshName('Screen', (name) => taken.has(name)), props: { ...kindNamed('screen')!.starter }, children: [] };
+  return {
+    id: newId(),
+    kind: 'screen',
+    name: freshName('Screen', (name) => taken.has(name)),
+    props: { ...kindNamed('screen')!.starter },
+    children: [],
+  };
 }
 
 /** A control with all below it as new ones: new ids, and names that are free on a screen. */
 export function copyFor(screen: Control | undefined, control: Control, newId: () => string): Control {
   const taken = new Set(screen ? [...walk(screen)].flatMap((other) => other.name ?? []) : []);
   const copy = (from: Control): Control => {
-    const name = from.name === undefined ? undefined : freeName(from.name, (candidate) => taken.has(candidate));
+    const name =
+      from.name === undefined ? undefined : freeName(from.name, (candidate) => taken.has(candidate));
     if (name !== undefined) taken.add(name);
-    return { ...from, id: newId(), ...(name === undefined ? {} : { name }), children: from.children.map(copy) };
+    return {
+      ...from,
+      id: newId(),
+      ...(name === undefined ? {} : { name }),
+      children: from.children.map(copy),
+    };
   };
   return copy(control);
 }
@@ -41,7 +67,13 @@ export function copyFor(screen: Control | undefined, control: Control, newId: ()
  *
  * @param before what the property holds now.
  */
-export function valueTyped(project: Project, control: Control, property: string, text: string, before: PropertyValue | undefined): { value: PropertyValue | null; problem?: { message: string; at: number } } {
+export function valueTyped(
+  project: Project,
+  control: Control,
+  property: string,
+  text: string,
+  before: PropertyValue | undefined,
+): { value: PropertyValue | null; problem?: { message: string; at: number } } {
   if (text === '' && !isWords(control, property)) return { value: null };
   const reading = readAttributeText(kindOf(control), property, text, contextOf(project));
   if (reading.ok) return { value: reading.text };
@@ -90,11 +122,18 @@ export function usesOfState(project: Project, name: string): StateUse[] {
 
 /** Renames a state variable together with every expression, binding and event that uses it. */
 export function renameState(project: Project, from: string, to: string): Step[] {
-  const state = project.state.map((variable): StateVariable => (variable.name === from ? { ...variable, name: to } : variable));
+  const state = project.state.map(
+    (variable): StateVariable => (variable.name === from ? { ...variable, name: to } : variable),
+  );
   const followers = usesOfState(project, from).map(({ control, property }): Step => {
     const meaning = readAttribute(kindOf(control), property, project.bands) as Attribute;
     const text = inForce(control.props[property])!;
-    return { type: 'set', control: control.id, property, value: renameIn(text, usesIn(meaning, text), from, to) };
+    return {
+      type: 'set',
+      control: control.id,
+      property,
+      value: renameIn(text, usesIn(meaning, text), from, to),
+    };
   });
   return [{ type: 'project', key: 'state', value: state }, ...followers];
 }
@@ -111,7 +150,8 @@ export function renameScreen(project: Project, id: string, to: string): Step[] {
       for (const [property, value] of Object.entries(control.props)) {
         const text = property.startsWith('on.') ? inForce(value) : undefined;
         const changed = text?.replace(leading, `$1$2${to.replaceAll('$', '$$$$')}$2`);
-        if (changed !== undefined && changed !== text) steps.push({ type: 'set', control: control.id, property, value: changed });
+        if (changed !== undefined && changed !== text)
+          steps.push({ type: 'set', control: control.id, property, value: changed });
       }
   if (project.start === from) steps.push({ type: 'project', key: 'start', value: to });
   return steps;

@@ -37,13 +37,19 @@ export const emptyHistory: History = { undo: [], redo: [] };
 /** History after one more entry. */
 export function historyAfter(history: History, entry: LogEntry): History {
   const item: HistoryItem = { label: entry.label, group: entry.group, steps: entry.inverse };
-  if (entry.kind === 'undo') return { undo: history.undo.slice(0, -1), redo: [...history.redo, { ...item, group: undefined }] };
-  if (entry.kind === 'redo') return { undo: [...history.undo, { ...item, group: undefined }], redo: history.redo.slice(0, -1) };
+  if (entry.kind === 'undo')
+    return { undo: history.undo.slice(0, -1), redo: [...history.redo, { ...item, group: undefined }] };
+  if (entry.kind === 'redo')
+    return { undo: [...history.undo, { ...item, group: undefined }], redo: history.redo.slice(0, -1) };
   const last = history.undo.at(-1);
   if (last && entry.group !== undefined && last.group === entry.group)
-    return { undo: [...history.undo.slice(0, -1), { ...item, steps: [...entry.inverse, ...last.steps] }], redo: [] };
+    return {
+      undo: [...history.undo.slice(0, -1), { ...item, steps: [...entry.inverse, ...last.steps] }],
+      redo: [],
+    };
   return { undo: [...history.undo, item], redo: [] };
 }
 
 /** History after some entries in order. */
-export const historyOf = (entries: readonly LogEntry[]): History => entries.reduce(historyAfter, emptyHistory);
+export const historyOf = (entries: readonly LogEntry[]): History =>
+  entries.reduce(historyAfter, emptyHistory);

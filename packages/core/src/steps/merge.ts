@@ -3,10 +3,14 @@ import type { Step } from './step.ts';
 
 /** One step that does what two in a row do; undefined where there is none. */
 export function mergeSteps(first: Step, second: Step): Step | undefined {
-  if (first.type === 'set' && second.type === 'set') return first.control === second.control && first.property === second.property ? second : undefined;
-  if (first.type === 'rename' && second.type === 'rename') return first.control === second.control ? second : undefined;
-  if (first.type === 'move' && second.type === 'move') return first.control === second.control ? second : undefined;
-  if (first.type === 'project' && second.type === 'project') return first.key === second.key ? second : undefined;
+  if (first.type === 'set' && second.type === 'set')
+    return first.control === second.control && first.property === second.property ? second : undefined;
+  if (first.type === 'rename' && second.type === 'rename')
+    return first.control === second.control ? second : undefined;
+  if (first.type === 'move' && second.type === 'move')
+    return first.control === second.control ? second : undefined;
+  if (first.type === 'project' && second.type === 'project')
+    return first.key === second.key ? second : undefined;
   return undefined;
 }
 

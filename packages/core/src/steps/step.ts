@@ -2,11 +2,19 @@
  * A step is the only way to change a project: small, plain data, and reversible. Applying one gives a new
  * project and the step that takes it back; a step that does not fit gives a reason instead.
  */
-import { contains, locate, walk } from '../document/tree.ts';
-import { controlNameProblem, screenNameProblem } from '../document/names.ts';
-import type { Control, Project, PropertyValue } from '../document/types.ts';
-import { assetsProblem, bandsProblem, controlProblem, deepestNesting, mostControls, stateProblem } from '../document/validate.ts';
+
 import { readAttribute } from '../document/attributes.ts';
+import { controlNameProblem, screenNameProblem } from '../document/names.ts';
+import { contains, locate, walk } from '../document/tree.ts';
+import type { Control, Project, PropertyValue } from '../document/types.ts';
+import {
+  assetsProblem,
+  bandsProblem,
+  controlProblem,
+  deepestNesting,
+  mostControls,
+  stateProblem,
+} from '../document/validate.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 
 /** Puts a control (with all below it) into a parent; `null` as parent: a screen into the project. */
@@ -52,9 +60,17 @@ export type Step = InsertStep | RemoveStep | MoveStep | SetStep | RenameStep | P
 
 export type Applied =
   | { readonly ok: true; readonly project: Project; readonly inverse: Step }
-  | { readonly ok: false; readonly reason: string; /** Name or id of the control concerned. */ readonly control?: string };
+  | {
+      readonly ok: false;
+      readonly reason: string /** Name or id of the control concerned. */;
+      readonly control?: string;
+    };
 
-const refuse = (reason: string, control?: string): Applied => ({ ok: false, reason, ...(control === undefined ? {} : { control }) });
+const refuse = (reason: string, control?: string): Applied => ({
+  ok: false,
+  reason,
+  ...(control === undefined ? {} : { control }),
+});
 const gone = (id: string): Applied => refuse('The control is not there any more.', id);
 
 /** Applies a step. Never throws for a step of the right shape; see `stepProblem` for data from outside. */
@@ -80,7 +96,9 @@ function replaceControl(project: Project, id: string, change: (control: Control)
   const visit = (control: Control): Control => {
     if (control.id === id) return change(control);
     const index = control.children.findIndex((child) => contains(child, id));
-    return index < 0 ? control : { ...control, children: control.children.with(index, visit(control.children[index]!)) };
+    return index < 0
+      ? control
+      : { ...control, children: control.children.with(index, visit(control.children[index]!)) };
   };
   const at = project.screens.findIndex((screen) => contains(screen, id));
   return at < 0 ? project : { ...project, screens: project.screens.with(at, visit(project.screens[at]!)) };
@@ -89,7 +107,10 @@ function replaceControl(project: Project, id: string, change: (control: Control)
 /** Puts a control into a list of children or of screens. */
 function put(project: Project, parent: string | null, index: number, control: Control): Project {
   if (parent === null) return { ...project, screens: project.screens.toSpliced(index, 0, control) };
-  return replaceControl(project, parent, (into) => ({ ...into, children: into.children.toSpliced(index, 0, control) }));
+  return replaceControl(project, parent, (into) => ({
+    ...into,
+    children: into.children.toSpliced(index, 0, control),
+  }));
 }
 
 function take(project: Project, id: string, parent: string | null): Project {
@@ -99,16 +120,29 @@ function take(project: Project, id: string, parent: string | null): Project {
 }
 
 /** Why a control cannot stand at a place; undefined where it can. */
-function placeProblem(project: Project, parent: string | null, index: number, control: Control): string | undefined {
-  if ((parent === null) !== (control.kind === 'screen')) return control.kind === 'screen' ? 'A screen cannot stand inside another control.' : `A ${control.kind} cannot be a screen.`;
-  if (parent === null) return index >= 0 && index <= project.screens.length ? undefined : 'There is no such place among the screens.';
+function placeProblem(
+  project: Project,
+  parent: string | null,
+  index: number,
+  control: Control,
+): string | undefined {
+  if ((parent === null) !== (control.kind === 'screen'))
+    return control.kind === 'screen'
+      ? 'A screen cannot stand inside another control.'
+      : `A ${control.kind} cannot be a screen.`;
+  if (parent === null)
+    return index >= 0 && index <= project.screens.length
+      ? undefined
+      : 'There is no such place among the screens.';
   const into = locate(project, parent);
   if (!into) return 'The container is not there any more.';
   if (!kindOf(into.control).container) return `A ${into.control.kind} holds no other controls.`;
   if (index < 0 || index > into.control.children.length) return 'There is no such place in the container.';
   const depth = (from: Control): number => 1 + Math.max(0, ...from.children.map(depth));
-  if (into.depth + 1 + depth(control) > deepestNesting) return `Controls are nested at most ${deepestNesting} deep.`;
-  if ([...walk(into.screen)].length + [...walk(control)].length > mostControls) return `A screen has at most ${mostControls} controls.`;
+  if (into.depth + 1 + depth(control) > deepestNesting)
+    return `Controls are nested at most ${deepestNesting} deep.`;
+  if ([...walk(into.screen)].length + [...walk(control)].length > mostControls)
+    return `A screen has at most ${mostControls} controls.`;
   return undefined;
 }
 
@@ -116,16 +150,23 @@ function insert(project: Project, step: InsertStep): Applied {
   const { control, parent, index } = step;
   const problem = placeProblem(project, parent, index, control);
   if (problem) return refuse(problem, control.name ?? control.id);
-  for (const each of walk(control)) if (locate(project, each.id)) return refuse('The control is already there.', each.name ?? each.id);
+  for (const each of walk(control))
+    if (locate(project, each.id)) return refuse('The control is already there.', each.name ?? each.id);
   const screen = parent === null ? undefined : locate(project, parent)?.screen;
   const names = new Set(screen ? [...walk(screen)].flatMap((other) => other.name ?? []) : []);
   for (const each of walk(control)) {
     if (each.name === undefined) continue;
-    if (names.has(each.name)) return refuse(`\`${each.name}\` is taken by another control on this screen.`, each.name);
+    if (names.has(each.name))
+      return refuse(`\`${each.name}\` is taken by another control on this screen.`, each.name);
     names.add(each.name);
   }
-  if (parent === null && project.screens.some((other) => other.name === control.name)) return refuse(`There is already a screen \`${control.name}\`.`, control.name);
-  return { ok: true, project: put(project, parent, index, control), inverse: { type: 'remove', control: control.id } };
+  if (parent === null && project.screens.some((other) => other.name === control.name))
+    return refuse(`There is already a screen \`${control.name}\`.`, control.name);
+  return {
+    ok: true,
+    project: put(project, parent, index, control),
+    inverse: { type: 'remove', control: control.id },
+  };
 }
 
 function remove(project: Project, step: RemoveStep): Applied {
@@ -143,7 +184,8 @@ function move(project: Project, step: MoveStep): Applied {
   const found = locate(project, step.control);
   if (!found) return gone(step.control);
   const { control } = found;
-  if (step.parent !== null && contains(control, step.parent)) return refuse('A control cannot be moved into itself.', control.name ?? control.id);
+  if (step.parent !== null && contains(control, step.parent))
+    return refuse('A control cannot be moved into itself.', control.name ?? control.id);
   const from = found.parent?.id ?? null;
   const without = take(project, control.id, from);
   const problem = placeProblem(without, step.parent, step.index, control);
@@ -183,17 +225,30 @@ function rename(project: Project, step: RenameStep): Applied {
   const { control, screen } = found;
   const isScreen = control.id === screen.id;
   if (step.name === null && isScreen) return refuse('A screen needs a name.', control.name);
-  const problem = step.name === null ? undefined : isScreen ? screenNameProblem(project, control.id, step.name) : controlNameProblem(screen, control, step.name);
+  const problem =
+    step.name === null
+      ? undefined
+      : isScreen
+        ? screenNameProblem(project, control.id, step.name)
+        : controlNameProblem(screen, control, step.name);
   if (problem) return refuse(problem, control.name ?? control.id);
-  const renamed = replaceControl(project, control.id, ({ name: _, ...old }) => (step.name === null ? old : { ...old, name: step.name }));
+  const renamed = replaceControl(project, control.id, ({ name: _, ...old }) =>
+    step.name === null ? old : { ...old, name: step.name },
+  );
   return { ok: true, project: renamed, inverse: { ...step, name: control.name ?? null } };
 }
 
 function setProject(project: Project, { key, value }: ProjectStep): Applied {
   const problems: Record<ProjectStep['key'], () => string | undefined> = {
-    name: () => (typeof value === 'string' && value.trim() !== '' && value.length <= 200 ? undefined : 'A project needs a name of at most 200 characters.'),
+    name: () =>
+      typeof value === 'string' && value.trim() !== '' && value.length <= 200
+        ? undefined
+        : 'A project needs a name of at most 200 characters.',
     // A name without a screen is no harm (the first screen opens instead), and a renaming passes through it.
-    start: () => (value === null || (typeof value === 'string' && value.length <= 64) ? undefined : 'The start is the name of a screen.'),
+    start: () =>
+      value === null || (typeof value === 'string' && value.length <= 64)
+        ? undefined
+        : 'The start is the name of a screen.',
     state: () => stateProblem(value),
     bands: () => bandsProblem(value),
     assets: () => assetsProblem(value),
@@ -206,7 +261,11 @@ function setProject(project: Project, { key, value }: ProjectStep): Applied {
 }
 
 export type AppliedAll =
-  | { readonly ok: true; readonly project: Project; /** Takes all of them back, in the order to apply. */ readonly inverse: readonly Step[] }
+  | {
+      readonly ok: true;
+      readonly project: Project /** Takes all of them back, in the order to apply. */;
+      readonly inverse: readonly Step[];
+    }
   | { readonly ok: false; readonly reason: string; readonly control?: string };
 
 /** Applies steps in turn; where one does not fit, none is applied. */
@@ -222,30 +281,44 @@ export function applySteps(project: Project, steps: readonly Step[]): AppliedAll
   return { ok: true, project: current, inverse };
 }
 
-const isRecord = (value: unknown): value is Record<string, unknown> => typeof value === 'object' && value !== null;
-const isId = (value: unknown): value is string => typeof value === 'string' && value.length > 0 && value.length <= 64;
-const isPlace = (step: Record<string, unknown>) => (step.parent === null || isId(step.parent)) && Number.isInteger(step.index);
+const isRecord = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null;
+const isId = (value: unknown): value is string =>
+  typeof value === 'string' && value.length > 0 && value.length <= 64;
+const isPlace = (step: Record<string, unknown>) =>
+  (step.parent === null || isId(step.parent)) && Number.isInteger(step.index);
 
 /** What is wrong with a step that came from outside; undefined where nothing is. */
 export function stepProblem(project: Pick<Project, 'bands'>, step: unknown): string | undefined {
   if (!isRecord(step)) return 'A step is not an object.';
   switch (step.type) {
     case 'insert':
-      return isPlace(step) ? controlProblem(project, step.control, step.parent === null) : 'An insertion has no place.';
+      return isPlace(step)
+        ? controlProblem(project, step.control, step.parent === null)
+        : 'An insertion has no place.';
     case 'remove':
       return isId(step.control) ? undefined : 'A removal names no control.';
     case 'move':
       return isId(step.control) && isPlace(step) ? undefined : 'A move has no place.';
     case 'set': {
       const { value } = step;
-      const draft = isRecord(value) && typeof value.draft === 'string' && (value.good === undefined || typeof value.good === 'string');
+      const draft =
+        isRecord(value) &&
+        typeof value.draft === 'string' &&
+        (value.good === undefined || typeof value.good === 'string');
       const text = typeof value === 'string' || value === null || draft;
-      return isId(step.control) && typeof step.property === 'string' && text ? undefined : 'A change of a property lacks something.';
+      return isId(step.control) && typeof step.property === 'string' && text
+        ? undefined
+        : 'A change of a property lacks something.';
     }
     case 'rename':
-      return isId(step.control) && (step.name === null || typeof step.name === 'string') ? undefined : 'A renaming lacks something.';
+      return isId(step.control) && (step.name === null || typeof step.name === 'string')
+        ? undefined
+        : 'A renaming lacks something.';
     case 'project':
-      return ['name', 'start', 'state', 'bands', 'assets'].includes(String(step.key)) ? undefined : `A project has no value \`${String(step.key)}\`.`;
+      return ['name', 'start', 'state', 'bands', 'assets'].includes(String(step.key))
+        ? undefined
+        : `A project has no value \`${String(step.key)}\`.`;
     default:
       return `There is no step \`${String(step.type)}\`.`;
   }

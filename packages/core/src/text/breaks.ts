@@ -44,7 +44,11 @@ export function breakOpportunities(paragraph: string): number[] {
     const next = paragraph[index]!;
     if (next === ' ') continue;
     const ascii = isAscii(last) && isAscii(next);
-    const may = last === ' ' || (ascii ? asciiBreak(paragraph[index - 2] ?? '', last, next) : standard.has(index) || laterVersions.test(last + next));
+    const may =
+      last === ' ' ||
+      (ascii
+        ? asciiBreak(paragraph[index - 2] ?? '', last, next)
+        : standard.has(index) || laterVersions.test(last + next));
     if (may) found.push(index);
   }
   return [...found, paragraph.length];

@@ -30,7 +30,8 @@ export const application: Middleware = async (context, next) => {
     if (!(await send(context, fontFolder, path.slice('/fonts/'.length), false))) await next();
     return;
   }
-  if (path !== '/' && (await send(context, applicationFolder, path.slice(1), path.startsWith('/assets/')))) return;
+  if (path !== '/' && (await send(context, applicationFolder, path.slice(1), path.startsWith('/assets/'))))
+    return;
   if (extname(path) !== '') return next();
   context.set('Content-Security-Policy', policy);
   await send(context, applicationFolder, 'index.html', false);

@@ -1,7 +1,7 @@
 /** Pictures of a project: keeping them, showing them. */
 import type Router from '@koa/router';
 import Joi from 'joi';
-import { check, readBody, RequestError } from '../request.ts';
+import { check, RequestError, readBody } from '../request.ts';
 import type { Store } from '../store/store.ts';
 
 /** Largest picture, in bytes. */
@@ -25,7 +25,8 @@ export function assetRoutes(router: Router, store: Store): void {
     if (!types.includes(type)) throw new RequestError(415, 'A picture is PNG, JPEG, WebP, GIF or SVG.');
     const asset = check(context.query, shape);
     const bytes = await readBody(context.req, largestPicture);
-    if (!store.putAsset(id, { ...asset, type }, bytes)) throw new RequestError(409, `There is already a picture ${asset.name}.`);
+    if (!store.putAsset(id, { ...asset, type }, bytes))
+      throw new RequestError(409, `There is already a picture ${asset.name}.`);
     context.body = {};
   });
 

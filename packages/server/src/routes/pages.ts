@@ -32,7 +32,8 @@ export function pageRoutes(router: Router, store: Store): void {
     const { page, name } = await pageOf(id);
     const files: Zippable = {};
     for (const [path, text] of page.files) files[path] = strToU8(text);
-    for (const font of page.fonts) files[`fonts/${font}`] = [await readFile(join(fontFolder, font)), { level: 0 }];
+    for (const font of page.fonts)
+      files[`fonts/${font}`] = [await readFile(join(fontFolder, font)), { level: 0 }];
     for (const asset of page.assets) {
       const found = store.asset(id, asset);
       if (found) files[`assets/${asset}`] = found.bytes;

@@ -2,7 +2,7 @@
 import { PassThrough } from 'node:stream';
 import type Router from '@koa/router';
 import Joi from 'joi';
-import { RequestError, check, readJson } from '../request.ts';
+import { check, RequestError, readJson } from '../request.ts';
 import { entriesAtOnce, type SentEntry, type Store, type StoredEntry } from '../store/store.ts';
 
 const nameShape = Joi.object<{ name: string }>({ name: Joi.string().trim().min(1).max(200).required() });
@@ -19,7 +19,11 @@ const sendShape = Joi.object<{ clientId: string; baseRevision: number; entries: 
         label: Joi.string().allow('').max(300).required(),
         group: Joi.string().max(100),
         // What a step may hold is checked by the core, against the project.
-        steps: Joi.array().items(Joi.object({ type: Joi.string().required() }).unknown(true)).min(1).max(20_000).required(),
+        steps: Joi.array()
+          .items(Joi.object({ type: Joi.string().required() }).unknown(true))
+          .min(1)
+          .max(20_000)
+          .required(),
       }),
     )
     .required(),
@@ -27,7 +31,8 @@ const sendShape = Joi.object<{ clientId: string; baseRevision: number; entries: 
 
 export function projectRoutes(router: Router, store: Store): void {
   const known = (id: string | undefined): string => {
-    if (id === undefined || !store.has(id)) throw new RequestError(404, 'There is no such project; it may have been deleted.');
+    if (id === undefined || !store.has(id))
+      throw new RequestError(404, 'There is no such project; it may have been deleted.');
     return id;
   };
 
@@ -44,7 +49,14 @@ export function projectRoutes(router: Router, store: Store): void {
     const id = known(context.params.id);
     const { name } = await readJson(context, nameShape);
     const { revision } = store.read(id)!;
-    store.append(id, 'projects-list', revision, [{ sequence: revision + 1, kind: 'change', label: 'Rename project', steps: [{ type: 'project', key: 'name', value: name }] }]);
+    store.append(id, 'projects-list', revision, [
+      {
+        sequence: revision + 1,
+        kind: 'change',
+        label: 'Rename project',
+        steps: [{ type: 'project', key: 'name', value: name }],
+      },
+    ]);
     context.body = {};
   });
 
@@ -58,7 +70,8 @@ export function projectRoutes(router: Router, store: Store): void {
   });
 
   router.post('/api/projects/:id/restore', (context) => {
-    if (!store.setDeleted(context.params.id ?? '', false)) throw new RequestError(404, 'There is no such project.');
+    if (!store.setDeleted(context.params.id ?? '', false))
+      throw new RequestError(404, 'There is no such project.');
     context.body = {};
   });
 
@@ -71,7 +84,10 @@ export function projectRoutes(router: Router, store: Store): void {
 
   router.get('/api/projects/:id/entries', (context) => {
     const id = known(context.params.id);
-    const { before } = check(context.query, Joi.object<{ before: number }>({ before: Joi.number().integer().min(0).required() }));
+    const { before } = check(
+      context.query,
+      Joi.object<{ before: number }>({ before: Joi.number().integer().min(0).required() }),
+    );
     const entries = store.entriesBefore(id, before);
     context.body = { entries, older: entries.length === entriesAtOnce };
   });
@@ -87,9 +103,13 @@ export function projectRoutes(router: Router, store: Store): void {
   // Server-sent events (HTML §9.2): each entry as it is stored.
   router.get('/api/projects/:id/changes', (context) => {
     const id = known(context.params.id);
-    const { since } = check(context.query, Joi.object<{ since: number }>({ since: Joi.number().integer().min(0).required() }).unknown(true));
+    const { since } = check(
+      context.query,
+      Joi.object<{ since: number }>({ since: Joi.number().integer().min(0).required() }).unknown(true),
+    );
     const stream = new PassThrough();
-    const send = (entry: StoredEntry) => stream.write(`id: ${entry.revision}\ndata: ${JSON.stringify(entry)}\n\n`);
+    const send = (entry: StoredEntry) =>
+      stream.write(`id: ${entry.revision}\ndata: ${JSON.stringify(entry)}\n\n`);
     const from = Number(context.get('Last-Event-ID') || since);
     stream.write(': open\n\n');
     for (const entry of store.entriesAfter(id, from)) send(entry);

@@ -1,5 +1,14 @@
 /** The tables. Migrations in packages/server/drizzle are made from this file by drizzle-kit. */
-import { blob, index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import {
+  blob,
+  index,
+  integer,
+  primaryKey,
+  real,
+  sqliteTable,
+  text,
+  uniqueIndex,
+} from 'drizzle-orm/sqlite-core';
 
 export const projects = sqliteTable('projects', {
   id: text('id').primaryKey(),
@@ -64,5 +73,8 @@ export const assets = sqliteTable(
     height: real('height').notNull(),
     bytes: blob('bytes', { mode: 'buffer' }).notNull(),
   },
-  (table) => [primaryKey({ columns: [table.projectId, table.name] }), index('assets_project').on(table.projectId)],
+  (table) => [
+    primaryKey({ columns: [table.projectId, table.name] }),
+    index('assets_project').on(table.projectId),
+  ],
 );

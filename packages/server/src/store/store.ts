@@ -4,8 +4,8 @@
  */
 import {
   type Applied,
-  applySteps,
   type Asset,
+  applySteps,
   defaultBands,
   type LogEntry,
   newScreen,
@@ -93,12 +93,25 @@ export class Store {
       .where(deleted ? isNotNull(projects.deletedAt) : isNull(projects.deletedAt))
       .orderBy(desc(projects.updatedAt))
       .all();
-    return rows.map(({ id, name, revision, updatedAt, deletedAt }) => ({ id, name, revision, updatedAt, deletedAt, screens: this.read(id)?.project.screens.length ?? 0 }));
+    return rows.map(({ id, name, revision, updatedAt, deletedAt }) => ({
+      id,
+      name,
+      revision,
+      updatedAt,
+      deletedAt,
+      screens: this.read(id)?.project.screens.length ?? 0,
+    }));
   }
 
   /** Whether there is a project of that id that is not thrown away. */
   has(id: string): boolean {
-    return this.db.select({ id: projects.id }).from(projects).where(and(eq(projects.id, id), isNull(projects.deletedAt))).get() !== undefined;
+    return (
+      this.db
+        .select({ id: projects.id })
+        .from(projects)
+        .where(and(eq(projects.id, id), isNull(projects.deletedAt)))
+        .get() !== undefined
+    );
   }
 
   /** Whether nothing was ever stored. */
@@ -108,7 +121,10 @@ export class Store {
 
   /** Whether anything was changed since projects were loaded. */
   isChanged(): boolean {
-    return this.db.select({ id: entries.projectId }).from(entries).get() !== undefined || this.db.select({ n: sql<number>`count(*)` }).from(projects).get()!.n > 1;
+    return (
+      this.db.select({ id: entries.projectId }).from(entries).get() !== undefined ||
+      this.db.select({ n: sql<number>`count(*)` }).from(projects).get()!.n > 1
+    );
   }
 
   /** Stores a new project. @throws Error where it is not a valid one. */
@@ -118,11 +134,18 @@ export class Store {
     const id = nanoid(12);
     const time = this.now();
     this.db.transaction((tx) => {
-      tx.insert(projects).values({ id, name: project.name, revision: 0, createdAt: time, updatedAt: time }).run();
-      tx.insert(snapshots).values({ projectId: id, revision: 0, document: JSON.stringify(project) }).run();
+      tx.insert(projects)
+        .values({ id, name: project.name, revision: 0, createdAt: time, updatedAt: time })
+        .run();
+      tx.insert(snapshots)
+        .values({ projectId: id, revision: 0, document: JSON.stringify(project) })
+        .run();
       for (const asset of project.assets) {
         const bytes = pictures.get(asset.name);
-        if (bytes) tx.insert(assets).values({ projectId: id, ...asset, bytes }).run();
+        if (bytes)
+          tx.insert(assets)
+            .values({ projectId: id, ...asset, bytes })
+            .run();
       }
     });
     this.open.set(id, { project, revision: 0 });
@@ -130,7 +153,14 @@ export class Store {
   }
 
   createBlank(name: string): string {
-    const blank: Project = { format: projectFormat, name, bands: defaultBands, state: [], assets: [], screens: [] };
+    const blank: Project = {
+      format: projectFormat,
+      name,
+      bands: defaultBands,
+      state: [],
+      assets: [],
+      screens: [],
+    };
     return this.create({ ...blank, screens: [newScreen(blank, () => nanoid(10))] });
   }
 
@@ -138,16 +168,24 @@ export class Store {
   duplicate(id: string): string | undefined {
     const found = this.read(id);
     if (!found) return undefined;
-    const pictures = new Map(found.project.assets.flatMap(({ name }) => {
-      const asset = this.asset(id, name);
-      return asset ? [[name, asset.bytes] as [string, Buffer]] : [];
-    }));
+    const pictures = new Map(
+      found.project.assets.flatMap(({ name }) => {
+        const asset = this.asset(id, name);
+        return asset ? [[name, asset.bytes] as [string, Buffer]] : [];
+      }),
+    );
     return this.create({ ...found.project, name: `${found.project.name} (copy)` }, pictures);
   }
 
   /** Throws a project away, or takes it back. @returns whether there is such a project. */
   setDeleted(id: string, deleted: boolean): boolean {
-    return this.db.update(projects).set({ deletedAt: deleted ? this.now() : null }).where(eq(projects.id, id)).run().changes > 0;
+    return (
+      this.db
+        .update(projects)
+        .set({ deletedAt: deleted ? this.now() : null })
+        .where(eq(projects.id, id))
+        .run().changes > 0
+    );
   }
 
   /** Takes away everything that is stored. */
@@ -160,13 +198,19 @@ export class Store {
   read(id: string): OpenProject | undefined {
     const known = this.open.get(id);
     if (known) return known;
-    const snapshot = this.db.select().from(snapshots).where(eq(snapshots.projectId, id)).orderBy(desc(snapshots.revision)).get();
+    const snapshot = this.db
+      .select()
+      .from(snapshots)
+      .where(eq(snapshots.projectId, id))
+      .orderBy(desc(snapshots.revision))
+      .get();
     if (!snapshot) return undefined;
     let project = JSON.parse(snapshot.document) as Project;
     let { revision } = snapshot;
     for (const entry of this.entriesAfter(id, revision)) {
       const applied = applySteps(project, entry.steps);
-      if (!applied.ok) throw new Error(`Entry ${entry.revision} of project ${id} does not apply: ${applied.reason}`);
+      if (!applied.ok)
+        throw new Error(`Entry ${entry.revision} of project ${id} does not apply: ${applied.reason}`);
       project = applied.project;
       revision = entry.revision;
     }
@@ -176,7 +220,13 @@ export class Store {
   }
 
   entriesAfter(id: string, revision: number): StoredEntry[] {
-    return this.db.select().from(entries).where(and(eq(entries.projectId, id), gt(entries.revision, revision))).orderBy(asc(entries.revision)).all().map(fromRow);
+    return this.db
+      .select()
+      .from(entries)
+      .where(and(eq(entries.projectId, id), gt(entries.revision, revision)))
+      .orderBy(asc(entries.revision))
+      .all()
+      .map(fromRow);
   }
 
   /** At most `entriesAtOnce` entries before a revision, oldest first. */
@@ -197,7 +247,12 @@ export class Store {
    * nothing. Steps are applied to the newest version, whatever the client's base was; those that do not fit
    * are refused with a reason, the others stand.
    */
-  append(id: string, clientId: string, baseRevision: number, sent: readonly SentEntry[]): Appended | undefined {
+  append(
+    id: string,
+    clientId: string,
+    baseRevision: number,
+    sent: readonly SentEntry[],
+  ): Appended | undefined {
     const before = this.read(id);
     if (!before) return undefined;
     let { project, revision } = before;
@@ -206,26 +261,66 @@ export class Store {
     const refused: Refusal[] = [];
     this.db.transaction((tx) => {
       for (const entry of sent) {
-        const row = tx.select().from(entries).where(and(eq(entries.projectId, id), eq(entries.clientId, clientId), eq(entries.sequence, entry.sequence))).get();
+        const row = tx
+          .select()
+          .from(entries)
+          .where(
+            and(
+              eq(entries.projectId, id),
+              eq(entries.clientId, clientId),
+              eq(entries.sequence, entry.sequence),
+            ),
+          )
+          .get();
         if (row) {
           accepted.push(fromRow(row));
           continue;
         }
-        const problem = entry.steps.map((step) => stepProblem(project, step)).find((text) => text !== undefined);
-        const applied = problem === undefined ? applySteps(project, entry.steps) : ({ ok: false, reason: problem } as Extract<Applied, { ok: false }>);
+        const problem = entry.steps
+          .map((step) => stepProblem(project, step))
+          .find((text) => text !== undefined);
+        const applied =
+          problem === undefined
+            ? applySteps(project, entry.steps)
+            : ({ ok: false, reason: problem } as Extract<Applied, { ok: false }>);
         if (!applied.ok) {
-          refused.push({ sequence: entry.sequence, reason: applied.reason, ...(applied.control === undefined ? {} : { control: applied.control }) });
+          refused.push({
+            sequence: entry.sequence,
+            reason: applied.reason,
+            ...(applied.control === undefined ? {} : { control: applied.control }),
+          });
           continue;
         }
         ({ project } = applied);
         revision += 1;
-        const added: StoredEntry = { ...entry, inverse: applied.inverse, revision, clientId, time: this.now() };
-        tx.insert(entries).values({ projectId: id, ...added, group: added.group ?? null, steps: JSON.stringify(added.steps), inverse: JSON.stringify(added.inverse) }).run();
-        if (revision % entriesPerSnapshot === 0) tx.insert(snapshots).values({ projectId: id, revision, document: JSON.stringify(project) }).run();
+        const added: StoredEntry = {
+          ...entry,
+          inverse: applied.inverse,
+          revision,
+          clientId,
+          time: this.now(),
+        };
+        tx.insert(entries)
+          .values({
+            projectId: id,
+            ...added,
+            group: added.group ?? null,
+            steps: JSON.stringify(added.steps),
+            inverse: JSON.stringify(added.inverse),
+          })
+          .run();
+        if (revision % entriesPerSnapshot === 0)
+          tx.insert(snapshots)
+            .values({ projectId: id, revision, document: JSON.stringify(project) })
+            .run();
         stored.push(added);
         accepted.push(added);
       }
-      if (stored.length > 0) tx.update(projects).set({ revision, name: project.name, updatedAt: this.now() }).where(eq(projects.id, id)).run();
+      if (stored.length > 0)
+        tx.update(projects)
+          .set({ revision, name: project.name, updatedAt: this.now() })
+          .where(eq(projects.id, id))
+          .run();
     });
     // Only what the database holds now counts as the newest version.
     this.open.set(id, { project, revision });
@@ -242,12 +337,22 @@ export class Store {
   }
 
   asset(id: string, name: string): { type: string; bytes: Buffer } | undefined {
-    return this.db.select({ type: assets.type, bytes: assets.bytes }).from(assets).where(and(eq(assets.projectId, id), eq(assets.name, name))).get();
+    return this.db
+      .select({ type: assets.type, bytes: assets.bytes })
+      .from(assets)
+      .where(and(eq(assets.projectId, id), eq(assets.name, name)))
+      .get();
   }
 
   /** Keeps a picture's bytes; the project's list of pictures is changed by a step. A picture is never overwritten. */
   putAsset(id: string, asset: Asset, bytes: Buffer): boolean {
-    return this.db.insert(assets).values({ projectId: id, ...asset, bytes }).onConflictDoNothing().run().changes > 0;
+    return (
+      this.db
+        .insert(assets)
+        .values({ projectId: id, ...asset, bytes })
+        .onConflictDoNothing()
+        .run().changes > 0
+    );
   }
 }
 

@@ -1,0 +1,73 @@
+/** The line on top of a place: its title, what is saved, undo and redo. */
+import { Redo2, Undo2 } from 'lucide-react';
+import type { ReactNode } from 'react';
+import { canRun, commandNamed, runCommand } from './editor/commands.ts';
+import { useEditorState, useWorkplace } from './editor/context.tsx';
+import { keyWords } from './editor/keys.ts';
+
+const savingWords = {
+  saved: 'Saved',
+  saving: 'Saving …',
+  offline: 'Not connected: changes are kept here',
+} as const;
+
+/** Whether the server has everything. */
+export function SavingSign() {
+  const { saving } = useEditorState();
+  return (
+    <span
+      role="status"
+      aria-live="polite"
+      data-saving={saving}
+      className={`text-[12px] whitespace-nowrap ${saving === 'offline' ? 'font-medium text-brick' : 'text-quiet'}`}
+    >
+      {savingWords[saving]}
+    </span>
+  );
+}
+
+const icons = { undo: Undo2, redo: Redo2 } as const;
+
+export function HistoryButtons() {
+  const { editor } = useWorkplace();
+  const { history } = useEditorState();
+  return (
+    <>
+      {(['undo', 'redo'] as const).map((id) => {
+        const command = commandNamed(id);
+        const Icon = icons[id];
+        const next = history[id].at(-1)?.label;
+        const title = `${command.label}${next ? `: ${next}` : ''} (${keyWords(command.keys[0]!)})`;
+        return (
+          <button
+            key={id}
+            type="button"
+            className="btn-bare"
+            aria-label={command.label}
+            title={title}
+            disabled={!canRun(editor, command)}
+            onClick={() => runCommand(editor, command)}
+          >
+            <Icon size={16} />
+          </button>
+        );
+      })}
+    </>
+  );
+}
+
+export function PlaceHeader({ title, children }: { title: string; children?: ReactNode }) {
+  const { project } = useEditorState();
+  return (
+    <header className="flex h-11 shrink-0 items-center gap-3 border-b border-rule bg-sheet px-4">
+      <h1 className="truncate font-semibold">
+        <span className="font-normal text-quiet">{project.name} ▸ </span>
+        {title}
+      </h1>
+      <span className="flex-1" />
+      {children}
+      <SavingSign />
+      <HistoryButtons />
+    </header>
+  );
+}

@@ -1,0 +1,322 @@
+/** One size of the screen on the bench: live, selectable, a place to drop on. */
+
+import { useDraggable } from '@dnd-kit/core';
+import { type Control, effectiveNames, type ScreenLayout } from '@hovrin/core';
+import { Plus } from 'lucide-react';
+import { type PointerEvent, useCallback, useEffect, useRef, useState } from 'react';
+import { api } from '../api.ts';
+import { useEditorState, useWorkplace } from '../editor/context.tsx';
+import type { InsertPlace } from '../editor/editor.ts';
+import { placeWords } from '../editor/places.ts';
+import type { ScreenSize } from '../sizes.ts';
+import { type Bays, useBays } from './bays.ts';
+import { controlAt, type Drop, type Rectangle } from './drop.ts';
+import { Paint } from './Paint.tsx';
+
+interface BayProps {
+  readonly id: string;
+  readonly screen: Control;
+  readonly layout: ScreenLayout;
+  readonly size: ScreenSize;
+  readonly scale: number;
+  /** The working bay has the buttons to add, the side bays only show. */
+  readonly working: boolean;
+  readonly outlines: boolean;
+}
+
+export function Bay({ id, screen, layout, size, scale, working, outlines }: BayProps) {
+  const { editor } = useWorkplace();
+  const { project, selection } = useEditorState();
+  const bays = useBays();
+  const surface = useRef<HTMLDivElement | null>(null);
+  const [hovered, setHovered] = useState<string>();
+  const pressed = useRef<string | undefined>(undefined);
+  const { setNodeRef, listeners } = useDraggable({ id: `bay ${id}`, data: { from: 'bay', pressed } });
+
+  const height = Math.max(layout.height, size.height);
+  useEffect(() => {
+    const element = surface.current;
+    if (!element) return;
+    bays.register(id, { element, layout, scale, screen });
+    return () => bays.unregister(id);
+  }, [bays, id, layout, scale, screen]);
+
+  const hit = (event: PointerEvent | React.MouseEvent) => {
+    const { left, top } = event.currentTarget.getBoundingClientRect();
+    return controlAt(layout, (event.clientX - left) / scale, (event.clientY - top) / scale) ?? screen.id;
+  };
+  const pictureAddress = useCallback(
+    (name: string) =>
+      project.assets.some((asset) => asset.name === name)
+        ? api.assetAddress(editor.projectId, name)
+        : undefined,
+    [project.assets, editor],
+  );
+  const names = effectiveNames(screen);
+  const selectedBox = selection[0] === undefined ? undefined : layout.byControl.get(selection[0]);
+  const drop = bays.drop?.bay === id ? bays.drop.drop : undefined;
+
+  return (
+    <div className="relative" style={{ width: size.width * scale, height: height * scale }}>
+      {/* biome-ignore lint/a11y/noStaticElementInteractions: the tree beside it does the same by keys. */}
+      {/* biome-ignore lint/a11y/useKeyWithClickEvents: keys select through the commands. */}
+      <div
+        ref={(element) => {
+          surface.current = element;
+          setNodeRef(element);
+        }}
+        data-bay={id}
+        className="relative touch-none overflow-hidden bg-white select-none"
+        style={{ width: size.width * scale, height: height * scale }}
+        {...listeners}
+        onPointerDown={(event) => {
+          pressed.current = hit(event);
+          listeners?.onPointerDown?.(event);
+        }}
+        onPointerMove={(event) => setHovered(hit(event))}
+        onPointerLeave={() => setHovered(undefined)}
+        onClick={(event) => editor.select([hit(event)])}
+      >
+        <div
+          className="pointer-events-none absolute top-0 left-0"
+          style={{
+            width: size.width,
+            height,
+            transform: `scale(${scale})`,
+            transformOrigin: '0 0',
+            fontSize: 16,
+            colorScheme: 'light',
+          }}
+        >
+          <Paint layout={layout} pictureAddress={pictureAddress} />
+        </div>
+      </div>
+      <div className="pointer-events-none absolute inset-0">
+        {layout.height > size.height + 0.5 && <Fold at={size.height * scale} height={size.height} />}
+        {outlines &&
+          layout.boxes.map(
+            (box) =>
+              box.control !== undefined && (
+                <Frame
+                  key={box.control}
+                  box={box}
+                  scale={scale}
+                  className="border border-dotted border-[#2f5d50]/60"
+                />
+              ),
+          )}
+        {hovered !== undefined && hovered !== selection[0] && !bays.drop && (
+          <Hover layout={layout} id={hovered} name={names.get(hovered) ?? ''} scale={scale} />
+        )}
+        {selectedBox && (
+          <SelectionMarks
+            box={selectedBox}
+            name={names.get(selection[0]!) ?? ''}
+            scale={scale}
+            small={!working}
+          />
+        )}
+        {working && selectedBox && selection[0] !== undefined && !bays.drop && (
+          <AddButtons screen={screen} id={selection[0]} box={selectedBox} scale={scale} />
+        )}
+        {drop && <DropLine drop={drop} scale={scale} words={bays.drop?.words ?? ''} />}
+      </div>
+    </div>
+  );
+}
+
+const scaled = ({ x, y, width, height }: Rectangle, scale: number) => ({
+  left: x * scale,
+  top: y * scale,
+  width: width * scale,
+  height: height * scale,
+});
+
+function Frame({ box, scale, className }: { box: Rectangle; scale: number; className: string }) {
+  return <div className={`absolute ${className}`} style={scaled(box, scale)} />;
+}
+
+/** Where the window ends and scrolling begins. */
+function Fold({ at, height }: { at: number; height: number }) {
+  return (
+    <div className="absolute inset-x-0 border-t border-dashed border-[#59625b]" style={{ top: at }}>
+      <span className="absolute right-1 bottom-0.5 bg-white/80 px-1 text-[10px] text-[#59625b]">
+        {Math.round(height)} px: the window ends here
+      </span>
+    </div>
+  );
+}
+
+function Hover({
+  layout,
+  id,
+  name,
+  scale,
+}: {
+  layout: ScreenLayout;
+  id: string;
+  name: string;
+  scale: number;
+}) {
+  const box = layout.byControl.get(id);
+  if (!box) return null;
+  return (
+    <div className="absolute border border-[#2f5d50]" style={scaled(box, scale)}>
+      <span className="absolute right-0 bottom-full bg-[#2f5d50] px-1 text-[10px] leading-4 whitespace-nowrap text-white">
+        {name}
+      </span>
+    </div>
+  );
+}
+
+/** Corner brackets, and the name on a small flag. */
+function SelectionMarks({
+  box,
+  name,
+  scale,
+  small,
+}: {
+  box: Rectangle;
+  name: string;
+  scale: number;
+  small: boolean;
+}) {
+  const { left, top, width, height } = scaled(box, scale);
+  const arm = Math.max(3, Math.min(small ? 6 : 10, width / 3, height / 3));
+  const reach = 3;
+  const corners = [
+    [-reach, -reach, 1, 1],
+    [width + reach, -reach, -1, 1],
+    [-reach, height + reach, 1, -1],
+    [width + reach, height + reach, -1, -1],
+  ] as const;
+  return (
+    <div className="absolute" style={{ left, top, width, height }} data-selected={name}>
+      <svg
+        className="absolute overflow-visible"
+        style={{ left: 0, top: 0 }}
+        width={Math.max(1, width)}
+        height={Math.max(1, height)}
+        aria-hidden
+      >
+        {corners.map(([x, y, dx, dy]) => (
+          <path
+            key={`${dx} ${dy}`}
+            d={`M${x + dx * arm} ${y}H${x}V${y + dy * arm}`}
+            fill="none"
+            stroke="#fffdf8"
+            strokeWidth={4.5}
+          />
+        ))}
+        {corners.map(([x, y, dx, dy]) => (
+          <path
+            key={`${dx} ${dy} ink`}
+            d={`M${x + dx * arm} ${y}H${x}V${y + dy * arm}`}
+            fill="none"
+            stroke="#1f2a24"
+            strokeWidth={2}
+          />
+        ))}
+      </svg>
+      {!small && (
+        <span
+          className={`absolute -left-1 bg-[#1f2a24] px-1.5 text-[11px] leading-[17px] whitespace-nowrap text-[#fffdf8] ${top < 24 ? 'top-1' : 'bottom-full mb-1.5'}`}
+        >
+          {name}
+        </span>
+      )}
+    </div>
+  );
+}
+
+/** `+` before and behind the selection, and inside a container that is empty. */
+function AddButtons({
+  screen,
+  id,
+  box,
+  scale,
+}: {
+  screen: Control;
+  id: string;
+  box: Rectangle;
+  scale: number;
+}) {
+  const { editor } = useWorkplace();
+  const { project } = useEditorState();
+  const { left, top, width, height } = scaled(box, scale);
+  const spots: { place: InsertPlace; x: number; y: number }[] = [];
+  const parent = findParent(screen, id);
+  const control = id === screen.id ? screen : parent?.children.find((child) => child.id === id);
+  if (parent && control) {
+    const index = parent.children.indexOf(control);
+    const row = parent.kind === 'row';
+    spots.push({
+      place: { parent: parent.id, index },
+      x: row ? left - 11 : left + width / 2,
+      y: row ? top + height / 2 : top - 11,
+    });
+    spots.push({
+      place: { parent: parent.id, index: index + 1 },
+      x: row ? left + width + 11 : left + width / 2,
+      y: row ? top + height / 2 : top + height + 11,
+    });
+  }
+  if (control && ['screen', 'row', 'column'].includes(control.kind) && control.children.length === 0)
+    spots.push({ place: { parent: id, index: 0 }, x: left + width / 2, y: top + Math.min(height / 2, 60) });
+  return spots.map(({ place, x, y }) => {
+    const words = `Add ${placeWords(project, place)}`;
+    return (
+      <button
+        key={`${place.parent} ${place.index}`}
+        type="button"
+        aria-label={words}
+        title={words}
+        className="pointer-events-auto absolute grid size-[18px] -translate-x-1/2 -translate-y-1/2 place-items-center rounded-sm bg-[#e0a11b] text-[#1f2a24] hover:scale-110"
+        style={{ left: x, top: y }}
+        onClick={() => editor.openPicker(place)}
+      >
+        <Plus size={13} strokeWidth={2.5} aria-hidden />
+      </button>
+    );
+  });
+}
+
+function findParent(from: Control, id: string): Control | undefined {
+  if (from.children.some((child) => child.id === id)) return from;
+  for (const child of from.children) {
+    const found = findParent(child, id);
+    if (found) return found;
+  }
+  return undefined;
+}
+
+function DropLine({ drop, scale, words }: { drop: Drop; scale: number; words: string }) {
+  const line = scaled(drop.line, scale);
+  const upright = drop.line.width === 0;
+  return (
+    <>
+      <Frame
+        box={drop.into}
+        scale={scale}
+        className="border border-dotted border-[#b87d0c] bg-[#e0a11b]/10"
+      />
+      <div
+        className="absolute bg-[#d08f0c]"
+        style={{
+          left: line.left - (upright ? 1.5 : 0),
+          top: line.top - (upright ? 0 : 1.5),
+          width: upright ? 3 : line.width,
+          height: upright ? line.height : 3,
+        }}
+      />
+      <span
+        className="absolute z-10 bg-[#1f2a24] px-1.5 text-[11px] leading-[18px] whitespace-nowrap text-[#fffdf8]"
+        style={{ left: line.left, top: line.top + 6 }}
+      >
+        {words}
+      </span>
+    </>
+  );
+}
+
+export type { Bays };

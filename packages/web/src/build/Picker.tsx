@@ -1,0 +1,140 @@
+/** Picks what to add at a place: type to find, arrows to choose, Enter to take. */
+import { type Kind, kinds } from '@hovrin/core';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { placeNew } from '../editor/commands.ts';
+import { useEditorState, useWorkplace } from '../editor/context.tsx';
+import { placeAfter, placeWords } from '../editor/places.ts';
+import { Dialog } from '../parts/Dialog.tsx';
+import { KindIcon } from './kindIcons.tsx';
+
+export const groupWords: Readonly<Record<Kind['group'], string>> = {
+  arrange: 'Arrange',
+  show: 'Show',
+  ask: 'Ask',
+  act: 'Act',
+};
+const groups = Object.keys(groupWords) as Kind['group'][];
+
+/** Kinds that can be placed, in the order of their groups. */
+export const placeable: readonly Kind[] = groups.flatMap((group) =>
+  kinds.filter((kind) => kind.group === group && kind.name !== 'screen'),
+);
+
+/** How well a kind answers what was typed; undefined: not at all. Smaller is better. */
+function rank(kind: Kind, typed: string): number | undefined {
+  const text = typed.trim().toLowerCase();
+  if (text === '') return 0;
+  const label = kind.label.toLowerCase();
+  if (label.startsWith(text)) return 1;
+  if (label.includes(text) || kind.name.toLowerCase().includes(text)) return 2;
+  if (kind.findBy.some((word) => word.startsWith(text))) return 3;
+  return kind.findBy.some((word) => word.includes(text)) || kind.purpose.toLowerCase().includes(text)
+    ? 4
+    : undefined;
+}
+
+export function Picker() {
+  const { editor } = useWorkplace();
+  const { project, picker, selection } = useEditorState();
+  const [typed, setTyped] = useState('');
+  const [chosen, setChosen] = useState(0);
+  const list = useRef<HTMLDivElement>(null);
+  const found = useMemo(
+    () =>
+      placeable
+        .map((kind) => ({ kind, rank: rank(kind, typed) }))
+        .filter((entry): entry is { kind: Kind; rank: number } => entry.rank !== undefined)
+        .toSorted((a, b) => a.rank - b.rank)
+        .map(({ kind }) => kind),
+    [typed],
+  );
+  useEffect(() => {
+    if (picker) {
+      setTyped('');
+      setChosen(0);
+    }
+  }, [picker]);
+  useEffect(() => {
+    list.current?.children[chosen]?.scrollIntoView({ block: 'nearest' });
+  }, [chosen]);
+  if (!picker) return null;
+  const take = (kind: Kind | undefined) => {
+    if (!kind) return;
+    editor.openPicker(undefined);
+    // The dialog gives the focus back first; the name field takes it after that.
+    setTimeout(() => placeNew(editor, kind.name, picker));
+  };
+  const after = selection[0] === undefined ? undefined : placeAfter(project, selection[0]);
+  const beside =
+    after && (after.parent !== picker.parent || after.index !== picker.index) ? after : undefined;
+  return (
+    <Dialog
+      title={`Add ${placeWords(project, picker)}`}
+      onClose={() => editor.openPicker(undefined)}
+      width={420}
+    >
+      <div className="flex flex-col gap-2">
+        <input
+          className="field"
+          role="combobox"
+          aria-label="What to add"
+          aria-expanded
+          aria-controls="picker-list"
+          aria-activedescendant={found[chosen] && `pick-${found[chosen].name}`}
+          placeholder="Type a name or a purpose, such as “yes no”"
+          value={typed}
+          onChange={(event) => {
+            setTyped(event.target.value);
+            setChosen(0);
+          }}
+          onKeyDown={(event) => {
+            if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
+              event.preventDefault();
+              setChosen(
+                (chosen + (event.key === 'ArrowDown' ? 1 : -1) + found.length) % Math.max(1, found.length),
+              );
+            }
+            if (event.key === 'Enter') {
+              event.preventDefault();
+              take(found[chosen]);
+            }
+          }}
+        />
+        <div
+          ref={list}
+          id="picker-list"
+          role="listbox"
+          aria-label="Parts"
+          className="flex max-h-80 flex-col overflow-y-auto"
+        >
+          {found.map((kind, index) => (
+            <div
+              key={kind.name}
+              id={`pick-${kind.name}`}
+              role="option"
+              tabIndex={-1}
+              aria-selected={index === chosen}
+              className={`flex h-9 shrink-0 cursor-default items-center gap-3 rounded-sm px-2 ${index === chosen ? 'bg-sunk' : ''}`}
+              onPointerMove={() => setChosen(index)}
+              onClick={() => take(kind)}
+              onKeyDown={() => undefined}
+            >
+              <KindIcon kind={kind.name} size={16} />
+              <span className="w-24 shrink-0 font-medium">{kind.label}</span>
+              <span className="truncate text-quiet">{kind.purpose}</span>
+              <span className="ml-auto text-[11px] text-quiet">{groupWords[kind.group]}</span>
+            </div>
+          ))}
+          {found.length === 0 && (
+            <p className="px-2 py-3 text-quiet">Nothing is called “{typed}” or made for it.</p>
+          )}
+        </div>
+        {beside && (
+          <button type="button" className="btn self-start" onClick={() => editor.openPicker(beside)}>
+            Rather {placeWords(project, beside)}
+          </button>
+        )}
+      </div>
+    </Dialog>
+  );
+}

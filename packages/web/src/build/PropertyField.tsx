@@ -1,0 +1,326 @@
+/**
+ * One property of the selected control: its text is the attribute's text, so that what can be written in the
+ * source can be typed here. A valid text holds at once; one that is not valid yet is kept beside the last good.
+ */
+import {
+  asTyped,
+  type Control,
+  contextOf,
+  hasExpression,
+  inForce,
+  kindOf,
+  type Property,
+  readAttributeText,
+  themeColours,
+  valueTyped,
+} from '@hovrin/core';
+import { ChevronDown, Undo2 } from 'lucide-react';
+import { Popover } from 'radix-ui';
+import { type ReactNode, useId, useRef, useState } from 'react';
+import { HexColorPicker } from 'react-colorful';
+import { useEditorState, useWorkplace } from '../editor/context.tsx';
+import { Menu } from '../parts/Menu.tsx';
+
+interface PropertyFieldProps {
+  readonly control: Control;
+  readonly property: Property;
+  readonly name: string;
+}
+
+/** Sets a property's text; a run of typing in one field is undone together. */
+export function useSetProperty(control: Control, controlName: string) {
+  const { editor } = useWorkplace();
+  const run = useRef(0);
+  return {
+    /** Ends a run of typing. */
+    rest: () => {
+      run.current += 1;
+    },
+    set: (attribute: string, label: string, text: string | null) => {
+      const { project } = editor.state;
+      const value =
+        text === null ? null : valueTyped(project, control, attribute, text, control.props[attribute]).value;
+      editor.dispatch({
+        label: `${label} of ${controlName}`,
+        steps: [{ type: 'set', control: control.id, property: attribute, value }],
+        group: `${control.id} ${attribute} ${run.current}`,
+      });
+    },
+  };
+}
+
+const stepped = new Set(['length', 'size', 'limit', 'text size', 'factor', 'margin', 'lengths']);
+
+/** A text with its only number changed; undefined where there is not exactly one. */
+export function steppedText(text: string, by: number): string | undefined {
+  const match = /^(share )?(-?\d+(?:\.\d+)?)(%|px)?$/.exec(text.trim());
+  if (!match) return undefined;
+  const value = Number((Number(match[2]) + by).toFixed(4));
+  return `${match[1] ?? ''}${value}${match[3] ?? ''}`;
+}
+
+export function PropertyField({ control, property, name }: PropertyFieldProps) {
+  const { project } = useEditorState();
+  const { set, rest } = useSetProperty(control, name);
+  const id = useId();
+  const held = control.props[property.name];
+  const text = asTyped(held) ?? '';
+  const own = held !== undefined;
+  const draft = asTyped(held) !== inForce(held);
+  const reading = own
+    ? readAttributeText(kindOf(control), property.name, text, contextOf(project))
+    : undefined;
+  const bound = own && hasExpression(inForce(held) ?? '');
+  const isWords = property.type.name === 'text';
+  const change = (next: string) => set(property.name, property.label, next === '' && !isWords ? null : next);
+  const step = (by: number) => {
+    const next = steppedText(text || property.default || '0', by);
+    const valid =
+      next !== undefined && readAttributeText(kindOf(control), property.name, next, contextOf(project)).ok;
+    if (next !== undefined && valid) change(next);
+  };
+  const flag = property.type.name === 'flag' && !bound && !draft;
+  const changes = Object.keys(control.props).filter(
+    (key) => key.endsWith(`.${property.name}`) && !key.startsWith('on.'),
+  );
+
+  return (
+    <div className="flex flex-col">
+      <div className="flex min-h-7 items-start gap-1.5">
+        <StepLabel htmlFor={id} canStep={stepped.has(property.type.name)} onStep={step} onRest={rest}>
+          {bound && (
+            <span
+              role="img"
+              aria-label="Bound"
+              title="Bound to an expression"
+              className="mr-1 inline-block size-1.5 rounded-[1px] bg-lake align-middle"
+            />
+          )}
+          {property.label}
+        </StepLabel>
+        {flag ? (
+          <span className="flex h-7 flex-1 items-center">
+            <input
+              id={id}
+              type="checkbox"
+              className="accent-spruce"
+              checked={text === 'true'}
+              onChange={(event) => change(event.target.checked ? 'true' : '')}
+            />
+          </span>
+        ) : isWords && property.group === 'content' ? (
+          <textarea
+            id={id}
+            className={`field min-h-7 flex-1 resize-y py-1 ${bound ? '!border-lake' : ''}`}
+            rows={text.length > 30 || text.includes('\n') ? 3 : 1}
+            aria-invalid={draft}
+            aria-describedby={draft ? `${id}-problem` : undefined}
+            value={text}
+            placeholder={property.default ?? ''}
+            onChange={(event) => change(event.target.value)}
+            onBlur={rest}
+          />
+        ) : (
+          <span className="relative flex-1">
+            <input
+              id={id}
+              className={`field pr-6 ${bound ? '!border-lake' : ''} ${stepped.has(property.type.name) ? 'text-right' : ''}`}
+              aria-invalid={draft}
+              aria-describedby={draft ? `${id}-problem` : undefined}
+              spellCheck={false}
+              value={text}
+              placeholder={property.default ?? (property.type.name === 'size' ? 'auto' : '')}
+              onChange={(event) => change(event.target.value)}
+              onBlur={rest}
+              onKeyDown={(event) => {
+                if (
+                  (event.key === 'ArrowUp' || event.key === 'ArrowDown') &&
+                  stepped.has(property.type.name)
+                ) {
+                  event.preventDefault();
+                  step((event.key === 'ArrowUp' ? 1 : -1) * (event.shiftKey ? 10 : 1));
+                }
+              }}
+            />
+            {property.type.name === 'colour' ? (
+              <ColourButton
+                label={property.label}
+                value={text || property.default || ''}
+                onValue={change}
+                onDone={rest}
+              />
+            ) : (
+              property.type.words.length > 0 && (
+                <WordsButton label={property.label} words={property.type.words} onWord={change} />
+              )
+            )}
+          </span>
+        )}
+        <button
+          type="button"
+          className={`btn-bare !min-w-5 !px-0 text-quiet ${own ? '' : 'invisible'}`}
+          aria-label={`Send ${property.label} back to its default`}
+          title={`Own value; send back to ${property.default ?? 'none'}`}
+          onClick={() => {
+            set(property.name, property.label, null);
+            rest();
+          }}
+        >
+          <Undo2 size={12} />
+        </button>
+      </div>
+      {draft && reading && !reading.ok && (
+        <p id={`${id}-problem`} role="alert" className="mb-1 ml-[92px] text-[12px] text-brick">
+          {reading.message}
+          {reading.at > 0 && <span className="text-quiet"> (at character {reading.at + 1})</span>}
+          {inForce(held) !== undefined && (
+            <span className="text-quiet"> {`“${inForce(held)}” goes on working.`}</span>
+          )}
+        </p>
+      )}
+      {changes.map((key) => (
+        <p key={key} className="mb-0.5 ml-[92px] flex items-center gap-1 text-[12px] text-copper">
+          {key.slice(0, key.indexOf('.'))}: {inForce(control.props[key])}
+          <button
+            type="button"
+            className="btn-bare !h-5 !min-w-5"
+            aria-label={`Take away ${key}`}
+            title="Take this change away"
+            onClick={() => set(key, property.label, null)}
+          >
+            <Undo2 size={11} />
+          </button>
+        </p>
+      ))}
+    </div>
+  );
+}
+
+/** A label that changes its number when it is dragged sideways. */
+function StepLabel({
+  htmlFor,
+  canStep,
+  onStep,
+  onRest,
+  children,
+}: {
+  htmlFor: string;
+  canStep: boolean;
+  onStep: (by: number) => void;
+  onRest: () => void;
+  children: ReactNode;
+}) {
+  const from = useRef<number>(undefined);
+  return (
+    <label
+      htmlFor={htmlFor}
+      className={`w-[86px] shrink-0 pt-[5px] text-quiet ${canStep ? 'cursor-ew-resize touch-none select-none' : ''}`}
+      title={canStep ? 'Drag to change the number' : undefined}
+      onPointerDown={(event) => {
+        if (!canStep) return;
+        from.current = event.clientX;
+        event.currentTarget.setPointerCapture(event.pointerId);
+      }}
+      onPointerMove={(event) => {
+        if (from.current === undefined) return;
+        const by = Math.trunc((event.clientX - from.current) / 3);
+        if (by === 0) return;
+        from.current += by * 3;
+        onStep(by);
+      }}
+      onPointerUp={() => {
+        from.current = undefined;
+        onRest();
+      }}
+    >
+      {children}
+    </label>
+  );
+}
+
+function WordsButton({
+  label,
+  words,
+  onWord,
+}: {
+  label: string;
+  words: readonly string[];
+  onWord: (word: string) => void;
+}) {
+  return (
+    <Menu
+      label={`Values of ${label}`}
+      button={
+        <button
+          type="button"
+          tabIndex={-1}
+          className="absolute top-0 right-0 grid h-7 w-6 place-items-center text-quiet hover:text-ink"
+          aria-label={`Values of ${label}`}
+        >
+          <ChevronDown size={13} />
+        </button>
+      }
+      entries={words.map((word) => ({ label: word, onSelect: () => onWord(word) }))}
+    />
+  );
+}
+
+function ColourButton({
+  label,
+  value,
+  onValue,
+  onDone,
+}: {
+  label: string;
+  value: string;
+  onValue: (value: string) => void;
+  onDone: () => void;
+}) {
+  const [open, setOpen] = useState(false);
+  const shown = themeColours[value] ?? (value.startsWith('#') ? value : 'transparent');
+  return (
+    <Popover.Root
+      open={open}
+      onOpenChange={(next) => {
+        setOpen(next);
+        if (!next) onDone();
+      }}
+    >
+      <Popover.Trigger asChild>
+        <button
+          type="button"
+          className="absolute top-1 right-1 size-5 rounded-sm border border-rule"
+          style={{ background: shown }}
+          aria-label={`Choose ${label}`}
+        />
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          className="menu flex flex-col gap-2 !p-3"
+          align="end"
+          sideOffset={6}
+          collisionPadding={8}
+          aria-label={`Choose ${label}`}
+        >
+          <div className="grid grid-cols-5 gap-1.5">
+            {Object.entries(themeColours).map(([name, colour]) => (
+              <button
+                key={name}
+                type="button"
+                className={`h-7 w-9 rounded-sm border ${name === value ? 'border-ink' : 'border-rule'}`}
+                style={{ background: colour }}
+                title={name}
+                aria-label={name}
+                onClick={() => onValue(name)}
+              />
+            ))}
+          </div>
+          <HexColorPicker color={shown === 'transparent' ? '#ffffff' : shown} onChange={onValue} />
+          <button type="button" className="btn" onClick={() => onValue('none')}>
+            None
+          </button>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}

@@ -1,0 +1,304 @@
+/** The tree: screens on top, then everything on the screen, names first. */
+
+import { useDraggable } from '@dnd-kit/core';
+import { asTyped, type Control, effectiveNames, hasExpression, inForce } from '@hovrin/core';
+import { ChevronDown, ChevronRight, MoreHorizontal, Plus } from 'lucide-react';
+import { useEffect, useState } from 'react';
+import { canRun, commandNamed, runCommand } from '../editor/commands.ts';
+import { useEditorState, useWorkplace } from '../editor/context.tsx';
+import { keyWords } from '../editor/keys.ts';
+import { Menu } from '../parts/Menu.tsx';
+import { useBays } from './bays.ts';
+import { KindIcon } from './kindIcons.tsx';
+
+/** Commands offered on a control, in the tree. */
+const controlCommands = [
+  'add',
+  'rename',
+  'duplicate',
+  'copy',
+  'cut',
+  'paste',
+  'move-back',
+  'move-on',
+  'move-out',
+  'move-in',
+  'delete',
+];
+
+export function Screens() {
+  const { editor } = useWorkplace();
+  const { project, screenId } = useEditorState();
+  return (
+    <section aria-label="Screens" className="border-b border-rule pb-2">
+      <div className="flex h-9 items-center justify-between pr-1.5 pl-3">
+        <h2 className="font-semibold">Screens</h2>
+        <button
+          type="button"
+          className="btn-bare"
+          aria-label="New screen"
+          title={`New screen (${keyWords('Mod+Shift+A')})`}
+          onClick={() => runCommand(editor, commandNamed('new-screen'))}
+        >
+          <Plus size={15} />
+        </button>
+      </div>
+      <ul>
+        {project.screens.map((screen) => (
+          <li
+            key={screen.id}
+            className={`group flex items-center pr-1.5 ${screen.id === screenId ? 'bg-sunk font-medium' : 'hover:bg-sunk/60'}`}
+          >
+            <button
+              type="button"
+              className="flex h-7 min-w-0 flex-1 items-center gap-2 pl-3 text-left"
+              aria-current={screen.id === screenId}
+              onClick={() => editor.showScreen(screen.id)}
+            >
+              <KindIcon kind="screen" />
+              <span className="truncate">{screen.name}</span>
+              {(project.start ?? project.screens[0]?.name) === screen.name && (
+                <span className="ml-auto text-[11px] font-normal text-quiet">start</span>
+              )}
+            </button>
+            <ScreenMenu screen={screen} />
+          </li>
+        ))}
+      </ul>
+      {project.screens.length === 0 && (
+        <p className="px-3 py-2 text-quiet">There are no screens. Add the first with +.</p>
+      )}
+    </section>
+  );
+}
+
+function ScreenMenu({ screen }: { screen: Control }) {
+  const { editor } = useWorkplace();
+  const { project } = useEditorState();
+  return (
+    <Menu
+      label={`More for ${screen.name}`}
+      button={
+        <button
+          type="button"
+          className="btn-bare !h-6 !min-w-6 opacity-0 group-focus-within:opacity-100 group-hover:opacity-100 data-[state=open]:opacity-100"
+          aria-label={`More for screen ${screen.name}`}
+        >
+          <MoreHorizontal size={14} />
+        </button>
+      }
+      entries={[
+        {
+          label: 'Rename',
+          onSelect: () => {
+            editor.select([screen.id]);
+            editor.setNaming(screen.id);
+          },
+        },
+        {
+          label: 'Open first',
+          disabled: project.start === screen.name,
+          onSelect: () =>
+            editor.dispatch({
+              label: `Open ${screen.name} first`,
+              steps: [{ type: 'project', key: 'start', value: screen.name }],
+            }),
+        },
+        {
+          label: 'Delete',
+          danger: true,
+          onSelect: () =>
+            editor.dispatch({
+              label: `Delete screen ${screen.name}`,
+              steps: [{ type: 'remove', control: screen.id }],
+            }),
+        },
+      ]}
+    />
+  );
+}
+
+export function Tree({ screen }: { screen: Control }) {
+  const { editor } = useWorkplace();
+  const { selection } = useEditorState();
+  const [closed, setClosed] = useState<ReadonlySet<string>>(new Set());
+  const names = effectiveNames(screen);
+  const selected = selection[0];
+  useEffect(() => {
+    if (selected)
+      document
+        .querySelector(`[data-tree-id="${CSS.escape(selected)}"]`)
+        ?.scrollIntoView({ block: 'nearest' });
+  }, [selected]);
+  const toggle = (id: string) =>
+    setClosed(new Set(closed.has(id) ? [...closed].filter((each) => each !== id) : [...closed, id]));
+  const rows: { control: Control; level: number }[] = [];
+  const visit = (control: Control, level: number) => {
+    rows.push({ control, level });
+    if (!closed.has(control.id)) for (const child of control.children) visit(child, level + 1);
+  };
+  visit(screen, 0);
+  return (
+    <section aria-label="Tree" className="flex min-h-0 flex-1 flex-col">
+      <h2 className="flex h-9 shrink-0 items-center px-3 font-semibold">On {screen.name}</h2>
+      <div
+        role="tree"
+        aria-label={`Controls of ${screen.name}`}
+        tabIndex={0}
+        aria-activedescendant={selected === undefined ? undefined : `tree-${selected}`}
+        className="min-h-0 flex-1 overflow-auto pb-4 outline-offset-[-2px]"
+      >
+        {rows.map(({ control, level }) => (
+          <TreeRow
+            key={control.id}
+            control={control}
+            name={names.get(control.id) ?? ''}
+            level={level}
+            selected={control.id === selected}
+            open={!closed.has(control.id)}
+            onToggle={() => toggle(control.id)}
+            onSelect={() => editor.select([control.id])}
+          />
+        ))}
+      </div>
+    </section>
+  );
+}
+
+interface TreeRowProps {
+  readonly control: Control;
+  readonly name: string;
+  readonly level: number;
+  readonly selected: boolean;
+  readonly open: boolean;
+  readonly onToggle: () => void;
+  readonly onSelect: () => void;
+}
+
+function TreeRow({ control, name, level, selected, open, onToggle, onSelect }: TreeRowProps) {
+  const { editor } = useWorkplace();
+  const { drop } = useBays();
+  const isScreen = control.kind === 'screen';
+  const { setNodeRef, listeners } = useDraggable({
+    id: `tree ${control.id}`,
+    data: { from: 'tree', control: control.id },
+    disabled: isScreen,
+  });
+  const hidden = inForce(control.props.hidden) === 'true';
+  const over = drop && !drop.bay && drop.place.parent === control.id;
+  return (
+    <div
+      id={`tree-${control.id}`}
+      ref={setNodeRef}
+      {...listeners}
+      role="treeitem"
+      tabIndex={-1}
+      aria-level={level + 1}
+      aria-selected={selected}
+      aria-expanded={control.children.length > 0 ? open : undefined}
+      data-tree-id={control.id}
+      className={`group relative flex h-7 touch-none items-center gap-1.5 pr-1.5 select-none ${selected ? 'bg-spruce/15 font-medium' : 'hover:bg-sunk/60'} ${over ? 'outline outline-saffron' : ''}`}
+      style={{ paddingLeft: 8 + level * 13 }}
+      onClick={onSelect}
+      onKeyDown={() => undefined}
+      onDoubleClick={() => runCommand(editor, commandNamed('rename'))}
+    >
+      {control.children.length > 0 ? (
+        <button
+          type="button"
+          tabIndex={-1}
+          aria-label={open ? `Close ${name}` : `Open ${name}`}
+          className="text-quiet"
+          onPointerDown={(event) => event.stopPropagation()}
+          onClick={(event) => {
+            event.stopPropagation();
+            onToggle();
+          }}
+        >
+          {open ? <ChevronDown size={13} /> : <ChevronRight size={13} />}
+        </button>
+      ) : (
+        <span className="w-[13px]" />
+      )}
+      <KindIcon kind={control.kind} size={13} />
+      <span
+        className={`truncate ${hidden ? 'text-quiet line-through' : ''} ${control.name === undefined ? 'text-quiet italic' : ''}`}
+      >
+        {name}
+      </span>
+      <Marks control={control} />
+      {!isScreen && (
+        <Menu
+          label={`More for ${name}`}
+          button={
+            <button
+              type="button"
+              tabIndex={-1}
+              className="btn-bare -mr-1 !h-6 !min-w-5 opacity-0 group-hover:opacity-100 data-[state=open]:opacity-100"
+              aria-label={`More for ${name}`}
+              onPointerDown={(event) => {
+                event.stopPropagation();
+                onSelect();
+              }}
+              onClick={(event) => event.stopPropagation()}
+            >
+              <MoreHorizontal size={14} />
+            </button>
+          }
+          entries={controlCommands.map((id) => {
+            const command = commandNamed(id);
+            return {
+              label: command.label,
+              keys: keyWords(command.keys[0]!),
+              disabled: !canRun(editor, command),
+              danger: id === 'delete',
+              onSelect: () => runCommand(editor, command),
+            };
+          })}
+        />
+      )}
+    </div>
+  );
+}
+
+/** What is special about a control: bound, with events, changed from a band, with something that is not valid. */
+function Marks({ control }: { control: Control }) {
+  const entries = Object.entries(control.props);
+  const marks = [
+    {
+      on: entries.some(
+        ([name, value]) =>
+          name.endsWith('.bind') || (!name.startsWith('on.') && hasExpression(inForce(value) ?? '')),
+      ),
+      words: 'Bound',
+      className: 'bg-lake',
+    },
+    { on: entries.some(([name]) => name.startsWith('on.')), words: 'Has events', className: 'bg-spruce' },
+    {
+      on: entries.some(([name]) => /^(?!on\.).+\.(?!bind$)/.test(name)),
+      words: 'Changes from a band',
+      className: 'bg-copper',
+    },
+    {
+      on: entries.some(([, value]) => asTyped(value) !== inForce(value)),
+      words: 'Has a value that is not valid',
+      className: 'bg-brick',
+    },
+  ];
+  return (
+    <span className="ml-auto flex gap-1 pl-1">
+      {marks.map(
+        ({ on, words, className }) =>
+          on && (
+            <span
+              key={words}
+              role="img"
+              aria-label={words}
+              title={words}
+              className={`size-1.5 rounded-[1px] ${className}`}
+            />
+          ),
+      )}
+    </span>
+  );
+}

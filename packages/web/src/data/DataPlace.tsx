@@ -1,0 +1,261 @@
+/** Data: the project's state variables, with type, initial value and who uses them. */
+import {
+  effectiveNames,
+  freshName,
+  renameState,
+  type StateType,
+  type StateVariable,
+  stateNameProblem,
+  usesOfState,
+} from '@hovrin/core';
+import { Plus, Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { useEditorState, useWorkplace } from '../editor/context.tsx';
+import { useCommandKeys } from '../editor/keys.ts';
+import { PlaceHeader } from '../PlaceHeader.tsx';
+
+const initialOf: Record<StateType, StateVariable['initial']> = { text: '', number: 0, boolean: false };
+const typeWords: Record<StateType, string> = { text: 'text', number: 'number', boolean: 'yes / no' };
+
+export function DataPlace() {
+  const { editor } = useWorkplace();
+  const { project } = useEditorState();
+  useCommandKeys(editor);
+  const setState = (label: string, state: readonly StateVariable[], group?: string) =>
+    editor.dispatch({
+      label,
+      steps: [{ type: 'project', key: 'state', value: state }],
+      ...(group ? { group } : {}),
+    });
+  const add = () => {
+    const name = freshName('value', (candidate) =>
+      project.state.some((variable) => variable.name === candidate),
+    );
+    setState(`Add ${name}`, [...project.state, { name, type: 'text', initial: '' }]);
+    requestAnimationFrame(() => {
+      const field = document.querySelector<HTMLInputElement>(`input[data-variable="${name}"]`);
+      field?.focus();
+      field?.select();
+    });
+  };
+  return (
+    <>
+      <PlaceHeader title="Data" />
+      <main className="flex-1 overflow-auto p-6">
+        <div className="mx-auto flex max-w-4xl flex-col gap-4">
+          <div className="flex items-end justify-between gap-4">
+            <div>
+              <h2 className="text-[15px] font-semibold">State variables</h2>
+              <p className="text-quiet">
+                Values that the running application keeps. Every expression can read them, events and inputs
+                can set them.
+              </p>
+            </div>
+            <button type="button" className="btn btn-main" onClick={add}>
+              <Plus size={15} aria-hidden /> Add a variable
+            </button>
+          </div>
+          {project.state.length === 0 ? (
+            <div className="rounded-md border border-dashed border-rule p-10 text-center text-quiet">
+              There are no state variables yet. Add one, then write{' '}
+              <code className="font-mono">{'{its name}'}</code> in any property.
+            </div>
+          ) : (
+            <div className="overflow-hidden rounded-md border border-rule bg-sheet">
+              <table className="w-full border-collapse">
+                <thead>
+                  <tr className="border-b border-rule text-left text-quiet">
+                    <th className="py-2 pl-3 font-medium">Name</th>
+                    <th className="w-32 px-2 font-medium">Type</th>
+                    <th className="w-48 px-2 font-medium">At the start</th>
+                    <th className="px-2 font-medium">Used by</th>
+                    <th className="w-10" aria-label="Actions" />
+                  </tr>
+                </thead>
+                <tbody>
+                  {project.state.map((variable, index) => (
+                    <VariableRow
+                      key={`${index}`}
+                      variable={variable}
+                      onChange={(changed, label, group) =>
+                        setState(label, project.state.with(index, changed), group)
+                      }
+                      onRemove={() => setState(`Delete ${variable.name}`, project.state.toSpliced(index, 1))}
+                    />
+                  ))}
+                </tbody>
+              </table>
+            </div>
+          )}
+        </div>
+      </main>
+    </>
+  );
+}
+
+interface VariableRowProps {
+  readonly variable: StateVariable;
+  readonly onChange: (variable: StateVariable, label: string, group?: string) => void;
+  readonly onRemove: () => void;
+}
+
+function VariableRow({ variable, onChange, onRemove }: VariableRowProps) {
+  const { editor } = useWorkplace();
+  const { project } = useEditorState();
+  const navigate = useNavigate();
+  const uses = usesOfState(project, variable.name);
+  const controls = [...new Map(uses.map((use) => [use.control.id, use])).values()];
+  return (
+    <tr className="border-b border-rule align-top last:border-0">
+      <td className="py-1.5 pl-2">
+        <VariableName variable={variable} />
+      </td>
+      <td className="px-2 py-1.5">
+        <select
+          className="field"
+          aria-label={`Type of ${variable.name}`}
+          value={variable.type}
+          onChange={(event) => {
+            const type = event.target.value as StateType;
+            onChange({ ...variable, type, initial: initialOf[type] }, `Type of ${variable.name}`);
+          }}
+        >
+          {Object.entries(typeWords).map(([type, words]) => (
+            <option key={type} value={type}>
+              {words}
+            </option>
+          ))}
+        </select>
+      </td>
+      <td className="px-2 py-1.5">
+        <InitialField key={variable.type} variable={variable} onChange={onChange} />
+      </td>
+      <td className="px-2 py-2">
+        {controls.length === 0 && <span className="text-quiet">nothing yet</span>}
+        <span className="flex flex-wrap gap-x-2 gap-y-1">
+          {controls.slice(0, 6).map(({ screen, control }) => (
+            <button
+              key={control.id}
+              type="button"
+              className="font-mono text-[12px] text-lake underline decoration-dotted underline-offset-2"
+              onClick={() => {
+                editor.select([control.id]);
+                void navigate('..', { relative: 'path' });
+              }}
+            >
+              {screen.name}.{effectiveNames(screen).get(control.id)}
+            </button>
+          ))}
+          {controls.length > 6 && <span className="text-quiet">and {controls.length - 6} more</span>}
+        </span>
+      </td>
+      <td className="py-1.5 pr-2">
+        <button
+          type="button"
+          className="btn-bare text-quiet hover:text-brick"
+          aria-label={`Delete ${variable.name}`}
+          onClick={onRemove}
+        >
+          <Trash2 size={15} />
+        </button>
+      </td>
+    </tr>
+  );
+}
+
+function VariableName({ variable }: { variable: StateVariable }) {
+  const { editor } = useWorkplace();
+  const { project } = useEditorState();
+  const [typed, setTyped] = useState<string>();
+  const problem =
+    typed === undefined || typed === variable.name
+      ? undefined
+      : stateNameProblem(project, typed, variable.name);
+  const commit = () => {
+    if (typed !== undefined && typed !== variable.name && !problem)
+      editor.dispatch({
+        label: `Rename ${variable.name} to ${typed}`,
+        steps: renameState(project, variable.name, typed),
+      });
+    if (!problem) setTyped(undefined);
+  };
+  return (
+    <>
+      <input
+        className="field font-mono"
+        data-variable={variable.name}
+        aria-label={`Name of ${variable.name}`}
+        aria-invalid={problem !== undefined}
+        value={typed ?? variable.name}
+        spellCheck={false}
+        onChange={(event) => setTyped(event.target.value)}
+        onBlur={commit}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') commit();
+          if (event.key === 'Escape') setTyped(undefined);
+        }}
+      />
+      {problem && (
+        <p role="alert" className="mt-1 text-brick">
+          {problem}
+        </p>
+      )}
+    </>
+  );
+}
+
+function InitialField({ variable, onChange }: Pick<VariableRowProps, 'variable' | 'onChange'>) {
+  const [typed, setTyped] = useState<string>();
+  const label = `Start of ${variable.name}`;
+  const group = `initial ${variable.name}`;
+  if (variable.type === 'boolean')
+    return (
+      <label className="flex h-7 items-center gap-2">
+        <input
+          type="checkbox"
+          aria-label={label}
+          className="accent-spruce"
+          checked={variable.initial === true}
+          onChange={(event) => onChange({ ...variable, initial: event.target.checked }, label)}
+        />
+        {variable.initial ? 'yes' : 'no'}
+      </label>
+    );
+  if (variable.type === 'text')
+    return (
+      <input
+        className="field"
+        aria-label={label}
+        value={String(variable.initial)}
+        onChange={(event) => onChange({ ...variable, initial: event.target.value }, label, group)}
+      />
+    );
+  const problem =
+    typed !== undefined && (typed.trim() === '' || !Number.isFinite(Number(typed)))
+      ? `“${typed}” is not a number.`
+      : undefined;
+  return (
+    <>
+      <input
+        className="field text-right"
+        inputMode="decimal"
+        aria-label={label}
+        aria-invalid={problem !== undefined}
+        value={typed ?? String(variable.initial)}
+        onChange={(event) => {
+          const text = event.target.value;
+          setTyped(text);
+          if (text.trim() !== '' && Number.isFinite(Number(text)))
+            onChange({ ...variable, initial: Number(text) }, label, group);
+        }}
+        onBlur={() => !problem && setTyped(undefined)}
+      />
+      {problem && (
+        <p role="alert" className="mt-1 text-brick">
+          {problem}
+        </p>
+      )}
+    </>
+  );
+}

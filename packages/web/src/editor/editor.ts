@@ -1,0 +1,413 @@
+/**
+ * The open project in the browser: its newest version, what is selected, what can be undone, and whether the
+ * server has it all. Changes show at once and are sent in the background.
+ */
+import {
+  applySteps,
+  emptyHistory,
+  type History,
+  historyAfter,
+  historyOf,
+  type LogEntry,
+  locate,
+  mergeAll,
+  type Project,
+  pathTo,
+  type Step,
+  startScreen,
+} from '@hovrin/core';
+import { type Appended, api, type OpenedProject, Refused, type SentEntry, type StoredEntry } from '../api.ts';
+import { abandonedOutboxes, claimClient, keepOutbox } from './pending.ts';
+
+/** A change as a command makes it. */
+export interface Change {
+  /** For the person: what was done. */
+  readonly label: string;
+  readonly steps: readonly Step[];
+  /** Changes of the same group, one after another, are undone together. */
+  readonly group?: string;
+  /** What is selected afterwards. */
+  readonly select?: readonly string[];
+}
+
+export type Saving = 'saved' | 'saving' | 'offline';
+
+/** A place where something can be put. */
+export interface InsertPlace {
+  readonly parent: string;
+  readonly index: number;
+}
+
+export interface EditorState {
+  readonly project: Project;
+  readonly screenId: string;
+  readonly selection: readonly string[];
+  readonly history: History;
+  readonly saving: Saving;
+  /** Revision that the server has confirmed. */
+  readonly revision: number;
+  /** Something that the person should know; goes away by itself. */
+  readonly notice: string | undefined;
+  /** Where the picker is open, if it is. */
+  readonly picker: InsertPlace | undefined;
+  /** The control whose name is to be typed next. */
+  readonly naming: string | undefined;
+}
+
+/** A pending entry knows what takes it back, like a stored one. */
+type PendingEntry = SentEntry & Pick<LogEntry, 'inverse'>;
+
+/** Milliseconds in which changes of one group are gathered into one request. */
+const gatherFor = 300;
+const retryAfter = 1500;
+
+export class Editor {
+  state: EditorState;
+  private readonly listeners = new Set<() => void>();
+  private readonly clientId = claimClient();
+  private sequence = 0;
+  /** What the server has, and its entries; the shown project is this with the pending entries on top. */
+  private confirmed: Project;
+  private entries: StoredEntry[];
+  private older: boolean;
+  private pending: PendingEntry[] = [];
+  private sending = false;
+  /** Entries of other windows that came before the answer to a request of this one. */
+  private early: StoredEntry[] = [];
+  private timer: ReturnType<typeof setTimeout> | undefined;
+  private noticeTimer: ReturnType<typeof setTimeout> | undefined;
+  private changes: EventSource | undefined;
+  private closed = false;
+
+  constructor(
+    readonly projectId: string,
+    opened: OpenedProject,
+  ) {
+    this.confirmed = opened.project;
+    this.entries = [...opened.entries];
+    this.older = opened.older;
+    this.state = {
+      project: opened.project,
+      screenId: startScreen(opened.project)?.id ?? '',
+      selection: [],
+      history: historyOf(opened.entries),
+      saving: 'saved',
+      revision: opened.revision,
+      notice: undefined,
+      picker: undefined,
+      naming: undefined,
+    };
+  }
+
+  /** Opens a project and sends what closed windows left behind. */
+  static async open(projectId: string): Promise<Editor> {
+    let opened = await api.open(projectId);
+    for (const outbox of await abandonedOutboxes(projectId)) {
+      if (outbox.entries.length > 0)
+        await api.append(projectId, outbox.clientId, opened.revision, outbox.entries);
+      keepOutbox(projectId, { ...outbox, entries: [] });
+      opened = await api.open(projectId);
+    }
+    const editor = new Editor(projectId, opened);
+    editor.listen();
+    return editor;
+  }
+
+  close(): void {
+    this.closed = true;
+    this.changes?.close();
+    clearTimeout(this.timer);
+    void this.flush();
+  }
+
+  subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  private update(change: Partial<EditorState>): void {
+    this.state = { ...this.state, ...change };
+    for (const listener of this.listeners) listener();
+  }
+
+  /** Carries out a change. @returns whether its steps fit; where not, the person is told why. */
+  dispatch = (change: Change): boolean => {
+    if (change.steps.length === 0) return this.afterChange(change);
+    return this.add('change', change);
+  };
+
+  private add(kind: LogEntry['kind'], change: Change): boolean {
+    const applied = applySteps(this.state.project, change.steps);
+    if (!applied.ok) {
+      this.tell(applied.reason);
+      return false;
+    }
+    const entry: PendingEntry = {
+      sequence: this.sequence++,
+      kind,
+      label: change.label,
+      ...(change.group ? { group: change.group } : {}),
+      steps: change.steps,
+      inverse: applied.inverse,
+    };
+    const last = this.pending.at(-1);
+    // Typing and dragging: joined with the entry before, as long as that has not been sent.
+    if (
+      last &&
+      !this.sending &&
+      kind === 'change' &&
+      last.kind === 'change' &&
+      change.group &&
+      last.group === change.group
+    ) {
+      this.pending[this.pending.length - 1] = {
+        ...last,
+        steps: mergeAll([...last.steps, ...entry.steps]),
+        inverse: mergeAll([...entry.inverse, ...last.inverse].toReversed()).toReversed(),
+      };
+      this.sequence--;
+    } else this.pending.push(entry);
+    this.keep();
+    this.update({
+      project: applied.project,
+      history: historyAfter(this.state.history, entry),
+      saving: this.state.saving === 'offline' ? 'offline' : 'saving',
+    });
+    this.afterChange(change);
+    this.sendSoon();
+    return true;
+  }
+
+  private afterChange(change: Change): boolean {
+    if (change.select) this.select(change.select);
+    else this.dropLostSelection();
+    return true;
+  }
+
+  /** Undoes the newest change that is not undone. @returns whether there was one. */
+  undo = (): boolean => this.travel('undo');
+  redo = (): boolean => this.travel('redo');
+
+  private travel(kind: 'undo' | 'redo'): boolean {
+    const item = this.state.history[kind].at(-1);
+    if (!item) return false;
+    const before = this.state.project;
+    const done = this.add(kind, { label: item.label, steps: item.steps });
+    if (done) this.showWhatChanged(before, item.steps);
+    if (this.state.history.undo.length < 20 && this.older) void this.fetchOlder();
+    return done;
+  }
+
+  /** After an undo the screen that it touched is shown, so that it never happens out of sight. */
+  private showWhatChanged(before: Project, steps: readonly Step[]): void {
+    for (const step of steps) {
+      const id =
+        step.type === 'project' ? undefined : step.type === 'insert' ? step.control.id : step.control;
+      const at = id === undefined ? undefined : locate(this.state.project, id);
+      const lost = id === undefined || at ? undefined : locate(before, id);
+      const screen =
+        at?.screen ?? (lost && this.state.project.screens.find((each) => each.id === lost.screen.id));
+      if (!screen) continue;
+      if (screen.id !== this.state.screenId) this.update({ screenId: screen.id, selection: [] });
+      if (at && at.control.id !== screen.id) this.update({ selection: [at.control.id] });
+      else this.dropLostSelection();
+      return;
+    }
+  }
+
+  private async fetchOlder(): Promise<void> {
+    const first = this.entries[0];
+    if (!first) return;
+    try {
+      const page = await api.entriesBefore(this.projectId, first.revision);
+      this.entries = [...page.entries, ...this.entries];
+      this.older = page.older;
+      this.rebuild();
+    } catch {
+      // Tried again at the next undo.
+    }
+  }
+
+  select = (ids: readonly string[]): void => {
+    const [first] = ids;
+    const at = first === undefined ? undefined : locate(this.state.project, first);
+    this.update({
+      selection: ids,
+      ...(at && at.screen.id !== this.state.screenId ? { screenId: at.screen.id } : {}),
+    });
+  };
+
+  showScreen = (screenId: string): void => {
+    if (screenId !== this.state.screenId) this.update({ screenId, selection: [], picker: undefined });
+  };
+
+  openPicker = (picker: InsertPlace | undefined): void => this.update({ picker });
+  setNaming = (naming: string | undefined): void => this.update({ naming });
+
+  /** Shows a sentence for a while. */
+  tell = (notice: string): void => {
+    clearTimeout(this.noticeTimer);
+    this.noticeTimer = setTimeout(() => this.update({ notice: undefined }), 8000);
+    this.update({ notice });
+  };
+
+  dismissNotice = (): void => this.update({ notice: undefined });
+
+  private dropLostSelection(): void {
+    const { project, selection, screenId } = this.state;
+    const left = selection.filter((id) => pathTo(project, id).length > 0);
+    const screen = project.screens.some((each) => each.id === screenId)
+      ? screenId
+      : (startScreen(project)?.id ?? '');
+    if (left.length !== selection.length || screen !== screenId)
+      this.update({ selection: left, screenId: screen });
+  }
+
+  private keep(): void {
+    keepOutbox(this.projectId, {
+      clientId: this.clientId,
+      entries: this.pending.map(({ inverse: _, ...entry }) => entry),
+    });
+  }
+
+  private sendSoon(after = gatherFor): void {
+    clearTimeout(this.timer);
+    this.timer = setTimeout(() => void this.flush(), after);
+  }
+
+  /** Sends what is pending now. @returns whether the server has everything. */
+  async flush(): Promise<boolean> {
+    clearTimeout(this.timer);
+    if (this.sending) {
+      this.sendSoon(50);
+      return false;
+    }
+    const sent = this.pending;
+    if (sent.length === 0) return true;
+    this.sending = true;
+    try {
+      const entries = sent.map(({ inverse: _, ...entry }) => entry);
+      this.received(await api.append(this.projectId, this.clientId, this.state.revision, entries), sent);
+    } catch (error) {
+      if (error instanceof Refused) this.tell(`${error.message} Your changes are kept here and tried again.`);
+      this.update({ saving: 'offline' });
+      if (!this.closed) this.sendSoon(retryAfter);
+      return false;
+    } finally {
+      this.sending = false;
+    }
+    this.takeEarly();
+    if (this.pending.length > 0) this.sendSoon(0);
+    return this.pending.length === 0;
+  }
+
+  /** Waits until the server has everything. @returns false where it cannot be reached. */
+  async settled(): Promise<boolean> {
+    for (let tries = 0; tries < 100 && this.pending.length > 0; tries++) {
+      if (this.state.saving === 'offline') return false;
+      await this.flush();
+      if (this.pending.length > 0) await new Promise((resolve) => setTimeout(resolve, 50));
+    }
+    return this.pending.length === 0;
+  }
+
+  private received(answer: Appended, sent: readonly PendingEntry[]): void {
+    this.pending = this.pending.slice(sent.length);
+    this.keep();
+    const news = [...answer.missed, ...answer.accepted]
+      .filter((entry) => entry.revision > this.state.revision)
+      .toSorted((a, b) => a.revision - b.revision);
+    const foreign = answer.missed.length > 0 || answer.refused.length > 0;
+    this.confirm(news, foreign);
+    const [refused] = answer.refused;
+    const lost = refused && sent.find((entry) => entry.sequence === refused.sequence);
+    if (refused)
+      this.tell(
+        `“${lost?.label ?? 'A change'}” was not kept: ${refused.reason}${refused.control ? ` (${refused.control})` : ''} Another window changed the same place.`,
+      );
+    this.update({ saving: this.pending.length > 0 ? 'saving' : 'saved' });
+  }
+
+  /** Takes entries into the confirmed version, in the order of their revisions. */
+  private confirm(news: readonly StoredEntry[], rebuild: boolean): void {
+    for (const entry of news) {
+      const applied = applySteps(this.confirmed, entry.steps);
+      if (!applied.ok) {
+        void this.reopen();
+        return;
+      }
+      this.confirmed = applied.project;
+      this.entries.push(entry);
+      this.update({ revision: entry.revision });
+    }
+    if (rebuild) this.rebuild();
+  }
+
+  /** The shown project anew: the confirmed one with the pending entries on top. */
+  private rebuild(): void {
+    let project = this.confirmed;
+    let history = historyOf(this.entries);
+    const kept: PendingEntry[] = [];
+    for (const entry of this.pending) {
+      const applied = applySteps(project, entry.steps);
+      if (!applied.ok) {
+        this.tell(`“${entry.label}” was not kept: ${applied.reason} Another window changed the same place.`);
+        continue;
+      }
+      project = applied.project;
+      const again = { ...entry, inverse: applied.inverse };
+      history = historyAfter(history, again);
+      kept.push(again);
+    }
+    if (!this.sending) this.pending = kept;
+    this.update({ project, history: history ?? emptyHistory });
+    this.dropLostSelection();
+  }
+
+  /** Takes in what other windows did, as far as nothing is missing in between. */
+  private takeEarly(): void {
+    this.early = this.early.filter((entry) => entry.revision > this.state.revision);
+    for (let next = this.nextEarly(); next; next = this.nextEarly()) this.confirm([next], true);
+    // What is still missing is either on its way in an answer, or was lost with the connection.
+    if (this.early.some((entry) => entry.revision > this.state.revision) && !this.sending) void this.reopen();
+  }
+
+  private nextEarly(): StoredEntry | undefined {
+    return this.early.find((entry) => entry.revision === this.state.revision + 1);
+  }
+
+  private async reopen(): Promise<void> {
+    const opened = await api.open(this.projectId);
+    this.confirmed = opened.project;
+    this.entries = [...opened.entries];
+    this.older = opened.older;
+    this.update({ revision: opened.revision });
+    this.rebuild();
+  }
+
+  /** Hears of other windows' changes, and notices when the server goes away and comes back. */
+  private listen(): void {
+    this.changes?.close();
+    const source = new EventSource(api.changesAddress(this.projectId, this.state.revision));
+    this.changes = source;
+    source.onopen = () => {
+      if (this.state.saving === 'offline')
+        this.update({ saving: this.pending.length > 0 ? 'saving' : 'saved' });
+      if (this.pending.length > 0) void this.flush();
+    };
+    source.onmessage = (message) => {
+      const entry = JSON.parse(message.data as string) as StoredEntry;
+      if (entry.clientId === this.clientId) return;
+      this.early.push(entry);
+      this.takeEarly();
+    };
+    source.onerror = () => {
+      if (this.closed) return;
+      this.update({ saving: 'offline' });
+      if (source.readyState === EventSource.CLOSED) {
+        source.close();
+        setTimeout(() => !this.closed && this.listen(), retryAfter);
+      }
+    };
+  }
+}

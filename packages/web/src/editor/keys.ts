@@ -1,0 +1,71 @@
+/** Keys of commands: matching them with what is pressed, and writing them for people. */
+import { useEffect } from 'react';
+import { type Command, canRun, commands, runCommand } from './commands.ts';
+import type { Editor } from './editor.ts';
+
+const isMac = typeof navigator !== 'undefined' && /Mac/.test(navigator.platform);
+
+/** Whether an event is what a key text such as `Mod+Shift+Z` says. */
+export function matches(event: KeyboardEvent, keys: string): boolean {
+  const parts = keys.split('+');
+  const key = parts.at(-1)!;
+  const mod = parts.includes('Mod');
+  const pressed = event.key.length === 1 ? event.key.toUpperCase() : event.key;
+  return (
+    pressed === key &&
+    (isMac ? event.metaKey : event.ctrlKey) === mod &&
+    event.altKey === parts.includes('Alt') &&
+    (event.shiftKey === parts.includes('Shift') || key === '?')
+  );
+}
+
+const signs: Record<string, string> = {
+  Mod: isMac ? '⌘' : 'Ctrl',
+  ArrowUp: '↑',
+  ArrowDown: '↓',
+  ArrowLeft: '←',
+  ArrowRight: '→',
+  Delete: 'Del',
+  Escape: 'Esc',
+};
+
+/** A key text for people: `Ctrl+Shift+Z`. */
+export const keyWords = (keys: string): string =>
+  keys
+    .split('+')
+    .map((part) => signs[part] ?? part)
+    .join('+');
+
+/** Whether keys go into a field or a menu rather than to the bench. */
+function isTaken(event: KeyboardEvent): boolean {
+  const target = event.target as HTMLElement;
+  if (target.closest('[role="menu"], [role="dialog"], [role="listbox"]')) return true;
+  if (target instanceof HTMLInputElement)
+    return !['checkbox', 'radio', 'button', 'color'].includes(target.type);
+  return (
+    target instanceof HTMLTextAreaElement || target instanceof HTMLSelectElement || target.isContentEditable
+  );
+}
+
+/** Lets keys run commands while the component is there. */
+export function useCommandKeys(
+  editor: Editor,
+  extra: readonly { keys: string; run: () => void }[] = [],
+): void {
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      if (event.defaultPrevented || isTaken(event)) return;
+      const other = extra.find(({ keys }) => matches(event, keys));
+      const command: Command | undefined = commands.find((each) =>
+        each.keys.some((keys) => matches(event, keys)),
+      );
+      if (!other && !(command && canRun(editor, command))) return;
+      // Undo and redo work wherever one is; the keys of the bench must not scroll it.
+      event.preventDefault();
+      if (other) other.run();
+      else if (command) runCommand(editor, command);
+    };
+    window.addEventListener('keydown', press);
+    return () => window.removeEventListener('keydown', press);
+  });
+}

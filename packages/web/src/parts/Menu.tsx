@@ -1,0 +1,48 @@
+/** A menu behind a button. */
+import { DropdownMenu } from 'radix-ui';
+import type { ReactNode } from 'react';
+
+export interface MenuEntry {
+  readonly label: string;
+  readonly keys?: string;
+  readonly disabled?: boolean;
+  readonly danger?: boolean;
+  readonly onSelect: () => void;
+}
+
+export function Menu({
+  button,
+  entries,
+  label,
+}: {
+  button: ReactNode;
+  entries: readonly MenuEntry[];
+  label: string;
+}) {
+  return (
+    <DropdownMenu.Root modal={false}>
+      <DropdownMenu.Trigger asChild>{button}</DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content
+          className="menu max-h-96 overflow-y-auto"
+          align="end"
+          sideOffset={4}
+          aria-label={label}
+          collisionPadding={8}
+        >
+          {entries.map((entry) => (
+            <DropdownMenu.Item
+              key={entry.label}
+              className={`menu-item ${entry.danger ? 'text-brick' : ''}`}
+              disabled={entry.disabled ?? false}
+              onSelect={entry.onSelect}
+            >
+              {entry.label}
+              {entry.keys && <span className="key">{entry.keys}</span>}
+            </DropdownMenu.Item>
+          ))}
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  );
+}

@@ -1,0 +1,95 @@
+/** Ship: the project handed over as a page. */
+import { inForce, startScreen, walk } from '@hovrin/core';
+import { Download } from 'lucide-react';
+import { useState } from 'react';
+import { api } from '../api.ts';
+import { useEditorState, useWorkplace } from '../editor/context.tsx';
+import { useCommandKeys } from '../editor/keys.ts';
+import { PlaceHeader } from '../PlaceHeader.tsx';
+
+const files = [
+  ['index.html', 'All screens, with real headings, labels, inputs and buttons'],
+  ['style.css', 'Plain flexbox with one rule a control, changes in media queries'],
+  ['script.js', 'State, bindings and events; no layout'],
+  ['fonts/, assets/', 'The fonts in use and the pictures'],
+] as const;
+
+export function ShipPlace() {
+  const { editor } = useWorkplace();
+  const { project } = useEditorState();
+  useCommandKeys(editor);
+  const [state, setState] = useState<'ready' | 'working' | 'offline'>('ready');
+  const drafts = project.screens.flatMap((screen) =>
+    [...walk(screen)].flatMap((control) =>
+      Object.values(control.props).filter(
+        (value) => typeof value === 'object' && inForce(value) !== value.draft,
+      ),
+    ),
+  );
+
+  const download = async () => {
+    setState('working');
+    // What is handed over is what is shown: everything must have reached the server first.
+    const settled = await editor.settled();
+    setState(settled ? 'ready' : 'offline');
+    if (!settled) return;
+    const link = document.createElement('a');
+    link.href = api.zipAddress(editor.projectId);
+    link.download = '';
+    link.click();
+  };
+
+  return (
+    <>
+      <PlaceHeader title="Ship" />
+      <main className="flex-1 overflow-auto p-6">
+        <div className="mx-auto flex max-w-2xl flex-col gap-4">
+          <section className="flex flex-col gap-4 rounded-md border border-rule bg-sheet p-5">
+            <div>
+              <h2 className="text-[15px] font-semibold">A page</h2>
+              <p className="text-quiet">
+                {project.screens.length} {project.screens.length === 1 ? 'screen' : 'screens'}, opening on{' '}
+                {startScreen(project)?.name ?? 'none'}. It works from any web server, and opened from disk.
+              </p>
+            </div>
+            <dl className="divide-y divide-rule border-y border-rule">
+              {files.map(([file, words]) => (
+                <div key={file} className="flex gap-4 py-1.5">
+                  <dt className="w-32 shrink-0 font-mono text-[12px]">{file}</dt>
+                  <dd className="text-quiet">{words}</dd>
+                </div>
+              ))}
+            </dl>
+            {drafts.length > 0 && (
+              <p className="text-brick">
+                {drafts.length === 1 ? 'One value is' : `${drafts.length} values are`} not valid yet; the page
+                uses the last good {drafts.length === 1 ? 'one' : 'ones'}.
+              </p>
+            )}
+            {state === 'offline' && (
+              <p role="alert" className="text-brick">
+                The server cannot be reached, so the newest changes would be missing. Try again when it is
+                back.
+              </p>
+            )}
+            <div>
+              <button
+                type="button"
+                className="btn btn-main"
+                disabled={state === 'working' || project.screens.length === 0}
+                onClick={() => void download()}
+              >
+                <Download size={15} aria-hidden />{' '}
+                {state === 'working' ? 'Saving first …' : 'Download as zip'}
+              </button>
+            </div>
+          </section>
+          <p className="text-quiet">
+            From a shell, with the project’s source folder:{' '}
+            <code className="font-mono text-[12px] text-ink">npx hovrin export html FOLDER --out DIR</code>
+          </p>
+        </div>
+      </main>
+    </>
+  );
+}
