@@ -44,6 +44,9 @@ const forNode = {
   ],
 };
 
+/** Bundles one file for Node. */
+export const bundleForNode = (entry, outfile) => bundle({ entryPoints: [entry], outfile, ...forNode });
+
 const parts = {
   fonts: {
     sources: ['scripts/fonts.mjs'],
@@ -70,22 +73,12 @@ const parts = {
   cli: {
     sources: ['packages/core/src', 'packages/files/src', 'packages/cli/src'],
     made: 'packages/cli/dist/hovrin.mjs',
-    make: () =>
-      bundle({
-        entryPoints: ['packages/cli/src/index.ts'],
-        outfile: 'packages/cli/dist/hovrin.mjs',
-        ...forNode,
-      }),
+    make: () => bundleForNode('packages/cli/src/index.ts', 'packages/cli/dist/hovrin.mjs'),
   },
   server: {
     sources: ['packages/core/src', 'packages/files/src', 'packages/server/src'],
     made: 'packages/server/dist/server.mjs',
-    make: () =>
-      bundle({
-        entryPoints: ['packages/server/src/index.ts'],
-        outfile: 'packages/server/dist/server.mjs',
-        ...forNode,
-      }),
+    make: () => bundleForNode('packages/server/src/index.ts', 'packages/server/dist/server.mjs'),
   },
   web: {
     sources: [

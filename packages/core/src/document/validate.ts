@@ -8,14 +8,7 @@ import { readAttribute } from './attributes.ts';
 import { nameProblem } from './names.ts';
 import { contextOf, readAttributeText } from './property-text.ts';
 import { walk } from './tree.ts';
-import {
-  type Band,
-  type Control,
-  inForce,
-  type Project,
-  projectFormat,
-  type StateVariable,
-} from './types.ts';
+import { type Band, inForce, type Project, projectFormat, type StateVariable } from './types.ts';
 
 /** Most controls of one screen. */
 export const mostControls = 20_000;

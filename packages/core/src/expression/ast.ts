@@ -27,7 +27,8 @@ export type UnaryOperator = '!' | '-' | '+' | 'typeof';
 /** An expression. */
 export type Expression =
   | { readonly type: 'literal'; readonly value: string | number | boolean | null | undefined }
-  | { readonly type: 'name'; readonly name: string; readonly span: Span }
+  /** `shorthand`: written as `{ name }` in a record, where the key must stay when the name changes. */
+  | { readonly type: 'name'; readonly name: string; readonly span: Span; readonly shorthand?: boolean }
   | { readonly type: 'member'; readonly of: Expression; readonly key: Expression; readonly optional: boolean }
   | { readonly type: 'unary'; readonly operator: UnaryOperator; readonly of: Expression }
   | {
@@ -45,8 +46,8 @@ export type Expression =
   | {
       readonly type: 'choice';
       readonly test: Expression;
-      readonly then: Expression;
-      readonly otherwise: Expression;
+      readonly whenTrue: Expression;
+      readonly whenFalse: Expression;
     }
   | { readonly type: 'template'; readonly parts: readonly Expression[] }
   | { readonly type: 'list'; readonly items: readonly (Expression | Spread)[] }
@@ -88,8 +89,8 @@ export type Statement =
   | {
       readonly type: 'if';
       readonly test: Expression;
-      readonly then: readonly Statement[];
-      readonly otherwise: readonly Statement[];
+      readonly whenTrue: readonly Statement[];
+      readonly whenFalse: readonly Statement[];
     };
 
 /** The value of a property with expressions in it: pieces of text and expressions in turn. */

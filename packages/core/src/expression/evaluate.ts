@@ -91,8 +91,8 @@ class Walker {
       }
       case 'choice':
         return this.value(node.test, scope)
-          ? this.value(node.then, scope)
-          : this.value(node.otherwise, scope);
+          ? this.value(node.whenTrue, scope)
+          : this.value(node.whenFalse, scope);
       case 'template':
         return this.text(node.parts.map((part) => this.value(part, scope)));
       case 'list':
@@ -178,10 +178,9 @@ class Walker {
     if (operator === '!==') return left !== right;
     const bothObjects = typeof left === 'object' && typeof right === 'object';
     if (operator === '==' || operator === '!=') {
-      // biome-ignore lint/suspicious/noDoubleEquals: the expression's own operator is ECMAScript's.
       const same = bothObjects
         ? left === right || (left ?? null) === (right ?? null)
-        : this.primitive(left) == this.primitive(right);
+        : this.looselyEqual(left, right);
       return operator === '==' ? same : !same;
     }
     const a = this.primitive(left) as number;
@@ -210,6 +209,11 @@ class Walker {
       case '>=':
         return a >= b;
     }
+  }
+
+  private looselyEqual(left: unknown, right: unknown): boolean {
+    // biome-ignore lint/suspicious/noDoubleEquals: the expression's own operator is ECMAScript's.
+    return this.primitive(left) == this.primitive(right);
   }
 
   /** ECMAScript's ToPrimitive for plain data, with the budget kept. */

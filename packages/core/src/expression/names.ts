@@ -7,6 +7,8 @@ export interface NameUse {
   readonly span: Span;
   /** True where it is assigned. */
   readonly written: boolean;
+  /** True where it is also the key of a record's entry. */
+  readonly shorthand?: boolean;
 }
 
 /** A call of an action at the top of a statement. */
@@ -18,7 +20,8 @@ export interface ActionUse {
 function visit(node: Expression | Spread | RecordEntry, bound: readonly string[], found: NameUse[]): void {
   switch (node.type) {
     case 'name':
-      if (!bound.includes(node.name)) found.push({ name: node.name, span: node.span, written: false });
+      if (!bound.includes(node.name))
+        found.push({ name: node.name, span: node.span, written: false, shorthand: node.shorthand === true });
       return;
     case 'literal':
       return;
@@ -36,7 +39,7 @@ function visit(node: Expression | Spread | RecordEntry, bound: readonly string[]
       visit(node.right, bound, found);
       return;
     case 'choice':
-      for (const part of [node.test, node.then, node.otherwise]) visit(part, bound, found);
+      for (const part of [node.test, node.whenTrue, node.whenFalse]) visit(part, bound, found);
       return;
     case 'template':
       for (const part of node.parts) visit(part, bound, found);
@@ -76,29 +79,32 @@ export function namesOfTemplate(template: Template): NameUse[] {
   return template.parts.flatMap((part) => (typeof part === 'string' ? [] : namesOf(part)));
 }
 
-/** Names that an event reads and writes. */
-export function namesOfStatements(statements: readonly Statement[]): NameUse[] {
-  return statements.flatMap((statement): NameUse[] => {
-    switch (statement.type) {
-      case 'assign':
-        return [{ name: statement.name, span: statement.span, written: true }, ...namesOf(statement.value)];
-      case 'action':
-        return statement.arguments.flatMap(namesOf);
-      case 'if':
-        return [
-          ...namesOf(statement.test),
-          ...namesOfStatements(statement.then),
-          ...namesOfStatements(statement.otherwise),
-        ];
-    }
-  });
+function namesOfStatement(statement: Statement): NameUse[] {
+  switch (statement.type) {
+    case 'assign':
+      return [{ name: statement.name, span: statement.span, written: true }, ...namesOf(statement.value)];
+    case 'action':
+      return statement.arguments.flatMap(namesOf);
+    case 'if':
+      return [
+        ...namesOf(statement.test),
+        ...namesOfStatements(statement.whenTrue),
+        ...namesOfStatements(statement.whenFalse),
+      ];
+  }
 }
+
+/** Names that an event reads and writes. */
+export const namesOfStatements = (statements: readonly Statement[]): NameUse[] =>
+  statements.flatMap(namesOfStatement);
 
 /** Actions that an event calls. */
 export function actionsOf(statements: readonly Statement[]): ActionUse[] {
   return statements.flatMap((statement): ActionUse[] => {
     if (statement.type === 'action') return [statement];
-    return statement.type === 'if' ? [...actionsOf(statement.then), ...actionsOf(statement.otherwise)] : [];
+    return statement.type === 'if'
+      ? [...actionsOf(statement.whenTrue), ...actionsOf(statement.whenFalse)]
+      : [];
   });
 }
 
@@ -107,29 +113,9 @@ export function renameIn(text: string, uses: readonly NameUse[], from: string, t
   return uses
     .filter((use) => use.name === from)
     .toSorted((a, b) => b.span[0] - a.span[0])
-    .reduce((result, { span: [start, end] }) => {
-      // `{ guests }` in a record stands for `{ guests: guests }`; the key must stay.
-      const shorthand =
-        /[{,]\s*$/.test(result.slice(0, start)) &&
-        /^\s*[,}]/.test(result.slice(end)) &&
-        isRecordKey(result, start);
-      return `${result.slice(0, start)}${shorthand ? `${from}: ${to}` : to}${result.slice(end)}`;
-    }, text);
-}
-
-/** Whether the brace that opens in front of a position opens a record rather than an expression in a text. */
-function isRecordKey(text: string, position: number): boolean {
-  let depth = 0;
-  let braces = 0;
-  for (let index = position - 1; index >= 0; index--) {
-    const character = text[index];
-    if (character === '}' || character === ']' || character === ')') depth++;
-    else if (character === '[' || character === '(') depth--;
-    else if (character === '{') {
-      if (depth > 0) depth--;
-      else braces++;
-    }
-    if (depth < 0) return false;
-  }
-  return braces > 1;
+    .reduce(
+      (result, { span: [start, end], shorthand }) =>
+        `${result.slice(0, start)}${shorthand ? `${from}: ${to}` : to}${result.slice(end)}`,
+      text,
+    );
 }

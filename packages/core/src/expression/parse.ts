@@ -137,8 +137,8 @@ class Reader {
           {
             type: 'if',
             test: this.expression(node.test, depth + 1),
-            then: this.statement(node.consequent, depth + 1),
-            otherwise: node.alternate ? this.statement(node.alternate, depth + 1) : [],
+            whenTrue: this.statement(node.consequent, depth + 1),
+            whenFalse: node.alternate ? this.statement(node.alternate, depth + 1) : [],
           },
         ];
       case 'ExpressionStatement':
@@ -245,8 +245,8 @@ class Reader {
         return {
           type: 'choice',
           test: this.expression(node.test, next),
-          then: this.expression(node.consequent, next),
-          otherwise: this.expression(node.alternate, next),
+          whenTrue: this.expression(node.consequent, next),
+          whenFalse: this.expression(node.alternate, next),
         };
       case 'TemplateLiteral':
         return { type: 'template', parts: this.templateParts(node, next) };
@@ -303,7 +303,12 @@ class Reader {
               : String((entry.key as { value?: unknown }).value),
         };
     if (key.type === 'literal') this.refuseKey(entry, String(key.value));
-    return { type: 'entry', key, value: this.expression(entry.value as AnyNode, depth) };
+    const value = this.expression(entry.value as AnyNode, depth);
+    return {
+      type: 'entry',
+      key,
+      value: entry.shorthand && value.type === 'name' ? { ...value, shorthand: true } : value,
+    };
   }
 
   private refuseKey(node: Node, key: string): void {

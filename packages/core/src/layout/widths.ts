@@ -35,9 +35,7 @@ function measure(box: Box): Widths {
       return { min: width, max: width };
     }
     case 'flex': {
-      const stretched = (child: Box) =>
-        content.direction === 'row' ? stretchedHeight(box, content, child) : undefined;
-      const parts = box.children.map((child) => contribution(child, stretched(child)));
+      const parts = box.children.map((child) => contribution(child, heightByContainer(box, content, child)));
       const gaps = Math.max(0, parts.length - 1) * content.columnGap;
       const largest = (pick: (w: Widths) => number) => parts.reduce((most, w) => Math.max(most, pick(w)), 0);
       const sum = (pick: (w: Widths) => number) => parts.reduce((all, w) => all + pick(w), 0);
@@ -54,32 +52,34 @@ function measure(box: Box): Widths {
 /**
  * A picture's border-box width by its own size, or by its height where that is known (CSS Sizing 3 §5.1.1).
  *
- * @param stretched border-box height that its row stretches it to, where the row knows its own.
+ * @param known border-box height by its container, where that knows its own.
  */
-function pictureWidth(box: Box, content: PictureContent, stretched?: number): number {
+function pictureWidth(box: Box, content: PictureContent, known?: number): number {
   const ratio = content.width / content.height;
   const range = heightRange(box, undefined);
-  const height = pixels(box.style.height, undefined) ?? stretched ?? content.height + frameHeight(box);
+  const height = pixels(box.style.height, undefined) ?? known ?? content.height + frameHeight(box);
   return Math.max(0, clamp(height, range) - frameHeight(box)) * ratio + frameWidth(box);
 }
 
-/** The border-box height that a row of known height stretches a child to; undefined where it does not. */
-function stretchedHeight(row: Box, content: FlexContent, child: Box): number | undefined {
-  const height = pixels(row.style.height, undefined);
+/** A child's border-box height, where it follows from the known height of its container; else undefined. */
+function heightByContainer(container: Box, content: FlexContent, child: Box): number | undefined {
+  const height = pixels(container.style.height, undefined);
+  if (height === undefined) return undefined;
+  const inner = Math.max(0, height - frameHeight(container));
   const { style } = child;
-  const fills =
-    isShare(style.height) || (style.height === undefined && (style.alignSelf ?? content.align) === 'stretch');
-  if (height === undefined || content.wrap || !fills) return undefined;
-  return Math.max(0, height - frameHeight(row)) - down(style.margin);
+  if (isFraction(style.height)) return pixels(style.height, inner);
+  const stretched = style.height === undefined && (style.alignSelf ?? content.align) === 'stretch';
+  const fills = content.direction === 'row' && !content.wrap && (isShare(style.height) || stretched);
+  return fills ? inner - down(style.margin) : undefined;
 }
 
 /**
  * What a child adds to its parent's content widths: its margin box at its own `width` where that is a number,
  * by content otherwise. A percentage counts as absent here (CSS Sizing 3 §5.2.1).
  *
- * @param stretched border-box height that the parent stretches the child to, where it is known beforehand.
+ * @param height border-box height by the parent, where that is known beforehand.
  */
-export function contribution(child: Box, stretched?: number): Widths {
+export function contribution(child: Box, height?: number): Widths {
   const range = widthRange(child, undefined);
   const margin = across(child.style.margin);
   const fixed = pixels(child.style.width, undefined);
@@ -88,8 +88,8 @@ export function contribution(child: Box, stretched?: number): Widths {
     return { min: width, max: width };
   }
   const own =
-    child.content.type === 'picture' && stretched !== undefined
-      ? same(pictureWidth(child, child.content, stretched))
+    child.content.type === 'picture' && height !== undefined
+      ? same(pictureWidth(child, child.content, height))
       : contentWidths(child);
   // §5.2.2: a picture whose width or maximum is a percentage may be compressed to nothing.
   const compressible =

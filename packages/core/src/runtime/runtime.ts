@@ -114,7 +114,7 @@ export class Runtime {
     for (const statement of statements) {
       switch (statement.type) {
         case 'if':
-          this.carryOut(evaluate(statement.test, this.scope) ? statement.then : statement.otherwise);
+          this.carryOut(evaluate(statement.test, this.scope) ? statement.whenTrue : statement.whenFalse);
           break;
         case 'action':
           this.host.go(asText(statement.arguments[0] && evaluate(statement.arguments[0], this.scope)));

@@ -9,7 +9,7 @@ import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import type { InsertPlace } from '../editor/editor.ts';
 import { placeWords } from '../editor/places.ts';
 import type { ScreenSize } from '../sizes.ts';
-import { type Bays, useBays } from './bays.ts';
+import { useBays } from './bays.ts';
 import { controlAt, type Drop, type Rectangle } from './drop.ts';
 import { Paint } from './Paint.tsx';
 
@@ -92,7 +92,9 @@ export function Bay({ id, screen, layout, size, scale, working, outlines }: BayP
         </div>
       </div>
       <div className="pointer-events-none absolute inset-0">
-        {layout.height > size.height + 0.5 && <Fold at={size.height * scale} height={size.height} />}
+        {layout.height > size.height + 0.5 && (
+          <Fold at={size.height * scale} height={size.height} words={working} />
+        )}
         {outlines &&
           layout.boxes.map(
             (box) =>
@@ -137,12 +139,14 @@ function Frame({ box, scale, className }: { box: Rectangle; scale: number; class
 }
 
 /** Where the window ends and scrolling begins. */
-function Fold({ at, height }: { at: number; height: number }) {
+function Fold({ at, height, words }: { at: number; height: number; words: boolean }) {
   return (
     <div className="absolute inset-x-0 border-t border-dashed border-[#59625b]" style={{ top: at }}>
-      <span className="absolute right-1 bottom-0.5 bg-white/80 px-1 text-[10px] text-[#59625b]">
-        {Math.round(height)} px: the window ends here
-      </span>
+      {words && (
+        <span className="absolute right-1 bottom-0.5 bg-white/80 px-1 text-[10px] text-[#59625b]">
+          {Math.round(height)} px: the window ends here
+        </span>
+      )}
     </div>
   );
 }
@@ -318,5 +322,3 @@ function DropLine({ drop, scale, words }: { drop: Drop; scale: number; words: st
     </>
   );
 }
-
-export type { Bays };

@@ -162,7 +162,7 @@ function WorkingBay({
   const layout = useLayout(screen, size);
   const height = Math.max(layout.height, size.height);
   return (
-    <div className="relative" style={{ width: size.width * scale, height: height * scale }}>
+    <div className="relative mx-auto" style={{ width: size.width * scale, height: height * scale }}>
       <div className="outline outline-rule">
         <Bay
           id="working"
@@ -199,7 +199,6 @@ function Edge({
       ? { left: size.width * scale, top: 0, width: 12, height: size.height * scale }
       : { left: 0, top: size.height * scale, width: size.width * scale, height: 12 };
   return (
-    // biome-ignore lint/a11y/noStaticElementInteractions: the field above takes the same number from the keyboard.
     <div
       className={`group absolute z-10 grid touch-none place-items-center ${axis === 'width' ? 'cursor-ew-resize' : 'cursor-ns-resize'}`}
       style={place}

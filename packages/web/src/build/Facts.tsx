@@ -156,10 +156,8 @@ function NameField({ control, name }: { control: Control; name: string }) {
           onChange={(event) => setTyped(event.target.value)}
           onBlur={commit}
           onKeyDown={(event) => {
-            if (event.key === 'Enter' && !problem) {
-              commit();
-              event.currentTarget.blur();
-            }
+            // Leaving the field commits.
+            if (event.key === 'Enter' && !problem) event.currentTarget.blur();
             if (event.key === 'Escape') {
               setTyped(undefined);
               // The field is left only after the old name is back.

@@ -12,7 +12,6 @@ export const Paint = memo(function Paint({ layout, pictureAddress }: PaintProps)
   return (
     <>
       {layout.boxes.map((box, index) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: parts have no id, and the order is that of the tree.
         <PaintedBox
           key={box.control ?? `part ${index}`}
           box={box}

@@ -112,7 +112,7 @@ export function PropertyField({ control, property, name }: PropertyFieldProps) {
           <textarea
             id={id}
             className={`field min-h-7 flex-1 resize-y py-1 ${bound ? '!border-lake' : ''}`}
-            rows={text.length > 30 || text.includes('\n') ? 3 : 1}
+            rows={text.length > 18 || text.includes('\n') ? 3 : 1}
             aria-invalid={draft}
             aria-describedby={draft ? `${id}-problem` : undefined}
             value={text}

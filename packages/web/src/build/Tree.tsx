@@ -193,6 +193,7 @@ function TreeRow({ control, name, level, selected, open, onToggle, onSelect }: T
       {...listeners}
       role="treeitem"
       tabIndex={-1}
+      aria-label={name}
       aria-level={level + 1}
       aria-selected={selected}
       aria-expanded={control.children.length > 0 ? open : undefined}

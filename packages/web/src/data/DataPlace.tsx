@@ -76,7 +76,8 @@ export function DataPlace() {
                 <tbody>
                   {project.state.map((variable, index) => (
                     <VariableRow
-                      key={`${index}`}
+                      // biome-ignore lint/suspicious/noArrayIndexKey: the name changes while it is typed, the place does not.
+                      key={index}
                       variable={variable}
                       onChange={(changed, label, group) =>
                         setState(label, project.state.with(index, changed), group)

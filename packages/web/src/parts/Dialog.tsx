@@ -20,6 +20,16 @@ export function Dialog({
         <Radix.Overlay className="fixed inset-0 z-40 bg-black/30" />
         <Radix.Content
           aria-describedby={undefined}
+          onOpenAutoFocus={(event) => {
+            // One comes to a dialog to fill it in, not to close it.
+            const field = (event.currentTarget as HTMLElement).querySelector<HTMLInputElement>(
+              'input, textarea',
+            );
+            if (!field) return;
+            event.preventDefault();
+            field.focus();
+            field.select();
+          }}
           className="fixed top-1/2 left-1/2 z-50 flex max-h-[85vh] -translate-x-1/2 -translate-y-1/2 flex-col rounded-md border border-rule bg-sheet shadow-xl"
           style={{ width, maxWidth: 'calc(100vw - 32px)' }}
         >

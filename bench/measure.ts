@@ -1,0 +1,38 @@
+/** Timing two ways to do the same, in one run, as a ratio. */
+
+/** A comparison; `ratio`: how many times as fast (or small) as `against`. */
+export interface Measured {
+  readonly name: string;
+  readonly against: string;
+  readonly ratio: number;
+  readonly aim: number | null;
+}
+
+const median = (values: readonly number[]): number =>
+  values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)]!;
+
+function time(work: () => void): number {
+  const begun = performance.now();
+  work();
+  return performance.now() - begun;
+}
+
+/**
+ * Runs two pieces of work in turn, many times, and gives the median of the ratios pair by pair: what slows the
+ * machine for a while slows both.
+ *
+ * @returns how many times as fast `ours` is.
+ */
+export function compare(ours: () => void, theirs: () => void, rounds = 41): number {
+  for (let round = 0; round < 5; round++) {
+    ours();
+    theirs();
+  }
+  const ratios: number[] = [];
+  for (let round = 0; round < rounds; round++) {
+    const [first, second] = round % 2 === 0 ? [ours, theirs] : [theirs, ours];
+    const [a, b] = [time(first), time(second)];
+    ratios.push(round % 2 === 0 ? b / a : a / b);
+  }
+  return Number(median(ratios).toFixed(2));
+}

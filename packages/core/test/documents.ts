@@ -1,0 +1,59 @@
+/** Short ways to documents for tests. */
+import { readFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import {
+  type Control,
+  contextOf,
+  defaultBands,
+  type FontManifest,
+  type Project,
+  parseScreen,
+  projectFormat,
+  type StateVariable,
+} from '../src/index.ts';
+import { Shaper } from '../src/text/shaper.ts';
+
+const fonts = join(import.meta.dirname, '../fonts');
+
+/** The shaper with the fonts that ship. */
+export async function testShaper(): Promise<Shaper> {
+  const manifest = JSON.parse(await readFile(join(fonts, 'fonts.json'), 'utf8')) as FontManifest;
+  return Shaper.load(manifest, (file) => readFile(join(fonts, file)));
+}
+
+/** State variables of the test project: `guests` 3, `name` "Ilka", `late` false. */
+export const testState: readonly StateVariable[] = [
+  { name: 'guests', type: 'number', initial: 3 },
+  { name: 'name', type: 'text', initial: 'Ilka' },
+  { name: 'late', type: 'boolean', initial: false },
+];
+
+/** A project of screens given as source text. @throws Error with the first problem where one is not valid. */
+export function projectOf(...sources: string[]): Project {
+  let count = 0;
+  const base: Project = {
+    format: projectFormat,
+    name: 'Velmora Hut',
+    bands: defaultBands,
+    state: testState,
+    assets: [],
+    screens: [],
+  };
+  const names = sources.map((source) => /<screen[^>]*\sname="([^"]+)"/.exec(source)?.[1] ?? 'screen');
+  const context = { ...contextOf(base), screens: new Set(names) };
+  const screens = sources.map((source, index): Control => {
+    const parsed = parseScreen(source, { file: 'test', context, newId: () => `t${++count}` });
+    if (!parsed.ok) throw new Error(JSON.stringify(parsed.problems));
+    return { ...parsed.screen, name: names[index]! };
+  });
+  return { ...base, screens };
+}
+
+/** The control of a name on the first screen. */
+export function named(project: Project, name: string): Control {
+  const find = (control: Control): Control | undefined =>
+    control.name === name ? control : control.children.map(find).find(Boolean);
+  const found = project.screens.map(find).find(Boolean);
+  if (!found) throw new Error(`There is no ${name}`);
+  return found;
+}

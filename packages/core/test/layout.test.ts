@@ -1,0 +1,177 @@
+import fc from 'fast-check';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { randomScreen, trialAssets } from '../../../tests/parity/documents.ts';
+import { applyStep, defaultBands, namedBoxes, ScreenView, type View, walk } from '../src/index.ts';
+import { breakOpportunities } from '../src/text/breaks.ts';
+import { setText } from '../src/text/paragraph.ts';
+import type { Shaper } from '../src/text/shaper.ts';
+import { named, projectOf, testShaper } from './documents.ts';
+
+let shaper: Shaper;
+beforeAll(async () => {
+  shaper = await testShaper();
+});
+
+const hand: View = { width: 390, height: 844 };
+
+/** Boxes by name as [x, y, width, height]. */
+function boxes(source: string, view: View = hand): Record<string, number[]> {
+  const project = projectOf(source);
+  const screen = project.screens[0]!;
+  const layout = new ScreenView(shaper).layOut(project, screen, view);
+  return Object.fromEntries(
+    namedBoxes(screen, layout).map(({ name, x, y, width, height }) => [name, [x, y, width, height]]),
+  );
+}
+
+describe('sizes along a row', () => {
+  it('shares are exact, whatever the content', () => {
+    const { a, b, c } = boxes(
+      '<screen name="s"><row gap="15"><text name="a" width="share" text="A much longer text than the others have" /><text name="b" width="share 2" text="b" /><text name="c" width="share 2" text="c" /></row></screen>',
+    );
+    expect([a![2], b![2], c![2]]).toEqual([72, 144, 144]);
+  });
+
+  it('a minimum is kept, and its share taken from the others', () => {
+    const { a, b } = boxes(
+      '<screen name="s"><row><column name="a" width="share" min-width="300" /><column name="b" width="share" /></row></screen>',
+    );
+    expect([a![2], b![2]]).toEqual([300, 90]);
+  });
+
+  it('a number and a percentage do not give way, `fit` does', () => {
+    const { a, b, c } = boxes(
+      '<screen name="s"><row><column name="a" width="200" /><column name="b" width="50%" /><text name="c" text="some words here" /></row></screen>',
+    );
+    expect([a![2], b![2]]).toEqual([200, 195]);
+    expect(c![2]).toBeLessThan(60);
+  });
+
+  it('a share in a column that is only as high as its content gets nothing', () => {
+    const { inner } = boxes(
+      '<screen name="s"><column><column name="inner" height="share"><text text="words" /></column></column></screen>',
+    );
+    expect(inner![3]).toBe(0);
+  });
+});
+
+describe('bands', () => {
+  it('later bands win over earlier ones, an orientation over both', () => {
+    const source =
+      '<screen name="s"><row name="r" padding="1" lap.padding="2" desk.padding="3" landscape.padding="4"><column name="c" width="share" /></row></screen>';
+    const left = (width: number, height: number) => boxes(source, { width, height }).c![0];
+    expect([left(390, 844), left(560, 844), left(960, 1400), left(960, 800)]).toEqual([1, 2, 3, 4]);
+  });
+});
+
+describe('direction and text scale', () => {
+  it('right-to-left mirrors places and keeps sizes', () => {
+    const source =
+      '<screen name="s" padding="0 10 0 30"><row><column name="a" width="100" height="10" /><column name="b" width="50" height="10" /></row></screen>';
+    expect(boxes(source, { ...hand, rightToLeft: true })).toMatchObject({
+      a: [260, 0, 100, 10],
+      b: [210, 0, 50, 10],
+    });
+  });
+
+  it('text grows with the reader, padding and gap do not', () => {
+    const source =
+      '<screen name="s"><column name="c" padding="10"><text name="t" text="one line" /></column></screen>';
+    const [plain, twice] = [boxes(source), boxes(source, { ...hand, textScale: 2 })];
+    expect(twice.t![3]).toBeCloseTo(plain.t![3]! * 2, 1);
+    expect(twice.t![1]).toBe(10);
+  });
+});
+
+describe('text', () => {
+  it('is as wide as its longest line and as narrow as its longest word', () => {
+    const set = setText(shaper, 'a longish line\nshort', {
+      family: 'Hanken Grotesk',
+      weight: 400,
+      size: 16,
+      lineHeight: 1.4,
+      noWrap: false,
+    });
+    expect(set.lines(set.maxContent).map((line) => line.text)).toEqual(['a longish line', 'short']);
+    expect(set.lines(set.minContent).map((line) => line.text)).toEqual(['a', 'longish', 'line', 'short']);
+  });
+
+  it('loses no word, at any width', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.constantFrom('hut', 'weather-proof', 'Łąka', '3/4', '(wet)', '—', 'yes?no', '12 €')),
+        fc.integer({ min: 0, max: 300 }),
+        (words, width) => {
+          const text = words.join(' ');
+          const set = setText(shaper, text, {
+            family: 'Zilla Slab',
+            weight: 600,
+            size: 17.3,
+            lineHeight: 1.4,
+            noWrap: false,
+          });
+          const lines = set.lines(width).map((line) => line.text);
+          expect(lines.join('').replaceAll(' ', '')).toBe(text.replaceAll(' ', ''));
+        },
+      ),
+    );
+  });
+
+  it.each([
+    ['weather-proof', [8, 13]],
+    ['ABC-123 -5', [4, 8, 10]],
+    ['yes?no', [4, 6]],
+    ['a/b c', [4, 5]],
+    ['snow (wet)', [5, 10]],
+  ])('%s may break at %j', (text, expected) => {
+    expect(breakOpportunities(text)).toEqual(expected);
+  });
+});
+
+describe('any document', () => {
+  it('is laid out without NaN, and again after a change exactly as from nothing', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 100_000 }), fc.nat(), (seed, pick) => {
+        const screen = randomScreen(seed);
+        const project = {
+          ...projectOf('<screen name="s" />'),
+          assets: trialAssets,
+          bands: defaultBands,
+          screens: [screen],
+        };
+        const kept = new ScreenView(shaper);
+        kept.layOut(project, screen, hand);
+        const all = [...walk(screen)];
+        const control = all[pick % all.length]!;
+        const property = control.kind === 'text' ? 'text' : control.kind === 'screen' ? 'padding' : 'margin';
+        const changed = applyStep(project, { type: 'set', control: control.id, property, value: '7' });
+        if (!changed.ok) throw new Error(changed.reason);
+        const next = changed.project.screens[0]!;
+        const again = namedBoxes(next, kept.layOut(changed.project, next, hand));
+        expect(again).toEqual(namedBoxes(next, new ScreenView(shaper).layOut(changed.project, next, hand)));
+        for (const box of again)
+          for (const number of [box.x, box.y, box.width, box.height])
+            expect(Number.isFinite(number)).toBe(true);
+      }),
+      { numRuns: 150 },
+    );
+  });
+
+  it('keeps the boxes of what did not change', () => {
+    const project = projectOf(
+      '<screen name="s"><row name="one"><text name="t" text="a" /></row><row name="two"><text text="b" /></row></screen>',
+    );
+    const view = new ScreenView(shaper);
+    const before = view.layOut(project, project.screens[0]!, hand);
+    const changed = applyStep(project, {
+      type: 'set',
+      control: named(project, 't').id,
+      property: 'text',
+      value: 'c',
+    });
+    if (!changed.ok) throw new Error(changed.reason);
+    const after = view.layOut(changed.project, changed.project.screens[0]!, hand);
+    const two = named(project, 'two').id;
+    expect(after.byControl.get(two)!.box).toBe(before.byControl.get(two)!.box);
+  });
+});

@@ -1,0 +1,216 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { randomScreen } from '../../../tests/parity/documents.ts';
+import {
+  applyStep,
+  applySteps,
+  type Control,
+  defaultBands,
+  emptyHistory,
+  historyAfter,
+  type LogEntry,
+  mergeAll,
+  type Project,
+  projectProblem,
+  renameScreen,
+  renameState,
+  type Step,
+  stepProblem,
+  walk,
+} from '../src/index.ts';
+import { named, projectOf, testState } from './documents.ts';
+
+const renumbered = (control: Control, prefix: string): Control => ({
+  ...control,
+  id: prefix + control.id,
+  children: control.children.map((child) => renumbered(child, prefix)),
+});
+
+function randomProject(seed: number): Project {
+  const screens = [0, 1].map((index) => ({
+    ...renumbered(randomScreen(seed * 2 + index), `${index}`),
+    name: `Screen${index}`,
+  }));
+  return { format: 1, name: 'Trial', bands: defaultBands, state: testState, assets: [], screens };
+}
+
+/** A step that may or may not fit the project. */
+function randomStep(project: Project): fc.Arbitrary<Step> {
+  const ids = project.screens.flatMap((screen) => [...walk(screen)].map((control) => control.id));
+  const id = fc.constantFrom(...ids, 'nowhere');
+  const name = fc.constantFrom('title', 'line', 'page', 'class', '1st', 'trial');
+  return fc.oneof(
+    fc.record({ type: fc.constant('remove' as const), control: id }),
+    fc.record({
+      type: fc.constant('move' as const),
+      control: id,
+      parent: id,
+      index: fc.integer({ min: -1, max: 6 }),
+    }),
+    fc.record({
+      type: fc.constant('set' as const),
+      control: id,
+      property: fc.constantFrom('gap', 'text', 'width', 'lap.gap', 'nonsense'),
+      value: fc.constantFrom('4', 'share', null),
+    }),
+    fc.record({ type: fc.constant('rename' as const), control: id, name: fc.option(name) }),
+    fc.record({
+      type: fc.constant('insert' as const),
+      parent: id,
+      index: fc.integer({ min: 0, max: 3 }),
+      control: fc.nat().map((n): Control => ({ id: `new${n}`, kind: 'row', props: {}, children: [] })),
+    }),
+    fc.record({
+      type: fc.constant('project' as const),
+      key: fc.constant('name' as const),
+      value: fc.constantFrom('Hut', '', 5),
+    }),
+  );
+}
+
+describe('a step', () => {
+  it('applied and taken back leaves the project as it was, and a failed one says why', () => {
+    fc.assert(
+      fc.property(
+        fc
+          .integer({ min: 1, max: 5000 })
+          .chain((seed) => fc.tuple(fc.constant(seed), randomStep(randomProject(seed)))),
+        ([seed, step]) => {
+          const project = randomProject(seed);
+          const applied = applyStep(project, step);
+          if (!applied.ok) {
+            expect(applied.reason.length).toBeGreaterThan(5);
+            return;
+          }
+          const back = applyStep(applied.project, applied.inverse);
+          expect(back.ok && back.project).toEqual(project);
+        },
+      ),
+      { numRuns: 600 },
+    );
+  });
+
+  it('replayed from JSON gives the same document, and any prefix can be taken back', () => {
+    fc.assert(
+      fc.property(
+        fc
+          .integer({ min: 1, max: 500 })
+          .chain((seed) =>
+            fc.tuple(fc.constant(seed), fc.array(randomStep(randomProject(seed)), { maxLength: 12 })),
+          ),
+        ([seed, tried]) => {
+          const project = randomProject(seed);
+          let current = project;
+          const done: Step[] = [];
+          for (const step of tried) {
+            const applied = applyStep(current, step);
+            if (applied.ok) {
+              current = applied.project;
+              done.push(step);
+            }
+          }
+          const replayed = applySteps(project, JSON.parse(JSON.stringify(done)) as Step[]);
+          expect(replayed.ok && replayed.project).toEqual(current);
+          const back = replayed.ok && applySteps(current, replayed.inverse);
+          expect(back && (back.ok ? back.project : back.reason)).toEqual(project);
+          const merged = applySteps(project, mergeAll(done));
+          expect(merged.ok && merged.project).toEqual(current);
+        },
+      ),
+      { numRuns: 150 },
+    );
+  });
+
+  it('shares with the old project whatever it did not touch', () => {
+    const project = projectOf(
+      '<screen name="A"><row name="one"><text name="t" /></row><row name="two" /></screen>',
+    );
+    const applied = applyStep(project, {
+      type: 'set',
+      control: named(project, 't').id,
+      property: 'text',
+      value: 'x',
+    });
+    expect(applied.ok && named(applied.project, 'two')).toBe(named(project, 'two'));
+  });
+
+  it.each([
+    [
+      { type: 'insert', parent: 'a', index: 0, control: { id: 'x', kind: 'gizmo', props: {}, children: [] } },
+      'There is no kind `gizmo`.',
+    ],
+    [
+      {
+        type: 'insert',
+        parent: 'a',
+        index: 0,
+        control: { id: 'x', kind: 'row', props: { gap: 'wide' }, children: [] },
+      },
+      'gap: `wide` is not a length of 0 or more.',
+    ],
+    [{ type: 'set', control: 'a', property: 'gap', value: 7 }, 'A change of a property lacks something.'],
+    [{ type: 'project', key: 'secrets', value: 7 }, 'A project has no value `secrets`.'],
+    [{ type: 'explode' }, 'There is no step `explode`.'],
+  ])('from outside is refused when it is not one: %j', (step, message) => {
+    expect(stepProblem({ bands: defaultBands }, step)).toBe(message);
+  });
+});
+
+describe('renaming', () => {
+  it('of a state variable follows into expressions, bindings and events, and leaves words alone', () => {
+    const project =
+      projectOf(`<screen name="A"><text name="t" text="guests: {guests + 1} {[1].map(guests =&gt; guests)[0]} {({ guests }).guests}" />
+      <textField name="f" value.bind="guests" /><button name="b" on.press="guests = guests - 1; if (guests &lt; 0) { guests = 0 }" /></screen>`);
+    const applied = applySteps(project, renameState(project, 'guests', 'people'));
+    if (!applied.ok) throw new Error(applied.reason);
+    expect(named(applied.project, 't').props.text).toBe(
+      'guests: {people + 1} {[1].map(guests => guests)[0]} {({ guests: people }).guests}',
+    );
+    expect(named(applied.project, 'f').props['value.bind']).toBe('people');
+    expect(named(applied.project, 'b').props['on.press']).toBe(
+      'people = people - 1; if (people < 0) { people = 0 }',
+    );
+    expect(projectProblem(applied.project)).toBeUndefined();
+    const back = applySteps(applied.project, applied.inverse);
+    expect(back.ok && back.project).toEqual(project);
+  });
+
+  it('of a screen follows into `go`', () => {
+    const project = {
+      ...projectOf(
+        '<screen name="A"><button name="b" on.press="go(&quot;B&quot;); guests = 0" /></screen>',
+        '<screen name="B" />',
+      ),
+      start: 'B',
+    };
+    const applied = applySteps(project, renameScreen(project, project.screens[1]!.id, 'Late'));
+    if (!applied.ok) throw new Error(applied.reason);
+    expect(named(applied.project, 'b').props['on.press']).toBe('go("Late"); guests = 0');
+    expect(applied.project.start).toBe('Late');
+    const back = applySteps(applied.project, applied.inverse);
+    expect(back.ok && back.project).toEqual(project);
+  });
+});
+
+describe('history', () => {
+  const entry = (kind: LogEntry['kind'], label: string, group?: string): LogEntry => ({
+    kind,
+    label,
+    steps: [],
+    inverse: [{ type: 'remove', control: label }],
+    ...(group ? { group } : {}),
+  });
+  it('undoes and redoes in turn, joins a run of typing, and forgets what was undone after a new change', () => {
+    const typed = [
+      entry('change', 'a'),
+      entry('change', 'b1', 'typing'),
+      entry('change', 'b2', 'typing'),
+    ].reduce(historyAfter, emptyHistory);
+    expect(typed.undo.map((item) => item.label)).toEqual(['a', 'b2']);
+    expect(typed.undo[1]!.steps).toHaveLength(2);
+    const undone = historyAfter(typed, entry('undo', 'b2'));
+    expect([undone.undo.length, undone.redo.length]).toEqual([1, 1]);
+    expect(historyAfter(undone, entry('redo', 'b2')).undo).toHaveLength(2);
+    expect(historyAfter(undone, entry('change', 'c')).redo).toEqual([]);
+  });
+});

@@ -1,0 +1,153 @@
+/** The whole application for tests: a server process of its own, a browser, and short ways to what a person does. */
+import { type ChildProcess, spawn } from 'node:child_process';
+import { once } from 'node:events';
+import { mkdtemp, rm } from 'node:fs/promises';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { workspace } from '@hovrin/files';
+import type { Browser, BrowserContext, Locator, Page } from 'playwright-core';
+import { launchChromium } from '../browser/chromium.ts';
+
+async function freePort(): Promise<number> {
+  const probe = createServer().listen(0, '127.0.0.1');
+  await once(probe, 'listening');
+  const { port } = probe.address() as { port: number };
+  probe.close();
+  return port;
+}
+
+export class Workbench {
+  readonly problems: string[] = [];
+  private server: ChildProcess | undefined;
+  private browser!: Browser;
+  private context!: BrowserContext;
+
+  private constructor(
+    private readonly folder: string,
+    private readonly port: number,
+  ) {}
+
+  static async start(): Promise<Workbench> {
+    const bench = new Workbench(await mkdtemp(join(tmpdir(), 'hovrin-e2e-')), await freePort());
+    await bench.startServer();
+    bench.browser = await launchChromium();
+    bench.context = await bench.browser.newContext({
+      viewport: { width: 1280, height: 800 },
+      acceptDownloads: true,
+    });
+    return bench;
+  }
+
+  get address(): string {
+    return `http://127.0.0.1:${this.port}`;
+  }
+
+  async startServer(): Promise<void> {
+    const server = spawn(
+      process.execPath,
+      [
+        join(workspace, 'packages/server/dist/server.mjs'),
+        '--port',
+        String(this.port),
+        '--data',
+        this.folder,
+      ],
+      { stdio: ['ignore', 'pipe', 'inherit'] },
+    );
+    this.server = server;
+    for await (const chunk of server.stdout) if (String(chunk).includes('http://')) return;
+    throw new Error('The server did not start');
+  }
+
+  /** Ends the server as a power cut would. */
+  async killServer(): Promise<void> {
+    const exit = once(this.server!, 'exit');
+    this.server!.kill('SIGKILL');
+    await exit;
+  }
+
+  async stop(): Promise<void> {
+    await this.browser?.close();
+    if (this.server?.exitCode === null) await this.killServer();
+    await rm(this.folder, { recursive: true, force: true });
+  }
+
+  /** A new window. What it writes to the console as an error counts as a problem, unless the server is meant to be away. */
+  async window(expectOffline = false): Promise<Page> {
+    const page = await this.context.newPage();
+    page.setDefaultTimeout(8000);
+    page.on('pageerror', (error) => this.problems.push(error.message));
+    page.on('console', (message) => {
+      if (
+        message.type() === 'error' &&
+        !(expectOffline && /ERR_CONNECTION|ERR_INCOMPLETE|ERR_EMPTY/.test(message.text()))
+      )
+        this.problems.push(message.text());
+    });
+    return page;
+  }
+
+  /** Opens a new project and waits for its bench. */
+  async newProject(page: Page, name: string): Promise<void> {
+    await page.goto(this.address);
+    await page.getByRole('button', { name: 'New project' }).click();
+    await page.getByRole('textbox', { name: 'Name' }).fill(name);
+    await page.getByRole('button', { name: 'Create' }).click();
+    await page.locator('[data-bay]').first().waitFor();
+  }
+}
+
+export const tree = (page: Page, name: string): Locator => page.getByRole('treeitem', { name, exact: true });
+export const facts = (page: Page): Locator => page.getByRole('complementary', { name: 'Facts' });
+/** A field of Facts by its label, as far as it is the only one. */
+export const fact = (page: Page, label: string): Locator =>
+  facts(page).getByLabel(label, { exact: true }).first();
+export const saved = (page: Page): Promise<void> => page.locator('[data-saving="saved"]').waitFor();
+/** Names in the tree, in order, the screen first. */
+export const treeNames = (page: Page): Promise<string[]> =>
+  page
+    .getByRole('treeitem')
+    .evaluateAll((rows) => rows.map((row) => row.querySelector('span.truncate')?.textContent ?? ''));
+
+/** Adds a part by the picker, with keys, and names it. */
+export async function addByKeys(page: Page, find: string, name: string): Promise<void> {
+  await page.keyboard.press('a');
+  await page.getByRole('combobox', { name: 'What to add' }).waitFor();
+  await page.keyboard.type(find);
+  await page.keyboard.press('Enter');
+  await page.waitForFunction(
+    () =>
+      document.activeElement?.id ===
+      document.querySelector<HTMLLabelElement>('aside[aria-label="Facts"] label')?.htmlFor,
+  );
+  await page.keyboard.type(name);
+  await page.keyboard.press('Enter');
+  await tree(page, name).waitFor();
+}
+
+/** Drags from the middle of one thing to a point in another (fractions of its size). */
+export async function drag(page: Page, from: Locator, to: Locator, x = 0.5, y = 0.5): Promise<void> {
+  const start = (await from.boundingBox())!;
+  const end = (await to.boundingBox())!;
+  await page.mouse.move(start.x + start.width / 2, start.y + start.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(start.x + start.width / 2 + 10, start.y + start.height / 2 + 6);
+  await page.mouse.move(end.x + end.width * x, end.y + end.height * y, { steps: 6 });
+  await page.mouse.move(end.x + end.width * x, end.y + end.height * y);
+}
+
+/**
+ * Presses something inside a frame that is shown scaled, at the point where a person sees it. (The driver's own
+ * click does not reckon with the scale.)
+ */
+export async function pressScaled(page: Page, frame: Locator, inside: Locator): Promise<void> {
+  const shown = (await frame.boundingBox())!;
+  const own = await frame.evaluate((element) => (element as HTMLElement).offsetWidth);
+  const at = await inside.evaluate((element) => {
+    const { x, y, width, height } = element.getBoundingClientRect();
+    return { x: x + width / 2, y: y + height / 2 };
+  });
+  const scale = shown.width / own;
+  await page.mouse.click(shown.x + at.x * scale, shown.y + at.y * scale);
+}

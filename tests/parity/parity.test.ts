@@ -1,0 +1,92 @@
+/** The core and Chromium lay out the same: the demo, small documents a rule each, and random ones. */
+import { join } from 'node:path';
+import { defaultBands, type Project, parseScreen, printScreen, type View } from '@hovrin/core';
+import { readProjectFolder, workspace } from '@hovrin/files';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { ParityBench } from './compare.ts';
+import { randomScreen, shrink, trialAssets } from './documents.ts';
+import { rules } from './rules.ts';
+
+let bench: ParityBench;
+beforeAll(async () => {
+  bench = await ParityBench.open();
+});
+afterAll(() => bench.close());
+
+const views: View[] = [
+  { width: 390, height: 844 },
+  { width: 820, height: 1180 },
+  { width: 1280, height: 800 },
+];
+
+const projectWith = (screen: Project['screens'][number]): Project => ({
+  format: 1,
+  name: 'trial',
+  bands: defaultBands,
+  state: [],
+  assets: trialAssets,
+  screens: [screen],
+});
+
+describe('each rule', () => {
+  it.each(rules.map((rule) => [rule.name, rule.source] as const))('%s', async (_, source) => {
+    let count = 0;
+    const parsed = parseScreen(source, {
+      file: 'rule',
+      newId: () => `r${++count}`,
+      context: { bands: defaultBands, names: new Map(), screens: new Set(), namesKnown: false },
+    });
+    if (!parsed.ok) throw new Error(JSON.stringify(parsed.problems));
+    const result = await bench.compare(projectWith(parsed.screen), [
+      ...views,
+      { width: 390, height: 844, textScale: 1.3 },
+      { width: 360, height: 640, rightToLeft: true },
+    ]);
+    expect(result.boxes).toBeGreaterThan(1);
+    expect(result.differences).toEqual([]);
+  });
+});
+
+describe('the demo', () => {
+  it.each(['Tonight', 'Arrivals', 'CheckIn'])('%s', async (name) => {
+    const reading = await readProjectFolder(join(workspace, 'demo/velmora-hut'));
+    if (!reading.ok) throw new Error(JSON.stringify(reading.problems));
+    const project = { ...reading.project, assets: trialAssets, start: name };
+    const sizes = [280, 390, 559, 560, 820, 959, 960, 1280, 1920].map(
+      (width): View => ({ width, height: 800 }),
+    );
+    const result = await bench.compare(project, [
+      ...sizes,
+      { width: 390, height: 844, textScale: 2 },
+      { width: 820, height: 600, rightToLeft: true },
+    ]);
+    expect(result.differences).toEqual([]);
+  });
+});
+
+describe('random documents', () => {
+  // Seeds are fixed, so that a failure stays; PARITY_SEED tries others.
+  const first = Number(process.env.PARITY_SEED ?? 41_000);
+  const documents = 100;
+  it(`${documents} of them in ${views.length} views`, async () => {
+    let boxes = 0;
+    for (let seed = first; seed < first + documents; seed++) {
+      const screen = randomScreen(seed);
+      const result = await bench.compare(projectWith(screen), views);
+      boxes += result.boxes;
+      if (result.differences.length === 0) continue;
+      const { view } = result.differences[0]!;
+      let tries = 0;
+      const least = await shrink(
+        screen,
+        async (less) =>
+          tries++ < 200 && (await bench.compare(projectWith(less), [view])).differences.length > 0,
+      );
+      const { differences } = await bench.compare(projectWith(least), [view]);
+      throw new Error(
+        `Seed ${seed} differs:\n${printScreen(least, defaultBands)}\n${JSON.stringify(differences.slice(0, 3), null, 1)}`,
+      );
+    }
+    expect(boxes).toBeGreaterThan(documents * 10);
+  });
+});

@@ -1,0 +1,11 @@
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  test: {
+    include: ['packages/*/test/**/*.test.ts', 'tests/**/*.test.ts'],
+    testTimeout: 90_000,
+    hookTimeout: 180_000,
+    // Two cores: the browser takes one of them.
+    maxWorkers: 2,
+  },
+});
