@@ -111,7 +111,7 @@ export function PropertyField({ control, property, name }: PropertyFieldProps) {
         ) : isWords && property.group === 'content' ? (
           <textarea
             id={id}
-            className={`field min-h-7 flex-1 resize-y py-1 ${bound ? '!border-lake' : ''}`}
+            className={`field h-auto min-h-7 flex-1 resize-y py-1 ${bound ? '!border-lake' : ''}`}
             rows={text.length > 18 || text.includes('\n') ? 3 : 1}
             aria-invalid={draft}
             aria-describedby={draft ? `${id}-problem` : undefined}

@@ -282,12 +282,14 @@ export class Editor {
       this.sendSoon(50);
       return false;
     }
-    const sent = this.pending;
+    // A copy: what is done while the request is on its way joins the list behind it.
+    const sent = [...this.pending];
     if (sent.length === 0) return true;
     this.sending = true;
+    let answer: Appended;
     try {
       const entries = sent.map(({ inverse: _, ...entry }) => entry);
-      this.received(await api.append(this.projectId, this.clientId, this.state.revision, entries), sent);
+      answer = await api.append(this.projectId, this.clientId, this.state.revision, entries);
     } catch (error) {
       if (error instanceof Refused) this.tell(`${error.message} Your changes are kept here and tried again.`);
       this.update({ saving: 'offline' });
@@ -296,6 +298,7 @@ export class Editor {
     } finally {
       this.sending = false;
     }
+    this.received(answer, sent);
     this.takeEarly();
     if (this.pending.length > 0) this.sendSoon(0);
     return this.pending.length === 0;

@@ -1,0 +1,69 @@
+import { ScreenView } from '@hovrin/core';
+import type { Shaper } from '@hovrin/core/text/shaper';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { named, projectOf, testShaper } from '../../core/test/documents.ts';
+import { controlAt, dropAt } from '../src/build/drop.ts';
+import { steppedText } from '../src/build/PropertyField.tsx';
+import { placeWords } from '../src/editor/places.ts';
+
+let shaper: Shaper;
+beforeAll(async () => {
+  shaper = await testShaper();
+});
+
+const project = projectOf(`<screen name="Tonight" padding="20" gap="10">
+  <row name="line" height="60" gap="10"><column name="a" width="100" /><column name="b" width="100" /><column name="empty" width="share" /></row>
+  <text name="note" text="note" height="40" />
+</screen>`);
+const screen = project.screens[0]!;
+
+function at(x: number, y: number, moving?: string) {
+  const layout = new ScreenView(shaper).layOut(project, screen, { width: 390, height: 844 });
+  const drop = dropAt(project, screen, layout, x, y, moving && named(project, moving).id);
+  return (
+    drop && { words: placeWords(project, drop.place, moving && named(project, moving).id), line: drop.line }
+  );
+}
+
+describe('a drop', () => {
+  it.each([
+    [300, 700, 'into Tonight, after note'],
+    [300, 5, 'into Tonight, before line'],
+    [125, 50, 'into line, after a'],
+    [22, 50, 'into line, before a'],
+    [300, 50, 'into empty'],
+    [300, 22, 'into Tonight, before line'],
+    [300, 84, 'into Tonight, after line'],
+  ])('at %i, %i lands %s', (x, y, words) => {
+    expect(at(x, y)?.words).toBe(words);
+  });
+
+  it('shows its line in the middle of the gap', () => {
+    expect(at(125, 50)?.line).toEqual({ x: 125, y: 20, width: 0, height: 60 });
+    expect(at(300, 86)?.line).toEqual({ x: 20, y: 85, width: 350, height: 0 });
+  });
+
+  it('never lands inside what is moved, and counts without it', () => {
+    expect(at(60, 50, 'line')?.words).toBe('into Tonight, before note');
+    expect(at(125, 50, 'a')?.words).toBe('into line, before b');
+  });
+
+  it('finds the innermost control under a point', () => {
+    const layout = new ScreenView(shaper).layOut(project, screen, { width: 390, height: 844 });
+    expect(controlAt(layout, 60, 50)).toBe(named(project, 'a').id);
+    expect(controlAt(layout, 5, 5)).toBe(screen.id);
+  });
+});
+
+describe('a number that is stepped', () => {
+  it.each([
+    ['12', 1, '13'],
+    ['share 2', 1, 'share 3'],
+    ['50%', -10, '40%'],
+    ['0.5', 1, '1.5'],
+    ['fit', 1, undefined],
+    ['1 2', 1, undefined],
+  ])('%s by %i', (text, by, expected) => {
+    expect(steppedText(text, by)).toBe(expected);
+  });
+});
