@@ -13,6 +13,8 @@ export async function layoutCommand(
     size: { type: 'string', multiple: true },
     'text-scale': { type: 'string' },
     rtl: { type: 'boolean' },
+    // Texts have one language so far, so every locale gives the same boxes.
+    locale: { type: 'string' },
   });
   if (positionals.length === 0) throw new BadInput('Which file? `hovrin layout FILE --size 390x844`');
   if (!values.size) throw new BadInput('Which size? `--size 390x844`');

@@ -6,7 +6,7 @@ import { layoutCommand } from './layout-command.ts';
 
 const help = `hovrin: lays out screens and writes them as pages
 
-  hovrin layout FILE [FILE …] --size WIDTHxHEIGHT [--size …] [--text-scale N] [--rtl]
+  hovrin layout FILE [FILE …] --size WIDTHxHEIGHT [--size …] [--text-scale N] [--rtl] [--locale L]
       prints the boxes of all controls as JSON
   hovrin export html FILE|FOLDER --out DIR [--rtl]
       writes index.html and what it needs

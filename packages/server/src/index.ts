@@ -1,4 +1,5 @@
 /** Starts the server: `server.mjs --port N --data FOLDER [--fresh] [--yes]`. */
+import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { createInterface } from 'node:readline/promises';
 import { parseArgs } from 'node:util';
@@ -7,6 +8,15 @@ import { loadDemo } from './demo-data.ts';
 import { listen, makeApplication } from './server.ts';
 import { openDatabase } from './store/database.ts';
 import { Store } from './store/store.ts';
+
+/** Whether nothing listens on a port of loopback. */
+function isFree(port: number): Promise<boolean> {
+  return new Promise((resolve) => {
+    const probe = createServer()
+      .once('error', () => resolve(false))
+      .listen(port, '127.0.0.1', () => probe.close(() => resolve(true)));
+  });
+}
 
 async function agree(question: string): Promise<boolean> {
   if (!process.stdin.isTTY) {
@@ -33,6 +43,13 @@ async function main(): Promise<number> {
     console.error(`${values.port} is not a port; a port is a number from 1 to 65535.`);
     return 2;
   }
+  // Before anything is touched: with the port taken, another Hovrin may be using the same data.
+  if (!(await isFree(port))) {
+    console.error(
+      `Port ${port} is taken. Another Hovrin may be running there; stop it, or choose another port: npm run demo -- --port ${port + 1}`,
+    );
+    return 3;
+  }
   const { db, close } = openDatabase(join(values.data, 'hovrin.sqlite'));
   const store = new Store(db);
   if (values.fresh && !store.isEmpty()) {
@@ -47,26 +64,17 @@ async function main(): Promise<number> {
     store.clear();
   }
   if (store.isEmpty()) await loadDemo(store);
-  try {
-    const server = await listen(makeApplication(store), port);
-    console.log(`Hovrin is at http://127.0.0.1:${port}/ (its data in ${values.data}; stop it with Ctrl+C)`);
-    for (const signal of ['SIGINT', 'SIGTERM'] as const)
-      process.on(signal, () => {
-        server.closeAllConnections();
-        server.close(() => {
-          close();
-          process.exit(0);
-        });
+  const server = await listen(makeApplication(store), port);
+  console.log(`Hovrin is at http://127.0.0.1:${port}/ (its data in ${values.data}; stop it with Ctrl+C)`);
+  for (const signal of ['SIGINT', 'SIGTERM'] as const)
+    process.on(signal, () => {
+      server.closeAllConnections();
+      server.close(() => {
+        close();
+        process.exit(0);
       });
-    return 0;
-  } catch (error) {
-    if ((error as NodeJS.ErrnoException).code !== 'EADDRINUSE') throw error;
-    console.error(
-      `Port ${port} is taken. Another Hovrin may be running there; stop it, or choose another port: npm run demo -- --port ${port + 1}`,
-    );
-    close();
-    return 3;
-  }
+    });
+  return 0;
 }
 
 const code = await main();

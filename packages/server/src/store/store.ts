@@ -15,7 +15,7 @@ import {
   type Step,
   stepProblem,
 } from '@hovrin/core';
-import { and, asc, desc, eq, gt, isNotNull, isNull, lt, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, isNotNull, isNull, lt } from 'drizzle-orm';
 import { nanoid } from 'nanoid';
 import type { Db } from './database.ts';
 import { assets, entries, projects, snapshots } from './schema.ts';
@@ -119,12 +119,13 @@ export class Store {
     return this.db.select({ id: projects.id }).from(projects).get() === undefined;
   }
 
-  /** Whether anything was changed since projects were loaded. */
+  /** Whether anything was done since the first project was loaded. */
   isChanged(): boolean {
-    return (
-      this.db.select({ id: entries.projectId }).from(entries).get() !== undefined ||
-      this.db.select({ n: sql<number>`count(*)` }).from(projects).get()!.n > 1
-    );
+    const all = this.db
+      .select({ revision: projects.revision, deletedAt: projects.deletedAt })
+      .from(projects)
+      .all();
+    return all.length > 1 || all.some(({ revision, deletedAt }) => revision > 0 || deletedAt !== null);
   }
 
   /** Stores a new project. @throws Error where it is not a valid one. */
