@@ -26,6 +26,7 @@ export * from './source/print.ts';
 export * from './source/problem.ts';
 export * from './steps/edits.ts';
 export * from './steps/history.ts';
+export * from './steps/log.ts';
 export * from './steps/merge.ts';
 export * from './steps/step.ts';
 export * from './text/fonts.ts';

@@ -1,3 +1,5 @@
+import { readFile } from 'node:fs/promises';
+import { join } from 'node:path';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { randomScreen } from '../../../tests/parity/documents.ts';
@@ -145,6 +147,26 @@ describe('a screen as text', () => {
     const many = `<screen>${'<row />'.repeat(20_000)}</screen>`;
     expect(problems(many)[0]).toMatch(/at most 20000 controls/);
     expect(problems(`<screen title="${'x'.repeat(5_000_001)}" />`)[0]).toMatch(/larger than 5 MB/);
+  });
+});
+
+describe('the demo', () => {
+  it('is kept in canonical form', async () => {
+    const folder = join(import.meta.dirname, '../../../demo/velmora-hut');
+    const paths = [
+      'project.json',
+      ...['Tonight', 'Arrivals', 'CheckIn'].map((name) => `screens/${name}.screen.xml`),
+    ];
+    const files = new Map(
+      await Promise.all(
+        paths.map(async (path) => [path, await readFile(join(folder, path), 'utf8')] as const),
+      ),
+    );
+    let count = 0;
+    const read = readFolder(files, () => `d${++count}`);
+    if (!read.ok) throw new Error(JSON.stringify(read.problems));
+    for (const [path, text] of printFolder(read.project))
+      if (path.endsWith('.xml')) expect(text).toBe(files.get(path));
   });
 });
 

@@ -3,13 +3,13 @@ import { request, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Project, Step } from '@hovrin/core';
+import type { Appended, Project, Step } from '@hovrin/core';
 import { unzipSync } from 'fflate';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { loadDemo } from '../src/demo-data.ts';
 import { listen, makeApplication } from '../src/server.ts';
 import { openDatabase } from '../src/store/database.ts';
-import { type Appended, Store } from '../src/store/store.ts';
+import { Store } from '../src/store/store.ts';
 
 let folder: string;
 let store: Store;

@@ -1,5 +1,5 @@
 /** Talking to the server. Failing to reach it is told apart from its refusing. */
-import type { Asset, LogEntry, Project, Step } from '@hovrin/core';
+import type { Appended, Asset, Project, SentEntry, StoredEntry } from '@hovrin/core';
 
 /** The server cannot be reached. */
 export class Unreachable extends Error {}
@@ -19,31 +19,6 @@ export interface ProjectSummary {
   readonly updatedAt: number;
   readonly deletedAt: number | null;
   readonly screens: number;
-}
-
-export interface StoredEntry extends LogEntry {
-  readonly revision: number;
-  readonly clientId: string;
-  readonly sequence: number;
-}
-
-export interface SentEntry {
-  readonly sequence: number;
-  readonly kind: LogEntry['kind'];
-  readonly label: string;
-  readonly group?: string;
-  readonly steps: readonly Step[];
-}
-
-export interface Appended {
-  readonly revision: number;
-  readonly accepted: readonly StoredEntry[];
-  readonly refused: readonly {
-    readonly sequence: number;
-    readonly reason: string;
-    readonly control?: string;
-  }[];
-  readonly missed: readonly StoredEntry[];
 }
 
 export interface OpenedProject {

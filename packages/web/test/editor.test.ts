@@ -1,6 +1,5 @@
-import type { Project, Step } from '@hovrin/core';
+import type { Appended, Project, SentEntry, Step, StoredEntry } from '@hovrin/core';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import type { Appended, SentEntry, StoredEntry } from '../src/api.ts';
 import { Editor } from '../src/editor/editor.ts';
 
 const project: Project = {
@@ -24,6 +23,7 @@ const stored = (entry: SentEntry, revision: number, clientId: string): StoredEnt
   ...entry,
   revision,
   clientId,
+  time: 0,
   inverse: [],
 });
 

@@ -8,6 +8,7 @@ import { kindOf } from '../kinds/catalogue.ts';
 import type { Look, Making } from '../kinds/kind.ts';
 import { setText, type TextStyle } from '../text/paragraph.ts';
 import type { Shaper } from '../text/shaper.ts';
+import { scaledSize } from '../text/units.ts';
 import { type Box, type BoxStyle, makeBox, noSides, type Sides, type Size } from './box.ts';
 
 /** What boxes depend on besides the controls themselves. */
@@ -37,7 +38,7 @@ export class Builder {
 
   constructor(private readonly around: Surroundings) {
     const { shaper, textScale } = around;
-    const scaled = (style: TextStyle) => ({ ...style, size: style.size * textScale });
+    const scaled = (style: TextStyle) => ({ ...style, size: scaledSize(style.size, textScale) });
     const content = (text: string, style: TextStyle) =>
       ({ type: 'text', paragraphs: setText(shaper, text, scaled(style)) }) as const;
     const part = (
@@ -52,7 +53,11 @@ export class Builder {
       blank: (size, look, place) =>
         part({ content: { type: 'blank', ...size }, look: scaleLook(look, textScale) }, place),
       centredBaseline(style, height) {
-        const { ascent, descent } = shaper.lineMetrics(style.family, style.weight, style.size * textScale);
+        const { ascent, descent } = shaper.lineMetrics(
+          style.family,
+          style.weight,
+          scaledSize(style.size, textScale),
+        );
         return (height - ascent - descent) / 2 + ascent;
       },
       picture(name) {
@@ -128,7 +133,7 @@ function boxLookOf(values: Values): Look {
 
 /** Looks give text sizes before the reader's text scale; painters want them after it. */
 function scaleLook(look: Look, scale: number): Look {
-  return look.text ? { ...look, text: { ...look.text, size: look.text.size * scale } } : look;
+  return look.text ? { ...look, text: { ...look.text, size: scaledSize(look.text.size, scale) } } : look;
 }
 
 /** Whether a control is hidden by its own value (expressions aside). */

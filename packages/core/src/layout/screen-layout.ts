@@ -47,7 +47,7 @@ export interface ScreenBox {
 export interface ScreenLayout {
   readonly width: number;
   /** Height of the whole screen, which may be more than the view's. */
-  readonly height: number;
+  readonly fullHeight: number;
   /** Parents before children, in document order. */
   readonly boxes: readonly ScreenBox[];
   /** The boxes of controls by id; hidden controls have none. */
@@ -120,7 +120,7 @@ function place(root: Box, view: View): ScreenLayout {
     for (const child of from.children) visit(child.laid, x + child.x, y + child.y, index);
   };
   visit(laid, 0, 0, -1);
-  return { width: laid.width, height: laid.height, boxes, byControl };
+  return { width: laid.width, fullHeight: laid.height, boxes, byControl };
 }
 
 /** One control of a layout, as the command line prints it. Lengths in CSS px. */

@@ -19,3 +19,11 @@ export const glyphSize = (px: number): number =>
 
 /** Height of a line: the font size as a whole 64th, times the factor, cut to a 64th. */
 export const lineHeightOf = (size: number, factor: number): number => floorUnit(roundUnit(size) * factor);
+
+/**
+ * A font size for a reader's text scale, as a page has it: `rem`, times the root's font size, in single precision.
+ *
+ * @param size CSS px at the plain scale.
+ */
+export const scaledSize = (size: number, textScale: number): number =>
+  Math.fround(Math.fround(size / 16) * Math.fround(16 * textScale));

@@ -1,9 +1,10 @@
 /** The list of projects, and one project: reading it, adding to its log, hearing of changes. */
 import { PassThrough } from 'node:stream';
+import type { SentEntry, StoredEntry } from '@hovrin/core';
 import type Router from '@koa/router';
 import Joi from 'joi';
 import { check, RequestError, readJson } from '../request.ts';
-import { entriesAtOnce, type SentEntry, type Store, type StoredEntry } from '../store/store.ts';
+import { entriesAtOnce, type Store } from '../store/store.ts';
 
 const nameShape = Joi.object<{ name: string }>({ name: Joi.string().trim().min(1).max(200).required() });
 

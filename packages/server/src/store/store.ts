@@ -3,16 +3,19 @@
  * `append`, in one transaction an entry list.
  */
 import {
+  type Appended,
   type Applied,
   type Asset,
   applySteps,
   defaultBands,
-  type LogEntry,
   newScreen,
   type Project,
   projectFormat,
   projectProblem,
+  type Refusal,
+  type SentEntry,
   type Step,
+  type StoredEntry,
   stepProblem,
 } from '@hovrin/core';
 import { and, asc, desc, eq, gt, isNotNull, isNull, lt } from 'drizzle-orm';
@@ -33,39 +36,6 @@ export interface ProjectSummary {
   readonly updatedAt: number;
   readonly deletedAt: number | null;
   readonly screens: number;
-}
-
-/** A log entry with its place. */
-export interface StoredEntry extends LogEntry {
-  readonly revision: number;
-  readonly clientId: string;
-  readonly sequence: number;
-  readonly time: number;
-}
-
-/** An entry as a client sends it. */
-export interface SentEntry {
-  readonly sequence: number;
-  readonly kind: LogEntry['kind'];
-  readonly label: string;
-  readonly group?: string;
-  readonly steps: readonly Step[];
-}
-
-export interface Refusal {
-  readonly sequence: number;
-  readonly reason: string;
-  readonly control?: string;
-}
-
-export interface Appended {
-  readonly revision: number;
-  /** What is stored now of the entries sent; those of an earlier, repeated request too. */
-  readonly accepted: readonly StoredEntry[];
-  /** Entries whose steps do not apply any more. */
-  readonly refused: readonly Refusal[];
-  /** Other clients' entries after the base revision. */
-  readonly missed: readonly StoredEntry[];
 }
 
 export interface OpenProject {

@@ -33,7 +33,7 @@ export function Bay({ id, screen, layout, size, scale, working, outlines }: BayP
   const pressed = useRef<string | undefined>(undefined);
   const { setNodeRef, listeners } = useDraggable({ id: `bay ${id}`, data: { from: 'bay', pressed } });
 
-  const height = Math.max(layout.height, size.height);
+  const height = Math.max(layout.fullHeight, size.height);
   useEffect(() => {
     const element = surface.current;
     if (!element) return;
@@ -92,7 +92,7 @@ export function Bay({ id, screen, layout, size, scale, working, outlines }: BayP
         </div>
       </div>
       <div className="pointer-events-none absolute inset-0">
-        {layout.height > size.height + 0.5 && (
+        {layout.fullHeight > size.height + 0.5 && (
           <Fold at={size.height * scale} height={size.height} words={working} />
         )}
         {outlines &&

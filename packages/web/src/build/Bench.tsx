@@ -160,7 +160,7 @@ function WorkingBay({
   onResize: (size: Partial<ScreenSize>) => void;
 }) {
   const layout = useLayout(screen, size);
-  const height = Math.max(layout.height, size.height);
+  const height = Math.max(layout.fullHeight, size.height);
   return (
     <div className="relative mx-auto" style={{ width: size.width * scale, height: height * scale }}>
       <div className="outline outline-rule">

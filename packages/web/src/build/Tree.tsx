@@ -235,7 +235,7 @@ function TreeRow({ control, name, level, selected, open, onToggle, onSelect }: T
             <button
               type="button"
               tabIndex={-1}
-              className="btn-bare -mr-1 !h-6 !min-w-5 opacity-0 group-hover:opacity-100 data-[state=open]:opacity-100"
+              className="btn-bare absolute right-0.5 !h-6 !min-w-5 bg-sheet opacity-0 group-hover:opacity-100 data-[state=open]:opacity-100"
               aria-label={`More for ${name}`}
               onPointerDown={(event) => {
                 event.stopPropagation();

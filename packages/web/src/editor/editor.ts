@@ -3,6 +3,7 @@
  * server has it all. Changes show at once and are sent in the background.
  */
 import {
+  type Appended,
   applySteps,
   emptyHistory,
   type History,
@@ -13,10 +14,12 @@ import {
   mergeAll,
   type Project,
   pathTo,
+  type SentEntry,
   type Step,
+  type StoredEntry,
   startScreen,
 } from '@hovrin/core';
-import { type Appended, api, type OpenedProject, Refused, type SentEntry, type StoredEntry } from '../api.ts';
+import { api, type OpenedProject, Refused } from '../api.ts';
 import { abandonedOutboxes, claimClient, keepOutbox } from './pending.ts';
 
 /** A change as a command makes it. */

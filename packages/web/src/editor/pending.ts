@@ -2,8 +2,8 @@
  * Changes that the server has not taken yet, kept in the browser's own storage: they survive a reload, and a
  * window that was closed while the server was away leaves them to the next one that opens the project.
  */
+import type { SentEntry } from '@hovrin/core';
 import { nanoid } from 'nanoid';
-import type { SentEntry } from '../api.ts';
 
 const prefix = (project: string) => `hovrin.pending.${project}.`;
 
