@@ -21,9 +21,10 @@ export const glyphSize = (px: number): number =>
 export const lineHeightOf = (size: number, factor: number): number => floorUnit(roundUnit(size) * factor);
 
 /**
- * A font size for a reader's text scale, as a page has it: `rem`, times the root's font size, in single precision.
+ * A font size for a reader's text scale, as a page has it: `rem`, times the root's font size, which is kept in
+ * single precision, as is the result.
  *
  * @param size CSS px at the plain scale.
  */
 export const scaledSize = (size: number, textScale: number): number =>
-  Math.fround(Math.fround(size / 16) * Math.fround(16 * textScale));
+  Math.fround((size / 16) * Math.fround(16 * textScale));
