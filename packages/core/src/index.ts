@@ -4,6 +4,7 @@
  */
 export * from './document/attributes.ts';
 export * from './document/names.ts';
+export * from './document/problems.ts';
 export * from './document/property-text.ts';
 export * from './document/theme.ts';
 export * from './document/tree.ts';

@@ -4,6 +4,7 @@
  */
 import {
   asTyped,
+  attributeProblems,
   type Control,
   contextOf,
   hasExpression,
@@ -67,9 +68,7 @@ export function PropertyField({ control, property, name }: PropertyFieldProps) {
   const text = asTyped(held) ?? '';
   const own = held !== undefined;
   const draft = asTyped(held) !== inForce(held);
-  const reading = own
-    ? readAttributeText(kindOf(control), property.name, text, contextOf(project))
-    : undefined;
+  const problem = attributeProblems(project, control).find(({ attribute }) => attribute === property.name);
   const bound = own && hasExpression(inForce(held) ?? '');
   const isWords = property.type.name === 'text';
   const change = (next: string) => set(property.name, property.label, next === '' && !isWords ? null : next);
@@ -79,7 +78,7 @@ export function PropertyField({ control, property, name }: PropertyFieldProps) {
       next !== undefined && readAttributeText(kindOf(control), property.name, next, contextOf(project)).ok;
     if (next !== undefined && valid) change(next);
   };
-  const flag = property.type.name === 'flag' && !bound && !draft;
+  const flag = property.type.name === 'flag' && !bound && !problem;
   const changes = Object.keys(control.props).filter(
     (key) => key.endsWith(`.${property.name}`) && !key.startsWith('on.'),
   );
@@ -113,8 +112,8 @@ export function PropertyField({ control, property, name }: PropertyFieldProps) {
             id={id}
             className={`field h-auto min-h-7 flex-1 resize-y py-1 ${bound ? '!border-lake' : ''}`}
             rows={text.length > 18 || text.includes('\n') ? 3 : 1}
-            aria-invalid={draft}
-            aria-describedby={draft ? `${id}-problem` : undefined}
+            aria-invalid={problem !== undefined}
+            aria-describedby={problem ? `${id}-problem` : undefined}
             value={text}
             placeholder={property.default ?? ''}
             onChange={(event) => change(event.target.value)}
@@ -125,8 +124,8 @@ export function PropertyField({ control, property, name }: PropertyFieldProps) {
             <input
               id={id}
               className={`field pr-6 ${bound ? '!border-lake' : ''} ${stepped.has(property.type.name) ? 'text-right' : ''}`}
-              aria-invalid={draft}
-              aria-describedby={draft ? `${id}-problem` : undefined}
+              aria-invalid={problem !== undefined}
+              aria-describedby={problem ? `${id}-problem` : undefined}
               spellCheck={false}
               value={text}
               placeholder={property.default ?? (property.type.name === 'size' ? 'auto' : '')}
@@ -169,11 +168,11 @@ export function PropertyField({ control, property, name }: PropertyFieldProps) {
           <Undo2 size={12} />
         </button>
       </div>
-      {draft && reading && !reading.ok && (
+      {problem && (
         <p id={`${id}-problem`} role="alert" className="mb-1 ml-[92px] text-[12px] text-brick">
-          {reading.message}
-          {reading.at > 0 && <span className="text-quiet"> (at character {reading.at + 1})</span>}
-          {inForce(held) !== undefined && (
+          {problem.message}
+          {problem.at > 0 && <span className="text-quiet"> (at character {problem.at + 1})</span>}
+          {draft && inForce(held) !== undefined && (
             <span className="text-quiet"> {`“${inForce(held)}” goes on working.`}</span>
           )}
         </p>

@@ -1,7 +1,7 @@
 /** The tree: screens on top, then everything on the screen, names first. */
 
 import { useDraggable } from '@dnd-kit/core';
-import { asTyped, type Control, effectiveNames, hasExpression, inForce } from '@hovrin/core';
+import { attributeProblems, type Control, effectiveNames, hasExpression, inForce } from '@hovrin/core';
 import { ChevronDown, ChevronRight, MoreHorizontal, Plus } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { canRun, commandNamed, runCommand } from '../editor/commands.ts';
@@ -264,6 +264,7 @@ function TreeRow({ control, name, level, selected, open, onToggle, onSelect }: T
 
 /** What is special about a control: bound, with events, changed from a band, with something that is not valid. */
 function Marks({ control }: { control: Control }) {
+  const { project } = useEditorState();
   const entries = Object.entries(control.props);
   const marks = [
     {
@@ -281,7 +282,7 @@ function Marks({ control }: { control: Control }) {
       className: 'bg-copper',
     },
     {
-      on: entries.some(([, value]) => asTyped(value) !== inForce(value)),
+      on: attributeProblems(project, control).length > 0,
       words: 'Has a value that is not valid',
       className: 'bg-brick',
     },

@@ -28,6 +28,14 @@ export function DataPlace() {
       steps: [{ type: 'project', key: 'state', value: state }],
       ...(group ? { group } : {}),
     });
+  const remove = (variable: StateVariable, index: number) => {
+    const uses = usesOfState(project, variable.name).length;
+    setState(`Delete ${variable.name}`, project.state.toSpliced(index, 1));
+    if (uses > 0)
+      editor.tell(
+        `${uses} ${uses === 1 ? 'property still names' : 'properties still name'} ${variable.name}; they are marked in the tree. Undo brings it back.`,
+      );
+  };
   const add = () => {
     const name = freshName('value', (candidate) =>
       project.state.some((variable) => variable.name === candidate),
@@ -82,7 +90,7 @@ export function DataPlace() {
                       onChange={(changed, label, group) =>
                         setState(label, project.state.with(index, changed), group)
                       }
-                      onRemove={() => setState(`Delete ${variable.name}`, project.state.toSpliced(index, 1))}
+                      onRemove={() => remove(variable, index)}
                     />
                   ))}
                 </tbody>

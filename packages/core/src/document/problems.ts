@@ -1,0 +1,32 @@
+/** What is not valid in a control as it stands: drafts, and expressions whose names are gone. */
+import { kindOf } from '../kinds/catalogue.ts';
+import { contextOf, readAttributeText } from './property-text.ts';
+import { asTyped, type Control, type Project } from './types.ts';
+
+/** An attribute whose text is not valid. */
+export interface AttributeProblem {
+  readonly attribute: string;
+  readonly message: string;
+  /** UTF-16 index into the attribute's text. */
+  readonly at: number;
+}
+
+const found = new WeakMap<
+  Control,
+  { state: Project['state']; screens: string; problems: readonly AttributeProblem[] }
+>();
+
+/** All attributes of a control that are not valid; worked out once for each version of it and of what it names. */
+export function attributeProblems(project: Project, control: Control): readonly AttributeProblem[] {
+  const screens = project.screens.map((screen) => screen.name).join();
+  const known = found.get(control);
+  if (known && known.state === project.state && known.screens === screens) return known.problems;
+  const kind = kindOf(control);
+  const context = contextOf(project);
+  const problems = Object.entries(control.props).flatMap(([attribute, value]): AttributeProblem[] => {
+    const reading = readAttributeText(kind, attribute, asTyped(value) ?? '', context);
+    return reading.ok ? [] : [{ attribute, message: reading.message, at: reading.at }];
+  });
+  found.set(control, { state: project.state, screens, problems });
+  return problems;
+}
