@@ -74,6 +74,18 @@ it('a number steps by keys and by dragging its label, and is sent back to its de
   await width.fill('50%');
 });
 
+it('an input is given a variable of its own in one change', async () => {
+  await page.getByRole('treeitem', { name: 'Screen1', exact: true }).click();
+  await addByKeys(page, 'yes no', 'ropes');
+  await fact(page, 'Checked kept in').selectOption({ label: 'a new variable' });
+  expect(await fact(page, 'Checked kept in').inputValue()).toBe('ropes');
+  await page.getByRole('link', { name: 'Data' }).click();
+  expect(await page.getByLabel('Type of ropes').inputValue()).toBe('boolean');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByText('There are no state variables yet.').waitFor();
+  await page.getByRole('link', { name: 'Build' }).click();
+});
+
 it('a deleted variable marks what still names it, and undo mends it', async () => {
   await page.getByRole('link', { name: 'Data' }).click();
   await page.getByRole('button', { name: 'Add a variable' }).click();

@@ -1,7 +1,7 @@
 /** One size of the screen on the bench: live, selectable, a place to drop on. */
 
 import { useDraggable } from '@dnd-kit/core';
-import { type Control, effectiveNames, type ScreenLayout } from '@hovrin/core';
+import { type Control, effectiveNames, kindOf, type ScreenLayout } from '@hovrin/core';
 import { Plus } from 'lucide-react';
 import { type PointerEvent, useCallback, useEffect, useRef, useState } from 'react';
 import { api } from '../api.ts';
@@ -121,8 +121,26 @@ export function Bay({ id, screen, layout, size, scale, working, outlines }: BayP
         {working && selectedBox && selection[0] !== undefined && !bays.drop && (
           <AddButtons screen={screen} id={selection[0]} box={selectedBox} scale={scale} />
         )}
+        {working && screen.children.length === 0 && !bays.drop && <FirstControl screen={screen} />}
         {drop && <DropLine drop={drop} scale={scale} words={bays.drop?.words ?? ''} />}
       </div>
+    </div>
+  );
+}
+
+/** What an empty screen says: how to begin. */
+function FirstControl({ screen }: { screen: Control }) {
+  const { editor } = useWorkplace();
+  return (
+    <div className="absolute inset-x-0 top-16 flex flex-col items-center gap-2 px-6 text-center text-[#59625b]">
+      <button
+        type="button"
+        className="pointer-events-auto inline-flex h-8 items-center gap-1.5 rounded-md bg-[#e0a11b] px-3 font-semibold text-[#1f2a24]"
+        onClick={() => editor.openPicker({ parent: screen.id, index: 0 })}
+      >
+        <Plus size={15} strokeWidth={2.5} aria-hidden /> Add the first control
+      </button>
+      <p>or drag a part here, or press A</p>
     </div>
   );
 }
@@ -224,7 +242,7 @@ function SelectionMarks({
       </svg>
       {!small && (
         <span
-          className={`absolute -left-1 bg-[#1f2a24] px-1.5 text-[11px] leading-[17px] whitespace-nowrap text-[#fffdf8] ${top < 24 ? 'top-1' : 'bottom-full mb-1.5'}`}
+          className={`absolute -left-1 bg-[#1f2a24] px-1.5 text-[11px] leading-[17px] whitespace-nowrap text-[#fffdf8] ${top < 24 ? 'top-full mt-1.5' : 'bottom-full mb-1.5'}`}
         >
           {name}
         </span>
@@ -265,7 +283,7 @@ function AddButtons({
       y: row ? top + height / 2 : top + height + 11,
     });
   }
-  if (control && ['screen', 'row', 'column'].includes(control.kind) && control.children.length === 0)
+  if (control && parent && kindOf(control).container && control.children.length === 0)
     spots.push({ place: { parent: id, index: 0 }, x: left + width / 2, y: top + Math.min(height / 2, 60) });
   return spots.map(({ place, x, y }) => {
     const words = `Add ${placeWords(project, place)}`;

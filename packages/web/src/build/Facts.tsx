@@ -5,6 +5,7 @@ import {
   contextOf,
   controlNameProblem,
   effectiveNames,
+  freeName,
   inForce,
   kindOf,
   locate,
@@ -13,6 +14,7 @@ import {
   readAttributeText,
   renameScreen,
   screenNameProblem,
+  stateNameProblem,
 } from '@hovrin/core';
 import { ChevronDown, ChevronRight, Undo2, Upload } from 'lucide-react';
 import { type ReactNode, useEffect, useId, useRef, useState } from 'react';
@@ -191,14 +193,34 @@ function PropertyRow({ control, property, name }: { control: Control; property: 
   );
 }
 
+/** The choice that makes a variable; no name can be like it. */
+const newVariable = '+';
+
 /** Joins an input's value with a state variable, in both directions. */
 function TwoWayField({ control, property, name }: { control: Control; property: Property; name: string }) {
+  const { editor } = useWorkplace();
   const { project } = useEditorState();
   const { set, rest } = useSetProperty(control, name);
   const id = useId();
   const attribute = `${property.name}.bind`;
   const target = asTyped(control.props[attribute]) ?? '';
   const fitting = project.state.filter((variable) => property.twoWay!.includes(variable.type));
+  /** A variable made for this control, called as it is called. */
+  const keepInNew = () => {
+    const [type] = property.twoWay!;
+    const variable = freeName(name, (candidate) => stateNameProblem(project, candidate) !== undefined);
+    editor.dispatch({
+      label: `Keep ${name} in ${variable}`,
+      steps: [
+        {
+          type: 'project',
+          key: 'state',
+          value: [...project.state, { name: variable, type, initial: type === 'boolean' ? false : '' }],
+        },
+        { type: 'set', control: control.id, property: attribute, value: variable },
+      ],
+    });
+  };
   const lost = target !== '' && !fitting.some((variable) => variable.name === target);
   return (
     <div className="flex items-center gap-1.5">
@@ -210,15 +232,17 @@ function TwoWayField({ control, property, name }: { control: Control; property: 
             className="mr-1 inline-block size-1.5 rounded-[1px] bg-lake align-middle"
           />
         )}
-        {property.label} kept in
+        Kept in
       </label>
       <select
         id={id}
+        aria-label={`${property.label} kept in`}
         className={`field flex-1 ${target ? '!border-lake' : ''}`}
         aria-invalid={lost}
         value={target}
         onChange={(event) => {
-          set(attribute, property.label, event.target.value === '' ? null : event.target.value);
+          if (event.target.value === newVariable) keepInNew();
+          else set(attribute, property.label, event.target.value === '' ? null : event.target.value);
           rest();
         }}
       >
@@ -229,6 +253,7 @@ function TwoWayField({ control, property, name }: { control: Control; property: 
             {variable.name}
           </option>
         ))}
+        <option value={newVariable}>a new variable</option>
       </select>
       <span className="w-5" />
     </div>
