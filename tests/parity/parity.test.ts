@@ -64,6 +64,31 @@ describe('the demo', () => {
   });
 });
 
+describe('bound values', () => {
+  it('of size, place and look are laid out the same', async () => {
+    const state = [
+      { name: 'wide', type: 'number' as const, initial: 120 },
+      { name: 'late', type: 'boolean' as const, initial: true },
+      { name: 'words', type: 'text' as const, initial: 'Supper at seven, and soup' },
+    ];
+    let count = 0;
+    const context = {
+      bands: defaultBands,
+      names: new Map(state.map(({ name, type }) => [name, type])),
+      screens: new Set<string>(),
+      namesKnown: true,
+    };
+    const source = `<screen name="trial"><row gap="{wide / 10}" padding="{late ? 8 : 0}" align="{late ? 'center' : 'start'}">
+      <text text="{words}" width="{wide}" /><text text="for {wide}" width="{late ? 'share' : 'fit'}" size="{wide / 5}" /><button text="gone" hidden="{late}" />
+      <textField label="{words}" value.bind="words" width="{wide + 40}" /><checkbox label="{words.toUpperCase()}" checked.bind="late" /></row></screen>`;
+    const parsed = parseScreen(source, { file: 'bound', newId: () => `r${++count}`, context });
+    if (!parsed.ok) throw new Error(JSON.stringify(parsed.problems));
+    const result = await bench.compare({ ...projectWith(parsed.screen), state }, views);
+    expect(result.boxes).toBe(18);
+    expect(result.differences).toEqual([]);
+  });
+});
+
 describe('random documents', () => {
   // Seeds are fixed, so that a failure stays; PARITY_SEED tries others.
   const first = Number(process.env.PARITY_SEED ?? 41_000);
