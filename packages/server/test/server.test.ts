@@ -90,7 +90,7 @@ describe('the log', () => {
       status: 409,
       body: {
         revision: 2,
-        refused: [{ sequence: 0, control: 'text-one', reason: 'The control is not there any more.' }],
+        refused: [{ sequence: 0, control: 'title', reason: 'The control is not there any more.' }],
       },
     });
   });

@@ -60,6 +60,8 @@ export interface FlexContent {
   readonly columnGap: number;
   /** Centred children that do not fit begin at the start instead (Align 3 §4.4, `safe`). */
   readonly safe?: boolean;
+  /** In a right-to-left page; places count from the start all the same, only inline baselines lie at the end. */
+  readonly rightToLeft?: boolean;
 }
 /** Words. */
 export interface TextContent {

@@ -9,13 +9,14 @@ import type { Look, Making } from '../kinds/kind.ts';
 import { setText, type TextStyle } from '../text/paragraph.ts';
 import type { Shaper } from '../text/shaper.ts';
 import { scaledSize } from '../text/units.ts';
-import { type Box, type BoxStyle, makeBox, noSides, type Sides, type Size } from './box.ts';
+import { type Box, type BoxStyle, type Content, makeBox, noSides, type Sides, type Size } from './box.ts';
 
 /** What boxes depend on besides the controls themselves. */
 export interface Surroundings extends Circumstances {
   readonly shaper: Shaper;
   readonly assets: readonly Asset[];
   readonly textScale: number;
+  readonly rightToLeft: boolean;
 }
 
 const noStyle: BoxStyle = {
@@ -77,6 +78,10 @@ export class Builder {
     return box ?? undefined;
   }
 
+  private directed(content: Content): Content {
+    return this.around.rightToLeft && content.type === 'flex' ? { ...content, rightToLeft: true } : content;
+  }
+
   private boxAnew(control: Control): Box | undefined {
     const kind = kindOf(control);
     const values = valuesOf(control, kind, this.around);
@@ -88,7 +93,7 @@ export class Builder {
     return makeBox({
       control: control.id,
       style: { ...styleOf(values), ...inside.style },
-      content: inside.content,
+      content: this.directed(inside.content),
       children,
       look: scaleLook({ ...boxLookOf(values), ...inside.look }, this.around.textScale),
     });

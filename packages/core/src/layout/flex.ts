@@ -101,7 +101,7 @@ export function layOutFlex(box: Box, content: FlexContent, given: Given): Laid {
   lines.forEach((line, lineIndex) => {
     const cross = crossSizes[lineIndex]!;
     for (const item of line) stretch(item, cross, row, inside);
-    const baselineAt = lineBaseline(line, row);
+    const baselineAt = lineBaseline(line, content);
     const used =
       line.reduce((sum, item) => sum + item.main + item.flex.margin, 0) +
       Math.max(0, line.length - 1) * mainGap;
@@ -329,15 +329,21 @@ function lineCross(line: Item[], row: boolean): number {
 }
 
 /**
- * From a line's start to the baseline that its items share. In a column it runs along the inline axis, where
- * each item's baseline is its start edge.
+ * From the start of an item's margin box to its baseline. In a column that runs along the inline axis: there it
+ * is the item's left edge, whatever the direction (Align 3 §9.1, line-left).
  */
-const lineBaseline = (line: Item[], row: boolean) =>
-  line.reduce((most, item) => {
-    if (item.align !== 'baseline') return most;
-    const { margin } = item.box.style;
-    return Math.max(most, row ? margin.top + baselineOf(item) : margin.start);
-  }, Number.NEGATIVE_INFINITY);
+function baselineOffset(item: Item, content: FlexContent): number {
+  const { margin } = item.box.style;
+  if (content.direction === 'row') return margin.top + baselineOf(item);
+  return margin.start + (content.rightToLeft ? item.laid.width : 0);
+}
+
+/** From a line's start to the baseline that its items share. */
+const lineBaseline = (line: Item[], content: FlexContent) =>
+  line.reduce(
+    (most, item) => (item.align === 'baseline' ? Math.max(most, baselineOffset(item, content)) : most),
+    Number.NEGATIVE_INFINITY,
+  );
 
 /** Gives a stretched item the line's cross size (§9.4.11); it is definite from then on. */
 function stretch(item: Item, cross: number, row: boolean, inside: Inside): void {
@@ -366,7 +372,7 @@ function crossOffset(item: Item, cross: number, content: FlexContent, baselineAt
     case 'end':
       return before + free;
     case 'baseline':
-      return row ? baselineAt - baselineOf(item) : baselineAt;
+      return baselineAt - baselineOffset(item, content) + before;
     default:
       return before;
   }

@@ -74,14 +74,22 @@ export class ScreenView {
   layOut(project: Project, screen: Control, view: View): ScreenLayout {
     const textScale = view.textScale ?? 1;
     const size = { bands: project.bands, width: view.width, height: view.height };
-    const key = `${prefixesInForce(size).join()} ${textScale}`;
+    const rightToLeft = view.rightToLeft ?? false;
+    const key = `${prefixesInForce(size).join()} ${textScale} ${rightToLeft}`;
     const sameProject =
       this.made?.state === project.state &&
       this.made.assets === project.assets &&
       this.made.bands === project.bands;
     if (!this.builder || key !== this.key || !sameProject) {
       const scope = initialScope(project);
-      this.builder = new Builder({ shaper: this.shaper, assets: project.assets, textScale, scope, ...size });
+      this.builder = new Builder({
+        shaper: this.shaper,
+        assets: project.assets,
+        textScale,
+        rightToLeft,
+        scope,
+        ...size,
+      });
       this.key = key;
       this.made = project;
     }

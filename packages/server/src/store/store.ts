@@ -17,6 +17,7 @@ import {
   type Step,
   type StoredEntry,
   stepProblem,
+  walk,
 } from '@hovrin/core';
 import { and, asc, desc, eq, gt, isNotNull, isNull, lt } from 'drizzle-orm';
 import { nanoid } from 'nanoid';
@@ -255,11 +256,9 @@ export class Store {
             ? applySteps(project, entry.steps)
             : ({ ok: false, reason: problem } as Extract<Applied, { ok: false }>);
         if (!applied.ok) {
-          refused.push({
-            sequence: entry.sequence,
-            reason: applied.reason,
-            ...(applied.control === undefined ? {} : { control: applied.control }),
-          });
+          const control =
+            applied.control && (this.nameOfLost(id, applied.control, baseRevision) ?? applied.control);
+          refused.push({ sequence: entry.sequence, reason: applied.reason, ...(control ? { control } : {}) });
           continue;
         }
         ({ project } = applied);
@@ -298,6 +297,17 @@ export class Store {
     for (const entry of stored) for (const listener of this.listeners.get(id) ?? []) listener(entry);
     const missed = this.entriesAfter(id, baseRevision).filter((entry) => entry.clientId !== clientId);
     return { revision, accepted, refused, missed };
+  }
+
+  /** The name of a control that was taken away after a revision; undefined where none of that id was. */
+  private nameOfLost(id: string, control: string, after: number): string | undefined {
+    for (const { inverse } of this.entriesAfter(id, after))
+      for (const step of inverse) {
+        const lost =
+          step.type === 'insert' ? [...walk(step.control)].find((each) => each.id === control) : undefined;
+        if (lost) return lost.name ?? lost.kind;
+      }
+    return undefined;
   }
 
   /** Calls a listener with each entry that is stored from now on. @returns what ends it. */
