@@ -3,7 +3,7 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   test: {
     include: ['packages/*/test/**/*.test.ts', 'tests/**/*.test.ts'],
-    testTimeout: 90_000,
+    testTimeout: 180_000,
     hookTimeout: 180_000,
     // Two cores: the browser takes one of them.
     maxWorkers: 2,

@@ -8,7 +8,7 @@ import { useCommandKeys } from '../editor/keys.ts';
 import { PlaceHeader } from '../PlaceHeader.tsx';
 
 const files = [
-  ['index.html', 'All screens, with real headings, labels, inputs and buttons'],
+  ['index.html', 'All screens, with real labels, inputs and buttons'],
   ['style.css', 'Plain flexbox with one rule a control, changes in media queries'],
   ['script.js', 'State, bindings and events; no layout'],
   ['fonts/, assets/', 'The fonts in use and the pictures'],
