@@ -79,9 +79,16 @@ it('an input is given a variable of its own in one change', async () => {
   await addByKeys(page, 'yes no', 'ropes');
   await fact(page, 'Checked kept in').selectOption({ label: 'a new variable' });
   expect(await fact(page, 'Checked kept in').inputValue()).toBe('ropes');
+  // A yes or no can follow an expression too.
+  await tree(page, 'ridge').click();
+  await facts(page).getByRole('button', { name: 'Bind Hidden to an expression' }).click();
+  await page.keyboard.type('{!ropes}');
+  await page.locator('[data-bay="working"] img').waitFor({ state: 'detached' });
+  await facts(page).getByRole('button', { name: 'Send Hidden back to its default' }).click();
+  await page.locator('[data-bay="working"] img').waitFor();
   await page.getByRole('link', { name: 'Data' }).click();
   expect(await page.getByLabel('Type of ropes').inputValue()).toBe('boolean');
-  await page.getByRole('button', { name: 'Undo' }).click();
+  for (let count = 0; count < 3; count++) await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByText('There are no state variables yet.').waitFor();
   await page.getByRole('link', { name: 'Build' }).click();
 });

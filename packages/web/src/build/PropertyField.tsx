@@ -78,7 +78,9 @@ export function PropertyField({ control, property, name }: PropertyFieldProps) {
       next !== undefined && readAttributeText(kindOf(control), property.name, next, contextOf(project)).ok;
     if (next !== undefined && valid) change(next);
   };
-  const flag = property.type.name === 'flag' && !bound && !problem;
+  // A yes or no is a checkbox until somebody wants an expression there.
+  const [typing, setTyping] = useState(false);
+  const flag = property.type.name === 'flag' && !bound && !problem && !typing;
   const changes = Object.keys(control.props).filter(
     (key) => key.endsWith(`.${property.name}`) && !key.startsWith('on.'),
   );
@@ -106,6 +108,18 @@ export function PropertyField({ control, property, name }: PropertyFieldProps) {
               checked={text === 'true'}
               onChange={(event) => change(event.target.checked ? 'true' : '')}
             />
+            <button
+              type="button"
+              className="btn-bare ml-auto font-mono text-[11px] text-quiet"
+              aria-label={`Bind ${property.label} to an expression`}
+              title={`Bind ${property.label} to an expression`}
+              onClick={() => {
+                setTyping(true);
+                requestAnimationFrame(() => document.getElementById(id)?.focus());
+              }}
+            >
+              {'{ }'}
+            </button>
           </span>
         ) : isWords && property.group === 'content' ? (
           <textarea
@@ -128,9 +142,19 @@ export function PropertyField({ control, property, name }: PropertyFieldProps) {
               aria-describedby={problem ? `${id}-problem` : undefined}
               spellCheck={false}
               value={text}
-              placeholder={property.default ?? (property.type.name === 'size' ? 'auto' : '')}
+              placeholder={
+                property.default ??
+                (property.type.name === 'size'
+                  ? 'auto'
+                  : property.type.name === 'flag'
+                    ? '{ an expression }'
+                    : '')
+              }
               onChange={(event) => change(event.target.value)}
-              onBlur={rest}
+              onBlur={() => {
+                rest();
+                setTyping(false);
+              }}
               onKeyDown={(event) => {
                 if (
                   (event.key === 'ArrowUp' || event.key === 'ArrowDown') &&
