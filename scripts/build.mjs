@@ -90,7 +90,7 @@ const parts = {
     made: 'packages/web/dist/index.html',
     make: async () => {
       const { build } = await import('vite');
-      await build({ root: join(root, 'packages/web'), logLevel: 'warn' });
+      await build({ root: join(root, 'packages/web'), logLevel: 'error' });
     },
   },
 };

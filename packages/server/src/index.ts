@@ -29,15 +29,28 @@ async function agree(question: string): Promise<boolean> {
   return /^y(es)?$/i.test(answer.trim());
 }
 
+/** The options of the command line, or what is wrong with them. */
+function readOptions() {
+  try {
+    return parseArgs({
+      options: {
+        port: { type: 'string', default: '4870' },
+        data: { type: 'string', default: join(workspace, 'data') },
+        fresh: { type: 'boolean' },
+        yes: { type: 'boolean' },
+      },
+    }).values;
+  } catch (error) {
+    return `${(error as Error).message}\nThe options are --port N, --data FOLDER, --fresh and --yes.`;
+  }
+}
+
 async function main(): Promise<number> {
-  const { values } = parseArgs({
-    options: {
-      port: { type: 'string', default: '4870' },
-      data: { type: 'string', default: join(workspace, 'data') },
-      fresh: { type: 'boolean' },
-      yes: { type: 'boolean' },
-    },
-  });
+  const values = readOptions();
+  if (typeof values === 'string') {
+    console.error(values);
+    return 2;
+  }
   const port = Number(values.port);
   if (!Number.isInteger(port) || port < 1 || port > 65_535) {
     console.error(`${values.port} is not a port; a port is a number from 1 to 65535.`);

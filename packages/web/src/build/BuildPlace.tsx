@@ -45,7 +45,7 @@ export function BuildPlace() {
     { keys: '+', label: 'Nearer', run: () => setZoom(Math.min(4, scale.current * 1.25)) },
     { keys: '-', label: 'Farther', run: () => setZoom(Math.max(0.1, scale.current / 1.25)) },
     { keys: '0', label: 'Zoom to fit', run: () => setZoom('fit') },
-    { keys: 'T', label: 'Try', run: () => void navigate('try') },
+    { keys: 'T', label: 'Try', run: () => screen && void navigate('try') },
     { keys: '?', label: 'This list', run: () => setKeysShown(true) },
   ];
   useCommandKeys(editor, see);

@@ -73,7 +73,12 @@ export function PathLine({ zoom, onZoom, outlines, onOutlines, onKeys }: PathLin
       <button type="button" className="btn-bare" aria-label="Keys" title="All keys (?)" onClick={onKeys}>
         <Keyboard size={16} />
       </button>
-      <button type="button" className="btn btn-main" onClick={() => void navigate('try')}>
+      <button
+        type="button"
+        className="btn btn-main"
+        disabled={project.screens.length === 0}
+        onClick={() => void navigate('try')}
+      >
         <Play size={14} aria-hidden /> Try
       </button>
     </header>
