@@ -82,18 +82,16 @@ function heightByContainer(container: Box, content: FlexContent, child: Box): nu
 export function contribution(child: Box, height?: number): Widths {
   const range = widthRange(child, undefined);
   const margin = across(child.style.margin);
-  const fixed = pixels(child.style.width, undefined);
-  if (fixed !== undefined) {
-    const width = clamp(fixed, range) + margin;
-    return { min: width, max: width };
-  }
-  const own =
-    child.content.type === 'picture' && height !== undefined
-      ? same(pictureWidth(child, child.content, height))
-      : contentWidths(child);
   // §5.2.2: a picture whose width or maximum is a percentage may be compressed to nothing.
   const compressible =
     child.content.type === 'picture' && (isFraction(child.style.width) || isFraction(child.style.maxWidth));
-  const least = compressible ? 0 : own.min;
-  return { min: clamp(least, range) + margin, max: clamp(own.max, range) + margin };
+  const fixed = pixels(child.style.width, undefined);
+  const byHeight = child.content.type === 'picture' && height !== undefined;
+  const own =
+    fixed !== undefined
+      ? same(fixed)
+      : byHeight
+        ? same(pictureWidth(child, child.content as PictureContent, height))
+        : contentWidths(child);
+  return { min: clamp(compressible ? 0 : own.min, range) + margin, max: clamp(own.max, range) + margin };
 }
