@@ -1,0 +1,185 @@
+import { describe, expect, it } from 'vitest';
+import { colourType, limitType, marginType, sizeType } from '../src/document/property-types.ts';
+import {
+  attributeProblems,
+  controlNameProblem,
+  controlProblem,
+  defaultBands,
+  effectiveNames,
+  initialScope,
+  kindOf,
+  kinds,
+  locate,
+  nameProblem,
+  nearest,
+  pathTo,
+  projectProblem,
+  stateNameProblem,
+  valuesOf,
+} from '../src/index.ts';
+import { named, projectOf } from './documents.ts';
+
+describe('a property type', () => {
+  it.each([
+    [sizeType, '120', '120', 120],
+    [sizeType, ' 120px ', '120', 120],
+    [sizeType, 'share', 'share', { share: 1 }],
+    [sizeType, 'share 2.50', 'share 2.5', { share: 2.5 }],
+    [sizeType, '33.5%', '33.5%', { fraction: 0.335 }],
+    [limitType, '0', '0', 0],
+    [marginType, '-4  8px', '-4 8', { top: -4, end: 8, bottom: -4, start: 8 }],
+    [marginType, '1 2 3', '1 2 3', { top: 1, end: 2, bottom: 3, start: 2 }],
+    [marginType, '1 2 3 4', '1 2 3 4', { top: 1, end: 2, bottom: 3, start: 4 }],
+    [colourType, '#ABC', '#abc', '#abc'],
+    [colourType, 'on-accent', 'on-accent', 'on-accent'],
+  ])('%# reads %s', (type, text, canonical, value) => {
+    expect(type.read(text)).toEqual({ ok: true, text: canonical, value });
+  });
+
+  it.each([
+    [
+      sizeType,
+      [
+        '-1',
+        'share 0',
+        'share -1',
+        'share 2px',
+        '10 px 3',
+        '1e5',
+        'NaN',
+        'Infinity',
+        '',
+        '50 %%',
+        '99999999',
+        'auto',
+      ],
+    ],
+    [limitType, ['fit', '-3', '-5%']],
+    [marginType, ['', '1 2 3 4 5', '5%', 'auto']],
+    [colourType, ['red', '#ab', '#abcde', 'rgb(1,2,3)', 'url(x)', 'var(--x)']],
+  ])('%# refuses what it does not know', (type, texts) => {
+    for (const text of texts) expect(type.read(text), text).toMatchObject({ ok: false });
+  });
+
+  it('gives each kind only properties whose defaults and starters it can read itself', () => {
+    for (const kind of kinds) {
+      for (const property of kind.properties)
+        if (property.default !== undefined)
+          expect(property.type.read(property.default), `${kind.name} ${property.name}`).toMatchObject({
+            ok: true,
+          });
+      for (const [name, text] of Object.entries(kind.starter))
+        expect(
+          kind.properties.find((property) => property.name === name)?.type.read(text),
+          `${kind.name} ${name}`,
+        ).toMatchObject({ ok: true });
+    }
+  });
+});
+
+describe('names', () => {
+  it.each(['title', '_x', '$y', 'größe', 'a1'])('%s can be one', (name) =>
+    expect(nameProblem(name)).toBeUndefined(),
+  );
+  it.each(['', '1a', 'a b', 'a-b', 'class', 'undefined', 'a.b', '😀', 'x'.repeat(65)])('%s cannot', (name) =>
+    expect(nameProblem(name)).toBeTruthy(),
+  );
+
+  it('are unique in a screen, not between screens, and state has its own', () => {
+    const project = projectOf(
+      '<screen name="A"><text name="t" /><text name="u" /></screen>',
+      '<screen name="B"><text name="t" /></screen>',
+    );
+    const [screen] = project.screens;
+    expect(controlNameProblem(screen!, named(project, 'u'), 't')).toMatch(/taken by another text/);
+    expect(controlNameProblem(screen!, named(project, 'u'), 'A')).toMatch(/screen itself/);
+    expect(controlNameProblem(screen!, named(project, 't'), 't')).toBeUndefined();
+    expect(stateNameProblem(project, 'guests')).toMatch(/already/);
+    expect(stateNameProblem(project, 'Math')).toMatch(/function/);
+  });
+
+  it('are made from the kind where there is none, past those that are taken', () => {
+    const project = projectOf('<screen name="A"><text /><row name="text2"><text /></row><row /></screen>');
+    expect([...effectiveNames(project.screens[0]!).values()]).toEqual([
+      'A',
+      'text1',
+      'text2',
+      'text3',
+      'row1',
+    ]);
+  });
+
+  it('that are mistyped find their nearest', () => {
+    expect(nearest('buton', ['button', 'row'])).toBe('button');
+    expect(nearest('gpa', ['gap', 'padding'])).toBe('gap');
+    expect(nearest('zzzz', ['gap', 'padding'])).toBeUndefined();
+  });
+});
+
+describe('a project', () => {
+  const project = projectOf(
+    '<screen name="A"><row name="r"><text name="t" text="{guests}" /></row></screen>',
+  );
+  it('knows where its controls are', () => {
+    const { id } = named(project, 't');
+    expect(pathTo(project, id).map((control) => control.name)).toEqual(['A', 'r', 't']);
+    expect(locate(project, id)).toMatchObject({ index: 0, depth: 2, parent: { name: 'r' } });
+    expect(locate(project, 'nowhere')).toBeUndefined();
+  });
+
+  it.each([
+    [{ ...project, format: 2 }, 'format 2'],
+    [{ ...project, name: 5 }, 'no name'],
+    [{ ...project, bands: [] }, 'bands'],
+    [{ ...project, state: [{ name: 'a', type: 'number', initial: 'x' }] }, 'not of type number'],
+    [{ ...project, state: [{ name: 'a b', type: 'text', initial: '' }] }, 'no spaces'],
+    [{ ...project, assets: [{ name: '../x', type: 'image/png', width: 1, height: 1 }] }, 'file name'],
+    [{ ...project, assets: [{ name: 'x', type: 'text/html', width: 1, height: 1 }] }, 'not a picture'],
+    [{ ...project, screens: [...project.screens, ...project.screens] }, 'the id'],
+    [null, 'not a project'],
+  ])('%# that is not valid says why', (value, words) => {
+    expect(projectProblem(value)).toContain(words);
+  });
+
+  it('refuses controls that are nested too deeply or are no controls', () => {
+    let deep: unknown = { id: 'x', kind: 'row', props: {}, children: [] };
+    for (let level = 0; level < 120; level++)
+      deep = { id: `d${level}`, kind: 'row', props: {}, children: [deep] };
+    expect(controlProblem({ bands: defaultBands }, deep, false)).toContain('at most 100 deep');
+    expect(
+      controlProblem(
+        { bands: defaultBands },
+        { id: 'x', kind: 'row', props: { gap: 4 }, children: [] },
+        false,
+      ),
+    ).toContain('no text');
+    expect(
+      controlProblem({ bands: defaultBands }, { id: 'x', kind: 'text', props: {}, children: [deep] }, false),
+    ).toContain('holds no other controls');
+  });
+
+  it('says which attributes are not valid as they stand', () => {
+    const without = { ...project, state: [] };
+    expect(attributeProblems(project, named(project, 't'))).toEqual([]);
+    expect(attributeProblems(without, named(without, 't'))).toMatchObject([
+      { attribute: 'text', at: 1, message: 'There is no state variable `guests`.' },
+    ]);
+  });
+});
+
+describe('values in force', () => {
+  it('fall back to the default where an expression fails, and say so', () => {
+    const project = projectOf(
+      '<screen name="A"><text name="t" size="{name}" width="{guests * 40}" text="{late ? 1 : null}" /></screen>',
+    );
+    const control = named(project, 't');
+    const values = valuesOf(control, kindOf(control), {
+      bands: defaultBands,
+      width: 390,
+      height: 844,
+      scope: initialScope(project),
+    });
+    expect([values.number('size'), values.size('width'), values.text('text')]).toEqual([16, 120, '']);
+    expect(values.problems).toMatchObject([{ property: 'size' }]);
+  });
+});

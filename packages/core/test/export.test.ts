@@ -1,0 +1,141 @@
+import { describe, expect, it } from 'vitest';
+import { programOf } from '../src/export/program.ts';
+import { stylesheet } from '../src/export/stylesheet.ts';
+import { applyStep, exportPage, type Project } from '../src/index.ts';
+import { named, projectOf } from './documents.ts';
+
+/** The rules of a project's controls, without theme and kinds. */
+function rules(source: string): string {
+  const css = stylesheet(projectOf(source), '');
+  return css
+    .slice(css.indexOf('/* s */') + 8)
+    .replace(/\s+/g, ' ')
+    .trim();
+}
+
+const page = (project: Project) => exportPage(project, { fonts: { files: [] }, script: 'var hovrinPage;' });
+
+describe('the stylesheet', () => {
+  it.each([
+    ['<row><text name="t" width="share 2" /></row>', '.s .t { flex: 2 1 0px; min-width: 0; }'],
+    ['<column><text name="t" width="share" /></column>', '.s .t { align-self: stretch; }'],
+    [
+      '<row><text name="t" width="120" height="50%" /></row>',
+      '.s .t { width: 120px; flex: none; height: 50%; }',
+    ],
+    ['<row><text name="t" width="fit" height="fit" /></row>', '.s .t { height: fit-content; }'],
+    [
+      '<column><text name="t" height="share" min-height="20" /></column>',
+      '.s .t { flex: 1 1 0px; min-height: 20px; }',
+    ],
+    ['<text name="t" margin="1 2 3 4" />', '.s .t { margin-block: 1px 3px; margin-inline: 4px 2px; }'],
+    [
+      '<text name="t" padding="0 8" size="20" color="warm" />',
+      '.s .t { padding: 0 8px; font-size: 1.25rem; color: var(--warm); }',
+    ],
+    [
+      '<row name="t" gap="8" row-gap="4" justify="between" wrap="true" />',
+      '.s .t { gap: 4px 8px; justify-content: space-between; flex-wrap: wrap; }',
+    ],
+    [
+      '<row name="t" border-width="1 0" border-color="#abc" background="none" />',
+      '.s .t { background: transparent; border-style: solid; border-width: 1px 0; border-color: #abc; }',
+    ],
+    ['<divider name="t" color="ink" />', '.s .t { background: var(--ink); }'],
+  ])('of %s', (inside, expected) => {
+    expect(rules(`<screen name="s">${inside}</screen>`)).toBe(expected);
+  });
+
+  it('says in media queries only what changes, and sends back what falls away', () => {
+    const css = rules(
+      '<screen name="s"><row><text name="t" width="share" lap.width="200" desk.width="200" hidden="true" desk.hidden="false" /></row></screen>',
+    );
+    expect(css).toBe(
+      '.s .t { display: none; flex: 1 1 0px; min-width: 0; } ' +
+        '@media (min-width: 560px) { .s .t { min-width: revert-layer; width: 200px; flex: none; } } ' +
+        '@media (min-width: 960px) { .s .t { display: revert-layer; } }',
+    );
+  });
+
+  it('lets an orientation win over bands', () => {
+    const css = rules('<screen name="s"><row name="r" gap="8" lap.gap="24" portrait.gap="8" /></screen>');
+    expect(css).toContain('@media (min-width: 560px) { .s .r { gap: 24px; } }');
+    expect(
+      css.indexOf('(orientation: portrait) and (min-width: 560px) { .s .r { gap: 8px; } }'),
+    ).toBeGreaterThan(css.indexOf('gap: 24px'));
+  });
+
+  it('has rules only for the kinds in use', () => {
+    const css = stylesheet(projectOf('<screen name="s"><text /></screen>'), '');
+    expect(css).toContain('.k-text {');
+    expect(css).not.toContain('.k-checkbox');
+  });
+});
+
+describe('the page', () => {
+  it('has the start screen in its body and the others in templates', () => {
+    const project = {
+      ...projectOf('<screen name="A" />', '<screen name="B" title="Late &amp; early" />'),
+      start: 'B',
+    };
+    const html = page(project).files.get('index.html')!;
+    expect(html).toContain('<title>Late &amp; early</title>');
+    expect(html).toMatch(
+      /<body>\s*<main class="k-screen B" data-name="B"><\/main>\s*<template data-screen="A">/,
+    );
+  });
+
+  it('shows the initial values, bound or not', () => {
+    const html = page(
+      projectOf(
+        '<screen name="s"><text text="{guests} of {{46}}" /><textField label="Who" value.bind="name" /><checkbox label="Late" checked.bind="late" /><row hidden="{guests &gt; 2}" /></screen>',
+      ),
+    ).files.get('index.html')!;
+    expect(html).toContain('>3 of {46}</p>');
+    expect(html).toContain('value="Ilka"');
+    expect(html).not.toContain('checked');
+    expect(html).toContain('style="display: none"');
+  });
+
+  it('carries a program without parser: the last good values of drafts, nothing of what was never good', () => {
+    const project = projectOf(
+      '<screen name="s"><text name="t" text="{guests}" /><button name="b" on.press="guests = 1" /></screen>',
+    );
+    const draft = applyStep(project, {
+      type: 'set',
+      control: named(project, 't').id,
+      property: 'text',
+      value: { draft: '{guests +}', good: '{guests}' },
+    });
+    const event =
+      draft.ok &&
+      applyStep(draft.project, {
+        type: 'set',
+        control: named(project, 'b').id,
+        property: 'on.press',
+        value: { draft: 'gues' },
+      });
+    if (!event) throw new Error('The first step does not apply');
+    if (!event.ok) throw new Error(event.reason);
+    const [screen] = programOf(event.project).screens;
+    expect(screen!.content).toMatchObject([{ control: 't', template: { whole: true } }]);
+    expect(screen!.events).toEqual([]);
+  });
+
+  it('names the fonts and pictures it needs', () => {
+    const project = {
+      ...projectOf('<screen name="s"><text desk.font="Zilla Slab" /></screen>'),
+      assets: [{ name: 'a b.png', type: 'image/png', width: 1, height: 1 }],
+    };
+    const fonts = ['Hanken Grotesk', 'Zilla Slab', 'JetBrains Mono'].map((family) => ({
+      family,
+      weight: 400,
+      file: family,
+      unicodeRange: 'U+0-FF',
+    }));
+    const made = exportPage(project, { fonts: { files: fonts }, script: '' });
+    expect(made.fonts).toEqual(['Hanken Grotesk.woff2', 'Zilla Slab.woff2']);
+    expect(made.assets).toEqual(['a b.png']);
+    expect(made.files.get('script.js')).toContain('"a b.png": "assets/a%20b.png"');
+  });
+});
