@@ -35,7 +35,9 @@ function measure(box: Box): Widths {
       return { min: width, max: width };
     }
     case 'flex': {
-      const parts = box.children.map((child) => contribution(child, heightByContainer(box, content, child)));
+      const parts = box.children.map((child) =>
+        contribution(child, content.direction, heightByContainer(box, content, child)),
+      );
       const gaps = Math.max(0, parts.length - 1) * content.columnGap;
       const largest = (pick: (w: Widths) => number) => parts.reduce((most, w) => Math.max(most, pick(w)), 0);
       const sum = (pick: (w: Widths) => number) => parts.reduce((all, w) => all + pick(w), 0);
@@ -77,15 +79,19 @@ function heightByContainer(container: Box, content: FlexContent, child: Box): nu
  * What a child adds to its parent's content widths: its margin box at its own `width` where that is a number,
  * by content otherwise. A percentage counts as absent here (CSS Sizing 3 §5.2.1).
  *
+ * @param axis the parent's main axis.
  * @param height border-box height by the parent, where that is known beforehand.
  */
-export function contribution(child: Box, height?: number): Widths {
+export function contribution(child: Box, axis: 'row' | 'column', height?: number): Widths {
   const range = widthRange(child, undefined);
   const margin = across(child.style.margin);
-  // §5.2.2: a picture whose width or maximum is a percentage may be compressed to nothing.
-  const compressible =
-    child.content.type === 'picture' && (isFraction(child.style.width) || isFraction(child.style.maxWidth));
   const fixed = pixels(child.style.width, undefined);
+  // §5.2.2: a picture whose width or maximum is a percentage may be compressed to nothing, but not below a
+  // number that a row keeps (Flexbox 1 §9.9.1: what cannot shrink counts in full).
+  const keeps = fixed !== undefined && axis === 'row';
+  const compressible =
+    child.content.type === 'picture' &&
+    (isFraction(child.style.width) || (isFraction(child.style.maxWidth) && !keeps));
   const byHeight = child.content.type === 'picture' && height !== undefined;
   const own =
     fixed !== undefined
