@@ -133,6 +133,19 @@ describe('the editor', () => {
     expect(localStorage.getItem(`hovrin.pending.p.${answers.requests[0]!.clientId}`)).toContain('two');
   });
 
+  it('never changes an entry that may have arrived, though its answer was lost', async () => {
+    type('soup', 'run');
+    await vi.advanceTimersByTimeAsync(400);
+    await answers.requests[0]!.answer('gone');
+    type('soup at seven', 'run');
+    await vi.advanceTimersByTimeAsync(2000);
+    expect(answers.requests[1]!.entries.map(({ sequence, steps }) => [sequence, steps])).toEqual([
+      [0, [set('soup')]],
+      [1, [set('soup at seven')]],
+    ]);
+    expect(editor.state.history.undo).toHaveLength(1);
+  });
+
   it('says which change another window made impossible, and goes on from what the server has', async () => {
     type('mine');
     await vi.advanceTimersByTimeAsync(400);

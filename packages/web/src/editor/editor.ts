@@ -69,6 +69,8 @@ export class Editor {
   private readonly listeners = new Set<() => void>();
   private readonly clientId = claimClient();
   private sequence = 0;
+  /** Greatest sequence that was ever sent. The server may have it even if no answer came, so it must not change. */
+  private attempted = -1;
   /** What the server has, and its entries; the shown project is this with the pending entries on top. */
   private confirmed: Project;
   private entries: StoredEntry[];
@@ -157,7 +159,7 @@ export class Editor {
     // Typing and dragging: joined with the entry before, as long as that has not been sent.
     if (
       last &&
-      !this.sending &&
+      last.sequence > this.attempted &&
       kind === 'change' &&
       last.kind === 'change' &&
       change.group &&
@@ -289,6 +291,7 @@ export class Editor {
     const sent = [...this.pending];
     if (sent.length === 0) return true;
     this.sending = true;
+    this.attempted = Math.max(this.attempted, ...sent.map((entry) => entry.sequence));
     let answer: Appended;
     try {
       const entries = sent.map(({ inverse: _, ...entry }) => entry);
