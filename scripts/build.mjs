@@ -52,7 +52,6 @@ const parts = {
     sources: ['scripts/fonts.mjs'],
     made: 'packages/core/fonts/fonts.json',
     make: makeFonts,
-    ageless: true,
   },
   page: {
     sources: ['packages/core/src', 'packages/page/src'],
@@ -98,10 +97,9 @@ const parts = {
 /** Makes the named parts where they are missing or older than their sources. */
 export async function ensureBuilt(names = Object.keys(parts), tell = () => {}) {
   for (const name of names) {
-    const { sources, made, make, ageless } = parts[name];
+    const { sources, made, make } = parts[name];
     const path = join(root, made);
-    if (existsSync(path) && (ageless || statSync(path).mtimeMs >= newest([...sources, 'scripts/build.mjs'])))
-      continue;
+    if (existsSync(path) && statSync(path).mtimeMs >= newest([...sources, 'scripts/build.mjs'])) continue;
     tell(name);
     await make();
   }

@@ -3,7 +3,7 @@
  * shaper reads), and fonts.json, the list of them. Does nothing when they are already there.
  */
 import { existsSync } from 'node:fs';
-import { copyFile, mkdir, readFile, writeFile } from 'node:fs/promises';
+import { copyFile, mkdir, readFile, rm, writeFile } from 'node:fs/promises';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 
@@ -18,34 +18,71 @@ const families = [
 const weights = [400, 500, 600, 700];
 // In order of preference for a character that two sets hold.
 const sets = ['latin', 'latin-ext'];
+// Scripts that the families do not have come from one family for all, under each family's own name.
+const others = [
+  ['noto-sans', 'greek', ['normal', 'italic']],
+  ['noto-sans', 'cyrillic', ['normal', 'italic']],
+  ['noto-sans-hebrew', 'hebrew', ['normal']],
+  ['noto-sans-arabic', 'arabic', ['normal']],
+];
+const version = 2;
 
 export async function makeFonts() {
-  if (existsSync(join(out, 'fonts.json'))) return;
+  const list = join(out, 'fonts.json');
+  if (existsSync(list) && JSON.parse(await readFile(list, 'utf8')).version === version) return;
   const require = createRequire(join(root, 'packages/core/package.json'));
   const { decompress } = require('wawoff2');
+  await rm(out, { recursive: true, force: true });
   await mkdir(out, { recursive: true });
-  const files = [];
-  for (const [family, name] of families) {
+  const made = new Set();
+  const make = async (name, set, weight, style) => {
+    const file = `${name}-${set}-${weight}${style === 'italic' ? '-italic' : ''}`;
+    if (made.has(file)) return file;
+    made.add(file);
     const folder = dirname(require.resolve(`@fontsource/${name}/package.json`));
-    const ranges = JSON.parse(await readFile(join(folder, 'unicode.json'), 'utf8'));
+    const source = join(folder, `files/${name}-${set}-${weight}-${style}.woff2`);
+    await copyFile(source, join(out, `${file}.woff2`));
+    await writeFile(join(out, `${file}.ttf`), await decompress(await readFile(source)));
+    return file;
+  };
+  const rangesOf = async (name) =>
+    JSON.parse(
+      await readFile(
+        join(dirname(require.resolve(`@fontsource/${name}/package.json`)), 'unicode.json'),
+        'utf8',
+      ),
+    );
+  const files = [];
+  for (const [family, name] of families)
     for (const weight of weights)
-      for (const set of sets) {
-        const file = `${name}-${set}-${weight}`;
-        const source = join(folder, `files/${name}-${set}-${weight}-normal.woff2`);
-        await copyFile(source, join(out, `${file}.woff2`));
-        await writeFile(join(out, `${file}.ttf`), await decompress(await readFile(source)));
-        files.push({ family, weight, file, unicodeRange: ranges[set] });
+      for (const style of ['normal', 'italic']) {
+        const italic = style === 'italic';
+        for (const set of sets)
+          files.push({
+            family,
+            weight,
+            italic,
+            file: await make(name, set, weight, style),
+            unicodeRange: (await rangesOf(name))[set],
+          });
+        for (const [other, set, styles] of others)
+          files.push({
+            family,
+            weight,
+            italic,
+            file: await make(other, set, weight, styles.includes(style) ? style : 'normal'),
+            unicodeRange: (await rangesOf(other))[set],
+          });
       }
-  }
   // The workbench itself is set in these fonts too; the same rules as in exported pages.
   const rules = files
     .toReversed()
     .map(
-      ({ family, weight, file, unicodeRange }) =>
-        `@font-face { font-family: "${family}"; font-weight: ${weight}; font-display: block; src: url("${file}.woff2") format("woff2"); unicode-range: ${unicodeRange}; }\n`,
+      ({ family, weight, italic, file, unicodeRange }) =>
+        `@font-face { font-family: "${family}"; font-weight: ${weight}; font-style: ${italic ? 'italic' : 'normal'}; font-display: block; src: url("${file}.woff2") format("woff2"); unicode-range: ${unicodeRange}; }\n`,
     );
   await writeFile(join(out, 'fonts.css'), rules.join(''));
-  await writeFile(join(out, 'fonts.json'), `${JSON.stringify({ files }, null, 1)}\n`);
+  await writeFile(list, `${JSON.stringify({ version, files }, null, 1)}\n`);
 }
 
 if (process.argv[1] === import.meta.filename) await makeFonts();

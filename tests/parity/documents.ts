@@ -1,5 +1,5 @@
 /** Random screens for comparing the core with a browser: every kind and layout property, nested, with words. */
-import { type Control, defaultBands, kindNamed } from '@hovrin/core';
+import { type Control, confinesProblem, defaultBands, kindNamed, type Project } from '@hovrin/core';
 
 /** A source of chance that gives the same for the same seed (mulberry32). */
 export class Chance {
@@ -83,6 +83,22 @@ const oneOf =
   (chance: Chance) =>
     chance.one(list);
 const aligns = oneOf('start', 'center', 'end', 'stretch', 'baseline');
+const pin = (chance: Chance) =>
+  chance.of(0.7) ? String(chance.whole(-10, 80)) : chance.one(['10%', '25%', '50%', '-5%']);
+
+const track = (chance: Chance): string =>
+  chance.one([
+    ...['1fr', '1fr', '2fr', '0.5fr', 'auto', 'auto', 'min-content', 'max-content'],
+    ...['80', '120', '20%', '50%', 'minmax(60, 1fr)', 'minmax(40, 200)', 'minmax(auto, 150)'],
+    ...['minmax(min-content, 1fr)', 'fit-content(120)', 'fit-content(30%)', 'minmax(20%, max-content)'],
+  ]);
+function tracks(chance: Chance): string {
+  const roll = chance.next();
+  if (roll < 0.12) return `repeat(auto-fill, ${chance.one(['minmax(90, 1fr)', '120', 'minmax(20%, 1fr)'])})`;
+  if (roll < 0.2) return `repeat(auto-fit, ${chance.one(['minmax(110, 1fr)', '70'])})`;
+  if (roll < 0.28) return `repeat(${chance.whole(2, 4)}, ${track(chance)})`;
+  return Array.from({ length: chance.whole(1, 4) }, () => track(chance)).join(' ');
+}
 
 /** Each property with how often it is set, and its values. */
 const values: Readonly<Record<string, [often: number, value: (chance: Chance) => string]>> = {
@@ -115,13 +131,41 @@ const values: Readonly<Record<string, [often: number, value: (chance: Chance) =>
   ],
   weight: [0.3, oneOf('400', '500', '600', '700')],
   'line-height': [0.2, oneOf('1', '1.2', '1.25', '1.5', '1.73')],
+  italic: [0.06, oneOf('true')],
+  'letter-spacing': [0.06, oneOf('1', '-0.5', '2.25')],
+  lines: [0.08, oneOf('1', '2', '3')],
+  aspect: [0.06, oneOf('16/9', '1', '0.5', '3/2')],
+  'justify-self': [0.2, aligns],
+  col: [0.15, oneOf('1', '2', '3', '-1', '-2', '5')],
+  row: [0.1, oneOf('1', '2', '3', '-1', '-2', '4')],
+  'col-span': [0.2, oneOf('1', '2', '3')],
+  'row-span': [0.12, oneOf('2', '3')],
+  left: [0.4, pin],
+  right: [0.3, pin],
+  top: [0.4, pin],
+  bottom: [0.25, pin],
+  'center-x': [0.15, oneOf('0', '20', '-35')],
+  'center-y': [0.12, oneOf('0', '12', '-18')],
+  order: [0.05, oneOf('-1', '1', '2')],
+  columns: [0.85, tracks],
+  rows: [0.3, tracks],
+  'auto-columns': [0.1, oneOf('80', 'auto', '1fr', 'min-content', '40 90')],
+  'auto-rows': [0.2, oneOf('50', 'auto', '1fr', 'minmax(30, auto)', '20 60')],
+  flow: [0.2, oneOf('column', 'row dense', 'column dense')],
+  axis: [0.5, oneOf('vertical', 'horizontal', 'both')],
+  ratio: [0.7, oneOf('1/2', '1/1', '2/3', '3/1')],
+  show: [0.3, oneOf('first', 'second')],
+  caption: [0.8, words],
+  edge: [0.8, oneOf('top', 'bottom', 'start', 'end')],
+  each: [1, oneOf('{[1, 2, 3]}', '{["hut", "a longer item of it"]}', '{[]}', '{[1]}')],
+  like: [0.6, oneOf('row', 'column', 'grid')],
   'text-align': [0.1, oneOf('start', 'center', 'end')],
   nowrap: [0.08, oneOf('true')],
 };
 
 /** How a random screen is made. */
 export interface Making {
-  /** Properties to leave out, by name. */
+  /** Properties and kinds to leave out, by name. */
   readonly without?: readonly string[];
 }
 
@@ -129,36 +173,53 @@ export interface Making {
 export function randomScreen(seed: number, { without = [] }: Making = {}): Control {
   const chance = new Chance(seed);
   let count = 0;
-  const make = (kind: string, depth: number): Control => {
+  const make = (kind: string, parent: string, depth: number): Control => {
     const props: Record<string, string> = {};
     for (const property of kindNamed(kind)!.properties) {
       const entry = values[property.name];
       if (!entry || without.includes(property.name)) continue;
+      if (property.onlyIn && !property.onlyIn.includes(parent)) continue;
       const [often, value] = entry;
-      if (chance.of(often)) props[property.name] = value(chance);
-      if (property.perBand && !without.includes('changes') && chance.of(0.02))
-        props[`${chance.one(['lap', 'desk', 'landscape', 'portrait'])}.${property.name}`] = value(chance);
+      const fitting = () => {
+        const text = value(chance);
+        return property.type.read(text).ok || text.includes('{') ? text : undefined;
+      };
+      const own = chance.of(often) ? fitting() : undefined;
+      if (own !== undefined) props[property.name] = own;
+      if (property.perBand && !without.includes('changes') && chance.of(0.02)) {
+        const changed = fitting();
+        if (changed !== undefined)
+          props[`${chance.one(['lap', 'desk', 'landscape', 'portrait'])}.${property.name}`] = changed;
+      }
     }
     if (kind === 'image' && chance.of(0.7)) props.src = 'wide.svg';
+    const kinds = kindsAt(depth, kind).filter((name) => !without.includes(name));
     const children = kindNamed(kind)!.container
-      ? Array.from({ length: chance.whole(kind === 'screen' ? 1 : 0, 5) }, () =>
-          make(chance.one(kindsAt(depth)), depth - 1),
+      ? Array.from({ length: chance.whole(kind === 'screen' ? 1 : 0, kind === 'split' ? 2 : 5) }, () =>
+          make(chance.one(kinds), kind, depth - 1),
         )
       : [];
     return { id: `p${++count}`, kind, ...(kind === 'screen' ? { name: 'trial' } : {}), props, children };
   };
-  return make('screen', 3);
+  return make('screen', '', 3);
 }
 
 const leaves = ['text', 'text', 'text', 'button', 'textField', 'checkbox', 'divider', 'spacer', 'image'];
-const kindsAt = (depth: number) =>
-  depth > 0 ? [...leaves, 'row', 'row', 'row', 'row', 'column', 'column', 'column', 'column'] : leaves;
+const containers = [
+  ...['row', 'row', 'row', 'row', 'column', 'column', 'column', 'column', 'grid', 'grid', 'grid', 'grid'],
+  ...['layers', 'pinboard', 'scroll', 'split', 'fieldset', 'repeat'],
+];
+const kindsAt = (depth: number, parent: string) => [
+  ...leaves,
+  ...(depth > 0 ? containers : []),
+  ...(parent === 'screen' ? ['bar'] : []),
+];
 
 /** All documents that are one removal smaller: without a child, a child in its parent's place, without a property. */
 function* smaller(control: Control): Generator<Control> {
   for (const [index, child] of control.children.entries()) {
     yield { ...control, children: control.children.toSpliced(index, 1) };
-    if (child.children.length > 0)
+    if (child.children.length > 0 && mayHold(control, child.children, control.children.length))
       yield { ...control, children: control.children.toSpliced(index, 1, ...child.children) };
   }
   for (const name of Object.keys(control.props))
@@ -178,6 +239,14 @@ function* smaller(control: Control): Generator<Control> {
     for (const less of smaller(child)) yield { ...control, children: control.children.with(index, less) };
 }
 
+/** Whether a container may have some more children. */
+const mayHold = (parent: Control, children: readonly Control[], count: number): boolean =>
+  children.every(
+    (child) =>
+      confinesProblem(kindNamed(child.kind)!, kindNamed(parent.kind)!, count - 1 + children.length) ===
+      undefined,
+  );
+
 /** The smallest document found for which `fails` still holds, by one removal after another. */
 export async function shrink(
   screen: Control,
@@ -187,6 +256,15 @@ export async function shrink(
   return screen;
 }
 
-export const trialBands = defaultBands;
 /** Pictures that the random screens name. */
 export const trialAssets = [{ name: 'wide.svg', type: 'image/svg+xml', width: 200, height: 80 }];
+
+/** A project with one random screen. */
+export const trialProject = (screen: Control): Project => ({
+  format: 1,
+  name: 'trial',
+  bands: defaultBands,
+  state: [],
+  assets: trialAssets,
+  screens: [screen],
+});

@@ -1,19 +1,34 @@
-/** The full run: many random documents in five views each; prints documents, boxes compared, worst difference. */
+/**
+ * The full run: many random documents in five views each; prints documents, boxes compared, worst difference. A
+ * document that differs is made as small as it can be and kept in `found/`, where the tests hold it from then on.
+ */
+import { mkdir, writeFile } from 'node:fs/promises';
+import { join } from 'node:path';
 import { parseArgs } from 'node:util';
-import { defaultBands, printScreen, type View } from '@hovrin/core';
+import { type Control, defaultBands, printScreen, type View } from '@hovrin/core';
+import { workspace } from '@hovrin/files';
 import { ParityBench, tolerance } from './compare.ts';
-import { randomScreen, trialAssets } from './documents.ts';
+import { randomScreen, shrink, trialProject } from './documents.ts';
+import { foundFolder } from './found.ts';
 
 const { values } = parseArgs({
-  options: { documents: { type: 'string', default: '500' }, seed: { type: 'string', default: '41000' } },
+  options: {
+    documents: { type: 'string', default: '500' },
+    seed: { type: 'string', default: '41000' },
+    /** Properties and kinds that no document has. */
+    without: { type: 'string', default: '' },
+    /** Shrinks and shows, keeps nothing. */
+    look: { type: 'boolean', default: false },
+  },
 });
 const first = Number(values.seed);
 const documents = Number(values.documents);
+const without = values.without.split(',').filter(Boolean);
 const views: View[] = [
   { width: 360, height: 640 },
   { width: 390, height: 844, textScale: 1.3 },
   { width: 820, height: 1180 },
-  { width: 1280, height: 800 },
+  { width: 1280, height: 800, rightToLeft: true },
   { width: 1680, height: 1050 },
 ];
 
@@ -21,20 +36,32 @@ const bench = await ParityBench.open();
 let boxes = 0;
 let worst = 0;
 const differing: number[] = [];
-for (let seed = first; seed < first + documents; seed++) {
-  const screen = randomScreen(seed);
-  const result = await bench.compare(
-    { format: 1, name: 'trial', bands: defaultBands, state: [], assets: trialAssets, screens: [screen] },
-    views,
+
+/** Makes a differing document small, shows it, and keeps it. */
+async function keep(seed: number, screen: Control, view: View): Promise<void> {
+  let tries = 0;
+  const least = await shrink(
+    screen,
+    async (less) => tries++ < 250 && (await bench.compare(trialProject(less), [view])).differences.length > 0,
   );
+  const { differences } = await bench.compare(trialProject(least), [view]);
+  const text = printScreen(least, defaultBands);
+  console.log(`Seed ${seed} differs at ${JSON.stringify(view)}:\n${text}`);
+  for (const { name, core, browser, by } of differences.slice(0, 4))
+    console.log(`  ${name}: core ${core.join(' ')}, browser ${browser?.join(' ')}, by ${by.toFixed(3)}`);
+  if (values.look) return;
+  await mkdir(join(workspace, foundFolder), { recursive: true });
+  await writeFile(join(workspace, foundFolder, `seed${seed}.screen.xml`), text);
+}
+
+for (let seed = first; seed < first + documents; seed++) {
+  const screen = randomScreen(seed, { without });
+  const result = await bench.compare(trialProject(screen), views);
   boxes += result.boxes;
   worst = Math.max(worst, result.worst);
   if (result.differences.length === 0) continue;
   differing.push(seed);
-  if (differing.length === 1)
-    console.log(
-      `Seed ${seed} differs:\n${printScreen(screen, defaultBands)}\n${JSON.stringify(result.differences.slice(0, 3), null, 1)}`,
-    );
+  if (differing.length <= 12) await keep(seed, screen, result.differences[0]!.view);
 }
 await bench.close();
 console.log(

@@ -1,10 +1,11 @@
 /** The core and Chromium lay out the same: the demo, small documents a rule each, and random ones. */
 import { join } from 'node:path';
-import { defaultBands, type Project, parseScreen, printScreen, type View } from '@hovrin/core';
+import { defaultBands, parseScreen, printScreen, type View } from '@hovrin/core';
 import { readProjectFolder, workspace } from '@hovrin/files';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { ParityBench } from './compare.ts';
-import { randomScreen, shrink, trialAssets } from './documents.ts';
+import { randomScreen, shrink, trialAssets, trialProject } from './documents.ts';
+import { foundDocuments } from './found.ts';
 import { rules } from './rules.ts';
 
 let bench: ParityBench;
@@ -19,17 +20,9 @@ const views: View[] = [
   { width: 1280, height: 800 },
 ];
 
-const projectWith = (screen: Project['screens'][number]): Project => ({
-  format: 1,
-  name: 'trial',
-  bands: defaultBands,
-  state: [],
-  assets: trialAssets,
-  screens: [screen],
-});
 
-describe('each rule', () => {
-  it.each(rules.map((rule) => [rule.name, rule.source] as const))('%s', async (_, source) => {
+describe('each rule, and what once differed', () => {
+  it.each([...rules, ...foundDocuments()].map((rule) => [rule.name, rule.source] as const))('%s', async (_, source) => {
     let count = 0;
     const parsed = parseScreen(source, {
       file: 'rule',
@@ -37,7 +30,7 @@ describe('each rule', () => {
       context: { bands: defaultBands, names: new Map(), screens: new Set(), namesKnown: false },
     });
     if (!parsed.ok) throw new Error(JSON.stringify(parsed.problems));
-    const result = await bench.compare(projectWith(parsed.screen), [
+    const result = await bench.compare(trialProject(parsed.screen), [
       ...views,
       { width: 390, height: 844, textScale: 1.3 },
       { width: 360, height: 640, rightToLeft: true },
@@ -83,7 +76,7 @@ describe('bound values', () => {
       <textField label="{words}" value.bind="words" width="{wide + 40}" /><checkbox label="{words.toUpperCase()}" checked.bind="late" /></row></screen>`;
     const parsed = parseScreen(source, { file: 'bound', newId: () => `r${++count}`, context });
     if (!parsed.ok) throw new Error(JSON.stringify(parsed.problems));
-    const result = await bench.compare({ ...projectWith(parsed.screen), state }, views);
+    const result = await bench.compare({ ...trialProject(parsed.screen), state }, views);
     expect(result.boxes).toBe(18);
     expect(result.differences).toEqual([]);
   });
@@ -97,7 +90,7 @@ describe('random documents', () => {
     let boxes = 0;
     for (let seed = first; seed < first + documents; seed++) {
       const screen = randomScreen(seed);
-      const result = await bench.compare(projectWith(screen), views);
+      const result = await bench.compare(trialProject(screen), views);
       boxes += result.boxes;
       if (result.differences.length === 0) continue;
       const { view } = result.differences[0]!;
@@ -105,9 +98,9 @@ describe('random documents', () => {
       const least = await shrink(
         screen,
         async (less) =>
-          tries++ < 200 && (await bench.compare(projectWith(less), [view])).differences.length > 0,
+          tries++ < 200 && (await bench.compare(trialProject(less), [view])).differences.length > 0,
       );
-      const { differences } = await bench.compare(projectWith(least), [view]);
+      const { differences } = await bench.compare(trialProject(least), [view]);
       throw new Error(
         `Seed ${seed} differs:\n${printScreen(least, defaultBands)}\n${JSON.stringify(differences.slice(0, 3), null, 1)}`,
       );

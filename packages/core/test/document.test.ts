@@ -14,10 +14,14 @@ import {
   nearest,
   pathTo,
   projectProblem,
+  contextOf,
+  readAttributeText,
   stateNameProblem,
   valuesOf,
 } from '../src/index.ts';
 import { named, projectOf } from './documents.ts';
+
+const context = contextOf(projectOf('<screen name="s" />'));
 
 describe('a property type', () => {
   it.each([
@@ -69,10 +73,9 @@ describe('a property type', () => {
             ok: true,
           });
       for (const [name, text] of Object.entries(kind.starter))
-        expect(
-          kind.properties.find((property) => property.name === name)?.type.read(text),
-          `${kind.name} ${name}`,
-        ).toMatchObject({ ok: true });
+        expect(readAttributeText(kind, name, text, context), `${kind.name} ${name}`).toMatchObject({
+          ok: true,
+        });
     }
   });
 });

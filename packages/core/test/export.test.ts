@@ -132,6 +132,7 @@ describe('the page', () => {
       weight: 400,
       file: family,
       unicodeRange: 'U+0-FF',
+      italic: false,
     }));
     const made = exportPage(project, { fonts: { files: fonts }, script: '' });
     expect(made.fonts).toEqual(['Hanken Grotesk.woff2', 'Zilla Slab.woff2']);

@@ -90,10 +90,12 @@ describe('text', () => {
       weight: 400,
       size: 16,
       lineHeight: 1.4,
+      italic: false,
+      letterSpacing: 0,
       noWrap: false,
     });
-    expect(set.lines(set.maxContent).map((line) => line.text)).toEqual(['a longish line', 'short']);
-    expect(set.lines(set.minContent).map((line) => line.text)).toEqual(['a', 'longish', 'line', 'short']);
+    expect(set.set(set.maxContent).lines.map((line) => line.text)).toEqual(['a longish line', 'short']);
+    expect(set.set(set.minContent).lines.map((line) => line.text)).toEqual(['a', 'longish', 'line', 'short']);
   });
 
   it('loses no word, at any width', () => {
@@ -108,9 +110,11 @@ describe('text', () => {
             weight: 600,
             size: 17.3,
             lineHeight: 1.4,
+            italic: false,
+            letterSpacing: 0,
             noWrap: false,
           });
-          const lines = set.lines(width).map((line) => line.text);
+          const lines = set.set(width).lines.map((line) => line.text);
           expect(lines.join('').replaceAll(' ', '')).toBe(text.replaceAll(' ', ''));
         },
       ),

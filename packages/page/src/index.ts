@@ -4,16 +4,24 @@
  */
 import {
   asText,
+  type Bindings,
   colourDeclaration,
   convert,
+  type Declarations,
   type Dispose,
   declarations,
+  type ItemFrame,
+  itemFrame,
   kindNamed,
+  mostItems,
   type PageTarget,
   type Program,
+  partDeclarations,
+  type RepeatBinding,
   Runtime,
   type ScreenProgram,
   type StyleBinding,
+  withoutParts,
 } from '@hovrin/core/runtime';
 
 /** What a page in a frame tells the window around it. */
@@ -36,7 +44,6 @@ class Page {
   private readonly runtime: Runtime;
   /** Screens that have been shown; what was typed into them stays. */
   private readonly shown = new Map<string, HTMLElement>();
-  private readonly listening = new WeakSet<HTMLElement>();
   private current: HTMLElement | undefined;
   private bindings: Dispose[] = [];
 
@@ -87,9 +94,8 @@ class Page {
     if (moved) this.current?.replaceWith(element);
     this.current = element;
     document.title = screen.title;
-    this.bindings = this.bindScreen(screen, element);
-    if (!this.listening.has(element)) this.listen(screen, element);
-    this.listening.add(element);
+    const find = finderIn([element], '');
+    this.bindings = [...this.bindAll(screen, find), this.listen(screen, find)];
     if (moved) window.scrollTo(0, 0);
     tell({ type: 'hovrin-screen', text: screen.name });
   }
@@ -101,24 +107,33 @@ class Page {
     return undefined;
   }
 
-  private bindScreen(screen: ScreenProgram, root: HTMLElement): Dispose[] {
-    const element = finder(root);
+  /**
+   * Binds what is inside an element.
+   *
+   * @param find finds a control's element by its name in the program.
+   * @param frame the items that it stands in.
+   */
+  private bindAll(bindings: Bindings, find: Find, frame?: ItemFrame): Dispose[] {
     return [
-      ...screen.content.map((binding) =>
-        this.runtime.bind(binding.template, (value) => {
-          const property = kindNamed(binding.kind)?.properties.find(
-            (entry) => entry.name === binding.property,
-          );
-          if (!property) return;
-          const { value: converted, message } = convert(property, value);
-          if (message)
-            tell({ type: 'hovrin-problem', text: `${binding.control}, ${binding.property}: ${message}` });
-          this.apply(element(binding.control), binding.target, converted);
-        }),
+      ...bindings.content.map((binding) =>
+        this.runtime.bind(
+          binding.template,
+          (value) => {
+            const property = kindNamed(binding.kind)?.properties.find(
+              (entry) => entry.name === binding.property,
+            );
+            if (!property) return;
+            const { value: converted, message } = convert(property, value);
+            if (message)
+              tell({ type: 'hovrin-problem', text: `${binding.control}, ${binding.property}: ${message}` });
+            this.apply(find(binding.control), binding.target, converted);
+          },
+          frame,
+        ),
       ),
-      ...screen.twoWay.map(({ control, variable, target }) =>
+      ...bindings.twoWay.map(({ control, variable, target }) =>
         this.runtime.watch(variable, (value) => {
-          const input = partOf(element(control), target) as HTMLInputElement | null;
+          const input = partOf(find(control), target) as HTMLInputElement | null;
           if (!input) return;
           if (target.name === 'checked') input.checked = value === true;
           // What is being typed stays as it is while it means the same ("1." for 1).
@@ -127,8 +142,59 @@ class Page {
           input.removeAttribute('aria-invalid');
         }),
       ),
-      ...screen.style.map((binding) => this.bindStyle(binding, element(binding.control))),
+      ...bindings.style.map((binding) => this.bindStyle(binding, find(binding.control), frame)),
+      ...bindings.repeats.map((binding) => this.bindRepeat(binding, find(binding.control), frame)),
     ];
+  }
+
+  /** Keeps one copy of a repeat's pattern for each item of its list. Copies stay while their items change. */
+  private bindRepeat(binding: RepeatBinding, element: HTMLElement | null, frame?: ItemFrame): Dispose {
+    const pattern = element?.querySelector<HTMLTemplateElement>(':scope > template');
+    if (!element || !pattern) return () => {};
+    const path = /(?:\[\d+\])*$/.exec(element.dataset.name ?? '')![0];
+    const each = pattern.content.children.length;
+    const present = [...element.children].filter((child) => child !== pattern) as HTMLElement[];
+    const copies: { frame: ItemFrame; elements: HTMLElement[]; bound: Dispose[] }[] = [];
+    const add = (item: unknown) => {
+      const index = copies.length;
+      let elements = present.splice(0, each);
+      if (elements.length < each) {
+        const copy = pattern.content.cloneNode(true) as DocumentFragment;
+        elements = [...copy.children] as HTMLElement[];
+        for (const named of copy.querySelectorAll<HTMLElement>('[data-name]'))
+          named.dataset.name += `${path}[${index}]`;
+        element.append(copy);
+      }
+      const inner = itemFrame(binding.as, item, frame);
+      const find = finderIn(elements, `${path}[${index}]`);
+      const bound = [...this.bindAll(binding.inside, find, inner), this.listen(binding.inside, find, inner)];
+      copies.push({ frame: inner, elements, bound });
+    };
+    const drop = () => {
+      const last = copies.pop();
+      for (const dispose of last?.bound ?? []) dispose();
+      for (const child of last?.elements ?? []) child.remove();
+    };
+    const stop = this.runtime.bind(
+      binding.each,
+      (value) => {
+        if (!Array.isArray(value))
+          tell({ type: 'hovrin-problem', text: `${binding.control}, each: This is not a list.` });
+        const list: unknown[] = Array.isArray(value) ? value.slice(0, mostItems) : [];
+        while (copies.length > list.length) drop();
+        copies.forEach((copy, index) => {
+          copy.frame.value.value = list[index];
+        });
+        while (copies.length < list.length) add(list[copies.length]);
+        // What was written for items that are not there any more.
+        for (const child of present.splice(0)) child.remove();
+      },
+      frame,
+    );
+    return () => {
+      stop();
+      for (const { bound } of copies) for (const dispose of bound) dispose();
+    };
   }
 
   private apply(element: HTMLElement | null, target: PageTarget, value: unknown): void {
@@ -143,51 +209,84 @@ class Page {
     else (part as unknown as Record<string, unknown>)[target.name!] = false;
   }
 
-  private bindStyle(binding: StyleBinding, element: HTMLElement | null): Dispose {
+  private bindStyle(binding: StyleBinding, element: HTMLElement | null, frame?: ItemFrame): Dispose {
     const kind = kindNamed(binding.kind)!;
-    return this.runtime.bindAll(binding.templates, (values) => {
-      const own = new Map<string, unknown>();
-      for (const [name, result] of values) {
-        const { value, message } = convert(
-          kind.properties.find((property) => property.name === name)!,
-          result,
-        );
-        if (message) tell({ type: 'hovrin-problem', text: `${binding.control}, ${name}: ${message}` });
-        else if (value !== undefined) own.set(name, value);
-      }
-      const css = new Map(declarations(own, binding.axis));
-      const colour = colourDeclaration(kind, own);
-      if (colour) css.set(...colour);
-      if (element) element.style.cssText = [...css].map(([name, value]) => `${name}: ${value}`).join('; ');
-    });
+    const write = (target: HTMLElement | null, css: Declarations) => {
+      if (target) target.style.cssText = [...css].map(([name, value]) => `${name}: ${value}`).join('; ');
+    };
+    return this.runtime.bindAll(
+      binding.templates,
+      (values) => {
+        const own = new Map<string, unknown>();
+        for (const [name, result] of values) {
+          const { value, message } = convert(
+            kind.properties.find((property) => property.name === name)!,
+            result,
+          );
+          if (message) tell({ type: 'hovrin-problem', text: `${binding.control}, ${name}: ${message}` });
+          else if (value !== undefined) own.set(name, value);
+        }
+        const css = new Map(declarations(withoutParts(own, binding.parts), kind.name, binding.around));
+        const colour = colourDeclaration(kind, own);
+        if (colour) css.set(...colour);
+        write(element, css);
+        for (const part of binding.parts)
+          write(
+            element?.querySelector<HTMLElement>(`:scope ${part.selector}`) ?? null,
+            partDeclarations(own, kind.name, part),
+          );
+      },
+      frame,
+    );
   }
 
-  private listen(screen: ScreenProgram, root: HTMLElement): void {
-    const element = finder(root);
-    for (const { control, statements } of screen.events)
-      element(control)?.addEventListener('click', () => this.runtime.run(statements));
-    for (const { control, variable, target } of screen.twoWay) {
-      const input = partOf(element(control), target) as HTMLInputElement | null;
-      input?.addEventListener('input', () => {
-        if (target.name === 'checked') this.runtime.assign(variable, input.checked);
-        else if (typeof this.runtime.read(variable) !== 'number') this.runtime.assign(variable, input.value);
-        else {
-          // A number that is not one yet is shown as invalid; the variable keeps its last value.
-          const valid = input.value.trim() !== '' && Number.isFinite(Number(input.value));
-          if (valid) this.runtime.assign(variable, input.value);
-          if (valid) input.removeAttribute('aria-invalid');
-          else input.setAttribute('aria-invalid', 'true');
-        }
-      });
+  private listen(bindings: Bindings, find: Find, frame?: ItemFrame): Dispose {
+    const ending = new AbortController();
+    const { signal } = ending;
+    for (const { control, statements } of bindings.events)
+      find(control)?.addEventListener('click', () => this.runtime.run(statements, frame), { signal });
+    for (const { control, variable, target } of bindings.twoWay) {
+      const input = partOf(find(control), target) as HTMLInputElement | null;
+      input?.addEventListener('input', () => this.typed(input, variable, target), { signal });
     }
+    return () => ending.abort();
+  }
+
+  /** Puts what was typed or ticked into a state variable. */
+  private typed(input: HTMLInputElement, variable: string, target: PageTarget): void {
+    if (target.name === 'checked') {
+      this.runtime.assign(variable, input.checked);
+      return;
+    }
+    if (typeof this.runtime.read(variable) !== 'number') {
+      this.runtime.assign(variable, input.value);
+      return;
+    }
+    // A number that is not one yet is shown as invalid; the variable keeps its last value.
+    const valid = input.value.trim() !== '' && Number.isFinite(Number(input.value));
+    if (valid) this.runtime.assign(variable, input.value);
+    if (valid) input.removeAttribute('aria-invalid');
+    else input.setAttribute('aria-invalid', 'true');
   }
 }
 
-/** Finds a control's element on a screen by its name. */
-function finder(root: HTMLElement): (name: string) => HTMLElement | null {
+/** Finds a control's element by its name in the program. */
+type Find = (name: string) => HTMLElement | null;
+
+/**
+ * Finds controls in some elements.
+ *
+ * @param suffix which items they stand in: `[2]`, `[2][0]`.
+ */
+function finderIn(roots: readonly HTMLElement[], suffix: string): Find {
   return (name) => {
-    if (root.dataset.name === name) return root;
-    return root.querySelector<HTMLElement>(`[data-name="${CSS.escape(name)}"]`);
+    const wanted = `${name}${suffix}`;
+    for (const root of roots) {
+      if (root.dataset.name === wanted) return root;
+      const found = root.querySelector<HTMLElement>(`[data-name="${CSS.escape(wanted)}"]`);
+      if (found) return found;
+    }
+    return null;
   };
 }
 

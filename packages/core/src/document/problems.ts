@@ -22,7 +22,7 @@ export function attributeProblems(project: Project, control: Control): readonly 
   const known = found.get(control);
   if (known && known.state === project.state && known.screens === screens) return known.problems;
   const kind = kindOf(control);
-  const context = contextOf(project);
+  const context = contextOf(project, control);
   const problems = Object.entries(control.props).flatMap(([attribute, value]): AttributeProblem[] => {
     const reading = readAttributeText(kind, attribute, asTyped(value) ?? '', context);
     return reading.ok ? [] : [{ attribute, message: reading.message, at: reading.at }];

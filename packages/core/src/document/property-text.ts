@@ -1,9 +1,16 @@
 /** Reading what is typed or written for an attribute: the one place that decides whether it is valid. */
-import { checkStatements, checkTarget, checkTemplate, type Surroundings } from '../expression/check.ts';
+import {
+  checkStatements,
+  checkTarget,
+  checkTemplate,
+  type Surroundings,
+  withItems,
+} from '../expression/check.ts';
 import { escapeBraces, hasExpression, unescapeBraces } from '../expression/template.ts';
 import type { Kind } from '../kinds/kind.ts';
 import { readAttribute } from './attributes.ts';
-import type { Band, Project } from './types.ts';
+import { pathTo } from './tree.ts';
+import { type Band, type Control, inForce, type Project } from './types.ts';
 
 /** What is around an attribute: bands and the names that expressions may use. */
 export interface AttributeContext extends Surroundings {
@@ -17,14 +24,24 @@ export type AttributeReading =
   /** `at`: UTF-16 index into the text. */
   | { readonly ok: false; readonly message: string; readonly at: number };
 
-/** The context of a project's attributes. */
-export function contextOf(project: Project): AttributeContext {
-  return {
+/**
+ * The context of a project's attributes.
+ *
+ * @param control the control whose attributes they are; inside repeats it may name their items.
+ */
+export function contextOf(project: Project, control?: Control): AttributeContext {
+  const context = {
     bands: project.bands,
-    names: new Map(project.state.map((variable) => [variable.name, variable.type])),
+    names: new Map<string, string>(project.state.map((variable) => [variable.name, variable.type])),
     screens: new Set(project.screens.flatMap((screen) => screen.name ?? [])),
     namesKnown: true,
   };
+  return control ? withItems(context, itemNames(pathTo(project, control.id).slice(0, -1))) : context;
+}
+
+/** The names of the items of the repeats among some controls. */
+export function itemNames(controls: readonly Pick<Control, 'kind' | 'props'>[]): string[] {
+  return controls.flatMap(({ kind, props }) => (kind === 'repeat' ? [inForce(props.as) ?? 'item'] : []));
 }
 
 /** Reads an attribute's text. @returns its canonical form, or what is wrong and where. */

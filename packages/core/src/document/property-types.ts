@@ -4,9 +4,11 @@
  */
 
 import { didYouMean } from '../expression/nearest.ts';
-import type { Align, Justify, Limit, Sides, Size } from '../layout/box.ts';
+import type { Align, Fraction, Justify, Limit, Sides, Size, TrackList } from '../layout/box.ts';
 import { fontFamilies, fontWeights } from '../text/fonts.ts';
+import { nameProblem } from './names.ts';
 import { themeColours } from './theme.ts';
+import { readTracks } from './track-list.ts';
 
 export type Reading<T> =
   | { readonly ok: true; readonly value: T; readonly text: string }
@@ -60,6 +62,41 @@ function numberType(name: string, expects: string, allows: (value: number) => bo
 
 /** A length that is not negative, px. */
 export const lengthType = numberType('length', 'a length of 0 or more', (value) => value >= 0);
+/** A length that may be negative, px. */
+export const offsetType = numberType('offset', 'a length', () => true);
+/** Room between letters, px. */
+export const letterSpacingType = numberType(
+  'letter spacing',
+  'a length from -100 to 100',
+  (value) => Math.abs(value) <= 100,
+);
+/** A whole number in a range. */
+const wholeType = (name: string, expects: string, allows: (value: number) => boolean) =>
+  numberType(name, expects, (value) => Number.isInteger(value) && allows(value));
+/** A number of lines of text. */
+export const linesType = wholeType(
+  'lines',
+  'a whole number from 1 to 1000',
+  (value) => value >= 1 && value <= 1000,
+);
+/** A line of a grid; negative ones count from the end (Grid 1 §8.3). */
+export const gridLineType = wholeType(
+  'grid line',
+  'a line from 1 to 1000, or from -1 to -1000',
+  (value) => value !== 0 && Math.abs(value) <= 1000,
+);
+/** How many tracks an item spans. */
+export const spanType = wholeType(
+  'span',
+  'a whole number from 1 to 1000',
+  (value) => value >= 1 && value <= 1000,
+);
+/** A place among siblings. */
+export const orderType = wholeType(
+  'order',
+  'a whole number from -1000 to 1000',
+  (value) => Math.abs(value) <= 1000,
+);
 /** A text size, px. */
 export const textSizeType = numberType(
   'text size',
@@ -127,6 +164,113 @@ export const sizeType: PropertyType<Size> = {
   },
 };
 
+const pinExpects = 'a number or a percentage';
+/** Where a child of a pinboard is held. */
+export const pinType: PropertyType<number | Fraction> = {
+  name: 'pin',
+  expects: pinExpects,
+  words: [],
+  read(text) {
+    const percent = /^([+-]?(?:\d+\.?\d*|\.\d+))%$/.exec(text.trim());
+    if (percent) {
+      const value = Number(percent[1]);
+      return good<number | Fraction>({ fraction: value / 100 }, `${printNumber(value)}%`);
+    }
+    const value = readNumber(text);
+    return value === undefined ? bad(text, pinExpects) : good<number | Fraction>(value, printNumber(value));
+  },
+};
+
+const aspectExpects = 'a ratio such as 16/9, or a number greater than 0';
+/** Width by height. */
+export const aspectType: PropertyType<number> = {
+  name: 'aspect',
+  expects: aspectExpects,
+  words: [],
+  read(text) {
+    const match = /^(\d*\.?\d+)\s*(?:\/\s*(\d*\.?\d+))?$/.exec(text.trim());
+    const [width, height] = [Number(match?.[1]), Number(match?.[2] ?? 1)];
+    const value = width / height;
+    if (!match || !(value >= 0.001 && value <= 1000)) return bad(text, aspectExpects);
+    return good(
+      value,
+      match[2] === undefined ? printNumber(width) : `${printNumber(width)}/${printNumber(height)}`,
+    );
+  },
+};
+
+const ratioExpects = 'two parts such as 1/2';
+/** Parts of the first and the second pane. */
+export const ratioType: PropertyType<readonly [number, number]> = {
+  name: 'ratio',
+  expects: ratioExpects,
+  words: [],
+  read(text) {
+    const match = /^(\d*\.?\d+)\s*\/\s*(\d*\.?\d+)$/.exec(text.trim());
+    const [first, second] = [Number(match?.[1]), Number(match?.[2])];
+    if (!match || !(first > 0 && second > 0 && first <= 1000 && second <= 1000))
+      return bad(text, ratioExpects);
+    return good([first, second] as const, `${printNumber(first)}/${printNumber(second)}`);
+  },
+};
+
+const trackType = (name: string, expects: string, repeats: boolean): PropertyType<TrackList> => ({
+  name,
+  expects,
+  words: ['auto', 'min-content', 'max-content', '1fr'],
+  read(text) {
+    const tracks = readTracks(text, repeats);
+    return typeof tracks === 'string' ? { ok: false, message: tracks } : good(tracks.list, tracks.text);
+  },
+});
+/** The tracks of a grid's template. */
+export const trackListType = trackType('tracks', 'tracks such as `120 1fr auto`', true);
+/** The tracks that no template has. */
+export const trackPatternType = trackType(
+  'track pattern',
+  'tracks such as `120 auto`, without `repeat`',
+  false,
+);
+
+const flowWords = ['row', 'column', 'dense', 'row dense', 'column dense'];
+/** How items without a place fill a grid (Grid 1 §7.7). */
+export const flowType: PropertyType<{ readonly axis: 'row' | 'column'; readonly dense: boolean }> = {
+  name: 'flow',
+  expects: 'one of `row`, `column`, `row dense`, `column dense`',
+  words: flowWords,
+  read(text) {
+    const parts = text.trim().split(/\s+/);
+    const plain = parts.toSorted((a, b) => Number(a === 'dense') - Number(b === 'dense')).join(' ');
+    if (!flowWords.includes(plain)) return bad(text, this.expects, flowWords);
+    const dense = parts.includes('dense');
+    const axis = parts.includes('column') ? 'column' : 'row';
+    return good({ axis, dense }, dense ? `${axis} dense` : axis);
+  },
+};
+
+/** An expression that gives a list; what stands in it is checked as expressions are. */
+export const listType: PropertyType<readonly unknown[]> = {
+  name: 'list',
+  expects: 'an expression in braces that gives a list',
+  words: [],
+  read(text) {
+    const value: unknown = text.trim() === '' ? [] : undefined;
+    return Array.isArray(value) ? good(value, '') : bad(text, this.expects);
+  },
+};
+
+/** The name that stands for an item inside a repeat. */
+export const identifierType: PropertyType<string> = {
+  name: 'name',
+  expects: 'a name',
+  words: [],
+  read(text) {
+    const plain = text.trim();
+    const problem = nameProblem(plain);
+    return problem ? { ok: false, message: problem } : good(plain, plain);
+  },
+};
+
 const limitExpects = 'a number of 0 or more or a percentage';
 export const limitType: PropertyType<Limit> = {
   name: 'limit',
@@ -165,6 +309,12 @@ export const justifyType = choiceType<Justify>('justify', [
   'around',
   'evenly',
 ]);
+/** Alignment along an axis in which items fill their cell or stand in it. */
+export const cellAlignType = choiceType<Align>('cell align', ['start', 'center', 'end', 'stretch']);
+export const scrollAxisType = choiceType('axis', ['vertical', 'horizontal', 'both']);
+export const paneType = choiceType('pane', ['first', 'second']);
+export const edgeType = choiceType('edge', ['top', 'bottom', 'start', 'end']);
+export const likeType = choiceType('like', ['row', 'column', 'grid']);
 export const textAlignType = choiceType('text-align', ['start', 'center', 'end']);
 export const familyType = choiceType(
   'font',

@@ -29,6 +29,7 @@ export const theme = {
   labelSize: 14,
   labelWeight: 500,
   labelGap: 4,
+  captionWeight: 600,
   /** Scaled: side of a checkbox's box. */
   checkSize: 20,
   checkGap: 8,

@@ -3,7 +3,7 @@
  * step of another window. What passes can be laid out, exported and run.
  */
 
-import { kindNamed } from '../kinds/catalogue.ts';
+import { confinesProblem, kindNamed } from '../kinds/catalogue.ts';
 import { readAttribute } from './attributes.ts';
 import { nameProblem } from './names.ts';
 import { contextOf, readAttributeText } from './property-text.ts';
@@ -129,8 +129,10 @@ export function controlProblem(
       const reading = readAttributeText(kind, attribute, text, context);
       if (!reading.ok) return `${attribute}: ${reading.message}`;
     }
-    if (value.children.length > 0 && !kind.container) return `A ${kind.name} holds no other controls.`;
     for (const child of value.children) {
+      const childKind = isRecord(child) && isText(child.kind) ? kindNamed(child.kind) : undefined;
+      const confined = childKind && confinesProblem(childKind, kind, value.children.length);
+      if (confined) return confined;
       const problem = visit(child, depth + 1);
       if (problem) return problem;
     }

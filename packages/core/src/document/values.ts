@@ -28,7 +28,8 @@ export class Values {
     readonly problems: readonly ValueProblem[] = [],
   ) {}
 
-  private get<T>(name: string): T | undefined {
+  /** A value of the type that its property has; undefined where there is none. */
+  get<T>(name: string): T | undefined {
     return this.held.get(name) as T | undefined;
   }
   has(name: string): boolean {
@@ -90,6 +91,8 @@ function templateOf(text: string): Template | string {
 /** Turns what an expression gave into the property's value; nothing where it gave nothing. */
 export function convert(property: Property, result: unknown): { value?: unknown; message?: string } {
   if (property.type.name === 'text') return { value: asText(result) };
+  if (property.type.name === 'list')
+    return Array.isArray(result) ? { value: result } : { message: 'This is not a list.' };
   if (result === null || result === undefined) return {};
   const reading = property.type.read(asText(result));
   return reading.ok ? { value: reading.value } : { message: reading.message };
@@ -101,7 +104,7 @@ export function convert(property: Property, result: unknown): { value?: unknown;
  */
 export function textInForce(
   control: Control,
-  property: Property,
+  property: Pick<Property, 'name' | 'twoWay'>,
   prefixes: readonly string[],
 ): string | undefined {
   const target = property.twoWay && inForce(control.props[`${property.name}.bind`]);

@@ -1,11 +1,15 @@
 /** A control's values as CSS. Only what the control says itself is said; kinds' defaults stand in their own rules. */
 
 import { themeColours } from '../document/theme.ts';
+import { trackListCss } from '../document/track-list.ts';
 import type { Control } from '../document/types.ts';
 import { textInForce } from '../document/values.ts';
 import { hasExpression, unescapeBraces } from '../expression/template.ts';
-import type { Kind } from '../kinds/kind.ts';
-import type { Align, Justify, Limit, Sides, Size } from '../layout/box.ts';
+import { kindOf } from '../kinds/catalogue.ts';
+import type { CarryingPart, Kind } from '../kinds/kind.ts';
+import { edgeOf } from '../kinds/screen-bars.ts';
+import type { Align, Fraction, Justify, Limit, Sides, Size, TrackList } from '../layout/box.ts';
+import { sizesWithRatio } from '../layout/ratio.ts';
 
 /** CSS property to value, in the order in which they are written. */
 export type Declarations = ReadonlyMap<string, string>;
@@ -13,10 +17,61 @@ export type Declarations = ReadonlyMap<string, string>;
 /** Typed values by property name, of those that a control sets. */
 export type OwnValues = ReadonlyMap<string, unknown>;
 
-/** The main axis of the container that a control stands in. */
-export type Axis = 'row' | 'column';
+/**
+ * How the container around a control arranges it: one after another along an axis, in cells, at pins, or as a pane of
+ * a split with its part of the width.
+ */
+export type Around =
+  | { readonly type: 'row' | 'column' | 'cells' | 'pins' }
+  | { readonly type: 'pane'; readonly part: number };
 
-export const axisOf = (parent: Control | undefined): Axis => (parent?.kind === 'row' ? 'row' : 'column');
+/**
+ * How a container arranges its children under some prefixes.
+ *
+ * @param index which of its children is asked about.
+ */
+export function aroundOf(
+  parent: Control | undefined,
+  child: Control | undefined,
+  prefixes: readonly string[],
+): Around {
+  if (!parent) return { type: 'column' };
+  const kind = kindOf(parent);
+  const own = ownValues(parent, kind, prefixes);
+  const value = (name: string) => own.get(name) ?? defaultOf(kind, name);
+  switch (parent.kind) {
+    case 'row':
+      return { type: 'row' };
+    case 'grid':
+    case 'layers':
+      return { type: 'cells' };
+    case 'pinboard':
+      return { type: 'pins' };
+    case 'bar':
+      return { type: value('edge') === 'start' || value('edge') === 'end' ? 'column' : 'row' };
+    case 'scroll':
+      return { type: value('axis') === 'horizontal' ? 'row' : 'column' };
+    case 'repeat':
+      return { type: value('like') === 'grid' ? 'cells' : (value('like') as 'row' | 'column') };
+    case 'split': {
+      const ratio = value('ratio') as readonly [number, number];
+      return { type: 'pane', part: ratio[child ? parent.children.indexOf(child) : 0] ?? 1 };
+    }
+    case 'screen': {
+      const edge = child && edgeOf(child);
+      return { type: edge === 'start' || edge === 'end' ? 'row' : 'column' };
+    }
+    default:
+      return { type: 'column' };
+  }
+}
+
+/** What holds for a property of a kind where nothing is said. */
+function defaultOf(kind: Kind, name: string): unknown {
+  const property = kind.properties.find((entry) => entry.name === name);
+  const reading = property?.default === undefined ? undefined : property.type.read(property.default);
+  return reading?.ok ? reading.value : undefined;
+}
 
 /**
  * The values that a control sets without expressions, under some prefixes.
@@ -51,29 +106,42 @@ const justifyWords: Record<Justify, string> = {
 
 /**
  * @param own what the control sets.
- * @param axis the main axis of the container around it.
+ * @param kind the kind of the control, by name.
+ * @param around how the container around it arranges it.
  */
-export function declarations(own: OwnValues, axis: Axis): Declarations {
+export function declarations(own: OwnValues, kind: string, around: Around): Declarations {
   const css = new Map<string, string>();
   const when = <T>(name: string, write: (value: T) => void) => {
     if (own.has(name)) write(own.get(name) as T);
   };
   when<boolean>('hidden', (hidden) => hidden && css.set('display', 'none'));
-  if (own.has('align-self')) css.set('align-self', own.get('align-self') as Align);
-  size(css, own.get('width') as Size, 'width', axis === 'row');
-  size(css, own.get('height') as Size, 'height', axis === 'column');
+  placeInside(css, own, kind);
+  when<Align>('align-self', (value) => around.type !== 'pins' && css.set('align-self', value));
+  if (around.type === 'cells') {
+    when<Align>('justify-self', (value) => css.set('justify-self', value));
+    gridArea(css, own);
+  }
+  const { width, height } = sizesWithRatio(
+    own.get('width') as Size,
+    own.get('height') as Size,
+    own.get('aspect') as number | undefined,
+    around.type === 'cells' ? 'grid' : around.type === 'pins' ? 'pinboard' : undefined,
+  );
+  if (around.type === 'pins') pins(css, own, kind, width, height);
+  else {
+    size(css, around.type === 'pane' ? undefined : width, 'width', around);
+    size(css, height, 'height', around);
+    if (around.type === 'pane') {
+      css.set('flex', `${around.part} 1 0px`);
+      css.set('min-width', '0');
+    }
+  }
   for (const name of ['min-width', 'max-width', 'min-height', 'max-height'])
     when<Limit>(name, (value) => css.set(name, limit(value)));
+  when<number>('aspect', (value) => css.set('aspect-ratio', String(Number(value.toFixed(6)))));
+  when<number>('order', (value) => css.set('order', String(value)));
   when<Sides>('margin', (value) => sides(css, 'margin', '', value));
   when<Sides>('padding', (value) => sides(css, 'padding', '', value));
-  const gaps = ['row-gap', 'column-gap'].map(
-    (name) => (own.get(name) ?? own.get('gap')) as number | undefined,
-  );
-  if (gaps.some((gap) => gap !== undefined))
-    css.set('gap', [...new Set(gaps.map((gap) => px(gap ?? 0)))].join(' '));
-  when<Align>('align', (value) => css.set('align-items', value));
-  when<Justify>('justify', (value) => css.set('justify-content', justifyWords[value]));
-  when<boolean>('wrap', (value) => css.set('flex-wrap', value ? 'wrap' : 'nowrap'));
   when<string>('background', (value) => css.set('background', colour(value)));
   when<number>('corner', (value) => css.set('border-radius', px(value)));
   when<Sides>('border-width', (value) => {
@@ -84,9 +152,126 @@ export function declarations(own: OwnValues, axis: Axis): Declarations {
   when<string>('font', (value) => css.set('font-family', `"${value}"`));
   when<number>('size', (value) => css.set('font-size', rem(value)));
   when<number>('weight', (value) => css.set('font-weight', String(value)));
+  when<boolean>('italic', (value) => css.set('font-style', value ? 'italic' : 'normal'));
   when<number>('line-height', (value) => css.set('line-height', String(value)));
+  when<number>('letter-spacing', (value) => css.set('letter-spacing', px(value)));
   when<string>('text-align', (value) => css.set('text-align', value));
+  when<number>('lines', (value) => {
+    css.set('display', '-webkit-box');
+    css.set('-webkit-box-orient', 'vertical');
+    css.set('-webkit-line-clamp', String(value));
+    css.set('overflow', 'clip');
+  });
   when<boolean>('nowrap', (value) => css.set('text-wrap-mode', value ? 'nowrap' : 'wrap'));
+  if (own.get('hidden') === true) css.set('display', 'none');
+  return css;
+}
+
+/** How a container arranges what is in it. */
+function placeInside(css: Map<string, string>, own: OwnValues, kind: string): void {
+  const like = own.get('like') as string | undefined;
+  const inCells = kind === 'grid' || kind === 'layers' || (kind === 'repeat' && like === 'grid');
+  if (kind === 'repeat' && like !== undefined) {
+    css.set('display', inCells ? 'grid' : 'flex');
+    if (!inCells) css.set('flex-direction', like);
+  }
+  if (kind === 'scroll') {
+    const axis = own.get('axis') as string | undefined;
+    if (axis === 'horizontal') css.set('overflow', 'auto hidden');
+    else if (axis === 'both') css.set('overflow', 'auto');
+    else if (axis === 'vertical') css.set('overflow', 'hidden auto');
+  }
+  if (inCells) {
+    for (const name of ['columns', 'rows'])
+      if (own.has(name)) css.set(`grid-template-${name}`, trackListCss(own.get(name) as TrackList));
+    for (const name of ['auto-columns', 'auto-rows'])
+      if (own.has(name)) css.set(`grid-${name}`, trackListCss(own.get(name) as TrackList));
+    const flow = own.get('flow') as { axis: string; dense: boolean } | undefined;
+    if (flow) css.set('grid-auto-flow', flow.dense ? `${flow.axis} dense` : flow.axis);
+  }
+  gaps(css, own);
+  const align = own.get('align') as Align | undefined;
+  if (align) css.set('align-items', align);
+  const justify = own.get('justify') as Justify | undefined;
+  if (justify)
+    css.set(
+      inCells ? 'justify-items' : 'justify-content',
+      // What spreads a row's children out has no meaning in cells.
+      inCells && justify in spreads ? 'stretch' : justifyWords[justify],
+    );
+  if (own.has('wrap') && !inCells) css.set('flex-wrap', own.get('wrap') ? 'wrap' : 'nowrap');
+}
+
+const spreads = { between: true, around: true, evenly: true };
+
+function gaps(css: Map<string, string>, own: OwnValues): void {
+  const found = ['row-gap', 'column-gap'].map(
+    (name) => (own.get(name) ?? own.get('gap')) as number | undefined,
+  );
+  if (found.some((gap) => gap !== undefined))
+    css.set('gap', [...new Set(found.map((gap) => px(gap ?? 0)))].join(' '));
+}
+
+/** Lines and spans of a grid's item. */
+function gridArea(css: Map<string, string>, own: OwnValues): void {
+  for (const [axis, line, span] of [
+    ['column', 'col', 'col-span'],
+    ['row', 'row', 'row-span'],
+  ] as const) {
+    const parts = [own.get(line), own.has(span) ? `span ${own.get(span)}` : undefined].filter(
+      (part) => part !== undefined,
+    );
+    if (parts.length > 0) css.set(`grid-${axis}`, parts.join(' / '));
+  }
+}
+
+/** Place and size of a child of a pinboard. */
+function pins(css: Map<string, string>, own: OwnValues, kind: string, width: Size, height: Size): void {
+  const length = (value: number | Fraction) =>
+    typeof value === 'number' ? px(value) : percent(value.fraction);
+  for (const [axis, wanted, near, far, center, side] of [
+    ['justify-self', width, 'left', 'right', 'center-x', 'width'],
+    ['align-self', height, 'top', 'bottom', 'center-y', 'height'],
+  ] as const) {
+    if (own.has(center)) {
+      const offset = own.get(center) as number;
+      css.set(near, px(offset));
+      css.set(far, px(-offset));
+      css.set(axis, 'unsafe center');
+    } else
+      for (const pin of [near, far])
+        if (own.has(pin)) css.set(pin, length(own.get(pin) as number | Fraction));
+    const isShare = typeof wanted === 'object' && 'share' in wanted;
+    if (isShare) for (const pin of [near, far]) if (!css.has(pin)) css.set(pin, '0');
+    if (wanted === 'fit') css.set(side, 'fit-content');
+    else if (typeof wanted === 'number' || (typeof wanted === 'object' && 'fraction' in wanted))
+      css.set(side, limit(wanted as Limit));
+    else if (own.has(center)) css.set(side, isShare ? 'stretch' : 'fit-content');
+    // Pictures and buttons keep their own size between two pins where nothing else is said.
+    else if (isShare || (kind in ownSized && own.has(near) && own.has(far))) css.set(side, 'stretch');
+  }
+}
+
+const ownSized = { button: true, image: true };
+
+/** What a control says itself, without what a part inside it carries. */
+export function withoutParts(own: OwnValues, parts: readonly CarryingPart[]): OwnValues {
+  const carried = new Set(parts.flatMap(({ properties }) => properties));
+  return carried.size === 0 ? own : new Map([...own].filter(([name]) => !carried.has(name)));
+}
+
+/** What a part inside a control carries. */
+export function partDeclarations(own: OwnValues, kind: string, part: CarryingPart): Declarations {
+  const carried = new Map([...own].filter(([name]) => part.properties.includes(name)));
+  const css = new Map(declarations(carried, kind, { type: 'column' }));
+  if (kind === 'scroll' && own.has('axis')) {
+    const axis = own.get('axis');
+    css.set('flex-direction', axis === 'horizontal' ? 'row' : 'column');
+    css.set('width', axis === 'vertical' ? 'auto' : 'max-content');
+    css.set('min-width', axis === 'vertical' ? '0' : '100%');
+    css.set('height', axis === 'horizontal' ? '100%' : 'auto');
+    css.set('min-height', axis === 'horizontal' ? '0' : '100%');
+  }
   return css;
 }
 
@@ -96,8 +281,9 @@ export function colourDeclaration(kind: Kind, own: OwnValues): [string, string] 
   return [kind.name === 'divider' ? 'background' : 'color', colour(own.get('color') as string)];
 }
 
-function size(css: Map<string, string>, value: Size, side: 'width' | 'height', main: boolean): void {
+function size(css: Map<string, string>, value: Size, side: 'width' | 'height', around: Around): void {
   if (value === undefined) return;
+  const main = side === 'width' ? around.type === 'row' || around.type === 'pane' : around.type === 'column';
   if (typeof value === 'number' || (typeof value === 'object' && 'fraction' in value)) {
     css.set(side, limit(value as Limit));
     if (main) css.set('flex', 'none');
@@ -107,7 +293,7 @@ function size(css: Map<string, string>, value: Size, side: 'width' | 'height', m
   } else if (main) {
     css.set('flex', `${value.share} 1 0px`);
     css.set(`min-${side}`, '0');
-  } else css.set('align-self', 'stretch');
+  } else css.set(around.type === 'cells' && side === 'width' ? 'justify-self' : 'align-self', 'stretch');
 }
 
 /** Four sides; where start and end differ, flow-relative properties let them swap in right-to-left. */

@@ -4,9 +4,12 @@ import { effectiveNames } from '../document/names.ts';
 import { theme } from '../document/theme.ts';
 import type { Asset, Control } from '../document/types.ts';
 import type { Circumstances } from '../document/values.ts';
-import { valuesOf } from '../document/values.ts';
+import { type Values, valuesOf } from '../document/values.ts';
+import type { Scope } from '../expression/evaluate.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import type { PageElement } from '../kinds/kind.ts';
+import { mostItems } from '../kinds/repeat.ts';
+import { itemName } from '../layout/screen-layout.ts';
 
 const voidTags = new Set(['img', 'input', 'hr']);
 
@@ -26,35 +29,75 @@ export function pictureAddress(name: string, assets: readonly Asset[]): string {
 export interface Elements {
   readonly circumstances: Circumstances;
   readonly assets: readonly Asset[];
-  /** Inline style of a control whose look is bound, for the initial values of the state. */
-  readonly styleOf: (control: Control, parent: Control | undefined) => string;
+  /** Inline style of a control whose look is bound, for the values that a scope has. */
+  readonly styleOf: (control: Control, parent: Control | undefined, scope: Scope) => string;
+}
+
+/** Where an element stands: inside which items of repeats, and what their names mean there. */
+interface Spot {
+  readonly items: readonly number[];
+  readonly scope: Scope;
+  readonly indent: string;
 }
 
 /** A screen as HTML, indented. */
 export function screenHtml(screen: Control, elements: Elements, indent: string): string {
   const names = effectiveNames(screen);
-  const control = (at: Control, parent: Control | undefined, space: string): string => {
+  const control = (at: Control, parent: Control | undefined, spot: Spot): string => {
     const kind = kindOf(at);
     const name = names.get(at.id)!;
-    const values = valuesOf(at, kind, elements.circumstances);
-    const element = kind.element(values);
-    const style = elements.styleOf(at, parent);
+    const values = valuesOf(at, kind, { ...elements.circumstances, scope: spot.scope });
+    const element = kind.element(values, at.children);
+    const style = elements.styleOf(at, parent, spot.scope);
     const attributes: Record<string, string | boolean> = {
-      class: `k-${kind.name} ${name}`,
-      'data-name': name,
+      class: [`k-${kind.name}`, ...(element.classes ?? []), name].join(' '),
+      'data-name': itemName(name, spot.items),
       ...element.attributes,
       ...(style ? { style } : {}),
     };
     if (kind.name === 'image') attributes.src = pictureAddress(values.text('src'), elements.assets);
-    const children = kind.container
-      ? at.children.map((child) => control(child, at, `${space}  `))
-      : undefined;
-    return printElement({ ...element, attributes }, space, children);
+    const { tag, text, children } = element;
+    if (at.kind === 'repeat')
+      return printElement({ tag, attributes }, spot.indent, () => '', repeated(at, values, spot));
+    return printElement(
+      {
+        tag,
+        attributes,
+        ...(text === undefined ? {} : { text }),
+        children: children ?? (kind.container ? at.children.map((_, index) => index) : []),
+      },
+      spot.indent,
+      (index, space) => control(at.children[index]!, at, { ...spot, indent: space }),
+    );
   };
-  return control(screen, undefined, indent);
+  /** What a repeat holds: what an item looks like, for the script; and the items that are there at first. */
+  const repeated = (at: Control, values: Values, { items, scope, indent: space }: Spot): string[] => {
+    const name = values.text('as');
+    const item = (value: unknown, path: readonly number[], inner: string) =>
+      at.children.map((child) =>
+        control(child, at, {
+          items: path,
+          scope: (wanted) => (wanted === name ? value : scope(wanted)),
+          indent: inner,
+        }),
+      );
+    const list = (values.get<readonly unknown[]>('each') ?? []).slice(0, mostItems);
+    const pattern = item(list[0], [], `${space}    `).join('\n');
+    return [
+      `${space}  <template>\n${pattern}\n${space}  </template>`,
+      ...list.flatMap((value, index) => item(value, [...items, index], `${space}  `)),
+    ];
+  };
+  return control(screen, undefined, { items: [], scope: elements.circumstances.scope, indent });
 }
 
-function printElement(element: PageElement, indent: string, children: readonly string[] | undefined): string {
+/** @param child prints a child of the control, by its index. */
+function printElement(
+  element: PageElement,
+  indent: string,
+  child: (index: number, indent: string) => string,
+  inside?: readonly string[],
+): string {
   const classes = element.classes ? { class: element.classes.join(' ') } : {};
   const attributes = Object.entries({ ...classes, ...element.attributes })
     .map(([name, value]: [string, string | boolean]) => {
@@ -66,7 +109,11 @@ function printElement(element: PageElement, indent: string, children: readonly s
   if (voidTags.has(element.tag)) return open;
   if (element.text !== undefined) return `${open}${escapeText(element.text)}</${element.tag}>`;
   const inner =
-    children ?? element.children?.map((child) => printElement(child, `${indent}  `, undefined)) ?? [];
+    inside ??
+    element.children?.map((entry) =>
+      typeof entry === 'number' ? child(entry, `${indent}  `) : printElement(entry, `${indent}  `, child),
+    ) ??
+    [];
   if (inner.length === 0) return `${open}</${element.tag}>`;
   return `${open}\n${inner.join('\n')}\n${indent}</${element.tag}>`;
 }

@@ -8,11 +8,12 @@ import { theme } from '../document/theme.ts';
 import { walk } from '../document/tree.ts';
 import { type Control, inForce, type Project, startScreen } from '../document/types.ts';
 import { convert } from '../document/values.ts';
-import { EvaluationError, evaluateTemplate } from '../expression/evaluate.ts';
+import { EvaluationError, evaluateTemplate, type Scope } from '../expression/evaluate.ts';
+import { hasExpression } from '../expression/template.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import { initialScope } from '../layout/screen-layout.ts';
-import { type FontManifest, fontFaceRules } from '../text/fonts.ts';
-import { axisOf, declarations } from './declarations.ts';
+import { type Face, type FontManifest, fontFaceRules, fontWeights } from '../text/fonts.ts';
+import { aroundOf, declarations } from './declarations.ts';
 import { escapeText, pictureAddress, screenHtml } from './html.ts';
 import { addressOf, programOf, styleTemplates, titleOf } from './program.ts';
 import { stylesheet } from './stylesheet.ts';
@@ -34,13 +35,13 @@ export interface ExportedPage {
   readonly assets: readonly string[];
 }
 
-/** Inline style for what is bound, at the initial values of the state. */
-function initialStyle(project: Project, control: Control, parent: Control | undefined): string {
+/** Inline style for what is bound, at the values that a scope has. */
+function initialStyle(project: Project, control: Control, parent: Control | undefined, scope: Scope): string {
   if (!parent) return '';
   const kind = kindOf(control);
-  const scope = initialScope(project);
   const own = new Map<string, unknown>();
-  for (const [name, template] of Object.entries(styleTemplates(control, contextOf(project)))) {
+  const templates = styleTemplates(control, contextOf(project, control));
+  for (const [name, template] of Object.entries(templates)) {
     try {
       const { value } = convert(
         kind.properties.find((property) => property.name === name)!,
@@ -51,23 +52,43 @@ function initialStyle(project: Project, control: Control, parent: Control | unde
       if (!(error instanceof EvaluationError)) throw error;
     }
   }
-  return [...declarations(own, axisOf(parent))].map(([name, value]) => `${name}: ${value}`).join('; ');
+  const css = declarations(own, control.kind, aroundOf(parent, control, ['']));
+  return [...css].map(([name, value]) => `${name}: ${value}`).join('; ');
+}
+
+/** The faces that a project's texts are set in: of each family, the weights and slants that something asks for. */
+function facesOf(project: Project): (face: Face) => boolean {
+  const families = new Set<string>([theme.family]);
+  const weights = new Set<string>([400, theme.labelWeight, theme.captionWeight].map(String));
+  let italic = false;
+  for (const screen of project.screens)
+    for (const control of walk(screen)) {
+      for (const property of kindOf(control).properties)
+        if (property.name === 'weight' && property.default) weights.add(property.default);
+      for (const [name, value] of Object.entries(control.props)) {
+        const word = name.slice(name.lastIndexOf('.') + 1);
+        const text = inForce(value) ?? '';
+        if (word === 'font') families.add(text);
+        // What an expression gives is not known beforehand.
+        if (word === 'weight')
+          for (const weight of hasExpression(text) ? fontWeights : [text]) weights.add(String(weight));
+        if (word === 'italic' && text !== 'false') italic = true;
+      }
+    }
+  return (face) => families.has(face.family) && weights.has(String(face.weight)) && (italic || !face.italic);
 }
 
 /** Makes the files of a page. Bytes of fonts and pictures are put beside them by the caller. */
 export function exportPage(project: Project, parts: PageParts): ExportedPage {
-  const families = new Set<string>([theme.family]);
-  for (const screen of project.screens)
-    for (const control of walk(screen))
-      for (const [name, value] of Object.entries(control.props))
-        if (name === 'font' || name.endsWith('.font')) families.add(inForce(value) ?? theme.family);
+  const wanted = facesOf(project);
   const start = startScreen(project);
   // The page's own media queries decide; here only what no query can change is written.
   const circumstances = { bands: [], width: 0, height: 0, scope: initialScope(project) };
   const elements = {
     circumstances,
     assets: project.assets,
-    styleOf: (control: Control, parent: Control | undefined) => initialStyle(project, control, parent),
+    styleOf: (control: Control, parent: Control | undefined, scope: Scope) =>
+      initialStyle(project, control, parent, scope),
   };
   const others = project.screens
     .filter((screen) => screen !== start)
@@ -95,10 +116,10 @@ ${start ? `${screenHtml(start, elements, '    ')}\n` : ''}${others.join('')}  </
   return {
     files: new Map([
       ['index.html', html],
-      ['style.css', stylesheet(project, fontFaceRules(parts.fonts, 'fonts/', families))],
+      ['style.css', stylesheet(project, fontFaceRules(parts.fonts, 'fonts/', wanted))],
       ['script.js', `${parts.script.trimEnd()}\n\nhovrinPage.start(${program});\n`],
     ]),
-    fonts: parts.fonts.files.filter((file) => families.has(file.family)).map((file) => `${file.file}.woff2`),
+    fonts: [...new Set(parts.fonts.files.filter(wanted).map((file) => `${file.file}.woff2`))],
     assets: project.assets.map((asset) => asset.name),
   };
 }

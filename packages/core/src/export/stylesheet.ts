@@ -6,12 +6,24 @@ import { theme, themeColours } from '../document/theme.ts';
 import { locationsIn, walk } from '../document/tree.ts';
 import type { Band, Control, Project } from '../document/types.ts';
 import { kindOf, kinds } from '../kinds/catalogue.ts';
+import type { Limit } from '../layout/box.ts';
+import { widthForBoth } from '../layout/split-room.ts';
 import { classOf } from './class-names.ts';
-import { axisOf, colourDeclaration, type Declarations, declarations, ownValues } from './declarations.ts';
+import {
+  aroundOf,
+  colourDeclaration,
+  type Declarations,
+  declarations,
+  ownValues,
+  partDeclarations,
+  withoutParts,
+} from './declarations.ts';
 
 interface Rule {
   readonly selector: string;
   readonly css: Declarations;
+  /** A container query around it. */
+  readonly container?: string;
 }
 
 /** Rules that hold under one media query; no query: always. */
@@ -20,8 +32,12 @@ interface Section {
   readonly rules: Rule[];
 }
 
-const printRule = ({ selector, css }: Rule, indent: string): string =>
-  `${indent}${selector} {\n${[...css].map(([name, value]) => `${indent}  ${name}: ${value};\n`).join('')}${indent}}\n`;
+function printRule({ selector, css, container }: Rule, indent: string): string {
+  if (container)
+    return `${indent}@container ${container} {\n${printRule({ selector, css }, `${indent}  `)}${indent}}\n`;
+  const lines = [...css].map(([name, value]) => `${indent}  ${name}: ${value};\n`);
+  return `${indent}${selector} {\n${lines.join('')}${indent}}\n`;
+}
 
 function printSection({ query, rules }: Section): string {
   if (rules.length === 0) return '';
@@ -77,17 +93,81 @@ ${indented}}
 `;
 }
 
+/** The declarations of a control and of the parts inside it that carry some of its properties, by selector. */
 function declarationsUnder(
   control: Control,
   parent: Control | undefined,
   prefixes: readonly string[],
-): Declarations {
+): Map<string, Declarations> {
   const kind = kindOf(control);
   const own = ownValues(control, kind, prefixes);
-  const css = new Map(declarations(own, axisOf(parent)));
+  const parts = kind.parts?.(control.children) ?? [];
+  const css = new Map(declarations(withoutParts(own, parts), kind.name, aroundOf(parent, control, prefixes)));
   const colour = colourDeclaration(kind, own);
   if (colour) css.set(...colour);
-  return css;
+  const found = new Map<string, Declarations>([['', css]]);
+  for (const part of parts) found.set(` ${part.selector}`, partDeclarations(own, kind.name, part));
+  return found;
+}
+
+/** A range of screens, as a media query, and the prefixes that hold there. */
+interface Range {
+  readonly query: string | undefined;
+  readonly prefixes: readonly string[];
+}
+
+/** Where a split shows one pane, on some screens. */
+function splitRule(split: Control, selector: string, { prefixes }: Range): Rule | undefined {
+  const [first, second] = split.children;
+  if (!first || !second) return undefined;
+  const own = ownValues(split, kindOf(split), prefixes);
+  const panes = [first, second].map((pane) => ownValues(pane, kindOf(pane), prefixes));
+  if (panes.some((pane) => pane.get('hidden') === true)) return undefined;
+  const needed = widthForBoth(
+    panes.map((pane) => pane.get('min-width') as Limit),
+    (own.get('ratio') as readonly [number, number] | undefined) ?? [1, 1],
+    ((own.get('column-gap') ?? own.get('gap')) as number | undefined) ?? 0,
+  );
+  if (needed <= 0) return undefined;
+  return {
+    selector: `${selector}[data-show="first"] > :last-child,\n  ${selector}[data-show="second"] > :first-child`,
+    css: new Map([['display', 'none']]),
+    container: needed === Infinity ? '(width >= 0px)' : `(width < ${Number(needed.toFixed(4))}px)`,
+  };
+}
+
+/** The sections in which splits of a screen show one pane: one for all screens, or one for each band that differs. */
+function splitSections(screen: Control, stages: readonly { from: number; prefixes: string[] }[]): Section[] {
+  const names = effectiveNames(screen);
+  const sections: Section[] = [];
+  for (const { control } of locationsIn(screen).values()) {
+    if (control.kind !== 'split') continue;
+    const selector = `.${classOf(names.get(screen.id)!)} .${classOf(names.get(control.id)!)}`;
+    const turns = [control, ...control.children].some((each) =>
+      Object.keys(each.props).some((name) => orientations.some((word) => name.startsWith(`${word}.`))),
+    );
+    const ranges: Range[] = stages.flatMap(({ from, prefixes }, index) => {
+      const next = stages[index + 1]?.from;
+      const widths = [
+        ...(from > 0 ? [`(width >= ${from}px)`] : []),
+        ...(next === undefined ? [] : [`(width < ${next}px)`]),
+      ];
+      const join = (parts: string[]) => (parts.length > 0 ? parts.join(' and ') : undefined);
+      return turns
+        ? orientations.map((word) => ({
+            query: join([`(orientation: ${word})`, ...widths]),
+            prefixes: [...prefixes, `${word}.`],
+          }))
+        : [{ query: join(widths), prefixes }];
+    });
+    const rules = ranges.map((range) => splitRule(control, selector, range));
+    if (new Set(rules.map((rule) => rule?.container)).size === 1) {
+      if (rules[0]) sections.push({ query: undefined, rules: [rules[0]] });
+    } else
+      for (const [index, rule] of rules.entries())
+        if (rule) sections.push({ query: ranges[index]!.query, rules: [rule] });
+  }
+  return sections;
 }
 
 /** What must be said so that `after` holds where `before` held. What falls away goes back to the kind's rules. */
@@ -131,28 +211,30 @@ function screenSections(screen: Control, bands: readonly Band[]): Section[] {
     const selector = parent
       ? `.${classOf(names.get(screen.id)!)} .${classOf(names.get(control.id)!)}`
       : `.${classOf(names.get(screen.id)!)}`;
-    const push = (section: Section, css: Declarations) => {
-      if (css.size > 0) section.rules.push({ selector, css });
-    };
     const staged = stages.map(({ prefixes }) => declarationsUnder(control, parent, prefixes));
-    push(always, staged[0]!);
-    for (let stage = 1; stage < stages.length; stage++)
-      push(byStage[stage]!, difference(staged[stage - 1]!, staged[stage]!));
-    orientations.forEach((orientation, which) => {
-      if (!Object.keys(control.props).some((name) => name.startsWith(`${orientation}.`))) return;
-      const touched = new Set<string>();
-      stages.forEach(({ prefixes }, stage) => {
-        const css = difference(
-          staged[stage]!,
-          declarationsUnder(control, parent, [...prefixes, `${orientation}.`]),
-          touched,
+    for (const inside of staged[0]!.keys()) {
+      const push = (section: Section, css: Declarations) => {
+        if (css.size > 0) section.rules.push({ selector: `${selector}${inside}`, css });
+      };
+      push(always, staged[0]!.get(inside)!);
+      for (let stage = 1; stage < stages.length; stage++)
+        push(byStage[stage]!, difference(staged[stage - 1]!.get(inside)!, staged[stage]!.get(inside)!));
+      orientations.forEach((orientation, which) => {
+        const turns = [control, parent].some(
+          (each) => each && Object.keys(each.props).some((name) => name.startsWith(`${orientation}.`)),
         );
-        for (const name of css.keys()) touched.add(name);
-        push(byOrientation[which]![stage]!, css);
+        if (!turns) return;
+        const touched = new Set<string>();
+        stages.forEach(({ prefixes }, stage) => {
+          const turned = declarationsUnder(control, parent, [...prefixes, `${orientation}.`]);
+          const css = difference(staged[stage]!.get(inside)!, turned.get(inside)!, touched);
+          for (const name of css.keys()) touched.add(name);
+          push(byOrientation[which]![stage]!, css);
+        });
       });
-    });
+    }
   }
-  return [always, ...byStage, ...byOrientation.flat()];
+  return [always, ...byStage, ...byOrientation.flat(), ...splitSections(screen, stages)];
 }
 
 /**

@@ -14,6 +14,16 @@ export interface Surroundings {
   readonly screens: ReadonlySet<string>;
 }
 
+/** The type of a name that stands for the item of a repeat: it can be read, not assigned. */
+export const itemType = 'item';
+
+/** Surroundings inside repeats, with the names of their items. */
+export function withItems<T extends Surroundings>(around: T, items: readonly string[]): T {
+  if (items.length === 0) return around;
+  const names = around.names;
+  return { ...around, names: new Map([...names, ...items.map((name) => [name, itemType] as const)]) };
+}
+
 /** Actions that an event may call, with what they take. */
 export const actions: Readonly<Record<string, { readonly takes: string; readonly count: number }>> = {
   go: { takes: 'the name of a screen', count: 1 },
@@ -41,9 +51,19 @@ export function checkTemplate(text: string, around: Surroundings): Outcome<Templ
 export function checkStatements(text: string, around: Surroundings): Outcome<Statement[]> {
   const read = parseStatements(text);
   if (!read.ok) return read;
+  const uses = namesOfStatements(read.value);
   const problem =
-    unknownName(namesOfStatements(read.value), around.names) ?? actionProblem(text, read.value, around);
+    unknownName(uses, around.names) ??
+    assignedItem(uses, around.names) ??
+    actionProblem(text, read.value, around);
   return problem ? { ok: false, problem } : read;
+}
+
+function assignedItem(uses: readonly NameUse[], names: ReadonlyMap<string, string>): Problem | undefined {
+  const use = uses.find(({ name, written }) => written && names.get(name) === itemType);
+  return (
+    use && { message: `\`${use.name}\` is the item of a repeat; it cannot be assigned.`, at: use.span[0] }
+  );
 }
 
 function actionProblem(

@@ -1,14 +1,22 @@
 /** All control kinds, in the order in which the interface lists them. */
 import type { Control } from '../document/types.ts';
+import { bar } from './bar.ts';
 import { button } from './button.ts';
 import { checkbox } from './checkbox.ts';
 import { column } from './column.ts';
 import { divider } from './divider.ts';
+import { fieldset } from './fieldset.ts';
+import { grid } from './grid.ts';
 import { image } from './image.ts';
 import type { Kind } from './kind.ts';
+import { layers } from './layers.ts';
+import { pinboard } from './pinboard.ts';
+import { repeat } from './repeat.ts';
 import { row } from './row.ts';
 import { screen } from './screen.ts';
+import { scroll } from './scroll.ts';
 import { spacer } from './spacer.ts';
+import { split } from './split.ts';
 import { text } from './text.ts';
 import { textField } from './text-field.ts';
 
@@ -16,6 +24,14 @@ export const kinds: readonly Kind[] = [
   screen,
   row,
   column,
+  grid,
+  layers,
+  pinboard,
+  scroll,
+  split,
+  fieldset,
+  repeat,
+  bar,
   spacer,
   divider,
   text,
@@ -35,4 +51,18 @@ export function kindOf(control: Control): Kind {
   const kind = byName.get(control.kind);
   if (!kind) throw new Error(`Unknown kind ${control.kind}`);
   return kind;
+}
+
+/**
+ * Why a control of a kind cannot stand in a container; undefined where it can.
+ *
+ * @param count children of the container, the control included.
+ */
+export function confinesProblem(kind: Kind, parent: Kind, count: number): string | undefined {
+  if (!parent.container) return `A ${parent.name} holds no other controls.`;
+  const parents = kind.confines?.parents;
+  if (parents && !parents.includes(parent.name))
+    return `A ${kind.name} can only stand in a ${parents.join(' or ')}.`;
+  const most = parent.confines?.most;
+  return most !== undefined && count > most ? `A ${parent.name} holds ${most} controls at most.` : undefined;
 }

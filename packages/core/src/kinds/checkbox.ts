@@ -3,7 +3,7 @@ import { flagType } from '../document/property-types.ts';
 import { colourValue, theme } from '../document/theme.ts';
 import { noSides } from '../layout/box.ts';
 import type { Kind } from './kind.ts';
-import { disabled, placing, sizing, textLook, words } from './properties.ts';
+import { boxLook, disabled, padding, placing, sizing, textLook, words } from './properties.ts';
 import { textStyleOf, wordsLook } from './words.ts';
 
 export const checkbox: Kind = {
@@ -28,6 +28,8 @@ export const checkbox: Kind = {
     disabled({ part: 'part-input', as: 'property', name: 'disabled' }),
     ...sizing,
     ...placing(),
+    padding(),
+    ...boxLook(),
     ...textLook(),
   ],
   events: [],

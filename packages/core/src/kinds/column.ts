@@ -1,7 +1,7 @@
 /** Children one below the other. */
-import { flexInside } from './flex-inside.ts';
+import { flexContent } from './flex-inside.ts';
 import type { Kind } from './kind.ts';
-import { arranging, boxLook, padding, placing, sizing } from './properties.ts';
+import { arranging, boxLook, padding, placing, sizing, wrapping } from './properties.ts';
 
 export const column: Kind = {
   name: 'column',
@@ -10,11 +10,11 @@ export const column: Kind = {
   purpose: 'Puts controls one below the other.',
   findBy: ['vertical', 'stack', 'below'],
   container: true,
-  properties: [...sizing, ...placing(), padding(), ...arranging, ...boxLook()],
+  properties: [...sizing, ...placing(), padding(), ...arranging, wrapping, ...boxLook()],
   events: [],
   starter: { gap: '12' },
-  inside: (values) => flexInside(values, 'column'),
-  element: () => ({ tag: 'div', children: [] }),
+  inside: (values) => ({ content: flexContent(values, 'column') }),
+  element: () => ({ tag: 'div' }),
   css: `.k-column {
   display: flex;
   flex-direction: column;

@@ -2,7 +2,7 @@
 import { colourType } from '../document/property-types.ts';
 import { colourValue } from '../document/theme.ts';
 import type { Kind } from './kind.ts';
-import { placing, sizing } from './properties.ts';
+import { boxLook, padding, placing, sizing } from './properties.ts';
 
 export const divider: Kind = {
   name: 'divider',
@@ -14,6 +14,9 @@ export const divider: Kind = {
   properties: [
     ...sizing,
     ...placing({ alignSelf: 'stretch' }),
+    // Half a px on each side keeps it one px thick, whatever its size is said to be.
+    padding({ default: '0.5' }),
+    ...boxLook().filter(({ name }) => name.startsWith('border')),
     {
       name: 'color',
       label: 'Colour',
@@ -29,8 +32,6 @@ export const divider: Kind = {
   inside: (values) => ({
     content: { type: 'blank', width: 0, height: 0 },
     look: { background: colourValue(values.colour('color') ?? 'line') },
-    // Half a px on each side keeps it one px thick, whatever its size is said to be.
-    style: { padding: { top: 0.5, end: 0.5, bottom: 0.5, start: 0.5 } },
   }),
   element: () => ({ tag: 'hr' }),
   css: `.k-divider {

@@ -1,24 +1,24 @@
-/** What `screen`, `row` and `column` share: children one after another. */
+/** What `screen`, `row`, `column` and others share: children one after another, and the gaps of containers. */
 import type { Values } from '../document/values.ts';
+import type { FlexContent } from '../layout/box.ts';
 import { floorUnit } from '../text/units.ts';
-import type { Inside } from './kind.ts';
 
-export function flexInside(values: Values, direction: 'row' | 'column'): Inside {
-  // Gaps are kept as lengths are: in whole 64ths of a px.
-  const length = (name: string) => {
-    const value = values.number(name);
-    return value === undefined ? undefined : floorUnit(value);
-  };
-  const gap = length('gap') ?? 0;
+/** Gaps between rows and between columns, CSS px; kept as lengths are: in whole 64ths. */
+export function gapsOf(values: Values): { rowGap: number; columnGap: number } {
+  const gap = values.number('gap') ?? 0;
   return {
-    content: {
-      type: 'flex',
-      direction,
-      align: values.align('align') ?? 'stretch',
-      justify: values.justify('justify') ?? 'start',
-      wrap: values.flag('wrap'),
-      rowGap: length('row-gap') ?? gap,
-      columnGap: length('column-gap') ?? gap,
-    },
+    rowGap: floorUnit(values.number('row-gap') ?? gap),
+    columnGap: floorUnit(values.number('column-gap') ?? gap),
+  };
+}
+
+export function flexContent(values: Values, direction: 'row' | 'column'): FlexContent {
+  return {
+    type: 'flex',
+    direction,
+    align: values.align('align') ?? 'stretch',
+    justify: values.justify('justify') ?? 'start',
+    wrap: values.flag('wrap'),
+    ...gapsOf(values),
   };
 }

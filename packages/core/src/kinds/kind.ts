@@ -4,7 +4,7 @@
  */
 
 import type { PropertyType } from '../document/property-types.ts';
-import type { StateType } from '../document/types.ts';
+import type { Control, StateType } from '../document/types.ts';
 import type { Values } from '../document/values.ts';
 import type { Box, Content } from '../layout/box.ts';
 import type { TextStyle } from '../text/paragraph.ts';
@@ -40,6 +40,9 @@ export interface Property {
   /** May be bound in both directions (`NAME.bind`), to a state variable of one of these types. */
   readonly twoWay?: readonly StateType[];
   readonly page?: PageTarget;
+  /** Kinds of parents in which alone it means something, or means nothing; the interface shows it by that. */
+  readonly onlyIn?: readonly string[];
+  readonly notIn?: readonly string[];
 }
 
 /** An event of a control, `on.NAME` in the source. */
@@ -52,8 +55,8 @@ export interface EventEntry {
 export interface Making {
   /** A box of words, set in a style; sizes in `style` are before the reader's text scale. */
   words(text: string, style: TextStyle, look: Look, place?: Partial<Box['style']>): Box;
-  /** Words ready to be the content of the control's own box. */
-  content(text: string, style: TextStyle): Content;
+  /** Words ready to be the content of the control's own box; `most`: at most so many lines. */
+  content(text: string, style: TextStyle, most?: number): Content;
   /** A box with nothing in it but a look. Sizes in CSS px, already scaled. */
   blank(
     size: { width: number; height: number; baseline?: number },
@@ -64,8 +67,11 @@ export interface Making {
   centredBaseline(style: TextStyle, height: number): number;
   /** A picture's own size; a stand-in size where the project has no such picture. */
   picture(name: string): { readonly width: number; readonly height: number };
+  /** A box around others. */
+  group(content: Content, children: readonly Box[], place?: Partial<Box['style']>): Box;
   /** The reader's text scale. */
   readonly scale: number;
+  readonly rightToLeft: boolean;
 }
 
 /** How a box is painted. Colours are CSS colours. */
@@ -81,12 +87,14 @@ export interface Look {
   /** A picture of the project by file name, or a sign by name. */
   readonly picture?: string;
   readonly sign?: 'tick';
+  /** What does not fit is cut off: in a scroll it can be scrolled to. */
+  readonly clips?: boolean;
 }
 
 /** What a kind puts inside its box. */
 export interface Inside {
   readonly content: Content;
-  /** Boxes of its own; a container's children come from the document instead. */
+  /** The boxes inside; absent on a container: those of its children, as they are. */
   readonly parts?: readonly Box[];
   readonly look?: Look;
   /** Style that the kind itself sets; of properties that its controls do not have. */
@@ -100,7 +108,23 @@ export interface PageElement {
   readonly attributes?: Readonly<Record<string, string | boolean>>;
   /** Words, or elements; absent on a void element. */
   readonly text?: string;
-  readonly children?: readonly PageElement[];
+  /** A number stands for a child of the control, by its index. */
+  readonly children?: readonly (PageElement | number)[];
+}
+
+/** A part inside a control's element that carries some of its properties. */
+export interface CarryingPart {
+  /** Where it is, as a CSS selector from the control's element: `> .part-content`. */
+  readonly selector: string;
+  readonly properties: readonly string[];
+}
+
+/** Where a control of a kind may stand and what it may hold, beside what `container` says. */
+export interface Confines {
+  /** Kinds of parents; absent: any container. */
+  readonly parents?: readonly string[];
+  /** Most children. */
+  readonly most?: number;
 }
 
 export interface Kind {
@@ -117,9 +141,17 @@ export interface Kind {
   readonly events: readonly EventEntry[];
   /** Properties of a newly placed one. */
   readonly starter: Readonly<Record<string, string>>;
-  inside(values: Values, make: Making): Inside;
-  /** The element and its own parts; a container's children are put in by the export. */
-  element(values: Values): PageElement;
+  readonly confines?: Confines;
+  /** @param children boxes of a container's children in document order; undefined where one is hidden. */
+  inside(values: Values, make: Making, children: readonly (Box | undefined)[]): Inside;
+  /**
+   * The element and its own parts.
+   *
+   * @param children a container's children; its element has all of them where it does not say where they go.
+   */
+  element(values: Values, children: readonly Control[]): PageElement;
+  /** Parts that carry properties of the control, for the export. */
+  parts?(children: readonly Control[]): readonly CarryingPart[];
   /** Rules of the page's stylesheet for all controls of this kind. */
   readonly css: string;
 }

@@ -1,19 +1,31 @@
 /** Properties that several kinds have, by the question they answer. The order is the order of the source. */
 import {
   alignType,
+  aspectType,
+  cellAlignType,
   colourType,
   factorType,
   familyType,
   flagType,
+  flowType,
+  gridLineType,
   justifyType,
   lengthsType,
   lengthType,
+  letterSpacingType,
   limitType,
+  linesType,
   marginType,
+  offsetType,
+  orderType,
+  pinType,
   sizeType,
+  spanType,
   textAlignType,
   textSizeType,
   textType,
+  trackListType,
+  trackPatternType,
   weightType,
 } from '../document/property-types.ts';
 import type { PageTarget, Property } from './kind.ts';
@@ -30,7 +42,12 @@ export const sizing: readonly Property[] = [
   { name: 'max-width', label: 'Max width', group: 'size', type: limitType, ...layout },
   { name: 'min-height', label: 'Min height', group: 'size', type: limitType, ...layout },
   { name: 'max-height', label: 'Max height', group: 'size', type: limitType, ...layout },
+  { name: 'aspect', label: 'Aspect ratio', group: 'size', type: aspectType, ...layout },
 ];
+
+const inGrid = ['grid', 'repeat'];
+const inCells = ['grid', 'layers', 'repeat'];
+const onPinboard = ['pinboard'];
 
 /** Its place in its parent. */
 export function placing(rest: { alignSelf?: string } = {}): readonly Property[] {
@@ -39,11 +56,47 @@ export function placing(rest: { alignSelf?: string } = {}): readonly Property[] 
     label: 'Align self',
     group: 'place',
     type: alignType,
+    notIn: onPinboard,
     ...layout,
   };
+  const pin = (name: string, label: string, type: Property['type'] = pinType): Property => ({
+    name,
+    label,
+    group: 'place',
+    type,
+    onlyIn: onPinboard,
+    ...layout,
+  });
+  const area = (name: string, label: string, type: Property['type']): Property => ({
+    name,
+    label,
+    group: 'place',
+    type,
+    onlyIn: inGrid,
+    ...layout,
+  });
   return [
     { name: 'margin', label: 'Margin', group: 'place', type: marginType, ...layout },
     rest.alignSelf === undefined ? alignSelf : { ...alignSelf, default: rest.alignSelf },
+    {
+      name: 'justify-self',
+      label: 'Justify self',
+      group: 'place',
+      type: alignType,
+      onlyIn: inCells,
+      ...layout,
+    },
+    area('col', 'Column', gridLineType),
+    area('row', 'Row', gridLineType),
+    area('col-span', 'Column span', spanType),
+    area('row-span', 'Row span', spanType),
+    pin('left', 'Left'),
+    pin('right', 'Right'),
+    pin('top', 'Top'),
+    pin('bottom', 'Bottom'),
+    pin('center-x', 'Centre across', offsetType),
+    pin('center-y', 'Centre down', offsetType),
+    { name: 'order', label: 'Order', group: 'place', type: orderType, notIn: onPinboard, ...layout },
     { name: 'hidden', label: 'Hidden', group: 'place', type: flagType, ...layout },
   ];
 }
@@ -57,14 +110,45 @@ export const padding = (rest: Rest = {}): Property => ({
   ...rest,
 });
 
-/** How a container arranges its children. */
-export const arranging: readonly Property[] = [
+const gaps: readonly Property[] = [
   { name: 'gap', label: 'Gap', group: 'inside', type: lengthType, ...layout },
   { name: 'row-gap', label: 'Row gap', group: 'inside', type: lengthType, ...layout },
   { name: 'column-gap', label: 'Column gap', group: 'inside', type: lengthType, ...layout },
-  { name: 'align', label: 'Align', group: 'inside', type: alignType, default: 'stretch', ...layout },
+];
+const align: Property = {
+  name: 'align',
+  label: 'Align',
+  group: 'inside',
+  type: alignType,
+  default: 'stretch',
+  ...layout,
+};
+
+/** How a container puts its children one after another. */
+export const arranging: readonly Property[] = [
+  ...gaps,
+  align,
   { name: 'justify', label: 'Justify', group: 'inside', type: justifyType, default: 'start', ...layout },
 ];
+
+/** How children lie in cells. */
+export const cellArranging: readonly Property[] = [
+  align,
+  { name: 'justify', label: 'Justify', group: 'inside', type: cellAlignType, default: 'stretch', ...layout },
+];
+
+/** The tracks of a grid, and how it is filled. */
+export const gridArranging: readonly Property[] = [
+  { name: 'columns', label: 'Columns', group: 'inside', type: trackListType, ...layout },
+  { name: 'rows', label: 'Rows', group: 'inside', type: trackListType, ...layout },
+  { name: 'auto-columns', label: 'Auto columns', group: 'inside', type: trackPatternType, ...layout },
+  { name: 'auto-rows', label: 'Auto rows', group: 'inside', type: trackPatternType, ...layout },
+  { name: 'flow', label: 'Flow', group: 'inside', type: flowType, default: 'row', ...layout },
+  ...gaps,
+];
+
+/** One gap between two panes. */
+export const paneGap: readonly Property[] = gaps.filter(({ name }) => name === 'gap');
 
 export const wrapping: Property = { name: 'wrap', label: 'Wrap', group: 'inside', type: flagType, ...layout };
 
@@ -106,7 +190,9 @@ export function textLook(defaults: { weight?: string; colour?: string } = {}): r
       default: defaults.weight ?? '400',
       ...layout,
     },
+    { name: 'italic', label: 'Italic', group: 'look', type: flagType, ...layout },
     { name: 'line-height', label: 'Line height', group: 'look', type: factorType, default: '1.4', ...layout },
+    { name: 'letter-spacing', label: 'Letter spacing', group: 'look', type: letterSpacingType, ...layout },
     {
       name: 'color',
       label: 'Colour',
@@ -127,6 +213,14 @@ export const textAlign = (preset: string): Property => ({
   effect: 'look',
   perBand: true,
 });
+
+export const mostLines: Property = {
+  name: 'lines',
+  label: 'Lines at most',
+  group: 'look',
+  type: linesType,
+  ...layout,
+};
 
 export const noWrap: Property = {
   name: 'nowrap',

@@ -1,5 +1,5 @@
 /** Children side by side. */
-import { flexInside } from './flex-inside.ts';
+import { flexContent } from './flex-inside.ts';
 import type { Kind } from './kind.ts';
 import { arranging, boxLook, padding, placing, sizing, wrapping } from './properties.ts';
 
@@ -13,8 +13,8 @@ export const row: Kind = {
   properties: [...sizing, ...placing(), padding(), ...arranging, wrapping, ...boxLook()],
   events: [],
   starter: { gap: '12' },
-  inside: (values) => flexInside(values, 'row'),
-  element: () => ({ tag: 'div', children: [] }),
+  inside: (values) => ({ content: flexContent(values, 'row') }),
+  element: () => ({ tag: 'div' }),
   css: `.k-row {
   display: flex;
 }`,

@@ -1,8 +1,20 @@
 /** The whole of what a person sees at once: a column as wide as the window and at least as high. */
 import { textType } from '../document/property-types.ts';
-import { flexInside } from './flex-inside.ts';
+import { type Box, type FlexContent, noSides } from '../layout/box.ts';
+import { flexContent } from './flex-inside.ts';
 import type { Kind } from './kind.ts';
 import { arranging, boxLook, padding } from './properties.ts';
+import { barsOf, hasBars } from './screen-bars.ts';
+
+const plainRow = (direction: 'row' | 'column'): FlexContent => ({
+  type: 'flex',
+  direction,
+  align: 'stretch',
+  justify: 'start',
+  wrap: false,
+  rowGap: 0,
+  columnGap: 0,
+});
 
 export const screen: Kind = {
   name: 'screen',
@@ -19,12 +31,83 @@ export const screen: Kind = {
   ],
   events: [],
   starter: { padding: '24', gap: '16' },
-  inside: (values) => flexInside(values, 'column'),
-  element: () => ({ tag: 'main', children: [] }),
+  inside(values, make, children) {
+    const shown = children.flatMap((child) => child ?? []);
+    const content = flexContent(values, 'column');
+    if (!shown.some(({ style }) => style.edge !== undefined)) return { content };
+    const at = (edge: Box['style']['edge']) => shown.filter(({ style }) => style.edge === edge);
+    // What is no bar scrolls in what the bars leave; bars follow each other from the edge inwards.
+    const body = make.group({ type: 'scroll', axis: 'vertical' }, [make.group(content, at(undefined))], {
+      width: { share: 1 },
+      padding: values.sides('padding') ?? noSides,
+    });
+    const middle = make.group(plainRow('row'), [...at('start'), body, ...at('end').toReversed()], {
+      height: { share: 1 },
+    });
+    return {
+      content: plainRow('column'),
+      parts: [...at('top'), middle, ...at('bottom').toReversed()],
+      style: { firm: true, padding: noSides },
+    };
+  },
+  element(_, children) {
+    if (!hasBars(children)) return { tag: 'main' };
+    const { top, bottom, start, end, rest } = barsOf(children);
+    return {
+      tag: 'main',
+      classes: ['has-bars'],
+      children: [
+        ...top,
+        {
+          tag: 'div',
+          classes: ['part-middle'],
+          children: [
+            ...start,
+            {
+              tag: 'div',
+              classes: ['part-body'],
+              attributes: { tabindex: '0' },
+              children: [{ tag: 'div', classes: ['part-content'], children: rest }],
+            },
+            ...end.toReversed(),
+          ],
+        },
+        ...bottom.toReversed(),
+      ],
+    };
+  },
+  parts: (children) =>
+    hasBars(children)
+      ? [
+          { selector: '> .part-middle > .part-body', properties: ['padding'] },
+          {
+            selector: '> .part-middle > .part-body > .part-content',
+            properties: arranging.map(({ name }) => name),
+          },
+        ]
+      : [],
   css: `.k-screen {
   display: flex;
   flex-direction: column;
   min-height: 100vh;
   background: var(--page);
+}
+.k-screen.has-bars {
+  height: 100vh;
+}
+.k-screen > .part-middle {
+  display: flex;
+  flex: 1 1 0px;
+  min-height: 0;
+}
+.k-screen > .part-middle > .part-body {
+  flex: 1 1 0px;
+  min-width: 0;
+  overflow: hidden auto;
+}
+.k-screen > .part-middle > .part-body > .part-content {
+  display: flex;
+  flex-direction: column;
+  min-height: 100%;
 }`,
 };

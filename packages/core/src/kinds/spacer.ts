@@ -1,6 +1,6 @@
 /** Room that takes what is left over. */
 import type { Kind } from './kind.ts';
-import { placing, sizing } from './properties.ts';
+import { boxLook, padding, placing, sizing } from './properties.ts';
 
 export const spacer: Kind = {
   name: 'spacer',
@@ -9,7 +9,7 @@ export const spacer: Kind = {
   purpose: 'Empty room that pushes controls apart.',
   findBy: ['gap', 'space', 'push', 'fill'],
   container: false,
-  properties: [...sizing, ...placing()],
+  properties: [...sizing, ...placing(), padding(), ...boxLook()],
   events: [],
   starter: { width: 'share', height: 'share' },
   inside: () => ({ content: { type: 'blank', width: 0, height: 0 } }),

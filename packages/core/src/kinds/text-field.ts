@@ -2,7 +2,8 @@
 import { textType } from '../document/property-types.ts';
 import { colourValue, theme } from '../document/theme.ts';
 import type { Kind } from './kind.ts';
-import { disabled, placing, sizing, words } from './properties.ts';
+import { boxLook, disabled, padding, placing, sizing, words } from './properties.ts';
+import { plainWords } from './words.ts';
 
 export const textField: Kind = {
   name: 'textField',
@@ -35,24 +36,14 @@ export const textField: Kind = {
     disabled({ part: 'part-input', as: 'property', name: 'disabled' }),
     ...sizing,
     ...placing(),
+    padding(),
+    ...boxLook(),
   ],
   events: [],
   starter: { label: 'Label' },
   inside(values, make) {
-    const labelStyle = {
-      family: theme.family,
-      weight: theme.labelWeight,
-      size: theme.labelSize,
-      lineHeight: theme.lineHeight,
-      noWrap: false,
-    };
-    const inputStyle = {
-      family: theme.family,
-      weight: 400,
-      size: theme.textSize,
-      lineHeight: theme.lineHeight,
-      noWrap: true,
-    };
+    const labelStyle = plainWords({ weight: theme.labelWeight, size: theme.labelSize });
+    const inputStyle = plainWords({ noWrap: true });
     const height = theme.fieldHeight * make.scale;
     const label = values.text('label');
     const value = values.text('value');

@@ -1,6 +1,16 @@
 /** Words to read. */
 import type { Kind } from './kind.ts';
-import { boxLook, noWrap, padding, placing, sizing, textAlign, textLook, words } from './properties.ts';
+import {
+  boxLook,
+  mostLines,
+  noWrap,
+  padding,
+  placing,
+  sizing,
+  textAlign,
+  textLook,
+  words,
+} from './properties.ts';
 import { textStyleOf, wordsLook } from './words.ts';
 
 export const text: Kind = {
@@ -18,6 +28,7 @@ export const text: Kind = {
     ...boxLook(),
     ...textLook(),
     textAlign('start'),
+    mostLines,
     noWrap,
   ],
   events: [],
@@ -25,7 +36,10 @@ export const text: Kind = {
   inside(values, make) {
     const style = textStyleOf(values);
     const align = (values.text('text-align') || 'start') as 'start' | 'center' | 'end';
-    return { content: make.content(values.text('text'), style), look: wordsLook(values, style, align) };
+    return {
+      content: make.content(values.text('text'), style, values.number('lines')),
+      look: wordsLook(values, style, align),
+    };
   },
   element: (values) => ({ tag: 'p', text: values.text('text') }),
   css: `.k-text {

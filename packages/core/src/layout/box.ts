@@ -30,10 +30,33 @@ export interface Sides {
 
 export const noSides: Sides = { top: 0, end: 0, bottom: 0, start: 0 };
 
-/** Alignment across a container's main axis. */
+/** Alignment across a container's main axis; in grids and layers of an item in its area. */
 export type Align = 'start' | 'center' | 'end' | 'stretch' | 'baseline';
 /** Alignment along a container's main axis. */
 export type Justify = 'start' | 'center' | 'end' | 'between' | 'around' | 'evenly';
+
+/** A place in a pinboard: px, or a part of the pinboard (CSS Positioned Layout 3 §3.1). */
+export type Pin = number | Fraction | undefined;
+
+/** Where a child of a pinboard is held. Physical sides: they do not swap in right-to-left. */
+export interface Pins {
+  readonly left: Pin;
+  readonly right: Pin;
+  readonly top: Pin;
+  readonly bottom: Pin;
+  /** From the pinboard's middle to the child's, px to the right. */
+  readonly centerX: number | undefined;
+  /** From the pinboard's middle to the child's, px down. */
+  readonly centerY: number | undefined;
+}
+
+/** Where an item of a grid asks to stand; lines are counted from 1, negative ones from the end of the explicit grid. */
+export interface GridArea {
+  readonly column: number | undefined;
+  readonly row: number | undefined;
+  readonly columnSpan: number;
+  readonly rowSpan: number;
+}
 
 /** The size and place of a box, as its parent and the engine read them. */
 export interface BoxStyle {
@@ -43,11 +66,47 @@ export interface BoxStyle {
   readonly maxWidth: Limit;
   readonly minHeight: Limit;
   readonly maxHeight: Limit;
+  /** Width by height of the border box (CSS Sizing 4 §6.1, with `box-sizing: border-box`). */
+  readonly aspect: number | undefined;
   readonly margin: Sides;
   readonly padding: Sides;
   readonly border: Sides;
   readonly alignSelf: Align | undefined;
+  readonly justifySelf: Align | undefined;
+  /** Undefined: held nowhere. */
+  readonly pins: Pins | undefined;
+  /** Undefined: placed automatically, one cell. */
+  readonly area: GridArea | undefined;
+  /** Place among its siblings before the order of the document counts (CSS Display 3 §3). */
+  readonly order: number;
+  /** Never gives way along its parent's main axis, whatever its size (a bar). */
+  readonly firm: boolean;
+  /** The edge of the screen that a bar stays at. */
+  readonly edge: Edge | undefined;
 }
+
+export type Edge = 'top' | 'bottom' | 'start' | 'end';
+
+/** What a box has that nothing was said about. */
+export const noStyle: BoxStyle = {
+  width: undefined,
+  height: undefined,
+  minWidth: undefined,
+  maxWidth: undefined,
+  minHeight: undefined,
+  maxHeight: undefined,
+  aspect: undefined,
+  margin: noSides,
+  padding: noSides,
+  border: noSides,
+  alignSelf: undefined,
+  justifySelf: undefined,
+  pins: undefined,
+  area: undefined,
+  order: 0,
+  firm: false,
+  edge: undefined,
+};
 
 /** Children in a row or a column (CSS Flexbox 1). */
 export interface FlexContent {
@@ -63,10 +122,73 @@ export interface FlexContent {
   /** In a right-to-left page; places count from the start all the same, only inline baselines lie at the end. */
   readonly rightToLeft?: boolean;
 }
+
+/** One end of a track's range: px, a part of the grid, `auto` and the like, or parts of what is left (Grid 1 §7.2). */
+export type TrackBreadth =
+  | number
+  | Fraction
+  | 'auto'
+  | 'min-content'
+  | 'max-content'
+  | { readonly fr: number };
+/** A track: from least to greatest; `fitContent` holds the greatest of `fit-content(n)`. */
+export interface Track {
+  readonly min: TrackBreadth;
+  readonly max: TrackBreadth;
+  readonly fitContent?: number | Fraction;
+}
+/** Tracks written out, or repeated as often as there is room (Grid 1 §7.2.3.2). */
+export type TrackListPart = Track | { readonly auto: 'fill' | 'fit'; readonly tracks: readonly Track[] };
+export type TrackList = readonly TrackListPart[];
+
+/** Children in a grid (CSS Grid 1). */
+export interface GridContent {
+  readonly type: 'grid';
+  readonly columns: TrackList;
+  readonly rows: TrackList;
+  /** Sizes of tracks that no template has, used in turn. */
+  readonly autoColumns: readonly Track[];
+  readonly autoRows: readonly Track[];
+  readonly flow: 'row' | 'column';
+  readonly dense: boolean;
+  /** In the block axis. */
+  readonly align: Align;
+  /** In the inline axis. */
+  readonly justify: Align;
+  readonly rowGap: number;
+  readonly columnGap: number;
+  /** All children in the first cell, over each other. */
+  readonly layers: boolean;
+}
+
+/** Children held at edges or centre lines (CSS Positioned Layout 3). */
+export interface PinboardContent {
+  readonly type: 'pinboard';
+  readonly rightToLeft: boolean;
+}
+
+/** One child, which may be larger than what is seen of it. */
+export interface ScrollContent {
+  readonly type: 'scroll';
+  readonly axis: 'vertical' | 'horizontal' | 'both';
+}
+
+/** Two panes side by side where both have room, else one of them. */
+export interface SplitContent {
+  readonly type: 'split';
+  /** Parts that the first and the second take. */
+  readonly ratio: readonly [number, number];
+  readonly columnGap: number;
+  /** Which is there where there is room for one. */
+  readonly show: 'first' | 'second';
+}
+
 /** Words. */
 export interface TextContent {
   readonly type: 'text';
   readonly paragraphs: Paragraphs;
+  /** At most so many lines. */
+  readonly most: number | undefined;
 }
 /** A picture with a size of its own, in CSS px. */
 export interface PictureContent {
@@ -83,7 +205,15 @@ export interface BlankContent {
   readonly baseline?: number;
 }
 
-export type Content = FlexContent | TextContent | PictureContent | BlankContent;
+export type Content =
+  | FlexContent
+  | GridContent
+  | PinboardContent
+  | ScrollContent
+  | SplitContent
+  | TextContent
+  | PictureContent
+  | BlankContent;
 
 /** One box of the tree. */
 export interface Box {
@@ -91,20 +221,64 @@ export interface Box {
   readonly control: string | undefined;
   readonly style: BoxStyle;
   readonly content: Content;
+  /** In layout order (`order` applied). */
   readonly children: readonly Box[];
   /** What a painter needs besides geometry; the engine does not read it. */
   readonly look: unknown;
+  /** Which items of repeats it belongs to, outermost first; empty outside of repeats. */
+  readonly items: readonly number[];
+  /**
+   * Whether a height given from outside may change what is inside even where it equals the height by content:
+   * something inside asks for a part of it.
+   */
+  readonly heightMatters: boolean;
   /** What the engine has worked out about this box; belongs to the engine. */
   readonly known: Known;
 }
 
 /** The engine's notes on one box. */
 export interface Known {
-  widths?: Widths;
-  readonly laid: Map<string, Laid>;
+  widths: Widths | undefined;
+  /** Answers of plain passes, the last few. */
+  readonly laid: Laid[];
+  /** Answers of passes that write down their decisions. */
+  readonly recorded: Laid[];
 }
 
 /** Makes a box with nothing known about it yet. */
-export function makeBox(box: Omit<Box, 'known'>): Box {
-  return { ...box, known: { laid: new Map() } };
+export function makeBox(box: Omit<Box, 'known' | 'heightMatters'>): Box {
+  return {
+    control: box.control,
+    style: box.style,
+    content: box.content,
+    children: box.children,
+    look: box.look,
+    items: box.items,
+    heightMatters: askHeight(box.content, box.children),
+    known: { widths: undefined, laid: [], recorded: [] },
+  };
+}
+
+const isFractionOf = (size: Size | Limit): boolean => typeof size === 'object' && 'fraction' in size;
+
+function askHeight(content: Content, children: readonly Box[]): boolean {
+  switch (content.type) {
+    case 'scroll':
+      return true;
+    case 'grid':
+      if (content.rows.length > 0 || content.autoRows.length > 0) return true;
+      break;
+    case 'flex':
+    case 'split':
+      break;
+    default:
+      return false;
+  }
+  for (const { style, content: inside, heightMatters } of children) {
+    if (isFractionOf(style.height) || isFractionOf(style.minHeight) || isFractionOf(style.maxHeight))
+      return true;
+    if (style.aspect !== undefined || inside.type === 'picture') return true;
+    if (heightMatters && typeof style.height !== 'number') return true;
+  }
+  return false;
 }

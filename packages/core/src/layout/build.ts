@@ -2,14 +2,31 @@
 
 import { colourValue, theme } from '../document/theme.ts';
 import { type Asset, type Control, inForce } from '../document/types.ts';
-import type { Circumstances } from '../document/values.ts';
-import { type Values, valuesOf } from '../document/values.ts';
+import { type Circumstances, type Values, valuesOf } from '../document/values.ts';
+import type { Scope } from '../expression/evaluate.ts';
 import { kindOf } from '../kinds/catalogue.ts';
-import type { Look, Making } from '../kinds/kind.ts';
+import type { Kind, Look, Making } from '../kinds/kind.ts';
+import { mostItems } from '../kinds/repeat.ts';
 import { setText, type TextStyle } from '../text/paragraph.ts';
 import type { Shaper } from '../text/shaper.ts';
 import { scaledSize } from '../text/units.ts';
-import { type Box, type BoxStyle, type Content, makeBox, noSides, type Sides, type Size } from './box.ts';
+import {
+  type Align,
+  type Box,
+  type BoxStyle,
+  type Content,
+  type Fraction,
+  type GridArea,
+  makeBox,
+  noSides,
+  noStyle,
+  type Pin,
+  type Pins,
+  type Sides,
+  type Size,
+} from './box.ts';
+
+import { sizesWithRatio } from './ratio.ts';
 
 /** What boxes depend on besides the controls themselves. */
 export interface Surroundings extends Circumstances {
@@ -19,46 +36,48 @@ export interface Surroundings extends Circumstances {
   readonly rightToLeft: boolean;
 }
 
-const noStyle: BoxStyle = {
-  width: undefined,
-  height: undefined,
-  minWidth: undefined,
-  maxWidth: undefined,
-  minHeight: undefined,
-  maxHeight: undefined,
-  margin: noSides,
-  padding: noSides,
-  border: noSides,
-  alignSelf: undefined,
-};
+/** Where a box is being made: what it stands in, and which item of which repeats it shows. */
+interface Spot {
+  readonly parent: Kind | undefined;
+  readonly scope: Scope;
+  readonly items: readonly number[];
+}
+
+const noItems: readonly number[] = [];
 
 /** Makes boxes; keeps those of controls that did not change, so that their layout is kept too. */
 export class Builder {
-  private readonly made = new WeakMap<Control, Box | null>();
+  /** By control; a control that moved to another kind of container is made anew. */
+  private readonly made = new WeakMap<Control, { parent: Kind | undefined; box: Box | undefined }>();
   private readonly make: Making;
 
   constructor(private readonly around: Surroundings) {
-    const { shaper, textScale } = around;
+    const { shaper, textScale, rightToLeft } = around;
     const scaled = (style: TextStyle) => ({ ...style, size: scaledSize(style.size, textScale) });
-    const content = (text: string, style: TextStyle) =>
-      ({ type: 'text', paragraphs: setText(shaper, text, scaled(style)) }) as const;
-    const part = (
-      box: Omit<Box, 'known' | 'control' | 'children' | 'style'>,
-      place: Partial<BoxStyle> = {},
-    ) => makeBox({ ...box, control: undefined, children: [], style: { ...noStyle, ...place } });
+    const content = (text: string, style: TextStyle, most?: number) =>
+      ({
+        type: 'text',
+        paragraphs: setText(shaper, text, scaled(style), rightToLeft),
+        most,
+      }) as const;
+    const part = (content: Content, children: readonly Box[], look: Look, place: Partial<BoxStyle> = {}) =>
+      makeBox({
+        control: undefined,
+        style: { ...noStyle, ...place, padding: keptSides(place.padding) },
+        content: this.directed(content),
+        children: inOrder(children),
+        look: scaleLook(look, textScale),
+        items: noItems,
+      });
     this.make = {
       scale: textScale,
+      rightToLeft,
       content,
-      words: (text, style, look, place) =>
-        part({ content: content(text, style), look: scaleLook(look, textScale) }, place),
-      blank: (size, look, place) =>
-        part({ content: { type: 'blank', ...size }, look: scaleLook(look, textScale) }, place),
+      words: (text, style, look, place) => part(content(text, style), [], look, place),
+      blank: (size, look, place) => part({ type: 'blank', ...size }, [], look, place),
+      group: (inside, children, place) => part(inside, children, {}, place),
       centredBaseline(style, height) {
-        const { ascent, descent } = shaper.lineMetrics(
-          style.family,
-          style.weight,
-          scaledSize(style.size, textScale),
-        );
+        const { ascent, descent } = shaper.lineMetrics(style, scaledSize(style.size, textScale));
         return (height - ascent - descent) / 2 + ascent;
       },
       picture(name) {
@@ -68,36 +87,62 @@ export class Builder {
     };
   }
 
-  /** The box of a control; undefined where it is hidden. */
-  box(control: Control): Box | undefined {
-    let box = this.made.get(control);
-    if (box === undefined) {
-      box = this.boxAnew(control) ?? null;
-      this.made.set(control, box);
-    }
-    return box ?? undefined;
+  /** The box of a screen; undefined where it is hidden. */
+  box(screen: Control): Box | undefined {
+    return this.at(screen, { parent: undefined, scope: this.around.scope, items: noItems });
+  }
+
+  private at(control: Control, spot: Spot): Box | undefined {
+    // What a repeat shows depends on the item too; the repeat itself is kept as a whole.
+    if (spot.items.length > 0) return this.anew(control, spot);
+    const known = this.made.get(control);
+    if (known && known.parent === spot.parent) return known.box;
+    const box = this.anew(control, spot);
+    this.made.set(control, { parent: spot.parent, box });
+    return box;
   }
 
   private directed(content: Content): Content {
     return this.around.rightToLeft && content.type === 'flex' ? { ...content, rightToLeft: true } : content;
   }
 
-  private boxAnew(control: Control): Box | undefined {
+  private anew(control: Control, spot: Spot): Box | undefined {
     const kind = kindOf(control);
-    const values = valuesOf(control, kind, this.around);
+    const values = valuesOf(control, kind, { ...this.around, scope: spot.scope });
     if (values.flag('hidden')) return undefined;
-    const inside = kind.inside(values, this.make);
-    const children = kind.container
-      ? control.children.flatMap((child) => this.box(child) ?? [])
-      : (inside.parts ?? []);
+    const children = this.childrenOf(control, kind, values, spot);
+    const inside = kind.inside(values, this.make, children);
+    const parts = inside.parts ?? children.flatMap((child) => child ?? []);
     return makeBox({
       control: control.id,
-      style: { ...styleOf(values), ...inside.style },
+      style: { ...styleOf(values, spot.parent), ...inside.style },
       content: this.directed(inside.content),
-      children,
+      children: inOrder(parts),
       look: scaleLook({ ...boxLookOf(values), ...inside.look }, this.around.textScale),
+      items: spot.items,
     });
   }
+
+  /** The boxes of a container's children; of a repeat's for each item in turn. */
+  private childrenOf(control: Control, kind: Kind, values: Values, spot: Spot): (Box | undefined)[] {
+    if (!kind.container) return [];
+    const below = { ...spot, parent: kind };
+    if (kind.name !== 'repeat') return control.children.map((child) => this.at(child, below));
+    const list = (values.get<readonly unknown[]>('each') ?? []).slice(0, mostItems);
+    const name = values.text('as');
+    return list.flatMap((item, index) => {
+      const scope: Scope = (wanted) => (wanted === name ? item : spot.scope(wanted));
+      const items = [...spot.items, index];
+      return control.children.map((child) => this.at(child, { parent: kind, scope, items }));
+    });
+  }
+}
+
+/** Children by their `order`, those of the same in document order (CSS Display 3 §3). */
+function inOrder(children: readonly Box[]): readonly Box[] {
+  return children.some(({ style }) => style.order !== 0)
+    ? children.toSorted((a, b) => a.style.order - b.style.order)
+    : children;
 }
 
 /** A length as browsers keep it: a whole 64th, cut towards zero. */
@@ -110,19 +155,57 @@ const keptSides = (sides: Sides | undefined, keep = kept): Sides =>
 const keptBorder = (px: number): number => (px > 0 ? Math.max(1, Math.floor(px)) : 0);
 const keptSize = <T extends Size>(size: T): T => (typeof size === 'number' ? (kept(size) as T) : size);
 
-function styleOf(values: Values): BoxStyle {
+function styleOf(values: Values, parent: Kind | undefined): BoxStyle {
+  const aspect = values.number('aspect');
+  const { width, height } = sizesWithRatio(values.size('width'), values.size('height'), aspect, parent?.name);
   return {
-    width: keptSize(values.size('width')),
-    height: keptSize(values.size('height')),
+    width: keptSize(width),
+    height: keptSize(height),
     minWidth: keptSize(values.limit('min-width')),
     maxWidth: keptSize(values.limit('max-width')),
     minHeight: keptSize(values.limit('min-height')),
     maxHeight: keptSize(values.limit('max-height')),
+    aspect,
     margin: keptSides(values.sides('margin')),
     padding: keptSides(values.sides('padding')),
     border: keptSides(values.sides('border-width'), keptBorder),
     alignSelf: values.align('align-self'),
+    justifySelf: values.get<Align>('justify-self'),
+    pins: parent?.name === 'pinboard' ? pinsOf(values) : undefined,
+    area: areaOf(values),
+    order: values.number('order') ?? 0,
+    firm: false,
+    edge: undefined,
   };
+}
+
+function pinsOf(values: Values): Pins {
+  const pin = (name: string): Pin => {
+    const value = values.get<number | Fraction>(name);
+    return typeof value === 'number' ? kept(value) : value;
+  };
+  const offset = (name: string) => {
+    const value = values.number(name);
+    return value === undefined ? undefined : kept(value);
+  };
+  return {
+    left: pin('left'),
+    right: pin('right'),
+    top: pin('top'),
+    bottom: pin('bottom'),
+    centerX: offset('center-x'),
+    centerY: offset('center-y'),
+  };
+}
+
+function areaOf(values: Values): GridArea | undefined {
+  const column = values.number('col');
+  const row = values.number('row');
+  const columnSpan = values.number('col-span') ?? 1;
+  const rowSpan = values.number('row-span') ?? 1;
+  return column === undefined && row === undefined && columnSpan === 1 && rowSpan === 1
+    ? undefined
+    : { column, row, columnSpan, rowSpan };
 }
 
 function boxLookOf(values: Values): Look {

@@ -1,72 +1,108 @@
 /** Resolving flexible lengths: how the room on one line is shared out (CSS Flexbox 1 §9.7). */
 import { roundUnit } from '../text/units.ts';
-import { clamp, type Range } from './sizes.ts';
+import type { Box } from './box.ts';
+import type { Pass } from './record.ts';
 
 /** One item of a line. Lengths are border-box px along the main axis. */
 export interface FlexItem {
+  readonly box: Box;
   /** Size before growing or shrinking (flex base size). */
   readonly base: number;
+  /** Least and greatest size. */
+  readonly min: number;
+  readonly max: number;
   /** Parts of the left-over room it takes. */
   readonly grow: number;
   /** 1 where it gives way when room is short, else 0. */
   readonly shrink: number;
   /** What counts for shrinking: the base size without padding and border. */
   readonly shrinkBase: number;
-  readonly range: Range;
   /** Margins at both ends. */
   readonly margin: number;
+  /** The size it gets. */
+  main: number;
+  /** Whether its size is settled. */
+  frozen: boolean;
+  /** What was left, and to how many parts, when its own size was settled. */
+  left: number;
+  allParts: number;
+  /** In which turn of the loop that was; 0: before it. */
+  turn: number;
 }
 
+/** An item's base size within its limits (hypothetical main size). */
+export const hypothetical = (item: FlexItem): number => Math.max(item.min, Math.min(item.max, item.base));
+
 /**
- * Shares out a line's room.
+ * Shares out a line's room: sets each item's `main`.
  *
  * @param items the items of one line, in order.
  * @param room the inner main size of the container, without the gaps of the line.
- * @returns each item's border-box size.
  */
-export function distribute(items: readonly FlexItem[], room: number): number[] {
-  const hypothetical = items.map((item) => clamp(item.base, item.range));
-  const wanted = items.reduce((sum, item, index) => sum + hypothetical[index]! + item.margin, 0);
+export function distribute(items: readonly FlexItem[], room: number, pass: Pass): void {
+  let wanted = 0;
+  let open = 0;
+  for (const item of items) {
+    item.main = hypothetical(item);
+    wanted += item.main + item.margin;
+  }
   const growing = wanted < room;
-  const factor = (item: FlexItem) => (growing ? item.grow : item.shrink);
-  const sizes = [...hypothetical];
-  const frozen = items.map(
-    (item, index) =>
-      factor(item) === 0 || (growing ? item.base > hypothetical[index]! : item.base < hypothetical[index]!),
-  );
-  const freeSpace = () =>
-    items.reduce(
-      (left, item, index) => left - item.margin - (frozen[index] ? sizes[index]! : item.base),
-      room,
-    );
-  const initial = freeSpace();
+  if (pass.log && items.length > 0) pass.sign(items[0]!.box, 'room', room - wanted);
+  let initial = room;
+  for (const item of items) {
+    item.turn = 0;
+    if (pass.log) pass.held(item.box, item.base, item.min, item.max);
+    item.frozen =
+      (growing ? item.grow : item.shrink) === 0 || (growing ? item.base > item.main : item.base < item.main);
+    if (!item.frozen) open++;
+    initial -= item.margin + (item.frozen ? item.main : item.base);
+  }
 
-  while (frozen.includes(false)) {
-    let free = freeSpace();
-    const open = items.map((_, index) => index).filter((index) => !frozen[index]);
-    const factors = open.reduce((sum, index) => sum + factor(items[index]!), 0);
+  for (let turn = 1; open > 0; turn++) {
+    let free = room;
+    let factors = 0;
+    let weight = 0;
+    for (const item of items) {
+      free -= item.margin + (item.frozen ? item.main : item.base);
+      if (item.frozen) continue;
+      factors += growing ? item.grow : item.shrink;
+      weight += growing ? item.grow : item.shrink * item.shrinkBase;
+    }
     // Factors that add up to less than one leave part of the room unused.
-    if (factors < 1 && Math.abs(initial * factors) < Math.abs(free)) free = initial * factors;
-    const weight = growing
-      ? factors
-      : open.reduce((sum, index) => sum + items[index]!.shrink * items[index]!.shrinkBase, 0);
+    if (factors < 1) {
+      if (pass.log) pass.sign(items[0]!.box, 'room', Math.abs(free) - Math.abs(initial * factors));
+      if (Math.abs(initial * factors) < Math.abs(free)) free = initial * factors;
+    }
+    if (pass.log) pass.sign(items[0]!.box, 'room', growing ? free : -free);
+    const shares = growing ? free > 0 : free < 0 && weight > 0;
 
     let violation = 0;
-    const unclamped = new Map<number, number>();
-    for (const index of open) {
-      const item = items[index]!;
-      let extra = 0;
-      if (growing && free > 0) extra = (free * item.grow) / weight;
-      else if (!growing && free < 0 && weight > 0) extra = (free * item.shrink * item.shrinkBase) / weight;
-      const size = item.base + roundUnit(extra);
-      unclamped.set(index, size);
-      sizes[index] = clamp(size, item.range);
-      violation += sizes[index]! - size;
+    for (const item of items) {
+      if (item.frozen) continue;
+      const part = growing ? item.grow : item.shrink * item.shrinkBase;
+      const size = shares ? item.base + roundUnit((free * part) / weight) : item.base;
+      item.main = Math.max(item.min, Math.min(item.max, size));
+      item.left = shares ? free : 0;
+      item.allParts = weight;
+      item.turn = turn;
+      violation += item.main - size;
+      // Kept for the second look below: the size before its limits.
+      unclamped.push(size);
+      if (pass.log) pass.held(item.box, size, item.min, item.max);
     }
-    for (const index of open) {
-      const change = sizes[index]! - unclamped.get(index)!;
-      if (violation === 0 || (violation > 0 ? change > 0 : change < 0)) frozen[index] = true;
+    if (pass.log && violation !== 0) pass.sign(items[0]!.box, 'room', violation);
+    let index = 0;
+    for (const item of items) {
+      if (item.frozen) continue;
+      const change = item.main - unclamped[index++]!;
+      if (violation === 0 || (violation > 0 ? change > 0 : change < 0)) {
+        item.frozen = true;
+        open--;
+      }
     }
+    unclamped.length = 0;
   }
-  return sizes;
 }
+
+/** Sizes before their limits within one turn of the loop; empty between turns. */
+const unclamped: number[] = [];

@@ -1,266 +1,356 @@
 /** Rows and columns (CSS Flexbox 1 §9). */
 import type { Align, Box, FlexContent, Justify, Size } from './box.ts';
-import { distribute, type FlexItem } from './distribute.ts';
-import type { Given, Laid, Placed } from './laid.ts';
+import { distribute, type FlexItem, hypothetical } from './distribute.ts';
+import { explainFlex } from './explain-flex.ts';
+import type { Laid } from './laid.ts';
 import { layOut } from './lay-out.ts';
+import type { Pass } from './record.ts';
 import {
   across,
-  clamp,
   down,
+  fills,
   frameHeight,
+  frameStart,
+  frameTop,
   frameWidth,
+  hasRatio,
+  heightOfWidth,
   heightRange,
   isFraction,
   isShare,
   pixels,
-  type Range,
+  widthOfHeight,
   widthRange,
 } from './sizes.ts';
-import { contentWidths } from './widths.ts';
+import { contentWidths, widthsWithin } from './widths.ts';
 
-/** The inside of a container: its content box, as far as it is known. */
-interface Inside {
+/** The inside of a container: its content box, as far as it is known. NaN: not known. */
+export interface FlexInside {
+  readonly box: Box;
   readonly width: number;
-  readonly height: number | undefined;
+  readonly height: number;
   /** What percentage heights of children refer to; undefined where that is not known. */
   readonly heightBasis: number | undefined;
   readonly content: FlexContent;
+  readonly row: boolean;
 }
 
 /** A child on its way to a size and place. */
-interface Item {
-  readonly box: Box;
+export interface Item extends FlexItem {
   readonly align: Align;
-  readonly flex: FlexItem;
-  main: number;
   laid: Laid;
+  x: number;
+  y: number;
 }
 
 /** Lays out a container's children. Called by `layOut`, which keeps what comes back. */
-export function layOutFlex(box: Box, content: FlexContent, given: Given): Laid {
+export function layOutFlex(
+  pass: Pass,
+  box: Box,
+  content: FlexContent,
+  width: number,
+  height: number,
+  definite: boolean,
+  children: readonly Box[] = box.children,
+): Laid {
   const row = content.direction === 'row';
+  const free = Number.isNaN(height);
   const limits = heightRange(box, undefined);
   const frameH = frameHeight(box);
-  const inside: Inside = {
-    width: Math.max(0, given.width - frameWidth(box)),
-    height: given.height === undefined ? undefined : Math.max(0, given.height - frameH),
-    heightBasis:
-      given.height === undefined || !given.definite ? undefined : Math.max(0, given.height - frameH),
+  const innerHeight = free ? Number.NaN : Math.max(0, height - frameH);
+  const inside: FlexInside = {
+    box,
+    width: Math.max(0, width - frameWidth(box)),
+    height: innerHeight,
+    heightBasis: free || !definite ? undefined : innerHeight,
     content,
+    row,
   };
-  const innerLimits: Range = { min: Math.max(0, limits.min - frameH), max: limits.max - frameH };
+  const innerMin = Math.max(0, limits.min - frameH);
+  const innerMax = limits.max - frameH;
   const mainGap = row ? content.columnGap : content.rowGap;
   const crossGap = row ? content.rowGap : content.columnGap;
 
-  const items = box.children.map((child) => (row ? rowItem(child, inside) : columnItem(child, inside)));
-  const lines = breakLines(items, content, row ? inside.width : inside.height, mainGap);
+  const items: Item[] = new Array(children.length);
+  for (let index = 0; index < children.length; index++)
+    items[index] = row ? rowItem(pass, children[index]!, inside) : columnItem(pass, children[index]!, inside);
+  // A column whose height is not definite breaks where its greatest height ends (§9.3.5, the available main size).
+  const lineRoom = row ? inside.width : free || !definite ? innerMax : innerHeight;
+  const lines = content.wrap ? breakLines(pass, items, lineRoom, mainGap) : items.length > 0 ? [items] : [];
 
-  let mainSize = row ? inside.width : inside.height;
-  if (mainSize === undefined) {
-    const longest = lines.reduce((most, line) => Math.max(most, lengthOf(line, mainGap)), 0);
-    mainSize = clamp(longest, innerLimits);
+  let mainSize = row ? inside.width : innerHeight;
+  if (Number.isNaN(mainSize)) {
+    let longest = 0;
+    for (const line of lines) longest = Math.max(longest, lengthOf(line, mainGap));
+    if (pass.log) {
+      for (const line of lines)
+        if (lines.length > 1) pass.sign(box, 'largest', longest - lengthOf(line, mainGap));
+      pass.held(box, longest, innerMin, innerMax);
+    }
+    mainSize = Math.max(innerMin, Math.min(innerMax, longest));
   }
 
   for (const line of lines) {
-    const gaps = Math.max(0, line.length - 1) * mainGap;
-    const sizes = distribute(
-      line.map((item) => item.flex),
-      mainSize - gaps,
-    );
-    line.forEach((item, index) => {
-      item.main = sizes[index]!;
-      item.laid = row ? layRowItem(item.box, item.main, inside) : layColumnItem(item, inside);
-    });
+    distribute(line, mainSize - (line.length - 1) * mainGap, pass);
+    for (const item of line)
+      item.laid = row ? layRowItem(pass, item, inside) : layColumnItem(pass, item, inside);
   }
 
   // Cross sizes of lines (§9.4).
-  const crossKnown = row ? inside.height : inside.width;
-  const single = !content.wrap;
-  const crossSizes = lines.map((line) => lineCross(line, row));
-  if (single && lines.length > 0) {
-    crossSizes[0] = crossKnown ?? clamp(crossSizes[0]!, innerLimits);
+  const crossKnown = row ? innerHeight : inside.width;
+  const crossSizes = lines.map((line) => lineCross(pass, line, row));
+  if (!content.wrap && lines.length > 0) {
+    if (Number.isNaN(crossKnown)) {
+      pass.held(box, crossSizes[0]!, innerMin, innerMax);
+      crossSizes[0] = Math.max(innerMin, Math.min(innerMax, crossSizes[0]!));
+    } else crossSizes[0] = crossKnown;
   }
-  const crossGaps = Math.max(0, lines.length - 1) * crossGap;
-  const crossContent = crossSizes.reduce((sum, size) => sum + size, 0) + crossGaps;
-  const crossSize = crossKnown ?? clamp(crossContent, innerLimits);
-  if (!single && lines.length > 0 && crossSize > crossContent) {
-    const extra = (crossSize - crossContent) / lines.length;
-    crossSizes.forEach((size, index) => {
-      crossSizes[index] = size + extra;
-    });
+  let crossContent = Math.max(0, lines.length - 1) * crossGap;
+  for (const size of crossSizes) crossContent += size;
+  let crossSize = crossKnown;
+  if (Number.isNaN(crossSize)) {
+    pass.held(box, crossContent, innerMin, innerMax);
+    crossSize = Math.max(innerMin, Math.min(innerMax, crossContent));
+  }
+  if (content.wrap && lines.length > 0) {
+    if (pass.log) pass.sign(box, 'room', crossSize - crossContent);
+    if (crossSize > crossContent) {
+      const extra = (crossSize - crossContent) / lines.length;
+      for (let index = 0; index < crossSizes.length; index++) crossSizes[index]! += extra;
+    }
   }
 
   // Stretching, then places (§9.4.11, §9.5, §9.6).
-  const { top, start } = {
-    top: box.style.padding.top + box.style.border.top,
-    start: box.style.padding.start + box.style.border.start,
-  };
-  const places = new Map<Item, Placed>();
+  const top = frameTop(box);
+  const start = frameStart(box);
   let crossAt = 0;
   let firstBaseline: number | undefined;
-  lines.forEach((line, lineIndex) => {
+  for (let lineIndex = 0; lineIndex < lines.length; lineIndex++) {
+    const line = lines[lineIndex]!;
     const cross = crossSizes[lineIndex]!;
-    for (const item of line) stretch(item, cross, row, inside);
-    const baselineAt = lineBaseline(line, content);
-    const used =
-      line.reduce((sum, item) => sum + item.main + item.flex.margin, 0) +
-      Math.max(0, line.length - 1) * mainGap;
-    const [before, between] = justified(content.justify, mainSize - used, line.length);
-    let mainAt = before;
+    let used = (line.length - 1) * mainGap;
+    for (const item of line) {
+      stretch(pass, item, cross, inside);
+      used += item.main + item.margin;
+    }
+    const baselineAt = lineBaseline(pass, line, content);
+    const spare = mainSize - used;
+    if (
+      pass.log &&
+      (content.justify === 'between' || content.justify === 'around' || content.justify === 'evenly')
+    )
+      pass.sign(box, 'room', spare);
+    const between = roomBetween(content.justify, spare, line.length);
+    let mainAt = roomBefore(content.justify, spare, line.length);
     for (const item of line) {
       const { margin } = item.box.style;
-      const mainBefore = row ? margin.start : margin.top;
-      const offset = crossOffset(item, cross, content, baselineAt);
-      const x = start + (row ? mainAt + mainBefore : crossAt + offset);
-      const y = top + (row ? crossAt + offset : mainAt + mainBefore);
-      places.set(item, { laid: item.laid, x, y });
-      mainAt += item.main + item.flex.margin + mainGap + between;
+      const offset = crossOffset(pass, item, cross, content, baselineAt);
+      item.x = start + (row ? mainAt + margin.start : crossAt + offset);
+      item.y = top + (row ? crossAt + offset : mainAt + margin.top);
+      mainAt += item.main + item.margin + mainGap + between;
     }
-    if (lineIndex === 0 && line.length > 0) {
+    if (lineIndex === 0) {
       // §8.5: the first baseline of a row is that of an item which takes part in baseline alignment, else the first's.
       const leader = (row ? line.find((item) => item.align === 'baseline') : undefined) ?? line[0]!;
-      firstBaseline = places.get(leader)!.y + (leader.laid.baseline ?? leader.laid.height);
+      firstBaseline = leader.y + (leader.laid.baseline ?? leader.laid.height);
     }
     crossAt += cross + crossGap;
-  });
+  }
 
   const contentHeight = row ? crossSize : mainSize;
+  if (pass.log && free) pass.held(box, contentHeight + frameH, limits.min, limits.max);
+  const laidChildren: Laid[] = new Array(items.length);
+  const places: number[] = new Array(items.length * 2);
+  for (let index = 0; index < items.length; index++) {
+    const item = items[index]!;
+    laidChildren[index] = item.laid;
+    places[2 * index] = item.x;
+    places[2 * index + 1] = item.y;
+  }
+  if (pass.recording)
+    explainFlex(pass, inside, { items, lines, mainSize, crossSizes, mainGap, crossGap, free, frame: frameH });
   return {
     box,
-    width: given.width,
-    height: given.height ?? clamp(contentHeight + frameH, limits),
+    width,
+    height: free ? Math.max(limits.min, Math.min(limits.max, contentHeight + frameH)) : height,
     baseline: firstBaseline,
     lines: [],
-    children: items.map((item) => places.get(item)!),
+    children: laidChildren,
+    places,
+    extent: undefined,
+    asked: height,
+    definite,
+    record: undefined,
   };
 }
 
-const stretches = (size: Size, align: Align) => isShare(size) || (size === undefined && align === 'stretch');
-
 /** How a child lies across the main axis: `share` fills, `fit` never does. */
-function alignOf(child: Box, content: FlexContent, crossSpec: Size): Align {
-  const align = child.style.alignSelf ?? content.align;
-  if (isShare(crossSpec)) return 'stretch';
-  return align;
-}
+const alignOf = (child: Box, content: FlexContent, crossSize: Size): Align =>
+  isShare(crossSize) ? 'stretch' : (child.style.alignSelf ?? content.align);
+
+/** Whether the smallest content does not hold a box up along its parent's main axis (Flexbox 1 §4.5: it scrolls). */
+export const givesWayFully = ({ content }: Box): boolean => content.type === 'scroll';
 
 /** A child of a row: its flex base size and limits along the width (§9.2). */
-function rowItem(child: Box, inside: Inside): Item {
+function rowItem(pass: Pass, child: Box, inside: FlexInside): Item {
   const { style } = child;
   const align = alignOf(child, inside.content, style.height);
   const limits = widthRange(child, inside.width);
   const fixed = pixels(style.width, inside.width);
   let base: number;
-  let range = limits;
+  let { min } = limits;
   if (fixed !== undefined) base = fixed;
   else if (isShare(style.width)) base = 0;
   else {
-    const widths = rowContentWidths(child, align, inside);
-    base = widths.max;
+    const byHeight = hasRatio(child) ? widthByKnownHeight(pass, child, align, inside) : undefined;
+    const widths = widthsWithin(child, inside.heightBasis);
+    base = byHeight ?? widths.max;
     // §4.5: the automatic minimum is the smallest content size, no greater than the own maximum.
-    if (style.minWidth === undefined)
-      range = { min: Math.max(limits.min, Math.min(widths.min, limits.max)), max: limits.max };
-  }
-  return makeItem(child, align, style.width, base, range, frameWidth(child), across(style.margin));
-}
-
-/** Content widths of a row's child; a picture follows its height where the row knows that (§9.2.3 B). */
-function rowContentWidths(child: Box, align: Align, inside: Inside) {
-  const { content, style } = child;
-  if (content.type === 'picture') {
-    let height = pixels(style.height, inside.heightBasis);
-    if (
-      height === undefined &&
-      stretches(style.height, align) &&
-      !inside.content.wrap &&
-      inside.heightBasis !== undefined
-    )
-      height = inside.heightBasis - down(style.margin);
-    if (height !== undefined) {
-      const inner = clamp(height, heightRange(child, inside.heightBasis)) - frameHeight(child);
-      const width = Math.max(0, inner * (content.width / content.height)) + frameWidth(child);
-      return { min: width, max: width };
+    if (style.minWidth === undefined && !givesWayFully(child)) {
+      const least =
+        byHeight !== undefined && child.content.type === 'picture' ? byHeight : widths.min;
+      min = Math.max(min, Math.min(least, limits.max));
     }
   }
-  return contentWidths(child);
+  return makeItem(child, align, style.width, base, min, limits.max, frameWidth(child), across(style.margin));
+}
+
+/** The width that a child with a ratio has by its height, where the row knows that beforehand (§9.2.3 B). */
+function widthByKnownHeight(pass: Pass, child: Box, align: Align, inside: FlexInside): number | undefined {
+  const { style } = child;
+  let height = pixels(style.height, inside.heightBasis);
+  if (
+    height === undefined &&
+    fills(style.height, align) &&
+    !inside.content.wrap &&
+    inside.heightBasis !== undefined
+  )
+    height = inside.heightBasis - down(style.margin);
+  if (height === undefined) return undefined;
+  const range = heightRange(child, inside.heightBasis);
+  pass.held(child, height, range.min, range.max);
+  return widthOfHeight(child, Math.max(range.min, Math.min(range.max, height)));
 }
 
 /** A child of a column: its width is known first, its height along the column follows. */
-function columnItem(child: Box, inside: Inside): Item {
+function columnItem(pass: Pass, child: Box, inside: FlexInside): Item {
   const { style } = child;
   const align = alignOf(child, inside.content, style.width);
-  const width = columnItemWidth(child, align, inside, inside.content.wrap ? undefined : inside.width);
+  const width = columnItemWidth(pass, child, align, inside, inside.content.wrap ? undefined : inside.width);
   const limits = heightRange(child, inside.heightBasis);
   const fixed = pixels(style.height, inside.heightBasis);
   let base: number;
-  let range = limits;
+  let { min } = limits;
+  let laid: Laid | undefined;
   if (fixed !== undefined) base = fixed;
   else if (isShare(style.height)) base = 0;
   else {
-    base = layOut(child, { width, height: undefined, definite: false }).height;
-    if (style.minHeight === undefined)
-      range = { min: Math.max(limits.min, Math.min(base, limits.max)), max: limits.max };
+    laid = layOut(pass, child, width, Number.NaN, false);
+    base = laid.height;
+    if (style.minHeight === undefined && !givesWayFully(child))
+      min = Math.max(min, Math.min(base, limits.max));
   }
-  const item = makeItem(child, align, style.height, base, range, frameHeight(child), down(style.margin));
-  // Until its final size is known the item stands at its base size.
-  item.laid = layOut(child, { width, height: clamp(base, range), definite: fixed !== undefined });
+  const item = makeItem(
+    child,
+    align,
+    style.height,
+    base,
+    min,
+    limits.max,
+    frameHeight(child),
+    down(style.margin),
+  );
+  // Its width is what counts until its height is known.
+  item.x = width;
   return item;
 }
 
-/** Border-box width of a column's child; `fill` is what a stretched one fills, undefined where not yet known. */
-function columnItemWidth(child: Box, align: Align, inside: Inside, fill: number | undefined): number {
+/**
+ * Border-box width of a column's child.
+ *
+ * @param fill what a stretched one fills; undefined where that is not yet known.
+ * @param available what there is for one by content.
+ */
+function columnItemWidth(
+  pass: Pass,
+  child: Box,
+  align: Align,
+  inside: FlexInside,
+  fill: number | undefined,
+  available = inside.width,
+): number {
   const { style } = child;
   const limits = widthRange(child, inside.width);
-  const fixed = pixels(style.width, inside.width);
-  if (fixed !== undefined) return clamp(fixed, limits);
   const margin = across(style.margin);
-  if (fill !== undefined && stretches(style.width, align)) return clamp(fill - margin, limits);
-  const widths = columnContentWidths(child, inside);
-  return clamp(Math.min(widths.max, Math.max(widths.min, inside.width - margin)), limits);
+  const fixed = pixels(style.width, inside.width);
+  let width: number;
+  if (fixed !== undefined) width = fixed;
+  else if (fill !== undefined && fills(style.width, align)) width = fill - margin;
+  else {
+    let widths = widthsWithin(child, inside.heightBasis);
+    const height = hasRatio(child) ? pixels(style.height, inside.heightBasis) : undefined;
+    if (height !== undefined) {
+      const range = heightRange(child, inside.heightBasis);
+      pass.held(child, height, range.min, range.max);
+      const byHeight = widthOfHeight(child, Math.max(range.min, Math.min(range.max, height)));
+      const least = child.content.type === 'picture' ? byHeight : Math.max(byHeight, widths.min);
+      widths = { min: least, max: least };
+    }
+    const room = available - margin;
+    pass.within(child, 'fit', room, ...around(room, widths.min, widths.max), false);
+    width = Math.min(widths.max, Math.max(widths.min, room));
+  }
+  pass.held(child, width, limits.min, limits.max);
+  return Math.max(limits.min, Math.min(limits.max, width));
 }
 
-function columnContentWidths(child: Box, inside: Inside) {
-  const { content, style } = child;
-  const height = pixels(style.height, inside.heightBasis);
-  if (content.type === 'picture' && height !== undefined) {
-    const inner = clamp(height, heightRange(child, inside.heightBasis)) - frameHeight(child);
-    const width = Math.max(0, inner * (content.width / content.height)) + frameWidth(child);
-    return { min: width, max: width };
-  }
-  return contentWidths(child);
+/** Which of the three ranges that two bounds cut a value lies in. */
+export function around(value: number, low: number, high: number): [number, number] {
+  if (value < low) return [-Infinity, low];
+  return value > high ? [high, Infinity] : [low, high];
 }
 
 function makeItem(
   box: Box,
   align: Align,
-  mainSpec: Size,
+  mainSize: Size,
   base: number,
-  range: Range,
+  min: number,
+  max: number,
   frame: number,
   margin: number,
 ): Item {
   const floor = Math.max(base, frame);
-  const flex: FlexItem = {
+  return {
+    box,
+    align,
     base: floor,
-    grow: isShare(mainSpec) ? mainSpec.share : 0,
+    grow: isShare(mainSize) ? mainSize.share : 0,
     // A number or percentage does not give way, whether the percentage is known or not; others do.
-    shrink: typeof mainSpec === 'number' || isFraction(mainSpec) ? 0 : 1,
+    shrink: typeof mainSize === 'number' || isFraction(mainSize) || box.style.firm ? 0 : 1,
     shrinkBase: Math.max(0, floor - frame),
-    range: { min: Math.max(frame, range.min), max: Math.max(frame, range.max) },
+    min: Math.max(frame, min),
+    max: Math.max(frame, max),
     margin,
+    main: 0,
+    frozen: false,
+    left: 0,
+    allParts: 0,
+    turn: 0,
+    laid: undefined as unknown as Laid,
+    x: 0,
+    y: 0,
   };
-  return { box, align, flex, main: 0, laid: undefined as unknown as Laid };
 }
 
-/** Collects items into lines (§9.3). Without wrapping, or with no known length, there is one line. */
-function breakLines(items: Item[], content: FlexContent, room: number | undefined, gap: number): Item[][] {
-  if (items.length === 0) return [];
-  if (!content.wrap || room === undefined) return [items];
+/** Collects items into lines (§9.3). */
+function breakLines(pass: Pass, items: Item[], room: number, gap: number): Item[][] {
   const lines: Item[][] = [];
   let length = 0;
   for (const item of items) {
-    const size = clamp(item.flex.base, item.flex.range) + item.flex.margin;
+    const size = hypothetical(item) + item.margin;
     const line = lines.at(-1);
+    if (line && room < Infinity) pass.sign(item.box, 'wrap', room - (length + gap + size), true);
     if (line && length + gap + size <= room) {
       line.push(item);
       length += gap + size;
@@ -272,39 +362,47 @@ function breakLines(items: Item[], content: FlexContent, room: number | undefine
   return lines;
 }
 
-function lengthOf(line: Item[], gap: number): number {
-  return (
-    line.reduce((sum, item) => sum + clamp(item.flex.base, item.flex.range) + item.flex.margin, 0) +
-    Math.max(0, line.length - 1) * gap
-  );
+function lengthOf(line: readonly Item[], gap: number): number {
+  let length = Math.max(0, line.length - 1) * gap;
+  for (const item of line) length += hypothetical(item) + item.margin;
+  return length;
 }
 
 /** A row's child at its final width, as high as it would like to be (§9.4.7). */
-function layRowItem(child: Box, width: number, inside: Inside): Laid {
+function layRowItem(pass: Pass, { box: child, main }: Item, inside: FlexInside): Laid {
   const limits = heightRange(child, inside.heightBasis);
   const fixed = pixels(child.style.height, inside.heightBasis);
-  if (fixed !== undefined) return layOut(child, { width, height: clamp(fixed, limits), definite: true });
-  const free = layOut(child, { width, height: undefined, definite: false });
-  const height = clamp(free.height, limits);
-  return height === free.height ? free : layOut(child, { width, height, definite: false });
+  if (fixed !== undefined) {
+    pass.held(child, fixed, limits.min, limits.max);
+    return layOut(pass, child, main, Math.max(limits.min, Math.min(limits.max, fixed)), true);
+  }
+  const natural = layOut(pass, child, main, Number.NaN, false);
+  pass.held(child, natural.height, limits.min, limits.max);
+  const height = Math.max(limits.min, Math.min(limits.max, natural.height));
+  return height === natural.height ? natural : layOut(pass, child, main, height, false);
 }
 
 /** A column's child at its final height. */
-function layColumnItem(item: Item, inside: Inside): Laid {
+function layColumnItem(pass: Pass, item: Item, inside: FlexInside): Laid {
   // A share starts from a definite 0, so what it grows to is definite too (§9.8), whatever its column is.
   const { height } = item.box.style;
   const definite =
-    pixels(height, inside.heightBasis) !== undefined || inside.heightBasis !== undefined || isShare(height);
-  return layOut(item.box, { width: widthAtHeight(item, inside), height: item.main, definite });
+    inside.heightBasis !== undefined || isShare(height) || pixels(height, inside.heightBasis) !== undefined;
+  return layOut(pass, item.box, widthAtHeight(pass, item, inside), item.main, definite);
 }
 
-/** The width of a column's child once its height is final: a picture with no width of its own keeps its ratio. */
-function widthAtHeight({ box, align, main, laid }: Item, inside: Inside): number {
-  const { content, style } = box;
-  const free = pixels(style.width, inside.width) === undefined && !stretches(style.width, align);
-  if (content.type !== 'picture' || !free) return laid.width;
-  const width = Math.max(0, main - frameHeight(box)) * (content.width / content.height) + frameWidth(box);
-  return clamp(width, widthRange(box, inside.width));
+/** The width of a column's child once its height is final: with a ratio and no width of its own it keeps the ratio. */
+function widthAtHeight(pass: Pass, { box, align, main, x: width }: Item, inside: FlexInside): number {
+  const { style } = box;
+  if (!hasRatio(box) || pixels(style.width, inside.width) !== undefined || fills(style.width, align))
+    return width;
+  // Nothing took hold of its height: what it is follows from the width.
+  if (main === heightOfWidth(box, width)) return width;
+  const limits = widthRange(box, inside.width);
+  const least = box.content.type === 'picture' ? limits.min : Math.max(limits.min, contentWidths(box).min);
+  const byHeight = widthOfHeight(box, main);
+  pass.held(box, byHeight, least, limits.max);
+  return Math.max(least, Math.min(limits.max, byHeight));
 }
 
 const outerCross = (item: Item, row: boolean) =>
@@ -313,10 +411,10 @@ const outerCross = (item: Item, row: boolean) =>
 const baselineOf = (item: Item) => item.laid.baseline ?? item.laid.height;
 
 /** The cross size that a line's items need (§9.4.8). */
-function lineCross(line: Item[], row: boolean): number {
+function lineCross(pass: Pass, line: readonly Item[], row: boolean): number {
   let largest = 0;
-  let above = Number.NEGATIVE_INFINITY;
-  let below = Number.NEGATIVE_INFINITY;
+  let above = -Infinity;
+  let below = -Infinity;
   for (const item of line) {
     const outer = outerCross(item, row);
     if (row && item.align === 'baseline') {
@@ -325,7 +423,18 @@ function lineCross(line: Item[], row: boolean): number {
       below = Math.max(below, outer - up);
     } else largest = Math.max(largest, outer);
   }
-  return above === Number.NEGATIVE_INFINITY ? largest : Math.max(largest, above + below);
+  const needed = above === -Infinity ? largest : Math.max(largest, above + below);
+  if (pass.log)
+    for (const item of line) {
+      const outer = outerCross(item, row);
+      if (row && item.align === 'baseline') {
+        const up = item.box.style.margin.top + baselineOf(item);
+        pass.sign(item.box, 'largest', above - up);
+        pass.sign(item.box, 'largest', below - (outer - up));
+        pass.sign(item.box, 'largest', needed - (above + below));
+      } else pass.sign(item.box, 'largest', needed - outer);
+    }
+  return needed;
 }
 
 /**
@@ -339,35 +448,49 @@ function baselineOffset(item: Item, content: FlexContent): number {
 }
 
 /** From a line's start to the baseline that its items share. */
-const lineBaseline = (line: Item[], content: FlexContent) =>
-  line.reduce(
-    (most, item) => (item.align === 'baseline' ? Math.max(most, baselineOffset(item, content)) : most),
-    Number.NEGATIVE_INFINITY,
-  );
+function lineBaseline(pass: Pass, line: readonly Item[], content: FlexContent): number {
+  let most = -Infinity;
+  for (const item of line)
+    if (item.align === 'baseline') most = Math.max(most, baselineOffset(item, content));
+  if (pass.log)
+    for (const item of line)
+      if (item.align === 'baseline') pass.sign(item.box, 'largest', most - baselineOffset(item, content));
+  return most;
+}
 
 /** Gives a stretched item the line's cross size (§9.4.11); it is definite from then on. */
-function stretch(item: Item, cross: number, row: boolean, inside: Inside): void {
+function stretch(pass: Pass, item: Item, cross: number, inside: FlexInside): void {
   const { style } = item.box;
-  if (!stretches(row ? style.height : style.width, item.align)) return;
-  if (row) {
-    const height = clamp(cross - down(style.margin), heightRange(item.box, inside.heightBasis));
-    item.laid = layOut(item.box, { width: item.main, height, definite: true });
+  if (inside.row) {
+    if (!fills(style.height, item.align)) return;
+    const limits = heightRange(item.box, inside.heightBasis);
+    const wanted = cross - down(style.margin);
+    pass.held(item.box, wanted, limits.min, limits.max);
+    item.laid = layOut(pass, item.box, item.main, Math.max(limits.min, Math.min(limits.max, wanted)), true);
   } else if (inside.content.wrap) {
-    const width = columnItemWidth(item.box, item.align, inside, cross);
+    // In a column of several lines what is by content has its line's width, not the container's.
+    const width = columnItemWidth(pass, item.box, item.align, inside, cross, cross);
     if (width !== item.laid.width) {
-      item.laid = { ...item.laid, width };
-      item.laid = layColumnItem(item, inside);
+      item.x = width;
+      item.laid = layColumnItem(pass, item, inside);
     }
   }
 }
 
-function crossOffset(item: Item, cross: number, content: FlexContent, baselineAt: number): number {
+function crossOffset(
+  pass: Pass,
+  item: Item,
+  cross: number,
+  content: FlexContent,
+  baselineAt: number,
+): number {
   const row = content.direction === 'row';
   const { margin } = item.box.style;
   const before = row ? margin.top : margin.start;
   const free = cross - outerCross(item, row);
   switch (item.align) {
     case 'center':
+      if (content.safe) pass.sign(item.box, 'room', free);
       return before + (content.safe ? Math.max(0, free) : free) / 2;
     case 'end':
       return before + free;
@@ -378,21 +501,32 @@ function crossOffset(item: Item, cross: number, content: FlexContent, baselineAt
   }
 }
 
-/** Room before the first item and extra room between items; where room is short, spread items start (Align 3 §5.1). */
-function justified(justify: Justify, free: number, count: number): [number, number] {
-  const spread = Math.max(0, free);
+/** Room before the first item; where room is short, spread items start (Align 3 §5.1). */
+export function roomBefore(justify: Justify, free: number, count: number): number {
   switch (justify) {
     case 'center':
-      return [free / 2, 0];
+      return free / 2;
     case 'end':
-      return [free, 0];
-    case 'between':
-      return [0, count > 1 ? spread / (count - 1) : 0];
+      return free;
     case 'around':
-      return [spread / count / 2, spread / count];
+      return Math.max(0, free) / count / 2;
     case 'evenly':
-      return [spread / (count + 1), spread / (count + 1)];
+      return Math.max(0, free) / (count + 1);
     default:
-      return [0, 0];
+      return 0;
+  }
+}
+
+/** Extra room between two items. */
+export function roomBetween(justify: Justify, free: number, count: number): number {
+  switch (justify) {
+    case 'between':
+      return count > 1 ? Math.max(0, free) / (count - 1) : 0;
+    case 'around':
+      return Math.max(0, free) / count;
+    case 'evenly':
+      return Math.max(0, free) / (count + 1);
+    default:
+      return 0;
   }
 }

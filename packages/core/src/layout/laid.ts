@@ -1,6 +1,7 @@
 /** What the engine says about a box. All lengths in CSS px, of border boxes. */
 import type { Line } from '../text/paragraph.ts';
 import type { Box } from './box.ts';
+import type { Record } from './record.ts';
 
 /** The narrowest and widest useful border-box width by content (CSS Sizing 3 §5.1). */
 export interface Widths {
@@ -16,22 +17,28 @@ export interface Laid {
   /** From the top of the border box to the first baseline; undefined where there is none. */
   readonly baseline: number | undefined;
   readonly lines: readonly Line[];
-  readonly children: readonly Placed[];
-}
-
-/** A laid box at a place relative to its parent's border box; `x` from the parent's start side. */
-export interface Placed {
-  readonly laid: Laid;
-  readonly x: number;
-  readonly y: number;
-}
-
-/** The size a box is laid out at. */
-export interface Given {
-  /** Border-box width. */
-  readonly width: number;
-  /** Border-box height; undefined: as high as the content. */
-  readonly height: number | undefined;
-  /** Whether percentages of children may refer to the height (CSS Sizing 3 §2.2, "definite"). */
+  /** The children that take part, in layout order. */
+  readonly children: readonly Laid[];
+  /**
+   * Two numbers a child, x then y, from this box's border box to the child's; x from the start side. Flat, since a
+   * screen has many.
+   */
+  readonly places: readonly number[];
+  /** Size of what can be scrolled to, of a scroll's padding box; undefined for other boxes. */
+  readonly extent: Extent | undefined;
+  /** The height it was asked for; NaN where that was free. */
+  readonly asked: number;
+  /** Whether percentages inside could refer to that height (CSS Sizing 3 §2.2, "definite"). */
   readonly definite: boolean;
+  /** How it came about, in passes that write that down. */
+  readonly record: Record | undefined;
 }
+
+/** Width and height of what a scroll holds, CSS px. */
+export interface Extent {
+  readonly width: number;
+  readonly height: number;
+}
+
+/** For boxes that are not laid out over anything. */
+export const noChildren: readonly never[] = [];

@@ -1,55 +1,176 @@
 /** Lays out one box at a size, by what it holds, and remembers the answer with the box. */
 import type { Box } from './box.ts';
 import { layOutFlex } from './flex.ts';
-import type { Given, Laid } from './laid.ts';
-import { clamp, frameHeight, frameWidth, heightRange } from './sizes.ts';
+import { layOutGrid } from './grid/grid.ts';
+import { type Laid, noChildren } from './laid.ts';
+import { layOutPinboard } from './pinboard.ts';
+import type { ContentReason } from './reason.ts';
+import type { Pass } from './record.ts';
+import { layOutScroll } from './scroll.ts';
+import { frameHeight, frameTop, frameWidth, heightOfWidth, heightRange } from './sizes.ts';
+import { layOutSplit } from './split.ts';
 
-/** Answers kept for a box; a screen is seen at a handful of sizes at a time. */
+/** Answers kept for a box: a pass asks for a few sizes, and a screen is seen at a handful of widths at a time. */
 const answersKept = 24;
 
 /**
+ * @param pass the run that this belongs to.
  * @param box what to lay out.
- * @param given its border-box width, and its height unless that follows from the content.
- * @returns size and children's places. The height limits of the box itself are applied only to a free height.
+ * @param width its border-box width.
+ * @param height its border-box height; NaN: as high as the content, within the box's own limits.
+ * @param definite whether percentages of children may refer to the height (CSS Sizing 3 §2.2).
  */
-export function layOut(box: Box, given: Given): Laid {
-  const key = `${given.width},${given.height ?? ''},${given.definite ? 1 : 0}`;
-  const known = box.known.laid.get(key);
-  if (known) return known;
-  const laid = layOutAnew(box, given);
-  if (box.known.laid.size >= answersKept) box.known.laid.clear();
-  box.known.laid.set(key, laid);
-  return laid;
+export function layOut(pass: Pass, box: Box, width: number, height: number, definite: boolean): Laid {
+  const answers = pass.recording ? box.known.recorded : box.known.laid;
+  let known = find(answers, width, height, definite, box.heightMatters);
+  if (known === undefined) {
+    known = pass.recording
+      ? recorded(pass, box, width, height, definite)
+      : anew(pass, box, width, height, definite);
+    if (answers.length >= answersKept) answers.shift();
+    answers.push(known);
+  }
+  pass.log?.push(known);
+  return known;
 }
 
-function layOutAnew(box: Box, given: Given): Laid {
-  const { content, style } = box;
-  const frame = frameHeight(box);
-  const top = style.padding.top + style.border.top;
-  const leaf = (contentHeight: number, rest: Partial<Laid> = {}): Laid => ({
-    box,
-    width: given.width,
-    height: given.height ?? clamp(contentHeight + frame, heightRange(box, undefined)),
-    baseline: undefined,
-    lines: [],
-    children: [],
-    ...rest,
-  });
+/** The latest answer to the same question, or to one that must have the same answer. */
+function find(
+  answers: readonly Laid[],
+  width: number,
+  height: number,
+  definite: boolean,
+  heightMatters: boolean,
+): Laid | undefined {
+  const free = Number.isNaN(height);
+  for (let index = answers.length - 1; index >= 0; index--) {
+    const laid = answers[index]!;
+    if (laid.width !== width) continue;
+    if (free ? Number.isNaN(laid.asked) : laid.asked === height && laid.definite === definite) return laid;
+    // Where nothing inside asks about the height, one by content and the same one given make no difference.
+    if (!free && !heightMatters && laid.height === height) return laid;
+  }
+  return undefined;
+}
+
+/** Lays out with a fresh list of notes, and keeps them with the answer. */
+function recorded(pass: Pass, box: Box, width: number, height: number, definite: boolean): Laid {
+  const { log, reasons, content } = pass;
+  pass.log = [];
+  pass.reasons = [];
+  pass.content = undefined;
+  const laid = anew(pass, box, width, height, definite);
+  const record = { entries: pass.log, reasons: pass.reasons, content: pass.content };
+  pass.log = log;
+  pass.reasons = reasons;
+  pass.content = content;
+  return { ...laid, record };
+}
+
+function anew(pass: Pass, box: Box, width: number, height: number, definite: boolean): Laid {
+  if (Number.isNaN(height) && box.style.aspect !== undefined) return byRatio(pass, box, width);
+  const { content } = box;
   switch (content.type) {
     case 'flex':
-      return layOutFlex(box, content, given);
+      return layOutFlex(pass, box, content, width, height, definite);
+    case 'grid':
+      return layOutGrid(pass, box, content, width, height, definite);
+    case 'pinboard':
+      return layOutPinboard(pass, box, content, width, height, definite);
+    case 'scroll':
+      return layOutScroll(pass, box, content, width, height, definite);
+    case 'split':
+      return layOutSplit(pass, box, content, width, height, definite);
     case 'text': {
-      const lines = content.paragraphs.lines(Math.max(0, given.width - frameWidth(box)));
-      return leaf(lines.length * content.paragraphs.lineHeight, {
+      const room = Math.max(0, width - frameWidth(box));
+      const set = content.paragraphs.set(room);
+      pass.within(box, 'lines', room, set.from, set.below, true);
+      const lines =
+        content.most !== undefined && set.lines.length > content.most
+          ? set.lines.slice(0, content.most)
+          : set.lines;
+      const { lineHeight } = content.paragraphs;
+      return leaf(
+        pass,
+        box,
+        width,
+        height,
+        definite,
+        { rule: 'words', count: lines.length, lineHeight, frame: frameHeight(box) },
+        lines.length * lineHeight,
+        lines.length > 0 ? frameTop(box) + content.paragraphs.baseline : undefined,
         lines,
-        baseline: lines.length > 0 ? top + content.paragraphs.baseline : undefined,
-      });
+      );
     }
-    case 'picture':
-      return leaf(Math.max(0, given.width - frameWidth(box)) * (content.height / content.width));
+    case 'picture': {
+      const full = heightOfWidth(box, width);
+      const reason = { rule: 'ratio', from: width, value: full } as const;
+      return leaf(pass, box, width, height, definite, reason, full - frameHeight(box));
+    }
     case 'blank':
-      return leaf(content.height, {
-        baseline: content.baseline === undefined ? undefined : top + content.baseline,
-      });
+      return leaf(
+        pass,
+        box,
+        width,
+        height,
+        definite,
+        { rule: 'own', value: content.height, frame: frameHeight(box) },
+        content.height,
+        content.baseline === undefined ? undefined : frameTop(box) + content.baseline,
+      );
   }
+}
+
+function leaf(
+  pass: Pass,
+  box: Box,
+  width: number,
+  height: number,
+  definite: boolean,
+  reason: ContentReason,
+  contentHeight: number,
+  baseline?: number,
+  lines: Laid['lines'] = noChildren,
+): Laid {
+  let used = height;
+  if (Number.isNaN(height)) {
+    const limits = heightRange(box, undefined);
+    const natural = contentHeight + frameHeight(box);
+    pass.held(box, natural, limits.min, limits.max);
+    used = Math.max(limits.min, Math.min(limits.max, natural));
+  }
+  if (pass.recording) pass.content = reason;
+  return {
+    box,
+    width,
+    height: used,
+    baseline,
+    lines,
+    children: noChildren,
+    places: noChildren,
+    extent: undefined,
+    asked: height,
+    definite,
+    record: undefined,
+  };
+}
+
+/**
+ * A box with an aspect ratio and a free height: as high as the ratio says, but no lower than its content unless it
+ * has a least height of its own (CSS Sizing 4 §6.2). That height is definite.
+ */
+function byRatio(pass: Pass, box: Box, width: number): Laid {
+  const limits = heightRange(box, undefined);
+  const ratio = heightOfWidth(box, width);
+  let least = limits.min;
+  const keepsContent =
+    box.style.minHeight === undefined && box.content.type !== 'picture' && box.content.type !== 'scroll';
+  const plain: Box = { ...box, style: { ...box.style, aspect: undefined, maxHeight: undefined } };
+  if (keepsContent)
+    least = Math.max(least, Math.min(anew(pass, plain, width, Number.NaN, false).height, limits.max));
+  pass.held(box, ratio, least, limits.max);
+  const height = Math.max(least, Math.min(limits.max, ratio));
+  const laid = anew(pass, box, width, height, true);
+  if (pass.recording) pass.content = { rule: 'ratio', from: width, value: ratio };
+  return { ...laid, asked: Number.NaN, definite: false };
 }

@@ -6,7 +6,6 @@
  */
 
 import { effectiveNames } from '../document/names.ts';
-import { locationsIn } from '../document/tree.ts';
 import type { Control, Project } from '../document/types.ts';
 import { prefixesInForce } from '../document/values.ts';
 import { EvaluationError, type Scope } from '../expression/evaluate.ts';
@@ -15,8 +14,9 @@ import type { Line } from '../text/paragraph.ts';
 import type { Shaper } from '../text/shaper.ts';
 import type { Box } from './box.ts';
 import { Builder } from './build.ts';
-import type { Laid } from './laid.ts';
+import type { Extent, Laid } from './laid.ts';
 import { layOut } from './lay-out.ts';
+import { Pass } from './record.ts';
 
 /** How a screen is looked at. Lengths in CSS px. */
 export interface View {
@@ -38,9 +38,13 @@ export interface ScreenBox {
   readonly height: number;
   /** Index of the box around it in the list; -1 for the screen. */
   readonly parent: number;
+  /** Which items of repeats it belongs to, outermost first. */
+  readonly items: readonly number[];
   readonly look: Look;
   readonly box: Box;
   readonly lines: readonly Line[];
+  /** Of a scroll: the size of what can be scrolled to. */
+  readonly extent: Extent | undefined;
 }
 
 /** A screen laid out. */
@@ -50,7 +54,7 @@ export interface ScreenLayout {
   readonly fullHeight: number;
   /** Parents before children, in document order. */
   readonly boxes: readonly ScreenBox[];
-  /** The boxes of controls by id; hidden controls have none. */
+  /** The boxes of controls by id; hidden controls have none, repeated ones that of their first item. */
   readonly byControl: ReadonlyMap<string, ScreenBox>;
 }
 
@@ -95,37 +99,57 @@ export class ScreenView {
     }
     const root = this.builder.box(screen);
     if (!root) throw new Error('A screen cannot be hidden');
-    return place(root, view);
+    return place(layOutRoot(new Pass(false), root, view), view);
   }
 }
 
-/** Lays out a screen's box in a view and puts every box at its place on the screen. */
-function place(root: Box, view: View): ScreenLayout {
-  // The page: a column as wide as the view and at least as high, growing with its content.
-  const screen: Box =
-    root.style.minHeight === view.height
-      ? root
-      : { ...root, style: { ...root.style, minHeight: view.height }, known: { laid: new Map() } };
-  const laid = layOut(screen, { width: view.width, height: undefined, definite: false });
+/**
+ * Lays out a screen's box in a view: a column as wide as the view and at least as high, growing with its content;
+ * with bars it is exactly as high.
+ */
+export function layOutRoot(pass: Pass, root: Box, view: View): Laid {
+  if (root.style.firm) return layOut(pass, root, view.width, view.height, true);
+  if (root.style.minHeight === view.height) return layOut(pass, root, view.width, Number.NaN, false);
+  const known = roots.get(root);
+  const screen =
+    known?.style.minHeight === view.height
+      ? known
+      : {
+          ...root,
+          style: { ...root.style, minHeight: view.height },
+          known: { widths: undefined, laid: [], recorded: [] },
+        };
+  roots.set(root, screen);
+  return layOut(pass, screen, view.width, Number.NaN, false);
+}
+
+/** The boxes of screens with the height of the view that they were last seen in. */
+const roots = new WeakMap<Box, Box>();
+
+/** Puts every box at its place on the screen. */
+function place(laid: Laid, view: View): ScreenLayout {
   const boxes: ScreenBox[] = [];
   const byControl = new Map<string, ScreenBox>();
+  const rightToLeft = view.rightToLeft ?? false;
   const visit = (from: Laid, x: number, y: number, parent: number) => {
-    const left = view.rightToLeft ? view.width - x - from.width : x;
-    const { box, width, height, lines } = from;
+    const { box, width, height, lines, children, places } = from;
     const at: ScreenBox = {
       control: box.control,
-      x: left,
+      x: rightToLeft ? view.width - x - width : x,
       y,
       width,
       height,
       parent,
+      items: box.items,
       look: box.look as Look,
       box,
       lines,
+      extent: from.extent,
     };
     const index = boxes.push(at) - 1;
-    if (box.control !== undefined) byControl.set(box.control, at);
-    for (const child of from.children) visit(child.laid, x + child.x, y + child.y, index);
+    if (box.control !== undefined && !byControl.has(box.control)) byControl.set(box.control, at);
+    for (let child = 0; child < children.length; child++)
+      visit(children[child]!, x + places[2 * child]!, y + places[2 * child + 1]!, index);
   };
   visit(laid, 0, 0, -1);
   return { width: laid.width, fullHeight: laid.height, boxes, byControl };
@@ -141,23 +165,49 @@ export interface NamedBox {
   readonly height: number;
 }
 
-/** The controls of a layout in tree order, with their names. Hidden controls are left out. */
+/** The name of a control in a repeat's item, as the page has it too: `name[2]`, nested `name[2][0]`. */
+export const itemName = (name: string, items: readonly number[]): string =>
+  items.length === 0 ? name : `${name}${items.map((index) => `[${index}]`).join('')}`;
+
+/**
+ * The controls of a layout in tree order, with their names; repeated ones once an item, an item after another.
+ * Hidden controls are left out.
+ */
 export function namedBoxes(screen: Control, layout: ScreenLayout): NamedBox[] {
   const names = effectiveNames(screen);
   const exact = (value: number) => Number(value.toFixed(4));
-  return [...locationsIn(screen).values()].flatMap(({ control }) => {
-    const box = layout.byControl.get(control.id);
-    if (!box) return [];
-    const { x, y, width, height } = box;
-    return [
-      {
-        name: names.get(control.id)!,
+  const byPlace = new Map<string, ScreenBox>();
+  const counts = new Map<string, number>();
+  for (const box of layout.boxes) {
+    if (box.control === undefined) continue;
+    byPlace.set(itemName(box.control, box.items), box);
+    const last = box.items.at(-1);
+    if (last === undefined) continue;
+    const around = itemName('', box.items.slice(0, -1));
+    counts.set(around, Math.max(counts.get(around) ?? 0, last + 1));
+  }
+  const found: NamedBox[] = [];
+  const visit = (control: Control, items: readonly number[]) => {
+    const box = byPlace.get(itemName(control.id, items));
+    if (box) {
+      const { x, y, width, height } = box;
+      found.push({
+        name: itemName(names.get(control.id)!, items),
         kind: control.kind,
         x: exact(x),
         y: exact(y),
         width: exact(width),
         height: exact(height),
-      },
-    ];
-  });
+      });
+    }
+    if (control.kind !== 'repeat') {
+      for (const child of control.children) visit(child, items);
+      return;
+    }
+    const count = box ? (counts.get(itemName('', items)) ?? 0) : 0;
+    for (let index = 0; index < count; index++)
+      for (const child of control.children) visit(child, [...items, index]);
+  };
+  visit(screen, []);
+  return found;
 }

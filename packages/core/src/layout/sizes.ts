@@ -1,18 +1,22 @@
-/** Reading sizes, limits and sides of a box. */
+/** Reading sizes, limits, sides and ratios of a box. */
 import { floorUnit } from '../text/units.ts';
-import type { Box, Limit, Sides, Size } from './box.ts';
+import type { Align, Box, Fraction, Limit, PictureContent, Share, Sides, Size } from './box.ts';
 
 export const across = (sides: Sides): number => sides.start + sides.end;
 export const down = (sides: Sides): number => sides.top + sides.bottom;
 
 /** Padding and border of both inline sides. */
-export const frameWidth = (box: Box): number => across(box.style.padding) + across(box.style.border);
+export const frameWidth = ({ style }: Box): number => across(style.padding) + across(style.border);
 /** Padding and border of both block sides. */
-export const frameHeight = (box: Box): number => down(box.style.padding) + down(box.style.border);
+export const frameHeight = ({ style }: Box): number => down(style.padding) + down(style.border);
+/** Padding and border above the content. */
+export const frameTop = ({ style }: Box): number => style.padding.top + style.border.top;
+/** Padding and border on the content's start side. */
+export const frameStart = ({ style }: Box): number => style.padding.start + style.border.start;
 
-export const isShare = (size: Size): size is { share: number } => typeof size === 'object' && 'share' in size;
-export const isFraction = (size: Size | Limit): size is { fraction: number } =>
-  typeof size === 'object' && 'fraction' in size;
+export const isShare = (size: Size): size is Share => typeof size === 'object' && 'share' in size;
+export const isFraction = (size: unknown): size is Fraction =>
+  typeof size === 'object' && size !== null && 'fraction' in size;
 
 /**
  * A size or limit as px, where it is known.
@@ -21,8 +25,8 @@ export const isFraction = (size: Size | Limit): size is { fraction: number } =>
  */
 export function pixels(size: Size | Limit, of: number | undefined): number | undefined {
   if (typeof size === 'number') return size;
-  if (isFraction(size) && of !== undefined) return floorUnit(of * size.fraction);
-  return undefined;
+  if (size === undefined || size === 'fit' || of === undefined) return undefined;
+  return 'fraction' in size ? floorUnit(of * size.fraction) : undefined;
 }
 
 /** Least and greatest border-box sizes; the least wins over the greatest (CSS Sizing 3 §5.2). */
@@ -35,12 +39,61 @@ export const clamp = (value: number, range: Range): number => Math.max(range.min
 
 /** The width limits of a box; padding and border are always kept. */
 export function widthRange(box: Box, of: number | undefined): Range {
-  const min = Math.max(frameWidth(box), pixels(box.style.minWidth, of) ?? 0);
-  return { min, max: pixels(box.style.maxWidth, of) ?? Number.POSITIVE_INFINITY };
+  const { style } = box;
+  return {
+    min: Math.max(frameWidth(box), style.minWidth === undefined ? 0 : (pixels(style.minWidth, of) ?? 0)),
+    max: style.maxWidth === undefined ? Infinity : (pixels(style.maxWidth, of) ?? Infinity),
+  };
 }
 
 /** The height limits of a box; padding and border are always kept. */
 export function heightRange(box: Box, of: number | undefined): Range {
-  const min = Math.max(frameHeight(box), pixels(box.style.minHeight, of) ?? 0);
-  return { min, max: pixels(box.style.maxHeight, of) ?? Number.POSITIVE_INFINITY };
+  const { style } = box;
+  return {
+    min: Math.max(frameHeight(box), style.minHeight === undefined ? 0 : (pixels(style.minHeight, of) ?? 0)),
+    max: style.maxHeight === undefined ? Infinity : (pixels(style.maxHeight, of) ?? Infinity),
+  };
+}
+
+/** Whether one side of the box follows from the other. */
+export const hasRatio = ({ style, content }: Box): boolean =>
+  style.aspect !== undefined || content.type === 'picture';
+
+/**
+ * The border-box width that goes with a border-box height: by `aspect`, which counts for the border box, or by a
+ * picture's own sides, which count for its content (CSS Sizing 4 §6.1). Only for boxes with a ratio.
+ */
+export function widthOfHeight(box: Box, height: number): number {
+  const { aspect } = box.style;
+  if (aspect !== undefined) return Math.max(frameWidth(box), height * aspect);
+  const { content } = box;
+  if (content.type !== 'picture') return height;
+  return Math.max(0, height - frameHeight(box)) * (content.width / content.height) + frameWidth(box);
+}
+
+/** The border-box height that goes with a border-box width. Only for boxes with a ratio. */
+export function heightOfWidth(box: Box, width: number): number {
+  const { aspect } = box.style;
+  if (aspect !== undefined) return Math.max(frameHeight(box), width / aspect);
+  const { content } = box;
+  if (content.type !== 'picture') return width;
+  return Math.max(0, width - frameWidth(box)) * (content.height / content.width) + frameHeight(box);
+}
+
+/** Whether a size across fills what there is: a share always, an absent one where it is stretched. */
+export const fills = (size: Size, align: Align): boolean =>
+  isShare(size) || (size === undefined && align === 'stretch');
+
+/**
+ * A picture's border-box width by its own size, its height limits carried over (CSS Sizing 4 §6.3).
+ *
+ * @param of what percentage heights refer to, where that is known.
+ */
+export function pictureWidth(box: Box, content: PictureContent, of: number | undefined): number {
+  const range = heightRange(box, of);
+  const fixed = pixels(box.style.height, of);
+  const width = content.width + frameWidth(box);
+  const height = fixed ?? heightOfWidth(box, width);
+  const clamped = clamp(height, range);
+  return fixed === undefined && clamped === height ? width : widthOfHeight(box, clamped);
 }

@@ -1,16 +1,21 @@
 /** How narrow and how wide a box would like to be by its content (CSS Sizing 3 §5, Flexbox 1 §9.9). */
-import type { Box, FlexContent, PictureContent } from './box.ts';
+import type { Box, FlexContent } from './box.ts';
+import { gridWidths } from './grid/widths.ts';
 import type { Widths } from './laid.ts';
+import { layOut } from './lay-out.ts';
+import { Pass } from './record.ts';
 import {
   across,
-  clamp,
   down,
   frameHeight,
   frameWidth,
+  hasRatio,
   heightRange,
   isFraction,
   isShare,
+  pictureWidth,
   pixels,
+  widthOfHeight,
   widthRange,
 } from './sizes.ts';
 
@@ -29,75 +34,125 @@ function measure(box: Box): Widths {
     case 'text':
       return { min: content.paragraphs.minContent + frame, max: content.paragraphs.maxContent + frame };
     case 'blank':
-      return { min: content.width + frame, max: content.width + frame };
-    case 'picture': {
-      const width = pictureWidth(box, content);
-      return { min: width, max: width };
+      return same(content.width + frame);
+    case 'picture':
+      return same(pictureWidth(box, content, undefined));
+    case 'pinboard':
+    // A split decides by its own width, so that cannot follow from its panes (Containment 3 §3.2, inline-size).
+    case 'split':
+      return same(frame);
+    case 'scroll': {
+      const inner = box.children[0];
+      if (!inner) return same(frame);
+      const widths = contribution(inner, false);
+      return content.axis === 'vertical'
+        ? { min: widths.min + frame, max: widths.max + frame }
+        : same(widths.max + frame);
     }
+    case 'grid':
+      return gridWidths(box, content);
     case 'flex': {
-      const parts = box.children.map((child) =>
-        contribution(child, content.direction, heightByContainer(box, content, child)),
-      );
-      const gaps = Math.max(0, parts.length - 1) * content.columnGap;
-      const largest = (pick: (w: Widths) => number) => parts.reduce((most, w) => Math.max(most, pick(w)), 0);
-      const sum = (pick: (w: Widths) => number) => parts.reduce((all, w) => all + pick(w), 0);
-      if (content.direction === 'column')
-        return { min: largest((w) => w.min) + frame, max: largest((w) => w.max) + frame };
-      return {
-        min: (content.wrap ? largest((w) => w.min) : sum((w) => w.min) + gaps) + frame,
-        max: sum((w) => w.max) + gaps + frame,
-      };
+      const row = content.direction === 'row';
+      let min = 0;
+      let max = 0;
+      for (const child of box.children) {
+        const widths = contribution(child, row, heightByContainer(box, content, child));
+        if (row) {
+          min = content.wrap ? Math.max(min, widths.min) : min + widths.min;
+          max += widths.max;
+        } else {
+          min = Math.max(min, widths.min);
+          max = Math.max(max, widths.max);
+        }
+      }
+      if (!row)
+        return { min: min + frame, max: (content.wrap ? columnsWidth(box, content, max) : max) + frame };
+      const gaps = Math.max(0, box.children.length - 1) * content.columnGap;
+      return { min: min + (content.wrap ? 0 : gaps) + frame, max: max + gaps + frame };
     }
   }
 }
 
 /**
- * A picture's border-box width by its own size, or by its height where that is known (CSS Sizing 3 §5.1.1).
- *
- * @param known border-box height by its container, where that knows its own.
+ * How wide a column that wraps is when all its children have as much room as the widest wants: its lines beside
+ * each other. (Flexbox 1 §9.9.1 leaves this open; browsers lay it out to find out.)
  */
-function pictureWidth(box: Box, content: PictureContent, known?: number): number {
-  const ratio = content.width / content.height;
-  const range = heightRange(box, undefined);
-  const height = pixels(box.style.height, undefined) ?? known ?? content.height + frameHeight(box);
-  return Math.max(0, clamp(height, range) - frameHeight(box)) * ratio + frameWidth(box);
+function columnsWidth(box: Box, content: FlexContent, widest: number): number {
+  const height = pixels(box.style.height, undefined) ?? heightRange(box, undefined).max;
+  const room = height - frameHeight(box);
+  if (room === Infinity) return widest;
+  let total = 0;
+  let line = 0;
+  let length = -1;
+  const pass = new Pass(false);
+  for (const child of box.children) {
+    const widths = contribution(child, false);
+    const margin = across(child.style.margin);
+    const width = Math.max(widths.min, Math.min(widths.max, widest)) - margin;
+    const { min, max } = heightRange(child, undefined);
+    const natural = isShare(child.style.height)
+      ? 0
+      : (pixels(child.style.height, undefined) ?? layOut(pass, child, width, Number.NaN, false).height);
+    const size = Math.max(min, Math.min(max, natural)) + down(child.style.margin);
+    if (length >= 0 && length + content.rowGap + size <= room) length += content.rowGap + size;
+    else {
+      if (length >= 0) total += line + content.columnGap;
+      length = size;
+      line = 0;
+    }
+    line = Math.max(line, width + margin);
+  }
+  return total + line;
 }
 
 /** A child's border-box height, where it follows from the known height of its container; else undefined. */
 function heightByContainer(container: Box, content: FlexContent, child: Box): number | undefined {
+  if (!hasRatio(child)) return undefined;
   const height = pixels(container.style.height, undefined);
   if (height === undefined) return undefined;
   const inner = Math.max(0, height - frameHeight(container));
   const { style } = child;
   if (isFraction(style.height)) return pixels(style.height, inner);
   const stretched = style.height === undefined && (style.alignSelf ?? content.align) === 'stretch';
-  const fills = content.direction === 'row' && !content.wrap && (isShare(style.height) || stretched);
-  return fills ? inner - down(style.margin) : undefined;
+  const fillsHeight = content.direction === 'row' && !content.wrap && (isShare(style.height) || stretched);
+  return fillsHeight ? inner - down(style.margin) : undefined;
 }
 
 /**
  * What a child adds to its parent's content widths: its margin box at its own `width` where that is a number,
  * by content otherwise. A percentage counts as absent here (CSS Sizing 3 §5.2.1).
  *
- * @param axis the parent's main axis.
- * @param height border-box height by the parent, where that is known beforehand.
+ * @param row whether the parent puts its children side by side.
+ * @param byParent border-box height by the parent, where that is known beforehand.
  */
-export function contribution(child: Box, axis: 'row' | 'column', height?: number): Widths {
+export function contribution(child: Box, row: boolean, byParent?: number): Widths {
+  const { style } = child;
   const range = widthRange(child, undefined);
-  const margin = across(child.style.margin);
-  const fixed = pixels(child.style.width, undefined);
+  const margin = across(style.margin);
+  const fixed = pixels(style.width, undefined);
+  const picture = child.content.type === 'picture';
   // §5.2.2: a picture whose width or maximum is a percentage may be compressed to nothing, but not below a
   // number that a row keeps (Flexbox 1 §9.9.1: what cannot shrink counts in full).
-  const keeps = fixed !== undefined && axis === 'row';
-  const compressible =
-    child.content.type === 'picture' &&
-    (isFraction(child.style.width) || (isFraction(child.style.maxWidth) && !keeps));
-  const byHeight = child.content.type === 'picture' && height !== undefined;
-  const own =
-    fixed !== undefined
-      ? same(fixed)
-      : byHeight
-        ? same(pictureWidth(child, child.content as PictureContent, height))
-        : contentWidths(child);
-  return { min: clamp(compressible ? 0 : own.min, range) + margin, max: clamp(own.max, range) + margin };
+  const keeps = fixed !== undefined && row;
+  const compressible = picture && (isFraction(style.width) || (isFraction(style.maxWidth) && !keeps));
+  let own: Widths;
+  if (fixed !== undefined) own = same(fixed);
+  else {
+    own = contentWidths(child);
+    const height = hasRatio(child) ? (byParent ?? pixels(style.height, undefined)) : undefined;
+    if (height !== undefined) {
+      const limits = heightRange(child, undefined);
+      const width = widthOfHeight(child, Math.max(limits.min, Math.min(limits.max, height)));
+      own = same(picture ? width : Math.max(width, style.minWidth === undefined ? own.min : 0));
+    }
+  }
+  const clamped = (width: number) => Math.max(range.min, Math.min(range.max, width)) + margin;
+  return { min: clamped(compressible ? 0 : own.min), max: clamped(own.max) };
+}
+
+/** Content widths of a child in a container whose height is known to its children, which matters to pictures. */
+export function widthsWithin(child: Box, heightBasis: number | undefined): Widths {
+  const { content } = child;
+  if (content.type !== 'picture' || heightBasis === undefined) return contentWidths(child);
+  return same(pictureWidth(child, content, heightBasis));
 }

@@ -1,9 +1,16 @@
 /** What a running page needs of the core: no parser, no layout, no fonts. */
 
 export { convert } from '../document/values.ts';
-export { colourDeclaration, type Declarations, declarations } from '../export/declarations.ts';
+export {
+  colourDeclaration,
+  type Declarations,
+  declarations,
+  partDeclarations,
+  withoutParts,
+} from '../export/declarations.ts';
 export { asText } from '../expression/evaluate.ts';
 export { kindNamed } from '../kinds/catalogue.ts';
-export type { PageTarget } from '../kinds/kind.ts';
+export type { CarryingPart, PageTarget } from '../kinds/kind.ts';
+export { mostItems } from '../kinds/repeat.ts';
 export * from './program.ts';
 export * from './runtime.ts';

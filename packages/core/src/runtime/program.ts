@@ -1,9 +1,9 @@
 /** What an exported page runs: state, bindings and events of its screens as plain data. */
 
 import type { StateVariable } from '../document/types.ts';
-import type { Axis } from '../export/declarations.ts';
+import type { Around } from '../export/declarations.ts';
 import type { Statement, Template } from '../expression/ast.ts';
-import type { PageTarget } from '../kinds/kind.ts';
+import type { CarryingPart, PageTarget } from '../kinds/kind.ts';
 
 /** A property with content (words, a value, an attribute) that follows an expression. */
 export interface ContentBinding {
@@ -25,8 +25,10 @@ export interface TwoWayBinding {
 export interface StyleBinding {
   readonly control: string;
   readonly kind: string;
-  /** The main axis of the container around it. */
-  readonly axis: Axis;
+  /** How the container around it arranges it. */
+  readonly around: Around;
+  /** Parts inside its element that carry some of the properties. */
+  readonly parts: readonly CarryingPart[];
   readonly templates: Readonly<Record<string, Template>>;
 }
 
@@ -36,13 +38,27 @@ export interface EventBinding {
   readonly statements: readonly Statement[];
 }
 
-export interface ScreenProgram {
-  readonly name: string;
-  readonly title: string;
+/** What follows state and reacts to the person, of a screen or of an item of a repeat. */
+export interface Bindings {
   readonly content: readonly ContentBinding[];
   readonly twoWay: readonly TwoWayBinding[];
   readonly style: readonly StyleBinding[];
   readonly events: readonly EventBinding[];
+  readonly repeats: readonly RepeatBinding[];
+}
+
+/** A repeat: its list, and what is inside it for each item. */
+export interface RepeatBinding {
+  readonly control: string;
+  readonly each: Template;
+  /** What an item is called. */
+  readonly as: string;
+  readonly inside: Bindings;
+}
+
+export interface ScreenProgram extends Bindings {
+  readonly name: string;
+  readonly title: string;
 }
 
 export interface Program {

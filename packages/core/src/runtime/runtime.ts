@@ -20,6 +20,20 @@ export interface Host {
 /** Ends a binding. */
 export type Dispose = () => void;
 
+/** The item of a repeat that something stands in, and the items around that one. */
+export interface ItemFrame {
+  readonly name: string;
+  readonly value: Signal<unknown>;
+  readonly around: ItemFrame | undefined;
+}
+
+/** A place for an item, which may change while what is bound to it stays. */
+export const itemFrame = (name: string, value: unknown, around: ItemFrame | undefined): ItemFrame => ({
+  name,
+  value: signal(value),
+  around,
+});
+
 export class Runtime {
   private readonly state = new Map<string, { variable: StateVariable; value: Signal<StateValue> }>();
 
@@ -37,24 +51,34 @@ export class Runtime {
     return entry.value.value;
   };
 
+  /** Names inside some items: the items' own names first, then the state. */
+  private scopeIn(frame: ItemFrame | undefined): Scope {
+    if (!frame) return this.scope;
+    const outer = this.scopeIn(frame.around);
+    return (name) => (name === frame.name ? frame.value.value : outer(name));
+  }
+
   /** The value of a state variable now. @throws EvaluationError where there is none of that name. */
   read(name: string): StateValue {
     return untracked(() => this.scope(name)) as StateValue;
   }
 
   /** Calls `apply` with a value now and after each change of what it reads; a failing one is reported instead. */
-  bind(template: Template, apply: (value: unknown) => void): Dispose {
-    return this.follow(() => evaluateTemplate(template, this.scope), apply);
+  bind(template: Template, apply: (value: unknown) => void, frame?: ItemFrame): Dispose {
+    const scope = this.scopeIn(frame);
+    return this.follow(() => evaluateTemplate(template, scope), apply);
   }
 
   /** As `bind`, for several values that are applied together. */
   bindAll(
     templates: Readonly<Record<string, Template>>,
     apply: (values: ReadonlyMap<string, unknown>) => void,
+    frame?: ItemFrame,
   ): Dispose {
+    const scope = this.scopeIn(frame);
     const entries = Object.entries(templates);
     return this.follow(
-      () => new Map(entries.map(([name, template]) => [name, evaluateTemplate(template, this.scope)])),
+      () => new Map(entries.map(([name, template]) => [name, evaluateTemplate(template, scope)])),
       apply,
     );
   }
@@ -99,10 +123,10 @@ export class Runtime {
   }
 
   /** Carries out an event. All its assignments take effect together; after a failure the rest is left out. */
-  run(statements: readonly Statement[]): void {
+  run(statements: readonly Statement[], frame?: ItemFrame): void {
     batch(() => {
       try {
-        untracked(() => this.carryOut(statements));
+        untracked(() => this.carryOut(statements, this.scopeIn(frame)));
       } catch (error) {
         if (!(error instanceof EvaluationError)) throw error;
         this.host.problem(error.message);
@@ -110,30 +134,30 @@ export class Runtime {
     });
   }
 
-  private carryOut(statements: readonly Statement[]): void {
+  private carryOut(statements: readonly Statement[], scope: Scope): void {
     for (const statement of statements) {
       switch (statement.type) {
         case 'if':
-          this.carryOut(evaluate(statement.test, this.scope) ? statement.whenTrue : statement.whenFalse);
+          this.carryOut(evaluate(statement.test, scope) ? statement.whenTrue : statement.whenFalse, scope);
           break;
         case 'action':
-          this.host.go(asText(statement.arguments[0] && evaluate(statement.arguments[0], this.scope)));
+          this.host.go(asText(statement.arguments[0] && evaluate(statement.arguments[0], scope)));
           break;
         case 'assign':
-          this.assign(statement.name, this.assigned(statement));
+          this.assign(statement.name, this.assigned(statement, scope));
           break;
       }
     }
   }
 
-  private assigned(statement: Statement & { type: 'assign' }): unknown {
+  private assigned(statement: Statement & { type: 'assign' }, scope: Scope): unknown {
     const { operator, name, span, value } = statement;
-    if (operator === '=') return evaluate(value, this.scope);
+    if (operator === '=') return evaluate(value, scope);
     const left = { type: 'name', name, span } as const;
     const plain = operator.slice(0, -1);
     if (plain === '&&' || plain === '||' || plain === '??')
-      return evaluate({ type: 'logical', operator: plain, left, right: value }, this.scope);
-    return evaluate({ type: 'binary', operator: plain as '+', left, right: value }, this.scope);
+      return evaluate({ type: 'logical', operator: plain, left, right: value }, scope);
+    return evaluate({ type: 'binary', operator: plain as '+', left, right: value }, scope);
   }
 }
 

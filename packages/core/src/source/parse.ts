@@ -2,11 +2,12 @@
 import { SaxesParser } from 'saxes';
 import { readAttribute } from '../document/attributes.ts';
 import { nameProblem } from '../document/names.ts';
-import { type AttributeContext, readAttributeText } from '../document/property-text.ts';
+import { type AttributeContext, itemNames, readAttributeText } from '../document/property-text.ts';
 import type { Control } from '../document/types.ts';
 import { deepestNesting, mostControls } from '../document/validate.ts';
+import { withItems } from '../expression/check.ts';
 import { didYouMean } from '../expression/nearest.ts';
-import { kindNamed, kinds } from '../kinds/catalogue.ts';
+import { confinesProblem, kindNamed, kinds } from '../kinds/catalogue.ts';
 import type { Kind } from '../kinds/kind.ts';
 import { placeAt, type SourceProblem } from './problem.ts';
 
@@ -33,6 +34,8 @@ interface Open {
   readonly props: Record<string, string>;
   readonly seen: Set<string>;
   readonly children: Control[];
+  /** Children begun so far. */
+  count: number;
   readonly before: readonly string[];
 }
 
@@ -143,8 +146,10 @@ class ScreenReader {
       this.report(this.tagStart, `The outermost element is <screen>, not <${name}>.`);
     else if (parent && kind.name === 'screen')
       this.report(this.tagStart, 'A <screen> cannot stand inside another control.');
-    else if (parent?.kind && !parent.kind.container)
-      this.report(this.tagStart, `A <${parent.kind.name}> holds no other controls.`);
+    else if (parent?.kind) {
+      const problem = confinesProblem(kind, parent.kind, ++parent.count);
+      if (problem) this.report(this.tagStart, problem);
+    }
     this.open.push({
       kind,
       id: this.options.newId(),
@@ -152,6 +157,7 @@ class ScreenReader {
       props: {},
       seen: new Set(),
       children: [],
+      count: 0,
       before: this.comments,
     });
     this.comments = [];
@@ -179,7 +185,9 @@ class ScreenReader {
       this.report(at, readAttribute(control.kind, name, this.options.context.bands) as string);
       return;
     }
-    const reading = readAttributeText(control.kind, name, value, this.options.context);
+    const around = this.open.slice(0, -1).map(({ kind, props }) => ({ kind: kind?.name ?? '', props }));
+    const context = withItems(this.options.context, itemNames(around));
+    const reading = readAttributeText(control.kind, name, value, context);
     if (reading.ok) control.props[name] = reading.text;
     else this.report(valueStart + reading.at, `${name}: ${reading.message}`);
   }

@@ -75,7 +75,7 @@ export function valueTyped(
   before: PropertyValue | undefined,
 ): { value: PropertyValue | null; problem?: { message: string; at: number } } {
   if (text === '' && !isWords(control, property)) return { value: null };
-  const reading = readAttributeText(kindOf(control), property, text, contextOf(project));
+  const reading = readAttributeText(kindOf(control), property, text, contextOf(project, control));
   if (reading.ok) return { value: reading.text };
   const good = inForce(before);
   const draft: Draft = good === undefined ? { draft: text } : { draft: text, good };

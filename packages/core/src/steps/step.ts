@@ -15,7 +15,7 @@ import {
   mostControls,
   stateProblem,
 } from '../document/validate.ts';
-import { kindOf } from '../kinds/catalogue.ts';
+import { confinesProblem, kindOf } from '../kinds/catalogue.ts';
 
 /** Puts a control (with all below it) into a parent; `null` as parent: a screen into the project. */
 export interface InsertStep {
@@ -136,7 +136,8 @@ function placeProblem(
       : 'There is no such place among the screens.';
   const into = locate(project, parent);
   if (!into) return 'The container is not there any more.';
-  if (!kindOf(into.control).container) return `A ${into.control.kind} holds no other controls.`;
+  const confined = confinesProblem(kindOf(control), kindOf(into.control), into.control.children.length + 1);
+  if (confined) return confined;
   if (index < 0 || index > into.control.children.length) return 'There is no such place in the container.';
   const depth = (from: Control): number => 1 + Math.max(0, ...from.children.map(depth));
   if (into.depth + 1 + depth(control) > deepestNesting)

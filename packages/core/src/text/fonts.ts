@@ -11,6 +11,7 @@ export interface FontFile {
   readonly family: string;
   /** CSS `font-weight`. */
   readonly weight: number;
+  readonly italic: boolean;
   /** File name without its ending; `.woff2` is what a page loads, `.ttf` what the shaper reads. */
   readonly file: string;
   /** CSS `unicode-range`, as written in the stylesheet. */
@@ -45,24 +46,36 @@ export function parseUnicodeRange(value: string): [number, number][] {
   });
 }
 
+/** A family at a weight, upright or italic. */
+export interface Face {
+  readonly family: string;
+  readonly weight: number;
+  readonly italic: boolean;
+}
+
+export const faceKey = ({ family, weight, italic }: Face): string =>
+  `${family}/${weight}${italic ? '/italic' : ''}`;
+
 /**
- * The `@font-face` rules for some families.
+ * The `@font-face` rules for some faces.
  *
  * @param address where the files lie, put in front of each file name, for example `fonts/`.
+ * @param wanted which files to name.
  * @returns CSS text. Files preferred by the manifest come last, since in CSS the last matching face wins.
  */
 export function fontFaceRules(
   manifest: FontManifest,
   address: string,
-  families?: ReadonlySet<string>,
+  wanted: (face: Face) => boolean,
 ): string {
   return manifest.files
-    .filter((file) => !families || families.has(file.family))
+    .filter(wanted)
     .toReversed()
     .map(
       (file) => `@font-face {
   font-family: "${file.family}";
   font-weight: ${file.weight};
+  font-style: ${file.italic ? 'italic' : 'normal'};
   font-display: block;
   src: url("${address}${file.file}.woff2") format("woff2");
   unicode-range: ${file.unicodeRange};

@@ -5,17 +5,20 @@
  * one, spaces at line ends hang and count nothing, a line feed ends a line.
  */
 import { breakOpportunities } from './breaks.ts';
-import type { Shaper } from './shaper.ts';
+import type { ShapedText, Shaper } from './shaper.ts';
 import { ceilUnit, glyphSize, lineHeightOf } from './units.ts';
 
 /** How a text is set. */
 export interface TextStyle {
   readonly family: string;
   readonly weight: number;
+  readonly italic: boolean;
   /** Font size in CSS px, the reader's text scale already in it. */
   readonly size: number;
   /** Height of a line as a factor of the size. */
   readonly lineHeight: number;
+  /** Between any two characters, CSS px; may be negative. */
+  readonly letterSpacing: number;
   /** True: lines end only at line feeds. */
   readonly noWrap: boolean;
 }
@@ -39,7 +42,14 @@ export interface Paragraphs {
   /** From the top of a line to its baseline, CSS px. */
   readonly baseline: number;
   /** The lines at a width in CSS px; none where there are no words. */
-  lines(width: number): Line[];
+  set(width: number): SetLines;
+}
+
+/** Lines at a width, and from which width up to below which other they break at the same places. */
+export interface SetLines {
+  readonly lines: readonly Line[];
+  readonly from: number;
+  readonly below: number;
 }
 
 interface Piece {
@@ -59,10 +69,15 @@ function collapse(text: string): string[] {
   return lines.at(-1) === '' ? lines.slice(0, -1) : lines;
 }
 
-/** Prepares a text. */
-export function setText(shaper: Shaper, text: string, style: TextStyle): Paragraphs {
-  const { family, weight } = style;
+/**
+ * Prepares a text.
+ *
+ * @param rightToLeft the direction of the paragraph.
+ */
+export function setText(shaper: Shaper, text: string, style: TextStyle, rightToLeft = false): Paragraphs {
   const size = glyphSize(style.size);
+  const spacing = style.letterSpacing;
+  const options = { rightToLeft, spaced: spacing !== 0 };
   const pieces: Piece[] = collapse(text).map((line) => ({
     text: line,
     breaks: style.noWrap ? [line.length] : breakOpportunities(line),
@@ -72,26 +87,27 @@ export function setText(shaper: Shaper, text: string, style: TextStyle): Paragra
   const endOfWords = (piece: Piece, start: number, end: number): number =>
     end > start && piece.text[end - 1] === ' ' ? end - 1 : end;
 
+  const widthIn = ({ offsets, clusters }: ShapedText, start: number, end: number): number =>
+    (offsets[end]! - offsets[start]!) * size + (clusters[end]! - clusters[start]!) * spacing;
+
   /** Width of a stretch as a part of the whole. */
-  const widthWithin = (piece: Piece, start: number, end: number): number => {
-    const { offsets } = shaper.shape(piece.text, family, weight);
-    return (offsets[endOfWords(piece, start, end)]! - offsets[start]!) * size;
-  };
+  const widthWithin = (piece: Piece, start: number, end: number): number =>
+    widthIn(shaper.shape(piece.text, style, options), start, endOfWords(piece, start, end));
 
   /** Width of a stretch set on a line of its own, without the space at its end. */
   const widthOf = (piece: Piece, start: number, end: number): number => {
-    const { unsafe } = shaper.shape(piece.text, family, weight);
+    const { unsafe } = shaper.shape(piece.text, style, options);
     // A line is shaped with the space at its end, which is cut off afterwards: kerning with it stays.
     if (unsafe[start] || (end < piece.text.length && unsafe[end])) {
-      const part = shaper.shape(piece.text.slice(start, end), family, weight);
-      return part.offsets[endOfWords(piece, start, end) - start]! * size;
+      const part = shaper.shape(piece.text.slice(start, end), style, options);
+      return widthIn(part, 0, endOfWords(piece, start, end) - start);
     }
     return widthWithin(piece, start, end);
   };
 
-  /** A line ends where it fits both as a part of the whole and shaped on its own, as browsers decide it. */
-  const fitsIn = (width: number, piece: Piece, start: number, end: number): boolean =>
-    ceilUnit(widthWithin(piece, start, end)) <= width && ceilUnit(widthOf(piece, start, end)) <= width;
+  /** The least width that a stretch fits in: both as a part of the whole and shaped on its own, as browsers decide. */
+  const needOf = (piece: Piece, start: number, end: number): number =>
+    Math.max(ceilUnit(widthWithin(piece, start, end)), ceilUnit(widthOf(piece, start, end)));
 
   let minContent = 0;
   let maxContent = 0;
@@ -104,46 +120,63 @@ export function setText(shaper: Shaper, text: string, style: TextStyle): Paragra
     }
   }
 
-  const metrics = shaper.lineMetrics(family, weight, style.size);
+  const metrics = shaper.lineMetrics(style, style.size);
   const lineHeight = lineHeightOf(style.size, style.lineHeight);
   // Half-leading: the line's surplus height goes above and below in equal parts (CSS Inline 3 §4.2).
   const baseline = metrics.ascent + Math.floor((lineHeight - metrics.ascent - metrics.descent) / 2);
 
+  const setAt = (width: number): SetLines => {
+    const lines: Line[] = [];
+    let from = 0;
+    let below = Infinity;
+    const push = (piece: Piece, start: number, end: number) =>
+      lines.push({ text: piece.text.slice(start, end).trimEnd(), width: widthOf(piece, start, end) });
+    for (const piece of pieces) {
+      let start = 0;
+      let fits = -1;
+      let need = 0;
+      for (let index = 0; index < piece.breaks.length; index++) {
+        const end = piece.breaks[index]!;
+        const wanted = needOf(piece, start, end);
+        if (wanted <= width) {
+          fits = end;
+          need = wanted;
+          continue;
+        }
+        below = Math.min(below, wanted);
+        // What does not fit goes to the next line, unless it stands alone: then it overflows.
+        if (fits > start) {
+          from = Math.max(from, need);
+          push(piece, start, fits);
+          start = fits;
+          index--;
+        } else {
+          push(piece, start, end);
+          start = end;
+        }
+        fits = -1;
+        need = 0;
+      }
+      from = Math.max(from, need);
+      if (start < piece.text.length || piece.text.length === 0) push(piece, start, piece.text.length);
+    }
+    return { lines, from, below };
+  };
+
+  const widest = ceilUnit(maxContent);
+  /** The last answers; a pass over a screen asks for a width more than once. */
+  const known: SetLines[] = [];
   return {
     minContent: ceilUnit(minContent),
-    maxContent: ceilUnit(maxContent),
+    maxContent: widest,
     lineHeight,
     baseline,
-    lines(width) {
-      const lines: Line[] = [];
-      for (const piece of pieces) {
-        let start = 0;
-        let fits = -1;
-        for (let index = 0; index < piece.breaks.length; index++) {
-          const end = piece.breaks[index]!;
-          if (fitsIn(width, piece, start, end)) {
-            fits = end;
-            continue;
-          }
-          // What does not fit goes to the next line, unless it stands alone: then it overflows.
-          if (fits > start) {
-            lines.push({ text: piece.text.slice(start, fits).trimEnd(), width: widthOf(piece, start, fits) });
-            start = fits;
-            index--;
-          } else {
-            lines.push({ text: piece.text.slice(start, end).trimEnd(), width: widthOf(piece, start, end) });
-            start = end;
-          }
-          fits = -1;
-        }
-        if (start < piece.text.length || piece.text.length === 0) {
-          lines.push({
-            text: piece.text.slice(start).trimEnd(),
-            width: widthOf(piece, start, piece.text.length),
-          });
-        }
-      }
-      return lines;
+    set(width) {
+      for (const set of known) if (width >= set.from && width < set.below) return set;
+      const set = setAt(width);
+      if (known.length >= 8) known.shift();
+      known.push(set);
+      return set;
     },
   };
 }

@@ -3,8 +3,9 @@
  *
  * Widths are kept in font units and scaled by the size at the end, so one shaping serves all sizes.
  */
-import { Blob, Buffer, Direction, Face, Font, GlyphFlag, shape } from 'harfbuzzjs';
-import { type FontManifest, parseUnicodeRange } from './fonts.ts';
+import { Blob, Buffer, Direction, Feature, Font, Face as FontFace, GlyphFlag, shape } from 'harfbuzzjs';
+import { embeddingLevels } from './directions.ts';
+import { type Face, type FontManifest, faceKey, parseUnicodeRange } from './fonts.ts';
 
 /** Vertical measures of a face at a size, whole CSS px as browsers round them. */
 export interface LineMetrics {
@@ -17,16 +18,27 @@ export interface LineMetrics {
 /** One text shaped in one face, in units of an em (multiply by the font size for CSS px). */
 export interface ShapedText {
   readonly text: string;
-  /** Distance from the start of the text to each UTF-16 index; one longer than the text. */
+  /** Distance from the start of the text to each UTF-16 index, in reading order; one longer than the text. */
   readonly offsets: Float64Array;
+  /** How many characters (glyph clusters) stand before each index; what letter spacing counts by. */
+  readonly clusters: Uint32Array;
   /** 1 where a break in front of the index could change the shapes on either side (kerning, ligatures). */
   readonly unsafe: Uint8Array;
+}
+
+/** How a text is shaped besides its face. */
+export interface ShapeOptions {
+  /** The paragraph runs right to left. */
+  readonly rightToLeft: boolean;
+  /** Letters are spaced, so they are not joined into ligatures (CSS Text 3 §8.2). */
+  readonly spaced: boolean;
 }
 
 interface LoadedFile {
   readonly font: Font;
   readonly unitsPerEm: number;
-  covers(codePoint: number): boolean;
+  /** From code point to whether the file is used for it. */
+  readonly covered: Set<number>;
 }
 
 const cacheLimit = 20_000;
@@ -35,6 +47,8 @@ const cacheLimit = 20_000;
 export class Shaper {
   private readonly faces = new Map<string, LoadedFile[]>();
   private readonly cache = new Map<string, ShapedText>();
+  private readonly buffer = new Buffer();
+  private readonly unjoined = ['liga', 'clig'].map((tag) => new Feature(tag, 0));
 
   /**
    * @param manifest which files there are.
@@ -43,35 +57,32 @@ export class Shaper {
    */
   static async load(manifest: FontManifest, read: (file: string) => Promise<Uint8Array>): Promise<Shaper> {
     const shaper = new Shaper();
-    const bytes = await Promise.all(manifest.files.map((file) => read(`${file.file}.ttf`)));
-    manifest.files.forEach((file, index) => {
-      const data = bytes[index]!;
-      const copy = new ArrayBuffer(data.byteLength);
-      new Uint8Array(copy).set(data);
-      const face = new Face(new Blob(copy));
+    const names = [...new Set(manifest.files.map(({ file }) => file))];
+    const bytes = await Promise.all(names.map((file) => read(`${file}.ttf`)));
+    const loaded = new Map(names.map((file, index) => [file, openFont(bytes[index]!)]));
+    for (const file of manifest.files) {
+      const { font, unitsPerEm, present } = loaded.get(file.file)!;
       const ranges = parseUnicodeRange(file.unicodeRange);
-      const present = new Set(face.collectUnicodes());
-      const key = `${file.family}/${file.weight}`;
+      const covered = new Set(
+        present.filter((code) => ranges.some(([from, to]) => code >= from && code <= to)),
+      );
+      const key = faceKey(file);
       const list = shaper.faces.get(key) ?? [];
-      list.push({
-        font: new Font(face),
-        unitsPerEm: face.upem,
-        covers: (code) => present.has(code) && ranges.some(([from, to]) => code >= from && code <= to),
-      });
+      list.push({ font, unitsPerEm, covered });
       shaper.faces.set(key, list);
-    });
+    }
     return shaper;
   }
 
-  private filesOf(family: string, weight: number): LoadedFile[] {
-    const files = this.faces.get(`${family}/${weight}`) ?? this.faces.values().next().value;
+  private filesOf(face: Face): LoadedFile[] {
+    const files = this.faces.get(faceKey(face)) ?? this.faces.values().next().value;
     if (!files) throw new Error('No fonts are loaded');
     return files;
   }
 
   /** Ascent and descent as browsers round them: each to whole px. */
-  lineMetrics(family: string, weight: number, size: number): LineMetrics {
-    const file = this.filesOf(family, weight)[0]!;
+  lineMetrics(face: Face, size: number): LineMetrics {
+    const file = this.filesOf(face)[0]!;
     const extents = file.font.hExtents();
     return {
       ascent: Math.round((extents.ascender / file.unitsPerEm) * size),
@@ -80,59 +91,88 @@ export class Shaper {
   }
 
   /** Shapes a text in a face. Never fails: a character that no file covers takes the first file's blank. */
-  shape(text: string, family: string, weight: number): ShapedText {
-    const key = `${family}/${weight}/${text}`;
+  shape(text: string, face: Face, options: ShapeOptions): ShapedText {
+    const key = `${faceKey(face)}/${options.rightToLeft ? 'r' : ''}${options.spaced ? 's' : ''}/${text}`;
     const known = this.cache.get(key);
     if (known) return known;
-    const shaped = this.shapeAnew(text, this.filesOf(family, weight));
+    const shaped = this.shapeAnew(text, this.filesOf(face), options);
     if (this.cache.size >= cacheLimit) this.cache.clear();
     this.cache.set(key, shaped);
     return shaped;
   }
 
-  private shapeAnew(text: string, files: LoadedFile[]): ShapedText {
-    const offsets = new Float64Array(text.length + 1);
-    const unsafe = new Uint8Array(text.length + 1);
-    let at = 0;
-    for (const run of runsByFile(text, files)) {
-      const buffer = new Buffer();
-      buffer.addText(text.slice(run.start, run.end));
+  private shapeAnew(text: string, files: LoadedFile[], { rightToLeft, spaced }: ShapeOptions): ShapedText {
+    const { length } = text;
+    const offsets = new Float64Array(length + 1);
+    const clusters = new Uint32Array(length + 1);
+    const unsafe = new Uint8Array(length + 1);
+    const levels = embeddingLevels(text, rightToLeft);
+    const { buffer } = this;
+    for (const { start, end, file, level } of runsOf(text, files, levels)) {
+      buffer.clearContents();
+      buffer.addText(start === 0 && end === length ? text : text.slice(start, end));
       buffer.guessSegmentProperties();
-      buffer.setDirection(Direction.LTR);
-      shape(run.file.font, buffer);
-      const advance = new Float64Array(run.end - run.start);
-      const startsCluster = new Uint8Array(run.end - run.start);
+      buffer.setDirection(level % 2 === 0 ? Direction.LTR : Direction.RTL);
+      shape(file.font, buffer, spaced ? this.unjoined : undefined);
       const infos = buffer.getGlyphInfos();
       const positions = buffer.getGlyphPositions();
-      infos.forEach((glyph, index) => {
-        advance[glyph.cluster]! += positions[index]!.xAdvance / run.file.unitsPerEm;
-        startsCluster[glyph.cluster] = 1;
-        if (glyph.flags & GlyphFlag.UNSAFE_TO_BREAK) unsafe[run.start + glyph.cluster] = 1;
-      });
-      for (let index = 0; index < advance.length; index++) {
-        offsets[run.start + index] = at;
-        if (!startsCluster[index]) unsafe[run.start + index] = 1;
-        at += advance[index]!;
+      for (let index = 0; index < infos.length; index++) {
+        const { cluster, flags } = infos[index]!;
+        const at = start + cluster;
+        // For now advance and start of each cluster; added up below.
+        offsets[at]! += positions[index]!.xAdvance / file.unitsPerEm;
+        clusters[at] = 1;
+        if (flags & GlyphFlag.UNSAFE_TO_BREAK) unsafe[at] = 1;
       }
     }
-    offsets[text.length] = at;
-    return { text, offsets, unsafe };
+    let at = 0;
+    let count = 0;
+    for (let index = 0; index <= length; index++) {
+      const advance = offsets[index]!;
+      const starts = clusters[index]!;
+      offsets[index] = at;
+      clusters[index] = count;
+      if (!starts && index < length) unsafe[index] = 1;
+      at += advance;
+      count += starts;
+    }
+    return { text, offsets, clusters, unsafe };
   }
 }
 
-/** Cuts a text into stretches that one file covers; a mark stays with the character before it. */
-function runsByFile(text: string, files: LoadedFile[]): { start: number; end: number; file: LoadedFile }[] {
-  const runs: { start: number; end: number; file: LoadedFile }[] = [];
-  let index = 0;
-  for (const character of text) {
-    const code = character.codePointAt(0)!;
-    const last = runs.at(-1);
-    const isMark = /\p{M}|\u200d/u.test(character);
-    const file =
-      isMark && last?.file.covers(code) ? last.file : (files.find((f) => f.covers(code)) ?? files[0]!);
-    if (last && last.file === file) last.end = index + character.length;
-    else runs.push({ start: index, end: index + character.length, file });
-    index += character.length;
+function openFont(data: Uint8Array): { font: Font; unitsPerEm: number; present: number[] } {
+  const copy = new ArrayBuffer(data.byteLength);
+  new Uint8Array(copy).set(data);
+  const face = new FontFace(new Blob(copy));
+  return { font: new Font(face), unitsPerEm: face.upem, present: [...face.collectUnicodes()] };
+}
+
+interface Run {
+  readonly start: number;
+  end: number;
+  readonly file: LoadedFile;
+  readonly level: number;
+}
+
+const mark = /\p{M}|\u200d/u;
+
+/** Cuts a text into stretches of one file and one direction; a mark stays with the character before it. */
+function runsOf(text: string, files: LoadedFile[], levels: Uint8Array | undefined): Run[] {
+  const runs: Run[] = [];
+  let last: Run | undefined;
+  for (let index = 0; index < text.length; ) {
+    const code = text.codePointAt(index)!;
+    const end = index + (code > 0xffff ? 2 : 1);
+    const level = levels?.[index] ?? 0;
+    let file: LoadedFile;
+    if (code > 0x2ff && last?.file.covered.has(code) && mark.test(text.slice(index, end))) file = last.file;
+    else file = files.find((f) => f.covered.has(code)) ?? files[0]!;
+    if (last && last.file === file && last.level === level) last.end = end;
+    else {
+      last = { start: index, end, file, level };
+      runs.push(last);
+    }
+    index = end;
   }
   return runs;
 }

@@ -277,7 +277,9 @@ function EventField({
   const held = control.props[attribute];
   const text = asTyped(held) ?? '';
   const reading =
-    text === '' ? undefined : readAttributeText(kindOf(control), attribute, text, contextOf(project));
+    text === ''
+      ? undefined
+      : readAttributeText(kindOf(control), attribute, text, contextOf(project, control));
   const problem = reading && !reading.ok ? reading : undefined;
   const others = project.screens.filter((screen) => screen.name !== undefined);
   return (

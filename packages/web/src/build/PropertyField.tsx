@@ -75,7 +75,8 @@ export function PropertyField({ control, property, name }: PropertyFieldProps) {
   const step = (by: number) => {
     const next = steppedText(text || property.default || '0', by);
     const valid =
-      next !== undefined && readAttributeText(kindOf(control), property.name, next, contextOf(project)).ok;
+      next !== undefined &&
+      readAttributeText(kindOf(control), property.name, next, contextOf(project, control)).ok;
     if (next !== undefined && valid) change(next);
   };
   // A yes or no is a checkbox until somebody wants an expression there.

@@ -1,0 +1,183 @@
+/** Reading `columns`, `rows`, `auto-rows` and `auto-columns`: CSS grid-template syntax without names (Grid 1 §7.2). */
+import type { Track, TrackBreadth, TrackList, TrackListPart } from '../layout/box.ts';
+import { mostTracks } from '../layout/grid/tracks.ts';
+
+/** A list that was read, with its canonical text. */
+export interface ReadTracks {
+  readonly list: TrackList;
+  readonly text: string;
+}
+
+/** Says what is wrong with a track list. */
+class TrackProblem extends Error {}
+
+const words = ['auto', 'min-content', 'max-content'] as const;
+const print = (value: number): string => String(Number(value.toFixed(4)));
+
+/** One piece of the text: a word, a number with its unit, a bracket, a comma. */
+const token = /\s*([a-z-]+(?=\()|[a-z-]+|[+-]?(?:\d+\.?\d*|\.\d+)(?:%|[a-z]+)?|[(),]|\S)/giy;
+
+class TrackReader {
+  private readonly tokens: string[] = [];
+  private at = 0;
+
+  constructor(text: string) {
+    token.lastIndex = 0;
+    for (let match = token.exec(text); match; match = token.exec(text)) this.tokens.push(match[1]!);
+  }
+
+  private get next(): string | undefined {
+    return this.tokens[this.at];
+  }
+  get done(): boolean {
+    return this.at >= this.tokens.length;
+  }
+  private take(): string {
+    const found = this.tokens[this.at++];
+    if (found === undefined) throw new TrackProblem('The list of tracks ends too early.');
+    return found;
+  }
+  private expect(sign: string): void {
+    const found = this.take();
+    if (found !== sign) throw new TrackProblem(`\`${sign}\` is missing before \`${found}\`.`);
+  }
+
+  /** A px number, a percentage, `fr`, or a word. */
+  private breadth(): { value: TrackBreadth; text: string } {
+    const found = this.take();
+    const word = words.find((entry) => entry === found);
+    if (word) return { value: word, text: word };
+    const match = /^([+-]?(?:\d+\.?\d*|\.\d+))(px|fr|%)?$/.exec(found);
+    if (!match)
+      throw new TrackProblem(
+        `\`${found}\` is not a track: a number, \`%\`, \`fr\`, \`auto\`, \`min-content\`, \`max-content\`, \`minmax(a, b)\`, \`fit-content(n)\` or \`repeat(…)\`.`,
+      );
+    const value = Number(match[1]);
+    if (value < 0) throw new TrackProblem(`A track cannot be negative: \`${found}\`.`);
+    if (value > 1_000_000) throw new TrackProblem(`\`${found}\` is larger than any screen.`);
+    if (match[2] === 'fr') return { value: { fr: value }, text: `${print(value)}fr` };
+    if (match[2] === '%') return { value: { fraction: value / 100 }, text: `${print(value)}%` };
+    return { value: Math.trunc(value * 64) / 64, text: print(value) };
+  }
+
+  track(): { track: Track; text: string } {
+    if (this.next === 'minmax') {
+      this.take();
+      this.expect('(');
+      const min = this.breadth();
+      if (typeof min.value === 'object' && 'fr' in min.value)
+        throw new TrackProblem('The least size of `minmax` cannot be in `fr`.');
+      this.expect(',');
+      const max = this.breadth();
+      this.expect(')');
+      return { track: { min: min.value, max: max.value }, text: `minmax(${min.text}, ${max.text})` };
+    }
+    if (this.next === 'fit-content') {
+      this.take();
+      this.expect('(');
+      const { value, text } = this.breadth();
+      if (typeof value !== 'number' && !(typeof value === 'object' && 'fraction' in value))
+        throw new TrackProblem('`fit-content` takes a number or a percentage.');
+      this.expect(')');
+      return { track: { min: 'auto', max: 'max-content', fitContent: value }, text: `fit-content(${text})` };
+    }
+    const { value, text } = this.breadth();
+    return { track: { min: typeof value === 'object' && 'fr' in value ? 'auto' : value, max: value }, text };
+  }
+
+  repeat(): { parts: TrackListPart[]; text: string } {
+    this.take();
+    this.expect('(');
+    const times = this.take();
+    this.expect(',');
+    const tracks: Track[] = [];
+    const texts: string[] = [];
+    while (this.next !== ')') {
+      if (this.next === 'repeat') throw new TrackProblem('A `repeat` cannot stand in another one.');
+      const { track, text } = this.track();
+      tracks.push(track);
+      texts.push(text);
+    }
+    this.expect(')');
+    if (tracks.length === 0) throw new TrackProblem('A `repeat` needs a track.');
+    const text = `repeat(${times}, ${texts.join(' ')})`;
+    if (times === 'auto-fill' || times === 'auto-fit') {
+      if (!tracks.every(isCountable))
+        throw new TrackProblem(`\`${times}\` can only count tracks with a number or percentage in them.`);
+      return { parts: [{ auto: times === 'auto-fill' ? 'fill' : 'fit', tracks }], text };
+    }
+    const count = Number(times);
+    if (!/^\d+$/.test(times) || count < 1 || count * tracks.length > mostTracks)
+      throw new TrackProblem(
+        `\`repeat\` counts from 1, to at most ${mostTracks} tracks, or by \`auto-fill\` or \`auto-fit\`; not \`${times}\`.`,
+      );
+    return { parts: Array.from({ length: count }, () => tracks).flat(), text };
+  }
+
+  isRepeat(): boolean {
+    return this.next === 'repeat';
+  }
+}
+
+const isDefinite = (breadth: TrackBreadth) =>
+  typeof breadth === 'number' || (typeof breadth === 'object' && 'fraction' in breadth);
+/** `<fixed-size>` of Grid 1 §7.2: something in it is a number or a percentage. */
+const isCountable = ({ min, max, fitContent }: Track) =>
+  fitContent === undefined && (isDefinite(min) || isDefinite(max));
+
+/** @returns the tracks, or what is wrong with the text. */
+export function readTracks(text: string, repeats: boolean): ReadTracks | string {
+  const reader = new TrackReader(text);
+  const list: TrackListPart[] = [];
+  const texts: string[] = [];
+  try {
+    while (!reader.done) {
+      if (reader.isRepeat()) {
+        if (!repeats) return '`repeat` cannot stand here.';
+        const { parts, text: printed } = reader.repeat();
+        list.push(...parts);
+        texts.push(printed);
+      } else {
+        const { track, text: printed } = reader.track();
+        list.push(track);
+        texts.push(printed);
+      }
+    }
+  } catch (error) {
+    if (!(error instanceof TrackProblem)) throw error;
+    return error.message;
+  }
+  if (list.length === 0) return 'A track is missing.';
+  if (list.length > mostTracks) return `A grid has at most ${mostTracks} tracks along an axis.`;
+  const automatic = list.filter((part) => 'auto' in part);
+  if (automatic.length > 1) return '`auto-fill` and `auto-fit` can stand once in a list.';
+  if (automatic.length === 1 && !list.every((part) => 'auto' in part || isCountable(part)))
+    return 'Beside `auto-fill` or `auto-fit` every track needs a number or a percentage.';
+  return { list, text: texts.join(' ') };
+}
+
+const breadthCss = (breadth: TrackBreadth): string => {
+  if (typeof breadth === 'number') return `${print(breadth)}px`;
+  if (typeof breadth === 'string') return breadth;
+  return 'fr' in breadth ? `${print(breadth.fr)}fr` : `${print(breadth.fraction * 100)}%`;
+};
+
+function trackCss({ min, max, fitContent }: Track): string {
+  if (fitContent !== undefined) return `fit-content(${breadthCss(fitContent)})`;
+  if (typeof max === 'object' && 'fr' in max && min === 'auto') return breadthCss(max);
+  const [least, most] = [breadthCss(min), breadthCss(max)];
+  return least === most ? most : `minmax(${least}, ${most})`;
+}
+
+/** A track list as CSS; tracks that stand several times in a row become a `repeat`. */
+export function trackListCss(list: TrackList): string {
+  const parts: { text: string; count: number }[] = [];
+  for (const part of list) {
+    const text =
+      'auto' in part ? `repeat(auto-${part.auto}, ${part.tracks.map(trackCss).join(' ')})` : trackCss(part);
+    const last = parts.at(-1);
+    if (last?.text === text && !('auto' in part)) last.count++;
+    else parts.push({ text, count: 1 });
+  }
+  return parts.map(({ text, count }) => (count > 1 ? `repeat(${count}, ${text})` : text)).join(' ');
+}

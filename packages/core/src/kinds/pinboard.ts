@@ -1,0 +1,23 @@
+/** Children held at edges or centre lines. */
+import type { Kind } from './kind.ts';
+import { boxLook, padding, placing, sizing } from './properties.ts';
+
+export const pinboard: Kind = {
+  name: 'pinboard',
+  label: 'Pinboard',
+  group: 'arrange',
+  purpose: 'Holds each control at edges or centre lines of its own.',
+  findBy: ['pin', 'absolute', 'free', 'position', 'map'],
+  container: true,
+  properties: [...sizing, ...placing(), padding(), ...boxLook()],
+  events: [],
+  starter: { height: '240' },
+  inside: (_, make) => ({ content: { type: 'pinboard', rightToLeft: make.rightToLeft } }),
+  element: () => ({ tag: 'div' }),
+  css: `.k-pinboard {
+  position: relative;
+}
+.k-pinboard > * {
+  position: absolute;
+}`,
+};

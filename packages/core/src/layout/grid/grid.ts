@@ -1,0 +1,454 @@
+/** Grids, and layers as grids of one cell (CSS Grid 1). */
+import type { Align, Box, GridContent, Track } from '../box.ts';
+import type { Laid } from '../laid.ts';
+import { layOut } from '../lay-out.ts';
+import type { Reasons, SizeRule } from '../reason.ts';
+import type { Pass } from '../record.ts';
+import {
+  across,
+  down,
+  fills,
+  frameHeight,
+  frameStart,
+  frameTop,
+  frameWidth,
+  hasRatio,
+  heightRange,
+  isFraction,
+  pixels,
+  widthOfHeight,
+  widthRange,
+} from '../sizes.ts';
+import { contentWidths, contribution } from '../widths.ts';
+import { type Placed, type Placement, placeItems } from './placement.ts';
+import { type Contributor, flexOf, gapsOf, type SizedTrack, sizeTracks, startTracks } from './sizing.ts';
+import { autoTrack, type ExplicitTracks, explicitTracks } from './tracks.ts';
+
+/** All tracks of an axis: implicit ones before and behind the explicit grid included (§7.5). */
+export function tracksOf(
+  explicit: ExplicitTracks,
+  implicit: readonly Track[],
+  before: number,
+  count: number,
+  occupied: (index: number) => boolean,
+): { track: Track; collapsed: boolean }[] {
+  const pattern = implicit.length > 0 ? implicit : [autoTrack];
+  return Array.from({ length: count }, (_, index) => {
+    const at = index - before;
+    const track = explicit.tracks[at];
+    if (track === undefined) {
+      // The pattern runs on behind the explicit grid, and backwards in front of it.
+      const turn = at < 0 ? at : at - explicit.tracks.length;
+      return {
+        track: pattern[((turn % pattern.length) + pattern.length) % pattern.length]!,
+        collapsed: false,
+      };
+    }
+    const [from, length] = explicit.collapsible ?? [0, 0];
+    return { track, collapsed: at >= from && at < from + length && !occupied(index) };
+  });
+}
+
+const isAutoLeast = ({ track }: SizedTrack) => track.min === 'auto' || typeof track.min === 'object';
+
+/** Whether an item's smallest content counts in the tracks it spans (Grid 1 §6.6). */
+function hasAutomaticMinimum(box: Box, over: readonly SizedTrack[]): boolean {
+  if (box.content.type === 'scroll') return false;
+  if (!over.some(isAutoLeast)) return false;
+  return over.length === 1 || !over.some(({ track }) => flexOf(track) > 0);
+}
+
+/**
+ * Items as the sizing of columns sees them.
+ *
+ * @param known border-box widths of items that follow from the height of their rows.
+ */
+export function columnContributors(
+  placement: Placement,
+  tracks: readonly SizedTrack[],
+  known: ReadonlyMap<Placed, number> = new Map(),
+): Contributor[] {
+  return placement.items.map((item): Contributor => {
+    const { box, column, columnSpan } = item;
+    const { style } = box;
+    const margin = across(style.margin);
+    const byRow = known.get(item);
+    const limits = widthRange(box, undefined);
+    const fixed = byRow === undefined ? 0 : Math.max(limits.min, Math.min(limits.max, byRow)) + margin;
+    const widths = byRow === undefined ? contribution(box, false) : { min: fixed, max: fixed };
+    return {
+      box,
+      from: column,
+      span: columnSpan,
+      minContent: () => widths.min,
+      maxContent: () => widths.max,
+      minimum(limit) {
+        // A size of its own: its smallest contribution. One by content or by the area: its least size.
+        if (typeof style.width === 'number') return widths.min;
+        if (typeof style.minWidth === 'number') return Math.max(style.minWidth, frameWidth(box)) + margin;
+        const over = tracks.slice(column, column + columnSpan);
+        if (style.minWidth !== undefined || !hasAutomaticMinimum(box, over)) return frameWidth(box) + margin;
+        return Math.max(Math.min(widths.min, limit), frameWidth(box) + margin);
+      },
+    };
+  });
+}
+
+/** How an item lies in its area. */
+const justifyOf = ({ style }: Box, content: GridContent): Align => style.justifySelf ?? content.justify;
+const alignOf = ({ style }: Box, content: GridContent): Align => style.alignSelf ?? content.align;
+
+/** The size of an area: its tracks and the gaps between them. */
+function areaSize(tracks: readonly SizedTrack[], from: number, span: number, gap: number): number {
+  const over = tracks.slice(from, from + span);
+  return over.reduce((sum, { base }) => sum + base, 0) + gapsOf(over, gap);
+}
+
+/** Where each track begins, from the content's start. */
+function trackStarts(tracks: readonly SizedTrack[], gap: number): number[] {
+  const starts: number[] = [];
+  let at = 0;
+  let first = true;
+  for (const { base, collapsed } of tracks) {
+    if (!collapsed) {
+      if (!first) at += gap;
+      first = false;
+    }
+    starts.push(at);
+    at += base;
+  }
+  return starts;
+}
+
+/** An item's width in an area of some width, and the rule that gave it. */
+function itemWidth(
+  pass: Pass,
+  box: Box,
+  content: GridContent,
+  area: number,
+  height: number | undefined,
+): { width: number; rule: SizeRule } {
+  const { style } = box;
+  const limits = widthRange(box, area);
+  const margin = across(style.margin);
+  const fixed = pixels(style.width, area);
+  let width: number;
+  let rule: SizeRule;
+  if (fixed !== undefined) {
+    width = fixed;
+    rule = isFraction(style.width)
+      ? { rule: 'percent', fraction: style.width.fraction, of: area }
+      : { rule: 'number', value: fixed };
+  } else if (fills(style.width, justifyOf(box, content))) {
+    width = area - margin;
+    rule = { rule: 'stretch', from: area, margin, to: 'area' };
+  } else if (hasRatio(box) && height !== undefined) {
+    width = widthOfHeight(box, height);
+    if (box.content.type !== 'picture' && style.minWidth === undefined)
+      width = Math.max(width, contentWidths(box).min);
+    rule = { rule: 'ratio', from: height, value: width };
+  } else {
+    const { min, max } = contentWidths(box);
+    const room = area - margin;
+    pass.sign(box, 'fit', room - max);
+    pass.sign(box, 'fit', room - min);
+    width = Math.min(max, Math.max(min, room));
+    rule = { rule: 'fit', min, max, room: area, margin };
+  }
+  pass.held(box, width, limits.min, limits.max);
+  return { width: Math.max(limits.min, Math.min(limits.max, width)), rule };
+}
+
+export function layOutGrid(
+  pass: Pass,
+  box: Box,
+  content: GridContent,
+  width: number,
+  height: number,
+  definite: boolean,
+): Laid {
+  const free = Number.isNaN(height);
+  const frameH = frameHeight(box);
+  const limits = heightRange(box, undefined);
+  const innerWidth = Math.max(0, width - frameWidth(box));
+  const innerHeight = free ? undefined : Math.max(0, height - frameH);
+  const leastHeight = Math.max(0, limits.min - frameH);
+  const mostHeight = Math.max(leastHeight, limits.max - frameH);
+
+  const columnList = explicitTracks(content.columns, innerWidth, 0, content.columnGap);
+  if (columnList.repetitions > 0)
+    pass.within(box, 'tracks', innerWidth, columnList.filledAt, columnList.nextAt - 1e-9, true);
+  const rowRoom = (definite ? innerHeight : undefined) ?? (mostHeight < Infinity ? mostHeight : undefined);
+  const rowList = explicitTracks(content.rows, rowRoom, leastHeight, content.rowGap);
+  if (rowList.repetitions > 0 && rowRoom !== undefined)
+    pass.within(box, 'tracks', rowRoom, rowList.filledAt, rowList.nextAt - 1e-9, true);
+  const placement = placeItems(content, box.children, columnList.tracks.length, rowList.tracks.length);
+  const { items } = placement;
+
+  /** Columns, and the width of each item in them; `known`: widths of items that follow from their rows. */
+  const sizeColumns = (known: ReadonlyMap<Placed, number>) => {
+    const sized = startTracks(
+      tracksOf(columnList, content.autoColumns, placement.columnsBefore, placement.columns, (index) =>
+        items.some((item) => item.column <= index && index < item.column + item.columnSpan),
+      ),
+      innerWidth,
+    );
+    sizeTracks(pass, box, sized, columnContributors(placement, sized, known), {
+      room: innerWidth,
+      wanted: 'max-content',
+      least: 0,
+      most: Infinity,
+      gap: content.columnGap,
+    });
+    const itemWidths = items.map((item) => {
+      const area = areaSize(sized, item.column, item.columnSpan, content.columnGap);
+      return itemWidth(pass, item.box, content, area, pixels(item.box.style.height, undefined)).width;
+    });
+    return { columns: sized, widths: itemWidths };
+  };
+  let { columns, widths } = sizeColumns(new Map());
+
+  const sizeRows = (room: number | undefined) => {
+    const rows = startTracks(
+      tracksOf(rowList, content.autoRows, placement.rowsBefore, placement.rows, (index) =>
+        items.some((item) => item.row <= index && index < item.row + item.rowSpan),
+      ),
+      room,
+    );
+    sizeTracks(pass, box, rows, rowContributors(pass, content, items, widths, rows), {
+      room,
+      wanted: 'max-content',
+      least: leastHeight,
+      most: mostHeight,
+      gap: content.rowGap,
+    });
+    return rows;
+  };
+  let rows = sizeRows(innerHeight);
+  // §12.1 step 3: where a height that the row gives changes what an item asks of its column, once more.
+  const byRows = new Map<Placed, number>();
+  for (const item of items) {
+    const { style } = item.box;
+    const stretched = fills(style.height, alignOf(item.box, content));
+    if (!hasRatio(item.box) || typeof style.width === 'number' || !(stretched || isFraction(style.height))) continue;
+    const area = areaSize(rows, item.row, item.rowSpan, content.rowGap);
+    const range = heightRange(item.box, area);
+    const asked = pixels(style.height, area) ?? area - down(style.margin);
+    const itemHeight = Math.max(range.min, Math.min(range.max, asked));
+    byRows.set(item, widthOfHeight(item.box, itemHeight));
+  }
+  if (byRows.size > 0) {
+    ({ columns, widths } = sizeColumns(byRows));
+    rows = sizeRows(innerHeight);
+  }
+  let contentHeight = rows.reduce((sum, { base }) => sum + base, 0) + gapsOf(rows, content.rowGap);
+  const naturalTracks = rows.map(({ base }) => base);
+  if (free) pass.held(box, contentHeight + frameH, limits.min, limits.max);
+  const used = free ? Math.max(limits.min, Math.min(limits.max, contentHeight + frameH)) : height;
+  if (free && content.rows.some(hasFraction)) {
+    // Percentages refer to the height that came out (§11.1 step 4, as browsers do it).
+    rows = sizeRows(Math.max(0, used - frameH));
+    contentHeight = rows.reduce((sum, { base }) => sum + base, 0) + gapsOf(rows, content.rowGap);
+  }
+
+  const columnStarts = trackStarts(columns, content.columnGap);
+  const rowStarts = trackStarts(rows, content.rowGap);
+  const start = frameStart(box);
+  const top = frameTop(box);
+  const children: Laid[] = [];
+  const places: number[] = [];
+  const reasons: Reasons[] = [];
+  const baselines = sharedBaselines(pass, content, items, widths);
+  for (const [index, item] of items.entries()) {
+    const { box: child } = item;
+    const { style } = child;
+    const areaWidth = areaSize(columns, item.column, item.columnSpan, content.columnGap);
+    const areaHeight = areaSize(rows, item.row, item.rowSpan, content.rowGap);
+    const align = alignOf(child, content);
+    const justify = justifyOf(child, content);
+    const heightLimits = heightRange(child, areaHeight);
+    const held = (value: number) => {
+      pass.held(child, value, heightLimits.min, heightLimits.max);
+      return Math.max(heightLimits.min, Math.min(heightLimits.max, value));
+    };
+    const asked = pixels(style.height, areaHeight);
+    let heightRule: SizeRule;
+    let childHeight: number | undefined;
+    if (asked !== undefined) {
+      heightRule = isFraction(style.height)
+        ? { rule: 'percent', fraction: style.height.fraction, of: areaHeight }
+        : { rule: 'number', value: asked };
+      childHeight = held(asked);
+    } else if (fills(style.height, align)) {
+      heightRule = { rule: 'stretch', from: areaHeight, margin: down(style.margin), to: 'area' };
+      childHeight = held(areaHeight - down(style.margin));
+    } else heightRule = { rule: 'content', value: 0 };
+    const { width: childWidth, rule: widthRule } = itemWidth(pass, child, content, areaWidth, childHeight);
+    let laid: Laid;
+    if (childHeight !== undefined) laid = layOut(pass, child, childWidth, childHeight, true);
+    else {
+      laid = layOut(pass, child, childWidth, Number.NaN, false);
+      heightRule = { rule: 'content', value: laid.height };
+      const clamped = held(laid.height);
+      if (clamped !== laid.height) laid = layOut(pass, child, childWidth, clamped, false);
+    }
+    const spareX = areaWidth - childWidth - across(style.margin);
+    const spareY = areaHeight - laid.height - down(style.margin);
+    const shift = align === 'baseline' && item.rowSpan === 1 ? baselineShift(laid, item, baselines) : 0;
+    const before = (word: Align, spare: number) =>
+      word === 'center' ? spare / 2 : word === 'end' ? spare : 0;
+    const x = start + columnStarts[item.column]! + before(justify, spareX) + style.margin.start;
+    const y = top + rowStarts[item.row]! + before(align, spareY) + shift + style.margin.top;
+    children.push(laid);
+    places.push(x, y);
+    if (pass.recording)
+      reasons[index] = {
+        width: { by: widthRule, limits: limitsOf(widthRange(child, areaWidth)), result: childWidth },
+        height: { by: heightRule, limits: limitsOf(heightLimits), result: laid.height },
+        x: {
+          by: 'align',
+          offset: x,
+          word: justify,
+          own: style.justifySelf !== undefined,
+          parts: [
+            { what: 'frame', value: start },
+            { what: 'tracks', value: columnStarts[item.column]! },
+            { what: 'room', value: before(justify, spareX) },
+            { what: 'margin', value: style.margin.start },
+          ],
+        },
+        y: {
+          by: 'align',
+          offset: y,
+          word: align,
+          own: style.alignSelf !== undefined,
+          parts: [
+            { what: 'frame', value: top },
+            { what: 'tracks', value: rowStarts[item.row]! },
+            { what: 'room', value: before(align, spareY) + shift },
+            { what: 'margin', value: style.margin.top },
+          ],
+        },
+      };
+  }
+  if (pass.recording) {
+    pass.reasons = reasons;
+    pass.content = {
+      rule: 'tracks',
+      tracks: naturalTracks,
+      gaps: gapsOf(rows, content.rowGap),
+      frame: frameH,
+    };
+  }
+  return {
+    box,
+    width,
+    height: used,
+    baseline: gridBaseline(content, items, children, places),
+    lines: [],
+    children,
+    places,
+    extent: undefined,
+    asked: height,
+    definite,
+    record: undefined,
+  };
+}
+
+const limitsOf = ({ min, max }: { min: number; max: number }) => ({
+  ...(min > 0 ? { min: { value: min, automatic: false } } : {}),
+  ...(max < Infinity ? { max: { value: max, automatic: false } } : {}),
+});
+
+const hasFraction = (part: GridContent['rows'][number]): boolean =>
+  'auto' in part
+    ? part.tracks.some(hasFraction)
+    : isFraction(part.min) || isFraction(part.max) || isFraction(part.fitContent);
+
+/** Items as the sizing of rows sees them: their height by content at the width of their columns. */
+function rowContributors(
+  pass: Pass,
+  content: GridContent,
+  items: readonly Placed[],
+  widths: readonly number[],
+  rows: readonly SizedTrack[],
+): Contributor[] {
+  const shared = sharedBaselines(pass, content, items, widths);
+  return items.map((item, index) => {
+    const { box, row, rowSpan } = item;
+    const { style } = box;
+    const margin = down(style.margin);
+    const laid = () => layForRow(pass, box, widths[index]!);
+    const height = () => laid().height + margin + shim();
+    // §12.5 step 1: baseline-aligned items count with the room that lines them up.
+    const shim = () =>
+      alignOf(box, content) === 'baseline' && rowSpan === 1 ? baselineShift(laid(), item, shared) : 0;
+    return {
+      box,
+      from: row,
+      span: rowSpan,
+      minContent: height,
+      maxContent: height,
+      minimum(limit) {
+        if (typeof style.height === 'number') return height();
+        if (typeof style.minHeight === 'number')
+          return Math.max(style.minHeight, frameHeight(box)) + margin + shim();
+        const over = rows.slice(row, row + rowSpan);
+        if (style.minHeight !== undefined || !hasAutomaticMinimum(box, over))
+          return frameHeight(box) + margin;
+        return Math.max(Math.min(height(), limit), frameHeight(box) + margin);
+      },
+    };
+  });
+}
+
+/** An item as its row sees it while the row's size is not known. */
+function layForRow(pass: Pass, box: Box, width: number): Laid {
+  const limits = heightRange(box, undefined);
+  const fixed = pixels(box.style.height, undefined);
+  const natural = layOut(pass, box, width, fixed ?? Number.NaN, fixed !== undefined);
+  pass.held(box, natural.height, limits.min, limits.max);
+  const height = Math.max(limits.min, Math.min(limits.max, natural.height));
+  return height === natural.height ? natural : layOut(pass, box, width, height, fixed !== undefined);
+}
+
+const upTo = (laid: Laid, { box }: Placed) => box.style.margin.top + (laid.baseline ?? laid.height);
+
+/** The lowest baseline of each row's baseline-aligned items, from the row's top. */
+function sharedBaselines(
+  pass: Pass,
+  content: GridContent,
+  items: readonly Placed[],
+  widths: readonly number[],
+): Map<number, number> {
+  const shared = new Map<number, number>();
+  for (const [index, item] of items.entries()) {
+    if (alignOf(item.box, content) !== 'baseline' || item.rowSpan !== 1) continue;
+    const laid = layForRow(pass, item.box, widths[index]!);
+    const up = upTo(laid, item);
+    pass.sign(item.box, 'largest', (shared.get(item.row) ?? 0) - up);
+    shared.set(item.row, Math.max(shared.get(item.row) ?? -Infinity, up));
+  }
+  return shared;
+}
+
+const baselineShift = (laid: Laid, item: Placed, shared: ReadonlyMap<number, number>): number =>
+  Math.max(0, (shared.get(item.row) ?? 0) - upTo(laid, item));
+
+/** §10.6: from the first row that has items: one that takes part in baseline alignment, else the first. */
+function gridBaseline(
+  content: GridContent,
+  items: readonly Placed[],
+  children: readonly Laid[],
+  places: readonly number[],
+): number | undefined {
+  if (items.length === 0) return undefined;
+  const row = Math.min(...items.map((item) => item.row));
+  const first = items
+    .map((item, index) => ({ item, index }))
+    .filter(({ item }) => item.row === row)
+    .toSorted((a, b) => a.item.column - b.item.column);
+  const leader = first.find(({ item }) => alignOf(item.box, content) === 'baseline') ?? first[0]!;
+  const laid = children[leader.index]!;
+  return places[2 * leader.index + 1]! + (laid.baseline ?? laid.height);
+}

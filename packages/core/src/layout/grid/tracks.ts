@@ -1,0 +1,81 @@
+/** From a track list to the tracks of an explicit grid: automatic repetitions counted out (CSS Grid 1 §7.2.3.2). */
+import type { Track, TrackBreadth, TrackList, TrackListPart } from '../box.ts';
+import { floorUnit } from '../../text/units.ts';
+import { isFraction } from '../sizes.ts';
+
+/** Most tracks of one axis; a list that asks for more is cut. */
+export const mostTracks = 1000;
+
+export const autoTrack: Track = { min: 'auto', max: 'auto' };
+
+/** Tracks written out, and where the repeated ones of `auto-fit` lie, which vanish when nothing stands in them. */
+export interface ExplicitTracks {
+  readonly tracks: readonly Track[];
+  /** First index and count of tracks that collapse when empty. */
+  readonly collapsible: readonly [from: number, count: number] | undefined;
+  /** How often the automatic repetition stands; 0 where there is none. */
+  readonly repetitions: number;
+  /** Room needed for one repetition more, px; Infinity where there is none. */
+  readonly nextAt: number;
+  /** Room needed for as many as there are. */
+  readonly filledAt: number;
+}
+
+const isAuto = (part: TrackListPart): part is Extract<TrackListPart, { auto: unknown }> => 'auto' in part;
+
+/** The definite size of a track that an automatic repetition counts with: its greatest if fixed, else its least. */
+function countedSize(track: Track, of: number | undefined): number {
+  const fixed = (breadth: TrackBreadth) =>
+    typeof breadth === 'number'
+      ? breadth
+      : isFraction(breadth) && of !== undefined
+        ? floorUnit(breadth.fraction * of)
+        : undefined;
+  const max = fixed(track.max);
+  const min = fixed(track.min);
+  return Math.max(max !== undefined ? Math.max(max, min ?? 0) : (min ?? 0), 0);
+}
+
+/**
+ * @param room inner size of the grid along the axis; undefined where it has none.
+ * @param least inner size that the grid has at least, where `room` is undefined.
+ */
+export function explicitTracks(
+  list: TrackList,
+  room: number | undefined,
+  least: number,
+  gap: number,
+): ExplicitTracks {
+  const repeated = list.find(isAuto);
+  const written = list.filter((part) => !isAuto(part)) as Track[];
+  if (!repeated)
+    return {
+      tracks: written.slice(0, mostTracks),
+      collapsible: undefined,
+      repetitions: 0,
+      nextAt: Infinity,
+      filledAt: -Infinity,
+    };
+  const others = written.reduce((sum, track) => sum + countedSize(track, room), 0) + written.length * gap;
+  // A repetition counts for at least one px, so that there is an end to them.
+  const sizes = repeated.tracks.map((track) => Math.max(1, countedSize(track, room)));
+  const once = sizes.reduce((sum, size) => sum + size, 0) + repeated.tracks.length * gap;
+  // The last gap is none.
+  const neededFor = (count: number) => others + count * once - gap;
+  const most = Math.max(1, Math.floor((mostTracks - written.length) / repeated.tracks.length));
+  let count = 1;
+  if (room !== undefined) count = Math.floor((room - others + gap) / once);
+  else if (least > 0) count = Math.ceil((least - others + gap) / once);
+  count = Math.min(most, Math.max(1, count));
+  const at = list.indexOf(repeated);
+  const tracks = list.flatMap((part) =>
+    isAuto(part) ? Array.from({ length: count }, () => part.tracks).flat() : [part],
+  );
+  return {
+    tracks,
+    collapsible: repeated.auto === 'fit' ? [at, count * repeated.tracks.length] : undefined,
+    repetitions: count,
+    nextAt: count === most ? Infinity : neededFor(count + 1),
+    filledAt: count === 1 ? -Infinity : neededFor(count),
+  };
+}

@@ -1,0 +1,198 @@
+/** Children held at edges or centre lines of their parent (CSS Positioned Layout 3 §4, CSS Align 3 §6.3). */
+import type { Box, Pin, PinboardContent, Pins, Size } from './box.ts';
+import type { Laid } from './laid.ts';
+import { layOut } from './lay-out.ts';
+import type { PlaceReason, Reasons, SizeRule } from './reason.ts';
+import type { Pass } from './record.ts';
+import {
+  across,
+  down,
+  frameHeight,
+  hasRatio,
+  heightOfWidth,
+  heightRange,
+  isShare,
+  pixels,
+  widthOfHeight,
+  widthRange,
+} from './sizes.ts';
+import { contentWidths } from './widths.ts';
+
+const noPins: Pins = {
+  left: undefined,
+  right: undefined,
+  top: undefined,
+  bottom: undefined,
+  centerX: undefined,
+  centerY: undefined,
+};
+
+/** One axis of a pinned child: the room between its pins and how it is held in it. */
+interface Hold {
+  /** From the pinboard's padding edge to where its room begins. */
+  readonly from: number;
+  readonly room: number;
+  readonly by: 'start' | 'end' | 'center' | 'both' | 'none';
+}
+
+function hold(near: Pin, far: Pin, center: number | undefined, size: number, paddingBefore: number): Hold {
+  if (center !== undefined) return { from: center, room: size, by: 'center' };
+  const before = pixels(near, size);
+  const after = pixels(far, size);
+  if (before !== undefined && after !== undefined)
+    return { from: before, room: Math.max(0, size - before - after), by: 'both' };
+  if (before !== undefined) return { from: before, room: Math.max(0, size - before), by: 'start' };
+  if (after !== undefined) return { from: 0, room: Math.max(0, size - after), by: 'end' };
+  // Held nowhere: where it would stand in flow, at the content's start (Position 3 §4.1, static position).
+  return { from: paddingBefore, room: Math.max(0, size - paddingBefore), by: 'none' };
+}
+
+/** Where a child of some outer size stands in its room, from the pinboard's padding edge. */
+function placeIn(held: Hold, outer: number, size: number, far: number): number {
+  if (held.by === 'center') return held.from + (size - outer) / 2;
+  if (held.by === 'end') return size - far - outer;
+  return held.from;
+}
+
+/** Whether a size fills the room between two pins. */
+const fillsRoom = (size: Size, held: Hold) => isShare(size) || (size === undefined && held.by === 'both');
+
+export function layOutPinboard(
+  pass: Pass,
+  box: Box,
+  content: PinboardContent,
+  width: number,
+  height: number,
+  definite: boolean,
+): Laid {
+  const { border, padding } = box.style;
+  const limits = heightRange(box, undefined);
+  const used = Number.isNaN(height)
+    ? Math.min(Math.max(frameHeight(box), limits.min), Math.max(limits.max, limits.min))
+    : height;
+  // What pins and percentages refer to is the padding box (Position 3 §2.1).
+  const wide = Math.max(0, width - across(border));
+  const high = Math.max(0, used - down(border));
+  const children: Laid[] = [];
+  const places: number[] = [];
+  const reasons: Reasons[] = [];
+  for (const child of box.children) {
+    const { style } = child;
+    const pins = style.pins ?? noPins;
+    // Pins are physical; places count from the start side.
+    const near = content.rightToLeft ? pins.right : pins.left;
+    const far = content.rightToLeft ? pins.left : pins.right;
+    const center = pins.centerX === undefined || !content.rightToLeft ? pins.centerX : -pins.centerX;
+    const inline = hold(near, far, center, wide, padding.start);
+    const block = hold(pins.top, pins.bottom, pins.centerY, high, padding.top);
+    const widthLimits = widthRange(child, wide);
+    const heightLimits = heightRange(child, high);
+    const margin = across(style.margin);
+
+    let childHeight = pixels(style.height, high);
+    let heightRule: SizeRule | undefined =
+      childHeight === undefined
+        ? undefined
+        : typeof style.height === 'number'
+          ? { rule: 'number', value: childHeight }
+          : { rule: 'percent', fraction: (style.height as { fraction: number }).fraction, of: high };
+    if (childHeight === undefined && fillsRoom(style.height, block)) {
+      childHeight = block.room - down(style.margin);
+      heightRule = { rule: 'stretch', from: block.room, margin: down(style.margin), to: 'pins' };
+    }
+    if (childHeight !== undefined) {
+      pass.held(child, childHeight, heightLimits.min, heightLimits.max);
+      childHeight = Math.max(heightLimits.min, Math.min(heightLimits.max, childHeight));
+    }
+
+    let childWidth = pixels(style.width, wide);
+    let widthRule: SizeRule;
+    if (childWidth !== undefined)
+      widthRule =
+        typeof style.width === 'number'
+          ? { rule: 'number', value: childWidth }
+          : { rule: 'percent', fraction: (style.width as { fraction: number }).fraction, of: wide };
+    else if (fillsRoom(style.width, inline)) {
+      childWidth = inline.room - margin;
+      widthRule = { rule: 'stretch', from: inline.room, margin, to: 'pins' };
+    } else if (hasRatio(child) && childHeight !== undefined) {
+      childWidth = widthOfHeight(child, childHeight);
+      if (child.content.type !== 'picture' && style.minWidth === undefined)
+        childWidth = Math.max(childWidth, contentWidths(child).min);
+      widthRule = { rule: 'ratio', from: childHeight, value: childWidth };
+    } else {
+      const { min, max } = contentWidths(child);
+      const room = inline.room - margin;
+      pass.sign(child, 'fit', room - max);
+      pass.sign(child, 'fit', room - min);
+      childWidth = Math.min(max, Math.max(min, room));
+      widthRule = { rule: 'fit', min, max, room: inline.room, margin };
+    }
+    const asked = childWidth;
+    pass.held(child, childWidth, widthLimits.min, widthLimits.max);
+    childWidth = Math.max(widthLimits.min, Math.min(widthLimits.max, childWidth));
+
+    let laid: Laid;
+    if (childHeight !== undefined) laid = layOut(pass, child, childWidth, childHeight, true);
+    else {
+      laid = layOut(pass, child, childWidth, Number.NaN, false);
+      pass.held(child, laid.height, heightLimits.min, heightLimits.max);
+      const clamped = Math.max(heightLimits.min, Math.min(heightLimits.max, laid.height));
+      heightRule = hasRatio(child)
+        ? { rule: 'ratio', from: childWidth, value: heightOfWidth(child, childWidth) }
+        : { rule: 'content', value: laid.height };
+      if (clamped !== laid.height) laid = layOut(pass, child, childWidth, clamped, false);
+    }
+    const x =
+      placeIn(inline, childWidth + margin, wide, pixels(far, wide) ?? 0) + border.start + style.margin.start;
+    const y =
+      placeIn(block, laid.height + down(style.margin), high, pixels(pins.bottom, high) ?? 0) +
+      border.top +
+      style.margin.top;
+    children.push(laid);
+    places.push(x, y);
+    if (pass.recording)
+      reasons.push({
+        width: {
+          by: widthRule,
+          limits: limitReasons(widthLimits, asked),
+          result: childWidth,
+        },
+        height: { by: heightRule!, limits: limitReasons(heightLimits, laid.height), result: laid.height },
+        x: pinned(inline, x, style.margin.start, border.start),
+        y: pinned(block, y, style.margin.top, border.top),
+      });
+  }
+  if (pass.recording) {
+    pass.reasons = reasons;
+    pass.content = { rule: 'none', frame: frameHeight(box) };
+  }
+  return {
+    box,
+    width,
+    height: used,
+    baseline: undefined,
+    lines: [],
+    children,
+    places,
+    extent: undefined,
+    asked: height,
+    definite,
+    record: undefined,
+  };
+}
+
+const limitReasons = ({ min, max }: { min: number; max: number }, _asked: number) => ({
+  ...(min > 0 ? { min: { value: min, automatic: false } } : {}),
+  ...(max < Infinity ? { max: { value: max, automatic: false } } : {}),
+});
+
+const pinned = (held: Hold, offset: number, margin: number, border: number): PlaceReason => ({
+  by: held.by === 'none' ? 'free' : 'pin',
+  offset,
+  parts: [
+    { what: 'border', value: border },
+    { what: 'pin', value: offset - border - margin },
+    { what: 'margin', value: margin },
+  ],
+});

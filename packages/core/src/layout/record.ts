@@ -1,0 +1,91 @@
+/**
+ * What a pass over a screen writes down when it is asked to: the comparisons that decided how things went, and why
+ * each child got its size. The engine itself writes it, at the place where it decides.
+ */
+import type { Box } from './box.ts';
+import type { Laid } from './laid.ts';
+import type { ContentReason, Reasons } from './reason.ts';
+
+/** What a comparison was about; the sweep names changes by it. */
+export type Question =
+  /** How a text breaks into lines. */
+  | 'lines'
+  /** Whether one more item fits on a line of a wrapping container. */
+  | 'wrap'
+  /** How many tracks of an automatic repetition fit. */
+  | 'tracks'
+  /** Whether both panes of a split have room. */
+  | 'panes'
+  /** Whether a least or greatest size holds. */
+  | 'least'
+  | 'greatest'
+  /** Whether there is room to share out or too little. */
+  | 'room'
+  /** Whether the width by content fits into what there is. */
+  | 'fit'
+  /** Which of several is the largest. */
+  | 'largest';
+
+/**
+ * One comparison. Its outcome stays what it is as long as `value` stays between `low` and `high`, which do not
+ * depend on the screen's width.
+ */
+export interface Comparison {
+  readonly box: Box;
+  readonly question: Question;
+  readonly value: number;
+  readonly low: number;
+  readonly high: number;
+  /** Whether places jump when the outcome changes; otherwise they only change their pace. */
+  readonly jump: boolean;
+}
+
+/** What was written down about laying out one box. */
+export interface Record {
+  /** In the order in which they were made; the answers that were used stand where they were asked for. */
+  readonly entries: readonly (Comparison | Laid)[];
+  /** Why each child has its size and place, in the order of `Laid.children`. */
+  readonly reasons: readonly Reasons[];
+  /** How high the content is, and why; of boxes whose height was free. */
+  readonly content: ContentReason | undefined;
+}
+
+export const isComparison = (entry: Comparison | Laid): entry is Comparison => 'question' in entry;
+
+/** One run of the engine over a screen. */
+export class Pass {
+  /** Where comparisons go; undefined in a plain pass. */
+  log: (Comparison | Laid)[] | undefined;
+  /** Reasons of the children of the box being laid out. */
+  reasons: Reasons[] = [];
+  content: ContentReason | undefined;
+
+  /** @param recording whether to write down comparisons and reasons. */
+  constructor(readonly recording: boolean) {}
+
+  /** Notes that a difference is 0 or more, or below 0. */
+  sign(box: Box, question: Question, value: number, jump = false): void {
+    if (this.log === undefined) return;
+    const positive = value >= 0;
+    this.log.push({
+      box,
+      question,
+      value,
+      low: positive ? 0 : -Infinity,
+      high: positive ? Infinity : -Number.MIN_VALUE,
+      jump,
+    });
+  }
+
+  /** Notes that a value lies in a range with the same outcome throughout. */
+  within(box: Box, question: Question, value: number, low: number, high: number, jump: boolean): void {
+    this.log?.push({ box, question, value, low, high, jump });
+  }
+
+  /** Notes how a value is held by two limits. */
+  held(box: Box, value: number, min: number, max: number): void {
+    if (this.log === undefined) return;
+    if (min > -Infinity) this.sign(box, 'least', value - min);
+    if (max < Infinity) this.sign(box, 'greatest', max - value);
+  }
+}

@@ -1,0 +1,66 @@
+/** What can be scrolled: one child without a bound along the axis (CSS Overflow 3). */
+import type { Box, ScrollContent } from './box.ts';
+import type { Laid } from './laid.ts';
+import { layOut } from './lay-out.ts';
+import type { Pass } from './record.ts';
+import { frameHeight, frameStart, frameTop, frameWidth, heightRange } from './sizes.ts';
+import { contentWidths } from './widths.ts';
+
+/**
+ * Along the axis the child is as large as its content, at least as large as what is seen of it; across it fills.
+ * Its smallest size along the axis does not hold the scroll itself up.
+ */
+export function layOutScroll(
+  pass: Pass,
+  box: Box,
+  content: ScrollContent,
+  width: number,
+  height: number,
+  definite: boolean,
+): Laid {
+  const inner = box.children[0]!;
+  const frameH = frameHeight(box);
+  const free = Number.isNaN(height);
+  const room = Math.max(0, width - frameWidth(box));
+  const seen = free ? undefined : Math.max(0, height - frameH);
+  let innerWidth = room;
+  if (content.axis !== 'vertical') {
+    const { max } = contentWidths(inner);
+    pass.sign(inner, 'fit', room - max);
+    innerWidth = Math.max(room, max);
+  }
+  let laid: Laid;
+  if (content.axis === 'horizontal' && seen !== undefined && definite)
+    laid = layOut(pass, inner, innerWidth, seen, true);
+  else {
+    laid = layOut(pass, inner, innerWidth, Number.NaN, false);
+    if (content.axis !== 'horizontal' && seen !== undefined && definite) {
+      pass.sign(inner, 'least', laid.height - seen);
+      if (laid.height < seen) laid = layOut(pass, inner, innerWidth, seen, false);
+    }
+  }
+  const limits = heightRange(box, undefined);
+  const natural = laid.height + frameH;
+  if (free) pass.held(box, natural, limits.min, limits.max);
+  if (pass.recording) {
+    pass.content = { rule: 'stack', parts: [{ box: inner, size: laid.height }], gaps: 0, frame: frameH };
+  }
+  const used = free ? Math.max(limits.min, Math.min(limits.max, natural)) : height;
+  const { border, padding } = box.style;
+  return {
+    box,
+    width,
+    height: used,
+    baseline: laid.baseline === undefined ? undefined : frameTop(box) + laid.baseline,
+    lines: [],
+    children: [laid],
+    places: [frameStart(box), frameTop(box)],
+    extent: {
+      width: Math.max(width - border.start - border.end, innerWidth + padding.start + padding.end),
+      height: Math.max(used - border.top - border.bottom, laid.height + padding.top + padding.bottom),
+    },
+    asked: height,
+    definite,
+    record: undefined,
+  };
+}

@@ -1,0 +1,40 @@
+/** Two panes side by side where both have room, else one of them (container queries, CSS Conditional 5 §5). */
+import type { Box, FlexContent, SplitContent } from './box.ts';
+import { layOutFlex } from './flex.ts';
+import type { Laid } from './laid.ts';
+import type { Pass } from './record.ts';
+import { frameWidth } from './sizes.ts';
+import { widthForBoth } from './split-room.ts';
+
+/** A row of shares, which panes are once it is settled which of them are there. */
+const rowOf = ({ columnGap }: SplitContent): FlexContent => ({
+  type: 'flex',
+  direction: 'row',
+  align: 'stretch',
+  justify: 'start',
+  wrap: false,
+  rowGap: 0,
+  columnGap,
+});
+
+export function layOutSplit(
+  pass: Pass,
+  box: Box,
+  content: SplitContent,
+  width: number,
+  height: number,
+  definite: boolean,
+): Laid {
+  let panes = box.children;
+  if (panes.length === 2) {
+    const room = Math.max(0, width - frameWidth(box));
+    const needed = widthForBoth(
+      panes.map(({ style }) => style.minWidth),
+      content.ratio,
+      content.columnGap,
+    );
+    if (needed < Infinity) pass.sign(box, 'panes', room - needed, true);
+    if (room < needed) panes = [panes[content.show === 'first' ? 0 : 1]!];
+  }
+  return layOutFlex(pass, box, rowOf(content), width, height, definite, panes);
+}
