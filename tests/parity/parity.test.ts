@@ -20,24 +20,26 @@ const views: View[] = [
   { width: 1280, height: 800 },
 ];
 
-
 describe('each rule, and what once differed', () => {
-  it.each([...rules, ...foundDocuments()].map((rule) => [rule.name, rule.source] as const))('%s', async (_, source) => {
-    let count = 0;
-    const parsed = parseScreen(source, {
-      file: 'rule',
-      newId: () => `r${++count}`,
-      context: { bands: defaultBands, names: new Map(), screens: new Set(), namesKnown: false },
-    });
-    if (!parsed.ok) throw new Error(JSON.stringify(parsed.problems));
-    const result = await bench.compare(trialProject(parsed.screen), [
-      ...views,
-      { width: 390, height: 844, textScale: 1.3 },
-      { width: 360, height: 640, rightToLeft: true },
-    ]);
-    expect(result.boxes).toBeGreaterThan(1);
-    expect(result.differences).toEqual([]);
-  });
+  it.each([...rules, ...foundDocuments()].map((rule) => [rule.name, rule.source] as const))(
+    '%s',
+    async (_, source) => {
+      let count = 0;
+      const parsed = parseScreen(source, {
+        file: 'rule',
+        newId: () => `r${++count}`,
+        context: { bands: defaultBands, names: new Map(), screens: new Set(), namesKnown: false },
+      });
+      if (!parsed.ok) throw new Error(JSON.stringify(parsed.problems));
+      const result = await bench.compare(trialProject(parsed.screen), [
+        ...views,
+        { width: 390, height: 844, textScale: 1.3 },
+        { width: 360, height: 640, rightToLeft: true },
+      ]);
+      expect(result.boxes).toBeGreaterThan(1);
+      expect(result.differences).toEqual([]);
+    },
+  );
 });
 
 describe('the demo', () => {

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { colourType, limitType, marginType, sizeType } from '../src/document/property-types.ts';
 import {
   attributeProblems,
+  contextOf,
   controlNameProblem,
   controlProblem,
   defaultBands,
@@ -14,7 +15,6 @@ import {
   nearest,
   pathTo,
   projectProblem,
-  contextOf,
   readAttributeText,
   stateNameProblem,
   valuesOf,

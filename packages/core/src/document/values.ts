@@ -114,37 +114,76 @@ export function textInForce(
   return text;
 }
 
+/** A kind's properties by name, and what holds where nothing is said. */
+interface KindValues {
+  readonly byName: ReadonlyMap<string, Property>;
+  readonly defaults: ReadonlyMap<string, unknown>;
+}
+
+const kindValues = new WeakMap<Kind, KindValues>();
+
+function valuesOfKind(kind: Kind): KindValues {
+  let known = kindValues.get(kind);
+  if (!known) {
+    const defaults = new Map<string, unknown>();
+    for (const property of kind.properties) {
+      const reading = property.default === undefined ? undefined : property.type.read(property.default);
+      if (reading?.ok) defaults.set(property.name, reading.value);
+    }
+    known = { byName: new Map(kind.properties.map((property) => [property.name, property])), defaults };
+    kindValues.set(kind, known);
+  }
+  return known;
+}
+
+/** The properties that a control says something about, whatever the prefix. */
+function* spoken(control: Control, byName: ReadonlyMap<string, Property>): Generator<Property> {
+  const seen = new Set<Property>();
+  for (const attribute in control.props) {
+    let property = byName.get(attribute);
+    if (!property) {
+      const dot = attribute.indexOf('.');
+      const name = attribute.endsWith('.bind') ? attribute.slice(0, dot) : attribute.slice(dot + 1);
+      property = dot > 0 ? byName.get(name) : undefined;
+    }
+    if (property && !seen.has(property)) {
+      seen.add(property);
+      yield property;
+    }
+  }
+}
+
 /** Works out all values of a control. An expression that fails leaves its property at its default. */
 export function valuesOf(control: Control, kind: Kind, circumstances: Circumstances): Values {
   const prefixes = prefixesInForce(circumstances);
-  const held = new Map<string, unknown>();
+  const { byName, defaults } = valuesOfKind(kind);
+  const held = new Map<string, unknown>(defaults);
   const problems: ValueProblem[] = [];
-  for (const property of kind.properties) {
-    const text = textInForce(control, property, prefixes) ?? property.default;
+  for (const property of spoken(control, byName)) {
+    const text = textInForce(control, property, prefixes);
     if (text === undefined) continue;
-    if (!hasExpression(text)) {
-      const reading = property.type.read(unescapeBraces(text));
-      if (reading.ok) held.set(property.name, reading.value);
-      else problems.push({ property: property.name, message: reading.message });
-      continue;
-    }
-    const template = templateOf(text);
-    if (typeof template === 'string') {
-      problems.push({ property: property.name, message: template });
-      continue;
-    }
-    try {
-      const { value, message } = convert(property, evaluateTemplate(template, circumstances.scope));
-      if (value !== undefined) held.set(property.name, value);
-      if (message) problems.push({ property: property.name, message });
-    } catch (error) {
-      if (!(error instanceof EvaluationError)) throw error;
-      problems.push({ property: property.name, message: error.message });
-    }
-    if (!held.has(property.name) && property.default !== undefined) {
-      const fallback = property.type.read(property.default);
-      if (fallback.ok) held.set(property.name, fallback.value);
-    }
+    const { value, message } = hasExpression(text)
+      ? worked(property, text, circumstances.scope)
+      : readPlain(property, text);
+    if (value !== undefined) held.set(property.name, value);
+    if (message) problems.push({ property: property.name, message });
   }
   return new Values(held, problems);
+}
+
+function readPlain(property: Property, text: string): { value?: unknown; message?: string } {
+  const reading = property.type.read(unescapeBraces(text));
+  return reading.ok ? { value: reading.value } : { message: reading.message };
+}
+
+/** What an expression gives for a property; nothing and a message where it fails. */
+function worked(property: Property, text: string, scope: Scope): { value?: unknown; message?: string } {
+  const template = templateOf(text);
+  if (typeof template === 'string') return { message: template };
+  try {
+    return convert(property, evaluateTemplate(template, scope));
+  } catch (error) {
+    if (!(error instanceof EvaluationError)) throw error;
+    return { message: error.message };
+  }
 }

@@ -5,6 +5,7 @@
  * about it is kept with it, and a box that two versions of a document share is laid out once.
  */
 import type { Paragraphs } from '../text/paragraph.ts';
+import type { Answers } from './between.ts';
 import type { Laid, Widths } from './laid.ts';
 
 /** A share of what is left over (`share N`). */
@@ -159,6 +160,8 @@ export interface GridContent {
   readonly columnGap: number;
   /** All children in the first cell, over each other. */
   readonly layers: boolean;
+  /** In a right-to-left page; see `FlexContent`. */
+  readonly rightToLeft?: boolean;
 }
 
 /** Children held at edges or centre lines (CSS Positioned Layout 3). */
@@ -232,6 +235,8 @@ export interface Box {
    * something inside asks for a part of it.
    */
   readonly heightMatters: boolean;
+  /** Whether it or anything inside has a ratio, so that widths by content may follow from heights. */
+  readonly ratioInside: boolean;
   /** What the engine has worked out about this box; belongs to the engine. */
   readonly known: Known;
 }
@@ -241,12 +246,15 @@ export interface Known {
   widths: Widths | undefined;
   /** Answers of plain passes, the last few. */
   readonly laid: Laid[];
-  /** Answers of passes that write down their decisions. */
+  /** Answers of passes that write down their comparisons: at given heights, and at free ones. */
   readonly recorded: Laid[];
+  swept: Answers | undefined;
+  /** Answers of passes that write down their reasons. */
+  readonly explained: Laid[];
 }
 
 /** Makes a box with nothing known about it yet. */
-export function makeBox(box: Omit<Box, 'known' | 'heightMatters'>): Box {
+export function makeBox(box: Omit<Box, 'known' | 'heightMatters' | 'ratioInside'>): Box {
   return {
     control: box.control,
     style: box.style,
@@ -255,7 +263,11 @@ export function makeBox(box: Omit<Box, 'known' | 'heightMatters'>): Box {
     look: box.look,
     items: box.items,
     heightMatters: askHeight(box.content, box.children),
-    known: { widths: undefined, laid: [], recorded: [] },
+    ratioInside:
+      box.style.aspect !== undefined ||
+      box.content.type === 'picture' ||
+      box.children.some((child) => child.ratioInside),
+    known: { widths: undefined, laid: [], recorded: [], swept: undefined, explained: [] },
   };
 }
 
@@ -274,10 +286,10 @@ function askHeight(content: Content, children: readonly Box[]): boolean {
     default:
       return false;
   }
-  for (const { style, content: inside, heightMatters } of children) {
+  for (const { style, heightMatters, ratioInside } of children) {
     if (isFractionOf(style.height) || isFractionOf(style.minHeight) || isFractionOf(style.maxHeight))
       return true;
-    if (style.aspect !== undefined || inside.type === 'picture') return true;
+    if (ratioInside) return true;
     if (heightMatters && typeof style.height !== 'number') return true;
   }
   return false;

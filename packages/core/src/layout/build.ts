@@ -103,7 +103,9 @@ export class Builder {
   }
 
   private directed(content: Content): Content {
-    return this.around.rightToLeft && content.type === 'flex' ? { ...content, rightToLeft: true } : content;
+    return this.around.rightToLeft && (content.type === 'flex' || content.type === 'grid')
+      ? { ...content, rightToLeft: true }
+      : content;
   }
 
   private anew(control: Control, spot: Spot): Box | undefined {

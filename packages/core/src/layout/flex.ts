@@ -22,7 +22,7 @@ import {
   widthOfHeight,
   widthRange,
 } from './sizes.ts';
-import { contentWidths, widthsWithin } from './widths.ts';
+import { contentWidths, heightWithin, widthsWithin } from './widths.ts';
 
 /** The inside of a container: its content box, as far as it is known. NaN: not known. */
 export interface FlexInside {
@@ -167,7 +167,7 @@ export function layOutFlex(
     places[2 * index] = item.x;
     places[2 * index + 1] = item.y;
   }
-  if (pass.recording)
+  if (pass.explaining)
     explainFlex(pass, inside, { items, lines, mainSize, crossSizes, mainGap, crossGap, free, frame: frameH });
   return {
     box,
@@ -202,34 +202,28 @@ function rowItem(pass: Pass, child: Box, inside: FlexInside): Item {
   if (fixed !== undefined) base = fixed;
   else if (isShare(style.width)) base = 0;
   else {
-    const byHeight = hasRatio(child) ? widthByKnownHeight(pass, child, align, inside) : undefined;
-    const widths = widthsWithin(child, inside.heightBasis);
+    const height = child.ratioInside ? knownHeight(pass, child, inside) : undefined;
+    const byHeight = height !== undefined && hasRatio(child) ? widthOfHeight(child, height) : undefined;
+    const widths = widthsWithin(child, height, inside.heightBasis);
     base = byHeight ?? widths.max;
     // §4.5: the automatic minimum is the smallest content size, no greater than the own maximum.
     if (style.minWidth === undefined && !givesWayFully(child)) {
-      const least =
-        byHeight !== undefined && child.content.type === 'picture' ? byHeight : widths.min;
+      const least = byHeight !== undefined && child.content.type === 'picture' ? byHeight : widths.min;
       min = Math.max(min, Math.min(least, limits.max));
     }
   }
   return makeItem(child, align, style.width, base, min, limits.max, frameWidth(child), across(style.margin));
 }
 
-/** The width that a child with a ratio has by its height, where the row knows that beforehand (§9.2.3 B). */
-function widthByKnownHeight(pass: Pass, child: Box, align: Align, inside: FlexInside): number | undefined {
-  const { style } = child;
-  let height = pixels(style.height, inside.heightBasis);
-  if (
-    height === undefined &&
-    fills(style.height, align) &&
-    !inside.content.wrap &&
-    inside.heightBasis !== undefined
-  )
-    height = inside.heightBasis - down(style.margin);
-  if (height === undefined) return undefined;
-  const range = heightRange(child, inside.heightBasis);
-  pass.held(child, height, range.min, range.max);
-  return widthOfHeight(child, Math.max(range.min, Math.min(range.max, height)));
+/** The border-box height of a child, where its container knows that before it is laid out (§9.2.3 B, §9.8). */
+function knownHeight(pass: Pass, child: Box, inside: FlexInside): number | undefined {
+  if (inside.heightBasis === undefined) return pixels(child.style.height, undefined);
+  const height = heightWithin(child, inside.content, inside.heightBasis);
+  if (height !== undefined) {
+    const range = heightRange(child, inside.heightBasis);
+    pass.held(child, height, range.min, range.max);
+  }
+  return height;
 }
 
 /** A child of a column: its width is known first, its height along the column follows. */
@@ -287,14 +281,11 @@ function columnItemWidth(
   if (fixed !== undefined) width = fixed;
   else if (fill !== undefined && fills(style.width, align)) width = fill - margin;
   else {
-    let widths = widthsWithin(child, inside.heightBasis);
-    const height = hasRatio(child) ? pixels(style.height, inside.heightBasis) : undefined;
-    if (height !== undefined) {
-      const range = heightRange(child, inside.heightBasis);
-      pass.held(child, height, range.min, range.max);
-      const byHeight = widthOfHeight(child, Math.max(range.min, Math.min(range.max, height)));
-      const least = child.content.type === 'picture' ? byHeight : Math.max(byHeight, widths.min);
-      widths = { min: least, max: least };
+    const height = child.ratioInside ? knownHeight(pass, child, inside) : undefined;
+    let widths = widthsWithin(child, height, inside.heightBasis);
+    if (height !== undefined && hasRatio(child)) {
+      const byHeight = widthOfHeight(child, height);
+      widths = { min: byHeight, max: byHeight };
     }
     const room = available - margin;
     pass.within(child, 'fit', room, ...around(room, widths.min, widths.max), false);
@@ -388,21 +379,34 @@ function layColumnItem(pass: Pass, item: Item, inside: FlexInside): Laid {
   const { height } = item.box.style;
   const definite =
     inside.heightBasis !== undefined || isShare(height) || pixels(height, inside.heightBasis) !== undefined;
-  return layOut(pass, item.box, widthAtHeight(pass, item, inside), item.main, definite);
+  return layOut(pass, item.box, widthAtHeight(pass, item, inside, definite), item.main, definite);
 }
 
-/** The width of a column's child once its height is final: with a ratio and no width of its own it keeps the ratio. */
-function widthAtHeight(pass: Pass, { box, align, main, x: width }: Item, inside: FlexInside): number {
+/**
+ * The width of a column's child once its height is final: with a ratio and no width of its own it keeps the ratio;
+ * one by content follows from what is inside at that height.
+ */
+function widthAtHeight(
+  pass: Pass,
+  { box, align, main, x: width }: Item,
+  inside: FlexInside,
+  definite: boolean,
+): number {
   const { style } = box;
-  if (!hasRatio(box) || pixels(style.width, inside.width) !== undefined || fills(style.width, align))
+  if (!box.ratioInside || pixels(style.width, inside.width) !== undefined || fills(style.width, align))
     return width;
+  const limits = widthRange(box, inside.width);
+  if (!hasRatio(box)) {
+    if (!definite) return width;
+    const widths = contentWidths(box, main);
+    const fitting = Math.min(widths.max, Math.max(widths.min, inside.width - across(style.margin)));
+    return Math.max(limits.min, Math.min(limits.max, fitting));
+  }
   // Nothing took hold of its height: what it is follows from the width.
   if (main === heightOfWidth(box, width)) return width;
-  const limits = widthRange(box, inside.width);
-  const least = box.content.type === 'picture' ? limits.min : Math.max(limits.min, contentWidths(box).min);
   const byHeight = widthOfHeight(box, main);
-  pass.held(box, byHeight, least, limits.max);
-  return Math.max(least, Math.min(limits.max, byHeight));
+  pass.held(box, byHeight, limits.min, limits.max);
+  return Math.max(limits.min, Math.min(limits.max, byHeight));
 }
 
 const outerCross = (item: Item, row: boolean) =>

@@ -1,4 +1,5 @@
 /** Lays out one box at a size, by what it holds, and remembers the answer with the box. */
+import { Answers } from './between.ts';
 import type { Box } from './box.ts';
 import { layOutFlex } from './flex.ts';
 import { layOutGrid } from './grid/grid.ts';
@@ -21,17 +22,42 @@ const answersKept = 24;
  * @param definite whether percentages of children may refer to the height (CSS Sizing 3 §2.2).
  */
 export function layOut(pass: Pass, box: Box, width: number, height: number, definite: boolean): Laid {
-  const answers = pass.recording ? box.known.recorded : box.known.laid;
-  let known = find(answers, width, height, definite, box.heightMatters);
-  if (known === undefined) {
-    known = pass.recording
-      ? recorded(pass, box, width, height, definite)
+  const laid = pass.recording
+    ? sweptAnswer(pass, box, width, height, definite)
+    : keptAnswer(pass, pass.explaining ? box.known.explained : box.known.laid, box, width, height, definite);
+  if (pass.log !== undefined) pass.log.push(laid);
+  return laid;
+}
+
+function keptAnswer(
+  pass: Pass,
+  answers: Laid[],
+  box: Box,
+  width: number,
+  height: number,
+  definite: boolean,
+): Laid {
+  const known = find(answers, width, height, definite, box.heightMatters);
+  if (known) return known;
+  const laid =
+    pass.recording || pass.explaining
+      ? written(pass, box, width, height, definite)
       : anew(pass, box, width, height, definite);
-    if (answers.length >= answersKept) answers.shift();
-    answers.push(known);
+  if (answers.length >= answersKept) answers.shift();
+  answers.push(laid);
+  return laid;
+}
+
+/** The answer of a pass that writes down its comparisons; of a free height it may be read off between two others. */
+function sweptAnswer(pass: Pass, box: Box, width: number, height: number, definite: boolean): Laid {
+  const { known } = box;
+  const free = Number.isNaN(height);
+  if (free || !box.heightMatters) {
+    known.swept ??= new Answers();
+    const laid = known.swept.at(width, (at) => written(pass, box, at, Number.NaN, false));
+    if (free || Math.abs(laid.height - height) < 1e-9) return laid;
   }
-  pass.log?.push(known);
-  return known;
+  return keptAnswer(pass, known.recorded, box, width, height, definite);
 }
 
 /** The latest answer to the same question, or to one that must have the same answer. */
@@ -54,17 +80,17 @@ function find(
 }
 
 /** Lays out with a fresh list of notes, and keeps them with the answer. */
-function recorded(pass: Pass, box: Box, width: number, height: number, definite: boolean): Laid {
+function written(pass: Pass, box: Box, width: number, height: number, definite: boolean): Laid {
   const { log, reasons, content } = pass;
-  pass.log = [];
+  pass.log = pass.recording ? [] : undefined;
   pass.reasons = [];
   pass.content = undefined;
-  const laid = anew(pass, box, width, height, definite);
-  const record = { entries: pass.log, reasons: pass.reasons, content: pass.content };
+  const laid = anew(pass, box, width, height, definite) as { -readonly [K in keyof Laid]: Laid[K] };
+  laid.record = { entries: pass.log ?? [], reasons: pass.reasons, content: pass.content };
   pass.log = log;
   pass.reasons = reasons;
   pass.content = content;
-  return { ...laid, record };
+  return laid;
 }
 
 function anew(pass: Pass, box: Box, width: number, height: number, definite: boolean): Laid {
@@ -139,7 +165,7 @@ function leaf(
     pass.held(box, natural, limits.min, limits.max);
     used = Math.max(limits.min, Math.min(limits.max, natural));
   }
-  if (pass.recording) pass.content = reason;
+  if (pass.explaining) pass.content = reason;
   return {
     box,
     width,
@@ -171,6 +197,6 @@ function byRatio(pass: Pass, box: Box, width: number): Laid {
   pass.held(box, ratio, least, limits.max);
   const height = Math.max(least, Math.min(limits.max, ratio));
   const laid = anew(pass, box, width, height, true);
-  if (pass.recording) pass.content = { rule: 'ratio', from: width, value: ratio };
+  if (pass.explaining) pass.content = { rule: 'ratio', from: width, value: ratio };
   return { ...laid, asked: Number.NaN, definite: false };
 }

@@ -35,7 +35,17 @@ interface Hold {
   readonly by: 'start' | 'end' | 'center' | 'both' | 'none';
 }
 
-function hold(near: Pin, far: Pin, center: number | undefined, size: number, paddingBefore: number): Hold {
+function hold(
+  asked: Size,
+  nearPin: Pin,
+  farPin: Pin,
+  center: number | undefined,
+  size: number,
+  paddingBefore: number,
+): Hold {
+  // A share reaches the edges that nothing is said about.
+  const near = isShare(asked) ? (nearPin ?? 0) : nearPin;
+  const far = isShare(asked) ? (farPin ?? 0) : farPin;
   if (center !== undefined) return { from: center, room: size, by: 'center' };
   const before = pixels(near, size);
   const after = pixels(far, size);
@@ -83,8 +93,8 @@ export function layOutPinboard(
     const near = content.rightToLeft ? pins.right : pins.left;
     const far = content.rightToLeft ? pins.left : pins.right;
     const center = pins.centerX === undefined || !content.rightToLeft ? pins.centerX : -pins.centerX;
-    const inline = hold(near, far, center, wide, padding.start);
-    const block = hold(pins.top, pins.bottom, pins.centerY, high, padding.top);
+    const inline = hold(style.width, near, far, center, wide, padding.start);
+    const block = hold(style.height, pins.top, pins.bottom, pins.centerY, high, padding.top);
     const widthLimits = widthRange(child, wide);
     const heightLimits = heightRange(child, high);
     const margin = across(style.margin);
@@ -151,7 +161,7 @@ export function layOutPinboard(
       style.margin.top;
     children.push(laid);
     places.push(x, y);
-    if (pass.recording)
+    if (pass.explaining)
       reasons.push({
         width: {
           by: widthRule,
@@ -163,7 +173,7 @@ export function layOutPinboard(
         y: pinned(block, y, style.margin.top, border.top),
       });
   }
-  if (pass.recording) {
+  if (pass.explaining) {
     pass.reasons = reasons;
     pass.content = { rule: 'none', frame: frameHeight(box) };
   }

@@ -40,7 +40,7 @@ export interface Comparison {
   readonly jump: boolean;
 }
 
-/** What was written down about laying out one box. */
+/** What was written down about laying out one box, in a pass that does. */
 export interface Record {
   /** In the order in which they were made; the answers that were used stand where they were asked for. */
   readonly entries: readonly (Comparison | Laid)[];
@@ -60,8 +60,16 @@ export class Pass {
   reasons: Reasons[] = [];
   content: ContentReason | undefined;
 
-  /** @param recording whether to write down comparisons and reasons. */
-  constructor(readonly recording: boolean) {}
+  /** Whether comparisons are written down. */
+  readonly recording: boolean;
+  /** Whether reasons are. */
+  readonly explaining: boolean;
+
+  /** @param writes what to write down; nothing in a plain pass. */
+  constructor(writes: 'nothing' | 'comparisons' | 'reasons') {
+    this.recording = writes === 'comparisons';
+    this.explaining = writes === 'reasons';
+  }
 
   /** Notes that a difference is 0 or more, or below 0. */
   sign(box: Box, question: Question, value: number, jump = false): void {

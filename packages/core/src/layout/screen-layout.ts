@@ -67,6 +67,20 @@ export function initialScope(project: Project): Scope {
   };
 }
 
+/** Makes the boxes of a project's screens for a view; they hold for all views with the same bands in force. */
+export function boxesFor(shaper: Shaper, project: Project, view: View): Builder {
+  return new Builder({
+    shaper,
+    assets: project.assets,
+    textScale: view.textScale ?? 1,
+    rightToLeft: view.rightToLeft ?? false,
+    scope: initialScope(project),
+    bands: project.bands,
+    width: view.width,
+    height: view.height,
+  });
+}
+
 /** Lays out one screen again and again as the project changes. */
 export class ScreenView {
   private builder: Builder | undefined;
@@ -85,21 +99,13 @@ export class ScreenView {
       this.made.assets === project.assets &&
       this.made.bands === project.bands;
     if (!this.builder || key !== this.key || !sameProject) {
-      const scope = initialScope(project);
-      this.builder = new Builder({
-        shaper: this.shaper,
-        assets: project.assets,
-        textScale,
-        rightToLeft,
-        scope,
-        ...size,
-      });
+      this.builder = boxesFor(this.shaper, project, view);
       this.key = key;
       this.made = project;
     }
     const root = this.builder.box(screen);
     if (!root) throw new Error('A screen cannot be hidden');
-    return place(layOutRoot(new Pass(false), root, view), view);
+    return place(layOutRoot(new Pass('nothing'), root, view), view);
   }
 }
 
@@ -117,7 +123,7 @@ export function layOutRoot(pass: Pass, root: Box, view: View): Laid {
       : {
           ...root,
           style: { ...root.style, minHeight: view.height },
-          known: { widths: undefined, laid: [], recorded: [] },
+          known: { widths: undefined, laid: [], recorded: [], swept: undefined, explained: [] },
         };
   roots.set(root, screen);
   return layOut(pass, screen, view.width, Number.NaN, false);

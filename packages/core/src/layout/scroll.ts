@@ -42,7 +42,7 @@ export function layOutScroll(
   const limits = heightRange(box, undefined);
   const natural = laid.height + frameH;
   if (free) pass.held(box, natural, limits.min, limits.max);
-  if (pass.recording) {
+  if (pass.explaining) {
     pass.content = { rule: 'stack', parts: [{ box: inner, size: laid.height }], gaps: 0, frame: frameH };
   }
   const used = free ? Math.max(limits.min, Math.min(limits.max, natural)) : height;

@@ -19,15 +19,20 @@ import {
   widthRange,
 } from './sizes.ts';
 
-/** Border-box widths by content alone; the box's own `width` and limits are not looked at. */
-export function contentWidths(box: Box): Widths {
-  box.known.widths ??= measure(box);
+/**
+ * Border-box widths by content alone; the box's own `width` and limits are not looked at.
+ *
+ * @param height the box's border-box height, where that is known beforehand: pictures inside may follow from it.
+ */
+export function contentWidths(box: Box, height?: number): Widths {
+  if (height !== undefined && box.ratioInside) return measure(box, height);
+  box.known.widths ??= measure(box, undefined);
   return box.known.widths;
 }
 
 const same = (width: number): Widths => ({ min: width, max: width });
 
-function measure(box: Box): Widths {
+function measure(box: Box, height: number | undefined): Widths {
   const frame = frameWidth(box);
   const { content } = box;
   switch (content.type) {
@@ -44,7 +49,8 @@ function measure(box: Box): Widths {
     case 'scroll': {
       const inner = box.children[0];
       if (!inner) return same(frame);
-      const widths = contribution(inner, false);
+      const inside = height === undefined ? undefined : Math.max(0, height - frameHeight(box));
+      const widths = contribution(inner, false, content.axis === 'horizontal' ? inside : undefined);
       return content.axis === 'vertical'
         ? { min: widths.min + frame, max: widths.max + frame }
         : same(widths.max + frame);
@@ -56,7 +62,7 @@ function measure(box: Box): Widths {
       let min = 0;
       let max = 0;
       for (const child of box.children) {
-        const widths = contribution(child, row, heightByContainer(box, content, child));
+        const widths = contribution(child, row, heightByContainer(box, content, child, height));
         if (row) {
           min = content.wrap ? Math.max(min, widths.min) : min + widths.min;
           max += widths.max;
@@ -84,7 +90,7 @@ function columnsWidth(box: Box, content: FlexContent, widest: number): number {
   let total = 0;
   let line = 0;
   let length = -1;
-  const pass = new Pass(false);
+  const pass = new Pass('nothing');
   for (const child of box.children) {
     const widths = contribution(child, false);
     const margin = across(child.style.margin);
@@ -106,16 +112,28 @@ function columnsWidth(box: Box, content: FlexContent, widest: number): number {
 }
 
 /** A child's border-box height, where it follows from the known height of its container; else undefined. */
-function heightByContainer(container: Box, content: FlexContent, child: Box): number | undefined {
-  if (!hasRatio(child)) return undefined;
-  const height = pixels(container.style.height, undefined);
+function heightByContainer(
+  container: Box,
+  content: FlexContent,
+  child: Box,
+  known: number | undefined,
+): number | undefined {
+  if (!child.ratioInside) return undefined;
+  const height = known ?? pixels(container.style.height, undefined);
   if (height === undefined) return undefined;
-  const inner = Math.max(0, height - frameHeight(container));
+  return heightWithin(child, content, Math.max(0, height - frameHeight(container)));
+}
+
+/** The border-box height of a child of a row or column whose inner height is known; undefined: by content. */
+export function heightWithin(child: Box, content: FlexContent, inner: number): number | undefined {
   const { style } = child;
-  if (isFraction(style.height)) return pixels(style.height, inner);
+  const limits = heightRange(child, inner);
+  const clamped = (value: number) => Math.max(limits.min, Math.min(limits.max, value));
+  const asked = pixels(style.height, inner);
+  if (asked !== undefined) return clamped(asked);
   const stretched = style.height === undefined && (style.alignSelf ?? content.align) === 'stretch';
   const fillsHeight = content.direction === 'row' && !content.wrap && (isShare(style.height) || stretched);
-  return fillsHeight ? inner - down(style.margin) : undefined;
+  return fillsHeight ? clamped(inner - down(style.margin)) : undefined;
 }
 
 /**
@@ -138,9 +156,9 @@ export function contribution(child: Box, row: boolean, byParent?: number): Width
   let own: Widths;
   if (fixed !== undefined) own = same(fixed);
   else {
-    own = contentWidths(child);
-    const height = hasRatio(child) ? (byParent ?? pixels(style.height, undefined)) : undefined;
-    if (height !== undefined) {
+    const height = child.ratioInside ? (byParent ?? pixels(style.height, undefined)) : undefined;
+    own = contentWidths(child, height);
+    if (height !== undefined && hasRatio(child)) {
       const limits = heightRange(child, undefined);
       const width = widthOfHeight(child, Math.max(limits.min, Math.min(limits.max, height)));
       own = same(picture ? width : Math.max(width, style.minWidth === undefined ? own.min : 0));
@@ -150,9 +168,18 @@ export function contribution(child: Box, row: boolean, byParent?: number): Width
   return { min: clamped(compressible ? 0 : own.min), max: clamped(own.max) };
 }
 
-/** Content widths of a child in a container whose height is known to its children, which matters to pictures. */
-export function widthsWithin(child: Box, heightBasis: number | undefined): Widths {
+/**
+ * Content widths of a child of a row or column.
+ *
+ * @param height its border-box height, where that is known beforehand.
+ * @param heightBasis what percentages of heights refer to.
+ */
+export function widthsWithin(
+  child: Box,
+  height: number | undefined,
+  heightBasis: number | undefined,
+): Widths {
   const { content } = child;
-  if (content.type !== 'picture' || heightBasis === undefined) return contentWidths(child);
+  if (content.type !== 'picture' || heightBasis === undefined) return contentWidths(child, height);
   return same(pictureWidth(child, content, heightBasis));
 }

@@ -69,12 +69,27 @@ function collapse(text: string): string[] {
   return lines.at(-1) === '' ? lines.slice(0, -1) : lines;
 }
 
+/** Most texts kept prepared. */
+const mostPrepared = 20_000;
+
 /**
- * Prepares a text.
+ * Prepares a text. The same text in the same style is prepared once.
  *
  * @param rightToLeft the direction of the paragraph.
  */
 export function setText(shaper: Shaper, text: string, style: TextStyle, rightToLeft = false): Paragraphs {
+  const { family, weight, italic, size, lineHeight, letterSpacing, noWrap } = style;
+  const key = `${family}/${weight}/${italic}/${size}/${lineHeight}/${letterSpacing}/${noWrap}/${rightToLeft}/${text}`;
+  let known = shaper.prepared.get(key) as Paragraphs | undefined;
+  if (!known) {
+    known = prepare(shaper, text, style, rightToLeft);
+    if (shaper.prepared.size >= mostPrepared) shaper.prepared.clear();
+    shaper.prepared.set(key, known);
+  }
+  return known;
+}
+
+function prepare(shaper: Shaper, text: string, style: TextStyle, rightToLeft: boolean): Paragraphs {
   const size = glyphSize(style.size);
   const spacing = style.letterSpacing;
   const options = { rightToLeft, spaced: spacing !== 0 };
@@ -105,9 +120,12 @@ export function setText(shaper: Shaper, text: string, style: TextStyle, rightToL
     return widthWithin(piece, start, end);
   };
 
-  /** The least width that a stretch fits in: both as a part of the whole and shaped on its own, as browsers decide. */
+  /**
+   * The least width that a stretch fits in: both as a part of the whole and shaped on its own, as browsers decide.
+   * They let a line be a 64th wider than its room.
+   */
   const needOf = (piece: Piece, start: number, end: number): number =>
-    Math.max(ceilUnit(widthWithin(piece, start, end)), ceilUnit(widthOf(piece, start, end)));
+    Math.max(ceilUnit(widthWithin(piece, start, end)), ceilUnit(widthOf(piece, start, end))) - 1 / 64;
 
   let minContent = 0;
   let maxContent = 0;

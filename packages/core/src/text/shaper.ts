@@ -47,6 +47,8 @@ const cacheLimit = 20_000;
 export class Shaper {
   private readonly faces = new Map<string, LoadedFile[]>();
   private readonly cache = new Map<string, ShapedText>();
+  /** Texts prepared for setting, by whoever prepares them; as long-lived as the fonts. */
+  readonly prepared = new Map<string, unknown>();
   private readonly buffer = new Buffer();
   private readonly unjoined = ['liga', 'clig'].map((tag) => new Feature(tag, 0));
 

@@ -1,6 +1,6 @@
 /** Grids, and layers as grids of one cell (CSS Grid 1). */
 import type { Align, Box, GridContent, Track } from '../box.ts';
-import type { Laid } from '../laid.ts';
+import type { Laid, Widths } from '../laid.ts';
 import { layOut } from '../lay-out.ts';
 import type { Reasons, SizeRule } from '../reason.ts';
 import type { Pass } from '../record.ts';
@@ -15,6 +15,7 @@ import {
   hasRatio,
   heightRange,
   isFraction,
+  isShare,
   pixels,
   widthOfHeight,
   widthRange,
@@ -66,7 +67,7 @@ function hasAutomaticMinimum(box: Box, over: readonly SizedTrack[]): boolean {
 export function columnContributors(
   placement: Placement,
   tracks: readonly SizedTrack[],
-  known: ReadonlyMap<Placed, number> = new Map(),
+  known: ReadonlyMap<Placed, Widths> = new Map(),
 ): Contributor[] {
   return placement.items.map((item): Contributor => {
     const { box, column, columnSpan } = item;
@@ -74,8 +75,8 @@ export function columnContributors(
     const margin = across(style.margin);
     const byRow = known.get(item);
     const limits = widthRange(box, undefined);
-    const fixed = byRow === undefined ? 0 : Math.max(limits.min, Math.min(limits.max, byRow)) + margin;
-    const widths = byRow === undefined ? contribution(box, false) : { min: fixed, max: fixed };
+    const outer = (width: number) => Math.max(limits.min, Math.min(limits.max, width)) + margin;
+    const widths = byRow ? { min: outer(byRow.min), max: outer(byRow.max) } : contribution(box, false);
     return {
       box,
       from: column,
@@ -94,9 +95,20 @@ export function columnContributors(
   });
 }
 
+/** Widths by content of a box whose border-box height its rows give. */
+export function widthsAtHeight(box: Box, height: number): Widths {
+  const widths = contentWidths(box, height);
+  if (!hasRatio(box)) return widths;
+  const width = widthOfHeight(box, height);
+  const least = box.content.type === 'picture' || box.style.minWidth !== undefined ? 0 : widths.min;
+  return { min: Math.max(width, least), max: Math.max(width, least) };
+}
+
 /** How an item lies in its area. */
-const justifyOf = ({ style }: Box, content: GridContent): Align => style.justifySelf ?? content.justify;
-const alignOf = ({ style }: Box, content: GridContent): Align => style.alignSelf ?? content.align;
+const justifyOf = ({ style }: Box, content: GridContent): Align =>
+  isShare(style.width) ? 'stretch' : (style.justifySelf ?? content.justify);
+export const alignOf = ({ style }: Box, content: GridContent): Align =>
+  isShare(style.height) ? 'stretch' : (style.alignSelf ?? content.align);
 
 /** The size of an area: its tracks and the gaps between them. */
 function areaSize(tracks: readonly SizedTrack[], from: number, span: number, gap: number): number {
@@ -148,7 +160,7 @@ function itemWidth(
       width = Math.max(width, contentWidths(box).min);
     rule = { rule: 'ratio', from: height, value: width };
   } else {
-    const { min, max } = contentWidths(box);
+    const { min, max } = contentWidths(box, height);
     const room = area - margin;
     pass.sign(box, 'fit', room - max);
     pass.sign(box, 'fit', room - min);
@@ -186,7 +198,7 @@ export function layOutGrid(
   const { items } = placement;
 
   /** Columns, and the width of each item in them; `known`: widths of items that follow from their rows. */
-  const sizeColumns = (known: ReadonlyMap<Placed, number>) => {
+  const sizeColumns = (known: ReadonlyMap<Placed, Widths>) => {
     const sized = startTracks(
       tracksOf(columnList, content.autoColumns, placement.columnsBefore, placement.columns, (index) =>
         items.some((item) => item.column <= index && index < item.column + item.columnSpan),
@@ -226,23 +238,25 @@ export function layOutGrid(
   };
   let rows = sizeRows(innerHeight);
   // §12.1 step 3: where a height that the row gives changes what an item asks of its column, once more.
-  const byRows = new Map<Placed, number>();
+  const byRows = new Map<Placed, Widths>();
   for (const item of items) {
     const { style } = item.box;
     const stretched = fills(style.height, alignOf(item.box, content));
-    if (!hasRatio(item.box) || typeof style.width === 'number' || !(stretched || isFraction(style.height))) continue;
+    const byContent = typeof style.width !== 'number' && !isFraction(style.width);
+    if (!item.box.ratioInside || !byContent || !(stretched || isFraction(style.height))) continue;
     const area = areaSize(rows, item.row, item.rowSpan, content.rowGap);
     const range = heightRange(item.box, area);
     const asked = pixels(style.height, area) ?? area - down(style.margin);
     const itemHeight = Math.max(range.min, Math.min(range.max, asked));
-    byRows.set(item, widthOfHeight(item.box, itemHeight));
+    byRows.set(item, widthsAtHeight(item.box, itemHeight));
   }
+  // The height by content is that of the first time, as in browsers.
+  let contentHeight = rows.reduce((sum, { base }) => sum + base, 0) + gapsOf(rows, content.rowGap);
+  const naturalTracks = rows.map(({ base }) => base);
   if (byRows.size > 0) {
     ({ columns, widths } = sizeColumns(byRows));
     rows = sizeRows(innerHeight);
   }
-  let contentHeight = rows.reduce((sum, { base }) => sum + base, 0) + gapsOf(rows, content.rowGap);
-  const naturalTracks = rows.map(({ base }) => base);
   if (free) pass.held(box, contentHeight + frameH, limits.min, limits.max);
   const used = free ? Math.max(limits.min, Math.min(limits.max, contentHeight + frameH)) : height;
   if (free && content.rows.some(hasFraction)) {
@@ -259,6 +273,7 @@ export function layOutGrid(
   const places: number[] = [];
   const reasons: Reasons[] = [];
   const baselines = sharedBaselines(pass, content, items, widths);
+  const edges = sharedEdges(content, items, widths);
   for (const [index, item] of items.entries()) {
     const { box: child } = item;
     const { style } = child;
@@ -294,14 +309,18 @@ export function layOutGrid(
     }
     const spareX = areaWidth - childWidth - across(style.margin);
     const spareY = areaHeight - laid.height - down(style.margin);
-    const shift = align === 'baseline' && item.rowSpan === 1 ? baselineShift(laid, item, baselines) : 0;
+    const shift = align === 'baseline' ? baselineShift(laid, item, baselines) : 0;
     const before = (word: Align, spare: number) =>
       word === 'center' ? spare / 2 : word === 'end' ? spare : 0;
-    const x = start + columnStarts[item.column]! + before(justify, spareX) + style.margin.start;
+    const aside =
+      justify === 'baseline'
+        ? edges.get(item.column)! - edgeOffset(content, child, childWidth)
+        : before(justify, spareX);
+    const x = start + columnStarts[item.column]! + aside + style.margin.start;
     const y = top + rowStarts[item.row]! + before(align, spareY) + shift + style.margin.top;
     children.push(laid);
     places.push(x, y);
-    if (pass.recording)
+    if (pass.explaining)
       reasons[index] = {
         width: { by: widthRule, limits: limitsOf(widthRange(child, areaWidth)), result: childWidth },
         height: { by: heightRule, limits: limitsOf(heightLimits), result: laid.height },
@@ -313,7 +332,7 @@ export function layOutGrid(
           parts: [
             { what: 'frame', value: start },
             { what: 'tracks', value: columnStarts[item.column]! },
-            { what: 'room', value: before(justify, spareX) },
+            { what: 'room', value: aside },
             { what: 'margin', value: style.margin.start },
           ],
         },
@@ -331,7 +350,7 @@ export function layOutGrid(
         },
       };
   }
-  if (pass.recording) {
+  if (pass.explaining) {
     pass.reasons = reasons;
     pass.content = {
       rule: 'tracks',
@@ -381,8 +400,7 @@ function rowContributors(
     const laid = () => layForRow(pass, box, widths[index]!);
     const height = () => laid().height + margin + shim();
     // §12.5 step 1: baseline-aligned items count with the room that lines them up.
-    const shim = () =>
-      alignOf(box, content) === 'baseline' && rowSpan === 1 ? baselineShift(laid(), item, shared) : 0;
+    const shim = () => (alignOf(box, content) === 'baseline' ? baselineShift(laid(), item, shared) : 0);
     return {
       box,
       from: row,
@@ -423,12 +441,32 @@ function sharedBaselines(
 ): Map<number, number> {
   const shared = new Map<number, number>();
   for (const [index, item] of items.entries()) {
-    if (alignOf(item.box, content) !== 'baseline' || item.rowSpan !== 1) continue;
+    if (alignOf(item.box, content) !== 'baseline') continue;
     const laid = layForRow(pass, item.box, widths[index]!);
     const up = upTo(laid, item);
     pass.sign(item.box, 'largest', (shared.get(item.row) ?? 0) - up);
     shared.set(item.row, Math.max(shared.get(item.row) ?? -Infinity, up));
   }
+  return shared;
+}
+
+/**
+ * Along the inline axis the baseline of a horizontal text is its line-left edge (Align 3 §9.1): from an item's start,
+ * with its margin.
+ */
+const edgeOffset = ({ rightToLeft }: GridContent, { style }: Box, width: number): number =>
+  style.margin.start + (rightToLeft ? width : 0);
+
+/** The farthest such edge of each column's items that are aligned by it. */
+function sharedEdges(
+  content: GridContent,
+  items: readonly Placed[],
+  widths: readonly number[],
+): Map<number, number> {
+  const shared = new Map<number, number>();
+  for (const [index, { box, column }] of items.entries())
+    if (justifyOf(box, content) === 'baseline')
+      shared.set(column, Math.max(shared.get(column) ?? -Infinity, edgeOffset(content, box, widths[index]!)));
   return shared;
 }
 

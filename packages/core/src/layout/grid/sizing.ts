@@ -130,8 +130,7 @@ function resolveIntrinsic(
   const spans = [...new Set(plain.map(({ span }) => span))].sort((a, b) => a - b);
   for (const span of spans) {
     const group = plain.filter((item) => item.span === span);
-    if (span === 1)
-      for (const item of group) raiseSingle(pass, tracks[item.from]!, item, room);
+    if (span === 1) for (const item of group) raiseSingle(pass, tracks[item.from]!, item, room);
     else raiseSpanning(pass, tracks, group, room, gap, false);
     if (span === 1) settleLimits(pass, tracks, group, room);
   }
@@ -335,12 +334,7 @@ function shareExtra(
       const unfitted = growing.filter(
         ({ track, base }) => fitLimit(track, room) > base || track.fitContent === undefined,
       );
-      const takers =
-        which === 'limit'
-          ? growing.filter((t) => cap(t) === Infinity)
-          : unfitted.length > 0
-            ? unfitted
-            : growing;
+      const takers = unfitted.length > 0 ? unfitted : growing;
       for (const track of takers) increases.set(track, increases.get(track)! + extra / takers.length);
     }
   }

@@ -1,6 +1,7 @@
 /** From a track list to the tracks of an explicit grid: automatic repetitions counted out (CSS Grid 1 §7.2.3.2). */
-import type { Track, TrackBreadth, TrackList, TrackListPart } from '../box.ts';
+
 import { floorUnit } from '../../text/units.ts';
+import type { Track, TrackBreadth, TrackList, TrackListPart } from '../box.ts';
 import { isFraction } from '../sizes.ts';
 
 /** Most tracks of one axis; a list that asks for more is cut. */

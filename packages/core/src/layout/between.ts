@@ -1,0 +1,148 @@
+/**
+ * Answers between two others, in passes that write down their comparisons.
+ *
+ * A sweep asks a box about many widths. Where two answers were decided alike, all between them is linear (`sweep.ts`
+ * says why), so a third one is read off instead of laid out; where they were not, the width at which the decision
+ * turns is laid out on both sides, once for the box, however often its surroundings ask.
+ */
+import type { Box } from './box.ts';
+import { firstDifference, turningPoint, unlike } from './differences.ts';
+import type { Extent, Laid } from './laid.ts';
+import { type Comparison, isComparison, type Record } from './record.ts';
+
+const mix = (a: number, b: number, part: number): number => (a === b ? a : a + (b - a) * part);
+
+/** What is known about a box at widths between two answers that were decided alike. Read off when it is asked for. */
+export class Between implements Laid {
+  readonly box: Box;
+  readonly width: number;
+  readonly height: number;
+  readonly baseline: number | undefined;
+  readonly lines: Laid['lines'];
+  readonly asked = Number.NaN;
+  readonly definite = false;
+  private inner: Laid[] | undefined;
+  private placed: number[] | undefined;
+  private written: Record | undefined;
+
+  /** @param part how far from `a` to `b`, 0 to 1. */
+  constructor(
+    readonly a: Laid,
+    readonly b: Laid,
+    readonly part: number,
+  ) {
+    this.box = a.box;
+    this.width = mix(a.width, b.width, part);
+    this.height = mix(a.height, b.height, part);
+    this.baseline =
+      a.baseline === undefined || b.baseline === undefined ? a.baseline : mix(a.baseline, b.baseline, part);
+    this.lines = a.lines;
+  }
+
+  get children(): readonly Laid[] {
+    this.inner ??= this.a.children.map((child, index) => between(child, this.b.children[index]!, this.part));
+    return this.inner;
+  }
+
+  get places(): readonly number[] {
+    this.placed ??= this.a.places.map((place, index) => mix(place, this.b.places[index]!, this.part));
+    return this.placed;
+  }
+
+  get extent(): Extent | undefined {
+    const [from, to] = [this.a.extent, this.b.extent];
+    return (
+      from &&
+      to && { width: mix(from.width, to.width, this.part), height: mix(from.height, to.height, this.part) }
+    );
+  }
+
+  get record(): Record {
+    this.written ??= {
+      entries: this.a.record!.entries.map((entry, index) => {
+        const other = this.b.record!.entries[index]!;
+        if (!isComparison(entry)) return between(entry, other as Laid, this.part);
+        const { value } = other as Comparison;
+        return value === entry.value ? entry : { ...entry, value: mix(entry.value, value, this.part) };
+      }),
+      reasons: [],
+      content: undefined,
+    };
+    return this.written;
+  }
+}
+
+const between = (a: Laid, b: Laid, part: number): Laid =>
+  a === b || part === 0 ? a : part === 1 ? b : new Between(a, b, part);
+
+/** Answers of a box by width, and which neighbours among them are known to be decided alike. */
+export class Answers {
+  /** Ascending by width. */
+  private readonly laid: Laid[] = [];
+  /** Of each answer: whether it and the next one are decided alike; undefined: not looked at. */
+  private readonly alike: (boolean | undefined)[] = [];
+  private last: Laid | undefined;
+
+  /** Index of the first answer that is not narrower than a width. */
+  private indexOf(width: number): number {
+    let low = 0;
+    let high = this.laid.length;
+    while (low < high) {
+      const middle = (low + high) >> 1;
+      if (this.laid[middle]!.width < width) low = middle + 1;
+      else high = middle;
+    }
+    return low;
+  }
+
+  private put(answer: Laid): void {
+    const index = this.indexOf(answer.width);
+    this.laid.splice(index, 0, answer);
+    this.alike.splice(index, 0, undefined);
+    // The one before it has a new neighbour; what was alike across stays alike.
+    if (index > 0) this.alike[index] = this.alike[index - 1] === true ? true : undefined;
+  }
+
+  /**
+   * The answer at a width.
+   *
+   * @param layOut lays the box out anew at a width.
+   */
+  at(width: number, layOut: (width: number) => Laid): Laid {
+    if (this.last?.width === width) return this.last;
+    this.last = this.find(width, layOut);
+    return this.last;
+  }
+
+  private find(width: number, layOut: (width: number) => Laid): Laid {
+    const known = (at: number): Laid => {
+      const index = this.indexOf(at);
+      const there = this.laid[index];
+      if (there?.width === at) return there;
+      const answer = layOut(at);
+      this.put(answer);
+      return answer;
+    };
+    for (let turn = 0; turn < 64; turn++) {
+      const index = this.indexOf(width);
+      const above = this.laid[index];
+      const below = this.laid[index - 1];
+      if (above?.width === width) return above;
+      if (!above || !below) break;
+      if (this.alike[index - 1] === undefined || this.alike[index - 1] === false) {
+        const difference = this.alike[index - 1] === false ? unlike : firstDifference(below, above);
+        this.alike[index - 1] = difference === undefined;
+        if (difference !== undefined) {
+          const turns =
+            difference === unlike ? undefined : turningPoint(difference, below.width, above.width);
+          if (turns === undefined || turns <= below.width || turns >= above.width - 1 / 64) break;
+          known(turns);
+          known(turns + 1 / 64);
+          continue;
+        }
+      }
+      return new Between(below, above, (width - below.width) / (above.width - below.width));
+    }
+    return known(width);
+  }
+}

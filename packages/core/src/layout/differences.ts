@@ -1,0 +1,97 @@
+/** Where two layouts of one screen were decided differently. */
+import { Between } from './between.ts';
+import type { Box } from './box.ts';
+import type { Laid } from './laid.ts';
+import { type Comparison, isComparison, type Question } from './record.ts';
+
+/** Something that is decided differently: about a box, at two widths. */
+export interface Decision {
+  readonly box: Box;
+  readonly question: Question;
+  /** What was compared, at the smaller and at the larger width. */
+  readonly before: Comparison;
+  readonly after: Comparison;
+}
+
+/** Where the records stop being comparable without a decision before it having changed. */
+export const unlike = 'unlike';
+
+/**
+ * Continuous decisions count as the same this close to where they change: sizes that are equal but for rounding
+ * would otherwise change places all the time. CSS px.
+ */
+const closeness = 0.03;
+
+const sameOutcome = (a: Comparison, value: number): boolean =>
+  a.jump ? value >= a.low && value < a.high : value >= a.low - closeness && value <= a.high + closeness;
+
+/**
+ * The first decision in which two layouts differ, in the order in which they were made. All that was compared before
+ * it had the same outcome, so up to there every size is linear in the screen's width.
+ */
+export function firstDifference(a: Laid, b: Laid): Decision | typeof unlike | undefined {
+  if (areAlike(a, b)) return undefined;
+  const left = a.record?.entries ?? [];
+  const right = b.record?.entries ?? [];
+  for (let index = 0; index < left.length; index++) {
+    const before = left[index]!;
+    const after = right[index];
+    if (after === undefined) return unlike;
+    if (before === after) continue;
+    if (isComparison(before)) {
+      if (!isComparison(after) || before.box !== after.box || before.question !== after.question)
+        return unlike;
+      if (!sameOutcome(before, after.value))
+        return { box: before.box, question: before.question, before, after };
+    } else {
+      if (isComparison(after) || before.box !== after.box) return unlike;
+      const inside = firstDifference(before, after);
+      if (inside) return inside;
+    }
+  }
+  return right.length === left.length ? undefined : unlike;
+}
+
+/** Whether two answers are known to be decided alike: the same, or between the same two. */
+function areAlike(a: Laid, b: Laid): boolean {
+  if (a === b) return true;
+  if (a instanceof Between) return a.a === b || a.b === b || (b instanceof Between && a.a === b.a && a.b === b.b);
+  return b instanceof Between && (b.a === a || b.b === a);
+}
+
+const unit = 1 / 64;
+
+/** The last width at which a decision still comes out as at the smaller one, since what is compared is linear. */
+export function turningPoint({ before, after }: Decision, from: number, to: number): number | undefined {
+  const limit = after.value >= before.high ? before.high : before.low;
+  const slope = after.value - before.value;
+  if (slope === 0 || !Number.isFinite(limit)) return undefined;
+  const width = from + ((to - from) * (limit - before.value)) / slope;
+  return Number.isFinite(width) ? Math.ceil(width * 64 - 1e-6) / 64 - unit : undefined;
+}
+
+/** All decisions in which two layouts differ, as far as their records can be held against each other. */
+export function allDifferences(a: Laid, b: Laid): Decision[] {
+  const found: Decision[] = [];
+  const visited = new Map<Laid, Laid>();
+  const visit = (from: Laid, to: Laid): boolean => {
+    if (areAlike(from, to) || visited.get(from) === to) return true;
+    visited.set(from, to);
+    const left = from.record?.entries ?? [];
+    const right = to.record?.entries ?? [];
+    for (let index = 0; index < Math.min(left.length, right.length); index++) {
+      const before = left[index]!;
+      const after = right[index]!;
+      if (isComparison(before) !== isComparison(after)) return false;
+      if (before.box !== after.box) return false;
+      if (isComparison(before) && isComparison(after)) {
+        if (before.question !== after.question) return false;
+        if (!sameOutcome(before, after.value))
+          found.push({ box: before.box, question: before.question, before, after });
+      } else visit(before as Laid, after as Laid);
+    }
+    return left.length === right.length;
+  };
+  visit(a, b);
+  return found;
+}
