@@ -3,6 +3,7 @@ import { namedBoxes, type Project, ScreenView } from '@hovrin/core';
 import { loadShaper } from '@hovrin/files';
 import { BadInput, readInput } from './bad-input.ts';
 import { readOptions, readSize } from './options.ts';
+import { readViewOptions, viewOptions } from './view-options.ts';
 
 /** With one file and one size prints the boxes; with several of either, one line of JSON for each. */
 export async function layoutCommand(
@@ -11,18 +12,14 @@ export async function layoutCommand(
 ): Promise<number> {
   const { values, positionals } = readOptions(words, {
     size: { type: 'string', multiple: true },
-    'text-scale': { type: 'string' },
-    rtl: { type: 'boolean' },
-    // Texts have one language so far, so every locale gives the same boxes.
-    locale: { type: 'string' },
+    ...viewOptions,
+    // What is printed is JSON anyway.
+    json: { type: 'boolean' },
   });
   if (positionals.length === 0) throw new BadInput('Which file? `hovrin layout FILE --size 390x844`');
   if (!values.size) throw new BadInput('Which size? `--size 390x844`');
   const sizes = values.size.map((text) => ({ text, ...readSize(text) }));
-  const textScale = Number(values['text-scale'] ?? 1);
-  if (!(textScale >= 0.1 && textScale <= 10))
-    throw new BadInput(`\`${values['text-scale']}\` is not a text scale from 0.1 to 10.`);
-  const rightToLeft = values.rtl === true;
+  const how = readViewOptions(values);
 
   const inputs: { file: string; project: Project }[] = [];
   for (const file of positionals) inputs.push({ file, project: (await readInput(file)).project });
@@ -34,8 +31,7 @@ export async function layoutCommand(
     const layout = new ScreenView(shaper).layOut(project, screen, {
       width: size.width,
       height: size.height,
-      textScale,
-      rightToLeft,
+      ...how,
     });
     const boxes = namedBoxes(screen, layout);
     print(

@@ -3,11 +3,17 @@
 import { BadInput } from './bad-input.ts';
 import { exportCommand } from './export-command.ts';
 import { layoutCommand } from './layout-command.ts';
+import { sweepCommand } from './sweep-command.ts';
+import { whyCommand } from './why-command.ts';
 
 const help = `hovrin: lays out screens and writes them as pages
 
   hovrin layout FILE [FILE …] --size WIDTHxHEIGHT [--size …] [--text-scale N] [--rtl] [--locale L]
       prints the boxes of all controls as JSON
+  hovrin why FILE --size WIDTHxHEIGHT --control NAME [--axis width|height|x|y] [--json] [--text-scale N] [--rtl]
+      says why a control has its size and place, and what would change it
+  hovrin sweep FILE [--from 280] [--to 1920] [--height 800] [--control NAME] [--json] [--text-scale N] [--rtl]
+      prints the layout for every width, as stretches in which it changes evenly, and what happens between them
   hovrin export html FILE|FOLDER --out DIR [--rtl]
       writes index.html and what it needs
 `;
@@ -25,6 +31,8 @@ export async function run(
       return command === undefined ? 2 : 0;
     }
     if (command === 'layout') return await layoutCommand(rest, print);
+    if (command === 'why') return await whyCommand(rest, print);
+    if (command === 'sweep') return await sweepCommand(rest, print);
     if (command === 'export') return await exportCommand(rest, print);
     throw new BadInput(`There is no command \`${command}\`. \`hovrin help\` lists them.`);
   } catch (error) {

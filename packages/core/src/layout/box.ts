@@ -249,6 +249,8 @@ export interface Known {
   /** Answers of passes that write down their comparisons: at given heights, and at free ones. */
   readonly recorded: Laid[];
   swept: Answers | undefined;
+  /** The same box without its ratio, by which its content is measured. */
+  plain: Box | undefined;
   /** Answers of passes that write down their reasons. */
   readonly explained: Laid[];
 }
@@ -267,7 +269,7 @@ export function makeBox(box: Omit<Box, 'known' | 'heightMatters' | 'ratioInside'
       box.style.aspect !== undefined ||
       box.content.type === 'picture' ||
       box.children.some((child) => child.ratioInside),
-    known: { widths: undefined, laid: [], recorded: [], swept: undefined, explained: [] },
+    known: { widths: undefined, laid: [], recorded: [], swept: undefined, plain: undefined, explained: [] },
   };
 }
 

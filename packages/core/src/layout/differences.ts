@@ -2,12 +2,12 @@
 import { Between } from './between.ts';
 import type { Box } from './box.ts';
 import type { Laid } from './laid.ts';
-import { type Comparison, isComparison, type Question } from './record.ts';
+import { type Comparison, isComparison, type Topic } from './record.ts';
 
 /** Something that is decided differently: about a box, at two widths. */
 export interface Decision {
   readonly box: Box;
-  readonly question: Question;
+  readonly question: Topic;
   /** What was compared, at the smaller and at the larger width. */
   readonly before: Comparison;
   readonly after: Comparison;
@@ -55,7 +55,8 @@ export function firstDifference(a: Laid, b: Laid): Decision | typeof unlike | un
 /** Whether two answers are known to be decided alike: the same, or between the same two. */
 function areAlike(a: Laid, b: Laid): boolean {
   if (a === b) return true;
-  if (a instanceof Between) return a.a === b || a.b === b || (b instanceof Between && a.a === b.a && a.b === b.b);
+  if (a instanceof Between)
+    return a.a === b || a.b === b || (b instanceof Between && a.a === b.a && a.b === b.b);
   return b instanceof Between && (b.a === a || b.b === a);
 }
 

@@ -28,6 +28,8 @@ export interface FlexItem {
   allParts: number;
   /** In which turn of the loop that was; 0: before it. */
   turn: number;
+  /** What happened to it in that turn. */
+  change: 'grew' | 'gave way' | 'none';
 }
 
 /** An item's base size within its limits (hypothetical main size). */
@@ -51,6 +53,7 @@ export function distribute(items: readonly FlexItem[], room: number, pass: Pass)
   let initial = room;
   for (const item of items) {
     item.turn = 0;
+    item.change = 'none';
     if (pass.log) pass.held(item.box, item.base, item.min, item.max);
     item.frozen =
       (growing ? item.grow : item.shrink) === 0 || (growing ? item.base > item.main : item.base < item.main);
@@ -85,6 +88,7 @@ export function distribute(items: readonly FlexItem[], room: number, pass: Pass)
       item.left = shares ? free : 0;
       item.allParts = weight;
       item.turn = turn;
+      item.change = shares ? (growing ? 'grew' : 'gave way') : 'none';
       violation += item.main - size;
       // Kept for the second look below: the size before its limits.
       unclamped.push(size);

@@ -1,5 +1,4 @@
 /** Writes down why the children of a row or column have their sizes and places, from what the layout has at hand. */
-import { hypothetical } from './distribute.ts';
 import { type FlexInside, type Item, roomBefore, roomBetween } from './flex.ts';
 import type { LimitReason, Limits, LineRoom, PlaceReason, Reasons, SizeReason, SizeRule } from './reason.ts';
 import type { Pass } from './record.ts';
@@ -112,10 +111,10 @@ export function explainFlex(pass: Pass, inside: FlexInside, outcome: FlexOutcome
 
 const limit = (value: number, automatic = false): LimitReason => ({ value, automatic });
 
-/** Limits as a reason; `automatic`: the least one is nobody's wish. */
-function limitsOf({ min, max }: Range, automatic: boolean): Limits {
+/** Limits as a reason; `automatic`: the least one is nobody's wish; `always`: it counts even where it is 0. */
+function limitsOf({ min, max }: Range, automatic: boolean, always = false): Limits {
   return {
-    ...(min > 0 ? { min: limit(min, automatic) } : {}),
+    ...(min > 0 || always ? { min: limit(min, automatic) } : {}),
     ...(max < Infinity ? { max: limit(max) } : {}),
   };
 }
@@ -125,10 +124,10 @@ function mainReason(item: Item, line: readonly Item[], inside: FlexInside, outco
   const { style } = item.box;
   const asked = row ? style.width : style.height;
   const own = row ? widthRange(item.box, inside.width) : heightRange(item.box, inside.heightBasis);
-  const limits = limitsOf(item, item.min > own.min);
+  const limits = limitsOf(item, item.min > own.min, item.change === 'gave way');
   const of = row ? inside.width : inside.heightBasis;
   let by: SizeRule;
-  if (item.turn > 0 && item.grow > 0 && item.main >= item.base && hypothetical(item) <= item.base + 1e-9)
+  if (item.change === 'grew')
     by = {
       rule: 'share',
       base: item.base,
@@ -142,11 +141,11 @@ function mainReason(item: Item, line: readonly Item[], inside: FlexInside, outco
       rule: 'share',
       base: item.base,
       parts: item.grow,
-      allParts: item.turn > 0 && item.allParts > 0 ? item.allParts : item.grow,
-      left: item.turn > 0 ? Math.max(0, item.left) : 0,
+      allParts: item.grow,
+      left: 0,
       room: lineRoom(item, line, inside, outcome),
     };
-  else if (item.turn > 0 && item.shrink > 0 && item.left < 0)
+  else if (item.change === 'gave way')
     by = {
       rule: 'gave way',
       base: item.base,
@@ -232,11 +231,12 @@ function widthReason(item: Item, line: number, inside: FlexInside): SizeReason {
     };
   }
   const widths = contentWidths(box);
-  const fitting = Math.min(widths.max, Math.max(widths.min, inside.width - margin));
+  const room = inside.content.wrap ? line : inside.width;
+  const fitting = Math.min(widths.max, Math.max(widths.min, room - margin));
   if (hasRatio(box) && Math.abs(fitting - result) > 1 / 64)
     return { by: { rule: 'ratio', from: item.laid.height, value: result }, limits, result };
   return {
-    by: { rule: 'fit', min: widths.min, max: widths.max, room: inside.width, margin },
+    by: { rule: 'fit', min: widths.min, max: widths.max, room, margin },
     limits,
     result,
   };

@@ -285,7 +285,9 @@ function columnItemWidth(
     let widths = widthsWithin(child, height, inside.heightBasis);
     if (height !== undefined && hasRatio(child)) {
       const byHeight = widthOfHeight(child, height);
-      widths = { min: byHeight, max: byHeight };
+      const least =
+        child.content.type === 'picture' || style.minWidth !== undefined ? 0 : contentWidths(child).min;
+      widths = { min: Math.max(byHeight, least), max: Math.max(byHeight, least) };
     }
     const room = available - margin;
     pass.within(child, 'fit', room, ...around(room, widths.min, widths.max), false);
@@ -328,6 +330,7 @@ function makeItem(
     left: 0,
     allParts: 0,
     turn: 0,
+    change: 'none',
     laid: undefined as unknown as Laid,
     x: 0,
     y: 0,
@@ -378,7 +381,10 @@ function layColumnItem(pass: Pass, item: Item, inside: FlexInside): Laid {
   // A share starts from a definite 0, so what it grows to is definite too (§9.8), whatever its column is.
   const { height } = item.box.style;
   const definite =
-    inside.heightBasis !== undefined || isShare(height) || pixels(height, inside.heightBasis) !== undefined;
+    inside.heightBasis !== undefined ||
+    isShare(height) ||
+    item.box.style.aspect !== undefined ||
+    pixels(height, inside.heightBasis) !== undefined;
   return layOut(pass, item.box, widthAtHeight(pass, item, inside, definite), item.main, definite);
 }
 
@@ -399,11 +405,16 @@ function widthAtHeight(
   if (!hasRatio(box)) {
     if (!definite) return width;
     const widths = contentWidths(box, main);
-    const fitting = Math.min(widths.max, Math.max(widths.min, inside.width - across(style.margin)));
+    const room = inside.width - across(style.margin);
+    pass.sign(box, 'fit', room - widths.max);
+    pass.sign(box, 'fit', room - widths.min);
+    const fitting = Math.min(widths.max, Math.max(widths.min, room));
+    pass.held(box, fitting, limits.min, limits.max);
     return Math.max(limits.min, Math.min(limits.max, fitting));
   }
-  // Nothing took hold of its height: what it is follows from the width.
-  if (main === heightOfWidth(box, width)) return width;
+  // A number was looked at with the width; and where nothing took hold of its height, that followed from the width.
+  if (!isShare(style.height) && (typeof style.height === 'number' || main === heightOfWidth(box, width)))
+    return width;
   const byHeight = widthOfHeight(box, main);
   pass.held(box, byHeight, limits.min, limits.max);
   return Math.max(limits.min, Math.min(limits.max, byHeight));

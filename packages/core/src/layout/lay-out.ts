@@ -191,12 +191,22 @@ function byRatio(pass: Pass, box: Box, width: number): Laid {
   let least = limits.min;
   const keepsContent =
     box.style.minHeight === undefined && box.content.type !== 'picture' && box.content.type !== 'scroll';
-  const plain: Box = { ...box, style: { ...box.style, aspect: undefined, maxHeight: undefined } };
+  // One and the same each time, so that records of it can be held against each other.
+  box.known.plain ??= { ...box, style: { ...box.style, aspect: undefined, maxHeight: undefined } };
+  const { plain } = box.known;
   if (keepsContent)
-    least = Math.max(least, Math.min(anew(pass, plain, width, Number.NaN, false).height, limits.max));
+    // A greatest width bounds it through the ratio (Flexbox 1 §4.5, content size suggestion).
+    least = Math.max(
+      least,
+      Math.min(
+        anew(pass, plain, width, Number.NaN, false).height,
+        limits.max,
+        typeof box.style.maxWidth === 'number' ? heightOfWidth(box, box.style.maxWidth) : Infinity,
+      ),
+    );
   pass.held(box, ratio, least, limits.max);
   const height = Math.max(least, Math.min(limits.max, ratio));
   const laid = anew(pass, box, width, height, true);
-  if (pass.explaining) pass.content = { rule: 'ratio', from: width, value: ratio };
+  if (pass.explaining) pass.content = { rule: 'ratio', from: width, value: ratio, least, most: limits.max };
   return { ...laid, asked: Number.NaN, definite: false };
 }

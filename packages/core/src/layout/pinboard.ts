@@ -9,7 +9,6 @@ import {
   down,
   frameHeight,
   hasRatio,
-  heightOfWidth,
   heightRange,
   isShare,
   pixels,
@@ -148,9 +147,7 @@ export function layOutPinboard(
       laid = layOut(pass, child, childWidth, Number.NaN, false);
       pass.held(child, laid.height, heightLimits.min, heightLimits.max);
       const clamped = Math.max(heightLimits.min, Math.min(heightLimits.max, laid.height));
-      heightRule = hasRatio(child)
-        ? { rule: 'ratio', from: childWidth, value: heightOfWidth(child, childWidth) }
-        : { rule: 'content', value: laid.height };
+      heightRule = { rule: 'content', value: laid.height };
       if (clamped !== laid.height) laid = layOut(pass, child, childWidth, clamped, false);
     }
     const x =

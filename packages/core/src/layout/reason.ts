@@ -31,6 +31,20 @@ export interface LineRoom {
   readonly byContent: boolean;
 }
 
+/** The tracks under an item of a grid along one axis. */
+export interface AreaReason {
+  readonly tracks: readonly {
+    /** Counted from 1. */
+    readonly number: number;
+    readonly size: number;
+    /** The item whose content made it so large, where one did and nothing let it grow beyond. */
+    readonly raisedBy: Box | undefined;
+    /** Whether it shares what is left (`fr`). */
+    readonly flexible: boolean;
+  }[];
+  readonly gaps: number;
+}
+
 /** The rule that gave a size before its limits, with its numbers. */
 export type SizeRule =
   /** A number, as asked for. */
@@ -77,8 +91,8 @@ export type SizeRule =
       readonly from: number;
       readonly margin: number;
       readonly to: 'parent' | 'line' | 'area' | 'pins';
-      /** Numbers behind `from`: sizes of the tracks and gaps of an area; or box and pins. */
-      readonly parts?: readonly number[];
+      /** The tracks that an area is made of, and the gaps between them. */
+      readonly area?: AreaReason;
     }
   /** From the other side by the ratio; content inside the frame where a picture's own sides count. */
   | { readonly rule: 'ratio'; readonly from: number; readonly value: number }
@@ -138,7 +152,14 @@ export type ContentReason =
       readonly gaps: number;
       readonly frame: number;
     }
-  | { readonly rule: 'ratio'; readonly from: number; readonly value: number }
+  /** By the ratio from the width, but within the content's and the own limits. */
+  | {
+      readonly rule: 'ratio';
+      readonly from: number;
+      readonly value: number;
+      readonly least?: number;
+      readonly most?: number;
+    }
   | { readonly rule: 'own'; readonly value: number; readonly frame: number }
   /** No size from what is inside. */
   | { readonly rule: 'none'; readonly frame: number };

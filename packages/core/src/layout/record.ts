@@ -7,7 +7,7 @@ import type { Laid } from './laid.ts';
 import type { ContentReason, Reasons } from './reason.ts';
 
 /** What a comparison was about; the sweep names changes by it. */
-export type Question =
+export type Topic =
   /** How a text breaks into lines. */
   | 'lines'
   /** Whether one more item fits on a line of a wrapping container. */
@@ -32,7 +32,7 @@ export type Question =
  */
 export interface Comparison {
   readonly box: Box;
-  readonly question: Question;
+  readonly question: Topic;
   readonly value: number;
   readonly low: number;
   readonly high: number;
@@ -72,7 +72,7 @@ export class Pass {
   }
 
   /** Notes that a difference is 0 or more, or below 0. */
-  sign(box: Box, question: Question, value: number, jump = false): void {
+  sign(box: Box, question: Topic, value: number, jump = false): void {
     if (this.log === undefined) return;
     const positive = value >= 0;
     this.log.push({
@@ -86,7 +86,7 @@ export class Pass {
   }
 
   /** Notes that a value lies in a range with the same outcome throughout. */
-  within(box: Box, question: Question, value: number, low: number, high: number, jump: boolean): void {
+  within(box: Box, question: Topic, value: number, low: number, high: number, jump: boolean): void {
     this.log?.push({ box, question, value, low, high, jump });
   }
 

@@ -123,7 +123,14 @@ export function layOutRoot(pass: Pass, root: Box, view: View): Laid {
       : {
           ...root,
           style: { ...root.style, minHeight: view.height },
-          known: { widths: undefined, laid: [], recorded: [], swept: undefined, explained: [] },
+          known: {
+            widths: undefined,
+            laid: [],
+            recorded: [],
+            swept: undefined,
+            plain: undefined,
+            explained: [],
+          },
         };
   roots.set(root, screen);
   return layOut(pass, screen, view.width, Number.NaN, false);

@@ -13,7 +13,7 @@ import { prefixesInForce } from '../document/values.ts';
 import type { Box } from '../layout/box.ts';
 import { allDifferences, firstDifference, turningPoint, unlike } from '../layout/differences.ts';
 import type { Laid } from '../layout/laid.ts';
-import { Pass, type Question } from '../layout/record.ts';
+import { Pass, type Topic } from '../layout/record.ts';
 import { boxesFor, layOutRoot, type View } from '../layout/screen-layout.ts';
 import type { Shaper } from '../text/shaper.ts';
 import { floorUnit } from '../text/units.ts';
@@ -39,7 +39,7 @@ export interface Stretch {
 
 /** Why something changes its behaviour at a width. */
 export interface Cause {
-  readonly question: Question | 'band';
+  readonly question: Topic | 'band';
   /** Id of the control that it is about; undefined for a part or a band. */
   readonly control: string | undefined;
   /** How it came out below and above: the number that was compared, less its limit where it has one. */
@@ -172,10 +172,11 @@ function* solve(
   const right = left + unit;
   const below = left === from.width ? from : at(left);
   const above = right === to.width ? to : at(right);
-  // Where the width that was worked out does not part the two, halving makes sure of getting on.
-  const parted = firstDifference(below.laid, above.laid) !== undefined;
-  yield* solve(at, from, below === from ? undefined : below, look, !parted && !halve);
-  yield* solve(at, above, above === to ? undefined : to, look, !parted && !halve);
+  // Where that takes off next to nothing, halving makes sure of getting on.
+  const small = 2 * unit;
+  const stuck = !halve && (right - from.width <= small || to.width - left <= small);
+  yield* solve(at, from, below === from ? undefined : below, look, stuck);
+  yield* solve(at, above, above === to ? undefined : to, look, stuck);
 }
 
 /** Whether the layout in the middle is what lies between the two ends. */
@@ -219,7 +220,7 @@ function* stretches(
     }
     if (open) {
       yield { stretch: stretchOf(open, rightToLeft), change };
-      change = changeBetween(open.to, range.from);
+      change = changeBetween(open, range);
     }
     open = range;
   }
@@ -247,7 +248,8 @@ function stretchOf({ from, to }: Range, rightToLeft: boolean): Stretch {
   };
 }
 
-function changeBetween(below: Point, above: Point): Change {
+/** Decisions hold throughout a range, so those that changed are seen best at its far ends. */
+function changeBetween({ from: below }: Range, { from, to: above }: Range): Change {
   const causes = new Map<string, Cause>();
   let jump = false;
   for (const { box, question, before, after } of allDifferences(below.laid, above.laid)) {
@@ -262,7 +264,7 @@ function changeBetween(below: Point, above: Point): Change {
         after: after.value - (Number.isFinite(limit) && question !== 'lines' ? limit : 0),
       });
   }
-  return { width: above.width, jump, causes: [...causes.values()] };
+  return { width: from.width, jump, causes: [...causes.values()] };
 }
 
 /** A box's place and size at a width within a stretch: x, y, width, height, CSS px. */

@@ -2,7 +2,7 @@
 import type { Align, Box, GridContent, Track } from '../box.ts';
 import type { Laid, Widths } from '../laid.ts';
 import { layOut } from '../lay-out.ts';
-import type { Reasons, SizeRule } from '../reason.ts';
+import type { AreaReason, Reasons, SizeRule } from '../reason.ts';
 import type { Pass } from '../record.ts';
 import {
   across,
@@ -96,11 +96,12 @@ export function columnContributors(
 }
 
 /** Widths by content of a box whose border-box height its rows give. */
-export function widthsAtHeight(box: Box, height: number): Widths {
+export function widthsAtHeight(pass: Pass, box: Box, height: number): Widths {
   const widths = contentWidths(box, height);
   if (!hasRatio(box)) return widths;
   const width = widthOfHeight(box, height);
   const least = box.content.type === 'picture' || box.style.minWidth !== undefined ? 0 : widths.min;
+  pass.sign(box, 'least', width - least);
   return { min: Math.max(width, least), max: Math.max(width, least) };
 }
 
@@ -114,6 +115,20 @@ export const alignOf = ({ style }: Box, content: GridContent): Align =>
 function areaSize(tracks: readonly SizedTrack[], from: number, span: number, gap: number): number {
   const over = tracks.slice(from, from + span);
   return over.reduce((sum, { base }) => sum + base, 0) + gapsOf(over, gap);
+}
+
+/** The tracks under an item, for a reason. */
+function areaReason(tracks: readonly SizedTrack[], from: number, span: number, gap: number): AreaReason {
+  const over = tracks.slice(from, from + span);
+  return {
+    tracks: over.map(({ base, raisedBy, track }, index) => ({
+      number: from + index + 1,
+      size: base,
+      raisedBy,
+      flexible: flexOf(track) > 0,
+    })),
+    gaps: gapsOf(over, gap),
+  };
 }
 
 /** Where each track begins, from the content's start. */
@@ -205,6 +220,11 @@ export function layOutGrid(
       ),
       innerWidth,
     );
+    for (const [{ box: item }, { min, max }] of known) {
+      const range = widthRange(item, undefined);
+      pass.held(item, min, range.min, range.max);
+      pass.held(item, max, range.min, range.max);
+    }
     sizeTracks(pass, box, sized, columnContributors(placement, sized, known), {
       room: innerWidth,
       wanted: 'max-content',
@@ -247,8 +267,9 @@ export function layOutGrid(
     const area = areaSize(rows, item.row, item.rowSpan, content.rowGap);
     const range = heightRange(item.box, area);
     const asked = pixels(style.height, area) ?? area - down(style.margin);
+    pass.held(item.box, asked, range.min, range.max);
     const itemHeight = Math.max(range.min, Math.min(range.max, asked));
-    byRows.set(item, widthsAtHeight(item.box, itemHeight));
+    byRows.set(item, widthsAtHeight(pass, item.box, itemHeight));
   }
   // The height by content is that of the first time, as in browsers.
   let contentHeight = rows.reduce((sum, { base }) => sum + base, 0) + gapsOf(rows, content.rowGap);
@@ -322,8 +343,22 @@ export function layOutGrid(
     places.push(x, y);
     if (pass.explaining)
       reasons[index] = {
-        width: { by: widthRule, limits: limitsOf(widthRange(child, areaWidth)), result: childWidth },
-        height: { by: heightRule, limits: limitsOf(heightLimits), result: laid.height },
+        width: {
+          by:
+            widthRule.rule === 'stretch'
+              ? { ...widthRule, area: areaReason(columns, item.column, item.columnSpan, content.columnGap) }
+              : widthRule,
+          limits: limitsOf(widthRange(child, areaWidth)),
+          result: childWidth,
+        },
+        height: {
+          by:
+            heightRule.rule === 'stretch'
+              ? { ...heightRule, area: areaReason(rows, item.row, item.rowSpan, content.rowGap) }
+              : heightRule,
+          limits: limitsOf(heightLimits),
+          result: laid.height,
+        },
         x: {
           by: 'align',
           offset: x,

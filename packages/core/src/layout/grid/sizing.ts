@@ -15,6 +15,8 @@ export interface SizedTrack {
   infinitelyGrowable: boolean;
   /** Collapsed: stands for nothing, and so does the gap beside it (§7.2.3.2). */
   readonly collapsed: boolean;
+  /** The item whose content raised its base last. */
+  raisedBy: Box | undefined;
 }
 
 /** An item as the sizing of an axis sees it. Contributions are margin boxes. */
@@ -89,7 +91,7 @@ export function startTracks(
   room: number | undefined,
 ): SizedTrack[] {
   return tracks.map(({ track, collapsed }) => {
-    const empty = { track, planned: 0, infinitelyGrowable: false, collapsed };
+    const empty = { track, planned: 0, infinitelyGrowable: false, collapsed, raisedBy: undefined };
     // §7.2.3.2: a collapsed track is a fixed one of 0.
     if (collapsed) return { ...empty, track: { min: 0, max: 0 }, base: 0, limit: 0 };
     const base = minKind(track, room) === 'fixed' ? Math.max(0, fixedSize(track.min, room)) : 0;
@@ -171,7 +173,9 @@ function raiseSingle(pass: Pass, track: SizedTrack, item: Contributor, room: num
   if (least === 'fixed') return;
   const asked = leastAsked(item, least, limitedBy([track], room, 0));
   pass.sign(item.box, 'largest', track.base - asked);
-  track.base = Math.max(track.base, asked);
+  if (asked <= track.base) return;
+  track.base = asked;
+  track.raisedBy = item.box;
 }
 
 /** Growth limits of tracks whose greatest size is by content, from items in one track. */
@@ -340,6 +344,7 @@ function shareExtra(
   }
   for (const [track, increase] of increases) {
     pass.sign(box, 'largest', track.planned - increase);
+    if (increase > track.planned && which === 'base') track.raisedBy = box;
     track.planned = Math.max(track.planned, increase);
   }
 }

@@ -30,7 +30,10 @@ export function gridWidths(box: Box, content: GridContent): Widths {
     if (over.length < item.rowSpan || !over.every(({ min, max }) => typeof max === 'number' && min === max))
       continue;
     const area = over.reduce((sum, { max }) => sum + (max as number), (item.rowSpan - 1) * content.rowGap);
-    byRows.set(item, widthsAtHeight(item.box, Math.max(frameHeight(item.box), area - down(style.margin))));
+    byRows.set(
+      item,
+      widthsAtHeight(pass, item.box, Math.max(frameHeight(item.box), area - down(style.margin))),
+    );
   }
   const width = (wanted: 'min-content' | 'max-content') => {
     const tracks = startTracks(

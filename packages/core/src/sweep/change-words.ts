@@ -1,0 +1,47 @@
+/** What happens at a width, in words. */
+import { effectiveNames } from '../document/names.ts';
+import type { Control } from '../document/types.ts';
+import type { Cause, Change } from './sweep.ts';
+
+/** A sentence for each thing that happens at a width; the ones that make boxes jump first. */
+export function sweepChangeWords(change: Change, screen: Control): string[] {
+  const names = effectiveNames(screen);
+  const said = change.causes.map((cause) => causeWords(cause, names.get(cause.control ?? '')));
+  return [...new Set(said)];
+}
+
+/** How much a cause matters to somebody who looks at the whole: 0 most. */
+export function causeRank({ question }: Cause): number {
+  return ['band', 'panes', 'tracks', 'wrap', 'lines', 'least', 'greatest', 'fit', 'room', 'largest'].indexOf(
+    question,
+  );
+}
+
+function causeWords({ question, before, after, prefixes }: Cause, control: string | undefined): string {
+  const name = control === undefined ? 'a part' : `\`${control}\``;
+  const begins = after >= 0 && before < 0;
+  switch (question) {
+    case 'band':
+      return prefixes && prefixes.length > 0
+        ? `${prefixes.map((word) => `\`${word}\``).join(', ')} begins`
+        : 'a band ends';
+    case 'lines':
+      return after > before ? `${name} breaks into other lines` : `${name} breaks into more lines`;
+    case 'wrap':
+      return begins ? `${name} fits on the line before it` : `${name} goes to a new line`;
+    case 'tracks':
+      return after > before ? `${name} gets one track more` : `${name} loses a track`;
+    case 'panes':
+      return begins ? `both panes of ${name} have room` : `${name} shows one pane`;
+    case 'least':
+      return begins ? `the least size of ${name} lets go` : `the least size of ${name} takes hold`;
+    case 'greatest':
+      return begins ? `the greatest size of ${name} lets go` : `the greatest size of ${name} takes hold`;
+    case 'fit':
+      return after > before ? `${name} has room for its content` : `${name} lacks room for its content`;
+    case 'room':
+      return begins ? `${name} and its siblings have room to spare` : `${name} and its siblings lack room`;
+    case 'largest':
+      return `${name} and another change places as the largest`;
+  }
+}

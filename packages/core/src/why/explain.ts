@@ -1,0 +1,155 @@
+/** Why a control has its size and place: the rule, the numbers, where they come from, and what would change them. */
+import type { Control, Project } from '../document/types.ts';
+import type { SizeReason } from '../layout/reason.ts';
+import type { View } from '../layout/screen-layout.ts';
+import { applyStep } from '../steps/step.ts';
+import type { Shaper } from '../text/shaper.ts';
+import type { Explanation, Fix, Question, Source } from './explanation.ts';
+import { ExplainedScreen as Explained, type ExplainedScreen, type Found } from './find.ts';
+import { fixesFor } from './fixes.ts';
+import { placeWorkings } from './place.ts';
+import { remarksOn } from './remarks.ts';
+import { placeSentence, sizeSentence } from './sentences.ts';
+import { type Axis, SizeWords } from './size.ts';
+
+export const questions: readonly Question[] = ['width', 'height', 'x', 'y'];
+
+/** Explains a screen's controls in one view. */
+export class Why {
+  private readonly on: ExplainedScreen;
+
+  /** @throws Error where the screen is hidden. */
+  constructor(
+    private readonly shaper: Shaper,
+    private readonly project: Project,
+    screen: Control,
+    private readonly view: View,
+  ) {
+    this.on = new Explained(shaper, project, screen, view);
+  }
+
+  /** Whether a control is there to be explained; a hidden one is not. */
+  has(control: string): boolean {
+    return this.on.find(control) !== undefined;
+  }
+
+  /** @returns undefined where the control is hidden. */
+  explain(control: string, question: Question): Explanation | undefined {
+    const found = this.on.find(control);
+    if (!found) return undefined;
+    const isSize = question === 'width' || question === 'height';
+    const workings = isSize
+      ? new SizeWords(this.on).workings(found, question)
+      : placeWorkings(this.on, found, question);
+    const sentence = isSize
+      ? sizeSentence(this.on, found, question, workings)
+      : placeSentence(this.on, found, question);
+    const remarks = remarksOn(this.on, found, question);
+    const sources = sourcesOf(this.on, found, question);
+    const mentions = new Set([
+      ...workings.flatMap(({ terms }) => terms.flatMap((term) => term.control ?? [])),
+      ...namedIn(this.on, [sentence, ...remarks]),
+    ]);
+    mentions.delete(control);
+    return {
+      control,
+      name: this.on.names.get(control)!,
+      question,
+      value: currentValue(this.on, found, question),
+      rule: ruleOf(found, question),
+      sentence,
+      remarks,
+      workings,
+      sources,
+      fixes: fixesFor(this.on, found, question).filter((fix) => this.helps(fix, control)),
+      mentions: [...mentions],
+    };
+  }
+
+  /** Whether a fix can be applied and moves or sizes the control differently. */
+  private helps({ steps }: Fix, control: string): boolean {
+    let project = this.project;
+    for (const step of steps) {
+      const applied = applyStep(project, step);
+      if (!applied.ok) return false;
+      project = applied.project;
+    }
+    const screen = project.screens.find(({ id }) => id === this.on.screen.id);
+    if (!screen) return false;
+    const after = new Explained(this.shaper, project, screen, this.view).find(control);
+    const before = this.on.find(control)!;
+    if (!after) return false;
+    return (
+      questions.some(
+        (question) =>
+          Math.abs(currentValue(this.on, after, question) - currentValue(this.on, before, question)) > 0.05,
+      ) || after.laid.lines.length !== before.laid.lines.length
+    );
+  }
+}
+
+/** The controls that some sentences name in backticks. */
+function namedIn(on: ExplainedScreen, sentences: readonly string[]): string[] {
+  const byName = new Map([...on.names].map(([id, name]) => [name, id]));
+  return sentences.flatMap((sentence) =>
+    [...sentence.matchAll(/`([^`]+)`/g)].flatMap((match) => byName.get(match[1]!) ?? []),
+  );
+}
+
+function currentValue({ view }: ExplainedScreen, { laid, x, y }: Found, question: Question): number {
+  switch (question) {
+    case 'width':
+      return laid.width;
+    case 'height':
+      return laid.height;
+    case 'x':
+      return view.rightToLeft ? view.width - x - laid.width : x;
+    case 'y':
+      return y;
+  }
+}
+
+function ruleOf(found: Found, question: Question): string {
+  const reason = found.reasons?.[question];
+  if (!reason) return 'view';
+  if (typeof reason.by === 'string') return reason.by;
+  const size = reason as SizeReason;
+  const { min, max } = size.limits;
+  if (min && size.result <= min.value + 1e-6 && max?.value !== min.value && isHeld(size, min.value))
+    return min.automatic ? 'smallest content' : `min-${question}`;
+  if (max && size.result >= max.value - 1e-6) return `max-${question}`;
+  return size.by.rule === 'stretch' ? `fills its ${size.by.to}` : size.by.rule;
+}
+
+/** Whether a limit changed what the rule gave. */
+function isHeld({ by }: SizeReason, min: number): boolean {
+  if (by.rule === 'number' || by.rule === 'content') return by.value < min - 1e-6;
+  return true;
+}
+
+/** The properties that took part. */
+function sourcesOf(on: ExplainedScreen, found: Found, question: Question): Source[] {
+  const control = on.controlOf(found);
+  const parent = found.parent && on.controlOf(found.parent);
+  const wanted: [id: string, names: string[]][] =
+    question === 'width' || question === 'height'
+      ? [[control, [question, `min-${question}`, `max-${question}`, 'aspect']]]
+      : [
+          [
+            control,
+            question === 'x'
+              ? ['margin', 'left', 'right', 'center-x', 'justify-self']
+              : ['margin', 'top', 'bottom', 'center-y'],
+          ],
+        ];
+  wanted[0]![1].push('align-self');
+  if (parent) wanted.push([parent, ['align', 'justify', 'gap', 'padding', 'columns']]);
+  return wanted.flatMap(([id, names]) =>
+    names.flatMap((name) => {
+      const source = on.source(id, name);
+      return source && (source.from !== 'default' || (id === control && name === question)) ? [source] : [];
+    }),
+  );
+}
+
+export type { Axis };

@@ -1,0 +1,144 @@
+import { beforeAll, describe, expect, it } from 'vitest';
+import { randomScreen, trialProject } from '../../../tests/parity/documents.ts';
+import {
+  boxAt,
+  type Control,
+  type Project,
+  ScreenView,
+  type SweepPart,
+  sweep,
+  sweepChangeWords,
+} from '../src/index.ts';
+import type { Shaper } from '../src/text/shaper.ts';
+import { named, projectOf, testShaper } from './documents.ts';
+
+let shaper: Shaper;
+beforeAll(async () => {
+  shaper = await testShaper();
+});
+
+const range = { from: 280, to: 1920, height: 800 };
+
+function swept(inside: string): { parts: SweepPart[]; project: Project; screen: Control } {
+  const project = projectOf(`<screen name="s">${inside}</screen>`);
+  const screen = project.screens[0]!;
+  return { parts: [...sweep(shaper, project, screen, range)], project, screen };
+}
+
+/** What happens at each width. */
+const happenings = ({ parts, screen }: ReturnType<typeof swept>): Record<number, string[]> =>
+  Object.fromEntries(
+    parts.flatMap(({ change }) => (change ? [[change.width, sweepChangeWords(change, screen)]] : [])),
+  );
+
+describe('a sweep', () => {
+  it('is one stretch where nothing changes, cut where bands begin', () => {
+    const { parts } = swept('<row><column name="a" width="share" height="9" /></row>');
+    expect(parts.map(({ stretch }) => [stretch.from, stretch.to])).toEqual([
+      [280, 560 - 1 / 64],
+      [560, 800],
+      [800 + 1 / 64, 960 - 1 / 64],
+      [960, 1440 - 1 / 64],
+      [1440, 1920],
+    ]);
+    expect(parts.map(({ change }) => change?.causes[0]?.prefixes?.join())).toEqual([
+      undefined,
+      'lap',
+      'landscape',
+      'desk',
+      'wall',
+    ]);
+  });
+
+  it('finds where a least size lets go', () => {
+    const found = happenings(
+      swept(
+        '<row><column name="a" width="share" min-width="150" /><column width="share 3" name="b" /></row>',
+      ),
+    );
+    const [width] = Object.entries(found).find(([, words]) =>
+      words.includes('the least size of `a` lets go'),
+    )!;
+    expect(Number(width)).toBeCloseTo(600, 0);
+  });
+
+  it('finds to a 64th of a px where a line wraps, where a column is added, where a split shows both panes', () => {
+    const lines = swept(
+      '<row wrap="true" gap="10"><column name="a" width="200" height="9" /><column name="b" width="150" height="9" /></row>',
+    );
+    expect(happenings(lines)[360]).toContain('`b` fits on the line before it');
+    const tiles = swept(
+      '<grid name="tiles" columns="repeat(auto-fill, 100)" gap="10"><column height="9" /></grid>',
+    );
+    expect(happenings(tiles)[320]).toEqual(['`tiles` gets one track more']);
+    const panes = swept(
+      '<split name="panes" ratio="1/2" gap="20"><column name="a" min-width="200" height="9" /><column name="b" min-width="100" height="9" /></split>',
+    );
+    expect(happenings(panes)[620]).toEqual(['both panes of `panes` have room']);
+  });
+
+  it('says of each text where it breaks into other lines', () => {
+    const { parts, project, screen } = swept(
+      '<text name="t" text="Guests who come after nine use the side door, and the bell is off until seven in the morning" />',
+    );
+    const id = named(project, 't').id;
+    const breaks = parts.filter(({ change }) =>
+      change?.causes.some(({ question, control }) => question === 'lines' && control === id),
+    );
+    expect(breaks.length).toBeGreaterThan(1);
+    const view = new ScreenView(shaper);
+    for (const { change } of breaks) {
+      const lines = (width: number) =>
+        view
+          .layOut(project, screen, { width, height: 800 })
+          .byControl.get(id)!
+          .lines.map(({ text }) => text);
+      expect(lines(change!.width)).not.toEqual(lines(change!.width - 1 / 64));
+    }
+  });
+
+  it('can be stopped before its end', () => {
+    const { project, screen } = swept('<text text="a few words that break" />');
+    const first = sweep(shaper, project, screen, range).next();
+    expect(first.done).toBe(false);
+  });
+});
+
+describe('every stretch', () => {
+  it('is the layout at each of its widths, on random documents', () => {
+    let compared = 0;
+    for (let seed = 500; seed < 530; seed++) {
+      const screen = randomScreen(seed);
+      const project = trialProject(screen);
+      const rightToLeft = seed % 3 === 0;
+      const view = new ScreenView(shaper);
+      let at = 300;
+      for (const { stretch } of sweep(shaper, project, screen, {
+        from: 300,
+        to: 1100,
+        height: 700,
+        rightToLeft,
+      })) {
+        // Nothing is left out between two stretches, and nothing stands in two.
+        expect(stretch.from).toBeCloseTo(at, 9);
+        at = stretch.to + 1 / 64;
+        const widths = [stretch.from, stretch.to, Math.floor(((stretch.from + stretch.to) / 2) * 64) / 64];
+        for (const width of widths.filter((value) => value >= stretch.from)) {
+          const layout = view.layOut(project, screen, { width, height: 700, rightToLeft });
+          expect(layout.boxes.length, `seed ${seed} at ${width}`).toBe(stretch.boxes.length);
+          for (const [index, box] of layout.boxes.entries()) {
+            const swept = boxAt(stretch, index, width);
+            const real = [box.x, box.y, box.width, box.height];
+            for (const [side, value] of real.entries())
+              expect(Math.abs(value - swept[side]!), `seed ${seed} at ${width}, box ${index}`).toBeLessThan(
+                0.1,
+              );
+            compared++;
+          }
+        }
+      }
+      expect(at).toBe(1100 + 1 / 64);
+    }
+    expect(compared).toBeGreaterThan(10_000);
+  }, 120_000);
+});
