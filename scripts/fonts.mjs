@@ -3,7 +3,7 @@
  * shaper reads), and fonts.json, the list of them. Does nothing when they are already there.
  */
 import { existsSync } from 'node:fs';
-import { copyFile, mkdir, readFile, rm, writeFile } from 'node:fs/promises';
+import { copyFile, mkdir, readFile, rm, utimes, writeFile } from 'node:fs/promises';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 
@@ -29,7 +29,11 @@ const version = 2;
 
 export async function makeFonts() {
   const list = join(out, 'fonts.json');
-  if (existsSync(list) && JSON.parse(await readFile(list, 'utf8')).version === version) return;
+  if (existsSync(list) && JSON.parse(await readFile(list, 'utf8')).version === version) {
+    // What is there is what would be made; it counts as new.
+    await utimes(list, new Date(), new Date());
+    return;
+  }
   const require = createRequire(join(root, 'packages/core/package.json'));
   const { decompress } = require('wawoff2');
   await rm(out, { recursive: true, force: true });

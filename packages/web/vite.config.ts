@@ -6,6 +6,7 @@ export default defineConfig({
   plugins: [react(), tailwindcss()],
   // The shaper is a WebAssembly module that loads itself when it is imported.
   build: { target: 'esnext', chunkSizeWarningLimit: 1500 },
+  worker: { format: 'es' },
   optimizeDeps: { exclude: ['harfbuzzjs'] },
   server: {
     proxy: {

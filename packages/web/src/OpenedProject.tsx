@@ -2,8 +2,9 @@
 import { Box, Database, Package, Rows3 } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { Link, NavLink, Outlet, useLocation, useParams } from 'react-router';
-import { loadShaper, useEditorState, type Workplace, WorkplaceContext } from './editor/context.tsx';
+import { useEditorState, type Workplace, WorkplaceContext } from './editor/context.tsx';
 import { Editor } from './editor/editor.ts';
+import { loadShaper } from './fonts.ts';
 
 const places = [
   { to: '', label: 'Build', icon: Box },

@@ -16,3 +16,9 @@ export const greatestSize = 4000;
 
 export const sizeWords = ({ width, height }: Pick<ScreenSize, 'width' | 'height'>): string =>
   `${Math.round(width)} × ${Math.round(height)}`;
+
+/** A size within what is possible, in whole px. */
+export function resized(size: ScreenSize): ScreenSize {
+  const within = (value: number) => Math.min(greatestSize, Math.max(leastSize, Math.round(value)));
+  return { ...size, width: within(size.width), height: within(size.height) };
+}

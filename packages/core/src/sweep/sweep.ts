@@ -211,20 +211,22 @@ function* stretches(
   rightToLeft: boolean,
   first: Change | undefined,
 ): Generator<SweepPart, void, void> {
+  let previous: Range | undefined;
   let open: Range | undefined;
-  let change = first;
+  const close = (range: Range): SweepPart => {
+    const change = previous ? changeBetween(previous, range) : first;
+    previous = range;
+    return { stretch: stretchOf(range, rightToLeft), change };
+  };
   for (const range of ranges) {
     if (open && !firstDifference(open.from.laid, range.to.laid) && sharesEnds(open, range)) {
       open = { from: open.from, to: range.to };
       continue;
     }
-    if (open) {
-      yield { stretch: stretchOf(open, rightToLeft), change };
-      change = changeBetween(open, range);
-    }
+    if (open) yield close(open);
     open = range;
   }
-  if (open) yield { stretch: stretchOf(open, rightToLeft), change };
+  if (open) yield close(open);
 }
 
 const sharesEnds = (a: Range, b: Range): boolean => !firstDifference(a.to.laid, b.from.laid);

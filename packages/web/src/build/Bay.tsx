@@ -10,6 +10,7 @@ import type { InsertPlace } from '../editor/editor.ts';
 import { placeWords } from '../editor/places.ts';
 import type { ScreenSize } from '../sizes.ts';
 import { useBays } from './bays.ts';
+import { useBenchView } from './benchView.ts';
 import { controlAt, type Drop, type Rectangle } from './drop.ts';
 import { Paint } from './Paint.tsx';
 
@@ -28,6 +29,7 @@ export function Bay({ id, screen, layout, size, scale, working, outlines }: BayP
   const { editor } = useWorkplace();
   const { project, selection } = useEditorState();
   const bays = useBays();
+  const { lit } = useBenchView();
   const surface = useRef<HTMLDivElement | null>(null);
   const [hovered, setHovered] = useState<string>();
   const pressed = useRef<string | undefined>(undefined);
@@ -100,7 +102,7 @@ export function Bay({ id, screen, layout, size, scale, working, outlines }: BayP
             (box) =>
               box.control !== undefined && (
                 <Frame
-                  key={box.control}
+                  key={`${box.control} ${box.items.join()}`}
                   box={box}
                   scale={scale}
                   className="border border-dotted border-[#2f5d50]/60"
@@ -109,6 +111,13 @@ export function Bay({ id, screen, layout, size, scale, working, outlines }: BayP
           )}
         {hovered !== undefined && hovered !== selection[0] && !bays.drop && (
           <Hover layout={layout} id={hovered} name={names.get(hovered) ?? ''} scale={scale} />
+        )}
+        {lit !== undefined && layout.byControl.has(lit) && (
+          <Frame
+            box={layout.byControl.get(lit)!}
+            scale={scale}
+            className="bg-[#e0a11b]/25 outline-2 outline-[#b87d0c]"
+          />
         )}
         {selectedBox && (
           <SelectionMarks

@@ -3,8 +3,9 @@ import { type Control, ScreenView } from '@hovrin/core';
 import { ArrowLeftRight } from 'lucide-react';
 import { type PointerEvent, useEffect, useMemo, useRef, useState } from 'react';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
-import { greatestSize, leastSize, type ScreenSize, sizeWords, usualSizes } from '../sizes.ts';
+import { greatestSize, leastSize, type ScreenSize, sizeWords } from '../sizes.ts';
 import { Bay } from './Bay.tsx';
+import { useBenchView } from './benchView.ts';
 
 interface BenchProps {
   readonly screen: Control;
@@ -15,9 +16,12 @@ interface BenchProps {
 }
 
 /** The layout of a screen at a size; worked out again when the document or the size changes. */
-function useLayout(screen: Control, { width, height }: Pick<ScreenSize, 'width' | 'height'>) {
+function useLayout(shown: Control, { width, height }: Pick<ScreenSize, 'width' | 'height'>) {
   const { shaper } = useWorkplace();
-  const { project } = useEditorState();
+  const state = useEditorState();
+  const { preview } = useBenchView();
+  const project = preview ?? state.project;
+  const screen = preview?.screens.find(({ id }) => id === shown.id) ?? shown;
   const view = useRef<ScreenView>(undefined);
   view.current ??= new ScreenView(shaper);
   const current = view.current;
@@ -30,7 +34,7 @@ function useLayout(screen: Control, { width, height }: Pick<ScreenSize, 'width' 
 const sideWidth = 190;
 
 export function Bench({ screen, zoom, outlines, onScale }: BenchProps) {
-  const [sizes, setSizes] = useState<readonly ScreenSize[]>(usualSizes);
+  const { sizes, setSizes, resize } = useBenchView();
   const [working, ...sides] = sizes;
   const area = useRef<HTMLDivElement>(null);
   const [room, setRoom] = useState({ width: 400, height: 600 });
@@ -44,13 +48,8 @@ export function Bench({ screen, zoom, outlines, onScale }: BenchProps) {
   const fitting = Math.max(0.1, Math.min(1, room.width / working!.width, room.height / working!.height));
   const scale = zoom === 'fit' ? fitting : zoom;
   useEffect(() => onScale(scale), [onScale, scale]);
-  const resize = (size: Partial<ScreenSize>) => {
-    const within = (value: number) => Math.min(greatestSize, Math.max(leastSize, Math.round(value)));
-    const next = { ...working!, ...size };
-    setSizes([{ ...next, width: within(next.width), height: within(next.height) }, ...sides]);
-  };
   return (
-    <section aria-label="Bench" className="flex min-w-0 flex-1 bg-ground">
+    <section aria-label="Bench" className="flex min-h-0 min-w-0 flex-1 bg-ground">
       <div className="flex min-w-0 flex-1 flex-col gap-2 py-3 pl-4">
         <WorkingHeader size={working!} scale={scale} onResize={resize} />
         <div ref={area} className="min-h-0 flex-1 overflow-auto pt-1 pr-5 pb-5 pl-1">

@@ -7,15 +7,18 @@ import {
   useSensor,
   useSensors,
 } from '@dnd-kit/core';
-import { contains, effectiveNames, kindNamed, kindOf, locate } from '@hovrin/core';
+import { contains, effectiveNames, kindNamed, kindOf, locate, type Project } from '@hovrin/core';
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { commandNamed, moveTo, placeNew, runCommand } from '../editor/commands.ts';
 import { currentScreen, useEditorState, useWorkplace } from '../editor/context.tsx';
 import { useCommandKeys } from '../editor/keys.ts';
 import { placeWords } from '../editor/places.ts';
+import { resized, type ScreenSize, usualSizes } from '../sizes.ts';
 import { Bench } from './Bench.tsx';
 import { BaysContext, type PendingDrop, type ShownBay } from './bays.ts';
+import { BenchViewContext } from './benchView.ts';
+import { Drawer, type DrawerName } from './Drawer.tsx';
 import { dropAt } from './drop.ts';
 import { Facts } from './Facts.tsx';
 import { PathLine } from './PathLine.tsx';
@@ -40,7 +43,24 @@ export function BuildPlace() {
     scale.current = value;
   }, []);
 
+  const [drawer, setDrawer] = useState<DrawerName>();
+  const [sizes, setSizes] = useState<readonly ScreenSize[]>(usualSizes);
+  const [lit, setLit] = useState<string>();
+  const [preview, setPreview] = useState<Project>();
+  const resize = useCallback(
+    (size: Partial<ScreenSize>) =>
+      setSizes(([working, ...sides]) => [resized({ ...working!, ...size }), ...sides]),
+    [],
+  );
+  const view = useMemo(
+    () => ({ sizes, setSizes, resize, lit, setLit, preview, setPreview }),
+    [sizes, resize, lit, preview],
+  );
+  const toggle = (name: DrawerName) => setDrawer(drawer === name ? undefined : name);
+
   const see = [
+    { keys: 'W', label: 'Why it has its size and place', run: () => toggle('why') },
+    { keys: 'S', label: 'Sweep over all widths', run: () => toggle('sweep') },
     { keys: 'O', label: 'Outlines of all boxes', run: () => setOutlines(!outlines) },
     { keys: '+', label: 'Nearer', run: () => setZoom(Math.min(4, scale.current * 1.25)) },
     { keys: '-', label: 'Farther', run: () => setZoom(Math.max(0.1, scale.current / 1.25)) },
@@ -51,41 +71,46 @@ export function BuildPlace() {
   useCommandKeys(editor, see);
 
   return (
-    <Dragging>
-      <PathLine
-        zoom={zoom}
-        onZoom={setZoom}
-        outlines={outlines}
-        onOutlines={setOutlines}
-        onKeys={() => setKeysShown(true)}
-      />
-      <div className="flex min-h-0 flex-1">
-        <div className="flex w-[216px] shrink-0 flex-col border-r border-rule bg-sheet">
-          <Screens />
-          {screen && <Tree screen={screen} />}
-          {screen && <Tray />}
-        </div>
-        {screen ? (
-          <Bench screen={screen} zoom={zoom} outlines={outlines} onScale={onScale} />
-        ) : (
-          <div className="grid flex-1 place-items-center text-center">
-            <div className="flex flex-col items-center gap-3">
-              <p className="text-quiet">This project has no screens.</p>
-              <button
-                type="button"
-                className="btn btn-main"
-                onClick={() => runCommand(editor, commandNamed('new-screen'))}
-              >
-                Add the first screen
-              </button>
-            </div>
+    <BenchViewContext value={view}>
+      <Dragging>
+        <PathLine
+          zoom={zoom}
+          onZoom={setZoom}
+          outlines={outlines}
+          onOutlines={setOutlines}
+          onKeys={() => setKeysShown(true)}
+        />
+        <div className="flex min-h-0 flex-1">
+          <div className="flex w-[216px] shrink-0 flex-col border-r border-rule bg-sheet">
+            <Screens />
+            {screen && <Tree screen={screen} />}
+            {screen && <Tray />}
           </div>
-        )}
-        <Facts />
-      </div>
-      <Picker />
-      {keysShown && <ShortcutList extra={see} onClose={() => setKeysShown(false)} />}
-    </Dragging>
+          {screen ? (
+            <div className="flex min-w-0 flex-1 flex-col">
+              <Bench screen={screen} zoom={zoom} outlines={outlines} onScale={onScale} />
+              <Drawer screen={screen} open={drawer} onOpen={setDrawer} />
+            </div>
+          ) : (
+            <div className="grid flex-1 place-items-center text-center">
+              <div className="flex flex-col items-center gap-3">
+                <p className="text-quiet">This project has no screens.</p>
+                <button
+                  type="button"
+                  className="btn btn-main"
+                  onClick={() => runCommand(editor, commandNamed('new-screen'))}
+                >
+                  Add the first screen
+                </button>
+              </div>
+            </div>
+          )}
+          <Facts />
+        </div>
+        <Picker />
+        {keysShown && <ShortcutList extra={see} onClose={() => setKeysShown(false)} />}
+      </Dragging>
+    </BenchViewContext>
   );
 }
 

@@ -29,6 +29,7 @@ const groupWords: readonly (readonly [PropertyGroup, string])[] = [
   ['size', 'Size'],
   ['inside', 'Inside'],
   ['look', 'Look'],
+  ['data', 'Data'],
 ];
 
 export function Facts() {
@@ -62,7 +63,9 @@ function ControlFacts({ control }: { control: Control }) {
       </div>
       <NameField control={control} name={name} />
       {groupWords.map(([group, words]) => {
-        const properties = kind.properties.filter((property) => property.group === group);
+        const properties = kind.properties.filter(
+          (property) => property.group === group && matters(property, control, found.parent),
+        );
         if (properties.length === 0) return null;
         return (
           <Section key={group} title={words}>
@@ -87,6 +90,14 @@ function ControlFacts({ control }: { control: Control }) {
       )}
     </>
   );
+}
+
+/** Whether a property means something where the control stands, or says something all the same. */
+function matters(property: Property, control: Control, parent: Control | undefined): boolean {
+  const { name, onlyIn, notIn } = property;
+  const kind = parent?.kind ?? '';
+  if ((!onlyIn || onlyIn.includes(kind)) && !notIn?.includes(kind)) return true;
+  return Object.keys(control.props).some((key) => key === name || key.endsWith(`.${name}`));
 }
 
 function Section({ title, children }: { title: string; children: ReactNode }) {

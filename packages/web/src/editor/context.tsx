@@ -1,6 +1,6 @@
 /** The open project for the components below: the editor, its state, the shaper. */
 import { type Control, locate, type Project } from '@hovrin/core';
-import { Shaper } from '@hovrin/core/text/shaper';
+import type { Shaper } from '@hovrin/core/text/shaper';
 import { createContext, useContext, useSyncExternalStore } from 'react';
 import type { Editor, EditorState } from './editor.ts';
 
@@ -34,19 +34,4 @@ export function currentControl(state: EditorState): Control | undefined {
   return (
     (id === undefined ? undefined : locate(state.project as Project, id)?.control) ?? currentScreen(state)
   );
-}
-
-let shaper: Promise<Shaper> | undefined;
-
-/** Loads the fonts once for the whole application. */
-export function loadShaper(): Promise<Shaper> {
-  shaper ??= fetch('/fonts/fonts.json')
-    .then((response) => response.json())
-    .then((manifest) =>
-      Shaper.load(
-        manifest,
-        async (file) => new Uint8Array(await (await fetch(`/fonts/${file}`)).arrayBuffer()),
-      ),
-    );
-  return shaper;
 }

@@ -1,0 +1,55 @@
+/** Works out sweeps beside the interface; a newer request ends the one before it. */
+import { type Project, type SweepOptions, type SweepPart, sweep } from '@hovrin/core';
+import { loadShaper } from '../fonts.ts';
+
+export interface SweepRequest {
+  readonly id: number;
+  readonly project: Project;
+  readonly screen: string;
+  readonly options: SweepOptions;
+}
+
+export interface SweepAnswer {
+  readonly id: number;
+  readonly parts: readonly SweepPart[];
+  readonly done: boolean;
+  readonly problem?: string;
+}
+
+/** Milliseconds of work between two answers. */
+const slice = 24;
+let newest = 0;
+
+const answer = (message: SweepAnswer) => self.postMessage(message);
+
+async function work({ id, project, screen, options }: SweepRequest): Promise<void> {
+  const shaper = await loadShaper();
+  const control = project.screens.find((entry) => entry.id === screen);
+  if (!control) return answer({ id, parts: [], done: true });
+  const run = sweep(shaper, project, control, options);
+  let parts: SweepPart[] = [];
+  let begun = performance.now();
+  for (let next = run.next(); !next.done; next = run.next()) {
+    parts.push(next.value);
+    if (performance.now() - begun < slice) continue;
+    answer({ id, parts, done: false });
+    parts = [];
+    // Lets a newer request come in.
+    await new Promise((resume) => setTimeout(resume));
+    if (id !== newest) return;
+    begun = performance.now();
+  }
+  answer({ id, parts, done: true });
+}
+
+self.onmessage = ({ data }: MessageEvent<SweepRequest>) => {
+  newest = data.id;
+  work(data).catch((error: unknown) =>
+    answer({
+      id: data.id,
+      parts: [],
+      done: true,
+      problem: error instanceof Error ? error.message : String(error),
+    }),
+  );
+};
