@@ -6,12 +6,15 @@ export interface Measured {
   readonly against: string;
   readonly ratio: number;
   readonly aim: number | null;
+  /** What a ratio above 1 means; `as fast` where absent. */
+  readonly unit?: 'smaller';
 }
 
-const median = (values: readonly number[]): number =>
+export const median = (values: readonly number[]): number =>
   values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)]!;
 
-function time(work: () => void): number {
+/** Milliseconds that some work takes. */
+export function time(work: () => void): number {
   const begun = performance.now();
   work();
   return performance.now() - begun;

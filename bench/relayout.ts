@@ -1,17 +1,12 @@
 /** Laying a screen out again after one text changed, against laying it out from nothing. */
-import { type Control, defaultBands, type Project, ScreenView } from '@hovrin/core';
+import { type Control, ScreenView } from '@hovrin/core';
 import type { Shaper } from '@hovrin/core/text/shaper';
 import { compare, type Measured } from './measure.ts';
+import { maker, projectOf } from './trees.ts';
 
 /** A screen of cards: 4 controls a card, 4 cards a row. */
 function cards(rows: number): Control {
-  let count = 0;
-  const make = (kind: string, props: Record<string, string>, children: Control[] = []): Control => ({
-    id: `b${++count}`,
-    kind,
-    props,
-    children,
-  });
+  const make = maker();
   const card = (number: number) =>
     make('column', { width: 'share', padding: '12', gap: '4' }, [
       make('text', { text: `Bunk ${number}`, weight: '600' }),
@@ -30,15 +25,6 @@ function cards(rows: number): Control {
     ),
   );
 }
-
-const projectOf = (screen: Control): Project => ({
-  format: 1,
-  name: 'bench',
-  bands: defaultBands,
-  state: [],
-  assets: [],
-  screens: [screen],
-});
 
 export function relayout(shaper: Shaper): Measured[] {
   return [15, 60].map((rows) => {

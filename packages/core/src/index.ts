@@ -20,7 +20,7 @@ export { parseExpression, parseStatements } from './expression/parse.ts';
 export * from './expression/template.ts';
 export * from './kinds/catalogue.ts';
 export type { EventEntry, Inside, Kind, Look, PageElement, Property, PropertyGroup } from './kinds/kind.ts';
-export type { Topic } from './layout/record.ts';
+export { Pass, type Topic } from './layout/record.ts';
 export * from './layout/screen-layout.ts';
 export * from './source/folder.ts';
 export * from './source/parse.ts';

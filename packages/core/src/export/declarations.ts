@@ -22,7 +22,7 @@ export type OwnValues = ReadonlyMap<string, unknown>;
  * a split with its part of the width.
  */
 export type Around =
-  | { readonly type: 'row' | 'column' | 'cells' | 'pins' }
+  | { readonly type: 'row' | 'column' | 'cells' | 'layers' | 'pins' }
   | { readonly type: 'pane'; readonly part: number };
 
 /**
@@ -43,8 +43,9 @@ export function aroundOf(
     case 'row':
       return { type: 'row' };
     case 'grid':
-    case 'layers':
       return { type: 'cells' };
+    case 'layers':
+      return { type: 'layers' };
     case 'pinboard':
       return { type: 'pins' };
     case 'bar':
@@ -117,15 +118,14 @@ export function declarations(own: OwnValues, kind: string, around: Around): Decl
   when<boolean>('hidden', (hidden) => hidden && css.set('display', 'none'));
   placeInside(css, own, kind);
   when<Align>('align-self', (value) => around.type !== 'pins' && css.set('align-self', value));
-  if (around.type === 'cells') {
-    when<Align>('justify-self', (value) => css.set('justify-self', value));
-    gridArea(css, own);
-  }
+  const inCells = around.type === 'cells' || around.type === 'layers';
+  if (inCells) when<Align>('justify-self', (value) => css.set('justify-self', value));
+  if (around.type === 'cells') gridArea(css, own);
   const { width, height } = sizesWithRatio(
     own.get('width') as Size,
     own.get('height') as Size,
     own.get('aspect') as number | undefined,
-    around.type === 'cells' ? 'grid' : around.type === 'pins' ? 'pinboard' : undefined,
+    inCells ? 'grid' : around.type === 'pins' ? 'pinboard' : undefined,
   );
   if (around.type === 'pins') pins(css, own, kind, width, height);
   else {
@@ -293,7 +293,13 @@ function size(css: Map<string, string>, value: Size, side: 'width' | 'height', a
   } else if (main) {
     css.set('flex', `${value.share} 1 0px`);
     css.set(`min-${side}`, '0');
-  } else css.set(around.type === 'cells' && side === 'width' ? 'justify-self' : 'align-self', 'stretch');
+  } else
+    css.set(
+      (around.type === 'cells' || around.type === 'layers') && side === 'width'
+        ? 'justify-self'
+        : 'align-self',
+      'stretch',
+    );
 }
 
 /** Four sides; where start and end differ, flow-relative properties let them swap in right-to-left. */

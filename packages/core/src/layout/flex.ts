@@ -413,8 +413,8 @@ function widthAtHeight(
     return Math.max(limits.min, Math.min(limits.max, fitting));
   }
   // A number was looked at with the width; and where nothing took hold of its height, that followed from the width.
-  if (!isShare(style.height) && (typeof style.height === 'number' || main === heightOfWidth(box, width)))
-    return width;
+  const asked = pixels(style.height, inside.heightBasis) !== undefined;
+  if (!isShare(style.height) && (asked || main === heightOfWidth(box, width))) return width;
   const byHeight = widthOfHeight(box, main);
   pass.held(box, byHeight, limits.min, limits.max);
   return Math.max(limits.min, Math.min(limits.max, byHeight));

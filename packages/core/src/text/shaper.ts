@@ -76,6 +76,12 @@ export class Shaper {
     return shaper;
   }
 
+  /** Forgets all texts, as if the fonts had just been loaded. */
+  forget(): void {
+    this.cache.clear();
+    this.prepared.clear();
+  }
+
   private filesOf(face: Face): LoadedFile[] {
     const files = this.faces.get(faceKey(face)) ?? this.faces.values().next().value;
     if (!files) throw new Error('No fonts are loaded');

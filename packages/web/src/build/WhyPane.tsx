@@ -171,7 +171,7 @@ function WorkingRow({ screen, working }: { screen: Control; working: Working }) 
           );
         })}
       </td>
-      <td className="text-right font-mono tabular-nums">= {number(working.result)}</td>
+      <td className="text-right font-mono whitespace-nowrap tabular-nums">= {number(working.result)}</td>
     </tr>
   );
 }

@@ -293,49 +293,36 @@ export function layOutGrid(
   const children: Laid[] = [];
   const places: number[] = [];
   const reasons: Reasons[] = [];
-  const baselines = sharedBaselines(pass, content, items, widths);
   const edges = sharedEdges(content, items, widths);
+  const laidItems = items.map(({ box: child, column, columnSpan, row, rowSpan }) =>
+    layItem(
+      pass,
+      child,
+      content,
+      areaSize(columns, column, columnSpan, content.columnGap),
+      areaSize(rows, row, rowSpan, content.rowGap),
+    ),
+  );
+  const baselines = sharedBaselines(
+    pass,
+    content,
+    items,
+    laidItems.map(({ laid }) => laid),
+  );
   for (const [index, item] of items.entries()) {
     const { box: child } = item;
     const { style } = child;
-    const areaWidth = areaSize(columns, item.column, item.columnSpan, content.columnGap);
-    const areaHeight = areaSize(rows, item.row, item.rowSpan, content.rowGap);
+    const { laid, areaWidth, areaHeight, widthRule, heightRule } = laidItems[index]!;
     const align = alignOf(child, content);
     const justify = justifyOf(child, content);
-    const heightLimits = heightRange(child, areaHeight);
-    const held = (value: number) => {
-      pass.held(child, value, heightLimits.min, heightLimits.max);
-      return Math.max(heightLimits.min, Math.min(heightLimits.max, value));
-    };
-    const asked = pixels(style.height, areaHeight);
-    let heightRule: SizeRule;
-    let childHeight: number | undefined;
-    if (asked !== undefined) {
-      heightRule = isFraction(style.height)
-        ? { rule: 'percent', fraction: style.height.fraction, of: areaHeight }
-        : { rule: 'number', value: asked };
-      childHeight = held(asked);
-    } else if (fills(style.height, align)) {
-      heightRule = { rule: 'stretch', from: areaHeight, margin: down(style.margin), to: 'area' };
-      childHeight = held(areaHeight - down(style.margin));
-    } else heightRule = { rule: 'content', value: 0 };
-    const { width: childWidth, rule: widthRule } = itemWidth(pass, child, content, areaWidth, childHeight);
-    let laid: Laid;
-    if (childHeight !== undefined) laid = layOut(pass, child, childWidth, childHeight, true);
-    else {
-      laid = layOut(pass, child, childWidth, Number.NaN, false);
-      heightRule = { rule: 'content', value: laid.height };
-      const clamped = held(laid.height);
-      if (clamped !== laid.height) laid = layOut(pass, child, childWidth, clamped, false);
-    }
-    const spareX = areaWidth - childWidth - across(style.margin);
+    const spareX = areaWidth - laid.width - across(style.margin);
     const spareY = areaHeight - laid.height - down(style.margin);
     const shift = align === 'baseline' ? baselineShift(laid, item, baselines) : 0;
     const before = (word: Align, spare: number) =>
       word === 'center' ? spare / 2 : word === 'end' ? spare : 0;
     const aside =
       justify === 'baseline'
-        ? edges.get(item.column)! - edgeOffset(content, child, childWidth)
+        ? edges.get(item.column)! - edgeOffset(content, child, laid.width)
         : before(justify, spareX);
     const x = start + columnStarts[item.column]! + aside + style.margin.start;
     const y = top + rowStarts[item.row]! + before(align, spareY) + shift + style.margin.top;
@@ -349,14 +336,14 @@ export function layOutGrid(
               ? { ...widthRule, area: areaReason(columns, item.column, item.columnSpan, content.columnGap) }
               : widthRule,
           limits: limitsOf(widthRange(child, areaWidth)),
-          result: childWidth,
+          result: laid.width,
         },
         height: {
           by:
             heightRule.rule === 'stretch'
               ? { ...heightRule, area: areaReason(rows, item.row, item.rowSpan, content.rowGap) }
               : heightRule,
-          limits: limitsOf(heightLimits),
+          limits: limitsOf(heightRange(child, areaHeight)),
           result: laid.height,
         },
         x: {
@@ -409,6 +396,56 @@ export function layOutGrid(
   };
 }
 
+/** An item in its area, with the rules that gave its size. */
+interface LaidItem {
+  readonly laid: Laid;
+  readonly areaWidth: number;
+  readonly areaHeight: number;
+  readonly widthRule: SizeRule;
+  readonly heightRule: SizeRule;
+}
+
+function layItem(
+  pass: Pass,
+  box: Box,
+  content: GridContent,
+  areaWidth: number,
+  areaHeight: number,
+): LaidItem {
+  const { style } = box;
+  const limits = heightRange(box, areaHeight);
+  const held = (value: number) => {
+    pass.held(box, value, limits.min, limits.max);
+    return Math.max(limits.min, Math.min(limits.max, value));
+  };
+  const asked = pixels(style.height, areaHeight);
+  let rule: SizeRule | undefined;
+  let height: number | undefined;
+  if (asked !== undefined) {
+    rule = isFraction(style.height)
+      ? { rule: 'percent', fraction: style.height.fraction, of: areaHeight }
+      : { rule: 'number', value: asked };
+    height = held(asked);
+  } else if (fills(style.height, alignOf(box, content))) {
+    rule = { rule: 'stretch', from: areaHeight, margin: down(style.margin), to: 'area' };
+    height = held(areaHeight - down(style.margin));
+  }
+  const { width, rule: widthRule } = itemWidth(pass, box, content, areaWidth, height);
+  if (rule && height !== undefined)
+    return {
+      laid: layOut(pass, box, width, height, true),
+      areaWidth,
+      areaHeight,
+      widthRule,
+      heightRule: rule,
+    };
+  let laid = layOut(pass, box, width, Number.NaN, false);
+  const heightRule: SizeRule = { rule: 'content', value: laid.height };
+  const clamped = held(laid.height);
+  if (clamped !== laid.height) laid = layOut(pass, box, width, clamped, false);
+  return { laid, areaWidth, areaHeight, widthRule, heightRule };
+}
+
 const limitsOf = ({ min, max }: { min: number; max: number }) => ({
   ...(min > 0 ? { min: { value: min, automatic: false } } : {}),
   ...(max < Infinity ? { max: { value: max, automatic: false } } : {}),
@@ -427,7 +464,12 @@ function rowContributors(
   widths: readonly number[],
   rows: readonly SizedTrack[],
 ): Contributor[] {
-  const shared = sharedBaselines(pass, content, items, widths);
+  const shared = sharedBaselines(
+    pass,
+    content,
+    items,
+    items.map((item, index) => layForRow(pass, item.box, widths[index]!)),
+  );
   return items.map((item, index) => {
     const { box, row, rowSpan } = item;
     const { style } = box;
@@ -472,13 +514,12 @@ function sharedBaselines(
   pass: Pass,
   content: GridContent,
   items: readonly Placed[],
-  widths: readonly number[],
+  laid: readonly Laid[],
 ): Map<number, number> {
   const shared = new Map<number, number>();
   for (const [index, item] of items.entries()) {
     if (alignOf(item.box, content) !== 'baseline') continue;
-    const laid = layForRow(pass, item.box, widths[index]!);
-    const up = upTo(laid, item);
+    const up = upTo(laid[index]!, item);
     pass.sign(item.box, 'largest', (shared.get(item.row) ?? 0) - up);
     shared.set(item.row, Math.max(shared.get(item.row) ?? -Infinity, up));
   }
