@@ -101,3 +101,61 @@ describe('hovrin export html', () => {
     expect((await readFile(join(out, 'script.js'), 'utf8')).includes('hovrinPage.start(')).toBe(true);
   });
 });
+
+describe('hovrin why', () => {
+  const ask = (...words: string[]) =>
+    hovrin('why', join(folder, 'a.screen.xml'), '--size', '390x844', ...words);
+
+  it('says it in words, with the arithmetic, what was set and what would change it', async () => {
+    const { code, out } = await ask('--control', 'text1', '--axis', 'width');
+    expect(code).toBe(0);
+    expect(out).toMatch(/^width: `text1` is [\d.]+ wide: `row1` is 390 wide inside/);
+    expect(out).toMatch(/left over: 390 /);
+    expect(out).toMatch(/width: share \(set here\)/);
+  });
+
+  it('answers all four questions as JSON', async () => {
+    const { out } = await ask('--control', 'text2', '--json');
+    const found = JSON.parse(out) as { question: string; workings: unknown[]; value: number }[];
+    expect(found.map(({ question }) => question)).toEqual(['width', 'height', 'x', 'y']);
+    expect(found.every(({ workings, value }) => workings.length > 0 && Number.isFinite(value))).toBe(true);
+  });
+
+  it.each([
+    [['--control', 'txet1'], 'Did you mean `text1`?'],
+    [['--control', 'text1', '--axis', 'depth'], 'is no axis'],
+    [[], 'Which control?'],
+  ])('refuses %j', async (words, message) => {
+    const { code, err } = await ask(...words);
+    expect(code).toBe(2);
+    expect(err).toContain(message);
+  });
+});
+
+describe('hovrin sweep', () => {
+  const ask = (...words: string[]) => hovrin('sweep', join(folder, 'a.screen.xml'), ...words);
+
+  it('prints stretches and what happens between them', async () => {
+    const { code, out } = await ask('--from', '300', '--to', '600', '--control', 'text1');
+    expect(code).toBe(0);
+    expect(out).toMatch(/^300 to 559\.9844: text1 [\d.]+ x [\d.]+ to/);
+    expect(out).toContain('560: `lap` begins');
+  });
+
+  it('as JSON has every box at both ends of each stretch', async () => {
+    const { out } = await ask('--from', '300', '--to', '600', '--json');
+    const found = JSON.parse(out) as { from: number; to: number; boxes: { name: string }[] }[];
+    expect([found[0]!.from, found.at(-1)!.to]).toEqual([300, 600]);
+    expect(found[0]!.boxes.map(({ name }) => name)).toEqual(['Tonight', 'row1', 'text1', 'text2']);
+  });
+
+  it.each([
+    [['--from', '900', '--to', '300'], 'ends (300) before it begins'],
+    [['--from', 'wide'], 'takes a length'],
+    [['--control', 'nobody'], 'There is no control'],
+  ])('refuses %j', async (words, message) => {
+    const { code, err } = await ask(...words);
+    expect(code).toBe(2);
+    expect(err).toContain(message);
+  });
+});

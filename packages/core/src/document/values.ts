@@ -13,6 +13,8 @@ export interface Circumstances {
   readonly width: number;
   readonly height: number;
   readonly scope: Scope;
+  /** The prefixes in force, where they are worked out already; see `prefixesInForce`. */
+  readonly prefixes?: readonly string[];
 }
 
 /** Something wrong with a value while it was worked out. */
@@ -25,15 +27,17 @@ export interface ValueProblem {
 export class Values {
   constructor(
     private readonly held: ReadonlyMap<string, unknown>,
+    /** What holds where nothing is said. */
+    private readonly defaults: ReadonlyMap<string, unknown>,
     readonly problems: readonly ValueProblem[] = [],
   ) {}
 
   /** A value of the type that its property has; undefined where there is none. */
   get<T>(name: string): T | undefined {
-    return this.held.get(name) as T | undefined;
+    return (this.held.get(name) ?? this.defaults.get(name)) as T | undefined;
   }
   has(name: string): boolean {
-    return this.held.get(name) !== undefined;
+    return this.get(name) !== undefined;
   }
   number(name: string): number | undefined {
     return this.get<number>(name);
@@ -136,44 +140,91 @@ function valuesOfKind(kind: Kind): KindValues {
   return known;
 }
 
-/** The properties that a control says something about, whatever the prefix. */
-function* spoken(control: Control, byName: ReadonlyMap<string, Property>): Generator<Property> {
-  const seen = new Set<Property>();
+/** What a control says about a property: the text in force and how strong what said it is. */
+interface Said {
+  text: string;
+  rank: number;
+}
+
+/**
+ * The texts in force of all properties that a control says something about, as `textInForce` has them for one: in
+ * one go, since a screen has many controls.
+ */
+function allInForce(
+  control: Control,
+  byName: ReadonlyMap<string, Property>,
+  prefixes: readonly string[],
+): Map<Property, Said> {
+  const found = new Map<Property, Said>();
+  const say = (property: Property, text: string | undefined, rank: number) => {
+    if (text === undefined) return;
+    const before = found.get(property);
+    if (!before) found.set(property, { text, rank });
+    else if (rank >= before.rank) {
+      before.text = text;
+      before.rank = rank;
+    }
+  };
   for (const attribute in control.props) {
-    let property = byName.get(attribute);
-    if (!property) {
-      const dot = attribute.indexOf('.');
-      const name = attribute.endsWith('.bind') ? attribute.slice(0, dot) : attribute.slice(dot + 1);
-      property = dot > 0 ? byName.get(name) : undefined;
+    const own = byName.get(attribute);
+    if (own) {
+      say(own, inForce(control.props[attribute]), 0);
+      continue;
     }
-    if (property && !seen.has(property)) {
-      seen.add(property);
-      yield property;
+    const dot = attribute.indexOf('.');
+    if (dot <= 0) continue;
+    const rest = attribute.slice(dot + 1);
+    const property = byName.get(rest === 'bind' ? attribute.slice(0, dot) : rest);
+    if (!property) continue;
+    if (rest === 'bind') {
+      const target = property.twoWay && inForce(control.props[attribute]);
+      // A two-way binding wins over all else.
+      if (target) say(property, `{${target}}`, Infinity);
+      continue;
     }
+    const rank = prefixes.indexOf(attribute.slice(0, dot + 1));
+    if (rank > 0) say(property, inForce(control.props[attribute]), rank);
   }
+  return found;
 }
 
 /** Works out all values of a control. An expression that fails leaves its property at its default. */
 export function valuesOf(control: Control, kind: Kind, circumstances: Circumstances): Values {
-  const prefixes = prefixesInForce(circumstances);
+  const prefixes = circumstances.prefixes ?? prefixesInForce(circumstances);
   const { byName, defaults } = valuesOfKind(kind);
-  const held = new Map<string, unknown>(defaults);
-  const problems: ValueProblem[] = [];
-  for (const property of spoken(control, byName)) {
-    const text = textInForce(control, property, prefixes);
-    if (text === undefined) continue;
+  const held = new Map<string, unknown>();
+  let problems: ValueProblem[] | undefined;
+  for (const [property, { text }] of allInForce(control, byName, prefixes)) {
     const { value, message } = hasExpression(text)
       ? worked(property, text, circumstances.scope)
       : readPlain(property, text);
     if (value !== undefined) held.set(property.name, value);
-    if (message) problems.push({ property: property.name, message });
+    if (message) {
+      problems ??= [];
+      problems.push({ property: property.name, message });
+    }
   }
-  return new Values(held, problems);
+  return new Values(held, defaults, problems);
 }
 
-function readPlain(property: Property, text: string): { value?: unknown; message?: string } {
-  const reading = property.type.read(unescapeBraces(text));
-  return reading.ok ? { value: reading.value } : { message: reading.message };
+/** What plain texts came to, by type of property; the same few recur all over a screen. */
+const readings = new WeakMap<Property['type'], Map<string, { value?: unknown; message?: string }>>();
+const mostReadings = 2000;
+
+function readPlain({ type }: Property, text: string): { value?: unknown; message?: string } {
+  let known = readings.get(type);
+  if (!known) {
+    known = new Map();
+    readings.set(type, known);
+  }
+  let read = known.get(text);
+  if (!read) {
+    const reading = type.read(unescapeBraces(text));
+    read = reading.ok ? { value: reading.value } : { message: reading.message };
+    if (known.size >= mostReadings) known.clear();
+    known.set(text, read);
+  }
+  return read;
 }
 
 /** What an expression gives for a property; nothing and a message where it fails. */

@@ -2,7 +2,7 @@
 
 import { colourValue, theme } from '../document/theme.ts';
 import { type Asset, type Control, inForce } from '../document/types.ts';
-import { type Circumstances, type Values, valuesOf } from '../document/values.ts';
+import { type Circumstances, prefixesInForce, type Values, valuesOf } from '../document/values.ts';
 import type { Scope } from '../expression/evaluate.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import type { Kind, Look, Making } from '../kinds/kind.ts';
@@ -51,7 +51,11 @@ export class Builder {
   private readonly made = new WeakMap<Control, { parent: Kind | undefined; box: Box | undefined }>();
   private readonly make: Making;
 
-  constructor(private readonly around: Surroundings) {
+  private readonly around: Surroundings;
+
+  constructor(surroundings: Surroundings) {
+    const around = { ...surroundings, prefixes: prefixesInForce(surroundings) };
+    this.around = around;
     const { shaper, textScale, rightToLeft } = around;
     const scaled = (style: TextStyle) => ({ ...style, size: scaledSize(style.size, textScale) });
     const content = (text: string, style: TextStyle, most?: number) =>
@@ -110,17 +114,22 @@ export class Builder {
 
   private anew(control: Control, spot: Spot): Box | undefined {
     const kind = kindOf(control);
-    const values = valuesOf(control, kind, { ...this.around, scope: spot.scope });
+    const around = spot.scope === this.around.scope ? this.around : { ...this.around, scope: spot.scope };
+    const values = valuesOf(control, kind, around);
     if (values.flag('hidden')) return undefined;
     const children = this.childrenOf(control, kind, values, spot);
     const inside = kind.inside(values, this.make, children);
-    const parts = inside.parts ?? children.flatMap((child) => child ?? []);
+    const parts =
+      inside.parts ??
+      (children.includes(undefined) ? children.flatMap((child) => child ?? []) : (children as Box[]));
     return makeBox({
       control: control.id,
-      style: { ...styleOf(values, spot.parent), ...inside.style },
+      style: inside.style
+        ? { ...styleOf(values, spot.parent), ...inside.style }
+        : styleOf(values, spot.parent),
       content: this.directed(inside.content),
       children: inOrder(parts),
-      look: scaleLook({ ...boxLookOf(values), ...inside.look }, this.around.textScale),
+      look: scaleLook(lookOf(values, inside.look), this.around.textScale),
       items: spot.items,
     });
   }
@@ -210,15 +219,16 @@ function areaOf(values: Values): GridArea | undefined {
     : { column, row, columnSpan, rowSpan };
 }
 
-function boxLookOf(values: Values): Look {
+/** The look of a box: its own colours and corners, and what its kind adds. */
+function lookOf(values: Values, added: Look | undefined): Look {
   const background = values.colour('background');
   const border = values.colour('border-color');
   const corner = values.number('corner');
-  return {
-    ...(background && background !== 'none' ? { background: colourValue(background) } : {}),
-    ...(border && border !== 'none' ? { borderColour: colourValue(border) } : {}),
-    ...(corner ? { corner } : {}),
-  };
+  const look: { -readonly [K in keyof Look]: Look[K] } = {};
+  if (background && background !== 'none') look.background = colourValue(background);
+  if (border && border !== 'none') look.borderColour = colourValue(border);
+  if (corner) look.corner = corner;
+  return added ? Object.assign(look, added) : look;
 }
 
 /** Looks give text sizes before the reader's text scale; painters want them after it. */

@@ -1,7 +1,10 @@
 /** Why a control has its size and place: the rule, the numbers, where they come from, and what would change them. */
 import type { Control, Project } from '../document/types.ts';
+import type { Builder } from '../layout/build.ts';
+import type { Laid } from '../layout/laid.ts';
 import type { SizeReason } from '../layout/reason.ts';
-import type { View } from '../layout/screen-layout.ts';
+import { Pass } from '../layout/record.ts';
+import { boxesFor, layOutRoot, type View } from '../layout/screen-layout.ts';
 import { applyStep } from '../steps/step.ts';
 import type { Shaper } from '../text/shaper.ts';
 import type { Explanation, Fix, Question, Source } from './explanation.ts';
@@ -17,15 +20,18 @@ export const questions: readonly Question[] = ['width', 'height', 'x', 'y'];
 /** Explains a screen's controls in one view. */
 export class Why {
   private readonly on: ExplainedScreen;
+  /** Lays out what fixes would make of the screen; what they leave alone is kept. */
+  private readonly builder: Builder;
 
   /** @throws Error where the screen is hidden. */
   constructor(
-    private readonly shaper: Shaper,
+    shaper: Shaper,
     private readonly project: Project,
     screen: Control,
     private readonly view: View,
   ) {
     this.on = new Explained(shaper, project, screen, view);
+    this.builder = boxesFor(shaper, project, view);
   }
 
   /** Whether a control is there to be explained; a hidden one is not. */
@@ -76,7 +82,8 @@ export class Why {
     }
     const screen = project.screens.find(({ id }) => id === this.on.screen.id);
     if (!screen) return false;
-    const after = new Explained(this.shaper, project, screen, this.view).find(control);
+    const root = this.builder.box(screen);
+    const after = root && placeOf(layOutRoot(new Pass('nothing'), root, this.view), control);
     const before = this.on.find(control)!;
     if (!after) return false;
     return (
@@ -88,6 +95,21 @@ export class Why {
   }
 }
 
+/** Where a control's first box is, from the screen's start and top. */
+function placeOf(root: Laid, control: string): Placed | undefined {
+  const visit = (laid: Laid, x: number, y: number): Placed | undefined => {
+    if (laid.box.control === control) return { laid, x, y };
+    for (const [index, child] of laid.children.entries()) {
+      const found = visit(child, x + laid.places[2 * index]!, y + laid.places[2 * index + 1]!);
+      if (found) return found;
+    }
+    return undefined;
+  };
+  return visit(root, 0, 0);
+}
+
+type Placed = Pick<Found, 'laid' | 'x' | 'y'>;
+
 /** The controls that some sentences name in backticks. */
 function namedIn(on: ExplainedScreen, sentences: readonly string[]): string[] {
   const byName = new Map([...on.names].map(([id, name]) => [name, id]));
@@ -96,7 +118,7 @@ function namedIn(on: ExplainedScreen, sentences: readonly string[]): string[] {
   );
 }
 
-function currentValue({ view }: ExplainedScreen, { laid, x, y }: Found, question: Question): number {
+function currentValue({ view }: ExplainedScreen, { laid, x, y }: Placed, question: Question): number {
   switch (question) {
     case 'width':
       return laid.width;
