@@ -1,12 +1,10 @@
 import { chromium } from 'playwright-core';
 const b=await chromium.launch({executablePath:'/usr/bin/chromium',args:['--no-sandbox','--disable-gpu','--disable-background-networking']});
 const p=await b.newPage({viewport:{width:1280,height:800}});
-p.on('console',m=>console.log('console',m.type(),m.text().slice(0,200))); p.on('pageerror',e=>console.log('pageerror',e.message.slice(0,300)));
+p.on('console',m=>console.log('console',m.type(),m.text().slice(0,300))); p.on('pageerror',e=>console.log('pageerror',e.message.slice(0,300))); p.on('worker',w=>{console.log('worker',w.url()); w.on('close',()=>console.log('closed'))}); p.on('requestfailed',r=>console.log('failed',r.url(),r.failure()?.errorText));
 await p.goto('http://127.0.0.1:4871/'); await p.getByRole('link',{name:/Velmora Hut/}).first().click();
 await p.locator('[data-bay="Desk"] img').first().waitFor();
-await p.getByRole('button',{name:'Arrivals',exact:true}).first().click().catch(e=>console.log('no arrivals',e.message.slice(0,100)));
-await p.waitForTimeout(500);
-await p.getByRole('treeitem',{name:'footNote',exact:true}).click().catch(async e=>{console.log('x',e.message.slice(0,200))});
-await p.keyboard.press('w'); await p.waitForTimeout(500); await p.screenshot({path:'/tmp/s1.png'});
-await p.keyboard.press('s'); await p.waitForTimeout(2500); await p.screenshot({path:'/tmp/s2.png'});
+await p.getByRole('button',{name:'Arrivals',exact:true}).first().click();
+await p.getByRole('treeitem',{name:'sorrelParty',exact:true}).click();
+await p.keyboard.press('s'); const t=Date.now(); await p.getByText('Sweeping').waitFor(); await p.getByText('Sweeping').waitFor({state:'detached',timeout:20000}).catch(e=>console.log('never')); console.log('sweep ms',Date.now()-t); await p.screenshot({path:'/tmp/s2.png'});
 await b.close();

@@ -171,10 +171,11 @@ export interface Making {
   readonly rare?: boolean;
 }
 
-const ownKinds = ['image', 'column', 'layers', 'pinboard', 'spacer'];
+/** Kinds that a ratio alone decides about: nothing inside them asks for a height. */
+const ownKinds = ['image', 'pinboard', 'spacer'];
 
 /** Takes away what is known to come out differently: docs/layout.md lists it, under its last heading. */
-function plain(kind: string, props: Record<string, string>): void {
+function plain(kind: string, props: Record<string, string>, parent: string): void {
   const drop = (accept: (name: string, text: string) => boolean) => {
     for (const [attribute, text] of Object.entries(props)) {
       const name = attribute.slice(attribute.indexOf('.') + 1);
@@ -187,10 +188,25 @@ function plain(kind: string, props: Record<string, string>): void {
   );
   if (kind === 'image') {
     drop((name, text) => /^(height|(min|max)-(height|width))$/.test(name) && text.endsWith('%'));
-    drop((name) => name === 'justify-self' || name === 'align-self');
+    if (['grid', 'layers', 'repeat'].includes(parent)) {
+      drop((name, text) => name.endsWith('-self') || (name === 'width' && !/^[\d.]+$/.test(text)));
+      drop((name, text) => name === 'height' && !/^[\d.]+$/.test(text));
+      Object.assign(props, { 'align-self': 'start', 'justify-self': 'end' });
+    }
   }
+  drop((name, text) => name === 'justify-self' && text === 'baseline');
   if (props.wrap && kind !== 'row') drop((name, text) => name === 'align' && text === 'baseline');
   if (kind === 'split') drop((name) => name === 'width' || name === 'aspect');
+}
+
+/** Whether nothing in a document is known to come out differently. */
+export function isPlain(control: Control, parent = ''): boolean {
+  const props = { ...(control.props as Record<string, string>) };
+  plain(control.kind, props, parent);
+  return (
+    JSON.stringify(props) === JSON.stringify(control.props) &&
+    control.children.every((child) => isPlain(child, control.kind))
+  );
 }
 
 /** Makes the random screen of a seed. */
@@ -216,7 +232,7 @@ export function randomScreen(seed: number, { without = [], rare = false }: Makin
           props[`${chance.one(['lap', 'desk', 'landscape', 'portrait'])}.${property.name}`] = changed;
       }
     }
-    if (!rare) plain(kind, props);
+    if (!rare) plain(kind, props, parent);
     if (kind === 'image' && chance.of(0.7)) props.src = 'wide.svg';
     const kinds = kindsAt(depth, kind).filter((name) => !without.includes(name));
     const children = kindNamed(kind)!.container
@@ -277,7 +293,9 @@ export async function shrink(
   screen: Control,
   fails: (screen: Control) => Promise<boolean>,
 ): Promise<Control> {
-  for (const less of smaller(screen)) if (await fails(less)) return shrink(less, fails);
+  const keep = isPlain(screen);
+  for (const less of smaller(screen))
+    if ((!keep || isPlain(less)) && (await fails(less))) return shrink(less, fails);
   return screen;
 }
 

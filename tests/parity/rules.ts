@@ -156,4 +156,126 @@ export const rules: readonly Rule[] = [
       '<row gap="4" lap.gap="20" desk.gap="40" padding="12.7" landscape.padding="4 8 12 16" portrait.padding="2"><text text="a" width="share" lap.width="fit" desk.width="200" /><text text="b" hidden="true" lap.hidden="false" /><text text="c" lap.hidden="true" desk.hidden="false" width="fit" landscape.width="share" /></row>',
     ),
   },
+  {
+    name: 'grid tracks: fixed, percentages, fr, content (Grid 1 §7.2, §12)',
+    source: screen(
+      '<grid columns="60 20% auto min-content max-content 1fr" gap="4 "><text text="a b" /><text text="c d" /><text text="some words" /><text text="two words" /><text text="more words" /><text text="the rest of it" /></grid>'.replace(
+        '4 ',
+        '4',
+      ),
+    ),
+  },
+  {
+    name: 'minmax and fit-content (Grid 1 §7.2.3, §7.2.4)',
+    source: screen(
+      '<grid columns="minmax(40, 120) minmax(auto, 1fr) fit-content(90) minmax(min-content, 200)"><text text="unforeseeable words" /><text text="words" /><text text="a longer text that is cut off at ninety" /><text text="end of line" /></grid>',
+    ),
+  },
+  {
+    name: 'auto-fill and auto-fit (Grid 1 §7.2.3.2)',
+    source: screen(
+      '<grid columns="repeat(auto-fill, minmax(110, 1fr))" gap="8"><spacer height="20" /><spacer height="30" /></grid><grid columns="repeat(auto-fit, minmax(110, 1fr))" gap="8"><spacer height="20" /><spacer height="30" /></grid><grid columns="50 repeat(auto-fill, 70) 30" gap="3"><text text="a" /><text text="b" /><text text="c" col="-1" /></grid>',
+    ),
+  },
+  {
+    name: 'placement by line, span and flow (Grid 1 §8.5)',
+    source: screen(
+      '<grid columns="1fr 1fr 1fr" auto-rows="24" flow="row dense" gap="4"><spacer col="2" row="2" row-span="2" /><spacer col-span="2" /><spacer col="-2" /><spacer /><spacer col-span="3" /><spacer col="5" /></grid><grid rows="20 30" flow="column" auto-columns="40 60"><spacer /><spacer /><spacer row-span="2" /><spacer /></grid>',
+    ),
+  },
+  {
+    name: 'fr rows in a known and an unknown height (Grid 1 §12.7)',
+    source: screen(
+      '<grid rows="1fr 2fr auto" height="200"><text text="a" /><text text="b" /><text text="c" /></grid><grid rows="1fr 2fr"><text text="one" /><text text="two lines\nof words" /></grid>',
+    ),
+  },
+  {
+    name: 'items in their cells: stretch, centre, end, baseline (Grid 1 §10)',
+    source: screen(
+      '<grid columns="1fr 1fr 1fr 1fr" align="baseline" justify="center"><text text="Large" size="32" /><text text="small" size="12" /><button text="Press" justify-self="stretch" /><text text="end" align-self="end" justify-self="end" /></grid>',
+    ),
+  },
+  {
+    name: 'spanning items share what they need (Grid 1 §12.5)',
+    source: screen(
+      '<grid columns="auto auto 40"><text text="unforeseeablyuninterruptedwords" col-span="2" /><text text="x" /><text text="a" /><text text="bbb" col-span="2" /></grid>',
+    ),
+  },
+  {
+    name: 'a percentage of rows in an unknown height (Grid 1 §7.2.1)',
+    source: screen('<grid rows="40% auto"><text text="one" /><text text="two\nlines" /></grid>'),
+  },
+  {
+    name: 'layers in one cell (Grid 1 §6.1)',
+    source: screen(
+      '<layers height="120" align="center"><text text="middle" justify-self="start" /><spacer width="40" height="40" justify-self="end" align-self="end" /><text text="all over" align-self="stretch" /></layers>',
+    ),
+  },
+  {
+    name: 'pins in px and per cent, opposite pins, centre pins (Position 3 §4, Align 3 §6.3)',
+    source: screen(
+      '<pinboard height="180" padding="8" border-width="2"><text text="a longer text at the left" left="10" top="10%" /><button text="right" right="5%" bottom="12" /><text text="between" left="20" right="40" top="40" /><text text="middle" center-x="-20" center-y="8" /><spacer width="share" height="20" bottom="0" /><image src="wide.svg" left="30" right="30" top="70" height="40" /><text text="free" /></pinboard>',
+    ),
+  },
+  {
+    name: 'scrolls along each axis (Overflow 3)',
+    source: screen(
+      '<scroll height="90" padding="6" gap="4"><text text="one" /><spacer height="200" /></scroll><scroll axis="horizontal" gap="5" height="50"><spacer width="300" height="20" /><spacer width="200" height="share" /></scroll><row height="80"><scroll axis="both" width="share"><spacer width="700" height="300" /></scroll></row><row><scroll><text text="unforeseeablyuninterruptedwords" /></scroll><text text="unforeseeablyuninterruptedwords and more" /></row>',
+    ),
+  },
+  {
+    name: 'a split decides by the room of its panes (Conditional 5 §5)',
+    source: screen(
+      '<split ratio="1/2" gap="16" padding="4"><column min-width="150"><text text="list" /></column><column min-width="220"><text text="detail of it" /></column></split><split show="second" ratio="3/1" lap.gap="40"><text text="one" min-width="300" lap.min-width="500" /><text text="two" min-width="20%" /></split>',
+    ),
+  },
+  {
+    name: 'a fieldset with its caption',
+    source: screen(
+      '<fieldset caption="Guests of tonight" padding="12" gap="8" border-width="1" align="start"><textField label="Name" /><checkbox label="Late" /></fieldset><fieldset gap="4"><text text="no caption" /></fieldset>',
+    ),
+  },
+  {
+    name: 'bars stay while the rest scrolls',
+    source: screen(
+      '<bar padding="8"><text text="top" /></bar><bar edge="bottom" height="40"><text text="bottom" /></bar><bar edge="start" width="70"><text text="start of it" /></bar><bar edge="end"><text text="end" /></bar><text text="words" /><spacer height="1200" /><row height="share" />',
+      ' padding="10" gap="6" align="center"',
+    ),
+  },
+  {
+    name: 'repeats like a column, a row and a grid, one in the other',
+    source: screen(
+      `<repeat each="{['hut', 'a longer one', 'x']}" as="word" gap="4"><text text="{word}" /><repeat each="{[1, 2]}" as="n" like="row"><text text="{word} {n}" width="{n * 60}" /></repeat></repeat><repeat each="{[1, 2, 3]}" like="grid" columns="1fr 2fr"><text text="{item}" /></repeat>`,
+    ),
+  },
+  {
+    name: 'aspect ratios (Sizing 4 §6)',
+    source: screen(
+      '<pinboard aspect="16/9" /><row><spacer width="120" aspect="3/2" /><spacer width="share" aspect="4" /><image src="wide.svg" width="90" aspect="1" /></row><row height="60"><spacer aspect="2" /></row><grid columns="1fr 1fr"><column aspect="2" /></grid><column aspect="4" align-self="start" width="50%" />',
+    ),
+  },
+  {
+    name: 'columns wrap (Flexbox 1 §9.3)',
+    source: screen(
+      '<column wrap="true" height="100" gap="6"><spacer width="40" height="60" /><text text="stretched" /><spacer width="30" height="50" /><text text="more words" align-self="end" /></column>',
+    ),
+  },
+  {
+    name: 'order among siblings (Display 3 §3)',
+    source: screen(
+      '<row><text text="a" order="2" /><text text="b" lap.order="-1" /><text text="c" order="1" lap.order="3" /></row><grid columns="1fr 1fr"><text text="d" order="1" /><text text="e" /></grid>',
+    ),
+  },
+  {
+    name: 'lines at most, spaced and slanted letters (Text 3 §8, Overflow 4 §5)',
+    source: screen(
+      '<text lines="2" text="one two three four five six seven eight nine ten eleven twelve thirteen" width="150" /><row><text lines="1" text="this is cut behind the first line of it" width="share" /><text letter-spacing="1.5" text="fine office AVAT" /></row><text italic="true" letter-spacing="-0.4" font="Source Serif 4" text="slanted words that break somewhere" width="130" /><row width="90"><text nowrap="true" lines="1" text="kept on one line" min-width="0" /></row>',
+    ),
+  },
+  {
+    name: 'mixed directions and other scripts (UAX #9)',
+    source: screen(
+      '<text text="Bunk שלום עולם 12 (late) مرحبا بكم 3" /><text text="שלום (hut) 14:30, Velmora" width="120" /><row><text text="Αφίξεις και Прибытие" /><text text="AVAT, (hut)." font="Zilla Slab" /></row>',
+    ),
+  },
 ];

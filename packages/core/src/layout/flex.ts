@@ -208,7 +208,8 @@ function rowItem(pass: Pass, child: Box, inside: FlexInside): Item {
     base = byHeight ?? widths.max;
     // §4.5: the automatic minimum is the smallest content size, no greater than the own maximum.
     if (style.minWidth === undefined && !givesWayFully(child)) {
-      const least = byHeight !== undefined && child.content.type === 'picture' ? byHeight : widths.min;
+      const least =
+        child.content.type === 'picture' ? (byHeight ?? widths.min) : Math.max(byHeight ?? 0, widths.min);
       min = Math.max(min, Math.min(least, limits.max));
     }
   }

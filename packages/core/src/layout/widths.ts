@@ -25,9 +25,19 @@ import {
  * @param height the box's border-box height, where that is known beforehand: pictures inside may follow from it.
  */
 export function contentWidths(box: Box, height?: number): Widths {
-  if (height !== undefined && box.ratioInside) return measure(box, height);
-  box.known.widths ??= measure(box, undefined);
+  if (height !== undefined && box.ratioInside) return transferred(box, measure(box, height));
+  box.known.widths ??= transferred(box, measure(box, undefined));
   return box.known.widths;
+}
+
+/** Height limits of a box with an aspect ratio bound its width by content, too (CSS Sizing 4 §6.3). */
+function transferred(box: Box, widths: Widths): Widths {
+  const { aspect, minHeight, maxHeight } = box.style;
+  if (aspect === undefined || box.content.type === 'picture') return widths;
+  const least = typeof minHeight === 'number' ? widthOfHeight(box, minHeight) : 0;
+  const most = typeof maxHeight === 'number' ? Math.max(least, widthOfHeight(box, maxHeight)) : Infinity;
+  const held = (width: number) => Math.max(least, Math.min(most, width));
+  return { min: held(widths.min), max: held(widths.max) };
 }
 
 const same = (width: number): Widths => ({ min: width, max: width });

@@ -114,6 +114,7 @@ export function Bay({ id, screen, layout, size, scale, working, outlines }: BayP
         )}
         {lit !== undefined && layout.byControl.has(lit) && (
           <Frame
+            lit={names.get(lit)}
             box={layout.byControl.get(lit)!}
             scale={scale}
             className="bg-[#e0a11b]/25 outline-2 outline-[#b87d0c]"
@@ -161,8 +162,19 @@ const scaled = ({ x, y, width, height }: Rectangle, scale: number) => ({
   height: height * scale,
 });
 
-function Frame({ box, scale, className }: { box: Rectangle; scale: number; className: string }) {
-  return <div className={`absolute ${className}`} style={scaled(box, scale)} />;
+function Frame({
+  box,
+  scale,
+  className,
+  lit,
+}: {
+  box: Rectangle;
+  scale: number;
+  className: string;
+  /** Name of a control that it lights up. */
+  lit?: string | undefined;
+}) {
+  return <div className={`absolute ${className}`} style={scaled(box, scale)} data-lit={lit} />;
 }
 
 /** Where the window ends and scrolling begins. */

@@ -1,6 +1,5 @@
 /** Works out sweeps beside the interface; a newer request ends the one before it. */
-import { type Project, type SweepOptions, type SweepPart, sweep } from '@hovrin/core';
-import { loadShaper } from '../fonts.ts';
+import type { Project, SweepOptions, SweepPart } from '@hovrin/core';
 
 export interface SweepRequest {
   readonly id: number;
@@ -23,7 +22,10 @@ let newest = 0;
 const answer = (message: SweepAnswer) => self.postMessage(message);
 
 async function work({ id, project, screen, options }: SweepRequest): Promise<void> {
+  // Loaded here, since the shaper takes its time to start and a request that came meanwhile would be lost.
+  const [{ sweep }, { loadShaper }] = await Promise.all([import('@hovrin/core'), import('../fonts.ts')]);
   const shaper = await loadShaper();
+  if (id !== newest) return;
   const control = project.screens.find((entry) => entry.id === screen);
   if (!control) return answer({ id, parts: [], done: true });
   const run = sweep(shaper, project, control, options);

@@ -40,6 +40,9 @@ export const keyWords = (keys: string): string =>
 function isTaken(event: KeyboardEvent): boolean {
   const target = event.target as HTMLElement;
   if (target.closest('[role="menu"], [role="dialog"], [role="listbox"]')) return true;
+  // Arrow keys go round the choices of a radio group.
+  if (target instanceof HTMLInputElement && target.type === 'radio' && event.key.startsWith('Arrow'))
+    return true;
   if (target instanceof HTMLInputElement)
     return !['checkbox', 'radio', 'button', 'color'].includes(target.type);
   return (

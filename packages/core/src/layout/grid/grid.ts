@@ -256,7 +256,9 @@ export function layOutGrid(
     });
     return rows;
   };
-  let rows = sizeRows(innerHeight);
+  // A height that is not definite holds the grid itself, not its rows.
+  const rowsIn = definite ? innerHeight : undefined;
+  let rows = sizeRows(rowsIn);
   // §12.1 step 3: where a height that the row gives changes what an item asks of its column, once more.
   const byRows = new Map<Placed, Widths>();
   for (const item of items) {
@@ -276,11 +278,11 @@ export function layOutGrid(
   const naturalTracks = rows.map(({ base }) => base);
   if (byRows.size > 0) {
     ({ columns, widths } = sizeColumns(byRows));
-    rows = sizeRows(innerHeight);
+    rows = sizeRows(rowsIn);
   }
   if (free) pass.held(box, contentHeight + frameH, limits.min, limits.max);
   const used = free ? Math.max(limits.min, Math.min(limits.max, contentHeight + frameH)) : height;
-  if (free && content.rows.some(hasFraction)) {
+  if (rowsIn === undefined && content.rows.some(hasFraction)) {
     // Percentages refer to the height that came out (§11.1 step 4, as browsers do it).
     rows = sizeRows(Math.max(0, used - frameH));
     contentHeight = rows.reduce((sum, { base }) => sum + base, 0) + gapsOf(rows, content.rowGap);
