@@ -187,14 +187,32 @@ function plain(kind: string, props: Record<string, string>, parent: string): voi
     name === 'columns' || name === 'rows' ? text.includes('auto-fi') && text.includes('%') : false,
   );
   if (kind === 'image') {
-    drop((name, text) => /^(height|(min|max)-(height|width))$/.test(name) && text.endsWith('%'));
+    drop(
+      (name, text) =>
+        /^(min|max)-height$/.test(name) || (/^(height|(min|max)-width)$/.test(name) && text.endsWith('%')),
+    );
     if (['grid', 'layers', 'repeat'].includes(parent)) {
       drop((name, text) => name.endsWith('-self') || (name === 'width' && !/^[\d.]+$/.test(text)));
       drop((name, text) => name === 'height' && !/^[\d.]+$/.test(text));
       Object.assign(props, { 'align-self': 'start', 'justify-self': 'end' });
     }
   }
+  // In a row that gets its height late, a picture that is stretched would get its width late, too.
+  if (kind === 'image' && !/^[\d.]+$/.test(props.width ?? '')) {
+    drop((name) => name === 'align-self');
+    props['align-self'] = 'start';
+  }
   drop((name, text) => name === 'justify-self' && text === 'baseline');
+  if (kind === 'grid') drop((name) => name === 'max-height');
+  if (
+    ['grid', 'layers', 'repeat'].includes(parent) &&
+    Object.entries(props).some(([name, text]) => name.endsWith('height') && text.endsWith('%'))
+  ) {
+    drop((name) => name === 'align-self');
+    props['align-self'] = 'start';
+  }
+  if (['grid', 'layers', 'repeat'].includes(parent))
+    drop((name, text) => /^(min|max)-height$/.test(name) && text.endsWith('%'));
   if (props.wrap && kind !== 'row') drop((name, text) => name === 'align' && text === 'baseline');
   if (kind === 'split') drop((name) => name === 'width' || name === 'aspect');
 }

@@ -142,8 +142,16 @@ export interface Kind {
   /** Properties of a newly placed one. */
   readonly starter: Readonly<Record<string, string>>;
   readonly confines?: Confines;
-  /** @param children boxes of a container's children in document order; undefined where one is hidden. */
-  inside(values: Values, make: Making, children: readonly (Box | undefined)[]): Inside;
+  /**
+   * @param children boxes of a container's children in document order; undefined where one is hidden.
+   * @param controls the children themselves, hidden ones included.
+   */
+  inside(
+    values: Values,
+    make: Making,
+    children: readonly (Box | undefined)[],
+    controls: readonly Control[],
+  ): Inside;
   /**
    * The element and its own parts.
    *

@@ -31,10 +31,10 @@ export const screen: Kind = {
   ],
   events: [],
   starter: { padding: '24', gap: '16' },
-  inside(values, make, children) {
+  inside(values, make, children, controls) {
     const shown = children.flatMap((child) => child ?? []);
     const content = flexContent(values, 'column');
-    if (!shown.some(({ style }) => style.edge !== undefined)) return { content };
+    if (!hasBars(controls)) return { content };
     const at = (edge: Box['style']['edge']) => shown.filter(({ style }) => style.edge === edge);
     // What is no bar scrolls in what the bars leave; bars follow each other from the edge inwards.
     const body = make.group({ type: 'scroll', axis: 'vertical' }, [make.group(content, at(undefined))], {

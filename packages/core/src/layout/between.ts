@@ -8,7 +8,7 @@
 import type { Box } from './box.ts';
 import { firstDifference, turningPoint, unlike } from './differences.ts';
 import type { Extent, Laid } from './laid.ts';
-import { type Comparison, isComparison, type Record } from './record.ts';
+import { type Alike, Comparison, isComparison, type Record } from './record.ts';
 
 const mix = (a: number, b: number, part: number): number => (a === b ? a : a + (b - a) * part);
 
@@ -63,13 +63,23 @@ export class Between implements Laid {
         const other = this.b.record!.entries[index]!;
         if (!isComparison(entry)) return between(entry, other as Laid, this.part);
         const { value } = other as Comparison;
-        return value === entry.value ? entry : { ...entry, value: mix(entry.value, value, this.part) };
+        if (value === entry.value) return entry;
+        const { box, question, low, high, jump } = entry;
+        return new Comparison(box, question, mix(entry.value, value, this.part), low, high, jump);
       }),
       reasons: [],
       content: undefined,
+      alike: alikeOf(this)!,
     };
     return this.written;
   }
+}
+
+/** The set of answers that one belongs to; undefined in a pass that writes nothing down. */
+export function alikeOf(laid: Laid): Alike | undefined {
+  let at = laid;
+  while (at instanceof Between) at = at.a;
+  return at.record?.alike.whole;
 }
 
 const between = (a: Laid, b: Laid, part: number): Laid =>
@@ -132,6 +142,7 @@ export class Answers {
       if (this.alike[index - 1] === undefined || this.alike[index - 1] === false) {
         const difference = this.alike[index - 1] === false ? unlike : firstDifference(below, above);
         this.alike[index - 1] = difference === undefined;
+        if (difference === undefined) alikeOf(below)?.join(alikeOf(above)!);
         if (difference !== undefined) {
           const turns =
             difference === unlike ? undefined : turningPoint(difference, below.width, above.width);

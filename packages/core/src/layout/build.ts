@@ -118,7 +118,7 @@ export class Builder {
     const values = valuesOf(control, kind, around);
     if (values.flag('hidden')) return undefined;
     const children = this.childrenOf(control, kind, values, spot);
-    const inside = kind.inside(values, this.make, children);
+    const inside = kind.inside(values, this.make, children, control.children);
     const parts =
       inside.parts ??
       (children.includes(undefined) ? children.flatMap((child) => child ?? []) : (children as Box[]));

@@ -1,5 +1,5 @@
 /** Where two layouts of one screen were decided differently. */
-import { Between } from './between.ts';
+import { alikeOf } from './between.ts';
 import type { Box } from './box.ts';
 import type { Laid } from './laid.ts';
 import { type Comparison, isComparison, type Topic } from './record.ts';
@@ -52,13 +52,12 @@ export function firstDifference(a: Laid, b: Laid): Decision | typeof unlike | un
   return right.length === left.length ? undefined : unlike;
 }
 
-/** Whether two answers are known to be decided alike: the same, or between the same two. */
-function areAlike(a: Laid, b: Laid): boolean {
+/** Whether two answers of a box are known to be decided alike. */
+const areAlike = (a: Laid, b: Laid): boolean => {
   if (a === b) return true;
-  if (a instanceof Between)
-    return a.a === b || a.b === b || (b instanceof Between && a.a === b.a && a.b === b.b);
-  return b instanceof Between && (b.a === a || b.b === a);
-}
+  const set = alikeOf(a);
+  return set !== undefined && set === alikeOf(b);
+};
 
 const unit = 1 / 64;
 

@@ -6,7 +6,7 @@ import { layOutGrid } from './grid/grid.ts';
 import { type Laid, noChildren } from './laid.ts';
 import { layOutPinboard } from './pinboard.ts';
 import type { ContentReason } from './reason.ts';
-import type { Pass } from './record.ts';
+import { Alike, type Pass } from './record.ts';
 import { layOutScroll } from './scroll.ts';
 import { frameHeight, frameTop, frameWidth, heightOfWidth, heightRange } from './sizes.ts';
 import { layOutSplit } from './split.ts';
@@ -86,7 +86,12 @@ function written(pass: Pass, box: Box, width: number, height: number, definite: 
   pass.reasons = [];
   pass.content = undefined;
   const laid = anew(pass, box, width, height, definite) as { -readonly [K in keyof Laid]: Laid[K] };
-  laid.record = { entries: pass.log ?? [], reasons: pass.reasons, content: pass.content };
+  laid.record = {
+    entries: pass.log ?? [],
+    reasons: pass.reasons,
+    content: pass.content,
+    alike: new Alike(),
+  };
   pass.log = log;
   pass.reasons = reasons;
   pass.content = content;

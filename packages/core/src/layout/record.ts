@@ -30,14 +30,31 @@ export type Topic =
  * One comparison. Its outcome stays what it is as long as `value` stays between `low` and `high`, which do not
  * depend on the screen's width.
  */
-export interface Comparison {
-  readonly box: Box;
-  readonly question: Topic;
-  readonly value: number;
-  readonly low: number;
-  readonly high: number;
-  /** Whether places jump when the outcome changes; otherwise they only change their pace. */
-  readonly jump: boolean;
+export class Comparison {
+  constructor(
+    readonly box: Box,
+    readonly question: Topic,
+    readonly value: number,
+    readonly low: number,
+    readonly high: number,
+    /** Whether places jump when the outcome changes; otherwise they only change their pace. */
+    readonly jump: boolean,
+  ) {}
+}
+
+/** Answers that were decided alike, as a set that can take in another one (union-find). */
+export class Alike {
+  private into: Alike | undefined;
+
+  /** The set that this one has become a part of; itself where it is none. */
+  get whole(): Alike {
+    if (!this.into) return this;
+    this.into = this.into.whole;
+    return this.into;
+  }
+  join(other: Alike): void {
+    if (other.whole !== this.whole) other.whole.into = this.whole;
+  }
 }
 
 /** What was written down about laying out one box, in a pass that does. */
@@ -48,9 +65,11 @@ export interface Record {
   readonly reasons: readonly Reasons[];
   /** How high the content is, and why; of boxes whose height was free. */
   readonly content: ContentReason | undefined;
+  /** The answers of the same box that are known to be decided as this one. */
+  readonly alike: Alike;
 }
 
-export const isComparison = (entry: Comparison | Laid): entry is Comparison => 'question' in entry;
+export const isComparison = (entry: Comparison | Laid): entry is Comparison => entry instanceof Comparison;
 
 /** One run of the engine over a screen. */
 export class Pass {
@@ -75,19 +94,21 @@ export class Pass {
   sign(box: Box, question: Topic, value: number, jump = false): void {
     if (this.log === undefined) return;
     const positive = value >= 0;
-    this.log.push({
-      box,
-      question,
-      value,
-      low: positive ? 0 : -Infinity,
-      high: positive ? Infinity : -Number.MIN_VALUE,
-      jump,
-    });
+    this.log.push(
+      new Comparison(
+        box,
+        question,
+        value,
+        positive ? 0 : -Infinity,
+        positive ? Infinity : -Number.MIN_VALUE,
+        jump,
+      ),
+    );
   }
 
   /** Notes that a value lies in a range with the same outcome throughout. */
   within(box: Box, question: Topic, value: number, low: number, high: number, jump: boolean): void {
-    this.log?.push({ box, question, value, low, high, jump });
+    this.log?.push(new Comparison(box, question, value, low, high, jump));
   }
 
   /** Notes how a value is held by two limits. */

@@ -25,7 +25,9 @@ export function layOutScroll(
   const seen = free ? undefined : Math.max(0, height - frameH);
   let innerWidth = room;
   if (content.axis !== 'vertical') {
-    const { max } = contentWidths(inner);
+    // Along a row that is as high as what is seen, pictures' widths follow from that.
+    const known = content.axis === 'horizontal' && definite ? seen : undefined;
+    const { max } = contentWidths(inner, known);
     pass.sign(inner, 'fit', room - max);
     innerWidth = Math.max(room, max);
   }

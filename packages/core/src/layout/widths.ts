@@ -34,7 +34,7 @@ export function contentWidths(box: Box, height?: number): Widths {
 function transferred(box: Box, widths: Widths): Widths {
   const { aspect, minHeight, maxHeight } = box.style;
   if (aspect === undefined || box.content.type === 'picture') return widths;
-  const least = typeof minHeight === 'number' ? widthOfHeight(box, minHeight) : 0;
+  const least = widthOfHeight(box, Math.max(frameHeight(box), typeof minHeight === 'number' ? minHeight : 0));
   const most = typeof maxHeight === 'number' ? Math.max(least, widthOfHeight(box, maxHeight)) : Infinity;
   const held = (width: number) => Math.max(least, Math.min(most, width));
   return { min: held(widths.min), max: held(widths.max) };

@@ -10,6 +10,7 @@
  */
 import type { Control, Project } from '../document/types.ts';
 import { prefixesInForce } from '../document/values.ts';
+import { alikeOf } from '../layout/between.ts';
 import type { Box } from '../layout/box.ts';
 import { allDifferences, firstDifference, turningPoint, unlike } from '../layout/differences.ts';
 import type { Laid } from '../layout/laid.ts';
@@ -157,6 +158,7 @@ function* solve(
   let left: number | undefined;
   if (difference === undefined) {
     if (!look || isLinear(at, from, to)) {
+      alikeOf(from.laid)?.join(alikeOf(to.laid)!);
       yield { from, to };
       return;
     }

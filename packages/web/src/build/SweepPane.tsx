@@ -205,6 +205,21 @@ export function SweepPane({ screen, control }: { screen: Control; control: Contr
                 onPointerLeave={() => setLit(undefined)}
               />
             ))}
+            {bands.map((band) => {
+              const last = band.points.at(-1);
+              if (!last || last.gap || y(last.low) - y(last.high) < 13) return null;
+              return (
+                <text
+                  key={band.control}
+                  x={x(last.at) - 6}
+                  y={(y(last.low) + y(last.high)) / 2 + 4}
+                  textAnchor="end"
+                  className={`pointer-events-none font-mono text-[11px] ${band.control === control.id ? 'fill-[#fffdf8]' : 'fill-ink'}`}
+                >
+                  {band.name}
+                </text>
+              );
+            })}
             {concerning.map((change) => (
               <line
                 key={change.width}

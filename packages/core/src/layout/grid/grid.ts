@@ -282,8 +282,8 @@ export function layOutGrid(
   }
   if (free) pass.held(box, contentHeight + frameH, limits.min, limits.max);
   const used = free ? Math.max(limits.min, Math.min(limits.max, contentHeight + frameH)) : height;
-  if (rowsIn === undefined && content.rows.some(hasFraction)) {
-    // Percentages refer to the height that came out (§11.1 step 4, as browsers do it).
+  if (rowsIn === undefined && [...content.rows, ...content.autoRows].some(asksHeight)) {
+    // Percentages refer to the height that came out, and `fr` shares it (§11.1 step 4, as browsers do it).
     rows = sizeRows(Math.max(0, used - frameH));
     contentHeight = rows.reduce((sum, { base }) => sum + base, 0) + gapsOf(rows, content.rowGap);
   }
@@ -305,12 +305,13 @@ export function layOutGrid(
       areaSize(rows, row, rowSpan, content.rowGap),
     ),
   );
-  const baselines = sharedBaselines(
-    pass,
-    content,
-    items,
-    laidItems.map(({ laid }) => laid),
+  // Baselines are those that items have before their row's size is known.
+  const before = items.map((item, index) =>
+    alignOf(item.box, content) === 'baseline'
+      ? layForRow(pass, item.box, widths[index]!)
+      : laidItems[index]!.laid,
   );
+  const baselines = sharedBaselines(pass, content, items, before);
   for (const [index, item] of items.entries()) {
     const { box: child } = item;
     const { style } = child;
@@ -319,15 +320,15 @@ export function layOutGrid(
     const justify = justifyOf(child, content);
     const spareX = areaWidth - laid.width - across(style.margin);
     const spareY = areaHeight - laid.height - down(style.margin);
-    const shift = align === 'baseline' ? baselineShift(laid, item, baselines) : 0;
-    const before = (word: Align, spare: number) =>
+    const shift = align === 'baseline' ? baselineShift(before[index]!, item, baselines) : 0;
+    const roomBefore = (word: Align, spare: number) =>
       word === 'center' ? spare / 2 : word === 'end' ? spare : 0;
     const aside =
       justify === 'baseline'
         ? edges.get(item.column)! - edgeOffset(content, child, laid.width)
-        : before(justify, spareX);
+        : roomBefore(justify, spareX);
     const x = start + columnStarts[item.column]! + aside + style.margin.start;
-    const y = top + rowStarts[item.row]! + before(align, spareY) + shift + style.margin.top;
+    const y = top + rowStarts[item.row]! + roomBefore(align, spareY) + shift + style.margin.top;
     children.push(laid);
     places.push(x, y);
     if (pass.explaining)
@@ -368,7 +369,7 @@ export function layOutGrid(
           parts: [
             { what: 'frame', value: top },
             { what: 'tracks', value: rowStarts[item.row]! },
-            { what: 'room', value: before(align, spareY) + shift },
+            { what: 'room', value: roomBefore(align, spareY) + shift },
             { what: 'margin', value: style.margin.top },
           ],
         },
@@ -453,10 +454,11 @@ const limitsOf = ({ min, max }: { min: number; max: number }) => ({
   ...(max < Infinity ? { max: { value: max, automatic: false } } : {}),
 });
 
-const hasFraction = (part: GridContent['rows'][number]): boolean =>
+/** Whether a track depends on the height of the grid. */
+const asksHeight = (part: GridContent['rows'][number]): boolean =>
   'auto' in part
-    ? part.tracks.some(hasFraction)
-    : isFraction(part.min) || isFraction(part.max) || isFraction(part.fitContent);
+    ? part.tracks.some(asksHeight)
+    : isFraction(part.min) || isFraction(part.max) || isFraction(part.fitContent) || flexOf(part) > 0;
 
 /** Items as the sizing of rows sees them: their height by content at the width of their columns. */
 function rowContributors(

@@ -1,0 +1,89 @@
+/** An exported page that runs: repeats follow their lists, splits and scrolls what is bound. */
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { contextOf, defaultBands, type Project, parseScreen } from '@hovrin/core';
+import { makePage, writePage } from '@hovrin/files';
+import type { Browser, Page } from 'playwright-core';
+import { afterAll, beforeAll, expect, it } from 'vitest';
+import { launchChromium } from '../browser/chromium.ts';
+
+const source = `<screen name="Bunks" padding="8">
+  <row gap="8">
+    <button name="more" text="More" on.press="count = count + 1; last = 'more'" />
+    <button name="fewer" text="Fewer" on.press="count = count - 1" />
+    <button name="turn" text="Turn" on.press="pane = pane === 'first' ? 'second' : 'first'" />
+  </row>
+  <text name="told" text="{last}" />
+  <repeat name="bunks" each="{['Ilka', 'Bruno', 'Fenna', 'Oddvar'].slice(0, count)}" as="guest" gap="4">
+    <row name="line" gap="4">
+      <text name="who" text="{guest}, bunk {count}" width="{count * 50}" />
+      <button name="pick" text="Pick" on.press="last = guest" />
+      <repeat name="marks" each="{[1, 2]}" as="mark" like="row"><text name="mark" text="{guest.length + mark}" /></repeat>
+    </row>
+  </repeat>
+  <split name="panes" show="{pane}"><text name="list" text="list" min-width="900" /><text name="detail" text="detail" /></split>
+</screen>`;
+
+let browser: Browser;
+let page: Page;
+let folder: string;
+beforeAll(async () => {
+  const base: Project = {
+    format: 1,
+    name: 'Bunks',
+    bands: defaultBands,
+    state: [
+      { name: 'count', type: 'number', initial: 2 },
+      { name: 'last', type: 'text', initial: 'nobody' },
+      { name: 'pane', type: 'text', initial: 'first' },
+    ],
+    assets: [],
+    screens: [],
+  };
+  let ids = 0;
+  const parsed = parseScreen(source, { file: 'bunks', context: contextOf(base), newId: () => `b${++ids}` });
+  if (!parsed.ok) throw new Error(JSON.stringify(parsed.problems));
+  folder = await mkdtemp(join(tmpdir(), 'hovrin-page-'));
+  await writePage(await makePage({ ...base, screens: [parsed.screen] }), folder, folder);
+  browser = await launchChromium();
+  page = await browser.newPage({ viewport: { width: 600, height: 800 } });
+  await page.goto(`file://${join(folder, 'index.html')}`);
+});
+afterAll(async () => {
+  await browser.close();
+  await rm(folder, { recursive: true });
+});
+
+const named = (name: string) => page.locator(`[data-name="${name}"]`);
+const names = () =>
+  page
+    .locator('[data-name^="who["]')
+    .evaluateAll((found) => found.map((element) => (element as HTMLElement).dataset.name));
+
+it('a repeat has as many copies as its list has items, each with its own item', async () => {
+  expect(await names()).toEqual(['who[0]', 'who[1]']);
+  expect(await named('who[1]').innerText()).toBe('Bruno, bunk 2');
+  await named('more').click();
+  expect(await names()).toEqual(['who[0]', 'who[1]', 'who[2]']);
+  expect(await named('who[2]').innerText()).toBe('Fenna, bunk 3');
+  expect((await named('who[0]').boundingBox())!.width).toBe(150);
+  await named('fewer').click();
+  await named('fewer').click();
+  expect(await names()).toEqual(['who[0]']);
+});
+
+it('events and repeats inside a repeat know their item, once for each press', async () => {
+  await named('more').click();
+  await named('pick[1]').click();
+  expect(await named('told').innerText()).toBe('Bruno');
+  expect(await named('mark[1][1]').innerText()).toBe('7');
+});
+
+it('a split shows the pane that its expression names, where there is room for one', async () => {
+  expect([await named('list').isVisible(), await named('detail').isVisible()]).toEqual([true, false]);
+  await named('turn').click();
+  expect([await named('list').isVisible(), await named('detail').isVisible()]).toEqual([false, true]);
+  await page.setViewportSize({ width: 1900, height: 800 });
+  expect([await named('list').isVisible(), await named('detail').isVisible()]).toEqual([true, true]);
+});
