@@ -48,7 +48,10 @@ await page.getByText(/of 1\d\d on this screen/).waitFor();
 await page.waitForTimeout(500);
 await shoot('sweep');
 await page.keyboard.press('s');
-await page.getByRole('button', { name: 'Tonight', exact: true }).first().click();
+await page
+  .getByRole('button', { name: /^Tonight/ })
+  .first()
+  .click();
 await page.getByRole('treeitem', { name: 'counts', exact: true }).click();
 await page.keyboard.press('a');
 await page.getByRole('combobox').waitFor();

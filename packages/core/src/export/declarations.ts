@@ -131,10 +131,6 @@ export function declarations(own: OwnValues, kind: string, around: Around): Decl
   else {
     size(css, around.type === 'pane' ? undefined : width, 'width', around);
     size(css, height, 'height', around);
-    if (around.type === 'pane') {
-      css.set('flex', `${around.part} 1 0px`);
-      css.set('min-width', '0');
-    }
   }
   for (const name of ['min-width', 'max-width', 'min-height', 'max-height'])
     when<Limit>(name, (value) => css.set(name, limit(value)));

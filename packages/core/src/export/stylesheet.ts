@@ -102,7 +102,13 @@ function declarationsUnder(
   const kind = kindOf(control);
   const own = ownValues(control, kind, prefixes);
   const parts = kind.parts?.(control.children) ?? [];
-  const css = new Map(declarations(withoutParts(own, parts), kind.name, aroundOf(parent, control, prefixes)));
+  const around = aroundOf(parent, control, prefixes);
+  const css = new Map(declarations(withoutParts(own, parts), kind.name, around));
+  // A pane of a split takes its part of the width, whatever is in it.
+  if (around.type === 'pane') {
+    css.set('flex', `${around.part} 1 0px`);
+    if (!css.has('min-width')) css.set('min-width', '0');
+  }
   const colour = colourDeclaration(kind, own);
   if (colour) css.set(...colour);
   const found = new Map<string, Declarations>([['', css]]);
