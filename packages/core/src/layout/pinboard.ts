@@ -137,7 +137,6 @@ export function layOutPinboard(
       childWidth = Math.min(max, Math.max(min, room));
       widthRule = { rule: 'fit', min, max, room: inline.room, margin };
     }
-    const asked = childWidth;
     pass.held(child, childWidth, widthLimits.min, widthLimits.max);
     childWidth = Math.max(widthLimits.min, Math.min(widthLimits.max, childWidth));
 
@@ -162,10 +161,10 @@ export function layOutPinboard(
       reasons.push({
         width: {
           by: widthRule,
-          limits: limitReasons(widthLimits, asked),
+          limits: limitReasons(widthLimits),
           result: childWidth,
         },
-        height: { by: heightRule!, limits: limitReasons(heightLimits, laid.height), result: laid.height },
+        height: { by: heightRule!, limits: limitReasons(heightLimits), result: laid.height },
         x: pinned(inline, x, style.margin.start, border.start),
         y: pinned(block, y, style.margin.top, border.top),
       });
@@ -189,7 +188,7 @@ export function layOutPinboard(
   };
 }
 
-const limitReasons = ({ min, max }: { min: number; max: number }, _asked: number) => ({
+const limitReasons = ({ min, max }: { min: number; max: number }) => ({
   ...(min > 0 ? { min: { value: min, automatic: false } } : {}),
   ...(max < Infinity ? { max: { value: max, automatic: false } } : {}),
 });

@@ -13,7 +13,7 @@ import { fixesFor } from './fixes.ts';
 import { placeWorkings } from './place.ts';
 import { remarksOn } from './remarks.ts';
 import { placeSentence, sizeSentence } from './sentences.ts';
-import { type Axis, SizeWords } from './size.ts';
+import { SizeWords } from './size.ts';
 
 export const questions: readonly Question[] = ['width', 'height', 'x', 'y'];
 
@@ -30,7 +30,7 @@ export class Why {
     screen: Control,
     private readonly view: View,
   ) {
-    this.on = new Explained(shaper, project, screen, view);
+    this.on = new ExplainedScreen(shaper, project, screen, view);
     this.builder = boxesFor(shaper, project, view);
   }
 
@@ -173,5 +173,3 @@ function sourcesOf(on: ExplainedScreen, found: Found, question: Question): Sourc
     }),
   );
 }
-
-export type { Axis };

@@ -58,7 +58,7 @@ function sizeFixes(on: ExplainedScreen, found: Found, axis: 'width' | 'height', 
   const main = on.axisOf(parentFound.laid.box) === (axis === 'width' ? 'row' : 'column');
   const hasText = found.laid.box.content.type === 'text';
 
-  if (by.rule === 'share' && by.left <= 0 && isByContent(on, found, axis)) {
+  if (by.rule === 'share' && by.left <= 0 && isByContent(found, axis)) {
     const around = parentFound.parent;
     if (around) {
       const over = on.name(on.controlOf(around));

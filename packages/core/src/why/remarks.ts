@@ -53,7 +53,7 @@ export function remarksOn(on: ExplainedScreen, found: Found, question: Question)
         : `${on.name(control)} is held up to ${show(size)} by its min-${axis}; that is missing here.`,
     );
   const by = found.reasons?.[question]?.by;
-  if (by?.rule === 'share' && by.left <= 0 && isByContent(on, found, axis))
+  if (by?.rule === 'share' && by.left <= 0 && isByContent(found, axis))
     remarks.push(
       `${parent} is only as ${words[axis].large} as its content, so it never has anything left over.`,
     );
@@ -70,7 +70,7 @@ export function remarksOn(on: ExplainedScreen, found: Found, question: Question)
 }
 
 /** Whether the parent's size along an axis comes from what is in it. */
-export function isByContent(_on: ExplainedScreen, found: Found, axis: 'width' | 'height'): boolean {
+export function isByContent(found: Found, axis: 'width' | 'height'): boolean {
   const { parent } = found;
   if (!parent) return false;
   const by = parent.reasons?.[axis]?.by;
