@@ -8,7 +8,7 @@ import { boxesFor, layOutRoot, type View } from '../layout/screen-layout.ts';
 import { applyStep } from '../steps/step.ts';
 import type { Shaper } from '../text/shaper.ts';
 import type { Explanation, Fix, Question, Source } from './explanation.ts';
-import { ExplainedScreen as Explained, type ExplainedScreen, type Found } from './find.ts';
+import { ExplainedScreen, type Found } from './find.ts';
 import { fixesFor } from './fixes.ts';
 import { placeWorkings } from './place.ts';
 import { remarksOn } from './remarks.ts';
