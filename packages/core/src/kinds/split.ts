@@ -36,6 +36,8 @@ export const split: Kind = {
     {
       name: 'hinge',
       label: 'Gap at the hinge',
+      // Read and kept; shown once there are folding sizes for it to act on.
+      onlyIn: [],
       group: 'inside',
       type: flagType,
       effect: 'layout',

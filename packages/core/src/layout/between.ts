@@ -109,8 +109,10 @@ export class Answers {
     const index = this.indexOf(answer.width);
     this.laid.splice(index, 0, answer);
     this.alike.splice(index, 0, undefined);
-    // The one before it has a new neighbour; what was alike across stays alike.
-    if (index > 0) this.alike[index] = this.alike[index - 1] === true ? true : undefined;
+    if (index === 0) return;
+    // The one before it has a new neighbour: what was alike across stays alike, all else is to be looked at.
+    if (this.alike[index - 1] === true) this.alike[index] = true;
+    else this.alike[index - 1] = undefined;
   }
 
   /**

@@ -1,6 +1,13 @@
 /** Writes down why the children of a row or column have their sizes and places, from what the layout has at hand. */
 import { type FlexInside, type Item, roomBefore, roomBetween } from './flex.ts';
-import type { LimitReason, Limits, LineRoom, PlaceReason, Reasons, SizeReason, SizeRule } from './reason.ts';
+import {
+  type LineRoom,
+  limitReasons,
+  type PlaceReason,
+  type Reasons,
+  type SizeReason,
+  type SizeRule,
+} from './reason.ts';
 import type { Pass } from './record.ts';
 import {
   across,
@@ -13,7 +20,6 @@ import {
   isFraction,
   isShare,
   pixels,
-  type Range,
   widthRange,
 } from './sizes.ts';
 import { contentWidths } from './widths.ts';
@@ -109,22 +115,12 @@ export function explainFlex(pass: Pass, inside: FlexInside, outcome: FlexOutcome
     };
 }
 
-const limit = (value: number, automatic = false): LimitReason => ({ value, automatic });
-
-/** Limits as a reason; `automatic`: the least one is nobody's wish; `always`: it counts even where it is 0. */
-function limitsOf({ min, max }: Range, automatic: boolean, always = false): Limits {
-  return {
-    ...(min > 0 || always ? { min: limit(min, automatic) } : {}),
-    ...(max < Infinity ? { max: limit(max) } : {}),
-  };
-}
-
 function mainReason(item: Item, line: readonly Item[], inside: FlexInside, outcome: FlexOutcome): SizeReason {
   const { row } = inside;
   const { style } = item.box;
   const asked = row ? style.width : style.height;
   const own = row ? widthRange(item.box, inside.width) : heightRange(item.box, inside.heightBasis);
-  const limits = limitsOf(item, item.min > own.min, item.change === 'gave way');
+  const limits = limitReasons(item, item.min > own.min, item.change === 'gave way');
   const of = row ? inside.width : inside.heightBasis;
   let by: SizeRule;
   if (item.change === 'grew')
@@ -188,7 +184,7 @@ function lineRoom(
 function heightReason(item: Item, line: number, inside: FlexInside): SizeReason {
   const { box } = item;
   const { style } = box;
-  const limits = limitsOf(heightRange(box, inside.heightBasis), false);
+  const limits = limitReasons(heightRange(box, inside.heightBasis), false);
   const result = item.laid.height;
   if (typeof style.height === 'number')
     return { by: { rule: 'number', value: style.height }, limits, result };
@@ -215,7 +211,7 @@ function heightReason(item: Item, line: number, inside: FlexInside): SizeReason 
 function widthReason(item: Item, line: number, inside: FlexInside): SizeReason {
   const { box } = item;
   const { style } = box;
-  const limits = limitsOf(widthRange(box, inside.width), false);
+  const limits = limitReasons(widthRange(box, inside.width), false);
   const result = item.laid.width;
   const fixed = pixels(style.width, inside.width);
   if (isFraction(style.width))

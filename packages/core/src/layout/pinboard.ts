@@ -2,7 +2,7 @@
 import type { Box, Pin, PinboardContent, Pins, Size } from './box.ts';
 import type { Laid } from './laid.ts';
 import { layOut } from './lay-out.ts';
-import type { PlaceReason, Reasons, SizeRule } from './reason.ts';
+import { limitReasons, type PlaceReason, type Reasons, type SizeRule } from './reason.ts';
 import type { Pass } from './record.ts';
 import {
   across,
@@ -187,11 +187,6 @@ export function layOutPinboard(
     record: undefined,
   };
 }
-
-const limitReasons = ({ min, max }: { min: number; max: number }) => ({
-  ...(min > 0 ? { min: { value: min, automatic: false } } : {}),
-  ...(max < Infinity ? { max: { value: max, automatic: false } } : {}),
-});
 
 const pinned = (held: Hold, offset: number, margin: number, border: number): PlaceReason => ({
   by: held.by === 'none' ? 'free' : 'pin',

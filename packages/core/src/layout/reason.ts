@@ -31,6 +31,21 @@ export interface LineRoom {
   readonly byContent: boolean;
 }
 
+/**
+ * Limits as a reason; those that cannot matter are left out.
+ *
+ * @param automatic the least one is nobody's wish.
+ * @param always the least one counts even where it is 0.
+ */
+export const limitReasons = (
+  { min, max }: { readonly min: number; readonly max: number },
+  automatic = false,
+  always = false,
+): Limits => ({
+  ...(min > 0 || always ? { min: { value: min, automatic } } : {}),
+  ...(max < Infinity ? { max: { value: max, automatic: false } } : {}),
+});
+
 /** The tracks under an item of a grid along one axis. */
 export interface AreaReason {
   readonly tracks: readonly {

@@ -2,7 +2,7 @@
 import type { Align, Box, GridContent, Track } from '../box.ts';
 import type { Laid, Widths } from '../laid.ts';
 import { layOut } from '../lay-out.ts';
-import type { AreaReason, Reasons, SizeRule } from '../reason.ts';
+import { type AreaReason, limitReasons, type Reasons, type SizeRule } from '../reason.ts';
 import type { Pass } from '../record.ts';
 import {
   across,
@@ -338,7 +338,7 @@ export function layOutGrid(
             widthRule.rule === 'stretch'
               ? { ...widthRule, area: areaReason(columns, item.column, item.columnSpan, content.columnGap) }
               : widthRule,
-          limits: limitsOf(widthRange(child, areaWidth)),
+          limits: limitReasons(widthRange(child, areaWidth)),
           result: laid.width,
         },
         height: {
@@ -346,7 +346,7 @@ export function layOutGrid(
             heightRule.rule === 'stretch'
               ? { ...heightRule, area: areaReason(rows, item.row, item.rowSpan, content.rowGap) }
               : heightRule,
-          limits: limitsOf(heightRange(child, areaHeight)),
+          limits: limitReasons(heightRange(child, areaHeight)),
           result: laid.height,
         },
         x: {
@@ -448,11 +448,6 @@ function layItem(
   if (clamped !== laid.height) laid = layOut(pass, box, width, clamped, false);
   return { laid, areaWidth, areaHeight, widthRule, heightRule };
 }
-
-const limitsOf = ({ min, max }: { min: number; max: number }) => ({
-  ...(min > 0 ? { min: { value: min, automatic: false } } : {}),
-  ...(max < Infinity ? { max: { value: max, automatic: false } } : {}),
-});
 
 /** Whether a track depends on the height of the grid. */
 const asksHeight = (part: GridContent['rows'][number]): boolean =>
