@@ -63,8 +63,12 @@ export class ParityBench {
     await rm(this.folder, { recursive: true });
   }
 
-  /** Compares a project's start screen in some views. */
-  async compare(project: Project, views: readonly View[]): Promise<Comparison> {
+  /**
+   * Compares a project's start screen in some views.
+   *
+   * @param over boxes are listed that differ by more, CSS px.
+   */
+  async compare(project: Project, views: readonly View[], over = tolerance): Promise<Comparison> {
     const screen = startScreen(project)!;
     const exported = await makePage(project);
     for (const [path, text] of exported.files) await writeFile(join(this.folder, path), text);
@@ -100,7 +104,7 @@ export class ParityBench {
           : Number.POSITIVE_INFINITY;
         boxes++;
         worst = Math.max(worst, by);
-        if (by > tolerance) differences.push({ name: box.name, view, core, browser, by });
+        if (by > over) differences.push({ name: box.name, view, core, browser, by });
       }
     }
     return { boxes, worst, differences };

@@ -2,13 +2,13 @@
  * The full run: many random documents in five views each; prints documents, boxes compared, worst difference. A
  * document that differs is made as small as it can be and kept in `found/`, where the tests hold it from then on.
  */
-import { mkdir, writeFile } from 'node:fs/promises';
+import { mkdir, readFile, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { type Control, defaultBands, printScreen, type View } from '@hovrin/core';
 import { workspace } from '@hovrin/files';
 import { ParityBench, tolerance } from './compare.ts';
-import { randomScreen, shrink, trialProject } from './documents.ts';
+import { randomScreen, readTrial, shrink, trialProject } from './documents.ts';
 import { foundFolder } from './found.ts';
 
 const { values } = parseArgs({
@@ -17,8 +17,12 @@ const { values } = parseArgs({
     seed: { type: 'string', default: '41000' },
     /** Properties and kinds that no document has. */
     without: { type: 'string', default: '' },
+    /** A document of its own instead of random ones: every box of it in every view, as the core and the page have it. */
+    file: { type: 'string' },
     /** Also what is known to differ now and then. */
     rare: { type: 'boolean', default: false },
+    /** How often a differing document is laid out to make it smaller. */
+    tries: { type: 'string', default: '200' },
     /** Shrinks and shows, keeps nothing. */
     look: { type: 'boolean', default: false },
   },
@@ -35,6 +39,14 @@ const views: View[] = [
 ];
 
 const bench = await ParityBench.open();
+if (values.file) {
+  const project = readTrial(await readFile(values.file, 'utf8'));
+  for (const { name, view, core, browser } of (await bench.compare(project, views, Number.NEGATIVE_INFINITY))
+    .differences)
+    console.log(`${view.width}\t${name}\tcore ${core.join(' ')}\tbrowser ${browser?.join(' ')}`);
+  await bench.close();
+  process.exit();
+}
 let boxes = 0;
 let worst = 0;
 const differing: number[] = [];
@@ -44,7 +56,9 @@ async function keep(seed: number, screen: Control, view: View): Promise<void> {
   let tries = 0;
   const least = await shrink(
     screen,
-    async (less) => tries++ < 120 && (await bench.compare(trialProject(less), [view])).differences.length > 0,
+    async (less) =>
+      tries++ < Number(values.tries) &&
+      (await bench.compare(trialProject(less), [view])).differences.length > 0,
   );
   const { differences } = await bench.compare(trialProject(least), [view]);
   const text = printScreen(least, defaultBands);

@@ -4,7 +4,7 @@ import { defaultBands, parseScreen, printScreen, type View } from '@hovrin/core'
 import { readProjectFolder, workspace } from '@hovrin/files';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { ParityBench } from './compare.ts';
-import { randomScreen, shrink, trialAssets, trialProject } from './documents.ts';
+import { randomScreen, readTrial, shrink, trialAssets, trialProject } from './documents.ts';
 import { foundDocuments } from './found.ts';
 import { rules } from './rules.ts';
 
@@ -24,14 +24,7 @@ describe('each rule, and what once differed', () => {
   it.each([...rules, ...foundDocuments()].map((rule) => [rule.name, rule.source] as const))(
     '%s',
     async (_, source) => {
-      let count = 0;
-      const parsed = parseScreen(source, {
-        file: 'rule',
-        newId: () => `r${++count}`,
-        context: { bands: defaultBands, names: new Map(), screens: new Set(), namesKnown: false },
-      });
-      if (!parsed.ok) throw new Error(JSON.stringify(parsed.problems));
-      const result = await bench.compare(trialProject(parsed.screen), [
+      const result = await bench.compare(readTrial(source), [
         ...views,
         { width: 390, height: 844, textScale: 1.3 },
         { width: 360, height: 640, rightToLeft: true },

@@ -40,5 +40,8 @@ export const divider: Kind = {
   padding: 0.5px;
   border: 0;
   background: var(--line);
+}
+.k-pinboard > .k-divider {
+  align-self: auto;
 }`,
 };

@@ -235,8 +235,11 @@ export interface Box {
    * something inside asks for a part of it.
    */
   readonly heightMatters: boolean;
-  /** Whether it or anything inside has a ratio, so that widths by content may follow from heights. */
-  readonly ratioInside: boolean;
+  /**
+   * Whether its width by content may follow from a height: it or something inside has a ratio, or is a column that
+   * wraps.
+   */
+  readonly widthAsksHeight: boolean;
   /** What the engine has worked out about this box; belongs to the engine. */
   readonly known: Known;
 }
@@ -256,7 +259,7 @@ export interface Known {
 }
 
 /** Makes a box with nothing known about it yet. */
-export function makeBox(box: Omit<Box, 'known' | 'heightMatters' | 'ratioInside'>): Box {
+export function makeBox(box: Omit<Box, 'known' | 'heightMatters' | 'widthAsksHeight'>): Box {
   return {
     control: box.control,
     style: box.style,
@@ -265,10 +268,11 @@ export function makeBox(box: Omit<Box, 'known' | 'heightMatters' | 'ratioInside'
     look: box.look,
     items: box.items,
     heightMatters: askHeight(box.content, box.children),
-    ratioInside:
+    widthAsksHeight:
       box.style.aspect !== undefined ||
       box.content.type === 'picture' ||
-      box.children.some((child) => child.ratioInside),
+      (box.content.type === 'flex' && box.content.wrap && box.content.direction === 'column') ||
+      box.children.some((child) => child.widthAsksHeight),
     known: { widths: undefined, laid: [], recorded: [], swept: undefined, plain: undefined, explained: [] },
   };
 }
@@ -288,10 +292,10 @@ function askHeight(content: Content, children: readonly Box[]): boolean {
     default:
       return false;
   }
-  for (const { style, heightMatters, ratioInside } of children) {
+  for (const { style, heightMatters, widthAsksHeight } of children) {
     if (isFractionOf(style.height) || isFractionOf(style.minHeight) || isFractionOf(style.maxHeight))
       return true;
-    if (ratioInside) return true;
+    if (widthAsksHeight) return true;
     if (heightMatters && typeof style.height !== 'number') return true;
   }
   return false;

@@ -202,7 +202,7 @@ function rowItem(pass: Pass, child: Box, inside: FlexInside): Item {
   if (fixed !== undefined) base = fixed;
   else if (isShare(style.width)) base = 0;
   else {
-    const height = child.ratioInside ? knownHeight(pass, child, inside) : undefined;
+    const height = child.widthAsksHeight ? knownHeight(pass, child, inside) : undefined;
     const byHeight = height !== undefined && hasRatio(child) ? widthOfHeight(child, height) : undefined;
     const widths = widthsWithin(child, height, inside.heightBasis);
     base = byHeight ?? widths.max;
@@ -282,7 +282,7 @@ function columnItemWidth(
   if (fixed !== undefined) width = fixed;
   else if (fill !== undefined && fills(style.width, align)) width = fill - margin;
   else {
-    const height = child.ratioInside ? knownHeight(pass, child, inside) : undefined;
+    const height = child.widthAsksHeight ? knownHeight(pass, child, inside) : undefined;
     let widths = widthsWithin(child, height, inside.heightBasis);
     if (height !== undefined && hasRatio(child)) {
       const byHeight = widthOfHeight(child, height);
@@ -400,7 +400,7 @@ function widthAtHeight(
   definite: boolean,
 ): number {
   const { style } = box;
-  if (!box.ratioInside || pixels(style.width, inside.width) !== undefined || fills(style.width, align))
+  if (!box.widthAsksHeight || pixels(style.width, inside.width) !== undefined || fills(style.width, align))
     return width;
   const limits = widthRange(box, inside.width);
   if (!hasRatio(box)) {

@@ -130,7 +130,7 @@ export function layOutPinboard(
         childWidth = Math.max(childWidth, contentWidths(child).min);
       widthRule = { rule: 'ratio', from: childHeight, value: childWidth };
     } else {
-      const { min, max } = contentWidths(child);
+      const { min, max } = contentWidths(child, childHeight);
       const room = inline.room - margin;
       pass.sign(child, 'fit', room - max);
       pass.sign(child, 'fit', room - min);

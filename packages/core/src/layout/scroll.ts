@@ -49,11 +49,17 @@ export function layOutScroll(
   }
   const used = free ? Math.max(limits.min, Math.min(limits.max, natural)) : height;
   const { border, padding } = box.style;
+  // Baselines of what is inside count no lower than the box's own edge (Align 3 §9.1).
+  let baseline = laid.baseline === undefined ? undefined : frameTop(box) + laid.baseline;
+  if (baseline !== undefined) {
+    pass.sign(box, 'least', used - baseline);
+    baseline = Math.min(baseline, used);
+  }
   return {
     box,
     width,
     height: used,
-    baseline: laid.baseline === undefined ? undefined : frameTop(box) + laid.baseline,
+    baseline,
     lines: [],
     children: [laid],
     places: [frameStart(box), frameTop(box)],

@@ -25,7 +25,7 @@ import {
  * @param height the box's border-box height, where that is known beforehand: pictures inside may follow from it.
  */
 export function contentWidths(box: Box, height?: number): Widths {
-  if (height !== undefined && box.ratioInside) return transferred(box, measure(box, height));
+  if (height !== undefined && box.widthAsksHeight) return transferred(box, measure(box, height));
   box.known.widths ??= transferred(box, measure(box, undefined));
   return box.known.widths;
 }
@@ -82,7 +82,10 @@ function measure(box: Box, height: number | undefined): Widths {
         }
       }
       if (!row)
-        return { min: min + frame, max: (content.wrap ? columnsWidth(box, content, max) : max) + frame };
+        return {
+          min: min + frame,
+          max: (content.wrap ? columnsWidth(box, content, max, height) : max) + frame,
+        };
       const gaps = Math.max(0, box.children.length - 1) * content.columnGap;
       return { min: min + (content.wrap ? 0 : gaps) + frame, max: max + gaps + frame };
     }
@@ -93,8 +96,8 @@ function measure(box: Box, height: number | undefined): Widths {
  * How wide a column that wraps is when all its children have as much room as the widest wants: its lines beside
  * each other. (Flexbox 1 §9.9.1 leaves this open; browsers lay it out to find out.)
  */
-function columnsWidth(box: Box, content: FlexContent, widest: number): number {
-  const height = pixels(box.style.height, undefined) ?? heightRange(box, undefined).max;
+function columnsWidth(box: Box, content: FlexContent, widest: number, known: number | undefined): number {
+  const height = known ?? pixels(box.style.height, undefined) ?? heightRange(box, undefined).max;
   const room = height - frameHeight(box);
   if (room === Infinity) return widest;
   let total = 0;
@@ -128,7 +131,7 @@ function heightByContainer(
   child: Box,
   known: number | undefined,
 ): number | undefined {
-  if (!child.ratioInside) return undefined;
+  if (!child.widthAsksHeight) return undefined;
   const height = known ?? pixels(container.style.height, undefined);
   if (height === undefined) return undefined;
   return heightWithin(child, content, Math.max(0, height - frameHeight(container)));
@@ -166,7 +169,7 @@ export function contribution(child: Box, row: boolean, byParent?: number): Width
   let own: Widths;
   if (fixed !== undefined) own = same(fixed);
   else {
-    const height = child.ratioInside ? (byParent ?? pixels(style.height, undefined)) : undefined;
+    const height = child.widthAsksHeight ? (byParent ?? pixels(style.height, undefined)) : undefined;
     own = contentWidths(child, height);
     if (height !== undefined && hasRatio(child)) {
       const limits = heightRange(child, undefined);

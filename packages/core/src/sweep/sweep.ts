@@ -131,7 +131,7 @@ function bandChange(width: number, before: readonly string[], after: readonly st
  * worked out without comparisons being written down.
  */
 function careful(root: Box): boolean {
-  return root.ratioInside || hasGrid(root);
+  return root.widthAsksHeight || hasGrid(root);
 }
 const hasGrid = (box: Box): boolean =>
   (box.content.type === 'grid' && !box.content.layers) || box.children.some(hasGrid);

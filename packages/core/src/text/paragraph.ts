@@ -90,7 +90,7 @@ export function setText(shaper: Shaper, text: string, style: TextStyle, rightToL
 }
 
 function prepare(shaper: Shaper, text: string, style: TextStyle, rightToLeft: boolean): Paragraphs {
-  const size = glyphSize(style.size);
+  const size = glyphSize(style.size, shaper.unitsPerEm(style));
   const spacing = style.letterSpacing;
   const options = { rightToLeft, spaced: spacing !== 0 };
   const pieces: Piece[] = collapse(text).map((line) => ({
@@ -102,8 +102,20 @@ function prepare(shaper: Shaper, text: string, style: TextStyle, rightToLeft: bo
   const endOfWords = (piece: Piece, start: number, end: number): number =>
     end > start && piece.text[end - 1] === ' ' ? end - 1 : end;
 
-  const widthIn = ({ offsets, clusters }: ShapedText, start: number, end: number): number =>
-    (offsets[end]! - offsets[start]!) * size + (clusters[end]! - clusters[start]!) * spacing;
+  /** From a text's start to a character of it. */
+  const placeIn = ({ offsets, clusters }: ShapedText, at: number): number =>
+    offsets[at]! * size + clusters[at]! * spacing;
+  /** Stretches of one direction are measured by themselves, and each is rounded up. */
+  const widthIn = (shaped: ShapedText, start: number, end: number): number => {
+    let width = 0;
+    let from = start;
+    for (const turn of shaped.turns ?? []) {
+      if (turn <= from || turn >= end) continue;
+      width += ceilUnit(placeIn(shaped, turn) - placeIn(shaped, from));
+      from = turn;
+    }
+    return width + placeIn(shaped, end) - placeIn(shaped, from);
+  };
 
   /** Width of a stretch as a part of the whole. */
   const widthWithin = (piece: Piece, start: number, end: number): number =>
@@ -131,9 +143,13 @@ function prepare(shaper: Shaper, text: string, style: TextStyle, rightToLeft: bo
   let maxContent = 0;
   for (const piece of pieces) {
     maxContent = Math.max(maxContent, widthOf(piece, 0, piece.text.length));
+    const shaped = shaper.shape(piece.text, style, options);
     let start = 0;
     for (const end of piece.breaks) {
-      minContent = Math.max(minContent, widthWithin(piece, start, end));
+      // Browsers round the places of both ends, not the width between them.
+      const least =
+        ceilUnit(placeIn(shaped, endOfWords(piece, start, end))) - ceilUnit(placeIn(shaped, start));
+      minContent = Math.max(minContent, least);
       start = end;
     }
   }
@@ -185,7 +201,7 @@ function prepare(shaper: Shaper, text: string, style: TextStyle, rightToLeft: bo
   /** The last answers; a pass over a screen asks for a width more than once. */
   const known: SetLines[] = [];
   return {
-    minContent: ceilUnit(minContent),
+    minContent,
     maxContent: widest,
     lineHeight,
     baseline,

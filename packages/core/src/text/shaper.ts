@@ -24,6 +24,8 @@ export interface ShapedText {
   readonly clusters: Uint32Array;
   /** 1 where a break in front of the index could change the shapes on either side (kerning, ligatures). */
   readonly unsafe: Uint8Array;
+  /** Where the direction turns, in reading order; undefined where it never does. */
+  readonly turns: readonly number[] | undefined;
 }
 
 /** How a text is shaped besides its face. */
@@ -98,6 +100,11 @@ export class Shaper {
     };
   }
 
+  /** Units that an em of a face is divided into. */
+  unitsPerEm(face: Face): number {
+    return this.filesOf(face)[0]!.unitsPerEm;
+  }
+
   /** Shapes a text in a face. Never fails: a character that no file covers takes the first file's blank. */
   shape(text: string, face: Face, options: ShapeOptions): ShapedText {
     const key = `${faceKey(face)}/${options.rightToLeft ? 'r' : ''}${options.spaced ? 's' : ''}/${text}`;
@@ -144,7 +151,7 @@ export class Shaper {
       at += advance;
       count += starts;
     }
-    return { text, offsets, clusters, unsafe };
+    return { text, offsets, clusters, unsafe, turns: levels && turnsOf(levels) };
   }
 }
 
@@ -153,6 +160,12 @@ function openFont(data: Uint8Array): { font: Font; unitsPerEm: number; present: 
   new Uint8Array(copy).set(data);
   const face = new FontFace(new Blob(copy));
   return { font: new Font(face), unitsPerEm: face.upem, present: [...face.collectUnicodes()] };
+}
+
+function turnsOf(levels: Uint8Array): readonly number[] | undefined {
+  const turns: number[] = [];
+  for (let index = 1; index < levels.length; index++) if (levels[index] !== levels[index - 1]) turns.push(index);
+  return turns.length > 0 ? turns : undefined;
 }
 
 interface Run {

@@ -3,7 +3,9 @@ import type { Box, GridContent } from '../box.ts';
 import type { Widths } from '../laid.ts';
 import { Pass } from '../record.ts';
 import { down, fills, frameHeight, frameWidth, isFraction, widthRange } from '../sizes.ts';
-import { alignOf, columnContributors, tracksOf, widthsAtHeight } from './grid.ts';
+import { alignOf } from './areas.ts';
+import { columnContributors, widthsAtHeight } from './contributions.ts';
+import { tracksOf } from './grid.ts';
 import { type Placed, placeItems } from './placement.ts';
 import { gapsOf, sizeTracks, startTracks } from './sizing.ts';
 import { explicitTracks } from './tracks.ts';
@@ -20,9 +22,9 @@ export function gridWidths(box: Box, content: GridContent): Widths {
   // Where an item's rows have fixed sizes its height is known, and what is inside may follow from that.
   const byRows = new Map<Placed, Widths>();
   for (const item of placement.items) {
-    const { style, ratioInside } = item.box;
+    const { style, widthAsksHeight } = item.box;
     const byContent = typeof style.width !== 'number' && !isFraction(style.width);
-    if (!ratioInside || !byContent || !fills(style.height, alignOf(item.box, content))) continue;
+    if (!widthAsksHeight || !byContent || !fills(style.height, alignOf(item.box, content))) continue;
     const over = rows.tracks.slice(
       item.row - placement.rowsBefore,
       item.row - placement.rowsBefore + item.rowSpan,

@@ -1,0 +1,157 @@
+/** Items of a grid in their areas: how large an area is, and how an item lies in it (CSS Grid 1 §6, Align 3 §6). */
+import type { Align, Box, GridContent } from '../box.ts';
+import type { Laid } from '../laid.ts';
+import { layOut } from '../lay-out.ts';
+import type { AreaReason, SizeRule } from '../reason.ts';
+import type { Pass } from '../record.ts';
+import {
+  across,
+  down,
+  fills,
+  hasRatio,
+  heightRange,
+  isFraction,
+  isShare,
+  pixels,
+  widthOfHeight,
+  widthRange,
+} from '../sizes.ts';
+import { contentWidths } from '../widths.ts';
+import { flexOf, gapsOf, type SizedTrack } from './sizing.ts';
+
+/** The size of an area: its tracks and the gaps between them. */
+export function areaSize(tracks: readonly SizedTrack[], from: number, span: number, gap: number): number {
+  const over = tracks.slice(from, from + span);
+  return over.reduce((sum, { base }) => sum + base, 0) + gapsOf(over, gap);
+}
+
+/** The tracks under an item, for a reason. */
+export function areaReason(
+  tracks: readonly SizedTrack[],
+  from: number,
+  span: number,
+  gap: number,
+): AreaReason {
+  const over = tracks.slice(from, from + span);
+  return {
+    tracks: over.map(({ base, raisedBy, track }, index) => ({
+      number: from + index + 1,
+      size: base,
+      raisedBy,
+      flexible: flexOf(track) > 0,
+    })),
+    gaps: gapsOf(over, gap),
+  };
+}
+
+/** Where each track begins, from the content's start. */
+export function trackStarts(tracks: readonly SizedTrack[], gap: number): number[] {
+  const starts: number[] = [];
+  let at = 0;
+  let first = true;
+  for (const { base, collapsed } of tracks) {
+    if (!collapsed) {
+      if (!first) at += gap;
+      first = false;
+    }
+    starts.push(at);
+    at += base;
+  }
+  return starts;
+}
+
+/** How an item lies in its area. */
+export const justifyOf = ({ style }: Box, content: GridContent): Align =>
+  isShare(style.width) ? 'stretch' : (style.justifySelf ?? content.justify);
+
+export const alignOf = ({ style }: Box, content: GridContent): Align =>
+  isShare(style.height) ? 'stretch' : (style.alignSelf ?? content.align);
+
+/** An item's width in an area of some width, and the rule that gave it. */
+export function itemWidth(
+  pass: Pass,
+  box: Box,
+  content: GridContent,
+  area: number,
+  height: number | undefined,
+): { width: number; rule: SizeRule } {
+  const { style } = box;
+  const limits = widthRange(box, area);
+  const margin = across(style.margin);
+  const fixed = pixels(style.width, area);
+  let width: number;
+  let rule: SizeRule;
+  if (fixed !== undefined) {
+    width = fixed;
+    rule = isFraction(style.width)
+      ? { rule: 'percent', fraction: style.width.fraction, of: area }
+      : { rule: 'number', value: fixed };
+  } else if (fills(style.width, justifyOf(box, content))) {
+    width = area - margin;
+    rule = { rule: 'stretch', from: area, margin, to: 'area' };
+  } else if (hasRatio(box) && height !== undefined) {
+    width = widthOfHeight(box, height);
+    if (box.content.type !== 'picture' && style.minWidth === undefined)
+      width = Math.max(width, contentWidths(box).min);
+    rule = { rule: 'ratio', from: height, value: width };
+  } else {
+    const { min, max } = contentWidths(box, height);
+    const room = area - margin;
+    pass.sign(box, 'fit', room - max);
+    pass.sign(box, 'fit', room - min);
+    width = Math.min(max, Math.max(min, room));
+    rule = { rule: 'fit', min, max, room: area, margin };
+  }
+  pass.held(box, width, limits.min, limits.max);
+  return { width: Math.max(limits.min, Math.min(limits.max, width)), rule };
+}
+
+/** An item in its area, with the rules that gave its size. */
+interface LaidItem {
+  readonly laid: Laid;
+  readonly areaWidth: number;
+  readonly areaHeight: number;
+  readonly widthRule: SizeRule;
+  readonly heightRule: SizeRule;
+}
+
+export function layItem(
+  pass: Pass,
+  box: Box,
+  content: GridContent,
+  areaWidth: number,
+  areaHeight: number,
+): LaidItem {
+  const { style } = box;
+  const limits = heightRange(box, areaHeight);
+  const held = (value: number) => {
+    pass.held(box, value, limits.min, limits.max);
+    return Math.max(limits.min, Math.min(limits.max, value));
+  };
+  const asked = pixels(style.height, areaHeight);
+  let rule: SizeRule | undefined;
+  let height: number | undefined;
+  if (asked !== undefined) {
+    rule = isFraction(style.height)
+      ? { rule: 'percent', fraction: style.height.fraction, of: areaHeight }
+      : { rule: 'number', value: asked };
+    height = held(asked);
+  } else if (fills(style.height, alignOf(box, content))) {
+    rule = { rule: 'stretch', from: areaHeight, margin: down(style.margin), to: 'area' };
+    height = held(areaHeight - down(style.margin));
+  }
+  const { width, rule: widthRule } = itemWidth(pass, box, content, areaWidth, height);
+  if (rule && height !== undefined)
+    return {
+      laid: layOut(pass, box, width, height, true),
+      areaWidth,
+      areaHeight,
+      widthRule,
+      heightRule: rule,
+    };
+  let laid = layOut(pass, box, width, Number.NaN, false);
+  const heightRule: SizeRule = { rule: 'content', value: laid.height };
+  const clamped = held(laid.height);
+  if (clamped !== laid.height) laid = layOut(pass, box, width, clamped, false);
+  return { laid, areaWidth, areaHeight, widthRule, heightRule };
+}

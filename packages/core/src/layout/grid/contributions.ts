@@ -1,0 +1,127 @@
+/** What items ask of the tracks they stand in (CSS Grid 1 §12.5). */
+import type { Box, GridContent } from '../box.ts';
+import type { Laid, Widths } from '../laid.ts';
+import { layOut } from '../lay-out.ts';
+import type { Pass } from '../record.ts';
+import {
+  across,
+  down,
+  frameHeight,
+  frameWidth,
+  hasRatio,
+  heightRange,
+  pixels,
+  widthOfHeight,
+  widthRange,
+} from '../sizes.ts';
+import { contentWidths, contribution } from '../widths.ts';
+import { alignOf } from './areas.ts';
+import { baselineShift, sharedBaselines } from './baselines.ts';
+import type { Placed, Placement } from './placement.ts';
+import { type Contributor, flexOf, type SizedTrack } from './sizing.ts';
+
+const isAutoLeast = ({ track }: SizedTrack) => track.min === 'auto' || typeof track.min === 'object';
+
+/** Whether an item's smallest content counts in the tracks it spans (Grid 1 §6.6). */
+function hasAutomaticMinimum(box: Box, over: readonly SizedTrack[]): boolean {
+  if (box.content.type === 'scroll') return false;
+  if (!over.some(isAutoLeast)) return false;
+  return over.length === 1 || !over.some(({ track }) => flexOf(track) > 0);
+}
+
+/**
+ * Items as the sizing of columns sees them.
+ *
+ * @param known border-box widths of items that follow from the height of their rows.
+ */
+export function columnContributors(
+  placement: Placement,
+  tracks: readonly SizedTrack[],
+  known: ReadonlyMap<Placed, Widths> = new Map(),
+): Contributor[] {
+  return placement.items.map((item): Contributor => {
+    const { box, column, columnSpan } = item;
+    const { style } = box;
+    const margin = across(style.margin);
+    const byRow = known.get(item);
+    const limits = widthRange(box, undefined);
+    const outer = (width: number) => Math.max(limits.min, Math.min(limits.max, width)) + margin;
+    const widths = byRow ? { min: outer(byRow.min), max: outer(byRow.max) } : contribution(box, false);
+    return {
+      box,
+      from: column,
+      span: columnSpan,
+      minContent: () => widths.min,
+      maxContent: () => widths.max,
+      minimum(limit) {
+        // A size of its own: its smallest contribution. One by content or by the area: its least size.
+        if (typeof style.width === 'number') return widths.min;
+        if (typeof style.minWidth === 'number') return Math.max(style.minWidth, frameWidth(box)) + margin;
+        const over = tracks.slice(column, column + columnSpan);
+        if (style.minWidth !== undefined || !hasAutomaticMinimum(box, over)) return frameWidth(box) + margin;
+        return Math.max(Math.min(widths.min, limit), frameWidth(box) + margin);
+      },
+    };
+  });
+}
+
+/** Widths by content of a box whose border-box height its rows give. */
+export function widthsAtHeight(pass: Pass, box: Box, height: number): Widths {
+  const widths = contentWidths(box, height);
+  if (!hasRatio(box)) return widths;
+  const width = widthOfHeight(box, height);
+  const least = box.content.type === 'picture' || box.style.minWidth !== undefined ? 0 : widths.min;
+  pass.sign(box, 'least', width - least);
+  return { min: Math.max(width, least), max: Math.max(width, least) };
+}
+
+/** Items as the sizing of rows sees them: their height by content at the width of their columns. */
+export function rowContributors(
+  pass: Pass,
+  content: GridContent,
+  items: readonly Placed[],
+  widths: readonly number[],
+  rows: readonly SizedTrack[],
+): Contributor[] {
+  const shared = sharedBaselines(
+    pass,
+    content,
+    items,
+    items.map((item, index) => layForRow(pass, item.box, widths[index]!)),
+  );
+  return items.map((item, index) => {
+    const { box, row, rowSpan } = item;
+    const { style } = box;
+    const margin = down(style.margin);
+    const laid = () => layForRow(pass, box, widths[index]!);
+    const height = () => laid().height + margin + shim();
+    // §12.5 step 1: baseline-aligned items count with the room that lines them up.
+    const shim = () => (alignOf(box, content) === 'baseline' ? baselineShift(laid(), item, shared) : 0);
+    return {
+      box,
+      from: row,
+      span: rowSpan,
+      minContent: height,
+      maxContent: height,
+      minimum(limit) {
+        if (typeof style.height === 'number') return height();
+        if (typeof style.minHeight === 'number')
+          return Math.max(style.minHeight, frameHeight(box)) + margin + shim();
+        const over = rows.slice(row, row + rowSpan);
+        if (style.minHeight !== undefined || !hasAutomaticMinimum(box, over))
+          return frameHeight(box) + margin;
+        return Math.max(Math.min(height(), limit), frameHeight(box) + margin);
+      },
+    };
+  });
+}
+
+/** An item as its row sees it while the row's size is not known. */
+export function layForRow(pass: Pass, box: Box, width: number): Laid {
+  const limits = heightRange(box, undefined);
+  const fixed = pixels(box.style.height, undefined);
+  const natural = layOut(pass, box, width, fixed ?? Number.NaN, fixed !== undefined);
+  pass.held(box, natural.height, limits.min, limits.max);
+  const height = Math.max(limits.min, Math.min(limits.max, natural.height));
+  return height === natural.height ? natural : layOut(pass, box, width, height, fixed !== undefined);
+}
