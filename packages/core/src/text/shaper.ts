@@ -164,7 +164,8 @@ function openFont(data: Uint8Array): { font: Font; unitsPerEm: number; present: 
 
 function turnsOf(levels: Uint8Array): readonly number[] | undefined {
   const turns: number[] = [];
-  for (let index = 1; index < levels.length; index++) if (levels[index] !== levels[index - 1]) turns.push(index);
+  for (let index = 1; index < levels.length; index++)
+    if (levels[index] !== levels[index - 1]) turns.push(index);
   return turns.length > 0 ? turns : undefined;
 }
 
