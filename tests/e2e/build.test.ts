@@ -4,7 +4,18 @@ import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { unzipSync } from 'fflate';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { addByKeys, drag, fact, facts, pressScaled, saved, tree, treeNames, Workbench } from './workbench.ts';
+import {
+  addByKeys,
+  drag,
+  fact,
+  facts,
+  pressScaled,
+  saved,
+  trayPart,
+  tree,
+  treeNames,
+  Workbench,
+} from './workbench.ts';
 
 let bench: Workbench;
 beforeAll(async () => {
@@ -34,7 +45,7 @@ describe('with the mouse', () => {
 
     // Parts from the tray onto the bench; the line says where.
     const bay = page.locator('[data-bay="working"]');
-    await drag(page, page.getByRole('button', { name: 'Text field', exact: true }), bay, 0.5, 0.3);
+    await drag(page, await trayPart(page, 'Ask', 'Text field'), bay, 0.5, 0.3);
     await page.getByText('new text field: into Screen1').waitFor();
     await page.mouse.up();
     expect(
@@ -47,7 +58,7 @@ describe('with the mouse', () => {
     await fact(page, 'Label').fill('Name of the guest');
     await fact(page, 'Value kept in').selectOption('guest');
 
-    await drag(page, page.getByRole('button', { name: 'Checkbox', exact: true }), bay, 0.5, 0.6);
+    await drag(page, await trayPart(page, 'Ask', 'Checkbox'), bay, 0.5, 0.6);
     await page.getByText('into Screen1, after guestField').first().waitFor();
     await page.mouse.up();
     await page.keyboard.type('board');
@@ -60,7 +71,7 @@ describe('with the mouse', () => {
     await page.getByRole('option', { name: /^Row/ }).click();
     await page.keyboard.type('actions');
     await page.keyboard.press('Enter');
-    await page.getByRole('button', { name: 'Button', exact: true }).click();
+    await (await trayPart(page, 'Act', 'Button')).click();
     await page.keyboard.type('save');
     await page.keyboard.press('Enter');
     await fact(page, 'Text').fill('Check in {guest}');
@@ -69,7 +80,7 @@ describe('with the mouse', () => {
     await fact(page, 'Width').fill('share 2');
     await fact(page, 'On press').fill('nights = nights + 1; guest = "done " + nights');
     await tree(page, 'actions').click();
-    await page.getByRole('button', { name: 'Text', exact: true }).click();
+    await (await trayPart(page, 'Show', 'Text')).click();
     await page.keyboard.type('total');
     await page.keyboard.press('Enter');
     await fact(page, 'Text').fill('{nights * (halfBoard ? 58 : 36)} crowns');

@@ -1,12 +1,7 @@
 /** An exported page that runs: repeats follow their lists, splits and scrolls what is bound. */
-import { mkdtemp, rm } from 'node:fs/promises';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { contextOf, defaultBands, type Project, parseScreen } from '@hovrin/core';
-import { makePage, writePage } from '@hovrin/files';
-import type { Browser, Page } from 'playwright-core';
+import type { Page } from 'playwright-core';
 import { afterAll, beforeAll, expect, it } from 'vitest';
-import { launchChromium } from '../browser/chromium.ts';
+import { type ExportedPage, openExported } from '../browser/exported-page.ts';
 
 const source = `<screen name="Bunks" padding="8">
   <row gap="8">
@@ -25,37 +20,22 @@ const source = `<screen name="Bunks" padding="8">
   <split name="panes" show="{pane}"><text name="list" text="list" min-width="900" /><text name="detail" text="detail" /></split>
 </screen>`;
 
-let browser: Browser;
+let opened: ExportedPage;
 let page: Page;
-let folder: string;
 beforeAll(async () => {
-  const base: Project = {
-    format: 1,
-    name: 'Bunks',
-    bands: defaultBands,
-    state: [
+  opened = await openExported(
+    [source],
+    [
       { name: 'count', type: 'number', initial: 2 },
       { name: 'last', type: 'text', initial: 'nobody' },
       { name: 'pane', type: 'text', initial: 'first' },
     ],
-    assets: [],
-    screens: [],
-  };
-  let ids = 0;
-  const parsed = parseScreen(source, { file: 'bunks', context: contextOf(base), newId: () => `b${++ids}` });
-  if (!parsed.ok) throw new Error(JSON.stringify(parsed.problems));
-  folder = await mkdtemp(join(tmpdir(), 'hovrin-page-'));
-  await writePage(await makePage({ ...base, screens: [parsed.screen] }), folder, folder);
-  browser = await launchChromium();
-  page = await browser.newPage({ viewport: { width: 600, height: 800 } });
-  await page.goto(`file://${join(folder, 'index.html')}`);
+  );
+  page = opened.page;
 });
-afterAll(async () => {
-  await browser.close();
-  await rm(folder, { recursive: true });
-});
+afterAll(() => opened.close());
 
-const named = (name: string) => page.locator(`[data-name="${name}"]`);
+const named = (name: string) => opened.named(name);
 const names = () =>
   page
     .locator('[data-name^="who["]')

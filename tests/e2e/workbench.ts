@@ -110,6 +110,12 @@ export const treeNames = (page: Page): Promise<string[]> =>
     .getByRole('treeitem')
     .evaluateAll((rows) => rows.map((row) => row.querySelector('span.truncate')?.textContent ?? ''));
 
+/** A part in the tray, its group shown. */
+export async function trayPart(page: Page, group: string, label: string): Promise<Locator> {
+  await page.getByRole('radiogroup', { name: 'Group of parts' }).getByText(group, { exact: true }).click();
+  return page.getByRole('region', { name: 'Parts' }).getByRole('button', { name: label, exact: true });
+}
+
 /** Adds a part by the picker, with keys, and names it. */
 export async function addByKeys(page: Page, find: string, name: string): Promise<void> {
   await page.keyboard.press('a');

@@ -166,6 +166,37 @@ const values: Readonly<Record<string, [often: number, value: (chance: Chance) =>
   edge: [0.8, oneOf('top', 'bottom', 'start', 'end')],
   each: [1, oneOf('{[1, 2, 3]}', '{["hut", "a longer item of it"]}', '{[]}', '{[1]}')],
   like: [0.6, oneOf('row', 'column', 'grid')],
+  options: [
+    0.9,
+    (chance) =>
+      Array.from(
+        { length: chance.whole(1, 4) },
+        (_, index) => `v${index}: ${words(chance).replaceAll('|', '') || 'none'}`,
+      ).join(' | '),
+  ],
+  'nav.options': [0.9, oneOf('trial', 'trial: The hut', 'trial: Soup & snow')],
+  hint: [0.3, words],
+  value: [0.3, oneOf('3', '12', 'hut', 'v1')],
+  'textArea.rows': [0.5, oneOf('1', '2', '5')],
+  'table.rows': [
+    1,
+    oneOf(
+      '{[{a: 1, b: "hut"}]}',
+      '{[{a: "north ridge", b: 2, c: true}, {a: "soup, and a longer text", c: "To"}]}',
+      '{[]}',
+    ),
+  ],
+  'table.columns': [0.5, oneOf('a | b', 'b: Of the hut | c: C')],
+  data: [0.9, oneOf('{[3, 1, 2]}', '{[1200, -40, 3.5, 90]}', '{[]}')],
+  labels: [0.5, oneOf('Mon | Tue', 'from | to | there')],
+  type: [0.6, oneOf('line', 'bar', 'sparkline')],
+  icon: [0.4, oneOf('bed', 'arrow-right')],
+  'icon.icon': [1, oneOf('bed', 'mountain')],
+  tone: [0.4, oneOf('plain', 'danger', 'primary')],
+  form: [0.6, oneOf('bar', 'rail', 'panel')],
+  open: [0.4, oneOf('1', '2', '3')],
+  unit: [0.5, oneOf('%', '°C')],
+  'radioGroup.like': [0.6, oneOf('row', 'column')],
   'text-align': [0.1, oneOf('start', 'center', 'end')],
   nowrap: [0.08, oneOf('true')],
 };
@@ -243,7 +274,7 @@ export function randomScreen(seed: number, { without = [], rare = false }: Makin
   const make = (kind: string, parent: string, depth: number): Control => {
     const props: Record<string, string> = {};
     for (const property of kindNamed(kind)!.properties) {
-      const entry = values[property.name];
+      const entry = values[`${kind}.${property.name}`] ?? values[property.name];
       if (!entry || without.includes(property.name)) continue;
       if (property.onlyIn && !property.onlyIn.includes(parent)) continue;
       const [often, value] = entry;
@@ -272,10 +303,16 @@ export function randomScreen(seed: number, { without = [], rare = false }: Makin
   return make('screen', '', 3);
 }
 
-const leaves = ['text', 'text', 'text', 'button', 'textField', 'checkbox', 'divider', 'spacer', 'image'];
+const common = ['text', 'button', 'textField', 'checkbox', 'divider', 'spacer', 'image'];
+const leaves = [
+  ...[...common, ...common, ...common, 'text', 'text', 'text', 'text'],
+  ...['heading', 'link', 'icon', 'badge', 'progress', 'meter', 'lamp', 'chart', 'table', 'code', 'textArea'],
+  ...['numberField', 'switch', 'radioGroup', 'select', 'dateField', 'timeField', 'slider', 'choiceList'],
+  ...['pictureField', 'iconButton', 'menuButton', 'nav'],
+];
 const containers = [
   ...['row', 'row', 'row', 'row', 'column', 'column', 'column', 'column', 'grid', 'grid', 'grid', 'grid'],
-  ...['layers', 'pinboard', 'scroll', 'split', 'fieldset', 'repeat'],
+  ...['layers', 'pinboard', 'scroll', 'split', 'fieldset', 'repeat', 'tabs'],
 ];
 const kindsAt = (depth: number, parent: string) => [
   ...leaves,

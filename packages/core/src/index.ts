@@ -18,8 +18,19 @@ export * from './expression/names.ts';
 export { didYouMean, nearest } from './expression/nearest.ts';
 export { parseExpression, parseStatements } from './expression/parse.ts';
 export * from './expression/template.ts';
+export { iconSet } from './icons/icon-set.ts';
 export * from './kinds/catalogue.ts';
-export type { EventEntry, Inside, Kind, Look, PageElement, Property, PropertyGroup } from './kinds/kind.ts';
+export type {
+  Drawing,
+  EventEntry,
+  Gauge,
+  Inside,
+  Kind,
+  Look,
+  PageElement,
+  Property,
+  PropertyGroup,
+} from './kinds/kind.ts';
 export { Pass, type Topic } from './layout/record.ts';
 export * from './layout/screen-layout.ts';
 export * from './source/folder.ts';

@@ -17,7 +17,7 @@ import { projectOf } from './documents.ts';
 const context: AttributeContext = {
   bands: defaultBands,
   names: new Map([['guests', 'number']]),
-  screens: new Set(['Arrivals']),
+  screens: new Set(['Arrivals', 'trial']),
   namesKnown: true,
 };
 

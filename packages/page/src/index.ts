@@ -3,6 +3,7 @@
  * does into the runtime. One screen is on the page at a time; the others wait in templates.
  */
 import {
+  addressTo,
   asText,
   type Bindings,
   colourDeclaration,
@@ -10,6 +11,7 @@ import {
   type Declarations,
   type Dispose,
   declarations,
+  type InsideBinding,
   type ItemFrame,
   itemFrame,
   kindNamed,
@@ -20,9 +22,14 @@ import {
   type RepeatBinding,
   Runtime,
   type ScreenProgram,
+  type StateValue,
   type StyleBinding,
+  valuesWith,
   withoutParts,
 } from '@hovrin/core/runtime';
+import { markPlace, startBehaviours } from './behaviours.ts';
+import { nameCopies, replaceInside } from './elements.ts';
+import { eventOf, readInput, writeInput } from './inputs.ts';
 
 /** What a page in a frame tells the window around it. */
 export interface PageMessage {
@@ -58,6 +65,7 @@ class Page {
     const first = document.body.querySelector<HTMLElement>(':scope > main');
     if (first) this.shown.set(this.program.start, first);
     this.current = first ?? undefined;
+    startBehaviours(document);
     window.addEventListener('hashchange', () => this.showAddressed());
     this.showAddressed();
   }
@@ -94,6 +102,7 @@ class Page {
     if (moved) this.current?.replaceWith(element);
     this.current = element;
     document.title = screen.title;
+    markPlace(element, screen.name);
     const find = finderIn([element], '');
     this.bindings = [...this.bindAll(screen, find), this.listen(screen, find)];
     if (moved) window.scrollTo(0, 0);
@@ -133,15 +142,11 @@ class Page {
       ),
       ...bindings.twoWay.map(({ control, variable, target }) =>
         this.runtime.watch(variable, (value) => {
-          const input = partOf(find(control), target) as HTMLInputElement | null;
-          if (!input) return;
-          if (target.name === 'checked') input.checked = value === true;
-          // What is being typed stays as it is while it means the same ("1." for 1).
-          else if (!(typeof value === 'number' && input.value.trim() !== '' && Number(input.value) === value))
-            input.value = asText(value);
-          input.removeAttribute('aria-invalid');
+          const part = partOf(find(control), target);
+          if (part) writeInput(part, target, value);
         }),
       ),
+      ...bindings.inside.map((binding) => this.bindInside(binding, bindings, find, frame)),
       ...bindings.style.map((binding) => this.bindStyle(binding, find(binding.control), frame)),
       ...bindings.repeats.map((binding) => this.bindRepeat(binding, find(binding.control), frame)),
     ];
@@ -161,13 +166,12 @@ class Page {
       if (elements.length < each) {
         const copy = pattern.content.cloneNode(true) as DocumentFragment;
         elements = [...copy.children] as HTMLElement[];
-        for (const named of copy.querySelectorAll<HTMLElement>('[data-name]'))
-          named.dataset.name += `${path}[${index}]`;
+        nameCopies(copy, `${path}[${index}]`);
         element.append(copy);
       }
       const inner = itemFrame(binding.as, item, frame);
       const find = finderIn(elements, `${path}[${index}]`);
-      const bound = [...this.bindAll(binding.inside, find, inner), this.listen(binding.inside, find, inner)];
+      const bound = [...this.bindAll(binding.item, find, inner), this.listen(binding.item, find, inner)];
       copies.push({ frame: inner, elements, bound });
     };
     const drop = () => {
@@ -197,12 +201,49 @@ class Page {
     };
   }
 
+  /** Makes a part anew when what it shows changes; what is entered in it stays. */
+  private bindInside(binding: InsideBinding, { twoWay }: Bindings, find: Find, frame?: ItemFrame): Dispose {
+    const kind = kindNamed(binding.kind)!;
+    const fixed = new Map<string, unknown>();
+    for (const [name, text] of Object.entries(binding.texts)) {
+      const reading = kind.properties.find((property) => property.name === name)!.type.read(text);
+      if (reading.ok) fixed.set(name, reading.value);
+    }
+    return this.runtime.bindAll(
+      binding.templates,
+      (results) => {
+        const held = new Map(fixed);
+        for (const [name, result] of results) {
+          const { value, message } = convert(
+            kind.properties.find((property) => property.name === name)!,
+            result,
+          );
+          if (message) tell({ type: 'hovrin-problem', text: `${binding.control}, ${name}: ${message}` });
+          else if (value !== undefined) held.set(name, value);
+        }
+        const element = find(binding.control);
+        if (!element) return;
+        const made = kind.element(valuesWith(kind, held), [], element.dataset.name ?? '');
+        replaceInside(element, binding.part, made, this.program.icons);
+        for (const { control, variable, target } of twoWay) {
+          const part = control === binding.control ? partOf(element, target) : null;
+          if (part) writeInput(part, target, this.runtime.read(variable));
+        }
+      },
+      frame,
+    );
+  }
+
   private apply(element: HTMLElement | null, target: PageTarget, value: unknown): void {
     const part = partOf(element, target);
     if (!part) return;
+    if (target.as !== 'text' && target.as !== 'attribute' && target.as !== 'property') {
+      writeInput(part, target, value as StateValue);
+      return;
+    }
     if (target.as === 'text') part.textContent = asText(value);
-    else if (target.name === 'src')
-      part.setAttribute('src', this.program.pictures[asText(value)] ?? part.getAttribute('src') ?? '');
+    else if (target.name === 'src') part.setAttribute('src', this.addressOfPicture(part, asText(value)));
+    else if (target.name === 'href') part.setAttribute('href', addressTo(asText(value)));
     else if (target.as === 'attribute') part.setAttribute(target.name!, asText(value));
     else if (typeof value === 'boolean' || target.name === 'value')
       (part as unknown as Record<string, unknown>)[target.name!] = value ?? '';
@@ -243,30 +284,40 @@ class Page {
   private listen(bindings: Bindings, find: Find, frame?: ItemFrame): Dispose {
     const ending = new AbortController();
     const { signal } = ending;
-    for (const { control, statements } of bindings.events)
-      find(control)?.addEventListener('click', () => this.runtime.run(statements, frame), { signal });
+    // Variables first: what an event does may read them.
     for (const { control, variable, target } of bindings.twoWay) {
-      const input = partOf(find(control), target) as HTMLInputElement | null;
-      input?.addEventListener('input', () => this.typed(input, variable, target), { signal });
+      const part = partOf(find(control), target);
+      part?.addEventListener(eventOf(target), () => this.entered(part, variable, target), { signal });
     }
+    for (const { control, dom, gives, statements } of bindings.events)
+      find(control)?.addEventListener(
+        dom,
+        (event) =>
+          this.runtime.run(
+            statements,
+            gives ? itemFrame(gives, (event as CustomEvent).detail, frame) : frame,
+          ),
+        { signal },
+      );
     return () => ending.abort();
   }
 
-  /** Puts what was typed or ticked into a state variable. */
-  private typed(input: HTMLInputElement, variable: string, target: PageTarget): void {
-    if (target.name === 'checked') {
-      this.runtime.assign(variable, input.checked);
-      return;
+  /** Where a picture lies: one of the project, or one that the person chose. */
+  private addressOfPicture(part: HTMLElement, name: string): string {
+    if (name.startsWith('blob:')) return name;
+    return this.program.pictures[name] ?? part.getAttribute('src') ?? '';
+  }
+
+  /** Puts what was entered into a state variable. A number that is not one yet is shown as invalid. */
+  private entered(part: HTMLElement, variable: string, target: PageTarget): void {
+    const value = readInput(part, target);
+    if (typeof value === 'string' && typeof this.runtime.read(variable) === 'number') {
+      const valid = value.trim() !== '' && Number.isFinite(Number(value));
+      if (valid) part.removeAttribute('aria-invalid');
+      else part.setAttribute('aria-invalid', 'true');
+      if (!valid) return;
     }
-    if (typeof this.runtime.read(variable) !== 'number') {
-      this.runtime.assign(variable, input.value);
-      return;
-    }
-    // A number that is not one yet is shown as invalid; the variable keeps its last value.
-    const valid = input.value.trim() !== '' && Number.isFinite(Number(input.value));
-    if (valid) this.runtime.assign(variable, input.value);
-    if (valid) input.removeAttribute('aria-invalid');
-    else input.setAttribute('aria-invalid', 'true');
+    this.runtime.assign(variable, value);
   }
 }
 
@@ -291,5 +342,5 @@ function finderIn(roots: readonly HTMLElement[], suffix: string): Find {
 }
 
 function partOf(element: HTMLElement | null, target: PageTarget): HTMLElement | null {
-  return target.part && element ? element.querySelector<HTMLElement>(`:scope > .${target.part}`) : element;
+  return target.part && element ? element.querySelector<HTMLElement>(`.${target.part}`) : element;
 }

@@ -6,9 +6,13 @@ import {
   type Surroundings,
   withItems,
 } from '../expression/check.ts';
+import { didYouMean } from '../expression/nearest.ts';
 import { escapeBraces, hasExpression, unescapeBraces } from '../expression/template.ts';
-import type { Kind } from '../kinds/kind.ts';
+import { iconSet } from '../icons/icon-set.ts';
+import type { Kind, Property } from '../kinds/kind.ts';
 import { readAttribute } from './attributes.ts';
+import { nameProblem } from './names.ts';
+import { destinationType, type Entry, iconType, placesType } from './property-types.ts';
 import { pathTo } from './tree.ts';
 import { type Band, type Control, inForce, type Project } from './types.ts';
 
@@ -57,7 +61,7 @@ export function readAttributeText(
   if (attribute.role !== 'value') {
     const checked =
       attribute.role === 'event'
-        ? checkStatements(text, around)
+        ? checkStatements(text, withItems(around, attribute.event.gives ? [attribute.event.gives] : []))
         : checkTarget(text, attribute.property.twoWay ?? [], around);
     return checked.ok ? { ok: true, text: text.trim() } : { ok: false, ...checked.problem };
   }
@@ -69,8 +73,27 @@ export function readAttributeText(
       : { ok: false, ...checked.problem };
   }
   const reading = type.read(unescapeBraces(text));
-  if (!reading.ok) return { ok: false, message: reading.message, at: 0 };
+  const unknown = reading.ok ? unknownIn(attribute.property, reading.value, around) : reading.message;
+  if (!reading.ok || unknown) return { ok: false, message: unknown!, at: 0 };
   return { ok: true, text: type.name === 'text' ? escapeBraces(reading.text) : reading.text };
+}
+
+/** What a value names that there is not: an icon, a screen. Undefined where all of it is there. */
+function unknownIn({ type }: Property, value: unknown, { screens }: Surroundings): string | undefined {
+  if (type === iconType) {
+    const icon = value as string;
+    return iconSet().has(icon)
+      ? undefined
+      : `There is no icon \`${icon}\`.${didYouMean(icon, iconSet().keys())}`;
+  }
+  const named =
+    type === destinationType && nameProblem(value as string) === undefined
+      ? [value as string]
+      : type === placesType
+        ? (value as readonly Entry[]).map((entry) => entry.value)
+        : [];
+  const missing = named.find((name) => !screens.has(name));
+  return missing && `There is no screen \`${missing}\`.${didYouMean(missing, screens)}`;
 }
 
 /** Surroundings in which every name is known. */

@@ -3,6 +3,7 @@
  * the layout: it reads a text, says what is wrong with it, and gives the value and the text's canonical form.
  */
 
+import { asText } from '../expression/evaluate.ts';
 import { didYouMean } from '../expression/nearest.ts';
 import type { Align, Fraction, Justify, Limit, Sides, Size, TrackList } from '../layout/box.ts';
 import { fontFamilies, fontWeights } from '../text/fonts.ts';
@@ -22,6 +23,8 @@ export interface PropertyType<T = unknown> {
   readonly words: readonly string[];
   /** Reads a text without expressions. */
   read(text: string): Reading<T>;
+  /** Takes what an expression gave; absent: nothing is no value, and anything else is read as a text. */
+  take?(result: unknown): { readonly value: T } | { readonly message: string };
 }
 
 const numberPattern = /^[+-]?(\d+\.?\d*|\.\d+)$/;
@@ -60,6 +63,8 @@ function numberType(name: string, expects: string, allows: (value: number) => bo
   };
 }
 
+/** Any number. */
+export const amountType = numberType('amount', 'a number', () => true);
 /** A length that is not negative, px. */
 export const lengthType = numberType('length', 'a length of 0 or more', (value) => value >= 0);
 /** A length that may be negative, px. */
@@ -91,6 +96,8 @@ export const spanType = wholeType(
   'a whole number from 1 to 1000',
   (value) => value >= 1 && value <= 1000,
 );
+/** A level of headings. */
+export const levelType = wholeType('level', 'a level from 1 to 6', (value) => value >= 1 && value <= 6);
 /** A place among siblings. */
 export const orderType = wholeType(
   'order',
@@ -257,6 +264,162 @@ export const listType: PropertyType<readonly unknown[]> = {
     const value: unknown = text.trim() === '' ? [] : undefined;
     return Array.isArray(value) ? good(value, '') : bad(text, this.expects);
   },
+  take: (result) => (Array.isArray(result) ? { value: result } : { message: 'This is not a list.' }),
+};
+
+/** One of several things to choose from, or a column of a table: what stands for it, and what a person reads. */
+export interface Entry {
+  readonly value: string;
+  readonly label: string;
+}
+
+const entriesExpects = 'entries such as `Dorm | Twin`, or `dorm: Dormitory | twin: Twin room`';
+/** Things to choose from, in order. A list from an expression holds texts, or records with `value` and `label`. */
+export const entriesType: PropertyType<readonly Entry[]> = {
+  name: 'entries',
+  expects: entriesExpects,
+  words: [],
+  read(text) {
+    const parts = text
+      .split('|')
+      .map((part) => part.trim())
+      .filter(Boolean);
+    const entries = parts.map((part): Entry => {
+      const [, value, label] = /^([^:]*):\s+(.*)$/.exec(part) ?? [undefined, part, part];
+      return { value: value!.trim(), label: label!.trim() };
+    });
+    if (entries.length > mostEntries)
+      return { ok: false, message: `There are at most ${mostEntries} entries.` };
+    const values = entries.map(({ value }) => value);
+    const twice = values.find((value, index) => values.indexOf(value) !== index);
+    if (twice !== undefined) return { ok: false, message: `\`${twice}\` stands there twice.` };
+    return good(
+      entries,
+      entries.map(({ value, label }) => (value === label ? label : `${value}: ${label}`)).join(' | '),
+    );
+  },
+  take(result) {
+    if (!Array.isArray(result)) return { message: 'This is not a list.' };
+    return {
+      value: result.slice(0, mostEntries).map((item: unknown): Entry => {
+        if (typeof item !== 'object' || item === null) return { value: asText(item), label: asText(item) };
+        const { value, label } = item as { value?: unknown; label?: unknown };
+        return { value: asText(value ?? label), label: asText(label ?? value) };
+      }),
+    };
+  },
+};
+/** Screens of the project with what a person reads for them. */
+export const placesType: PropertyType<readonly Entry[]> = { ...entriesType, name: 'places' };
+/** Most things to choose from. */
+const mostEntries = 1000;
+
+/** What is chosen of several: values, separated by `|`. */
+export const chosenType: PropertyType<readonly string[]> = {
+  name: 'chosen',
+  expects: 'values such as `twin`, or `twin | dorm`',
+  words: [],
+  read(text) {
+    const values = text
+      .split('|')
+      .map((part) => part.trim())
+      .filter(Boolean);
+    return good(values, values.join(' | '));
+  },
+  take: (result) => ({
+    value: Array.isArray(result)
+      ? result.map(asText)
+      : asText(result)
+          .split('|')
+          .map((part) => part.trim())
+          .filter(Boolean),
+  }),
+};
+
+/** A date or a time as HTML writes it; an empty text is none (HTML §2.3.5). */
+const momentType = (name: string, expects: string, pattern: RegExp): PropertyType<string> => ({
+  name,
+  expects,
+  words: [],
+  read(text) {
+    const plain = text.trim();
+    const day = new Date(`${plain}T00:00:00Z`);
+    const real =
+      !pattern.test('2026-01-01') ||
+      (day.toString() !== 'Invalid Date' && day.toISOString().startsWith(plain));
+    return plain === '' || (pattern.test(plain) && real) ? good(plain, plain) : bad(text, expects);
+  },
+  take(result) {
+    const reading = this.read(asText(result));
+    return reading.ok ? { value: reading.value } : { message: reading.message };
+  },
+});
+export const dateType = momentType('date', 'a date such as 2026-03-14', /^\d{4}-\d\d-\d\d$/);
+export const timeType = momentType('time', 'a time such as 18:40', /^([01]\d|2[0-3]):[0-5]\d$/);
+
+/** The name of an icon; which there are is known where its shapes are. */
+export const iconType: PropertyType<string> = {
+  name: 'icon',
+  expects: 'the name of an icon, such as `bed` or `arrow-right`',
+  words: [],
+  read(text) {
+    const plain = text.trim();
+    return /^[a-z\d]+(-[a-z\d]+)*$/.test(plain) ? good(plain, plain) : bad(text, this.expects);
+  },
+};
+
+/** Where a link leads: a screen of the project, or an address that opens elsewhere. */
+export const destinationType: PropertyType<string> = {
+  name: 'destination',
+  expects: 'the name of a screen, or an address that begins with `https://`, `http://`, `mailto:` or `tel:`',
+  words: [],
+  read(text) {
+    const plain = text.trim();
+    return nameProblem(plain) === undefined || /^(https?:\/\/|mailto:|tel:)[^\s]+$/i.test(plain)
+      ? good(plain, plain)
+      : bad(text, this.expects);
+  },
+};
+
+/** From a number up, a colour. */
+export interface ColourRange {
+  readonly from: number;
+  readonly colour: string;
+}
+const rangesExpects = 'numbers and colours such as `0 alert | 20 warm | 50 accent`';
+/** Colours of a number's ranges, the lowest first; below the first there is none. */
+export const rangesType: PropertyType<readonly ColourRange[]> = {
+  name: 'ranges',
+  expects: rangesExpects,
+  words: [],
+  read(text) {
+    const ranges: ColourRange[] = [];
+    for (const part of text.split('|')) {
+      const [number, word, ...rest] = part.trim().split(/\s+/);
+      const from = readNumber(number ?? '');
+      const colour = colourType.read(word ?? '');
+      if (from === undefined || rest.length > 0) return bad(text, rangesExpects);
+      if (!colour.ok) return colour;
+      ranges.push({ from, colour: colour.value });
+    }
+    ranges.sort((a, b) => a.from - b.from);
+    return good(ranges, ranges.map(({ from, colour }) => `${printNumber(from)} ${colour}`).join(' | '));
+  },
+};
+
+const pointExpects = 'a point such as `50% 20%`';
+/** A point of a picture, in per cent of its width and height. */
+export const pointType: PropertyType<readonly [number, number]> = {
+  name: 'point',
+  expects: pointExpects,
+  words: [],
+  read(text) {
+    const match = /^(\d+\.?\d*)%\s+(\d+\.?\d*)%$/.exec(text.trim());
+    const [x, y] = [Number(match?.[1]), Number(match?.[2])];
+    return match && x <= 100 && y <= 100
+      ? good([x, y] as const, `${printNumber(x)}% ${printNumber(y)}%`)
+      : bad(text, pointExpects);
+  },
 };
 
 /** The name that stands for an item inside a repeat. */
@@ -314,6 +477,11 @@ export const cellAlignType = choiceType<Align>('cell align', ['start', 'center',
 export const scrollAxisType = choiceType('axis', ['vertical', 'horizontal', 'both']);
 export const paneType = choiceType('pane', ['first', 'second']);
 export const edgeType = choiceType('edge', ['top', 'bottom', 'start', 'end']);
+export const fitType = choiceType('picture fit', ['cover', 'contain', 'fill']);
+export const toneType = choiceType('tone', ['primary', 'plain', 'danger']);
+export const chartType = choiceType('chart type', ['line', 'bar', 'sparkline']);
+export const navFormType = choiceType('nav form', ['bar', 'rail', 'panel']);
+export const lineUpType = choiceType('line-up', ['row', 'column']);
 export const likeType = choiceType('like', ['row', 'column', 'grid']);
 export const textAlignType = choiceType('text-align', ['start', 'center', 'end']);
 export const familyType = choiceType(
@@ -323,7 +491,9 @@ export const familyType = choiceType(
 
 const weightWords = fontWeights.map(String);
 export const weightType: PropertyType<number> = {
-  ...choiceType('weight', weightWords),
+  name: 'weight',
+  expects: `one of ${weightWords.join(', ')}`,
+  words: weightWords,
   read(text) {
     return weightWords.includes(text.trim())
       ? good(Number(text), text.trim())
@@ -350,6 +520,7 @@ export const textType: PropertyType<string> = {
   expects: 'a text',
   words: [],
   read: (text) => good(text, text),
+  take: (result) => ({ value: asText(result) }),
 };
 
 const colourWords = [...Object.keys(themeColours), 'none'];
@@ -375,6 +546,7 @@ export const pictureType: PropertyType<string> = {
   words: [],
   read(text) {
     const plain = text.trim();
+    if (/^blob:[^\s"'<>]+$/.test(plain)) return good(plain, plain);
     return /^[^/\\<>"'&\s][^/\\<>"'&]*$/.test(plain) && !plain.includes('..')
       ? good(plain, plain)
       : bad(text, 'the file name of a picture of the project');

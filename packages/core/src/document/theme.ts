@@ -34,9 +34,38 @@ export const theme = {
   checkSize: 20,
   checkGap: 8,
   corner: 4,
+  /** Scaled. */
+  hintSize: 13,
+  /** Scaled: size of a heading where nothing else says so. */
+  headingSize: 24,
+  headingWeight: 600,
+  headingLineHeight: 1.25,
+  /** Scaled: side of an icon. */
+  iconSize: 24,
+  /** Scaled: a switch's track and what moves on it. */
+  switchWidth: 40,
+  switchHeight: 24,
+  switchThumb: 18,
+  /** Scaled: thickness of a progress or a meter. */
+  barHeight: 8,
+  /** Scaled: diameter of a lamp's light. */
+  lampSize: 14,
+  /** Scaled: height of what a slider is moved in. */
+  sliderHeight: 24,
+  /** Size of a chart where nothing else says so; its words are scaled. */
+  chartWidth: 240,
+  chartHeight: 120,
+  sparklineHeight: 40,
+  chartTextSize: 12,
+  /** Padding of a table's cells, and of the entries of lists and menus. */
+  cellPadding: { block: 8, inline: 12 },
   /** Size of a picture that is not there. */
   missingPicture: { width: 160, height: 120 },
 } as const;
 
 /** A colour attribute as CSS; a role becomes its hexadecimal value. */
 export const colourValue = (text: string): string => themeColours[text] ?? text;
+
+/** A colour attribute as a page's stylesheet has it. */
+export const colourCss = (text: string): string =>
+  text in themeColours ? `var(--${text})` : text === 'none' ? 'transparent' : text;

@@ -94,9 +94,7 @@ function templateOf(text: string): Template | string {
 
 /** Turns what an expression gave into the property's value; nothing where it gave nothing. */
 export function convert(property: Property, result: unknown): { value?: unknown; message?: string } {
-  if (property.type.name === 'text') return { value: asText(result) };
-  if (property.type.name === 'list')
-    return Array.isArray(result) ? { value: result } : { message: 'This is not a list.' };
+  if (property.type.take) return property.type.take(result);
   if (result === null || result === undefined) return {};
   const reading = property.type.read(asText(result));
   return reading.ok ? { value: reading.value } : { message: reading.message };
@@ -187,6 +185,10 @@ function allInForce(
   }
   return found;
 }
+
+/** The values of a control of a kind, from those that it has itself. */
+export const valuesWith = (kind: Kind, held: ReadonlyMap<string, unknown>): Values =>
+  new Values(held, valuesOfKind(kind).defaults);
 
 /** Works out all values of a control. An expression that fails leaves its property at its default. */
 export function valuesOf(control: Control, kind: Kind, circumstances: Circumstances): Values {

@@ -1,11 +1,11 @@
 /** A control's values as CSS. Only what the control says itself is said; kinds' defaults stand in their own rules. */
 
-import { themeColours } from '../document/theme.ts';
+import { colourCss as colour } from '../document/theme.ts';
 import { trackListCss } from '../document/track-list.ts';
 import type { Control } from '../document/types.ts';
 import { textInForce } from '../document/values.ts';
 import { hasExpression, unescapeBraces } from '../expression/template.ts';
-import { kindOf } from '../kinds/catalogue.ts';
+import { kindNamed, kindOf } from '../kinds/catalogue.ts';
 import type { CarryingPart, Kind } from '../kinds/kind.ts';
 import { edgeOf } from '../kinds/screen-bars.ts';
 import type { Align, Fraction, Justify, Limit, Sides, Size, TrackList } from '../layout/box.ts';
@@ -93,8 +93,6 @@ const percent = (fraction: number): string => `${Number((fraction * 100).toFixed
 const rem = (value: number): string => `${Number((value / 16).toFixed(6))}rem`;
 const limit = (value: Limit): string =>
   typeof value === 'object' ? percent(value.fraction) : px(value ?? 0);
-const colour = (value: string): string =>
-  value in themeColours ? `var(--${value})` : value === 'none' ? 'transparent' : value;
 
 const justifyWords: Record<Justify, string> = {
   start: 'start',
@@ -111,7 +109,7 @@ const justifyWords: Record<Justify, string> = {
  * @param around how the container around it arranges it.
  */
 export function declarations(own: OwnValues, kind: string, around: Around): Declarations {
-  const css = new Map<string, string>();
+  const css = new Map<string, string>(kindNamed(kind)?.declares?.(own));
   const when = <T>(name: string, write: (value: T) => void) => {
     if (own.has(name)) write(own.get(name) as T);
   };
@@ -244,11 +242,10 @@ function pins(css: Map<string, string>, own: OwnValues, kind: string, width: Siz
       css.set(side, limit(wanted as Limit));
     else if (own.has(center)) css.set(side, isShare ? 'stretch' : 'fit-content');
     // Pictures and buttons keep their own size between two pins where nothing else is said.
-    else if (isShare || (kind in ownSized && own.has(near) && own.has(far))) css.set(side, 'stretch');
+    else if (isShare || (kindNamed(kind)?.ownSized && own.has(near) && own.has(far)))
+      css.set(side, 'stretch');
   }
 }
-
-const ownSized = { button: true, image: true };
 
 /** What a control says itself, without what a part inside it carries. */
 export function withoutParts(own: OwnValues, parts: readonly CarryingPart[]): OwnValues {

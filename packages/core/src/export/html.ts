@@ -6,8 +6,9 @@ import type { Asset, Control } from '../document/types.ts';
 import type { Circumstances } from '../document/values.ts';
 import { type Values, valuesOf } from '../document/values.ts';
 import type { Scope } from '../expression/evaluate.ts';
+import { iconShapes } from '../icons/icon-set.ts';
 import { kindOf } from '../kinds/catalogue.ts';
-import type { PageElement } from '../kinds/kind.ts';
+import type { PageElement, Shape } from '../kinds/kind.ts';
 import { mostItems } from '../kinds/repeat.ts';
 import { itemName } from '../layout/screen-layout.ts';
 
@@ -47,16 +48,17 @@ export function screenHtml(screen: Control, elements: Elements, indent: string):
     const kind = kindOf(at);
     const name = names.get(at.id)!;
     const values = valuesOf(at, kind, { ...elements.circumstances, scope: spot.scope });
-    const element = kind.element(values, at.children);
+    const fullName = itemName(name, spot.items);
+    const element = kind.element(values, at.children, fullName);
     const style = elements.styleOf(at, parent, spot.scope);
     const attributes: Record<string, string | boolean> = {
       class: [`k-${kind.name}`, ...(element.classes ?? []), name].join(' '),
-      'data-name': itemName(name, spot.items),
+      'data-name': fullName,
       ...element.attributes,
       ...(style ? { style } : {}),
     };
     if (kind.name === 'image') attributes.src = pictureAddress(values.text('src'), elements.assets);
-    const { tag, text, children } = element;
+    const { tag, text, children, icon } = element;
     if (at.kind === 'repeat')
       return printElement({ tag, attributes }, spot.indent, () => '', repeated(at, values, spot));
     return printElement(
@@ -64,6 +66,7 @@ export function screenHtml(screen: Control, elements: Elements, indent: string):
         tag,
         attributes,
         ...(text === undefined ? {} : { text }),
+        ...(icon === undefined ? {} : { icon }),
         children: children ?? (kind.container ? at.children.map((_, index) => index) : []),
       },
       spot.indent,
@@ -91,6 +94,17 @@ export function screenHtml(screen: Control, elements: Elements, indent: string):
   return control(screen, undefined, { items: [], scope: elements.circumstances.scope, indent });
 }
 
+/** Shapes as SVG, on one line. */
+const shapesText = (shapes: readonly Shape[]): string =>
+  shapes
+    .map(
+      ([tag, attributes]) =>
+        `<${tag}${Object.entries(attributes)
+          .map(([name, value]) => ` ${name}="${escapeAttribute(String(value))}"`)
+          .join('')}/>`,
+    )
+    .join('');
+
 /** @param child prints a child of the control, by its index. */
 function printElement(
   element: PageElement,
@@ -108,6 +122,7 @@ function printElement(
   const open = `${indent}<${element.tag}${attributes}>`;
   if (voidTags.has(element.tag)) return open;
   if (element.text !== undefined) return `${open}${escapeText(element.text)}</${element.tag}>`;
+  if (element.icon !== undefined) return `${open}${shapesText(iconShapes(element.icon))}</${element.tag}>`;
   const inner =
     inside ??
     element.children?.map((entry) =>

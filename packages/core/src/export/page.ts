@@ -63,8 +63,10 @@ function facesOf(project: Project): (face: Face) => boolean {
   let italic = false;
   for (const screen of project.screens)
     for (const control of walk(screen)) {
-      for (const property of kindOf(control).properties)
-        if (property.name === 'weight' && property.default) weights.add(property.default);
+      for (const { name, default: preset } of kindOf(control).properties) {
+        if (name === 'weight' && preset) weights.add(preset);
+        if (name === 'font' && preset) families.add(preset);
+      }
       for (const [name, value] of Object.entries(control.props)) {
         const word = name.slice(name.lastIndexOf('.') + 1);
         const text = inForce(value) ?? '';

@@ -2,6 +2,7 @@
 
 import { effectiveNames } from '../document/names.ts';
 import { contextOf, itemNames } from '../document/property-text.ts';
+import { walk } from '../document/tree.ts';
 import { type Control, inForce, type Project, startScreen } from '../document/types.ts';
 import { textInForce } from '../document/values.ts';
 import type { Template } from '../expression/ast.ts';
@@ -13,11 +14,14 @@ import {
   withItems,
 } from '../expression/check.ts';
 import { hasExpression, unescapeBraces } from '../expression/template.ts';
+import { iconSet } from '../icons/icon-set.ts';
 import { kindOf } from '../kinds/catalogue.ts';
+import type { Shape } from '../kinds/kind.ts';
 import type {
   Bindings,
   ContentBinding,
   EventBinding,
+  InsideBinding,
   Program,
   RepeatBinding,
   ScreenProgram,
@@ -36,6 +40,7 @@ export function programOf(project: Project): Program {
     pictures: Object.fromEntries(
       project.assets.map((asset) => [asset.name, pictureAddress(asset.name, project.assets)]),
     ),
+    icons: iconsAskedFor(project),
     screens: project.screens.map((screen) => screenProgram(screen, around)),
   };
 }
@@ -80,6 +85,7 @@ function bindingsOf(
 ): Bindings {
   const found = {
     content: [] as ContentBinding[],
+    inside: [] as InsideBinding[],
     twoWay: [] as TwoWayBinding[],
     style: [] as StyleBinding[],
     events: [] as EventBinding[],
@@ -100,10 +106,53 @@ function bindingsOf(
         control: names.get(control.id)!,
         each: each.value,
         as,
-        inside: bindingsOf(below, names, withItems(around, [as])),
+        item: bindingsOf(below, names, withItems(around, [as])),
       });
   };
   controls.forEach(visit);
+  return found;
+}
+
+/** The parts of a control that are made anew, since something in them is bound. */
+function insideBindings(control: Control, name: string, around: Surroundings): InsideBinding[] {
+  const kind = kindOf(control);
+  const texts: Record<string, string> = {};
+  const templates: Record<string, Template> = {};
+  const parts = new Set<string | undefined>();
+  for (const property of kind.properties) {
+    const text = textInForce(control, property, ['']);
+    if (text === undefined) continue;
+    if (!hasExpression(text)) {
+      texts[property.name] = unescapeBraces(text);
+      continue;
+    }
+    // What a person enters does not make its own input anew.
+    if (inForce(control.props[`${property.name}.bind`]) !== undefined) continue;
+    const checked = checkTemplate(text, around);
+    if (!checked.ok) continue;
+    templates[property.name] = checked.value;
+    if (property.page?.as === 'inside') parts.add(property.page.part);
+  }
+  return [...parts].map((part) => ({ control: name, kind: kind.name, part, texts, templates }));
+}
+
+/** Icons that may be asked for while the page runs: all that are named in expressions, or in initial values. */
+function iconsAskedFor(project: Project): Record<string, readonly Shape[]> {
+  const found: Record<string, readonly Shape[]> = {};
+  const words = new Set(
+    project.state.flatMap(({ initial }) => (typeof initial === 'string' ? [initial] : [])),
+  );
+  for (const screen of project.screens)
+    for (const control of walk(screen))
+      for (const value of Object.values(control.props)) {
+        const text = inForce(value) ?? '';
+        if (hasExpression(text) || text.includes('='))
+          for (const [, word] of text.matchAll(/["'`]([a-z\d-]+)["'`]/g)) words.add(word!);
+      }
+  for (const word of words) {
+    const shapes = iconSet().get(word);
+    if (shapes) found[word] = shapes;
+  }
   return found;
 }
 
@@ -113,10 +162,11 @@ function bindControl(
   around: Surroundings,
   {
     content,
+    inside,
     twoWay,
     style,
     events,
-  }: { [K in 'content' | 'twoWay' | 'style' | 'events']: Bindings[K][number][] },
+  }: { [K in 'content' | 'inside' | 'twoWay' | 'style' | 'events']: Bindings[K][number][] },
 ): void {
   const kind = kindOf(control);
   for (const property of kind.properties) {
@@ -131,7 +181,7 @@ function bindControl(
     const text = inForce(control.props[property.name]);
     if (text === undefined || !hasExpression(text)) continue;
     const checked = checkTemplate(text, around);
-    if (checked.ok)
+    if (checked.ok && target.as !== 'inside')
       content.push({
         control: name,
         kind: kind.name,
@@ -140,6 +190,7 @@ function bindControl(
         target,
       });
   }
+  inside.push(...insideBindings(control, name, around));
   const templates = parent ? styleTemplates(control, around) : {};
   if (Object.keys(templates).length > 0)
     style.push({
@@ -151,8 +202,10 @@ function bindControl(
     });
   for (const event of kind.events) {
     const text = inForce(control.props[`on.${event.name}`]);
-    const checked = text === undefined ? undefined : checkStatements(text, around);
+    const { dom, gives } = event;
+    const checked =
+      text === undefined ? undefined : checkStatements(text, withItems(around, gives ? [gives] : []));
     if (checked?.ok && checked.value.length > 0)
-      events.push({ control: name, event: event.name, statements: checked.value });
+      events.push({ control: name, dom, ...(gives ? { gives } : {}), statements: checked.value });
   }
 }

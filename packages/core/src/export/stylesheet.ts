@@ -49,7 +49,9 @@ function printSection({ query, rules }: Section): string {
 function baseRules(project: Project): string {
   const used = new Set(project.screens.flatMap((screen) => [...walk(screen)].map((control) => control.kind)));
   const colours = Object.entries(themeColours).map(([name, value]) => `  --${name}: ${value};\n`);
-  const kindRules = kinds.filter((kind) => used.has(kind.name) && kind.css).map((kind) => `${kind.css}\n`);
+  const usedKinds = kinds.filter((kind) => used.has(kind.name));
+  const shared = new Set(usedKinds.flatMap((kind) => kind.sharedCss ?? []));
+  const kindRules = [...shared, ...usedKinds.flatMap(({ css }) => css || [])].map((css) => `${css}\n`);
   const indented = kindRules.join('\n').replace(/^(?=.)/gm, '  ');
   return `:root {
 ${colours.join('')}}
@@ -76,7 +78,9 @@ ${colours.join('')}}
   }
 
   button,
-  input {
+  input,
+  select,
+  textarea {
     margin: 0;
     border: 0;
     font: inherit;

@@ -1,8 +1,75 @@
 /** Does something when pressed. */
-import { theme } from '../document/theme.ts';
-import type { Kind } from './kind.ts';
+import { iconType, toneType } from '../document/property-types.ts';
+import { colourCss, colourValue, theme } from '../document/theme.ts';
+import type { Values } from '../document/values.ts';
+import { iconAttributes, iconDrawing } from './drawings.ts';
+import { press } from './events.ts';
+import type { Kind, Look, Property } from './kind.ts';
 import { boxLook, disabled, padding, placing, sizing, textLook, words } from './properties.ts';
-import { textStyleOf, wordsLook } from './words.ts';
+import { textStyleOf } from './words.ts';
+
+/** What a tone paints a button with: its ground, its words, and a line inside its edge. */
+const tones = {
+  primary: { ground: 'accent', words: 'on-accent', ring: undefined },
+  plain: { ground: 'sheet', words: 'accent', ring: 'line' },
+  danger: { ground: 'alert', words: 'on-accent', ring: undefined },
+} as const;
+type Tone = keyof typeof tones;
+const toneOf = (values: Values) => tones[values.get<Tone>('tone') ?? 'primary'];
+
+/** How much a button asks to be pressed. */
+export const tone: Property = {
+  name: 'tone',
+  label: 'Tone',
+  group: 'look',
+  type: toneType,
+  default: 'primary',
+  effect: 'look',
+  perBand: true,
+};
+
+/** The look of a button and of its words. */
+export function buttonLook(values: Values): { box: Look; words: Look } {
+  const { ground, words: ink, ring } = toneOf(values);
+  const style = textStyleOf(values);
+  return {
+    box: {
+      ...(values.colour('background') ? {} : { background: colourValue(ground) }),
+      ...(ring && !values.colour('background') ? { ring: colourValue(ring) } : {}),
+      ...(values.flag('disabled') ? { opacity: 0.5 } : {}),
+    },
+    words: {
+      colour: colourValue(values.colour('color') ?? ink),
+      text: { ...style, align: 'center' },
+    },
+  };
+}
+
+/** The CSS of a button's tone. */
+export function toneCss(own: ReadonlyMap<string, unknown>): [string, string][] {
+  if (!own.has('tone')) return [];
+  const { ground, words: ink, ring } = tones[own.get('tone') as Tone];
+  return [
+    ['background', colourCss(ground)],
+    ['color', colourCss(ink)],
+    ['box-shadow', ring && !own.has('background') ? `inset 0 0 0 1px ${colourCss(ring)}` : 'none'],
+  ];
+}
+
+/** Properties of a button's look; its ground and the colour of its words follow from its tone. */
+export const buttonProperties: readonly Property[] = [
+  tone,
+  ...sizing,
+  ...placing(),
+  padding({ default: '9 16' }),
+  ...boxLook({ corner: String(theme.corner) }),
+  ...textLook({ weight: '600' }).map(({ default: preset, ...rest }) =>
+    rest.name === 'color' || preset === undefined ? rest : { ...rest, default: preset },
+  ),
+];
+
+/** Size of an icon beside words. */
+const besideWords = 20;
 
 export const button: Kind = {
   name: 'button',
@@ -12,20 +79,27 @@ export const button: Kind = {
   findBy: ['press', 'click', 'action', 'submit', 'send', 'save'],
   container: false,
   properties: [
-    words('text', 'Text', { as: 'text' }),
+    words('text', 'Text', { as: 'text', part: 'part-text' }),
+    {
+      name: 'icon',
+      label: 'Icon',
+      group: 'content',
+      type: iconType,
+      effect: 'layout',
+      perBand: false,
+      page: { as: 'inside' },
+    },
     disabled({ as: 'property', name: 'disabled' }),
-    ...sizing,
-    ...placing(),
-    padding({ default: '9 16' }),
-    ...boxLook({ background: 'accent', corner: '4' }),
-    ...textLook({ weight: '600', colour: 'on-accent' }),
+    ...buttonProperties,
   ],
-  events: [{ name: 'press', label: 'On press' }],
+  events: [press],
   starter: { text: 'Button' },
   inside(values, make) {
     const style = textStyleOf(values);
     const text = values.text('text');
-    const isDisabled = values.flag('disabled');
+    const icon = values.text('icon');
+    const look = buttonLook(values);
+    const side = besideWords * make.scale;
     return {
       content: {
         type: 'flex',
@@ -34,20 +108,45 @@ export const button: Kind = {
         justify: 'center',
         wrap: false,
         rowGap: 0,
-        columnGap: 0,
+        columnGap: theme.checkGap,
         safe: true,
       },
-      parts: text ? [make.words(text, style, wordsLook(values, style, 'center'), { minWidth: 0 })] : [],
-      look: isDisabled ? { opacity: 0.5 } : {},
+      parts: [
+        ...(icon
+          ? [
+              make.blank(
+                { width: side, height: side },
+                {
+                  ...(look.words.colour ? { colour: look.words.colour } : {}),
+                  drawing: iconDrawing(make.icon(icon)),
+                },
+                { width: side, height: side },
+              ),
+            ]
+          : []),
+        ...(text ? [make.words(text, style, look.words, { minWidth: 0 })] : []),
+      ],
+      look: look.box,
     };
   },
   element: (values) => ({
     tag: 'button',
     attributes: { type: 'button', disabled: values.flag('disabled') },
-    text: values.text('text'),
+    children: [
+      ...(values.text('icon')
+        ? [{ tag: 'svg', classes: ['part-icon'], attributes: iconAttributes, icon: values.text('icon') }]
+        : []),
+      { tag: 'span', classes: ['part-text'], text: values.text('text') },
+    ],
   }),
+  declares: toneCss,
+  ownSized: true,
   css: `.k-button {
   appearance: none;
+  display: flex;
+  align-items: safe center;
+  justify-content: safe center;
+  gap: ${theme.checkGap}px;
   padding: 9px 16px;
   border-radius: ${theme.corner}px;
   background: var(--accent);
@@ -56,6 +155,17 @@ export const button: Kind = {
   text-align: center;
   white-space-collapse: preserve-breaks;
   cursor: pointer;
+}
+.k-button > .part-text {
+  min-width: 0;
+}
+.k-button > .part-text:empty {
+  display: none;
+}
+.k-button > .part-icon {
+  flex: none;
+  width: ${besideWords / 16}rem;
+  height: ${besideWords / 16}rem;
 }
 .k-button:disabled {
   opacity: 0.5;

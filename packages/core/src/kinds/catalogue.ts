@@ -1,24 +1,48 @@
 /** All control kinds, in the order in which the interface lists them. */
 import type { Control } from '../document/types.ts';
+import { badge } from './badge.ts';
 import { bar } from './bar.ts';
 import { button } from './button.ts';
+import { chart } from './chart.ts';
 import { checkbox } from './checkbox.ts';
+import { choiceList } from './choice-list.ts';
+import { code } from './code.ts';
 import { column } from './column.ts';
+import { dateField } from './date-field.ts';
 import { divider } from './divider.ts';
 import { fieldset } from './fieldset.ts';
 import { grid } from './grid.ts';
+import { heading } from './heading.ts';
+import { icon } from './icon.ts';
+import { iconButton } from './icon-button.ts';
 import { image } from './image.ts';
 import type { Kind } from './kind.ts';
+import { lamp } from './lamp.ts';
 import { layers } from './layers.ts';
+import { link } from './link.ts';
+import { menuButton } from './menu-button.ts';
+import { meter } from './meter.ts';
+import { nav } from './nav.ts';
+import { numberField } from './number-field.ts';
+import { pictureField } from './picture-field.ts';
 import { pinboard } from './pinboard.ts';
+import { progress } from './progress.ts';
+import { radioGroup } from './radio-group.ts';
 import { repeat } from './repeat.ts';
 import { row } from './row.ts';
 import { screen } from './screen.ts';
 import { scroll } from './scroll.ts';
+import { select } from './select.ts';
+import { slider } from './slider.ts';
 import { spacer } from './spacer.ts';
 import { split } from './split.ts';
+import { switchKind } from './switch.ts';
+import { table } from './table.ts';
+import { tabs } from './tabs.ts';
 import { text } from './text.ts';
+import { textArea } from './text-area.ts';
 import { textField } from './text-field.ts';
+import { timeField } from './time-field.ts';
 
 export const kinds: readonly Kind[] = [
   screen,
@@ -30,15 +54,39 @@ export const kinds: readonly Kind[] = [
   scroll,
   split,
   fieldset,
+  tabs,
   repeat,
   bar,
   spacer,
   divider,
   text,
+  heading,
+  link,
   image,
+  icon,
+  badge,
+  progress,
+  meter,
+  lamp,
+  chart,
+  table,
+  code,
   textField,
+  textArea,
+  numberField,
   checkbox,
+  switchKind,
+  radioGroup,
+  select,
+  dateField,
+  timeField,
+  slider,
+  choiceList,
+  pictureField,
   button,
+  iconButton,
+  menuButton,
+  nav,
 ];
 
 const byName = new Map(kinds.map((kind) => [kind.name, kind]));

@@ -1,5 +1,5 @@
 /** A picture of the project. */
-import { pictureType, textType } from '../document/property-types.ts';
+import { fitType, pictureType, pointType, textType } from '../document/property-types.ts';
 import type { Kind } from './kind.ts';
 import { boxLook, padding, placing, sizing } from './properties.ts';
 
@@ -29,6 +29,23 @@ export const image: Kind = {
       perBand: false,
       page: { as: 'attribute', name: 'alt' },
     },
+    {
+      name: 'fit',
+      label: 'Fit',
+      group: 'look',
+      type: fitType,
+      default: 'cover',
+      effect: 'look',
+      perBand: true,
+    },
+    {
+      name: 'focus',
+      label: 'Focus point',
+      group: 'look',
+      type: pointType,
+      effect: 'look',
+      perBand: true,
+    },
     ...sizing,
     ...placing(),
     padding(),
@@ -38,9 +55,28 @@ export const image: Kind = {
   starter: {},
   inside(values, make) {
     const name = values.text('src');
-    return { content: { type: 'picture', ...make.picture(name) }, look: { picture: name } };
+    return {
+      content: { type: 'picture', ...make.picture(name) },
+      look: {
+        picture: name,
+        pictureFit: values.get<'cover'>('fit') ?? 'cover',
+        pictureFocus: values.get<readonly [number, number]>('focus') ?? [50, 50],
+      },
+    };
   },
   element: (values) => ({ tag: 'img', attributes: { src: values.text('src'), alt: values.text('alt') } }),
+  declares: (own) => [
+    ...(own.has('fit') ? [['object-fit', own.get('fit') as string] as const] : []),
+    ...(own.has('focus')
+      ? [
+          [
+            'object-position',
+            (own.get('focus') as readonly number[]).map((part) => `${part}%`).join(' '),
+          ] as const,
+        ]
+      : []),
+  ],
+  ownSized: true,
   css: `.k-image {
   object-fit: cover;
 }`,

@@ -4,7 +4,7 @@
  */
 
 import type { PropertyType } from '../document/property-types.ts';
-import type { Control, StateType } from '../document/types.ts';
+import type { Control, Project, StateType } from '../document/types.ts';
 import type { Values } from '../document/values.ts';
 import type { Box, Content } from '../layout/box.ts';
 import type { TextStyle } from '../text/paragraph.ts';
@@ -19,8 +19,13 @@ export type Effect = 'layout' | 'look' | 'behaviour';
 export interface PageTarget {
   /** Class of the part inside the control's element; absent: the element itself. */
   readonly part?: string;
-  /** `text`: its words; `attribute`: an attribute; `property`: a live property of the element. */
-  readonly as: 'text' | 'attribute' | 'property';
+  /**
+   * `text`: its words; `attribute`: an attribute; `property`: a live property of the element; `inside`: what the part
+   * holds is made anew; `choice`: which of the inputs in the part are checked, by their values; `pane`: which of the
+   * tabs in the part is open, counted from 1; `file`: the address of the chosen file; `validity`: whether what was
+   * entered is valid.
+   */
+  readonly as: 'text' | 'attribute' | 'property' | 'inside' | 'choice' | 'pane' | 'file' | 'validity';
   /** The attribute's or property's name. */
   readonly name?: string;
 }
@@ -49,6 +54,10 @@ export interface Property {
 export interface EventEntry {
   readonly name: string;
   readonly label: string;
+  /** The event of the page's element that it is (DOM, UI Events). */
+  readonly dom: string;
+  /** A name that the event's actions may read: the value of what was chosen. */
+  readonly gives?: string;
 }
 
 /** What the words, boxes and pictures inside a control are made with. */
@@ -65,6 +74,8 @@ export interface Making {
   ): Box;
   /** Where words stand that are centred on one line in a box of some height: the baseline from its top. */
   centredBaseline(style: TextStyle, height: number): number;
+  /** The shapes of an icon by name; those of a blank square where there is none of that name. */
+  icon(name: string): readonly Shape[];
   /** A picture's own size; a stand-in size where the project has no such picture. */
   picture(name: string): { readonly width: number; readonly height: number };
   /** A box around others. */
@@ -82,14 +93,49 @@ export interface Look {
   readonly colour?: string;
   readonly opacity?: number;
   readonly text?: TextStyle & { readonly align: 'start' | 'center' | 'end' };
-  /** Words inside a blank box, on one line, in the middle of its height. */
-  readonly inner?: { readonly text: string; readonly padding: number };
-  /** A picture of the project by file name, or a sign by name. */
+  /** Words inside a blank box, on one line, in the middle of its height or so many px from its top. */
+  readonly inner?: { readonly text: string; readonly padding: number; readonly top?: number };
+  /** A line through the middle of the box that is filled to a part of it, from its start. */
+  readonly gauge?: Gauge;
+  /** A line inside the edge that takes no room. */
+  readonly ring?: string;
+  /** A picture of the project by file name. */
   readonly picture?: string;
-  readonly sign?: 'tick';
+  /** How a picture of other proportions lies in its box (CSS Images 3 §5.5). */
+  readonly pictureFit?: 'cover' | 'contain' | 'fill';
+  /** The point of a picture that stays in sight, in per cent of its width and height. */
+  readonly pictureFocus?: readonly [number, number];
+  readonly drawing?: Drawing;
+  /** Words are underlined. */
+  readonly underline?: boolean;
   /** What does not fit is cut off: in a scroll it can be scrolled to. */
   readonly clips?: boolean;
 }
+
+/** A line that is filled to a part. */
+export interface Gauge {
+  /** From 0 to 1. */
+  readonly part: number;
+  readonly thickness: number;
+  /** Diameter of what is moved along it. */
+  readonly knob?: number;
+  readonly colour: string;
+  readonly ground: string;
+}
+
+/** Lines and shapes in coordinates of their own. Those without a colour take the look's. */
+export interface Drawing {
+  /** Width and height of its coordinates. */
+  readonly size: readonly [number, number];
+  /** SVG elements: tag and attributes. */
+  readonly shapes: readonly Shape[];
+  /**
+   * `stretch`: as large as the box, lines keep their thickness; `middle`: as large as fits, in the middle; a number: a
+   * square of so many px at the inline end.
+   */
+  readonly place: 'stretch' | 'middle' | number;
+}
+export type Shape = readonly [tag: string, attributes: Readonly<Record<string, string | number>>];
 
 /** What a kind puts inside its box. */
 export interface Inside {
@@ -108,6 +154,8 @@ export interface PageElement {
   readonly attributes?: Readonly<Record<string, string | boolean>>;
   /** Words, or elements; absent on a void element. */
   readonly text?: string;
+  /** On an `svg`: the name of the icon whose shapes it has. */
+  readonly icon?: string;
   /** A number stands for a child of the control, by its index. */
   readonly children?: readonly (PageElement | number)[];
 }
@@ -141,6 +189,10 @@ export interface Kind {
   readonly events: readonly EventEntry[];
   /** Properties of a newly placed one. */
   readonly starter: Readonly<Record<string, string>>;
+  /** Properties of a newly placed one that follow from the project. */
+  starterIn?(project: Project): Readonly<Record<string, string>>;
+  /** Kinds of the children that a newly placed one has. */
+  readonly starterChildren?: readonly string[];
   readonly confines?: Confines;
   /**
    * @param children boxes of a container's children in document order; undefined where one is hidden.
@@ -156,10 +208,17 @@ export interface Kind {
    * The element and its own parts.
    *
    * @param children a container's children; its element has all of them where it does not say where they go.
+   * @param name the control's name, with the items of repeats that it stands in: unique on the page, for ids.
    */
-  element(values: Values, children: readonly Control[]): PageElement;
+  element(values: Values, children: readonly Control[], name: string): PageElement;
+  /** CSS that follows from properties that are the kind's own, by CSS property. */
+  declares?(own: ReadonlyMap<string, unknown>): Iterable<readonly [name: string, value: string]>;
+  /** Its element keeps a size of its own where others stretch (a button, a picture; Position 3 §4). */
+  readonly ownSized?: boolean;
   /** Parts that carry properties of the control, for the export. */
   parts?(children: readonly Control[]): readonly CarryingPart[];
+  /** Rules of the page's stylesheet that it has in common with other kinds; each is there once. */
+  readonly sharedCss?: readonly string[];
   /** Rules of the page's stylesheet for all controls of this kind. */
   readonly css: string;
 }

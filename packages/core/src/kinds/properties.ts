@@ -178,10 +178,19 @@ export function boxLook(defaults: { background?: string; corner?: string } = {})
 }
 
 /** How words are set. */
-export function textLook(defaults: { weight?: string; colour?: string } = {}): readonly Property[] {
+export function textLook(
+  defaults: { weight?: string; size?: string; lineHeight?: string; colour?: string } = {},
+): readonly Property[] {
   return [
     { name: 'font', label: 'Font', group: 'look', type: familyType, default: 'Hanken Grotesk', ...layout },
-    { name: 'size', label: 'Size', group: 'look', type: textSizeType, default: '16', ...layout },
+    {
+      name: 'size',
+      label: 'Size',
+      group: 'look',
+      type: textSizeType,
+      default: defaults.size ?? '16',
+      ...layout,
+    },
     {
       name: 'weight',
       label: 'Weight',
@@ -191,7 +200,14 @@ export function textLook(defaults: { weight?: string; colour?: string } = {}): r
       ...layout,
     },
     { name: 'italic', label: 'Italic', group: 'look', type: flagType, ...layout },
-    { name: 'line-height', label: 'Line height', group: 'look', type: factorType, default: '1.4', ...layout },
+    {
+      name: 'line-height',
+      label: 'Line height',
+      group: 'look',
+      type: factorType,
+      default: defaults.lineHeight ?? '1.4',
+      ...layout,
+    },
     { name: 'letter-spacing', label: 'Letter spacing', group: 'look', type: letterSpacingType, ...layout },
     {
       name: 'color',

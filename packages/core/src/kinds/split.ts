@@ -51,6 +51,7 @@ export const split: Kind = {
   ],
   events: [],
   starter: { ratio: '1/2', gap: '16' },
+  starterChildren: ['column', 'column'],
   inside(values, _, children) {
     const ratio = values.get<readonly [number, number]>('ratio') ?? [1, 1];
     return {

@@ -4,6 +4,7 @@ import { colourValue, theme } from '../document/theme.ts';
 import { type Asset, type Control, inForce } from '../document/types.ts';
 import { type Circumstances, prefixesInForce, type Values, valuesOf } from '../document/values.ts';
 import type { Scope } from '../expression/evaluate.ts';
+import { iconShapes } from '../icons/icon-set.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import type { Kind, Look, Making } from '../kinds/kind.ts';
 import { mostItems } from '../kinds/repeat.ts';
@@ -67,7 +68,14 @@ export class Builder {
     const part = (content: Content, children: readonly Box[], look: Look, place: Partial<BoxStyle> = {}) =>
       makeBox({
         control: undefined,
-        style: { ...noStyle, ...place, padding: keptSides(place.padding) },
+        style: {
+          ...noStyle,
+          ...place,
+          width: keptSize(place.width),
+          height: keptSize(place.height),
+          margin: keptSides(place.margin),
+          padding: keptSides(place.padding),
+        },
         content: this.directed(content),
         children: inOrder(children),
         look: scaleLook(look, textScale),
@@ -78,12 +86,14 @@ export class Builder {
       rightToLeft,
       content,
       words: (text, style, look, place) => part(content(text, style), [], look, place),
-      blank: (size, look, place) => part({ type: 'blank', ...size }, [], look, place),
+      blank: ({ width, height, ...rest }, look, place) =>
+        part({ type: 'blank', width: kept(width), height: kept(height), ...rest }, [], look, place),
       group: (inside, children, place) => part(inside, children, {}, place),
       centredBaseline(style, height) {
         const { ascent, descent } = shaper.lineMetrics(style, scaledSize(style.size, textScale));
         return (height - ascent - descent) / 2 + ascent;
       },
+      icon: iconShapes,
       picture(name) {
         const { width, height } = around.assets.find((asset) => asset.name === name) ?? theme.missingPicture;
         return { width, height };

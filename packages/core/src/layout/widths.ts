@@ -97,8 +97,10 @@ function measure(box: Box, height: number | undefined): Widths {
  * each other. (Flexbox 1 §9.9.1 leaves this open; browsers lay it out to find out.)
  */
 function columnsWidth(box: Box, content: FlexContent, widest: number, known: number | undefined): number {
-  const height = known ?? pixels(box.style.height, undefined) ?? heightRange(box, undefined).max;
-  const room = height - frameHeight(box);
+  const definite = known ?? pixels(box.style.height, undefined);
+  const room = (definite ?? heightRange(box, undefined).max) - frameHeight(box);
+  // Percentages of the children's heights refer to it where it is definite.
+  const basis = definite === undefined ? undefined : Math.max(0, room);
   if (room === Infinity) return widest;
   let total = 0;
   let line = 0;
@@ -108,10 +110,10 @@ function columnsWidth(box: Box, content: FlexContent, widest: number, known: num
     const widths = contribution(child, false);
     const margin = across(child.style.margin);
     const width = Math.max(widths.min, Math.min(widths.max, widest)) - margin;
-    const { min, max } = heightRange(child, undefined);
+    const { min, max } = heightRange(child, basis);
     const natural = isShare(child.style.height)
       ? 0
-      : (pixels(child.style.height, undefined) ?? layOut(pass, child, width, Number.NaN, false).height);
+      : (pixels(child.style.height, basis) ?? layOut(pass, child, width, Number.NaN, false).height);
     const size = Math.max(min, Math.min(max, natural)) + down(child.style.margin);
     if (length >= 0 && length + content.rowGap + size <= room) length += content.rowGap + size;
     else {

@@ -1,6 +1,7 @@
 /** What a running page needs of the core: no parser, no layout, no fonts. */
 
-export { convert } from '../document/values.ts';
+export type { StateValue } from '../document/types.ts';
+export { convert, valuesWith } from '../document/values.ts';
 export {
   colourDeclaration,
   type Declarations,
@@ -10,7 +11,8 @@ export {
 } from '../export/declarations.ts';
 export { asText } from '../expression/evaluate.ts';
 export { kindNamed } from '../kinds/catalogue.ts';
-export type { CarryingPart, PageTarget } from '../kinds/kind.ts';
+export type { CarryingPart, PageElement, PageTarget, Shape } from '../kinds/kind.ts';
+export { addressTo } from '../kinds/link.ts';
 export { mostItems } from '../kinds/repeat.ts';
 export * from './program.ts';
 export * from './runtime.ts';

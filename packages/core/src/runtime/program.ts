@@ -3,7 +3,7 @@
 import type { StateVariable } from '../document/types.ts';
 import type { Around } from '../export/declarations.ts';
 import type { Statement, Template } from '../expression/ast.ts';
-import type { CarryingPart, PageTarget } from '../kinds/kind.ts';
+import type { CarryingPart, PageTarget, Shape } from '../kinds/kind.ts';
 
 /** A property with content (words, a value, an attribute) that follows an expression. */
 export interface ContentBinding {
@@ -12,6 +12,17 @@ export interface ContentBinding {
   readonly kind: string;
   readonly template: Template;
   readonly target: PageTarget;
+}
+
+/** A part of a control that is made anew when what it shows changes. */
+export interface InsideBinding {
+  readonly control: string;
+  readonly kind: string;
+  /** Class of the part; absent: all that is inside the control's element. */
+  readonly part: string | undefined;
+  /** The control's values that are no expressions, as texts by property. */
+  readonly texts: Readonly<Record<string, string>>;
+  readonly templates: Readonly<Record<string, Template>>;
 }
 
 /** An input that reads and writes a state variable. */
@@ -34,13 +45,17 @@ export interface StyleBinding {
 
 export interface EventBinding {
   readonly control: string;
-  readonly event: string;
+  /** The event of the page's element. */
+  readonly dom: string;
+  /** The name under which the actions read what came with the event. */
+  readonly gives?: string;
   readonly statements: readonly Statement[];
 }
 
 /** What follows state and reacts to the person, of a screen or of an item of a repeat. */
 export interface Bindings {
   readonly content: readonly ContentBinding[];
+  readonly inside: readonly InsideBinding[];
   readonly twoWay: readonly TwoWayBinding[];
   readonly style: readonly StyleBinding[];
   readonly events: readonly EventBinding[];
@@ -53,7 +68,7 @@ export interface RepeatBinding {
   readonly each: Template;
   /** What an item is called. */
   readonly as: string;
-  readonly inside: Bindings;
+  readonly item: Bindings;
 }
 
 export interface ScreenProgram extends Bindings {
@@ -67,5 +82,7 @@ export interface Program {
   readonly state: readonly StateVariable[];
   /** Addresses of the project's pictures by name. */
   readonly pictures: Readonly<Record<string, string>>;
+  /** Shapes of the icons that expressions may ask for, by name. */
+  readonly icons: Readonly<Record<string, readonly Shape[]>>;
   readonly screens: readonly ScreenProgram[];
 }

@@ -3,6 +3,7 @@
 import { type Attribute, readAttribute } from '../document/attributes.ts';
 import { effectiveNames, freeName, freshName } from '../document/names.ts';
 import { contextOf, readAttributeText } from '../document/property-text.ts';
+import { destinationType, placesType } from '../document/property-types.ts';
 import { locate, walk } from '../document/tree.ts';
 import {
   type Control,
@@ -19,17 +20,27 @@ import { kindNamed, kindOf } from '../kinds/catalogue.ts';
 import type { Step } from './step.ts';
 
 /** A new control of a kind as it is placed, with a name from its kind. */
-export function newControl(kindName: string, screen: Control, newId: () => string): Control {
-  const kind = kindNamed(kindName);
-  if (!kind) throw new Error(`There is no kind ${kindName}`);
+export function newControl(
+  kindName: string,
+  project: Project,
+  screen: Control,
+  newId: () => string,
+): Control {
   const taken = new Set(effectiveNames(screen).values());
-  return {
-    id: newId(),
-    kind: kind.name,
-    name: freshName(kind.name, (name) => taken.has(name)),
-    props: { ...kind.starter },
-    children: [],
+  const make = (wanted: string): Control => {
+    const kind = kindNamed(wanted);
+    if (!kind) throw new Error(`There is no kind ${wanted}`);
+    const name = freshName(kind.name, (candidate) => taken.has(candidate));
+    taken.add(name);
+    return {
+      id: newId(),
+      kind: kind.name,
+      name,
+      props: { ...kind.starter, ...kind.starterIn?.(project) },
+      children: (kind.starterChildren ?? []).map(make),
+    };
   };
+  return make(kindName);
 }
 
 /** A new, empty screen. */
@@ -138,7 +149,23 @@ export function renameState(project: Project, from: string, to: string): Step[] 
   return [{ type: 'project', key: 'state', value: state }, ...followers];
 }
 
-/** Renames a screen together with every `go("…")` that leads to it. */
+/** A value that names screens, with one of them under another name; undefined where it does not name it. */
+function leadingElsewhere(control: Control, property: string, text: string, from: string, to: string) {
+  const meaning = readAttribute(kindOf(control), property, []);
+  if (typeof meaning === 'string' || meaning.role !== 'value') return undefined;
+  const { type } = meaning.property;
+  if (type === destinationType) return text === from ? to : undefined;
+  const places = type === placesType ? placesType.read(text) : undefined;
+  if (!places?.ok || !places.value.some(({ value }) => value === from)) return undefined;
+  // What a person read stays what it was.
+  return places.value
+    .map(({ value, label }) =>
+      value === from ? `${to}: ${label}` : value === label ? label : `${value}: ${label}`,
+    )
+    .join(' | ');
+}
+
+/** Renames a screen together with every `go("…")`, link and navigation that leads to it. */
 export function renameScreen(project: Project, id: string, to: string): Step[] {
   const screen = locate(project, id)?.control;
   const from = screen?.name;
@@ -148,8 +175,10 @@ export function renameScreen(project: Project, id: string, to: string): Step[] {
   for (const other of project.screens)
     for (const control of walk(other))
       for (const [property, value] of Object.entries(control.props)) {
-        const text = property.startsWith('on.') ? inForce(value) : undefined;
-        const changed = text?.replace(leading, `$1$2${to.replaceAll('$', '$$$$')}$2`);
+        const text = inForce(value);
+        const changed = property.startsWith('on.')
+          ? text?.replace(leading, `$1$2${to.replaceAll('$', '$$$$')}$2`)
+          : text && leadingElsewhere(control, property, text, from, to);
         if (changed !== undefined && changed !== text)
           steps.push({ type: 'set', control: control.id, property, value: changed });
       }

@@ -1,6 +1,6 @@
 /** Paints a laid-out screen: every box at the place that the core worked out, words line by line. */
-import type { ScreenBox, ScreenLayout } from '@hovrin/core';
-import { type CSSProperties, memo } from 'react';
+import type { Drawing, Gauge, ScreenBox, ScreenLayout } from '@hovrin/core';
+import { type CSSProperties, createElement, memo } from 'react';
 
 interface PaintProps {
   readonly layout: ScreenLayout;
@@ -25,9 +25,14 @@ export const Paint = memo(function Paint({ layout, pictureAddress }: PaintProps)
 
 /** A control's opacity holds for the parts inside it too. */
 function opacityOf(layout: ScreenLayout, box: ScreenBox): number {
-  const own = box.look.opacity ?? 1;
-  const parent = box.control === undefined ? layout.boxes[box.parent] : undefined;
-  return own * (parent?.look.opacity ?? 1);
+  let opacity = 1;
+  for (
+    let at: ScreenBox | undefined = box;
+    at;
+    at = at.control === undefined ? layout.boxes[at.parent] : undefined
+  )
+    opacity *= at.look.opacity ?? 1;
+  return opacity;
 }
 
 function PaintedBox({
@@ -52,6 +57,7 @@ function PaintedBox({
     borderRadius: look.corner,
     borderStyle: 'solid',
     borderColor: look.borderColour ?? 'transparent',
+    boxShadow: look.ring && `inset 0 0 0 1px ${look.ring}`,
     borderWidth: `${border.top}px ${border.end}px ${border.bottom}px ${border.start}px`,
     opacity,
   };
@@ -64,6 +70,9 @@ function PaintedBox({
         fontSize: text.size,
         color: look.colour,
         whiteSpace: 'pre',
+        fontStyle: text.italic ? 'italic' : undefined,
+        letterSpacing: text.letterSpacing || undefined,
+        textDecoration: look.underline ? 'underline' : undefined,
       }
     : {};
   const content = box.box.content;
@@ -80,20 +89,19 @@ function PaintedBox({
             src={address}
             alt=""
             draggable={false}
-            style={{ width: '100%', height: '100%', objectFit: 'cover', display: 'block' }}
+            style={{
+              width: '100%',
+              height: '100%',
+              objectFit: look.pictureFit,
+              objectPosition: look.pictureFocus?.map((part) => `${part}%`).join(' '),
+              display: 'block',
+            }}
           />
         ) : (
           <MissingPicture />
         ))}
-      {look.sign === 'tick' && (
-        <svg
-          viewBox="0 0 16 16"
-          style={{ position: 'absolute', inset: '12.5%', width: '75%', height: '75%', color: look.colour }}
-          aria-hidden
-        >
-          <path d="M3 8.5l3.2 3.2L13 4.8" fill="none" stroke="currentColor" strokeWidth="2.2" />
-        </svg>
-      )}
+      {look.drawing && <Drawn drawing={look.drawing} colour={look.colour} />}
+      {look.gauge && <GaugeLine gauge={look.gauge} />}
       {lines.map((line, index) => (
         <span
           // biome-ignore lint/suspicious/noArrayIndexKey: lines have nothing else to tell them apart.
@@ -115,7 +123,8 @@ function PaintedBox({
             inset: 0,
             padding: `0 ${look.inner.padding}px`,
             display: 'flex',
-            alignItems: 'center',
+            alignItems: look.inner.top === undefined ? 'center' : 'start',
+            paddingTop: look.inner.top,
             overflow: 'hidden',
           }}
         >
@@ -123,6 +132,75 @@ function PaintedBox({
         </span>
       )}
     </div>
+  );
+}
+
+/** Lines and shapes, stretched to the box, in its middle, or at its end. */
+function Drawn({ drawing, colour }: { drawing: Drawing; colour: string | undefined }) {
+  const { size, shapes, place } = drawing;
+  const style: CSSProperties =
+    typeof place === 'number'
+      ? {
+          position: 'absolute',
+          insetInlineEnd: 10,
+          top: '50%',
+          width: place,
+          height: place,
+          marginTop: -place / 2,
+        }
+      : { position: 'absolute', inset: 0, width: '100%', height: '100%' };
+  return (
+    <svg
+      viewBox={`0 0 ${size.join(' ')}`}
+      preserveAspectRatio={place === 'stretch' ? 'none' : 'xMidYMid meet'}
+      style={{ ...style, color: colour, overflow: 'visible' }}
+      aria-hidden
+    >
+      {shapes.map(([tag, attributes], index) =>
+        createElement(tag, { ...reactNames(attributes), key: index }),
+      )}
+    </svg>
+  );
+}
+
+/** SVG's attribute names as React writes them. */
+const reactNames = (attributes: Readonly<Record<string, string | number>>) =>
+  Object.fromEntries(
+    Object.entries(attributes).map(([name, value]) => [
+      name.replace(/-([a-z])/g, (_, letter: string) => letter.toUpperCase()),
+      value,
+    ]),
+  );
+
+/** A line that is filled to a part from its start. */
+function GaugeLine({ gauge }: { gauge: Gauge }) {
+  const { part, thickness, knob = 0, colour, ground } = gauge;
+  const line: CSSProperties = {
+    position: 'absolute',
+    top: `calc(50% - ${thickness / 2}px)`,
+    height: thickness,
+    borderRadius: thickness / 2,
+  };
+  // What is moved stays inside the line at both ends.
+  const reach = `calc(${knob / 2}px + (100% - ${knob}px) * ${part})`;
+  return (
+    <>
+      <div style={{ ...line, left: 0, right: 0, background: ground }} />
+      <div style={{ ...line, insetInlineStart: 0, width: reach, background: colour }} />
+      {knob > 0 && (
+        <div
+          style={{
+            position: 'absolute',
+            top: `calc(50% - ${knob / 2}px)`,
+            insetInlineStart: `calc((100% - ${knob}px) * ${part})`,
+            width: knob,
+            height: knob,
+            borderRadius: '50%',
+            background: colour,
+          }}
+        />
+      )}
+    </>
   );
 }
 

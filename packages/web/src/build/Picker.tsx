@@ -13,7 +13,7 @@ export const groupWords: Readonly<Record<Kind['group'], string>> = {
   ask: 'Ask',
   act: 'Act',
 };
-const groups = Object.keys(groupWords) as Kind['group'][];
+export const groups = Object.keys(groupWords) as Kind['group'][];
 
 /** Kinds that can be placed, in the order of their groups. */
 export const placeable: readonly Kind[] = groups.flatMap((group) =>
@@ -25,7 +25,7 @@ function rank(kind: Kind, typed: string): number | undefined {
   const text = typed.trim().toLowerCase();
   if (text === '') return 0;
   const label = kind.label.toLowerCase();
-  if (label.startsWith(text)) return 1;
+  if (label.startsWith(text) || kind.findBy.includes(text)) return 1;
   if (label.includes(text) || kind.name.toLowerCase().includes(text)) return 2;
   if (kind.findBy.some((word) => word.startsWith(text))) return 3;
   return kind.findBy.some((word) => word.includes(text)) || kind.purpose.toLowerCase().includes(text)

@@ -21,6 +21,7 @@ import { type ReactNode, useId, useRef, useState } from 'react';
 import { HexColorPicker } from 'react-colorful';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { Menu } from '../parts/Menu.tsx';
+import { IconChoice } from './IconChoice.tsx';
 
 interface PropertyFieldProps {
   readonly control: Control;
@@ -50,7 +51,22 @@ export function useSetProperty(control: Control, controlName: string) {
   };
 }
 
-const stepped = new Set(['length', 'size', 'limit', 'text size', 'factor', 'margin', 'lengths']);
+/** Types whose entries are separated by `|`. */
+const lists = new Set(['entries', 'places', 'ranges', 'chosen']);
+
+const stepped = new Set([
+  'amount',
+  'lines',
+  'span',
+  'level',
+  'length',
+  'size',
+  'limit',
+  'text size',
+  'factor',
+  'margin',
+  'lengths',
+]);
 
 /** A text with its only number changed; undefined where there is not exactly one. */
 export function steppedText(text: string, by: number): string | undefined {
@@ -71,6 +87,8 @@ export function PropertyField({ control, property, name }: PropertyFieldProps) {
   const problem = attributeProblems(project, control).find(({ attribute }) => attribute === property.name);
   const bound = own && hasExpression(inForce(held) ?? '');
   const isWords = property.type.name === 'text';
+  // Entries are typed one a line; what is bound is one expression.
+  const isList = lists.has(property.type.name) && !text.includes('{');
   const change = (next: string) => set(property.name, property.label, next === '' && !isWords ? null : next);
   const step = (by: number) => {
     const next = steppedText(text || property.default || '0', by);
@@ -82,6 +100,10 @@ export function PropertyField({ control, property, name }: PropertyFieldProps) {
   // A yes or no is a checkbox until somebody wants an expression there.
   const [typing, setTyping] = useState(false);
   const flag = property.type.name === 'flag' && !bound && !problem && !typing;
+  const words =
+    property.type.name === 'destination'
+      ? project.screens.flatMap((screen) => screen.name ?? [])
+      : property.type.words;
   const changes = Object.keys(control.props).filter(
     (key) => key.endsWith(`.${property.name}`) && !key.startsWith('on.'),
   );
@@ -122,16 +144,21 @@ export function PropertyField({ control, property, name }: PropertyFieldProps) {
               {'{ }'}
             </button>
           </span>
-        ) : isWords && property.group === 'content' ? (
+        ) : (isWords && property.group === 'content') || isList ? (
           <textarea
             id={id}
             className={`field h-auto min-h-7 flex-1 resize-y py-1 ${bound ? '!border-lake' : ''}`}
-            rows={text.length > 18 || text.includes('\n') ? 3 : 1}
+            rows={
+              isList ? Math.max(2, text.split('|').length) : text.length > 18 || text.includes('\n') ? 3 : 1
+            }
+            title={isList ? 'One a line; `value: label` where they differ' : undefined}
             aria-invalid={problem !== undefined}
             aria-describedby={problem ? `${id}-problem` : undefined}
-            value={text}
+            value={isList ? text.split(/ *\| */).join('\n') : text}
             placeholder={property.default ?? ''}
-            onChange={(event) => change(event.target.value)}
+            onChange={(event) =>
+              change(isList ? event.target.value.split('\n').join(' | ') : event.target.value)
+            }
             onBlur={rest}
           />
         ) : (
@@ -173,10 +200,10 @@ export function PropertyField({ control, property, name }: PropertyFieldProps) {
                 onValue={change}
                 onDone={rest}
               />
+            ) : property.type.name === 'icon' ? (
+              <IconChoice label={property.label} value={text} onValue={change} onDone={rest} />
             ) : (
-              property.type.words.length > 0 && (
-                <WordsButton label={property.label} words={property.type.words} onWord={change} />
-              )
+              words.length > 0 && <WordsButton label={property.label} words={words} onWord={change} />
             )}
           </span>
         )}

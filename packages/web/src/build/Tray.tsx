@@ -9,10 +9,17 @@ import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { keyWords } from '../editor/keys.ts';
 import { placeAtSelection } from '../editor/places.ts';
 import { KindIcon } from './kindIcons.tsx';
-import { placeable } from './Picker.tsx';
+import { groups, groupWords, placeable } from './Picker.tsx';
 
 export function Tray() {
   const [open, setOpen] = useState(localStorage.getItem('hovrin.tray') !== 'closed');
+  const [group, setGroup] = useState<Kind['group']>(
+    groups.find((each) => each === localStorage.getItem('hovrin.tray.group')) ?? 'arrange',
+  );
+  const choose = (next: Kind['group']) => {
+    setGroup(next);
+    localStorage.setItem('hovrin.tray.group', next);
+  };
   const toggle = () => {
     setOpen(!open);
     localStorage.setItem('hovrin.tray', open ? 'closed' : 'open');
@@ -29,11 +36,32 @@ export function Tray() {
         <span className="ml-auto text-[11px] font-normal text-quiet">drag, or press {keyWords('A')}</span>
       </button>
       {open && (
-        <div className="grid grid-cols-2 gap-1 px-2 pb-2">
-          {placeable.map((kind) => (
-            <TrayPart key={kind.name} kind={kind} />
-          ))}
-        </div>
+        <>
+          <div role="radiogroup" aria-label="Group of parts" className="flex gap-3 px-3 pb-1.5">
+            {groups.map((each) => (
+              <label
+                key={each}
+                className={`cursor-pointer border-b-2 pb-0.5 has-[:focus-visible]:outline ${each === group ? 'border-ink font-medium' : 'border-transparent text-quiet hover:text-ink'}`}
+              >
+                <input
+                  type="radio"
+                  name="tray-group"
+                  className="sr-only"
+                  checked={each === group}
+                  onChange={() => choose(each)}
+                />
+                {groupWords[each]}
+              </label>
+            ))}
+          </div>
+          <div className="grid max-h-[200px] grid-cols-2 gap-1 overflow-y-auto px-2 pb-2">
+            {placeable
+              .filter((kind) => kind.group === group)
+              .map((kind) => (
+                <TrayPart key={kind.name} kind={kind} />
+              ))}
+          </div>
+        </>
       )}
     </section>
   );

@@ -57,7 +57,7 @@ export function placeNew(editor: Editor, kind: string, place: InsertPlace): void
   const { project } = editor.state;
   const screen = locate(project, place.parent)?.screen;
   if (!screen) return;
-  const control = newControl(kind, screen, newId);
+  const control = newControl(kind, project, screen, newId);
   const done = editor.dispatch({
     label: `Add ${control.name}`,
     steps: [{ type: 'insert', ...place, control }],

@@ -1,0 +1,47 @@
+/** A short word about something: a state, a count. */
+import { theme } from '../document/theme.ts';
+import type { Kind } from './kind.ts';
+import { boxLook, padding, placing, sizing, textAlign, textLook, words } from './properties.ts';
+import { textStyleOf, wordsLook } from './words.ts';
+
+export const badge: Kind = {
+  name: 'badge',
+  label: 'Badge',
+  group: 'show',
+  purpose: 'A short word about something: its state, a count.',
+  findBy: ['tag', 'label', 'status', 'count', 'chip', 'pill'],
+  container: false,
+  properties: [
+    words('text', 'Text', { as: 'text' }),
+    ...sizing,
+    ...placing({ alignSelf: 'start' }),
+    padding({ default: '2 10' }),
+    ...boxLook({ background: 'tint', corner: '999' }),
+    ...textLook({ weight: String(theme.labelWeight), size: String(theme.hintSize), colour: 'accent' }),
+    textAlign('center'),
+  ],
+  events: [],
+  starter: { text: 'New' },
+  inside(values, make) {
+    const style = { ...textStyleOf(values), noWrap: true };
+    const align = (values.text('text-align') || 'center') as 'start' | 'center' | 'end';
+    return { content: make.content(values.text('text'), style), look: wordsLook(values, style, align) };
+  },
+  element: (values) => ({ tag: 'span', text: values.text('text') }),
+  css: `.k-badge {
+  display: block;
+  align-self: start;
+  padding: 2px 10px;
+  border-radius: 999px;
+  background: var(--tint);
+  color: var(--accent);
+  font-size: ${theme.hintSize / 16}rem;
+  font-weight: ${theme.labelWeight};
+  text-align: center;
+  text-wrap-mode: nowrap;
+  white-space-collapse: preserve-breaks;
+}
+.k-pinboard > .k-badge {
+  align-self: auto;
+}`,
+};

@@ -1,0 +1,237 @@
+/** Numbers as a line or as bars. */
+import { scaleBand, scaleLinear } from 'd3-scale';
+import { area, line } from 'd3-shape';
+import { chartType, colourType, type Entry, entriesType, listType } from '../document/property-types.ts';
+import { colourCss, colourValue, theme } from '../document/theme.ts';
+import type { Values } from '../document/values.ts';
+import { content, fieldContent } from './field.ts';
+import type { Kind, PageElement, Shape } from './kind.ts';
+import { boxLook, padding, placing, sizing, words } from './properties.ts';
+import { plainWords } from './words.ts';
+
+/** What a chart is drawn from: shapes on a square of 100 by 100, and the words of its axes. */
+interface Drawn {
+  readonly shapes: readonly Shape[];
+  readonly greatest: string;
+  readonly least: string;
+  readonly first: string;
+  readonly last: string;
+}
+
+const plain = {
+  'vector-effect': 'non-scaling-stroke',
+  'stroke-width': 2,
+  'stroke-linejoin': 'round',
+} as const;
+
+function draw(values: Values): Drawn {
+  const numbers = (values.get<readonly unknown[]>('data') ?? [])
+    .map(Number)
+    .filter((value) => Number.isFinite(value));
+  const labels = values.get<readonly Entry[]>('labels') ?? [];
+  const type = values.text('type') || 'line';
+  // Bars stand on nothing, so their scale begins there.
+  const ends = type === 'bar' ? [0, ...numbers] : numbers;
+  const y = scaleLinear(
+    [Math.min(...ends, Infinity), Math.max(...ends, -Infinity)].map((end) =>
+      Number.isFinite(end) ? end : 0,
+    ),
+    [100, 0],
+  );
+  if (type !== 'sparkline') y.nice(4);
+  const [least, greatest] = y.domain() as [number, number];
+  const format = y.tickFormat(4);
+  const x = scaleLinear([0, Math.max(1, numbers.length - 1)], [0, 100]);
+  const place = (_: number, index: number) => x(index);
+  let shapes: Shape[] = [];
+  if (type === 'bar') {
+    const band = scaleBand(numbers.keys(), [0, 100]).padding(0.25);
+    shapes = numbers.map((value, index) => [
+      'rect',
+      {
+        x: round(band(index)!),
+        y: round(Math.min(y(value), y(0))),
+        width: round(band.bandwidth()),
+        height: round(Math.abs(y(value) - y(0))),
+        fill: 'currentColor',
+      },
+    ]);
+  } else if (numbers.length > 0) {
+    const under = area<number>(place, 100, (value) => y(value))(numbers)!;
+    const over = line<number>(place, (value) => y(value))(numbers)!;
+    shapes = [
+      ...(type === 'line' ? [['path', { d: under, fill: 'currentColor', opacity: 0.12 }] as const] : []),
+      ['path', { d: over, fill: 'none', stroke: 'currentColor', ...plain }],
+    ];
+  }
+  return {
+    shapes,
+    greatest: format(greatest),
+    least: format(least),
+    first: labels[0]?.label ?? '',
+    last: labels.length > 1 ? labels.at(-1)!.label : '',
+  };
+}
+
+const round = (value: number): number => Number(value.toFixed(2));
+
+const style = plainWords({ size: theme.chartTextSize });
+const column = { ...fieldContent, rowGap: 0 };
+
+export const chart: Kind = {
+  name: 'chart',
+  label: 'Chart',
+  group: 'show',
+  purpose: 'Numbers as a line, as bars, or as a sparkline between words.',
+  findBy: ['graph', 'plot', 'line', 'bar', 'sparkline', 'trend', 'diagram'],
+  container: false,
+  properties: [
+    words('label', 'Label', { as: 'inside' }),
+    content('type', 'Type', chartType, { default: 'line', effect: 'layout' }),
+    content('data', 'Numbers', listType, { group: 'data', effect: 'layout', page: { as: 'inside' } }),
+    content('labels', 'Labels', entriesType, { effect: 'layout', page: { as: 'inside' } }),
+    ...sizing,
+    ...placing(),
+    padding(),
+    ...boxLook(),
+    content('stroke', 'Colour', colourType, {
+      group: 'look',
+      default: 'accent',
+      page: { as: 'inside' },
+    }),
+  ],
+  events: [],
+  starter: {
+    label: 'Guests',
+    data: '{[18, 24, 21, 33, 46, 40, 29]}',
+    labels: 'Mon | Tue | Wed | Thu | Fri | Sat | Sun',
+  },
+  inside(values, make) {
+    const drawn = draw(values);
+    const sparkline = values.text('type') === 'sparkline';
+    const say = (text: string) =>
+      make.words(text, style, { colour: colourValue('quiet'), text: { ...style, align: 'start' } });
+    const plot = make.blank(
+      { width: theme.chartWidth, height: 0 },
+      {
+        colour: colourValue(values.colour('stroke') ?? 'accent'),
+        drawing: { size: [100, 100], shapes: drawn.shapes, place: 'stretch' },
+      },
+      { width: { share: 1 } },
+    );
+    const row = { ...column, direction: 'row' as const, columnGap: theme.checkGap };
+    const height = sparkline ? theme.sparklineHeight : theme.chartHeight;
+    const body = make.group(
+      row,
+      sparkline
+        ? [plot]
+        : [
+            make.group({ ...column, align: 'end', justify: 'between' }, [
+              say(drawn.greatest),
+              say(drawn.least),
+            ]),
+            plot,
+          ],
+      { height: { share: 1 }, minHeight: height },
+    );
+    const foot =
+      drawn.first || drawn.last
+        ? [make.group({ ...row, justify: 'between' }, [say(drawn.first), say(drawn.last)])]
+        : [];
+    return {
+      content: { ...column, rowGap: theme.labelGap },
+      parts: [...(values.text('label') ? [say(values.text('label'))] : []), body, ...(sparkline ? [] : foot)],
+    };
+  },
+  element(values) {
+    const drawn = draw(values);
+    const label = values.text('label');
+    const sparkline = values.text('type') === 'sparkline';
+    const say = (text: string): PageElement => ({ tag: 'span', text });
+    const numbers = (values.get<readonly unknown[]>('data') ?? []).slice(0, 40).join(', ');
+    return {
+      tag: 'div',
+      attributes: { role: 'img', 'aria-label': [label, numbers].filter(Boolean).join(': ') },
+      children: [
+        ...(label ? [say(label)] : []),
+        {
+          tag: 'div',
+          classes: ['part-body', ...(sparkline ? ['part-low'] : [])],
+          children: [
+            ...(sparkline
+              ? []
+              : [{ tag: 'div', classes: ['part-scale'], children: [say(drawn.greatest), say(drawn.least)] }]),
+            {
+              tag: 'div',
+              classes: ['part-plot'],
+              attributes: { style: `color: ${colourCss(values.colour('stroke') ?? 'accent')}` },
+              children: [
+                {
+                  tag: 'svg',
+                  attributes: { viewBox: '0 0 100 100', preserveAspectRatio: 'none' },
+                  children: drawn.shapes.map(([tag, attributes]) => ({
+                    tag,
+                    attributes: Object.fromEntries(
+                      Object.entries(attributes).map(([name, value]) => [name, String(value)]),
+                    ),
+                  })),
+                },
+              ],
+            },
+          ],
+        },
+        ...(!sparkline && (drawn.first || drawn.last)
+          ? [{ tag: 'div', classes: ['part-foot'], children: [say(drawn.first), say(drawn.last)] }]
+          : []),
+      ],
+    };
+  },
+  css: `.k-chart {
+  display: flex;
+  flex-direction: column;
+  gap: ${theme.labelGap}px;
+  font-size: ${theme.chartTextSize / 16}rem;
+  color: var(--quiet);
+}
+.k-chart span {
+  display: block;
+  white-space-collapse: preserve-breaks;
+}
+.k-chart > .part-body {
+  display: flex;
+  flex: 1 1 0px;
+  gap: ${theme.checkGap}px;
+  min-height: ${theme.chartHeight}px;
+}
+.k-chart > .part-low {
+  min-height: ${theme.sparklineHeight}px;
+}
+.k-chart .part-scale {
+  display: flex;
+  flex-direction: column;
+  align-items: end;
+  justify-content: space-between;
+}
+.k-chart .part-plot {
+  position: relative;
+  flex: 1 1 0px;
+  min-width: 0;
+}
+.k-chart .part-plot::before {
+  content: "";
+  display: block;
+  width: ${theme.chartWidth}px;
+}
+.k-chart .part-plot > svg {
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+  overflow: visible;
+}
+.k-chart > .part-foot {
+  display: flex;
+  justify-content: space-between;
+  gap: ${theme.checkGap}px;
+}`,
+};

@@ -1,0 +1,58 @@
+/** One or several things to choose from a list. */
+import { colourValue, theme } from '../document/theme.ts';
+import { change } from './events.ts';
+import { fieldContent, fieldCss, fieldElement, fieldInside, fieldProperties } from './field.ts';
+import type { Kind } from './kind.ts';
+import {
+  checkCss,
+  chosen,
+  chosenOf,
+  entriesOf,
+  many,
+  optionBox,
+  optionCss,
+  optionElements,
+  options,
+} from './options.ts';
+
+export const choiceList: Kind = {
+  name: 'choiceList',
+  label: 'Choice list',
+  group: 'ask',
+  purpose: 'Asks to choose one or several things from a list.',
+  findBy: ['several', 'many', 'multiple', 'checkboxes', 'list', 'options', 'tags'],
+  container: false,
+  properties: fieldProperties([chosen, options({ part: 'part-options', as: 'inside' }), many]),
+  events: [change],
+  starter: { label: 'Needs', options: 'Blanket | Packed lunch | Drying room', many: 'true' },
+  inside(values, make) {
+    const picked = chosenOf(values);
+    const round = !values.flag('many');
+    const boxes = entriesOf(values).map(({ value, label }) =>
+      optionBox(make, label, { round, checked: picked.includes(value) }, true),
+    );
+    const list = make.group({ ...fieldContent, rowGap: 0 }, boxes, {
+      border: { top: 1, end: 1, bottom: 1, start: 1 },
+    });
+    return fieldInside(values, make, {
+      ...list,
+      look: { background: colourValue('sheet'), borderColour: colourValue('quiet'), corner: theme.corner },
+    });
+  },
+  element: (values, _, name) =>
+    fieldElement(
+      values,
+      name,
+      { tag: 'div', classes: ['part-options'], children: optionElements(values, name, !values.flag('many')) },
+      { group: values.flag('many') ? 'group' : 'radiogroup' },
+    ),
+  sharedCss: [fieldCss, checkCss, optionCss],
+  css: `.k-choiceList > .part-options {
+  border: 1px solid var(--quiet);
+  border-radius: ${theme.corner}px;
+  background: var(--sheet);
+}
+.k-choiceList .part-option {
+  padding: ${theme.cellPadding.block}px ${theme.cellPadding.inline}px;
+}`,
+};

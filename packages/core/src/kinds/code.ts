@@ -1,0 +1,86 @@
+/** Words that keep their shape: code, long numbers. They scroll sideways where they are too long. */
+import { familyType, textSizeType } from '../document/property-types.ts';
+import { theme } from '../document/theme.ts';
+import type { Kind } from './kind.ts';
+import { boxLook, padding, placing, sizing, textLook, words } from './properties.ts';
+import { textStyleOf, wordsLook } from './words.ts';
+
+const size = 14;
+
+export const code: Kind = {
+  name: 'code',
+  label: 'Code or number',
+  group: 'show',
+  purpose: 'Words that keep their shape: code, a long number. It scrolls sideways where it is too long.',
+  findBy: ['monospace', 'figures', 'number', 'display', 'pre', 'output'],
+  container: false,
+  properties: [
+    words('text', 'Text', { as: 'text', part: 'part-text' }),
+    ...sizing,
+    ...placing(),
+    padding({ default: '8 12' }),
+    ...boxLook({ background: 'tint', corner: String(theme.corner) }),
+    ...textLook().map((property) =>
+      property.type === familyType
+        ? { ...property, default: 'JetBrains Mono' }
+        : property.type === textSizeType
+          ? { ...property, default: String(size) }
+          : property,
+    ),
+  ],
+  events: [],
+  starter: { text: '46.1250 N, 12.0830 E' },
+  inside(values, make) {
+    const style = { ...textStyleOf(values), noWrap: true };
+    const line = make.words(values.text('text'), style, wordsLook(values, style, 'start'));
+    return {
+      content: { type: 'scroll', axis: 'horizontal' },
+      parts: [
+        make.group(
+          {
+            type: 'flex',
+            direction: 'row',
+            align: 'start',
+            justify: 'start',
+            wrap: false,
+            rowGap: 0,
+            columnGap: 0,
+          },
+          [line],
+        ),
+      ],
+      look: { clips: true },
+    };
+  },
+  element: (values) => ({
+    tag: 'div',
+    attributes: { tabindex: '0' },
+    children: [
+      {
+        tag: 'div',
+        classes: ['part-line'],
+        children: [{ tag: 'code', classes: ['part-text'], text: values.text('text') }],
+      },
+    ],
+  }),
+  css: `.k-code {
+  padding: 8px 12px;
+  border-radius: ${theme.corner}px;
+  overflow: auto hidden;
+  background: var(--tint);
+  font-family: "JetBrains Mono";
+  font-size: ${size / 16}rem;
+}
+.k-code > .part-line {
+  display: flex;
+  align-items: start;
+  width: max-content;
+  min-width: 100%;
+  height: 100%;
+}
+.k-code .part-text {
+  font: inherit;
+  text-wrap-mode: nowrap;
+  white-space-collapse: preserve-breaks;
+}`,
+};

@@ -1,0 +1,47 @@
+/** A day to choose. */
+import { dateType } from '../document/property-types.ts';
+import { change } from './events.ts';
+import {
+  entered,
+  fieldBox,
+  fieldCss,
+  fieldElement,
+  fieldInside,
+  fieldProperties,
+  inputAttribute,
+  inputAttributes,
+  inputCss,
+} from './field.ts';
+import type { Kind } from './kind.ts';
+
+export const dateField: Kind = {
+  name: 'dateField',
+  label: 'Date',
+  group: 'ask',
+  purpose: 'Asks for a day.',
+  findBy: ['when', 'day', 'calendar', 'arrival', 'birthday'],
+  container: false,
+  properties: fieldProperties([
+    entered(dateType, ['text']),
+    inputAttribute('min', 'Earliest', dateType),
+    inputAttribute('max', 'Latest', dateType),
+  ]),
+  events: [change],
+  starter: { label: 'Date' },
+  inside: (values, make) =>
+    fieldInside(values, make, fieldBox(values, make, values.text('value') || 'dd.mm.yyyy')),
+  element: (values, _, name) =>
+    fieldElement(values, name, {
+      tag: 'input',
+      classes: ['part-input'],
+      attributes: {
+        type: 'date',
+        ...inputAttributes(values, name),
+        value: values.text('value'),
+        min: values.text('min'),
+        max: values.text('max'),
+      },
+    }),
+  sharedCss: [fieldCss, inputCss],
+  css: '',
+};

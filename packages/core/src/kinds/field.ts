@@ -1,0 +1,277 @@
+/**
+ * What all fields have in common: a label above what one enters, a hint below it, and a message where what was
+ * entered is not valid. The message appears once the person has left the field (Selectors 4, `:user-invalid`).
+ */
+import { flagType, textType } from '../document/property-types.ts';
+import { colourValue, theme } from '../document/theme.ts';
+import type { StateType } from '../document/types.ts';
+import type { Values } from '../document/values.ts';
+import type { Box, FlexContent } from '../layout/box.ts';
+import type { Inside, Look, Making, PageElement, PageTarget, Property } from './kind.ts';
+import { boxLook, disabled, padding, placing, sizing, words } from './properties.ts';
+import { plainWords } from './words.ts';
+
+/** What is entered, one input or several. */
+const inputTarget = (name: string): PageTarget => ({ part: 'part-input', as: 'property', name });
+
+/** A property whose value is part of what a field holds. */
+export const content = (
+  name: string,
+  label: string,
+  type: Property['type'],
+  rest: Partial<Property> = {},
+): Property => ({ name, label, group: 'content', type, effect: 'look', perBand: false, ...rest });
+
+/** What was entered; may be bound in both directions. */
+export const entered = (
+  type: Property['type'],
+  twoWay: readonly StateType[],
+  page: PageTarget = inputTarget('value'),
+): Property => content('value', 'Value', type, { twoWay, page });
+
+/** An attribute of the input. */
+export const inputAttribute = (name: string, label: string, type: Property['type']): Property =>
+  content(name, label, type, {
+    effect: 'behaviour',
+    page: { part: 'part-input', as: 'attribute', name },
+  });
+
+export const placeholder: Property = content('placeholder', 'Placeholder', textType, {
+  page: { part: 'part-input', as: 'attribute', name: 'placeholder' },
+});
+
+/** Properties that check what is entered. */
+const checking: readonly Property[] = [
+  content('required', 'Required', flagType, { effect: 'behaviour', page: inputTarget('required') }),
+  content('valid', 'Valid when', flagType, {
+    effect: 'behaviour',
+    page: { part: 'part-input', as: 'validity' },
+  }),
+  content('message', 'Message', textType, {
+    effect: 'behaviour',
+    page: { part: 'part-message', as: 'text' },
+  }),
+];
+
+/**
+ * All properties of a field, in the order of the source.
+ *
+ * @param own those of the kind itself, `value` first.
+ */
+export const fieldProperties = (own: readonly Property[]): readonly Property[] => [
+  words('label', 'Label', { as: 'text', part: 'part-label' }),
+  ...own,
+  words('hint', 'Hint', { as: 'text', part: 'part-hint' }),
+  ...checking,
+  disabled(inputTarget('disabled')),
+  ...sizing,
+  ...placing(),
+  padding(),
+  ...boxLook(),
+];
+
+const labelStyle = plainWords({ weight: theme.labelWeight, size: theme.labelSize });
+const hintStyle = plainWords({ size: theme.hintSize });
+const start = (style: ReturnType<typeof plainWords>, colour: string): Look => ({
+  colour: colourValue(colour),
+  text: { ...style, align: 'start' },
+});
+
+/** The column that a field is. */
+export const fieldContent: FlexContent = {
+  type: 'flex',
+  direction: 'column',
+  align: 'stretch',
+  justify: 'start',
+  wrap: false,
+  rowGap: theme.labelGap,
+  columnGap: 0,
+};
+
+/**
+ * What is inside a field.
+ *
+ * @param input the boxes of what one enters.
+ * @param beside a short text at the end of the label's line; undefined: the label is no line with others.
+ */
+export function fieldInside(values: Values, make: Making, input: Box, beside?: string): Inside {
+  const label = values.text('label');
+  const hint = values.text('hint');
+  const line = label ? [make.words(label, labelStyle, start(labelStyle, 'ink'))] : [];
+  const end = beside ? [make.words(beside, labelStyle, start(labelStyle, 'quiet'))] : [];
+  const headed = beside !== undefined && line.length + end.length > 0;
+  const head = headed
+    ? [
+        make.group(
+          { ...fieldContent, direction: 'row', justify: 'between', rowGap: 0, columnGap: theme.checkGap },
+          [...line, ...end],
+        ),
+      ]
+    : line;
+  return {
+    content: fieldContent,
+    parts: [...head, input, ...(hint ? [make.words(hint, hintStyle, start(hintStyle, 'quiet'))] : [])],
+    look: values.flag('disabled') ? { opacity: 0.5 } : {},
+  };
+}
+
+/** The box that one types into: as high as the theme says, with words in it on one line. */
+export function fieldBox(
+  values: Values,
+  make: Making,
+  shown: string,
+  rest: { height?: number; look?: Look } = {},
+): Box {
+  const style = plainWords({ noWrap: true });
+  const height = (rest.height ?? theme.fieldHeight) * make.scale;
+  return make.blank(
+    { width: theme.fieldWidth - 2, height, baseline: make.centredBaseline(style, height - 2) },
+    {
+      background: colourValue('sheet'),
+      borderColour: colourValue('quiet'),
+      corner: theme.corner,
+      colour: colourValue(shown ? 'ink' : 'quiet'),
+      text: { ...style, align: 'start' },
+      inner: { text: shown || values.text('placeholder'), padding: theme.fieldPadding },
+      ...rest.look,
+    },
+    { height, border: { top: 1, end: 1, bottom: 1, start: 1 } },
+  );
+}
+
+/** Attributes that tie an input to the hint and the message of its field. */
+export const described = (values: Values, name: string): Record<string, string> => {
+  const ids = [
+    ...(values.text('hint') ? [`${name}-hint`] : []),
+    ...(hasMessage(values) ? [`${name}-message`] : []),
+  ];
+  return ids.length > 0 ? { 'aria-describedby': ids.join(' ') } : {};
+};
+const hasMessage = (values: Values) => values.text('message') !== '' || values.has('valid');
+
+/** Attributes that every input of a field has. */
+export const inputAttributes = (values: Values, name: string): Record<string, string | boolean> => ({
+  id: `${name}-input`,
+  required: values.flag('required'),
+  disabled: values.flag('disabled'),
+  ...described(values, name),
+});
+
+/**
+ * The element of a field.
+ *
+ * @param input the element that one enters into; it has `inputAttributes`, or, in a group, inputs of its own.
+ * @param rest `group`: the input is a group of inputs, and this is its role. `beside`: see `fieldInside`.
+ */
+export function fieldElement(
+  values: Values,
+  name: string,
+  input: PageElement,
+  rest: { group?: 'group' | 'radiogroup'; beside?: PageElement } = {},
+): PageElement {
+  const label: PageElement = rest.group
+    ? {
+        tag: 'span',
+        classes: ['part-label'],
+        attributes: { id: `${name}-label` },
+        text: values.text('label'),
+      }
+    : {
+        tag: 'label',
+        classes: ['part-label'],
+        attributes: { for: `${name}-input` },
+        text: values.text('label'),
+      };
+  return {
+    tag: 'div',
+    classes: ['field'],
+    ...(rest.group
+      ? {
+          attributes: {
+            role: rest.group,
+            'aria-labelledby': `${name}-label`,
+            ...described(values, name),
+          },
+        }
+      : {}),
+    children: [
+      ...(rest.beside ? [{ tag: 'div', classes: ['part-head'], children: [label, rest.beside] }] : [label]),
+      input,
+      {
+        tag: 'span',
+        classes: ['part-hint'],
+        attributes: { id: `${name}-hint` },
+        text: values.text('hint'),
+      },
+      ...(hasMessage(values)
+        ? [
+            {
+              tag: 'span',
+              classes: ['part-message'],
+              attributes: { id: `${name}-message` },
+              text: values.text('message'),
+            },
+          ]
+        : []),
+    ],
+  };
+}
+
+/** What all fields look like on a page. */
+export const fieldCss = `.field {
+  display: flex;
+  flex-direction: column;
+  gap: ${theme.labelGap}px;
+}
+.field .part-label {
+  font-size: ${theme.labelSize / 16}rem;
+  font-weight: ${theme.labelWeight};
+  white-space-collapse: preserve-breaks;
+}
+.field .part-label:empty,
+.field > .part-hint:empty,
+.field > .part-message {
+  display: none;
+}
+.field > .part-head {
+  display: flex;
+  justify-content: space-between;
+  gap: ${theme.checkGap}px;
+}
+.field > .part-hint {
+  font-size: ${theme.hintSize / 16}rem;
+  color: var(--quiet);
+  white-space-collapse: preserve-breaks;
+}
+.field > .part-message {
+  font-size: ${theme.hintSize / 16}rem;
+  color: var(--alert);
+}
+.field:has(:user-invalid) > .part-message {
+  display: block;
+}
+.field :user-invalid {
+  border-color: var(--alert);
+}
+.field:has(:disabled) {
+  opacity: 0.5;
+}`;
+
+/** The box that one types into or opens, on a page. */
+export const inputCss = `.field > .part-input {
+  appearance: none;
+  display: block;
+  flex: none;
+  width: ${theme.fieldWidth}px;
+  min-width: 100%;
+  max-width: 100%;
+  height: ${theme.fieldHeight / 16}rem;
+  padding: 0 ${theme.fieldPadding}px;
+  border: 1px solid var(--quiet);
+  border-radius: ${theme.corner}px;
+  background: var(--sheet);
+}
+.field > .part-input::placeholder {
+  color: var(--quiet);
+  opacity: 1;
+}`;

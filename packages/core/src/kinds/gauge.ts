@@ -1,0 +1,108 @@
+/** What progress and meter have in common: words above a line that is filled to a part. */
+import { amountType } from '../document/property-types.ts';
+import { colourValue, theme } from '../document/theme.ts';
+import type { Values } from '../document/values.ts';
+import { content, fieldInside } from './field.ts';
+import type { Inside, Making, PageElement, Property } from './kind.ts';
+
+/** A number that the line stands for. */
+export const gaugeNumber = (name: string, label: string, preset?: string): Property =>
+  content(name, label, amountType, {
+    ...(preset === undefined ? {} : { default: preset }),
+    page: { part: 'part-bar', as: 'attribute', name },
+  });
+
+/** Part of the line that is filled: where a value lies between two others. */
+export function partOf(value: number, min: number, max: number): number {
+  return max > min ? Math.max(0, Math.min(1, (value - min) / (max - min))) : 0;
+}
+
+export function gaugeInside(
+  values: Values,
+  make: Making,
+  part: number,
+  colour: string,
+  beside: string,
+): Inside {
+  const height = theme.barHeight * make.scale;
+  const line = make.blank(
+    { width: theme.fieldWidth, height },
+    {
+      gauge: {
+        part,
+        thickness: height,
+        colour: colourValue(colour),
+        ground: colourValue('line'),
+      },
+    },
+    { height },
+  );
+  return fieldInside(values, make, line, beside);
+}
+
+/**
+ * @param bar the element that shows the value.
+ * @param beside what stands at the end of the label's line.
+ */
+export const gaugeElement = (
+  values: Values,
+  name: string,
+  bar: PageElement,
+  beside: string,
+): PageElement => ({
+  tag: 'div',
+  classes: ['gauge'],
+  children: [
+    {
+      tag: 'div',
+      classes: ['part-head'],
+      children: [
+        {
+          tag: 'span',
+          classes: ['part-label'],
+          attributes: { id: `${name}-label` },
+          text: values.text('label'),
+        },
+        { tag: 'span', classes: ['part-value'], text: beside },
+      ],
+    },
+    bar,
+  ],
+});
+
+export const gaugeCss = `.gauge {
+  display: flex;
+  flex-direction: column;
+  gap: ${theme.labelGap}px;
+}
+.gauge > .part-head {
+  display: flex;
+  justify-content: space-between;
+  gap: ${theme.checkGap}px;
+  font-size: ${theme.labelSize / 16}rem;
+  font-weight: ${theme.labelWeight};
+}
+.gauge .part-label {
+  white-space-collapse: preserve-breaks;
+}
+.gauge .part-value {
+  color: var(--quiet);
+}
+.gauge .part-label:empty,
+.gauge .part-value:empty,
+.gauge > .part-head:not(:has(:not(:empty))) {
+  display: none;
+}
+.gauge > .part-bar {
+  appearance: none;
+  display: block;
+  flex: none;
+  width: ${theme.fieldWidth}px;
+  min-width: 100%;
+  max-width: 100%;
+  height: ${theme.barHeight / 16}rem;
+  border: 0;
+  border-radius: ${theme.barHeight / 32}rem;
+  overflow: hidden;
+  background: var(--line);
+}`;

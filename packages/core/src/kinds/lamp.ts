@@ -1,0 +1,119 @@
+/** An indicator light with its words, in colour by value. */
+import { amountType, rangesType } from '../document/property-types.ts';
+import { colourCss, colourValue, theme } from '../document/theme.ts';
+import type { Values } from '../document/values.ts';
+import { noSides } from '../layout/box.ts';
+import { content } from './field.ts';
+import type { Kind } from './kind.ts';
+import { colourOf } from './meter.ts';
+import { boxLook, padding, placing, sizing, textLook, words } from './properties.ts';
+import { textStyleOf, wordsLook } from './words.ts';
+
+const lit = (values: Values): string | undefined => {
+  const value = values.number('value');
+  return value === undefined ? undefined : colourOf(value, values.get('colors'));
+};
+
+export const lamp: Kind = {
+  name: 'lamp',
+  label: 'Lamp',
+  group: 'show',
+  purpose: 'An indicator light that takes its colour from a number; dark where no range holds it.',
+  findBy: ['led', 'light', 'indicator', 'status', 'signal', 'alarm'],
+  container: false,
+  properties: [
+    words('label', 'Label', { as: 'text', part: 'part-label' }),
+    content('value', 'Value', amountType, { page: { part: 'part-light', as: 'inside' } }),
+    content('colors', 'Colours by value', rangesType, {
+      default: '1 accent',
+      page: { part: 'part-light', as: 'inside' },
+    }),
+    ...sizing,
+    ...placing(),
+    padding(),
+    ...boxLook(),
+    ...textLook(),
+  ],
+  events: [],
+  starter: { label: 'Generator', value: '1', colors: '1 accent | 2 alert' },
+  inside(values, make) {
+    const style = textStyleOf(values);
+    const side = theme.lampSize * make.scale;
+    const colour = lit(values);
+    const light = make.blank(
+      { width: side, height: side },
+      {
+        background: colourValue(colour ?? 'sheet'),
+        borderColour: colourValue(colour ?? 'quiet'),
+        corner: side / 2,
+      },
+      {
+        width: side,
+        height: side,
+        margin: { ...noSides, top: ((theme.textSize * theme.lineHeight - theme.lampSize) / 2) * make.scale },
+        border: { top: 1, end: 1, bottom: 1, start: 1 },
+      },
+    );
+    return {
+      content: {
+        type: 'flex',
+        direction: 'row',
+        align: 'start',
+        justify: 'start',
+        wrap: false,
+        rowGap: 0,
+        columnGap: theme.checkGap,
+      },
+      parts: [light, make.words(values.text('label'), style, wordsLook(values, style, 'start'))],
+    };
+  },
+  element(values) {
+    const colour = lit(values);
+    const value = values.number('value');
+    return {
+      tag: 'div',
+      children: [
+        {
+          tag: 'span',
+          classes: ['part-light'],
+          children: [
+            {
+              tag: 'span',
+              attributes: {
+                role: 'img',
+                'aria-label': value === undefined ? 'No value' : colour ? `On, ${value}` : `Off, ${value}`,
+                ...(colour
+                  ? { style: `background: ${colourCss(colour)}; border-color: ${colourCss(colour)}` }
+                  : {}),
+              },
+            },
+          ],
+        },
+        { tag: 'span', classes: ['part-label'], text: values.text('label') },
+      ],
+    };
+  },
+  css: `.k-lamp {
+  display: flex;
+  align-items: start;
+  gap: ${theme.checkGap}px;
+}
+.k-lamp > .part-light {
+  flex: none;
+  margin-top: ${((theme.textSize * theme.lineHeight - theme.lampSize) / 2 / 16).toFixed(4)}rem;
+}
+.k-lamp > .part-light,
+.k-lamp > .part-light > span {
+  display: block;
+  width: ${theme.lampSize / 16}rem;
+  height: ${theme.lampSize / 16}rem;
+}
+.k-lamp > .part-light > span {
+  border: 1px solid var(--quiet);
+  border-radius: 50%;
+  background: var(--sheet);
+}
+.k-lamp > .part-label {
+  white-space-collapse: preserve-breaks;
+}`,
+};

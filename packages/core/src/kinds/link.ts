@@ -1,0 +1,69 @@
+/** Words that lead to another screen or to an address. */
+import { destinationType } from '../document/property-types.ts';
+import type { Kind } from './kind.ts';
+import {
+  boxLook,
+  mostLines,
+  noWrap,
+  padding,
+  placing,
+  sizing,
+  textAlign,
+  textLook,
+  words,
+} from './properties.ts';
+import { textStyleOf, wordsLook } from './words.ts';
+
+/** The address that a destination has on a page: a screen is a fragment of it. */
+export const addressTo = (destination: string): string =>
+  destination === '' || /^[a-z]+:/i.test(destination) ? destination : `#${encodeURIComponent(destination)}`;
+
+export const link: Kind = {
+  name: 'link',
+  label: 'Link',
+  group: 'show',
+  purpose: 'Words that lead to another screen, or to an address.',
+  findBy: ['anchor', 'go to', 'url', 'address', 'telephone', 'mail'],
+  container: false,
+  properties: [
+    words('text', 'Text', { as: 'text' }),
+    {
+      name: 'to',
+      label: 'Leads to',
+      group: 'content',
+      type: destinationType,
+      effect: 'behaviour',
+      perBand: false,
+      page: { as: 'attribute', name: 'href' },
+    },
+    ...sizing,
+    ...placing(),
+    padding(),
+    ...boxLook(),
+    ...textLook({ colour: 'accent' }),
+    textAlign('start'),
+    mostLines,
+    noWrap,
+  ],
+  events: [],
+  starter: { text: 'Link' },
+  inside(values, make) {
+    const style = textStyleOf(values);
+    const align = (values.text('text-align') || 'start') as 'start' | 'center' | 'end';
+    return {
+      content: make.content(values.text('text'), style, values.number('lines')),
+      look: { ...wordsLook(values, style, align), underline: true },
+    };
+  },
+  element: (values) => ({
+    tag: 'a',
+    attributes: { href: addressTo(values.text('to')) },
+    text: values.text('text'),
+  }),
+  css: `.k-link {
+  display: block;
+  color: var(--accent);
+  text-underline-offset: 0.15em;
+  white-space-collapse: preserve-breaks;
+}`,
+};

@@ -1,0 +1,150 @@
+/** Things to choose from, as the kinds that offer them show them: each with a box to check, and its words. */
+import { chosenType, type Entry, entriesType, flagType } from '../document/property-types.ts';
+import { colourValue, theme } from '../document/theme.ts';
+import type { Values } from '../document/values.ts';
+import type { Box } from '../layout/box.ts';
+import { noSides } from '../layout/box.ts';
+import { asBackground, dot, tick } from './drawings.ts';
+import type { Making, PageElement, PageTarget, Property } from './kind.ts';
+import { plainWords } from './words.ts';
+
+export const options = (page: PageTarget): Property => ({
+  name: 'options',
+  label: 'Options',
+  group: 'content',
+  type: entriesType,
+  effect: 'layout',
+  perBand: false,
+  page,
+});
+
+/** What is chosen, as values; of one choice it holds one. */
+export const chosen: Property = {
+  name: 'value',
+  label: 'Chosen',
+  group: 'content',
+  type: chosenType,
+  effect: 'look',
+  perBand: false,
+  twoWay: ['text'],
+  page: { part: 'part-options', as: 'choice' },
+};
+
+export const many: Property = {
+  name: 'many',
+  label: 'More than one',
+  group: 'content',
+  type: flagType,
+  effect: 'behaviour',
+  perBand: false,
+  page: { part: 'part-options', as: 'inside' },
+};
+
+export const entriesOf = (values: Values): readonly Entry[] => values.get<readonly Entry[]>('options') ?? [];
+export const chosenOf = (values: Values): readonly string[] => values.get<readonly string[]>('value') ?? [];
+
+/** The box that is checked: square, or round where only one can be. */
+export function checkBox(make: Making, { round, checked }: { round: boolean; checked: boolean }): Box {
+  const side = theme.checkSize * make.scale;
+  // It sits in the middle of the first line.
+  const above = ((theme.textSize * theme.lineHeight - theme.checkSize) / 2) * make.scale;
+  return make.blank(
+    { width: side, height: side },
+    {
+      background: colourValue(checked ? 'accent' : 'sheet'),
+      borderColour: colourValue(checked ? 'accent' : 'quiet'),
+      corner: round ? side / 2 : theme.corner,
+      ...(checked ? { drawing: round ? dot : tick, colour: colourValue('on-accent') } : {}),
+    },
+    {
+      width: side,
+      height: side,
+      margin: { ...noSides, top: above },
+      border: { top: 1, end: 1, bottom: 1, start: 1 },
+    },
+  );
+}
+
+const style = plainWords();
+
+/** One thing to choose: its box and its words. `inset`: room around both, as in a list. */
+export function optionBox(
+  make: Making,
+  label: string,
+  state: { round: boolean; checked: boolean },
+  inset: boolean,
+): Box {
+  const { block, inline } = theme.cellPadding;
+  return make.group(
+    {
+      type: 'flex',
+      direction: 'row',
+      align: 'start',
+      justify: 'start',
+      wrap: false,
+      rowGap: 0,
+      columnGap: theme.checkGap,
+    },
+    [
+      checkBox(make, state),
+      make.words(label, style, { colour: colourValue('ink'), text: { ...style, align: 'start' } }),
+    ],
+    inset ? { padding: { top: block, bottom: block, start: inline, end: inline } } : {},
+  );
+}
+
+/** The inputs of things to choose from, with their words. */
+export const optionElements = (values: Values, name: string, round: boolean): PageElement[] =>
+  entriesOf(values).map(({ value, label }) => ({
+    tag: 'label',
+    classes: ['part-option'],
+    children: [
+      {
+        tag: 'input',
+        classes: ['part-check'],
+        attributes: {
+          type: round ? 'radio' : 'checkbox',
+          name: `${name}-options`,
+          value,
+          checked: chosenOf(values).includes(value),
+          required: round && values.flag('required'),
+          disabled: values.flag('disabled'),
+        },
+      },
+      { tag: 'span', text: label },
+    ],
+  }));
+
+/** The box that is checked, on a page. */
+export const checkCss = `.part-check {
+  appearance: none;
+  flex: none;
+  width: ${theme.checkSize / 16}rem;
+  height: ${theme.checkSize / 16}rem;
+  margin: ${((theme.textSize * theme.lineHeight - theme.checkSize) / 2 / 16).toFixed(4)}rem 0 0;
+  border: 1px solid var(--quiet);
+  border-radius: ${theme.corner}px;
+  background: var(--sheet) center / 75% no-repeat;
+}
+.part-check[type="radio"] {
+  border-radius: 50%;
+  background-size: 100%;
+}
+.part-check:checked {
+  border-color: var(--accent);
+  background-color: var(--accent);
+  background-image: ${asBackground(tick, '#fffdf8')};
+}
+.part-check[type="radio"]:checked {
+  background-image: ${asBackground(dot, '#fffdf8')};
+}`;
+
+/** One thing to choose, on a page. */
+export const optionCss = `.part-option {
+  display: flex;
+  align-items: start;
+  gap: ${theme.checkGap}px;
+}
+.part-option > span {
+  white-space-collapse: preserve-breaks;
+}`;

@@ -1,0 +1,48 @@
+/** A picture of the person's own, from the device. */
+import { textType } from '../document/property-types.ts';
+import { theme } from '../document/theme.ts';
+import { change } from './events.ts';
+import {
+  entered,
+  fieldBox,
+  fieldCss,
+  fieldElement,
+  fieldInside,
+  fieldProperties,
+  inputAttributes,
+  inputCss,
+} from './field.ts';
+import type { Kind } from './kind.ts';
+
+export const pictureField: Kind = {
+  name: 'pictureField',
+  label: 'Picture from device',
+  group: 'ask',
+  purpose: 'Asks for a picture of the person’s own; an image bound to the same variable shows it.',
+  findBy: ['file', 'upload', 'photo', 'camera', 'attach'],
+  container: false,
+  properties: fieldProperties([entered(textType, ['text'], { part: 'part-input', as: 'file' })]),
+  events: [change],
+  starter: { label: 'Photo of the pass' },
+  inside: (values, make) => fieldInside(values, make, fieldBox(values, make, 'Choose a picture')),
+  element: (values, _, name) =>
+    fieldElement(values, name, {
+      tag: 'input',
+      classes: ['part-input'],
+      attributes: { type: 'file', accept: 'image/*', ...inputAttributes(values, name) },
+    }),
+  sharedCss: [fieldCss, inputCss],
+  css: `.k-pictureField > .part-input {
+  line-height: ${(theme.fieldHeight - 2) / 16}rem;
+}
+.k-pictureField > .part-input::file-selector-button {
+  margin-inline-end: ${theme.fieldPadding}px;
+  padding: 2px 8px;
+  border: 1px solid var(--line);
+  border-radius: ${theme.corner}px;
+  background: var(--tint);
+  font: inherit;
+  line-height: 1.4;
+  cursor: pointer;
+}`,
+};

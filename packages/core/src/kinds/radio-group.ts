@@ -1,0 +1,86 @@
+/** One of a few things to choose from, all in sight. */
+import { lineUpType } from '../document/property-types.ts';
+import { theme } from '../document/theme.ts';
+import { change } from './events.ts';
+import { fieldContent, fieldCss, fieldElement, fieldInside, fieldProperties } from './field.ts';
+import type { Kind } from './kind.ts';
+import {
+  checkCss,
+  chosen,
+  chosenOf,
+  entriesOf,
+  optionBox,
+  optionCss,
+  optionElements,
+  options,
+} from './options.ts';
+
+export const radioGroup: Kind = {
+  name: 'radioGroup',
+  label: 'Radio group',
+  group: 'ask',
+  purpose: 'Asks to choose one of a few things that are all in sight.',
+  findBy: ['choice', 'one of', 'options', 'either or', 'radio'],
+  container: false,
+  properties: fieldProperties([
+    chosen,
+    options({ part: 'part-options', as: 'inside' }),
+    {
+      name: 'like',
+      label: 'Options in a',
+      group: 'inside',
+      type: lineUpType,
+      default: 'column',
+      effect: 'layout',
+      perBand: true,
+    },
+  ]),
+  events: [change],
+  starter: { label: 'Supper', options: 'At six | At seven | None' },
+  inside(values, make) {
+    const row = values.text('like') === 'row';
+    const picked = chosenOf(values);
+    const boxes = entriesOf(values).map(({ value, label }) =>
+      optionBox(make, label, { round: true, checked: picked[0] === value }, false),
+    );
+    const content = row
+      ? {
+          ...fieldContent,
+          direction: 'row' as const,
+          align: 'start' as const,
+          wrap: true,
+          rowGap: 8,
+          columnGap: 16,
+        }
+      : { ...fieldContent, rowGap: 8 };
+    return fieldInside(values, make, make.group(content, boxes));
+  },
+  element: (values, _, name) =>
+    fieldElement(
+      values,
+      name,
+      { tag: 'div', classes: ['part-options'], children: optionElements(values, name, true) },
+      { group: 'radiogroup' },
+    ),
+  parts: () => [{ selector: '> .part-options', properties: ['like'] }],
+  declares: (own) =>
+    own.get('like') === 'row'
+      ? [
+          ['flex-flow', 'row wrap'],
+          ['align-items', 'start'],
+          ['gap', '8px 16px'],
+        ]
+      : own.has('like')
+        ? [
+            ['flex-flow', 'column'],
+            ['align-items', 'stretch'],
+            ['gap', '8px'],
+          ]
+        : [],
+  sharedCss: [fieldCss, checkCss, optionCss],
+  css: `.k-radioGroup > .part-options {
+  display: flex;
+  flex-flow: column;
+  gap: ${theme.checkGap}px;
+}`,
+};

@@ -1,0 +1,78 @@
+/** One of a few things to choose from, in a list that opens. */
+import { textType } from '../document/property-types.ts';
+import { theme } from '../document/theme.ts';
+import type { Values } from '../document/values.ts';
+import { asBackground, chevron } from './drawings.ts';
+import { change } from './events.ts';
+import {
+  entered,
+  fieldBox,
+  fieldCss,
+  fieldElement,
+  fieldInside,
+  fieldProperties,
+  inputAttributes,
+  inputCss,
+  placeholder,
+} from './field.ts';
+import type { Kind } from './kind.ts';
+import { entriesOf, options } from './options.ts';
+
+const labelOf = (values: Values): string =>
+  entriesOf(values).find(({ value }) => value === values.text('value'))?.label ?? '';
+
+export const select: Kind = {
+  name: 'select',
+  label: 'Select',
+  group: 'ask',
+  purpose: 'Asks to choose one of a few things, in a list that opens.',
+  findBy: ['choice', 'one of', 'drop', 'options', 'pick', 'list'],
+  container: false,
+  properties: fieldProperties([
+    entered(textType, ['text']),
+    options({ part: 'part-input', as: 'inside' }),
+    { ...placeholder, page: { part: 'part-input', as: 'inside' } },
+  ]),
+  events: [change],
+  starter: { label: 'Kind of bunk', options: 'Dormitory | Twin room | Family room' },
+  inside: (values, make) =>
+    fieldInside(
+      values,
+      make,
+      fieldBox(
+        values,
+        make,
+        labelOf(values) || (values.text('placeholder') ? '' : (entriesOf(values)[0]?.label ?? '')),
+        {
+          look: { drawing: chevron },
+        },
+      ),
+    ),
+  element(values, _, name) {
+    const chosen = values.text('value');
+    const empty = values.text('placeholder');
+    return fieldElement(values, name, {
+      tag: 'select',
+      classes: ['part-input'],
+      attributes: inputAttributes(values, name),
+      children: [
+        ...(empty
+          ? [{ tag: 'option', attributes: { value: '', selected: chosen === '' }, text: empty }]
+          : []),
+        ...entriesOf(values).map(({ value, label }) => ({
+          tag: 'option',
+          attributes: { value, selected: value === chosen },
+          text: label,
+        })),
+      ],
+    });
+  },
+  sharedCss: [fieldCss, inputCss],
+  css: `.k-select > .part-input {
+  padding-inline-end: ${theme.fieldPadding * 2 + 8}px;
+  background: var(--sheet) ${asBackground(chevron, '#5b655f')} right ${theme.fieldPadding - 2}px center / 16px no-repeat;
+}
+.k-select > .part-input:dir(rtl) {
+  background-position-x: ${theme.fieldPadding - 2}px;
+}`,
+};

@@ -1,0 +1,95 @@
+/** A number to set by moving along a line. */
+import { amountType } from '../document/property-types.ts';
+import { colourValue, theme } from '../document/theme.ts';
+import type { Values } from '../document/values.ts';
+import { change } from './events.ts';
+import {
+  entered,
+  fieldCss,
+  fieldElement,
+  fieldInside,
+  fieldProperties,
+  inputAttribute,
+  inputAttributes,
+} from './field.ts';
+import type { Kind } from './kind.ts';
+
+const rangeOf = (values: Values) => {
+  const min = values.number('min') ?? 0;
+  const max = Math.max(min, values.number('max') ?? 100);
+  const value = Math.max(min, Math.min(max, values.number('value') ?? (min + max) / 2));
+  return { min, max, value, part: max > min ? (value - min) / (max - min) : 0 };
+};
+
+export const slider: Kind = {
+  name: 'slider',
+  label: 'Slider',
+  group: 'ask',
+  purpose: 'Asks for a number in a range, where about right is good enough.',
+  findBy: ['range', 'level', 'volume', 'how much'],
+  container: false,
+  properties: fieldProperties([
+    entered(amountType, ['number']),
+    inputAttribute('min', 'Least', amountType),
+    inputAttribute('max', 'Greatest', amountType),
+    inputAttribute('step', 'Step', amountType),
+  ]),
+  events: [change],
+  starter: { label: 'Stove', min: '0', max: '10', value: '4' },
+  inside(values, make) {
+    const { value, part } = rangeOf(values);
+    const height = theme.sliderHeight * make.scale;
+    const line = make.blank(
+      { width: theme.fieldWidth, height },
+      {
+        gauge: { part, thickness: 4, knob: 16, colour: colourValue('accent'), ground: colourValue('line') },
+      },
+      { height },
+    );
+    return fieldInside(values, make, line, String(value));
+  },
+  element(values, _, name) {
+    const { min, max, value } = rangeOf(values);
+    return fieldElement(
+      values,
+      name,
+      {
+        tag: 'input',
+        classes: ['part-input'],
+        attributes: {
+          type: 'range',
+          ...inputAttributes(values, name),
+          required: false,
+          min: String(min),
+          max: String(max),
+          step: String(values.number('step') ?? 'any'),
+          value: String(value),
+        },
+      },
+      {
+        beside: {
+          tag: 'output',
+          classes: ['part-value'],
+          attributes: { for: `${name}-input` },
+          text: String(value),
+        },
+      },
+    );
+  },
+  sharedCss: [fieldCss],
+  css: `.k-slider .part-value {
+  font-size: ${theme.labelSize / 16}rem;
+  font-weight: ${theme.labelWeight};
+  color: var(--quiet);
+}
+.k-slider > .part-input {
+  display: block;
+  flex: none;
+  width: ${theme.fieldWidth}px;
+  min-width: 100%;
+  max-width: 100%;
+  height: ${theme.sliderHeight / 16}rem;
+  margin: 0;
+  accent-color: var(--accent);
+}`,
+};

@@ -1,0 +1,158 @@
+/** Panels of which one is open, and a tab for each. */
+import { amountType, entriesType } from '../document/property-types.ts';
+import { colourValue, theme } from '../document/theme.ts';
+import type { Values } from '../document/values.ts';
+import type { FlexContent, Sides } from '../layout/box.ts';
+import { change } from './events.ts';
+import type { Kind } from './kind.ts';
+import { entriesOf } from './options.ts';
+import { boxLook, padding, paneGap, placing, sizing } from './properties.ts';
+import { plainWords } from './words.ts';
+
+/** Index of the open panel. */
+const openOf = (values: Values, count: number): number =>
+  Math.max(0, Math.min(count - 1, Math.round(values.number('open') ?? 1) - 1));
+
+/** What a tab says: its entry, or its number where there are fewer entries than panels. */
+const labelsOf = (values: Values, count: number): string[] =>
+  Array.from({ length: count }, (_, index) => entriesOf(values)[index]?.label ?? String(index + 1));
+
+const style = plainWords({ weight: theme.labelWeight });
+const { block, inline } = theme.cellPadding;
+const tabPadding: Sides = { top: block, bottom: block, start: inline, end: inline };
+const column: FlexContent = {
+  type: 'flex',
+  direction: 'column',
+  align: 'stretch',
+  justify: 'start',
+  wrap: false,
+  rowGap: 0,
+  columnGap: 0,
+};
+
+export const tabs: Kind = {
+  name: 'tabs',
+  label: 'Tabs',
+  group: 'arrange',
+  purpose: 'Panels of which one is open at a time, with a tab for each.',
+  findBy: ['pages', 'sections', 'switch between', 'panels'],
+  container: true,
+  properties: [
+    {
+      name: 'options',
+      label: 'Tabs',
+      group: 'content',
+      type: entriesType,
+      effect: 'layout',
+      perBand: false,
+      page: { part: 'part-tabs', as: 'inside' },
+    },
+    {
+      name: 'open',
+      label: 'Open',
+      group: 'content',
+      type: amountType,
+      default: '1',
+      effect: 'layout',
+      perBand: false,
+      twoWay: ['number'],
+      page: { part: 'part-tabs', as: 'pane' },
+    },
+    ...sizing,
+    ...placing(),
+    padding(),
+    ...paneGap,
+    ...boxLook(),
+  ],
+  events: [change],
+  starter: { options: 'Stay | Guests', gap: '12' },
+  starterChildren: ['column', 'column'],
+  inside(values, make, children) {
+    const open = openOf(values, children.length);
+    const heads = labelsOf(values, children.length).map((label, index) =>
+      make.words(
+        label,
+        style,
+        {
+          colour: colourValue(index === open ? 'accent' : 'quiet'),
+          text: { ...style, align: 'start' },
+          borderColour: index === open ? colourValue('accent') : 'transparent',
+        },
+        { padding: tabPadding, border: { top: 0, end: 0, bottom: 2, start: 0 } },
+      ),
+    );
+    const panel = children[open];
+    return {
+      content: { ...column, rowGap: values.number('gap') ?? 0 },
+      parts: [
+        make.group({ ...column, direction: 'row' }, heads),
+        ...(children.length > 0 ? [make.group(column, panel ? [panel] : [])] : []),
+      ],
+    };
+  },
+  element(values, children, name) {
+    const open = openOf(values, children.length);
+    return {
+      tag: 'div',
+      children: [
+        {
+          tag: 'div',
+          classes: ['part-tabs'],
+          attributes: { role: 'tablist' },
+          children: labelsOf(values, children.length).map((label, index) => ({
+            tag: 'button',
+            attributes: {
+              type: 'button',
+              role: 'tab',
+              id: `${name}-tab${index + 1}`,
+              'aria-controls': `${name}-panel${index + 1}`,
+              'aria-selected': String(index === open),
+              tabindex: index === open ? '0' : '-1',
+            },
+            text: label,
+          })),
+        },
+        ...children.map((_, index) => ({
+          tag: 'div',
+          classes: ['part-panel'],
+          attributes: {
+            role: 'tabpanel',
+            id: `${name}-panel${index + 1}`,
+            'aria-labelledby': `${name}-tab${index + 1}`,
+            hidden: index !== open,
+          },
+          children: [index],
+        })),
+      ],
+    };
+  },
+  css: `.k-tabs {
+  display: flex;
+  flex-direction: column;
+}
+.k-tabs > .part-tabs {
+  display: flex;
+}
+.k-tabs > .part-tabs > button {
+  appearance: none;
+  padding: ${block}px ${inline}px;
+  border-bottom: 2px solid transparent;
+  background: none;
+  color: var(--quiet);
+  font-weight: ${theme.labelWeight};
+  text-align: start;
+  white-space-collapse: preserve-breaks;
+  cursor: pointer;
+}
+.k-tabs > .part-tabs > button[aria-selected="true"] {
+  border-bottom-color: var(--accent);
+  color: var(--accent);
+}
+.k-tabs > .part-panel {
+  display: flex;
+  flex-direction: column;
+}
+.k-tabs > .part-panel[hidden] {
+  display: none;
+}`,
+};

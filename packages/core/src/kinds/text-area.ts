@@ -1,0 +1,70 @@
+/** Several lines of words to type. */
+import { linesType, textType } from '../document/property-types.ts';
+import { theme } from '../document/theme.ts';
+import { lineHeightOf } from '../text/units.ts';
+import { change } from './events.ts';
+import {
+  content,
+  entered,
+  fieldBox,
+  fieldCss,
+  fieldElement,
+  fieldInside,
+  fieldProperties,
+  inputAttributes,
+  inputCss,
+  placeholder,
+} from './field.ts';
+import type { Kind } from './kind.ts';
+
+/** Room above and below the lines, its border included. */
+const frame = 2 * 9 + 2;
+
+export const textArea: Kind = {
+  name: 'textArea',
+  label: 'Text area',
+  group: 'ask',
+  purpose: 'Asks for several lines of text.',
+  findBy: ['note', 'comment', 'message', 'paragraph', 'long text', 'multiline'],
+  container: false,
+  properties: fieldProperties([
+    entered(textType, ['text']),
+    placeholder,
+    content('rows', 'Lines shown', linesType, {
+      effect: 'layout',
+      default: '3',
+      page: { part: 'part-input', as: 'attribute', name: 'rows' },
+    }),
+  ]),
+  events: [change],
+  starter: { label: 'Note' },
+  inside(values, make) {
+    const rows = values.number('rows') ?? 3;
+    // The lines grow with the reader's text scale, the room around them does not.
+    const height = rows * lineHeightOf(theme.textSize * make.scale, theme.lineHeight) + frame;
+    const [firstLine = ''] = (values.text('value') || values.text('placeholder')).split('\n');
+    const box = fieldBox(values, make, values.text('value'), {
+      height: height / make.scale,
+      look: { inner: { text: firstLine, padding: theme.fieldPadding, top: 9 } },
+    });
+    return fieldInside(values, make, box);
+  },
+  element: (values, _, name) =>
+    fieldElement(values, name, {
+      tag: 'textarea',
+      classes: ['part-input'],
+      attributes: {
+        ...inputAttributes(values, name),
+        rows: String(values.number('rows') ?? 3),
+        placeholder: values.text('placeholder'),
+      },
+      text: values.text('value'),
+    }),
+  sharedCss: [fieldCss, inputCss],
+  css: `.k-textArea > .part-input {
+  height: auto;
+  padding: 9px ${theme.fieldPadding}px;
+  line-height: ${theme.lineHeight};
+  resize: none;
+}`,
+};

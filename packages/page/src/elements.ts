@@ -1,0 +1,74 @@
+/** Elements made while the page runs: parts that are made anew, and copies of what a repeat holds. */
+import type { PageElement, Shape } from '@hovrin/core/runtime';
+
+const svgTags = new Set(['svg', 'path', 'circle', 'rect', 'line', 'ellipse', 'polyline', 'polygon']);
+type Icons = Readonly<Record<string, readonly Shape[]>>;
+
+function make(element: PageElement, icons: Icons): Element {
+  const made = svgTags.has(element.tag)
+    ? document.createElementNS('http://www.w3.org/2000/svg', element.tag)
+    : document.createElement(element.tag);
+  if (element.classes) made.setAttribute('class', element.classes.join(' '));
+  for (const [name, value] of Object.entries(element.attributes ?? {}))
+    if (value !== false && (value !== '' || name === 'value'))
+      made.setAttribute(name, value === true ? '' : value);
+  if (element.text !== undefined) made.textContent = element.text;
+  for (const [tag, attributes] of icons[element.icon ?? ''] ?? []) {
+    const texts = Object.fromEntries(
+      Object.entries(attributes).map(([name, value]) => [name, String(value)]),
+    );
+    made.append(make({ tag, attributes: texts }, icons));
+  }
+  for (const child of element.children ?? []) if (typeof child !== 'number') made.append(make(child, icons));
+  return made;
+}
+
+const partIn = (element: PageElement, part: string): PageElement | undefined => {
+  for (const child of element.children ?? []) {
+    if (typeof child === 'number') continue;
+    const found = child.classes?.includes(part) ? child : partIn(child, part);
+    if (found) return found;
+  }
+  return undefined;
+};
+
+/**
+ * Puts what a control's element has inside now in place of what it had.
+ *
+ * @param part class of the part that changes; undefined: all of it.
+ */
+export function replaceInside(
+  element: HTMLElement,
+  part: string | undefined,
+  made: PageElement,
+  icons: Icons,
+): void {
+  const target = part === undefined ? element : element.querySelector(`.${part}`);
+  const source = part === undefined ? made : partIn(made, part);
+  if (target && source) target.replaceChildren(...make(source, icons).childNodes);
+}
+
+const naming = ['id', 'for', 'name', 'aria-labelledby', 'aria-describedby', 'aria-controls', 'popovertarget'];
+
+/** Gives what is in a copy of a repeat's pattern the names of its item, and ids that no other copy has. */
+export function nameCopies(copy: DocumentFragment, suffix: string): void {
+  for (const named of copy.querySelectorAll<HTMLElement>('[data-name]')) {
+    const name = named.dataset.name!;
+    named.dataset.name = name + suffix;
+    const begins = `${name}-`;
+    for (const element of [named, ...named.querySelectorAll('*')])
+      for (const attribute of naming) {
+        const value = element.getAttribute(attribute);
+        if (value?.includes(begins))
+          element.setAttribute(
+            attribute,
+            value
+              .split(' ')
+              .map((word) =>
+                word.startsWith(begins) ? `${name}${suffix}-${word.slice(begins.length)}` : word,
+              )
+              .join(' '),
+          );
+      }
+  }
+}

@@ -1,0 +1,82 @@
+/** What a person enters: reading it from a page's inputs, and putting values into them. */
+import { asText, type PageTarget, type StateValue } from '@hovrin/core/runtime';
+
+/** The event at which what was entered is read. */
+export const eventOf = ({ as }: PageTarget): string => (as === 'pane' || as === 'file' ? 'change' : 'input');
+
+const checks = (part: HTMLElement) => [
+  ...part.querySelectorAll<HTMLInputElement>('input[type="checkbox"], input[type="radio"]'),
+];
+const tabsIn = (part: HTMLElement) => [...part.querySelectorAll<HTMLElement>(':scope > [role="tab"]')];
+
+/** What is entered in a part. */
+export function readInput(part: HTMLElement, target: PageTarget): StateValue {
+  switch (target.as) {
+    case 'choice':
+      return checks(part)
+        .filter(({ checked }) => checked)
+        .map(({ value }) => value)
+        .join(' | ');
+    case 'pane':
+      return tabsIn(part).findIndex((tab) => tab.ariaSelected === 'true') + 1;
+    case 'file': {
+      const [file] = (part as HTMLInputElement).files ?? [];
+      return file ? URL.createObjectURL(file) : '';
+    }
+    default:
+      return target.name === 'checked'
+        ? (part as HTMLInputElement).checked
+        : (part as HTMLInputElement).value;
+  }
+}
+
+/** Opens one of several panels, counted from 1. */
+export function openPanel(tablist: HTMLElement, open: number): void {
+  tabsIn(tablist).forEach((tab, index) => {
+    const selected = index === open - 1;
+    tab.ariaSelected = String(selected);
+    tab.tabIndex = selected ? 0 : -1;
+    const panel = document.getElementById(tab.getAttribute('aria-controls') ?? '');
+    if (panel) panel.hidden = !selected;
+  });
+}
+
+/** Puts a value into a part. What is being typed stays as it is while it means the same ("1." for 1). */
+export function writeInput(
+  part: HTMLElement,
+  target: PageTarget,
+  value: StateValue | readonly string[],
+): void {
+  const input = part as HTMLInputElement;
+  switch (target.as) {
+    case 'choice': {
+      const values = Array.isArray(value)
+        ? value
+        : asText(value)
+            .split('|')
+            .map((each) => each.trim());
+      for (const check of checks(part)) check.checked = values.includes(check.value);
+      return;
+    }
+    case 'pane':
+      openPanel(part, Number(value));
+      return;
+    case 'validity': {
+      const said = part.closest('.field')?.querySelector('.part-message')?.textContent;
+      input.setCustomValidity(value === false ? said || 'This is not valid.' : '');
+      return;
+    }
+    case 'file':
+      return;
+    default:
+      break;
+  }
+  input.removeAttribute('aria-invalid');
+  if (target.name === 'checked') {
+    input.checked = value === true;
+    return;
+  }
+  if (!(typeof value === 'number' && input.value.trim() !== '' && Number(input.value) === value))
+    input.value = asText(value);
+  input.dispatchEvent(new Event('hovrin-shown'));
+}

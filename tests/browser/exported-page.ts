@@ -1,0 +1,56 @@
+/** A screen exported as a page and opened in Chromium from disk. */
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { contextOf, defaultBands, type Project, parseScreen, type StateVariable } from '@hovrin/core';
+import { makePage, writePage } from '@hovrin/files';
+import type { Locator, Page } from 'playwright-core';
+import { launchChromium } from './chromium.ts';
+
+export interface ExportedPage {
+  readonly page: Page;
+  /** A control's element by its name, with the items of repeats. */
+  named(name: string): Locator;
+  /** What the page's script complained about. */
+  readonly problems: readonly string[];
+  close(): Promise<void>;
+}
+
+/**
+ * @param screens each a screen as source; the first one opens.
+ * @param state the project's state variables.
+ */
+export async function openExported(
+  screens: readonly string[],
+  state: readonly StateVariable[] = [],
+  size = { width: 600, height: 800 },
+): Promise<ExportedPage> {
+  const base: Project = { format: 1, name: 'Trial', bands: defaultBands, state, assets: [], screens: [] };
+  const names = screens.map((source) => /name="(\w+)"/.exec(source)![1]!);
+  let ids = 0;
+  const parsed = screens.map((source) => {
+    const context = { ...contextOf(base), screens: new Set(names) };
+    const reading = parseScreen(source, { file: 'trial', context, newId: () => `t${++ids}` });
+    if (!reading.ok) throw new Error(JSON.stringify(reading.problems));
+    return reading.screen;
+  });
+  const folder = await mkdtemp(join(tmpdir(), 'hovrin-page-'));
+  await writePage(await makePage({ ...base, screens: parsed }), folder, folder);
+  const browser = await launchChromium();
+  const page = await browser.newPage({ viewport: size });
+  const problems: string[] = [];
+  page.on('console', (message) => {
+    if (message.type() === 'warning' || message.type() === 'error') problems.push(message.text());
+  });
+  page.on('pageerror', (error) => problems.push(error.message));
+  await page.goto(`file://${join(folder, 'index.html')}`);
+  return {
+    page,
+    named: (name) => page.locator(`[data-name="${name}"]`),
+    problems,
+    async close() {
+      await browser.close();
+      await rm(folder, { recursive: true });
+    },
+  };
+}
