@@ -31,17 +31,23 @@ export type {
   Property,
   PropertyGroup,
 } from './kinds/kind.ts';
+export type { GridTracks, TrackSpan } from './layout/laid.ts';
 export { Pass, type Topic } from './layout/record.ts';
 export * from './layout/screen-layout.ts';
 export * from './source/folder.ts';
 export * from './source/parse.ts';
 export * from './source/print.ts';
 export * from './source/problem.ts';
+export * from './steps/align.ts';
+export * from './steps/change-kind.ts';
 export * from './steps/edits.ts';
 export * from './steps/history.ts';
 export * from './steps/log.ts';
 export * from './steps/merge.ts';
+export * from './steps/px-percent.ts';
 export * from './steps/step.ts';
+export * from './steps/take-over.ts';
+export * from './steps/wrap.ts';
 export * from './sweep/change-words.ts';
 export * from './sweep/sweep.ts';
 export * from './text/fonts.ts';

@@ -1,7 +1,7 @@
 /** The line on top of a place: its title, what is saved, undo and redo. */
 import { Redo2, Undo2 } from 'lucide-react';
 import type { ReactNode } from 'react';
-import { canRun, commandNamed, runCommand } from './editor/commands.ts';
+import { canRun, commandNamed, runCommand } from './editor/commands/index.ts';
 import { useEditorState, useWorkplace } from './editor/context.tsx';
 import { keyWords } from './editor/keys.ts';
 

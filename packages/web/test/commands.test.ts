@@ -1,7 +1,7 @@
 import type { Project } from '@hovrin/core';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { projectOf } from '../../core/test/documents.ts';
-import { canRun, commandNamed, commands, runCommand } from '../src/editor/commands.ts';
+import { canRun, commandNamed, commands, runCommand } from '../src/editor/commands/index.ts';
 import { Editor } from '../src/editor/editor.ts';
 import { keyWords, matches } from '../src/editor/keys.ts';
 

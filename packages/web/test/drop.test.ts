@@ -2,7 +2,7 @@ import { ScreenView } from '@hovrin/core';
 import type { Shaper } from '@hovrin/core/text/shaper';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { named, projectOf, testShaper } from '../../core/test/documents.ts';
-import { controlAt, dropAt } from '../src/build/drop.ts';
+import { dropAt } from '../src/build/drop.ts';
 import { steppedText } from '../src/build/PropertyField.tsx';
 import { placeWords } from '../src/editor/places.ts';
 
@@ -46,12 +46,6 @@ describe('a drop', () => {
   it('never lands inside what is moved, and counts without it', () => {
     expect(at(60, 50, 'line')?.words).toBe('into Tonight, before note');
     expect(at(125, 50, 'a')?.words).toBe('into line, before b');
-  });
-
-  it('finds the innermost control under a point', () => {
-    const layout = new ScreenView(shaper).layOut(project, screen, { width: 390, height: 844 });
-    expect(controlAt(layout, 60, 50)).toBe(named(project, 'a').id);
-    expect(controlAt(layout, 5, 5)).toBe(screen.id);
   });
 });
 

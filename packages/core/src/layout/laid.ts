@@ -26,6 +26,8 @@ export interface Laid {
   readonly places: readonly number[];
   /** Size of what can be scrolled to, of a scroll's padding box; undefined for other boxes. */
   readonly extent: Extent | undefined;
+  /** Of a grid: where its tracks lie; of plain passes only. */
+  readonly tracks?: GridTracks;
   /** The height it was asked for; NaN where that was free. */
   readonly asked: number;
   /** Whether percentages inside could refer to that height (CSS Sizing 3 §2.2, "definite"). */
@@ -38,6 +40,21 @@ export interface Laid {
 export interface Extent {
   readonly width: number;
   readonly height: number;
+}
+
+/** One track, from the start of the grid's border box. CSS px. */
+export interface TrackSpan {
+  readonly start: number;
+  readonly size: number;
+}
+
+/** The tracks of a grid, in order. */
+export interface GridTracks {
+  readonly columns: readonly TrackSpan[];
+  readonly rows: readonly TrackSpan[];
+  /** How many implicit tracks stand in front of the explicit grid: its first line is behind them. */
+  readonly columnsBefore: number;
+  readonly rowsBefore: number;
 }
 
 /** For boxes that are not laid out over anything. */

@@ -14,7 +14,7 @@ import type { Line } from '../text/paragraph.ts';
 import type { Shaper } from '../text/shaper.ts';
 import type { Box } from './box.ts';
 import { Builder } from './build.ts';
-import type { Extent, Laid } from './laid.ts';
+import type { Extent, GridTracks, Laid } from './laid.ts';
 import { layOut } from './lay-out.ts';
 import { Pass } from './record.ts';
 
@@ -45,6 +45,8 @@ export interface ScreenBox {
   readonly lines: readonly Line[];
   /** Of a scroll: the size of what can be scrolled to. */
   readonly extent: Extent | undefined;
+  /** Of a grid: its tracks, from its own start side and top. */
+  readonly tracks: GridTracks | undefined;
 }
 
 /** A screen laid out. */
@@ -158,6 +160,7 @@ function place(laid: Laid, view: View): ScreenLayout {
       box,
       lines,
       extent: from.extent,
+      tracks: from.tracks,
     };
     const index = boxes.push(at) - 1;
     if (box.control !== undefined && !byControl.has(box.control)) byControl.set(box.control, at);

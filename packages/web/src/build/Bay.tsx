@@ -1,7 +1,7 @@
 /** One size of the screen on the bench: live, selectable, a place to drop on. */
 
 import { useDraggable } from '@dnd-kit/core';
-import { type Control, effectiveNames, kindOf, type ScreenLayout } from '@hovrin/core';
+import { type Control, effectiveNames, kindOf, locate, type ScreenLayout } from '@hovrin/core';
 import { Plus } from 'lucide-react';
 import { type PointerEvent, useCallback, useEffect, useRef, useState } from 'react';
 import { api } from '../api.ts';
@@ -11,8 +11,12 @@ import { placeWords } from '../editor/places.ts';
 import type { ScreenSize } from '../sizes.ts';
 import { useBays } from './bays.ts';
 import { useBenchView } from './benchView.ts';
-import { controlAt, type Drop, type Rectangle } from './drop.ts';
+import type { Drop, Rectangle } from './drop.ts';
+import { KindIcon } from './kindIcons.tsx';
+import { DistanceLine, Measured } from './Measured.tsx';
 import { Paint } from './Paint.tsx';
+import { ResizeGrips } from './ResizeGrips.tsx';
+import { controlsAt, meantAt } from './spot.ts';
 
 interface BayProps {
   readonly id: string;
@@ -33,7 +37,10 @@ export function Bay({ id, screen, layout, size, scale, working, outlines }: BayP
   const surface = useRef<HTMLDivElement | null>(null);
   const [hovered, setHovered] = useState<string>();
   const pressed = useRef<string | undefined>(undefined);
-  const { setNodeRef, listeners } = useDraggable({ id: `bay ${id}`, data: { from: 'bay', pressed } });
+  const { setNodeRef, listeners } = useDraggable({
+    id: `bay ${id}`,
+    data: { from: 'bay', bay: id, pressed },
+  });
 
   const height = Math.max(layout.fullHeight, size.height);
   useEffect(() => {
@@ -43,9 +50,16 @@ export function Bay({ id, screen, layout, size, scale, working, outlines }: BayP
     return () => bays.unregister(id);
   }, [bays, id, layout, scale, screen]);
 
-  const hit = (event: PointerEvent | React.MouseEvent) => {
+  const pointOf = (event: PointerEvent | React.MouseEvent): [number, number] => {
     const { left, top } = event.currentTarget.getBoundingClientRect();
-    return controlAt(layout, (event.clientX - left) / scale, (event.clientY - top) / scale) ?? screen.id;
+    return [(event.clientX - left) / scale, (event.clientY - top) / scale];
+  };
+  const meant = (event: PointerEvent | React.MouseEvent) =>
+    meantAt(screen, layout, selection, ...pointOf(event), event.ctrlKey || event.metaKey) ?? screen.id;
+  /** What a drag takes along: what is selected, where it is under the pointer. */
+  const grabbed = (event: PointerEvent) => {
+    const under = controlsAt(screen, layout, ...pointOf(event));
+    return selection.find((each) => under.includes(each)) ?? meant(event);
   };
   const pictureAddress = useCallback(
     (name: string) =>
@@ -56,6 +70,8 @@ export function Bay({ id, screen, layout, size, scale, working, outlines }: BayP
   );
   const names = effectiveNames(screen);
   const selectedBox = selection[0] === undefined ? undefined : layout.byControl.get(selection[0]);
+  const [measuring, setMeasuring] = useState(false);
+  const [under, setUnder] = useState<{ x: number; y: number; ids: readonly string[] }>();
   const drop = bays.drop?.bay === id ? bays.drop.drop : undefined;
 
   return (
@@ -72,12 +88,30 @@ export function Bay({ id, screen, layout, size, scale, working, outlines }: BayP
         style={{ width: size.width * scale, height: height * scale }}
         {...listeners}
         onPointerDown={(event) => {
-          pressed.current = hit(event);
+          pressed.current = grabbed(event);
           listeners?.onPointerDown?.(event);
         }}
-        onPointerMove={(event) => setHovered(hit(event))}
+        onPointerMove={(event) => {
+          setMeasuring(event.altKey);
+          setHovered(
+            event.altKey ? (controlsAt(screen, layout, ...pointOf(event))[0] ?? screen.id) : meant(event),
+          );
+        }}
         onPointerLeave={() => setHovered(undefined)}
-        onClick={(event) => editor.select([hit(event)])}
+        onClick={(event) => {
+          setUnder(undefined);
+          const id = meant(event);
+          if (!event.shiftKey) editor.select([id]);
+          else if (id !== screen.id)
+            editor.select(
+              selection.includes(id) ? selection.filter((each) => each !== id) : [...selection, id],
+            );
+        }}
+        onContextMenu={(event) => {
+          event.preventDefault();
+          const [x, y] = pointOf(event);
+          setUnder({ x: x * scale, y: y * scale, ids: [...controlsAt(screen, layout, x, y), screen.id] });
+        }}
       >
         <div
           className="pointer-events-none absolute top-0 left-0"
@@ -120,20 +154,106 @@ export function Bay({ id, screen, layout, size, scale, working, outlines }: BayP
             className="bg-[#e0a11b]/25 outline-2 outline-[#b87d0c]"
           />
         )}
-        {selectedBox && (
-          <SelectionMarks
-            box={selectedBox}
-            name={names.get(selection[0]!) ?? ''}
-            scale={scale}
-            small={!working}
+        {selection.map((each, index) => {
+          const box = layout.byControl.get(each);
+          return (
+            box && (
+              <SelectionMarks
+                key={each}
+                box={box}
+                name={names.get(each) ?? ''}
+                scale={scale}
+                small={!working || index > 0}
+              />
+            )
+          );
+        })}
+        {working && selectedBox && selection.length === 1 && selection[0] !== screen.id && !bays.drop && (
+          <ResizeGrips id={selection[0]!} box={selectedBox} layout={layout} scale={scale} />
+        )}
+        {measuring &&
+          selectedBox &&
+          hovered !== undefined &&
+          hovered !== selection[0] &&
+          layout.byControl.has(hovered) && (
+            <Measured one={selectedBox} other={layout.byControl.get(hovered)!} scale={scale} />
+          )}
+        {bays.lasso?.bay === id && (
+          <Frame box={bays.lasso.area} scale={scale} className="border border-[#1f2a24] bg-[#1f2a24]/5" />
+        )}
+        {under && (
+          <UnderPointer
+            {...under}
+            nameOf={(each) => names.get(each) ?? ''}
+            onClose={() => setUnder(undefined)}
           />
         )}
-        {working && selectedBox && selection[0] !== undefined && !bays.drop && (
+        {working && selectedBox && selection.length === 1 && selection[0] !== undefined && !bays.drop && (
           <AddButtons screen={screen} id={selection[0]} box={selectedBox} scale={scale} />
         )}
         {working && screen.children.length === 0 && !bays.drop && <FirstControl screen={screen} />}
         {drop && <DropLine drop={drop} scale={scale} words={bays.drop?.words ?? ''} />}
       </div>
+    </div>
+  );
+}
+
+/** All controls under the pointer, also those that others cover. */
+function UnderPointer({
+  x,
+  y,
+  ids,
+  nameOf,
+  onClose,
+}: {
+  x: number;
+  y: number;
+  ids: readonly string[];
+  nameOf: (id: string) => string;
+  onClose: () => void;
+}) {
+  const { editor } = useWorkplace();
+  const { project } = useEditorState();
+  const { setLit } = useBenchView();
+  const list = useRef<HTMLDivElement>(null);
+  useEffect(() => list.current?.querySelector('button')?.focus(), []);
+  const close = () => {
+    setLit(undefined);
+    onClose();
+  };
+  return (
+    <div
+      ref={list}
+      role="menu"
+      aria-label="Under the pointer"
+      tabIndex={-1}
+      className="menu pointer-events-auto absolute z-20"
+      style={{ left: x, top: y }}
+      onBlur={(event) => !event.currentTarget.contains(event.relatedTarget) && close()}
+      onKeyDown={(event) => {
+        const buttons = [...event.currentTarget.querySelectorAll('button')];
+        const at = buttons.indexOf(document.activeElement as HTMLButtonElement);
+        if (event.key === 'Escape') close();
+        if (event.key === 'ArrowDown') buttons[(at + 1) % buttons.length]?.focus();
+        if (event.key === 'ArrowUp') buttons[(at - 1 + buttons.length) % buttons.length]?.focus();
+      }}
+    >
+      {ids.map((id) => (
+        <button
+          key={id}
+          type="button"
+          role="menuitem"
+          className="menu-item w-full"
+          onPointerEnter={() => setLit(id)}
+          onFocus={() => setLit(id)}
+          onClick={() => {
+            close();
+            editor.select([id]);
+          }}
+        >
+          <KindIcon kind={locate(project, id)?.control.kind ?? 'screen'} /> {nameOf(id)}
+        </button>
+      ))}
     </div>
   );
 }
@@ -336,6 +456,7 @@ function findParent(from: Control, id: string): Control | undefined {
 function DropLine({ drop, scale, words }: { drop: Drop; scale: number; words: string }) {
   const line = scaled(drop.line, scale);
   const upright = drop.line.width === 0;
+  const level = drop.line.height === 0;
   return (
     <>
       <Frame
@@ -344,14 +465,48 @@ function DropLine({ drop, scale, words }: { drop: Drop; scale: number; words: st
         className="border border-dotted border-[#b87d0c] bg-[#e0a11b]/10"
       />
       <div
-        className="absolute bg-[#d08f0c]"
+        className={`absolute ${upright || level ? 'bg-[#d08f0c]' : 'border-2 border-[#d08f0c]'}`}
         style={{
           left: line.left - (upright ? 1.5 : 0),
-          top: line.top - (upright ? 0 : 1.5),
+          top: line.top - (level ? 1.5 : 0),
           width: upright ? 3 : line.width,
-          height: upright ? line.height : 3,
+          height: level ? 3 : line.height,
         }}
       />
+      {drop.guides?.map((guide) =>
+        guide.distance === undefined ? (
+          <div
+            key={`${guide.axis} ${guide.at} ${guide.from}`}
+            className="absolute bg-[#d08f0c]"
+            data-guide={guide.axis}
+            style={
+              guide.axis === 'x'
+                ? {
+                    left: guide.at * scale,
+                    top: guide.from * scale,
+                    width: 1,
+                    height: (guide.to - guide.from) * scale,
+                  }
+                : {
+                    top: guide.at * scale,
+                    left: guide.from * scale,
+                    height: 1,
+                    width: (guide.to - guide.from) * scale,
+                  }
+            }
+          />
+        ) : (
+          <DistanceLine
+            key={`${guide.axis} ${guide.at} ${guide.from} gap`}
+            axis={guide.axis === 'x' ? 'y' : 'x'}
+            at={guide.at}
+            from={guide.from}
+            to={guide.to}
+            scale={scale}
+            words={String(guide.distance)}
+          />
+        ),
+      )}
       <span
         className="absolute z-10 bg-[#1f2a24] px-1.5 text-[11px] leading-[18px] whitespace-nowrap text-[#fffdf8]"
         style={{ left: line.left, top: line.top + 6 }}

@@ -4,6 +4,7 @@ import { ArrowLeftRight } from 'lucide-react';
 import { type PointerEvent, useEffect, useMemo, useRef, useState } from 'react';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { greatestSize, leastSize, type ScreenSize, sizeWords } from '../sizes.ts';
+import { ArrangeStrip } from './ArrangeStrip.tsx';
 import { Bay } from './Bay.tsx';
 import { useBenchView } from './benchView.ts';
 
@@ -98,7 +99,9 @@ function WorkingHeader({
         onValue={(height) => onResize({ height })}
       />
       <span className="text-quiet">px</span>
-      <span className="ml-auto pr-4 text-[12px] text-quiet">{Math.round(scale * 100)} %</span>
+      <span className="ml-auto" />
+      <ArrangeStrip />
+      <span className="pr-4 text-[12px] text-quiet">{Math.round(scale * 100)} %</span>
     </div>
   );
 }
@@ -159,6 +162,22 @@ function WorkingBay({
   onResize: (size: Partial<ScreenSize>) => void;
 }) {
   const layout = useLayout(screen, size);
+  const { editor, shaper } = useWorkplace();
+  const other = useRef<ScreenView>(undefined);
+  const { width, height: viewHeight } = size;
+  useEffect(() => {
+    editor.bench = {
+      layout,
+      layOut: (project) => {
+        other.current ??= new ScreenView(shaper);
+        const shown = project.screens.find(({ id }) => id === screen.id) ?? screen;
+        return other.current.layOut(project, shown, { width, height: viewHeight });
+      },
+    };
+    return () => {
+      editor.bench = undefined;
+    };
+  }, [editor, shaper, layout, screen, width, viewHeight]);
   const height = Math.max(layout.fullHeight, size.height);
   return (
     <div className="relative mx-auto" style={{ width: size.width * scale, height: height * scale }}>

@@ -1,7 +1,7 @@
 /** Picks what to add at a place: type to find, arrows to choose, Enter to take. */
-import { type Kind, kinds } from '@hovrin/core';
+import { effectiveNames, type Kind, kinds, locate } from '@hovrin/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { placeNew } from '../editor/commands.ts';
+import { changeKinds, placeNew } from '../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { placeAfter, placeWords } from '../editor/places.ts';
 import { Dialog } from '../parts/Dialog.tsx';
@@ -23,7 +23,7 @@ export const placeable: readonly Kind[] = groups.flatMap((group) =>
 /** How well a kind answers what was typed; undefined: not at all. Smaller is better. */
 function rank(kind: Kind, typed: string): number | undefined {
   const text = typed.trim().toLowerCase();
-  if (text === '') return 0;
+  if (text === '' || kind.label.toLowerCase() === text) return 0;
   const label = kind.label.toLowerCase();
   if (label.startsWith(text) || kind.findBy.includes(text)) return 1;
   if (label.includes(text) || kind.name.toLowerCase().includes(text)) return 2;
@@ -58,18 +58,30 @@ export function Picker() {
     list.current?.children[chosen]?.scrollIntoView({ block: 'nearest' });
   }, [chosen]);
   if (!picker) return null;
+  const changing = 'change' in picker ? locate(project, picker.change) : undefined;
   const take = (kind: Kind | undefined) => {
     if (!kind) return;
     editor.openPicker(undefined);
+    if ('change' in picker) {
+      changeKinds(editor, kind.name);
+      return;
+    }
     // The dialog gives the focus back first; the name field takes it after that.
     setTimeout(() => placeNew(editor, kind.name, picker));
   };
-  const after = selection[0] === undefined ? undefined : placeAfter(project, selection[0]);
+  const after =
+    selection[0] === undefined || 'change' in picker ? undefined : placeAfter(project, selection[0]);
   const beside =
-    after && (after.parent !== picker.parent || after.index !== picker.index) ? after : undefined;
+    after && !('change' in picker) && (after.parent !== picker.parent || after.index !== picker.index)
+      ? after
+      : undefined;
   return (
     <Dialog
-      title={`Add ${placeWords(project, picker)}`}
+      title={
+        'change' in picker
+          ? `Make ${changing ? effectiveNames(changing.screen).get(picker.change) : 'it'} another kind`
+          : `Add ${placeWords(project, picker)}`
+      }
       onClose={() => editor.openPicker(undefined)}
       width={420}
     >

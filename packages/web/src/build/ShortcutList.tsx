@@ -1,9 +1,7 @@
 /** All shortcuts, made from the commands. */
-import { commands } from '../editor/commands.ts';
+import { commandGroups, commands } from '../editor/commands/index.ts';
 import { keyWords } from '../editor/keys.ts';
 import { Dialog } from '../parts/Dialog.tsx';
-
-const groups = ['Place', 'Move', 'Select', 'History'] as const;
 
 export function ShortcutList({
   extra,
@@ -15,10 +13,12 @@ export function ShortcutList({
   return (
     <Dialog title="Keys" onClose={onClose} width={640}>
       <div className="columns-2 gap-8">
-        {groups.map((group) => (
+        {commandGroups.map((group) => (
           <section key={group} className="mb-4 break-inside-avoid">
             <h3 className="mb-1 font-semibold">{group}</h3>
-            <Keys entries={commands.filter((command) => command.group === group)} />
+            <Keys
+              entries={commands.filter((command) => command.group === group && command.keys.length > 0)}
+            />
           </section>
         ))}
         <section className="mb-4 break-inside-avoid">

@@ -4,7 +4,7 @@ import { useDraggable } from '@dnd-kit/core';
 import type { Kind } from '@hovrin/core';
 import { ChevronDown, ChevronRight } from 'lucide-react';
 import { useState } from 'react';
-import { placeNew } from '../editor/commands.ts';
+import { placeNew } from '../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { keyWords } from '../editor/keys.ts';
 import { placeAtSelection } from '../editor/places.ts';

@@ -4,7 +4,7 @@ import { useDraggable } from '@dnd-kit/core';
 import { attributeProblems, type Control, effectiveNames, hasExpression, inForce } from '@hovrin/core';
 import { ChevronDown, ChevronRight, MoreHorizontal, Plus } from 'lucide-react';
 import { useEffect, useState } from 'react';
-import { canRun, commandNamed, runCommand } from '../editor/commands.ts';
+import { canRun, commandNamed, runCommand } from '../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { keyWords } from '../editor/keys.ts';
 import { Menu } from '../parts/Menu.tsx';
@@ -15,7 +15,9 @@ import { KindIcon } from './kindIcons.tsx';
 const controlCommands = [
   'add',
   'rename',
+  'change-kind',
   'duplicate',
+  'duplicate-many',
   'copy',
   'cut',
   'paste',
@@ -23,6 +25,20 @@ const controlCommands = [
   'move-on',
   'move-out',
   'move-in',
+  'wrap-row',
+  'wrap-column',
+  'wrap-grid',
+  'wrap-layers',
+  'wrap-fieldset',
+  'wrap-scroll',
+  'unwrap',
+  'keep-look',
+  'give-look',
+  'keep-size',
+  'give-size',
+  'select-kind',
+  'select-look',
+  'hide',
   'delete',
 ];
 
@@ -138,6 +154,15 @@ export function Tree({ screen }: { screen: Control }) {
     if (!closed.has(control.id)) for (const child of control.children) visit(child, level + 1);
   };
   visit(screen, 0);
+  const selectedWith = (id: string, more: 'one' | 'range' | undefined): readonly string[] => {
+    if (more === 'one')
+      return selection.includes(id) ? selection.filter((each) => each !== id) : [...selection, id];
+    const from = rows.findIndex(({ control }) => control.id === selection.at(-1));
+    if (more === undefined || from < 0) return [id];
+    const to = rows.findIndex(({ control }) => control.id === id);
+    const range = rows.slice(Math.min(from, to), Math.max(from, to) + 1).map(({ control }) => control.id);
+    return [...new Set([...selection, ...range])].filter((each) => each !== screen.id);
+  };
   return (
     <section aria-label="Tree" className="flex min-h-0 flex-1 flex-col">
       <h2 className="flex h-9 shrink-0 items-center px-3 font-semibold">On {screen.name}</h2>
@@ -145,6 +170,7 @@ export function Tree({ screen }: { screen: Control }) {
         role="tree"
         aria-label={`Controls of ${screen.name}`}
         tabIndex={0}
+        aria-multiselectable
         aria-activedescendant={selected === undefined ? undefined : `tree-${selected}`}
         className="min-h-0 flex-1 overflow-auto pb-4 outline-offset-[-2px]"
       >
@@ -154,10 +180,10 @@ export function Tree({ screen }: { screen: Control }) {
             control={control}
             name={names.get(control.id) ?? ''}
             level={level}
-            selected={control.id === selected}
+            selected={selection.includes(control.id)}
             open={!closed.has(control.id)}
             onToggle={() => toggle(control.id)}
-            onSelect={() => editor.select([control.id])}
+            onSelect={(more) => editor.select(selectedWith(control.id, more))}
           />
         ))}
       </div>
@@ -172,7 +198,8 @@ interface TreeRowProps {
   readonly selected: boolean;
   readonly open: boolean;
   readonly onToggle: () => void;
-  readonly onSelect: () => void;
+  /** `one`: as well, or no more; `range`: all from the last one to here. */
+  readonly onSelect: (more?: 'one' | 'range') => void;
 }
 
 function TreeRow({ control, name, level, selected, open, onToggle, onSelect }: TreeRowProps) {
@@ -200,7 +227,9 @@ function TreeRow({ control, name, level, selected, open, onToggle, onSelect }: T
       data-tree-id={control.id}
       className={`group relative flex h-7 touch-none items-center gap-1.5 pr-1.5 select-none ${selected ? 'bg-spruce/15 font-medium' : 'hover:bg-sunk/60'} ${over ? 'outline outline-saffron' : ''}`}
       style={{ paddingLeft: 8 + level * 13 }}
-      onClick={onSelect}
+      onClick={(event) =>
+        onSelect(event.shiftKey ? 'range' : event.ctrlKey || event.metaKey ? 'one' : undefined)
+      }
       onKeyDown={() => undefined}
       onDoubleClick={() => runCommand(editor, commandNamed('rename'))}
     >
@@ -239,7 +268,7 @@ function TreeRow({ control, name, level, selected, open, onToggle, onSelect }: T
               aria-label={`More for ${name}`}
               onPointerDown={(event) => {
                 event.stopPropagation();
-                onSelect();
+                if (!selected) onSelect();
               }}
               onClick={(event) => event.stopPropagation()}
             >
@@ -250,7 +279,7 @@ function TreeRow({ control, name, level, selected, open, onToggle, onSelect }: T
             const command = commandNamed(id);
             return {
               label: command.label,
-              keys: keyWords(command.keys[0]!),
+              ...(command.keys[0] ? { keys: keyWords(command.keys[0]) } : {}),
               disabled: !canRun(editor, command),
               danger: id === 'delete',
               onSelect: () => runCommand(editor, command),

@@ -2,7 +2,7 @@
 import type { Control, ScreenLayout } from '@hovrin/core';
 import { createContext, useContext } from 'react';
 import type { InsertPlace } from '../editor/editor.ts';
-import type { Drop } from './drop.ts';
+import type { Drop, Rectangle } from './drop.ts';
 
 /** A bay as it stands on the bench. */
 export interface ShownBay {
@@ -25,6 +25,8 @@ export interface Bays {
   readonly register: (id: string, bay: ShownBay) => void;
   readonly unregister: (id: string) => void;
   readonly drop: PendingDrop | undefined;
+  /** A rectangle that is being drawn around controls, on one bay. */
+  readonly lasso: { readonly bay: string; readonly area: Rectangle } | undefined;
 }
 
 export const BaysContext = createContext<Bays | undefined>(undefined);

@@ -9,6 +9,9 @@ export interface BenchView {
   readonly setSizes: (sizes: readonly ScreenSize[]) => void;
   /** Makes the working bay another size; it is kept within what is possible. */
   readonly resize: (size: Partial<ScreenSize>) => void;
+  /** Whether dragging goes by steps and by what things line up with; a modifier turns it round. */
+  readonly snapping: boolean;
+  readonly setSnapping: (on: boolean) => void;
   /** A control that something else on the screen speaks of just now. */
   readonly lit: string | undefined;
   readonly setLit: (control: string | undefined) => void;

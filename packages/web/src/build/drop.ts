@@ -7,8 +7,10 @@ import {
   type Project,
   type ScreenBox,
   type ScreenLayout,
+  type TrackSpan,
 } from '@hovrin/core';
 import type { InsertPlace } from '../editor/editor.ts';
+import { type Guide, snapped } from './guides.ts';
 
 /** A rectangle on the screen, CSS px. */
 export interface Rectangle {
@@ -20,10 +22,31 @@ export interface Rectangle {
 
 export interface Drop {
   readonly place: InsertPlace;
+  /** What a control gets there besides its place in the order: a cell, pins. */
+  readonly props?: Readonly<Record<string, string | null>>;
+  /** In words, where it is more than an order: "in column 2, row 1". */
+  readonly words?: string;
+  /** Lines of what it lines up with. */
+  readonly guides?: readonly Guide[];
   /** The insertion line; its thickness is left to the painter. */
   readonly line: Rectangle;
   /** The container that takes it. */
   readonly into: Rectangle;
+}
+
+/** What is dragged: its size, and where in it the pointer is. CSS px. */
+export interface Grabbed {
+  readonly width: number;
+  readonly height: number;
+  readonly x: number;
+  readonly y: number;
+}
+
+/** How places are found on a pinboard. */
+export interface Snapping {
+  readonly step: number;
+  /** Off: exactly where the pointer says, in whole px. */
+  readonly on: boolean;
 }
 
 /** How near to a container's edge a place beside it is meant rather than one inside, CSS px. */
@@ -43,6 +66,8 @@ export function dropAt(
   x: number,
   y: number,
   moving?: string,
+  grabbed: Grabbed = { width: 0, height: 0, x: 0, y: 0 },
+  snapping: Snapping = { step: 1, on: false },
 ): Drop | undefined {
   const moved = moving === undefined ? undefined : locate(project, moving)?.control;
   let target = screen;
@@ -59,7 +84,87 @@ export function dropAt(
       return Math.min(near, far) > Math.min(edge, (axis === 'row' ? box.width : box.height) / 4);
     });
   }
+  if (target.kind === 'pinboard') return pinnedIn(target, layout, x, y, moving, grabbed, snapping);
+  if (target.kind === 'grid')
+    return cellIn(target, layout, x, y, moving) ?? placeIn(target, layout, x, y, moving);
   return placeIn(target, layout, x, y, moving);
+}
+
+/** Index of the track that a place lies in, or is nearest to. */
+function trackAt(tracks: readonly TrackSpan[], at: number): number {
+  const distance = ({ start, size }: TrackSpan) => Math.max(start - at, at - start - size, 0);
+  return tracks.reduce((best, track, index) => (distance(track) < distance(tracks[best]!) ? index : best), 0);
+}
+
+/** The cell of a grid under the pointer. */
+function cellIn(
+  target: Control,
+  layout: ScreenLayout,
+  x: number,
+  y: number,
+  moving: string | undefined,
+): Drop | undefined {
+  const into = layout.byControl.get(target.id);
+  const { tracks } = into ?? {};
+  if (!into || !tracks || tracks.columns.length === 0 || tracks.rows.length === 0) return undefined;
+  const column = trackAt(tracks.columns, x - into.x);
+  const last = tracks.rows.at(-1)!;
+  // Below the last row a new one begins.
+  const below = y - into.y > last.start + last.size && into.y + into.height - y > 0;
+  const row = below ? tracks.rows.length : trackAt(tracks.rows, y - into.y);
+  const across = tracks.columns[column]!;
+  const down = below ? { start: last.start + last.size, size: 4 } : tracks.rows[row]!;
+  const col = column - tracks.columnsBefore + 1;
+  const line = row - tracks.rowsBefore + 1;
+  const others = target.children.filter(({ id }) => id !== moving);
+  // Among the others it stands where one reads it: behind all that lie in front of the cell.
+  const index = others.filter(({ id }) => {
+    const box = layout.byControl.get(id);
+    return (
+      box &&
+      (box.y + box.height / 2 < into.y + down.start ||
+        (box.y < into.y + down.start + down.size && box.x < into.x + across.start))
+    );
+  }).length;
+  const cell = { x: into.x + across.start, y: into.y + down.start, width: across.size, height: down.size };
+  return {
+    place: { parent: target.id, index },
+    props: col > 0 && line > 0 ? { col: String(col), row: String(line) } : {},
+    words: `in column ${col}, row ${line}`,
+    line: cell,
+    into,
+  };
+}
+
+/** Where something lies on a pinboard, held by the pins that it has, or else at the top left. */
+function pinnedIn(
+  target: Control,
+  layout: ScreenLayout,
+  x: number,
+  y: number,
+  moving: string | undefined,
+  grabbed: Grabbed,
+  snapping: Snapping,
+): Drop | undefined {
+  const into = layout.byControl.get(target.id);
+  if (!into) return undefined;
+  const others = target.children.flatMap(({ id }) => {
+    const box = id === moving ? undefined : layout.byControl.get(id);
+    return box ? [box] : [];
+  });
+  const free = { x: x - grabbed.x, y: y - grabbed.y, width: grabbed.width, height: grabbed.height };
+  const { rectangle, guides } = snapped(free, into, others, snapping);
+  const { border } = into.box.style;
+  const left = Math.round(rectangle.x - into.x - border.start);
+  const top = Math.round(rectangle.y - into.y - border.top);
+  return {
+    place: { parent: target.id, index: target.children.filter(({ id }) => id !== moving).length },
+    props: { left: String(left), top: String(top) },
+    words: `at ${left}, ${top}`,
+    line: rectangle,
+    into,
+    guides,
+  };
 }
 
 function placeIn(
@@ -106,9 +211,4 @@ function lineBetween(
   const from = before ? before.y + before.height : undefined;
   const at = from !== undefined && after ? (from + after.y) / 2 : (from ?? after?.y ?? inner.y);
   return { x: inner.x, y: at, width: Math.max(8, inner.right - inner.x), height: 0 };
-}
-
-/** The innermost control at a point; the screen where there is nothing else. */
-export function controlAt(layout: ScreenLayout, x: number, y: number): string | undefined {
-  return layout.boxes.findLast((box) => box.control !== undefined && holds(box, x, y))?.control;
 }

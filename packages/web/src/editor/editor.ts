@@ -3,6 +3,7 @@
  * server has it all. Changes show at once and are sent in the background.
  */
 import {
+  type AlignTarget,
   type Appended,
   applySteps,
   emptyHistory,
@@ -14,6 +15,7 @@ import {
   mergeAll,
   type Project,
   pathTo,
+  type ScreenLayout,
   type SentEntry,
   type Step,
   type StoredEntry,
@@ -31,6 +33,8 @@ export interface Change {
   readonly group?: string;
   /** What is selected afterwards. */
   readonly select?: readonly string[];
+  /** A sentence for the person, where what was done is not what the words of it say. */
+  readonly tell?: string;
 }
 
 export type Saving = 'saved' | 'saving' | 'offline';
@@ -51,8 +55,15 @@ export interface EditorState {
   readonly revision: number;
   /** Something that the person should know; goes away by itself. */
   readonly notice: string | undefined;
-  /** Where the picker is open, if it is. */
-  readonly picker: InsertPlace | undefined;
+  /** What the picker is open for, if it is: a place, or a control that is to be another kind. */
+  readonly picker: InsertPlace | { readonly change: string } | undefined;
+  /** A question that a command asks before it is done. */
+  readonly asking: 'duplicate' | undefined;
+  /** What controls are lined up with, and whether as one. */
+  readonly alignTarget: AlignTarget;
+  readonly alignAsOne: boolean;
+  /** What dragging and nudging go by, CSS px. */
+  readonly step: number;
   /** The control whose name is to be typed next. */
   readonly naming: string | undefined;
 }
@@ -64,8 +75,17 @@ type PendingEntry = SentEntry & Pick<LogEntry, 'inverse'>;
 const gatherFor = 300;
 const retryAfter = 1500;
 
+/** The working bay, for commands that need to know where things are. */
+export interface WorkingBench {
+  readonly layout: ScreenLayout;
+  /** Lays the shown screen of another version of the project out at the same size. */
+  readonly layOut: (project: Project) => ScreenLayout;
+}
+
 export class Editor {
   state: EditorState;
+  /** Kept up to date by the bench while it is there. */
+  bench: WorkingBench | undefined;
   private readonly listeners = new Set<() => void>();
   private readonly clientId = claimClient();
   private sequence = 0;
@@ -101,6 +121,10 @@ export class Editor {
       notice: undefined,
       picker: undefined,
       naming: undefined,
+      asking: undefined,
+      alignTarget: 'each other',
+      alignAsOne: false,
+      step: Number(localStorage.getItem('hovrin.step')) || 4,
     };
   }
 
@@ -184,6 +208,7 @@ export class Editor {
   }
 
   private afterChange(change: Change): boolean {
+    if (change.tell) this.tell(change.tell);
     if (change.select) this.select(change.select);
     else this.dropLostSelection();
     return true;
@@ -246,7 +271,13 @@ export class Editor {
     if (screenId !== this.state.screenId) this.update({ screenId, selection: [], picker: undefined });
   };
 
-  openPicker = (picker: InsertPlace | undefined): void => this.update({ picker });
+  openPicker = (picker: EditorState['picker']): void => this.update({ picker });
+  ask = (asking: EditorState['asking']): void => this.update({ asking });
+  alignTo = (alignTarget: AlignTarget, alignAsOne: boolean): void => this.update({ alignTarget, alignAsOne });
+  stepBy = (step: number): void => {
+    localStorage.setItem('hovrin.step', String(step));
+    this.update({ step });
+  };
   setNaming = (naming: string | undefined): void => this.update({ naming });
 
   /** Shows a sentence for a while. */

@@ -1,6 +1,7 @@
 /** Keys of commands: matching them with what is pressed, and writing them for people. */
 import { useEffect } from 'react';
-import { type Command, canRun, commands, runCommand } from './commands.ts';
+import { copiedText, fromSource, keepCopied } from './clipboard.ts';
+import { type Command, canRun, commandNamed, commands, runCommand } from './commands/index.ts';
 import type { Editor } from './editor.ts';
 
 const isMac = typeof navigator !== 'undefined' && /Mac/.test(navigator.platform);
@@ -37,11 +38,16 @@ export const keyWords = (keys: string): string =>
     .join('+');
 
 /** Whether keys go into a field or a menu rather than to the bench. */
-function isTaken(event: KeyboardEvent): boolean {
+function isTaken(event: KeyboardEvent | ClipboardEvent): boolean {
   const target = event.target as HTMLElement;
   if (target.closest('[role="menu"], [role="dialog"], [role="listbox"]')) return true;
   // Arrow keys go round the choices of a radio group.
-  if (target instanceof HTMLInputElement && target.type === 'radio' && event.key.startsWith('Arrow'))
+  if (
+    target instanceof HTMLInputElement &&
+    target.type === 'radio' &&
+    event instanceof KeyboardEvent &&
+    event.key.startsWith('Arrow')
+  )
     return true;
   if (target instanceof HTMLInputElement)
     return !['checkbox', 'radio', 'button', 'color'].includes(target.type);
@@ -59,8 +65,9 @@ export function useCommandKeys(
     const press = (event: KeyboardEvent) => {
       if (event.defaultPrevented || isTaken(event)) return;
       const other = extra.find(({ keys }) => matches(event, keys));
-      const command: Command | undefined = commands.find((each) =>
-        each.keys.some((keys) => matches(event, keys)),
+      // Pasting waits for the event that brings what is on the system's clipboard.
+      const command: Command | undefined = commands.find(
+        (each) => each.id !== 'paste' && each.keys.some((keys) => matches(event, keys)),
       );
       if (!other && !(command && canRun(editor, command))) return;
       // Undo and redo work wherever one is; the keys of the bench must not scroll it.
@@ -68,7 +75,19 @@ export function useCommandKeys(
       if (other) other.run();
       else if (command) runCommand(editor, command);
     };
+    const paste = (event: ClipboardEvent) => {
+      if (isTaken(event)) return;
+      const text = event.clipboardData?.getData('text/plain') ?? '';
+      const { bands } = editor.state.project;
+      const foreign = text !== '' && text !== copiedText() ? fromSource(text, bands) : undefined;
+      if (foreign) keepCopied(foreign, bands);
+      runCommand(editor, commandNamed('paste'));
+    };
     window.addEventListener('keydown', press);
-    return () => window.removeEventListener('keydown', press);
+    window.addEventListener('paste', paste);
+    return () => {
+      window.removeEventListener('keydown', press);
+      window.removeEventListener('paste', paste);
+    };
   });
 }

@@ -1,4 +1,5 @@
 /** A menu behind a button. */
+import { Check } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import type { ReactNode } from 'react';
 
@@ -7,6 +8,8 @@ export interface MenuEntry {
   readonly keys?: string;
   readonly disabled?: boolean;
   readonly danger?: boolean;
+  /** One of several that is in force. */
+  readonly checked?: boolean;
   readonly onSelect: () => void;
 }
 
@@ -37,7 +40,8 @@ export function Menu({
               disabled={entry.disabled ?? false}
               onSelect={entry.onSelect}
             >
-              {entry.label}
+              <span className={entry.checked ? 'font-semibold' : ''}>{entry.label}</span>
+              {entry.checked && <Check size={13} aria-label="in force" />}
               {entry.keys && <span className="key">{entry.keys}</span>}
             </DropdownMenu.Item>
           ))}

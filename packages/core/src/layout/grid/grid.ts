@@ -257,6 +257,12 @@ export function layOutGrid(
     children,
     places,
     extent: undefined,
+    tracks: {
+      columns: columns.map(({ base }, index) => ({ start: start + columnStarts[index]!, size: base })),
+      rows: rows.map(({ base }, index) => ({ start: top + rowStarts[index]!, size: base })),
+      columnsBefore: placement.columnsBefore,
+      rowsBefore: placement.rowsBefore,
+    },
     asked: height,
     definite,
     record: undefined,

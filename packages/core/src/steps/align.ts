@@ -1,0 +1,219 @@
+/**
+ * Aligning and spacing out controls. On a pinboard they are moved; in a row, a column or cells the property that lines
+ * things up there is set, and the result says so.
+ */
+import { type Location, locate } from '../document/tree.ts';
+import { type Control, inForce, type Project } from '../document/types.ts';
+import type { ScreenBox, ScreenLayout } from '../layout/screen-layout.ts';
+import type { Step } from './step.ts';
+import { type Placed, topmost } from './wrap.ts';
+
+export type AlignEdge = 'left' | 'center' | 'right' | 'top' | 'middle' | 'bottom';
+/** What controls are lined up with. */
+export type AlignTarget = 'each other' | 'the parent' | 'the screen';
+
+/** A change, and in words what it sets where that is not a place. */
+export interface Arranged {
+  readonly steps: Step[];
+  /** What was set in place of moving, one sentence each. */
+  readonly said: string[];
+}
+
+interface Rectangle {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+type Axis = 'x' | 'y';
+const axisOf = (edge: AlignEdge): Axis =>
+  edge === 'left' || edge === 'center' || edge === 'right' ? 'x' : 'y';
+/** 0 for the near edge, 0.5 for the middle, 1 for the far one. */
+const part = (edge: AlignEdge) =>
+  edge === 'left' || edge === 'top' ? 0 : edge === 'center' || edge === 'middle' ? 0.5 : 1;
+const words = ['start', 'center', 'end'] as const;
+
+function union(boxes: readonly Rectangle[]): Rectangle {
+  const x = Math.min(...boxes.map((box) => box.x));
+  const y = Math.min(...boxes.map((box) => box.y));
+  return {
+    x,
+    y,
+    width: Math.max(...boxes.map((box) => box.x + box.width)) - x,
+    height: Math.max(...boxes.map((box) => box.y + box.height)) - y,
+  };
+}
+
+/** The inside of a box: without border and padding. */
+function contentOf(box: ScreenBox): Rectangle {
+  const { padding, border } = box.box.style;
+  const left = padding.start + border.start;
+  const top = padding.top + border.top;
+  return {
+    x: box.x + left,
+    y: box.y + top,
+    width: box.width - left - padding.end - border.end,
+    height: box.height - top - padding.bottom - border.bottom,
+  };
+}
+
+const round = (value: number) => String(Number(value.toFixed(2)));
+
+/** Moves a control on a pinboard along an axis, by the pins that it has. */
+export function shiftPins(control: Control, axis: Axis, by: number, board: ScreenBox): Step[] {
+  if (Math.abs(by) < 0.005) return [];
+  const { border } = board.box.style;
+  const size =
+    axis === 'x' ? board.width - border.start - border.end : board.height - border.top - border.bottom;
+  const [near, far, center] = axis === 'x' ? ['left', 'right', 'center-x'] : ['top', 'bottom', 'center-y'];
+  const held = [near, far, center].filter((name) => inForce(control.props[name!]) !== undefined);
+  const set = (name: string, change: number): Step => {
+    const text = inForce(control.props[name]) ?? '0';
+    const value = text.endsWith('%')
+      ? `${round(Number.parseFloat(text) + (change / size) * 100)}%`
+      : round(Number(text) + change);
+    return { type: 'set', control: control.id, property: name, value };
+  };
+  if (held.length === 0) {
+    const { padding } = board.box.style;
+    const from = axis === 'x' ? padding.start : padding.top;
+    return [{ type: 'set', control: control.id, property: near!, value: round(from + by) }];
+  }
+  return held.map((name) => set(name!, name === far ? -by : by));
+}
+
+/** The axis along which a container puts its children one after another; undefined in cells and on pinboards. */
+export function mainAxisOf(parent: Control): Axis | undefined {
+  switch (parent.kind) {
+    case 'row':
+      return 'x';
+    case 'grid':
+    case 'layers':
+    case 'pinboard':
+    case 'split':
+      return undefined;
+    case 'scroll':
+      return inForce(parent.props.axis) === 'horizontal' ? 'x' : 'y';
+    case 'bar':
+      return /^(start|end)$/.test(inForce(parent.props.edge) ?? '') ? 'y' : 'x';
+    case 'repeat': {
+      const like = inForce(parent.props.like) ?? 'column';
+      return like === 'grid' ? undefined : like === 'row' ? 'x' : 'y';
+    }
+    default:
+      return 'y';
+  }
+}
+
+/**
+ * Lines controls up.
+ *
+ * @param layout of the screen that they are on; left to right.
+ * @param asOne on a pinboard: they are moved together, as far as their outline has to.
+ */
+export function alignControls(
+  project: Project,
+  layout: ScreenLayout,
+  ids: readonly string[],
+  edge: AlignEdge,
+  target: AlignTarget,
+  asOne = false,
+): Arranged {
+  const all = topmost(project, ids).filter(({ control }) => layout.byControl.has(control.id));
+  const steps: Step[] = [];
+  const said: string[] = [];
+  const axis = axisOf(edge);
+  const at = part(edge);
+  const word = words[at * 2]!;
+  const boxes = all.map(({ control }) => layout.byControl.get(control.id)!);
+  if (boxes.length === 0) return { steps, said };
+  const outline = union(boxes);
+  const screen: Rectangle = { x: 0, y: 0, width: layout.width, height: layout.fullHeight };
+  const size = axis === 'x' ? 'width' : 'height';
+  const justified = new Set<string>();
+  for (const [index, placed] of all.entries()) {
+    const { control, parent } = placed;
+    const board = layout.byControl.get(parent.id);
+    if (parent.kind === 'pinboard' && board) {
+      const box = boxes[index]!;
+      const to = target === 'each other' ? outline : target === 'the parent' ? contentOf(board) : screen;
+      const moved = asOne ? outline : box;
+      const by = to[axis] + (to[size] - moved[size]) * at - moved[axis];
+      steps.push(...shiftPins(control, axis, by, board));
+      continue;
+    }
+    const main = mainAxisOf(parent);
+    if (main === axis) {
+      if (justified.has(parent.id)) continue;
+      justified.add(parent.id);
+      steps.push({ type: 'set', control: parent.id, property: 'justify', value: word });
+      said.push(`justify of ${nameOf(placed, parent)} is ${word}`);
+    } else {
+      const property = main === undefined && axis === 'x' ? 'justify-self' : 'align-self';
+      if (parent.kind === 'split') continue;
+      steps.push({ type: 'set', control: control.id, property, value: word });
+      said.push(`${property} of ${nameOf(placed, control)} is ${word}`);
+    }
+  }
+  return { steps, said };
+}
+
+const nameOf = ({ screen }: Location, control: Control): string =>
+  control.name ?? (control.id === screen.id ? 'the screen' : `the ${control.kind}`);
+
+/**
+ * Makes the room between controls the same, across or down.
+ *
+ * @returns nothing to do for fewer than three on a pinboard; in a row or column the container spreads its children.
+ */
+export function spaceOut(
+  project: Project,
+  layout: ScreenLayout,
+  ids: readonly string[],
+  axis: Axis,
+): Arranged {
+  const all = topmost(project, ids).filter(({ control }) => layout.byControl.has(control.id));
+  const steps: Step[] = [];
+  const said: string[] = [];
+  const byParent = new Map<string, Placed[]>();
+  for (const placed of all)
+    byParent.set(placed.parent.id, [...(byParent.get(placed.parent.id) ?? []), placed]);
+  for (const group of byParent.values()) {
+    const { parent } = group[0]!;
+    const board = layout.byControl.get(parent.id);
+    if (parent.kind === 'pinboard' && board) {
+      if (group.length < 3) continue;
+      const size = axis === 'x' ? 'width' : 'height';
+      const sorted = group
+        .map(({ control }) => ({ control, box: layout.byControl.get(control.id)! }))
+        .toSorted((a, b) => a.box[axis] - b.box[axis]);
+      const first = sorted[0]!.box;
+      const last = sorted.at(-1)!.box;
+      const room =
+        last[axis] + last[size] - first[axis] - sorted.reduce((sum, { box }) => sum + box[size], 0);
+      let to = first[axis];
+      for (const { control, box } of sorted) {
+        steps.push(...shiftPins(control, axis, to - box[axis], board));
+        to += box[size] + room / (sorted.length - 1);
+      }
+    } else if (mainAxisOf(parent) === axis) {
+      steps.push({ type: 'set', control: parent.id, property: 'justify', value: 'between' });
+      said.push(`justify of ${nameOf(group[0]!, parent)} is between`);
+    }
+  }
+  return { steps, said };
+}
+
+/** Gives controls the width or height that the first of them has. */
+export function sameSize(
+  project: Project,
+  layout: ScreenLayout,
+  ids: readonly string[],
+  side: 'width' | 'height',
+): Step[] {
+  const [first, ...others] = ids.filter((id) => locate(project, id)?.parent && layout.byControl.has(id));
+  if (first === undefined) return [];
+  const value = round(layout.byControl.get(first)![side]);
+  return [first, ...others].map((control) => ({ type: 'set', control, property: side, value }));
+}

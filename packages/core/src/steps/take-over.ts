@@ -1,0 +1,67 @@
+/** Giving one control's look or size to others. */
+
+import type { Control, PropertyValue } from '../document/types.ts';
+import { kindOf } from '../kinds/catalogue.ts';
+import type { Property, PropertyGroup } from '../kinds/kind.ts';
+import type { Step } from './step.ts';
+
+/** What is taken over: how a control looks, or its size. */
+export type Aspect = 'look' | 'size';
+
+const groups: Readonly<Record<Aspect, readonly PropertyGroup[]>> = { look: ['look'], size: ['size'] };
+/** What belongs to the look besides its group. */
+const alsoLook = new Set(['padding']);
+
+const belongs = (aspect: Aspect, { group, name }: Property) =>
+  groups[aspect].includes(group) || (aspect === 'look' && alsoLook.has(name));
+
+/** The property that an attribute is about, changes from a band included. */
+const propertyOf = (attribute: string) => attribute.slice(attribute.indexOf('.') + 1);
+
+/** A control's look or size, as values by attribute; `kind` tells which of them it could have. */
+export interface Taken {
+  readonly kind: string;
+  readonly values: Readonly<Record<string, PropertyValue>>;
+}
+
+/** What of a control is to be given to others. */
+export function takeFrom(control: Control, aspect: Aspect): Taken {
+  const names = new Set(
+    kindOf(control)
+      .properties.filter((property) => belongs(aspect, property))
+      .map(({ name }) => name),
+  );
+  return {
+    kind: control.kind,
+    values: Object.fromEntries(
+      Object.entries(control.props).filter(
+        ([attribute]) => !attribute.startsWith('on.') && names.has(propertyOf(attribute)),
+      ),
+    ),
+  };
+}
+
+/** Gives a look or a size to a control: what the other did not say goes back to its default. */
+export function giveTo(control: Control, aspect: Aspect, { values }: Taken): Step[] {
+  const names = new Set(
+    kindOf(control)
+      .properties.filter((property) => belongs(aspect, property))
+      .map(({ name }) => name),
+  );
+  const steps: Step[] = [];
+  for (const attribute of Object.keys(control.props))
+    if (!attribute.startsWith('on.') && names.has(propertyOf(attribute)) && !(attribute in values))
+      steps.push({ type: 'set', control: control.id, property: attribute, value: null });
+  for (const [property, value] of Object.entries(values))
+    if (names.has(propertyOf(property)) && control.props[property] !== value)
+      steps.push({ type: 'set', control: control.id, property, value });
+  return steps;
+}
+
+/** Whether two controls look the same. */
+export function sameLook(one: Control, other: Control): boolean {
+  if (one.kind !== other.kind) return false;
+  const text = (control: Control) =>
+    JSON.stringify(Object.entries(takeFrom(control, 'look').values).toSorted(([a], [b]) => (a < b ? -1 : 1)));
+  return text(one) === text(other);
+}

@@ -1,0 +1,115 @@
+/** Putting a container around controls, and taking one away from around them. */
+import { effectiveNames, freshName } from '../document/names.ts';
+import { type Location, locate } from '../document/tree.ts';
+import type { Control, Project, PropertyValue } from '../document/types.ts';
+import { confinesProblem, kindNamed, kindOf } from '../kinds/catalogue.ts';
+import type { Step } from './step.ts';
+
+/** A control that is no screen, and where it is. */
+export type Placed = Location & { readonly parent: Control };
+
+/**
+ * The controls of some ids that stand on their own: no screens, none inside another of them, in document order.
+ */
+export function topmost(project: Project, ids: readonly string[]): Placed[] {
+  const wanted = new Set(ids);
+  const found: Placed[] = [];
+  const visit = (control: Control) => {
+    for (const child of control.children) {
+      if (wanted.has(child.id)) {
+        const at = locate(project, child.id);
+        if (at?.parent) found.push(at as Placed);
+      } else visit(child);
+    }
+  };
+  project.screens.forEach(visit);
+  return found;
+}
+
+/** Properties by which a control asks its parent for a place or a size, changes from bands included. */
+const asksParent =
+  /^(?:\w+\.)?(?:width|height|margin|align-self|justify-self|col|row|col-span|row-span|left|right|top|bottom|center-x|center-y|order)$/;
+
+/** What an arrangement starts with, where it is put around controls. */
+const wrapperProps: Readonly<Record<string, Readonly<Record<string, string>>>> = {
+  row: { gap: '12' },
+  column: { gap: '12' },
+  grid: { columns: '1fr 1fr', gap: '12' },
+  fieldset: { caption: 'Caption', gap: '12' },
+};
+
+/**
+ * Puts controls into a new container at the place of the first. One control alone hands the container its place and
+ * size, which it then fills.
+ *
+ * @param ids siblings; others than those of the first one's parent stay where they are.
+ * @returns the steps and the container's id; undefined where they cannot be wrapped in it.
+ */
+export function wrapIn(
+  project: Project,
+  ids: readonly string[],
+  kindName: string,
+  newId: () => string,
+): { steps: Step[]; container: string } | undefined {
+  const all = topmost(project, ids);
+  const first = all[0];
+  const kind = kindNamed(kindName);
+  if (!first || !kind?.container) return undefined;
+  const inside = all.filter(({ parent }) => parent.id === first.parent.id);
+  if (confinesProblem(kind, kindOf(first.parent), first.parent.children.length)) return undefined;
+  if (inside.some(({ control }, index) => confinesProblem(kindOf(control), kind, index + 1)))
+    return undefined;
+  const names = new Set(effectiveNames(first.screen).values());
+  const alone = inside.length === 1 ? first.control : undefined;
+  const handed = Object.entries(alone?.props ?? {}).filter(
+    ([name]) => asksParent.test(name) && kind.properties.some((property) => name.endsWith(property.name)),
+  );
+  const container: Control = {
+    id: newId(),
+    kind: kind.name,
+    name: freshName(kind.name, (name) => names.has(name)),
+    props: { ...(wrapperProps[kind.name] ?? {}), ...Object.fromEntries(handed) },
+    children: [],
+  };
+  const steps: Step[] = [{ type: 'insert', parent: first.parent.id, index: first.index, control: container }];
+  inside.forEach(({ control }, index) => {
+    steps.push({ type: 'move', control: control.id, parent: container.id, index });
+  });
+  for (const [property] of handed) steps.push({ type: 'set', control: alone!.id, property, value: null });
+  const fills = (side: string): PropertyValue | undefined => alone?.props[side];
+  // What had a size of its own fills the container, which has that size now.
+  if (alone && fills('height') !== undefined && kind.name !== 'scroll')
+    steps.push({
+      type: 'set',
+      control: alone.id,
+      property: kind.name === 'row' ? 'align-self' : 'height',
+      value: kind.name === 'row' ? 'stretch' : 'share',
+    });
+  if (alone && fills('width') !== undefined && kind.name === 'row')
+    steps.push({ type: 'set', control: alone.id, property: 'width', value: 'share' });
+  return { steps, container: container.id };
+}
+
+/**
+ * Puts what is in a container in its place.
+ *
+ * @returns undefined where it holds nothing, or what it holds cannot stand there.
+ */
+export function unwrap(project: Project, id: string): { steps: Step[]; inside: string[] } | undefined {
+  const found = locate(project, id);
+  if (!found?.parent || found.control.children.length === 0) return undefined;
+  const { control, parent, index } = found;
+  const count = parent.children.length - 1 + control.children.length;
+  if (control.children.some((child) => confinesProblem(kindOf(child), kindOf(parent), count)))
+    return undefined;
+  const steps: Step[] = control.children.map((child, at) => ({
+    type: 'move',
+    control: child.id,
+    parent: parent.id,
+    index: index + at,
+  }));
+  return {
+    steps: [...steps, { type: 'remove', control: id }],
+    inside: control.children.map((child) => child.id),
+  };
+}

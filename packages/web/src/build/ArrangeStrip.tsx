@@ -1,0 +1,121 @@
+/** Lining up and spacing out, with the target named before anything happens. */
+import type { AlignTarget } from '@hovrin/core';
+import {
+  AlignCenterHorizontal,
+  AlignCenterVertical,
+  AlignEndHorizontal,
+  AlignEndVertical,
+  AlignHorizontalSpaceBetween,
+  AlignStartHorizontal,
+  AlignStartVertical,
+  AlignVerticalSpaceBetween,
+  type LucideIcon,
+  Magnet,
+  MoveHorizontal,
+  MoveVertical,
+  Percent,
+} from 'lucide-react';
+import { canRun, commandNamed, runCommand } from '../editor/commands/index.ts';
+import { useEditorState, useWorkplace } from '../editor/context.tsx';
+import { Menu } from '../parts/Menu.tsx';
+import { useBenchView } from './benchView.ts';
+
+const lines: readonly (readonly [string, LucideIcon])[] = [
+  ['align-left', AlignStartVertical],
+  ['align-center', AlignCenterVertical],
+  ['align-right', AlignEndVertical],
+  ['align-top', AlignStartHorizontal],
+  ['align-middle', AlignCenterHorizontal],
+  ['align-bottom', AlignEndHorizontal],
+  ['space-x', AlignHorizontalSpaceBetween],
+  ['space-y', AlignVerticalSpaceBetween],
+  ['same-width', MoveHorizontal],
+  ['same-height', MoveVertical],
+];
+const targets: readonly AlignTarget[] = ['each other', 'the parent', 'the screen'];
+
+export function ArrangeStrip() {
+  const { editor } = useWorkplace();
+  const { alignTarget, alignAsOne, step } = useEditorState();
+  const { snapping, setSnapping } = useBenchView();
+  return (
+    <div role="toolbar" aria-label="Line up" className="flex items-center">
+      <Menu
+        label="Line up with"
+        button={
+          <button type="button" className="btn-bare text-[12px]" title="What things are lined up with">
+            with {alignTarget}
+            {alignAsOne ? ', as one' : ''}
+          </button>
+        }
+        entries={[
+          ...targets.map((target) => ({
+            label: `With ${target}`,
+            checked: target === alignTarget,
+            onSelect: () => editor.alignTo(target, alignAsOne),
+          })),
+          {
+            label: 'All as one',
+            checked: alignAsOne,
+            onSelect: () => editor.alignTo(alignTarget, !alignAsOne),
+          },
+        ]}
+      />
+      {lines.map(([id, Icon]) => {
+        const command = commandNamed(id);
+        return (
+          <button
+            key={id}
+            type="button"
+            className="btn-bare !min-w-6 !px-1"
+            aria-label={command.label}
+            title={id.startsWith('align') ? `${command.label}, with ${alignTarget}` : command.label}
+            disabled={!canRun(editor, command)}
+            onClick={() => runCommand(editor, command)}
+          >
+            <Icon size={15} aria-hidden />
+          </button>
+        );
+      })}
+      <Menu
+        label="Units and steps"
+        button={
+          <button
+            type="button"
+            className="btn-bare !min-w-6 !px-1"
+            aria-label="Units and steps"
+            title="px, per cent, steps"
+          >
+            <Percent size={14} aria-hidden />
+          </button>
+        }
+        entries={[
+          ...['units-percent', 'units-percent-deep', 'units-px', 'units-px-deep'].map((id) => {
+            const command = commandNamed(id);
+            return {
+              label: command.label,
+              onSelect: () => {
+                if (!runCommand(editor, command)) editor.tell('There is nothing to turn into other units.');
+              },
+            };
+          }),
+          ...[1, 2, 4, 8].map((each) => ({
+            label: `Step of ${each} px`,
+            checked: each === step,
+            onSelect: () => editor.stepBy(each),
+          })),
+        ]}
+      />
+      <button
+        type="button"
+        className={`btn-bare !min-w-6 !px-1 ${snapping ? '' : 'text-quiet/60'}`}
+        aria-pressed={snapping}
+        aria-label="Snap to steps and guides"
+        title={`Snapping is ${snapping ? 'on' : 'off'}; Alt turns it round while dragging`}
+        onClick={() => setSnapping(!snapping)}
+      >
+        <Magnet size={14} aria-hidden />
+      </button>
+    </div>
+  );
+}

@@ -1,0 +1,107 @@
+/** Bars at the edges of the selected control, to drag it wider or higher; the number stands beside the pointer. */
+import { effectiveNames, locate, type ScreenBox, type ScreenLayout } from '@hovrin/core';
+import { type PointerEvent, useRef, useState } from 'react';
+import { useEditorState, useWorkplace } from '../editor/context.tsx';
+import { useBenchView } from './benchView.ts';
+import { type Grip, limitsOf, resizedTo, resizeSteps, siblingSizes } from './resizing.ts';
+
+interface Dragging {
+  readonly grip: Grip;
+  readonly x: number;
+  readonly y: number;
+  readonly box: ScreenBox;
+  readonly layout: ScreenLayout;
+}
+
+let runs = 0;
+
+export function ResizeGrips({
+  id,
+  box,
+  layout,
+  scale,
+}: {
+  id: string;
+  box: ScreenBox;
+  layout: ScreenLayout;
+  scale: number;
+}) {
+  const { editor } = useWorkplace();
+  const { project, step } = useEditorState();
+  const { snapping } = useBenchView();
+  const from = useRef<Dragging>(undefined);
+  const run = useRef(0);
+  const [words, setWords] = useState<string>();
+  const found = locate(project, id);
+  if (!found?.parent) return null;
+  const { control, parent, screen } = found;
+  const names = effectiveNames(screen);
+  const move = (event: PointerEvent) => {
+    const start = from.current;
+    if (!start) return;
+    const now = locate(editor.state.project, id)?.control ?? control;
+    const said: string[] = [];
+    const steps = (['width', 'height'] as const).flatMap((side) => {
+      if (start.grip !== 'both' && start.grip !== side) return [];
+      const by = side === 'width' ? event.clientX - start.x : event.clientY - start.y;
+      const { value, like } = resizedTo(
+        start.box[side] + by / scale,
+        siblingSizes(parent, control, start.layout, side, (each) => names.get(each) ?? ''),
+        limitsOf(now, side),
+        { step, on: snapping !== event.altKey },
+      );
+      said.push(`${Math.round(value * 100) / 100}${like ? ` like ${like}` : ''}`);
+      return resizeSteps(control, side, start.box, value);
+    });
+    setWords(said.join(' × '));
+    editor.dispatch({ label: `Resize ${names.get(id)}`, steps, group: `resize ${id} ${run.current}` });
+  };
+  const end = () => {
+    from.current = undefined;
+    setWords(undefined);
+  };
+  const bar = (grip: Grip, className: string, label: string) => (
+    <div
+      className={`pointer-events-auto absolute touch-none ${className}`}
+      data-grip={grip}
+      title={label}
+      onPointerDown={(event) => {
+        event.stopPropagation();
+        event.currentTarget.setPointerCapture(event.pointerId);
+        from.current = { grip, x: event.clientX, y: event.clientY, box, layout };
+        run.current = ++runs;
+      }}
+      onPointerMove={move}
+      onPointerUp={end}
+      onPointerCancel={end}
+    />
+  );
+  return (
+    <div
+      className="absolute"
+      style={{
+        left: box.x * scale,
+        top: box.y * scale,
+        width: box.width * scale,
+        height: box.height * scale,
+      }}
+    >
+      {bar(
+        'width',
+        '-right-[6px] inset-y-0 my-auto h-6 max-h-full w-[5px] cursor-ew-resize bg-[#1f2a24]',
+        'Drag to change the width',
+      )}
+      {bar(
+        'height',
+        '-bottom-[6px] inset-x-0 mx-auto h-[5px] w-6 max-w-full cursor-ns-resize bg-[#1f2a24]',
+        'Drag to change the height',
+      )}
+      {bar('both', '-right-[9px] -bottom-[9px] size-3 cursor-nwse-resize', 'Drag to change both')}
+      {words && (
+        <span className="absolute top-full left-full mt-2 ml-2 bg-[#1f2a24] px-1.5 font-mono text-[11px] leading-[18px] whitespace-nowrap text-[#fffdf8]">
+          {words}
+        </span>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,139 @@
+/** Moving controls among their siblings, out of containers and into them. */
+import { contains, kindOf, locate, type Placed, type Step, shiftPins } from '@hovrin/core';
+import type { Change, Editor, InsertPlace } from '../editor.ts';
+import { placeAfter } from '../places.ts';
+import { type Command, changing, namesOf, targets } from './command.ts';
+
+/**
+ * Moves controls to a place, one behind the other; the index counts without them.
+ *
+ * @param props what they get there: a cell, pins.
+ */
+export function moveTo(
+  editor: Editor,
+  ids: readonly string[],
+  { parent, index }: InsertPlace,
+  props: (id: string) => Readonly<Record<string, string | null>> = () => ({}),
+): void {
+  const { project } = editor.state;
+  const all = ids.flatMap((id) => {
+    const found = locate(project, id);
+    return found?.parent && !contains(found.control, parent) ? [found as Placed] : [];
+  });
+  const target = locate(project, parent)?.control;
+  if (!target || all.length === 0) return;
+  const others = target.children.filter(({ id }) => !ids.includes(id));
+  const wanted = [...others.slice(0, index), ...all.map(({ control }) => control), ...others.slice(index)];
+  const still =
+    wanted.length === target.children.length && wanted.every(({ id }, at) => target.children[at]!.id === id);
+  const steps: Step[] = still
+    ? []
+    : all.map(({ control }, offset) => ({
+        type: 'move',
+        control: control.id,
+        parent,
+        index: index + offset,
+      }));
+  // What stands in front of the place among the moved ones leaves it first.
+  const inFront = still
+    ? 0
+    : all.filter((placed) => placed.parent.id === parent && placed.index < index).length;
+  if (!still && all.length > 1 && inFront > 0) {
+    steps.length = 0;
+    for (const [offset, { control }] of all.entries())
+      steps.push({ type: 'move', control: control.id, parent, index: others.length + offset });
+    for (const [offset, { control }] of all.entries())
+      steps.push({ type: 'move', control: control.id, parent, index: index + offset });
+  }
+  for (const { control } of all)
+    for (const [property, value] of Object.entries(props(control.id)))
+      if ((control.props[property] ?? null) !== value)
+        steps.push({ type: 'set', control: control.id, property, value });
+  if (steps.length === 0) return;
+  editor.dispatch({
+    label: `Move ${namesOf(all)}`,
+    steps,
+    select: all.map(({ control }) => control.id),
+  });
+}
+
+/** What is selected, as far as it has one parent. */
+function siblings(editor: Editor): Placed[] {
+  const all = targets(editor);
+  return all.filter(({ parent }) => parent.id === all[0]!.parent.id);
+}
+
+function moveCommand(
+  id: string,
+  label: string,
+  keys: string[],
+  /** Steps that move the block of controls; undefined: they cannot go there. */
+  steps: (block: readonly Placed[], editor: Editor) => Step[] | undefined,
+): Command {
+  return changing({ id, label, keys, group: 'Move' }, (editor): Change | undefined => {
+    const block = siblings(editor);
+    const made = block.length > 0 ? steps(block, editor) : undefined;
+    return (
+      made && {
+        label: `Move ${namesOf(block)}`,
+        steps: made,
+        select: block.map(({ control }) => control.id),
+      }
+    );
+  });
+}
+
+const into = (block: readonly Placed[], { parent, index }: InsertPlace): Step[] =>
+  block.map(({ control }, offset) => ({ type: 'move', control: control.id, parent, index: index + offset }));
+
+/** Nudges controls on pinboards. */
+const nudge = (id: string, label: string, key: string, axis: 'x' | 'y', sign: 1 | -1): Command[] =>
+  [1, 4].map((step) =>
+    changing(
+      {
+        id: `${id}-${step}`,
+        label: step === 1 ? `Nudge ${label} by 1` : `Nudge ${label} by the step`,
+        keys: [step === 1 ? `Mod+${key}` : `Mod+Shift+${key}`],
+        group: 'Move',
+      },
+      (editor) => {
+        const by = sign * (step === 1 ? 1 : editor.state.step);
+        const all = targets(editor);
+        const steps = all.flatMap(({ control, parent }) => {
+          const board = parent.kind === 'pinboard' && editor.bench?.layout.byControl.get(parent.id);
+          return board ? shiftPins(control, axis, by, board) : [];
+        });
+        return steps.length > 0
+          ? { label: `Nudge ${namesOf(all)}`, steps, group: `nudge ${axis} ${editor.state.selection.join()}` }
+          : undefined;
+      },
+    ),
+  );
+
+export const moveCommands: readonly Command[] = [
+  moveCommand('move-back', 'Move before the one in front', ['Alt+ArrowUp'], (block) => {
+    const first = block[0]!;
+    return first.index > 0 ? into(block, { parent: first.parent.id, index: first.index - 1 }) : undefined;
+  }),
+  moveCommand('move-on', 'Move behind the next one', ['Alt+ArrowDown'], (block) => {
+    const last = block.at(-1)!;
+    const next = last.parent.children[last.index + 1];
+    // The next one goes in front of the block.
+    return next && [{ type: 'move', control: next.id, parent: last.parent.id, index: block[0]!.index }];
+  }),
+  moveCommand('move-out', 'Move out of its container', ['Alt+ArrowLeft'], (block, editor) => {
+    const place = placeAfter(editor.state.project, block[0]!.parent.id);
+    return place && into(block, place);
+  }),
+  moveCommand('move-in', 'Move into the container in front', ['Alt+ArrowRight'], (block) => {
+    const { parent, index } = block[0]!;
+    const before = parent.children[index - 1];
+    return before && kindOf(before).container
+      ? into(block, { parent: before.id, index: before.children.length })
+      : undefined;
+  }),
+  ...nudge('nudge-left', 'left', 'ArrowLeft', 'x', -1),
+  ...nudge('nudge-right', 'right', 'ArrowRight', 'x', 1),
+  ...nudge('nudge-up', 'up', 'ArrowUp', 'y', -1),
+  ...nudge('nudge-down', 'down', 'ArrowDown', 'y', 1),
+];

@@ -1,0 +1,263 @@
+/** Adding, naming, duplicating, deleting, and the clipboard. */
+import {
+  copyFor,
+  inForce,
+  locate,
+  newControl,
+  newScreen,
+  type Placed,
+  type Step,
+  shiftPins,
+} from '@hovrin/core';
+import { copied, keepCopied } from '../clipboard.ts';
+import type { Change, Editor, InsertPlace } from '../editor.ts';
+import { placeAfter, placeAtSelection } from '../places.ts';
+import { type Command, changing, leftAfter, namesOf, newId, selected, targets } from './command.ts';
+
+/**
+ * Places a new control of a kind, selects it, and asks for its name.
+ *
+ * @param props what it has besides what its kind begins with: a cell, pins.
+ */
+export function placeNew(
+  editor: Editor,
+  kind: string,
+  place: InsertPlace,
+  props: Readonly<Record<string, string>> = {},
+): void {
+  const { project } = editor.state;
+  const screen = locate(project, place.parent)?.screen;
+  if (!screen) return;
+  const made = newControl(kind, project, screen, newId);
+  const control = { ...made, props: { ...made.props, ...props } };
+  const done = editor.dispatch({
+    label: `Add ${control.name}`,
+    steps: [{ type: 'insert', ...place, control }],
+    select: [control.id],
+  });
+  if (done) editor.setNaming(control.id);
+}
+
+/** Copies of some controls, to be inserted one after another; their names are free on the screen and among them. */
+export function insertCopies(
+  editor: Editor,
+  controls: readonly Placed['control'][],
+  { parent, index }: InsertPlace,
+): { steps: Step[]; select: string[] } {
+  let { screen } = locate(editor.state.project, parent)!;
+  const steps: Step[] = [];
+  const select: string[] = [];
+  for (const [offset, control] of controls.entries()) {
+    const copy = copyFor(screen, control, newId);
+    screen = { ...screen, children: [...screen.children, copy] };
+    steps.push({ type: 'insert', parent, index: index + offset, control: copy });
+    select.push(copy.id);
+  }
+  return { steps, select };
+}
+
+/** How far a copy on a pinboard lies from its original, CSS px. */
+const offset = 16;
+
+/**
+ * Duplicates what is selected, right behind it.
+ *
+ * @param times how many copies.
+ * @param by on a pinboard, how far each lies from the one before, CSS px.
+ */
+export function duplicateMany(
+  editor: Editor,
+  times: number,
+  by: { x: number; y: number } = { x: offset, y: offset },
+): Change | undefined {
+  const all = targets(editor);
+  const last = all.at(-1);
+  if (!last) return undefined;
+  const siblings = all.filter(({ parent }) => parent.id === last.parent.id);
+  const controls = Array.from({ length: times }, () => siblings.map(({ control }) => control)).flat();
+  const { steps, select } = insertCopies(editor, controls, {
+    parent: last.parent.id,
+    index: last.index + 1,
+  });
+  const board = editor.bench?.layout.byControl.get(last.parent.id);
+  if (last.parent.kind === 'pinboard' && board)
+    steps.push(
+      ...steps.flatMap((step, index) => {
+        if (step.type !== 'insert') return [];
+        const turn = Math.floor(index / siblings.length) + 1;
+        return [
+          ...shiftPins(step.control, 'x', by.x * turn, board),
+          ...shiftPins(step.control, 'y', by.y * turn, board),
+        ];
+      }),
+    );
+  const what = namesOf(siblings);
+  return {
+    label: times === 1 ? `Duplicate ${what}` : `Duplicate ${what} ${times} times`,
+    steps,
+    select,
+  };
+}
+
+const removal = (all: readonly Placed[]): Step[] =>
+  all.map(({ control }) => ({ type: 'remove', control: control.id }));
+
+function paste(editor: Editor): Change | undefined {
+  const place = placeAtSelection(editor.state);
+  const controls = copied();
+  return place && controls.length > 0
+    ? { label: 'Paste', ...insertCopies(editor, controls, place) }
+    : undefined;
+}
+
+export const placeCommands: readonly Command[] = [
+  {
+    id: 'add',
+    label: 'Add a control here',
+    keys: ['A'],
+    group: 'Place',
+    run(editor, dispatch) {
+      const place = placeAtSelection(editor.state);
+      if (!place) return false;
+      dispatch?.(() => editor.openPicker(place));
+      return true;
+    },
+  },
+  {
+    id: 'add-after',
+    label: 'Add a control after this one',
+    keys: ['Shift+A'],
+    group: 'Place',
+    run(editor, dispatch) {
+      const found = selected(editor);
+      const place = found && placeAfter(editor.state.project, found.control.id);
+      if (!place) return false;
+      dispatch?.(() => editor.openPicker(place));
+      return true;
+    },
+  },
+  {
+    id: 'rename',
+    label: 'Rename',
+    keys: ['F2'],
+    group: 'Place',
+    run(editor, dispatch) {
+      const id = editor.state.selection[0] ?? editor.state.screenId;
+      if (!locate(editor.state.project, id)) return false;
+      dispatch?.(() => {
+        editor.select([id]);
+        editor.setNaming(id);
+      });
+      return true;
+    },
+  },
+  {
+    id: 'change-kind',
+    label: 'Make it another kind of control',
+    keys: ['K'],
+    group: 'Place',
+    run(editor, dispatch) {
+      const found = selected(editor);
+      if (!found) return false;
+      dispatch?.(() => editor.openPicker({ change: found.control.id }));
+      return true;
+    },
+  },
+  changing({ id: 'duplicate', label: 'Duplicate', keys: ['Mod+D'], group: 'Place' }, (editor) =>
+    duplicateMany(editor, 1),
+  ),
+  {
+    id: 'duplicate-many',
+    label: 'Duplicate several times …',
+    keys: ['Mod+Shift+D'],
+    group: 'Place',
+    run(editor, dispatch) {
+      if (targets(editor).length === 0) return false;
+      dispatch?.(() => editor.ask('duplicate'));
+      return true;
+    },
+  },
+  changing({ id: 'delete', label: 'Delete', keys: ['Delete', 'Backspace'], group: 'Place' }, (editor) => {
+    const all = targets(editor);
+    return all.length === 0
+      ? undefined
+      : {
+          label: `Delete ${namesOf(all)}`,
+          steps: removal(all),
+          select: leftAfter(all, editor.state.project),
+        };
+  }),
+  {
+    id: 'copy',
+    label: 'Copy',
+    keys: ['Mod+C'],
+    group: 'Place',
+    run(editor, dispatch) {
+      const all = targets(editor);
+      if (all.length === 0) return false;
+      dispatch?.(() =>
+        keepCopied(
+          all.map(({ control }) => control),
+          editor.state.project.bands,
+        ),
+      );
+      return true;
+    },
+  },
+  {
+    id: 'cut',
+    label: 'Cut',
+    keys: ['Mod+X'],
+    group: 'Place',
+    run(editor, dispatch) {
+      const all = targets(editor);
+      if (all.length === 0) return false;
+      dispatch?.(() => {
+        keepCopied(
+          all.map(({ control }) => control),
+          editor.state.project.bands,
+        );
+        editor.dispatch({
+          label: `Cut ${namesOf(all)}`,
+          steps: removal(all),
+          select: leftAfter(all, editor.state.project),
+        });
+      });
+      return true;
+    },
+  },
+  changing({ id: 'paste', label: 'Paste', keys: ['Mod+V'], group: 'Place' }, paste),
+  {
+    id: 'new-screen',
+    label: 'New screen',
+    keys: ['Mod+Shift+A'],
+    group: 'Place',
+    run(editor, dispatch) {
+      const { project } = editor.state;
+      const screen = newScreen(project, newId);
+      dispatch?.(() => {
+        const done = editor.dispatch({
+          label: `Add screen ${screen.name}`,
+          steps: [{ type: 'insert', parent: null, index: project.screens.length, control: screen }],
+          select: [screen.id],
+        });
+        if (done) editor.setNaming(screen.id);
+      });
+      return true;
+    },
+  },
+  changing({ id: 'hide', label: 'Hide or show', keys: ['H'], group: 'Place' }, (editor) => {
+    const all = targets(editor);
+    if (all.length === 0) return undefined;
+    const hide = all.some(({ control }) => inForce(control.props.hidden) !== 'true');
+    return {
+      label: `${hide ? 'Hide' : 'Show'} ${namesOf(all)}`,
+      steps: all.map(({ control }) => ({
+        type: 'set',
+        control: control.id,
+        property: 'hidden',
+        value: hide ? 'true' : null,
+      })),
+    };
+  }),
+];

@@ -1,0 +1,121 @@
+/** Containers around what is selected, and the look and size that controls take from each other. */
+import {
+  changeKind,
+  giveTo,
+  kindNamed,
+  type Step,
+  sameLook,
+  takeFrom,
+  unwrap,
+  walk,
+  wrapIn,
+} from '@hovrin/core';
+import { keepTaken, taken } from '../clipboard.ts';
+import type { Change, Editor } from '../editor.ts';
+import { type Command, changing, nameOf, namesOf, newId, selected, targets } from './command.ts';
+
+const wrap = (kind: string, key: string): Command =>
+  changing(
+    {
+      id: `wrap-${kind}`,
+      label: `Wrap in a ${kindNamed(kind)!.label.toLowerCase()}`,
+      keys: [`Shift+${key}`],
+      group: 'Wrap',
+    },
+    (editor) => {
+      const all = targets(editor);
+      const wrapped = wrapIn(editor.state.project, editor.state.selection, kind, newId);
+      return (
+        wrapped && {
+          label: `Wrap ${namesOf(all)} in a ${kind}`,
+          steps: wrapped.steps,
+          select: [wrapped.container],
+        }
+      );
+    },
+  );
+
+/** Changes the kind of all that is selected; says what no longer applies. */
+export function changeKinds(editor: Editor, kindName: string): void {
+  const all = targets(editor);
+  const steps: Step[] = [];
+  const lost = new Set<string>();
+  for (const { control } of all) {
+    const changed = changeKind(editor.state.project, control.id, kindName);
+    if (typeof changed === 'string') {
+      if (all.length === 1) editor.tell(changed);
+      continue;
+    }
+    steps.push(...changed.steps);
+    for (const attribute of changed.lost) lost.add(attribute);
+  }
+  if (steps.length === 0) return;
+  const done = editor.dispatch({
+    label: `Make ${namesOf(all)} a ${kindNamed(kindName)!.label.toLowerCase()}`,
+    steps,
+    select: all.map(({ control }) => control.id),
+  });
+  if (done && lost.size > 0)
+    editor.tell(
+      `A ${kindNamed(kindName)!.label.toLowerCase()} has no ${[...lost].join(', ')}; undo brings it back.`,
+    );
+}
+
+const keep = (aspect: 'look' | 'size', key: string): Command => ({
+  id: `keep-${aspect}`,
+  label: `Keep its ${aspect}, to give it to others`,
+  keys: [`Shift+${key}`],
+  group: 'Wrap',
+  run(editor, dispatch) {
+    const found = selected(editor);
+    if (!found) return false;
+    dispatch?.(() => {
+      keepTaken(aspect, takeFrom(found.control, aspect));
+      editor.tell(`The ${aspect} of ${nameOf(found)} is kept.`);
+    });
+    return true;
+  },
+});
+
+const give = (aspect: 'look' | 'size', key: string): Command =>
+  changing(
+    { id: `give-${aspect}`, label: `Give it the ${aspect} that was kept`, keys: [key], group: 'Wrap' },
+    (editor): Change | undefined => {
+      const kept = taken(aspect);
+      const all = targets(editor);
+      const steps = kept ? all.flatMap(({ control }) => giveTo(control, aspect, kept)) : [];
+      return steps.length > 0 ? { label: `Give ${namesOf(all)} a ${aspect}`, steps } : undefined;
+    },
+  );
+
+export const wrapCommands: readonly Command[] = [
+  wrap('row', 'R'),
+  wrap('column', 'C'),
+  wrap('grid', 'G'),
+  wrap('layers', 'L'),
+  wrap('fieldset', 'F'),
+  wrap('scroll', 'S'),
+  changing(
+    { id: 'unwrap', label: 'Unwrap: what is inside takes its place', keys: ['Shift+U'], group: 'Wrap' },
+    (editor) => {
+      const found = selected(editor);
+      const made = found && unwrap(editor.state.project, found.control.id);
+      return made && { label: `Unwrap ${nameOf(found)}`, steps: made.steps, select: made.inside };
+    },
+  ),
+  keep('look', 'K'),
+  give('look', 'L'),
+  keep('size', 'Z'),
+  give('size', 'Z'),
+];
+
+/** The controls of the screen that are like the selected one. */
+export function likeSelected(editor: Editor, like: 'kind' | 'look'): string[] {
+  const found = selected(editor);
+  if (!found) return [];
+  return [...walk(found.screen)].flatMap((control) =>
+    (like === 'kind' ? control.kind === found.control.kind : sameLook(control, found.control))
+      ? [control.id]
+      : [],
+  );
+}
