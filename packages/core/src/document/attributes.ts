@@ -55,6 +55,21 @@ const unknown = (kind: Kind, name: string, word: string) =>
     ...kind.events.map((event) => `on.${event.name}`),
   ])}`;
 
+/** Every attribute that a kind's element may have, besides `name`: in canonical order, those of bands included. */
+export function attributeNames(kind: Kind, bands: readonly Band[]): string[] {
+  const prefixes = [...bands.map((band) => band.name), ...orientations];
+  return [
+    ...kind.properties.flatMap((property) => [
+      property.name,
+      ...(property.twoWay ? [`${property.name}.bind`] : []),
+    ]),
+    ...kind.events.map((event) => `on.${event.name}`),
+    ...kind.properties.flatMap((property) =>
+      property.perBand ? prefixes.map((prefix) => `${prefix}.${property.name}`) : [],
+    ),
+  ];
+}
+
 /**
  * Where an attribute stands in the canonical order: by the catalogue; a property's own value, its changes by
  * band, then by orientation, then its two-way binding; events last.

@@ -9,6 +9,7 @@ import {
   AlignStartHorizontal,
   AlignStartVertical,
   AlignVerticalSpaceBetween,
+  ChevronDown,
   type LucideIcon,
   Magnet,
   MoveHorizontal,
@@ -38,84 +39,90 @@ export function ArrangeStrip() {
   const { editor } = useWorkplace();
   const { alignTarget, alignAsOne, step } = useEditorState();
   const { snapping, setSnapping } = useBenchView();
+  const line = (ids: typeof lines) =>
+    ids.map(([id, Icon]) => {
+      const command = commandNamed(id);
+      return (
+        <button
+          key={id}
+          type="button"
+          className="btn-bare !min-w-6 !px-1"
+          aria-label={command.label}
+          title={id.startsWith('align') ? `${command.label}, with ${alignTarget}` : command.label}
+          disabled={!canRun(editor, command)}
+          onClick={() => runCommand(editor, command)}
+        >
+          <Icon size={15} aria-hidden />
+        </button>
+      );
+    });
   return (
-    <div role="toolbar" aria-label="Line up" className="flex items-center">
-      <Menu
-        label="Line up with"
-        button={
-          <button type="button" className="btn-bare text-[12px]" title="What things are lined up with">
-            with {alignTarget}
-            {alignAsOne ? ', as one' : ''}
-          </button>
-        }
-        entries={[
-          ...targets.map((target) => ({
-            label: `With ${target}`,
-            checked: target === alignTarget,
-            onSelect: () => editor.alignTo(target, alignAsOne),
-          })),
-          {
-            label: 'All as one',
-            checked: alignAsOne,
-            onSelect: () => editor.alignTo(alignTarget, !alignAsOne),
-          },
-        ]}
-      />
-      {lines.map(([id, Icon]) => {
-        const command = commandNamed(id);
-        return (
-          <button
-            key={id}
-            type="button"
-            className="btn-bare !min-w-6 !px-1"
-            aria-label={command.label}
-            title={id.startsWith('align') ? `${command.label}, with ${alignTarget}` : command.label}
-            disabled={!canRun(editor, command)}
-            onClick={() => runCommand(editor, command)}
-          >
-            <Icon size={15} aria-hidden />
-          </button>
-        );
-      })}
-      <Menu
-        label="Units and steps"
-        button={
-          <button
-            type="button"
-            className="btn-bare !min-w-6 !px-1"
-            aria-label="Units and steps"
-            title="px, per cent, steps"
-          >
-            <Percent size={14} aria-hidden />
-          </button>
-        }
-        entries={[
-          ...['units-percent', 'units-percent-deep', 'units-px', 'units-px-deep'].map((id) => {
-            const command = commandNamed(id);
-            return {
-              label: command.label,
-              onSelect: () => {
-                if (!runCommand(editor, command)) editor.tell('There is nothing to turn into other units.');
-              },
-            };
-          }),
-          ...[1, 2, 4, 8].map((each) => ({
-            label: `Step of ${each} px`,
-            checked: each === step,
-            onSelect: () => editor.stepBy(each),
-          })),
-        ]}
-      />
-      <button
-        type="button"
-        className={`btn-bare !min-w-6 !px-1 ${snapping ? '' : 'text-quiet/60'}`}
-        aria-pressed={snapping}
-        aria-label="Snap to steps and guides"
-        title={`Snapping is ${snapping ? 'on' : 'off'}; Alt turns it round while dragging`}
-        onClick={() => setSnapping(!snapping)}
-      >
-        <Magnet size={14} aria-hidden />
-      </button>
+    <div role="toolbar" aria-label="Line up" className="border-t border-rule px-3 py-1.5">
+      <div className="flex h-7 items-center">
+        <span className="mr-1 text-quiet">Line up with</span>
+        <Menu
+          label="Line up with"
+          button={
+            <button type="button" className="btn-bare font-medium" title="What things are lined up with">
+              {alignTarget}
+              {alignAsOne ? ', as one' : ''} <ChevronDown size={13} aria-hidden />
+            </button>
+          }
+          entries={[
+            ...targets.map((target) => ({
+              label: target,
+              checked: target === alignTarget,
+              onSelect: () => editor.alignTo(target, alignAsOne),
+            })),
+            {
+              label: 'All as one',
+              checked: alignAsOne,
+              onSelect: () => editor.alignTo(alignTarget, !alignAsOne),
+            },
+          ]}
+        />
+        <span className="ml-auto" />
+        <Menu
+          label="Units and steps"
+          button={
+            <button
+              type="button"
+              className="btn-bare !min-w-6 !px-1"
+              aria-label="Units and steps"
+              title="px, per cent, steps"
+            >
+              <Percent size={14} aria-hidden />
+            </button>
+          }
+          entries={[
+            ...['units-percent', 'units-percent-deep', 'units-px', 'units-px-deep'].map((id) => {
+              const command = commandNamed(id);
+              return {
+                label: command.label,
+                onSelect: () => {
+                  if (!runCommand(editor, command)) editor.tell('There is nothing to turn into other units.');
+                },
+              };
+            }),
+            ...[1, 2, 4, 8].map((each) => ({
+              label: `Step of ${each} px`,
+              checked: each === step,
+              onSelect: () => editor.stepBy(each),
+            })),
+          ]}
+        />
+        <button
+          type="button"
+          className={`btn-bare !min-w-6 !px-1 ${snapping ? '' : 'text-quiet/60'}`}
+          aria-pressed={snapping}
+          aria-label="Snap to steps and guides"
+          title={`Snapping is ${snapping ? 'on' : 'off'}; Alt turns it round while dragging`}
+          onClick={() => setSnapping(!snapping)}
+        >
+          <Magnet size={14} aria-hidden />
+        </button>
+      </div>
+      <div className="-ml-1 flex">{line(lines)}</div>
     </div>
   );
 }

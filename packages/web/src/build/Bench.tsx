@@ -4,7 +4,6 @@ import { ArrowLeftRight } from 'lucide-react';
 import { type PointerEvent, useEffect, useMemo, useRef, useState } from 'react';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { greatestSize, leastSize, type ScreenSize, sizeWords } from '../sizes.ts';
-import { ArrangeStrip } from './ArrangeStrip.tsx';
 import { Bay } from './Bay.tsx';
 import { useBenchView } from './benchView.ts';
 
@@ -99,9 +98,7 @@ function WorkingHeader({
         onValue={(height) => onResize({ height })}
       />
       <span className="text-quiet">px</span>
-      <span className="ml-auto" />
-      <ArrangeStrip />
-      <span className="pr-4 text-[12px] text-quiet">{Math.round(scale * 100)} %</span>
+      <span className="ml-auto pr-4 text-[12px] text-quiet">{Math.round(scale * 100)} %</span>
     </div>
   );
 }

@@ -61,6 +61,7 @@ export function BuildPlace() {
   const toggle = (name: DrawerName) => setDrawer(drawer === name ? undefined : name);
 
   const see = [
+    { keys: 'X', label: 'Source of the screen', run: () => toggle('source') },
     { keys: 'W', label: 'Why it has its size and place', run: () => toggle('why') },
     { keys: 'S', label: 'Sweep over all widths', run: () => toggle('sweep') },
     { keys: 'O', label: 'Outlines of all boxes', run: () => setOutlines(!outlines) },

@@ -1,14 +1,18 @@
 /** The drawer below the bench: closed until it is asked for. */
 import { type Control, locate } from '@hovrin/core';
-import { HelpCircle, MoveHorizontal, X } from 'lucide-react';
-import type { ReactNode } from 'react';
+import { FileCode, HelpCircle, MoveHorizontal, X } from 'lucide-react';
+import { lazy, type ReactNode, Suspense, useRef, useState } from 'react';
 import { currentControl, useEditorState } from '../editor/context.tsx';
 import { SweepPane } from './SweepPane.tsx';
 import { WhyPane } from './WhyPane.tsx';
 
-export type DrawerName = 'why' | 'sweep';
+/** Loaded when it is first opened: the text editor is large. */
+const SourcePane = lazy(() => import('./SourcePane.tsx').then((module) => ({ default: module.SourcePane })));
+
+export type DrawerName = 'source' | 'why' | 'sweep';
 
 const tabs: readonly { name: DrawerName; label: string; keys: string; icon: ReactNode }[] = [
+  { name: 'source', label: 'Source', keys: 'X', icon: <FileCode size={14} aria-hidden /> },
   { name: 'why', label: 'Why', keys: 'W', icon: <HelpCircle size={14} aria-hidden /> },
   { name: 'sweep', label: 'Sweep', keys: 'S', icon: <MoveHorizontal size={14} aria-hidden /> },
 ];
@@ -22,11 +26,13 @@ export function Drawer({
   open: DrawerName | undefined;
   onOpen: (drawer: DrawerName | undefined) => void;
 }) {
+  const [height, setHeight] = useState(Number(localStorage.getItem('hovrin.drawer')) || 236);
   const state = useEditorState();
   const selected = currentControl(state);
   const control = selected && locate(state.project, selected.id)?.screen === screen ? selected : screen;
   return (
-    <section aria-label="Drawer" className="flex shrink-0 flex-col border-t border-rule bg-sheet">
+    <section aria-label="Drawer" className="relative flex shrink-0 flex-col border-t border-rule bg-sheet">
+      {open && <HeightBar height={height} onHeight={setHeight} />}
       <div role="tablist" aria-label="Drawer" className="flex h-8 items-center gap-1 px-2">
         {tabs.map(({ name, label, keys, icon }) => (
           <button
@@ -54,8 +60,12 @@ export function Drawer({
         )}
       </div>
       {open && (
-        <div role="tabpanel" aria-label={open} className="h-[236px] border-t border-rule">
-          {open === 'why' ? (
+        <div role="tabpanel" aria-label={open} className="border-t border-rule" style={{ height }}>
+          {open === 'source' ? (
+            <Suspense fallback={<p className="p-3 text-quiet">Opening the source …</p>}>
+              <SourcePane key={screen.id} screen={screen} />
+            </Suspense>
+          ) : open === 'why' ? (
             <WhyPane screen={screen} control={control} />
           ) : (
             <SweepPane screen={screen} control={control} />
@@ -63,5 +73,40 @@ export function Drawer({
         </div>
       )}
     </section>
+  );
+}
+
+/** The drawer's upper edge, to drag it higher; it stays as high as it was left. */
+function HeightBar({ height, onHeight }: { height: number; onHeight: (height: number) => void }) {
+  const from = useRef<{ y: number; height: number }>(undefined);
+  const set = (wanted: number) => {
+    const held = Math.round(Math.max(120, Math.min(window.innerHeight - 260, wanted)));
+    onHeight(held);
+    localStorage.setItem('hovrin.drawer', String(held));
+  };
+  return (
+    <hr
+      aria-label="Height of the drawer"
+      aria-orientation="horizontal"
+      aria-valuenow={height}
+      aria-valuemin={120}
+      aria-valuemax={600}
+      tabIndex={0}
+      className="absolute inset-x-0 -top-1 z-10 m-0 h-2 cursor-ns-resize touch-none border-0 hover:bg-spruce/30"
+      onPointerDown={(event) => {
+        event.currentTarget.setPointerCapture(event.pointerId);
+        from.current = { y: event.clientY, height };
+      }}
+      onPointerMove={(event) => from.current && set(from.current.height + from.current.y - event.clientY)}
+      onPointerUp={() => {
+        from.current = undefined;
+      }}
+      onKeyDown={(event) => {
+        if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
+        event.preventDefault();
+        event.stopPropagation();
+        set(height + (event.key === 'ArrowUp' ? 16 : -16));
+      }}
+    />
   );
 }

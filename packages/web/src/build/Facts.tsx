@@ -2,7 +2,6 @@
 import {
   asTyped,
   type Control,
-  contextOf,
   controlNameProblem,
   effectiveNames,
   freeName,
@@ -11,16 +10,17 @@ import {
   locate,
   type Property,
   type PropertyGroup,
-  readAttributeText,
   renameScreen,
   screenNameProblem,
   stateNameProblem,
 } from '@hovrin/core';
-import { ChevronDown, ChevronRight, Undo2, Upload } from 'lucide-react';
+import { ChevronDown, ChevronRight } from 'lucide-react';
 import { type ReactNode, useEffect, useId, useRef, useState } from 'react';
-import { api } from '../api.ts';
 import { currentControl, useEditorState, useWorkplace } from '../editor/context.tsx';
+import { ArrangeStrip } from './ArrangeStrip.tsx';
+import { EventField } from './EventField.tsx';
 import { KindIcon } from './kindIcons.tsx';
+import { PictureField } from './PictureField.tsx';
 import { PropertyField, useSetProperty } from './PropertyField.tsx';
 
 const groupWords: readonly (readonly [PropertyGroup, string])[] = [
@@ -35,6 +35,7 @@ const groupWords: readonly (readonly [PropertyGroup, string])[] = [
 export function Facts() {
   const state = useEditorState();
   const control = currentControl(state);
+  const many = state.selection.flatMap((id) => locate(state.project, id)?.control ?? []);
   if (!control)
     return <aside aria-label="Facts" className="w-[288px] shrink-0 border-l border-rule bg-sheet" />;
   return (
@@ -42,7 +43,14 @@ export function Facts() {
       aria-label="Facts"
       className="flex w-[288px] shrink-0 flex-col overflow-y-auto border-l border-rule bg-sheet"
     >
-      <ControlFacts key={control.id} control={control} />
+      {many.length > 1 ? (
+        <SeveralFacts
+          key={state.selection.join()}
+          controls={many as unknown as readonly [Control, ...Control[]]}
+        />
+      ) : (
+        <ControlFacts key={control.id} control={control} />
+      )}
     </aside>
   );
 }
@@ -62,6 +70,7 @@ function ControlFacts({ control }: { control: Control }) {
         )}
       </div>
       <NameField control={control} name={name} />
+      {found.parent && <ArrangeStrip />}
       {groupWords.map(([group, words]) => {
         const properties = kind.properties.filter(
           (property) => property.group === group && matters(property, control, found.parent),
@@ -88,6 +97,45 @@ function ControlFacts({ control }: { control: Control }) {
           ))}
         </Section>
       )}
+    </>
+  );
+}
+
+/** What several controls have in common: the properties that all of them have, set on all at once. */
+function SeveralFacts({ controls }: { controls: readonly [Control, ...Control[]] }) {
+  const { project } = useEditorState();
+  const [first, ...others] = controls;
+  const parents = controls.map(({ id }) => locate(project, id)?.parent);
+  const shared = kindOf(first).properties.filter(
+    (property) =>
+      others.every((other) =>
+        kindOf(other).properties.some(({ name, type }) => name === property.name && type === property.type),
+      ) && controls.every((control, index) => matters(property, control, parents[index])),
+  );
+  const kinds = [...new Set(controls.map((control) => kindOf(control).label))];
+  return (
+    <>
+      <div className="px-3 pt-3 pb-2.5">
+        <p className="font-semibold">{controls.length} controls</p>
+        <p className="text-quiet">{kinds.join(', ')}</p>
+      </div>
+      <ArrangeStrip />
+      {groupWords.map(([group, words]) => {
+        const properties = shared.filter((property) => property.group === group);
+        if (properties.length === 0) return null;
+        return (
+          <Section key={group} title={words}>
+            {properties.map((property) => (
+              <PropertyField
+                key={property.name}
+                controls={controls}
+                property={property}
+                name={`${controls.length} controls`}
+              />
+            ))}
+          </Section>
+        );
+      })}
     </>
   );
 }
@@ -196,7 +244,7 @@ function PropertyRow({ control, property, name }: { control: Control; property: 
         <PictureField control={control} property={property} name={name} />
       ) : (
         inForce(control.props[`${property.name}.bind`]) === undefined && (
-          <PropertyField control={control} property={property} name={name} />
+          <PropertyField controls={[control]} property={property} name={name} />
         )
       )}
       {property.twoWay && <TwoWayField control={control} property={property} name={name} />}
@@ -211,7 +259,7 @@ const newVariable = '+';
 function TwoWayField({ control, property, name }: { control: Control; property: Property; name: string }) {
   const { editor } = useWorkplace();
   const { project } = useEditorState();
-  const { set, rest } = useSetProperty(control, name);
+  const { set, rest } = useSetProperty([control], name);
   const id = useId();
   const attribute = `${property.name}.bind`;
   const target = asTyped(control.props[attribute]) ?? '';
@@ -269,184 +317,4 @@ function TwoWayField({ control, property, name }: { control: Control; property: 
       <span className="w-5" />
     </div>
   );
-}
-
-function EventField({
-  control,
-  name,
-  attribute,
-  label,
-}: {
-  control: Control;
-  name: string;
-  attribute: string;
-  label: string;
-}) {
-  const { project } = useEditorState();
-  const { set, rest } = useSetProperty(control, name);
-  const id = useId();
-  const held = control.props[attribute];
-  const text = asTyped(held) ?? '';
-  const reading =
-    text === ''
-      ? undefined
-      : readAttributeText(kindOf(control), attribute, text, contextOf(project, control));
-  const problem = reading && !reading.ok ? reading : undefined;
-  const others = project.screens.filter((screen) => screen.name !== undefined);
-  return (
-    <div className="flex flex-col gap-1">
-      <label htmlFor={id} className="text-quiet">
-        {label}
-      </label>
-      <textarea
-        id={id}
-        className="field h-auto min-h-14 resize-y py-1 font-mono text-[12px]"
-        rows={2}
-        spellCheck={false}
-        aria-invalid={problem !== undefined}
-        aria-describedby={problem ? `${id}-problem` : undefined}
-        placeholder={`count = count + 1; go("${others[0]?.name ?? 'Screen1'}")`}
-        value={text}
-        onChange={(event) => set(attribute, label, event.target.value === '' ? null : event.target.value)}
-        onBlur={rest}
-      />
-      {problem && (
-        <p id={`${id}-problem`} role="alert" className="text-[12px] text-brick">
-          {problem.message} <span className="text-quiet">(at character {problem.at + 1})</span>
-          {inForce(held) !== undefined && inForce(held) !== text && (
-            <span className="text-quiet"> {`“${inForce(held)}” goes on working.`}</span>
-          )}
-        </p>
-      )}
-      {text === '' && others.length > 1 && (
-        <div className="flex flex-wrap items-center gap-1">
-          <span className="text-[12px] text-quiet">Go to</span>
-          {others.map((screen) => (
-            <button
-              key={screen.id}
-              type="button"
-              className="btn !h-6 !px-1.5 text-[12px]"
-              onClick={() => {
-                set(attribute, label, `go("${screen.name}")`);
-                rest();
-              }}
-            >
-              {screen.name}
-            </button>
-          ))}
-        </div>
-      )}
-    </div>
-  );
-}
-
-/** Chooses a picture of the project, or brings one in. */
-function PictureField({ control, property, name }: { control: Control; property: Property; name: string }) {
-  const { editor } = useWorkplace();
-  const { project } = useEditorState();
-  const { set, rest } = useSetProperty(control, name);
-  const id = useId();
-  const input = useRef<HTMLInputElement>(null);
-  const [problem, setProblem] = useState<string>();
-  const [busy, setBusy] = useState(false);
-  const bring = async (file: File) => {
-    setBusy(true);
-    setProblem(undefined);
-    try {
-      const size = await naturalSize(file);
-      const dot = file.name.lastIndexOf('.');
-      const stem =
-        (dot > 0 ? file.name.slice(0, dot) : file.name).replace(/[^\w-]+/g, '-').replace(/^[^\w]+/, '') ||
-        'picture';
-      const ending = dot > 0 ? file.name.slice(dot).toLowerCase() : '';
-      const taken = (candidate: string) =>
-        editor.state.project.assets.some((asset) => asset.name === candidate);
-      let assetName = `${stem}${ending}`;
-      for (let count = 2; taken(assetName); count++) assetName = `${stem}-${count}${ending}`;
-      const asset = { name: assetName, type: file.type, ...size };
-      await api.putAsset(editor.projectId, asset, file);
-      editor.dispatch({
-        label: `Bring in ${assetName}`,
-        steps: [
-          { type: 'project', key: 'assets', value: [...editor.state.project.assets, asset] },
-          { type: 'set', control: control.id, property: property.name, value: assetName },
-        ],
-      });
-    } catch (error) {
-      setProblem((error as Error).message);
-    } finally {
-      setBusy(false);
-    }
-  };
-  const value = asTyped(control.props[property.name]) ?? '';
-  return (
-    <div className="flex flex-col gap-1">
-      <div className="flex items-center gap-1.5">
-        <label htmlFor={id} className="w-[86px] shrink-0 text-quiet">
-          {property.label}
-        </label>
-        <select
-          id={id}
-          className="field flex-1"
-          value={value}
-          onChange={(event) => {
-            set(property.name, property.label, event.target.value === '' ? null : event.target.value);
-            rest();
-          }}
-        >
-          <option value="">none</option>
-          {value !== '' && !project.assets.some((asset) => asset.name === value) && (
-            <option value={value}>{value}</option>
-          )}
-          {project.assets.map((asset) => (
-            <option key={asset.name}>{asset.name}</option>
-          ))}
-        </select>
-        <button
-          type="button"
-          className="btn-bare !min-w-5 !px-0"
-          aria-label="Bring in a picture"
-          title="Bring in a picture from this computer"
-          disabled={busy}
-          onClick={() => input.current?.click()}
-        >
-          {busy ? <Undo2 size={13} className="animate-spin" /> : <Upload size={13} />}
-        </button>
-        <input
-          ref={input}
-          type="file"
-          accept="image/png,image/jpeg,image/webp,image/gif,image/svg+xml"
-          className="hidden"
-          aria-label="Picture file"
-          onChange={(event) => {
-            const [file] = event.target.files ?? [];
-            event.target.value = '';
-            if (file) void bring(file);
-          }}
-        />
-      </div>
-      {problem && (
-        <p role="alert" className="ml-[92px] text-[12px] text-brick">
-          {problem}
-        </p>
-      )}
-    </div>
-  );
-}
-
-/** A picture's own size in CSS px. @throws Error where the file is not a picture. */
-function naturalSize(file: File): Promise<{ width: number; height: number }> {
-  return new Promise((resolve, reject) => {
-    const address = URL.createObjectURL(file);
-    const image = new Image();
-    image.onload = () => {
-      URL.revokeObjectURL(address);
-      resolve({ width: image.naturalWidth || 300, height: image.naturalHeight || 150 });
-    };
-    image.onerror = () => {
-      URL.revokeObjectURL(address);
-      reject(new Error(`${file.name} is not a picture that can be shown.`));
-    };
-    image.src = address;
-  });
 }

@@ -24,13 +24,15 @@ import { Menu } from '../parts/Menu.tsx';
 import { IconChoice } from './IconChoice.tsx';
 
 interface PropertyFieldProps {
-  readonly control: Control;
+  /** The control whose values are shown, and the others that take the same ones. */
+  readonly controls: readonly [Control, ...Control[]];
   readonly property: Property;
+  /** What they are called, in the history. */
   readonly name: string;
 }
 
-/** Sets a property's text; a run of typing in one field is undone together. */
-export function useSetProperty(control: Control, controlName: string) {
+/** Sets a property's text on some controls; a run of typing in one field is undone together. */
+export function useSetProperty(controls: readonly [Control, ...Control[]], controlName: string) {
   const { editor } = useWorkplace();
   const run = useRef(0);
   return {
@@ -40,12 +42,18 @@ export function useSetProperty(control: Control, controlName: string) {
     },
     set: (attribute: string, label: string, text: string | null) => {
       const { project } = editor.state;
-      const value =
-        text === null ? null : valueTyped(project, control, attribute, text, control.props[attribute]).value;
       editor.dispatch({
         label: `${label} of ${controlName}`,
-        steps: [{ type: 'set', control: control.id, property: attribute, value }],
-        group: `${control.id} ${attribute} ${run.current}`,
+        steps: controls.map((control) => ({
+          type: 'set',
+          control: control.id,
+          property: attribute,
+          value:
+            text === null
+              ? null
+              : valueTyped(project, control, attribute, text, control.props[attribute]).value,
+        })),
+        group: `${controls.map(({ id }) => id).join()} ${attribute} ${run.current}`,
       });
     },
   };
@@ -76,13 +84,15 @@ export function steppedText(text: string, by: number): string | undefined {
   return `${match[1] ?? ''}${value}${match[3] ?? ''}`;
 }
 
-export function PropertyField({ control, property, name }: PropertyFieldProps) {
+export function PropertyField({ controls, property, name }: PropertyFieldProps) {
   const { project } = useEditorState();
-  const { set, rest } = useSetProperty(control, name);
+  const { set, rest } = useSetProperty(controls, name);
   const id = useId();
+  const [control] = controls;
   const held = control.props[property.name];
-  const text = asTyped(held) ?? '';
-  const own = held !== undefined;
+  const several = controls.some((other) => asTyped(other.props[property.name]) !== asTyped(held));
+  const text = several ? '' : (asTyped(held) ?? '');
+  const own = several || held !== undefined;
   const draft = asTyped(held) !== inForce(held);
   const problem = attributeProblems(project, control).find(({ attribute }) => attribute === property.name);
   const bound = own && hasExpression(inForce(held) ?? '');
@@ -99,7 +109,7 @@ export function PropertyField({ control, property, name }: PropertyFieldProps) {
   };
   // A yes or no is a checkbox until somebody wants an expression there.
   const [typing, setTyping] = useState(false);
-  const flag = property.type.name === 'flag' && !bound && !problem && !typing;
+  const flag = property.type.name === 'flag' && !bound && !problem && !typing && !several;
   const words =
     property.type.name === 'destination'
       ? project.screens.flatMap((screen) => screen.name ?? [])
@@ -155,7 +165,7 @@ export function PropertyField({ control, property, name }: PropertyFieldProps) {
             aria-invalid={problem !== undefined}
             aria-describedby={problem ? `${id}-problem` : undefined}
             value={isList ? text.split(/ *\| */).join('\n') : text}
-            placeholder={property.default ?? ''}
+            placeholder={several ? 'several' : (property.default ?? '')}
             onChange={(event) =>
               change(isList ? event.target.value.split('\n').join(' | ') : event.target.value)
             }
@@ -171,7 +181,7 @@ export function PropertyField({ control, property, name }: PropertyFieldProps) {
               spellCheck={false}
               value={text}
               placeholder={
-                property.default ??
+                (several ? 'several' : property.default) ??
                 (property.type.name === 'size'
                   ? 'auto'
                   : property.type.name === 'flag'

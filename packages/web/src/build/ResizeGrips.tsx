@@ -88,12 +88,12 @@ export function ResizeGrips({
     >
       {bar(
         'width',
-        '-right-[6px] inset-y-0 my-auto h-6 max-h-full w-[5px] cursor-ew-resize bg-[#1f2a24]',
+        '-right-[5px] bottom-1 h-5 max-h-full w-[5px] cursor-ew-resize bg-[#1f2a24] hover:bg-[#e0a11b]',
         'Drag to change the width',
       )}
       {bar(
         'height',
-        '-bottom-[6px] inset-x-0 mx-auto h-[5px] w-6 max-w-full cursor-ns-resize bg-[#1f2a24]',
+        'right-1 -bottom-[5px] h-[5px] w-5 max-w-full cursor-ns-resize bg-[#1f2a24] hover:bg-[#e0a11b]',
         'Drag to change the height',
       )}
       {bar('both', '-right-[9px] -bottom-[9px] size-3 cursor-nwse-resize', 'Drag to change both')}

@@ -40,7 +40,7 @@ export const keyWords = (keys: string): string =>
 /** Whether keys go into a field or a menu rather than to the bench. */
 function isTaken(event: KeyboardEvent | ClipboardEvent): boolean {
   const target = event.target as HTMLElement;
-  if (target.closest('[role="menu"], [role="dialog"], [role="listbox"]')) return true;
+  if (target.closest('[role="menu"], [role="dialog"], [role="listbox"], .cm-editor')) return true;
   // Arrow keys go round the choices of a radio group.
   if (
     target instanceof HTMLInputElement &&

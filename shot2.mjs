@@ -1,0 +1,22 @@
+import { chromium } from 'playwright-core';
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox','--disable-gpu','--disable-background-networking'] });
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+page.on('pageerror', e => console.log('ERR', e.message));
+page.on('console', m => m.type()==='error' && console.log('CON', m.text()));
+await page.goto('http://127.0.0.1:4871/');
+await page.getByRole('link', { name: /Velmora Hut/ }).click();
+await page.locator('[data-bay="Desk"] img').first().waitFor();
+await page.getByRole('treeitem', { name: 'summary', exact: true }).click();
+await page.keyboard.press('x');
+await page.locator('.cm-content').waitFor();
+await page.waitForTimeout(300);
+await page.mouse.move(640, 300);
+await page.screenshot({ path: '/tmp/s2.png' });
+// type an error
+await page.locator('.cm-content').click({position:{x:300,y:40}});
+await page.keyboard.press('End');
+await page.keyboard.type(' gapp="3"');
+await page.waitForTimeout(600);
+await page.screenshot({ path: '/tmp/s3.png' });
+await page.keyboard.press('Control+z');await page.waitForTimeout(300);
+await browser.close();
