@@ -1,0 +1,204 @@
+/** Building with several controls at once, on pinboards and in grids, and through the source. */
+import type { Page } from 'playwright-core';
+import { afterAll, beforeAll, beforeEach, expect, it } from 'vitest';
+import { drag, fact, facts, tree, treeNames, Workbench } from './workbench.ts';
+
+let bench: Workbench;
+let page: Page;
+beforeAll(async () => {
+  bench = await Workbench.start();
+  page = await bench.window();
+  await bench.newProject(page, 'Many');
+  await page.keyboard.press('x');
+  await page.locator('.cm-content').waitFor();
+});
+afterAll(async () => {
+  expect(bench.problems).toEqual([]);
+  await bench.stop();
+});
+
+const source = () => page.locator('.cm-content');
+/** The text of the screen, without line breaks and indents. */
+const text = async () => {
+  // The drawer shows a part of the text; the tree and the fields are asked about the rest.
+  const all = await page.evaluate(() => {
+    const view = document.querySelector<HTMLElement & { cmTile?: { view: { state: { doc: object } } } }>(
+      '.cm-content',
+    );
+    return String(view!.cmTile!.view.state.doc);
+  });
+  return all.replaceAll(/\n\s*/g, ' ').replaceAll(' />', '/>').trim();
+};
+/** Types a screen into the source drawer, in place of what is there. */
+async function write(screen: string): Promise<void> {
+  await source().click();
+  await page.keyboard.press('Control+a');
+  await page.keyboard.insertText(screen);
+  await page.getByText(/the bench shows the last good state/).waitFor({ state: 'detached' });
+  await page.getByRole('button', { name: 'Tidy' }).click();
+  await page.getByRole('heading', { name: /^On / }).click();
+}
+const box = async (name: string) => {
+  await tree(page, name).click();
+  return (await page.locator(`[data-bay="working"] ~ div [data-selected="${name}"]`).boundingBox())!;
+};
+
+beforeEach(() =>
+  write(
+    '<screen name="Screen1" padding="20" gap="10"><text name="a" text="one"/><text name="b" text="two"/><row name="line" gap="8"><text name="c" text="three"/></row></screen>',
+  ),
+);
+
+it('what is typed in the source is on the bench, and what is done on the bench is in the source', async () => {
+  expect(await treeNames(page)).toEqual(['Screen1', 'a', 'b', 'line', 'c']);
+  await tree(page, 'b').click();
+  await fact(page, 'Text').fill('second');
+  expect(await text()).toContain('<text name="b" text="second"/>');
+  await tree(page, 'line').click();
+  expect(await source().locator('.cm-line', { hasText: '<row name="line"' }).count()).toBe(1);
+  await source().getByText('"c"').click();
+  await expect.poll(() => facts(page).getByLabel('Name').inputValue()).toBe('c');
+});
+
+it('a text that cannot be read leaves the bench as it was, says where, and offers the nearest name', async () => {
+  await source().getByText('"a"').click();
+  await page.keyboard.press('Home');
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.insertText('te');
+  await page.getByText(/the bench shows the last good state/).waitFor();
+  expect(await treeNames(page)).toEqual(['Screen1', 'a', 'b', 'line', 'c']);
+  await page.keyboard.press('Control+z');
+  await page.getByText(/the bench shows the last good state/).waitFor({ state: 'detached' });
+  await source().getByText('"c"').click();
+  await page.keyboard.press('End');
+  await page.keyboard.press('ArrowLeft');
+  await page.keyboard.press('ArrowLeft');
+  await page.keyboard.insertText(' siz="20"');
+  await page.locator('.cm-lintRange-error').first().hover();
+  await page.getByRole('button', { name: 'Change to size' }).click();
+  await tree(page, 'c').click();
+  await expect
+    .poll(() => facts(page).getByRole('textbox', { name: 'Size', exact: true }).inputValue())
+    .toBe('20');
+});
+
+it('several are selected by keys, wrapped, duplicated, unwrapped, and each is undone at once', async () => {
+  await tree(page, 'a').click();
+  await page.keyboard.press('Shift+ArrowDown');
+  expect(await page.getByRole('treeitem', { selected: true }).count()).toBe(2);
+  await page.keyboard.press('Shift+R');
+  expect(await treeNames(page)).toEqual(['Screen1', 'row1', 'a', 'b', 'line', 'c']);
+  await page.keyboard.press('Control+Shift+D');
+  await page.getByLabel('Copies').fill('2');
+  await page.keyboard.press('Enter');
+  expect((await treeNames(page)).filter((name) => name.startsWith('row'))).toEqual(['row1', 'row2', 'row3']);
+  await page.keyboard.press('Control+z');
+  await tree(page, 'row1').click();
+  await page.keyboard.press('Shift+U');
+  expect(await treeNames(page)).toEqual(['Screen1', 'a', 'b', 'line', 'c']);
+});
+
+it('Facts set what several have in common on all of them, and say where they differ', async () => {
+  await tree(page, 'a').click();
+  await tree(page, 'c').click({ modifiers: ['Shift'] });
+  await tree(page, 'line').click({ modifiers: ['Control'] });
+  await facts(page).getByText('3 controls', { exact: true }).waitFor();
+  expect(await fact(page, 'Text').getAttribute('placeholder')).toBe('several');
+  await facts(page).getByRole('textbox', { name: 'Size', exact: true }).fill('22');
+  expect((await text()).match(/size="22"/g)?.length).toBe(3);
+});
+
+it('another kind keeps what applies and says what does not', async () => {
+  await tree(page, 'line').click();
+  await page.keyboard.press('k');
+  await page.keyboard.type('layers');
+  await page.keyboard.press('Enter');
+  await page.getByText('A layers has no gap; undo brings it back.').waitFor();
+  expect(await text()).toContain('<layers name="line">');
+});
+
+it('a click goes from outside in, a list shows all under the pointer, a lasso takes what it holds', async () => {
+  const working = page.locator('[data-bay="working"]');
+  const at = await box('c');
+  await tree(page, 'Screen1').click();
+  const [x, y] = [at.x + at.width / 2, at.y + at.height / 2];
+  await page.mouse.click(x, y);
+  expect(await facts(page).getByLabel('Name').inputValue()).toBe('line');
+  await page.mouse.click(x, y);
+  expect(await facts(page).getByLabel('Name').inputValue()).toBe('c');
+  await page.mouse.click(x, y, { button: 'right' });
+  await page.getByRole('menu', { name: 'Under the pointer' }).getByRole('menuitem', { name: 'line' }).click();
+  expect(await facts(page).getByLabel('Name').inputValue()).toBe('line');
+  const whole = (await working.boundingBox())!;
+  await page.mouse.move(whole.x + 2, whole.y + 2);
+  await page.mouse.down();
+  await page.mouse.move(whole.x + 40, whole.y + 20);
+  await page.mouse.move(whole.x + whole.width - 2, at.y - 2, { steps: 5 });
+  await page.mouse.up();
+  await facts(page).getByText('2 controls', { exact: true }).waitFor();
+});
+
+it('on a pinboard a drag draws to what lines up, and lining up names its target', async () => {
+  await write(
+    '<screen name="Screen1"><pinboard name="board" height="400"><spacer name="a" left="40" top="40" width="80" height="40"/><spacer name="b" left="201" top="160" width="80" height="40"/></pinboard></screen>',
+  );
+  const [a, b] = [await box('a'), await box('b')];
+  const scale = a.width / 80;
+  await page.mouse.move(b.x + 20, b.y + 10);
+  await page.mouse.down();
+  await page.mouse.move(b.x + 10, b.y + 14);
+  // Nearly below the other one: its left edge draws it there.
+  await page.mouse.move(a.x + 20 + 3 * scale, b.y + 24, { steps: 5 });
+  await page.locator('[data-guide="x"]').first().waitFor();
+  await page.mouse.up();
+  await expect.poll(() => fact(page, 'Left').inputValue()).toBe('40');
+  await page.keyboard.press('Control+ArrowRight');
+  await expect.poll(() => fact(page, 'Left').inputValue()).toBe('41');
+  await tree(page, 'a').click({ modifiers: ['Control'] });
+  await facts(page)
+    .getByRole('button', { name: 'Line up with' })
+    .or(facts(page).getByRole('button', { name: 'each other' }))
+    .click();
+  await page.getByRole('menuitem', { name: 'the parent' }).click();
+  await facts(page).getByRole('button', { name: 'Line up right' }).click();
+  expect((await text()).match(/left="310"/g)?.length).toBe(2);
+});
+
+it('in a grid a drag names the cell, and the grip sets a size like a sibling’s', async () => {
+  await write(
+    '<screen name="Screen1"><grid name="cells" columns="100 100 1fr" rows="60 60"><spacer name="a"/></grid><text name="b" text="two" width="140"/><text name="c" text="three" width="100"/></screen>',
+  );
+  const cell = await box('a');
+  const b = await box('b');
+  await page.mouse.move(b.x + 10, b.y + 6);
+  await page.mouse.down();
+  await page.mouse.move(b.x + 20, b.y);
+  await page.mouse.move(cell.x + cell.width * 1.5, cell.y + cell.height * 1.5, { steps: 5 });
+  await page.getByText('into cells, in column 2, row 2').first().waitFor();
+  await page.mouse.up();
+  expect(await fact(page, 'Column').inputValue()).toBe('2');
+  expect(await fact(page, 'Row').inputValue()).toBe('2');
+  await page.keyboard.press('Control+z');
+  await tree(page, 'c').click();
+  const scale = cell.width / 100;
+  const grip = (await page.locator('[data-grip="width"]').boundingBox())!;
+  await page.mouse.move(grip.x + 2, grip.y + 5);
+  await page.mouse.down();
+  await page.mouse.move(grip.x + 2 + 38 * scale, grip.y + 5, { steps: 4 });
+  await page.getByText('140 like b').waitFor();
+  await page.mouse.up();
+  expect(await fact(page, 'Width').inputValue()).toBe('140');
+});
+
+it('source text from another program is pasted as controls', async () => {
+  await tree(page, 'line').click();
+  await page.evaluate(() => {
+    const data = new DataTransfer();
+    data.setData('text/plain', '<badge name="a" text="late" />\n<badge text="new" />');
+    document.body.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true }));
+  });
+  expect(await treeNames(page)).toEqual(['Screen1', 'a', 'b', 'line', 'c', 'a1', 'badge1']);
+  await drag(page, tree(page, 'badge1'), tree(page, 'a'), 0.5, 0.1);
+  await page.mouse.up();
+  expect(await treeNames(page)).toEqual(['Screen1', 'a1', 'badge1', 'a', 'b', 'line', 'c']);
+});
