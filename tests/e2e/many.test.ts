@@ -164,6 +164,23 @@ it('on a pinboard a drag draws to what lines up, and lining up names its target'
   expect((await text()).match(/left="310"/g)?.length).toBe(2);
 });
 
+it('a pinboard is arranged: shown first, taken as one change', async () => {
+  await write(
+    '<screen name="Screen1"><pinboard name="board" height="300"><text name="title" text="Check-in" left="20" top="18"/><text name="label" text="Guest" left="22" top="72"/><spacer name="field" left="120" top="70" width="240" height="24"/><text name="other" text="Nights" left="19" top="112"/><spacer name="count" left="121" top="110" width="239" height="25"/></pinboard></screen>',
+  );
+  const before = await box('count');
+  await page.keyboard.press('Shift+N');
+  await page.getByText('board in rows, columns and grids').waitFor();
+  expect(await text()).toContain('<pinboard name="board"');
+  await page.getByRole('button', { name: 'Take it' }).click();
+  expect(await text()).toMatch(/<column name="board".*<text name="title".*<grid name="grid1"/);
+  const after = await box('count');
+  expect(Math.abs(after.x - before.x) + Math.abs(after.y - before.y)).toBeLessThan(12);
+  await tree(page, 'board').click();
+  await page.keyboard.press('Control+z');
+  expect(await text()).toContain('<pinboard name="board"');
+});
+
 it('in a grid a drag names the cell, and the grip sets a size like a sibling’s', async () => {
   await write(
     '<screen name="Screen1"><grid name="cells" columns="100 100 1fr" rows="60 60"><spacer name="a"/></grid><text name="b" text="two" width="140"/><text name="c" text="three" width="100"/></screen>',

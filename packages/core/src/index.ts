@@ -2,6 +2,7 @@
  * The heart of Hovrin, in reading order: the document and its kinds, the steps that change it, its source text,
  * its layout, its expressions and their running, and what it is exported to.
  */
+export * from './arranging/arrange.ts';
 export * from './document/attributes.ts';
 export * from './document/names.ts';
 export * from './document/problems.ts';

@@ -123,6 +123,16 @@ export function ArrangeStrip() {
         </button>
       </div>
       <div className="-ml-1 flex">{line(lines)}</div>
+      {canRun(editor, commandNamed('arrange')) && (
+        <button
+          type="button"
+          className="btn mt-1 mb-1 w-full justify-center"
+          title="Rows, columns and grids in place of pins"
+          onClick={() => runCommand(editor, commandNamed('arrange'))}
+        >
+          Arrange this pinboard for me
+        </button>
+      )}
     </div>
   );
 }

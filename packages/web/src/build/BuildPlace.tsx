@@ -6,6 +6,7 @@ import { commandNamed, runCommand } from '../editor/commands/index.ts';
 import { currentScreen, useEditorState, useWorkplace } from '../editor/context.tsx';
 import { useCommandKeys } from '../editor/keys.ts';
 import { resized, type ScreenSize, usualSizes } from '../sizes.ts';
+import { ArrangePanel } from './ArrangePanel.tsx';
 import { Bench } from './Bench.tsx';
 import { BenchViewContext } from './benchView.ts';
 import { Dragging } from './Dragging.tsx';
@@ -92,6 +93,7 @@ export function BuildPlace() {
           {screen ? (
             <div className="flex min-w-0 flex-1 flex-col">
               <Bench screen={screen} zoom={zoom} outlines={outlines} onScale={onScale} />
+              <ArrangePanel />
               <Drawer screen={screen} open={drawer} onOpen={setDrawer} />
             </div>
           ) : (

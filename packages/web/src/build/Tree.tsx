@@ -32,6 +32,7 @@ const controlCommands = [
   'wrap-fieldset',
   'wrap-scroll',
   'unwrap',
+  'arrange',
   'keep-look',
   'give-look',
   'keep-size',

@@ -58,7 +58,7 @@ export interface EditorState {
   /** What the picker is open for, if it is: a place, or a control that is to be another kind. */
   readonly picker: InsertPlace | { readonly change: string } | undefined;
   /** A question that a command asks before it is done. */
-  readonly asking: 'duplicate' | undefined;
+  readonly asking: 'duplicate' | 'arrange' | undefined;
   /** What controls are lined up with, and whether as one. */
   readonly alignTarget: AlignTarget;
   readonly alignAsOne: boolean;

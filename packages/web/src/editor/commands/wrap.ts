@@ -103,11 +103,30 @@ export const wrapCommands: readonly Command[] = [
       return made && { label: `Unwrap ${nameOf(found)}`, steps: made.steps, select: made.inside };
     },
   ),
+  {
+    id: 'arrange',
+    label: 'Arrange a pinboard for me …',
+    keys: ['Shift+N'],
+    group: 'Wrap',
+    run(editor, dispatch) {
+      if (boardOf(editor) === undefined) return false;
+      dispatch?.(() => editor.ask('arrange'));
+      return true;
+    },
+  },
   keep('look', 'K'),
   give('look', 'L'),
   keep('size', 'Z'),
   give('size', 'Z'),
 ];
+
+/** The pinboard that is selected, or that what is selected stands on. */
+export function boardOf(editor: Editor): string | undefined {
+  const found = selected(editor);
+  if (!found) return undefined;
+  const board = found.control.kind === 'pinboard' ? found.control : found.parent;
+  return board.kind === 'pinboard' && board.children.length > 0 ? board.id : undefined;
+}
 
 /** The controls of the screen that are like the selected one. */
 export function likeSelected(editor: Editor, like: 'kind' | 'look'): string[] {
