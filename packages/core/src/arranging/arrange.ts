@@ -342,7 +342,7 @@ class Maker {
       : { word: 'start', offset: Math.round(before) };
   }
 
-  private grid({ area, cells }: Structure & { type: 'grid' }, props: Props): Control {
+  private grid({ cells }: Structure & { type: 'grid' }, props: Props): Control {
     const columnAreas = cells[0]!.map((_, column) => outlineOf(cells.map((row) => row[column]!.area)));
     const rowAreas = cells.map((row) => outlineOf(row.map((cell) => cell.area)));
     const between = (areas: readonly Area[], axis: 'x' | 'y') =>
@@ -357,6 +357,10 @@ class Maker {
     const widths = columnAreas.map(({ width }) => width);
     const even = widths.every((width) => Math.abs(width - middle(widths)) <= this.noise);
     if (even) this.guesses.push(`A grid of ${widths.length} columns of one width.`);
+    // A grid as wide as its container: its widest column takes what is left at other widths.
+    const fills = props.width === undefined && !even;
+    const widest = widths.indexOf(Math.max(...widths));
+    if (fills) this.guesses.push(`Column ${widest + 1} of a grid takes the room that is left.`);
     // A track reaches from where its parts begin to where the next one's do.
     const track = (areas: readonly Area[], axis: 'x' | 'y', gap: number, index: number) => {
       const size = axis === 'x' ? 'width' : 'height';
@@ -383,7 +387,10 @@ class Maker {
         if (inline.offset !== 0 || block.offset !== 0) own.margin = `${block.offset} 0 0 ${inline.offset}`;
         const leaf = cell.type === 'leaf' ? this.controls.get(cell.id)! : undefined;
         if (leaf && (this.own(cell, 'width') || this.pinned(leaf, 'width')))
-          own.width = even && inline.word === 'stretch' ? 'share' : tidy(cell.area.width);
+          own.width =
+            inline.word === 'stretch' && (even || (fills && columnIndex === widest))
+              ? 'share'
+              : tidy(cell.area.width);
         if (!leaf && inline.word !== 'stretch') own.width = tidy(cell.area.width);
         if (leaf && (this.own(cell, 'height') || this.pinned(leaf, 'height')))
           own.height = tidy(cell.area.height);
@@ -397,13 +404,16 @@ class Maker {
         columns:
           even && props.width === undefined
             ? `repeat(${widths.length}, 1fr)`
-            : columnAreas.map((_, index) => track(columnAreas, 'x', columnGap, index)).join(' '),
+            : columnAreas
+                .map((_, index) =>
+                  fills && index === widest ? '1fr' : track(columnAreas, 'x', columnGap, index),
+                )
+                .join(' '),
         rows: rowAreas.map((_, index) => `minmax(${track(rowAreas, 'y', rowGap, index)}, auto)`).join(' '),
         ...(rowGap === columnGap
           ? { gap: String(rowGap) }
           : { 'row-gap': String(rowGap), 'column-gap': String(columnGap) }),
         ...props,
-        ...(area.width > 0 && !even && props.width === undefined ? { width: tidy(area.width) } : {}),
       },
       children,
     );

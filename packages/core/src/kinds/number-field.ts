@@ -18,7 +18,7 @@ const number = (value: number | string | undefined): string => (value === undefi
 
 export const numberField: Kind = {
   name: 'numberField',
-  label: 'Number stepper',
+  label: 'Stepper',
   group: 'ask',
   purpose: 'Asks for a count or another number, with steps up and down.',
   findBy: ['count', 'amount', 'how many', 'quantity', 'stepper', 'spin'],

@@ -16,7 +16,7 @@ import type { Kind } from './kind.ts';
 
 export const pictureField: Kind = {
   name: 'pictureField',
-  label: 'Picture from device',
+  label: 'File picture',
   group: 'ask',
   purpose: 'Asks for a picture of the person’s own; an image bound to the same variable shows it.',
   findBy: ['file', 'upload', 'photo', 'camera', 'attach'],

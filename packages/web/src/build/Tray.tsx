@@ -81,7 +81,7 @@ function TrayPart({ kind }: { kind: Kind }) {
       type="button"
       {...listeners}
       title={kind.purpose}
-      className="flex h-7 touch-none items-center gap-2 rounded-md border border-rule bg-sheet px-2 text-left hover:border-quiet"
+      className="flex h-7 touch-none items-center gap-1.5 rounded-md border border-rule bg-sheet px-1.5 text-left text-[12.5px] hover:border-quiet"
       onClick={() => place && placeNew(editor, kind.name, place)}
     >
       <KindIcon kind={kind.name} size={13} />
