@@ -1,6 +1,7 @@
 /** Building with several controls at once, on pinboards and in grids, and through the source. */
 import type { Page } from 'playwright-core';
 import { afterAll, beforeAll, beforeEach, expect, it } from 'vitest';
+import { axeFaults } from '../browser/axe.ts';
 import { drag, fact, facts, tree, treeNames, Workbench } from './workbench.ts';
 
 let bench: Workbench;
@@ -218,4 +219,55 @@ it('source text from another program is pasted as controls', async () => {
   await drag(page, tree(page, 'badge1'), tree(page, 'a'), 0.5, 0.1);
   await page.mouse.up();
   expect(await treeNames(page)).toEqual(['Screen1', 'a1', 'badge1', 'a', 'b', 'line', 'c']);
+});
+
+it('the tree shows what is looked for, and Enter selects all of it', async () => {
+  const find = page.getByRole('textbox', { name: 'Find in the tree' });
+  await find.fill('three');
+  expect(await treeNames(page)).toEqual(['Screen1', 'line', 'c']);
+  await find.fill('text');
+  await page.keyboard.press('Enter');
+  await facts(page).getByText('3 controls', { exact: true }).waitFor();
+  await find.fill('nothing like it');
+  await page.getByText('Nothing on this screen has “nothing like it” in it.').waitFor();
+  await page.keyboard.press('Escape');
+  expect((await treeNames(page)).length).toBe(5);
+});
+
+it('a picture from the computer is dropped where it shall stand', async () => {
+  const working = page.locator('[data-bay="working"]');
+  await working.evaluate((bay) => {
+    const data = new DataTransfer();
+    const svg =
+      '<svg xmlns="http://www.w3.org/2000/svg" width="80" height="40"><rect width="80" height="40"/></svg>';
+    data.items.add(new File([svg], 'Hut plan.svg', { type: 'image/svg+xml' }));
+    const { left, top } = bay.getBoundingClientRect();
+    const at = {
+      clientX: left + 60,
+      clientY: top + 300,
+      bubbles: true,
+      cancelable: true,
+      dataTransfer: data,
+    };
+    bay.dispatchEvent(new DragEvent('dragover', at));
+    bay.dispatchEvent(new DragEvent('drop', at));
+  });
+  await tree(page, 'image1').waitFor();
+  expect(await text()).toContain('<image name="image1" src="Hut-plan.svg" width="80"/>');
+  await page.getByRole('heading', { name: /^On / }).click();
+  await page.keyboard.press('Control+z');
+  expect(await treeNames(page)).toEqual(['Screen1', 'a', 'b', 'line', 'c']);
+});
+
+it('the workbench has no fault that axe finds, in light and in dark, with its panels open', async () => {
+  await tree(page, 'c').click();
+  for (const colorScheme of ['light', 'dark'] as const) {
+    await page.emulateMedia({ colorScheme });
+    expect(await axeFaults(page)).toEqual([]);
+  }
+  await page.keyboard.press('a');
+  await page.getByRole('combobox').waitFor();
+  expect(await axeFaults(page)).toEqual([]);
+  await page.keyboard.press('Escape');
+  await page.emulateMedia({ colorScheme: 'light' });
 });

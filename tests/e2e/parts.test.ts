@@ -1,8 +1,7 @@
 /** The parts of the catalogue on an exported page: what a person enters, opens and hears of them. */
-import { readFile } from 'node:fs/promises';
-import { createRequire } from 'node:module';
 import { type Control, kinds, newControl, printScreen } from '@hovrin/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { axeFaults } from '../browser/axe.ts';
 import { type ExportedPage, openExported } from '../browser/exported-page.ts';
 import { trialProject } from '../parity/documents.ts';
 
@@ -193,18 +192,7 @@ describe('as they are placed', () => {
     }
     const page = await openExported([printScreen(screen, trialProject(screen).bands)]);
     try {
-      await page.page.addScriptTag({
-        content: await readFile(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8'),
-      });
-      const violations = await page.page.evaluate(async () => {
-        const { axe } = window as unknown as {
-          axe: { run(): Promise<{ violations: { id: string; nodes: { html: string }[] }[] }> };
-        };
-        return (await axe.run()).violations.map(
-          ({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html).join(' ')}`,
-        );
-      });
-      expect(violations).toEqual([]);
+      expect(await axeFaults(page.page)).toEqual([]);
     } finally {
       await page.close();
     }

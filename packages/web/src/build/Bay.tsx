@@ -5,13 +5,14 @@ import { type Control, effectiveNames, kindOf, locate, type ScreenLayout } from 
 import { Plus } from 'lucide-react';
 import { type PointerEvent, useCallback, useEffect, useRef, useState } from 'react';
 import { api } from '../api.ts';
+import { placePictures } from '../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import type { InsertPlace } from '../editor/editor.ts';
 import { placeWords } from '../editor/places.ts';
 import type { ScreenSize } from '../sizes.ts';
 import { useBays } from './bays.ts';
 import { useBenchView } from './benchView.ts';
-import type { Drop, Rectangle } from './drop.ts';
+import { type Drop, dropAt, type Rectangle } from './drop.ts';
 import { KindIcon } from './kindIcons.tsx';
 import { DistanceLine, Measured } from './Measured.tsx';
 import { Paint } from './Paint.tsx';
@@ -70,6 +71,8 @@ export function Bay({ id, screen, layout, size, scale, working, outlines }: BayP
   );
   const names = effectiveNames(screen);
   const selectedBox = selection[0] === undefined ? undefined : layout.byControl.get(selection[0]);
+  /** Where a picture from the computer would land. */
+  const [files, setFiles] = useState<Drop>();
   const [measuring, setMeasuring] = useState(false);
   const [under, setUnder] = useState<{ x: number; y: number; ids: readonly string[] }>();
   const drop = bays.drop?.bay === id ? bays.drop.drop : undefined;
@@ -96,6 +99,20 @@ export function Bay({ id, screen, layout, size, scale, working, outlines }: BayP
           setHovered(
             event.altKey ? (controlsAt(screen, layout, ...pointOf(event))[0] ?? screen.id) : meant(event),
           );
+        }}
+        onDragOver={(event) => {
+          if (!event.dataTransfer.types.includes('Files')) return;
+          event.preventDefault();
+          setFiles(dropAt(project, screen, layout, ...pointOf(event)));
+        }}
+        onDragLeave={() => setFiles(undefined)}
+        onDrop={(event) => {
+          event.preventDefault();
+          const found = dropAt(project, screen, layout, ...pointOf(event));
+          setFiles(undefined);
+          const pictures = [...event.dataTransfer.files].filter(({ type }) => type.startsWith('image/'));
+          if (pictures.length === 0) editor.tell('Only pictures can be dropped here.');
+          else if (found) void placePictures(editor, pictures, found.place, found.props ?? {});
         }}
         onPointerLeave={() => setHovered(undefined)}
         onClick={(event) => {
@@ -192,6 +209,7 @@ export function Bay({ id, screen, layout, size, scale, working, outlines }: BayP
           <AddButtons screen={screen} id={selection[0]} box={selectedBox} scale={scale} />
         )}
         {working && screen.children.length === 0 && !bays.drop && <FirstControl screen={screen} />}
+        {files && <DropLine drop={files} scale={scale} words={placeWords(project, files.place)} />}
         {drop && <DropLine drop={drop} scale={scale} words={bays.drop?.words ?? ''} />}
       </div>
     </div>

@@ -91,11 +91,11 @@ export function BuildPlace() {
             {screen && <Tray />}
           </div>
           {screen ? (
-            <div className="flex min-w-0 flex-1 flex-col">
+            <main className="flex min-w-0 flex-1 flex-col">
               <Bench screen={screen} zoom={zoom} outlines={outlines} onScale={onScale} />
               <ArrangePanel />
               <Drawer screen={screen} open={drawer} onOpen={setDrawer} />
-            </div>
+            </main>
           ) : (
             <div className="grid flex-1 place-items-center text-center">
               <div className="flex flex-col items-center gap-3">

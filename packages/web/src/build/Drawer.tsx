@@ -33,20 +33,22 @@ export function Drawer({
   return (
     <section aria-label="Drawer" className="relative flex shrink-0 flex-col border-t border-rule bg-sheet">
       {open && <HeightBar height={height} onHeight={setHeight} />}
-      <div role="tablist" aria-label="Drawer" className="flex h-8 items-center gap-1 px-2">
-        {tabs.map(({ name, label, keys, icon }) => (
-          <button
-            key={name}
-            type="button"
-            role="tab"
-            aria-selected={open === name}
-            title={`${label} (${keys})`}
-            className={`flex h-6 items-center gap-1.5 rounded-sm px-2 hover:bg-sunk ${open === name ? 'bg-sunk font-semibold' : 'text-quiet'}`}
-            onClick={() => onOpen(open === name ? undefined : name)}
-          >
-            {icon} {label}
-          </button>
-        ))}
+      <div className="flex h-8 items-center px-2">
+        <div role="tablist" aria-label="Drawer" className="flex items-center gap-1">
+          {tabs.map(({ name, label, keys, icon }) => (
+            <button
+              key={name}
+              type="button"
+              role="tab"
+              aria-selected={open === name}
+              title={`${label} (${keys})`}
+              className={`flex h-6 items-center gap-1.5 rounded-sm px-2 hover:bg-sunk ${open === name ? 'bg-sunk font-semibold' : 'text-quiet'}`}
+              onClick={() => onOpen(open === name ? undefined : name)}
+            >
+              {icon} {label}
+            </button>
+          ))}
+        </div>
         {open && (
           <button
             type="button"

@@ -2,8 +2,8 @@
 import { asTyped, type Control, type Property } from '@hovrin/core';
 import { Undo2, Upload } from 'lucide-react';
 import { useId, useRef, useState } from 'react';
-import { api } from '../api.ts';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
+import { pictureSteps, storePicture } from '../editor/pictures.ts';
 import { useSetProperty } from './PropertyField.tsx';
 
 export function PictureField({
@@ -26,23 +26,12 @@ export function PictureField({
     setBusy(true);
     setProblem(undefined);
     try {
-      const size = await naturalSize(file);
-      const dot = file.name.lastIndexOf('.');
-      const stem =
-        (dot > 0 ? file.name.slice(0, dot) : file.name).replace(/[^\w-]+/g, '-').replace(/^[^\w]+/, '') ||
-        'picture';
-      const ending = dot > 0 ? file.name.slice(dot).toLowerCase() : '';
-      const taken = (candidate: string) =>
-        editor.state.project.assets.some((asset) => asset.name === candidate);
-      let assetName = `${stem}${ending}`;
-      for (let count = 2; taken(assetName); count++) assetName = `${stem}-${count}${ending}`;
-      const asset = { name: assetName, type: file.type, ...size };
-      await api.putAsset(editor.projectId, asset, file);
+      const asset = await storePicture(editor, file);
       editor.dispatch({
-        label: `Bring in ${assetName}`,
+        label: `Bring in ${asset.name}`,
         steps: [
-          { type: 'project', key: 'assets', value: [...editor.state.project.assets, asset] },
-          { type: 'set', control: control.id, property: property.name, value: assetName },
+          ...pictureSteps(editor, [asset]),
+          { type: 'set', control: control.id, property: property.name, value: asset.name },
         ],
       });
     } catch (error) {
@@ -105,21 +94,4 @@ export function PictureField({
       )}
     </div>
   );
-}
-
-/** A picture's own size in CSS px. @throws Error where the file is not a picture. */
-function naturalSize(file: File): Promise<{ width: number; height: number }> {
-  return new Promise((resolve, reject) => {
-    const address = URL.createObjectURL(file);
-    const image = new Image();
-    image.onload = () => {
-      URL.revokeObjectURL(address);
-      resolve({ width: image.naturalWidth || 300, height: image.naturalHeight || 150 });
-    };
-    image.onerror = () => {
-      URL.revokeObjectURL(address);
-      reject(new Error(`${file.name} is not a picture that can be shown.`));
-    };
-    image.src = address;
-  });
 }

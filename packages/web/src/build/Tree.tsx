@@ -9,6 +9,7 @@ import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { keyWords } from '../editor/keys.ts';
 import { Menu } from '../parts/Menu.tsx';
 import { useBays } from './bays.ts';
+import { findControls } from './find.ts';
 import { KindIcon } from './kindIcons.tsx';
 
 /** Commands offered on a control, in the tree. */
@@ -150,9 +151,12 @@ export function Tree({ screen }: { screen: Control }) {
   const toggle = (id: string) =>
     setClosed(new Set(closed.has(id) ? [...closed].filter((each) => each !== id) : [...closed, id]));
   const rows: { control: Control; level: number }[] = [];
+  const [wanted, setWanted] = useState('');
+  const found = wanted.trim() === '' ? undefined : findControls(screen, wanted);
   const visit = (control: Control, level: number) => {
+    if (found && !found.shown.has(control.id)) return;
     rows.push({ control, level });
-    if (!closed.has(control.id)) for (const child of control.children) visit(child, level + 1);
+    if (found || !closed.has(control.id)) for (const child of control.children) visit(child, level + 1);
   };
   visit(screen, 0);
   const selectedWith = (id: string, more: 'one' | 'range' | undefined): readonly string[] => {
@@ -166,7 +170,24 @@ export function Tree({ screen }: { screen: Control }) {
   };
   return (
     <section aria-label="Tree" className="flex min-h-0 flex-1 flex-col">
-      <h2 className="flex h-9 shrink-0 items-center px-3 font-semibold">On {screen.name}</h2>
+      <div className="flex h-9 shrink-0 items-center gap-2 pr-2 pl-3">
+        <h2 className="shrink-0 font-semibold">On {screen.name}</h2>
+        <input
+          className="field ml-auto !h-6 !w-24 text-[12px]"
+          aria-label="Find in the tree"
+          placeholder="Find"
+          title="By name, kind, words or binding; Enter selects all that are found"
+          value={wanted}
+          onChange={(event) => setWanted(event.target.value)}
+          onKeyDown={(event) => {
+            if (event.key === 'Escape') setWanted('');
+            if (event.key === 'Enter' && found && found.hits.length > 0) editor.select(found.hits);
+          }}
+        />
+      </div>
+      {found?.hits.length === 0 && (
+        <p className="px-3 py-2 text-quiet">Nothing on this screen has “{wanted}” in it.</p>
+      )}
       <div
         role="tree"
         aria-label={`Controls of ${screen.name}`}

@@ -23,7 +23,7 @@ export interface Rectangle {
 export interface Drop {
   readonly place: InsertPlace;
   /** What a control gets there besides its place in the order: a cell, pins. */
-  readonly props?: Readonly<Record<string, string | null>>;
+  readonly props?: Readonly<Record<string, string>>;
   /** In words, where it is more than an order: "in column 2, row 1". */
   readonly words?: string;
   /** Lines of what it lines up with. */

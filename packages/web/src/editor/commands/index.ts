@@ -8,7 +8,7 @@ import { wrapCommands } from './wrap.ts';
 
 export * from './command.ts';
 export { moveTo } from './move.ts';
-export { duplicateMany, insertCopies, placeNew } from './place.ts';
+export { duplicateMany, insertCopies, placeNew, placePictures } from './place.ts';
 export { boardOf, changeKinds } from './wrap.ts';
 
 const historyCommands: readonly Command[] = [

@@ -1,5 +1,6 @@
 /** Adding, naming, duplicating, deleting, and the clipboard. */
 import {
+  type Asset,
   copyFor,
   inForce,
   locate,
@@ -11,6 +12,7 @@ import {
 } from '@hovrin/core';
 import { copied, keepCopied } from '../clipboard.ts';
 import type { Change, Editor, InsertPlace } from '../editor.ts';
+import { pictureSteps, storePicture } from '../pictures.ts';
 import { placeAfter, placeAtSelection } from '../places.ts';
 import { type Command, changing, leftAfter, namesOf, newId, selected, targets } from './command.ts';
 
@@ -36,6 +38,37 @@ export function placeNew(
     select: [control.id],
   });
   if (done) editor.setNaming(control.id);
+}
+
+/** Brings pictures from the computer in and places an image for each, one behind the other; one change for all. */
+export async function placePictures(
+  editor: Editor,
+  files: readonly File[],
+  { parent, index }: InsertPlace,
+  props: Readonly<Record<string, string>>,
+): Promise<void> {
+  const assets: Asset[] = [];
+  for (const file of files) {
+    try {
+      assets.push(await storePicture(editor, file));
+    } catch (error) {
+      editor.tell((error as Error).message);
+    }
+  }
+  const { project } = editor.state;
+  const screen = locate(project, parent)?.screen;
+  if (!screen || assets.length === 0) return;
+  const images = assets.map((asset) => {
+    const made = newControl('image', project, screen, newId);
+    const width = Math.min(asset.width, 240);
+    return { ...made, props: { ...made.props, ...props, src: asset.name, width: String(width) } };
+  });
+  const { steps, select } = insertCopies(editor, images, { parent, index });
+  editor.dispatch({
+    label: `Bring in ${assets.map(({ name }) => name).join(', ')}`,
+    steps: [...pictureSteps(editor, assets), ...steps],
+    select,
+  });
 }
 
 /** Copies of some controls, to be inserted one after another; their names are free on the screen and among them. */

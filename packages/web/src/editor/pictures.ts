@@ -1,0 +1,46 @@
+/** Bringing pictures from the computer into the project. */
+import type { Asset, Step } from '@hovrin/core';
+import { api } from '../api.ts';
+import type { Editor } from './editor.ts';
+
+/**
+ * Stores a picture with the project, under a name that is free; the project does not name it yet.
+ *
+ * @throws Error where the file is not a picture, or the server does not take it.
+ */
+export async function storePicture(editor: Editor, file: File): Promise<Asset> {
+  const size = await naturalSize(file);
+  const dot = file.name.lastIndexOf('.');
+  const stem =
+    (dot > 0 ? file.name.slice(0, dot) : file.name).replace(/[^\w-]+/g, '-').replace(/^[^\w]+/, '') ||
+    'picture';
+  const ending = dot > 0 ? file.name.slice(dot).toLowerCase() : '';
+  const taken = (candidate: string) => editor.state.project.assets.some((asset) => asset.name === candidate);
+  let name = `${stem}${ending}`;
+  for (let count = 2; taken(name); count++) name = `${stem}-${count}${ending}`;
+  const asset: Asset = { name, type: file.type, ...size };
+  await api.putAsset(editor.projectId, asset, file);
+  return asset;
+}
+
+/** The step that makes stored pictures known to the project. */
+export const pictureSteps = (editor: Editor, assets: readonly Asset[]): Step[] => [
+  { type: 'project', key: 'assets', value: [...editor.state.project.assets, ...assets] },
+];
+
+/** A picture's own size in CSS px. @throws Error where the file is not a picture. */
+function naturalSize(file: File): Promise<{ width: number; height: number }> {
+  return new Promise((resolve, reject) => {
+    const address = URL.createObjectURL(file);
+    const image = new Image();
+    image.onload = () => {
+      URL.revokeObjectURL(address);
+      resolve({ width: image.naturalWidth || 300, height: image.naturalHeight || 150 });
+    };
+    image.onerror = () => {
+      URL.revokeObjectURL(address);
+      reject(new Error(`${file.name} is not a picture that can be shown.`));
+    };
+    image.src = address;
+  });
+}
