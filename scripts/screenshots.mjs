@@ -21,12 +21,14 @@ const server = spawn(
   [join(root, 'packages/server/dist/server.mjs'), '--port', String(port), '--data', data],
   { stdio: ['ignore', 'pipe', 'inherit'] },
 );
+process.on('exit', () => server.kill());
 await new Promise((resolve) => server.stdout.once('data', resolve));
 const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
 });
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+page.setDefaultTimeout(20_000);
 const shoot = (name) => page.screenshot({ path: join(out, `${name}.png`) });
 
 await page.goto(`http://127.0.0.1:${port}/`);
@@ -57,6 +59,31 @@ await page.keyboard.press('a');
 await page.getByRole('combobox').waitFor();
 await shoot('picker');
 await page.keyboard.press('Escape');
+await page
+  .getByRole('button', { name: /^CheckIn/ })
+  .first()
+  .click();
+await page.getByRole('treeitem', { name: 'room', exact: true }).click();
+await page.keyboard.press('x');
+await page.locator('.cm-content').waitFor();
+await page.waitForTimeout(400);
+await page.mouse.move(900, 500);
+await shoot('source');
+// A rough form on a pinboard, and what is offered for it.
+await page.locator('.cm-content').click();
+await page.keyboard.press('Control+a');
+await page.keyboard.insertText(
+  '<screen name="CheckIn"><pinboard name="board" height="460"><heading name="title" text="Check in a guest" left="22" top="18"/><text name="guestLabel" text="Guest" left="22" top="79"/><textField name="guest" label="" left="119" right="20" top="70"/><text name="nightsLabel" text="Nights" left="20" top="129"/><numberField name="nights" label="" left="121" right="20" top="120"/><choiceList name="needs" left="20" right="21" top="180" label="Needs" many="true" options="Blanket | Packed lunch | Drying room"/><button name="cancel" tone="plain" text="Cancel" left="20" top="350"/><button name="save" text="Check in" icon="check" right="20" top="351"/></pinboard></screen>',
+);
+await page.getByRole('button', { name: 'Close the drawer' }).click();
+await page.getByRole('treeitem', { name: 'board', exact: true }).click();
+await page.keyboard.press('Shift+N');
+await page.getByText('in rows, columns and grids').waitFor();
+await page.mouse.move(640, 790);
+await page.waitForTimeout(300);
+await shoot('arrange');
+await page.getByRole('button', { name: 'Leave it' }).click();
+await page.getByRole('button', { name: 'Undo' }).click();
 await page.getByRole('link', { name: 'Data' }).click();
 await page.getByRole('heading', { name: 'State variables' }).waitFor();
 await shoot('data');
@@ -64,6 +91,10 @@ await page.getByRole('link', { name: 'Ship' }).click();
 await page.getByRole('button', { name: 'Download as zip' }).waitFor();
 await shoot('ship');
 await page.getByRole('link', { name: 'Build' }).click();
+await page
+  .getByRole('button', { name: /^Tonight/ })
+  .first()
+  .click();
 await page.getByRole('button', { name: 'Try' }).click();
 await page.frameLocator('iframe[title^="Desk"]').getByText('Before ten').waitFor();
 await page.waitForTimeout(500);
