@@ -3,7 +3,7 @@
 import { useDraggable } from '@dnd-kit/core';
 import { attributeProblems, type Control, effectiveNames, hasExpression, inForce } from '@hovrin/core';
 import { ChevronDown, ChevronRight, MoreHorizontal, Plus } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { memo, useCallback, useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import { canRun, commandNamed, runCommand } from '../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { keyWords } from '../editor/keys.ts';
@@ -168,6 +168,14 @@ export function Tree({ screen }: { screen: Control }) {
     const range = rows.slice(Math.min(from, to), Math.max(from, to) + 1).map(({ control }) => control.id);
     return [...new Set([...selection, ...range])].filter((each) => each !== screen.id);
   };
+  // Rows are drawn again only when something of theirs changes; what they call stays the same.
+  const now = useRef({ toggle, selectedWith });
+  now.current = { toggle, selectedWith };
+  const onToggle = useCallback((id: string) => now.current.toggle(id), []);
+  const onSelect = useCallback(
+    (id: string, more?: 'one' | 'range') => editor.select(now.current.selectedWith(id, more)),
+    [editor],
+  );
   return (
     <section aria-label="Tree" className="flex min-h-0 flex-1 flex-col">
       <div className="flex h-9 shrink-0 items-center gap-2 pr-2 pl-3">
@@ -204,8 +212,8 @@ export function Tree({ screen }: { screen: Control }) {
             level={level}
             selected={selection.includes(control.id)}
             open={!closed.has(control.id)}
-            onToggle={() => toggle(control.id)}
-            onSelect={(more) => editor.select(selectedWith(control.id, more))}
+            onToggle={onToggle}
+            onSelect={onSelect}
           />
         ))}
       </div>
@@ -219,12 +227,20 @@ interface TreeRowProps {
   readonly level: number;
   readonly selected: boolean;
   readonly open: boolean;
-  readonly onToggle: () => void;
+  readonly onToggle: (id: string) => void;
   /** `one`: as well, or no more; `range`: all from the last one to here. */
-  readonly onSelect: (more?: 'one' | 'range') => void;
+  readonly onSelect: (id: string, more?: 'one' | 'range') => void;
 }
 
-function TreeRow({ control, name, level, selected, open, onToggle, onSelect }: TreeRowProps) {
+const TreeRow = memo(function TreeRow({
+  control,
+  name,
+  level,
+  selected,
+  open,
+  onToggle,
+  onSelect,
+}: TreeRowProps) {
   const { editor } = useWorkplace();
   const { drop } = useBays();
   const isScreen = control.kind === 'screen';
@@ -250,7 +266,7 @@ function TreeRow({ control, name, level, selected, open, onToggle, onSelect }: T
       className={`group relative flex h-7 touch-none items-center gap-1.5 pr-1.5 select-none ${selected ? 'bg-spruce/15 font-medium' : 'hover:bg-sunk/60'} ${over ? 'outline outline-saffron' : ''}`}
       style={{ paddingLeft: 8 + level * 13 }}
       onClick={(event) =>
-        onSelect(event.shiftKey ? 'range' : event.ctrlKey || event.metaKey ? 'one' : undefined)
+        onSelect(control.id, event.shiftKey ? 'range' : event.ctrlKey || event.metaKey ? 'one' : undefined)
       }
       onKeyDown={() => undefined}
       onDoubleClick={() => runCommand(editor, commandNamed('rename'))}
@@ -264,7 +280,7 @@ function TreeRow({ control, name, level, selected, open, onToggle, onSelect }: T
           onPointerDown={(event) => event.stopPropagation()}
           onClick={(event) => {
             event.stopPropagation();
-            onToggle();
+            onToggle(control.id);
           }}
         >
           {open ? <ChevronDown size={13} /> : <ChevronRight size={13} />}
@@ -290,32 +306,36 @@ function TreeRow({ control, name, level, selected, open, onToggle, onSelect }: T
               aria-label={`More for ${name}`}
               onPointerDown={(event) => {
                 event.stopPropagation();
-                if (!selected) onSelect();
+                if (!selected) onSelect(control.id);
               }}
               onClick={(event) => event.stopPropagation()}
             >
               <MoreHorizontal size={14} />
             </button>
           }
-          entries={controlCommands.map((id) => {
-            const command = commandNamed(id);
-            return {
-              label: command.label,
-              ...(command.keys[0] ? { keys: keyWords(command.keys[0]) } : {}),
-              disabled: !canRun(editor, command),
-              danger: id === 'delete',
-              onSelect: () => runCommand(editor, command),
-            };
-          })}
+          entries={() =>
+            controlCommands.map((id) => {
+              const command = commandNamed(id);
+              return {
+                label: command.label,
+                ...(command.keys[0] ? { keys: keyWords(command.keys[0]) } : {}),
+                disabled: !canRun(editor, command),
+                danger: id === 'delete',
+                onSelect: () => runCommand(editor, command),
+              };
+            })
+          }
         />
       )}
     </div>
   );
-}
+});
 
 /** What is special about a control: bound, with events, changed from a band, with something that is not valid. */
 function Marks({ control }: { control: Control }) {
-  const { project } = useEditorState();
+  const { editor } = useWorkplace();
+  // Only the document matters here, not what is selected.
+  const project = useSyncExternalStore(editor.subscribe, () => editor.state.project);
   const entries = Object.entries(control.props);
   const marks = [
     {

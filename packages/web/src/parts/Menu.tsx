@@ -19,7 +19,8 @@ export function Menu({
   label,
 }: {
   button: ReactNode;
-  entries: readonly MenuEntry[];
+  /** A function is asked when the menu opens. */
+  entries: readonly MenuEntry[] | (() => readonly MenuEntry[]);
   label: string;
 }) {
   return (
@@ -33,20 +34,26 @@ export function Menu({
           aria-label={label}
           collisionPadding={8}
         >
-          {entries.map((entry) => (
-            <DropdownMenu.Item
-              key={entry.label}
-              className={`menu-item ${entry.danger ? 'text-brick' : ''}`}
-              disabled={entry.disabled ?? false}
-              onSelect={entry.onSelect}
-            >
-              <span className={entry.checked ? 'font-semibold' : ''}>{entry.label}</span>
-              {entry.checked && <Check size={13} aria-label="in force" />}
-              {entry.keys && <span className="key">{entry.keys}</span>}
-            </DropdownMenu.Item>
-          ))}
+          <Entries entries={entries} />
         </DropdownMenu.Content>
       </DropdownMenu.Portal>
     </DropdownMenu.Root>
   );
+}
+
+/** Only there while the menu is open. */
+function Entries({ entries }: { entries: readonly MenuEntry[] | (() => readonly MenuEntry[]) }) {
+  const list = typeof entries === 'function' ? entries() : entries;
+  return list.map((entry) => (
+    <DropdownMenu.Item
+      key={entry.label}
+      className={`menu-item ${entry.danger ? 'text-brick' : ''}`}
+      disabled={entry.disabled ?? false}
+      onSelect={entry.onSelect}
+    >
+      <span className={entry.checked ? 'font-semibold' : ''}>{entry.label}</span>
+      {entry.checked && <Check size={13} aria-label="in force" />}
+      {entry.keys && <span className="key">{entry.keys}</span>}
+    </DropdownMenu.Item>
+  ));
 }
