@@ -83,7 +83,7 @@ export function Picker() {
           : `Add ${placeWords(project, picker)}`
       }
       onClose={() => editor.openPicker(undefined)}
-      width={420}
+      width={600}
     >
       <div className="flex flex-col gap-2">
         <input
@@ -132,7 +132,7 @@ export function Picker() {
               onKeyDown={() => undefined}
             >
               <KindIcon kind={kind.name} size={16} />
-              <span className="w-24 shrink-0 font-medium">{kind.label}</span>
+              <span className="w-32 shrink-0 font-medium">{kind.label}</span>
               <span className="truncate text-quiet">{kind.purpose}</span>
               <span className="ml-auto text-[11px] text-quiet">{groupWords[kind.group]}</span>
             </div>
