@@ -1,8 +1,13 @@
-/** All benchmarks. Every figure is a ratio measured in this one run. `--json`, `--write`: into docs/. */
+/**
+ * All benchmarks. Every figure is a ratio measured in this one run. `--json`; `--write`: into docs/; `--only NAME`: one
+ * of memory, engines, relayout, texts, sweeps, feel, growth.
+ */
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { parseArgs } from 'node:util';
 import { loadShaper, workspace } from '@hovrin/files';
 import { engines, memory } from './engines.ts';
+import { feel } from './feel.ts';
 import { growth, growthPlot } from './growth.ts';
 import type { Measured } from './measure.ts';
 import { relayout } from './relayout.ts';
@@ -10,16 +15,27 @@ import { sweeps } from './sweeps.ts';
 import { texts } from './texts.ts';
 
 const shaper = await loadShaper();
-const results: Measured[] = [
-  ...memory(shaper),
-  ...engines(shaper),
-  ...relayout(shaper),
-  ...texts(shaper),
-  ...(await sweeps(shaper)),
-];
-const grown = growth(shaper);
+const { values: options } = parseArgs({
+  options: {
+    json: { type: 'boolean', default: false },
+    write: { type: 'boolean', default: false },
+    only: { type: 'string' },
+  },
+});
+const suites: Readonly<Record<string, () => readonly Measured[] | Promise<readonly Measured[]>>> = {
+  memory: () => memory(shaper),
+  engines: () => engines(shaper),
+  relayout: () => relayout(shaper),
+  texts: () => texts(shaper),
+  sweeps: () => sweeps(shaper),
+  feel,
+};
+const asked = (name: string) => options.only === undefined || options.only === name;
+const results: Measured[] = [];
+for (const [name, run] of Object.entries(suites)) if (asked(name)) results.push(...(await run()));
+const grown = asked('growth') ? growth(shaper) : [];
 
-if (process.argv.includes('--json')) console.log(JSON.stringify([...results, ...grown]));
+if (options.json) console.log(JSON.stringify([...results, ...grown]));
 else {
   for (const { name, against, ratio, aim, unit } of results)
     console.log(
@@ -30,4 +46,4 @@ else {
       `time per control, ${shape}: ${points.map(({ controls, times }) => `${controls}: ${times}`).join(', ')}`,
     );
 }
-if (process.argv.includes('--write')) writeFileSync(join(workspace, 'docs/growth.svg'), growthPlot(grown));
+if (options.write) writeFileSync(join(workspace, 'docs/growth.svg'), growthPlot(grown));

@@ -40,16 +40,19 @@ await page.getByRole('treeitem', { name: 'summary', exact: true }).click();
 await page.mouse.move(900, 700);
 await shoot('build');
 await page.getByRole('button', { name: 'Arrivals', exact: true }).first().click();
-await page.getByRole('treeitem', { name: 'sorrelParty', exact: true }).click();
+await page.getByRole('treeitem', { name: 'topWords', exact: true }).click();
 await page.keyboard.press('w');
 await page.getByText('What would change it').waitFor();
 await page.mouse.move(900, 500);
 await shoot('why');
 await page.keyboard.press('s');
-await page.getByText(/of 1\d\d on this screen/).waitFor();
+await page.getByText(/of \d+ on this screen/).waitFor();
 await page.waitForTimeout(500);
 await shoot('sweep');
-await page.keyboard.press('s');
+await page.keyboard.press('f');
+await page.locator('[data-focus-turn]').first().waitFor();
+await shoot('focus');
+await page.keyboard.press('f');
 await page
   .getByRole('button', { name: /^Tonight/ })
   .first()
@@ -59,6 +62,28 @@ await page.keyboard.press('a');
 await page.getByRole('combobox').waitFor();
 await shoot('picker');
 await page.keyboard.press('Escape');
+// Editing for a band, and what the checks say when something does not fit.
+await page.getByLabel('Min width', { exact: true }).fill('700');
+await page.getByRole('treeitem', { name: 'counts', exact: true }).click();
+await page.keyboard.press('c');
+await page
+  .getByRole('tabpanel', { name: 'checks' })
+  .getByText(/reaches up to/)
+  .first()
+  .waitFor();
+await page.mouse.move(900, 300);
+await shoot('checks');
+await page.keyboard.press('c');
+await page.getByRole('button', { name: 'Undo', exact: true }).click();
+await page.locator('[data-scope]').click();
+await page.getByRole('menuitem', { name: /^Lap and up/ }).click();
+await page.getByRole('treeitem', { name: 'counts', exact: true }).click();
+await page.keyboard.press('o');
+await page.waitForTimeout(900);
+await shoot('bands');
+await page.keyboard.press('o');
+await page.keyboard.press('o');
+await page.keyboard.press('b');
 await page
   .getByRole('button', { name: /^CheckIn/ })
   .first()
@@ -99,6 +124,10 @@ await page.getByRole('button', { name: 'Try' }).click();
 await page.frameLocator('iframe[title^="Desk"]').getByText('Before ten').waitFor();
 await page.waitForTimeout(500);
 await shoot('try');
+await page.getByRole('button', { name: 'Wall', exact: true }).click();
+await page.locator('[data-hanging]').first().waitFor();
+await page.waitForTimeout(500);
+await shoot('wall');
 
 await browser.close();
 server.kill();

@@ -130,7 +130,7 @@ describe('with the mouse', () => {
     await hand.getByText('116 crowns').waitFor();
     await pressScaled(page, handFrame, hand.getByRole('button', { name: 'Check in Ilka' }));
     await expect.poll(() => hand.getByLabel('Name of the guest').inputValue()).toBe('done 3');
-    await page.frameLocator('iframe[title^="Desk"]').getByText('72 crowns').waitFor();
+    await page.frameLocator('iframe[title^="Desk"]').getByText('174 crowns').waitFor();
     await page.getByText('Lap', { exact: true }).first().click();
     await expect.poll(() => page.locator('iframe').count()).toBe(1);
     await page.getByRole('button', { name: 'Build' }).click();

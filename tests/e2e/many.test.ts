@@ -271,3 +271,64 @@ it('the workbench has no fault that axe finds, in light and in dark, with its pa
   await page.keyboard.press('Escape');
   await page.emulateMedia({ colorScheme: 'light' });
 });
+
+it('a part that is chosen is drawn: its place and size on a pinboard, its cells in a grid', async () => {
+  await write(
+    '<screen name="Screen1"><pinboard name="board" height="200"/><grid name="cells" columns="100 100 100" rows="60 60" height="120"/></screen>',
+  );
+  const bay = (await page.locator('[data-bay="working"]').boundingBox())!;
+  const scale = bay.width / 390;
+  const draw = async (part: string, from: [number, number], to: [number, number]) => {
+    await page
+      .getByRole('radiogroup', { name: 'Group of parts' })
+      .getByText('Arrange', { exact: true })
+      .click();
+    await page
+      .getByRole('region', { name: 'Parts' })
+      .getByRole('button', { name: part, exact: true })
+      .click({ modifiers: ['Shift'] });
+    await page.locator('[data-drawing]').waitFor();
+    await page.mouse.move(bay.x + from[0] * scale, bay.y + from[1] * scale);
+    await page.mouse.down();
+    await page.mouse.move(bay.x + to[0] * scale, bay.y + to[1] * scale, { steps: 5 });
+    await page.mouse.up();
+    await page.locator('[data-drawing]').waitFor({ state: 'detached' });
+  };
+  await draw('Column', [40, 30], [200, 110]);
+  expect(await text()).toMatch(
+    /<column name="column1"[^>]*width="1[56]\d"[^>]*height="[78]\d"[^>]*left="[34]\d" top="[23]\d"/,
+  );
+  await draw('Row', [10, 210], [190, 310]);
+  expect(await text()).toMatch(/<row name="row1"[^>]*col="1" row="1" col-span="2" row-span="2"/);
+  // The edge of an item of a grid goes from track to track.
+  await tree(page, 'row1').click();
+  const grip = (await page.locator('[data-grip="width"]').boundingBox())!;
+  await page.mouse.move(grip.x + 2, grip.y + 4);
+  await page.mouse.down();
+  await page.mouse.move(grip.x + 90 * scale, grip.y + 4, { steps: 5 });
+  await page.getByText('3 columns').waitFor();
+  await page.mouse.up();
+  expect(await text()).toContain('col-span="3"');
+});
+
+it('what is dropped on a closed tab is in its panel; a part of a pinboard is arranged by itself', async () => {
+  await write(
+    '<screen name="Screen1" padding="10" gap="10"><tabs name="tabs" options="One | Two"><column name="first"/><column name="second"/></tabs><text name="a" text="one"/><pinboard name="board" height="200"><text name="b" text="b" left="10" top="10"/><text name="c" text="c" left="12" top="50"/><text name="d" text="d" left="200" top="150"/></pinboard></screen>',
+  );
+  const bay = page.locator('[data-bay="working"]');
+  const two = (await bay.getByText('Two', { exact: true }).boundingBox())!;
+  const a = (await tree(page, 'a').boundingBox())!;
+  await page.mouse.move(a.x + 60, a.y + 10);
+  await page.mouse.down();
+  await page.mouse.move(a.x + 80, a.y + 14);
+  await page.mouse.move(two.x + two.width / 2, two.y + two.height / 2, { steps: 6 });
+  await page.getByText('a: into second, in tab 2').waitFor();
+  await page.mouse.up();
+  await expect.poll(text).toMatch(/<column name="second"> <text name="a" text="one"\/> <\/column>/);
+  await tree(page, 'b').click();
+  await tree(page, 'c').click({ modifiers: ['Control'] });
+  await page.keyboard.press('Shift+N');
+  await page.getByText('2 controls of board in rows, columns and grids').waitFor();
+  await page.getByRole('button', { name: 'Take it' }).click();
+  await expect.poll(text).toMatch(/<pinboard name="board"[^>]*> <column name="column1"[^>]*> <text name="b"/);
+});

@@ -1,7 +1,10 @@
 /** An exported page that runs: repeats follow their lists, splits and scrolls what is bound. */
+import { contextOf, parseScreen } from '@hovrin/core';
+import { makePage } from '@hovrin/files';
 import type { Page } from 'playwright-core';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { type ExportedPage, openExported } from '../browser/exported-page.ts';
+import { readTrial } from '../parity/documents.ts';
 
 const source = `<screen name="Bunks" padding="8">
   <row gap="8">
@@ -67,3 +70,27 @@ it('a split shows the pane that its expression names, where there is room for on
   await page.setViewportSize({ width: 1900, height: 800 });
   expect([await named('list').isVisible(), await named('detail').isVisible()]).toEqual([true, true]);
 });
+
+it('what was entered before the script came is kept', async () => {
+  const state = [
+    { name: 'guest', type: 'text', initial: '' },
+    { name: 'supper', type: 'boolean', initial: false },
+    { name: 'nights', type: 'number', initial: 2 },
+  ] as const;
+  const project = { ...readTrial('<screen name="CheckIn" />'), state };
+  const parsed = parseScreen(
+    '<screen name="CheckIn"><textField name="who" label="Guest" value.bind="guest" /><checkbox name="eats" label="Supper" checked.bind="supper" /><numberField name="stays" label="Nights" value.bind="nights" /><text name="told" text="{guest}, {supper}, {nights}" /></screen>',
+    { file: 'trial', context: contextOf(project), newId: () => `e${++made}` },
+  );
+  if (!parsed.ok) throw new Error(JSON.stringify(parsed.problems));
+  const { files } = await makePage({ ...project, screens: [parsed.screen] });
+  const early = await page.context().browser()!.newPage();
+  await early.setContent(files.get('index.html')!.replace(/<(script|link)[^>]*>(<\/script>)?/g, ''));
+  await early.getByLabel('Guest').fill('Ilka');
+  await early.getByLabel('Supper').check();
+  await early.addScriptTag({ content: files.get('script.js')! });
+  await expect.poll(() => early.locator('[data-name="told"]').textContent()).toBe('Ilka, true, 2');
+  expect(await early.getByLabel('Guest').inputValue()).toBe('Ilka');
+  await early.close();
+});
+let made = 0;

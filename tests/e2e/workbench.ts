@@ -39,6 +39,16 @@ export class Workbench {
     return bench;
   }
 
+  /** The demo project, open in a window of its own. */
+  static async withDemo(): Promise<{ bench: Workbench; page: Page }> {
+    const bench = await Workbench.start();
+    const page = await bench.window();
+    await page.goto(bench.address);
+    await page.getByRole('link', { name: /Velmora Hut/ }).click();
+    await page.locator('[data-bay="Desk"] img').first().waitFor();
+    return { bench, page };
+  }
+
   get address(): string {
     return `http://127.0.0.1:${this.port}`;
   }

@@ -40,7 +40,7 @@ function measuredBoxes(): [string, number[]][] {
 export class ParityBench {
   private constructor(
     private readonly browser: Browser,
-    private readonly page: Page,
+    private page: Page,
     private readonly folder: string,
     private readonly view: ScreenView,
   ) {}
@@ -63,6 +63,11 @@ export class ParityBench {
     await rm(this.folder, { recursive: true });
   }
 
+  /** Takes a new page in place of one that the browser gave up. */
+  async reopen(): Promise<void> {
+    this.page = await (await this.browser.newContext()).newPage();
+  }
+
   /**
    * Compares a project's start screen in some views.
    *
@@ -80,19 +85,28 @@ export class ParityBench {
     for (const view of views) {
       await this.page.setViewportSize({ width: view.width, height: view.height });
       await this.page.evaluate(
-        async ([scale, direction]) => {
-          document.documentElement.style.fontSize = `${16 * Number(scale)}px`;
-          document.documentElement.dir = String(direction);
+        async ([scale, direction, safe, hinge]) => {
+          const { style, dataset } = document.documentElement;
+          style.fontSize = `${16 * scale}px`;
+          document.documentElement.dir = direction;
+          for (const side of ['top', 'right', 'bottom', 'left'] as const)
+            style.setProperty(`--safe-${side}`, `${safe?.[side] ?? 0}px`);
+          if (hinge) {
+            dataset.hinged = '';
+            style.setProperty('--hinge-start', `${hinge.left - (safe?.left ?? 0)}px`);
+            style.setProperty('--hinge-width', `${hinge.width}px`);
+          } else delete dataset.hinged;
           // Fonts load when a layout first needs them; what is measured must be set in them.
           document.body.getBoundingClientRect();
           await document.fonts.ready;
         },
-        [view.textScale ?? 1, view.rightToLeft ? 'rtl' : 'ltr'],
+        [view.textScale ?? 1, view.rightToLeft ? 'rtl' : 'ltr', view.safe, view.hinge] as const,
       );
       const measured = new Map(await this.page.evaluate(measuredBoxes));
       const offset = view.rightToLeft
         ? await this.page.evaluate(
-            () => document.querySelector('main')!.getBoundingClientRect().x + window.scrollX,
+            (safe) => document.querySelector('main')!.getBoundingClientRect().x + window.scrollX - safe,
+            view.safe?.left ?? 0,
           )
         : 0;
       for (const box of namedBoxes(screen, this.view.layOut(project, screen, view))) {

@@ -165,7 +165,8 @@ const values: Readonly<Record<string, [often: number, value: (chance: Chance) =>
   caption: [0.8, words],
   edge: [0.8, oneOf('top', 'bottom', 'start', 'end')],
   each: [1, oneOf('{[1, 2, 3]}', '{["hut", "a longer item of it"]}', '{[]}', '{[1]}')],
-  like: [0.6, oneOf('row', 'column', 'grid')],
+  like: [0.05, oneOf('row', 'column', 'grid')],
+  'repeat.like': [0.6, oneOf('row', 'column', 'grid')],
   options: [
     0.9,
     (chance) =>
@@ -174,6 +175,7 @@ const values: Readonly<Record<string, [often: number, value: (chance: Chance) =>
         (_, index) => `v${index}: ${words(chance).replaceAll('|', '') || 'none'}`,
       ).join(' | '),
   ],
+  'nav.icons': [0.6, oneOf('trial: bed', 'trial: mountain')],
   'nav.options': [0.9, oneOf('trial', 'trial: The hut', 'trial: Soup & snow')],
   hint: [0.3, words],
   value: [0.3, oneOf('3', '12', 'hut', 'v1')],
@@ -209,11 +211,15 @@ export interface Making {
   readonly rare?: boolean;
 }
 
-/** Kinds that a ratio alone decides about: nothing inside them asks for a height. */
+/** Kinds that a ratio alone decides about: nothing inside them asks for room. */
 const ownKinds = ['image', 'pinboard', 'spacer'];
 
-/** Takes away what is known to come out differently: docs/layout.md lists it, under its last heading. */
-function plain(kind: string, props: Record<string, string>, parent: string): void {
+/**
+ * Takes away what is known to come out differently: docs/layout.md lists it, under its last heading.
+ *
+ * @param within the kind and properties of the parent.
+ */
+function plain(kind: string, props: Record<string, string>, within?: [string, Record<string, string>]): void {
   const drop = (accept: (name: string, text: string) => boolean) => {
     for (const [attribute, text] of Object.entries(props)) {
       const name = attribute.slice(attribute.indexOf('.') + 1);
@@ -221,49 +227,34 @@ function plain(kind: string, props: Record<string, string>, parent: string): voi
     }
   };
   if (!ownKinds.includes(kind)) drop((name) => name === 'aspect');
-  drop((name, text) =>
-    name === 'columns' || name === 'rows' ? text.includes('auto-fi') && text.includes('%') : false,
-  );
-  if (kind === 'image') {
-    drop(
-      (name, text) =>
-        /^(min|max)-height$/.test(name) || (/^(height|(min|max)-width)$/.test(name) && text.endsWith('%')),
+  if (!within) return;
+  const [parent, around] = within;
+  const says = (list: Record<string, string>, name: string, text: string) =>
+    Object.entries(list).some(
+      ([attribute, value]) => attribute.slice(attribute.indexOf('.') + 1) === name && value === text,
     );
-    if (['grid', 'layers', 'repeat'].includes(parent)) {
-      drop((name, text) => name.endsWith('-self') || (name === 'width' && !/^[\d.]+$/.test(text)));
-      drop((name, text) => name === 'height' && !/^[\d.]+$/.test(text));
-      Object.assign(props, { 'align-self': 'start', 'justify-self': 'end' });
-    }
-  }
-  // In a row that gets its height late, a picture that is stretched would get its width late, too.
-  if (kind === 'image' && !/^[\d.]+$/.test(props.width ?? '')) {
-    drop((name) => name === 'align-self');
-    props['align-self'] = 'start';
-  }
-  drop((name, text) => name === 'justify-self' && text === 'baseline');
-  if (kind === 'grid') drop((name) => name === 'max-height');
-  if (Object.entries(props).some(([name, text]) => name.endsWith('columns') && text.includes('auto-fi')))
-    drop((name, text) => /^(min|max)-width$/.test(name) && text.endsWith('%'));
-  if (
-    ['grid', 'layers', 'repeat'].includes(parent) &&
-    Object.entries(props).some(([name, text]) => name.endsWith('height') && text.endsWith('%'))
-  ) {
-    drop((name) => name === 'align-self');
-    props['align-self'] = 'start';
-  }
-  if (['grid', 'layers', 'repeat'].includes(parent))
-    drop((name, text) => /^(min|max)-height$/.test(name) && text.endsWith('%'));
-  if (props.wrap && kind !== 'row') drop((name, text) => name === 'align' && text === 'baseline');
-  if (kind === 'split') drop((name) => name === 'width' || name === 'aspect');
+  const inCells = parent === 'grid' || parent === 'layers' || parent === 'repeat';
+  if (inCells && (says(around, 'align', 'baseline') || says(props, 'align-self', 'baseline')))
+    drop((name, text) => ['height', 'min-height', 'max-height'].includes(name) && text.endsWith('%'));
+  if (kind === 'column' && parent === 'column' && says(around, 'wrap', 'true'))
+    drop((name) => name === 'wrap');
 }
 
+/** Whether a control's width may follow from its height, or that of something in it. */
+const asksHeight = ({ kind, props, children }: Control): boolean =>
+  kind === 'image' ||
+  Object.keys(props).some((name) => /(^|\.)aspect$/.test(name)) ||
+  children.some(asksHeight);
+
 /** Whether nothing in a document is known to come out differently. */
-export function isPlain(control: Control, parent = ''): boolean {
+export function isPlain(control: Control, parent?: Control): boolean {
   const props = { ...(control.props as Record<string, string>) };
-  plain(control.kind, props, parent);
+  plain(control.kind, props, parent && [parent.kind, parent.props as Record<string, string>]);
+  const wraps = Object.keys(props).some((name) => /(^|\.)wrap$/.test(name));
+  if (control.kind === 'column' && wraps && control.children.some(asksHeight)) return false;
   return (
     JSON.stringify(props) === JSON.stringify(control.props) &&
-    control.children.every((child) => isPlain(child, control.kind))
+    control.children.every((child) => isPlain(child, control))
   );
 }
 
@@ -271,7 +262,12 @@ export function isPlain(control: Control, parent = ''): boolean {
 export function randomScreen(seed: number, { without = [], rare = false }: Making = {}): Control {
   const chance = new Chance(seed);
   let count = 0;
-  const make = (kind: string, parent: string, depth: number): Control => {
+  const make = (
+    kind: string,
+    within: [string, Record<string, string>] | undefined,
+    depth: number,
+  ): Control => {
+    const parent = within?.[0] ?? '';
     const props: Record<string, string> = {};
     for (const property of kindNamed(kind)!.properties) {
       const entry = values[`${kind}.${property.name}`] ?? values[property.name];
@@ -290,17 +286,21 @@ export function randomScreen(seed: number, { without = [], rare = false }: Makin
           props[`${chance.one(['lap', 'desk', 'landscape', 'portrait'])}.${property.name}`] = changed;
       }
     }
-    if (!rare) plain(kind, props, parent);
+    if (!rare) plain(kind, props, within);
     if (kind === 'image' && chance.of(0.7)) props.src = 'wide.svg';
-    const kinds = kindsAt(depth, kind).filter((name) => !without.includes(name));
+    const kept = (names: readonly string[]) => names.filter((name) => !without.includes(name));
+    const inner = kept([...(depth > 0 ? containers : []), ...(kind === 'screen' ? ['bar'] : [])]);
+    const outer = kept(leaves);
     const children = kindNamed(kind)!.container
       ? Array.from({ length: chance.whole(kind === 'screen' ? 1 : 0, kind === 'split' ? 2 : 5) }, () =>
-          make(chance.one(kinds), kind, depth - 1),
+          make(chance.one(inner.length > 0 && chance.of(0.45) ? inner : outer), [kind, props], depth - 1),
         )
       : [];
+    if (!rare && kind === 'column' && children.some(asksHeight))
+      for (const name of Object.keys(props)) if (/(^|\.)wrap$/.test(name)) delete props[name];
     return { id: `p${++count}`, kind, ...(kind === 'screen' ? { name: 'trial' } : {}), props, children };
   };
-  return make('screen', '', 3);
+  return make('screen', undefined, 3);
 }
 
 const common = ['text', 'button', 'textField', 'checkbox', 'divider', 'spacer', 'image'];
@@ -312,12 +312,19 @@ const leaves = [
 ];
 const containers = [
   ...['row', 'row', 'row', 'row', 'column', 'column', 'column', 'column', 'grid', 'grid', 'grid', 'grid'],
-  ...['layers', 'pinboard', 'scroll', 'split', 'fieldset', 'repeat', 'tabs'],
-];
-const kindsAt = (depth: number, parent: string) => [
-  ...leaves,
-  ...(depth > 0 ? containers : []),
-  ...(parent === 'screen' ? ['bar'] : []),
+  ...[
+    'layers',
+    'pinboard',
+    'scroll',
+    'split',
+    'fieldset',
+    'repeat',
+    'tabs',
+    'layers',
+    'pinboard',
+    'scroll',
+    'split',
+  ],
 ];
 
 /** All documents that are one removal smaller: without a child, a child in its parent's place, without a property. */

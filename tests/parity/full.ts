@@ -50,6 +50,8 @@ if (values.file) {
 let boxes = 0;
 let worst = 0;
 const differing: number[] = [];
+/** Documents whose page the browser itself gave up. */
+const givenUp: number[] = [];
 
 /** Makes a differing document small, shows it, and keeps it. */
 async function keep(seed: number, screen: Control, view: View): Promise<void> {
@@ -65,14 +67,23 @@ async function keep(seed: number, screen: Control, view: View): Promise<void> {
   console.log(`Seed ${seed} differs at ${JSON.stringify(view)}:\n${text}`);
   for (const { name, core, browser, by } of differences.slice(0, 4))
     console.log(`  ${name}: core ${core.join(' ')}, browser ${browser?.join(' ')}, by ${by.toFixed(3)}`);
-  if (values.look) return;
+  // What is known to differ is shown, not held.
+  if (values.look || values.rare) return;
   await mkdir(join(workspace, foundFolder), { recursive: true });
   await writeFile(join(workspace, foundFolder, `seed${seed}.screen.xml`), text);
 }
 
 for (let seed = first; seed < first + documents; seed++) {
   const screen = randomScreen(seed, { without, rare: values.rare });
-  const result = await bench.compare(trialProject(screen), views);
+  const result = await bench.compare(trialProject(screen), views).catch(async (error: Error) => {
+    console.log(`Seed ${seed}: ${error.message}`);
+    await bench.reopen();
+    return undefined;
+  });
+  if (!result) {
+    givenUp.push(seed);
+    continue;
+  }
   boxes += result.boxes;
   worst = Math.max(worst, result.worst);
   if (result.differences.length === 0) continue;
@@ -84,4 +95,5 @@ console.log(
   `${documents} documents, ${boxes} boxes compared, worst difference ${worst.toFixed(3)} px, ${differing.length} documents with a difference over ${tolerance} px`,
 );
 if (differing.length > 0) console.log(`Their seeds: ${differing.join(' ')}`);
-process.exitCode = differing.length > 0 ? 1 : 0;
+if (givenUp.length > 0) console.log(`The browser gave up: ${givenUp.join(' ')}`);
+process.exitCode = differing.length + givenUp.length > 0 ? 1 : 0;

@@ -36,7 +36,7 @@ describe('each rule, and what once differed', () => {
 });
 
 describe('the demo', () => {
-  it.each(['Tonight', 'Arrivals', 'CheckIn'])('%s', async (name) => {
+  it.each(['Tonight', 'Arrivals', 'Bunks', 'CheckIn'])('%s', async (name) => {
     const reading = await readProjectFolder(join(workspace, 'demo/velmora-hut'));
     if (!reading.ok) throw new Error(JSON.stringify(reading.problems));
     const project = { ...reading.project, assets: trialAssets, start: name };
@@ -49,6 +49,35 @@ describe('the demo', () => {
       { width: 820, height: 600, rightToLeft: true },
     ]);
     expect(result.differences).toEqual([]);
+  });
+});
+
+describe('devices', () => {
+  const source = `<screen name="trial" padding="12" gap="8">
+    <bar edge="top"><text text="Arrivals" /></bar>
+    <text text="Some words about the hut that go on for a while" />
+    <split hinge="true" ratio="1/2" gap="10" padding="4 9" border-width="1"><column min-width="160"><text text="List of all arrivals" /></column><column min-width="200"><button text="Check in" /></column></split>
+  </screen>`;
+  const flat = source.replace(/<bar.*bar>/, '').replace('padding="12" ', '');
+  const safe = { top: 44, right: 12, bottom: 34, left: 30 };
+  it('what notches cover is kept free, with bars and without, from either side', async () => {
+    for (const each of [source, flat])
+      expect(
+        (
+          await bench.compare(readTrial(each), [
+            { width: 390, height: 844, safe },
+            { width: 844, height: 390, safe, rightToLeft: true },
+            { width: 1100, height: 600, safe },
+          ])
+        ).differences,
+      ).toEqual([]);
+  });
+  it('a split across a folding screen keeps its gap at the hinge', async () => {
+    const views: View[] = [
+      { width: 760, height: 800, hinge: { left: 370, width: 20 } },
+      { width: 760, height: 800, hinge: { left: 400, width: 0 }, safe },
+    ];
+    expect((await bench.compare(readTrial(flat), views)).differences).toEqual([]);
   });
 });
 

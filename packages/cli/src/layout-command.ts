@@ -3,7 +3,7 @@ import { namedBoxes, type Project, ScreenView } from '@hovrin/core';
 import { loadShaper } from '@hovrin/files';
 import { BadInput, readInput } from './bad-input.ts';
 import { readOptions, readSize } from './options.ts';
-import { readViewOptions, viewOptions } from './view-options.ts';
+import { inLocale, readViewOptions, viewOptions } from './view-options.ts';
 
 /** With one file and one size prints the boxes; with several of either, one line of JSON for each. */
 export async function layoutCommand(
@@ -22,7 +22,8 @@ export async function layoutCommand(
   const how = readViewOptions(values);
 
   const inputs: { file: string; project: Project }[] = [];
-  for (const file of positionals) inputs.push({ file, project: (await readInput(file)).project });
+  for (const file of positionals)
+    inputs.push({ file, project: inLocale((await readInput(file)).project, values.locale) });
   const shaper = await loadShaper();
   const jobs = inputs.flatMap(({ file, project }) =>
     project.screens.flatMap((screen) => sizes.map((size) => ({ file, project, screen, size }))),

@@ -1,8 +1,10 @@
 /** `hovrin`: the core from a shell or a build. Exit codes: 0 fine, 1 findings, 2 bad input. */
 
 import { BadInput } from './bad-input.ts';
+import { checkCommand } from './check-command.ts';
 import { exportCommand } from './export-command.ts';
 import { layoutCommand } from './layout-command.ts';
+import { pictureCommand } from './picture-command.ts';
 import { sweepCommand } from './sweep-command.ts';
 import { whyCommand } from './why-command.ts';
 
@@ -14,6 +16,10 @@ const help = `hovrin: lays out screens and writes them as pages
       says why a control has its size and place, and what would change it
   hovrin sweep FILE [--from 280] [--to 1920] [--height 800] [--control NAME] [--json] [--text-scale N] [--rtl]
       prints the layout for every width, as stretches in which it changes evenly, and what happens between them
+  hovrin check FILE|FOLDER [--from 280] [--to 1920] [--json] [--rtl]
+      tells what is wrong at any width, upright and across, with plain and doubled text; exit code 1 where something is
+  hovrin picture FILE|FOLDER --size WIDTHxHEIGHT [--screen NAME] [--whole] [--out FILE.svg] [--text-scale N] [--rtl]
+      writes a screen as an SVG file that carries its fonts and pictures
   hovrin export html FILE|FOLDER --out DIR [--rtl]
       writes index.html and what it needs
 `;
@@ -33,6 +39,8 @@ export async function run(
     if (command === 'layout') return await layoutCommand(rest, print);
     if (command === 'why') return await whyCommand(rest, print);
     if (command === 'sweep') return await sweepCommand(rest, print);
+    if (command === 'check') return await checkCommand(rest, print);
+    if (command === 'picture') return await pictureCommand(rest, print);
     if (command === 'export') return await exportCommand(rest, print);
     throw new BadInput(`There is no command \`${command}\`. \`hovrin help\` lists them.`);
   } catch (error) {

@@ -50,7 +50,8 @@ export async function sweepCommand(words: readonly string[], print: (text: strin
   return 0;
 }
 
-function readWidth(text: string, option: string): number {
+/** A width in CSS px. @throws BadInput where it is none. */
+export function readWidth(text: string, option: string): number {
   const value = Number(text);
   if (text.trim() === '' || !(value >= 1 && value <= 20_000))
     throw new BadInput(`\`${option}\` takes a length from 1 to 20000, not \`${text}\`.`);

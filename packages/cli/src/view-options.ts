@@ -1,12 +1,12 @@
 /** The options that say how a screen is looked at. */
-import type { View } from '@hovrin/core';
+import { longTextLocale, longTexts, type Project, type View } from '@hovrin/core';
 import { BadInput } from './bad-input.ts';
 import { readSize } from './options.ts';
 
 export const viewOptions = {
   'text-scale': { type: 'string' },
   rtl: { type: 'boolean' },
-  // Texts have one language so far, so every locale gives the same boxes.
+  // Texts have one language so far: every locale gives the same boxes, but for the trial one that makes texts longer.
   locale: { type: 'string' },
 } as const;
 
@@ -20,6 +20,10 @@ export function readViewOptions(values: {
     throw new BadInput(`\`${values['text-scale']}\` is not a text scale from 0.1 to 10.`);
   return { textScale, rightToLeft: values.rtl === true };
 }
+
+/** A project in a locale. */
+export const inLocale = (project: Project, locale: string | undefined): Project =>
+  locale === longTextLocale ? longTexts(project) : project;
 
 /** A size with the other options. @throws BadInput where it is no size. */
 export const readView = (

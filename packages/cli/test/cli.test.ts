@@ -78,6 +78,18 @@ describe('hovrin layout', () => {
     expect(err).toContain(message);
   });
 
+  it('lengthens all texts in the trial locale, and in no other', async () => {
+    const file = join(folder, 'words.screen.xml');
+    await writeFile(file, '<screen><row><text name="t" text="Arrivals" /></row></screen>');
+    const wide = async (...locale: string[]) => {
+      const { out } = await hovrin('layout', file, '--size', '390x844', ...locale);
+      return (JSON.parse(out) as { name: string; width: number }[]).find(({ name }) => name === 't')!.width;
+    };
+    const plain = await wide();
+    expect(await wide('--locale', 'de')).toBe(plain);
+    expect(await wide('--locale', 'x-long')).toBeGreaterThan(plain * 1.25);
+  });
+
   it('names file, line and column of what is wrong', async () => {
     const { code, err } = await hovrin('layout', join(folder, 'bad.screen.xml'), '--size', '1x1');
     expect(code).toBe(2);
@@ -157,5 +169,43 @@ describe('hovrin sweep', () => {
     const { code, err } = await ask(...words);
     expect(code).toBe(2);
     expect(err).toContain(message);
+  });
+});
+
+describe('hovrin check', () => {
+  it('says what is wrong, where, and what would mend it; exit code 1', async () => {
+    const file = join(folder, 'wide.screen.xml');
+    await writeFile(file, '<screen name="s"><row><column name="a" width="400" height="9" /></row></screen>');
+    const { code, out } = await hovrin('check', file);
+    expect(code).toBe(1);
+    expect(out).toContain('s.a: error: Outside the screen, 280–399 px');
+    expect(out).toContain('`a` reaches up to 120 px out of the screen.');
+    expect(out).toContain('→ Let `a` be at most as wide as `row1`');
+    expect(out).toContain('1 error, 0 warnings, 0 pieces of advice');
+    const json = await hovrin('check', file, '--json', '--from', '300', '--to', '500');
+    expect(JSON.parse(json.out)).toMatchObject([
+      {
+        screen: 's',
+        check: 'off-screen',
+        severity: 'error',
+        control: 'a',
+        where: [{ from: 300 }, {}, {}, {}],
+      },
+    ]);
+  });
+  it('is content with the demo, also from right to left', async () => {
+    const demo = join(import.meta.dirname, '../../../demo/velmora-hut');
+    for (const words of [[demo], [demo, '--rtl']]) {
+      const { code, out } = await hovrin('check', ...words);
+      expect(out).toMatch(/^0 errors, 0 warnings/);
+      expect(code).toBe(0);
+    }
+  });
+  it('refuses what it cannot read', async () => {
+    expect((await hovrin('check')).code).toBe(2);
+    expect((await hovrin('check', join(folder, 'bad.screen.xml'))).code).toBe(2);
+    expect((await hovrin('check', join(folder, 'a.screen.xml'), '--from', '900', '--to', '300')).code).toBe(
+      2,
+    );
   });
 });

@@ -3,7 +3,14 @@
  * its layout, its expressions and their running, and what it is exported to.
  */
 export * from './arranging/arrange.ts';
+export * from './checks/changes.ts';
+export * from './checks/check.ts';
+export * from './checks/finding.ts';
+export * from './checks/heights.ts';
+export * from './checks/ignored.ts';
+export { whereWords } from './checks/sentences.ts';
 export * from './document/attributes.ts';
+export * from './document/long-text.ts';
 export * from './document/names.ts';
 export * from './document/problems.ts';
 export * from './document/property-text.ts';
@@ -19,6 +26,7 @@ export * from './expression/names.ts';
 export { didYouMean, nearest } from './expression/nearest.ts';
 export { parseExpression, parseStatements } from './expression/parse.ts';
 export * from './expression/template.ts';
+export * from './focus/focus-order.ts';
 export { iconSet } from './icons/icon-set.ts';
 export * from './kinds/catalogue.ts';
 export type {
@@ -35,6 +43,7 @@ export type {
 export type { GridTracks, TrackSpan } from './layout/laid.ts';
 export { Pass, type Topic } from './layout/record.ts';
 export * from './layout/screen-layout.ts';
+export * from './picture/svg.ts';
 export * from './source/folder.ts';
 export * from './source/merge-text.ts';
 export * from './source/parse.ts';
@@ -42,12 +51,15 @@ export * from './source/print.ts';
 export * from './source/problem.ts';
 export * from './source/spans.ts';
 export * from './steps/align.ts';
+export * from './steps/bands.ts';
 export * from './steps/change-kind.ts';
 export * from './steps/edits.ts';
 export * from './steps/history.ts';
 export * from './steps/log.ts';
 export * from './steps/merge.ts';
 export * from './steps/px-percent.ts';
+export * from './steps/replace-text.ts';
+export * from './steps/scope.ts';
 export * from './steps/step.ts';
 export * from './steps/take-over.ts';
 export * from './steps/wrap.ts';

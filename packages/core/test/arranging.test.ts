@@ -15,13 +15,7 @@ const layOut = (project: Project, width = 400) =>
   new ScreenView(shaper).layOut(project, project.screens[0]!, { width, height: 900 });
 let ids = 0;
 function arranged(project: Project, noise?: number) {
-  const made = arrangeBoard(
-    project,
-    layOut(project),
-    named(project, 'board').id,
-    () => `new${++ids}`,
-    noise,
-  )!;
+  const made = arrangeBoard(project, layOut, named(project, 'board').id, () => `new${++ids}`, noise)!;
   const applied = applySteps(project, made.steps);
   if (!applied.ok) throw new Error(applied.reason);
   return { project: applied.project, guesses: made.guesses };
@@ -56,6 +50,25 @@ describe('a roughly placed form', () => {
     const save = layOut(project, 700).byControl.get(named(project, 'save').id)!;
     expect(700 - save.x - save.width).toBeLessThan(26);
   });
+});
+
+it('a part of a pinboard becomes a container on it, where it was, and the others stay', () => {
+  const project = board(
+    '<text name="a" text="One" left="40" top="30"/><spacer name="x" left="300" top="300" width="20" height="20"/><text name="b" text="Two" left="42" top="71"/>',
+  );
+  const ids_ = ['a', 'b'].map((name) => named(project, name).id);
+  const made = arrangeBoard(project, layOut, named(project, 'board').id, () => `part${++ids}`, 6, ids_)!;
+  const applied = applySteps(project, made.steps);
+  if (!applied.ok) throw new Error(applied.reason);
+  expect(text(applied.project)).toMatch(
+    /<pinboard name="board"[^>]*> <column name="column1"[^>]*left="40" top="30"[^>]*> <text name="a"[^>]*\/> <text name="b"[^>]*\/> <\/column> <spacer name="x"[^>]*left="300"/,
+  );
+  const [before, now] = [layOut(project), layOut(applied.project)];
+  for (const id of ids_)
+    expect(Math.abs(before.byControl.get(id)!.y - now.byControl.get(id)!.y)).toBeLessThanOrEqual(6);
+  expect(
+    arrangeBoard(project, layOut, named(project, 'board').id, () => 'n', 6, ids_.slice(1)),
+  ).toBeUndefined();
 });
 
 it('parts that are as wide as each other share their row; what lies over each other stays on a pinboard', () => {
@@ -106,7 +119,7 @@ it('a nest of rows, columns and grids that was flattened with noise lays out wit
       const rough = layOut(project, 1600);
       const made = arrangeBoard(
         project,
-        rough,
+        (each) => layOut(each, 1600),
         named(project, 'board').id,
         () => `n${++ids}`,
         2 * amplitude + 1,
@@ -123,12 +136,9 @@ it('a nest of rows, columns and grids that was flattened with noise lays out wit
           Math.abs(a.width - b.width),
           Math.abs(a.height - b.height),
         );
-        // Each level of a nest may even an edge out by the noise; two of them can add up, and a px of rounding.
-        expect(by, `${name}\n${printScreen(applied.project.screens[0]!, [])}`).toBeLessThanOrEqual(
-          noise * 2 + 1,
-        );
+        expect(by, `${name}\n${printScreen(applied.project.screens[0]!, [])}`).toBeLessThanOrEqual(noise);
       }
     }),
-    { numRuns: 100, examples: [[951722], [37993], [803129], [623338]] },
+    { numRuns: 150, examples: [[664763], [999999], [50968], [951722], [37993], [803129], [623338]] },
   );
 });

@@ -155,7 +155,7 @@ describe('the demo', () => {
     const folder = join(import.meta.dirname, '../../../demo/velmora-hut');
     const paths = [
       'project.json',
-      ...['Tonight', 'Arrivals', 'CheckIn'].map((name) => `screens/${name}.screen.xml`),
+      ...['Tonight', 'Arrivals', 'Bunks', 'CheckIn'].map((name) => `screens/${name}.screen.xml`),
     ];
     const files = new Map(
       await Promise.all(

@@ -26,21 +26,12 @@ import {
   type StyleBinding,
   valuesWith,
   withoutParts,
+  withTurn,
 } from '@hovrin/core/runtime';
 import { markPlace, startBehaviours } from './behaviours.ts';
 import { nameCopies, replaceInside } from './elements.ts';
-import { eventOf, readInput, writeInput } from './inputs.ts';
-
-/** What a page in a frame tells the window around it. */
-export interface PageMessage {
-  readonly type: 'hovrin-problem' | 'hovrin-screen';
-  readonly text: string;
-}
-
-function tell(message: PageMessage): void {
-  if (window.parent !== window) window.parent.postMessage(message, '*');
-  else if (message.type === 'hovrin-problem') console.warn(message.text);
-}
+import { eventOf, readInput, wasEntered, writeInput } from './inputs.ts';
+import { listenInTrial, tell } from './trial.ts';
 
 /** Starts the page. Called once, when the document is there. */
 export function start(program: Program): void {
@@ -68,6 +59,12 @@ class Page {
     startBehaviours(document);
     window.addEventListener('hashchange', () => this.showAddressed());
     this.showAddressed();
+    listenInTrial({
+      variables: this.program.state.map(({ name }) => name),
+      watch: (name, apply) => this.runtime.watch(name, apply),
+      set: (name, value) => this.runtime.assign(name, value),
+      go: (screen) => this.go(screen),
+    });
   }
 
   private go(screen: string): void {
@@ -104,6 +101,11 @@ class Page {
     document.title = screen.title;
     markPlace(element, screen.name);
     const find = finderIn([element], '');
+    // What was entered while the script was still on its way counts.
+    for (const { control, variable, target } of screen.twoWay) {
+      const part = partOf(find(control), target);
+      if (part && !moved && wasEntered(part)) this.entered(part, variable, target);
+    }
     this.bindings = [...this.bindAll(screen, find), this.listen(screen, find)];
     if (moved) window.scrollTo(0, 0);
     tell({ type: 'hovrin-screen', text: screen.name });
@@ -223,7 +225,11 @@ class Page {
         }
         const element = find(binding.control);
         if (!element) return;
-        const made = kind.element(valuesWith(kind, held), [], element.dataset.name ?? '');
+        const values = valuesWith(kind, held);
+        const made = withTurn(
+          kind.element(values, [], element.dataset.name ?? ''),
+          values.number('tabindex'),
+        );
         replaceInside(element, binding.part, made, this.program.icons);
         for (const { control, variable, target } of twoWay) {
           const part = control === binding.control ? partOf(element, target) : null;

@@ -9,6 +9,18 @@ const checks = (part: HTMLElement) => [
 ];
 const tabsIn = (part: HTMLElement) => [...part.querySelectorAll<HTMLElement>(':scope > [role="tab"]')];
 
+/** Inputs whose value is what was typed; others make something of a value themselves. */
+const typed = ['text', 'search', 'email', 'tel', 'url', 'password', 'number'];
+
+/** Whether somebody has entered something since the page was written. */
+export function wasEntered(part: HTMLElement): boolean {
+  if (part instanceof HTMLTextAreaElement) return part.value !== part.defaultValue;
+  if (!(part instanceof HTMLInputElement)) return false;
+  return typed.includes(part.type)
+    ? part.value !== '' && part.value !== part.defaultValue
+    : part.type === 'checkbox' && part.checked !== part.defaultChecked;
+}
+
 /** What is entered in a part. */
 export function readInput(part: HTMLElement, target: PageTarget): StateValue {
   switch (target.as) {
@@ -32,10 +44,13 @@ export function readInput(part: HTMLElement, target: PageTarget): StateValue {
 
 /** Opens one of several panels, counted from 1. */
 export function openPanel(tablist: HTMLElement, open: number): void {
-  tabsIn(tablist).forEach((tab, index) => {
+  const tabs = tabsIn(tablist);
+  // One of them takes the focus, at the turn of all.
+  const turn = Math.max(0, ...tabs.map(({ tabIndex }) => tabIndex));
+  tabs.forEach((tab, index) => {
     const selected = index === open - 1;
     tab.ariaSelected = String(selected);
-    tab.tabIndex = selected ? 0 : -1;
+    tab.tabIndex = selected ? turn : -1;
     const panel = document.getElementById(tab.getAttribute('aria-controls') ?? '');
     if (panel) panel.hidden = !selected;
   });
@@ -62,7 +77,7 @@ export function writeInput(
       openPanel(part, Number(value));
       return;
     case 'validity': {
-      const said = part.closest('.field')?.querySelector('.part-message')?.textContent;
+      const said = part.closest('.field, .ticked')?.querySelector('.part-message')?.textContent;
       input.setCustomValidity(value === false ? said || 'This is not valid.' : '');
       return;
     }

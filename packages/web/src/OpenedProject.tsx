@@ -67,15 +67,15 @@ export function OpenedProject() {
 }
 
 function Frame() {
-  const { project, notice } = useEditorState();
+  const { project, notice } = useEditorState('project', 'notice');
   const { pathname } = useLocation();
   useEffect(() => {
     document.title = `${project.name} · Hovrin`;
   }, [project.name]);
-  const trying = pathname.endsWith('/try');
+  const alone = pathname.endsWith('/try') || pathname.endsWith('/wall');
   return (
     <div className="flex h-full">
-      {!trying && (
+      {!alone && (
         <nav
           aria-label="Places"
           className="flex w-[68px] shrink-0 flex-col items-stretch gap-1 border-r border-rule bg-sunk p-1.5"

@@ -13,7 +13,7 @@ const savingWords = {
 
 /** Whether the server has everything. */
 export function SavingSign() {
-  const { saving } = useEditorState();
+  const { saving } = useEditorState('saving');
   return (
     <span
       role="status"
@@ -30,7 +30,7 @@ const icons = { undo: Undo2, redo: Redo2 } as const;
 
 export function HistoryButtons() {
   const { editor } = useWorkplace();
-  const { history } = useEditorState();
+  const { history } = useEditorState('history');
   return (
     <>
       {(['undo', 'redo'] as const).map((id) => {
@@ -57,7 +57,7 @@ export function HistoryButtons() {
 }
 
 export function PlaceHeader({ title, children }: { title: string; children?: ReactNode }) {
-  const { project } = useEditorState();
+  const { project } = useEditorState('project');
   return (
     <header className="flex h-11 shrink-0 items-center gap-3 border-b border-rule bg-sheet px-4">
       <h1 className="truncate font-semibold">

@@ -79,6 +79,7 @@ export const api = {
   changesAddress: (id: string, since: number) => `${at(id)}/changes?since=${since}`,
   assetAddress: (id: string, name: string) => `${at(id)}/assets/${encodeURIComponent(name)}`,
   zipAddress: (id: string) => `${at(id)}/page.zip`,
-  tryAddress: (id: string, revision: number, screen: string) =>
-    `/try/${encodeURIComponent(id)}/${revision}/index.html#${encodeURIComponent(screen)}`,
+  /** @param long with longer texts. */
+  tryAddress: (id: string, revision: number, screen: string, long = false) =>
+    `/try/${encodeURIComponent(id)}/${revision}${long ? '~long' : ''}/index.html#${encodeURIComponent(screen)}`,
 };

@@ -9,6 +9,7 @@ import { OpenedProject } from './OpenedProject.tsx';
 import { ProjectList } from './projects/ProjectList.tsx';
 import { ShipPlace } from './ship/ShipPlace.tsx';
 import { TryPlace } from './try/TryPlace.tsx';
+import { WallPlace } from './wall/WallPlace.tsx';
 import './styles.css';
 
 function NotHere() {
@@ -32,6 +33,7 @@ const router = createBrowserRouter([
       { path: 'data', element: <DataPlace /> },
       { path: 'ship', element: <ShipPlace /> },
       { path: 'try', element: <TryPlace /> },
+      { path: 'wall', element: <WallPlace /> },
     ],
   },
   { path: '*', element: <NotHere /> },

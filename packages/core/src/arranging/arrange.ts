@@ -2,12 +2,14 @@
  * Makes nested rows, columns and grids of a pinboard on which controls were placed roughly, so that they look the same
  * here and hold at other widths. What was guessed is said.
  */
+import { propertyOf } from '../document/attributes.ts';
 import { effectiveNames, freshName } from '../document/names.ts';
 import { locate } from '../document/tree.ts';
 import { type Control, inForce, type Project } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import type { ScreenLayout } from '../layout/screen-layout.ts';
-import type { Step } from '../steps/step.ts';
+import { applySteps, type Step } from '../steps/step.ts';
+import { settled } from './settle.ts';
 import { outlineOf, type Placed, type Structure, structureOf } from './structure.ts';
 
 /** How far edges that are meant to be equal may differ, CSS px. */
@@ -33,26 +35,34 @@ const middle = (values: readonly number[]) => {
   return sorted[Math.floor(sorted.length / 2)] ?? 0;
 };
 
+/** How often what was evened out too far is corrected: centred things move by half of what they are pushed. */
+const corrections = 8;
+
 /**
  * @param id of a pinboard.
- * @param layout of its screen.
- * @returns undefined where it is no pinboard, or nothing on it is seen.
+ * @param layOut lays out the screen that it is on, in any version of the project, at the size that counts.
+ * @param noise how far edges may be evened out, and how far anything may lie from where it was placed, CSS px.
+ * @param only children of the pinboard that are arranged, the others staying as they are; absent: all, and the pinboard
+ *   itself becomes what holds them.
+ * @returns undefined where it is no pinboard, or nothing on it is seen, or there is only one to arrange.
  */
 export function arrangeBoard(
   project: Project,
-  layout: ScreenLayout,
+  layOut: (project: Project) => ScreenLayout,
   id: string,
   newId: () => string,
   noise = usualNoise,
+  only?: readonly string[],
 ): ArrangedBoard | undefined {
+  const layout = layOut(project);
   const found = locate(project, id);
   const board = layout.byControl.get(id);
   if (!found?.parent || found.control.kind !== 'pinboard' || !board) return undefined;
   const shown = found.control.children.flatMap((control): Placed[] => {
-    const box = layout.byControl.get(control.id);
+    const box = only && !only.includes(control.id) ? undefined : layout.byControl.get(control.id);
     return box ? [{ id: control.id, x: box.x, y: box.y, width: box.width, height: box.height }] : [];
   });
-  if (shown.length === 0) return undefined;
+  if (shown.length === 0 || (only && shown.length === 1)) return undefined;
   const maker = new Maker(found.control, found.screen, newId, noise).from(shown);
   const { border } = board.box.style;
   const inner: Area = {
@@ -61,17 +71,52 @@ export function arrangeBoard(
     width: board.width - border.start - border.end,
     height: board.height - border.top - border.bottom,
   };
-  const made = maker.board(structureOf(shown, noise), inner, found.control);
-  // Hidden ones stay with it, at the end.
-  const unseen = found.control.children.filter((control) => !layout.byControl.has(control.id));
-  const control = { ...made, children: [...made.children, ...unseen.map((each) => maker.freed(each))] };
-  return {
-    steps: [
-      { type: 'remove', control: id },
-      { type: 'insert', parent: found.parent.id, index: found.index, control },
-    ],
-    guesses: maker.guesses,
-  };
+  const { parent, index, control: before } = found;
+  const structure = structureOf(shown, noise);
+  let control = only ? maker.onBoard(structure, inner, before) : maker.board(structure, inner, before);
+  if (!only) {
+    // Hidden ones stay with it, at the end.
+    const unseen = before.children.filter((each) => !layout.byControl.has(each.id));
+    control = { ...control, children: [...control.children, ...unseen.map((each) => maker.freed(each))] };
+  }
+  const stepsFor = (instead: Control): Step[] =>
+    only
+      ? [
+          ...shown.map((each): Step => ({ type: 'remove', control: each.id })),
+          ...instead.children.map(
+            (child): Step => ({
+              type: 'insert',
+              parent: id,
+              index: before.children.findIndex((each) => each.id === shown[0]!.id),
+              control: child,
+            }),
+          ),
+        ]
+      : [
+          { type: 'remove', control: id },
+          { type: 'insert', parent: parent.id, index, control: instead },
+        ];
+  const wanted = new Map(shown.map((each) => [each.id, each]));
+  for (let round = 0; round < corrections; round++) {
+    const applied = applySteps(project, stepsFor(control));
+    if (!applied.ok) break;
+    const now = layOut(applied.project);
+    const offsetOf = (each: string) => {
+      const [was, is] = [wanted.get(each), now.byControl.get(each)];
+      if (!was || !is) return undefined;
+      const lost = (side: 'width' | 'height') =>
+        Math.abs(was[side] - is[side]) > noise &&
+        inForce(locate(project, each)?.control.props[side]) !== undefined
+          ? was[side]
+          : undefined;
+      return { x: was.x - is.x, y: was.y - is.y, width: lost('width'), height: lost('height') };
+    };
+    const onBoards = round < corrections / 2 ? undefined : (grid: Control) => maker.pinboardOf(grid);
+    const next = settled(control, offsetOf, noise, onBoards);
+    if (next === control) break;
+    control = next;
+  }
+  return { steps: stepsFor(control), guesses: maker.guesses };
 }
 
 /** Props that a control gets in a container: what it says of size and place there. */
@@ -95,7 +140,7 @@ class Maker {
   /** A control without what held it on the pinboard. */
   freed(control: Control): Control {
     const props = Object.fromEntries(
-      Object.entries(control.props).filter(([name]) => !pinNames.includes(name.slice(name.indexOf('.') + 1))),
+      Object.entries(control.props).filter(([name]) => !pinNames.includes(propertyOf(name))),
     );
     return { ...control, props };
   }
@@ -137,6 +182,13 @@ class Maker {
     };
   }
 
+  /** A pinboard with nothing on it but what some of its children become, at the place that they had. */
+  onBoard(structure: Structure, inner: Area, board: Control): Control {
+    const { area } = structure;
+    const place: Props = { left: tidy(area.x - inner.x), top: tidy(area.y - inner.y) };
+    return { ...board, children: [this.make(structure, { width: tidy(area.width), ...place })] };
+  }
+
   /** @param area what it has room in, from its parent. */
   private make(structure: Structure, props: Props): Control {
     switch (structure.type) {
@@ -174,6 +226,37 @@ class Maker {
       })),
     );
   }
+  /** What stands in a grid that does not come out as it was placed, on a pinboard instead. */
+  pinboardOf(grid: Control): Control {
+    const placed = (control: Control): Placed[] => {
+      const own = this.placedOf(control.id);
+      return own ? [own] : control.children.flatMap(placed);
+    };
+    const all = placed(grid);
+    const area = outlineOf(all);
+    this.guesses.push(`${all.length} controls do not line up well enough; they stay on a pinboard.`);
+    const kept = ['margin', 'align-self', 'justify-self', 'col', 'row'];
+    return {
+      ...grid,
+      kind: 'pinboard',
+      props: {
+        ...Object.fromEntries(Object.entries(grid.props).filter(([name]) => kept.includes(name))),
+        width: tidy(area.width),
+        height: tidy(area.height),
+      },
+      children: all.map(({ id, x, y, width, height }) => {
+        const control = this.freed(this.controls.get(id)!);
+        const sizes = Object.fromEntries(
+          Object.entries({ width, height }).flatMap(([side, size]) =>
+            inForce(control.props[side]) === undefined ? [] : [[side, tidy(size)]],
+          ),
+        );
+        const pins = { left: tidy(x - area.x), top: tidy(y - area.y) };
+        return { ...control, props: { ...control.props, ...sizes, ...pins } };
+      }),
+    };
+  }
+
   /** Where the members of heaps lie in them. */
   private readonly heapPins = new Map<string, Props>();
 
@@ -208,7 +291,7 @@ class Maker {
     const lies = (part: Area): 'start' | 'center' | 'end' | 'stretch' | number => {
       const before = part[cross] - area[cross];
       const after = area[cross] + area[crossSize] - part[cross] - part[crossSize];
-      if (equal(before, 0) && equal(after, 0)) return 'stretch';
+      if (equal(before, 0) && equal(after, 0) && equal(before + after, 0)) return 'stretch';
       if (equal(before, 0)) return 'start';
       if (equal(after, 0)) return 'end';
       return equal(before, after) ? 'center' : before;
@@ -229,8 +312,8 @@ class Maker {
       parts.reduce((sum, part) => sum + part.area.width, 0) + gap * (parts.length - 1),
       area.width,
     );
-    const shares =
-      !across && parts.length > 1 && fills && widths.every((width) => equal(width, middle(widths)));
+    const each = (area.width - gap * (parts.length - 1)) / parts.length;
+    const shares = !across && parts.length > 1 && fills && widths.every((width) => equal(width, each));
     if (shares) this.guesses.push(`${parts.length} parts of a row share it evenly.`);
     // The last part at the far edge, with more room before it than elsewhere, stays at that edge.
     const spread =
@@ -335,7 +418,7 @@ class Maker {
   ): { word: 'start' | 'center' | 'end' | 'stretch'; offset: number } {
     const after = room - before - size;
     const near = (value: number) => Math.abs(value) <= this.noise;
-    if (near(before)) return { word: near(after) ? 'stretch' : 'start', offset: 0 };
+    if (near(before)) return { word: near(after) && near(before + after) ? 'stretch' : 'start', offset: 0 };
     if (near(after)) return { word: 'end', offset: 0 };
     return Math.abs(before - after) <= this.noise
       ? { word: 'center', offset: 0 }

@@ -13,6 +13,9 @@ export type Attribute =
 
 export const orientations = ['portrait', 'landscape'] as const;
 
+/** The property that an attribute is about, without the band or orientation in front of it. */
+export const propertyOf = (attribute: string): string => attribute.slice(attribute.indexOf('.') + 1);
+
 /** What an attribute of a kind means, or a sentence that says why it means nothing. */
 export function readAttribute(kind: Kind, name: string, bands: readonly Band[]): Attribute | string {
   const own = kind.properties.find((property) => property.name === name);

@@ -8,6 +8,7 @@ import { didYouMean } from '../expression/nearest.ts';
 import type { Align, Fraction, Justify, Limit, Sides, Size, TrackList } from '../layout/box.ts';
 import { fontFamilies, fontWeights } from '../text/fonts.ts';
 import { nameProblem } from './names.ts';
+import { type ClampedSize, printClampedSize, readClampedSize } from './text-size.ts';
 import { themeColours } from './theme.ts';
 import { readTracks } from './track-list.ts';
 
@@ -104,12 +105,26 @@ export const orderType = wholeType(
   'a whole number from -1000 to 1000',
   (value) => Math.abs(value) <= 1000,
 );
-/** A text size, px. */
-export const textSizeType = numberType(
-  'text size',
-  'a size from 1 to 400',
-  (value) => value >= 1 && value <= 400,
+/** A turn in the focus order (HTML §6.6.3, a `tabindex` above 0). */
+export const turnType = wholeType(
+  'focus turn',
+  'a whole number from 1 to 10000',
+  (value) => value >= 1 && value <= 10_000,
 );
+/** A text size, px, or one that follows the width of the window between two. */
+export const textSizeType: PropertyType<number | ClampedSize> = {
+  name: 'text size',
+  expects: 'a size from 1 to 400, or `clamp(18, 4vw, 34)`',
+  words: [],
+  read(text) {
+    const clamped = readClampedSize(text);
+    if (clamped) return good(clamped, printClampedSize(clamped));
+    const value = readNumber(text);
+    return value === undefined || value < 1 || value > 400
+      ? bad(text, this.expects)
+      : good(value, printNumber(value));
+  },
+};
 /** A factor, greater than 0. */
 export const factorType = numberType(
   'factor',

@@ -14,6 +14,23 @@ export const themeColours: Readonly<Record<string, string>> = {
   alert: '#b23a2e',
 };
 
+/** The same roles where the reader asks for dark colours (CSS Color Adjustment 1 §2). */
+export const darkColours: Readonly<Record<string, string>> = {
+  page: '#1a201d',
+  sheet: '#232b27',
+  tint: '#2b3a34',
+  line: '#414c46',
+  ink: '#eef0ea',
+  quiet: '#a9b3ac',
+  accent: '#8cc4b2',
+  'on-accent': '#14201b',
+  warm: '#dd9a66',
+  alert: '#f0897e',
+};
+
+/** Roles that stand for others where the reader asks for more contrast (Media Queries 5 §12.3). */
+export const contrastRoles: Readonly<Record<string, string>> = { quiet: 'ink', line: 'ink' };
+
 /** Numbers that make up a control's own size. Those marked "scaled" are multiplied by the reader's text scale. */
 export const theme = {
   family: 'Hanken Grotesk',

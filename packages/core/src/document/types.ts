@@ -44,6 +44,8 @@ export interface Band {
   readonly label: string;
   /** Least width in CSS px. */
   readonly from: number;
+  /** What it is shown in on the bench, `#rrggbb`; absent: plain. */
+  readonly color?: string;
 }
 
 export type StateType = 'text' | 'number' | 'boolean';

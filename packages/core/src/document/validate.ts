@@ -51,6 +51,8 @@ export function bandsProblem(value: unknown): string | undefined {
       return `\`${band.name}\` cannot be the name of a band.`;
     if (seen.has(band.name)) return `There are two bands \`${band.name}\`.`;
     seen.add(band.name);
+    if (band.color !== undefined && !(isText(band.color) && /^#[\da-f]{6}$/.test(band.color)))
+      return `The colour of band \`${band.name}\` is no \`#rrggbb\`.`;
     if (!Number.isFinite(band.from) || band.from < 0) return `Band \`${band.name}\` begins at no width.`;
   }
   return undefined;

@@ -5,6 +5,7 @@ import { asText, EvaluationError, evaluateTemplate, type Scope } from '../expres
 import { hasExpression, parseTemplate, unescapeBraces } from '../expression/template.ts';
 import type { Kind, Property } from '../kinds/kind.ts';
 import type { Align, Justify, Limit, Sides, Size } from '../layout/box.ts';
+import { type ClampedSize, textSizeAt } from './text-size.ts';
 import { type Band, type Control, inForce } from './types.ts';
 
 /** The circumstances that decide which changes hold. Lengths in CSS px. */
@@ -13,6 +14,8 @@ export interface Circumstances {
   readonly width: number;
   readonly height: number;
   readonly scope: Scope;
+  /** The reader's text scale; 1 where absent. */
+  readonly textScale?: number;
   /** The prefixes in force, where they are worked out already; see `prefixesInForce`. */
   readonly prefixes?: readonly string[];
 }
@@ -35,6 +38,10 @@ export class Values {
   /** A value of the type that its property has; undefined where there is none. */
   get<T>(name: string): T | undefined {
     return (this.held.get(name) ?? this.defaults.get(name)) as T | undefined;
+  }
+  /** What the control says itself, without what holds where nothing is said. */
+  own<T>(name: string): T | undefined {
+    return this.held.get(name) as T | undefined;
   }
   has(name: string): boolean {
     return this.get(name) !== undefined;
@@ -190,6 +197,9 @@ function allInForce(
 export const valuesWith = (kind: Kind, held: ReadonlyMap<string, unknown>): Values =>
   new Values(held, valuesOfKind(kind).defaults);
 
+const isClamped = ({ name }: Property, value: unknown): value is ClampedSize =>
+  name === 'size' && typeof value === 'object';
+
 /** Works out all values of a control. An expression that fails leaves its property at its default. */
 export function valuesOf(control: Control, kind: Kind, circumstances: Circumstances): Values {
   const prefixes = circumstances.prefixes ?? prefixesInForce(circumstances);
@@ -200,7 +210,13 @@ export function valuesOf(control: Control, kind: Kind, circumstances: Circumstan
     const { value, message } = hasExpression(text)
       ? worked(property, text, circumstances.scope)
       : readPlain(property, text);
-    if (value !== undefined) held.set(property.name, value);
+    if (value !== undefined)
+      held.set(
+        property.name,
+        isClamped(property, value)
+          ? textSizeAt(value, circumstances.width, circumstances.textScale ?? 1)
+          : value,
+      );
     if (message) {
       problems ??= [];
       problems.push({ property: property.name, message });

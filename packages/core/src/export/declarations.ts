@@ -1,10 +1,12 @@
 /** A control's values as CSS. Only what the control says itself is said; kinds' defaults stand in their own rules. */
 
+import type { ClampedSize } from '../document/text-size.ts';
 import { colourCss as colour } from '../document/theme.ts';
 import { trackListCss } from '../document/track-list.ts';
 import type { Control } from '../document/types.ts';
 import { textInForce } from '../document/values.ts';
 import { hasExpression, unescapeBraces } from '../expression/template.ts';
+import { type Arrangement, arrangementOf, hasLike } from '../kinds/arrangement.ts';
 import { kindNamed, kindOf } from '../kinds/catalogue.ts';
 import type { CarryingPart, Kind } from '../kinds/kind.ts';
 import { edgeOf } from '../kinds/screen-bars.ts';
@@ -21,9 +23,7 @@ export type OwnValues = ReadonlyMap<string, unknown>;
  * How the container around a control arranges it: one after another along an axis, in cells, at pins, or as a pane of
  * a split with its part of the width.
  */
-export type Around =
-  | { readonly type: 'row' | 'column' | 'cells' | 'layers' | 'pins' }
-  | { readonly type: 'pane'; readonly part: number };
+export type Around = { readonly type: Arrangement } | { readonly type: 'pane'; readonly part: number };
 
 /**
  * How a container arranges its children under some prefixes.
@@ -38,34 +38,18 @@ export function aroundOf(
   if (!parent) return { type: 'column' };
   const kind = kindOf(parent);
   const own = ownValues(parent, kind, prefixes);
-  const value = (name: string) => own.get(name) ?? defaultOf(kind, name);
-  switch (parent.kind) {
-    case 'row':
-      return { type: 'row' };
-    case 'grid':
-      return { type: 'cells' };
-    case 'layers':
-      return { type: 'layers' };
-    case 'pinboard':
-      return { type: 'pins' };
-    case 'bar':
-      return { type: value('edge') === 'start' || value('edge') === 'end' ? 'column' : 'row' };
-    case 'scroll':
-      return { type: value('axis') === 'horizontal' ? 'row' : 'column' };
-    case 'repeat':
-      return { type: value('like') === 'grid' ? 'cells' : (value('like') as 'row' | 'column') };
-    case 'split': {
-      const ratio = value('ratio') as readonly [number, number];
-      return { type: 'pane', part: ratio[child ? parent.children.indexOf(child) : 0] ?? 1 };
-    }
-    case 'screen': {
-      const edge = child && edgeOf(child);
-      return { type: edge === 'start' || edge === 'end' ? 'row' : 'column' };
-    }
-    default:
-      return { type: 'column' };
+  if (parent.kind === 'split') {
+    const ratio = (own.get('ratio') ?? defaultOf(kind, 'ratio')) as readonly [number, number];
+    return { type: 'pane', part: ratio[child ? parent.children.indexOf(child) : 0] ?? 1 };
   }
+  // A bar of the screen stands beside or above the rest of it.
+  const edge = parent.kind === 'screen' && child ? edgeOf(child) : undefined;
+  return { type: edge === 'start' || edge === 'end' ? 'row' : arrangementWith(kind, own) };
 }
+
+/** How a kind arranges what is in it, with the values that it has. */
+const arrangementWith = (kind: Kind, own: OwnValues): Arrangement =>
+  arrangementOf(kind.name, (name) => own.get(name) ?? defaultOf(kind, name));
 
 /** What holds for a property of a kind where nothing is said. */
 function defaultOf(kind: Kind, name: string): unknown {
@@ -107,23 +91,29 @@ const justifyWords: Record<Justify, string> = {
  * @param own what the control sets.
  * @param kind the kind of the control, by name.
  * @param around how the container around it arranges it.
+ * @param all values that tell how it arranges what is in it, where `own` is a part of them.
  */
-export function declarations(own: OwnValues, kind: string, around: Around): Declarations {
+export function declarations(own: OwnValues, kind: string, around: Around, all = own): Declarations {
   const css = new Map<string, string>(kindNamed(kind)?.declares?.(own));
   const when = <T>(name: string, write: (value: T) => void) => {
     if (own.has(name)) write(own.get(name) as T);
   };
   when<boolean>('hidden', (hidden) => hidden && css.set('display', 'none'));
-  placeInside(css, own, kind);
-  when<Align>('align-self', (value) => around.type !== 'pins' && css.set('align-self', value));
+  placeInside(css, own, kind, all);
+  when<Align>(
+    'align-self',
+    (value) =>
+      around.type !== 'pins' &&
+      css.set('align-self', around.type === 'column' ? withoutBaseline(value) : value),
+  );
   const inCells = around.type === 'cells' || around.type === 'layers';
-  if (inCells) when<Align>('justify-self', (value) => css.set('justify-self', value));
+  if (inCells) when<Align>('justify-self', (value) => css.set('justify-self', withoutBaseline(value)));
   if (around.type === 'cells') gridArea(css, own);
   const { width, height } = sizesWithRatio(
     own.get('width') as Size,
     own.get('height') as Size,
     own.get('aspect') as number | undefined,
-    inCells ? 'grid' : around.type === 'pins' ? 'pinboard' : undefined,
+    around.type === 'pane' ? undefined : around.type,
   );
   if (around.type === 'pins') pins(css, own, kind, width, height);
   else {
@@ -144,7 +134,14 @@ export function declarations(own: OwnValues, kind: string, around: Around): Decl
     css.set('border-color', colour((own.get('border-color') as string | undefined) ?? 'line'));
   });
   when<string>('font', (value) => css.set('font-family', `"${value}"`));
-  when<number>('size', (value) => css.set('font-size', rem(value)));
+  when<number | ClampedSize>('size', (value) =>
+    css.set(
+      'font-size',
+      typeof value === 'number'
+        ? rem(value)
+        : `clamp(${rem(value.min)}, round(down, ${value.vw}vw, 1px), ${rem(value.max)})`,
+    ),
+  );
   when<number>('weight', (value) => css.set('font-weight', String(value)));
   when<boolean>('italic', (value) => css.set('font-style', value ? 'italic' : 'normal'));
   when<number>('line-height', (value) => css.set('line-height', String(value)));
@@ -161,13 +158,22 @@ export function declarations(own: OwnValues, kind: string, around: Around): Decl
   return css;
 }
 
+/** Baselines run across: from side to side there are none to line up by, and the start stands for them. */
+const withoutBaseline = (word: Align): Align => (word === 'baseline' ? 'start' : word);
+
 /** How a container arranges what is in it. */
-function placeInside(css: Map<string, string>, own: OwnValues, kind: string): void {
-  const like = own.get('like') as string | undefined;
-  const inCells = kind === 'grid' || kind === 'layers' || (kind === 'repeat' && like === 'grid');
-  if (kind === 'repeat' && like !== undefined) {
+function placeInside(css: Map<string, string>, own: OwnValues, kind: string, all: OwnValues): void {
+  const described = kindNamed(kind);
+  const arrangement = described && arrangementWith(described, all);
+  const inCells = arrangement === 'cells' || arrangement === 'layers';
+  if (hasLike(kind) && own.has('like')) {
     css.set('display', inCells ? 'grid' : 'flex');
-    if (!inCells) css.set('flex-direction', like);
+    if (!inCells) css.set('flex-direction', own.get('like') as string);
+    else {
+      // Said in full: what has a size of its own, a picture, would start in its cell otherwise (Grid 1 §6.2).
+      css.set('align-items', 'stretch');
+      css.set('justify-items', 'stretch');
+    }
   }
   if (kind === 'scroll') {
     const axis = own.get('axis') as string | undefined;
@@ -185,13 +191,13 @@ function placeInside(css: Map<string, string>, own: OwnValues, kind: string): vo
   }
   gaps(css, own);
   const align = own.get('align') as Align | undefined;
-  if (align) css.set('align-items', align);
+  if (align) css.set('align-items', arrangement === 'column' ? withoutBaseline(align) : align);
   const justify = own.get('justify') as Justify | undefined;
   if (justify)
     css.set(
       inCells ? 'justify-items' : 'justify-content',
       // What spreads a row's children out has no meaning in cells.
-      inCells && justify in spreads ? 'stretch' : justifyWords[justify],
+      inCells ? (justify in spreads ? 'stretch' : justify) : justifyWords[justify],
     );
   if (own.has('wrap') && !inCells) css.set('flex-wrap', own.get('wrap') ? 'wrap' : 'nowrap');
 }
@@ -256,7 +262,7 @@ export function withoutParts(own: OwnValues, parts: readonly CarryingPart[]): Ow
 /** What a part inside a control carries. */
 export function partDeclarations(own: OwnValues, kind: string, part: CarryingPart): Declarations {
   const carried = new Map([...own].filter(([name]) => part.properties.includes(name)));
-  const css = new Map(declarations(carried, kind, { type: 'column' }));
+  const css = new Map(declarations(carried, kind, { type: 'column' }, own));
   if (kind === 'scroll' && own.has('axis')) {
     const axis = own.get('axis');
     css.set('flex-direction', axis === 'horizontal' ? 'row' : 'column');

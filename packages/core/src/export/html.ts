@@ -10,6 +10,7 @@ import { iconShapes } from '../icons/icon-set.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import type { PageElement, Shape } from '../kinds/kind.ts';
 import { mostItems } from '../kinds/repeat.ts';
+import { withTurn } from '../kinds/tabindex.ts';
 import { itemName } from '../layout/screen-layout.ts';
 
 const voidTags = new Set(['img', 'input', 'hr']);
@@ -49,7 +50,7 @@ export function screenHtml(screen: Control, elements: Elements, indent: string):
     const name = names.get(at.id)!;
     const values = valuesOf(at, kind, { ...elements.circumstances, scope: spot.scope });
     const fullName = itemName(name, spot.items);
-    const element = kind.element(values, at.children, fullName);
+    const element = withTurn(kind.element(values, at.children, fullName), values.number('tabindex'));
     const style = elements.styleOf(at, parent, spot.scope);
     const attributes: Record<string, string | boolean> = {
       class: [`k-${kind.name}`, ...(element.classes ?? []), name].join(' '),

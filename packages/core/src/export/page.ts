@@ -102,7 +102,7 @@ export function exportPage(project: Project, parts: PageParts): ExportedPage {
 <html lang="en"${parts.rightToLeft ? ' dir="rtl"' : ''}>
   <head>
     <meta charset="utf-8">
-    <meta name="viewport" content="width=device-width, initial-scale=1">
+    <meta name="viewport" content="width=device-width, initial-scale=1, viewport-fit=cover">
     <title>${escapeText(start ? titleOf(start) : project.name)}</title>
     <link rel="icon" href="data:,">
     <link rel="stylesheet" href="style.css">

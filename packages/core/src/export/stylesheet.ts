@@ -2,11 +2,11 @@
 
 import { orientations } from '../document/attributes.ts';
 import { effectiveNames } from '../document/names.ts';
-import { theme, themeColours } from '../document/theme.ts';
+import { contrastRoles, darkColours, theme, themeColours } from '../document/theme.ts';
 import { locationsIn, walk } from '../document/tree.ts';
 import type { Band, Control, Project } from '../document/types.ts';
 import { kindOf, kinds } from '../kinds/catalogue.ts';
-import type { Limit } from '../layout/box.ts';
+import type { Limit, Sides } from '../layout/box.ts';
 import { widthForBoth } from '../layout/split-room.ts';
 import { classOf } from './class-names.ts';
 import {
@@ -45,17 +45,53 @@ function printSection({ query, rules }: Section): string {
   return `@media ${query} {\n${rules.map((rule) => printRule(rule, '  ')).join('\n')}}\n`;
 }
 
+const hingeRules = `
+@media (horizontal-viewport-segments: 2) {
+  :root {
+    --hinge-start: calc(env(viewport-segment-right 0 0, 0px) - var(--safe-left));
+    --hinge-width: calc(env(viewport-segment-left 1 0, 0px) - env(viewport-segment-right 0 0, 0px));
+  }
+
+  :root:dir(rtl) {
+    --hinge-start: calc(100vw - env(viewport-segment-left 1 0, 0px) - var(--safe-right));
+  }
+}
+`;
+
 /** The rules that all pages have, those of the kinds that this one uses included. */
 function baseRules(project: Project): string {
   const used = new Set(project.screens.flatMap((screen) => [...walk(screen)].map((control) => control.kind)));
-  const colours = Object.entries(themeColours).map(([name, value]) => `  --${name}: ${value};\n`);
+  const colours = Object.entries(themeColours).map(
+    ([name, value]) => `  --${name}: light-dark(${value}, ${darkColours[name]});\n`,
+  );
+  const contrast = Object.entries(contrastRoles).map(([name, role]) => `--${name}: var(--${role});`);
+  const hinged = project.screens.some((screen) =>
+    [...walk(screen)].some(({ kind, props }) => kind === 'split' && props.hinge === 'true'),
+  );
   const usedKinds = kinds.filter((kind) => used.has(kind.name));
   const shared = new Set(usedKinds.flatMap((kind) => kind.sharedCss ?? []));
   const kindRules = [...shared, ...usedKinds.flatMap(({ css }) => css || [])].map((css) => `${css}\n`);
   const indented = kindRules.join('\n').replace(/^(?=.)/gm, '  ');
   return `:root {
-${colours.join('')}}
+  color-scheme: light dark;
+${colours.join('')}  /* What notches and rounded corners cover is kept free. */
+  --safe-top: env(safe-area-inset-top, 0px);
+  --safe-right: env(safe-area-inset-right, 0px);
+  --safe-bottom: env(safe-area-inset-bottom, 0px);
+  --safe-left: env(safe-area-inset-left, 0px);
+  --screen-height: calc(100vh - var(--safe-top) - var(--safe-bottom));
+}
 
+@media (prefers-contrast: more) {
+  :root {
+    ${contrast.join('\n    ')}
+  }
+}
+
+:root[data-contrast="more"] {
+  ${contrast.join('\n  ')}
+}
+${hinged ? hingeRules : ''}
 /* Rules of the kinds; those of single controls come after this layer and win over it. */
 @layer kinds {
   *,
@@ -71,6 +107,8 @@ ${colours.join('')}}
 
   body {
     margin: 0;
+    padding: var(--safe-top) var(--safe-right) var(--safe-bottom) var(--safe-left);
+    background: var(--page);
     font-family: "${theme.family}";
     line-height: ${theme.lineHeight};
     font-synthesis: none;
@@ -146,6 +184,33 @@ function splitRule(split: Control, selector: string, { prefixes }: Range): Rule 
   };
 }
 
+/**
+ * A split that keeps its gap at the hinge: on devices with two segments beside each other (CSS Viewport 1, Viewport
+ * Segments), and where a page is tried out as if on one.
+ */
+function hingeSections(split: Control, selector: string): Section[] {
+  const own = ownValues(split, kindOf(split), ['']);
+  if (own.get('hinge') !== true || split.children.length < 2) return [];
+  const start = ['padding', 'border-width'].reduce(
+    (sum, name) => sum + ((own.get(name) as Sides | undefined)?.start ?? 0),
+    0,
+  );
+  const rules = (around: string): Rule[] => [
+    { selector: `${around}${selector}`, css: new Map([['column-gap', 'var(--hinge-width)']]) },
+    {
+      selector: `${around}${selector} > :first-child`,
+      css: new Map([
+        ['flex', 'none'],
+        ['width', `calc(var(--hinge-start) - ${start}px)`],
+      ]),
+    },
+  ];
+  return [
+    { query: undefined, rules: rules(':root[data-hinged] ') },
+    { query: '(horizontal-viewport-segments: 2)', rules: rules('') },
+  ];
+}
+
 /** The sections in which splits of a screen show one pane: one for all screens, or one for each band that differs. */
 function splitSections(screen: Control, stages: readonly { from: number; prefixes: string[] }[]): Section[] {
   const names = effectiveNames(screen);
@@ -171,6 +236,7 @@ function splitSections(screen: Control, stages: readonly { from: number; prefixe
         : [{ query: join(widths), prefixes }];
     });
     const rules = ranges.map((range) => splitRule(control, selector, range));
+    sections.push(...hingeSections(control, selector));
     if (new Set(rules.map((rule) => rule?.container)).size === 1) {
       if (rules[0]) sections.push({ query: undefined, rules: [rules[0]] });
     } else

@@ -53,6 +53,34 @@ export function parseTemplate(text: string): Outcome<Template> {
   });
 }
 
+/** A value with its words changed, its expressions as they are. @returns undefined where a brace is not closed. */
+export function mapWords(text: string, change: (words: string) => string): string | undefined {
+  let made = '';
+  let words = '';
+  const flush = () => {
+    if (words) made += escapeBraces(change(words));
+    words = '';
+  };
+  const read = outcome(() => {
+    for (let index = 0; index < text.length; index++) {
+      const character = text[index]!;
+      const doubled = (character === '{' || character === '}') && text[index + 1] === character;
+      if (character === '{' && !doubled) {
+        const end = closingBrace(text, index);
+        flush();
+        made += text.slice(index, end + 1);
+        index = end;
+      } else {
+        words += character;
+        if (doubled) index++;
+      }
+    }
+    flush();
+    return made;
+  });
+  return read.ok ? read.value : undefined;
+}
+
 /** The index of the brace that closes the one at `open`, past strings and nested braces. */
 function closingBrace(text: string, open: number): number {
   let depth = 0;

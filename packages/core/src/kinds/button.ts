@@ -6,6 +6,7 @@ import { iconAttributes, iconDrawing } from './drawings.ts';
 import { press } from './events.ts';
 import type { Kind, Look, Property } from './kind.ts';
 import { boxLook, disabled, padding, placing, sizing, textLook, words } from './properties.ts';
+import { tabindex } from './tabindex.ts';
 import { textStyleOf } from './words.ts';
 
 /** What a tone paints a button with: its ground, its words, and a line inside its edge. */
@@ -61,6 +62,7 @@ export const buttonProperties: readonly Property[] = [
   tone,
   ...sizing,
   ...placing(),
+  tabindex,
   padding({ default: '9 16' }),
   ...boxLook({ corner: String(theme.corner) }),
   ...textLook({ weight: '600' }).map(({ default: preset, ...rest }) =>

@@ -3,6 +3,7 @@ import { familyType, textSizeType } from '../document/property-types.ts';
 import { theme } from '../document/theme.ts';
 import type { Kind } from './kind.ts';
 import { boxLook, padding, placing, sizing, textLook, words } from './properties.ts';
+import { tabindex } from './tabindex.ts';
 import { textStyleOf, wordsLook } from './words.ts';
 
 const size = 14;
@@ -12,12 +13,13 @@ export const code: Kind = {
   label: 'Code or number',
   group: 'show',
   purpose: 'Words that keep their shape: code, a long number. It scrolls sideways where it is too long.',
-  findBy: ['monospace', 'figures', 'number', 'display', 'pre', 'output'],
+  findBy: ['monospace', 'figures', 'display', 'pre', 'output'],
   container: false,
   properties: [
     words('text', 'Text', { as: 'text', part: 'part-text' }),
     ...sizing,
     ...placing(),
+    tabindex,
     padding({ default: '8 12' }),
     ...boxLook({ background: 'tint', corner: String(theme.corner) }),
     ...textLook().map((property) =>

@@ -1,7 +1,7 @@
 /** Children one below the other. */
-import { flexContent } from './flex-inside.ts';
+import { arrangedContent, likeProperty } from './arrangement.ts';
 import type { Kind } from './kind.ts';
-import { arranging, boxLook, padding, placing, sizing, wrapping } from './properties.ts';
+import { arranging, boxLook, gridTracks, padding, placing, sizing, wrapping } from './properties.ts';
 
 export const column: Kind = {
   name: 'column',
@@ -10,10 +10,19 @@ export const column: Kind = {
   purpose: 'Puts controls one below the other.',
   findBy: ['vertical', 'stack', 'below'],
   container: true,
-  properties: [...sizing, ...placing(), padding(), ...arranging, wrapping, ...boxLook()],
+  properties: [
+    ...sizing,
+    ...placing(),
+    padding(),
+    likeProperty('column'),
+    ...arranging,
+    wrapping,
+    ...gridTracks,
+    ...boxLook(),
+  ],
   events: [],
   starter: { gap: '12' },
-  inside: (values) => ({ content: flexContent(values, 'column') }),
+  inside: (values) => ({ content: arrangedContent(values) }),
   element: () => ({ tag: 'div' }),
   css: `.k-column {
   display: flex;

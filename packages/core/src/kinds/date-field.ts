@@ -2,6 +2,7 @@
 import { dateType } from '../document/property-types.ts';
 import { change } from './events.ts';
 import {
+  bareLineCss,
   entered,
   fieldBox,
   fieldCss,
@@ -11,6 +12,7 @@ import {
   inputAttribute,
   inputAttributes,
   inputCss,
+  middleLine,
 } from './field.ts';
 import type { Kind } from './kind.ts';
 
@@ -29,7 +31,11 @@ export const dateField: Kind = {
   events: [change],
   starter: { label: 'Date' },
   inside: (values, make) =>
-    fieldInside(values, make, fieldBox(values, make, values.text('value') || 'dd.mm.yyyy')),
+    fieldInside(
+      values,
+      make,
+      fieldBox(values, make, values.text('value') || 'dd.mm.yyyy', { line: middleLine }),
+    ),
   element: (values, _, name) =>
     fieldElement(values, name, {
       tag: 'input',
@@ -43,5 +49,5 @@ export const dateField: Kind = {
       },
     }),
   sharedCss: [fieldCss, inputCss],
-  css: '',
+  css: bareLineCss('dateField', middleLine),
 };

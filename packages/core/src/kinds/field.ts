@@ -7,12 +7,14 @@ import { colourValue, theme } from '../document/theme.ts';
 import type { StateType } from '../document/types.ts';
 import type { Values } from '../document/values.ts';
 import type { Box, FlexContent } from '../layout/box.ts';
+import type { TextStyle } from '../text/paragraph.ts';
 import type { Inside, Look, Making, PageElement, PageTarget, Property } from './kind.ts';
 import { boxLook, disabled, padding, placing, sizing, words } from './properties.ts';
+import { tabindex } from './tabindex.ts';
 import { plainWords } from './words.ts';
 
 /** What is entered, one input or several. */
-const inputTarget = (name: string): PageTarget => ({ part: 'part-input', as: 'property', name });
+export const inputTarget = (name: string): PageTarget => ({ part: 'part-input', as: 'property', name });
 
 /** A property whose value is part of what a field holds. */
 export const content = (
@@ -41,7 +43,7 @@ export const placeholder: Property = content('placeholder', 'Placeholder', textT
 });
 
 /** Properties that check what is entered. */
-const checking: readonly Property[] = [
+export const checking: readonly Property[] = [
   content('required', 'Required', flagType, { effect: 'behaviour', page: inputTarget('required') }),
   content('valid', 'Valid when', flagType, {
     effect: 'behaviour',
@@ -66,6 +68,7 @@ export const fieldProperties = (own: readonly Property[]): readonly Property[] =
   disabled(inputTarget('disabled')),
   ...sizing,
   ...placing(),
+  tabindex,
   padding(),
   ...boxLook(),
 ];
@@ -115,17 +118,24 @@ export function fieldInside(values: Values, make: Making, input: Box, beside?: s
   };
 }
 
-/** The box that one types into: as high as the theme says, with words in it on one line. */
+/**
+ * The box that one types into: as high as the theme says, with words in it on one line.
+ *
+ * @param rest `line`: where the line of words stands that a bare field is lined up by; see `bareLineCss`.
+ */
 export function fieldBox(
   values: Values,
   make: Making,
   shown: string,
-  rest: { height?: number; look?: Look } = {},
+  rest: { height?: number; look?: Look; line?: BareLine } = {},
 ): Box {
   const style = plainWords({ noWrap: true });
   const height = (rest.height ?? theme.fieldHeight) * make.scale;
+  const baseline = rest.line
+    ? rest.line.above - 1 + lineBaseline(make, plainWords({ lineHeight: rest.line.lineHeight }))
+    : make.centredBaseline(style, height - 2);
   return make.blank(
-    { width: theme.fieldWidth - 2, height, baseline: make.centredBaseline(style, height - 2) },
+    { width: theme.fieldWidth - 2, height, baseline },
     {
       background: colourValue('sheet'),
       borderColour: colourValue('quiet'),
@@ -139,6 +149,39 @@ export function fieldBox(
   );
 }
 
+/** A line of words in a field without a label: px from the field's top, and its height as a factor. */
+export interface BareLine {
+  readonly above: number;
+  readonly lineHeight: number;
+}
+/** One line in the middle of a field of the usual height. */
+export const middleLine: BareLine = { above: 0, lineHeight: theme.fieldHeight / theme.textSize };
+
+function lineBaseline(make: Making, style: TextStyle): number {
+  const words = make.content('', style);
+  return words.type === 'text' ? words.paragraphs.baseline : 0;
+}
+
+/**
+ * What the platform draws inside some inputs has baselines that differ from system to system. An empty label in front,
+ * which takes no room, gives the field the baseline of a line of words where the input's own stands.
+ */
+export const bareLineCss = (
+  kind: string,
+  { above, lineHeight }: BareLine,
+): string => `.k-${kind} > .part-label:empty {
+  display: block;
+  height: ${above}px;
+  margin-bottom: ${-above - theme.labelGap}px;
+  padding-top: ${above}px;
+  font-size: 1rem;
+  font-weight: 400;
+  line-height: ${lineHeight};
+}
+.k-${kind} > .part-label:empty::before {
+  content: "\\200b" / "";
+}`;
+
 /** Attributes that tie an input to the hint and the message of its field. */
 export const described = (values: Values, name: string): Record<string, string> => {
   const ids = [
@@ -147,7 +190,7 @@ export const described = (values: Values, name: string): Record<string, string> 
   ];
   return ids.length > 0 ? { 'aria-describedby': ids.join(' ') } : {};
 };
-const hasMessage = (values: Values) => values.text('message') !== '' || values.has('valid');
+export const hasMessage = (values: Values) => values.text('message') !== '' || values.has('valid');
 
 /** Attributes that every input of a field has. */
 export const inputAttributes = (values: Values, name: string): Record<string, string | boolean> => ({

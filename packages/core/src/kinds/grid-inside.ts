@@ -7,7 +7,8 @@ const cellWords: readonly string[] = ['start', 'center', 'end', 'stretch'];
 
 export function gridContent(values: Values): GridContent {
   const flow = values.get<{ axis: 'row' | 'column'; dense: boolean }>('flow');
-  const justify = values.get<Align>('justify');
+  // A row starts where nothing is said, cells stretch.
+  const justify = values.own<Align>('justify');
   return {
     type: 'grid',
     columns: values.get<TrackList>('columns') ?? [],

@@ -1,7 +1,12 @@
 /** Children in rows and columns at once. */
-import { gridContent } from './grid-inside.ts';
+import { arrangedContent, likeProperty } from './arrangement.ts';
 import type { Kind } from './kind.ts';
-import { boxLook, cellArranging, gridArranging, padding, placing, sizing } from './properties.ts';
+import { boxLook, cellArranging, gridArranging, padding, placing, sizing, wrapping } from './properties.ts';
+
+/** Gaps are those of rows and columns, too. */
+const tracks = gridArranging.map((property) =>
+  property.name.endsWith('gap') ? property : { ...property, onlyLike: ['grid'] as const },
+);
 
 export const grid: Kind = {
   name: 'grid',
@@ -10,10 +15,19 @@ export const grid: Kind = {
   purpose: 'Puts controls in rows and columns that line up.',
   findBy: ['table', 'cells', 'tiles', 'cards', 'places'],
   container: true,
-  properties: [...sizing, ...placing(), padding(), ...gridArranging, ...cellArranging, ...boxLook()],
+  properties: [
+    ...sizing,
+    ...placing(),
+    padding(),
+    likeProperty('grid'),
+    ...tracks,
+    ...cellArranging,
+    wrapping,
+    ...boxLook(),
+  ],
   events: [],
   starter: { columns: '1fr 1fr', gap: '12' },
-  inside: (values) => ({ content: gridContent(values) }),
+  inside: (values) => ({ content: arrangedContent(values) }),
   element: () => ({ tag: 'div' }),
   css: `.k-grid {
   display: grid;

@@ -6,7 +6,7 @@
 import type { PropertyType } from '../document/property-types.ts';
 import type { Control, Project, StateType } from '../document/types.ts';
 import type { Values } from '../document/values.ts';
-import type { Box, Content } from '../layout/box.ts';
+import type { Box, Content, HingeInside } from '../layout/box.ts';
 import type { TextStyle } from '../text/paragraph.ts';
 
 /** Where a property stands among the questions that the interface asks. */
@@ -48,6 +48,8 @@ export interface Property {
   /** Kinds of parents in which alone it means something, or means nothing; the interface shows it by that. */
   readonly onlyIn?: readonly string[];
   readonly notIn?: readonly string[];
+  /** Ways of arranging its own children in which alone it means something; the interface shows it by that. */
+  readonly onlyLike?: readonly ('row' | 'column' | 'grid')[];
 }
 
 /** An event of a control, `on.NAME` in the source. */
@@ -83,6 +85,8 @@ export interface Making {
   /** The reader's text scale. */
   readonly scale: number;
   readonly rightToLeft: boolean;
+  /** Where the screen folds; undefined: nowhere. */
+  readonly hinge: HingeInside | undefined;
 }
 
 /** How a box is painted. Colours are CSS colours. */

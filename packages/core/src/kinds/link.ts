@@ -12,6 +12,7 @@ import {
   textLook,
   words,
 } from './properties.ts';
+import { tabindex } from './tabindex.ts';
 import { textStyleOf, wordsLook } from './words.ts';
 
 /** The address that a destination has on a page: a screen is a fragment of it. */
@@ -38,6 +39,7 @@ export const link: Kind = {
     },
     ...sizing,
     ...placing(),
+    tabindex,
     padding(),
     ...boxLook(),
     ...textLook({ colour: 'accent' }),

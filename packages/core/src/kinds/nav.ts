@@ -1,15 +1,25 @@
 /** The places of the application: which screens there are, and a way to each of them. */
-import { navFormType, placesType, textType } from '../document/property-types.ts';
+import { type Entry, navFormType, placesType, textType } from '../document/property-types.ts';
 import { theme } from '../document/theme.ts';
 import { inForce } from '../document/types.ts';
+import type { Values } from '../document/values.ts';
 import type { FlexContent } from '../layout/box.ts';
+import { iconAttributes, iconDrawing } from './drawings.ts';
 import type { Kind } from './kind.ts';
 import { addressTo } from './link.ts';
 import { entriesOf } from './options.ts';
-import { boxLook, padding, paneGap, placing, sizing, textLook } from './properties.ts';
+import { boxLook, padding, paneGap, placing, sizing, textLook, wrapping } from './properties.ts';
+import { tabindex } from './tabindex.ts';
 import { textStyleOf, wordsLook } from './words.ts';
 
 type Form = 'bar' | 'rail' | 'panel';
+
+/** Between an icon and its words, where it stands above or beside them, px. */
+const iconGap = { above: 2, beside: 12 };
+
+/** Names of icons by screen. */
+const iconsOf = (values: Values): ReadonlyMap<string, string> =>
+  new Map((values.get<readonly Entry[]>('icons') ?? []).map(({ value, label }) => [value, label]));
 
 export const nav: Kind = {
   name: 'nav',
@@ -22,6 +32,15 @@ export const nav: Kind = {
     {
       name: 'options',
       label: 'Screens',
+      group: 'content',
+      type: placesType,
+      effect: 'layout',
+      perBand: false,
+      page: { as: 'inside' },
+    },
+    {
+      name: 'icons',
+      label: 'Icons',
       group: 'content',
       type: placesType,
       effect: 'layout',
@@ -49,8 +68,10 @@ export const nav: Kind = {
     },
     ...sizing,
     ...placing(),
+    tabindex,
     padding(),
     ...paneGap,
+    { ...wrapping, onlyLike: ['row', 'column', 'grid'] },
     ...boxLook(),
     ...textLook({ weight: String(theme.labelWeight), colour: 'accent' }),
   ],
@@ -78,35 +99,63 @@ export const nav: Kind = {
       direction: form === 'bar' ? 'row' : 'column',
       align: 'stretch',
       justify: form === 'bar' ? 'evenly' : 'start',
-      wrap: false,
+      wrap: values.flag('wrap'),
       rowGap: gap,
       columnGap: gap,
     };
+    const place: FlexContent = {
+      type: 'flex',
+      direction: form === 'panel' ? 'row' : 'column',
+      align: 'center',
+      justify: form === 'panel' ? 'start' : 'center',
+      wrap: false,
+      rowGap: iconGap.above,
+      columnGap: iconGap.beside,
+    };
+    const side = theme.iconSize * make.scale;
+    const icons = iconsOf(values);
     return {
       content,
-      parts: entriesOf(values).map(({ label }) =>
-        make.words(label, style, look, {
+      parts: entriesOf(values).map(({ value, label }) => {
+        const icon = icons.get(value);
+        const drawn = make.blank(
+          { width: side, height: side },
+          { ...(look.colour ? { colour: look.colour } : {}), drawing: iconDrawing(make.icon(icon ?? '')) },
+          { width: side, height: side },
+        );
+        return make.group(place, [...(icon ? [drawn] : []), make.words(label, style, look)], {
           padding: { top: block, bottom: block, start: inline, end: inline },
-        }),
-      ),
+        });
+      }),
     };
   },
-  element: (values) => ({
-    tag: 'nav',
-    attributes: { 'aria-label': values.text('label') },
-    children: entriesOf(values).map(({ value, label }) => ({
-      tag: 'a',
-      classes: ['part-place'],
-      attributes: { href: addressTo(value) },
-      text: label,
-    })),
-  }),
+  element(values) {
+    const icons = iconsOf(values);
+    return {
+      tag: 'nav',
+      attributes: { 'aria-label': values.text('label') },
+      children: entriesOf(values).map(({ value, label }) => {
+        const icon = icons.get(value);
+        return {
+          tag: 'a',
+          classes: ['part-place'],
+          attributes: { href: addressTo(value) },
+          children: [
+            ...(icon ? [{ tag: 'svg', attributes: iconAttributes, icon }] : []),
+            { tag: 'span', text: label },
+          ],
+        };
+      }),
+    };
+  },
   declares: (own) =>
     own.has('form')
       ? [
           ['flex-direction', own.get('form') === 'bar' ? 'row' : 'column'],
           ['justify-content', own.get('form') === 'bar' ? 'space-evenly' : 'start'],
           ['text-align', own.get('form') === 'panel' ? 'start' : 'center'],
+          ['--place', own.get('form') === 'panel' ? 'row' : 'column'],
+          ['--place-justify', own.get('form') === 'panel' ? 'start' : 'center'],
         ]
       : [],
   css: `.k-nav {
@@ -117,17 +166,28 @@ export const nav: Kind = {
   text-align: center;
 }
 .k-nav > .part-place {
-  display: block;
+  display: flex;
+  flex-direction: var(--place, column);
+  align-items: center;
+  justify-content: var(--place-justify, center);
+  gap: ${iconGap.above}px ${iconGap.beside}px;
   padding: ${theme.cellPadding.block}px ${theme.cellPadding.inline}px;
   border-radius: ${theme.corner}px;
   color: inherit;
   text-decoration: none;
   white-space-collapse: preserve-breaks;
 }
+.k-nav > .part-place > svg {
+  flex: none;
+  width: ${theme.iconSize / 16}rem;
+  height: ${theme.iconSize / 16}rem;
+}
 .k-nav > .part-place[aria-current="page"] {
   background: var(--tint);
 }
-.k-nav > .part-place:hover {
-  text-decoration: underline;
+@media (hover: hover) {
+  :root:not([data-pointer="touch"]) .k-nav > .part-place:hover {
+    text-decoration: underline;
+  }
 }`,
 };

@@ -21,7 +21,7 @@ export const numberField: Kind = {
   label: 'Stepper',
   group: 'ask',
   purpose: 'Asks for a count or another number, with steps up and down.',
-  findBy: ['count', 'amount', 'how many', 'quantity', 'stepper', 'spin'],
+  findBy: ['number', 'count', 'amount', 'how many', 'quantity', 'stepper', 'spin'],
   container: false,
   properties: fieldProperties([
     entered(amountType, ['number', 'text']),

@@ -3,6 +3,7 @@ import { textType } from '../document/property-types.ts';
 import { theme } from '../document/theme.ts';
 import { change } from './events.ts';
 import {
+  bareLineCss,
   entered,
   fieldBox,
   fieldCss,
@@ -11,6 +12,7 @@ import {
   fieldProperties,
   inputAttributes,
   inputCss,
+  middleLine,
 } from './field.ts';
 import type { Kind } from './kind.ts';
 
@@ -24,7 +26,8 @@ export const pictureField: Kind = {
   properties: fieldProperties([entered(textType, ['text'], { part: 'part-input', as: 'file' })]),
   events: [change],
   starter: { label: 'Photo of the pass' },
-  inside: (values, make) => fieldInside(values, make, fieldBox(values, make, 'Choose a picture')),
+  inside: (values, make) =>
+    fieldInside(values, make, fieldBox(values, make, 'Choose a picture', { line: middleLine })),
   element: (values, _, name) =>
     fieldElement(values, name, {
       tag: 'input',
@@ -32,7 +35,8 @@ export const pictureField: Kind = {
       attributes: { type: 'file', accept: 'image/*', ...inputAttributes(values, name) },
     }),
   sharedCss: [fieldCss, inputCss],
-  css: `.k-pictureField > .part-input {
+  css: `${bareLineCss('pictureField', middleLine)}
+.k-pictureField > .part-input {
   line-height: ${(theme.fieldHeight - 2) / 16}rem;
 }
 .k-pictureField > .part-input::file-selector-button {

@@ -4,6 +4,7 @@ import {
   aspectType,
   cellAlignType,
   colourType,
+  entriesType,
   factorType,
   familyType,
   flagType,
@@ -98,6 +99,15 @@ export function placing(rest: { alignSelf?: string } = {}): readonly Property[] 
     pin('center-y', 'Centre down', offsetType),
     { name: 'order', label: 'Order', group: 'place', type: orderType, notIn: onPinboard, ...layout },
     { name: 'hidden', label: 'Hidden', group: 'place', type: flagType, ...layout },
+    { name: 'locked', label: 'Locked', group: 'place', type: flagType, effect: 'behaviour', perBand: false },
+    {
+      name: 'ignore',
+      label: 'Checks ignored',
+      group: 'place',
+      type: entriesType,
+      effect: 'behaviour',
+      perBand: false,
+    },
   ];
 }
 
@@ -150,7 +160,21 @@ export const gridArranging: readonly Property[] = [
 /** One gap between two panes. */
 export const paneGap: readonly Property[] = gaps.filter(({ name }) => name === 'gap');
 
-export const wrapping: Property = { name: 'wrap', label: 'Wrap', group: 'inside', type: flagType, ...layout };
+export const wrapping: Property = {
+  name: 'wrap',
+  label: 'Wrap',
+  group: 'inside',
+  type: flagType,
+  onlyLike: ['row', 'column'],
+  ...layout,
+};
+
+const gapNames = gaps.map(({ name }) => name);
+
+/** The tracks of what may be like a grid at some widths. */
+export const gridTracks: readonly Property[] = gridArranging
+  .filter(({ name }) => !gapNames.includes(name))
+  .map((property) => ({ ...property, onlyLike: ['grid'] }));
 
 /** The look of a box. */
 export function boxLook(defaults: { background?: string; corner?: string } = {}): readonly Property[] {

@@ -1,11 +1,8 @@
 /** Its children once for each item of a list. */
-import { identifierType, likeType, listType } from '../document/property-types.ts';
-import { flexContent } from './flex-inside.ts';
-import { gridContent } from './grid-inside.ts';
+import { identifierType, listType } from '../document/property-types.ts';
+import { arrangedContent, likeProperty } from './arrangement.ts';
 import type { Kind } from './kind.ts';
-import { arranging, boxLook, gridArranging, padding, placing, sizing, wrapping } from './properties.ts';
-
-const gapNames = ['gap', 'row-gap', 'column-gap'];
+import { arranging, boxLook, gridTracks, padding, placing, sizing, wrapping } from './properties.ts';
 
 /** Most items that one repeat shows. */
 export const mostItems = 10_000;
@@ -28,37 +25,21 @@ export const repeat: Kind = {
       effect: 'behaviour',
       perBand: false,
     },
-    {
-      name: 'like',
-      label: 'Like',
-      group: 'inside',
-      type: likeType,
-      default: 'column',
-      effect: 'layout',
-      perBand: true,
-    },
+    likeProperty('column'),
     ...sizing,
     ...placing(),
     padding(),
-    // Like a row it starts, like a grid it stretches where nothing is said.
-    ...arranging.map(({ default: preset, ...rest }) =>
-      rest.name === 'justify' || preset === undefined ? rest : { ...rest, default: preset },
-    ),
+    ...arranging,
     wrapping,
-    ...gridArranging.filter(({ name }) => !gapNames.includes(name)),
+    ...gridTracks,
     ...boxLook(),
   ],
   events: [],
   starter: { each: '{[1, 2, 3]}', gap: '12' },
-  inside(values) {
-    const like = values.get<'row' | 'column' | 'grid'>('like') ?? 'column';
-    return { content: like === 'grid' ? gridContent(values) : flexContent(values, like) };
-  },
+  inside: (values) => ({ content: arrangedContent(values) }),
   element: () => ({ tag: 'div' }),
   css: `.k-repeat {
   display: flex;
   flex-direction: column;
-  align-items: stretch;
-  justify-items: stretch;
 }`,
 };

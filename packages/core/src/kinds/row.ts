@@ -1,7 +1,7 @@
 /** Children side by side. */
-import { flexContent } from './flex-inside.ts';
+import { arrangedContent, likeProperty } from './arrangement.ts';
 import type { Kind } from './kind.ts';
-import { arranging, boxLook, padding, placing, sizing, wrapping } from './properties.ts';
+import { arranging, boxLook, gridTracks, padding, placing, sizing, wrapping } from './properties.ts';
 
 export const row: Kind = {
   name: 'row',
@@ -10,10 +10,19 @@ export const row: Kind = {
   purpose: 'Puts controls side by side.',
   findBy: ['horizontal', 'side by side', 'line'],
   container: true,
-  properties: [...sizing, ...placing(), padding(), ...arranging, wrapping, ...boxLook()],
+  properties: [
+    ...sizing,
+    ...placing(),
+    padding(),
+    likeProperty('row'),
+    ...arranging,
+    wrapping,
+    ...gridTracks,
+    ...boxLook(),
+  ],
   events: [],
   starter: { gap: '12' },
-  inside: (values) => ({ content: flexContent(values, 'row') }),
+  inside: (values) => ({ content: arrangedContent(values) }),
   element: () => ({ tag: 'div' }),
   css: `.k-row {
   display: flex;

@@ -89,11 +89,11 @@ export const screen: Kind = {
   css: `.k-screen {
   display: flex;
   flex-direction: column;
-  min-height: 100vh;
+  min-height: var(--screen-height);
   background: var(--page);
 }
 .k-screen.has-bars {
-  height: 100vh;
+  height: var(--screen-height);
 }
 .k-screen > .part-middle {
   display: flex;

@@ -4,6 +4,7 @@ import type { ScrollContent } from '../layout/box.ts';
 import { flexContent } from './flex-inside.ts';
 import type { Kind } from './kind.ts';
 import { arranging, boxLook, padding, placing, sizing } from './properties.ts';
+import { tabindex } from './tabindex.ts';
 
 export const scroll: Kind = {
   name: 'scroll',
@@ -24,6 +25,7 @@ export const scroll: Kind = {
     },
     ...sizing,
     ...placing(),
+    tabindex,
     padding(),
     ...arranging,
     ...boxLook(),

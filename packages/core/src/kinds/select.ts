@@ -5,6 +5,7 @@ import type { Values } from '../document/values.ts';
 import { asBackground, chevron } from './drawings.ts';
 import { change } from './events.ts';
 import {
+  bareLineCss,
   entered,
   fieldBox,
   fieldCss,
@@ -13,6 +14,7 @@ import {
   fieldProperties,
   inputAttributes,
   inputCss,
+  middleLine,
   placeholder,
 } from './field.ts';
 import type { Kind } from './kind.ts';
@@ -45,6 +47,7 @@ export const select: Kind = {
         labelOf(values) || (values.text('placeholder') ? '' : (entriesOf(values)[0]?.label ?? '')),
         {
           look: { drawing: chevron },
+          line: middleLine,
         },
       ),
     ),
@@ -68,7 +71,8 @@ export const select: Kind = {
     });
   },
   sharedCss: [fieldCss, inputCss],
-  css: `.k-select > .part-input {
+  css: `${bareLineCss('select', middleLine)}
+.k-select > .part-input {
   padding-inline-end: ${theme.fieldPadding * 2 + 8}px;
   background: var(--sheet) ${asBackground(chevron, '#5b655f')} right ${theme.fieldPadding - 2}px center / 16px no-repeat;
 }

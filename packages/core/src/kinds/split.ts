@@ -1,9 +1,22 @@
 /** Two panes that become one where there is no room. */
 import { flagType, paneType, ratioType } from '../document/property-types.ts';
-import type { SplitContent } from '../layout/box.ts';
+import type { Values } from '../document/values.ts';
+import type { HingeInside, SplitContent } from '../layout/box.ts';
 import { gapsOf } from './flex-inside.ts';
 import type { Kind } from './kind.ts';
 import { boxLook, padding, paneGap, placing, sizing } from './properties.ts';
+
+/** How wide the panes of a split are that lies across a whole screen, on both sides of where the screen folds. */
+function sidesOfHinge(
+  values: Values,
+  { start, width, room }: HingeInside,
+): { sides: readonly [number, number]; gap: number } {
+  const padding = values.sides('padding');
+  const border = values.sides('border-width');
+  const before = start - (padding?.start ?? 0) - (border?.start ?? 0);
+  const behind = room - start - width - (padding?.end ?? 0) - (border?.end ?? 0);
+  return { sides: [Math.max(1, before), Math.max(1, behind)], gap: width };
+}
 
 export const split: Kind = {
   name: 'split',
@@ -36,8 +49,6 @@ export const split: Kind = {
     {
       name: 'hinge',
       label: 'Gap at the hinge',
-      // Read and kept; shown once there are folding sizes for it to act on.
-      onlyIn: [],
       group: 'inside',
       type: flagType,
       effect: 'layout',
@@ -52,18 +63,28 @@ export const split: Kind = {
   events: [],
   starter: { ratio: '1/2', gap: '16' },
   starterChildren: ['column', 'column'],
-  inside(values, _, children) {
-    const ratio = values.get<readonly [number, number]>('ratio') ?? [1, 1];
+  inside(values, make, children) {
+    const folded = values.flag('hinge') && make.hinge ? sidesOfHinge(values, make.hinge) : undefined;
+    const ratio = folded?.sides ?? values.get<readonly [number, number]>('ratio') ?? [1, 1];
+    const show = values.get<SplitContent['show']>('show') ?? 'first';
+    // The panes are named by the document, but stand by their `order`.
+    const [one, other] = children;
+    const swapped = one && other && one.style.order > other.style.order;
     return {
       content: {
         type: 'split',
-        ratio,
-        columnGap: gapsOf(values).columnGap,
-        show: values.get<SplitContent['show']>('show') ?? 'first',
+        ratio: swapped && !folded ? [ratio[1], ratio[0]] : ratio,
+        columnGap: folded?.gap ?? gapsOf(values).columnGap,
+        show: swapped ? (show === 'first' ? 'second' : 'first') : show,
       },
       // A pane takes its part of the width, whatever width it asks for.
       parts: children.flatMap((child, index) =>
-        child ? { ...child, style: { ...child.style, width: { share: ratio[index] ?? 1 } } } : [],
+        child
+          ? {
+              ...child,
+              style: { ...child.style, width: { share: ratio[folded && swapped ? 1 - index : index] ?? 1 } },
+            }
+          : [],
       ),
     };
   },

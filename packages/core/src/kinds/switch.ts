@@ -1,11 +1,8 @@
 /** On or off, at once. */
-import { flagType } from '../document/property-types.ts';
 import { colourValue, theme } from '../document/theme.ts';
 import { noSides } from '../layout/box.ts';
-import { change } from './events.ts';
-import type { Drawing, Kind } from './kind.ts';
-import { boxLook, disabled, padding, placing, sizing, textLook, words } from './properties.ts';
-import { textStyleOf, wordsLook } from './words.ts';
+import type { Drawing } from './kind.ts';
+import { ticked } from './ticked.ts';
 
 const { switchWidth, switchHeight, switchThumb } = theme;
 const inset = (switchHeight - switchThumb) / 2;
@@ -25,39 +22,17 @@ const thumb = (on: boolean): Drawing => ({
   place: 'middle',
 });
 
-export const switchKind: Kind = {
+export const switchKind = ticked({
   name: 'switch',
   label: 'Switch',
-  group: 'ask',
   purpose: 'Turns something on or off, at once.',
   findBy: ['yes no', 'on off', 'toggle', 'setting', 'boolean'],
-  container: false,
-  properties: [
-    words('label', 'Label', { as: 'text', part: 'part-label' }),
-    {
-      name: 'checked',
-      label: 'On',
-      group: 'content',
-      type: flagType,
-      effect: 'look',
-      perBand: false,
-      twoWay: ['boolean'],
-      page: { part: 'part-input', as: 'property', name: 'checked' },
-    },
-    disabled({ part: 'part-input', as: 'property', name: 'disabled' }),
-    ...sizing,
-    ...placing(),
-    padding(),
-    ...boxLook(),
-    ...textLook(),
-  ],
-  events: [change],
+  on: 'On',
   starter: { label: 'Quiet hours' },
-  inside(values, make) {
-    const style = textStyleOf(values);
+  box(values, make) {
     const on = values.flag('checked');
     const [width, height] = [switchWidth * make.scale, switchHeight * make.scale];
-    const track = make.blank(
+    return make.blank(
       { width, height },
       {
         background: colourValue(on ? 'accent' : 'quiet'),
@@ -71,42 +46,9 @@ export const switchKind: Kind = {
         margin: { ...noSides, top: ((theme.textSize * theme.lineHeight - switchHeight) / 2) * make.scale },
       },
     );
-    return {
-      content: {
-        type: 'flex',
-        direction: 'row',
-        align: 'start',
-        justify: 'start',
-        wrap: false,
-        rowGap: 0,
-        columnGap: theme.checkGap,
-      },
-      parts: [track, make.words(values.text('label'), style, wordsLook(values, style, 'start'))],
-      look: values.flag('disabled') ? { opacity: 0.5 } : {},
-    };
   },
-  element: (values) => ({
-    tag: 'label',
-    children: [
-      {
-        tag: 'input',
-        classes: ['part-input'],
-        attributes: {
-          type: 'checkbox',
-          role: 'switch',
-          checked: values.flag('checked'),
-          disabled: values.flag('disabled'),
-        },
-      },
-      { tag: 'span', classes: ['part-label'], text: values.text('label') },
-    ],
-  }),
-  css: `.k-switch {
-  display: flex;
-  align-items: start;
-  gap: ${theme.checkGap}px;
-}
-.k-switch > .part-input {
+  input: { classes: [], role: 'switch' },
+  css: `.k-switch > .part-input {
   appearance: none;
   flex: none;
   width: ${switchWidth / 16}rem;
@@ -130,11 +72,5 @@ export const switchKind: Kind = {
 }
 .k-switch > .part-input:checked::before {
   margin-inline-start: auto;
-}
-.k-switch > .part-label {
-  white-space-collapse: preserve-breaks;
-}
-.k-switch:has(> .part-input:disabled) {
-  opacity: 0.5;
 }`,
-};
+});

@@ -8,6 +8,7 @@ import { content, fieldContent } from './field.ts';
 import type { Kind, PageElement } from './kind.ts';
 import { boxLook, padding, placing, sizing } from './properties.ts';
 import { mostItems } from './repeat.ts';
+import { tabindex } from './tabindex.ts';
 import { plainWords } from './words.ts';
 
 const headStyle = plainWords({ weight: theme.captionWeight, size: theme.labelSize });
@@ -72,6 +73,7 @@ export const table: Kind = {
     }),
     ...sizing,
     ...placing(),
+    tabindex,
     padding(),
     ...boxLook(),
   ],

@@ -7,6 +7,7 @@ import { change } from './events.ts';
 import type { Kind } from './kind.ts';
 import { entriesOf } from './options.ts';
 import { boxLook, padding, paneGap, placing, sizing } from './properties.ts';
+import { tabindex } from './tabindex.ts';
 import { plainWords } from './words.ts';
 
 /** Index of the open panel. */
@@ -60,6 +61,7 @@ export const tabs: Kind = {
     },
     ...sizing,
     ...placing(),
+    tabindex,
     padding(),
     ...paneGap,
     ...boxLook(),
@@ -135,6 +137,8 @@ export const tabs: Kind = {
 }
 .k-tabs > .part-tabs > button {
   appearance: none;
+  display: flex;
+  align-items: start;
   padding: ${block}px ${inline}px;
   border-bottom: 2px solid transparent;
   background: none;

@@ -4,6 +4,8 @@ import { theme } from '../document/theme.ts';
 import { lineHeightOf } from '../text/units.ts';
 import { change } from './events.ts';
 import {
+  type BareLine,
+  bareLineCss,
   content,
   entered,
   fieldBox,
@@ -17,8 +19,10 @@ import {
 } from './field.ts';
 import type { Kind } from './kind.ts';
 
-/** Room above and below the lines, its border included. */
-const frame = 2 * 9 + 2;
+/** Room above the lines, and below them, its border aside. */
+const room = 9;
+const frame = 2 * room + 2;
+const firstLine: BareLine = { above: room + 1, lineHeight: theme.lineHeight };
 
 export const textArea: Kind = {
   name: 'textArea',
@@ -42,10 +46,11 @@ export const textArea: Kind = {
     const rows = values.number('rows') ?? 3;
     // The lines grow with the reader's text scale, the room around them does not.
     const height = rows * lineHeightOf(theme.textSize * make.scale, theme.lineHeight) + frame;
-    const [firstLine = ''] = (values.text('value') || values.text('placeholder')).split('\n');
+    const [first = ''] = (values.text('value') || values.text('placeholder')).split('\n');
     const box = fieldBox(values, make, values.text('value'), {
       height: height / make.scale,
-      look: { inner: { text: firstLine, padding: theme.fieldPadding, top: 9 } },
+      look: { inner: { text: first, padding: theme.fieldPadding, top: room } },
+      line: firstLine,
     });
     return fieldInside(values, make, box);
   },
@@ -61,9 +66,10 @@ export const textArea: Kind = {
       text: values.text('value'),
     }),
   sharedCss: [fieldCss, inputCss],
-  css: `.k-textArea > .part-input {
+  css: `${bareLineCss('textArea', firstLine)}
+.k-textArea > .part-input {
   height: auto;
-  padding: 9px ${theme.fieldPadding}px;
+  padding: ${room}px ${theme.fieldPadding}px;
   line-height: ${theme.lineHeight};
   resize: none;
 }`,

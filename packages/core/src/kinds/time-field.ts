@@ -2,6 +2,7 @@
 import { timeType } from '../document/property-types.ts';
 import { change } from './events.ts';
 import {
+  bareLineCss,
   entered,
   fieldBox,
   fieldCss,
@@ -11,6 +12,7 @@ import {
   inputAttribute,
   inputAttributes,
   inputCss,
+  middleLine,
 } from './field.ts';
 import type { Kind } from './kind.ts';
 
@@ -29,7 +31,7 @@ export const timeField: Kind = {
   events: [change],
   starter: { label: 'Time' },
   inside: (values, make) =>
-    fieldInside(values, make, fieldBox(values, make, values.text('value') || '--:--')),
+    fieldInside(values, make, fieldBox(values, make, values.text('value') || '--:--', { line: middleLine })),
   element: (values, _, name) =>
     fieldElement(values, name, {
       tag: 'input',
@@ -43,5 +45,5 @@ export const timeField: Kind = {
       },
     }),
   sharedCss: [fieldCss, inputCss],
-  css: '',
+  css: bareLineCss('timeField', middleLine),
 };

@@ -86,6 +86,13 @@ export interface BoxStyle {
   readonly edge: Edge | undefined;
 }
 
+/** Where a screen folds: from its start side to the fold, how wide that is, and the screen's own width. CSS px. */
+export interface HingeInside {
+  readonly start: number;
+  readonly width: number;
+  readonly room: number;
+}
+
 export type Edge = 'top' | 'bottom' | 'start' | 'end';
 
 /** What a box has that nothing was said about. */
@@ -120,8 +127,6 @@ export interface FlexContent {
   readonly columnGap: number;
   /** Centred children that do not fit begin at the start instead (Align 3 §4.4, `safe`). */
   readonly safe?: boolean;
-  /** In a right-to-left page; places count from the start all the same, only inline baselines lie at the end. */
-  readonly rightToLeft?: boolean;
 }
 
 /** One end of a track's range: px, a part of the grid, `auto` and the like, or parts of what is left (Grid 1 §7.2). */
@@ -160,8 +165,6 @@ export interface GridContent {
   readonly columnGap: number;
   /** All children in the first cell, over each other. */
   readonly layers: boolean;
-  /** In a right-to-left page; see `FlexContent`. */
-  readonly rightToLeft?: boolean;
 }
 
 /** Children held at edges or centre lines (CSS Positioned Layout 3). */
@@ -240,6 +243,11 @@ export interface Box {
    * wraps.
    */
   readonly widthAsksHeight: boolean;
+  /**
+   * Whether not every decision about it is written down in a sweep: sizes that follow from heights by a ratio, and
+   * tracks, are partly worked out without.
+   */
+  readonly partlySilent: boolean;
   /** What the engine has worked out about this box; belongs to the engine. */
   readonly known: Known;
 }
@@ -259,7 +267,12 @@ export interface Known {
 }
 
 /** Makes a box with nothing known about it yet. */
-export function makeBox(box: Omit<Box, 'known' | 'heightMatters' | 'widthAsksHeight'>): Box {
+export function makeBox(box: Omit<Box, 'known' | 'heightMatters' | 'widthAsksHeight' | 'partlySilent'>): Box {
+  const widthAsksHeight =
+    box.style.aspect !== undefined ||
+    box.content.type === 'picture' ||
+    (box.content.type === 'flex' && box.content.wrap && box.content.direction === 'column') ||
+    box.children.some((child) => child.widthAsksHeight);
   return {
     control: box.control,
     style: box.style,
@@ -268,11 +281,11 @@ export function makeBox(box: Omit<Box, 'known' | 'heightMatters' | 'widthAsksHei
     look: box.look,
     items: box.items,
     heightMatters: askHeight(box.content, box.children),
-    widthAsksHeight:
-      box.style.aspect !== undefined ||
-      box.content.type === 'picture' ||
-      (box.content.type === 'flex' && box.content.wrap && box.content.direction === 'column') ||
-      box.children.some((child) => child.widthAsksHeight),
+    widthAsksHeight,
+    partlySilent:
+      widthAsksHeight ||
+      (box.content.type === 'grid' && !box.content.layers) ||
+      box.children.some((child) => child.partlySilent),
     known: { widths: undefined, laid: [], recorded: [], swept: undefined, plain: undefined, explained: [] },
   };
 }

@@ -5,6 +5,7 @@ import { type Asset, type Control, inForce } from '../document/types.ts';
 import { type Circumstances, prefixesInForce, type Values, valuesOf } from '../document/values.ts';
 import type { Scope } from '../expression/evaluate.ts';
 import { iconShapes } from '../icons/icon-set.ts';
+import { type Arrangement, arrangementOf } from '../kinds/arrangement.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import type { Kind, Look, Making } from '../kinds/kind.ts';
 import { mostItems } from '../kinds/repeat.ts';
@@ -18,6 +19,7 @@ import {
   type Content,
   type Fraction,
   type GridArea,
+  type HingeInside,
   makeBox,
   noSides,
   noStyle,
@@ -26,7 +28,6 @@ import {
   type Sides,
   type Size,
 } from './box.ts';
-
 import { sizesWithRatio } from './ratio.ts';
 
 /** What boxes depend on besides the controls themselves. */
@@ -35,11 +36,14 @@ export interface Surroundings extends Circumstances {
   readonly assets: readonly Asset[];
   readonly textScale: number;
   readonly rightToLeft: boolean;
+  readonly hinge?: HingeInside | undefined;
 }
 
 /** Where a box is being made: what it stands in, and which item of which repeats it shows. */
 interface Spot {
   readonly parent: Kind | undefined;
+  /** How the parent arranges what is in it. */
+  readonly arrangement: Arrangement | undefined;
   readonly scope: Scope;
   readonly items: readonly number[];
 }
@@ -49,7 +53,10 @@ const noItems: readonly number[] = [];
 /** Makes boxes; keeps those of controls that did not change, so that their layout is kept too. */
 export class Builder {
   /** By control; a control that moved to another kind of container is made anew. */
-  private readonly made = new WeakMap<Control, { parent: Kind | undefined; box: Box | undefined }>();
+  private readonly made = new WeakMap<
+    Control,
+    Pick<Spot, 'parent' | 'arrangement'> & { box: Box | undefined }
+  >();
   private readonly make: Making;
 
   private readonly around: Surroundings;
@@ -76,7 +83,7 @@ export class Builder {
           margin: keptSides(place.margin),
           padding: keptSides(place.padding),
         },
-        content: this.directed(content),
+        content,
         children: inOrder(children),
         look: scaleLook(look, textScale),
         items: noItems,
@@ -84,6 +91,7 @@ export class Builder {
     this.make = {
       scale: textScale,
       rightToLeft,
+      hinge: around.hinge,
       content,
       words: (text, style, look, place) => part(content(text, style), [], look, place),
       blank: ({ width, height, ...rest }, look, place) =>
@@ -103,23 +111,22 @@ export class Builder {
 
   /** The box of a screen; undefined where it is hidden. */
   box(screen: Control): Box | undefined {
-    return this.at(screen, { parent: undefined, scope: this.around.scope, items: noItems });
+    return this.at(screen, {
+      parent: undefined,
+      arrangement: undefined,
+      scope: this.around.scope,
+      items: noItems,
+    });
   }
 
   private at(control: Control, spot: Spot): Box | undefined {
     // What a repeat shows depends on the item too; the repeat itself is kept as a whole.
     if (spot.items.length > 0) return this.anew(control, spot);
     const known = this.made.get(control);
-    if (known && known.parent === spot.parent) return known.box;
+    if (known && known.parent === spot.parent && known.arrangement === spot.arrangement) return known.box;
     const box = this.anew(control, spot);
-    this.made.set(control, { parent: spot.parent, box });
+    this.made.set(control, { parent: spot.parent, arrangement: spot.arrangement, box });
     return box;
-  }
-
-  private directed(content: Content): Content {
-    return this.around.rightToLeft && (content.type === 'flex' || content.type === 'grid')
-      ? { ...content, rightToLeft: true }
-      : content;
   }
 
   private anew(control: Control, spot: Spot): Box | undefined {
@@ -135,9 +142,9 @@ export class Builder {
     return makeBox({
       control: control.id,
       style: inside.style
-        ? { ...styleOf(values, spot.parent), ...inside.style }
-        : styleOf(values, spot.parent),
-      content: this.directed(inside.content),
+        ? { ...styleOf(values, spot.arrangement), ...inside.style }
+        : styleOf(values, spot.arrangement),
+      content: inside.content,
       children: inOrder(parts),
       look: scaleLook(lookOf(values, inside.look), this.around.textScale),
       items: spot.items,
@@ -147,14 +154,15 @@ export class Builder {
   /** The boxes of a container's children; of a repeat's for each item in turn. */
   private childrenOf(control: Control, kind: Kind, values: Values, spot: Spot): (Box | undefined)[] {
     if (!kind.container) return [];
-    const below = { ...spot, parent: kind };
+    const arrangement = arrangementOf(kind.name, (property) => values.get(property));
+    const below = { ...spot, parent: kind, arrangement };
     if (kind.name !== 'repeat') return control.children.map((child) => this.at(child, below));
     const list = (values.get<readonly unknown[]>('each') ?? []).slice(0, mostItems);
     const name = values.text('as');
     return list.flatMap((item, index) => {
       const scope: Scope = (wanted) => (wanted === name ? item : spot.scope(wanted));
       const items = [...spot.items, index];
-      return control.children.map((child) => this.at(child, { parent: kind, scope, items }));
+      return control.children.map((child) => this.at(child, { ...below, scope, items }));
     });
   }
 }
@@ -176,9 +184,9 @@ const keptSides = (sides: Sides | undefined, keep = kept): Sides =>
 const keptBorder = (px: number): number => (px > 0 ? Math.max(1, Math.floor(px)) : 0);
 const keptSize = <T extends Size>(size: T): T => (typeof size === 'number' ? (kept(size) as T) : size);
 
-function styleOf(values: Values, parent: Kind | undefined): BoxStyle {
+function styleOf(values: Values, arrangement: Arrangement | undefined): BoxStyle {
   const aspect = values.number('aspect');
-  const { width, height } = sizesWithRatio(values.size('width'), values.size('height'), aspect, parent?.name);
+  const { width, height } = sizesWithRatio(values.size('width'), values.size('height'), aspect, arrangement);
   return {
     width: keptSize(width),
     height: keptSize(height),
@@ -192,7 +200,7 @@ function styleOf(values: Values, parent: Kind | undefined): BoxStyle {
     border: keptSides(values.sides('border-width'), keptBorder),
     alignSelf: values.align('align-self'),
     justifySelf: values.get<Align>('justify-self'),
-    pins: parent?.name === 'pinboard' ? pinsOf(values) : undefined,
+    pins: arrangement === 'pins' ? pinsOf(values) : undefined,
     area: areaOf(values),
     order: values.number('order') ?? 0,
     firm: false,

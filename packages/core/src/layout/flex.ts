@@ -3,7 +3,7 @@ import type { Align, Box, FlexContent, Justify, Size } from './box.ts';
 import { distribute, type FlexItem, hypothetical } from './distribute.ts';
 import { explainFlex } from './explain-flex.ts';
 import type { Laid } from './laid.ts';
-import { layOut } from './lay-out.ts';
+import { heightByRatio, layOut } from './lay-out.ts';
 import type { Pass } from './record.ts';
 import {
   across,
@@ -22,7 +22,7 @@ import {
   widthOfHeight,
   widthRange,
 } from './sizes.ts';
-import { contentWidths, heightWithin, widthsWithin } from './widths.ts';
+import { contentWidths, heightWithin, keepsWidthOf, widthsWithin } from './widths.ts';
 
 /** The inside of a container: its content box, as far as it is known. NaN: not known. */
 export interface FlexInside {
@@ -133,7 +133,7 @@ export function layOutFlex(
       stretch(pass, item, cross, inside);
       used += item.main + item.margin;
     }
-    const baselineAt = lineBaseline(pass, line, content);
+    const baselineAt = lineBaseline(pass, line);
     const spare = mainSize - used;
     if (
       pass.log &&
@@ -151,7 +151,7 @@ export function layOutFlex(
     }
     if (lineIndex === 0) {
       // §8.5: the first baseline of a row is that of an item which takes part in baseline alignment, else the first's.
-      const leader = (row ? line.find((item) => item.align === 'baseline') : undefined) ?? line[0]!;
+      const leader = line.find((item) => item.align === 'baseline') ?? line[0]!;
       firstBaseline = leader.y + (leader.laid.baseline ?? leader.laid.height);
     }
     crossAt += cross + crossGap;
@@ -185,8 +185,12 @@ export function layOutFlex(
 }
 
 /** How a child lies across the main axis: `share` fills, `fit` never does. */
-const alignOf = (child: Box, content: FlexContent, crossSize: Size): Align =>
-  isShare(crossSize) ? 'stretch' : (child.style.alignSelf ?? content.align);
+function alignOf(child: Box, content: FlexContent, crossSize: Size): Align {
+  if (isShare(crossSize)) return 'stretch';
+  const word = child.style.alignSelf ?? content.align;
+  // Baselines run across: in a column there are none to line up by, and the start stands for them.
+  return word === 'baseline' && content.direction === 'column' ? 'start' : word;
+}
 
 /** Whether the smallest content does not hold a box up along its parent's main axis (Flexbox 1 §4.5: it scrolls). */
 export const givesWayFully = ({ content }: Box): boolean => content.type === 'scroll';
@@ -204,7 +208,7 @@ function rowItem(pass: Pass, child: Box, inside: FlexInside): Item {
   else {
     const height = child.widthAsksHeight ? knownHeight(pass, child, inside) : undefined;
     const byHeight = height !== undefined && hasRatio(child) ? widthOfHeight(child, height) : undefined;
-    const widths = widthsWithin(child, height, inside.heightBasis);
+    const widths = widthsWithin(child, height, inside.heightBasis, inside.width);
     base = byHeight ?? widths.max;
     // §4.5: the automatic minimum is the smallest content size, no greater than the own maximum.
     if (style.minWidth === undefined && !givesWayFully(child)) {
@@ -218,13 +222,14 @@ function rowItem(pass: Pass, child: Box, inside: FlexInside): Item {
 
 /** The border-box height of a child, where its container knows that before it is laid out (§9.2.3 B, §9.8). */
 function knownHeight(pass: Pass, child: Box, inside: FlexInside): number | undefined {
-  if (inside.heightBasis === undefined) return pixels(child.style.height, undefined);
-  const height = heightWithin(child, inside.content, inside.heightBasis);
-  if (height !== undefined) {
-    const range = heightRange(child, inside.heightBasis);
-    pass.held(child, height, range.min, range.max);
-  }
-  return height;
+  const range = heightRange(child, inside.heightBasis);
+  const height =
+    inside.heightBasis === undefined
+      ? pixels(child.style.height, undefined)
+      : heightWithin(child, inside.content, inside.heightBasis);
+  if (height === undefined) return undefined;
+  pass.held(child, height, range.min, range.max);
+  return Math.max(range.min, Math.min(range.max, height));
 }
 
 /** A child of a column: its width is known first, its height along the column follows. */
@@ -236,14 +241,21 @@ function columnItem(pass: Pass, child: Box, inside: FlexInside): Item {
   const fixed = pixels(style.height, inside.heightBasis);
   let base: number;
   let { min } = limits;
-  let laid: Laid | undefined;
   if (fixed !== undefined) base = fixed;
   else if (isShare(style.height)) base = 0;
   else {
-    laid = layOut(pass, child, width, Number.NaN, false);
+    const laid = layOut(pass, child, width, Number.NaN, false);
     base = laid.height;
+    let least = base;
+    if (style.aspect !== undefined && child.content.type !== 'picture') {
+      // §9.2.3 B: from its width. §4.5: what its content needs holds it up, as far as its greatest width goes.
+      base = heightByRatio(pass, child, width);
+      const most = pixels(style.maxWidth, inside.width);
+      if (most !== undefined)
+        least = Math.min(least, heightOfWidth(child, Math.max(frameWidth(child), most)));
+    }
     if (style.minHeight === undefined && !givesWayFully(child))
-      min = Math.max(min, Math.min(base, limits.max));
+      min = Math.max(min, Math.min(least, limits.max));
   }
   const item = makeItem(
     child,
@@ -283,11 +295,10 @@ function columnItemWidth(
   else if (fill !== undefined && fills(style.width, align)) width = fill - margin;
   else {
     const height = child.widthAsksHeight ? knownHeight(pass, child, inside) : undefined;
-    let widths = widthsWithin(child, height, inside.heightBasis);
+    let widths = widthsWithin(child, height, inside.heightBasis, inside.width);
     if (height !== undefined && hasRatio(child)) {
       const byHeight = widthOfHeight(child, height);
-      const least =
-        child.content.type === 'picture' || style.minWidth !== undefined ? 0 : contentWidths(child).min;
+      const least = keepsWidthOf(child) ? contentWidths(child).min : 0;
       widths = { min: Math.max(byHeight, least), max: Math.max(byHeight, least) };
     }
     const room = available - margin;
@@ -413,9 +424,8 @@ function widthAtHeight(
     pass.held(box, fitting, limits.min, limits.max);
     return Math.max(limits.min, Math.min(limits.max, fitting));
   }
-  // A number was looked at with the width; and where nothing took hold of its height, that followed from the width.
-  const asked = pixels(style.height, inside.heightBasis) !== undefined;
-  if (!isShare(style.height) && (asked || main === heightOfWidth(box, width))) return width;
+  // A number was looked at with the width.
+  if (!isShare(style.height) && pixels(style.height, inside.heightBasis) !== undefined) return width;
   const byHeight = widthOfHeight(box, main);
   pass.held(box, byHeight, limits.min, limits.max);
   return Math.max(limits.min, Math.min(limits.max, byHeight));
@@ -433,7 +443,7 @@ function lineCross(pass: Pass, line: readonly Item[], row: boolean): number {
   let below = -Infinity;
   for (const item of line) {
     const outer = outerCross(item, row);
-    if (row && item.align === 'baseline') {
+    if (item.align === 'baseline') {
       const up = item.box.style.margin.top + baselineOf(item);
       above = Math.max(above, up);
       below = Math.max(below, outer - up);
@@ -443,7 +453,7 @@ function lineCross(pass: Pass, line: readonly Item[], row: boolean): number {
   if (pass.log)
     for (const item of line) {
       const outer = outerCross(item, row);
-      if (row && item.align === 'baseline') {
+      if (item.align === 'baseline') {
         const up = item.box.style.margin.top + baselineOf(item);
         pass.sign(item.box, 'largest', above - up);
         pass.sign(item.box, 'largest', below - (outer - up));
@@ -453,24 +463,16 @@ function lineCross(pass: Pass, line: readonly Item[], row: boolean): number {
   return needed;
 }
 
-/**
- * From the start of an item's margin box to its baseline. In a column that runs along the inline axis: there it
- * is the item's left edge, whatever the direction (Align 3 §9.1, line-left).
- */
-function baselineOffset(item: Item, content: FlexContent): number {
-  const { margin } = item.box.style;
-  if (content.direction === 'row') return margin.top + baselineOf(item);
-  return margin.start + (content.rightToLeft ? item.laid.width : 0);
-}
+/** From the top of a row item's margin box to its baseline. */
+const baselineOffset = (item: Item): number => item.box.style.margin.top + baselineOf(item);
 
 /** From a line's start to the baseline that its items share. */
-function lineBaseline(pass: Pass, line: readonly Item[], content: FlexContent): number {
+function lineBaseline(pass: Pass, line: readonly Item[]): number {
   let most = -Infinity;
-  for (const item of line)
-    if (item.align === 'baseline') most = Math.max(most, baselineOffset(item, content));
+  for (const item of line) if (item.align === 'baseline') most = Math.max(most, baselineOffset(item));
   if (pass.log)
     for (const item of line)
-      if (item.align === 'baseline') pass.sign(item.box, 'largest', most - baselineOffset(item, content));
+      if (item.align === 'baseline') pass.sign(item.box, 'largest', most - baselineOffset(item));
   return most;
 }
 
@@ -511,7 +513,7 @@ function crossOffset(
     case 'end':
       return before + free;
     case 'baseline':
-      return baselineAt - baselineOffset(item, content) + before;
+      return baselineAt - baselineOffset(item) + before;
     default:
       return before;
   }

@@ -8,7 +8,7 @@ import { layOutPinboard } from './pinboard.ts';
 import type { ContentReason } from './reason.ts';
 import { Alike, type Pass } from './record.ts';
 import { layOutScroll } from './scroll.ts';
-import { frameHeight, frameTop, frameWidth, heightOfWidth, heightRange } from './sizes.ts';
+import { frameHeight, frameTop, frameWidth, heightOfWidth, heightRange, isFraction } from './sizes.ts';
 import { layOutSplit } from './split.ts';
 
 /** Answers kept for a box: a pass asks for a few sizes, and a screen is seen at a handful of widths at a time. */
@@ -52,7 +52,8 @@ function keptAnswer(
 function sweptAnswer(pass: Pass, box: Box, width: number, height: number, definite: boolean): Laid {
   const { known } = box;
   const free = Number.isNaN(height);
-  if (free || !box.heightMatters) {
+  // Where not every decision is written down, two answers say nothing about a third.
+  if ((free || !box.heightMatters) && !box.partlySilent) {
     known.swept ??= new Answers();
     const laid = known.swept.at(width, (at) => written(pass, box, at, Number.NaN, false));
     if (free || Math.abs(laid.height - height) < 1e-9) return laid;
@@ -134,7 +135,7 @@ function anew(pass: Pass, box: Box, width: number, height: number, definite: boo
       );
     }
     case 'picture': {
-      const full = heightOfWidth(box, width);
+      const full = heightByRatio(pass, box, width);
       const reason = { rule: 'ratio', from: width, value: full } as const;
       return leaf(pass, box, width, height, definite, reason, full - frameHeight(box));
     }
@@ -186,29 +187,35 @@ function leaf(
   };
 }
 
+/** The border-box height that goes with a width; whether the frame holds it up is written down. */
+export function heightByRatio(pass: Pass, box: Box, width: number): number {
+  const { aspect } = box.style;
+  pass.sign(box, 'least', aspect === undefined ? width - frameWidth(box) : width / aspect - frameHeight(box));
+  return heightOfWidth(box, width);
+}
+
+/** How high a box is by its content alone, without its ratio. */
+function heightByContent(pass: Pass, box: Box, width: number): number {
+  // One and the same each time, so that records of it can be held against each other.
+  box.known.plain ??= { ...box, style: { ...box.style, aspect: undefined, maxHeight: undefined } };
+  return anew(pass, box.known.plain, width, Number.NaN, false).height;
+}
+
 /**
  * A box with an aspect ratio and a free height: as high as the ratio says, but no lower than its content unless it
  * has a least height of its own (CSS Sizing 4 §6.2). That height is definite.
  */
 function byRatio(pass: Pass, box: Box, width: number): Laid {
   const limits = heightRange(box, undefined);
-  const ratio = heightOfWidth(box, width);
+  const ratio = heightByRatio(pass, box, width);
   let least = limits.min;
+  // Browsers look at the height as it is asked for: a percentage is none by content, even where it counts for nothing.
   const keepsContent =
-    box.style.minHeight === undefined && box.content.type !== 'picture' && box.content.type !== 'scroll';
-  // One and the same each time, so that records of it can be held against each other.
-  box.known.plain ??= { ...box, style: { ...box.style, aspect: undefined, maxHeight: undefined } };
-  const { plain } = box.known;
-  if (keepsContent)
-    // A greatest width bounds it through the ratio (Flexbox 1 §4.5, content size suggestion).
-    least = Math.max(
-      least,
-      Math.min(
-        anew(pass, plain, width, Number.NaN, false).height,
-        limits.max,
-        typeof box.style.maxWidth === 'number' ? heightOfWidth(box, box.style.maxWidth) : Infinity,
-      ),
-    );
+    box.style.minHeight === undefined &&
+    !isFraction(box.style.height) &&
+    box.content.type !== 'picture' &&
+    box.content.type !== 'scroll';
+  if (keepsContent) least = Math.max(least, Math.min(heightByContent(pass, box, width), limits.max));
   pass.held(box, ratio, least, limits.max);
   const height = Math.max(least, Math.min(limits.max, ratio));
   const laid = anew(pass, box, width, height, true);

@@ -15,7 +15,7 @@ import {
   widthOfHeight,
   widthRange,
 } from './sizes.ts';
-import { contentWidths } from './widths.ts';
+import { contentWidths, keepsWidthOf, widthsWithin } from './widths.ts';
 
 const noPins: Pins = {
   left: undefined,
@@ -126,11 +126,10 @@ export function layOutPinboard(
       widthRule = { rule: 'stretch', from: inline.room, margin, to: 'pins' };
     } else if (hasRatio(child) && childHeight !== undefined) {
       childWidth = widthOfHeight(child, childHeight);
-      if (child.content.type !== 'picture' && style.minWidth === undefined)
-        childWidth = Math.max(childWidth, contentWidths(child).min);
+      if (keepsWidthOf(child)) childWidth = Math.max(childWidth, contentWidths(child).min);
       widthRule = { rule: 'ratio', from: childHeight, value: childWidth };
     } else {
-      const { min, max } = contentWidths(child, childHeight);
+      const { min, max } = widthsWithin(child, childHeight, high, wide);
       const room = inline.room - margin;
       pass.sign(child, 'fit', room - max);
       pass.sign(child, 'fit', room - min);

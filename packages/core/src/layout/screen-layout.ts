@@ -6,13 +6,14 @@
  */
 
 import { effectiveNames } from '../document/names.ts';
+import { clampedSizesOf, textSizeAt } from '../document/text-size.ts';
 import type { Control, Project } from '../document/types.ts';
 import { prefixesInForce } from '../document/values.ts';
 import { EvaluationError, type Scope } from '../expression/evaluate.ts';
 import type { Look } from '../kinds/kind.ts';
 import type { Line } from '../text/paragraph.ts';
 import type { Shaper } from '../text/shaper.ts';
-import type { Box } from './box.ts';
+import type { Box, HingeInside } from './box.ts';
 import { Builder } from './build.ts';
 import type { Extent, GridTracks, Laid } from './laid.ts';
 import { layOut } from './lay-out.ts';
@@ -26,7 +27,33 @@ export interface View {
   readonly textScale?: number;
   /** Right to left: start and end change sides. */
   readonly rightToLeft?: boolean;
+  /** What is kept free at the edges, for notches and rounded corners (CSS Environment Variables 1 §2.1). */
+  readonly safe?: Insets | undefined;
+  /** Where a folding screen folds, from top to bottom. */
+  readonly hinge?: Hinge | undefined;
 }
+
+/** Room at the four edges of a screen, CSS px. */
+export interface Insets {
+  readonly top: number;
+  readonly right: number;
+  readonly bottom: number;
+  readonly left: number;
+}
+
+/** A fold from top to bottom: where it begins, from the left edge, and how wide it is, CSS px. */
+export interface Hinge {
+  readonly left: number;
+  readonly width: number;
+}
+
+const noInsets: Insets = { top: 0, right: 0, bottom: 0, left: 0 };
+
+/** What is left of a view for a screen. */
+const roomIn = ({ width, height, safe = noInsets }: View): { width: number; height: number } => ({
+  width: Math.max(0, width - safe.left - safe.right),
+  height: Math.max(0, height - safe.top - safe.bottom),
+});
 
 /** A box at its place on the screen. CSS px from the screen's top left corner. */
 export interface ScreenBox {
@@ -69,6 +96,14 @@ export function initialScope(project: Project): Scope {
   };
 }
 
+/** The two sides of a hinge as a screen sees them: from its own start side, and how much room it has. */
+function hingeIn({ width, rightToLeft, safe = noInsets, hinge }: View): HingeInside | undefined {
+  if (!hinge) return undefined;
+  const before = rightToLeft ? width - safe.right - hinge.left - hinge.width : hinge.left - safe.left;
+  const room = width - safe.left - safe.right;
+  return before > 0 && before + hinge.width < room ? { start: before, width: hinge.width, room } : undefined;
+}
+
 /** Makes the boxes of a project's screens for a view; they hold for all views with the same bands in force. */
 export function boxesFor(shaper: Shaper, project: Project, view: View): Builder {
   return new Builder({
@@ -80,6 +115,7 @@ export function boxesFor(shaper: Shaper, project: Project, view: View): Builder 
     bands: project.bands,
     width: view.width,
     height: view.height,
+    hinge: hingeIn(view),
   });
 }
 
@@ -95,7 +131,11 @@ export class ScreenView {
     const textScale = view.textScale ?? 1;
     const size = { bands: project.bands, width: view.width, height: view.height };
     const rightToLeft = view.rightToLeft ?? false;
-    const key = `${prefixesInForce(size).join()} ${textScale} ${rightToLeft}`;
+    const key = `${prefixesInForce(size).join()} ${textScale} ${rightToLeft} ${JSON.stringify(hingeIn(view))} ${clampedSizesOf(
+      screen,
+    )
+      .map((clamped) => textSizeAt(clamped, view.width, textScale))
+      .join()}`;
     const sameProject =
       this.made?.state === project.state &&
       this.made.assets === project.assets &&
@@ -107,7 +147,7 @@ export class ScreenView {
     }
     const root = this.builder.box(screen);
     if (!root) throw new Error('A screen cannot be hidden');
-    return place(layOutRoot(new Pass('nothing'), root, view), view);
+    return placeOnScreen(layOutRoot(new Pass('nothing'), root, view), view);
   }
 }
 
@@ -116,15 +156,16 @@ export class ScreenView {
  * with bars it is exactly as high.
  */
 export function layOutRoot(pass: Pass, root: Box, view: View): Laid {
-  if (root.style.firm) return layOut(pass, root, view.width, view.height, true);
-  if (root.style.minHeight === view.height) return layOut(pass, root, view.width, Number.NaN, false);
+  const { width, height } = roomIn(view);
+  if (root.style.firm) return layOut(pass, root, width, height, true);
+  if (root.style.minHeight === height) return layOut(pass, root, width, Number.NaN, false);
   const known = roots.get(root);
   const screen =
-    known?.style.minHeight === view.height
+    known?.style.minHeight === height
       ? known
       : {
           ...root,
-          style: { ...root.style, minHeight: view.height },
+          style: { ...root.style, minHeight: height },
           known: {
             widths: undefined,
             laid: [],
@@ -135,14 +176,15 @@ export function layOutRoot(pass: Pass, root: Box, view: View): Laid {
           },
         };
   roots.set(root, screen);
-  return layOut(pass, screen, view.width, Number.NaN, false);
+  return layOut(pass, screen, width, Number.NaN, false);
 }
 
 /** The boxes of screens with the height of the view that they were last seen in. */
 const roots = new WeakMap<Box, Box>();
 
 /** Puts every box at its place on the screen. */
-function place(laid: Laid, view: View): ScreenLayout {
+export function placeOnScreen(laid: Laid, view: Pick<View, 'width' | 'rightToLeft' | 'safe'>): ScreenLayout {
+  const { safe = noInsets } = view;
   const boxes: ScreenBox[] = [];
   const byControl = new Map<string, ScreenBox>();
   const rightToLeft = view.rightToLeft ?? false;
@@ -167,8 +209,13 @@ function place(laid: Laid, view: View): ScreenLayout {
     for (let child = 0; child < children.length; child++)
       visit(children[child]!, x + places[2 * child]!, y + places[2 * child + 1]!, index);
   };
-  visit(laid, 0, 0, -1);
-  return { width: laid.width, fullHeight: laid.height, boxes, byControl };
+  visit(laid, rightToLeft ? safe.right : safe.left, safe.top, -1);
+  return {
+    width: laid.width + safe.left + safe.right,
+    fullHeight: laid.height + safe.top + safe.bottom,
+    boxes,
+    byControl,
+  };
 }
 
 /** One control of a layout, as the command line prints it. Lengths in CSS px. */

@@ -65,19 +65,23 @@ export const hasRatio = ({ style, content }: Box): boolean =>
  */
 export function widthOfHeight(box: Box, height: number): number {
   const { aspect } = box.style;
-  if (aspect !== undefined) return Math.max(frameWidth(box), height * aspect);
+  if (aspect !== undefined) return Math.max(frameWidth(box), floorUnit(height * aspect));
   const { content } = box;
   if (content.type !== 'picture') return height;
-  return Math.max(0, height - frameHeight(box)) * (content.width / content.height) + frameWidth(box);
+  return (
+    floorUnit((Math.max(0, height - frameHeight(box)) * content.width) / content.height) + frameWidth(box)
+  );
 }
 
 /** The border-box height that goes with a border-box width. Only for boxes with a ratio. */
 export function heightOfWidth(box: Box, width: number): number {
   const { aspect } = box.style;
-  if (aspect !== undefined) return Math.max(frameHeight(box), width / aspect);
+  if (aspect !== undefined) return Math.max(frameHeight(box), floorUnit(width / aspect));
   const { content } = box;
   if (content.type !== 'picture') return width;
-  return Math.max(0, width - frameWidth(box)) * (content.height / content.width) + frameHeight(box);
+  return (
+    floorUnit((Math.max(0, width - frameWidth(box)) * content.height) / content.width) + frameHeight(box)
+  );
 }
 
 /** Whether a size across fills what there is: a share always, an absent one where it is stretched. */

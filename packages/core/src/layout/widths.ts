@@ -1,6 +1,6 @@
 /** How narrow and how wide a box would like to be by its content (CSS Sizing 3 §5, Flexbox 1 §9.9). */
 import type { Box, FlexContent } from './box.ts';
-import { gridWidths } from './grid/widths.ts';
+import { countsByLimits, gridWidths } from './grid/widths.ts';
 import type { Widths } from './laid.ts';
 import { layOut } from './lay-out.ts';
 import { Pass } from './record.ts';
@@ -23,8 +23,10 @@ import {
  * Border-box widths by content alone; the box's own `width` and limits are not looked at.
  *
  * @param height the box's border-box height, where that is known beforehand: pictures inside may follow from it.
+ * @param basis what percentages of its own width limits refer to, where that is known.
  */
-export function contentWidths(box: Box, height?: number): Widths {
+export function contentWidths(box: Box, height?: number, basis?: number): Widths {
+  if (basis !== undefined && countsByLimits(box)) return transferred(box, measure(box, height, basis));
   if (height !== undefined && box.widthAsksHeight) return transferred(box, measure(box, height));
   box.known.widths ??= transferred(box, measure(box, undefined));
   return box.known.widths;
@@ -42,7 +44,7 @@ function transferred(box: Box, widths: Widths): Widths {
 
 const same = (width: number): Widths => ({ min: width, max: width });
 
-function measure(box: Box, height: number | undefined): Widths {
+function measure(box: Box, height: number | undefined, basis?: number): Widths {
   const frame = frameWidth(box);
   const { content } = box;
   switch (content.type) {
@@ -66,13 +68,14 @@ function measure(box: Box, height: number | undefined): Widths {
         : same(widths.max + frame);
     }
     case 'grid':
-      return gridWidths(box, content);
+      return gridWidths(box, content, height, basis);
     case 'flex': {
       const row = content.direction === 'row';
       let min = 0;
       let max = 0;
+      const inner = height === undefined ? undefined : Math.max(0, height - frameHeight(box));
       for (const child of box.children) {
-        const widths = contribution(child, row, heightByContainer(box, content, child, height));
+        const widths = contribution(child, row, heightByContainer(box, content, child, height), inner);
         if (row) {
           min = content.wrap ? Math.max(min, widths.min) : min + widths.min;
           max += widths.max;
@@ -152,31 +155,40 @@ export function heightWithin(child: Box, content: FlexContent, inner: number): n
 }
 
 /**
+ * Whether a width by ratio is held up by what is inside (CSS Sizing 4 §6.2): not a picture's, not where something
+ * scrolls, not where a least width is given.
+ */
+export const keepsWidthOf = ({ style, content }: Box): boolean =>
+  style.minWidth === undefined && content.type !== 'picture' && content.type !== 'scroll';
+
+/** A picture whose width or greatest width is a percentage may be compressed to nothing (CSS Sizing 3 §5.2.2). */
+export const isCompressible = ({ style, content }: Box): boolean =>
+  content.type === 'picture' && (isFraction(style.width) || isFraction(style.maxWidth));
+
+/**
  * What a child adds to its parent's content widths: its margin box at its own `width` where that is a number,
  * by content otherwise. A percentage counts as absent here (CSS Sizing 3 §5.2.1).
  *
  * @param row whether the parent puts its children side by side.
  * @param byParent border-box height by the parent, where that is known beforehand.
+ * @param heightBasis what percentages of heights refer to.
  */
-export function contribution(child: Box, row: boolean, byParent?: number): Widths {
+export function contribution(child: Box, row: boolean, byParent?: number, heightBasis?: number): Widths {
   const { style } = child;
   const range = widthRange(child, undefined);
   const margin = across(style.margin);
   const fixed = pixels(style.width, undefined);
-  const picture = child.content.type === 'picture';
-  // §5.2.2: a picture whose width or maximum is a percentage may be compressed to nothing, but not below a
-  // number that a row keeps (Flexbox 1 §9.9.1: what cannot shrink counts in full).
-  const keeps = fixed !== undefined && row;
-  const compressible = picture && (isFraction(style.width) || (isFraction(style.maxWidth) && !keeps));
+  // Not below a number that a row keeps (Flexbox 1 §9.9.1: what cannot shrink counts in full).
+  const compressible = isCompressible(child) && !(fixed !== undefined && row);
   let own: Widths;
   if (fixed !== undefined) own = same(fixed);
   else {
     const height = child.widthAsksHeight ? (byParent ?? pixels(style.height, undefined)) : undefined;
-    own = contentWidths(child, height);
+    own = widthsWithin(child, height, heightBasis);
     if (height !== undefined && hasRatio(child)) {
-      const limits = heightRange(child, undefined);
+      const limits = heightRange(child, heightBasis);
       const width = widthOfHeight(child, Math.max(limits.min, Math.min(limits.max, height)));
-      own = same(picture ? width : Math.max(width, style.minWidth === undefined ? own.min : 0));
+      own = same(Math.max(width, keepsWidthOf(child) ? own.min : 0));
     }
   }
   const clamped = (width: number) => Math.max(range.min, Math.min(range.max, width)) + margin;
@@ -188,13 +200,16 @@ export function contribution(child: Box, row: boolean, byParent?: number): Width
  *
  * @param height its border-box height, where that is known beforehand.
  * @param heightBasis what percentages of heights refer to.
+ * @param widthBasis what percentages of widths refer to.
  */
 export function widthsWithin(
   child: Box,
   height: number | undefined,
   heightBasis: number | undefined,
+  widthBasis?: number,
 ): Widths {
   const { content } = child;
-  if (content.type !== 'picture' || heightBasis === undefined) return contentWidths(child, height);
+  if (content.type !== 'picture' || heightBasis === undefined)
+    return contentWidths(child, height, widthBasis);
   return same(pictureWidth(child, content, heightBasis));
 }

@@ -14,5 +14,6 @@ export { kindNamed } from '../kinds/catalogue.ts';
 export type { CarryingPart, PageElement, PageTarget, Shape } from '../kinds/kind.ts';
 export { addressTo } from '../kinds/link.ts';
 export { mostItems } from '../kinds/repeat.ts';
+export { withTurn } from '../kinds/tabindex.ts';
 export * from './program.ts';
 export * from './runtime.ts';

@@ -1,5 +1,6 @@
 /** Giving one control's look or size to others. */
 
+import { propertyOf } from '../document/attributes.ts';
 import type { Control, PropertyValue } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import type { Property, PropertyGroup } from '../kinds/kind.ts';
@@ -16,7 +17,6 @@ const belongs = (aspect: Aspect, { group, name }: Property) =>
   groups[aspect].includes(group) || (aspect === 'look' && alsoLook.has(name));
 
 /** The property that an attribute is about, changes from a band included. */
-const propertyOf = (attribute: string) => attribute.slice(attribute.indexOf('.') + 1);
 
 /** A control's look or size, as values by attribute; `kind` tells which of them it could have. */
 export interface Taken {

@@ -12,9 +12,19 @@ export function sweepChangeWords(change: Change, screen: Control): string[] {
 
 /** How much a cause matters to somebody who looks at the whole: 0 most. */
 export function causeRank({ question }: Cause): number {
-  return ['band', 'panes', 'tracks', 'wrap', 'lines', 'least', 'greatest', 'fit', 'room', 'largest'].indexOf(
-    question,
-  );
+  return [
+    'band',
+    'size',
+    'panes',
+    'tracks',
+    'wrap',
+    'lines',
+    'least',
+    'greatest',
+    'fit',
+    'room',
+    'largest',
+  ].indexOf(question);
 }
 
 function causeWords({ question, before, after, prefixes }: Cause, control: string | undefined): string {
@@ -25,6 +35,8 @@ function causeWords({ question, before, after, prefixes }: Cause, control: strin
       return prefixes && prefixes.length > 0
         ? `${prefixes.map((word) => `\`${word}\``).join(', ')} begins`
         : 'a band ends';
+    case 'size':
+      return `the text of ${name} grows to ${Number(after.toFixed(2))} px`;
     case 'lines':
       return after > before ? `${name} breaks into other lines` : `${name} breaks into more lines`;
     case 'wrap':

@@ -8,14 +8,21 @@
  * came out differently, its numbers are still linear up to it, so where it turns can be worked out and is laid out
  * on both sides; the rest follows by the same means. Widths are kept in whole 64ths of a px, as sizes are.
  */
+
+import { clampedSizesOf, textSizeAt, textSizeTurns } from '../document/text-size.ts';
 import type { Control, Project } from '../document/types.ts';
 import { prefixesInForce } from '../document/values.ts';
 import { alikeOf } from '../layout/between.ts';
-import type { Box } from '../layout/box.ts';
 import { allDifferences, firstDifference, turningPoint, unlike } from '../layout/differences.ts';
 import type { Laid } from '../layout/laid.ts';
 import { Pass, type Topic } from '../layout/record.ts';
-import { boxesFor, layOutRoot, type View } from '../layout/screen-layout.ts';
+import {
+  boxesFor,
+  layOutRoot,
+  placeOnScreen,
+  type ScreenLayout,
+  type View,
+} from '../layout/screen-layout.ts';
 import type { Shaper } from '../text/shaper.ts';
 import { floorUnit } from '../text/units.ts';
 
@@ -40,7 +47,7 @@ export interface Stretch {
 
 /** Why something changes its behaviour at a width. */
 export interface Cause {
-  readonly question: Topic | 'band';
+  readonly question: Topic | 'band' | 'size';
   /** Id of the control that it is about; undefined for a part or a band. */
   readonly control: string | undefined;
   /** How it came out below and above: the number that was compared, less its limit where it has one. */
@@ -92,29 +99,93 @@ export function* sweep(
   screen: Control,
   options: SweepOptions,
 ): Generator<SweepPart, void, void> {
+  const { rightToLeft = false } = options;
+  for (const { range, change } of ranges(shaper, project, screen, options))
+    yield { stretch: stretchOf(range, rightToLeft), change };
+}
+
+/** A stretch as the layouts at its two ends; all between them moves linearly from the one to the other. */
+export interface StretchLayouts {
+  readonly from: number;
+  readonly to: number;
+  readonly start: ScreenLayout;
+  readonly end: ScreenLayout;
+}
+
+/** The same stretches with everything that a layout knows, words and extents included. */
+export function* sweepLayouts(
+  shaper: Shaper,
+  project: Project,
+  screen: Control,
+  options: SweepOptions,
+): Generator<StretchLayouts, void, void> {
+  for (const { range } of ranges(shaper, project, screen, options)) {
+    const { from, to } = range;
+    const at = ({ width, laid }: Point) => placeOnScreen(laid, { ...options, width });
+    const start = at(from);
+    yield { from: from.width, to: to.width, start, end: to === from ? start : at(to) };
+  }
+}
+
+/** A range, and what changed at its beginning. */
+interface Changed {
+  readonly range: Range;
+  readonly change: Change | undefined;
+}
+
+function* ranges(
+  shaper: Shaper,
+  project: Project,
+  screen: Control,
+  options: SweepOptions,
+): Generator<Changed, void, void> {
   const { height, textScale = 1, rightToLeft = false } = options;
   const viewAt = (width: number): View => ({ width, height, textScale, rightToLeft });
   let lastPrefixes: string[] | undefined;
-  for (const [from, to] of segments(project, options)) {
+  for (const [from, to] of segments(project, screen, options)) {
     const root = boxesFor(shaper, project, viewAt(from)).box(screen);
     if (!root) return;
     const pass = new Pass('comparisons');
     const at = (width: number): Point => ({ width, laid: layOutRoot(pass, root, viewAt(width)) });
     const prefixes = prefixesInForce({ bands: project.bands, width: from, height });
-    const change = lastPrefixes && bandChange(from, lastPrefixes, prefixes);
+    const change =
+      lastPrefixes &&
+      (lastPrefixes.join() === prefixes.join()
+        ? sizeChange(screen, from, textScale)
+        : bandChange(from, lastPrefixes, prefixes));
     lastPrefixes = prefixes;
-    yield* stretches(solve(at, at(from), to > from ? at(to) : undefined, careful(root)), rightToLeft, change);
+    yield* joined(
+      solve(at, at(from), to > from ? at(to) : undefined, root.partlySilent),
+      change,
+      root.partlySilent,
+    );
   }
 }
 
-/** The ranges of widths within which the same changes hold, cut where a band begins or the screen turns. */
-function segments(project: Project, { from, to, height }: SweepOptions): [number, number][] {
+/** The ranges of widths within which the same changes hold, cut where a band begins, the screen turns or text grows. */
+function segments(
+  project: Project,
+  screen: Control,
+  { from, to, height, textScale = 1 }: SweepOptions,
+): [number, number][] {
   const starts = new Set([from]);
   // A screen as wide as high is still upright.
-  for (const start of [...project.bands.map((band) => band.from), height + unit])
+  const turns = textSizeTurns(screen, from, to, textScale);
+  for (const start of [...project.bands.map((band) => band.from), height + unit, ...turns])
     if (start > from && start <= to) starts.add(Math.ceil(start * 64) / 64);
   const sorted = [...starts].toSorted((a, b) => a - b);
   return sorted.map((start, index) => [start, (sorted[index + 1] ?? to + unit) - unit]);
+}
+
+/** Texts that take another size from a width on. */
+function sizeChange(screen: Control, width: number, textScale: number): Change {
+  const causes = clampedSizesOf(screen).flatMap((size): Cause[] => {
+    const [before, after] = [width - unit, width].map((at) => textSizeAt(size, at, textScale));
+    return before === after
+      ? []
+      : [{ question: 'size', control: size.control, before: before!, after: after! }];
+  });
+  return { width, jump: true, causes };
 }
 
 function bandChange(width: number, before: readonly string[], after: readonly string[]): Change {
@@ -125,16 +196,6 @@ function bandChange(width: number, before: readonly string[], after: readonly st
     causes: [{ question: 'band', control: undefined, before: 0, after: 1, prefixes }],
   };
 }
-
-/**
- * Whether to look between two widths all the same: sizes that follow from heights by a ratio, and tracks, are partly
- * worked out without comparisons being written down.
- */
-function careful(root: Box): boolean {
-  return root.widthAsksHeight || hasGrid(root);
-}
-const hasGrid = (box: Box): boolean =>
-  (box.content.type === 'grid' && !box.content.layers) || box.children.some(hasGrid);
 
 /** A range between whose ends nothing changes its behaviour. */
 interface Range {
@@ -181,17 +242,26 @@ function* solve(
   yield* solve(at, above, above === to ? undefined : to, look, stuck);
 }
 
-/** Whether the layout in the middle is what lies between the two ends. */
+/** Whether the layouts at a few widths between are what lies between the two ends. */
 function isLinear(at: (width: number) => Point, from: Point, to: Point): boolean {
-  const middle = floorUnit((from.width + to.width) / 2);
-  if (middle <= from.width || middle >= to.width) return true;
-  const part = (middle - from.width) / (to.width - from.width);
-  const [a, m, b] = [from, at(middle), to].map(({ laid }) => flatten(laid));
-  if (a!.numbers.length !== m!.numbers.length || a!.numbers.length !== b!.numbers.length) return false;
-  return m!.numbers.every(
-    (value, index) => Math.abs(a!.numbers[index]! * (1 - part) + b!.numbers[index]! * part - value) < 0.06,
+  return looks.every((part) => {
+    const width = floorUnit(from.width * (1 - part) + to.width * part);
+    return width <= from.width || width >= to.width || liesBetween(at(width), from, to);
+  });
+}
+
+/** Whether all boxes of a layout are what lies between those of two others. */
+function liesBetween(point: Point, from: Point, to: Point): boolean {
+  const [a, m, b] = [from, point, to].map(({ laid }) => flatten(laid).numbers);
+  const part = (point.width - from.width) / (to.width - from.width);
+  return (
+    m!.length === a!.length &&
+    m!.length === b!.length &&
+    m!.every((value, index) => Math.abs(a![index]! * (1 - part) + b![index]! * part - value) < 0.06)
   );
 }
+/** Where is looked at, from one end to the other. */
+const looks = [0.5, 0.19, 0.77, 0.08, 0.92];
 
 /** All boxes of a layout in a row, x from the start side. */
 function flatten(laid: Laid): { boxes: SweptBox[]; numbers: number[] } {
@@ -207,21 +277,26 @@ function flatten(laid: Laid): { boxes: SweptBox[]; numbers: number[] } {
   return { boxes, numbers };
 }
 
-/** Joins ranges that were cut for nothing, and makes stretches of them. */
-function* stretches(
-  ranges: Iterable<Range>,
-  rightToLeft: boolean,
+/** Joins ranges that were cut for nothing. */
+function* joined(
+  found: Iterable<Range>,
   first: Change | undefined,
-): Generator<SweepPart, void, void> {
+  look: boolean,
+): Generator<Changed, void, void> {
   let previous: Range | undefined;
   let open: Range | undefined;
-  const close = (range: Range): SweepPart => {
+  const close = (range: Range): Changed => {
     const change = previous ? changeBetween(previous, range) : first;
     previous = range;
-    return { stretch: stretchOf(range, rightToLeft), change };
+    return { range, change };
   };
-  for (const range of ranges) {
-    if (open && !firstDifference(open.from.laid, range.to.laid) && sharesEnds(open, range)) {
+  for (const range of found) {
+    if (
+      open &&
+      !firstDifference(open.from.laid, range.to.laid) &&
+      sharesEnds(open, range) &&
+      (!look || liesBetween(open.to, open.from, range.to))
+    ) {
       open = { from: open.from, to: range.to };
       continue;
     }

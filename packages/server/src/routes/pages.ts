@@ -1,7 +1,7 @@
 /** The exported page: as a zip to take away, and served for Try, where it runs in a sandboxed frame. */
 import { readFile } from 'node:fs/promises';
 import { extname, join } from 'node:path';
-import type { ExportedPage } from '@hovrin/core';
+import { type ExportedPage, longTexts } from '@hovrin/core';
 import { fontFolder, makePage } from '@hovrin/files';
 import type Router from '@koa/router';
 import { strToU8, type Zippable, zipSync } from 'fflate';
@@ -16,13 +16,19 @@ export function pageRoutes(router: Router, store: Store): void {
   /** The newest page of each project. */
   const pages = new Map<string, { revision: number; page: ExportedPage }>();
 
-  async function pageOf(id: string): Promise<{ revision: number; page: ExportedPage; name: string }> {
+  /** @param long all texts are made longer, to see what that does. */
+  async function pageOf(
+    id: string,
+    long = false,
+  ): Promise<{ revision: number; page: ExportedPage; name: string }> {
     const open = store.has(id) ? store.read(id) : undefined;
     if (!open) throw new RequestError(404, 'There is no such project.');
-    let made = pages.get(id);
+    const key = long ? `${id} long` : id;
+    let made = pages.get(key);
     if (made?.revision !== open.revision) {
-      made = { revision: open.revision, page: await makePage(open.project) };
-      pages.set(id, made);
+      const project = long ? longTexts(open.project) : open.project;
+      made = { revision: open.revision, page: await makePage(project) };
+      pages.set(key, made);
     }
     return { ...made, name: open.project.name };
   }
@@ -43,11 +49,11 @@ export function pageRoutes(router: Router, store: Store): void {
     context.body = Buffer.from(zipSync(files));
   });
 
-  // The revision in the address only keeps browsers from showing an older page.
+  // The revision in the address only keeps browsers from showing an older page; `~long` behind it asks for longer texts.
   router.get('/try/:id/:revision/{*path}', async (context) => {
     const id = context.params.id ?? '';
     const path = context.params.path || 'index.html';
-    const { page } = await pageOf(id);
+    const { page } = await pageOf(id, context.params.revision?.endsWith('~long'));
     context.set('Content-Security-Policy', pagePolicy);
     // The frame's origin is opaque; fonts are only loaded across origins when the server allows it.
     context.set('Access-Control-Allow-Origin', '*');
@@ -55,7 +61,8 @@ export function pageRoutes(router: Router, store: Store): void {
     const text = page.files.get(path);
     if (text !== undefined) {
       context.type = extname(path);
-      context.body = text;
+      // Only a page that is tried out listens to the window around it.
+      context.body = path === 'index.html' ? text.replace('<html ', '<html data-trial ') : text;
       return;
     }
     const [folder, file = ''] = path.split('/');

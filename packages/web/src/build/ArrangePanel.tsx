@@ -1,26 +1,30 @@
 /** Arrange for me: shows what a pinboard becomes, with what was guessed, before it is taken. */
 import { applySteps, arrangeBoard, effectiveNames, locate, usualNoise } from '@hovrin/core';
 import { useEffect, useMemo, useState } from 'react';
-import { boardOf, newId } from '../editor/commands/index.ts';
+import { boardOf, newId, partOfBoard } from '../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { useBenchView } from './benchView.ts';
 
 export function ArrangePanel() {
-  const { asking } = useEditorState();
+  const { asking } = useEditorState('asking');
   return asking === 'arrange' ? <Arranging /> : null;
 }
 
 function Arranging() {
   const { editor } = useWorkplace();
-  const { project } = useEditorState();
+  const { project } = useEditorState('project');
   const { setPreview } = useBenchView();
   const [noise, setNoise] = useState(usualNoise);
   // The board as it was when it was asked about; what is shown meanwhile is only a preview.
-  const [asked] = useState(() => ({ id: boardOf(editor), layout: editor.bench?.layout }));
-  const { id, layout } = asked;
+  const [asked] = useState(() => ({
+    id: boardOf(editor),
+    only: partOfBoard(editor),
+    layOut: editor.bench?.layOut,
+  }));
+  const { id, only, layOut } = asked;
   const made = useMemo(
-    () => (id !== undefined && layout ? arrangeBoard(project, layout, id, newId, noise) : undefined),
-    [project, layout, id, noise],
+    () => (id !== undefined && layOut ? arrangeBoard(project, layOut, id, newId, noise, only) : undefined),
+    [project, layOut, id, noise, only],
   );
   useEffect(() => {
     const applied = made && applySteps(project, made.steps);
@@ -47,7 +51,9 @@ function Arranging() {
       onKeyDown={(event) => event.key === 'Escape' && close()}
     >
       <div className="min-w-0 flex-1">
-        <p className="font-semibold">{name} in rows, columns and grids</p>
+        <p className="font-semibold">
+          {only ? `${only.length} controls of ${name}` : name} in rows, columns and grids
+        </p>
         {made.guesses.length > 0 ? (
           <ul className="max-h-16 overflow-y-auto text-quiet">
             {[...new Set(made.guesses)].map((guess) => (

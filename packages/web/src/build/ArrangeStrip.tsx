@@ -37,7 +37,7 @@ const targets: readonly AlignTarget[] = ['each other', 'the parent', 'the screen
 
 export function ArrangeStrip() {
   const { editor } = useWorkplace();
-  const { alignTarget, alignAsOne, step } = useEditorState();
+  const { alignTarget, alignAsOne, step } = useEditorState('alignTarget', 'alignAsOne', 'step');
   const { snapping, setSnapping } = useBenchView();
   const line = (ids: typeof lines) =>
     ids.map(([id, Icon]) => {

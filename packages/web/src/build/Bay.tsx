@@ -3,21 +3,27 @@
 import { useDraggable } from '@dnd-kit/core';
 import { type Control, effectiveNames, kindOf, locate, type ScreenLayout } from '@hovrin/core';
 import { Plus } from 'lucide-react';
-import { type PointerEvent, useCallback, useEffect, useRef, useState } from 'react';
-import { api } from '../api.ts';
-import { placePictures } from '../editor/commands/index.ts';
+import { type PointerEvent, useEffect, useRef, useState } from 'react';
+import { isLocked, placePictures } from '../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import type { InsertPlace } from '../editor/editor.ts';
 import { placeWords } from '../editor/places.ts';
 import type { ScreenSize } from '../sizes.ts';
+import { Anatomy } from './Anatomy.tsx';
 import { useBays } from './bays.ts';
 import { useBenchView } from './benchView.ts';
+import { Covered } from './Covered.tsx';
+import { DrawLayer } from './DrawLayer.tsx';
 import { type Drop, dropAt, type Rectangle } from './drop.ts';
+import { FocusLayer } from './FocusLayer.tsx';
 import { KindIcon } from './kindIcons.tsx';
 import { DistanceLine, Measured } from './Measured.tsx';
 import { Paint } from './Paint.tsx';
+import { usePictureAddress } from './pictureAddress.ts';
 import { ResizeGrips } from './ResizeGrips.tsx';
+import { upperBand } from './scope.ts';
 import { controlsAt, meantAt } from './spot.ts';
+import { type Tracing, useAddress } from './tracing.ts';
 
 interface BayProps {
   readonly id: string;
@@ -27,14 +33,17 @@ interface BayProps {
   readonly scale: number;
   /** The working bay has the buttons to add, the side bays only show. */
   readonly working: boolean;
-  readonly outlines: boolean;
+  /** Controls that are only shown because what is hidden is to be seen. */
+  readonly faint: readonly string[];
 }
 
-export function Bay({ id, screen, layout, size, scale, working, outlines }: BayProps) {
+export function Bay({ id, screen, layout, size, scale, working, faint }: BayProps) {
   const { editor } = useWorkplace();
-  const { project, selection } = useEditorState();
+  const { project, selection } = useEditorState('project', 'selection');
   const bays = useBays();
-  const { lit } = useBenchView();
+  const { lit, seeing, tracing, focusShown } = useBenchView();
+  const traced = working && seeing.tracing ? tracing : undefined;
+  const traceAddress = useAddress(traced?.picture);
   const surface = useRef<HTMLDivElement | null>(null);
   const [hovered, setHovered] = useState<string>();
   const pressed = useRef<string | undefined>(undefined);
@@ -62,15 +71,10 @@ export function Bay({ id, screen, layout, size, scale, working, outlines }: BayP
     const under = controlsAt(screen, layout, ...pointOf(event));
     return selection.find((each) => under.includes(each)) ?? meant(event);
   };
-  const pictureAddress = useCallback(
-    (name: string) =>
-      project.assets.some((asset) => asset.name === name)
-        ? api.assetAddress(editor.projectId, name)
-        : undefined,
-    [project.assets, editor],
-  );
+  const pictureAddress = usePictureAddress();
   const names = effectiveNames(screen);
   const selectedBox = selection[0] === undefined ? undefined : layout.byControl.get(selection[0]);
+  const selectedLocked = selection[0] !== undefined && isLocked(project, selection[0]);
   /** Where a picture from the computer would land. */
   const [files, setFiles] = useState<Drop>();
   const [measuring, setMeasuring] = useState(false);
@@ -91,6 +95,7 @@ export function Bay({ id, screen, layout, size, scale, working, outlines }: BayP
         style={{ width: size.width * scale, height: height * scale }}
         {...listeners}
         onPointerDown={(event) => {
+          editor.editIn(working ? undefined : upperBand(project, size.width));
           pressed.current = grabbed(event);
           listeners?.onPointerDown?.(event);
         }}
@@ -141,14 +146,23 @@ export function Bay({ id, screen, layout, size, scale, working, outlines }: BayP
             colorScheme: 'light',
           }}
         >
-          <Paint layout={layout} pictureAddress={pictureAddress} />
+          {traced?.mode === 'under' && <TracedPicture tracing={traced} address={traceAddress} />}
+          <div style={traced?.mode === 'under' ? { mixBlendMode: 'multiply' } : undefined}>
+            <Paint layout={layout} pictureAddress={pictureAddress} />
+          </div>
+          {traced && traced.mode !== 'under' && <TracedPicture tracing={traced} address={traceAddress} />}
         </div>
       </div>
       <div className="pointer-events-none absolute inset-0">
+        <Covered size={size} scale={scale} />
         {layout.fullHeight > size.height + 0.5 && (
           <Fold at={size.height * scale} height={size.height} words={working} />
         )}
-        {outlines &&
+        {faint.map((each) => {
+          const box = layout.byControl.get(each);
+          return box && <Frame key={each} box={box} scale={scale} className="bg-white/65" hiddenOne />;
+        })}
+        {seeing.outlines === 'all' &&
           layout.boxes.map(
             (box) =>
               box.control !== undefined && (
@@ -157,9 +171,13 @@ export function Bay({ id, screen, layout, size, scale, working, outlines }: BayP
                   box={box}
                   scale={scale}
                   className="border border-dotted border-[#2f5d50]/60"
+                  words={working && seeing.names ? names.get(box.control) : undefined}
                 />
               ),
           )}
+        {seeing.outlines !== 'off' && selectedBox && (
+          <Anatomy box={selectedBox} layout={layout} scale={scale} />
+        )}
         {hovered !== undefined && hovered !== selection[0] && !bays.drop && (
           <Hover layout={layout} id={hovered} name={names.get(hovered) ?? ''} scale={scale} />
         )}
@@ -185,9 +203,14 @@ export function Bay({ id, screen, layout, size, scale, working, outlines }: BayP
             )
           );
         })}
-        {working && selectedBox && selection.length === 1 && selection[0] !== screen.id && !bays.drop && (
-          <ResizeGrips id={selection[0]!} box={selectedBox} layout={layout} scale={scale} />
-        )}
+        {working &&
+          selectedBox &&
+          selection.length === 1 &&
+          selection[0] !== screen.id &&
+          !bays.drop &&
+          !selectedLocked && (
+            <ResizeGrips id={selection[0]!} box={selectedBox} layout={layout} scale={scale} />
+          )}
         {measuring &&
           selectedBox &&
           hovered !== undefined &&
@@ -209,10 +232,35 @@ export function Bay({ id, screen, layout, size, scale, working, outlines }: BayP
           <AddButtons screen={screen} id={selection[0]} box={selectedBox} scale={scale} />
         )}
         {working && screen.children.length === 0 && !bays.drop && <FirstControl screen={screen} />}
+        {working && focusShown && <FocusLayer screen={screen} layout={layout} scale={scale} />}
+        {working && <DrawLayer screen={screen} layout={layout} scale={scale} />}
         {files && <DropLine drop={files} scale={scale} words={placeWords(project, files.place)} />}
         {drop && <DropLine drop={drop} scale={scale} words={bays.drop?.words ?? ''} />}
       </div>
     </div>
+  );
+}
+
+/** The picture that one builds after. */
+function TracedPicture({ tracing, address }: { tracing: Tracing; address: string | undefined }) {
+  const { mode, amount, scale, x, y } = tracing;
+  if (address === undefined) return null;
+  return (
+    <img
+      src={address}
+      alt=""
+      data-traced={mode}
+      className="absolute max-w-none"
+      style={{
+        left: x,
+        top: y,
+        transform: `scale(${scale})`,
+        transformOrigin: '0 0',
+        opacity: mode === 'under' || mode === 'blend' ? amount : 1,
+        clipPath: mode === 'wipe' ? `inset(0 ${(1 - amount) * 100}% 0 0)` : undefined,
+        mixBlendMode: mode === 'difference' ? 'difference' : undefined,
+      }}
+    />
   );
 }
 
@@ -231,7 +279,7 @@ function UnderPointer({
   onClose: () => void;
 }) {
   const { editor } = useWorkplace();
-  const { project } = useEditorState();
+  const { project } = useEditorState('project');
   const { setLit } = useBenchView();
   const list = useRef<HTMLDivElement>(null);
   useEffect(() => list.current?.querySelector('button')?.focus(), []);
@@ -305,14 +353,33 @@ function Frame({
   scale,
   className,
   lit,
+  words,
+  hiddenOne,
 }: {
   box: Rectangle;
   scale: number;
   className: string;
   /** Name of a control that it lights up. */
   lit?: string | undefined;
+  /** Stands in its corner. */
+  words?: string | undefined;
+  /** Around a control that is hidden. */
+  hiddenOne?: boolean;
 }) {
-  return <div className={`absolute ${className}`} style={scaled(box, scale)} data-lit={lit} />;
+  return (
+    <div
+      className={`absolute ${className}`}
+      style={scaled(box, scale)}
+      data-lit={lit}
+      data-hidden-one={hiddenOne}
+    >
+      {words !== undefined && (
+        <span className="absolute top-0 left-0 max-w-full truncate bg-white/85 px-0.5 text-[9px] leading-[11px] text-[#2f5d50]">
+          {words}
+        </span>
+      )}
+    </div>
+  );
 }
 
 /** Where the window ends and scrolling begins. */
@@ -401,7 +468,7 @@ function SelectionMarks({
       </svg>
       {!small && (
         <span
-          className={`absolute -left-1 bg-[#1f2a24] px-1.5 text-[11px] leading-[17px] whitespace-nowrap text-[#fffdf8] ${top < 24 ? 'top-full mt-1.5' : 'bottom-full mb-1.5'}`}
+          className={`absolute -right-1 bg-[#1f2a24] px-1.5 text-[11px] leading-[17px] whitespace-nowrap text-[#fffdf8] ${top < 24 ? 'top-full mt-1.5' : 'bottom-full mb-1.5'}`}
         >
           {name}
         </span>
@@ -423,7 +490,7 @@ function AddButtons({
   scale: number;
 }) {
   const { editor } = useWorkplace();
-  const { project } = useEditorState();
+  const { project } = useEditorState('project');
   const { left, top, width, height } = scaled(box, scale);
   const spots: { place: InsertPlace; x: number; y: number }[] = [];
   const parent = findParent(screen, id);

@@ -1,40 +1,55 @@
 /** The bench: the working bay in the middle, live side bays beside it. */
-import { type Control, ScreenView } from '@hovrin/core';
-import { ArrowLeftRight } from 'lucide-react';
-import { type PointerEvent, useEffect, useMemo, useRef, useState } from 'react';
+import { type Control, longTexts, type Project, ScreenView } from '@hovrin/core';
+import { ArrowLeftRight, MoreHorizontal, Plus } from 'lucide-react';
+import { type PointerEvent, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
-import { greatestSize, leastSize, type ScreenSize, sizeWords } from '../sizes.ts';
+import { Menu } from '../parts/Menu.tsx';
+import { OwnSizeDialog } from '../parts/OwnSizeDialog.tsx';
+import { allSizes, greatestSize, leastSize, type ScreenSize, sizeWords } from '../sizes.ts';
 import { Bay } from './Bay.tsx';
 import { useBenchView } from './benchView.ts';
+import { unhidden } from './hidden.ts';
+import { PictureMenu } from './PictureMenu.tsx';
+import { usePanning } from './panning.ts';
+import { ScopeSwitch } from './ScopeSwitch.tsx';
+import { bandAt } from './scope.ts';
+import { TracingStrip } from './TracingStrip.tsx';
+import { WidthRuler } from './WidthRuler.tsx';
+import { leastZoom, within, type Zoom } from './zoom.ts';
 
 interface BenchProps {
   readonly screen: Control;
-  /** Zoom of the working bay; `fit`: as large as there is room. */
-  readonly zoom: number | 'fit';
-  readonly outlines: boolean;
+  /** Of the working bay. */
+  readonly zoom: Zoom;
+  readonly onZoom: (zoom: number) => void;
   readonly onScale: (scale: number) => void;
 }
 
-/** The layout of a screen at a size; worked out again when the document or the size changes. */
-function useLayout(shown: Control, { width, height }: Pick<ScreenSize, 'width' | 'height'>) {
+/** The layout of a version of a screen at a size; worked out again when that or the size changes. */
+function useLayout(newest: Project, shown: Control, { width, height, safe, hinge }: ScreenSize) {
   const { shaper } = useWorkplace();
-  const state = useEditorState();
-  const { preview } = useBenchView();
-  const project = preview ?? state.project;
-  const screen = preview?.screens.find(({ id }) => id === shown.id) ?? shown;
+  const { seeing } = useBenchView();
+  const { project, faint } = useMemo(() => {
+    const said = seeing.long ? longTexts(newest) : newest;
+    return seeing.hidden ? unhidden(said, shown.id) : { project: said, faint: none };
+  }, [newest, seeing.hidden, seeing.long, shown.id]);
+  const screen = project.screens.find(({ id }) => id === shown.id) ?? shown;
   const view = useRef<ScreenView>(undefined);
   view.current ??= new ScreenView(shaper);
   const current = view.current;
-  return useMemo(
-    () => current.layOut(project, screen, { width, height }),
-    [current, project, screen, width, height],
+  const layout = useMemo(
+    () => current.layOut(project, screen, { width, height, safe, hinge }),
+    [current, project, screen, width, height, safe, hinge],
   );
+  return { layout, faint };
 }
+
+const none: readonly string[] = [];
 
 const sideWidth = 190;
 
-export function Bench({ screen, zoom, outlines, onScale }: BenchProps) {
-  const { sizes, setSizes, resize } = useBenchView();
+export function Bench({ screen, zoom, onZoom, onScale }: BenchProps) {
+  const { sizes, setSizes, resize, seeing } = useBenchView();
   const [working, ...sides] = sizes;
   const area = useRef<HTMLDivElement>(null);
   const [room, setRoom] = useState({ width: 400, height: 600 });
@@ -45,15 +60,50 @@ export function Bench({ screen, zoom, outlines, onScale }: BenchProps) {
     if (area.current) watch.observe(area.current);
     return () => watch.disconnect();
   }, []);
-  const fitting = Math.max(0.1, Math.min(1, room.width / working!.width, room.height / working!.height));
-  const scale = zoom === 'fit' ? fitting : zoom;
+  const fitting = Math.max(
+    leastZoom,
+    Math.min(1, room.width / working!.width, room.height / working!.height),
+  );
+  const scale = typeof zoom === 'number' ? zoom : fitting;
   useEffect(() => onScale(scale), [onScale, scale]);
+  const { editor } = useWorkplace();
+  /** What is to be in the middle once the bay has its new scale, px of the screen. */
+  const aim = useRef<{ x: number; y: number }>(undefined);
+  useEffect(() => {
+    if (zoom !== 'selection') return;
+    const boxes = editor.state.selection.flatMap((id) => editor.bench?.layout.byControl.get(id) ?? []);
+    if (boxes.length === 0) return onZoom(fitting);
+    const left = Math.min(...boxes.map(({ x }) => x));
+    const top = Math.min(...boxes.map(({ y }) => y));
+    const width = Math.max(...boxes.map((box) => box.x + box.width)) - left;
+    const height = Math.max(...boxes.map((box) => box.y + box.height)) - top;
+    aim.current = { x: left + width / 2, y: top + height / 2 };
+    onZoom(within(0.8 * Math.min(room.width / Math.max(1, width), room.height / Math.max(1, height))));
+  }, [zoom, editor, onZoom, fitting, room]);
+  useEffect(() => {
+    const bay = area.current?.querySelector<HTMLElement>('[data-bay="working"]');
+    const { x, y } = aim.current ?? {};
+    aim.current = undefined;
+    if (!area.current || !bay || x === undefined || y === undefined) return;
+    const [view, at] = [area.current.getBoundingClientRect(), bay.getBoundingClientRect()];
+    area.current.scrollBy(
+      at.left + x * scale - view.left - view.width / 2,
+      at.top + y * scale - view.top - view.height / 2,
+    );
+  }, [scale]);
+  const panning = usePanning(area);
+  const [adding, setAdding] = useState(false);
   return (
     <section aria-label="Bench" className="flex min-h-0 min-w-0 flex-1 bg-ground">
       <div className="flex min-w-0 flex-1 flex-col gap-2 py-3 pl-4">
         <WorkingHeader size={working!} scale={scale} onResize={resize} />
-        <div ref={area} className="min-h-0 flex-1 overflow-auto pt-1 pr-5 pb-5 pl-1">
-          <WorkingBay screen={screen} size={working!} scale={scale} outlines={outlines} onResize={resize} />
+        <WidthRuler screen={screen} />
+        {seeing.tracing && <TracingStrip size={working!} />}
+        <div
+          ref={area}
+          className={`min-h-0 flex-1 overflow-auto pt-1 pr-5 pb-5 pl-1 ${panning ? 'cursor-grab' : ''}`}
+        >
+          <WorkingBay screen={screen} size={working!} scale={scale} onResize={resize} />
         </div>
       </div>
       <div
@@ -65,10 +115,33 @@ export function Bench({ screen, zoom, outlines, onScale }: BenchProps) {
             key={size.label}
             screen={screen}
             size={size}
-            outlines={outlines}
             onSwap={() => setSizes([size, ...sizes.filter((_, at) => at !== index + 1)])}
+            onPin={(pin) => setSizes(sizes.with(index + 1, { ...size, screen: pin }))}
+            onRemove={() => setSizes(sizes.filter((_, at) => at !== index + 1))}
+            onUp={
+              index === 0 ? undefined : () => setSizes(sizes.with(index, size).with(index + 1, sizes[index]!))
+            }
           />
         ))}
+        {adding && (
+          <OwnSizeDialog onAdd={(size) => setSizes([...sizes, size])} onClose={() => setAdding(false)} />
+        )}
+        <Menu
+          label="Add a size"
+          button={
+            <button type="button" className="btn self-start">
+              <Plus size={14} aria-hidden /> Add a size
+            </button>
+          }
+          entries={allSizes()
+            .filter(({ label }) => sizes.every((size) => size.label !== label))
+            .map((size) => ({
+              label: size.label,
+              keys: sizeWords(size),
+              onSelect: () => setSizes([...sizes, size]),
+            }))
+            .concat([{ label: 'One of your own …', keys: '', onSelect: () => setAdding(true) }])}
+        />
       </div>
     </section>
   );
@@ -83,9 +156,10 @@ function WorkingHeader({
   scale: number;
   onResize: (size: Partial<ScreenSize>) => void;
 }) {
+  const { project } = useEditorState('project');
   return (
     <div className="flex h-7 items-center gap-2">
-      <span className="font-semibold">{size.label}</span>
+      <span className="font-semibold">{bandAt(project, size.width)?.label ?? size.label}</span>
       <SizeField
         label="Width of the working bay"
         value={size.width}
@@ -98,7 +172,11 @@ function WorkingHeader({
         onValue={(height) => onResize({ height })}
       />
       <span className="text-quiet">px</span>
-      <span className="ml-auto pr-4 text-[12px] text-quiet">{Math.round(scale * 100)} %</span>
+      <ScopeSwitch size={size} />
+      <span className="ml-auto text-[12px] text-quiet">{Math.round(scale * 100)} %</span>
+      <span className="pr-2">
+        <PictureMenu size={size} />
+      </span>
     </div>
   );
 }
@@ -145,49 +223,46 @@ function SizeField({
   );
 }
 
+/** The project as it is shown: a fix that is only pointed at shows in its place. */
+function useShownProject(): Project {
+  const { project } = useEditorState('project');
+  const { preview } = useBenchView();
+  return preview ?? project;
+}
+
 function WorkingBay({
   screen,
   size,
   scale,
-  outlines,
   onResize,
 }: {
   screen: Control;
   size: ScreenSize;
   scale: number;
-  outlines: boolean;
   onResize: (size: Partial<ScreenSize>) => void;
 }) {
-  const layout = useLayout(screen, size);
+  const { layout, faint } = useLayout(useShownProject(), screen, size);
   const { editor, shaper } = useWorkplace();
   const other = useRef<ScreenView>(undefined);
-  const { width, height: viewHeight } = size;
+  const { width, height: viewHeight, safe, hinge } = size;
   useEffect(() => {
     editor.bench = {
       layout,
       layOut: (project) => {
         other.current ??= new ScreenView(shaper);
         const shown = project.screens.find(({ id }) => id === screen.id) ?? screen;
-        return other.current.layOut(project, shown, { width, height: viewHeight });
+        return other.current.layOut(project, shown, { width, height: viewHeight, safe, hinge });
       },
     };
     return () => {
       editor.bench = undefined;
     };
-  }, [editor, shaper, layout, screen, width, viewHeight]);
+  }, [editor, shaper, layout, screen, width, viewHeight, safe, hinge]);
   const height = Math.max(layout.fullHeight, size.height);
   return (
     <div className="relative mx-auto" style={{ width: size.width * scale, height: height * scale }}>
       <div className="outline outline-rule">
-        <Bay
-          id="working"
-          screen={screen}
-          layout={layout}
-          size={size}
-          scale={scale}
-          working
-          outlines={outlines}
-        />
+        <Bay id="working" screen={screen} layout={layout} size={size} scale={scale} working faint={faint} />
       </div>
       <Edge axis="width" size={size} scale={scale} onResize={onResize} />
       <Edge axis="height" size={size} scale={scale} onResize={onResize} />
@@ -240,20 +315,33 @@ function Edge({
 function SideBay({
   screen,
   size,
-  outlines,
   onSwap,
+  onRemove,
+  onUp,
+  onPin,
 }: {
   screen: Control;
   size: ScreenSize;
-  outlines: boolean;
   onSwap: () => void;
+  onRemove: () => void;
+  /** Keeps a screen in this bay; undefined: it shows the one being built. */
+  onPin: (screen: string | undefined) => void;
+  /** Undefined for the topmost. */
+  onUp: (() => void) | undefined;
 }) {
-  const layout = useLayout(screen, size);
+  const newest = useShownProject();
+  const pinned = size.screen === undefined ? undefined : newest.screens.find(({ id }) => id === size.screen);
+  const shown = pinned ?? screen;
+  // The working bay shows what is typed first; this one follows in the next frame.
+  const { layout, faint } = useLayout(useDeferredValue(newest), shown, size);
   return (
     <figure className="m-0 flex flex-col gap-1.5">
       <figcaption className="flex items-center gap-2">
-        <span className="font-semibold">{size.label}</span>
-        <span className="text-[12px] text-quiet">{sizeWords(size)}</span>
+        <span className="truncate font-semibold">
+          {size.label}
+          {pinned && <span className="font-normal text-quiet"> · {pinned.name}</span>}
+        </span>
+        {!pinned && <span className="text-[12px] text-quiet">{sizeWords(size)}</span>}
         <button
           type="button"
           className="btn-bare ml-auto !h-6 !min-w-6"
@@ -263,16 +351,32 @@ function SideBay({
         >
           <ArrowLeftRight size={14} />
         </button>
+        <Menu
+          label={`More of ${size.label}`}
+          button={
+            <button type="button" className="btn-bare !h-6 !min-w-5" aria-label={`More of ${size.label}`}>
+              <MoreHorizontal size={14} />
+            </button>
+          }
+          entries={[
+            {
+              label: pinned ? `Follow the screen being built` : `Keep ${screen.name} here`,
+              onSelect: () => onPin(pinned ? undefined : screen.id),
+            },
+            { label: 'Move up', disabled: !onUp, onSelect: () => onUp?.() },
+            { label: 'Take away', onSelect: onRemove },
+          ]}
+        />
       </figcaption>
       <div className="outline outline-rule" style={{ width: sideWidth }}>
         <Bay
           id={size.label}
-          screen={screen}
+          screen={shown}
           layout={layout}
           size={size}
           scale={sideWidth / size.width}
           working={false}
-          outlines={outlines}
+          faint={faint}
         />
       </div>
     </figure>

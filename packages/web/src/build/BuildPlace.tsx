@@ -1,31 +1,49 @@
 /** Build: tree, bench and facts, and what is dragged between them. */
-import type { Project } from '@hovrin/core';
+import type { Finding, Project } from '@hovrin/core';
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { commandNamed, runCommand } from '../editor/commands/index.ts';
 import { currentScreen, useEditorState, useWorkplace } from '../editor/context.tsx';
 import { useCommandKeys } from '../editor/keys.ts';
-import { resized, type ScreenSize, usualSizes } from '../sizes.ts';
+import { keepSizes, keptSizes, resized, type ScreenSize } from '../sizes.ts';
 import { ArrangePanel } from './ArrangePanel.tsx';
+import { BandsDialog } from './BandsDialog.tsx';
 import { Bench } from './Bench.tsx';
-import { BenchViewContext } from './benchView.ts';
+import { BenchViewContext, type Outlines, outlineWords, type Seeing } from './benchView.ts';
+import { ChangesDialog } from './ChangesDialog.tsx';
+import { Checking } from './Checking.tsx';
 import { Dragging } from './Dragging.tsx';
 import { Drawer, type DrawerName } from './Drawer.tsx';
 import { DuplicateDialog } from './DuplicateDialog.tsx';
 import { Facts } from './Facts.tsx';
 import { PathLine } from './PathLine.tsx';
 import { Picker } from './Picker.tsx';
+import { ReplaceDialog } from './ReplaceDialog.tsx';
 import { ShortcutList } from './ShortcutList.tsx';
+import { bandAt, nextBand, nextProblem, upperBand } from './scope.ts';
 import { Tray } from './Tray.tsx';
 import { Screens, Tree } from './Tree.tsx';
+import { useTracing } from './tracing.ts';
+import { farther, nearer, type Zoom } from './zoom.ts';
+
+const outlineOrder = Object.keys(outlineWords) as Outlines[];
+const next = (outlines: Outlines): Outlines =>
+  outlineOrder[(outlineOrder.indexOf(outlines) + 1) % outlineOrder.length]!;
 
 export function BuildPlace() {
   const { editor } = useWorkplace();
-  const state = useEditorState();
+  const state = useEditorState('project', 'screenId');
   const navigate = useNavigate();
   const screen = currentScreen(state);
-  const [zoom, setZoom] = useState<number | 'fit'>('fit');
-  const [outlines, setOutlines] = useState(false);
+  const [zoom, setZoom] = useState<Zoom>('fit');
+  const [seeing, setSeeing] = useState<Seeing>({
+    outlines: 'off',
+    names: true,
+    hidden: false,
+    long: false,
+    tracing: false,
+  });
+  const see = useCallback((change: Partial<Seeing>) => setSeeing((now) => ({ ...now, ...change })), []);
   const [keysShown, setKeysShown] = useState(false);
   const scale = useRef(1);
   const onScale = useCallback((value: number) => {
@@ -33,20 +51,45 @@ export function BuildPlace() {
   }, []);
 
   const [drawer, setDrawer] = useState<DrawerName>();
-  const [sizes, setSizes] = useState<readonly ScreenSize[]>(usualSizes);
+  const [sizes, setKept] = useState<readonly ScreenSize[]>(() => keptSizes('build'));
+  const setSizes = useCallback((next: readonly ScreenSize[]) => {
+    setKept(next);
+    keepSizes('build', next);
+  }, []);
   const [lit, setLit] = useState<string>();
   const [preview, setPreview] = useState<Project>();
   const [snapping, setSnapping] = useState(localStorage.getItem('hovrin.snapping') !== 'off');
   const resize = useCallback(
     (size: Partial<ScreenSize>) =>
-      setSizes(([working, ...sides]) => [resized({ ...working!, ...size }), ...sides]),
+      setKept(([working, ...sides]) => [
+        // Dragged to another width, it is no folding screen any more.
+        resized({ ...working!, ...size, ...(size.width === undefined ? {} : { hinge: undefined }) }),
+        ...sides,
+      ]),
     [],
+  );
+  const findings = useRef<readonly Finding[]>([]);
+  const layoutChanges = useRef<readonly number[]>([]);
+  const [turns, setTurns] = useState<readonly string[]>();
+  const [drawing, setDrawing] = useState<string>();
+  const [tracing, setTracing] = useTracing(
+    `${editor.projectId} ${screen?.id ?? ''} ${bandAt(state.project, sizes[0]!.width)?.name ?? ''}`,
   );
   const view = useMemo(
     () => ({
+      seeing,
+      see,
+      drawing,
+      setDrawing,
+      tracing,
+      setTracing,
       sizes,
       setSizes,
       resize,
+      layoutChanges,
+      focusShown: drawer === 'focus',
+      turns,
+      setTurns,
       lit,
       setLit,
       preview,
@@ -57,65 +100,123 @@ export function BuildPlace() {
         setSnapping(on);
       },
     }),
-    [sizes, resize, lit, preview, snapping],
+    [
+      seeing,
+      see,
+      drawing,
+      tracing,
+      setTracing,
+      sizes,
+      setSizes,
+      resize,
+      drawer,
+      turns,
+      lit,
+      preview,
+      snapping,
+    ],
   );
   const toggle = (name: DrawerName) => setDrawer(drawer === name ? undefined : name);
 
-  const see = [
+  const keys = [
     { keys: 'X', label: 'Source of the screen', run: () => toggle('source') },
     { keys: 'W', label: 'Why it has its size and place', run: () => toggle('why') },
     { keys: 'S', label: 'Sweep over all widths', run: () => toggle('sweep') },
-    { keys: 'O', label: 'Outlines of all boxes', run: () => setOutlines(!outlines) },
-    { keys: '+', label: 'Nearer', run: () => setZoom(Math.min(4, scale.current * 1.25)) },
-    { keys: '-', label: 'Farther', run: () => setZoom(Math.max(0.1, scale.current / 1.25)) },
+    { keys: 'C', label: 'Checks of the screen at every width', run: () => toggle('checks') },
+    { keys: 'F', label: 'Focus order', run: () => toggle('focus') },
+    {
+      keys: 'B',
+      label: 'Edit for the band of this width, or for all',
+      run: () => editor.editFor(editor.state.scope === '' ? upperBand(state.project, sizes[0]!.width) : ''),
+    },
+    {
+      keys: 'Shift+B',
+      label: 'To the next band',
+      run: () => resize({ width: nextBand(state.project, sizes[0]!.width) }),
+    },
+    {
+      keys: 'Shift+W',
+      label: 'To the next width where the layout changes',
+      run: () => {
+        const { width } = sizes[0]!;
+        const next = layoutChanges.current.find((at) => at > width) ?? layoutChanges.current[0];
+        if (next === undefined) editor.tell('The layout changes at no width.');
+        else resize({ width: next });
+      },
+    },
+    {
+      keys: 'Shift+E',
+      label: 'To the next width with a problem',
+      run: () => {
+        const next = nextProblem(findings.current, sizes[0]!.width);
+        if (next === undefined) editor.tell('No width has an error.');
+        else resize({ width: next });
+      },
+    },
+    {
+      keys: 'O',
+      label: 'Outlines: of the selection, of all, none',
+      run: () => see({ outlines: next(seeing.outlines) }),
+    },
+    { keys: 'Shift+O', label: 'Names on outlines', run: () => see({ names: !seeing.names }) },
+    { keys: 'J', label: 'A picture to trace', run: () => see({ tracing: !seeing.tracing }) },
+    { keys: 'Shift+H', label: 'What is hidden, faintly', run: () => see({ hidden: !seeing.hidden }) },
+    { keys: 'Shift+T', label: 'Longer texts, to see what they do', run: () => see({ long: !seeing.long }) },
+    { keys: '+', label: 'Nearer', run: () => setZoom(nearer(scale.current)) },
+    { keys: '-', label: 'Farther', run: () => setZoom(farther(scale.current)) },
     { keys: '0', label: 'Zoom to fit', run: () => setZoom('fit') },
+    { keys: '9', label: 'Zoom to the selection', run: () => setZoom('selection') },
+    {
+      keys: 'Shift+Y',
+      label: 'The wall: all screens at all bands',
+      run: () => screen && void navigate('wall'),
+    },
     { keys: 'T', label: 'Try', run: () => screen && void navigate('try') },
     { keys: '?', label: 'This list', run: () => setKeysShown(true) },
   ];
-  useCommandKeys(editor, see);
+  useCommandKeys(editor, keys);
 
   return (
     <BenchViewContext value={view}>
-      <Dragging>
-        <PathLine
-          zoom={zoom}
-          onZoom={setZoom}
-          outlines={outlines}
-          onOutlines={setOutlines}
-          onKeys={() => setKeysShown(true)}
-        />
-        <div className="flex min-h-0 flex-1">
-          <div className="flex w-[216px] shrink-0 flex-col border-r border-rule bg-sheet">
-            <Screens />
-            {screen && <Tree screen={screen} />}
-            {screen && <Tray />}
-          </div>
-          {screen ? (
-            <main className="flex min-w-0 flex-1 flex-col">
-              <Bench screen={screen} zoom={zoom} outlines={outlines} onScale={onScale} />
-              <ArrangePanel />
-              <Drawer screen={screen} open={drawer} onOpen={setDrawer} />
-            </main>
-          ) : (
-            <div className="grid flex-1 place-items-center text-center">
-              <div className="flex flex-col items-center gap-3">
-                <p className="text-quiet">This project has no screens.</p>
-                <button
-                  type="button"
-                  className="btn btn-main"
-                  onClick={() => runCommand(editor, commandNamed('new-screen'))}
-                >
-                  Add the first screen
-                </button>
-              </div>
+      <Checking screen={screen} newest={findings}>
+        <Dragging>
+          <PathLine zoom={zoom} onZoom={setZoom} onKeys={() => setKeysShown(true)} />
+          <div className="flex min-h-0 flex-1">
+            <div className="flex w-[216px] shrink-0 flex-col border-r border-rule bg-sheet">
+              <Screens />
+              {screen && <Tree screen={screen} />}
+              {screen && <Tray />}
             </div>
-          )}
-          <Facts />
-        </div>
-        <Picker />
-        <DuplicateDialog />
-        {keysShown && <ShortcutList extra={see} onClose={() => setKeysShown(false)} />}
-      </Dragging>
+            {screen ? (
+              <main className="flex min-w-0 flex-1 flex-col">
+                <Bench screen={screen} zoom={zoom} onZoom={setZoom} onScale={onScale} />
+                <ArrangePanel />
+                <Drawer screen={screen} open={drawer} onOpen={setDrawer} />
+              </main>
+            ) : (
+              <div className="grid flex-1 place-items-center text-center">
+                <div className="flex flex-col items-center gap-3">
+                  <p className="text-quiet">This project has no screens.</p>
+                  <button
+                    type="button"
+                    className="btn btn-main"
+                    onClick={() => runCommand(editor, commandNamed('new-screen'))}
+                  >
+                    Add the first screen
+                  </button>
+                </div>
+              </div>
+            )}
+            <Facts />
+          </div>
+          <Picker />
+          <DuplicateDialog />
+          <ReplaceDialog />
+          <BandsDialog />
+          <ChangesDialog />
+          {keysShown && <ShortcutList extra={keys} onClose={() => setKeysShown(false)} />}
+        </Dragging>
+      </Checking>
     </BenchViewContext>
   );
 }

@@ -9,8 +9,9 @@ import {
 } from '@dnd-kit/core';
 import { contains, effectiveNames, kindNamed, kindOf, locate } from '@hovrin/core';
 import { type ReactNode, useMemo, useRef, useState } from 'react';
-import { insertCopies, moveTo, placeNew } from '../editor/commands/index.ts';
+import { insertCopies, isLocked, moveTo, placeNew } from '../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
+import { keyWords } from '../editor/keys.ts';
 import { placeWords } from '../editor/places.ts';
 import { BaysContext, type PendingDrop, type ShownBay } from './bays.ts';
 import { useBenchView } from './benchView.ts';
@@ -26,6 +27,9 @@ type Dragged =
 /** The size that a new control is taken to have while it is dragged, CSS px. */
 const newSize: Grabbed = { width: 120, height: 40, x: 0, y: 0 };
 
+/** One object for good: with another one everything that can be dragged is drawn again. */
+const dragging = { activationConstraint: { distance: 5 } };
+
 export function Dragging({ children }: { children: ReactNode }) {
   const { editor } = useWorkplace();
   const { snapping } = useBenchView();
@@ -33,7 +37,7 @@ export function Dragging({ children }: { children: ReactNode }) {
   const [drop, setDrop] = useState<PendingDrop>();
   const [dragged, setDragged] = useState<Dragged>();
   const [area, setArea] = useState<Rectangle>();
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
+  const sensors = useSensors(useSensor(PointerSensor, dragging));
   const lasso = useMemo(
     () => (dragged && 'lasso' in dragged && area ? { bay: dragged.lasso, area } : undefined),
     [dragged, area],
@@ -65,7 +69,10 @@ export function Dragging({ children }: { children: ReactNode }) {
     const id = data.from === 'bay' ? data.pressed?.current : data.control;
     const { project, selection } = editor.state;
     if (data.kind) setDragged({ kind: data.kind });
-    else if (id !== undefined && locate(project, id)?.parent) {
+    else if (id !== undefined && isLocked(project, id)) {
+      editor.tell(`It is locked against moving. ${keyWords('Shift+X')} unlocks it.`);
+      setDragged(undefined);
+    } else if (id !== undefined && locate(project, id)?.parent) {
       const controls = selection.includes(id) ? selection : [id];
       const bay = shown.current.get(data.bay ?? 'working');
       const box = bay?.layout.byControl.get(id);
@@ -229,7 +236,7 @@ function DraggedWords({
   dragged: Exclude<Dragged, { lasso: string }>;
   drop: PendingDrop | undefined;
 }) {
-  const { project } = useEditorState();
+  const { project } = useEditorState('project');
   const ids = 'controls' in dragged ? dragged.controls : [];
   const found = ids[0] === undefined ? undefined : locate(project, ids[0]);
   const what =

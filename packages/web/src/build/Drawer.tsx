@@ -1,20 +1,25 @@
 /** The drawer below the bench: closed until it is asked for. */
 import { type Control, locate } from '@hovrin/core';
-import { FileCode, HelpCircle, MoveHorizontal, X } from 'lucide-react';
+import { CircleAlert, FileCode, HelpCircle, ListOrdered, MoveHorizontal, X } from 'lucide-react';
 import { lazy, type ReactNode, Suspense, useRef, useState } from 'react';
 import { currentControl, useEditorState } from '../editor/context.tsx';
+import { ChecksPane } from './ChecksPane.tsx';
+import { FocusPane } from './FocusPane.tsx';
 import { SweepPane } from './SweepPane.tsx';
+import { useFindings } from './useChecks.ts';
 import { WhyPane } from './WhyPane.tsx';
 
 /** Loaded when it is first opened: the text editor is large. */
 const SourcePane = lazy(() => import('./SourcePane.tsx').then((module) => ({ default: module.SourcePane })));
 
-export type DrawerName = 'source' | 'why' | 'sweep';
+export type DrawerName = 'source' | 'why' | 'sweep' | 'checks' | 'focus';
 
 const tabs: readonly { name: DrawerName; label: string; keys: string; icon: ReactNode }[] = [
   { name: 'source', label: 'Source', keys: 'X', icon: <FileCode size={14} aria-hidden /> },
   { name: 'why', label: 'Why', keys: 'W', icon: <HelpCircle size={14} aria-hidden /> },
   { name: 'sweep', label: 'Sweep', keys: 'S', icon: <MoveHorizontal size={14} aria-hidden /> },
+  { name: 'checks', label: 'Checks', keys: 'C', icon: <CircleAlert size={14} aria-hidden /> },
+  { name: 'focus', label: 'Focus', keys: 'F', icon: <ListOrdered size={14} aria-hidden /> },
 ];
 
 export function Drawer({
@@ -27,7 +32,8 @@ export function Drawer({
   onOpen: (drawer: DrawerName | undefined) => void;
 }) {
   const [height, setHeight] = useState(Number(localStorage.getItem('hovrin.drawer')) || 236);
-  const state = useEditorState();
+  const wrong = useFindings().filter(({ severity }) => severity === 'error').length;
+  const state = useEditorState('project', 'selection', 'screenId');
   const selected = currentControl(state);
   const control = selected && locate(state.project, selected.id)?.screen === screen ? selected : screen;
   return (
@@ -46,6 +52,9 @@ export function Drawer({
               onClick={() => onOpen(open === name ? undefined : name)}
             >
               {icon} {label}
+              {name === 'checks' && wrong > 0 && (
+                <span className="rounded-sm bg-brick px-1 font-mono text-[11px] text-white">{wrong}</span>
+              )}
             </button>
           ))}
         </div>
@@ -69,6 +78,10 @@ export function Drawer({
             </Suspense>
           ) : open === 'why' ? (
             <WhyPane screen={screen} control={control} />
+          ) : open === 'checks' ? (
+            <ChecksPane screen={screen} />
+          ) : open === 'focus' ? (
+            <FocusPane screen={screen} />
           ) : (
             <SweepPane screen={screen} control={control} />
           )}

@@ -8,7 +8,7 @@ const most = 200;
 
 export function DuplicateDialog() {
   const { editor } = useWorkplace();
-  const { asking } = useEditorState();
+  const { asking } = useEditorState('asking');
   const [times, setTimes] = useState('3');
   const [x, setX] = useState('0');
   const [y, setY] = useState('48');

@@ -15,7 +15,7 @@ export function EventField({
   attribute: string;
   label: string;
 }) {
-  const { project } = useEditorState();
+  const { project } = useEditorState('project');
   const { set, rest } = useSetProperty([control], name);
   const id = useId();
   const held = control.props[attribute];

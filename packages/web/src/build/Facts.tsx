@@ -33,7 +33,7 @@ const groupWords: readonly (readonly [PropertyGroup, string])[] = [
 ];
 
 export function Facts() {
-  const state = useEditorState();
+  const state = useEditorState('project', 'selection', 'screenId');
   const control = currentControl(state);
   const many = state.selection.flatMap((id) => locate(state.project, id)?.control ?? []);
   if (!control)
@@ -56,7 +56,7 @@ export function Facts() {
 }
 
 function ControlFacts({ control }: { control: Control }) {
-  const { project } = useEditorState();
+  const { project } = useEditorState('project');
   const found = locate(project, control.id);
   if (!found) return null;
   const kind = kindOf(control);
@@ -103,7 +103,7 @@ function ControlFacts({ control }: { control: Control }) {
 
 /** What several controls have in common: the properties that all of them have, set on all at once. */
 function SeveralFacts({ controls }: { controls: readonly [Control, ...Control[]] }) {
-  const { project } = useEditorState();
+  const { project } = useEditorState('project');
   const [first, ...others] = controls;
   const parents = controls.map(({ id }) => locate(project, id)?.parent);
   const shared = kindOf(first).properties.filter(
@@ -143,6 +143,8 @@ function SeveralFacts({ controls }: { controls: readonly [Control, ...Control[]]
 /** Whether a property means something where the control stands, or says something all the same. */
 function matters(property: Property, control: Control, parent: Control | undefined): boolean {
   const { name, onlyIn, notIn } = property;
+  // What checks let stand is looked at where they are.
+  if (name === 'ignore') return false;
   const kind = parent?.kind ?? '';
   if ((!onlyIn || onlyIn.includes(kind)) && !notIn?.includes(kind)) return true;
   return Object.keys(control.props).some((key) => key === name || key.endsWith(`.${name}`));
@@ -172,7 +174,7 @@ function Section({ title, children }: { title: string; children: ReactNode }) {
 
 function NameField({ control, name }: { control: Control; name: string }) {
   const { editor } = useWorkplace();
-  const { project, naming } = useEditorState();
+  const { project, naming } = useEditorState('project', 'naming');
   const field = useRef<HTMLInputElement>(null);
   const [typed, setTyped] = useState<string>();
   const found = locate(project, control.id)!;
@@ -258,7 +260,7 @@ const newVariable = '+';
 /** Joins an input's value with a state variable, in both directions. */
 function TwoWayField({ control, property, name }: { control: Control; property: Property; name: string }) {
   const { editor } = useWorkplace();
-  const { project } = useEditorState();
+  const { project } = useEditorState('project');
   const { set, rest } = useSetProperty([control], name);
   const id = useId();
   const attribute = `${property.name}.bind`;

@@ -1,19 +1,24 @@
 /** Paints a laid-out screen: every box at the place that the core worked out, words line by line. */
 import type { Drawing, Gauge, ScreenBox, ScreenLayout } from '@hovrin/core';
 import { type CSSProperties, createElement, memo } from 'react';
+import { type Cut, clipOf, windowsOf } from './cut.ts';
 
 interface PaintProps {
   readonly layout: ScreenLayout;
   /** The address of a picture of the project. */
   readonly pictureAddress: (name: string) => string | undefined;
+  /** Only the inside of single controls where it is absent. */
+  readonly cut?: Cut;
 }
 
-export const Paint = memo(function Paint({ layout, pictureAddress }: PaintProps) {
+export const Paint = memo(function Paint({ layout, pictureAddress, cut = 'parts' }: PaintProps) {
+  const windows = windowsOf(layout, cut);
   return (
     <>
       {layout.boxes.map((box, index) => (
         <PaintedBox
-          key={box.control ?? `part ${index}`}
+          clip={clipOf(box, windows[index])}
+          key={box.control === undefined ? `part ${index}` : `${box.control} ${box.items.join()}`}
           box={box}
           opacity={opacityOf(layout, box)}
           pictureAddress={pictureAddress}
@@ -35,15 +40,26 @@ function opacityOf(layout: ScreenLayout, box: ScreenBox): number {
   return opacity;
 }
 
-function PaintedBox({
-  box,
-  opacity,
-  pictureAddress,
-}: {
-  box: ScreenBox;
-  opacity: number;
-  pictureAddress: PaintProps['pictureAddress'];
-}) {
+interface PaintedBoxProps extends Pick<PaintProps, 'pictureAddress'> {
+  readonly clip: string | undefined;
+  readonly box: ScreenBox;
+  readonly opacity: number;
+}
+
+/** Whether two layouts paint a box the same: its words and its look are kept as long as nothing in them changes. */
+const paintsAlike = (a: PaintedBoxProps, b: PaintedBoxProps): boolean =>
+  a.box.box === b.box.box &&
+  a.box.lines === b.box.lines &&
+  a.box.look === b.box.look &&
+  a.box.x === b.box.x &&
+  a.box.y === b.box.y &&
+  a.box.width === b.box.width &&
+  a.box.height === b.box.height &&
+  a.opacity === b.opacity &&
+  a.clip === b.clip &&
+  a.pictureAddress === b.pictureAddress;
+
+const PaintedBox = memo(function PaintedBox({ box, clip, opacity, pictureAddress }: PaintedBoxProps) {
   const { look, lines } = box;
   const { border, padding } = box.box.style;
   const style: CSSProperties = {
@@ -60,6 +76,7 @@ function PaintedBox({
     boxShadow: look.ring && `inset 0 0 0 1px ${look.ring}`,
     borderWidth: `${border.top}px ${border.end}px ${border.bottom}px ${border.start}px`,
     opacity,
+    clipPath: clip,
   };
   const text = look.text;
   const font: CSSProperties = text
@@ -133,7 +150,7 @@ function PaintedBox({
       )}
     </div>
   );
-}
+}, paintsAlike);
 
 /** Lines and shapes, stretched to the box, in its middle, or at its end. */
 function Drawn({ drawing, colour }: { drawing: Drawing; colour: string | undefined }) {

@@ -3,23 +3,23 @@ import { effectiveNames, locate, pathTo } from '@hovrin/core';
 import { Grid2x2, Keyboard, Play } from 'lucide-react';
 import { useNavigate } from 'react-router';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
+import { keyWords } from '../editor/keys.ts';
 import { HistoryButtons, SavingSign } from '../PlaceHeader.tsx';
 import { Menu } from '../parts/Menu.tsx';
+import { type Outlines, outlineWords, useBenchView } from './benchView.ts';
+import { usualZooms, type Zoom } from './zoom.ts';
 
 interface PathLineProps {
-  readonly zoom: number | 'fit';
-  readonly onZoom: (zoom: number | 'fit') => void;
-  readonly outlines: boolean;
-  readonly onOutlines: (outlines: boolean) => void;
+  readonly zoom: Zoom;
+  readonly onZoom: (zoom: Zoom) => void;
   readonly onKeys: () => void;
 }
 
-const zooms = [0.25, 0.5, 0.75, 1, 1.5, 2] as const;
-
-export function PathLine({ zoom, onZoom, outlines, onOutlines, onKeys }: PathLineProps) {
+export function PathLine({ zoom, onZoom, onKeys }: PathLineProps) {
   const { editor } = useWorkplace();
-  const { project, selection, screenId } = useEditorState();
+  const { project, selection, screenId } = useEditorState('project', 'selection', 'screenId');
   const navigate = useNavigate();
+  const { seeing, see } = useBenchView();
   const path = pathTo(project, selection[0] ?? screenId);
   const screen = locate(project, screenId)?.screen;
   const names = screen ? effectiveNames(screen) : new Map<string, string>();
@@ -53,23 +53,67 @@ export function PathLine({ zoom, onZoom, outlines, onOutlines, onKeys }: PathLin
         label="Zoom"
         button={
           <button type="button" className="btn-bare" title="Zoom of the working bay">
-            {zoom === 'fit' ? 'Fit' : `${Math.round(zoom * 100)} %`}
+            {zoom === 'fit' ? 'Fit' : zoom === 'selection' ? 'Selection' : `${Math.round(zoom * 100)} %`}
           </button>
         }
         entries={[
-          { label: 'Fit', onSelect: () => onZoom('fit') },
-          ...zooms.map((value) => ({ label: `${value * 100} %`, onSelect: () => onZoom(value) })),
+          { label: 'Fit', keys: '0', checked: zoom === 'fit', onSelect: () => onZoom('fit') },
+          {
+            label: 'The selection',
+            keys: '9',
+            disabled: selection.length === 0,
+            onSelect: () => onZoom('selection'),
+          },
+          ...usualZooms.map((value) => ({
+            label: `${value * 100} %`,
+            checked: zoom === value,
+            onSelect: () => onZoom(value),
+          })),
         ]}
       />
-      <button
-        type="button"
-        className={`btn-bare ${outlines ? '!bg-spruce !text-on-spruce' : ''}`}
-        aria-pressed={outlines}
-        title="Outlines of all boxes (O)"
-        onClick={() => onOutlines(!outlines)}
-      >
-        <Grid2x2 size={16} aria-hidden /> <span className="sr-only">Outlines</span>
-      </button>
+      <Menu
+        label="What is seen"
+        button={
+          <button
+            type="button"
+            className={`btn-bare ${seeing.outlines !== 'off' || seeing.hidden || seeing.long || seeing.tracing ? '!bg-spruce !text-on-spruce' : ''}`}
+            title="Outlines and what is hidden (O)"
+          >
+            <Grid2x2 size={16} aria-hidden /> <span className="sr-only">Outlines</span>
+          </button>
+        }
+        entries={[
+          ...Object.entries(outlineWords).map(([name, label]) => ({
+            label,
+            checked: seeing.outlines === name,
+            onSelect: () => see({ outlines: name as Outlines }),
+          })),
+          {
+            label: 'Names on outlines',
+            keys: keyWords('Shift+O'),
+            checked: seeing.names,
+            onSelect: () => see({ names: !seeing.names }),
+          },
+          {
+            label: 'What is hidden, faintly',
+            keys: keyWords('Shift+H'),
+            checked: seeing.hidden,
+            onSelect: () => see({ hidden: !seeing.hidden }),
+          },
+          {
+            label: 'Longer texts, with accents',
+            keys: keyWords('Shift+T'),
+            checked: seeing.long,
+            onSelect: () => see({ long: !seeing.long }),
+          },
+          {
+            label: 'A picture to trace',
+            keys: 'J',
+            checked: seeing.tracing,
+            onSelect: () => see({ tracing: !seeing.tracing }),
+          },
+        ]}
+      />
       <button type="button" className="btn-bare" aria-label="Keys" title="All keys (?)" onClick={onKeys}>
         <Keyboard size={16} />
       </button>

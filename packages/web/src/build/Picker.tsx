@@ -25,17 +25,18 @@ function rank(kind: Kind, typed: string): number | undefined {
   const text = typed.trim().toLowerCase();
   if (text === '' || kind.label.toLowerCase() === text) return 0;
   const label = kind.label.toLowerCase();
-  if (label.startsWith(text) || kind.findBy.includes(text)) return 1;
-  if (label.includes(text) || kind.name.toLowerCase().includes(text)) return 2;
-  if (kind.findBy.some((word) => word.startsWith(text))) return 3;
+  if (label.startsWith(text)) return 1;
+  if (kind.findBy.includes(text)) return 2;
+  if (label.includes(text) || kind.name.toLowerCase().includes(text)) return 3;
+  if (kind.findBy.some((word) => word.startsWith(text))) return 4;
   return kind.findBy.some((word) => word.includes(text)) || kind.purpose.toLowerCase().includes(text)
-    ? 4
+    ? 5
     : undefined;
 }
 
 export function Picker() {
   const { editor } = useWorkplace();
-  const { project, picker, selection } = useEditorState();
+  const { project, picker, selection } = useEditorState('project', 'picker', 'selection');
   const [typed, setTyped] = useState('');
   const [chosen, setChosen] = useState(0);
   const list = useRef<HTMLDivElement>(null);

@@ -16,7 +16,7 @@ export function PictureField({
   name: string;
 }) {
   const { editor } = useWorkplace();
-  const { project } = useEditorState();
+  const { project } = useEditorState('project');
   const { set, rest } = useSetProperty([control], name);
   const id = useId();
   const input = useRef<HTMLInputElement>(null);

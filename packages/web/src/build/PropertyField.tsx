@@ -7,6 +7,7 @@ import {
   attributeProblems,
   type Control,
   contextOf,
+  everywhere,
   hasExpression,
   inForce,
   kindOf,
@@ -14,8 +15,9 @@ import {
   readAttributeText,
   themeColours,
   valueTyped,
+  withoutChange,
 } from '@hovrin/core';
-import { ChevronDown, Undo2 } from 'lucide-react';
+import { ChevronDown, MoveHorizontal, Undo2 } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { type ReactNode, useId, useRef, useState } from 'react';
 import { HexColorPicker } from 'react-colorful';
@@ -85,26 +87,32 @@ export function steppedText(text: string, by: number): string | undefined {
 }
 
 export function PropertyField({ controls, property, name }: PropertyFieldProps) {
-  const { project } = useEditorState();
+  const { project, scope } = useEditorState('project', 'scope');
   const { set, rest } = useSetProperty(controls, name);
   const id = useId();
   const [control] = controls;
-  const held = control.props[property.name];
-  const several = controls.some((other) => asTyped(other.props[property.name]) !== asTyped(held));
+  // What is edited for some widths has an attribute of its own.
+  const forScope = scope !== '' && property.perBand;
+  const attribute = forScope ? `${scope}.${property.name}` : property.name;
+  const held = control.props[attribute];
+  const several = controls.some((other) => asTyped(other.props[attribute]) !== asTyped(held));
+  const elsewhere = forScope
+    ? withoutChange(project, { control, attribute, prefix: scope, property: property.name })
+    : property.default;
   const text = several ? '' : (asTyped(held) ?? '');
   const own = several || held !== undefined;
   const draft = asTyped(held) !== inForce(held);
-  const problem = attributeProblems(project, control).find(({ attribute }) => attribute === property.name);
+  const problem = attributeProblems(project, control).find((each) => each.attribute === attribute);
   const bound = own && hasExpression(inForce(held) ?? '');
   const isWords = property.type.name === 'text';
   // Entries are typed one a line; what is bound is one expression.
   const isList = lists.has(property.type.name) && !text.includes('{');
-  const change = (next: string) => set(property.name, property.label, next === '' && !isWords ? null : next);
+  const change = (next: string) => set(attribute, property.label, next === '' && !isWords ? null : next);
   const step = (by: number) => {
-    const next = steppedText(text || property.default || '0', by);
+    const next = steppedText(text || elsewhere || '0', by);
     const valid =
       next !== undefined &&
-      readAttributeText(kindOf(control), property.name, next, contextOf(project, control)).ok;
+      readAttributeText(kindOf(control), attribute, next, contextOf(project, control)).ok;
     if (next !== undefined && valid) change(next);
   };
   // A yes or no is a checkbox until somebody wants an expression there.
@@ -115,7 +123,7 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
       ? project.screens.flatMap((screen) => screen.name ?? [])
       : property.type.words;
   const changes = Object.keys(control.props).filter(
-    (key) => key.endsWith(`.${property.name}`) && !key.startsWith('on.'),
+    (key) => key.endsWith(`.${property.name}`) && !key.startsWith('on.') && key !== attribute,
   );
 
   return (
@@ -138,8 +146,8 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
               id={id}
               type="checkbox"
               className="accent-spruce"
-              checked={text === 'true'}
-              onChange={(event) => change(event.target.checked ? 'true' : '')}
+              checked={(text || (forScope ? elsewhere : '')) === 'true'}
+              onChange={(event) => change(event.target.checked ? 'true' : forScope ? 'false' : '')}
             />
             <button
               type="button"
@@ -165,7 +173,7 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
             aria-invalid={problem !== undefined}
             aria-describedby={problem ? `${id}-problem` : undefined}
             value={isList ? text.split(/ *\| */).join('\n') : text}
-            placeholder={several ? 'several' : (property.default ?? '')}
+            placeholder={several ? 'several' : (elsewhere ?? '')}
             onChange={(event) =>
               change(isList ? event.target.value.split('\n').join(' | ') : event.target.value)
             }
@@ -175,13 +183,13 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
           <span className="relative flex-1">
             <input
               id={id}
-              className={`field pr-6 ${bound ? '!border-lake' : ''} ${stepped.has(property.type.name) ? 'text-right' : ''}`}
+              className={`field pr-6 ${bound ? '!border-lake' : forScope && own ? '!border-copper' : ''} ${stepped.has(property.type.name) ? 'text-right' : ''}`}
               aria-invalid={problem !== undefined}
               aria-describedby={problem ? `${id}-problem` : undefined}
               spellCheck={false}
               value={text}
               placeholder={
-                (several ? 'several' : property.default) ??
+                (several ? 'several' : elsewhere) ??
                 (property.type.name === 'size'
                   ? 'auto'
                   : property.type.name === 'flag'
@@ -206,7 +214,7 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
             {property.type.name === 'colour' ? (
               <ColourButton
                 label={property.label}
-                value={text || property.default || ''}
+                value={text || elsewhere || ''}
                 onValue={change}
                 onDone={rest}
               />
@@ -220,10 +228,10 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
         <button
           type="button"
           className={`btn-bare !min-w-5 !px-0 text-quiet ${own ? '' : 'invisible'}`}
-          aria-label={`Send ${property.label} back to its default`}
-          title={`Own value; send back to ${property.default ?? 'none'}`}
+          aria-label={`Send ${property.label} back to ${forScope ? 'what it is elsewhere' : 'its default'}`}
+          title={`${forScope ? 'Changed here' : 'Own value'}; send back to ${elsewhere ?? 'none'}`}
           onClick={() => {
-            set(property.name, property.label, null);
+            set(attribute, property.label, null);
             rest();
           }}
         >
@@ -239,9 +247,16 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
           )}
         </p>
       )}
+      {forScope && own && !several && (
+        <p className="mb-0.5 ml-[92px] flex items-center gap-1 text-[12px] text-copper">
+          elsewhere {elsewhere ?? 'none'}
+          <EveryWhere control={control} attribute={attribute} label={property.label} name={name} />
+        </p>
+      )}
       {changes.map((key) => (
         <p key={key} className="mb-0.5 ml-[92px] flex items-center gap-1 text-[12px] text-copper">
           {key.slice(0, key.indexOf('.'))}: {inForce(control.props[key])}
+          <EveryWhere control={control} attribute={key} label={property.label} name={name} />
           <button
             type="button"
             className="btn-bare !h-5 !min-w-5"
@@ -254,6 +269,38 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
         </p>
       ))}
     </div>
+  );
+}
+
+/** Makes a changed value the one for all widths. */
+function EveryWhere({
+  control,
+  attribute,
+  label,
+  name,
+}: {
+  control: Control;
+  attribute: string;
+  label: string;
+  name: string;
+}) {
+  const { editor } = useWorkplace();
+  return (
+    <button
+      type="button"
+      className="btn-bare !h-5 !min-w-5"
+      aria-label={`Make ${attribute} the value for all widths`}
+      title="Make it the value for all widths"
+      onClick={() =>
+        editor.dispatch({
+          label: `${label} of ${name} for all widths`,
+          steps: everywhere(control, attribute),
+          exact: true,
+        })
+      }
+    >
+      <MoveHorizontal size={11} />
+    </button>
   );
 }
 

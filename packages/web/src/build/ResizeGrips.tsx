@@ -3,7 +3,7 @@ import { effectiveNames, locate, type ScreenBox, type ScreenLayout } from '@hovr
 import { type PointerEvent, useRef, useState } from 'react';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { useBenchView } from './benchView.ts';
-import { type Grip, limitsOf, resizedTo, resizeSteps, siblingSizes } from './resizing.ts';
+import { equalShare, type Grip, limitsOf, resizedTo, resizeSteps, siblingSizes, spanTo } from './resizing.ts';
 
 interface Dragging {
   readonly grip: Grip;
@@ -27,7 +27,7 @@ export function ResizeGrips({
   scale: number;
 }) {
   const { editor } = useWorkplace();
-  const { project, step } = useEditorState();
+  const { project, step } = useEditorState('project', 'step');
   const { snapping } = useBenchView();
   const from = useRef<Dragging>(undefined);
   const run = useRef(0);
@@ -44,14 +44,29 @@ export function ResizeGrips({
     const steps = (['width', 'height'] as const).flatMap((side) => {
       if (start.grip !== 'both' && start.grip !== side) return [];
       const by = side === 'width' ? event.clientX - start.x : event.clientY - start.y;
-      const { value, like } = resizedTo(
+      const grid = parent.kind === 'grid' && start.layout.byControl.get(parent.id);
+      const edge = side === 'width' ? start.box.x + start.box.width : start.box.y + start.box.height;
+      const span =
+        grid && !event.altKey
+          ? spanTo(control, start.box, grid, side, edge + by / scale - (side === 'width' ? grid.x : grid.y))
+          : undefined;
+      if (span) {
+        const what = side === 'width' ? 'column' : 'row';
+        said.push(`${span.count} ${what}${span.count === 1 ? '' : 's'}`);
+        const value = span.count === 1 ? null : String(span.count);
+        return [{ type: 'set', control: control.id, property: span.property, value } as const];
+      }
+      const resized = resizedTo(
         start.box[side] + by / scale,
         siblingSizes(parent, control, start.layout, side, (each) => names.get(each) ?? ''),
         limitsOf(now, side),
         { step, on: snapping !== event.altKey },
       );
-      said.push(`${Math.round(value * 100) / 100}${like ? ` like ${like}` : ''}`);
-      return resizeSteps(control, side, start.box, value);
+      const { value, like } = resized;
+      said.push(
+        `${Math.round(value * 100) / 100}${like ? (like === equalShare ? `, ${like}` : ` like ${like}`) : ''}`,
+      );
+      return resizeSteps(control, side, start.box, resized);
     });
     setWords(said.join(' × '));
     editor.dispatch({ label: `Resize ${names.get(id)}`, steps, group: `resize ${id} ${run.current}` });

@@ -80,10 +80,13 @@ class SourceEditor {
   /** Takes what was typed into the document, as far as it can be read. */
   private typed(): void {
     const { project } = this.editor.state;
+    // One random beginning for all: most of what is read pairs up with what is there and keeps its own id.
+    const beginning = newId();
+    let count = 0;
     const parsed = parseScreen(this.view.state.doc.toString(), {
       file: 'source',
       context: contextOf(project),
-      newId,
+      newId: () => `${beginning}-${++count}`,
     });
     const problems = parsed.ok ? [] : parsed.problems;
     this.view.dispatch(setDiagnostics(this.view.state, diagnosticsOf(this.view, problems)));
@@ -95,6 +98,7 @@ class SourceEditor {
     const steps = stepsToText(project, this.screenId, parsed.screen);
     if (steps.length > 0)
       this.editor.dispatch({
+        exact: true,
         label: `Edit the source of ${parsed.screen.name ?? 'the screen'}`,
         steps,
         group: `source ${this.screenId} ${this.run}`,
@@ -173,7 +177,7 @@ class SourceEditor {
 
 export function SourcePane({ screen }: { screen: Control }) {
   const { editor } = useWorkplace();
-  const { project, selection } = useEditorState();
+  const { project, selection } = useEditorState('project', 'selection');
   const place = useRef<HTMLDivElement>(null);
   const source = useRef<SourceEditor>(undefined);
   const [trouble, setTrouble] = useState<{ since: Date; count: number }>();

@@ -70,7 +70,7 @@ function bandsOf(
 }
 
 export function SweepPane({ screen, control }: { screen: Control; control: Control }) {
-  const { project } = useEditorState();
+  const { project } = useEditorState('project');
   const { sizes, resize, setLit } = useBenchView();
   const { width, height } = sizes[0]!;
   const swept = useSweep(project, screen, height);

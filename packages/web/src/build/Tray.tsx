@@ -8,6 +8,7 @@ import { placeNew } from '../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { keyWords } from '../editor/keys.ts';
 import { placeAtSelection } from '../editor/places.ts';
+import { useBenchView } from './benchView.ts';
 import { KindIcon } from './kindIcons.tsx';
 import { groups, groupWords, placeable } from './Picker.tsx';
 
@@ -70,6 +71,7 @@ export function Tray() {
 function TrayPart({ kind }: { kind: Kind }) {
   const { editor } = useWorkplace();
   const state = useEditorState();
+  const { drawing, setDrawing } = useBenchView();
   const { setNodeRef, listeners } = useDraggable({
     id: `part ${kind.name}`,
     data: { from: 'tray', kind: kind.name },
@@ -80,9 +82,13 @@ function TrayPart({ kind }: { kind: Kind }) {
       ref={setNodeRef}
       type="button"
       {...listeners}
-      title={kind.purpose}
-      className="flex h-7 touch-none items-center gap-1.5 rounded-md border border-rule bg-sheet px-1.5 text-left text-[12.5px] hover:border-quiet"
-      onClick={() => place && placeNew(editor, kind.name, place)}
+      title={`${kind.purpose} Shift+press, then draw its size on the bench.`}
+      aria-pressed={drawing === kind.name}
+      className="flex h-7 aria-pressed:border-saffron aria-pressed:bg-saffron/25 touch-none items-center gap-1.5 rounded-md border border-rule bg-sheet px-1.5 text-left text-[12.5px] hover:border-quiet"
+      onClick={(event) => {
+        if (event.shiftKey) setDrawing(drawing === kind.name ? undefined : kind.name);
+        else if (place) placeNew(editor, kind.name, place);
+      }}
     >
       <KindIcon kind={kind.name} size={13} />
       <span className="truncate">{kind.label}</span>

@@ -1,9 +1,17 @@
 /** The tree: screens on top, then everything on the screen, names first. */
 
 import { useDraggable } from '@dnd-kit/core';
-import { attributeProblems, type Control, effectiveNames, hasExpression, inForce } from '@hovrin/core';
-import { ChevronDown, ChevronRight, MoreHorizontal, Plus } from 'lucide-react';
-import { memo, useCallback, useEffect, useRef, useState, useSyncExternalStore } from 'react';
+import {
+  attributeProblems,
+  type Control,
+  effectiveNames,
+  hasExpression,
+  inForce,
+  type Project,
+} from '@hovrin/core';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { ChevronDown, ChevronRight, Lock, MoreHorizontal, Plus } from 'lucide-react';
+import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { canRun, commandNamed, runCommand } from '../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { keyWords } from '../editor/keys.ts';
@@ -11,6 +19,7 @@ import { Menu } from '../parts/Menu.tsx';
 import { useBays } from './bays.ts';
 import { findControls } from './find.ts';
 import { KindIcon } from './kindIcons.tsx';
+import { useFindings } from './useChecks.ts';
 
 /** Commands offered on a control, in the tree. */
 const controlCommands = [
@@ -41,12 +50,13 @@ const controlCommands = [
   'select-kind',
   'select-look',
   'hide',
+  'lock',
   'delete',
 ];
 
 export function Screens() {
   const { editor } = useWorkplace();
-  const { project, screenId } = useEditorState();
+  const { project, screenId } = useEditorState('project', 'screenId');
   return (
     <section aria-label="Screens" className="border-b border-rule pb-2">
       <div className="flex h-9 items-center justify-between pr-1.5 pl-3">
@@ -92,7 +102,7 @@ export function Screens() {
 
 function ScreenMenu({ screen }: { screen: Control }) {
   const { editor } = useWorkplace();
-  const { project } = useEditorState();
+  const { project } = useEditorState('project');
   return (
     <Menu
       label={`More for ${screen.name}`}
@@ -138,27 +148,33 @@ function ScreenMenu({ screen }: { screen: Control }) {
 
 export function Tree({ screen }: { screen: Control }) {
   const { editor } = useWorkplace();
-  const { selection } = useEditorState();
+  const { selection, project } = useEditorState('selection', 'project');
   const [closed, setClosed] = useState<ReadonlySet<string>>(new Set());
   const names = effectiveNames(screen);
   const selected = selection[0];
-  useEffect(() => {
-    if (selected)
-      document
-        .querySelector(`[data-tree-id="${CSS.escape(selected)}"]`)
-        ?.scrollIntoView({ block: 'nearest' });
-  }, [selected]);
   const toggle = (id: string) =>
     setClosed(new Set(closed.has(id) ? [...closed].filter((each) => each !== id) : [...closed, id]));
-  const rows: { control: Control; level: number }[] = [];
   const [wanted, setWanted] = useState('');
-  const found = wanted.trim() === '' ? undefined : findControls(screen, wanted);
-  const visit = (control: Control, level: number) => {
-    if (found && !found.shown.has(control.id)) return;
-    rows.push({ control, level });
-    if (found || !closed.has(control.id)) for (const child of control.children) visit(child, level + 1);
-  };
-  visit(screen, 0);
+  const found = useMemo(
+    () => (wanted.trim() === '' ? undefined : findControls(screen, wanted)),
+    [screen, wanted],
+  );
+  const rows = useMemo(() => rowsOf(screen, closed, found?.shown), [screen, closed, found]);
+  const list = useRef<HTMLDivElement>(null);
+  const virtual = useVirtualizer({
+    count: rows.length,
+    getScrollElement: () => list.current,
+    estimateSize: () => rowHeight,
+    overscan: 60,
+    getItemKey: (index) => rows[index]!.control.id,
+  });
+  const at = rows.findIndex(({ control }) => control.id === selected);
+  useEffect(() => {
+    if (at < 0) return;
+    // After the frame with the selection is painted: looking for the row makes the browser lay out.
+    const later = requestAnimationFrame(() => setTimeout(() => virtual.scrollToIndex(at)));
+    return () => cancelAnimationFrame(later);
+  }, [at, virtual]);
   const selectedWith = (id: string, more: 'one' | 'range' | undefined): readonly string[] => {
     if (more === 'one')
       return selection.includes(id) ? selection.filter((each) => each !== id) : [...selection, id];
@@ -197,6 +213,7 @@ export function Tree({ screen }: { screen: Control }) {
         <p className="px-3 py-2 text-quiet">Nothing on this screen has “{wanted}” in it.</p>
       )}
       <div
+        ref={list}
         role="tree"
         aria-label={`Controls of ${screen.name}`}
         tabIndex={0}
@@ -204,27 +221,64 @@ export function Tree({ screen }: { screen: Control }) {
         aria-activedescendant={selected === undefined ? undefined : `tree-${selected}`}
         className="min-h-0 flex-1 overflow-auto pb-4 outline-offset-[-2px]"
       >
-        {rows.map(({ control, level }) => (
-          <TreeRow
-            key={control.id}
-            control={control}
-            name={names.get(control.id) ?? ''}
-            level={level}
-            selected={selection.includes(control.id)}
-            open={!closed.has(control.id)}
-            onToggle={onToggle}
-            onSelect={onSelect}
-          />
-        ))}
+        <div role="presentation" className="relative" style={{ height: virtual.getTotalSize() }}>
+          {virtual.getVirtualItems().map(({ index, start }) => {
+            const { control, level, place, of } = rows[index]!;
+            return (
+              <TreeRow
+                key={control.id}
+                control={control}
+                name={names.get(control.id) ?? ''}
+                level={level}
+                top={start}
+                place={place}
+                of={of}
+                project={project}
+                selected={selection.includes(control.id)}
+                open={!closed.has(control.id)}
+                onToggle={onToggle}
+                onSelect={onSelect}
+              />
+            );
+          })}
+        </div>
       </div>
     </section>
   );
 }
 
-interface TreeRowProps {
+/** A line of the tree. */
+interface Row {
   readonly control: Control;
-  readonly name: string;
   readonly level: number;
+  /** Which of its siblings it is, counted from 1, and how many they are. */
+  readonly place: number;
+  readonly of: number;
+}
+
+/** px of a line. */
+const rowHeight = 28;
+
+/** @param shown where something is looked for: what is to be seen of the screen, open or closed. */
+function rowsOf(screen: Control, closed: ReadonlySet<string>, shown?: ReadonlySet<string>): Row[] {
+  const rows: Row[] = [];
+  const visit = (control: Control, level: number, place: number, of: number) => {
+    rows.push({ control, level, place, of });
+    if (!shown && closed.has(control.id)) return;
+    const children = shown ? control.children.filter(({ id }) => shown.has(id)) : control.children;
+    children.forEach((child, index) => {
+      visit(child, level + 1, index + 1, children.length);
+    });
+  };
+  if (!shown || shown.has(screen.id)) visit(screen, 0, 1, 1);
+  return rows;
+}
+
+interface TreeRowProps extends Row {
+  readonly project: Project;
+  readonly name: string;
+  /** From the top of the tree, px. */
+  readonly top: number;
   readonly selected: boolean;
   readonly open: boolean;
   readonly onToggle: (id: string) => void;
@@ -236,6 +290,10 @@ const TreeRow = memo(function TreeRow({
   control,
   name,
   level,
+  top,
+  place,
+  of,
+  project,
   selected,
   open,
   onToggle,
@@ -260,11 +318,13 @@ const TreeRow = memo(function TreeRow({
       tabIndex={-1}
       aria-label={name}
       aria-level={level + 1}
+      aria-posinset={place}
+      aria-setsize={of}
       aria-selected={selected}
       aria-expanded={control.children.length > 0 ? open : undefined}
       data-tree-id={control.id}
-      className={`group relative flex h-7 touch-none items-center gap-1.5 pr-1.5 select-none ${selected ? 'bg-spruce/15 font-medium' : 'hover:bg-sunk/60'} ${over ? 'outline outline-saffron' : ''}`}
-      style={{ paddingLeft: 8 + level * 13 }}
+      className={`group absolute inset-x-0 flex h-7 touch-none items-center gap-1.5 pr-1.5 select-none ${selected ? 'bg-spruce/15 font-medium' : 'hover:bg-sunk/60'} ${over ? 'outline outline-saffron' : ''}`}
+      style={{ top, paddingLeft: 8 + level * 13 }}
       onClick={(event) =>
         onSelect(control.id, event.shiftKey ? 'range' : event.ctrlKey || event.metaKey ? 'one' : undefined)
       }
@@ -294,7 +354,7 @@ const TreeRow = memo(function TreeRow({
       >
         {name}
       </span>
-      <Marks control={control} />
+      <Marks project={project} control={control} />
       {!isScreen && (
         <Menu
           label={`More for ${name}`}
@@ -332,10 +392,8 @@ const TreeRow = memo(function TreeRow({
 });
 
 /** What is special about a control: bound, with events, changed from a band, with something that is not valid. */
-function Marks({ control }: { control: Control }) {
-  const { editor } = useWorkplace();
-  // Only the document matters here, not what is selected.
-  const project = useSyncExternalStore(editor.subscribe, () => editor.state.project);
+function Marks({ project, control }: { project: Project; control: Control }) {
+  const findings = useFindings();
   const entries = Object.entries(control.props);
   const marks = [
     {
@@ -353,13 +411,21 @@ function Marks({ control }: { control: Control }) {
       className: 'bg-copper',
     },
     {
+      on: findings.some((finding) => finding.control === control.id && finding.severity !== 'advice'),
+      words: 'Something is wrong at some width',
+      className: 'bg-brick rounded-full',
+    },
+    {
       on: attributeProblems(project, control).length > 0,
       words: 'Has a value that is not valid',
       className: 'bg-brick',
     },
   ];
   return (
-    <span className="ml-auto flex gap-1 pl-1">
+    <span className="ml-auto flex items-center gap-1 pl-1">
+      {inForce(control.props.locked) === 'true' && (
+        <Lock size={11} className="text-quiet" role="img" aria-label="Locked" />
+      )}
       {marks.map(
         ({ on, words, className }) =>
           on && (

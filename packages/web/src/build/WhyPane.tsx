@@ -27,7 +27,7 @@ const number = (value: number): string => String(Number(value.toFixed(2)) + 0);
 
 export function WhyPane({ screen, control }: { screen: Control; control: Control }) {
   const { shaper } = useWorkplace();
-  const { project } = useEditorState();
+  const { project } = useEditorState('project');
   const { sizes, setPreview, setLit } = useBenchView();
   const [question, setQuestion] = useState<Question>('width');
   const { width, height } = sizes[0]!;
@@ -195,7 +195,7 @@ function SourceItem({ screen, source }: { screen: Control; source: Source }) {
 
 function Fixes({ screen, explanation }: { screen: Control; explanation: Explanation }) {
   const { editor } = useWorkplace();
-  const { project } = useEditorState();
+  const { project } = useEditorState('project');
   const { setPreview } = useBenchView();
   const show = (fix: Fix) => {
     const applied = applySteps(project, fix.steps);
@@ -221,7 +221,7 @@ function Fixes({ screen, explanation }: { screen: Control; explanation: Explanat
               onBlur={() => setPreview(undefined)}
               onClick={() => {
                 setPreview(undefined);
-                editor.dispatch({ label: fix.label.replaceAll('`', ''), steps: fix.steps });
+                editor.dispatch({ label: fix.label.replaceAll('`', ''), steps: fix.steps, exact: true });
               }}
             >
               <FixWords label={fix.label} />

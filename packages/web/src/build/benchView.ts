@@ -2,16 +2,53 @@
 import type { Project } from '@hovrin/core';
 import { createContext, useContext } from 'react';
 import type { ScreenSize } from '../sizes.ts';
+import type { Tracing } from './tracing.ts';
+
+/** Which boxes have outlines; the selection shows what it is made of as soon as there are any. */
+export const outlineWords = {
+  off: 'No outlines',
+  selection: 'Of the selection',
+  all: 'Of all boxes',
+} as const;
+export type Outlines = keyof typeof outlineWords;
+
+/** What is seen on the bench besides the screens themselves. */
+export interface Seeing {
+  readonly outlines: Outlines;
+  /** Names on outlines. */
+  readonly names: boolean;
+  /** What is hidden stands there faintly. */
+  readonly hidden: boolean;
+  /** Texts are longer than they are. */
+  readonly long: boolean;
+  /** A picture to build after is shown. */
+  readonly tracing: boolean;
+}
 
 export interface BenchView {
+  readonly seeing: Seeing;
+  readonly see: (change: Partial<Seeing>) => void;
+  /** The kind of control whose place and size is drawn next. */
+  readonly drawing: string | undefined;
+  readonly setDrawing: (kind: string | undefined) => void;
+  /** The picture to build after, of this screen in this band. */
+  readonly tracing: Tracing | undefined;
+  readonly setTracing: (tracing: Tracing | undefined) => void;
   /** The working bay's size, then the side bays'. */
   readonly sizes: readonly ScreenSize[];
   readonly setSizes: (sizes: readonly ScreenSize[]) => void;
   /** Makes the working bay another size; it is kept within what is possible. */
   readonly resize: (size: Partial<ScreenSize>) => void;
+  /** Widths at which the layout jumps, as far as they are known, CSS px. */
+  readonly layoutChanges: { current: readonly number[] };
   /** Whether dragging goes by steps and by what things line up with; a modifier turns it round. */
   readonly snapping: boolean;
   readonly setSnapping: (on: boolean) => void;
+  /** Whether the turns in which controls take the focus are shown. */
+  readonly focusShown: boolean;
+  /** Controls pressed so far while they are given their turns; undefined: they are not. */
+  readonly turns: readonly string[] | undefined;
+  readonly setTurns: (turns: readonly string[] | undefined) => void;
   /** A control that something else on the screen speaks of just now. */
   readonly lit: string | undefined;
   readonly setLit: (control: string | undefined) => void;

@@ -84,16 +84,76 @@ export function dropAt(
       return Math.min(near, far) > Math.min(edge, (axis === 'row' ? box.width : box.height) / 4);
     });
   }
+  if (target.kind === 'tabs') {
+    const found = tabIn(target, layout, x, y);
+    if (found) return found;
+  }
   if (target.kind === 'pinboard') return pinnedIn(target, layout, x, y, moving, grabbed, snapping);
   if (target.kind === 'grid')
     return cellIn(target, layout, x, y, moving) ?? placeIn(target, layout, x, y, moving);
   return placeIn(target, layout, x, y, moving);
 }
 
+/** A tab under the pointer stands for its panel, open or closed. */
+function tabIn(target: Control, layout: ScreenLayout, x: number, y: number): Drop | undefined {
+  const tabs = layout.byControl.get(target.id);
+  if (!tabs) return undefined;
+  const childrenOf = (index: number) => layout.boxes.filter(({ parent }) => parent === index);
+  const [heads] = childrenOf(layout.boxes.indexOf(tabs));
+  if (!heads) return undefined;
+  const all = childrenOf(layout.boxes.indexOf(heads));
+  const which = all.findIndex((head) => holds(head, x, y));
+  const panel = target.children[which];
+  const head = all[which];
+  if (!panel || !head || !kindOf(panel).container) return undefined;
+  return {
+    place: { parent: panel.id, index: panel.children.length },
+    words: `in tab ${which + 1}`,
+    line: head,
+    into: head,
+  };
+}
+
 /** Index of the track that a place lies in, or is nearest to. */
 function trackAt(tracks: readonly TrackSpan[], at: number): number {
   const distance = ({ start, size }: TrackSpan) => Math.max(start - at, at - start - size, 0);
   return tracks.reduce((best, track, index) => (distance(track) < distance(tracks[best]!) ? index : best), 0);
+}
+
+/** What a rectangle that is drawn from one point to another gives a new control: its place, and its size there. */
+export function drawnAt(
+  project: Project,
+  screen: Control,
+  layout: ScreenLayout,
+  area: Rectangle,
+): Pick<Drop, 'place' | 'props'> | undefined {
+  const found = dropAt(project, screen, layout, area.x, area.y);
+  const into = found && layout.byControl.get(found.place.parent);
+  const parent = found && locate(project, found.place.parent)?.control;
+  if (!found || !into || !parent) return undefined;
+  const size = { width: String(Math.round(area.width)), height: String(Math.round(area.height)) };
+  if (parent.kind === 'pinboard') {
+    const { border } = into.box.style;
+    const left = String(Math.round(area.x - into.x - border.start));
+    const top = String(Math.round(area.y - into.y - border.top));
+    return { place: found.place, props: { left, top, ...size } };
+  }
+  if (parent.kind === 'grid' && into.tracks && found.props?.col !== undefined) {
+    const { columns, rows } = into.tracks;
+    const span = (tracks: readonly TrackSpan[], from: number, to: number) =>
+      Math.max(1, trackAt(tracks, to) - trackAt(tracks, from) + 1);
+    const across = span(columns, area.x - into.x, area.x + area.width - into.x);
+    const down = span(rows, area.y - into.y, area.y + area.height - into.y);
+    return {
+      place: found.place,
+      props: {
+        ...found.props,
+        ...(across > 1 ? { 'col-span': String(across) } : {}),
+        ...(down > 1 ? { 'row-span': String(down) } : {}),
+      },
+    };
+  }
+  return { place: found.place, props: size };
 }
 
 /** The cell of a grid under the pointer. */

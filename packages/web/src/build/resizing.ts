@@ -43,13 +43,17 @@ export function limitsOf(control: Control, side: 'width' | 'height'): { min: num
   return { min, max: Math.max(min, number(`max-${side}`) ?? Number.POSITIVE_INFINITY) };
 }
 
+/** What a size that is the same for all of a row or column is called. */
+export const equalShare = 'an equal share';
+
 /** The steps that give a control a size along an axis; held at both sides, its far pin moves. */
 export function resizeSteps(
   control: Control,
   side: 'width' | 'height',
   from: ScreenBox,
-  value: number,
+  { value, like }: Resized,
 ): Step[] {
+  if (like === equalShare) return [{ type: 'set', control: control.id, property: side, value: 'share' }];
   const [near, far] = side === 'width' ? ['left', 'right'] : ['top', 'bottom'];
   const pin = inForce(control.props[far!]);
   const both = pin !== undefined && inForce(control.props[near!]) !== undefined;
@@ -66,15 +70,60 @@ export function resizeSteps(
   return [{ type: 'set', control: control.id, property: side, value: text }];
 }
 
-/** Sizes of a control's siblings. */
-export const siblingSizes = (
+/** Sizes of a control's siblings, and that of an equal share of the row or column that they stand in. */
+export function siblingSizes(
   parent: Control,
   control: Control,
   layout: ScreenLayout,
   side: 'width' | 'height',
   nameOf: (id: string) => string,
-) =>
-  parent.children.flatMap((child) => {
+): { readonly name: string; readonly size: number }[] {
+  const sizes = parent.children.flatMap((child) => {
     const box = child.id === control.id ? undefined : layout.byControl.get(child.id);
     return box ? [{ name: nameOf(child.id), size: box[side] }] : [];
   });
+  const around = layout.byControl.get(parent.id);
+  const content = around?.box.content;
+  const along = content?.type === 'flex' && (content.direction === 'row') === (side === 'width');
+  if (!around || !along || content.wrap) return sizes;
+  const { padding, border } = around.box.style;
+  const frame =
+    side === 'width'
+      ? padding.start + padding.end + border.start + border.end
+      : padding.top + padding.bottom + border.top + border.bottom;
+  const gap = side === 'width' ? content.columnGap : content.rowGap;
+  const count = sizes.length + 1;
+  return [...sizes, { name: equalShare, size: (around[side] - frame - gap * (count - 1)) / count }];
+}
+
+/** How many tracks of a grid an item spans when its edge is dragged to a place. */
+export interface Span {
+  readonly property: 'col-span' | 'row-span';
+  readonly count: number;
+}
+
+/**
+ * @param grid the grid that the item stands in.
+ * @param to where its edge at the end is dragged to, from the grid's start side or top, CSS px.
+ * @returns undefined where the item has a size of its own: its edge does not follow the tracks then.
+ */
+export function spanTo(
+  item: Control,
+  itemBox: ScreenBox,
+  grid: ScreenBox,
+  side: 'width' | 'height',
+  to: number,
+): Span | undefined {
+  const own = inForce(item.props[side]);
+  const tracks = side === 'width' ? grid.tracks?.columns : grid.tracks?.rows;
+  if (!tracks || tracks.length < 2 || (own !== undefined && !own.startsWith('share'))) return undefined;
+  const from = side === 'width' ? itemBox.x - grid.x : itemBox.y - grid.y;
+  const ends = tracks.map(({ start, size }) => start + size);
+  const first = ends.findIndex((end) => end > from + 0.5);
+  if (first < 0) return undefined;
+  // The track whose end is nearest; never fewer than the one that it begins in.
+  let last = first;
+  for (let index = first; index < ends.length; index++)
+    if (Math.abs(ends[index]! - to) < Math.abs(ends[last]! - to)) last = index;
+  return { property: side === 'width' ? 'col-span' : 'row-span', count: last - first + 1 };
+}

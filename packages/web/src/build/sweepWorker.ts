@@ -1,5 +1,6 @@
 /** Works out sweeps beside the interface; a newer request ends the one before it. */
 import type { Project, SweepOptions, SweepPart } from '@hovrin/core';
+import { sliced } from './sliced.ts';
 
 export interface SweepRequest {
   readonly id: number;
@@ -15,8 +16,6 @@ export interface SweepAnswer {
   readonly problem?: string;
 }
 
-/** Milliseconds of work between two answers. */
-const slice = 24;
 let newest = 0;
 
 const answer = (message: SweepAnswer) => self.postMessage(message);
@@ -28,20 +27,12 @@ async function work({ id, project, screen, options }: SweepRequest): Promise<voi
   if (id !== newest) return;
   const control = project.screens.find((entry) => entry.id === screen);
   if (!control) return answer({ id, parts: [], done: true });
-  const run = sweep(shaper, project, control, options);
-  let parts: SweepPart[] = [];
-  let begun = performance.now();
-  for (let next = run.next(); !next.done; next = run.next()) {
-    parts.push(next.value);
-    if (performance.now() - begun < slice) continue;
-    answer({ id, parts, done: false });
-    parts = [];
-    // Lets a newer request come in.
-    await new Promise((resume) => setTimeout(resume));
-    if (id !== newest) return;
-    begun = performance.now();
-  }
-  answer({ id, parts, done: true });
+  const end = await sliced(
+    sweep(shaper, project, control, options),
+    () => id === newest,
+    (parts) => answer({ id, parts, done: false }),
+  );
+  if (end) answer({ id, parts: end.parts, done: true });
 }
 
 self.onmessage = ({ data }: MessageEvent<SweepRequest>) => {

@@ -13,8 +13,8 @@ export interface Swept {
   readonly problem?: string | undefined;
 }
 
-/** Milliseconds that the document must rest before it is swept. */
-const rest = 120;
+/** Milliseconds that the document must rest before it is swept: not while one types. */
+const rest = 300;
 
 let worker: Worker | undefined;
 let count = 0;

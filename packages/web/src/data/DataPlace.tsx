@@ -20,7 +20,7 @@ const typeWords: Record<StateType, string> = { text: 'text', number: 'number', b
 
 export function DataPlace() {
   const { editor } = useWorkplace();
-  const { project } = useEditorState();
+  const { project } = useEditorState('project');
   useCommandKeys(editor);
   const setState = (label: string, state: readonly StateVariable[], group?: string) =>
     editor.dispatch({
@@ -111,7 +111,7 @@ interface VariableRowProps {
 
 function VariableRow({ variable, onChange, onRemove }: VariableRowProps) {
   const { editor } = useWorkplace();
-  const { project } = useEditorState();
+  const { project } = useEditorState('project');
   const navigate = useNavigate();
   const uses = usesOfState(project, variable.name);
   const controls = [...new Map(uses.map((use) => [use.control.id, use])).values()];
@@ -175,7 +175,7 @@ function VariableRow({ variable, onChange, onRemove }: VariableRowProps) {
 
 function VariableName({ variable }: { variable: StateVariable }) {
   const { editor } = useWorkplace();
-  const { project } = useEditorState();
+  const { project } = useEditorState('project');
   const [typed, setTyped] = useState<string>();
   const problem =
     typed === undefined || typed === variable.name

@@ -1,7 +1,7 @@
 /** The open project for the components below: the editor, its state, the shaper. */
 import { type Control, locate, type Project } from '@hovrin/core';
 import type { Shaper } from '@hovrin/core/text/shaper';
-import { createContext, useContext, useSyncExternalStore } from 'react';
+import { createContext, useContext, useRef, useSyncExternalStore } from 'react';
 import type { Editor, EditorState } from './editor.ts';
 
 export interface Workplace {
@@ -17,10 +17,22 @@ export function useWorkplace(): Workplace {
   return workplace;
 }
 
-/** The editor's state; the component is drawn again at each change. */
-export function useEditorState(): EditorState {
+/**
+ * The editor's state; the component is drawn again where one of the parts that it names changes, or, where it names
+ * none, at each change.
+ */
+export function useEditorState(): EditorState;
+export function useEditorState<K extends keyof EditorState>(...parts: readonly K[]): Pick<EditorState, K>;
+export function useEditorState(...parts: readonly (keyof EditorState)[]): Partial<EditorState> {
   const { editor } = useWorkplace();
-  return useSyncExternalStore(editor.subscribe, () => editor.state);
+  const last = useRef<Partial<EditorState>>(undefined);
+  return useSyncExternalStore(editor.subscribe, () => {
+    const { state } = editor;
+    if (parts.length === 0) return state;
+    if (!last.current || parts.some((part) => last.current![part] !== state[part]))
+      last.current = Object.fromEntries(parts.map((part) => [part, state[part]]));
+    return last.current;
+  });
 }
 
 /** The screen being built; undefined in a project without screens. */
@@ -29,7 +41,9 @@ export function currentScreen(state: Pick<EditorState, 'project' | 'screenId'>):
 }
 
 /** The control that facts are shown for: the first of the selection, else the screen. */
-export function currentControl(state: EditorState): Control | undefined {
+export function currentControl(
+  state: Pick<EditorState, 'project' | 'selection' | 'screenId'>,
+): Control | undefined {
   const [id] = state.selection;
   return (
     (id === undefined ? undefined : locate(state.project as Project, id)?.control) ?? currentScreen(state)

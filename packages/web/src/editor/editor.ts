@@ -19,9 +19,11 @@ import {
   type SentEntry,
   type Step,
   type StoredEntry,
+  scoped,
   startScreen,
 } from '@hovrin/core';
 import { api, type OpenedProject, Refused } from '../api.ts';
+import { newId } from './commands/command.ts';
 import { abandonedOutboxes, claimClient, keepOutbox } from './pending.ts';
 
 /** A change as a command makes it. */
@@ -33,6 +35,8 @@ export interface Change {
   readonly group?: string;
   /** What is selected afterwards. */
   readonly select?: readonly string[];
+  /** Says itself which widths it is for: what is being edited for does not count. */
+  readonly exact?: boolean;
   /** A sentence for the person, where what was done is not what the words of it say. */
   readonly tell?: string;
 }
@@ -58,10 +62,12 @@ export interface EditorState {
   /** What the picker is open for, if it is: a place, or a control that is to be another kind. */
   readonly picker: InsertPlace | { readonly change: string } | undefined;
   /** A question that a command asks before it is done. */
-  readonly asking: 'duplicate' | 'arrange' | undefined;
+  readonly asking: 'duplicate' | 'arrange' | 'replace' | 'bands' | 'changes' | undefined;
   /** What controls are lined up with, and whether as one. */
   readonly alignTarget: AlignTarget;
   readonly alignAsOne: boolean;
+  /** What values are set for: a band's name (from there up), an orientation; empty: all widths. */
+  readonly scope: string;
   /** What dragging and nudging go by, CSS px. */
   readonly step: number;
   /** The control whose name is to be typed next. */
@@ -124,6 +130,7 @@ export class Editor {
       asking: undefined,
       alignTarget: 'each other',
       alignAsOne: false,
+      scope: '',
       step: Number(localStorage.getItem('hovrin.step')) || 4,
     };
   }
@@ -162,7 +169,22 @@ export class Editor {
   /** Carries out a change. @returns whether its steps fit; where not, the person is told why. */
   dispatch = (change: Change): boolean => {
     if (change.steps.length === 0) return this.afterChange(change);
-    return this.add('change', change);
+    const { project, scope } = this.state;
+    if (change.exact || scope === '') return this.add('change', change);
+    const steps = scoped(project, change.steps, scope, newId);
+    const placed = steps.filter((step) => step.type === 'insert').map(({ control }) => control.id);
+    // What has moved for these widths only stands there as another one.
+    const copied = placed.length > 0 && change.steps.every(({ type }) => type !== 'insert');
+    return this.add('change', {
+      ...change,
+      steps,
+      ...(copied
+        ? {
+            select: placed,
+            tell: 'For these widths it stands there as a copy; elsewhere it stays where it was.',
+          }
+        : {}),
+    });
   };
 
   private add(kind: LogEntry['kind'], change: Change): boolean {
@@ -230,9 +252,15 @@ export class Editor {
 
   /** After an undo the screen that it touched is shown, so that it never happens out of sight. */
   private showWhatChanged(before: Project, steps: readonly Step[]): void {
-    for (const step of steps) {
-      const id =
-        step.type === 'project' ? undefined : step.type === 'insert' ? step.control.id : step.control;
+    const idOf = (step: Step) =>
+      step.type === 'project' ? undefined : step.type === 'insert' ? step.control.id : step.control;
+    // Where something changed on the screen that is shown, that is what one sees.
+    const here = (step: Step) => {
+      const id = idOf(step);
+      return id !== undefined && locate(this.state.project, id)?.screen.id === this.state.screenId;
+    };
+    for (const step of [...steps.filter(here), ...steps.filter((each) => !here(each))]) {
+      const id = idOf(step);
       const at = id === undefined ? undefined : locate(this.state.project, id);
       const lost = id === undefined || at ? undefined : locate(before, id);
       const screen =
@@ -274,6 +302,21 @@ export class Editor {
   openPicker = (picker: EditorState['picker']): void => this.update({ picker });
   ask = (asking: EditorState['asking']): void => this.update({ asking });
   alignTo = (alignTarget: AlignTarget, alignAsOne: boolean): void => this.update({ alignTarget, alignAsOne });
+  editFor = (scope: string): void => {
+    this.scopeOfBay = false;
+    this.update({ scope });
+  };
+  /** Whether what is edited for follows from the bay that was pressed last. */
+  private scopeOfBay = false;
+  /** What is edited in a side bay is for its band; in the working bay again for what it was before. */
+  editIn = (band: string | undefined): void => {
+    if (band === undefined) {
+      if (this.scopeOfBay) this.editFor('');
+    } else if (this.state.scope === '' || this.scopeOfBay) {
+      this.scopeOfBay = true;
+      this.update({ scope: band });
+    }
+  };
   stepBy = (step: number): void => {
     localStorage.setItem('hovrin.step', String(step));
     this.update({ step });

@@ -16,7 +16,7 @@ const files = [
 
 export function ShipPlace() {
   const { editor } = useWorkplace();
-  const { project } = useEditorState();
+  const { project } = useEditorState('project');
   useCommandKeys(editor);
   const [state, setState] = useState<'ready' | 'working' | 'offline'>('ready');
   const drafts = project.screens.flatMap((screen) =>

@@ -1,16 +1,15 @@
 /** Try: the exported page running in sandboxed frames, at one size or at all of them. */
-import { ArrowLeft, RotateCcw } from 'lucide-react';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { effectiveNames } from '@hovrin/core';
+import { ArrowLeft, ChevronDown, LayoutDashboard, RotateCcw } from 'lucide-react';
+import { useEffect, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { api } from '../api.ts';
 import { currentScreen, useEditorState, useWorkplace } from '../editor/context.tsx';
-import { type ScreenSize, sizeWords, usualSizes } from '../sizes.ts';
-
-/** What a running page says to the window around it. */
-interface PageMessage {
-  readonly type: string;
-  readonly text: string;
-}
+import { Menu } from '../parts/Menu.tsx';
+import { useEscape } from '../parts/useEscape.ts';
+import { allSizes, keepSizes, keptSizes, type ScreenSize, sizeWords } from '../sizes.ts';
+import { ConditionFields, type Conditions, plainConditions } from './conditions.tsx';
+import { Frames } from './Frames.tsx';
 
 export function TryPlace() {
   const { editor } = useWorkplace();
@@ -23,7 +22,15 @@ export function TryPlace() {
   const [offline, setOffline] = useState(false);
   const which = query.get('size') ?? 'all';
   const screen = currentScreen(state)?.name ?? '';
-  const shown = which === 'all' ? usualSizes : usualSizes.filter(({ label }) => label === which);
+  const [sizes, setSizes] = useState<readonly ScreenSize[]>(() => keptSizes('try'));
+  const [conditions, setConditions] = useState<Conditions>(plainConditions);
+  const [linked, setLinked] = useState(true);
+  const shown = which === 'all' ? sizes : sizes.filter(({ label }) => label === which);
+  const choose = (next: readonly ScreenSize[]) => {
+    setSizes(next);
+    keepSizes('try', next);
+    setQuery({}, { replace: true });
+  };
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: another run starts the pages again.
   useEffect(() => {
@@ -39,53 +46,103 @@ export function TryPlace() {
     };
   }, [editor, run]);
 
+  /** Back on the bench, with a control of the running page selected. */
+  const pick = (screenName: string, control: string) => {
+    const found = editor.state.project.screens.find(({ name }) => name === screenName);
+    const names = found ? [...effectiveNames(found)] : [];
+    const id = names.find(([, name]) => name === control.replace(/\[.*$/, ''))?.[0];
+    if (id === undefined) return;
+    editor.select([id]);
+    leave();
+  };
   const leave = () => void navigate('..', { relative: 'path' });
-  useEffect(() => {
-    const press = (event: KeyboardEvent) => {
-      if (event.key === 'Escape') leave();
-    };
-    window.addEventListener('keydown', press);
-    return () => window.removeEventListener('keydown', press);
-  });
+  useEscape(true, leave);
 
   return (
     <div className="flex h-full flex-col bg-sunk">
-      <header className="flex h-11 shrink-0 items-center gap-3 border-b border-rule bg-sheet px-3">
-        <button type="button" className="btn" onClick={leave}>
-          <ArrowLeft size={15} aria-hidden /> Build
-        </button>
-        <h1 className="font-semibold">
-          {state.project.name} <span className="font-normal text-quiet">running</span>
-        </h1>
-        <span className="flex-1" />
-        <fieldset
-          className="flex items-center overflow-hidden rounded-md border border-rule"
-          aria-label="Size"
+      <header className="shrink-0 border-b border-rule bg-sheet">
+        <div className="flex h-11 items-center gap-3 border-b border-rule/60 px-3">
+          <button type="button" className="btn" onClick={leave}>
+            <ArrowLeft size={15} aria-hidden /> Build
+          </button>
+          <h1 className="font-semibold">
+            {state.project.name} <span className="font-normal text-quiet">running</span>
+          </h1>
+          <span className="flex-1" />
+          <fieldset
+            className="flex items-center overflow-hidden rounded-md border border-rule"
+            aria-label="Size"
+          >
+            {['all', ...sizes.map(({ label }) => label)].map((label) => (
+              <label
+                key={label}
+                className={`flex h-[26px] cursor-pointer items-center border-rule px-3 not-first:border-l has-focus-visible:outline-2 has-focus-visible:outline-lake ${label === which ? 'bg-spruce font-medium text-on-spruce' : ''}`}
+              >
+                <input
+                  type="radio"
+                  name="size"
+                  className="sr-only"
+                  checked={label === which}
+                  onChange={() => setQuery(label === 'all' ? {} : { size: label }, { replace: true })}
+                />
+                {label === 'all' ? 'All sizes' : label}
+              </label>
+            ))}
+          </fieldset>
+          <Menu
+            label="Sizes"
+            button={
+              <button type="button" className="btn" title="Which sizes are shown">
+                Sizes <ChevronDown size={13} aria-hidden />
+              </button>
+            }
+            entries={allSizes().map((size) => {
+              const there = sizes.some(({ label }) => label === size.label);
+              return {
+                label: size.label,
+                keys: sizeWords(size),
+                checked: there,
+                disabled: there && sizes.length === 1,
+                onSelect: () =>
+                  choose(
+                    there
+                      ? sizes.filter(({ label }) => label !== size.label)
+                      : allSizes().filter(
+                          ({ label }) => label === size.label || sizes.some((each) => each.label === label),
+                        ),
+                  ),
+              };
+            })}
+          />
+          <button
+            type="button"
+            className="btn"
+            title="All screens at all bands on one page"
+            onClick={() => void navigate('../wall', { relative: 'path' })}
+          >
+            <LayoutDashboard size={14} aria-hidden /> Wall
+          </button>
+          <button
+            type="button"
+            className="btn"
+            onClick={() => setRun(run + 1)}
+            title="Start again from the initial values"
+          >
+            <RotateCcw size={14} aria-hidden /> Start again
+          </button>
+        </div>
+        <div
+          role="toolbar"
+          aria-label="Conditions"
+          className="flex h-9 items-center gap-4 px-3 text-[12.5px]"
         >
-          {['all', ...usualSizes.map(({ label }) => label)].map((label) => (
-            <label
-              key={label}
-              className={`flex h-[26px] cursor-pointer items-center border-rule px-3 not-first:border-l has-focus-visible:outline-2 has-focus-visible:outline-lake ${label === which ? 'bg-spruce font-medium text-on-spruce' : ''}`}
-            >
-              <input
-                type="radio"
-                name="size"
-                className="sr-only"
-                checked={label === which}
-                onChange={() => setQuery(label === 'all' ? {} : { size: label }, { replace: true })}
-              />
-              {label === 'all' ? 'All sizes' : label}
-            </label>
-          ))}
-        </fieldset>
-        <button
-          type="button"
-          className="btn"
-          onClick={() => setRun(run + 1)}
-          title="Start again from the initial values"
-        >
-          <RotateCcw size={14} aria-hidden /> Start again
-        </button>
+          <ConditionFields
+            conditions={conditions}
+            onConditions={setConditions}
+            linked={linked}
+            onLinked={setLinked}
+          />
+        </div>
       </header>
       {(problem || offline) && (
         <p role="alert" className="border-b border-rule bg-sheet px-4 py-2 text-brick">
@@ -101,86 +158,14 @@ export function TryPlace() {
           <Frames
             key={`${run} ${revision}`}
             sizes={shown}
-            address={api.tryAddress(editor.projectId, revision, screen)}
+            address={api.tryAddress(editor.projectId, revision, screen, conditions.long)}
+            conditions={conditions}
+            linked={linked}
             onProblem={setProblem}
+            onPick={pick}
           />
         )}
       </main>
-    </div>
-  );
-}
-
-const gap = 28;
-
-/** Frames side by side, all at the one scale at which they fit. */
-function Frames({
-  sizes,
-  address,
-  onProblem,
-}: {
-  sizes: readonly ScreenSize[];
-  address: string;
-  onProblem: (text: string) => void;
-}) {
-  const area = useRef<HTMLDivElement>(null);
-  const [room, setRoom] = useState({ width: 0, height: 0 });
-  useEffect(() => {
-    const watch = new ResizeObserver(
-      ([entry]) => entry && setRoom({ width: entry.contentRect.width, height: entry.contentRect.height }),
-    );
-    if (area.current) watch.observe(area.current);
-    return () => watch.disconnect();
-  }, []);
-  useEffect(() => {
-    const hear = (event: MessageEvent<PageMessage>) => {
-      if (event.data?.type === 'hovrin-problem') onProblem(String(event.data.text));
-    };
-    window.addEventListener('message', hear);
-    return () => window.removeEventListener('message', hear);
-  }, [onProblem]);
-  const scale = useMemo(() => {
-    const width = sizes.reduce((sum, size) => sum + size.width, 0);
-    const tallest = Math.max(...sizes.map((size) => size.height));
-    return Math.min(
-      1,
-      (room.width - gap * (sizes.length + 1)) / width,
-      (room.height - gap * 2 - 24) / tallest,
-    );
-  }, [sizes, room]);
-  return (
-    <div
-      ref={area}
-      className="flex min-w-0 flex-1 items-start justify-center overflow-auto"
-      style={{ gap, padding: gap }}
-    >
-      {room.width > 0 &&
-        sizes.map((size) => (
-          <figure key={size.label} className="m-0 flex flex-col gap-1.5">
-            <figcaption className="flex justify-between gap-3 text-[12px]">
-              <span className="font-medium">{size.label}</span>
-              <span className="text-quiet">
-                {sizeWords(size)} · {Math.round(scale * 100)} %
-              </span>
-            </figcaption>
-            <div
-              className="overflow-hidden rounded-md border border-rule bg-white"
-              style={{ width: size.width * scale, height: size.height * scale }}
-            >
-              <iframe
-                title={`${size.label}, ${sizeWords(size)}`}
-                src={address}
-                sandbox="allow-scripts"
-                style={{
-                  width: size.width,
-                  height: size.height,
-                  border: 0,
-                  transform: `scale(${scale})`,
-                  transformOrigin: '0 0',
-                }}
-              />
-            </div>
-          </figure>
-        ))}
     </div>
   );
 }

@@ -16,7 +16,7 @@ import {
   widthOfHeight,
   widthRange,
 } from '../sizes.ts';
-import { contentWidths } from '../widths.ts';
+import { contentWidths, keepsWidthOf, widthsWithin } from '../widths.ts';
 import { flexOf, gapsOf, type SizedTrack } from './sizing.ts';
 
 /** The size of an area: its tracks and the gaps between them. */
@@ -61,19 +61,29 @@ export function trackStarts(tracks: readonly SizedTrack[], gap: number): number[
 }
 
 /** How an item lies in its area. */
-export const justifyOf = ({ style }: Box, content: GridContent): Align =>
-  isShare(style.width) ? 'stretch' : (style.justifySelf ?? content.justify);
+export function justifyOf({ style }: Box, content: GridContent): Exclude<Align, 'baseline'> {
+  if (isShare(style.width)) return 'stretch';
+  const word = style.justifySelf ?? content.justify;
+  // Baselines run across: from side to side there are none to line up by, and the start stands for them.
+  return word === 'baseline' ? 'start' : word;
+}
 
 export const alignOf = ({ style }: Box, content: GridContent): Align =>
   isShare(style.height) ? 'stretch' : (style.alignSelf ?? content.align);
 
-/** An item's width in an area of some width, and the rule that gave it. */
+/**
+ * An item's width in an area of some width, and the rule that gave it.
+ *
+ * @param height its border-box height, where that is known.
+ * @param areaHeight the height of the area, where that is known.
+ */
 export function itemWidth(
   pass: Pass,
   box: Box,
   content: GridContent,
   area: number,
   height: number | undefined,
+  areaHeight?: number,
 ): { width: number; rule: SizeRule } {
   const { style } = box;
   const limits = widthRange(box, area);
@@ -91,11 +101,10 @@ export function itemWidth(
     rule = { rule: 'stretch', from: area, margin, to: 'area' };
   } else if (hasRatio(box) && height !== undefined) {
     width = widthOfHeight(box, height);
-    if (box.content.type !== 'picture' && style.minWidth === undefined)
-      width = Math.max(width, contentWidths(box).min);
+    if (keepsWidthOf(box)) width = Math.max(width, contentWidths(box).min);
     rule = { rule: 'ratio', from: height, value: width };
   } else {
-    const { min, max } = contentWidths(box, height);
+    const { min, max } = widthsWithin(box, height, areaHeight, area);
     const room = area - margin;
     pass.sign(box, 'fit', room - max);
     pass.sign(box, 'fit', room - min);
@@ -140,7 +149,7 @@ export function layItem(
     rule = { rule: 'stretch', from: areaHeight, margin: down(style.margin), to: 'area' };
     height = held(areaHeight - down(style.margin));
   }
-  const { width, rule: widthRule } = itemWidth(pass, box, content, areaWidth, height);
+  const { width, rule: widthRule } = itemWidth(pass, box, content, areaWidth, height, areaHeight);
   if (rule && height !== undefined)
     return {
       laid: layOut(pass, box, width, height, true),

@@ -1,22 +1,44 @@
-/** Lines that items of a grid share: baselines of a row, edges of a column (CSS Align 3 §9). */
-import type { Box, GridContent } from '../box.ts';
+/** Baselines that the items of a grid's row share (CSS Align 3 §9). */
+import type { GridContent, Track } from '../box.ts';
 import type { Laid } from '../laid.ts';
 import type { Pass } from '../record.ts';
-import { alignOf, justifyOf } from './areas.ts';
+import { isFraction } from '../sizes.ts';
+import { alignOf } from './areas.ts';
 import type { Placed } from './placement.ts';
 
 const upTo = (laid: Laid, { box }: Placed) => box.style.margin.top + (laid.baseline ?? laid.height);
 
+/**
+ * Which baselines of an item take part in its row's alignment. Where its height is a part of a row that is itself sized
+ * by content, only one of its own does, not one that its lower edge stands for (Grid 1 §10.6); it starts at the row's
+ * start then.
+ *
+ * @param over the rows that it stands in.
+ */
+export function baselineOf(
+  { box }: Placed,
+  content: GridContent,
+  over: readonly Track[],
+): Placed['baseline'] {
+  if (alignOf(box, content) !== 'baseline') return 'none';
+  const { height, minHeight, maxHeight } = box.style;
+  if (![height, minHeight, maxHeight].some(isFraction)) return 'any';
+  const fixed = (breadth: Track['min']) => typeof breadth === 'number' || isFraction(breadth);
+  return over.every(({ min, max }) => fixed(min) && fixed(max)) ? 'any' : 'its own';
+}
+
+const takesPart = ({ baseline }: Placed, laid: Laid): boolean =>
+  baseline === 'any' || (baseline === 'its own' && laid.baseline !== undefined);
+
 /** The lowest baseline of each row's baseline-aligned items, from the row's top. */
 export function sharedBaselines(
   pass: Pass,
-  content: GridContent,
   items: readonly Placed[],
   laid: readonly Laid[],
 ): Map<number, number> {
   const shared = new Map<number, number>();
   for (const [index, item] of items.entries()) {
-    if (alignOf(item.box, content) !== 'baseline') continue;
+    if (!takesPart(item, laid[index]!)) continue;
     const up = upTo(laid[index]!, item);
     pass.sign(item.box, 'largest', (shared.get(item.row) ?? 0) - up);
     shared.set(item.row, Math.max(shared.get(item.row) ?? -Infinity, up));
@@ -24,32 +46,12 @@ export function sharedBaselines(
   return shared;
 }
 
+/** How far an item moves down in its row. */
 export const baselineShift = (laid: Laid, item: Placed, shared: ReadonlyMap<number, number>): number =>
-  Math.max(0, (shared.get(item.row) ?? 0) - upTo(laid, item));
-
-/**
- * Along the inline axis the baseline of a horizontal text is its line-left edge (Align 3 §9.1): from an item's start,
- * with its margin.
- */
-export const edgeOffset = ({ rightToLeft }: GridContent, { style }: Box, width: number): number =>
-  style.margin.start + (rightToLeft ? width : 0);
-
-/** The farthest such edge of each column's items that are aligned by it. */
-export function sharedEdges(
-  content: GridContent,
-  items: readonly Placed[],
-  widths: readonly number[],
-): Map<number, number> {
-  const shared = new Map<number, number>();
-  for (const [index, { box, column }] of items.entries())
-    if (justifyOf(box, content) === 'baseline')
-      shared.set(column, Math.max(shared.get(column) ?? -Infinity, edgeOffset(content, box, widths[index]!)));
-  return shared;
-}
+  takesPart(item, laid) ? Math.max(0, (shared.get(item.row) ?? 0) - upTo(laid, item)) : 0;
 
 /** §10.6: from the first row that has items: one that takes part in baseline alignment, else the first. */
 export function gridBaseline(
-  content: GridContent,
   items: readonly Placed[],
   children: readonly Laid[],
   places: readonly number[],
@@ -60,7 +62,7 @@ export function gridBaseline(
     .map((item, index) => ({ item, index }))
     .filter(({ item }) => item.row === row)
     .toSorted((a, b) => a.item.column - b.item.column);
-  const leader = first.find(({ item }) => alignOf(item.box, content) === 'baseline') ?? first[0]!;
+  const leader = first.find(({ item, index }) => takesPart(item, children[index]!)) ?? first[0]!;
   const laid = children[leader.index]!;
   return places[2 * leader.index + 1]! + (laid.baseline ?? laid.height);
 }

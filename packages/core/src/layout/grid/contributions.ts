@@ -1,5 +1,5 @@
 /** What items ask of the tracks they stand in (CSS Grid 1 §12.5). */
-import type { Box, GridContent } from '../box.ts';
+import type { Box } from '../box.ts';
 import type { Laid, Widths } from '../laid.ts';
 import { layOut } from '../lay-out.ts';
 import type { Pass } from '../record.ts';
@@ -14,8 +14,7 @@ import {
   widthOfHeight,
   widthRange,
 } from '../sizes.ts';
-import { contentWidths, contribution } from '../widths.ts';
-import { alignOf } from './areas.ts';
+import { contentWidths, contribution, isCompressible, keepsWidthOf } from '../widths.ts';
 import { baselineShift, sharedBaselines } from './baselines.ts';
 import type { Placed, Placement } from './placement.ts';
 import { type Contributor, flexOf, type SizedTrack } from './sizing.ts';
@@ -70,22 +69,21 @@ export function widthsAtHeight(pass: Pass, box: Box, height: number): Widths {
   const widths = contentWidths(box, height);
   if (!hasRatio(box)) return widths;
   const width = widthOfHeight(box, height);
-  const least = box.content.type === 'picture' || box.style.minWidth !== undefined ? 0 : widths.min;
+  const least = keepsWidthOf(box) ? widths.min : 0;
   pass.sign(box, 'least', width - least);
-  return { min: Math.max(width, least), max: Math.max(width, least) };
+  const max = Math.max(width, least);
+  return { min: isCompressible(box) ? 0 : max, max };
 }
 
 /** Items as the sizing of rows sees them: their height by content at the width of their columns. */
 export function rowContributors(
   pass: Pass,
-  content: GridContent,
   items: readonly Placed[],
   widths: readonly number[],
   rows: readonly SizedTrack[],
 ): Contributor[] {
   const shared = sharedBaselines(
     pass,
-    content,
     items,
     items.map((item, index) => layForRow(pass, item.box, widths[index]!)),
   );
@@ -96,7 +94,7 @@ export function rowContributors(
     const laid = () => layForRow(pass, box, widths[index]!);
     const height = () => laid().height + margin + shim();
     // §12.5 step 1: baseline-aligned items count with the room that lines them up.
-    const shim = () => (alignOf(box, content) === 'baseline' ? baselineShift(laid(), item, shared) : 0);
+    const shim = () => baselineShift(laid(), item, shared);
     return {
       box,
       from: row,

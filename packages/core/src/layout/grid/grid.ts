@@ -1,52 +1,25 @@
 /** Grids, and layers as grids of one cell (CSS Grid 1). */
-import type { Align, Box, GridContent, Track } from '../box.ts';
-import type { Laid, Widths } from '../laid.ts';
+import type { Align, Box, GridContent } from '../box.ts';
+import type { Laid } from '../laid.ts';
 import { limitReasons, type Reasons } from '../reason.ts';
 import type { Pass } from '../record.ts';
 import {
   across,
   down,
-  fills,
   frameHeight,
   frameStart,
   frameTop,
   frameWidth,
   heightRange,
   isFraction,
-  pixels,
   widthRange,
 } from '../sizes.ts';
-import { alignOf, areaReason, areaSize, itemWidth, justifyOf, layItem, trackStarts } from './areas.ts';
-import { baselineShift, edgeOffset, gridBaseline, sharedBaselines, sharedEdges } from './baselines.ts';
-import { columnContributors, layForRow, rowContributors, widthsAtHeight } from './contributions.ts';
-import { type Placed, placeItems } from './placement.ts';
-import { flexOf, gapsOf, sizeTracks, startTracks } from './sizing.ts';
-import { autoTrack, type ExplicitTracks, explicitTracks } from './tracks.ts';
-
-/** All tracks of an axis: implicit ones before and behind the explicit grid included (§7.5). */
-export function tracksOf(
-  explicit: ExplicitTracks,
-  implicit: readonly Track[],
-  before: number,
-  count: number,
-  occupied: (index: number) => boolean,
-): { track: Track; collapsed: boolean }[] {
-  const pattern = implicit.length > 0 ? implicit : [autoTrack];
-  return Array.from({ length: count }, (_, index) => {
-    const at = index - before;
-    const track = explicit.tracks[at];
-    if (track === undefined) {
-      // The pattern runs on behind the explicit grid, and backwards in front of it.
-      const turn = at < 0 ? at : at - explicit.tracks.length;
-      return {
-        track: pattern[((turn % pattern.length) + pattern.length) % pattern.length]!,
-        collapsed: false,
-      };
-    }
-    const [from, length] = explicit.collapsible ?? [0, 0];
-    return { track, collapsed: at >= from && at < from + length && !occupied(index) };
-  });
-}
+import { alignOf, areaReason, areaSize, justifyOf, layItem, trackStarts } from './areas.ts';
+import { sizeAxes } from './axes.ts';
+import { baselineShift, gridBaseline, sharedBaselines } from './baselines.ts';
+import { layForRow } from './contributions.ts';
+import { flexOf, gapsOf } from './sizing.ts';
+import { explicitTracks, partsOf } from './tracks.ts';
 
 export function layOutGrid(
   pass: Pass,
@@ -64,93 +37,40 @@ export function layOutGrid(
   const leastHeight = Math.max(0, limits.min - frameH);
   const mostHeight = Math.max(leastHeight, limits.max - frameH);
 
-  const columnList = explicitTracks(content.columns, innerWidth, 0, content.columnGap);
+  const columnList = explicitTracks(content.columns, innerWidth, 0, content.columnGap, innerWidth);
   if (columnList.repetitions > 0)
     pass.within(box, 'tracks', innerWidth, columnList.filledAt, columnList.nextAt - 1e-9, true);
   const rowRoom = (definite ? innerHeight : undefined) ?? (mostHeight < Infinity ? mostHeight : undefined);
-  const rowList = explicitTracks(content.rows, rowRoom, leastHeight, content.rowGap);
+  const rowList = explicitTracks(
+    content.rows,
+    rowRoom,
+    leastHeight,
+    content.rowGap,
+    rowRoom ?? partsOf(leastHeight),
+  );
   if (rowList.repetitions > 0 && rowRoom !== undefined)
     pass.within(box, 'tracks', rowRoom, rowList.filledAt, rowList.nextAt - 1e-9, true);
-  const placement = placeItems(content, box.children, columnList.tracks.length, rowList.tracks.length);
-  const { items } = placement;
-
-  /** Columns, and the width of each item in them; `known`: widths of items that follow from their rows. */
-  const sizeColumns = (known: ReadonlyMap<Placed, Widths>) => {
-    const sized = startTracks(
-      tracksOf(columnList, content.autoColumns, placement.columnsBefore, placement.columns, (index) =>
-        items.some((item) => item.column <= index && index < item.column + item.columnSpan),
-      ),
-      innerWidth,
-    );
-    for (const [{ box: item }, { min, max }] of known) {
-      const range = widthRange(item, undefined);
-      pass.held(item, min, range.min, range.max);
-      pass.held(item, max, range.min, range.max);
-    }
-    sizeTracks(pass, box, sized, columnContributors(placement, sized, known), {
-      room: innerWidth,
-      wanted: 'max-content',
-      least: 0,
-      most: Infinity,
-      gap: content.columnGap,
-    });
-    const itemWidths = items.map((item) => {
-      const area = areaSize(sized, item.column, item.columnSpan, content.columnGap);
-      return itemWidth(pass, item.box, content, area, pixels(item.box.style.height, undefined)).width;
-    });
-    return { columns: sized, widths: itemWidths };
-  };
-  let { columns, widths } = sizeColumns(new Map());
-
-  // A height that is not definite is one by content, held by limits: it is what the rows are to fill at least.
-  const leastRows = Math.max(leastHeight, definite ? 0 : (innerHeight ?? 0));
-  const sizeRows = (room: number | undefined) => {
-    const rows = startTracks(
-      tracksOf(rowList, content.autoRows, placement.rowsBefore, placement.rows, (index) =>
-        items.some((item) => item.row <= index && index < item.row + item.rowSpan),
-      ),
-      room,
-    );
-    sizeTracks(pass, box, rows, rowContributors(pass, content, items, widths, rows), {
-      room,
-      wanted: 'max-content',
-      least: leastRows,
-      most: mostHeight,
-      gap: content.rowGap,
-    });
-    return rows;
-  };
-  // A height that is not definite holds the grid itself, not its rows.
+  // A height that is not definite holds the grid itself, not its rows; it is what they are to fill at least.
   const rowsIn = definite ? innerHeight : undefined;
-  let rows = sizeRows(rowsIn);
-  // §12.1 step 3: where a height that the row gives changes what an item asks of its column, once more.
-  const byRows = new Map<Placed, Widths>();
-  for (const item of items) {
-    const { style } = item.box;
-    const stretched = fills(style.height, alignOf(item.box, content));
-    const byContent = typeof style.width !== 'number' && !isFraction(style.width);
-    if (!item.box.widthAsksHeight || !byContent || !(stretched || isFraction(style.height))) continue;
-    const area = areaSize(rows, item.row, item.rowSpan, content.rowGap);
-    const range = heightRange(item.box, area);
-    const asked = pixels(style.height, area) ?? area - down(style.margin);
-    pass.held(item.box, asked, range.min, range.max);
-    const itemHeight = Math.max(range.min, Math.min(range.max, asked));
-    byRows.set(item, widthsAtHeight(pass, item.box, itemHeight));
-  }
-  // The height by content is that of the first time, as in browsers.
-  let contentHeight = rows.reduce((sum, { base }) => sum + base, 0) + gapsOf(rows, content.rowGap);
-  const naturalTracks = rows.map(({ base }) => base);
-  if (byRows.size > 0) {
-    ({ columns, widths } = sizeColumns(byRows));
-    rows = sizeRows(rowsIn);
-  }
-  if (free) pass.held(box, contentHeight + frameH, limits.min, limits.max);
-  const used = free ? Math.max(limits.min, Math.min(limits.max, contentHeight + frameH)) : height;
-  if (rowsIn === undefined && [...content.rows, ...content.autoRows].some(asksHeight)) {
-    // Percentages refer to the height that came out, and `fr` shares it (§11.1 step 4, as browsers do it).
-    rows = sizeRows(Math.max(0, used - frameH));
-    contentHeight = rows.reduce((sum, { base }) => sum + base, 0) + gapsOf(rows, content.rowGap);
-  }
+  const leastRows = Math.max(leastHeight, definite ? 0 : (innerHeight ?? 0));
+  const sized = sizeAxes(pass, box, content, {
+    columnList,
+    rowList,
+    columns: { room: innerWidth, wanted: 'max-content' },
+    rows: { room: rowsIn, wanted: 'max-content', least: leastRows, most: mostHeight },
+  });
+  const { placement, columns, widths, rows: firstRows } = sized;
+  const { items } = placement;
+  const natural = firstRows.reduce((sum, { base }) => sum + base, 0) + gapsOf(firstRows, content.rowGap);
+  if (free) pass.held(box, natural + frameH, limits.min, limits.max);
+  const used = free ? Math.max(limits.min, Math.min(limits.max, natural + frameH)) : height;
+  // Rows that were sized without it fill the height that came out, where they refer to it or columns have changed
+  // since (§11.1 step 4, as browsers do it).
+  const asks =
+    sized.stale || (rowsIn === undefined && [...content.rows, ...content.autoRows].some(asksHeight));
+  const rows = asks
+    ? sized.rowsIn(rowsIn ?? Math.max(0, used - frameH, sized.stale ? natural : 0))
+    : firstRows;
 
   const columnStarts = trackStarts(columns, content.columnGap);
   const rowStarts = trackStarts(rows, content.rowGap);
@@ -159,7 +79,6 @@ export function layOutGrid(
   const children: Laid[] = [];
   const places: number[] = [];
   const reasons: Reasons[] = [];
-  const edges = sharedEdges(content, items, widths);
   const laidItems = items.map(({ box: child, column, columnSpan, row, rowSpan }) =>
     layItem(
       pass,
@@ -171,11 +90,9 @@ export function layOutGrid(
   );
   // Baselines are those that items have before their row's size is known.
   const before = items.map((item, index) =>
-    alignOf(item.box, content) === 'baseline'
-      ? layForRow(pass, item.box, widths[index]!)
-      : laidItems[index]!.laid,
+    item.baseline !== 'none' ? layForRow(pass, item.box, widths[index]!) : laidItems[index]!.laid,
   );
-  const baselines = sharedBaselines(pass, content, items, before);
+  const baselines = sharedBaselines(pass, items, before);
   for (const [index, item] of items.entries()) {
     const { box: child } = item;
     const { style } = child;
@@ -184,13 +101,10 @@ export function layOutGrid(
     const justify = justifyOf(child, content);
     const spareX = areaWidth - laid.width - across(style.margin);
     const spareY = areaHeight - laid.height - down(style.margin);
-    const shift = align === 'baseline' ? baselineShift(before[index]!, item, baselines) : 0;
+    const shift = baselineShift(before[index]!, item, baselines);
     const roomBefore = (word: Align, spare: number) =>
       word === 'center' ? spare / 2 : word === 'end' ? spare : 0;
-    const aside =
-      justify === 'baseline'
-        ? edges.get(item.column)! - edgeOffset(content, child, laid.width)
-        : roomBefore(justify, spareX);
+    const aside = roomBefore(justify, spareX);
     const x = start + columnStarts[item.column]! + aside + style.margin.start;
     const y = top + rowStarts[item.row]! + roomBefore(align, spareY) + shift + style.margin.top;
     children.push(laid);
@@ -243,8 +157,8 @@ export function layOutGrid(
     pass.reasons = reasons;
     pass.content = {
       rule: 'tracks',
-      tracks: naturalTracks,
-      gaps: gapsOf(rows, content.rowGap),
+      tracks: firstRows.map(({ base }) => base),
+      gaps: gapsOf(firstRows, content.rowGap),
       frame: frameH,
     };
   }
@@ -252,7 +166,7 @@ export function layOutGrid(
     box,
     width,
     height: used,
-    baseline: gridBaseline(content, items, children, places),
+    baseline: gridBaseline(items, children, places),
     lines: [],
     children,
     places,

@@ -8,6 +8,8 @@ export interface Placed {
   row: number;
   readonly columnSpan: number;
   readonly rowSpan: number;
+  /** Which baselines are lined up with those of its row; `sizeAxes` finds that out. */
+  baseline: 'none' | 'its own' | 'any';
 }
 
 export interface Placement {
@@ -58,7 +60,14 @@ export function placeItems(
 ): Placement {
   if (content.layers)
     return {
-      items: children.map((box) => ({ box, column: 0, row: 0, columnSpan: 1, rowSpan: 1 })),
+      items: children.map((box) => ({
+        box,
+        column: 0,
+        row: 0,
+        columnSpan: 1,
+        rowSpan: 1,
+        baseline: 'none',
+      })),
       columns: 1,
       rows: 1,
       columnsBefore: 0,
@@ -145,8 +154,22 @@ export function placeItems(
     const { major, minor } = placed.get(item.box)!;
     majorCount = Math.max(majorCount, major + item.majorSpan);
     return byRow
-      ? { box: item.box, column: minor, row: major, columnSpan: item.minorSpan, rowSpan: item.majorSpan }
-      : { box: item.box, column: major, row: minor, columnSpan: item.majorSpan, rowSpan: item.minorSpan };
+      ? {
+          box: item.box,
+          column: minor,
+          row: major,
+          columnSpan: item.minorSpan,
+          rowSpan: item.majorSpan,
+          baseline: 'none',
+        }
+      : {
+          box: item.box,
+          column: major,
+          row: minor,
+          columnSpan: item.majorSpan,
+          rowSpan: item.minorSpan,
+          baseline: 'none',
+        };
   });
   return {
     items: result,

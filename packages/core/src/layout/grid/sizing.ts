@@ -109,9 +109,9 @@ export function sizeTracks(
   axis: Axis,
 ): void {
   resolveIntrinsic(pass, tracks, items, axis);
-  maximize(pass, grid, tracks, axis);
+  maximize(pass, grid, tracks, items, axis);
   expandFlexible(pass, grid, tracks, items, axis);
-  stretchAuto(pass, grid, tracks, axis);
+  stretchAuto(pass, grid, tracks, items, axis);
 }
 
 const spanned = (tracks: SizedTrack[], item: Contributor) => tracks.slice(item.from, item.from + item.span);
@@ -339,7 +339,14 @@ function shareExtra(
         ({ track, base }) => fitLimit(track, room) > base || track.fitContent === undefined,
       );
       const takers = unfitted.length > 0 ? unfitted : growing;
-      for (const track of takers) increases.set(track, increases.get(track)! + extra / takers.length);
+      const further = new Map<SizedTrack, number>(takers.map((track) => [track, 0]));
+      // The argument of `fit-content` bounds its growth limit; what is kept by content goes beyond it.
+      const roomIn = (track: SizedTrack) =>
+        which === 'limit' || takers.some((other) => other.track.fitContent === undefined)
+          ? Math.max(0, fitLimit(track.track, room) - size(track) - increases.get(track)!)
+          : Infinity;
+      fill(pass, box, takers, further, extra, roomIn);
+      for (const [track, more] of further) increases.set(track, increases.get(track)! + more);
     }
   }
   for (const [track, increase] of increases) {
@@ -375,18 +382,62 @@ function fill(
   return left;
 }
 
-/** Lets tracks grow to their growth limits (§12.6). */
-function maximize(pass: Pass, grid: Box, tracks: SizedTrack[], axis: Axis): void {
-  const grow = (room: number) => {
-    const free = room - gapsOf(tracks, axis.gap) - tracks.reduce((sum, { base }) => sum + base, 0);
-    pass.sign(grid, 'room', free);
-    if (free <= 0) return;
-    const increases = new Map(tracks.map((track) => [track, 0]));
-    fill(pass, grid, tracks, increases, free, (track) => track.limit - track.base);
+/**
+ * Tracks of one definition between which no item begins or ends. Browsers size such a set as one: what it may still
+ * take decides as a whole when it gets its turn.
+ */
+function setsOf(tracks: readonly SizedTrack[], items: readonly Contributor[]): SizedTrack[][] {
+  const ends = new Set(items.flatMap(({ from, span }) => [from, from + span]));
+  const sets = new Map<string, SizedTrack[]>();
+  let range = 0;
+  for (const [index, track] of tracks.entries()) {
+    if (ends.has(index)) range++;
+    const key = `${range} ${track.collapsed} ${JSON.stringify(track.track)}`;
+    const set = sets.get(key);
+    if (set) set.push(track);
+    else sets.set(key, [track]);
+  }
+  return [...sets.values()];
+}
+
+/**
+ * Shares out room evenly over tracks, no further than their growth limits; the sets that may take least first.
+ *
+ * @returns what is left.
+ */
+function growToLimits(pass: Pass, grid: Box, sets: readonly (readonly SizedTrack[])[], room: number): number {
+  const growing = sets.map((set) => ({
+    set,
+    most: set.reduce((sum, { base, limit }) => sum + limit - base, 0),
+  }));
+  let left = room;
+  let count = sets.reduce((sum, { length }) => sum + length, 0);
+  for (const { set, most } of growing.toSorted((a, b) => (a.most === b.most ? 0 : a.most - b.most))) {
+    const part = floorUnit((left * set.length) / count + 1e-9);
+    pass.sign(grid, 'room', most - part);
+    const increases = new Map<SizedTrack, number>();
+    const taken = Math.min(most, part);
+    fill(pass, grid, set, increases, taken, (track) => track.limit - track.base);
     for (const [track, increase] of increases) track.base += increase;
-  };
-  if (axis.room !== undefined) grow(axis.room);
-  else if (axis.wanted === 'max-content') {
+    left -= taken;
+    count -= set.length;
+  }
+  return left;
+}
+
+/** Lets tracks grow to their growth limits (§12.6). */
+function maximize(
+  pass: Pass,
+  grid: Box,
+  tracks: SizedTrack[],
+  items: readonly Contributor[],
+  axis: Axis,
+): void {
+  if (axis.room !== undefined) {
+    const free = axis.room - gapsOf(tracks, axis.gap) - tracks.reduce((sum, { base }) => sum + base, 0);
+    pass.sign(grid, 'room', free);
+    if (free > 0) growToLimits(pass, grid, setsOf(tracks, items), free);
+  } else if (axis.wanted === 'max-content') {
     // As if there were no end of room; browsers do not look at a greatest size of the grid here.
     for (const track of tracks) track.base = Math.max(track.base, track.limit);
   }
@@ -463,18 +514,27 @@ function expandFlexible(
   }
 }
 
-/** `auto` tracks share what is left (§12.8, since `align-content` and `justify-content` are `normal`). */
-function stretchAuto(pass: Pass, grid: Box, tracks: SizedTrack[], axis: Axis): void {
-  const auto = tracks.filter(
-    ({ track, collapsed }) =>
-      !collapsed && track.fitContent === undefined && maxKind(track, axis.room) === 'auto',
-  );
+/**
+ * `auto` tracks share what is left (§12.8, since `align-content` and `justify-content` are `normal`); browsers let
+ * them grow to their limits first.
+ */
+function stretchAuto(
+  pass: Pass,
+  grid: Box,
+  tracks: SizedTrack[],
+  items: readonly Contributor[],
+  axis: Axis,
+): void {
+  const isAuto = ({ track, collapsed }: SizedTrack) =>
+    !collapsed && track.fitContent === undefined && maxKind(track, axis.room) === 'auto';
+  const auto = tracks.filter(isAuto);
   if (auto.length === 0) return;
   const total = tracks.reduce((sum, { base }) => sum + base, 0) + gapsOf(tracks, axis.gap);
   const room = axis.room ?? (axis.wanted === 'max-content' ? axis.least : 0);
   pass.sign(grid, 'room', room - total);
   if (room <= total) return;
-  let left = room - total;
+  const sets = setsOf(tracks, items).filter(([first]) => isAuto(first!));
+  let left = growToLimits(pass, grid, sets, room - total);
   for (const [index, track] of auto.entries()) {
     const part = floorUnit(left / (auto.length - index) + 1e-9);
     track.base += part;

@@ -40,12 +40,14 @@ function countedSize(track: Track, of: number | undefined): number {
 /**
  * @param room inner size of the grid along the axis; undefined where it has none.
  * @param least inner size that the grid has at least, where `room` is undefined.
+ * @param of what percentages refer to; undefined where content still decides about that.
  */
 export function explicitTracks(
   list: TrackList,
   room: number | undefined,
   least: number,
   gap: number,
+  of: number | undefined,
 ): ExplicitTracks {
   const repeated = list.find(isAuto);
   const written = list.filter((part) => !isAuto(part)) as Track[];
@@ -57,16 +59,20 @@ export function explicitTracks(
       nextAt: Infinity,
       filledAt: -Infinity,
     };
-  const others = written.reduce((sum, track) => sum + countedSize(track, room), 0) + written.length * gap;
+  const others = written.reduce((sum, track) => sum + countedSize(track, of), 0) + written.length * gap;
   // A repetition counts for at least one px, so that there is an end to them.
-  const sizes = repeated.tracks.map((track) => Math.max(1, countedSize(track, room)));
+  const sizes = repeated.tracks.map((track) => Math.max(1, countedSize(track, of)));
   const once = sizes.reduce((sum, size) => sum + size, 0) + repeated.tracks.length * gap;
   // The last gap is none.
   const neededFor = (count: number) => others + count * once - gap;
   const most = Math.max(1, Math.floor((mostTracks - written.length) / repeated.tracks.length));
   let count = 1;
   if (room !== undefined) count = Math.floor((room - others + gap) / once);
-  else if (least > 0) count = Math.ceil((least - others + gap) / once);
+  // Parts are cut to whole 64ths, which must not ask for one track more.
+  else if (least > 0) {
+    const parts = repeated.tracks.filter(({ min, max }) => isFraction(min) || isFraction(max)).length;
+    count = Math.ceil((least - others + gap) / (once + parts / 64));
+  }
   count = Math.min(most, Math.max(1, count));
   const at = list.indexOf(repeated);
   const tracks = list.flatMap((part) =>
@@ -80,3 +86,6 @@ export function explicitTracks(
     filledAt: count === 1 ? -Infinity : neededFor(count),
   };
 }
+
+/** What parts of a size by content refer to: the least that it can be. */
+export const partsOf = (least: number): number | undefined => (least > 0 ? least : undefined);

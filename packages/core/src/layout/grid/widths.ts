@@ -2,57 +2,61 @@
 import type { Box, GridContent } from '../box.ts';
 import type { Widths } from '../laid.ts';
 import { Pass } from '../record.ts';
-import { down, fills, frameHeight, frameWidth, isFraction, widthRange } from '../sizes.ts';
-import { alignOf } from './areas.ts';
-import { columnContributors, widthsAtHeight } from './contributions.ts';
-import { tracksOf } from './grid.ts';
-import { type Placed, placeItems } from './placement.ts';
-import { gapsOf, sizeTracks, startTracks } from './sizing.ts';
-import { explicitTracks } from './tracks.ts';
+import { frameHeight, frameWidth, heightRange, isFraction, pixels, widthRange } from '../sizes.ts';
+import { sizeAxes } from './axes.ts';
+import { gapsOf } from './sizing.ts';
+import { explicitTracks, partsOf } from './tracks.ts';
 
-export function gridWidths(box: Box, content: GridContent): Widths {
+/** Whether limits of a grid decide how many columns it repeats. */
+export const countsByLimits = ({ style, content }: Box): boolean =>
+  content.type === 'grid' &&
+  (isFraction(style.minWidth) || isFraction(style.maxWidth)) &&
+  content.columns.some((part) => 'auto' in part);
+
+/**
+ * @param known the grid's border-box height, where that is known beforehand.
+ * @param basis what percentages of its width limits refer to, where that is known.
+ */
+export function gridWidths(
+  box: Box,
+  content: GridContent,
+  known: number | undefined,
+  basis: number | undefined,
+): Widths {
   const pass = new Pass('nothing');
   const frame = frameWidth(box);
-  const limits = widthRange(box, undefined);
-  const least = typeof box.style.minWidth === 'number' ? Math.max(0, limits.min - frame) : 0;
-  const fixed = typeof box.style.width === 'number' ? Math.max(0, box.style.width - frame) : undefined;
-  const columns = explicitTracks(content.columns, fixed, least, content.columnGap);
-  const rows = explicitTracks(content.rows, undefined, 0, content.rowGap);
-  const placement = placeItems(content, box.children, columns.tracks.length, rows.tracks.length);
-  // Where an item's rows have fixed sizes its height is known, and what is inside may follow from that.
-  const byRows = new Map<Placed, Widths>();
-  for (const item of placement.items) {
-    const { style, widthAsksHeight } = item.box;
-    const byContent = typeof style.width !== 'number' && !isFraction(style.width);
-    if (!widthAsksHeight || !byContent || !fills(style.height, alignOf(item.box, content))) continue;
-    const over = rows.tracks.slice(
-      item.row - placement.rowsBefore,
-      item.row - placement.rowsBefore + item.rowSpan,
-    );
-    if (over.length < item.rowSpan || !over.every(({ min, max }) => typeof max === 'number' && min === max))
-      continue;
-    const area = over.reduce((sum, { max }) => sum + (max as number), (item.rowSpan - 1) * content.rowGap);
-    byRows.set(
-      item,
-      widthsAtHeight(pass, item.box, Math.max(frameHeight(item.box), area - down(style.margin))),
-    );
-  }
+  const { style } = box;
+  const inner = (height: number) => Math.max(0, height - frameHeight(box));
+  const limits = widthRange(box, basis);
+  const least = Math.max(0, limits.min - frame);
+  // As many columns as fit the width, or else the greatest one, where that is known (§7.2.3.2).
+  const fixed = typeof style.width === 'number' ? style.width : undefined;
+  const bound = fixed ?? limits.max;
+  const room = bound < Infinity ? Math.max(0, bound - frame) : undefined;
+  // A part of a greatest width is no size as long as content decides; one of a least width is.
+  const percentOf = fixed === undefined ? partsOf(least) : room;
+  const heights = heightRange(box, undefined);
+  const asked = known ?? pixels(style.height, undefined);
+  const high = asked === undefined ? undefined : inner(asked);
+  const leastHeight = inner(heights.min);
+  const mostHeight = Math.max(leastHeight, inner(heights.max));
+  const rowRoom = high ?? (mostHeight < Infinity ? mostHeight : undefined);
   const width = (wanted: 'min-content' | 'max-content') => {
-    const tracks = startTracks(
-      tracksOf(columns, content.autoColumns, placement.columnsBefore, placement.columns, (index) =>
-        placement.items.some((item) => item.column <= index && index < item.column + item.columnSpan),
+    const { columns } = sizeAxes(pass, box, content, {
+      columnList: explicitTracks(content.columns, room, least, content.columnGap, percentOf),
+      rowList: explicitTracks(
+        content.rows,
+        rowRoom,
+        leastHeight,
+        content.rowGap,
+        rowRoom ?? partsOf(leastHeight),
       ),
-      undefined,
-    );
-    const items = columnContributors(placement, tracks, byRows);
-    sizeTracks(pass, box, tracks, items, {
-      room: undefined,
-      wanted,
-      least: 0,
-      most: Infinity,
-      gap: content.columnGap,
+      columns: { room: undefined, wanted },
+      rows: { room: high, wanted: 'max-content', least: leastHeight, most: mostHeight },
     });
-    return tracks.reduce((sum, { base }) => sum + base, 0) + gapsOf(tracks, content.columnGap) + frame;
+    return columns.reduce((sum, { base }) => sum + base, 0) + gapsOf(columns, content.columnGap) + frame;
   };
-  return { min: width('min-content'), max: width('max-content') };
+  const min = width('min-content');
+  // What follows from rows may be more under the tighter constraint; then that is what the grid is as wide as.
+  return { min, max: Math.max(min, width('max-content')) };
 }

@@ -2,7 +2,7 @@
  * What a command is: everything that can be done by menu or key. A command is one function: without `dispatch` it
  * tells whether it can be done now, with it it does it. Menus, keys and their list are made from the list in `index.ts`.
  */
-import { effectiveNames, locate, type Placed, type Project, topmost } from '@hovrin/core';
+import { effectiveNames, inForce, locate, type Placed, type Project, pathTo, topmost } from '@hovrin/core';
 import { nanoid } from 'nanoid';
 import type { Change, Editor } from '../editor.ts';
 
@@ -32,6 +32,10 @@ export function selected({ state }: Editor): Placed | undefined {
 
 /** All that is selected and can be moved as it is: no screens, none inside another, in document order. */
 export const targets = ({ state }: Editor): Placed[] => topmost(state.project, state.selection);
+
+/** Whether a control, or something around it, is locked against moving by accident. */
+export const isLocked = (project: Project, id: string): boolean =>
+  pathTo(project, id).some((control) => inForce(control.props.locked) === 'true');
 
 export const nameOf = ({ control, screen }: Pick<Placed, 'control' | 'screen'>): string =>
   effectiveNames(screen).get(control.id)!;

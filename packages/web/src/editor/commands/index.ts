@@ -9,7 +9,7 @@ import { wrapCommands } from './wrap.ts';
 export * from './command.ts';
 export { moveTo } from './move.ts';
 export { duplicateMany, insertCopies, placeNew, placePictures } from './place.ts';
-export { boardOf, changeKinds } from './wrap.ts';
+export { boardOf, changeKinds, partOfBoard } from './wrap.ts';
 
 const historyCommands: readonly Command[] = [
   {

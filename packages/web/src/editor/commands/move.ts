@@ -2,7 +2,7 @@
 import { contains, kindOf, locate, type Placed, type Step, shiftPins } from '@hovrin/core';
 import type { Change, Editor, InsertPlace } from '../editor.ts';
 import { placeAfter } from '../places.ts';
-import { type Command, changing, namesOf, targets } from './command.ts';
+import { type Command, changing, isLocked, namesOf, targets } from './command.ts';
 
 /**
  * Moves controls to a place, one behind the other; the index counts without them.
@@ -57,9 +57,13 @@ export function moveTo(
   });
 }
 
-/** What is selected, as far as it has one parent. */
+/** What is selected and not locked. */
+const movable = (editor: Editor): Placed[] =>
+  targets(editor).filter(({ control }) => !isLocked(editor.state.project, control.id));
+
+/** What can be moved of the selection, as far as it has one parent. */
 function siblings(editor: Editor): Placed[] {
-  const all = targets(editor);
+  const all = movable(editor);
   return all.filter(({ parent }) => parent.id === all[0]!.parent.id);
 }
 
@@ -98,7 +102,7 @@ const nudge = (id: string, label: string, key: string, axis: 'x' | 'y', sign: 1 
       },
       (editor) => {
         const by = sign * (step === 1 ? 1 : editor.state.step);
-        const all = targets(editor);
+        const all = movable(editor);
         const steps = all.flatMap(({ control, parent }) => {
           const board = parent.kind === 'pinboard' && editor.bench?.layout.byControl.get(parent.id);
           return board ? shiftPins(control, axis, by, board) : [];

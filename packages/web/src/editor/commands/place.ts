@@ -143,6 +143,23 @@ function paste(editor: Editor): Change | undefined {
     : undefined;
 }
 
+/** A command that turns a yes or no of all that is selected on, or off where it is on everywhere. */
+const flagCommand = (id: string, keys: string[], property: string, [on, off]: [string, string]): Command =>
+  changing({ id, label: `${on} or ${off.toLowerCase()}`, keys, group: 'Place' }, (editor) => {
+    const all = targets(editor);
+    if (all.length === 0) return undefined;
+    const turn = all.some(({ control }) => inForce(control.props[property]) !== 'true');
+    return {
+      label: `${turn ? on : off} ${namesOf(all)}`,
+      steps: all.map(({ control }) => ({
+        type: 'set',
+        control: control.id,
+        property,
+        value: turn ? 'true' : null,
+      })),
+    };
+  });
+
 export const placeCommands: readonly Command[] = [
   {
     id: 'add',
@@ -279,18 +296,17 @@ export const placeCommands: readonly Command[] = [
       return true;
     },
   },
-  changing({ id: 'hide', label: 'Hide or show', keys: ['H'], group: 'Place' }, (editor) => {
-    const all = targets(editor);
-    if (all.length === 0) return undefined;
-    const hide = all.some(({ control }) => inForce(control.props.hidden) !== 'true');
-    return {
-      label: `${hide ? 'Hide' : 'Show'} ${namesOf(all)}`,
-      steps: all.map(({ control }) => ({
-        type: 'set',
-        control: control.id,
-        property: 'hidden',
-        value: hide ? 'true' : null,
-      })),
-    };
-  }),
+  {
+    id: 'replace',
+    label: 'Replace words on all screens',
+    keys: ['Mod+Shift+F'],
+    group: 'Place',
+    run(editor, dispatch) {
+      if (editor.state.project.screens.length === 0) return false;
+      dispatch?.(() => editor.ask('replace'));
+      return true;
+    },
+  },
+  flagCommand('hide', ['H'], 'hidden', ['Hide', 'Show']),
+  flagCommand('lock', ['Shift+X'], 'locked', ['Lock', 'Unlock']),
 ];

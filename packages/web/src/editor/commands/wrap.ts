@@ -128,6 +128,14 @@ export function boardOf(editor: Editor): string | undefined {
   return board.kind === 'pinboard' && board.children.length > 0 ? board.id : undefined;
 }
 
+/** Which children of the pinboard are arranged: those that are selected, where there are several; undefined: all. */
+export function partOfBoard(editor: Editor): readonly string[] | undefined {
+  const all = targets(editor);
+  const board = boardOf(editor);
+  const on = all.filter(({ parent }) => parent.id === board).map(({ control }) => control.id);
+  return on.length > 1 ? on : undefined;
+}
+
 /** The controls of the screen that are like the selected one. */
 export function likeSelected(editor: Editor, like: 'kind' | 'look'): string[] {
   const found = selected(editor);

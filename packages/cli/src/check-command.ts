@@ -1,0 +1,75 @@
+/** `hovrin check`: what is wrong with screens at some width, on standard output; nothing where all is well. */
+import {
+  checkAll,
+  checkWords,
+  effectiveNames,
+  type Finding,
+  type Severity,
+  usualCheck,
+  whereWords,
+} from '@hovrin/core';
+import { loadShaper } from '@hovrin/files';
+import { BadInput, readInput } from './bad-input.ts';
+import { readOptions } from './options.ts';
+import { readWidth } from './sweep-command.ts';
+
+/** @returns 1 where there are errors or warnings, 0 where there is at most advice. */
+export async function checkCommand(words: readonly string[], print: (text: string) => void): Promise<number> {
+  const { values, positionals } = readOptions(words, {
+    from: { type: 'string' },
+    to: { type: 'string' },
+    rtl: { type: 'boolean' },
+    json: { type: 'boolean' },
+  });
+  if (positionals.length === 0) throw new BadInput('A file or folder is needed: `hovrin check FILE|FOLDER`');
+  const from = readWidth(values.from ?? String(usualCheck.from), '--from');
+  const to = readWidth(values.to ?? String(usualCheck.to), '--to');
+  if (to < from) throw new BadInput(`The widths end (${to}) before they begin (${from}).`);
+  const shaper = await loadShaper();
+  const counts: Record<Severity, number> = { error: 0, warning: 0, advice: 0 };
+  const listed: object[] = [];
+  for (const input of positionals) {
+    const { project } = await readInput(input);
+    for (const screen of project.screens) {
+      const found = checkAll(shaper, project, screen, {
+        ...usualCheck,
+        from,
+        to,
+        rightToLeft: values.rtl ?? false,
+      });
+      const names = effectiveNames(screen);
+      const nameOf = (id: string | undefined) => (id === undefined ? undefined : names.get(id));
+      for (const finding of found) {
+        counts[finding.severity]++;
+        if (values.json)
+          listed.push({
+            ...(positionals.length > 1 ? { file: input } : {}),
+            screen: screen.name,
+            ...finding,
+            control: nameOf(finding.control),
+            other: nameOf(finding.other),
+            fixes: finding.fixes.map(({ label }) => label),
+          });
+        else print(readable(finding, `${screen.name}.${nameOf(finding.control)}`));
+      }
+    }
+  }
+  if (values.json) print(`${JSON.stringify(listed)}\n`);
+  else print(`${summary(counts)}\n`);
+  return counts.error + counts.warning > 0 ? 1 : 0;
+}
+
+function readable(finding: Finding, place: string): string {
+  const { severity, check, sentence, where, fixes } = finding;
+  const lines = [
+    `${place}: ${severity}: ${checkWords[check]}, ${whereWords(where)}`,
+    `  ${sentence}`,
+    ...fixes.map(({ label }) => `  → ${label}`),
+  ];
+  return `${lines.join('\n')}\n`;
+}
+
+function summary({ error, warning, advice }: Record<Severity, number>): string {
+  const count = (number: number, one: string, many = `${one}s`) => `${number} ${number === 1 ? one : many}`;
+  return `${count(error, 'error')}, ${count(warning, 'warning')}, ${count(advice, 'advice', 'pieces of advice')}`;
+}

@@ -1,0 +1,65 @@
+/** `hovrin picture`: a screen at a size as an SVG file that needs nothing else. */
+import { readFile, writeFile } from 'node:fs/promises';
+import { extname, join } from 'node:path';
+import { carriedFonts, fontFilesOf, pictureOf, ScreenView } from '@hovrin/core';
+import { fontFolder, loadFontManifest, loadShaper } from '@hovrin/files';
+import { BadInput, readInput } from './bad-input.ts';
+import { readOptions, readSize } from './options.ts';
+import { inLocale, readViewOptions, viewOptions } from './view-options.ts';
+
+const mediaTypes: Readonly<Record<string, string>> = {
+  '.svg': 'image/svg+xml',
+  '.png': 'image/png',
+  '.jpg': 'image/jpeg',
+  '.jpeg': 'image/jpeg',
+  '.webp': 'image/webp',
+  '.gif': 'image/gif',
+};
+
+export async function pictureCommand(
+  words: readonly string[],
+  print: (text: string) => void,
+): Promise<number> {
+  const { values, positionals } = readOptions(words, {
+    ...viewOptions,
+    size: { type: 'string' },
+    screen: { type: 'string' },
+    whole: { type: 'boolean' },
+    out: { type: 'string' },
+  });
+  if (positionals.length !== 1 || values.size === undefined)
+    throw new BadInput('A file and a size are needed: `hovrin picture FILE --size 390x844 --out FILE.svg`');
+  const size = readSize(values.size);
+  const view = { ...size, ...readViewOptions(values) };
+  const { assetFolder, ...input } = await readInput(positionals[0]!);
+  const project = inLocale(input.project, values.locale);
+  const screen = values.screen
+    ? project.screens.find(({ name }) => name === values.screen)
+    : project.screens[0];
+  if (!screen) throw new BadInput(`There is no screen \`${values.screen}\`.`);
+  const [shaper, manifest] = await Promise.all([loadShaper(), loadFontManifest()]);
+  const layout = new ScreenView(shaper).layOut(project, screen, view);
+  const files = fontFilesOf(manifest, layout);
+  const fonts = new Map<string, string>();
+  for (const { file } of files)
+    fonts.set(file, (await readFile(join(fontFolder, `${file}.woff2`))).toString('base64'));
+  const pictures = new Map<string, string>();
+  for (const { look } of layout.boxes) {
+    if (look.picture === undefined || pictures.has(look.picture)) continue;
+    const bytes = await readFile(join(assetFolder, look.picture)).catch(() => undefined);
+    const type = mediaTypes[extname(look.picture).toLowerCase()];
+    if (bytes && type) pictures.set(look.picture, `data:${type};base64,${bytes.toString('base64')}`);
+  }
+  const svg = pictureOf(layout, {
+    ...(values.whole ? {} : { height: size.height }),
+    rightToLeft: view.rightToLeft ?? false,
+    pictureAddress: (name) => pictures.get(name),
+    fontRules: carriedFonts(files, (file) => fonts.get(file)!),
+  });
+  if (values.out === undefined) print(svg);
+  else
+    await writeFile(values.out, svg).catch(() => {
+      throw new BadInput(`\`${values.out}\` cannot be written.`);
+    });
+  return 0;
+}

@@ -1,0 +1,136 @@
+/** Checks of changes from a band: those that say what holds already, and those that make a layout worse. */
+import { propertyOf } from '../document/attributes.ts';
+import { effectiveNames } from '../document/names.ts';
+import { walk } from '../document/tree.ts';
+import { type Control, inForce, type Project } from '../document/types.ts';
+import { kindOf } from '../kinds/catalogue.ts';
+import { applySteps, type Step } from '../steps/step.ts';
+import type { Shaper } from '../text/shaper.ts';
+import type { CheckOptions, Gather } from './check.ts';
+import type { Finding, Where } from './finding.ts';
+
+/** A change: an attribute with a band or an orientation in front. */
+export interface BandChange {
+  readonly control: Control;
+  readonly attribute: string;
+  readonly prefix: string;
+  readonly property: string;
+}
+
+/** All changes of a screen, in the order of its tree. */
+export function changesOf(project: Project, screen: Control): BandChange[] {
+  const prefixes = new Set([...project.bands.map(({ name }) => name), 'portrait', 'landscape']);
+  return [...walk(screen)].flatMap((control) =>
+    Object.keys(control.props).flatMap((attribute) => {
+      const prefix = attribute.slice(0, Math.max(0, attribute.indexOf('.')));
+      return prefixes.has(prefix) ? [{ control, attribute, prefix, property: propertyOf(attribute) }] : [];
+    }),
+  );
+}
+
+/** Makes a changed value that of all widths: the changes of the same property go. */
+export function everywhere(control: Control, attribute: string): Step[] {
+  const property = propertyOf(attribute);
+  const same = Object.keys(control.props).filter(
+    (name) => name.endsWith(`.${property}`) && !name.startsWith('on.'),
+  );
+  return [
+    { type: 'set', control: control.id, property, value: control.props[attribute] ?? null },
+    ...same.map((name): Step => ({ type: 'set', control: control.id, property: name, value: null })),
+  ];
+}
+
+/** What would hold for a property without a change, as text; undefined: nothing is said. */
+export function withoutChange(
+  project: Project,
+  { control, prefix, property }: BandChange,
+): string | undefined {
+  const band = project.bands.find(({ name }) => name === prefix);
+  const below = band
+    ? project.bands.filter(({ from }) => from < band.from).toSorted((a, b) => b.from - a.from)
+    : project.bands.toSorted((a, b) => b.from - a.from);
+  // An orientation overrides whatever band there is, so it has to differ from one of them.
+  if (!band) {
+    const said = [undefined, ...below].map((each) =>
+      inForce(control.props[each ? `${each.name}.${property}` : property]),
+    );
+    const values = new Set(said.filter((value) => value !== undefined));
+    return values.size === 1 && said[0] !== undefined ? said[0] : undefined;
+  }
+  const names = [...below.map(({ name }) => `${name}.${property}`), property];
+  return (
+    names.map((name) => inForce(control.props[name])).find((value) => value !== undefined) ??
+    defaultOf(control, property)
+  );
+}
+
+const defaultOf = (control: Control, property: string) =>
+  kindOf(control).properties.find(({ name }) => name === property)?.default;
+
+/** Widths on which a change holds. */
+function whereOf(project: Project, { prefix }: BandChange, { from, to }: CheckOptions): Where | undefined {
+  const band = project.bands.find(({ name }) => name === prefix);
+  const least = Math.max(from, band?.from ?? from);
+  return least > to
+    ? undefined
+    : { from: least, to, textScale: 1, orientation: prefix === 'landscape' ? 'landscape' : 'portrait' };
+}
+
+export function* changeFindings(
+  shaper: Shaper,
+  project: Project,
+  screen: Control,
+  options: CheckOptions,
+  wrong: readonly string[],
+  gather: Gather,
+): Generator<number, Finding[], void> {
+  const names = effectiveNames(screen);
+  const found: Finding[] = [];
+  for (const change of changesOf(project, screen)) {
+    const { control, attribute, property } = change;
+    const where = whereOf(project, change, options);
+    if (!where) continue;
+    const takeAway: Step = { type: 'set', control: control.id, property: attribute, value: null };
+    const common = {
+      control: control.id,
+      other: undefined,
+      attribute,
+      where: [where],
+      worst: 0,
+      severity: 'warning',
+      fixes: [{ label: `Take \`${attribute}\` from \`${names.get(control.id)}\``, steps: [takeAway] }],
+    } as const;
+    const value = inForce(control.props[attribute]);
+    if (value !== undefined && value === withoutChange(project, change)) {
+      found.push({
+        ...common,
+        check: 'no-difference',
+        sentence: `\`${names.get(control.id)}\` says \`${attribute}\` is ${value}, which ${property} is without it.`,
+      });
+      continue;
+    }
+    // A clean screen has nothing that a change could have made worse.
+    const own = wrong.filter(
+      (key) => key.startsWith('too-') || key.startsWith('off-') || key.startsWith('overlap'),
+    );
+    if (own.length === 0) continue;
+    const applied = applySteps(project, [takeAway]);
+    const without = applied.ok ? applied.project.screens.find(({ id }) => id === screen.id) : undefined;
+    if (!applied.ok || !without) continue;
+    const scope = { ...options, from: where.from, textScales: [1] };
+    const before = yield* gather(shaper, applied.project, without, scope);
+    const now = yield* gather(shaper, project, screen, scope);
+    const errors = (map: typeof now) => [...map].filter(([, { severity }]) => severity === 'error');
+    const caused = errors(now).filter(([key]) => !before.has(key));
+    const mended = errors(before).some(([key]) => !now.has(key));
+    if (caused.length === 0 || mended) continue;
+    const worst = caused[0]![1];
+    found.push({
+      ...common,
+      where: worst.where,
+      check: 'worse',
+      sentence: `With \`${attribute}\` of \`${names.get(control.id)}\` something goes wrong with \`${names.get(worst.control)}\` that does not without it.`,
+    });
+  }
+  return found;
+}

@@ -1,0 +1,166 @@
+/**
+ * All checks of a screen that depend on its size: at every width, upright and across, at plain and doubled text. The
+ * sweep gives stretches on which all moves linearly; what is wrong on them follows from their two ends.
+ */
+import { walk } from '../document/tree.ts';
+import type { Control, Project } from '../document/types.ts';
+import { type StretchLayouts, sweepLayouts } from '../sweep/sweep.ts';
+import type { Shaper } from '../text/shaper.ts';
+import { changeFindings } from './changes.ts';
+import { type CheckName, type Finding, findingKey, type Severity, type Where } from './finding.ts';
+import { fixesOf } from './fixes.ts';
+import { acrossHeight, uprightHeight } from './heights.ts';
+import { ignoredOf } from './ignored.ts';
+import { type Measure, measuresOf } from './measures.ts';
+import { sentenceOf } from './sentences.ts';
+import { type Interval, united, wrongOn } from './stretches.ts';
+
+export interface CheckOptions {
+  /** Widths, CSS px. */
+  readonly from: number;
+  readonly to: number;
+  readonly textScales?: readonly number[];
+  readonly rightToLeft?: boolean;
+}
+
+export const usualCheck: CheckOptions = { from: 280, to: 1920, textScales: [1, 2] };
+
+/** Something wrong, while it is being gathered. */
+interface Gathered {
+  readonly check: CheckName;
+  readonly severity: Severity;
+  readonly control: string;
+  readonly other: string | undefined;
+  readonly where: Where[];
+  worst: number;
+}
+
+/**
+ * Checks a screen.
+ *
+ * @returns what was found, in order of severity and tree; a step for each stretch, so that it can be left off.
+ */
+export function* checkScreen(
+  shaper: Shaper,
+  project: Project,
+  screen: Control,
+  options: CheckOptions = usualCheck,
+): Generator<number, readonly Finding[], void> {
+  const gathered = yield* gather(shaper, project, screen, options);
+  const found: Finding[] = [];
+  for (const entry of gathered.values()) {
+    const finding = { ...entry, attribute: undefined };
+    found.push({
+      ...finding,
+      sentence: sentenceOf(screen, finding),
+      fixes: fixesOf(shaper, project, screen, finding),
+    });
+  }
+  found.push(...(yield* changeFindings(shaper, project, screen, options, [...gathered.keys()], gather)));
+  const order = [...walk(screen)].map(({ id }) => id);
+  const ignored = ignoredOf(screen);
+  const rank: Record<Severity, number> = { error: 0, warning: 1, advice: 2 };
+  return found
+    .filter(({ check, control }) => !ignored.has(`${control} ${check}`))
+    .toSorted(
+      (a, b) => rank[a.severity] - rank[b.severity] || order.indexOf(a.control) - order.indexOf(b.control),
+    );
+}
+
+/** Checks a screen to the end. */
+export function checkAll(
+  shaper: Shaper,
+  project: Project,
+  screen: Control,
+  options: CheckOptions = usualCheck,
+): readonly Finding[] {
+  const run = checkScreen(shaper, project, screen, options);
+  for (;;) {
+    const next = run.next();
+    if (next.done) return next.value;
+  }
+}
+
+/** The widths below which fingers are counted on: those of the first two bands. */
+export const touchBelow = ({ bands }: Project): number =>
+  bands.toSorted((a, b) => a.from - b.from)[2]?.from ?? 960;
+
+/** What is wrong with the layout itself, by what it is about. */
+export type Gather = typeof gather;
+
+function* gather(
+  shaper: Shaper,
+  project: Project,
+  screen: Control,
+  { from, to, textScales = [1, 2], rightToLeft = false }: CheckOptions,
+): Generator<number, Map<string, Gathered>, void> {
+  const gathered = new Map<string, Gathered>();
+  const controls = new Map([...walk(screen)].map((control) => [control.id, control]));
+  const touch = touchBelow(project);
+  for (const textScale of textScales)
+    for (const orientation of ['portrait', 'landscape'] as const) {
+      const height = orientation === 'portrait' ? uprightHeight : acrossHeight;
+      const least = orientation === 'portrait' ? from : Math.max(from, acrossHeight + 1 / 64);
+      const most = orientation === 'portrait' ? Math.min(to, uprightHeight) : to;
+      if (least > most) continue;
+      const swept = sweepLayouts(shaper, project, screen, {
+        from: least,
+        to: most,
+        height,
+        textScale,
+        rightToLeft,
+      });
+      for (const stretch of swept) {
+        // Stretches end where bands begin, and with them where fingers are no longer counted on.
+        const looking = { touch: stretch.to < touch, controls };
+        const starts = measuresOf(stretch.start, looking);
+        const ends = stretch.end === stretch.start ? starts : measuresOf(stretch.end, looking);
+        for (const [index, start] of starts.entries())
+          take(gathered, start, ends[index] ?? start, stretch, { textScale, orientation });
+        yield stretch.to;
+      }
+    }
+  for (const [key, entry] of gathered) {
+    unite(entry.where);
+    if (entry.where.length === 0) gathered.delete(key);
+  }
+  return gathered;
+}
+
+function take(
+  gathered: Map<string, Gathered>,
+  start: Measure,
+  end: Measure,
+  { from, to }: Pick<StretchLayouts, 'from' | 'to'>,
+  conditions: Pick<Where, 'textScale' | 'orientation'>,
+): void {
+  for (const on of wrongOn(start, end, { from, to })) {
+    const { check, severity, control, other } = start;
+    const key = findingKey({ check, severity, control, other, attribute: undefined });
+    const part = (width: number) => (to > from ? (width - from) / (to - from) : 0);
+    const amount = (width: number) => start.amount * (1 - part(width)) + end.amount * part(width);
+    const worst = Math.max(amount(on.from), amount(on.to));
+    const entry = gathered.get(key) ?? { check, severity, control, other, where: [], worst };
+    entry.worst = Math.max(entry.worst, worst);
+    entry.where.push({ ...on, ...conditions });
+    gathered.set(key, entry);
+  }
+}
+
+/** Less than this many px are left by rounding, where one measure ends and another begins; windows have whole widths. */
+const sliver = 1 / 16;
+const canBeSeen = ({ from, to }: Interval): boolean => to - from >= sliver || Math.ceil(from) <= to;
+
+function unite(where: Where[]): void {
+  const groups = new Map<string, Where[]>();
+  for (const each of where) {
+    const key = `${each.textScale} ${each.orientation}`;
+    groups.set(key, [...(groups.get(key) ?? []), each]);
+  }
+  const all = [...groups.values()].flatMap((group) =>
+    united(group)
+      .filter(canBeSeen)
+      .map((interval) => ({ ...group[0]!, ...interval })),
+  );
+  where.splice(0, where.length, ...all);
+}

@@ -1,0 +1,34 @@
+/** Findings that somebody has looked at and lets stand, with the reason. */
+import { entriesType } from '../document/property-types.ts';
+import { walk } from '../document/tree.ts';
+import { type Control, inForce } from '../document/types.ts';
+import type { Step } from '../steps/step.ts';
+import type { CheckName } from './finding.ts';
+
+const readIgnored = (control: Control) => {
+  const text = inForce(control.props.ignore);
+  const reading = text === undefined ? undefined : entriesType.read(text);
+  return reading?.ok ? reading.value : [];
+};
+
+/** What is ignored on a screen: `ID CHECK` to the reason. */
+export function ignoredOf(screen: Control): Map<string, string> {
+  return new Map(
+    [...walk(screen)].flatMap((control) =>
+      readIgnored(control).map(({ value, label }) => [`${control.id} ${value}`, label] as const),
+    ),
+  );
+}
+
+/** Lets a finding of a control stand; without a reason it counts again. */
+export function ignoreStep(control: Control, check: CheckName, reason: string | undefined): Step {
+  const others = readIgnored(control).filter(({ value }) => value !== check);
+  const plain = reason?.replaceAll('|', '/').trim();
+  const all = plain ? [...others, { value: check, label: plain }] : others;
+  return {
+    type: 'set',
+    control: control.id,
+    property: 'ignore',
+    value: all.length > 0 ? all.map(({ value, label }) => `${value}: ${label}`).join(' | ') : null,
+  };
+}

@@ -1,0 +1,36 @@
+/**
+ * The turn of a control in the focus order of its screen, HTML's `tabindex` (HTML §6.6.3): those with a number come
+ * first, in its order; those without follow in the order of the tree.
+ */
+import { turnType } from '../document/property-types.ts';
+import type { PageElement, Property } from './kind.ts';
+
+/** The property of every kind that takes the focus. */
+export const tabindex: Property = {
+  name: 'tabindex',
+  label: 'Focus turn',
+  group: 'place',
+  type: turnType,
+  effect: 'behaviour',
+  perBand: false,
+};
+
+const focusable = new Set(['button', 'input', 'select', 'textarea', 'a']);
+
+/** Gives the elements of a control that take the focus their turn; all of one control have the same. */
+export function withTurn(element: PageElement, turn: number | undefined): PageElement {
+  if (turn === undefined) return element;
+  const own = element.attributes?.tabindex;
+  const takes = own === undefined ? focusable.has(element.tag) : own === '0';
+  return {
+    ...element,
+    ...(takes ? { attributes: { ...element.attributes, tabindex: String(turn) } } : {}),
+    ...(element.children
+      ? {
+          children: element.children.map((child) =>
+            typeof child === 'number' ? child : withTurn(child, turn),
+          ),
+        }
+      : {}),
+  };
+}

@@ -1,0 +1,155 @@
+/** What a checkbox and a switch share: a yes or no with its words beside it, a hint and a message below them. */
+import { flagType } from '../document/property-types.ts';
+import { colourValue, theme } from '../document/theme.ts';
+import type { Values } from '../document/values.ts';
+import type { Box } from '../layout/box.ts';
+import { change } from './events.ts';
+import { checking, content, described, fieldContent, hasMessage, inputTarget } from './field.ts';
+import type { Kind, Making } from './kind.ts';
+import { boxLook, disabled, padding, placing, sizing, textLook, words } from './properties.ts';
+import { tabindex } from './tabindex.ts';
+import { textStyleOf, wordsLook } from './words.ts';
+
+/** What a kind of yes or no says itself. */
+export interface Ticked
+  extends Pick<Kind, 'name' | 'label' | 'purpose' | 'findBy' | 'starter' | 'sharedCss' | 'css'> {
+  /** What its being on is called. */
+  readonly on: string;
+  /** What one presses. */
+  box(values: Values, make: Making): Box;
+  /** Classes and attributes of the input besides those that both have. */
+  readonly input: { readonly classes: readonly string[]; readonly role?: string };
+}
+
+export const ticked = ({ on, box, input, sharedCss, ...kind }: Ticked): Kind => ({
+  ...kind,
+  group: 'ask',
+  container: false,
+  properties: [
+    words('label', 'Label', { as: 'text', part: 'part-label' }),
+    content('checked', on, flagType, { twoWay: ['boolean'], page: inputTarget('checked') }),
+    words('hint', 'Hint', { as: 'text', part: 'part-hint' }),
+    ...checking,
+    disabled(inputTarget('disabled')),
+    ...sizing,
+    ...placing(),
+    tabindex,
+    padding(),
+    ...boxLook(),
+    ...textLook(),
+  ],
+  events: [change],
+  inside(values, make) {
+    const style = textStyleOf(values);
+    const hint = values.text('hint');
+    const small = { ...style, size: theme.hintSize };
+    const look = wordsLook(values, style, 'start');
+    return {
+      content: {
+        type: 'flex',
+        direction: 'row',
+        align: 'start',
+        justify: 'start',
+        wrap: false,
+        rowGap: 0,
+        columnGap: theme.checkGap,
+      },
+      parts: [
+        box(values, make),
+        hint
+          ? make.group(
+              { ...fieldContent, rowGap: 0 },
+              [
+                make.words(values.text('label'), style, look),
+                make.words(hint, small, { colour: colourValue('quiet'), text: { ...small, align: 'start' } }),
+              ],
+              large,
+            )
+          : make.words(values.text('label'), style, look, large),
+      ],
+      look: values.flag('disabled') ? { opacity: 0.5 } : {},
+    };
+  },
+  element: (values, _, name) => ({
+    tag: 'label',
+    classes: ['ticked'],
+    children: [
+      {
+        tag: 'input',
+        classes: ['part-input', ...input.classes],
+        attributes: {
+          type: 'checkbox',
+          ...(input.role ? { role: input.role } : {}),
+          'aria-labelledby': `${name}-label`,
+          checked: values.flag('checked'),
+          required: values.flag('required'),
+          disabled: values.flag('disabled'),
+          ...described(values, name),
+        },
+      },
+      {
+        tag: 'span',
+        classes: ['part-words'],
+        children: [
+          {
+            tag: 'span',
+            classes: ['part-label'],
+            attributes: { id: `${name}-label` },
+            text: values.text('label'),
+          },
+          {
+            tag: 'span',
+            classes: ['part-hint'],
+            attributes: { id: `${name}-hint` },
+            text: values.text('hint'),
+          },
+          ...(hasMessage(values)
+            ? [
+                {
+                  tag: 'span',
+                  classes: ['part-message'],
+                  attributes: { id: `${name}-message` },
+                  text: values.text('message'),
+                },
+              ]
+            : []),
+        ],
+      },
+    ],
+  }),
+  sharedCss: [...(sharedCss ?? []), tickedCss],
+});
+
+/** The words are large enough to press (WCAG 2.2, 2.5.8), CSS px. */
+const leastHeight = 24;
+const large = { minHeight: leastHeight };
+
+const tickedCss = `.ticked {
+  display: flex;
+  align-items: start;
+  gap: ${theme.checkGap}px;
+}
+.ticked > .part-words {
+  display: flex;
+  flex-direction: column;
+  min-height: ${leastHeight}px;
+}
+.ticked .part-label,
+.ticked .part-hint {
+  white-space-collapse: preserve-breaks;
+}
+.ticked .part-hint,
+.ticked .part-message {
+  font-size: ${theme.hintSize / 16}rem;
+  color: var(--quiet);
+}
+.ticked .part-message {
+  color: var(--alert);
+}
+.ticked .part-hint:empty,
+.ticked:not(:has(:user-invalid)) .part-message {
+  display: none;
+}
+.ticked:has(> .part-input:disabled) {
+  opacity: 0.5;
+}`;

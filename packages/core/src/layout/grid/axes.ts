@@ -1,0 +1,168 @@
+/** Both axes of a grid, columns first, and once more where rows change what columns are asked for (CSS Grid 1 §12.1). */
+import type { Box, GridContent, Track } from '../box.ts';
+import type { Widths } from '../laid.ts';
+import type { Pass } from '../record.ts';
+import { down, fills, heightRange, isFraction, pixels, widthRange } from '../sizes.ts';
+import { widthsWithin } from '../widths.ts';
+import { alignOf, areaSize, itemWidth } from './areas.ts';
+import { baselineOf } from './baselines.ts';
+import { columnContributors, rowContributors, widthsAtHeight } from './contributions.ts';
+import { type Placed, type Placement, placeItems } from './placement.ts';
+import { type Axis, type SizedTrack, sizeTracks, startTracks } from './sizing.ts';
+import { autoTrack, type ExplicitTracks } from './tracks.ts';
+
+/** What there is to size a grid with. */
+export interface GridRoom {
+  readonly columnList: ExplicitTracks;
+  readonly rowList: ExplicitTracks;
+  readonly columns: Pick<Axis, 'room' | 'wanted'>;
+  /** `room` undefined: rows are as high as their content, `least` and `most` as far as they can be known. */
+  readonly rows: Pick<Axis, 'room' | 'wanted' | 'least' | 'most'>;
+}
+
+/** Sized tracks, and the width that each item has in them. */
+export interface GridTracks {
+  readonly placement: Placement;
+  readonly columns: readonly SizedTrack[];
+  /** As high as the first columns make them: the height by content is theirs, as in browsers. */
+  readonly rows: readonly SizedTrack[];
+  /** In the columns as they are in the end. */
+  readonly widths: readonly number[];
+  /** Whether columns have changed since the rows were sized. */
+  readonly stale: boolean;
+  /** Rows at another room, with the columns as they are. */
+  rowsIn(room: number): SizedTrack[];
+}
+
+/** All tracks of an axis: implicit ones before and behind the explicit grid included (§7.5). */
+function tracksOf(
+  explicit: ExplicitTracks,
+  implicit: readonly Track[],
+  before: number,
+  count: number,
+  occupied: (index: number) => boolean,
+): { track: Track; collapsed: boolean }[] {
+  const pattern = implicit.length > 0 ? implicit : [autoTrack];
+  return Array.from({ length: count }, (_, index) => {
+    const at = index - before;
+    const track = explicit.tracks[at];
+    if (track === undefined) {
+      // The pattern runs on behind the explicit grid, and backwards in front of it.
+      const turn = at < 0 ? at : at - explicit.tracks.length;
+      return {
+        track: pattern[((turn % pattern.length) + pattern.length) % pattern.length]!,
+        collapsed: false,
+      };
+    }
+    const [from, length] = explicit.collapsible ?? [0, 0];
+    return { track, collapsed: at >= from && at < from + length && !occupied(index) };
+  });
+}
+
+/** Whether the height that its rows give an item changes how wide it would like to be. */
+function asksItsRows({ box }: Placed, content: GridContent): boolean {
+  const { width, height, minHeight, maxHeight } = box.style;
+  if (!box.widthAsksHeight || typeof width === 'number') return false;
+  return [height, minHeight, maxHeight].some(isFraction) || fills(height, alignOf(box, content));
+}
+
+export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: GridRoom): GridTracks {
+  const { columnList, rowList } = given;
+  const placement = placeItems(content, box.children, columnList.tracks.length, rowList.tracks.length);
+  const { items } = placement;
+
+  /** `known`: widths of items that follow from their rows. */
+  const sizeColumns = (known: ReadonlyMap<Placed, Widths>) => {
+    const sized = startTracks(
+      tracksOf(columnList, content.autoColumns, placement.columnsBefore, placement.columns, (index) =>
+        items.some((item) => item.column <= index && index < item.column + item.columnSpan),
+      ),
+      given.columns.room,
+    );
+    for (const [{ box: item }, { min, max }] of known) {
+      const range = widthRange(item, undefined);
+      pass.held(item, min, range.min, range.max);
+      pass.held(item, max, range.min, range.max);
+    }
+    sizeTracks(pass, box, sized, columnContributors(placement, sized, known), {
+      ...given.columns,
+      least: 0,
+      most: Infinity,
+      gap: content.columnGap,
+    });
+    return sized;
+  };
+  const widthsIn = (columns: readonly SizedTrack[]) =>
+    items.map((item) => {
+      const area = areaSize(columns, item.column, item.columnSpan, content.columnGap);
+      return itemWidth(pass, item.box, content, area, pixels(item.box.style.height, undefined)).width;
+    });
+  const rowTracks = tracksOf(rowList, content.autoRows, placement.rowsBefore, placement.rows, (index) =>
+    items.some((item) => item.row <= index && index < item.row + item.rowSpan),
+  );
+  for (const item of items) {
+    const over = rowTracks.slice(item.row, item.row + item.rowSpan);
+    item.baseline = baselineOf(
+      item,
+      content,
+      over.map(({ track }) => track),
+    );
+  }
+  const sizeRows = (widths: readonly number[], room: number | undefined) => {
+    const rows = startTracks(rowTracks, room);
+    sizeTracks(pass, box, rows, rowContributors(pass, items, widths, rows), {
+      ...given.rows,
+      room,
+      gap: content.rowGap,
+    });
+    return rows;
+  };
+
+  const again = items.filter((item) => asksItsRows(item, content));
+  /** Widths of such items at the height that rows of some size give them. */
+  const widthsBy = (rowsUnder: (item: Placed) => number | undefined) => {
+    const known = new Map<Placed, Widths>();
+    for (const item of again) {
+      const area = rowsUnder(item);
+      if (area === undefined) continue;
+      const { style } = item.box;
+      const range = heightRange(item.box, area);
+      const fill = fills(style.height, alignOf(item.box, content)) ? area - down(style.margin) : undefined;
+      const asked = pixels(style.height, area) ?? fill;
+      if (asked === undefined) {
+        known.set(item, widthsWithin(item.box, undefined, area));
+        continue;
+      }
+      pass.held(item.box, asked, range.min, range.max);
+      known.set(item, widthsAtHeight(pass, item.box, Math.max(range.min, Math.min(range.max, asked))));
+    }
+    return known;
+  };
+  // Rows of fixed sizes are known from the start.
+  const fixedArea = (item: Placed) => {
+    const from = item.row - placement.rowsBefore;
+    const over = from < 0 ? [] : rowList.tracks.slice(from, from + item.rowSpan);
+    return over.length === item.rowSpan &&
+      over.every(({ min, max }) => typeof max === 'number' && min === max)
+      ? over.reduce((sum, { max }) => sum + (max as number), (item.rowSpan - 1) * content.rowGap)
+      : undefined;
+  };
+  let columns = sizeColumns(widthsBy(fixedArea));
+  if (given.columns.room === undefined && again.length === 0)
+    return { placement, columns, rows: [], widths: [], stale: false, rowsIn: () => [] };
+  let widths = widthsIn(columns);
+  const firstRows = sizeRows(widths, given.rows.room);
+  if (again.length > 0) {
+    // §12.1 step 3: where a height that the row gives changes what an item asks of its column, once more.
+    columns = sizeColumns(widthsBy((item) => areaSize(firstRows, item.row, item.rowSpan, content.rowGap)));
+    widths = widthsIn(columns);
+  }
+  return {
+    placement,
+    columns,
+    widths,
+    rows: firstRows,
+    stale: again.length > 0,
+    rowsIn: (room) => sizeRows(widths, room),
+  };
+}

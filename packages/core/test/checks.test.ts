@@ -1,0 +1,170 @@
+/** Checks: each kind of problem is found where it is and nowhere else, at every width; what mends it mends it. */
+import fc from 'fast-check';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { randomScreen, trialProject } from '../../../tests/parity/documents.ts';
+import { isWrong, measuresOf } from '../src/checks/measures.ts';
+import {
+  acrossHeight,
+  applySteps,
+  checkAll,
+  effectiveNames,
+  type Finding,
+  ignoreStep,
+  type Project,
+  ScreenView,
+  touchBelow,
+  uprightHeight,
+  walk,
+  whereWords,
+} from '../src/index.ts';
+import type { Shaper } from '../src/text/shaper.ts';
+import { named, projectOf, testShaper } from './documents.ts';
+
+let shaper: Shaper;
+beforeAll(async () => {
+  shaper = await testShaper();
+});
+
+const screenOf = (inside: string, props = '') => projectOf(`<screen name="s" ${props}>${inside}</screen>`);
+const check = (project: Project): readonly Finding[] => checkAll(shaper, project, project.screens[0]!);
+const told = (project: Project) => {
+  const names = effectiveNames(project.screens[0]!);
+  return check(project).map(
+    ({ check: name, severity, control }) => `${severity} ${name} ${names.get(control)}`,
+  );
+};
+
+describe('a check', () => {
+  it('says nothing about a screen that is well', () => {
+    const fine = screenOf(
+      '<column padding="16" gap="8"><text text="Tonight" /><button text="Check in" min-height="44" min-width="44" /></column>',
+    );
+    expect(check(fine)).toEqual([]);
+  });
+
+  it.each([
+    ['<row width="200"><column name="a" width="250" height="20" /></row>', 'error too-wide a'],
+    ['<row><column name="a" width="400" height="20" /></row>', 'error off-screen a'],
+    ['<column height="40"><column name="a" height="60" /></column>', 'error too-high a'],
+    ['<text name="a" width="60" text="uninterruptedly" />', 'error too-wide a'],
+    [
+      '<pinboard height="200"><spacer name="b" left="0" top="0" width="80" height="80" /><spacer name="a" left="40" top="40" width="80" height="80" /></pinboard>',
+      'error overlap a',
+    ],
+    ['<row><button name="a" text="i" padding="0" height="20" /></row>', 'error small-target a'],
+    ['<row><button name="a" text="Go" /></row>', 'advice small-target a'],
+    [
+      '<text name="a" lines="1" text="many words that go on and on and on, further than a narrow screen is wide" />',
+      'warning cut a',
+    ],
+    [
+      '<column><text name="a" text="many words that go on and on and on, further than anybody likes to follow with the eyes, and then still some more" /></column>',
+      'warning long-line a',
+    ],
+    ['<column name="a" gap="8" lap.gap="8" />', 'warning no-difference a'],
+    ['<row><column name="a" width="200" lap.width="2000" height="9" /></row>', 'warning worse a'],
+  ])('%#: finds what is wrong', (inside, expected) => {
+    expect(told(screenOf(inside))).toContain(expected);
+  });
+
+  it('says on which widths, to the px, and in which conditions', () => {
+    const [found] = check(screenOf('<row><column name="a" width="400" height="20" /></row>'));
+    expect(whereWords(found!.where)).toBe('280–399 px');
+    expect(found!.worst).toBeCloseTo(119.5, 1);
+    const scaled = check(screenOf('<text name="a" width="100" text="shutters" />'));
+    expect(scaled.map(({ where }) => whereWords(where))).toEqual(['280–1920 px, text at 200 %']);
+  });
+
+  it('leaves what is meant: layers, a badge on a pinboard, negative margins, what scrolls', () => {
+    expect(
+      told(
+        screenOf(`<layers><spacer height="40" /><spacer height="40" /></layers>
+        <pinboard height="90"><spacer name="card" left="0" top="0" width="80" height="80" /><spacer left="60" top="8" width="12" height="12" /></pinboard>
+        <row><spacer width="40" height="20" /><spacer width="40" height="20" margin="0 0 0 -10" /></row>
+        <scroll axis="horizontal"><spacer width="3000" height="10" /></scroll>`),
+      ),
+    ).toEqual([]);
+  });
+
+  it('offers what mends it, and only that', () => {
+    for (const inside of [
+      '<row><column name="a" width="400" height="20" /></row>',
+      '<column height="40"><column name="a" height="60" /></column>',
+      '<row><button name="a" text="i" padding="0" height="20" /></row>',
+      '<text name="a" lines="1" text="many words that go on and on and on, further than a narrow screen is wide" />',
+    ]) {
+      const project = screenOf(inside);
+      const [found] = check(project);
+      expect(found!.fixes.length, inside).toBeGreaterThan(0);
+      for (const { steps, label } of found!.fixes) {
+        const applied = applySteps(project, steps);
+        if (!applied.ok) throw new Error(applied.reason);
+        const left = check(applied.project).filter(
+          (other) =>
+            other.check === found!.check &&
+            other.control === found!.control &&
+            other.severity === found!.severity,
+        );
+        expect(left, label).toEqual([]);
+      }
+    }
+  });
+
+  it('is silent about what is ignored with a reason, until that is taken back', () => {
+    const project = screenOf('<row><column name="a" width="400" height="20" /></row>');
+    const column = named(project, 'a');
+    const ignored = ['too-wide', 'off-screen'].reduce((now, name) => {
+      const step = ignoreStep(named(now, 'a'), name as 'too-wide', 'a wall map, only for the wall');
+      const applied = applySteps(now, [step]);
+      if (!applied.ok) throw new Error(applied.reason);
+      return applied.project;
+    }, project);
+    expect(check(ignored)).toEqual([]);
+    const again = applySteps(ignored, [ignoreStep(named(ignored, 'a'), 'off-screen', undefined)]);
+    expect(again.ok && told(again.project)).toEqual(['error off-screen a']);
+    expect(column.props.ignore).toBeUndefined();
+  });
+});
+
+it('finds what single widths show, and nothing that they do not', () => {
+  const view = new ScreenView(shaper);
+  fc.assert(
+    fc.property(fc.integer({ min: 1, max: 100_000 }), (seed) => {
+      const screen = randomScreen(seed);
+      const project = trialProject(screen);
+      const controls = new Map([...walk(screen)].map((control) => [control.id, control]));
+      const found = checkAll(shaper, project, screen, { from: 300, to: 900, textScales: [1] }).filter(
+        ({ attribute }) => attribute === undefined,
+      );
+      for (const orientation of ['portrait', 'landscape'] as const)
+        for (let width = 300 + (seed % 7); width <= 900; width += 37) {
+          const height = orientation === 'portrait' ? uprightHeight : acrossHeight;
+          if (orientation === 'landscape' && width <= height) continue;
+          const layout = view.layOut(project, screen, { width, height });
+          const touch = width < touchBelow(project);
+          const brute = new Map<string, number>();
+          for (const measure of measuresOf(layout, { touch, controls })) {
+            const key = `${measure.check} ${measure.severity} ${measure.control} ${measure.other}`;
+            // Within a 64th of its limit either answer is right.
+            const close = [...measure.all, ...(measure.unlessAll ?? [])].some(
+              (value) => Math.abs(value) < 0.1,
+            );
+            const say = close ? 0 : isWrong(measure) ? 1 : -1;
+            brute.set(key, Math.max(brute.get(key) ?? -1, say));
+          }
+          const swept = new Set(
+            found
+              .filter(({ where }) =>
+                where.some((at) => at.orientation === orientation && at.from <= width && width <= at.to),
+              )
+              .map(({ check: name, severity, control, other }) => `${name} ${severity} ${control} ${other}`),
+          );
+          for (const [key, say] of brute)
+            if (say !== 0) expect([key, width, swept.has(key)]).toEqual([key, width, say > 0]);
+          for (const key of swept) expect(brute.has(key), key).toBe(true);
+        }
+    }),
+    // 8274: wrong at the very first width only; 21414: a picture as high as its frame, and a grid around others.
+    { numRuns: 25, seed: 2026, examples: [[8274], [21414]] },
+  );
+});

@@ -1,0 +1,51 @@
+/** Bands and orientations as one edits for them. */
+import type { Band, Finding, Project } from '@hovrin/core';
+import { type ScreenSize, usualSizes } from '../sizes.ts';
+
+/** The band that a width lies in. */
+export const bandAt = ({ bands }: Project, width: number): Band | undefined =>
+  bands.toSorted((a, b) => b.from - a.from).find(({ from }) => from <= width);
+
+export function scopeWords({ bands }: Project, scope: string): string {
+  if (scope === '') return 'All widths';
+  if (scope === 'portrait') return 'Upright only';
+  if (scope === 'landscape') return 'Across only';
+  const band = bands.find(({ name }) => name === scope);
+  return `${band?.label ?? scope} and up`;
+}
+
+/** A size at which what is edited for shows; undefined where the present one does. */
+export function sizeFor(
+  project: Project,
+  scope: string,
+  { width, height }: ScreenSize,
+): Partial<ScreenSize> | undefined {
+  if (scope === '') return undefined;
+  if (scope === 'portrait') return width > height ? { width: height, height: width } : undefined;
+  if (scope === 'landscape') return width <= height ? { width: height + 1, height: width } : undefined;
+  const band = project.bands.find(({ name }) => name === scope);
+  if (!band || width >= band.from) return undefined;
+  const usual = usualSizes.find((size) => bandAt(project, size.width)?.name === scope);
+  return usual ? { width: usual.width, height: usual.height } : { width: band.from };
+}
+
+/** The band of a width as a scope; the lowest one is all widths. */
+export function upperBand(project: Project, width: number): string {
+  const band = bandAt(project, width);
+  return band && band.from > 0 ? band.name : '';
+}
+
+/** Where the next band begins; behind the last one, the first again at a usual width. */
+export const nextBand = ({ bands }: Project, width: number): number =>
+  bands.toSorted((a, b) => a.from - b.from).find(({ from }) => from > width)?.from ?? usualSizes[0]!.width;
+
+/** The next width at which something is wrong; behind the last one, the first again. */
+export function nextProblem(findings: readonly Finding[], width: number): number | undefined {
+  const starts = findings
+    .filter(({ severity }) => severity === 'error')
+    .flatMap(({ where }) =>
+      where.filter(({ textScale }) => textScale === 1).map(({ from }) => Math.ceil(from)),
+    )
+    .toSorted((a, b) => a - b);
+  return starts.find((start) => start > width) ?? starts[0];
+}

@@ -1,0 +1,237 @@
+/** The application running side by side in several sizes: what happens in one happens in the others. */
+import { MoreHorizontal, RotateCw } from 'lucide-react';
+import { type PointerEvent, useEffect, useMemo, useRef, useState } from 'react';
+import { Covered } from '../build/Covered.tsx';
+import { Menu } from '../parts/Menu.tsx';
+import { foldings, resized, type ScreenSize, safeOf, shared, sizeWords, turned } from '../sizes.ts';
+import type { Conditions } from './conditions.tsx';
+
+/** What a running page says to the window around it. */
+type PageMessage =
+  | { readonly type: 'hovrin-problem' | 'hovrin-screen' | 'hovrin-pick'; readonly text: string }
+  | { readonly type: 'hovrin-state'; readonly name: string; readonly value: unknown };
+
+const gap = 28;
+
+interface FramesProps {
+  readonly sizes: readonly ScreenSize[];
+  readonly address: string;
+  readonly conditions: Conditions;
+  /** What happens in one happens in the others. */
+  readonly linked: boolean;
+  readonly onProblem: (text: string) => void;
+  readonly onPick: (screen: string, control: string) => void;
+}
+
+export function Frames({ sizes, address, conditions, linked, onProblem, onPick }: FramesProps) {
+  const area = useRef<HTMLDivElement>(null);
+  const frames = useRef(new Map<string, HTMLIFrameElement>());
+  /** Which screen each shows, and what has been entered since the beginning. */
+  const screens = useRef(new Map<string, string>());
+  const entered = useRef(new Map<string, unknown>());
+  const [own, setOwn] = useState<ReadonlyMap<string, ScreenSize>>(new Map());
+  const [room, setRoom] = useState({ width: 0, height: 0 });
+  useEffect(() => {
+    const watch = new ResizeObserver(
+      ([entry]) => entry && setRoom({ width: entry.contentRect.width, height: entry.contentRect.height }),
+    );
+    if (area.current) watch.observe(area.current);
+    return () => watch.disconnect();
+  }, []);
+  const send = (label: string, message: object) =>
+    frames.current.get(label)?.contentWindow?.postMessage(message, '*');
+  /** What a page is told of the device that it runs on, and of its reader. */
+  const tellConditions = (label: string) => {
+    const size = own.get(label) ?? sizes.find((each) => each.label === label);
+    if (!size) return;
+    const { long: _, ...rest } = conditions;
+    send(label, {
+      type: 'hovrin-conditions',
+      ...rest,
+      touch: size.touch ?? false,
+      safe: safeOf(size),
+      ...(size.hinge ? { hinge: size.hinge } : {}),
+    });
+  };
+  useEffect(() => {
+    for (const label of frames.current.keys()) tellConditions(label);
+  });
+  // Other files are loaded into the same frames: their pages begin anew, with what has been entered.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another address is what it is about.
+  useEffect(() => screens.current.clear(), [address]);
+  useEffect(() => {
+    const hear = ({ source, data }: MessageEvent<PageMessage>) => {
+      const label = [...frames.current].find(([, frame]) => frame.contentWindow === source)?.[0];
+      if (label === undefined || typeof data?.type !== 'string') return;
+      const others = linked ? [...frames.current.keys()].filter((each) => each !== label) : [];
+      switch (data.type) {
+        case 'hovrin-problem':
+          onProblem(String(data.text));
+          break;
+        case 'hovrin-pick':
+          onPick(screens.current.get(label) ?? '', String(data.text));
+          break;
+        case 'hovrin-screen': {
+          // The first screen of a page that starts is where it begins, not where somebody went.
+          const began = !screens.current.has(label);
+          screens.current.set(label, String(data.text));
+          if (began) {
+            tellConditions(label);
+            const elsewhere = linked && others.map((each) => screens.current.get(each)).find(Boolean);
+            if (linked)
+              for (const [name, value] of entered.current) send(label, { type: 'hovrin-set', name, value });
+            if (elsewhere && elsewhere !== data.text) send(label, { type: 'hovrin-go', screen: elsewhere });
+          } else
+            for (const each of others)
+              if (screens.current.get(each) !== data.text)
+                send(each, { type: 'hovrin-go', screen: data.text });
+          break;
+        }
+        case 'hovrin-state':
+          entered.current.set(data.name, data.value);
+          for (const each of others) send(each, { type: 'hovrin-set', name: data.name, value: data.value });
+      }
+    };
+    window.addEventListener('message', hear);
+    return () => window.removeEventListener('message', hear);
+  });
+  const shown = sizes.map((size) => own.get(size.label) ?? size);
+  const scale = useMemo(() => {
+    const width = sizes.reduce((sum, size) => sum + size.width, 0);
+    const tallest = Math.max(...sizes.map((size) => size.height));
+    return Math.min(
+      1,
+      (room.width - gap * (sizes.length + 1)) / width,
+      (room.height - gap * 2 - 24) / tallest,
+    );
+  }, [sizes, room]);
+  const change = (size: ScreenSize) => setOwn(new Map(own).set(size.label, resized(size)));
+  return (
+    <div
+      ref={area}
+      className="flex min-w-0 flex-1 items-start justify-center overflow-auto"
+      style={{ gap, padding: gap }}
+    >
+      {room.width > 0 &&
+        shown.map((size) => (
+          <figure key={size.label} className="m-0 flex flex-col gap-1.5">
+            <figcaption className="flex items-center gap-2 text-[12px] whitespace-nowrap">
+              <span className="font-medium">{size.label}</span>
+              <button
+                type="button"
+                className="btn-bare !h-5 !min-w-5"
+                aria-label={`Turn ${size.label}`}
+                title={`Turn ${size.label}; what was typed stays`}
+                onClick={() => change(turned(size))}
+              >
+                <RotateCw size={12} />
+              </button>
+              <Menu
+                label={`More of ${size.label}`}
+                button={
+                  <button
+                    type="button"
+                    className="btn-bare !h-5 !min-w-5"
+                    aria-label={`More of ${size.label}`}
+                    title="Fold it, or share the window"
+                  >
+                    <MoreHorizontal size={13} />
+                  </button>
+                }
+                entries={() => {
+                  const whole = sizes.find(({ label }) => label === size.label)!;
+                  const parts = [
+                    ['The whole window', 1],
+                    ['Two thirds, beside another application', 2 / 3],
+                    ['Half, beside another application', 1 / 2],
+                    ['A third, beside another application', 1 / 3],
+                  ] as const;
+                  return [
+                    ...parts.map(([label, part]) => ({
+                      label,
+                      checked: Math.round(whole.width * part) === size.width,
+                      onSelect: () => change(part === 1 ? whole : shared(whole, part)),
+                    })),
+                    ...(foldings.some(({ label }) => label === whole.label)
+                      ? foldings.map((state) => ({
+                          label: state.label,
+                          checked: state.width === size.width && state.hinge === size.hinge,
+                          onSelect: () => change({ ...state, label: size.label }),
+                        }))
+                      : []),
+                  ];
+                }}
+              />
+              <span className="ml-auto text-quiet">
+                {sizeWords(size)} · {Math.round(scale * 100)} %
+              </span>
+            </figcaption>
+            <div className="relative" style={{ width: size.width * scale, height: size.height * scale }}>
+              <div className="size-full overflow-hidden rounded-md border border-rule bg-white">
+                <iframe
+                  ref={(frame) => {
+                    if (frame) frames.current.set(size.label, frame);
+                    else {
+                      frames.current.delete(size.label);
+                      screens.current.delete(size.label);
+                    }
+                  }}
+                  title={`${size.label}, ${sizeWords(size)}`}
+                  src={address}
+                  sandbox="allow-scripts"
+                  style={{
+                    width: size.width,
+                    height: size.height,
+                    border: 0,
+                    transform: `scale(${scale})`,
+                    transformOrigin: '0 0',
+                  }}
+                />
+              </div>
+              <Covered size={size} scale={scale} />
+              <Corner size={size} scale={scale} onSize={change} />
+            </div>
+          </figure>
+        ))}
+    </div>
+  );
+}
+
+/** The corner of a frame, to drag it to any size while the application runs. */
+function Corner({
+  size,
+  scale,
+  onSize,
+}: {
+  size: ScreenSize;
+  scale: number;
+  onSize: (size: ScreenSize) => void;
+}) {
+  const from = useRef<{ x: number; y: number; size: ScreenSize }>(undefined);
+  const move = (event: PointerEvent) => {
+    const start = from.current;
+    if (!start) return;
+    onSize({
+      ...size,
+      width: start.size.width + (event.clientX - start.x) / scale,
+      height: start.size.height + (event.clientY - start.y) / scale,
+    });
+  };
+  return (
+    <div
+      className="absolute -right-2 -bottom-2 z-10 size-5 cursor-nwse-resize touch-none"
+      title="Drag to another size"
+      data-corner={size.label}
+      onPointerDown={(event) => {
+        event.currentTarget.setPointerCapture(event.pointerId);
+        from.current = { x: event.clientX, y: event.clientY, size };
+      }}
+      onPointerMove={move}
+      onPointerUp={() => {
+        from.current = undefined;
+      }}
+    >
+      <span className="absolute right-1 bottom-1 size-2 border-r-2 border-b-2 border-quiet" />
+    </div>
+  );
+}

@@ -1,0 +1,84 @@
+/** In which conditions the application runs: how large text is, which way it reads, whether all sizes are one person's. */
+
+export interface Conditions {
+  /** The reader's text scale; 1 is plain. */
+  readonly textScale: number;
+  readonly rightToLeft: boolean;
+  readonly dark: boolean;
+  readonly moreContrast: boolean;
+  /** Texts are longer than they are. */
+  readonly long: boolean;
+}
+
+export const plainConditions: Conditions = {
+  textScale: 1,
+  rightToLeft: false,
+  dark: false,
+  moreContrast: false,
+  long: false,
+};
+
+/** Conditions that are there or not, with what the person calls them. */
+const switches = [
+  ['dark', 'Dark'],
+  ['moreContrast', 'More contrast'],
+  ['rightToLeft', 'Right to left'],
+  ['long', 'Longer texts'],
+] as const;
+
+const textScales = [0.85, 1, 1.15, 1.3, 1.5, 1.75, 2];
+
+export function ConditionFields({
+  conditions,
+  onConditions,
+  linked,
+  onLinked,
+}: {
+  conditions: Conditions;
+  onConditions: (conditions: Conditions) => void;
+  linked: boolean;
+  onLinked: (linked: boolean) => void;
+}) {
+  return (
+    <>
+      <label className="flex items-center gap-1.5">
+        <span className="text-quiet">Text</span>
+        <select
+          className="field !w-20"
+          aria-label="Text scale"
+          value={conditions.textScale}
+          onChange={(event) => onConditions({ ...conditions, textScale: Number(event.target.value) })}
+        >
+          {textScales.map((scale) => (
+            <option key={scale} value={scale}>
+              {Math.round(scale * 100)} %
+            </option>
+          ))}
+        </select>
+      </label>
+      {switches.map(([name, words]) => (
+        <label key={name} className="flex items-center gap-1.5">
+          <input
+            type="checkbox"
+            className="accent-spruce"
+            checked={conditions[name]}
+            onChange={(event) => onConditions({ ...conditions, [name]: event.target.checked })}
+          />
+          {words}
+        </label>
+      ))}
+      <label
+        className="ml-auto flex items-center gap-1.5"
+        title="What is done in one size happens in the others"
+      >
+        <input
+          type="checkbox"
+          className="accent-spruce"
+          checked={linked}
+          onChange={(event) => onLinked(event.target.checked)}
+        />
+        Together
+      </label>
+    </>
+  );
+}

@@ -1,0 +1,167 @@
+/** The wall: every screen at every band on one page, to look at, to print, and to save as one picture. */
+import { type Control, longTexts, type Project, ScreenView } from '@hovrin/core';
+import type { Shaper } from '@hovrin/core/text/shaper';
+import { ArrowLeft, Camera, Printer } from 'lucide-react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { api } from '../api.ts';
+import { Paint } from '../build/Paint.tsx';
+import { usePictureAddress } from '../build/pictureAddress.ts';
+import { download, pngOf, svgOf } from '../build/savePicture.ts';
+import { bandAt } from '../build/scope.ts';
+import { useEditorState, useWorkplace } from '../editor/context.tsx';
+import { Menu } from '../parts/Menu.tsx';
+import { useEscape } from '../parts/useEscape.ts';
+import { type ScreenSize, sizeWords, usualSizes } from '../sizes.ts';
+import { type Hanging, onePicture, wallGap } from './onePicture.ts';
+
+/** One size for each band: a usual one, or where the band begins. */
+export function sizesOf(project: Project): ScreenSize[] {
+  return project.bands
+    .toSorted((a, b) => a.from - b.from)
+    .map((band) => {
+      const usual = usualSizes.find(({ width }) => bandAt(project, width)?.name === band.name);
+      const width = Math.max(320, Math.round(band.from * 1.15));
+      return { ...(usual ?? { width, height: Math.round(width / 1.6) }), label: band.label };
+    });
+}
+
+function hang(shaper: Shaper, project: Project, screen: Control, size: ScreenSize): Hanging {
+  const { width, height } = size;
+  const layout = new ScreenView(shaper).layOut(project, screen, { width, height });
+  return { size, layout, height: Math.max(height, layout.fullHeight) };
+}
+
+export function WallPlace() {
+  const { editor, shaper } = useWorkplace();
+  const { project } = useEditorState('project');
+  const navigate = useNavigate();
+  const [long, setLong] = useState(false);
+  const sizes = useMemo(() => sizesOf(project), [project]);
+  const rows = useMemo(() => {
+    const shown = long ? longTexts(project) : project;
+    return shown.screens.map((screen) => ({
+      screen,
+      hanging: sizes.map((size) => hang(shaper, shown, screen, size)),
+    }));
+  }, [project, long, sizes, shaper]);
+  const area = useRef<HTMLElement>(null);
+  const [room, setRoom] = useState(1200);
+  useEffect(() => {
+    const watch = new ResizeObserver(([entry]) => entry && setRoom(entry.contentRect.width));
+    if (area.current) watch.observe(area.current);
+    return () => watch.disconnect();
+  }, []);
+  const wide = sizes.reduce((sum, { width }) => sum + width, 0);
+  const scale = Math.max(0.05, (room - wallGap * (sizes.length - 1)) / wide);
+  const pictureAddress = usePictureAddress();
+  const leave = useCallback(() => void navigate('..', { relative: 'path' }), [navigate]);
+  useEscape(true, leave);
+  const save = async (kind: 'svg' | 'png') => {
+    try {
+      const { svg, width, height } = await onePicture(
+        rows.map(({ screen, hanging }) => ({ title: screen.name ?? 'screen', hanging })),
+        (layout, shownHeight) =>
+          svgOf(layout, shownHeight, (picture) => api.assetAddress(editor.projectId, picture)),
+      );
+      const file =
+        kind === 'svg' ? new Blob([svg], { type: 'image/svg+xml' }) : await pngOf(svg, width, height, 0.5);
+      download(`${project.name.replace(/[^\w-]+/g, '-').toLowerCase()}-wall.${kind}`, file);
+    } catch (error) {
+      editor.tell(`The picture could not be made: ${error instanceof Error ? error.message : error}`);
+    }
+  };
+  return (
+    <div className="flex h-full flex-col bg-ground print:block print:h-auto print:bg-white">
+      <header className="flex h-11 shrink-0 items-center gap-3 border-b border-rule bg-sheet px-3 print:hidden">
+        <button type="button" className="btn" onClick={leave}>
+          <ArrowLeft size={15} aria-hidden /> Build
+        </button>
+        <h1 className="font-semibold">
+          {project.name} <span className="font-normal text-quiet">on the wall</span>
+        </h1>
+        <label className="ml-auto flex items-center gap-1.5">
+          <input
+            type="checkbox"
+            className="accent-spruce"
+            checked={long}
+            onChange={(event) => setLong(event.target.checked)}
+          />
+          Longer texts
+        </label>
+        <Menu
+          label="Save as one picture"
+          button={
+            <button type="button" className="btn">
+              <Camera size={14} aria-hidden /> Save as one picture
+            </button>
+          }
+          entries={[
+            { label: 'PNG', onSelect: () => void save('png') },
+            { label: 'SVG', onSelect: () => void save('svg') },
+          ]}
+        />
+        <button
+          type="button"
+          className="btn"
+          onClick={() => window.print()}
+          title="Print it, or save it as PDF"
+        >
+          <Printer size={14} aria-hidden /> Print or PDF
+        </button>
+      </header>
+      <main ref={area} className="min-h-0 flex-1 overflow-auto px-5 py-4 print:overflow-visible">
+        {rows.length === 0 && <p className="mt-16 text-center text-quiet">This project has no screens.</p>}
+        {rows.map(({ screen, hanging }) => (
+          <section key={screen.id} aria-label={screen.name} className="mb-7 break-inside-avoid">
+            <h2 className="mb-2 text-[15px] font-semibold">
+              <button
+                type="button"
+                className="rounded-sm hover:underline"
+                title={`Build ${screen.name}`}
+                onClick={() => {
+                  editor.showScreen(screen.id);
+                  leave();
+                }}
+              >
+                {screen.name}
+              </button>
+            </h2>
+            <div className="flex items-start" style={{ gap: wallGap }}>
+              {hanging.map(({ size, layout, height }) => (
+                <figure key={size.label} className="m-0" style={{ width: size.width * scale }}>
+                  <figcaption className="mb-1 flex justify-between gap-2 text-[12px] whitespace-nowrap">
+                    <span className="font-medium">{size.label}</span>
+                    <span className="overflow-hidden text-quiet">{sizeWords(size)}</span>
+                  </figcaption>
+                  <div
+                    className="relative overflow-hidden bg-white outline outline-rule"
+                    role="img"
+                    aria-label={`${screen.name} at ${sizeWords(size)}`}
+                    data-hanging={`${screen.name} ${size.label}`}
+                    style={{ width: size.width * scale, height: height * scale }}
+                  >
+                    <div
+                      aria-hidden
+                      className="absolute top-0 left-0"
+                      style={{
+                        width: size.width,
+                        height,
+                        transform: `scale(${scale})`,
+                        transformOrigin: '0 0',
+                        fontSize: 16,
+                        colorScheme: 'light',
+                      }}
+                    >
+                      <Paint layout={layout} pictureAddress={pictureAddress} cut="all" />
+                    </div>
+                  </div>
+                </figure>
+              ))}
+            </div>
+          </section>
+        ))}
+      </main>
+    </div>
+  );
+}

@@ -1,0 +1,191 @@
+/** Every size at once: editing for a band, moving and removing bands, and what the checks say. */
+import { readFile } from 'node:fs/promises';
+import type { Page } from 'playwright-core';
+import { afterAll, beforeAll, expect, it } from 'vitest';
+import { axeFaults } from '../browser/axe.ts';
+import { fact, saved, tree, Workbench } from './workbench.ts';
+
+let bench: Workbench;
+let page: Page;
+beforeAll(async () => {
+  ({ bench, page } = await Workbench.withDemo());
+});
+afterAll(async () => {
+  expect(bench.problems).toEqual([]);
+  await bench.stop();
+});
+
+const scope = () => page.locator('[data-scope]');
+const edit = async (what: string | RegExp) => {
+  await scope().click();
+  await page.getByRole('menuitem', { name: what }).click();
+};
+const width = () => page.getByLabel('Width of the working bay', { exact: true });
+
+it('a value that is set for a band holds from there up, says what it is elsewhere, and can be for all', async () => {
+  await tree(page, 'counts').click();
+  await edit(/^Lap and up/);
+  expect(await width().inputValue()).toBe('820');
+  await fact(page, 'Gap').fill('40');
+  await page.getByText('elsewhere 8').waitFor();
+  await edit('All widths');
+  expect(await fact(page, 'Gap').inputValue()).toBe('8');
+  await page.getByText('lap: 40').waitFor();
+  await page.getByRole('button', { name: 'Make lap.gap the value for all widths' }).click();
+  expect(await fact(page, 'Gap').inputValue()).toBe('40');
+  expect(await page.getByText('lap: 40').count()).toBe(0);
+  await page.keyboard.press('Escape');
+  for (let undo = 0; undo < 2; undo++) await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await page.getByText('lap: 16').waitFor();
+});
+
+it('B edits for the band of this width; resizing by hand then leaves other widths alone', async () => {
+  await width().fill('1300');
+  await page.keyboard.press('Enter');
+  await tree(page, 'counts').click();
+  await page.keyboard.press('b');
+  expect(await scope().getAttribute('data-scope')).toBe('desk');
+  await fact(page, 'Padding').fill('9');
+  await edit('All changes of the screen …');
+  await page.getByRole('row', { name: /padding Desk and up 9/ }).waitFor();
+  expect(await axeFaults(page)).toEqual([]);
+  await page.getByRole('button', { name: 'Take away desk.padding of counts' }).click();
+  expect(await page.getByRole('row', { name: /padding Desk and up 9/ }).count()).toBe(0);
+  await page.keyboard.press('Escape');
+  await tree(page, 'counts').click();
+  await page.keyboard.press('b');
+  expect(await scope().getAttribute('data-scope')).toBe('');
+});
+
+it('bands are renamed, moved and removed with what hangs on them', async () => {
+  await edit('Bands …');
+  await page.getByLabel('Name of Lap', { exact: true }).fill('pad');
+  await page.keyboard.press('Enter');
+  await page.getByLabel('Lap begins at').fill('600');
+  await page.keyboard.press('Enter');
+  expect(await axeFaults(page)).toEqual([]);
+  await page.keyboard.press('Escape');
+  await tree(page, 'counts').click();
+  await page.getByText('pad: 16').waitFor();
+  await edit('Bands …');
+  await page.getByRole('button', { name: 'Remove Lap' }).click();
+  await page.getByRole('combobox').selectOption({ label: 'They go away' });
+  await page.getByRole('button', { name: 'Remove', exact: true }).click();
+  await page.keyboard.press('Escape');
+  expect(await page.getByText('pad: 16').count()).toBe(0);
+  for (let undo = 0; undo < 3; undo++) await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await page.getByText('lap: 16').waitFor();
+  // The edge of a band is dragged on the ruler.
+  const edge = (await page.locator('[data-band-edge="lap"]').boundingBox())!;
+  await page.mouse.move(edge.x + edge.width / 2, edge.y + 10);
+  await page.mouse.down();
+  await page.mouse.move(edge.x + edge.width / 2 + 30, edge.y + 10, { steps: 4 });
+  await page.mouse.up();
+  await edit('Bands …');
+  expect(Number(await page.getByLabel('Lap begins at').inputValue())).toBeGreaterThan(600);
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+});
+
+it('what is wrong at some width is found, shown, mended by a button, or ignored with a reason', async () => {
+  await tree(page, 'counts').click();
+  await fact(page, 'Min width').fill('700');
+  await tree(page, 'greeting').click();
+  await page.keyboard.press('c');
+  const drawer = page.getByRole('tabpanel', { name: 'checks' });
+  const row = drawer.getByRole('listitem').filter({ hasText: 'counts reaches up to' }).first();
+  await row.waitFor();
+  expect(await axeFaults(page)).toEqual([]);
+  await row.getByTitle('Select it, at a width where it happens').click();
+  expect(Number(await width().inputValue())).toBeLessThan(840);
+  await row.getByRole('button', { name: 'Ignore with a reason' }).click();
+  await page.getByLabel('Why it is as it should be').fill('only shown on the wall');
+  await page.keyboard.press('Enter');
+  await drawer.getByText('only shown on the wall').waitFor();
+  await drawer.getByRole('button', { name: 'Check again' }).click();
+  await row.waitFor();
+  await row.getByRole('button', { name: 'Take the least width from counts' }).click();
+  await row.waitFor({ state: 'detached' });
+  await saved(page);
+});
+
+it('outlines show what a control is made of; words are replaced on all screens by one undo', async () => {
+  await tree(page, 'counts').click();
+  await page.keyboard.press('o');
+  expect(await page.locator('[data-anatomy="gap"]').count()).toBeGreaterThan(0);
+  await page.keyboard.press('o');
+  await page.keyboard.press('o');
+  expect(await page.locator('[data-anatomy]').count()).toBe(0);
+  await page.keyboard.press('Control+Shift+F');
+  await page.getByLabel('Find', { exact: true }).fill('Free bunks');
+  await page.getByLabel('Put instead').fill('Empty bunks');
+  await page.getByRole('button', { name: 'Replace', exact: true }).click();
+  await page.locator('[data-bay="working"]').getByText('Empty bunks').first().waitFor();
+  await page.keyboard.press('Control+z');
+  await page.locator('[data-bay="working"]').getByText('Free bunks').first().waitFor();
+});
+
+it('what is locked does not move, and what is hidden can be seen faintly', async () => {
+  await tree(page, 'ridge').click();
+  await page.keyboard.press('Shift+X');
+  await page.keyboard.press('Alt+ArrowDown');
+  await page.getByRole('treeitem', { name: 'ridge', exact: true }).getByLabel('Locked').waitFor();
+  const order = await page.getByRole('treeitem').allTextContents();
+  expect(order.findIndex((words) => words.includes('ridge'))).toBeLessThan(
+    order.findIndex((words) => words.includes('page')),
+  );
+  await page.keyboard.press('h');
+  await page.keyboard.press('Shift+H');
+  await page.locator('[data-hidden-one]').first().waitFor({ state: 'attached' });
+  for (let undo = 0; undo < 2; undo++) await page.keyboard.press('Control+z');
+});
+
+it('the working bay is saved as a picture with its fonts and pictures in it', async () => {
+  for (const [entry, name, begins] of [
+    ['PNG of the window', /^Tonight-\d+x\d+\.png$/, '\x89PNG'],
+    ['SVG of the whole screen', /^Tonight-\d+x\d+\.svg$/, '<svg '],
+  ] as const) {
+    const coming = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'Save as a picture' }).click();
+    await page.getByRole('menuitem', { name: entry }).click();
+    const file = await coming;
+    expect(file.suggestedFilename()).toMatch(name);
+    const bytes = await readFile((await file.path())!);
+    expect(bytes.toString('latin1').startsWith(begins)).toBe(true);
+    if (entry.startsWith('SVG'))
+      expect(bytes.toString('utf8')).toMatch(/font\/woff2;base64,.*data:image\/svg/s);
+  }
+});
+
+it('a picture is laid under the working bay to build after, and how far one is off is told', async () => {
+  await width().fill('390');
+  await page.keyboard.press('Enter');
+  await tree(page, 'counts').click();
+  // The screen itself, as a picture of twice the size.
+  const coming = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as a picture' }).click();
+  await page.getByRole('menuitem', { name: 'PNG of the window' }).click();
+  const mock = (await (await coming).path())!;
+  await page.keyboard.press('j');
+  const strip = page.getByRole('region', { name: 'Tracing' });
+  await strip.getByLabel('Picture to trace').setInputFiles({
+    name: 'mock.png',
+    mimeType: 'image/png',
+    buffer: await readFile(mock),
+  });
+  await page.locator('[data-traced="under"]').waitFor();
+  await strip.getByText(/^0\.\d % differ$/).waitFor();
+  await strip.getByText('Difference', { exact: true }).click();
+  await page.locator('[data-traced="difference"]').waitFor();
+  await strip.getByLabel('Y').fill('40');
+  await strip.getByText(/^[1-9]\d*\.\d % differ$/).waitFor();
+  expect(await axeFaults(page)).toEqual([]);
+  // It is kept for this screen and band.
+  await page.reload();
+  await page.locator('[data-bay="Desk"] img').first().waitFor();
+  await page.keyboard.press('j');
+  await page.locator('[data-traced="difference"]').waitFor();
+  await page.getByRole('button', { name: 'Take away', exact: true }).click();
+  await page.locator('[data-traced]').waitFor({ state: 'detached' });
+  await page.keyboard.press('j');
+});

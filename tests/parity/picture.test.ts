@@ -1,0 +1,67 @@
+/** A picture of a screen shows what its page shows, but for antialiasing. */
+import { mkdtemp, readFile, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { dirname, join } from 'node:path';
+import type { Browser, Page } from 'playwright-core';
+import { afterAll, beforeAll, expect, it } from 'vitest';
+import { run } from '../../packages/cli/src/main.ts';
+import { launchChromium } from '../browser/chromium.ts';
+
+const demo = join(dirname(dirname(import.meta.dirname)), 'demo/velmora-hut');
+let browser: Browser;
+let folder: string;
+beforeAll(async () => {
+  browser = await launchChromium();
+  folder = await mkdtemp(join(tmpdir(), 'hovrin-picture-'));
+  expect(await run(['export', 'html', demo, '--out', join(folder, 'page')], () => {}, console.error)).toBe(0);
+});
+afterAll(async () => {
+  await browser.close();
+  await rm(folder, { recursive: true });
+});
+
+/** The share of pixels that differ by more than antialiasing does; worked out in the browser, which can read PNGs. */
+async function differing(page: Page, one: Buffer, other: Buffer): Promise<number> {
+  return page.evaluate(
+    async (pictures) => {
+      const [a, b] = await Promise.all(
+        pictures.map(async (data) => {
+          const image = await createImageBitmap(await (await fetch(`data:image/png;base64,${data}`)).blob());
+          const context = new OffscreenCanvas(image.width, image.height).getContext('2d')!;
+          context.drawImage(image, 0, 0);
+          return context.getImageData(0, 0, image.width, image.height);
+        }),
+      );
+      if (a!.width !== b!.width || a!.height !== b!.height) return 1;
+      let far = 0;
+      for (let at = 0; at < a!.data.length; at += 4)
+        if ([0, 1, 2].some((channel) => Math.abs(a!.data[at + channel]! - b!.data[at + channel]!) > 64))
+          far++;
+      return far / (a!.width * a!.height);
+    },
+    [one.toString('base64'), other.toString('base64')],
+  );
+}
+
+it.each([
+  ['Tonight', 390, 844],
+  ['Tonight', 1280, 800],
+  ['Arrivals', 820, 1180],
+  ['CheckIn', 390, 844],
+])('%s at %i × %i', async (screen, width, height) => {
+  const file = join(folder, `${screen}.svg`);
+  const words = ['picture', demo, '--screen', screen, '--size', `${width}x${height}`, '--out', file];
+  expect(await run(words, () => {}, console.error)).toBe(0);
+  const page = await browser.newPage({ viewport: { width, height } });
+  await page.goto(`file://${join(folder, 'page/index.html')}#${screen}`);
+  await page.evaluate(() => document.fonts.ready);
+  const shown = await page.screenshot();
+  await page.goto(`file://${file}`);
+  await page.waitForTimeout(300);
+  const drawn = await page.screenshot();
+  await page.goto('about:blank');
+  expect(await differing(page, shown, drawn)).toBeLessThan(0.004);
+  // Words are words.
+  expect(await readFile(file, 'utf8')).toMatch(/<text [^>]*>Tonight<\/text>/);
+  await page.close();
+});
