@@ -5,6 +5,8 @@ export default defineConfig({
     include: ['packages/*/test/**/*.test.ts', 'tests/**/*.test.ts'],
     testTimeout: 180_000,
     hookTimeout: 180_000,
+    // As long as what a person would wait for on a busy machine.
+    expect: { poll: { timeout: 30_000 } },
     // Two cores: the browser takes one of them.
     maxWorkers: 2,
   },

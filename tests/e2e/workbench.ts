@@ -86,7 +86,7 @@ export class Workbench {
   /** A new window. What it writes to the console as an error counts as a problem, unless the server is meant to be away. */
   async window(expectOffline = false): Promise<Page> {
     const page = await this.context.newPage();
-    page.setDefaultTimeout(15_000);
+    page.setDefaultTimeout(45_000);
     page.on('pageerror', (error) => this.problems.push(error.message));
     page.on('console', (message) => {
       if (

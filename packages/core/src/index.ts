@@ -10,6 +10,7 @@ export * from './checks/heights.ts';
 export * from './checks/ignored.ts';
 export { whereWords } from './checks/sentences.ts';
 export * from './document/attributes.ts';
+export * from './document/keep.ts';
 export * from './document/long-text.ts';
 export * from './document/names.ts';
 export * from './document/problems.ts';
@@ -43,6 +44,7 @@ export type {
 export type { GridTracks, TrackSpan } from './layout/laid.ts';
 export { Pass, type Topic } from './layout/record.ts';
 export * from './layout/screen-layout.ts';
+export * from './layout/view-boxes.ts';
 export * from './picture/svg.ts';
 export * from './source/folder.ts';
 export * from './source/merge-text.ts';

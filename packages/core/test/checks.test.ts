@@ -6,14 +6,19 @@ import { isWrong, measuresOf } from '../src/checks/measures.ts';
 import {
   acrossHeight,
   applySteps,
+  boxesToCheck,
   checkAll,
+  checkScreen,
   effectiveNames,
   type Finding,
   ignoreStep,
+  keepSame,
   type Project,
   ScreenView,
+  type Step,
   touchBelow,
   uprightHeight,
+  usualCheck,
   walk,
   whereWords,
 } from '../src/index.ts';
@@ -167,4 +172,40 @@ it('finds what single widths show, and nothing that they do not', () => {
     // 8274: wrong at the very first width only; 21414: a picture as high as its frame, and a grid around others.
     { numRuns: 25, seed: 2026, examples: [[8274], [21414]] },
   );
+});
+
+it('finds after a change, from what it knew before, what it finds from nothing', () => {
+  const changes: readonly [string, string][] = [
+    ['width', '240'],
+    ['padding', '12'],
+    ['hidden', 'true'],
+    ['lap.width', '50%'],
+    ['min-width', '400'],
+  ];
+  let found = 0;
+  for (let seed = 700; seed < 704; seed++) {
+    const screen = randomScreen(seed);
+    let project = trialProject(screen);
+    const boxes = boxesToCheck(shaper);
+    const controls = [...walk(screen)].slice(1);
+    for (const [turn, [property, value]] of changes.entries()) {
+      const control = controls[(seed * 7 + turn * 3) % controls.length]!;
+      const step: Step = { type: 'set', control: control.id, property, value };
+      const applied = applySteps(project, [step]);
+      if (!applied.ok) continue;
+      // As it comes from another thread: equal, but nothing in it the same object.
+      project = keepSame(project, structuredClone(applied.project));
+      const now = project.screens[0]!;
+      const options = { ...usualCheck, from: 300, to: 1000, textScales: [1] };
+      const run = checkScreen(shaper, project, now, options, boxes);
+      let next = run.next();
+      while (!next.done) next = run.next();
+      const said = (findings: readonly Finding[]) => findings.map(({ sentence, where }) => [sentence, where]);
+      expect(said(next.value), `seed ${seed}, ${property}`).toEqual(
+        said(checkAll(shaper, project, now, options)),
+      );
+      found += next.value.length;
+    }
+  }
+  expect(found).toBeGreaterThan(5);
 });

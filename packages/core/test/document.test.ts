@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { colourType, limitType, marginType, sizeType } from '../src/document/property-types.ts';
 import {
+  applySteps,
   attributeProblems,
   contextOf,
   controlNameProblem,
@@ -8,6 +9,7 @@ import {
   defaultBands,
   effectiveNames,
   initialScope,
+  keepSame,
   kindOf,
   kinds,
   locate,
@@ -184,5 +186,26 @@ describe('values in force', () => {
     });
     expect([values.number('size'), values.size('width'), values.text('text')]).toEqual([16, 120, '']);
     expect(values.problems).toMatchObject([{ property: 'size' }]);
+  });
+});
+
+describe('a state of the document from elsewhere', () => {
+  const before = projectOf(
+    '<screen name="s"><row name="a"><text name="t" text="x" /></row><column name="b" /></screen>',
+  );
+
+  it('has what is the same as the same objects, and what differs anew', () => {
+    const changed = structuredClone(before) as typeof before;
+    const now = keepSame(before, changed);
+    expect(now.screens[0]).toBe(before.screens[0]);
+    expect(now.bands).toBe(before.bands);
+    const applied = applySteps(before, [
+      { type: 'set', control: named(before, 't').id, property: 'text', value: 'y' },
+    ]);
+    if (!applied.ok) throw new Error(applied.reason);
+    const other = keepSame(before, structuredClone(applied.project));
+    expect(other).toEqual(applied.project);
+    expect(named(other, 'a')).not.toBe(named(before, 'a'));
+    expect(named(other, 'b')).toBe(named(before, 'b'));
   });
 });

@@ -4,9 +4,9 @@ import { effectiveNames } from '../document/names.ts';
 import { walk } from '../document/tree.ts';
 import { type Control, inForce, type Project } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
+import type { ViewBoxes } from '../layout/view-boxes.ts';
 import { applySteps, type Step } from '../steps/step.ts';
-import type { Shaper } from '../text/shaper.ts';
-import type { CheckOptions, Gather } from './check.ts';
+import type { CheckOptions, Gather, Gathered } from './check.ts';
 import type { Finding, Where } from './finding.ts';
 
 /** A change: an attribute with a band or an orientation in front. */
@@ -76,12 +76,29 @@ function whereOf(project: Project, { prefix }: BandChange, { from, to }: CheckOp
     : { from: least, to, textScale: 1, orientation: prefix === 'landscape' ? 'landscape' : 'portrait' };
 }
 
+/** Errors of the layout itself that are there at plain text somewhere in the widths of a change. */
+function errorsWhere(found: ReadonlyMap<string, Gathered>, { from }: Where): Map<string, Gathered> {
+  const layout: readonly string[] = ['too-wide', 'too-high', 'off-screen', 'overlap'];
+  return new Map(
+    [...found].filter(
+      ([, { check, severity, where }]) =>
+        severity === 'error' &&
+        layout.includes(check) &&
+        where.some(({ textScale, to }) => textScale === 1 && to >= from),
+    ),
+  );
+}
+
+/**
+ * @param boxes what is kept from one sweep to the next.
+ * @param wrong what is wrong with the screen as it is.
+ */
 export function* changeFindings(
-  shaper: Shaper,
+  boxes: ViewBoxes,
   project: Project,
   screen: Control,
   options: CheckOptions,
-  wrong: readonly string[],
+  wrong: ReadonlyMap<string, Gathered>,
   gather: Gather,
 ): Generator<number, Finding[], void> {
   const names = effectiveNames(screen);
@@ -109,22 +126,17 @@ export function* changeFindings(
       });
       continue;
     }
+    const now = errorsWhere(wrong, where);
     // A clean screen has nothing that a change could have made worse.
-    const own = wrong.filter(
-      (key) => key.startsWith('too-') || key.startsWith('off-') || key.startsWith('overlap'),
-    );
-    if (own.length === 0) continue;
+    if (now.size === 0) continue;
     const applied = applySteps(project, [takeAway]);
     const without = applied.ok ? applied.project.screens.find(({ id }) => id === screen.id) : undefined;
     if (!applied.ok || !without) continue;
     const scope = { ...options, from: where.from, textScales: [1] };
-    const before = yield* gather(shaper, applied.project, without, scope);
-    const now = yield* gather(shaper, project, screen, scope);
-    const errors = (map: typeof now) => [...map].filter(([, { severity }]) => severity === 'error');
-    const caused = errors(now).filter(([key]) => !before.has(key));
-    const mended = errors(before).some(([key]) => !now.has(key));
-    if (caused.length === 0 || mended) continue;
-    const worst = caused[0]![1];
+    const before = errorsWhere(yield* gather(boxes, applied.project, without, scope), where);
+    const [worst] = [...now].flatMap(([key, error]) => (before.has(key) ? [] : [error]));
+    const mended = [...before.keys()].some((key) => !now.has(key));
+    if (!worst || mended) continue;
     found.push({
       ...common,
       where: worst.where,

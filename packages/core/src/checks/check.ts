@@ -4,6 +4,7 @@
  */
 import { walk } from '../document/tree.ts';
 import type { Control, Project } from '../document/types.ts';
+import { ViewBoxes } from '../layout/view-boxes.ts';
 import { type StretchLayouts, sweepLayouts } from '../sweep/sweep.ts';
 import type { Shaper } from '../text/shaper.ts';
 import { changeFindings } from './changes.ts';
@@ -26,7 +27,7 @@ export interface CheckOptions {
 export const usualCheck: CheckOptions = { from: 280, to: 1920, textScales: [1, 2] };
 
 /** Something wrong, while it is being gathered. */
-interface Gathered {
+export interface Gathered {
   readonly check: CheckName;
   readonly severity: Severity;
   readonly control: string;
@@ -35,9 +36,13 @@ interface Gathered {
   worst: number;
 }
 
+/** Boxes for all kinds of views that a screen is checked in, to be kept from one check to the next. */
+export const boxesToCheck = (shaper: Shaper): ViewBoxes => new ViewBoxes(shaper, 64);
+
 /**
  * Checks a screen.
  *
+ * @param boxes what is known from the last check of the same screen: only what has changed since is laid out again.
  * @returns what was found, in order of severity and tree; a step for each stretch, so that it can be left off.
  */
 export function* checkScreen(
@@ -45,8 +50,9 @@ export function* checkScreen(
   project: Project,
   screen: Control,
   options: CheckOptions = usualCheck,
+  boxes: ViewBoxes = boxesToCheck(shaper),
 ): Generator<number, readonly Finding[], void> {
-  const gathered = yield* gather(shaper, project, screen, options);
+  const gathered = yield* gather(boxes, project, screen, options);
   const found: Finding[] = [];
   for (const entry of gathered.values()) {
     const finding = { ...entry, attribute: undefined };
@@ -56,7 +62,7 @@ export function* checkScreen(
       fixes: fixesOf(shaper, project, screen, finding),
     });
   }
-  found.push(...(yield* changeFindings(shaper, project, screen, options, [...gathered.keys()], gather)));
+  found.push(...(yield* changeFindings(boxes, project, screen, options, gathered, gather)));
   const order = [...walk(screen)].map(({ id }) => id);
   const ignored = ignoredOf(screen);
   const rank: Record<Severity, number> = { error: 0, warning: 1, advice: 2 };
@@ -89,7 +95,7 @@ export const touchBelow = ({ bands }: Project): number =>
 export type Gather = typeof gather;
 
 function* gather(
-  shaper: Shaper,
+  boxes: ViewBoxes,
   project: Project,
   screen: Control,
   { from, to, textScales = [1, 2], rightToLeft = false }: CheckOptions,
@@ -103,7 +109,7 @@ function* gather(
       const least = orientation === 'portrait' ? from : Math.max(from, acrossHeight + 1 / 64);
       const most = orientation === 'portrait' ? Math.min(to, uprightHeight) : to;
       if (least > most) continue;
-      const swept = sweepLayouts(shaper, project, screen, {
+      const swept = sweepLayouts(boxes, project, screen, {
         from: least,
         to: most,
         height,

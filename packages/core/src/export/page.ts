@@ -11,7 +11,7 @@ import { convert } from '../document/values.ts';
 import { EvaluationError, evaluateTemplate, type Scope } from '../expression/evaluate.ts';
 import { hasExpression } from '../expression/template.ts';
 import { kindOf } from '../kinds/catalogue.ts';
-import { initialScope } from '../layout/screen-layout.ts';
+import { initialScope } from '../layout/view-boxes.ts';
 import { type Face, type FontManifest, fontFaceRules, fontWeights } from '../text/fonts.ts';
 import { aroundOf, declarations } from './declarations.ts';
 import { escapeText, pictureAddress, screenHtml } from './html.ts';

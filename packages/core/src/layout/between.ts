@@ -85,6 +85,9 @@ export function alikeOf(laid: Laid): Alike | undefined {
 const between = (a: Laid, b: Laid, part: number): Laid =>
   a === b || part === 0 ? a : part === 1 ? b : new Between(a, b, part);
 
+/** Answers kept for one box; boxes that last through many changes are asked about ever new widths. */
+const mostAnswers = 2000;
+
 /** Answers of a box by width, and which neighbours among them are known to be decided alike. */
 export class Answers {
   /** Ascending by width. */
@@ -106,6 +109,10 @@ export class Answers {
   }
 
   private put(answer: Laid): void {
+    if (this.laid.length >= mostAnswers) {
+      this.laid.length = 0;
+      this.alike.length = 0;
+    }
     const index = this.indexOf(answer.width);
     this.laid.splice(index, 0, answer);
     this.alike.splice(index, 0, undefined);
@@ -144,7 +151,6 @@ export class Answers {
       if (this.alike[index - 1] === undefined || this.alike[index - 1] === false) {
         const difference = this.alike[index - 1] === false ? unlike : firstDifference(below, above);
         this.alike[index - 1] = difference === undefined;
-        if (difference === undefined) alikeOf(below)?.join(alikeOf(above)!);
         if (difference !== undefined) {
           const turns =
             difference === unlike ? undefined : turningPoint(difference, below.width, above.width);

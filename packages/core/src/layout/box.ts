@@ -243,11 +243,6 @@ export interface Box {
    * wraps.
    */
   readonly widthAsksHeight: boolean;
-  /**
-   * Whether not every decision about it is written down in a sweep: sizes that follow from heights by a ratio, and
-   * tracks, are partly worked out without.
-   */
-  readonly partlySilent: boolean;
   /** What the engine has worked out about this box; belongs to the engine. */
   readonly known: Known;
 }
@@ -267,7 +262,7 @@ export interface Known {
 }
 
 /** Makes a box with nothing known about it yet. */
-export function makeBox(box: Omit<Box, 'known' | 'heightMatters' | 'widthAsksHeight' | 'partlySilent'>): Box {
+export function makeBox(box: Omit<Box, 'known' | 'heightMatters' | 'widthAsksHeight'>): Box {
   const widthAsksHeight =
     box.style.aspect !== undefined ||
     box.content.type === 'picture' ||
@@ -282,10 +277,6 @@ export function makeBox(box: Omit<Box, 'known' | 'heightMatters' | 'widthAsksHei
     items: box.items,
     heightMatters: askHeight(box.content, box.children),
     widthAsksHeight,
-    partlySilent:
-      widthAsksHeight ||
-      (box.content.type === 'grid' && !box.content.layers) ||
-      box.children.some((child) => child.partlySilent),
     known: { widths: undefined, laid: [], recorded: [], swept: undefined, plain: undefined, explained: [] },
   };
 }

@@ -22,15 +22,33 @@ export const unlike = 'unlike';
  */
 const closeness = 0.03;
 
-const sameOutcome = (a: Comparison, value: number): boolean =>
-  a.jump ? value >= a.low && value < a.high : value >= a.low - closeness && value <= a.high + closeness;
+function sameOutcome(a: Comparison, value: number): boolean {
+  if (value === a.value || (value >= a.low && value < a.high)) return true;
+  if (a.jump || value < a.low - closeness || value > a.high + closeness) return false;
+  nearly = true;
+  return true;
+}
+
+/** Whether something in the answers being compared counted as the same only because it is close to changing. */
+let nearly = false;
 
 /**
  * The first decision in which two layouts differ, in the order in which they were made. All that was compared before
- * it had the same outcome, so up to there every size is linear in the screen's width.
+ * it had the same outcome, so up to there every size is linear in the screen's width. Where there is none, that is
+ * kept with the answers.
  */
 export function firstDifference(a: Laid, b: Laid): Decision | typeof unlike | undefined {
   if (areAlike(a, b)) return undefined;
+  const around = nearly;
+  nearly = false;
+  const difference = compare(a, b);
+  // What is close to a change is alike to both sides of it, which are not to each other.
+  if (difference === undefined && !nearly) alikeOf(a)?.join(alikeOf(b)!);
+  nearly ||= around;
+  return difference;
+}
+
+function compare(a: Laid, b: Laid): Decision | typeof unlike | undefined {
   const left = a.record?.entries ?? [];
   const right = b.record?.entries ?? [];
   for (let index = 0; index < left.length; index++) {

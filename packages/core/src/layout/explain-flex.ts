@@ -22,7 +22,7 @@ import {
   pixels,
   widthRange,
 } from './sizes.ts';
-import { contentWidths } from './widths.ts';
+import { freeWidths } from './widths.ts';
 
 /** What the layout of a row or column came to. */
 export interface FlexOutcome {
@@ -226,7 +226,7 @@ function widthReason(item: Item, line: number, inside: FlexInside): SizeReason {
       result,
     };
   }
-  const widths = contentWidths(box);
+  const widths = freeWidths(box);
   const room = inside.content.wrap ? line : inside.width;
   const fitting = Math.min(widths.max, Math.max(widths.min, room - margin));
   if (hasRatio(box) && Math.abs(fitting - result) > 1 / 64)

@@ -19,10 +19,10 @@ import {
   isFraction,
   isShare,
   pixels,
-  widthOfHeight,
+  widthByRatio,
   widthRange,
 } from './sizes.ts';
-import { contentWidths, heightWithin, keepsWidthOf, widthsWithin } from './widths.ts';
+import { contentWidths, freeWidths, heightWithin, keepsWidthOf, widthsWithin } from './widths.ts';
 
 /** The inside of a container: its content box, as far as it is known. NaN: not known. */
 export interface FlexInside {
@@ -81,13 +81,8 @@ export function layOutFlex(
   let mainSize = row ? inside.width : innerHeight;
   if (Number.isNaN(mainSize)) {
     let longest = 0;
-    for (const line of lines) longest = Math.max(longest, lengthOf(line, mainGap));
-    if (pass.log) {
-      for (const line of lines)
-        if (lines.length > 1) pass.sign(box, 'largest', longest - lengthOf(line, mainGap));
-      pass.held(box, longest, innerMin, innerMax);
-    }
-    mainSize = Math.max(innerMin, Math.min(innerMax, longest));
+    for (const line of lines) longest = pass.larger(box, 'largest', longest, lengthOf(line, mainGap));
+    mainSize = pass.clamp(box, longest, innerMin, innerMax);
   }
 
   for (const line of lines) {
@@ -199,7 +194,7 @@ export const givesWayFully = ({ content }: Box): boolean => content.type === 'sc
 function rowItem(pass: Pass, child: Box, inside: FlexInside): Item {
   const { style } = child;
   const align = alignOf(child, inside.content, style.height);
-  const limits = widthRange(child, inside.width);
+  const limits = widthRange(child, inside.width, pass);
   const fixed = pixels(style.width, inside.width);
   let base: number;
   let { min } = limits;
@@ -207,26 +202,38 @@ function rowItem(pass: Pass, child: Box, inside: FlexInside): Item {
   else if (isShare(style.width)) base = 0;
   else {
     const height = child.widthAsksHeight ? knownHeight(pass, child, inside) : undefined;
-    const byHeight = height !== undefined && hasRatio(child) ? widthOfHeight(child, height) : undefined;
-    const widths = widthsWithin(child, height, inside.heightBasis, inside.width);
+    const byHeight = height !== undefined && hasRatio(child) ? widthByRatio(pass, child, height) : undefined;
+    const widths = widthsWithin(pass, child, height, inside.heightBasis, inside.width);
     base = byHeight ?? widths.max;
     // §4.5: the automatic minimum is the smallest content size, no greater than the own maximum.
     if (style.minWidth === undefined && !givesWayFully(child)) {
       const least =
-        child.content.type === 'picture' ? (byHeight ?? widths.min) : Math.max(byHeight ?? 0, widths.min);
-      min = Math.max(min, Math.min(least, limits.max));
+        child.content.type === 'picture' || byHeight === undefined
+          ? (byHeight ?? widths.min)
+          : pass.larger(child, 'least', byHeight, widths.min);
+      min = pass.clamp(child, least, min, limits.max);
     }
   }
-  return makeItem(child, align, style.width, base, min, limits.max, frameWidth(child), across(style.margin));
+  return makeItem(
+    pass,
+    child,
+    align,
+    style.width,
+    base,
+    min,
+    limits.max,
+    frameWidth(child),
+    across(style.margin),
+  );
 }
 
 /** The border-box height of a child, where its container knows that before it is laid out (§9.2.3 B, §9.8). */
 function knownHeight(pass: Pass, child: Box, inside: FlexInside): number | undefined {
-  const range = heightRange(child, inside.heightBasis);
+  const range = heightRange(child, inside.heightBasis, pass);
   const height =
     inside.heightBasis === undefined
       ? pixels(child.style.height, undefined)
-      : heightWithin(child, inside.content, inside.heightBasis);
+      : heightWithin(pass, child, inside.content, inside.heightBasis);
   if (height === undefined) return undefined;
   pass.held(child, height, range.min, range.max);
   return Math.max(range.min, Math.min(range.max, height));
@@ -237,7 +244,7 @@ function columnItem(pass: Pass, child: Box, inside: FlexInside): Item {
   const { style } = child;
   const align = alignOf(child, inside.content, style.width);
   const width = columnItemWidth(pass, child, align, inside, inside.content.wrap ? undefined : inside.width);
-  const limits = heightRange(child, inside.heightBasis);
+  const limits = heightRange(child, inside.heightBasis, pass);
   const fixed = pixels(style.height, inside.heightBasis);
   let base: number;
   let { min } = limits;
@@ -258,6 +265,7 @@ function columnItem(pass: Pass, child: Box, inside: FlexInside): Item {
       min = Math.max(min, Math.min(least, limits.max));
   }
   const item = makeItem(
+    pass,
     child,
     align,
     style.height,
@@ -287,7 +295,7 @@ function columnItemWidth(
   available = inside.width,
 ): number {
   const { style } = child;
-  const limits = widthRange(child, inside.width);
+  const limits = widthRange(child, inside.width, pass);
   const margin = across(style.margin);
   const fixed = pixels(style.width, inside.width);
   let width: number;
@@ -295,11 +303,13 @@ function columnItemWidth(
   else if (fill !== undefined && fills(style.width, align)) width = fill - margin;
   else {
     const height = child.widthAsksHeight ? knownHeight(pass, child, inside) : undefined;
-    let widths = widthsWithin(child, height, inside.heightBasis, inside.width);
+    let widths = widthsWithin(pass, child, height, inside.heightBasis, inside.width);
     if (height !== undefined && hasRatio(child)) {
-      const byHeight = widthOfHeight(child, height);
-      const least = keepsWidthOf(child) ? contentWidths(child).min : 0;
-      widths = { min: Math.max(byHeight, least), max: Math.max(byHeight, least) };
+      const byHeight = widthByRatio(pass, child, height);
+      const kept = keepsWidthOf(child)
+        ? pass.larger(child, 'least', byHeight, freeWidths(child).min)
+        : byHeight;
+      widths = { min: kept, max: kept };
     }
     const room = available - margin;
     pass.within(child, 'fit', room, ...around(room, widths.min, widths.max), false);
@@ -316,6 +326,7 @@ export function around(value: number, low: number, high: number): [number, numbe
 }
 
 function makeItem(
+  pass: Pass,
   box: Box,
   align: Align,
   mainSize: Size,
@@ -325,7 +336,8 @@ function makeItem(
   frame: number,
   margin: number,
 ): Item {
-  const floor = Math.max(base, frame);
+  const changes = isFraction(mainSize) || box.widthAsksHeight;
+  const floor = changes ? pass.larger(box, 'least', base, frame) : Math.max(base, frame);
   return {
     box,
     align,
@@ -335,7 +347,7 @@ function makeItem(
     shrink: typeof mainSize === 'number' || isFraction(mainSize) || box.style.firm ? 0 : 1,
     shrinkBase: Math.max(0, floor - frame),
     min: Math.max(frame, min),
-    max: Math.max(frame, max),
+    max,
     margin,
     main: 0,
     frozen: false,
@@ -376,7 +388,7 @@ function lengthOf(line: readonly Item[], gap: number): number {
 
 /** A row's child at its final width, as high as it would like to be (§9.4.7). */
 function layRowItem(pass: Pass, { box: child, main }: Item, inside: FlexInside): Laid {
-  const limits = heightRange(child, inside.heightBasis);
+  const limits = heightRange(child, inside.heightBasis, pass);
   const fixed = pixels(child.style.height, inside.heightBasis);
   if (fixed !== undefined) {
     pass.held(child, fixed, limits.min, limits.max);
@@ -413,10 +425,10 @@ function widthAtHeight(
   const { style } = box;
   if (!box.widthAsksHeight || pixels(style.width, inside.width) !== undefined || fills(style.width, align))
     return width;
-  const limits = widthRange(box, inside.width);
+  const limits = widthRange(box, inside.width, pass);
   if (!hasRatio(box)) {
     if (!definite) return width;
-    const widths = contentWidths(box, main);
+    const widths = contentWidths(pass, box, main);
     const room = inside.width - across(style.margin);
     pass.sign(box, 'fit', room - widths.max);
     pass.sign(box, 'fit', room - widths.min);
@@ -426,7 +438,7 @@ function widthAtHeight(
   }
   // A number was looked at with the width.
   if (!isShare(style.height) && pixels(style.height, inside.heightBasis) !== undefined) return width;
-  const byHeight = widthOfHeight(box, main);
+  const byHeight = widthByRatio(pass, box, main);
   pass.held(box, byHeight, limits.min, limits.max);
   return Math.max(limits.min, Math.min(limits.max, byHeight));
 }
@@ -442,25 +454,16 @@ function lineCross(pass: Pass, line: readonly Item[], row: boolean): number {
   let above = -Infinity;
   let below = -Infinity;
   for (const item of line) {
+    const { box } = item;
     const outer = outerCross(item, row);
     if (item.align === 'baseline') {
-      const up = item.box.style.margin.top + baselineOf(item);
-      above = Math.max(above, up);
-      below = Math.max(below, outer - up);
-    } else largest = Math.max(largest, outer);
+      const up = box.style.margin.top + baselineOf(item);
+      above = pass.larger(box, 'largest', above, up);
+      below = pass.larger(box, 'largest', below, outer - up);
+    } else largest = pass.larger(box, 'largest', largest, outer);
   }
-  const needed = above === -Infinity ? largest : Math.max(largest, above + below);
-  if (pass.log)
-    for (const item of line) {
-      const outer = outerCross(item, row);
-      if (item.align === 'baseline') {
-        const up = item.box.style.margin.top + baselineOf(item);
-        pass.sign(item.box, 'largest', above - up);
-        pass.sign(item.box, 'largest', below - (outer - up));
-        pass.sign(item.box, 'largest', needed - (above + below));
-      } else pass.sign(item.box, 'largest', needed - outer);
-    }
-  return needed;
+  if (above === -Infinity) return largest;
+  return pass.larger(line[0]!.box, 'largest', largest, above + below);
 }
 
 /** From the top of a row item's margin box to its baseline. */
@@ -469,10 +472,8 @@ const baselineOffset = (item: Item): number => item.box.style.margin.top + basel
 /** From a line's start to the baseline that its items share. */
 function lineBaseline(pass: Pass, line: readonly Item[]): number {
   let most = -Infinity;
-  for (const item of line) if (item.align === 'baseline') most = Math.max(most, baselineOffset(item));
-  if (pass.log)
-    for (const item of line)
-      if (item.align === 'baseline') pass.sign(item.box, 'largest', most - baselineOffset(item));
+  for (const item of line)
+    if (item.align === 'baseline') most = pass.larger(item.box, 'largest', most, baselineOffset(item));
   return most;
 }
 
@@ -481,7 +482,7 @@ function stretch(pass: Pass, item: Item, cross: number, inside: FlexInside): voi
   const { style } = item.box;
   if (inside.row) {
     if (!fills(style.height, item.align)) return;
-    const limits = heightRange(item.box, inside.heightBasis);
+    const limits = heightRange(item.box, inside.heightBasis, pass);
     const wanted = cross - down(style.margin);
     pass.held(item.box, wanted, limits.min, limits.max);
     item.laid = layOut(pass, item.box, item.main, Math.max(limits.min, Math.min(limits.max, wanted)), true);

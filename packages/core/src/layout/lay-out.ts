@@ -52,8 +52,7 @@ function keptAnswer(
 function sweptAnswer(pass: Pass, box: Box, width: number, height: number, definite: boolean): Laid {
   const { known } = box;
   const free = Number.isNaN(height);
-  // Where not every decision is written down, two answers say nothing about a third.
-  if ((free || !box.heightMatters) && !box.partlySilent) {
+  if (free || !box.heightMatters) {
     known.swept ??= new Answers();
     const laid = known.swept.at(width, (at) => written(pass, box, at, Number.NaN, false));
     if (free || Math.abs(laid.height - height) < 1e-9) return laid;

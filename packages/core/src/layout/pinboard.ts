@@ -12,10 +12,10 @@ import {
   heightRange,
   isShare,
   pixels,
-  widthOfHeight,
+  widthByRatio,
   widthRange,
 } from './sizes.ts';
-import { contentWidths, keepsWidthOf, widthsWithin } from './widths.ts';
+import { freeWidths, keepsWidthOf, widthsWithin } from './widths.ts';
 
 const noPins: Pins = {
   left: undefined,
@@ -94,8 +94,8 @@ export function layOutPinboard(
     const center = pins.centerX === undefined || !content.rightToLeft ? pins.centerX : -pins.centerX;
     const inline = hold(style.width, near, far, center, wide, padding.start);
     const block = hold(style.height, pins.top, pins.bottom, pins.centerY, high, padding.top);
-    const widthLimits = widthRange(child, wide);
-    const heightLimits = heightRange(child, high);
+    const widthLimits = widthRange(child, wide, pass);
+    const heightLimits = heightRange(child, high, pass);
     const margin = across(style.margin);
 
     let childHeight = pixels(style.height, high);
@@ -125,11 +125,11 @@ export function layOutPinboard(
       childWidth = inline.room - margin;
       widthRule = { rule: 'stretch', from: inline.room, margin, to: 'pins' };
     } else if (hasRatio(child) && childHeight !== undefined) {
-      childWidth = widthOfHeight(child, childHeight);
-      if (keepsWidthOf(child)) childWidth = Math.max(childWidth, contentWidths(child).min);
+      childWidth = widthByRatio(pass, child, childHeight);
+      if (keepsWidthOf(child)) childWidth = pass.larger(child, 'least', childWidth, freeWidths(child).min);
       widthRule = { rule: 'ratio', from: childHeight, value: childWidth };
     } else {
-      const { min, max } = widthsWithin(child, childHeight, high, wide);
+      const { min, max } = widthsWithin(pass, child, childHeight, high, wide);
       const room = inline.room - margin;
       pass.sign(child, 'fit', room - max);
       pass.sign(child, 'fit', room - min);

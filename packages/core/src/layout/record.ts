@@ -90,6 +90,11 @@ export class Pass {
     this.explaining = writes === 'reasons';
   }
 
+  /** For finding out sizes on the way: comparisons count wherever they are made, reasons only of the end. */
+  get onTheWay(): Pass {
+    return this.explaining ? new Pass('nothing') : this;
+  }
+
   /** Notes that a difference is 0 or more, or below 0. */
   sign(box: Box, question: Topic, value: number, jump = false): void {
     if (this.log === undefined) return;
@@ -111,10 +116,43 @@ export class Pass {
     this.log?.push(new Comparison(box, question, value, low, high, jump));
   }
 
-  /** Notes how a value is held by two limits. */
+  /** The larger of two numbers; which one that is, is noted. */
+  larger(box: Box, question: Topic, a: number, b: number): number {
+    this.sign(box, question, a - b);
+    return Math.max(a, b);
+  }
+
+  /** A value within two limits, of which the least wins; how they hold it is noted. */
+  clamp(box: Box, value: number, min: number, max: number): number {
+    this.held(box, value, min, max);
+    return Math.max(min, Math.min(max, value));
+  }
+
+  /**
+   * Things by size, the smallest first; those of one size stay as they are. Which comes after which is noted: while
+   * neighbours keep their order, all do.
+   */
+  sorted<Thing>(box: Box, things: readonly Thing[], sizeOf: (thing: Thing) => number): Thing[] {
+    const sizes = things.map(sizeOf);
+    const order = things.map((_, index) => index);
+    // Growth limits may be infinite, and infinities have no difference.
+    order.sort((a, b) => (sizes[a] === sizes[b] ? 0 : sizes[a]! - sizes[b]!));
+    if (this.log !== undefined)
+      for (let turn = 1; turn < order.length; turn++) {
+        const [before, after] = [order[turn - 1]!, order[turn]!];
+        if (sizes[before] === sizes[after]) continue;
+        const pair = before * order.length + after;
+        this.within(box, 'largest', pair, pair, pair, false);
+      }
+    return order.map((index) => things[index]!);
+  }
+
+  /** Notes how a value is held by two limits, of which the least one wins. */
   held(box: Box, value: number, min: number, max: number): void {
     if (this.log === undefined) return;
-    if (min > -Infinity) this.sign(box, 'least', value - min);
+    const held = max < Infinity && value > max;
     if (max < Infinity) this.sign(box, 'greatest', max - value);
+    // Limits may be parts of something, so which of them is the smaller one may change, too.
+    if (min > -Infinity) this.sign(box, 'least', (held ? max : value) - min);
   }
 }

@@ -6,18 +6,15 @@
  */
 
 import { effectiveNames } from '../document/names.ts';
-import { clampedSizesOf, textSizeAt } from '../document/text-size.ts';
 import type { Control, Project } from '../document/types.ts';
-import { prefixesInForce } from '../document/values.ts';
-import { EvaluationError, type Scope } from '../expression/evaluate.ts';
 import type { Look } from '../kinds/kind.ts';
 import type { Line } from '../text/paragraph.ts';
 import type { Shaper } from '../text/shaper.ts';
-import type { Box, HingeInside } from './box.ts';
-import { Builder } from './build.ts';
+import type { Box } from './box.ts';
 import type { Extent, GridTracks, Laid } from './laid.ts';
 import { layOut } from './lay-out.ts';
 import { Pass } from './record.ts';
+import { ViewBoxes } from './view-boxes.ts';
 
 /** How a screen is looked at. Lengths in CSS px. */
 export interface View {
@@ -87,65 +84,16 @@ export interface ScreenLayout {
   readonly byControl: ReadonlyMap<string, ScreenBox>;
 }
 
-/** The initial values of the state, as a scope for expressions. */
-export function initialScope(project: Project): Scope {
-  const values = new Map<string, unknown>(project.state.map((variable) => [variable.name, variable.initial]));
-  return (name) => {
-    if (!values.has(name)) throw new EvaluationError(`There is no state variable \`${name}\`.`);
-    return values.get(name);
-  };
-}
-
-/** The two sides of a hinge as a screen sees them: from its own start side, and how much room it has. */
-function hingeIn({ width, rightToLeft, safe = noInsets, hinge }: View): HingeInside | undefined {
-  if (!hinge) return undefined;
-  const before = rightToLeft ? width - safe.right - hinge.left - hinge.width : hinge.left - safe.left;
-  const room = width - safe.left - safe.right;
-  return before > 0 && before + hinge.width < room ? { start: before, width: hinge.width, room } : undefined;
-}
-
-/** Makes the boxes of a project's screens for a view; they hold for all views with the same bands in force. */
-export function boxesFor(shaper: Shaper, project: Project, view: View): Builder {
-  return new Builder({
-    shaper,
-    assets: project.assets,
-    textScale: view.textScale ?? 1,
-    rightToLeft: view.rightToLeft ?? false,
-    scope: initialScope(project),
-    bands: project.bands,
-    width: view.width,
-    height: view.height,
-    hinge: hingeIn(view),
-  });
-}
-
 /** Lays out one screen again and again as the project changes. */
 export class ScreenView {
-  private builder: Builder | undefined;
-  private key = '';
-  private made: Pick<Project, 'state' | 'assets' | 'bands'> | undefined;
+  private readonly boxes: ViewBoxes;
 
-  constructor(private readonly shaper: Shaper) {}
+  constructor(shaper: Shaper) {
+    this.boxes = new ViewBoxes(shaper);
+  }
 
   layOut(project: Project, screen: Control, view: View): ScreenLayout {
-    const textScale = view.textScale ?? 1;
-    const size = { bands: project.bands, width: view.width, height: view.height };
-    const rightToLeft = view.rightToLeft ?? false;
-    const key = `${prefixesInForce(size).join()} ${textScale} ${rightToLeft} ${JSON.stringify(hingeIn(view))} ${clampedSizesOf(
-      screen,
-    )
-      .map((clamped) => textSizeAt(clamped, view.width, textScale))
-      .join()}`;
-    const sameProject =
-      this.made?.state === project.state &&
-      this.made.assets === project.assets &&
-      this.made.bands === project.bands;
-    if (!this.builder || key !== this.key || !sameProject) {
-      this.builder = boxesFor(this.shaper, project, view);
-      this.key = key;
-      this.made = project;
-    }
-    const root = this.builder.box(screen);
+    const root = this.boxes.of(project, screen, view);
     if (!root) throw new Error('A screen cannot be hidden');
     return placeOnScreen(layOutRoot(new Pass('nothing'), root, view), view);
   }

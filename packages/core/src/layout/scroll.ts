@@ -27,7 +27,7 @@ export function layOutScroll(
   if (content.axis !== 'vertical') {
     // Along a row that is as high as what is seen, pictures' widths follow from that.
     const known = content.axis === 'horizontal' && definite ? seen : undefined;
-    const { max } = contentWidths(inner, known);
+    const { max } = contentWidths(pass, inner, known);
     pass.sign(inner, 'fit', room - max);
     innerWidth = Math.max(room, max);
   }

@@ -1,6 +1,7 @@
 /** Reading sizes, limits, sides and ratios of a box. */
 import { floorUnit } from '../text/units.ts';
 import type { Align, Box, Fraction, Limit, PictureContent, Share, Sides, Size } from './box.ts';
+import type { Pass } from './record.ts';
 
 export const across = (sides: Sides): number => sides.start + sides.end;
 export const down = (sides: Sides): number => sides.top + sides.bottom;
@@ -37,22 +38,30 @@ export interface Range {
 
 export const clamp = (value: number, range: Range): number => Math.max(range.min, Math.min(range.max, value));
 
-/** The width limits of a box; padding and border are always kept. */
-export function widthRange(box: Box, of: number | undefined): Range {
-  const { style } = box;
-  return {
-    min: Math.max(frameWidth(box), style.minWidth === undefined ? 0 : (pixels(style.minWidth, of) ?? 0)),
-    max: style.maxWidth === undefined ? Infinity : (pixels(style.maxWidth, of) ?? Infinity),
-  };
-}
+/**
+ * The width limits of a box; padding and border are always kept.
+ *
+ * @param of what percentages refer to, where that is known.
+ * @param pass notes whether padding and border hold up a least width that is a part of something.
+ */
+export const widthRange = (box: Box, of: number | undefined, pass?: Pass): Range =>
+  rangeOf(box, box.style.minWidth, box.style.maxWidth, frameWidth(box), of, pass);
 
-/** The height limits of a box; padding and border are always kept. */
-export function heightRange(box: Box, of: number | undefined): Range {
-  const { style } = box;
-  return {
-    min: Math.max(frameHeight(box), style.minHeight === undefined ? 0 : (pixels(style.minHeight, of) ?? 0)),
-    max: style.maxHeight === undefined ? Infinity : (pixels(style.maxHeight, of) ?? Infinity),
-  };
+/** The height limits of a box; as `widthRange`. */
+export const heightRange = (box: Box, of: number | undefined, pass?: Pass): Range =>
+  rangeOf(box, box.style.minHeight, box.style.maxHeight, frameHeight(box), of, pass);
+
+function rangeOf(
+  box: Box,
+  least: Limit,
+  most: Limit,
+  frame: number,
+  of: number | undefined,
+  pass: Pass | undefined,
+): Range {
+  const asked = pixels(least, of) ?? 0;
+  if (pass && typeof least === 'object') pass.sign(box, 'least', asked - frame);
+  return { min: Math.max(frame, asked), max: pixels(most, of) ?? Infinity };
 }
 
 /** Whether one side of the box follows from the other. */
@@ -71,6 +80,17 @@ export function widthOfHeight(box: Box, height: number): number {
   return (
     floorUnit((Math.max(0, height - frameHeight(box)) * content.width) / content.height) + frameWidth(box)
   );
+}
+
+/** The same; whether the frame holds it up is written down. */
+export function widthByRatio(pass: Pass, box: Box, height: number): number {
+  const { aspect } = box.style;
+  pass.sign(
+    box,
+    'least',
+    aspect === undefined ? height - frameHeight(box) : height * aspect - frameWidth(box),
+  );
+  return widthOfHeight(box, height);
 }
 
 /** The border-box height that goes with a border-box width. Only for boxes with a ratio. */
@@ -93,11 +113,11 @@ export const fills = (size: Size, align: Align): boolean =>
  *
  * @param of what percentage heights refer to, where that is known.
  */
-export function pictureWidth(box: Box, content: PictureContent, of: number | undefined): number {
-  const range = heightRange(box, of);
+export function pictureWidth(pass: Pass, box: Box, content: PictureContent, of: number | undefined): number {
+  const range = heightRange(box, of, pass);
   const fixed = pixels(box.style.height, of);
   const width = content.width + frameWidth(box);
   const height = fixed ?? heightOfWidth(box, width);
-  const clamped = clamp(height, range);
-  return fixed === undefined && clamped === height ? width : widthOfHeight(box, clamped);
+  const clamped = pass.clamp(box, height, range.min, range.max);
+  return fixed === undefined && clamped === height ? width : widthByRatio(pass, box, clamped);
 }

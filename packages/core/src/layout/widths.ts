@@ -15,6 +15,7 @@ import {
   isShare,
   pictureWidth,
   pixels,
+  widthByRatio,
   widthOfHeight,
   widthRange,
 } from './sizes.ts';
@@ -25,26 +26,35 @@ import {
  * @param height the box's border-box height, where that is known beforehand: pictures inside may follow from it.
  * @param basis what percentages of its own width limits refer to, where that is known.
  */
-export function contentWidths(box: Box, height?: number, basis?: number): Widths {
-  if (basis !== undefined && countsByLimits(box)) return transferred(box, measure(box, height, basis));
-  if (height !== undefined && box.widthAsksHeight) return transferred(box, measure(box, height));
-  box.known.widths ??= transferred(box, measure(box, undefined));
+export function contentWidths(pass: Pass, box: Box, height?: number, basis?: number): Widths {
+  if (basis !== undefined && countsByLimits(box))
+    return transferred(pass, box, measure(pass.onTheWay, box, height, basis));
+  if (height !== undefined && box.widthAsksHeight)
+    return transferred(pass, box, measure(pass.onTheWay, box, height));
+  return freeWidths(box);
+}
+
+/** Content widths where no height is known: the same at every width of the screen, so nothing is written down. */
+export function freeWidths(box: Box): Widths {
+  if (box.known.widths === undefined) {
+    const silent = new Pass('nothing');
+    box.known.widths = transferred(silent, box, measure(silent, box, undefined));
+  }
   return box.known.widths;
 }
 
 /** Height limits of a box with an aspect ratio bound its width by content, too (CSS Sizing 4 §6.3). */
-function transferred(box: Box, widths: Widths): Widths {
+function transferred(pass: Pass, box: Box, widths: Widths): Widths {
   const { aspect, minHeight, maxHeight } = box.style;
   if (aspect === undefined || box.content.type === 'picture') return widths;
   const least = widthOfHeight(box, Math.max(frameHeight(box), typeof minHeight === 'number' ? minHeight : 0));
   const most = typeof maxHeight === 'number' ? Math.max(least, widthOfHeight(box, maxHeight)) : Infinity;
-  const held = (width: number) => Math.max(least, Math.min(most, width));
-  return { min: held(widths.min), max: held(widths.max) };
+  return { min: pass.clamp(box, widths.min, least, most), max: pass.clamp(box, widths.max, least, most) };
 }
 
 const same = (width: number): Widths => ({ min: width, max: width });
 
-function measure(box: Box, height: number | undefined, basis?: number): Widths {
+function measure(pass: Pass, box: Box, height: number | undefined, basis?: number): Widths {
   const frame = frameWidth(box);
   const { content } = box;
   switch (content.type) {
@@ -53,7 +63,7 @@ function measure(box: Box, height: number | undefined, basis?: number): Widths {
     case 'blank':
       return same(content.width + frame);
     case 'picture':
-      return same(pictureWidth(box, content, undefined));
+      return same(pictureWidth(pass, box, content, undefined));
     case 'pinboard':
     // A split decides by its own width, so that cannot follow from its panes (Containment 3 §3.2, inline-size).
     case 'split':
@@ -62,32 +72,38 @@ function measure(box: Box, height: number | undefined, basis?: number): Widths {
       const inner = box.children[0];
       if (!inner) return same(frame);
       const inside = height === undefined ? undefined : Math.max(0, height - frameHeight(box));
-      const widths = contribution(inner, false, content.axis === 'horizontal' ? inside : undefined);
+      const widths = contribution(pass, inner, false, content.axis === 'horizontal' ? inside : undefined);
       return content.axis === 'vertical'
         ? { min: widths.min + frame, max: widths.max + frame }
         : same(widths.max + frame);
     }
     case 'grid':
-      return gridWidths(box, content, height, basis);
+      return gridWidths(pass, box, content, height, basis);
     case 'flex': {
       const row = content.direction === 'row';
       let min = 0;
       let max = 0;
       const inner = height === undefined ? undefined : Math.max(0, height - frameHeight(box));
       for (const child of box.children) {
-        const widths = contribution(child, row, heightByContainer(box, content, child, height), inner);
+        const widths = contribution(
+          pass,
+          child,
+          row,
+          heightByContainer(pass, box, content, child, height),
+          inner,
+        );
         if (row) {
-          min = content.wrap ? Math.max(min, widths.min) : min + widths.min;
+          min = content.wrap ? pass.larger(child, 'largest', min, widths.min) : min + widths.min;
           max += widths.max;
         } else {
-          min = Math.max(min, widths.min);
-          max = Math.max(max, widths.max);
+          min = pass.larger(child, 'largest', min, widths.min);
+          max = pass.larger(child, 'largest', max, widths.max);
         }
       }
       if (!row)
         return {
           min: min + frame,
-          max: (content.wrap ? columnsWidth(box, content, max, height) : max) + frame,
+          max: (content.wrap ? columnsWidth(pass, box, content, max, height) : max) + frame,
         };
       const gaps = Math.max(0, box.children.length - 1) * content.columnGap;
       return { min: min + (content.wrap ? 0 : gaps) + frame, max: max + gaps + frame };
@@ -99,7 +115,13 @@ function measure(box: Box, height: number | undefined, basis?: number): Widths {
  * How wide a column that wraps is when all its children have as much room as the widest wants: its lines beside
  * each other. (Flexbox 1 §9.9.1 leaves this open; browsers lay it out to find out.)
  */
-function columnsWidth(box: Box, content: FlexContent, widest: number, known: number | undefined): number {
+function columnsWidth(
+  pass: Pass,
+  box: Box,
+  content: FlexContent,
+  widest: number,
+  known: number | undefined,
+): number {
   const definite = known ?? pixels(box.style.height, undefined);
   const room = (definite ?? heightRange(box, undefined).max) - frameHeight(box);
   // Percentages of the children's heights refer to it where it is definite.
@@ -108,29 +130,31 @@ function columnsWidth(box: Box, content: FlexContent, widest: number, known: num
   let total = 0;
   let line = 0;
   let length = -1;
-  const pass = new Pass('nothing');
   for (const child of box.children) {
-    const widths = contribution(child, false);
+    const widths = contribution(pass, child, false);
     const margin = across(child.style.margin);
-    const width = Math.max(widths.min, Math.min(widths.max, widest)) - margin;
-    const { min, max } = heightRange(child, basis);
+    const width = pass.clamp(child, widest, widths.min, widths.max) - margin;
+    const { min, max } = heightRange(child, basis, pass);
     const natural = isShare(child.style.height)
       ? 0
       : (pixels(child.style.height, basis) ?? layOut(pass, child, width, Number.NaN, false).height);
-    const size = Math.max(min, Math.min(max, natural)) + down(child.style.margin);
-    if (length >= 0 && length + content.rowGap + size <= room) length += content.rowGap + size;
+    const size = pass.clamp(child, natural, min, max) + down(child.style.margin);
+    const after = length + content.rowGap + size;
+    if (length >= 0) pass.sign(child, 'wrap', room - after, true);
+    if (length >= 0 && after <= room) length = after;
     else {
       if (length >= 0) total += line + content.columnGap;
       length = size;
       line = 0;
     }
-    line = Math.max(line, width + margin);
+    line = pass.larger(child, 'largest', line, width + margin);
   }
   return total + line;
 }
 
 /** A child's border-box height, where it follows from the known height of its container; else undefined. */
 function heightByContainer(
+  pass: Pass,
   container: Box,
   content: FlexContent,
   child: Box,
@@ -139,14 +163,19 @@ function heightByContainer(
   if (!child.widthAsksHeight) return undefined;
   const height = known ?? pixels(container.style.height, undefined);
   if (height === undefined) return undefined;
-  return heightWithin(child, content, Math.max(0, height - frameHeight(container)));
+  return heightWithin(pass, child, content, Math.max(0, height - frameHeight(container)));
 }
 
 /** The border-box height of a child of a row or column whose inner height is known; undefined: by content. */
-export function heightWithin(child: Box, content: FlexContent, inner: number): number | undefined {
+export function heightWithin(
+  pass: Pass,
+  child: Box,
+  content: FlexContent,
+  inner: number,
+): number | undefined {
   const { style } = child;
-  const limits = heightRange(child, inner);
-  const clamped = (value: number) => Math.max(limits.min, Math.min(limits.max, value));
+  const limits = heightRange(child, inner, pass);
+  const clamped = (value: number) => pass.clamp(child, value, limits.min, limits.max);
   const asked = pixels(style.height, inner);
   if (asked !== undefined) return clamped(asked);
   const stretched = style.height === undefined && (style.alignSelf ?? content.align) === 'stretch';
@@ -173,7 +202,13 @@ export const isCompressible = ({ style, content }: Box): boolean =>
  * @param byParent border-box height by the parent, where that is known beforehand.
  * @param heightBasis what percentages of heights refer to.
  */
-export function contribution(child: Box, row: boolean, byParent?: number, heightBasis?: number): Widths {
+export function contribution(
+  pass: Pass,
+  child: Box,
+  row: boolean,
+  byParent?: number,
+  heightBasis?: number,
+): Widths {
   const { style } = child;
   const range = widthRange(child, undefined);
   const margin = across(style.margin);
@@ -184,14 +219,16 @@ export function contribution(child: Box, row: boolean, byParent?: number, height
   if (fixed !== undefined) own = same(fixed);
   else {
     const height = child.widthAsksHeight ? (byParent ?? pixels(style.height, undefined)) : undefined;
-    own = widthsWithin(child, height, heightBasis);
+    own = widthsWithin(pass, child, height, heightBasis);
     if (height !== undefined && hasRatio(child)) {
-      const limits = heightRange(child, heightBasis);
-      const width = widthOfHeight(child, Math.max(limits.min, Math.min(limits.max, height)));
-      own = same(Math.max(width, keepsWidthOf(child) ? own.min : 0));
+      const limits = heightRange(child, heightBasis, pass);
+      const width = widthByRatio(pass, child, pass.clamp(child, height, limits.min, limits.max));
+      own = same(keepsWidthOf(child) ? pass.larger(child, 'least', width, own.min) : width);
     }
   }
-  const clamped = (width: number) => Math.max(range.min, Math.min(range.max, width)) + margin;
+  // What does not follow from a height is the same at every width of the screen.
+  const follows = child.widthAsksHeight ? pass : new Pass('nothing');
+  const clamped = (width: number) => follows.clamp(child, width, range.min, range.max) + margin;
   return { min: clamped(compressible ? 0 : own.min), max: clamped(own.max) };
 }
 
@@ -203,6 +240,7 @@ export function contribution(child: Box, row: boolean, byParent?: number, height
  * @param widthBasis what percentages of widths refer to.
  */
 export function widthsWithin(
+  pass: Pass,
   child: Box,
   height: number | undefined,
   heightBasis: number | undefined,
@@ -210,6 +248,6 @@ export function widthsWithin(
 ): Widths {
   const { content } = child;
   if (content.type !== 'picture' || heightBasis === undefined)
-    return contentWidths(child, height, widthBasis);
-  return same(pictureWidth(child, content, heightBasis));
+    return contentWidths(pass, child, height, widthBasis);
+  return same(pictureWidth(pass, child, content, heightBasis));
 }

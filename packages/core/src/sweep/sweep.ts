@@ -12,17 +12,11 @@
 import { clampedSizesOf, textSizeAt, textSizeTurns } from '../document/text-size.ts';
 import type { Control, Project } from '../document/types.ts';
 import { prefixesInForce } from '../document/values.ts';
-import { alikeOf } from '../layout/between.ts';
 import { allDifferences, firstDifference, turningPoint, unlike } from '../layout/differences.ts';
 import type { Laid } from '../layout/laid.ts';
 import { Pass, type Topic } from '../layout/record.ts';
-import {
-  boxesFor,
-  layOutRoot,
-  placeOnScreen,
-  type ScreenLayout,
-  type View,
-} from '../layout/screen-layout.ts';
+import { layOutRoot, placeOnScreen, type ScreenLayout, type View } from '../layout/screen-layout.ts';
+import { ViewBoxes } from '../layout/view-boxes.ts';
 import type { Shaper } from '../text/shaper.ts';
 import { floorUnit } from '../text/units.ts';
 
@@ -100,7 +94,7 @@ export function* sweep(
   options: SweepOptions,
 ): Generator<SweepPart, void, void> {
   const { rightToLeft = false } = options;
-  for (const { range, change } of ranges(shaper, project, screen, options))
+  for (const { range, change } of ranges(new ViewBoxes(shaper), project, screen, options))
     yield { stretch: stretchOf(range, rightToLeft), change };
 }
 
@@ -112,14 +106,18 @@ export interface StretchLayouts {
   readonly end: ScreenLayout;
 }
 
-/** The same stretches with everything that a layout knows, words and extents included. */
+/**
+ * The same stretches with everything that a layout knows, words and extents included.
+ *
+ * @param boxes what is kept from one sweep to the next.
+ */
 export function* sweepLayouts(
-  shaper: Shaper,
+  boxes: ViewBoxes,
   project: Project,
   screen: Control,
   options: SweepOptions,
 ): Generator<StretchLayouts, void, void> {
-  for (const { range } of ranges(shaper, project, screen, options)) {
+  for (const { range } of ranges(boxes, project, screen, options)) {
     const { from, to } = range;
     const at = ({ width, laid }: Point) => placeOnScreen(laid, { ...options, width });
     const start = at(from);
@@ -134,7 +132,7 @@ interface Changed {
 }
 
 function* ranges(
-  shaper: Shaper,
+  boxes: ViewBoxes,
   project: Project,
   screen: Control,
   options: SweepOptions,
@@ -143,7 +141,7 @@ function* ranges(
   const viewAt = (width: number): View => ({ width, height, textScale, rightToLeft });
   let lastPrefixes: string[] | undefined;
   for (const [from, to] of segments(project, screen, options)) {
-    const root = boxesFor(shaper, project, viewAt(from)).box(screen);
+    const root = boxes.of(project, screen, viewAt(from));
     if (!root) return;
     const pass = new Pass('comparisons');
     const at = (width: number): Point => ({ width, laid: layOutRoot(pass, root, viewAt(width)) });
@@ -154,11 +152,7 @@ function* ranges(
         ? sizeChange(screen, from, textScale)
         : bandChange(from, lastPrefixes, prefixes));
     lastPrefixes = prefixes;
-    yield* joined(
-      solve(at, at(from), to > from ? at(to) : undefined, root.partlySilent),
-      change,
-      root.partlySilent,
-    );
+    yield* joined(solve(at, at(from), to > from ? at(to) : undefined), change);
   }
 }
 
@@ -208,7 +202,6 @@ function* solve(
   at: (width: number) => Point,
   from: Point,
   to: Point | undefined,
-  look: boolean,
   halve = false,
 ): Generator<Range, void, void> {
   if (!to) {
@@ -218,12 +211,10 @@ function* solve(
   const difference = firstDifference(from.laid, to.laid);
   let left: number | undefined;
   if (difference === undefined) {
-    if (!look || isLinear(at, from, to)) {
-      alikeOf(from.laid)?.join(alikeOf(to.laid)!);
-      yield { from, to };
-      return;
-    }
-  } else if (difference !== unlike && !halve) left = turningPoint(difference, from.width, to.width);
+    yield { from, to };
+    return;
+  }
+  if (difference !== unlike && !halve) left = turningPoint(difference, from.width, to.width);
   if (to.width - from.width <= unit) {
     yield { from, to: from };
     yield { from: to, to };
@@ -238,30 +229,9 @@ function* solve(
   // Where that takes off next to nothing, halving makes sure of getting on.
   const small = 2 * unit;
   const stuck = !halve && (right - from.width <= small || to.width - left <= small);
-  yield* solve(at, from, below === from ? undefined : below, look, stuck);
-  yield* solve(at, above, above === to ? undefined : to, look, stuck);
+  yield* solve(at, from, below === from ? undefined : below, stuck);
+  yield* solve(at, above, above === to ? undefined : to, stuck);
 }
-
-/** Whether the layouts at a few widths between are what lies between the two ends. */
-function isLinear(at: (width: number) => Point, from: Point, to: Point): boolean {
-  return looks.every((part) => {
-    const width = floorUnit(from.width * (1 - part) + to.width * part);
-    return width <= from.width || width >= to.width || liesBetween(at(width), from, to);
-  });
-}
-
-/** Whether all boxes of a layout are what lies between those of two others. */
-function liesBetween(point: Point, from: Point, to: Point): boolean {
-  const [a, m, b] = [from, point, to].map(({ laid }) => flatten(laid).numbers);
-  const part = (point.width - from.width) / (to.width - from.width);
-  return (
-    m!.length === a!.length &&
-    m!.length === b!.length &&
-    m!.every((value, index) => Math.abs(a![index]! * (1 - part) + b![index]! * part - value) < 0.06)
-  );
-}
-/** Where is looked at, from one end to the other. */
-const looks = [0.5, 0.19, 0.77, 0.08, 0.92];
 
 /** All boxes of a layout in a row, x from the start side. */
 function flatten(laid: Laid): { boxes: SweptBox[]; numbers: number[] } {
@@ -278,11 +248,7 @@ function flatten(laid: Laid): { boxes: SweptBox[]; numbers: number[] } {
 }
 
 /** Joins ranges that were cut for nothing. */
-function* joined(
-  found: Iterable<Range>,
-  first: Change | undefined,
-  look: boolean,
-): Generator<Changed, void, void> {
+function* joined(found: Iterable<Range>, first: Change | undefined): Generator<Changed, void, void> {
   let previous: Range | undefined;
   let open: Range | undefined;
   const close = (range: Range): Changed => {
@@ -291,12 +257,7 @@ function* joined(
     return { range, change };
   };
   for (const range of found) {
-    if (
-      open &&
-      !firstDifference(open.from.laid, range.to.laid) &&
-      sharesEnds(open, range) &&
-      (!look || liesBetween(open.to, open.from, range.to))
-    ) {
+    if (open && !firstDifference(open.from.laid, range.to.laid) && sharesEnds(open, range)) {
       open = { from: open.from, to: range.to };
       continue;
     }
@@ -334,13 +295,15 @@ function changeBetween({ from: below }: Range, { from, to: above }: Range): Chan
   for (const { box, question, before, after } of allDifferences(below.laid, above.laid)) {
     jump ||= before.jump;
     const limit = Number.isFinite(before.low) ? before.low : before.high;
+    // Lines and tracks are told by what there is now; others by how far they are from their limit.
+    const counted = question === 'lines' || question === 'tracks' || !Number.isFinite(limit);
     const key = `${box.control ?? ''} ${box.items.join()} ${question}`;
     if (!causes.has(key))
       causes.set(key, {
         question,
         control: box.control,
-        before: before.value - (Number.isFinite(limit) && question !== 'lines' ? limit : 0),
-        after: after.value - (Number.isFinite(limit) && question !== 'lines' ? limit : 0),
+        before: before.value - (counted ? 0 : limit),
+        after: after.value - (counted ? 0 : limit),
       });
   }
   return { width: from.width, jump, causes: [...causes.values()] };

@@ -9,7 +9,8 @@ import type { Laid } from '../layout/laid.ts';
 import { layOut } from '../layout/lay-out.ts';
 import type { ContentReason, Reasons } from '../layout/reason.ts';
 import { Pass } from '../layout/record.ts';
-import { boxesFor, layOutRoot, type View } from '../layout/screen-layout.ts';
+import { layOutRoot, type View } from '../layout/screen-layout.ts';
+import { boxesFor } from '../layout/view-boxes.ts';
 import type { Shaper } from '../text/shaper.ts';
 import type { Source } from './explanation.ts';
 

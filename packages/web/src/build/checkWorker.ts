@@ -1,5 +1,5 @@
 /** Checks a screen at every width beside the interface; a newer request ends the one before it. */
-import type { Finding, Project } from '@hovrin/core';
+import type { Finding, Project, ViewBoxes } from '@hovrin/core';
 import { sliced } from './sliced.ts';
 
 export interface CheckRequest {
@@ -18,21 +18,26 @@ export interface CheckAnswer {
 }
 
 let newest = 0;
+/** The document of the last request, and what is known about its boxes: a change costs what it touches. */
+let known: { readonly project: Project; readonly boxes: ViewBoxes } | undefined;
+
 const answer = (message: CheckAnswer) => self.postMessage(message);
 
 async function work({ id, project, screen }: CheckRequest): Promise<void> {
   // Loaded here, since the shaper takes its time to start and a request that came meanwhile would be lost.
-  const [{ checkScreen }, { loadShaper }] = await Promise.all([
+  const [{ boxesToCheck, checkScreen, keepSame, usualCheck }, { loadShaper }] = await Promise.all([
     import('@hovrin/core'),
     import('../fonts.ts'),
   ]);
   const shaper = await loadShaper();
   if (id !== newest) return;
-  const control = project.screens.find((entry) => entry.id === screen);
+  const kept = keepSame(known?.project, project);
+  known = { project: kept, boxes: known?.boxes ?? boxesToCheck(shaper) };
+  const control = kept.screens.find((entry) => entry.id === screen);
   if (!control) return answer({ id, findings: [], stretches: 0 });
   let stretches = 0;
   const end = await sliced(
-    checkScreen(shaper, project, control),
+    checkScreen(shaper, kept, control, usualCheck, known.boxes),
     () => id === newest,
     (parts) => {
       stretches += parts.length;

@@ -13,10 +13,10 @@ import {
   isFraction,
   isShare,
   pixels,
-  widthOfHeight,
+  widthByRatio,
   widthRange,
 } from '../sizes.ts';
-import { contentWidths, keepsWidthOf, widthsWithin } from '../widths.ts';
+import { freeWidths, keepsWidthOf, widthsWithin } from '../widths.ts';
 import { flexOf, gapsOf, type SizedTrack } from './sizing.ts';
 
 /** The size of an area: its tracks and the gaps between them. */
@@ -86,7 +86,7 @@ export function itemWidth(
   areaHeight?: number,
 ): { width: number; rule: SizeRule } {
   const { style } = box;
-  const limits = widthRange(box, area);
+  const limits = widthRange(box, area, pass);
   const margin = across(style.margin);
   const fixed = pixels(style.width, area);
   let width: number;
@@ -100,11 +100,11 @@ export function itemWidth(
     width = area - margin;
     rule = { rule: 'stretch', from: area, margin, to: 'area' };
   } else if (hasRatio(box) && height !== undefined) {
-    width = widthOfHeight(box, height);
-    if (keepsWidthOf(box)) width = Math.max(width, contentWidths(box).min);
+    width = widthByRatio(pass, box, height);
+    if (keepsWidthOf(box)) width = pass.larger(box, 'least', width, freeWidths(box).min);
     rule = { rule: 'ratio', from: height, value: width };
   } else {
-    const { min, max } = widthsWithin(box, height, areaHeight, area);
+    const { min, max } = widthsWithin(pass, box, height, areaHeight, area);
     const room = area - margin;
     pass.sign(box, 'fit', room - max);
     pass.sign(box, 'fit', room - min);
@@ -132,7 +132,7 @@ export function layItem(
   areaHeight: number,
 ): LaidItem {
   const { style } = box;
-  const limits = heightRange(box, areaHeight);
+  const limits = heightRange(box, areaHeight, pass);
   const held = (value: number) => {
     pass.held(box, value, limits.min, limits.max);
     return Math.max(limits.min, Math.min(limits.max, value));

@@ -84,7 +84,7 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
       pass.held(item, min, range.min, range.max);
       pass.held(item, max, range.min, range.max);
     }
-    sizeTracks(pass, box, sized, columnContributors(placement, sized, known), {
+    sizeTracks(pass, box, sized, columnContributors(pass, placement, sized, known), {
       ...given.columns,
       least: 0,
       most: Infinity,
@@ -126,11 +126,11 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
       const area = rowsUnder(item);
       if (area === undefined) continue;
       const { style } = item.box;
-      const range = heightRange(item.box, area);
+      const range = heightRange(item.box, area, pass);
       const fill = fills(style.height, alignOf(item.box, content)) ? area - down(style.margin) : undefined;
       const asked = pixels(style.height, area) ?? fill;
       if (asked === undefined) {
-        known.set(item, widthsWithin(item.box, undefined, area));
+        known.set(item, widthsWithin(pass, item.box, undefined, area));
         continue;
       }
       pass.held(item.box, asked, range.min, range.max);

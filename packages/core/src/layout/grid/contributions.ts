@@ -11,7 +11,7 @@ import {
   hasRatio,
   heightRange,
   pixels,
-  widthOfHeight,
+  widthByRatio,
   widthRange,
 } from '../sizes.ts';
 import { contentWidths, contribution, isCompressible, keepsWidthOf } from '../widths.ts';
@@ -34,6 +34,7 @@ function hasAutomaticMinimum(box: Box, over: readonly SizedTrack[]): boolean {
  * @param known border-box widths of items that follow from the height of their rows.
  */
 export function columnContributors(
+  pass: Pass,
   placement: Placement,
   tracks: readonly SizedTrack[],
   known: ReadonlyMap<Placed, Widths> = new Map(),
@@ -45,7 +46,7 @@ export function columnContributors(
     const byRow = known.get(item);
     const limits = widthRange(box, undefined);
     const outer = (width: number) => Math.max(limits.min, Math.min(limits.max, width)) + margin;
-    const widths = byRow ? { min: outer(byRow.min), max: outer(byRow.max) } : contribution(box, false);
+    const widths = byRow ? { min: outer(byRow.min), max: outer(byRow.max) } : contribution(pass, box, false);
     return {
       box,
       from: column,
@@ -66,9 +67,9 @@ export function columnContributors(
 
 /** Widths by content of a box whose border-box height its rows give. */
 export function widthsAtHeight(pass: Pass, box: Box, height: number): Widths {
-  const widths = contentWidths(box, height);
+  const widths = contentWidths(pass, box, height);
   if (!hasRatio(box)) return widths;
-  const width = widthOfHeight(box, height);
+  const width = widthByRatio(pass, box, height);
   const least = keepsWidthOf(box) ? widths.min : 0;
   pass.sign(box, 'least', width - least);
   const max = Math.max(width, least);

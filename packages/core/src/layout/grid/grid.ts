@@ -19,7 +19,7 @@ import { sizeAxes } from './axes.ts';
 import { baselineShift, gridBaseline, sharedBaselines } from './baselines.ts';
 import { layForRow } from './contributions.ts';
 import { flexOf, gapsOf } from './sizing.ts';
-import { explicitTracks, partsOf } from './tracks.ts';
+import { countTracks, explicitTracks, partsOf } from './tracks.ts';
 
 export function layOutGrid(
   pass: Pass,
@@ -38,8 +38,7 @@ export function layOutGrid(
   const mostHeight = Math.max(leastHeight, limits.max - frameH);
 
   const columnList = explicitTracks(content.columns, innerWidth, 0, content.columnGap, innerWidth);
-  if (columnList.repetitions > 0)
-    pass.within(box, 'tracks', innerWidth, columnList.filledAt, columnList.nextAt - 1e-9, true);
+  countTracks(pass, box, columnList);
   const rowRoom = (definite ? innerHeight : undefined) ?? (mostHeight < Infinity ? mostHeight : undefined);
   const rowList = explicitTracks(
     content.rows,
@@ -48,8 +47,7 @@ export function layOutGrid(
     content.rowGap,
     rowRoom ?? partsOf(leastHeight),
   );
-  if (rowList.repetitions > 0 && rowRoom !== undefined)
-    pass.within(box, 'tracks', rowRoom, rowList.filledAt, rowList.nextAt - 1e-9, true);
+  countTracks(pass, box, rowList);
   // A height that is not definite holds the grid itself, not its rows; it is what they are to fill at least.
   const rowsIn = definite ? innerHeight : undefined;
   const leastRows = Math.max(leastHeight, definite ? 0 : (innerHeight ?? 0));

@@ -367,9 +367,11 @@ function fill(
   extra: number,
   capOf: (track: SizedTrack) => number,
 ): number {
-  const open = tracks
-    .filter((track) => capOf(track) > 0)
-    .toSorted((a, b) => (capOf(a) === capOf(b) ? 0 : capOf(a) - capOf(b)));
+  const open = pass.sorted(
+    box,
+    tracks.filter((track) => capOf(track) > 0),
+    capOf,
+  );
   let left = extra;
   for (const [index, track] of open.entries()) {
     const part = floorUnit(left / (open.length - index) + 1e-9);
@@ -412,7 +414,7 @@ function growToLimits(pass: Pass, grid: Box, sets: readonly (readonly SizedTrack
   }));
   let left = room;
   let count = sets.reduce((sum, { length }) => sum + length, 0);
-  for (const { set, most } of growing.toSorted((a, b) => (a.most === b.most ? 0 : a.most - b.most))) {
+  for (const { set, most } of pass.sorted(grid, growing, (each) => each.most)) {
     const part = floorUnit((left * set.length) / count + 1e-9);
     pass.sign(grid, 'room', most - part);
     const increases = new Map<SizedTrack, number>();

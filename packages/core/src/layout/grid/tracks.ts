@@ -1,7 +1,8 @@
 /** From a track list to the tracks of an explicit grid: automatic repetitions counted out (CSS Grid 1 §7.2.3.2). */
 
 import { floorUnit } from '../../text/units.ts';
-import type { Track, TrackBreadth, TrackList, TrackListPart } from '../box.ts';
+import type { Box, Track, TrackBreadth, TrackList, TrackListPart } from '../box.ts';
+import type { Pass } from '../record.ts';
 import { isFraction } from '../sizes.ts';
 
 /** Most tracks of one axis; a list that asks for more is cut. */
@@ -16,10 +17,10 @@ export interface ExplicitTracks {
   readonly collapsible: readonly [from: number, count: number] | undefined;
   /** How often the automatic repetition stands; 0 where there is none. */
   readonly repetitions: number;
-  /** Room needed for one repetition more, px; Infinity where there is none. */
-  readonly nextAt: number;
-  /** Room needed for as many as there are. */
-  readonly filledAt: number;
+  /** How often it would stand if parts of one counted; it is written from `repetitions` on to below one more. */
+  readonly fitting: number;
+  /** Whether `repetitions` is the least or the most that there can be. */
+  readonly end: 'least' | 'most' | undefined;
 }
 
 const isAuto = (part: TrackListPart): part is Extract<TrackListPart, { auto: unknown }> => 'auto' in part;
@@ -56,22 +57,28 @@ export function explicitTracks(
       tracks: written.slice(0, mostTracks),
       collapsible: undefined,
       repetitions: 0,
-      nextAt: Infinity,
-      filledAt: -Infinity,
+      fitting: 0,
+      end: undefined,
     };
   const others = written.reduce((sum, track) => sum + countedSize(track, of), 0) + written.length * gap;
   // A repetition counts for at least one px, so that there is an end to them.
   const sizes = repeated.tracks.map((track) => Math.max(1, countedSize(track, of)));
   const once = sizes.reduce((sum, size) => sum + size, 0) + repeated.tracks.length * gap;
-  // The last gap is none.
-  const neededFor = (count: number) => others + count * once - gap;
   const most = Math.max(1, Math.floor((mostTracks - written.length) / repeated.tracks.length));
+  let fitting = 1;
   let count = 1;
-  if (room !== undefined) count = Math.floor((room - others + gap) / once);
+  // The last gap is none.
+  if (room !== undefined) {
+    fitting = (room - others + gap) / once;
+    count = Math.floor(fitting);
+  }
   // Parts are cut to whole 64ths, which must not ask for one track more.
   else if (least > 0) {
     const parts = repeated.tracks.filter(({ min, max }) => isFraction(min) || isFraction(max)).length;
-    count = Math.ceil((least - others + gap) / (once + parts / 64));
+    const needed = (least - others + gap) / (once + parts / 64);
+    count = Math.ceil(needed);
+    // Counted up instead of down: the whole number itself is the end of its range.
+    fitting = Math.min(needed + 1, count + 1 - 1e-9);
   }
   count = Math.min(most, Math.max(1, count));
   const at = list.indexOf(repeated);
@@ -82,9 +89,17 @@ export function explicitTracks(
     tracks,
     collapsible: repeated.auto === 'fit' ? [at, count * repeated.tracks.length] : undefined,
     repetitions: count,
-    nextAt: count === most ? Infinity : neededFor(count + 1),
-    filledAt: count === 1 ? -Infinity : neededFor(count),
+    fitting,
+    end: count === 1 ? 'least' : count === most ? 'most' : undefined,
   };
+}
+
+/** Notes how many tracks an automatic repetition made. */
+export function countTracks(pass: Pass, box: Box, { repetitions, fitting, end }: ExplicitTracks): void {
+  if (repetitions === 0) return;
+  const low = end === 'least' ? -Infinity : repetitions;
+  const high = end === 'most' ? Infinity : repetitions + 1;
+  pass.within(box, 'tracks', fitting, low, high, true);
 }
 
 /** What parts of a size by content refer to: the least that it can be. */

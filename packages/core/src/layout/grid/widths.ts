@@ -1,11 +1,11 @@
 /** Content widths of a grid: its columns sized with no room of their own (CSS Grid 1 §6.2). */
 import type { Box, GridContent } from '../box.ts';
 import type { Widths } from '../laid.ts';
-import { Pass } from '../record.ts';
+import type { Pass } from '../record.ts';
 import { frameHeight, frameWidth, heightRange, isFraction, pixels, widthRange } from '../sizes.ts';
 import { sizeAxes } from './axes.ts';
 import { gapsOf } from './sizing.ts';
-import { explicitTracks, partsOf } from './tracks.ts';
+import { countTracks, explicitTracks, partsOf } from './tracks.ts';
 
 /** Whether limits of a grid decide how many columns it repeats. */
 export const countsByLimits = ({ style, content }: Box): boolean =>
@@ -18,16 +18,16 @@ export const countsByLimits = ({ style, content }: Box): boolean =>
  * @param basis what percentages of its width limits refer to, where that is known.
  */
 export function gridWidths(
+  pass: Pass,
   box: Box,
   content: GridContent,
   known: number | undefined,
   basis: number | undefined,
 ): Widths {
-  const pass = new Pass('nothing');
   const frame = frameWidth(box);
   const { style } = box;
   const inner = (height: number) => Math.max(0, height - frameHeight(box));
-  const limits = widthRange(box, basis);
+  const limits = widthRange(box, basis, pass);
   const least = Math.max(0, limits.min - frame);
   // As many columns as fit the width, or else the greatest one, where that is known (§7.2.3.2).
   const fixed = typeof style.width === 'number' ? style.width : undefined;
@@ -42,15 +42,19 @@ export function gridWidths(
   const mostHeight = Math.max(leastHeight, inner(heights.max));
   const rowRoom = high ?? (mostHeight < Infinity ? mostHeight : undefined);
   const width = (wanted: 'min-content' | 'max-content') => {
+    const columnList = explicitTracks(content.columns, room, least, content.columnGap, percentOf);
+    countTracks(pass, box, columnList);
+    const rowList = explicitTracks(
+      content.rows,
+      rowRoom,
+      leastHeight,
+      content.rowGap,
+      rowRoom ?? partsOf(leastHeight),
+    );
+    countTracks(pass, box, rowList);
     const { columns } = sizeAxes(pass, box, content, {
-      columnList: explicitTracks(content.columns, room, least, content.columnGap, percentOf),
-      rowList: explicitTracks(
-        content.rows,
-        rowRoom,
-        leastHeight,
-        content.rowGap,
-        rowRoom ?? partsOf(leastHeight),
-      ),
+      columnList,
+      rowList,
       columns: { room: undefined, wanted },
       rows: { room: high, wanted: 'max-content', least: leastHeight, most: mostHeight },
     });
@@ -58,5 +62,5 @@ export function gridWidths(
   };
   const min = width('min-content');
   // What follows from rows may be more under the tighter constraint; then that is what the grid is as wide as.
-  return { min, max: Math.max(min, width('max-content')) };
+  return { min, max: pass.larger(box, 'largest', width('max-content'), min) };
 }

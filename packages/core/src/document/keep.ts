@@ -1,0 +1,37 @@
+/**
+ * What is the same in two states of a document, made one and the same object again. Documents that come from
+ * elsewhere (another thread, a file) are new throughout, yet most of what is worked out about them is known already.
+ */
+import type { Control, Project } from './types.ts';
+
+const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+/**
+ * @param before the state that is known.
+ * @param now the new one.
+ * @returns the new state, with the controls, bands, state and assets of `before` wherever nothing in them differs.
+ */
+export function keepSame(before: Project | undefined, now: Project): Project {
+  if (!before) return now;
+  const known = new Map(before.screens.map((screen) => [screen.id, screen]));
+  return {
+    ...now,
+    bands: same(before.bands, now.bands) ? before.bands : now.bands,
+    state: same(before.state, now.state) ? before.state : now.state,
+    assets: same(before.assets, now.assets) ? before.assets : now.assets,
+    screens: now.screens.map((screen) => keptControl(known.get(screen.id), screen)),
+  };
+}
+
+function keptControl(before: Control | undefined, now: Control): Control {
+  if (!before) return now;
+  const known = new Map(before.children.map((child) => [child.id, child]));
+  const children = now.children.map((child) => keptControl(known.get(child.id), child));
+  const { children: _, ...own } = now;
+  const { children: __, ...ownBefore } = before;
+  const unchanged =
+    children.length === before.children.length &&
+    children.every((child, index) => child === before.children[index]) &&
+    same(own, ownBefore);
+  return unchanged ? before : { ...now, children };
+}

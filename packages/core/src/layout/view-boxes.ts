@@ -1,0 +1,97 @@
+/**
+ * Boxes of screens, kept by what they depend on besides the controls themselves: which changes are in force, text
+ * sizes, direction, the fold. Views in which all that is the same share their boxes, and what is known about them.
+ */
+import { clampedSizesOf, textSizeAt } from '../document/text-size.ts';
+import type { Control, Project } from '../document/types.ts';
+import { prefixesInForce } from '../document/values.ts';
+import { EvaluationError, type Scope } from '../expression/evaluate.ts';
+import type { Shaper } from '../text/shaper.ts';
+import type { Box, HingeInside } from './box.ts';
+import { Builder } from './build.ts';
+import type { View } from './screen-layout.ts';
+
+/** The initial values of the state, as a scope for expressions. */
+export function initialScope(project: Project): Scope {
+  const values = new Map<string, unknown>(project.state.map((variable) => [variable.name, variable.initial]));
+  return (name) => {
+    if (!values.has(name)) throw new EvaluationError(`There is no state variable \`${name}\`.`);
+    return values.get(name);
+  };
+}
+
+/** The two sides of a hinge as a screen sees them: from its own start side, and how much room it has. */
+function hingeIn({ width, rightToLeft, safe, hinge }: View): HingeInside | undefined {
+  if (!hinge) return undefined;
+  const { left = 0, right = 0 } = safe ?? {};
+  const before = rightToLeft ? width - right - hinge.left - hinge.width : hinge.left - left;
+  const room = width - left - right;
+  return before > 0 && before + hinge.width < room ? { start: before, width: hinge.width, room } : undefined;
+}
+
+/** Makes the boxes of a project's screens for a view; they hold for all views with the same bands in force. */
+export function boxesFor(shaper: Shaper, project: Project, view: View): Builder {
+  return new Builder({
+    shaper,
+    assets: project.assets,
+    textScale: view.textScale ?? 1,
+    rightToLeft: view.rightToLeft ?? false,
+    scope: initialScope(project),
+    bands: project.bands,
+    width: view.width,
+    height: view.height,
+    hinge: hingeIn(view),
+  });
+}
+
+const prefixes = new WeakMap<Control, ReadonlySet<string>>();
+
+/** What stands in front of attributes of a control and all below it: `lap.`, `portrait.` and `on.`, too. */
+function prefixesOf(control: Control): ReadonlySet<string> {
+  let found = prefixes.get(control);
+  if (!found) {
+    const own = new Set<string>();
+    for (const name in control.props) {
+      const dot = name.indexOf('.');
+      if (dot > 0) own.add(name.slice(0, dot + 1));
+    }
+    for (const child of control.children) for (const prefix of prefixesOf(child)) own.add(prefix);
+    found = own;
+    prefixes.set(control, found);
+  }
+  return found;
+}
+
+export class ViewBoxes {
+  private readonly builders = new Map<string, Builder>();
+  private made: Pick<Project, 'state' | 'assets' | 'bands'> | undefined;
+
+  /** @param most how many kinds of views are kept, those used last. */
+  constructor(
+    private readonly shaper: Shaper,
+    private readonly most = 1,
+  ) {}
+
+  /** The box of a screen in a view; undefined where the screen is hidden. */
+  of(project: Project, screen: Control, view: View): Box | undefined {
+    const { made } = this;
+    if (made?.state !== project.state || made.assets !== project.assets || made.bands !== project.bands) {
+      this.builders.clear();
+      this.made = project;
+    }
+    const key = keyOf(project, screen, view);
+    const builder = this.builders.get(key) ?? boxesFor(this.shaper, project, view);
+    this.builders.delete(key);
+    this.builders.set(key, builder);
+    if (this.builders.size > this.most) this.builders.delete(this.builders.keys().next().value!);
+    return builder.box(screen);
+  }
+}
+
+function keyOf({ bands }: Project, screen: Control, view: View): string {
+  const { width, height, textScale = 1, rightToLeft = false } = view;
+  const used = prefixesOf(screen);
+  const inForce = prefixesInForce({ bands, width, height }).filter((prefix) => used.has(prefix));
+  const sizes = clampedSizesOf(screen).map((clamped) => textSizeAt(clamped, width, textScale));
+  return JSON.stringify([inForce, textScale, rightToLeft, hingeIn(view), sizes]);
+}
