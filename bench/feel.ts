@@ -16,9 +16,27 @@ const source = `<screen name="Screen1">\n${Array.from(
     `  <row name="r${row}" gap="4">\n${Array.from({ length: perRow }, (__, at) => `    <text name="t${row}x${at}" text="hut ${row} ${at}" />\n`).join('')}  </row>\n`,
 ).join('')}</screen>`;
 
-/** Milliseconds from doing something to the frame after it, of the slowest in twenty. */
-async function slowest(page: Page, run: (index: number) => Promise<void>): Promise<number> {
-  const times: number[] = [];
+/** What something cost that was done forty times: the slowest in twenty, in milliseconds. */
+interface Cost {
+  /** From doing it to the end of the frame after it, waiting for the frame included. */
+  readonly toPaint: number;
+  /** Scripts, style and layout until then. */
+  readonly work: number;
+}
+
+const slowestOf = (times: readonly number[]): number =>
+  times.toSorted((a, b) => a - b)[Math.floor(times.length * 0.95) - 1]!;
+
+async function costOf(page: Page, run: (index: number) => Promise<void>): Promise<Cost> {
+  const session = await page.context().newCDPSession(page);
+  await session.send('Performance.enable');
+  const worked = async () => {
+    const { metrics } = await session.send('Performance.getMetrics');
+    const parts = ['ScriptDuration', 'LayoutDuration', 'RecalcStyleDuration'];
+    return metrics.reduce((sum, { name, value }) => sum + (parts.includes(name) ? value * 1000 : 0), 0);
+  };
+  const toPaint: number[] = [];
+  const work: number[] = [];
   for (let index = 0; index < runs; index++) {
     await page.evaluate(() => {
       const kept = window as unknown as { took: Promise<number> };
@@ -36,10 +54,15 @@ async function slowest(page: Page, run: (index: number) => Promise<void>): Promi
           window.addEventListener(type, begin, { capture: true, once: true });
       });
     });
+    const before = await worked();
     await run(index);
-    times.push(await page.evaluate(() => (window as unknown as { took: Promise<number> }).took));
+    toPaint.push(await page.evaluate(() => (window as unknown as { took: Promise<number> }).took));
+    work.push((await worked()) - before);
+    // Whatever follows at leisure belongs to nobody's waiting.
+    await page.waitForTimeout(60);
   }
-  return times.toSorted((a, b) => a - b)[Math.floor(runs * 0.95) - 1]!;
+  await session.detach();
+  return { toPaint: slowestOf(toPaint), work: slowestOf(work) };
 }
 
 /** Milliseconds of an empty frame on this machine, which all figures contain. */
@@ -85,18 +108,30 @@ export async function feel(): Promise<Measured[]> {
       await page.keyboard.press('ArrowLeft');
       await page.keyboard.press('ArrowLeft');
       await page.keyboard.press('ArrowLeft');
-      return slowest(page, () => page.keyboard.press('a'));
+      return costOf(page, () => page.keyboard.press('a'));
     })();
     await page.getByRole('button', { name: 'Close the drawer' }).click();
-    const hover = await slowest(page, (index) => page.mouse.move(...at(index)));
+    // Checks and widths of what was typed are worked out beside, on the machine's other core.
+    await page.waitForTimeout(6000);
+    const hover = await costOf(page, (index) => page.mouse.move(...at(index)));
     await page.getByRole('treeitem', { name: 't3x3', exact: true }).click();
-    const select = await slowest(page, () => page.keyboard.press('ArrowDown'));
-    const against = (ms: number) => `${ms} ms above an empty frame`;
-    const ratio = (may: number, took: number) => Number((may / Math.max(0.1, took - frame)).toFixed(2));
+    const select = await costOf(page, () => page.keyboard.press('ArrowDown'));
+    const ratio = (may: number, took: number) => Number((may / Math.max(0.1, took)).toFixed(2));
+    const work = (ms: number) => `${ms} ms of scripts and layout`;
     return [
-      { name: 'hovering, 992 controls, three bays', against: against(16), ratio: ratio(16, hover), aim: 1 },
-      { name: 'selecting by key', against: against(8), ratio: ratio(8, select), aim: 1 },
-      { name: 'typing in the source', against: against(50), ratio: ratio(50, typed), aim: 1 },
+      {
+        name: 'hovering, 992 controls, three bays',
+        against: work(16),
+        ratio: ratio(16, hover.work),
+        aim: 1,
+      },
+      { name: 'selecting by key', against: work(8), ratio: ratio(8, select.work), aim: 1 },
+      {
+        name: 'typing in the source, to the letter painted',
+        against: '50 ms above an empty frame',
+        ratio: ratio(50, typed.toPaint - frame),
+        aim: 1,
+      },
     ];
   } finally {
     await bench.stop();

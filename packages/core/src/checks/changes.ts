@@ -6,7 +6,7 @@ import { type Control, inForce, type Project } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import type { ViewBoxes } from '../layout/view-boxes.ts';
 import { applySteps, type Step } from '../steps/step.ts';
-import type { CheckOptions, Gather, Gathered } from './check.ts';
+import type { CheckOptions, CheckStep, Gather, Gathered } from './check.ts';
 import type { Finding, Where } from './finding.ts';
 
 /** A change: an attribute with a band or an orientation in front. */
@@ -100,7 +100,7 @@ export function* changeFindings(
   options: CheckOptions,
   wrong: ReadonlyMap<string, Gathered>,
   gather: Gather,
-): Generator<number, Finding[], void> {
+): Generator<CheckStep, Finding[], void> {
   const names = effectiveNames(screen);
   const found: Finding[] = [];
   for (const change of changesOf(project, screen)) {

@@ -4,6 +4,7 @@
  */
 import { walk } from '../document/tree.ts';
 import type { Control, Project } from '../document/types.ts';
+import { ScreenView } from '../layout/screen-layout.ts';
 import { ViewBoxes } from '../layout/view-boxes.ts';
 import { type StretchLayouts, sweepLayouts } from '../sweep/sweep.ts';
 import type { Shaper } from '../text/shaper.ts';
@@ -12,7 +13,7 @@ import { type CheckName, type Finding, findingKey, type Severity, type Where } f
 import { fixesOf } from './fixes.ts';
 import { acrossHeight, uprightHeight } from './heights.ts';
 import { ignoredOf } from './ignored.ts';
-import { type Measure, measuresOf } from './measures.ts';
+import { type Measure, Measuring } from './measures.ts';
 import { sentenceOf } from './sentences.ts';
 import { type Interval, united, wrongOn } from './stretches.ts';
 
@@ -25,6 +26,9 @@ export interface CheckOptions {
 }
 
 export const usualCheck: CheckOptions = { from: 280, to: 1920, textScales: [1, 2] };
+
+/** What was done: a stretch of widths was measured, or a way to mend a finding was sought. */
+export type CheckStep = 'stretch' | 'finding';
 
 /** Something wrong, while it is being gathered. */
 export interface Gathered {
@@ -43,7 +47,7 @@ export const boxesToCheck = (shaper: Shaper): ViewBoxes => new ViewBoxes(shaper,
  * Checks a screen.
  *
  * @param boxes what is known from the last check of the same screen: only what has changed since is laid out again.
- * @returns what was found, in order of severity and tree; a step for each stretch, so that it can be left off.
+ * @returns what was found, in order of severity and tree; after each step it can be left off.
  */
 export function* checkScreen(
   shaper: Shaper,
@@ -51,16 +55,18 @@ export function* checkScreen(
   screen: Control,
   options: CheckOptions = usualCheck,
   boxes: ViewBoxes = boxesToCheck(shaper),
-): Generator<number, readonly Finding[], void> {
+): Generator<CheckStep, readonly Finding[], void> {
   const gathered = yield* gather(boxes, project, screen, options);
   const found: Finding[] = [];
+  const view = new ScreenView(shaper);
   for (const entry of gathered.values()) {
     const finding = { ...entry, attribute: undefined };
     found.push({
       ...finding,
       sentence: sentenceOf(screen, finding),
-      fixes: fixesOf(shaper, project, screen, finding),
+      fixes: fixesOf(view, project, screen, finding),
     });
+    yield 'finding';
   }
   found.push(...(yield* changeFindings(boxes, project, screen, options, gathered, gather)));
   const order = [...walk(screen)].map(({ id }) => id);
@@ -99,7 +105,7 @@ function* gather(
   project: Project,
   screen: Control,
   { from, to, textScales = [1, 2], rightToLeft = false }: CheckOptions,
-): Generator<number, Map<string, Gathered>, void> {
+): Generator<CheckStep, Map<string, Gathered>, void> {
   const gathered = new Map<string, Gathered>();
   const controls = new Map([...walk(screen)].map((control) => [control.id, control]));
   const touch = touchBelow(project);
@@ -119,11 +125,15 @@ function* gather(
       for (const stretch of swept) {
         // Stretches end where bands begin, and with them where fingers are no longer counted on.
         const looking = { touch: stretch.to < touch, controls };
-        const starts = measuresOf(stretch.start, looking);
-        const ends = stretch.end === stretch.start ? starts : measuresOf(stretch.end, looking);
-        for (const [index, start] of starts.entries())
-          take(gathered, start, ends[index] ?? start, stretch, { textScale, orientation });
-        yield stretch.to;
+        const starts = new Measuring(stretch.start, looking, stretch.end);
+        const ends = new Measuring(stretch.end, looking, stretch.start);
+        for (let box = 0; box < stretch.start.boxes.length; box++) {
+          const before = starts.of(box);
+          const after = before.length === 0 || stretch.end === stretch.start ? before : ends.of(box);
+          for (const [index, start] of before.entries())
+            take(gathered, start, after[index] ?? start, stretch, { textScale, orientation });
+        }
+        yield 'stretch';
       }
     }
   for (const [key, entry] of gathered) {

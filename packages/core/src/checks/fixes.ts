@@ -4,9 +4,8 @@ import { effectiveNames } from '../document/names.ts';
 import { locate, walk } from '../document/tree.ts';
 import { type Control, inForce, type Project } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
-import { ScreenView } from '../layout/screen-layout.ts';
+import type { ScreenView } from '../layout/screen-layout.ts';
 import { applySteps, type Step } from '../steps/step.ts';
-import type { Shaper } from '../text/shaper.ts';
 import type { Fix } from '../why/explanation.ts';
 import type { Finding } from './finding.ts';
 import { acrossHeight, uprightHeight } from './heights.ts';
@@ -14,11 +13,14 @@ import { isWrong, measuresOf } from './measures.ts';
 
 type Sought = Pick<Finding, 'check' | 'severity' | 'control' | 'other' | 'where'>;
 
-/** @returns those that mend it, at most three. */
-export function fixesOf(shaper: Shaper, project: Project, screen: Control, finding: Sought): Fix[] {
+/**
+ * @param view lays out what is tried; the same one for all findings of a screen, so that little is laid out anew.
+ * @returns those that mend it, at most three.
+ */
+export function fixesOf(view: ScreenView, project: Project, screen: Control, finding: Sought): Fix[] {
   const found = locate(project, finding.control);
   if (!found?.parent) return [];
-  const mends = triedBy(shaper, screen, finding);
+  const mends = triedBy(view, screen, found.parent, finding);
   return proposals(project, screen, found.control, found.parent, finding)
     .filter(({ steps }) => {
       const applied = applySteps(project, steps);
@@ -28,17 +30,22 @@ export function fixesOf(shaper: Shaper, project: Project, screen: Control, findi
 }
 
 /** Tells whether a finding is gone from a project, at the middle of where it was. */
-function triedBy(shaper: Shaper, screen: Control, { check, severity, control, other, where }: Sought) {
+function triedBy(
+  view: ScreenView,
+  screen: Control,
+  parent: Control,
+  { check, severity, control, other, where }: Sought,
+) {
   const { from, to, textScale, orientation } = where[0]!;
+  const only = new Set([control, parent.id]);
   const height = orientation === 'portrait' ? uprightHeight : acrossHeight;
-  const view = new ScreenView(shaper);
   return (project: Project): boolean => {
     const now = project.screens.find(({ id }) => id === screen.id);
     if (!now) return false;
     const controls = new Map([...walk(now)].map((each) => [each.id, each]));
     return [from, (from + to) / 2, to].every((width) => {
       const layout = view.layOut(project, now, { width, height, textScale });
-      return !measuresOf(layout, { touch: severity === 'advice', controls }).some(
+      return !measuresOf(layout, { touch: severity === 'advice', controls, only }).some(
         (measure) =>
           measure.check === check &&
           measure.severity === severity &&

@@ -27,6 +27,8 @@ export interface Looking {
   /** Whether fingers press here. */
   readonly touch: boolean;
   readonly controls: ReadonlyMap<string, Control>;
+  /** Ids of the controls that are asked about; absent: all. What overlaps is asked of what it stands in. */
+  readonly only?: ReadonlySet<string>;
 }
 
 /** How far something may stand out unnoticed, CSS px; rounding to 64ths included. */
@@ -43,38 +45,87 @@ const pressed = new Set(['button', 'iconButton', 'menuButton', 'link', 'checkbox
 
 /** All measures of a layout; the same ones in the same order wherever its boxes are the same. */
 export function measuresOf(layout: ScreenLayout, looking: Looking): Measure[] {
-  const found: Measure[] = [];
-  const children = new Map<number, number[]>();
-  layout.boxes.forEach(({ parent }, index) => {
-    if (parent >= 0) children.set(parent, [...(children.get(parent) ?? []), index]);
-  });
-  /** Boxes whose ancestors scroll across: they may lie outside of the screen. */
-  const scrolls = layout.boxes.map(() => ({ across: false, down: false }));
-  layout.boxes.forEach((box, index) => {
-    const around = box.parent < 0 ? undefined : layout.boxes[box.parent]!;
-    const above = box.parent < 0 ? { across: false, down: false } : scrolls[box.parent]!;
-    const content = around?.box.content;
-    const axis = content?.type === 'scroll' ? content.axis : undefined;
-    scrolls[index] = {
-      across: above.across || axis === 'horizontal' || axis === 'both',
-      down: above.down || axis === 'vertical' || axis === 'both',
-    };
-  });
-  // Repeated items are like each other: one finding each would say the same again and again.
-  const first = (box: ScreenBox) => box.control !== undefined && box.items.every((item) => item === 0);
-  layout.boxes.forEach((box, index) => {
+  const measuring = new Measuring(layout, looking);
+  return layout.boxes.flatMap((_, index) => measuring.of(index));
+}
+
+/** Measures a layout box by box. */
+export class Measuring {
+  private readonly children = new Map<number, number[]>();
+  /** Of each box: whether its ancestors scroll across, so that it may lie outside of the screen. */
+  private readonly scrolls: readonly boolean[];
+
+  /**
+   * @param layout what is measured.
+   * @param otherEnd the layout at the other end of the stretch; it decides, too, which boxes may come together.
+   */
+  constructor(
+    private readonly layout: ScreenLayout,
+    private readonly looking: Looking,
+    private readonly otherEnd = layout,
+  ) {
+    const scrolls: boolean[] = [];
+    for (const [index, { parent }] of layout.boxes.entries()) {
+      const around = layout.boxes[parent];
+      if (!around) {
+        scrolls.push(false);
+        continue;
+      }
+      const siblings = this.children.get(parent);
+      if (siblings) siblings.push(index);
+      else this.children.set(parent, [index]);
+      const { content } = around.box;
+      scrolls.push(scrolls[parent]! || (content.type === 'scroll' && content.axis !== 'vertical'));
+    }
+    this.scrolls = scrolls;
+  }
+
+  /** Measures of one box, by its index. */
+  of(index: number): Measure[] {
+    const { layout, looking } = this;
+    const box = layout.boxes[index]!;
+    const found: Measure[] = [];
+    if (looking.only && !looking.only.has(ownerOf(layout, box).control ?? '')) return found;
     words(found, layout, box);
-    if (!first(box)) return;
-    const control = looking.controls.get(box.control!);
-    if (!control) return;
+    // Repeated items are like each other: one finding each would say the same again and again.
+    if (box.control === undefined || box.items.some((item) => item !== 0)) return found;
+    const control = looking.controls.get(box.control);
+    if (!control) return found;
     if (box.parent >= 0) {
-      outside(found, layout, box, scrolls[index]!.across);
-      beyond(found, layout, box, control, scrolls[index]!.across);
+      outside(found, layout, box, this.scrolls[index]!);
+      beyond(found, layout, box, control, this.scrolls[index]!);
     }
     target(found, box, control, looking);
-    overlaps(found, layout, box, control, children.get(index) ?? [], looking);
-  });
-  return found;
+    if (control.kind !== 'layers' && kindOf(control).container)
+      for (const [one, other] of this.near(this.children.get(index) ?? []))
+        overlap(found, box, layout.boxes[one]!, layout.boxes[other]!, looking);
+    return found;
+  }
+
+  /** Pairs of boxes that may lie over each other at one end of the stretch, or on the way from one to the other. */
+  private near(indices: readonly number[]): [number, number][] {
+    const reach = indices.flatMap((index) => {
+      const [a, b] = [this.layout.boxes[index]!, this.otherEnd.boxes[index]!];
+      if (a.control === undefined) return [];
+      return {
+        index,
+        left: Math.min(a.x, b.x),
+        right: Math.max(a.x + a.width, b.x + b.width),
+        top: Math.min(a.y, b.y),
+        bottom: Math.max(a.y + a.height, b.y + b.height),
+      };
+    });
+    const pairs: [number, number][] = [];
+    const sorted = reach.toSorted((a, b) => a.top - b.top || a.index - b.index);
+    for (const [at, one] of sorted.entries())
+      for (let next = at + 1; next < sorted.length; next++) {
+        const other = sorted[next]!;
+        if (other.top >= one.bottom) break;
+        if (other.left < one.right && one.left < other.right)
+          pairs.push(one.index < other.index ? [one.index, other.index] : [other.index, one.index]);
+      }
+    return pairs;
+  }
 }
 
 /** What is nowhere larger than nothing cannot be seen. */
@@ -188,54 +239,45 @@ function target(found: Measure[], box: ScreenBox, control: Control, { touch }: L
   }
 }
 
-/** Children over each other: what layers are for, and what says so itself, is meant. */
-function overlaps(
+/** One child over another: what says so itself is meant. */
+function overlap(
   found: Measure[],
-  layout: ScreenLayout,
   container: ScreenBox,
-  control: Control,
-  children: readonly number[],
+  a: ScreenBox,
+  b: ScreenBox,
   { controls }: Looking,
 ): void {
-  if (control.kind === 'layers' || !kindOf(control).container) return;
-  const boxes = children.map((index) => layout.boxes[index]!);
-  const shown = boxes.filter((box) => box.control !== undefined);
   const explicit = (box: ScreenBox) => {
     const props = controls.get(box.control!)?.props ?? {};
-    const { margin } = box.box.style;
+    const { top, end, bottom, start } = box.box.style.margin;
     return (
-      [margin.top, margin.end, margin.bottom, margin.start].some((side) => side < 0) ||
+      Math.min(top, end, bottom, start) < 0 ||
       (inForce(props.col) !== undefined && inForce(props.row) !== undefined)
     );
   };
-  const onBoard = container.box.content.type === 'pinboard';
-  for (const [index, a] of shown.entries())
-    for (const b of shown.slice(index + 1)) {
-      if (a.control === b.control || explicit(a) || explicit(b)) continue;
-      const all = [
-        a.x + a.width - b.x - leeway,
-        b.x + b.width - a.x - leeway,
-        a.y + a.height - b.y - leeway,
-        b.y + b.height - a.y - leeway,
-      ];
-      const sized = [...thereIs(a), ...thereIs(b)];
-      const holds = (outer: ScreenBox, inner: ScreenBox) => [
-        inner.x - outer.x + 1 / 64,
-        outer.x + outer.width - inner.x - inner.width + 1 / 64,
-        inner.y - outer.y + 1 / 64,
-        outer.y + outer.height - inner.y - inner.height + 1 / 64,
-      ];
-      found.push({
-        check: 'overlap',
-        severity: 'error',
-        control: b.control!,
-        other: a.control,
-        all: [...all, ...sized],
-        // On a pinboard a later one that lies wholly on another is put there: a badge on a card.
-        ...(onBoard ? { unlessAll: holds(a, b) } : {}),
-        amount: Math.min(...all) + leeway,
-      });
-    }
+  if (a.control === b.control || explicit(a) || explicit(b)) return;
+  const all = [
+    a.x + a.width - b.x - leeway,
+    b.x + b.width - a.x - leeway,
+    a.y + a.height - b.y - leeway,
+    b.y + b.height - a.y - leeway,
+  ];
+  const holds = (outer: ScreenBox, inner: ScreenBox) => [
+    inner.x - outer.x + 1 / 64,
+    outer.x + outer.width - inner.x - inner.width + 1 / 64,
+    inner.y - outer.y + 1 / 64,
+    outer.y + outer.height - inner.y - inner.height + 1 / 64,
+  ];
+  found.push({
+    check: 'overlap',
+    severity: 'error',
+    control: b.control!,
+    other: a.control,
+    all: [...all, ...thereIs(a), ...thereIs(b)],
+    // On a pinboard a later one that lies wholly on another is put there: a badge on a card.
+    ...(container.box.content.type === 'pinboard' ? { unlessAll: holds(a, b) } : {}),
+    amount: Math.min(...all) + leeway,
+  });
 }
 
 /** Whether a measure says that something is wrong. */

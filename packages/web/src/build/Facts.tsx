@@ -49,12 +49,13 @@ export function Facts() {
           controls={many as unknown as readonly [Control, ...Control[]]}
         />
       ) : (
-        <ControlFacts key={control.id} control={control} />
+        <ControlFacts control={control} />
       )}
     </aside>
   );
 }
 
+/** Fields hold nothing themselves, so they stay and show the next control; where they do, they are made anew. */
 function ControlFacts({ control }: { control: Control }) {
   const { project } = useEditorState('project');
   const found = locate(project, control.id);
@@ -69,7 +70,7 @@ function ControlFacts({ control }: { control: Control }) {
           <span className="ml-auto truncate">in {effectiveNames(found.screen).get(found.parent.id)}</span>
         )}
       </div>
-      <NameField control={control} name={name} />
+      <NameField key={control.id} control={control} name={name} />
       {found.parent && <ArrangeStrip />}
       {groupWords.map(([group, words]) => {
         const properties = kind.properties.filter(
@@ -243,7 +244,7 @@ function PropertyRow({ control, property, name }: { control: Control; property: 
   return (
     <>
       {property.type.name === 'picture' ? (
-        <PictureField control={control} property={property} name={name} />
+        <PictureField key={control.id} control={control} property={property} name={name} />
       ) : (
         inForce(control.props[`${property.name}.bind`]) === undefined && (
           <PropertyField controls={[control]} property={property} name={name} />

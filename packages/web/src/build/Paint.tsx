@@ -15,18 +15,74 @@ export const Paint = memo(function Paint({ layout, pictureAddress, cut = 'parts'
   const windows = windowsOf(layout, cut);
   return (
     <>
-      {layout.boxes.map((box, index) => (
-        <PaintedBox
-          clip={clipOf(box, windows[index])}
-          key={box.control === undefined ? `part ${index}` : `${box.control} ${box.items.join()}`}
-          box={box}
-          opacity={opacityOf(layout, box)}
+      {groupsOf(layout).map(([from, to], index) => (
+        <PaintedGroup
+          // biome-ignore lint/suspicious/noArrayIndexKey: a group is nothing but its place among the others.
+          key={index}
+          from={from}
+          boxes={layout.boxes.slice(from, to).map((box, at) => ({
+            box,
+            clip: clipOf(box, windows[from + at]),
+            opacity: opacityOf(layout, box),
+          }))}
           pictureAddress={pictureAddress}
         />
       ))}
     </>
   );
 });
+
+/** How many boxes are painted as one group, up to the end of the control that the last one belongs to. */
+const groupSize = 48;
+
+/** Cuts the boxes of a layout into stretches: of a change only those are looked at in which something moved. */
+function groupsOf({ boxes }: ScreenLayout): [from: number, to: number][] {
+  const groups: [number, number][] = [];
+  let from = 0;
+  for (let index = 1; index <= boxes.length; index++) {
+    const box = boxes[index];
+    if (box && (box.control === undefined || index - from < groupSize)) continue;
+    groups.push([from, index]);
+    from = index;
+  }
+  return groups;
+}
+
+/** A box with what its surroundings do to it. */
+interface Painted {
+  readonly box: ScreenBox;
+  readonly clip: string | undefined;
+  readonly opacity: number;
+}
+
+interface PaintedGroupProps extends Pick<PaintProps, 'pictureAddress'> {
+  /** Index of the first box. */
+  readonly from: number;
+  readonly boxes: readonly Painted[];
+}
+
+const PaintedGroup = memo(
+  function PaintedGroup({ from, boxes, pictureAddress }: PaintedGroupProps) {
+    return (
+      <>
+        {boxes.map(({ box, clip, opacity }, index) => (
+          <PaintedBox
+            key={box.control === undefined ? `part ${from + index}` : `${box.control} ${box.items.join()}`}
+            box={box}
+            clip={clip}
+            opacity={opacity}
+            pictureAddress={pictureAddress}
+          />
+        ))}
+      </>
+    );
+  },
+  (a, b) =>
+    a.from === b.from &&
+    a.pictureAddress === b.pictureAddress &&
+    a.boxes.length === b.boxes.length &&
+    a.boxes.every((painted, index) => paintsAlike(painted, b.boxes[index]!)),
+);
 
 /** A control's opacity holds for the parts inside it too. */
 function opacityOf(layout: ScreenLayout, box: ScreenBox): number {
@@ -40,14 +96,8 @@ function opacityOf(layout: ScreenLayout, box: ScreenBox): number {
   return opacity;
 }
 
-interface PaintedBoxProps extends Pick<PaintProps, 'pictureAddress'> {
-  readonly clip: string | undefined;
-  readonly box: ScreenBox;
-  readonly opacity: number;
-}
-
 /** Whether two layouts paint a box the same: its words and its look are kept as long as nothing in them changes. */
-const paintsAlike = (a: PaintedBoxProps, b: PaintedBoxProps): boolean =>
+const paintsAlike = (a: Painted, b: Painted): boolean =>
   a.box.box === b.box.box &&
   a.box.lines === b.box.lines &&
   a.box.look === b.box.look &&
@@ -56,101 +106,103 @@ const paintsAlike = (a: PaintedBoxProps, b: PaintedBoxProps): boolean =>
   a.box.width === b.box.width &&
   a.box.height === b.box.height &&
   a.opacity === b.opacity &&
-  a.clip === b.clip &&
-  a.pictureAddress === b.pictureAddress;
+  a.clip === b.clip;
 
-const PaintedBox = memo(function PaintedBox({ box, clip, opacity, pictureAddress }: PaintedBoxProps) {
-  const { look, lines } = box;
-  const { border, padding } = box.box.style;
-  const style: CSSProperties = {
-    position: 'absolute',
-    left: box.x,
-    top: box.y,
-    width: box.width,
-    height: box.height,
-    boxSizing: 'border-box',
-    background: look.background,
-    borderRadius: look.corner,
-    borderStyle: 'solid',
-    borderColor: look.borderColour ?? 'transparent',
-    boxShadow: look.ring && `inset 0 0 0 1px ${look.ring}`,
-    borderWidth: `${border.top}px ${border.end}px ${border.bottom}px ${border.start}px`,
-    opacity,
-    clipPath: clip,
-  };
-  const text = look.text;
-  const font: CSSProperties = text
-    ? {
-        position: 'absolute',
-        fontFamily: `"${text.family}"`,
-        fontWeight: text.weight,
-        fontSize: text.size,
-        color: look.colour,
-        whiteSpace: 'pre',
-        fontStyle: text.italic ? 'italic' : undefined,
-        letterSpacing: text.letterSpacing || undefined,
-        textDecoration: look.underline ? 'underline' : undefined,
-      }
-    : {};
-  const content = box.box.content;
-  const height = content.type === 'text' ? content.paragraphs.lineHeight : 0;
-  const room = box.width - padding.start - padding.end - border.start - border.end;
-  const shift = (width: number) =>
-    text?.align === 'end' ? room - width : text?.align === 'center' ? (room - width) / 2 : 0;
-  const address = look.picture === undefined ? undefined : pictureAddress(look.picture);
-  return (
-    <div style={style}>
-      {look.picture !== undefined &&
-        (address ? (
-          <img
-            src={address}
-            alt=""
-            draggable={false}
+const PaintedBox = memo(
+  function PaintedBox({ box, clip, opacity, pictureAddress }: Painted & Pick<PaintProps, 'pictureAddress'>) {
+    const { look, lines } = box;
+    const { border, padding } = box.box.style;
+    const style: CSSProperties = {
+      position: 'absolute',
+      left: box.x,
+      top: box.y,
+      width: box.width,
+      height: box.height,
+      boxSizing: 'border-box',
+      background: look.background,
+      borderRadius: look.corner,
+      borderStyle: 'solid',
+      borderColor: look.borderColour ?? 'transparent',
+      boxShadow: look.ring && `inset 0 0 0 1px ${look.ring}`,
+      borderWidth: `${border.top}px ${border.end}px ${border.bottom}px ${border.start}px`,
+      opacity,
+      clipPath: clip,
+    };
+    const text = look.text;
+    const font: CSSProperties = text
+      ? {
+          position: 'absolute',
+          fontFamily: `"${text.family}"`,
+          fontWeight: text.weight,
+          fontSize: text.size,
+          color: look.colour,
+          whiteSpace: 'pre',
+          fontStyle: text.italic ? 'italic' : undefined,
+          letterSpacing: text.letterSpacing || undefined,
+          textDecoration: look.underline ? 'underline' : undefined,
+        }
+      : {};
+    const content = box.box.content;
+    const height = content.type === 'text' ? content.paragraphs.lineHeight : 0;
+    const room = box.width - padding.start - padding.end - border.start - border.end;
+    const shift = (width: number) =>
+      text?.align === 'end' ? room - width : text?.align === 'center' ? (room - width) / 2 : 0;
+    const address = look.picture === undefined ? undefined : pictureAddress(look.picture);
+    return (
+      <div style={style}>
+        {look.picture !== undefined &&
+          (address ? (
+            <img
+              src={address}
+              alt=""
+              draggable={false}
+              style={{
+                width: '100%',
+                height: '100%',
+                objectFit: look.pictureFit,
+                objectPosition: look.pictureFocus?.map((part) => `${part}%`).join(' '),
+                display: 'block',
+              }}
+            />
+          ) : (
+            <MissingPicture />
+          ))}
+        {look.drawing && <Drawn drawing={look.drawing} colour={look.colour} />}
+        {look.gauge && <GaugeLine gauge={look.gauge} />}
+        {lines.map((line, index) => (
+          <span
+            // biome-ignore lint/suspicious/noArrayIndexKey: lines have nothing else to tell them apart.
+            key={index}
             style={{
-              width: '100%',
-              height: '100%',
-              objectFit: look.pictureFit,
-              objectPosition: look.pictureFocus?.map((part) => `${part}%`).join(' '),
-              display: 'block',
+              ...font,
+              left: padding.start + Math.max(0, shift(line.width)),
+              top: padding.top + index * height,
+              lineHeight: `${height}px`,
             }}
-          />
-        ) : (
-          <MissingPicture />
+          >
+            {line.text}
+          </span>
         ))}
-      {look.drawing && <Drawn drawing={look.drawing} colour={look.colour} />}
-      {look.gauge && <GaugeLine gauge={look.gauge} />}
-      {lines.map((line, index) => (
-        <span
-          // biome-ignore lint/suspicious/noArrayIndexKey: lines have nothing else to tell them apart.
-          key={index}
-          style={{
-            ...font,
-            left: padding.start + Math.max(0, shift(line.width)),
-            top: padding.top + index * height,
-            lineHeight: `${height}px`,
-          }}
-        >
-          {line.text}
-        </span>
-      ))}
-      {look.inner && (
-        <span
-          style={{
-            ...font,
-            inset: 0,
-            padding: `0 ${look.inner.padding}px`,
-            display: 'flex',
-            alignItems: look.inner.top === undefined ? 'center' : 'start',
-            paddingTop: look.inner.top,
-            overflow: 'hidden',
-          }}
-        >
-          {look.inner.text}
-        </span>
-      )}
-    </div>
-  );
-}, paintsAlike);
+        {look.inner && (
+          <span
+            style={{
+              ...font,
+              inset: 0,
+              padding: `0 ${look.inner.padding}px`,
+              display: 'flex',
+              alignItems: look.inner.top === undefined ? 'center' : 'start',
+              paddingTop: look.inner.top,
+              overflow: 'hidden',
+            }}
+          >
+            {look.inner.text}
+          </span>
+        )}
+      </div>
+    );
+  },
+  (a, b) => a.pictureAddress === b.pictureAddress && paintsAlike(a, b),
+);
 
 /** Lines and shapes, stretched to the box, in its middle, or at its end. */
 function Drawn({ drawing, colour }: { drawing: Drawing; colour: string | undefined }) {

@@ -35,6 +35,8 @@ class SourceEditor {
   private last = 0;
   /** The text or the selection is being set from outside. */
   private quiet = false;
+  /** Something was typed that the document does not have yet. */
+  private behind = false;
 
   constructor(
     parent: HTMLElement,
@@ -63,9 +65,10 @@ class SourceEditor {
             indentWithTab,
           ]),
           EditorView.contentAttributes.of({ 'aria-label': 'Source' }),
+          EditorView.domEventHandlers({ blur: () => this.take() }),
           EditorView.updateListener.of((update) => {
             if (this.quiet) return;
-            if (update.docChanged) this.typed();
+            if (update.docChanged) this.takeSoon();
             else if (update.selectionSet) this.selected();
           }),
         ],
@@ -77,8 +80,21 @@ class SourceEditor {
     return this.editor.state.project.screens.find(({ id }) => id === this.screenId);
   }
 
+  /** Takes what was typed once it is painted: on a large screen that takes longer than a letter may. */
+  private takeSoon(): void {
+    if (this.behind) return;
+    this.behind = true;
+    requestAnimationFrame(() => {
+      const { port1, port2 } = new MessageChannel();
+      port1.onmessage = () => this.take();
+      port2.postMessage(undefined);
+    });
+  }
+
   /** Takes what was typed into the document, as far as it can be read. */
-  private typed(): void {
+  private take(): void {
+    if (!this.behind) return;
+    this.behind = false;
     const { project } = this.editor.state;
     // One random beginning for all: most of what is read pairs up with what is there and keeps its own id.
     const beginning = newId();
@@ -109,6 +125,7 @@ class SourceEditor {
 
   /** Selects the control that the cursor is in. */
   private selected(): void {
+    if (this.behind) return;
     const index = elementAt(
       elementSpans(this.view.state.doc.toString()),
       this.view.state.selection.main.head,
@@ -120,6 +137,7 @@ class SourceEditor {
 
   /** Follows the document and its selection, where they changed elsewhere. */
   follow(): void {
+    this.take();
     const { screen } = this;
     if (!screen) return;
     this.quiet = true;
@@ -165,12 +183,14 @@ class SourceEditor {
 
   /** Puts the text into its canonical form. */
   tidy(): void {
+    this.take();
     this.quiet = true;
     this.show(printScreen(this.said, this.editor.state.project.bands));
     this.quiet = false;
   }
 
   close(): void {
+    this.take();
     this.view.destroy();
   }
 }

@@ -3,16 +3,16 @@
 import { useDraggable } from '@dnd-kit/core';
 import type { Kind } from '@hovrin/core';
 import { ChevronDown, ChevronRight } from 'lucide-react';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { placeNew } from '../editor/commands/index.ts';
-import { useEditorState, useWorkplace } from '../editor/context.tsx';
+import { useWorkplace } from '../editor/context.tsx';
 import { keyWords } from '../editor/keys.ts';
 import { placeAtSelection } from '../editor/places.ts';
 import { useBenchView } from './benchView.ts';
 import { KindIcon } from './kindIcons.tsx';
 import { groups, groupWords, placeable } from './Picker.tsx';
 
-export function Tray() {
+export const Tray = memo(function Tray() {
   const [open, setOpen] = useState(localStorage.getItem('hovrin.tray') !== 'closed');
   const [group, setGroup] = useState<Kind['group']>(
     groups.find((each) => each === localStorage.getItem('hovrin.tray.group')) ?? 'arrange',
@@ -66,17 +66,15 @@ export function Tray() {
       )}
     </section>
   );
-}
+});
 
 function TrayPart({ kind }: { kind: Kind }) {
   const { editor } = useWorkplace();
-  const state = useEditorState();
   const { drawing, setDrawing } = useBenchView();
   const { setNodeRef, listeners } = useDraggable({
     id: `part ${kind.name}`,
     data: { from: 'tray', kind: kind.name },
   });
-  const place = placeAtSelection(state);
   return (
     <button
       ref={setNodeRef}
@@ -87,7 +85,10 @@ function TrayPart({ kind }: { kind: Kind }) {
       className="flex h-7 aria-pressed:border-saffron aria-pressed:bg-saffron/25 touch-none items-center gap-1.5 rounded-md border border-rule bg-sheet px-1.5 text-left text-[12.5px] hover:border-quiet"
       onClick={(event) => {
         if (event.shiftKey) setDrawing(drawing === kind.name ? undefined : kind.name);
-        else if (place) placeNew(editor, kind.name, place);
+        else {
+          const place = placeAtSelection(editor.state);
+          if (place) placeNew(editor, kind.name, place);
+        }
       }}
     >
       <KindIcon kind={kind.name} size={13} />

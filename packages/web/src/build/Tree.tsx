@@ -1,14 +1,7 @@
 /** The tree: screens on top, then everything on the screen, names first. */
 
 import { useDraggable } from '@dnd-kit/core';
-import {
-  attributeProblems,
-  type Control,
-  effectiveNames,
-  hasExpression,
-  inForce,
-  type Project,
-} from '@hovrin/core';
+import { attributeProblems, type Control, effectiveNames, hasExpression, inForce } from '@hovrin/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { ChevronDown, ChevronRight, Lock, MoreHorizontal, Plus } from 'lucide-react';
 import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
@@ -165,7 +158,9 @@ export function Tree({ screen }: { screen: Control }) {
     count: rows.length,
     getScrollElement: () => list.current,
     estimateSize: () => rowHeight,
-    overscan: 60,
+    overscan: 40,
+    // Scrolling follows a selection, which must not wait for it.
+    useFlushSync: false,
     getItemKey: (index) => rows[index]!.control.id,
   });
   const at = rows.findIndex(({ control }) => control.id === selected);
@@ -233,7 +228,7 @@ export function Tree({ screen }: { screen: Control }) {
                 top={start}
                 place={place}
                 of={of}
-                project={project}
+                invalid={attributeProblems(project, control).length > 0}
                 selected={selection.includes(control.id)}
                 open={!closed.has(control.id)}
                 onToggle={onToggle}
@@ -275,7 +270,8 @@ function rowsOf(screen: Control, closed: ReadonlySet<string>, shown?: ReadonlySe
 }
 
 interface TreeRowProps extends Row {
-  readonly project: Project;
+  /** Has a value that is not valid. */
+  readonly invalid: boolean;
   readonly name: string;
   /** From the top of the tree, px. */
   readonly top: number;
@@ -293,7 +289,7 @@ const TreeRow = memo(function TreeRow({
   top,
   place,
   of,
-  project,
+  invalid,
   selected,
   open,
   onToggle,
@@ -354,7 +350,7 @@ const TreeRow = memo(function TreeRow({
       >
         {name}
       </span>
-      <Marks project={project} control={control} />
+      <Marks invalid={invalid} control={control} />
       {!isScreen && (
         <Menu
           label={`More for ${name}`}
@@ -392,7 +388,7 @@ const TreeRow = memo(function TreeRow({
 });
 
 /** What is special about a control: bound, with events, changed from a band, with something that is not valid. */
-function Marks({ project, control }: { project: Project; control: Control }) {
+function Marks({ invalid, control }: { invalid: boolean; control: Control }) {
   const findings = useFindings();
   const entries = Object.entries(control.props);
   const marks = [
@@ -416,7 +412,7 @@ function Marks({ project, control }: { project: Project; control: Control }) {
       className: 'bg-brick rounded-full',
     },
     {
-      on: attributeProblems(project, control).length > 0,
+      on: invalid,
       words: 'Has a value that is not valid',
       className: 'bg-brick',
     },

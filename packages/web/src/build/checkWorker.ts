@@ -1,5 +1,5 @@
 /** Checks a screen at every width beside the interface; a newer request ends the one before it. */
-import type { Finding, Project, ViewBoxes } from '@hovrin/core';
+import type { CheckStep, Finding, Project, ViewBoxes } from '@hovrin/core';
 import { sliced } from './sliced.ts';
 
 export interface CheckRequest {
@@ -21,6 +21,7 @@ let newest = 0;
 /** The document of the last request, and what is known about its boxes: a change costs what it touches. */
 let known: { readonly project: Project; readonly boxes: ViewBoxes } | undefined;
 
+const swept = (steps: readonly CheckStep[]) => steps.filter((step) => step === 'stretch').length;
 const answer = (message: CheckAnswer) => self.postMessage(message);
 
 async function work({ id, project, screen }: CheckRequest): Promise<void> {
@@ -40,11 +41,11 @@ async function work({ id, project, screen }: CheckRequest): Promise<void> {
     checkScreen(shaper, kept, control, usualCheck, known.boxes),
     () => id === newest,
     (parts) => {
-      stretches += parts.length;
+      stretches += swept(parts);
       answer({ id, stretches });
     },
   );
-  if (end) answer({ id, findings: end.result, stretches: stretches + end.parts.length });
+  if (end) answer({ id, findings: end.result, stretches: stretches + swept(end.parts) });
 }
 
 self.onmessage = ({ data }: MessageEvent<CheckRequest>) => {

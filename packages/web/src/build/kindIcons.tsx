@@ -44,6 +44,7 @@ import {
   ToggleLeft,
   Type,
 } from 'lucide-react';
+import { memo } from 'react';
 
 const icons: Readonly<Record<string, LucideIcon>> = {
   screen: PanelTop,
@@ -90,7 +91,7 @@ const icons: Readonly<Record<string, LucideIcon>> = {
   button: SquareMousePointer,
 };
 
-export function KindIcon({ kind, size = 14 }: { kind: string; size?: number }) {
+export const KindIcon = memo(function KindIcon({ kind, size = 14 }: { kind: string; size?: number }) {
   const Icon = icons[kind] ?? PanelTop;
   return <Icon size={size} aria-hidden className="shrink-0 text-quiet" />;
-}
+});

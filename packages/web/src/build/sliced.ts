@@ -1,7 +1,9 @@
 /** Long work in a worker, in slices: a newer request ends the one before it, and what is known goes out in between. */
 
-/** Milliseconds of work between two answers. */
+/** Milliseconds of work after which a newer request can come in. */
 const slice = 24;
+/** Milliseconds between two answers: each costs the interface a frame. */
+const pace = 250;
 
 /**
  * Runs a generator to its end.
@@ -17,13 +19,17 @@ export async function sliced<Part, Result>(
 ): Promise<{ readonly parts: readonly Part[]; readonly result: Result } | undefined> {
   let parts: Part[] = [];
   let begun = performance.now();
+  let told = begun;
   for (;;) {
     const next = run.next();
     if (next.done) return { parts, result: next.value };
     parts.push(next.value);
     if (performance.now() - begun < slice) continue;
-    between(parts);
-    parts = [];
+    if (performance.now() - told >= pace) {
+      between(parts);
+      parts = [];
+      told = performance.now();
+    }
     // Lets a newer request come in.
     await new Promise((resume) => setTimeout(resume));
     if (!isNewest()) return undefined;

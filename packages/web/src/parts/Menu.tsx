@@ -1,7 +1,7 @@
 /** A menu behind a button. */
 import { Check } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
-import type { ReactNode } from 'react';
+import { type ButtonHTMLAttributes, cloneElement, type ReactElement, useState } from 'react';
 
 export interface MenuEntry {
   readonly label: string;
@@ -13,18 +13,44 @@ export interface MenuEntry {
   readonly onSelect: () => void;
 }
 
-export function Menu({
-  button,
-  entries,
-  label,
-}: {
-  button: ReactNode;
+interface MenuProps {
+  /** Takes what opens the menu: a button with its own handlers for the pointer and keys. */
+  readonly button: ReactElement<ButtonHTMLAttributes<HTMLButtonElement>>;
   /** A function is asked when the menu opens. */
-  entries: readonly MenuEntry[] | (() => readonly MenuEntry[]);
-  label: string;
-}) {
+  readonly entries: readonly MenuEntry[] | (() => readonly MenuEntry[]);
+  readonly label: string;
+}
+
+/** A screen has hundreds of menus, so each is nothing but its button until somebody goes near it. */
+export function Menu(props: MenuProps) {
+  const [state, setState] = useState<'away' | 'near' | 'open'>('away');
+  if (state !== 'away') return <MadeMenu {...props} openNow={state === 'open'} />;
+  return cloneElement(props.button, {
+    'aria-haspopup': 'menu',
+    'aria-expanded': false,
+    onPointerEnter: () => setState('near'),
+    // Fingers press what they were never near, and a fast press comes before the menu is made.
+    onPointerDown: (event) => {
+      props.button.props.onPointerDown?.(event);
+      if (event.button === 0 && !event.ctrlKey) setState('open');
+    },
+    onKeyDown: (event) => {
+      if (event.key !== 'Enter' && event.key !== ' ' && event.key !== 'ArrowDown') return;
+      event.preventDefault();
+      event.stopPropagation();
+      setState('open');
+    },
+    // As assistive technology presses it, without a pointer or keys.
+    onClick: (event) => {
+      props.button.props.onClick?.(event);
+      setState('open');
+    },
+  });
+}
+
+function MadeMenu({ button, entries, label, openNow }: MenuProps & { readonly openNow: boolean }) {
   return (
-    <DropdownMenu.Root modal={false}>
+    <DropdownMenu.Root modal={false} defaultOpen={openNow}>
       <DropdownMenu.Trigger asChild>{button}</DropdownMenu.Trigger>
       <DropdownMenu.Portal>
         <DropdownMenu.Content
