@@ -98,6 +98,8 @@ it('the application is tried in the dark, on folding and notched screens, with l
   expect(await ground()).toBe('rgb(246, 243, 236)');
   await page.getByLabel('Dark').check();
   await expect.poll(ground).toBe('rgb(26, 32, 29)');
+  await page.getByLabel('Less motion').check();
+  await expect.poll(() => frame('Hand').locator('html[data-motion="less"]').count()).toBe(1);
   await page.getByRole('button', { name: 'Sizes', exact: true }).click();
   await page.getByRole('menuitem', { name: /^Folded/ }).click();
   await frame('Folded').getByText('Before ten').waitFor();

@@ -61,6 +61,10 @@ it.each([
   const drawn = await page.screenshot();
   await page.goto('about:blank');
   expect(await differing(page, shown, drawn)).toBeLessThan(0.004);
+  // As PNG it is drawn without a browser, by another rasteriser.
+  const png = file.replace('.svg', '.png');
+  expect(await run([...words.slice(0, -1), png], () => {}, console.error)).toBe(0);
+  expect(await differing(page, shown, await readFile(png))).toBeLessThan(0.012);
   // Words are words.
   expect(await readFile(file, 'utf8')).toMatch(/<text [^>]*>Tonight<\/text>/);
   await page.close();

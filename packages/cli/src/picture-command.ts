@@ -1,5 +1,5 @@
-/** `hovrin picture`: a screen at a size as an SVG file that needs nothing else. */
-import { readFile, writeFile } from 'node:fs/promises';
+/** `hovrin picture`: a screen at a size as an SVG file that needs nothing else, or as a PNG file. */
+import { readdir, readFile, writeFile } from 'node:fs/promises';
 import { extname, join } from 'node:path';
 import { carriedFonts, fontFilesOf, pictureOf, ScreenView } from '@hovrin/core';
 import { fontFolder, loadFontManifest, loadShaper } from '@hovrin/files';
@@ -25,11 +25,16 @@ export async function pictureCommand(
     size: { type: 'string' },
     screen: { type: 'string' },
     whole: { type: 'boolean' },
+    ratio: { type: 'string' },
     out: { type: 'string' },
   });
   if (positionals.length !== 1 || values.size === undefined)
-    throw new BadInput('A file and a size are needed: `hovrin picture FILE --size 390x844 --out FILE.svg`');
+    throw new BadInput(
+      'A file and a size are needed: `hovrin picture FILE --size 390x844 --out FILE.svg` or `FILE.png`',
+    );
   const size = readSize(values.size);
+  const isPng = values.out !== undefined && extname(values.out).toLowerCase() === '.png';
+  const ratio = readRatio(values.ratio ?? '1');
   const view = { ...size, ...readViewOptions(values) };
   const { assetFolder, ...input } = await readInput(positionals[0]!);
   const project = inLocale(input.project, values.locale);
@@ -58,8 +63,33 @@ export async function pictureCommand(
   });
   if (values.out === undefined) print(svg);
   else
-    await writeFile(values.out, svg).catch(() => {
+    await writeFile(values.out, isPng ? await drawn(svg, ratio) : svg).catch(() => {
       throw new BadInput(`\`${values.out}\` cannot be written.`);
     });
   return 0;
+}
+
+/** Most device px for each CSS px. */
+const greatestRatio = 4;
+
+function readRatio(text: string): number {
+  const ratio = Number(text);
+  if (!(ratio > 0 && ratio <= greatestRatio))
+    throw new BadInput(`\`${text}\` is no ratio; a number up to ${greatestRatio} is meant.`);
+  return ratio;
+}
+
+/** Draws an SVG picture as PNG, with the fonts that ship. */
+async function drawn(svg: string, ratio: number): Promise<Uint8Array> {
+  // Loaded here: no other command needs it, and it is native.
+  const { Resvg } = await import('@resvg/resvg-js');
+  const fontFiles = (await readdir(fontFolder))
+    .filter((file) => file.endsWith('.ttf'))
+    .map((file) => join(fontFolder, file));
+  return new Resvg(svg, {
+    font: { fontFiles, loadSystemFonts: false, defaultFontFamily: 'Hanken Grotesk' },
+    fitTo: { mode: 'zoom', value: ratio },
+  })
+    .render()
+    .asPng();
 }

@@ -41,6 +41,7 @@ export type {
   Property,
   PropertyGroup,
 } from './kinds/kind.ts';
+export * from './layout/folded-screen.ts';
 export type { GridTracks, TrackSpan } from './layout/laid.ts';
 export { Pass, type Topic } from './layout/record.ts';
 export * from './layout/screen-layout.ts';

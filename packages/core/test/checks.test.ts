@@ -72,6 +72,22 @@ describe('a check', () => {
     expect(told(screenOf(inside))).toContain(expected);
   });
 
+  it('finds what a finger cannot press because the hinge lies over it', () => {
+    const hinge = (left: number) =>
+      told(
+        screenOf(
+          `<pinboard name="b" height="300"><iconButton name="i" text="x" icon="plus" left="${left}" top="40" width="48" height="48" /></pinboard>`,
+        ),
+      );
+    expect(hinge(370)).toContain('advice under-hinge i');
+    expect(hinge(330)).not.toContain('advice under-hinge i');
+    expect(hinge(400)).not.toContain('advice under-hinge i');
+    // Long enough on one side.
+    expect(
+      told(screenOf('<button name="wide" text="Save" height="48" width="700" max-width="100%" />')).join(),
+    ).not.toContain('under-hinge');
+  });
+
   it('says on which widths, to the px, and in which conditions', () => {
     const [found] = check(screenOf('<row><column name="a" width="400" height="20" /></row>'));
     expect(whereWords(found!.where)).toBe('280–399 px');

@@ -140,3 +140,23 @@ describe('the page', () => {
     expect(made.files.get('script.js')).toContain('"a b.png": "assets/a%20b.png"');
   });
 });
+
+describe('a navigation', () => {
+  const options = 'options="home: Home | list: The list | more: More"';
+  const files = (rest: string) =>
+    page(
+      projectOf(
+        `<screen name="home"><nav name="n" ${options} ${rest} /></screen>`,
+        '<screen name="list" />',
+        '<screen name="more" />',
+      ),
+    ).files.get('index.html')!;
+
+  it('has all its places, but for those that are left out', () => {
+    expect(files('')).toContain('The list');
+    const left = files('omit="list | more"');
+    expect(left).toContain('Home');
+    expect(left).not.toContain('The list');
+    expect(left).not.toContain('#more');
+  });
+});

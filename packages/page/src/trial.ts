@@ -19,6 +19,8 @@ export interface TrialConditions {
   readonly rightToLeft: boolean;
   readonly dark: boolean;
   readonly moreContrast: boolean;
+  /** Nothing moves by itself. */
+  readonly lessMotion: boolean;
   /** Pressed by fingers: nothing can be pointed at without being pressed. */
   readonly touch: boolean;
   /** What is kept free at the edges. */
@@ -28,7 +30,8 @@ export interface TrialConditions {
 }
 
 /** Puts a page into conditions that a frame cannot have by itself. */
-function meet({ textScale, rightToLeft, dark, moreContrast, touch, safe, hinge }: TrialConditions): void {
+function meet(conditions: TrialConditions): void {
+  const { textScale, rightToLeft, dark, moreContrast, lessMotion, touch, safe, hinge } = conditions;
   const root = document.documentElement;
   root.style.fontSize = textScale === 1 ? '' : `${textScale * 100}%`;
   root.dir = rightToLeft ? 'rtl' : 'ltr';
@@ -36,6 +39,8 @@ function meet({ textScale, rightToLeft, dark, moreContrast, touch, safe, hinge }
   root.toggleAttribute('data-hinged', hinge !== undefined);
   if (moreContrast) root.dataset.contrast = 'more';
   else delete root.dataset.contrast;
+  if (lessMotion) root.dataset.motion = 'less';
+  else delete root.dataset.motion;
   if (touch) root.dataset.pointer = 'touch';
   else delete root.dataset.pointer;
   for (const side of ['top', 'right', 'bottom', 'left'] as const)

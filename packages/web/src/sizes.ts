@@ -1,5 +1,5 @@
 /** Screen sizes that a project is looked at in. Lengths in CSS px. */
-import type { Hinge, Insets } from '@hovrin/core';
+import { type Hinge, halfOpen, type Insets } from '@hovrin/core';
 
 export interface ScreenSize {
   readonly label: string;
@@ -40,7 +40,7 @@ export const referenceSizes: readonly ScreenSize[] = [
   { label: 'Large hand', width: 432, height: 936, ...rounded },
   { label: 'Folded', width: 376, height: 812, ...rounded },
   { label: 'Unfolded', width: 752, height: 812, touch: true, ratio: 3, hinge: { left: 376, width: 0 } },
-  { label: 'Half open', width: 772, height: 812, touch: true, ratio: 3, hinge: { left: 376, width: 20 } },
+  { label: 'Half open', ...halfOpen, touch: true, ratio: 3 },
   { label: 'Small tablet', width: 744, height: 1088, touch: true, ratio: 2 },
   ...usualSizes.slice(1, 2),
   {

@@ -4,6 +4,7 @@
  */
 import { walk } from '../document/tree.ts';
 import type { Control, Project } from '../document/types.ts';
+import { halfOpen } from '../layout/folded-screen.ts';
 import { ScreenView } from '../layout/screen-layout.ts';
 import { ViewBoxes } from '../layout/view-boxes.ts';
 import { type StretchLayouts, sweepLayouts } from '../sweep/sweep.ts';
@@ -11,6 +12,7 @@ import type { Shaper } from '../text/shaper.ts';
 import { changeFindings } from './changes.ts';
 import { type CheckName, type Finding, findingKey, type Severity, type Where } from './finding.ts';
 import { fixesOf } from './fixes.ts';
+import { underHinge } from './folds.ts';
 import { acrossHeight, uprightHeight } from './heights.ts';
 import { ignoredOf } from './ignored.ts';
 import { type Measure, Measuring } from './measures.ts';
@@ -68,6 +70,9 @@ export function* checkScreen(
     });
     yield 'finding';
   }
+  if (options.from <= halfOpen.width && halfOpen.width <= options.to)
+    for (const finding of underHinge(view, project, screen, options.rightToLeft ?? false))
+      found.push({ ...finding, sentence: sentenceOf(screen, finding), fixes: [] });
   found.push(...(yield* changeFindings(boxes, project, screen, options, gathered, gather)));
   const order = [...walk(screen)].map(({ id }) => id);
   const ignored = ignoredOf(screen);

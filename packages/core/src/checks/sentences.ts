@@ -34,6 +34,8 @@ export function sentenceOf(
       return `${self} lies over ${second}, by up to ${px(worst)}.`;
     case 'off-screen':
       return `${self} reaches up to ${px(worst)} out of the screen.`;
+    case 'under-hinge':
+      return `${px(worst)} of ${self} lie under the hinge of a half-open screen.`;
     case 'small-target':
       return severity === 'error'
         ? `${self} is less than 24 px wide or high: too small to press.`

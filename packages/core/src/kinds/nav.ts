@@ -1,5 +1,5 @@
 /** The places of the application: which screens there are, and a way to each of them. */
-import { type Entry, navFormType, placesType, textType } from '../document/property-types.ts';
+import { chosenType, type Entry, navFormType, placesType, textType } from '../document/property-types.ts';
 import { theme } from '../document/theme.ts';
 import { inForce } from '../document/types.ts';
 import type { Values } from '../document/values.ts';
@@ -20,6 +20,12 @@ const iconGap = { above: 2, beside: 12 };
 /** Names of icons by screen. */
 const iconsOf = (values: Values): ReadonlyMap<string, string> =>
   new Map((values.get<readonly Entry[]>('icons') ?? []).map(({ value, label }) => [value, label]));
+
+/** The places that are shown: what is left out stays in the list, for the day it comes back. */
+function shownPlaces(values: Values): readonly Entry[] {
+  const omitted = values.get<readonly string[]>('omit') ?? [];
+  return entriesOf(values).filter(({ value }) => !omitted.includes(value));
+}
 
 export const nav: Kind = {
   name: 'nav',
@@ -43,6 +49,15 @@ export const nav: Kind = {
       label: 'Icons',
       group: 'content',
       type: placesType,
+      effect: 'layout',
+      perBand: false,
+      page: { as: 'inside' },
+    },
+    {
+      name: 'omit',
+      label: 'Left out',
+      group: 'content',
+      type: chosenType,
       effect: 'layout',
       perBand: false,
       page: { as: 'inside' },
@@ -116,7 +131,7 @@ export const nav: Kind = {
     const icons = iconsOf(values);
     return {
       content,
-      parts: entriesOf(values).map(({ value, label }) => {
+      parts: shownPlaces(values).map(({ value, label }) => {
         const icon = icons.get(value);
         const drawn = make.blank(
           { width: side, height: side },
@@ -134,7 +149,7 @@ export const nav: Kind = {
     return {
       tag: 'nav',
       attributes: { 'aria-label': values.text('label') },
-      children: entriesOf(values).map(({ value, label }) => {
+      children: shownPlaces(values).map(({ value, label }) => {
         const icon = icons.get(value);
         return {
           tag: 'a',

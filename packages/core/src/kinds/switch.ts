@@ -71,6 +71,12 @@ export const switchKind = ticked({
   background: var(--accent);
 }
 .k-switch > .part-input:checked::before {
-  margin-inline-start: auto;
+  margin-inline-start: ${(switchWidth - 2 * inset - switchThumb) / 16}rem;
+}
+@media (prefers-reduced-motion: no-preference) {
+  :root:not([data-motion="less"]) .k-switch > .part-input,
+  :root:not([data-motion="less"]) .k-switch > .part-input::before {
+    transition: 120ms background-color, 120ms margin;
+  }
 }`,
 });

@@ -6,6 +6,8 @@ export interface Conditions {
   readonly rightToLeft: boolean;
   readonly dark: boolean;
   readonly moreContrast: boolean;
+  /** Nothing moves by itself. */
+  readonly lessMotion: boolean;
   /** Texts are longer than they are. */
   readonly long: boolean;
 }
@@ -15,6 +17,7 @@ export const plainConditions: Conditions = {
   rightToLeft: false,
   dark: false,
   moreContrast: false,
+  lessMotion: false,
   long: false,
 };
 
@@ -22,6 +25,7 @@ export const plainConditions: Conditions = {
 const switches = [
   ['dark', 'Dark'],
   ['moreContrast', 'More contrast'],
+  ['lessMotion', 'Less motion'],
   ['rightToLeft', 'Right to left'],
   ['long', 'Longer texts'],
 ] as const;
