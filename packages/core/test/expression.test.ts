@@ -174,3 +174,36 @@ describe('a value with expressions', () => {
     });
   });
 });
+
+describe('a format', () => {
+  const of = (text: string) => {
+    const parsed = parseExpression(text);
+    if (!parsed.ok) throw new Error(parsed.problem.message);
+    // Different kinds of spaces are one to a reader.
+    return String(evaluate(parsed.value, () => undefined)).replace(/[\u00a0\u202f\u2009]/g, ' ');
+  };
+  it.each([
+    ['Format.number(1234.5)', '1,234.5'],
+    ['Format.number(1234.5, { locale: "de", minimumFractionDigits: 2 })', '1.234,50'],
+    ['Format.percent(0.256, { maximumFractionDigits: 1 })', '25.6%'],
+    ['Format.currency(38, "EUR")', '€38.00'],
+    ['Format.unit(34, "kilometer-per-hour")', '34 km/h'],
+    ['Format.date("2026-07-14")', '14 Jul 2026'],
+    ['Format.date("2026-07-14", { locale: "de", dateStyle: "long" })', '14. Juli 2026'],
+    ['Format.date("no day")', ''],
+    ['Format.relative(-1, "day")', 'yesterday'],
+    ['Format.list(["Ilka", "Tomas", "Noor"])', 'Ilka, Tomas and Noor'],
+    ['Format.plural(1, { one: "# guest", other: "# guests" })', '1 guest'],
+    ['Format.plural(1200, { one: "# guest", other: "# guests" })', '1,200 guests'],
+    ['Format.number(undefined)', ''],
+    ['Format.number("many")', ''],
+    ['[1, 2, 3].with(1, 9)', '1,9,3'],
+    ['[1, 2, 3].toSpliced(0, 2)', '3'],
+  ])('%s reads %s', (text, expected) => expect(of(text)).toBe(expected));
+
+  it('says what is no currency, unit or locale, and goes no further', () => {
+    expect(() => of('Format.currency(1, "money")')).toThrow(/Format\.currency/);
+    expect(() => of('Format.unit(1, "league")')).toThrow(/Format\.unit/);
+    expect(() => of('Format.number(1, { locale: "no such place" })')).toThrow(/Format\.number/);
+  });
+});

@@ -1,28 +1,49 @@
 import { describe, expect, it } from 'vitest';
-import { parseStatements, parseTemplate } from '../src/index.ts';
-import { Runtime } from '../src/runtime/index.ts';
-import { testState } from './documents.ts';
+import { programOf } from '../src/export/program.ts';
+import {
+  applySteps,
+  checkComputed,
+  type Project,
+  parseStatements,
+  parseTemplate,
+  renameState,
+} from '../src/index.ts';
+import { Runtime, type Trace } from '../src/runtime/index.ts';
+import { projectOf } from './documents.ts';
 
 function start() {
   const went: string[] = [];
+  const said: string[] = [];
+  const traces: Trace[] = [];
   const problems: string[] = [];
+  const { state, screens } = programOf(projectOf('<screen name="s" />'));
   const runtime = new Runtime(
-    { state: testState, screens: [] },
-    { go: (screen) => went.push(screen), problem: (message) => problems.push(message) },
+    { state, screens },
+    {
+      actions: {
+        go: (screen) => went.push(String(screen)),
+        back: () => went.push('back'),
+        message: (text) => said.push(String(text)),
+        focus: () => {},
+        copy: () => {},
+      },
+      problem: (message) => problems.push(message),
+      traced: (trace) => traces.push(trace),
+    },
   );
   const run = (text: string) => {
     const parsed = parseStatements(text);
     if (!parsed.ok) throw new Error(parsed.problem.message);
-    runtime.run(parsed.value);
+    runtime.run(parsed.value, undefined, { control: 'c', event: 'press' });
   };
   const follow = (text: string) => {
     const parsed = parseTemplate(text);
     if (!parsed.ok) throw new Error(parsed.problem.message);
     const seen: unknown[] = [];
-    const dispose = runtime.bind(parsed.value, (value) => seen.push(value));
+    const dispose = runtime.bind(parsed.value, (value) => seen.push(value), undefined, text);
     return { seen, dispose };
   };
-  return { runtime, run, follow, went, problems };
+  return { runtime, run, follow, went, said, traces, problems };
 }
 
 describe('the runtime', () => {
@@ -73,5 +94,99 @@ describe('the runtime', () => {
     dispose();
     run('guests = 1');
     expect(seen).toEqual([3]);
+  });
+});
+
+describe('a variable that follows others', () => {
+  const project = {
+    ...projectOf('<screen name="s" />'),
+    state: [
+      { name: 'bunks', type: 'number', initial: 46 },
+      { name: 'guests', type: 'list', initial: [{ name: 'Ilka' }, { name: 'Tomas' }], kept: true },
+      { name: 'free', type: 'number', initial: 0, computed: 'bunks - guests.length' },
+      { name: 'full', type: 'boolean', initial: false, computed: 'free <= 0' },
+      { name: 'a', type: 'number', initial: 1, computed: 'b + 1' },
+      { name: 'b', type: 'number', initial: 2, computed: 'a' },
+    ],
+  } as const satisfies Project;
+  const kept = new Map<string, unknown>();
+  const begin = () => {
+    const problems: string[] = [];
+    const actions = { go: () => {}, back: () => {}, message: () => {}, focus: () => {}, copy: () => {} };
+    const runtime = new Runtime(programOf(project), {
+      actions,
+      problem: (message) => problems.push(message),
+      kept: (name) => kept.get(name),
+      keep: (name, value) => void kept.set(name, value),
+    });
+    return { runtime, problems };
+  };
+
+  it('is worked out anew when one of them changes, and cannot be set', () => {
+    const { runtime, problems } = begin();
+    const seen: unknown[] = [];
+    runtime.watch('full', (value) => seen.push(value));
+    expect(runtime.read('free')).toBe(44);
+    runtime.assign('bunks', 2);
+    expect([runtime.read('free'), ...seen]).toEqual([0, false, true]);
+    expect(runtime.assign('free', 7)).toBe(false);
+    expect(problems).toEqual(['`free` is worked out from other values; nothing can be assigned to it.']);
+  });
+
+  it('keeps what is to be kept for the next time, as long as it fits', () => {
+    const { runtime } = begin();
+    runtime.assign('guests', [{ name: 'Noor' }]);
+    runtime.assign('bunks', 10);
+    expect([...kept]).toEqual([['guests', [{ name: 'Noor' }]]]);
+    expect(begin().runtime.read('free')).toBe(45);
+    kept.set('guests', 'not a list any more');
+    expect(begin().runtime.read('free')).toBe(44);
+  });
+
+  it('is never worked out from itself: it keeps its start, and the checks say why', () => {
+    expect(begin().runtime.read('a')).toBe(1);
+    const checked = checkComputed(project.state[4], project.state);
+    expect(!checked.ok && checked.problem.message).toBe(
+      'It is never worked out, since `a` needs `b` needs `a`.',
+    );
+    const gone = checkComputed({ ...project.state[2], computed: 'bunk - 1' }, project.state);
+    expect(!gone.ok && gone.problem.message).toContain('There is no state variable `bunk`. Did you mean');
+  });
+
+  it('follows when another one is renamed', () => {
+    const applied = applySteps(project, renameState(project, 'bunks', 'beds'));
+    expect(applied.ok && applied.project.state[2]).toMatchObject({ computed: 'beds - guests.length' });
+  });
+});
+
+describe('a trace', () => {
+  it('says what an event changed, did, and set off', () => {
+    const { run, follow, traces, said } = start();
+    follow('{guests} guests');
+    follow('Hello {name}');
+    run('guests += 1; message("In: " + guests)');
+    run('late = 3');
+    expect(said).toEqual(['In: 4']);
+    expect(traces).toMatchObject([
+      {
+        control: 'c',
+        event: 'press',
+        changes: [{ name: 'guests', before: 3, after: 4 }],
+        did: [{ action: 'message', given: ['In: 4'] }],
+        reran: ['{guests} guests'],
+        problems: [],
+      },
+      { changes: [], problems: ['`late` is a boolean; 3 cannot be assigned to it.'] },
+    ]);
+  });
+
+  it('counts no binding that does not depend on what was set, of a thousand', () => {
+    const { run, follow, traces } = start();
+    for (let index = 0; index < 1000; index++)
+      follow(index % 2 === 0 ? `{guests} ${index}` : `{name} ${index}`);
+    run('guests += 1');
+    expect(traces[0]!.reran).toHaveLength(500);
+    run('guests = guests');
+    expect(traces[1]!.reran).toHaveLength(0);
   });
 });

@@ -24,6 +24,7 @@ import {
   type ScreenProgram,
   type StateValue,
   type StyleBinding,
+  type Trace,
   valuesWith,
   withoutParts,
   withTurn,
@@ -31,7 +32,10 @@ import {
 import { markPlace, startBehaviours } from './behaviours.ts';
 import { nameCopies, replaceInside } from './elements.ts';
 import { eventOf, readInput, wasEntered, writeInput } from './inputs.ts';
-import { listenInTrial, tell } from './trial.ts';
+import { keepValue, keptValue } from './kept.ts';
+import { showMessage } from './messages.ts';
+import { toldTrace } from './traces.ts';
+import { isTried, listenInTrial, tell } from './trial.ts';
 
 /** Starts the page. Called once, when the document is there. */
 export function start(program: Program): void {
@@ -43,12 +47,25 @@ class Page {
   /** Screens that have been shown; what was typed into them stays. */
   private readonly shown = new Map<string, HTMLElement>();
   private current: HTMLElement | undefined;
+  /** Names of the screens that have been shown, the one that is shown last. */
+  private readonly way: string[] = [];
   private bindings: Dispose[] = [];
 
   constructor(private readonly program: Program) {
     this.runtime = new Runtime(program, {
-      go: (screen) => this.go(screen),
+      actions: {
+        go: (screen) => this.go(asText(screen)),
+        back: () => this.back(),
+        message: (text) => showMessage(asText(text)),
+        focus: (control) => this.focus(asText(control)),
+        copy: (text) => void this.copy(asText(text)),
+      },
       problem: (text) => tell({ type: 'hovrin-problem', text }),
+      ...(isTried()
+        ? { traced: (trace: Trace) => tell({ type: 'hovrin-trace', trace: toldTrace(trace) }) }
+        : {}),
+      kept: (name) => keptValue(program.name, name),
+      keep: (name, value) => keepValue(program.name, name, value),
     });
   }
 
@@ -75,6 +92,28 @@ class Page {
     window.location.hash = encodeURIComponent(screen);
   }
 
+  /** The screen before this one; where there was none, the first. */
+  private back(): void {
+    this.way.pop();
+    this.go(this.way.pop() ?? this.program.start);
+  }
+
+  private focus(control: string): void {
+    const element = this.current && finderIn([this.current], '')(control);
+    const target = element?.matches(focusable) ? element : element?.querySelector<HTMLElement>(focusable);
+    if (target) target.focus();
+    else if (element) element.scrollIntoView({ block: 'nearest' });
+    else tell({ type: 'hovrin-problem', text: `There is no control \`${control}\` on this screen.` });
+  }
+
+  private async copy(text: string): Promise<void> {
+    try {
+      await navigator.clipboard.writeText(text);
+    } catch {
+      tell({ type: 'hovrin-problem', text: 'The browser does not let this page copy anything.' });
+    }
+  }
+
   /** Shows the screen that the address names, or the start screen. */
   private showAddressed(): void {
     let name = '';
@@ -93,7 +132,9 @@ class Page {
   private show(screen: ScreenProgram): void {
     const element = this.shown.get(screen.name) ?? this.fromTemplate(screen.name);
     if (!element) return;
+    this.current?.dispatchEvent(new Event('hovrin-leave'));
     for (const dispose of this.bindings) dispose();
+    if (this.way.at(-1) !== screen.name) this.way.push(screen.name);
     this.shown.set(screen.name, element);
     const moved = this.current !== element;
     if (moved) this.current?.replaceWith(element);
@@ -104,11 +145,12 @@ class Page {
     // What was entered while the script was still on its way counts.
     for (const { control, variable, target } of screen.twoWay) {
       const part = partOf(find(control), target);
-      if (part && !moved && wasEntered(part)) this.entered(part, variable, target);
+      if (part && !moved && wasEntered(part)) this.entered(part, variable, target, control);
     }
     this.bindings = [...this.bindAll(screen, find), this.listen(screen, find)];
     if (moved) window.scrollTo(0, 0);
     tell({ type: 'hovrin-screen', text: screen.name });
+    element.dispatchEvent(new Event('hovrin-enter'));
   }
 
   private fromTemplate(name: string): HTMLElement | undefined {
@@ -140,6 +182,7 @@ class Page {
             this.apply(find(binding.control), binding.target, converted);
           },
           frame,
+          `${binding.control}.${binding.property}`,
         ),
       ),
       ...bindings.twoWay.map(({ control, variable, target }) =>
@@ -196,6 +239,7 @@ class Page {
         for (const child of present.splice(0)) child.remove();
       },
       frame,
+      `${binding.control}.each`,
     );
     return () => {
       stop();
@@ -237,6 +281,9 @@ class Page {
         }
       },
       frame,
+      Object.keys(binding.templates)
+        .map((name) => `${binding.control}.${name}`)
+        .join(', '),
     );
   }
 
@@ -284,6 +331,9 @@ class Page {
           );
       },
       frame,
+      Object.keys(binding.templates)
+        .map((name) => `${binding.control}.${name}`)
+        .join(', '),
     );
   }
 
@@ -293,18 +343,26 @@ class Page {
     // Variables first: what an event does may read them.
     for (const { control, variable, target } of bindings.twoWay) {
       const part = partOf(find(control), target);
-      part?.addEventListener(eventOf(target), () => this.entered(part, variable, target), { signal });
+      part?.addEventListener(eventOf(target), () => this.entered(part, variable, target, control), {
+        signal,
+      });
     }
-    for (const { control, dom, gives, statements } of bindings.events)
-      find(control)?.addEventListener(
+    for (const { control, dom, name, gives, statements } of bindings.events) {
+      const element = find(control);
+      element?.addEventListener(
         dom,
-        (event) =>
+        (event) => {
+          // From one part of a control to another, the focus stays with the control.
+          if (event instanceof FocusEvent && element.contains(event.relatedTarget as Node | null)) return;
           this.runtime.run(
             statements,
             gives ? itemFrame(gives, (event as CustomEvent).detail, frame) : frame,
-          ),
+            { control, event: name },
+          );
+        },
         { signal },
       );
+    }
     return () => ending.abort();
   }
 
@@ -315,7 +373,7 @@ class Page {
   }
 
   /** Puts what was entered into a state variable. A number that is not one yet is shown as invalid. */
-  private entered(part: HTMLElement, variable: string, target: PageTarget): void {
+  private entered(part: HTMLElement, variable: string, target: PageTarget, control: string): void {
     const value = readInput(part, target);
     if (typeof value === 'string' && typeof this.runtime.read(variable) === 'number') {
       const valid = value.trim() !== '' && Number.isFinite(Number(value));
@@ -323,9 +381,12 @@ class Page {
       else part.setAttribute('aria-invalid', 'true');
       if (!valid) return;
     }
-    this.runtime.assign(variable, value);
+    this.runtime.enter(variable, value, control);
   }
 }
+
+/** What can take the focus, of a control or inside it. */
+const focusable = 'input, select, textarea, button, a[href], [tabindex]:not([tabindex="-1"])';
 
 /** Finds a control's element by its name in the program. */
 type Find = (name: string) => HTMLElement | null;

@@ -3,12 +3,14 @@
  * other frames. Pages that are handed over do not listen to anybody.
  */
 import type { StateValue } from '@hovrin/core/runtime';
+import type { ToldTrace } from './traces.ts';
 
 /** What a page in a frame tells the window around it. */
 export type PageMessage =
   | { readonly type: 'hovrin-problem'; readonly text: string }
   | { readonly type: 'hovrin-screen'; readonly text: string }
   | { readonly type: 'hovrin-state'; readonly name: string; readonly value: StateValue }
+  | { readonly type: 'hovrin-trace'; readonly trace: ToldTrace }
   /** A control that the person wants to see on the bench. */
   | { readonly type: 'hovrin-pick'; readonly text: string };
 
@@ -76,9 +78,13 @@ export interface Tried {
   go(screen: string): void;
 }
 
+/** Whether the page runs in a frame to be tried out. */
+export const isTried = (): boolean =>
+  window.parent !== window && document.documentElement.dataset.trial !== undefined;
+
 /** Joins a page with the window around it, where it is being tried out. */
 export function listenInTrial(page: Tried): void {
-  if (window.parent === window || document.documentElement.dataset.trial === undefined) return;
+  if (!isTried()) return;
   let hearing = true;
   for (const name of page.variables)
     page.watch(name, (value) => {

@@ -1,5 +1,6 @@
 /** Names of controls and state variables: JavaScript identifiers, unique where they are looked up. */
 
+import { functionNames } from '../expression/functions.ts';
 import { locationsIn, walk } from './tree.ts';
 import type { Control, Project } from './types.ts';
 
@@ -56,21 +57,7 @@ export function screenNameProblem(project: Project, screenId: string, name: stri
 export function stateNameProblem(project: Project, name: string, self?: string): string | undefined {
   const problem = nameProblem(name);
   if (problem) return problem;
-  if (
-    [
-      'Math',
-      'Number',
-      'String',
-      'Boolean',
-      'Array',
-      'Object',
-      'parseInt',
-      'parseFloat',
-      'isNaN',
-      'isFinite',
-    ].includes(name)
-  )
-    return `\`${name}\` is a function of expressions.`;
+  if (functionNames.has(name)) return `\`${name}\` is a function of expressions.`;
   return project.state.some((variable) => variable.name === name && name !== self)
     ? `There is already a state variable \`${name}\`.`
     : undefined;

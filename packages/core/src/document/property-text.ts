@@ -37,6 +37,7 @@ export function contextOf(project: Project, control?: Control): AttributeContext
   const context = {
     bands: project.bands,
     names: new Map<string, string>(project.state.map((variable) => [variable.name, variable.type])),
+    computed: new Set(project.state.flatMap(({ name, computed }) => (computed === undefined ? [] : name))),
     screens: new Set(project.screens.flatMap((screen) => screen.name ?? [])),
     namesKnown: true,
   };

@@ -48,8 +48,9 @@ export interface Band {
   readonly color?: string;
 }
 
-export type StateType = 'text' | 'number' | 'boolean';
-export type StateValue = string | number | boolean;
+/** A day is a text as HTML writes it, `2026-07-14`; lists and records hold plain data. */
+export type StateType = 'text' | 'number' | 'boolean' | 'date' | 'list' | 'record';
+export type StateValue = string | number | boolean | readonly unknown[] | Readonly<Record<string, unknown>>;
 
 /** A value that the running application keeps, readable in every expression of the project. */
 export interface StateVariable {
@@ -57,6 +58,10 @@ export interface StateVariable {
   readonly name: string;
   readonly type: StateType;
   readonly initial: StateValue;
+  /** An expression that it always follows, so that nothing is assigned to it; it may not hold yet. */
+  readonly computed?: string;
+  /** What it holds is there again when the application is opened the next time. */
+  readonly kept?: boolean;
 }
 
 /** A picture of the project. */

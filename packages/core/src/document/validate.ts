@@ -7,6 +7,7 @@ import { confinesProblem, kindNamed } from '../kinds/catalogue.ts';
 import { readAttribute } from './attributes.ts';
 import { nameProblem } from './names.ts';
 import { contextOf, readAttributeText } from './property-text.ts';
+import { countValues, fitting, mostValues, stateTypes } from './state.ts';
 import { walk } from './tree.ts';
 import { type Band, inForce, type Project, projectFormat, type StateVariable } from './types.ts';
 
@@ -29,14 +30,16 @@ export function stateProblem(value: unknown): string | undefined {
     if (problem) return `State variable \`${entry.name}\`: ${problem}`;
     if (seen.has(entry.name)) return `There are two state variables \`${entry.name}\`.`;
     seen.add(entry.name);
-    const types = { text: 'string', number: 'number', boolean: 'boolean' } as const;
-    if (!Object.hasOwn(types, entry.type))
-      return `State variable \`${entry.name}\` has no type: text, number or boolean.`;
-    if (
-      typeof entry.initial !== types[entry.type] ||
-      (entry.type === 'number' && !Number.isFinite(entry.initial))
-    )
+    if (!stateTypes.includes(entry.type))
+      return `State variable \`${entry.name}\` has no type: ${stateTypes.join(', ')}.`;
+    if (fitting(entry.type, entry.initial) !== entry.initial)
       return `The initial value of \`${entry.name}\` is not of type ${entry.type}.`;
+    if (countValues(entry.initial) > mostValues)
+      return `\`${entry.name}\` holds more than ${mostValues} values at its start.`;
+    if (entry.computed !== undefined && !isText(entry.computed))
+      return `What \`${entry.name}\` is worked out from is no text.`;
+    if (entry.kept !== undefined && typeof entry.kept !== 'boolean')
+      return `Whether \`${entry.name}\` is kept is neither yes nor no.`;
   }
   return undefined;
 }

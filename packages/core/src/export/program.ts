@@ -13,6 +13,7 @@ import {
   type Surroundings,
   withItems,
 } from '../expression/check.ts';
+import { checkComputed } from '../expression/computed.ts';
 import { hasExpression, unescapeBraces } from '../expression/template.ts';
 import { iconSet } from '../icons/icon-set.ts';
 import { kindOf } from '../kinds/catalogue.ts';
@@ -23,6 +24,7 @@ import type {
   EventBinding,
   InsideBinding,
   Program,
+  ProgramVariable,
   RepeatBinding,
   ScreenProgram,
   StyleBinding,
@@ -35,8 +37,13 @@ import { pictureAddress } from './html.ts';
 export function programOf(project: Project): Program {
   const around = contextOf(project);
   return {
+    name: project.name,
     start: addressOf(startScreen(project)),
-    state: project.state,
+    state: project.state.map(({ computed, ...variable }): ProgramVariable => {
+      if (computed === undefined) return variable;
+      const expression = checkComputed({ ...variable, computed }, project.state);
+      return expression.ok ? { ...variable, computed: expression.value } : variable;
+    }),
     pictures: Object.fromEntries(
       project.assets.map((asset) => [asset.name, pictureAddress(asset.name, project.assets)]),
     ),
@@ -206,6 +213,12 @@ function bindControl(
     const checked =
       text === undefined ? undefined : checkStatements(text, withItems(around, gives ? [gives] : []));
     if (checked?.ok && checked.value.length > 0)
-      events.push({ control: name, dom, ...(gives ? { gives } : {}), statements: checked.value });
+      events.push({
+        control: name,
+        name: event.name,
+        dom,
+        ...(gives ? { gives } : {}),
+        statements: checked.value,
+      });
   }
 }

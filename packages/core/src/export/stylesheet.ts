@@ -4,7 +4,7 @@ import { orientations } from '../document/attributes.ts';
 import { effectiveNames } from '../document/names.ts';
 import { contrastRoles, darkColours, theme, themeColours } from '../document/theme.ts';
 import { locationsIn, walk } from '../document/tree.ts';
-import type { Band, Control, Project } from '../document/types.ts';
+import { type Band, type Control, inForce, type Project } from '../document/types.ts';
 import { kindOf, kinds } from '../kinds/catalogue.ts';
 import type { Limit, Sides } from '../layout/box.ts';
 import { widthForBoth } from '../layout/split-room.ts';
@@ -91,7 +91,7 @@ ${colours.join('')}  /* What notches and rounded corners cover is kept free. */
 :root[data-contrast="more"] {
   ${contrast.join('\n  ')}
 }
-${hinged ? hingeRules : ''}
+${hinged ? hingeRules : ''}${showsMessages(project) ? messageRules : ''}
 /* Rules of the kinds; those of single controls come after this layer and win over it. */
 @layer kinds {
   *,
@@ -134,6 +134,35 @@ ${hinged ? hingeRules : ''}
 ${indented}}
 `;
 }
+
+/** Whether an event of a project shows a message. */
+const showsMessages = (project: Project): boolean =>
+  project.screens.some((screen) =>
+    [...walk(screen)].some(({ props }) =>
+      Object.entries(props).some(
+        ([name, value]) => name.startsWith('on.') && inForce(value)?.includes('message('),
+      ),
+    ),
+  );
+
+const messageRules = `
+/* Words that events show for a while. */
+.page-message {
+  position: fixed;
+  z-index: 1;
+  inset: auto 16px calc(16px + var(--safe-bottom));
+  width: fit-content;
+  max-width: min(100% - 32px, 36rem);
+  margin-inline: auto;
+  padding: 10px 16px;
+  border-radius: ${theme.corner}px;
+  background: var(--ink);
+  color: var(--page);
+}
+.page-message:empty {
+  display: none;
+}
+`;
 
 /** The declarations of a control and of the parts inside it that carry some of its properties, by selector. */
 function declarationsUnder(

@@ -1,4 +1,5 @@
 /** Holds an expression or event against what it may use: are all names there, are all actions known. */
+import { type ActionEntry, actions } from './actions.ts';
 import type { Statement, Template } from './ast.ts';
 import { actionsOf, type NameUse, namesOfStatements, namesOfTemplate } from './names.ts';
 import { didYouMean } from './nearest.ts';
@@ -10,6 +11,8 @@ import { parseTemplate } from './template.ts';
 export interface Surroundings {
   /** Types of the state variables by name. */
   readonly names: ReadonlyMap<string, string>;
+  /** Those of them that are worked out from others: they can be read, not assigned. */
+  readonly computed?: ReadonlySet<string>;
   /** Names of the project's screens. */
   readonly screens: ReadonlySet<string>;
 }
@@ -23,11 +26,6 @@ export function withItems<T extends Surroundings>(around: T, items: readonly str
   const names = around.names;
   return { ...around, names: new Map([...names, ...items.map((name) => [name, itemType] as const)]) };
 }
-
-/** Actions that an event may call, with what they take. */
-export const actions: Readonly<Record<string, { readonly takes: string; readonly count: number }>> = {
-  go: { takes: 'the name of a screen', count: 1 },
-};
 
 function unknownName(uses: readonly NameUse[], names: ReadonlyMap<string, string>): Problem | undefined {
   const use = uses.find(({ name }) => !names.has(name));
@@ -55,6 +53,7 @@ export function checkStatements(text: string, around: Surroundings): Outcome<Sta
   const problem =
     unknownName(uses, around.names) ??
     assignedItem(uses, around.names) ??
+    assignedComputed(uses, around) ??
     actionProblem(text, read.value, around);
   return problem ? { ok: false, problem } : read;
 }
@@ -66,6 +65,14 @@ function assignedItem(uses: readonly NameUse[], names: ReadonlyMap<string, strin
   );
 }
 
+const computedProblem = (name: string) =>
+  `\`${name}\` is worked out from other values; nothing can be assigned to it.`;
+
+function assignedComputed(uses: readonly NameUse[], { computed }: Surroundings): Problem | undefined {
+  const use = uses.find(({ name, written }) => written && computed?.has(name));
+  return use && { message: computedProblem(use.name), at: use.span[0] };
+}
+
 function actionProblem(
   text: string,
   statements: readonly Statement[],
@@ -73,7 +80,9 @@ function actionProblem(
 ): Problem | undefined {
   for (const use of actionsOf(statements)) {
     const at = Math.max(0, text.indexOf(use.name));
-    const action = Object.hasOwn(actions, use.name) ? actions[use.name] : undefined;
+    const action: ActionEntry | undefined = Object.hasOwn(actions, use.name)
+      ? actions[use.name as keyof typeof actions]
+      : undefined;
     if (!action)
       return {
         message: `There is no action \`${use.name}\`.${didYouMean(use.name, Object.keys(actions))}`,
@@ -103,6 +112,7 @@ export function checkTarget(text: string, takes: readonly string[], around: Surr
     return fail('The name of a state variable is expected here.');
   if (!around.names.has(name))
     return fail(`There is no state variable \`${name}\`.${didYouMean(name, around.names.keys())}`);
+  if (around.computed?.has(name)) return fail(computedProblem(name));
   const type = around.names.get(name);
   if (type !== undefined && !takes.includes(type))
     return fail(`\`${name}\` is a ${type}; a ${takes.join(' or ')} is needed here.`);

@@ -134,7 +134,12 @@ class Walker {
           node.name.startsWith('Math.') || node.name === 'Number'
             ? values.map((value) => this.primitive(value))
             : values;
-        return (functions[node.name] as (...values: unknown[]) => unknown)(...plain);
+        try {
+          return (functions[node.name] as (...values: unknown[]) => unknown)(...plain);
+        } catch (error) {
+          // Formats refuse what is no currency, unit, locale or option.
+          throw new EvaluationError(`\`${node.name}\`: ${(error as Error).message}`);
+        }
       }
       case 'method': {
         const of = this.value(node.of, scope);

@@ -1,7 +1,8 @@
 /**
  * What an expression may call. Everything else is refused, so an expression reaches nothing but its own data.
- * All are ECMAScript's functions and methods of the same name; none changes its arguments.
+ * All are ECMAScript's functions and methods of the same name, and formats; none changes its arguments.
  */
+import { formats } from './formats.ts';
 
 /** Functions by full name. */
 export const functions: Readonly<Record<string, (...values: never[]) => unknown>> = {
@@ -39,6 +40,7 @@ export const functions: Readonly<Record<string, (...values: never[]) => unknown>
   'Object.keys': (value: object) => Object.keys(value ?? {}),
   'Object.values': (value: object) => Object.values(value ?? {}),
   'Object.entries': (value: object) => Object.entries(value ?? {}),
+  ...formats,
 };
 
 /** Constants by full name. */
@@ -51,7 +53,7 @@ export const constants: Readonly<Record<string, number>> = {
 };
 
 /** Names that hold functions and constants but are no values themselves. */
-export const namespaces: ReadonlySet<string> = new Set(['Math', 'Number', 'Array', 'Object']);
+export const namespaces: ReadonlySet<string> = new Set(['Math', 'Number', 'Array', 'Object', 'Format']);
 
 /** Methods by the type of the value in front of the dot. */
 export const methods: Readonly<Record<'string' | 'number' | 'boolean' | 'list', ReadonlySet<string>>> = {
@@ -63,11 +65,17 @@ export const methods: Readonly<Record<'string' | 'number' | 'boolean' | 'list', 
   number: new Set('toFixed toPrecision toString'.split(' ')),
   boolean: new Set(['toString']),
   list: new Set(
-    'at concat every filter find findIndex findLast flat flatMap includes indexOf join lastIndexOf map reduce slice some toReversed toSorted toString'.split(
+    'at concat every filter find findIndex findLast flat flatMap includes indexOf join lastIndexOf map reduce slice some toReversed toSorted toSpliced toString with'.split(
       ' ',
     ),
   ),
 };
+
+/** Names that stand for functions, so that nothing else can be called so. */
+export const functionNames: ReadonlySet<string> = new Set([
+  ...namespaces,
+  ...Object.keys(functions).filter((name) => !name.includes('.')),
+]);
 
 /** All method names, whatever the type. */
 export const methodNames: ReadonlySet<string> = new Set(

@@ -1,6 +1,6 @@
 /** One or several things to choose from a list. */
 import { colourValue, theme } from '../document/theme.ts';
-import { change } from './events.ts';
+import { chosenEvents } from './events.ts';
 import { fieldContent, fieldCss, fieldElement, fieldInside, fieldProperties } from './field.ts';
 import type { Kind } from './kind.ts';
 import {
@@ -23,7 +23,7 @@ export const choiceList: Kind = {
   findBy: ['several', 'many', 'multiple', 'checkboxes', 'list', 'options', 'tags'],
   container: false,
   properties: fieldProperties([chosen, options({ part: 'part-options', as: 'inside' }), many]),
-  events: [change],
+  events: chosenEvents,
   starter: { label: 'Needs', options: 'Blanket | Packed lunch | Drying room', many: 'true' },
   inside(values, make) {
     const picked = chosenOf(values);

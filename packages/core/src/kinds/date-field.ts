@@ -1,6 +1,6 @@
 /** A day to choose. */
 import { dateType } from '../document/property-types.ts';
-import { change } from './events.ts';
+import { chosenEvents } from './events.ts';
 import {
   bareLineCss,
   entered,
@@ -24,11 +24,11 @@ export const dateField: Kind = {
   findBy: ['when', 'day', 'calendar', 'arrival', 'birthday'],
   container: false,
   properties: fieldProperties([
-    entered(dateType, ['text']),
+    entered(dateType, ['date', 'text']),
     inputAttribute('min', 'Earliest', dateType),
     inputAttribute('max', 'Latest', dateType),
   ]),
-  events: [change],
+  events: chosenEvents,
   starter: { label: 'Date' },
   inside: (values, make) =>
     fieldInside(

@@ -1,6 +1,6 @@
 /** A number to type or to step up and down. */
 import { amountType, textType } from '../document/property-types.ts';
-import { change } from './events.ts';
+import { typedEvents } from './events.ts';
 import {
   entered,
   fieldBox,
@@ -30,7 +30,7 @@ export const numberField: Kind = {
     inputAttribute('step', 'Step', amountType),
     inputAttribute('placeholder', 'Placeholder', textType),
   ]),
-  events: [change],
+  events: typedEvents,
   starter: { label: 'Count' },
   inside: (values, make) => fieldInside(values, make, fieldBox(values, make, number(values.number('value')))),
   element: (values, _, name) =>

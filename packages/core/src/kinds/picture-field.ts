@@ -1,7 +1,7 @@
 /** A picture of the person's own, from the device. */
 import { textType } from '../document/property-types.ts';
 import { theme } from '../document/theme.ts';
-import { change } from './events.ts';
+import { chosenEvents } from './events.ts';
 import {
   bareLineCss,
   entered,
@@ -24,7 +24,7 @@ export const pictureField: Kind = {
   findBy: ['file', 'upload', 'photo', 'camera', 'attach'],
   container: false,
   properties: fieldProperties([entered(textType, ['text'], { part: 'part-input', as: 'file' })]),
-  events: [change],
+  events: chosenEvents,
   starter: { label: 'Photo of the pass' },
   inside: (values, make) =>
     fieldInside(values, make, fieldBox(values, make, 'Choose a picture', { line: middleLine })),

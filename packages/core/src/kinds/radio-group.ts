@@ -1,7 +1,7 @@
 /** One of a few things to choose from, all in sight. */
 import { lineUpType } from '../document/property-types.ts';
 import { theme } from '../document/theme.ts';
-import { change } from './events.ts';
+import { chosenEvents } from './events.ts';
 import { fieldContent, fieldCss, fieldElement, fieldInside, fieldProperties } from './field.ts';
 import type { Kind } from './kind.ts';
 import {
@@ -35,7 +35,7 @@ export const radioGroup: Kind = {
       perBand: true,
     },
   ]),
-  events: [change],
+  events: chosenEvents,
   starter: { label: 'Supper', options: 'At six | At seven | None' },
   inside(values, make) {
     const row = values.text('like') === 'row';

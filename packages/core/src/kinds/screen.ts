@@ -1,6 +1,8 @@
 /** The whole of what a person sees at once: a column as wide as the window and at least as high. */
+
 import { textType } from '../document/property-types.ts';
 import { type Box, type FlexContent, noSides } from '../layout/box.ts';
+import { screenEvents } from './events.ts';
 import { flexContent } from './flex-inside.ts';
 import type { Kind } from './kind.ts';
 import { arranging, boxLook, padding } from './properties.ts';
@@ -29,7 +31,7 @@ export const screen: Kind = {
     ...arranging,
     ...boxLook({ background: 'page' }),
   ],
-  events: [],
+  events: screenEvents,
   starter: { padding: '24', gap: '16' },
   inside(values, make, children, controls) {
     const shown = children.flatMap((child) => child ?? []);

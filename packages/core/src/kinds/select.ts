@@ -3,7 +3,7 @@ import { textType } from '../document/property-types.ts';
 import { theme } from '../document/theme.ts';
 import type { Values } from '../document/values.ts';
 import { asBackground, chevron } from './drawings.ts';
-import { change } from './events.ts';
+import { chosenEvents } from './events.ts';
 import {
   bareLineCss,
   entered,
@@ -35,7 +35,7 @@ export const select: Kind = {
     options({ part: 'part-input', as: 'inside' }),
     { ...placeholder, page: { part: 'part-input', as: 'inside' } },
   ]),
-  events: [change],
+  events: chosenEvents,
   starter: { label: 'Kind of bunk', options: 'Dormitory | Twin room | Family room' },
   inside: (values, make) =>
     fieldInside(

@@ -2,7 +2,7 @@
 import { amountType } from '../document/property-types.ts';
 import { colourValue, theme } from '../document/theme.ts';
 import type { Values } from '../document/values.ts';
-import { change } from './events.ts';
+import { chosenEvents } from './events.ts';
 import {
   entered,
   fieldCss,
@@ -34,7 +34,7 @@ export const slider: Kind = {
     inputAttribute('max', 'Greatest', amountType),
     inputAttribute('step', 'Step', amountType),
   ]),
-  events: [change],
+  events: chosenEvents,
   starter: { label: 'Stove', min: '0', max: '10', value: '4' },
   inside(values, make) {
     const { value, part } = rangeOf(values);

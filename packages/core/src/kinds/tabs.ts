@@ -3,7 +3,7 @@ import { amountType, entriesType } from '../document/property-types.ts';
 import { colourValue, theme } from '../document/theme.ts';
 import type { Values } from '../document/values.ts';
 import type { FlexContent, Sides } from '../layout/box.ts';
-import { change } from './events.ts';
+import { chosenEvents } from './events.ts';
 import type { Kind } from './kind.ts';
 import { entriesOf } from './options.ts';
 import { boxLook, padding, paneGap, placing, sizing } from './properties.ts';
@@ -66,7 +66,7 @@ export const tabs: Kind = {
     ...paneGap,
     ...boxLook(),
   ],
-  events: [change],
+  events: chosenEvents,
   starter: { options: 'Stay | Guests', gap: '12' },
   starterChildren: ['column', 'column'],
   inside(values, make, children) {

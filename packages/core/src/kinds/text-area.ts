@@ -2,7 +2,7 @@
 import { linesType, textType } from '../document/property-types.ts';
 import { theme } from '../document/theme.ts';
 import { lineHeightOf } from '../text/units.ts';
-import { change } from './events.ts';
+import { typedEvents } from './events.ts';
 import {
   type BareLine,
   bareLineCss,
@@ -40,7 +40,7 @@ export const textArea: Kind = {
       page: { part: 'part-input', as: 'attribute', name: 'rows' },
     }),
   ]),
-  events: [change],
+  events: typedEvents,
   starter: { label: 'Note' },
   inside(values, make) {
     const rows = values.number('rows') ?? 3;

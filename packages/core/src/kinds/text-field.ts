@@ -1,6 +1,6 @@
 /** One line of words to type, under its label. */
 import { textType } from '../document/property-types.ts';
-import { change } from './events.ts';
+import { typedEvents } from './events.ts';
 import {
   entered,
   fieldBox,
@@ -27,7 +27,7 @@ export const textField: Kind = {
     placeholder,
     inputAttribute('pattern', 'Pattern', textType),
   ]),
-  events: [change],
+  events: typedEvents,
   starter: { label: 'Label' },
   inside: (values, make) => fieldInside(values, make, fieldBox(values, make, values.text('value'))),
   element: (values, _, name) =>

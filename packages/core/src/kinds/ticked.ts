@@ -3,7 +3,7 @@ import { flagType } from '../document/property-types.ts';
 import { colourValue, theme } from '../document/theme.ts';
 import type { Values } from '../document/values.ts';
 import type { Box } from '../layout/box.ts';
-import { change } from './events.ts';
+import { chosenEvents } from './events.ts';
 import { checking, content, described, fieldContent, hasMessage, inputTarget } from './field.ts';
 import type { Kind, Making } from './kind.ts';
 import { boxLook, disabled, padding, placing, sizing, textLook, words } from './properties.ts';
@@ -38,7 +38,7 @@ export const ticked = ({ on, box, input, sharedCss, ...kind }: Ticked): Kind => 
     ...boxLook(),
     ...textLook(),
   ],
-  events: [change],
+  events: chosenEvents,
   inside(values, make) {
     const style = textStyleOf(values);
     const hint = values.text('hint');

@@ -1,6 +1,6 @@
 /** A time of day to choose. */
 import { timeType } from '../document/property-types.ts';
-import { change } from './events.ts';
+import { chosenEvents } from './events.ts';
 import {
   bareLineCss,
   entered,
@@ -28,7 +28,7 @@ export const timeField: Kind = {
     inputAttribute('min', 'Earliest', timeType),
     inputAttribute('max', 'Latest', timeType),
   ]),
-  events: [change],
+  events: chosenEvents,
   starter: { label: 'Time' },
   inside: (values, make) =>
     fieldInside(values, make, fieldBox(values, make, values.text('value') || '--:--', { line: middleLine })),

@@ -5,19 +5,30 @@
 import { clampedSizesOf, textSizeAt } from '../document/text-size.ts';
 import type { Control, Project } from '../document/types.ts';
 import { prefixesInForce } from '../document/values.ts';
-import { EvaluationError, type Scope } from '../expression/evaluate.ts';
+import { checkComputed } from '../expression/computed.ts';
+import { EvaluationError, evaluate, type Scope } from '../expression/evaluate.ts';
 import type { Shaper } from '../text/shaper.ts';
 import type { Box, HingeInside } from './box.ts';
 import { Builder } from './build.ts';
 import type { View } from './screen-layout.ts';
 
 /** The initial values of the state, as a scope for expressions. */
-export function initialScope(project: Project): Scope {
-  const values = new Map<string, unknown>(project.state.map((variable) => [variable.name, variable.initial]));
-  return (name) => {
-    if (!values.has(name)) throw new EvaluationError(`There is no state variable \`${name}\`.`);
-    return values.get(name);
+export function initialScope({ state }: Project): Scope {
+  const values = new Map<string, unknown>();
+  const byName = new Map(state.map((variable) => [variable.name, variable]));
+  const scope: Scope = (name) => {
+    if (values.has(name)) return values.get(name);
+    const variable = byName.get(name);
+    if (!variable) throw new EvaluationError(`There is no state variable \`${name}\`.`);
+    values.set(name, variable.initial);
+    if (variable.computed === undefined) return variable.initial;
+    const expression = checkComputed(variable, state);
+    if (!expression.ok) throw new EvaluationError(`\`${name}\`: ${expression.problem.message}`);
+    const value = evaluate(expression.value, scope);
+    values.set(name, value);
+    return value;
   };
+  return scope;
 }
 
 /** The two sides of a hinge as a screen sees them: from its own start side, and how much room it has. */

@@ -9,6 +9,7 @@ export {
   partDeclarations,
   withoutParts,
 } from '../export/declarations.ts';
+export type { ActionName } from '../expression/actions.ts';
 export { asText } from '../expression/evaluate.ts';
 export { kindNamed } from '../kinds/catalogue.ts';
 export type { CarryingPart, PageElement, PageTarget, Shape } from '../kinds/kind.ts';

@@ -2,7 +2,7 @@
 
 import type { StateVariable } from '../document/types.ts';
 import type { Around } from '../export/declarations.ts';
-import type { Statement, Template } from '../expression/ast.ts';
+import type { Expression, Statement, Template } from '../expression/ast.ts';
 import type { CarryingPart, PageTarget, Shape } from '../kinds/kind.ts';
 
 /** A property with content (words, a value, an attribute) that follows an expression. */
@@ -45,6 +45,8 @@ export interface StyleBinding {
 
 export interface EventBinding {
   readonly control: string;
+  /** What the source calls it. */
+  readonly name: string;
   /** The event of the page's element. */
   readonly dom: string;
   /** The name under which the actions read what came with the event. */
@@ -76,10 +78,18 @@ export interface ScreenProgram extends Bindings {
   readonly title: string;
 }
 
+/** A state variable as a page runs it. */
+export interface ProgramVariable extends Omit<StateVariable, 'computed'> {
+  /** What it follows. */
+  readonly computed?: Expression;
+}
+
 export interface Program {
+  /** Name of the project; what is kept between runs is kept under it. */
+  readonly name: string;
   /** Name of the screen that opens first. */
   readonly start: string;
-  readonly state: readonly StateVariable[];
+  readonly state: readonly ProgramVariable[];
   /** Addresses of the project's pictures by name. */
   readonly pictures: Readonly<Record<string, string>>;
   /** Shapes of the icons that expressions may ask for, by name. */

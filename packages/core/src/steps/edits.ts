@@ -13,8 +13,8 @@ import {
   type PropertyValue,
   type StateVariable,
 } from '../document/types.ts';
-import { type NameUse, namesOfStatements, namesOfTemplate, renameIn } from '../expression/names.ts';
-import { parseStatements } from '../expression/parse.ts';
+import { type NameUse, namesOf, namesOfStatements, namesOfTemplate, renameIn } from '../expression/names.ts';
+import { parseExpression, parseStatements } from '../expression/parse.ts';
 import { hasExpression, parseTemplate } from '../expression/template.ts';
 import { kindNamed, kindOf } from '../kinds/catalogue.ts';
 import type { Step } from './step.ts';
@@ -115,6 +115,8 @@ export interface StateUse {
   readonly screen: Control;
   readonly control: Control;
   readonly property: string;
+  /** Whether it is set there; otherwise it is only read. */
+  readonly written: boolean;
 }
 
 /** All attributes that read or write a state variable. */
@@ -125,7 +127,9 @@ export function usesOfState(project: Project, name: string): StateUse[] {
         const meaning = readAttribute(kindOf(control), property, project.bands);
         const text = inForce(value);
         if (typeof meaning === 'string' || text === undefined) return [];
-        return usesIn(meaning, text).some((use) => use.name === name) ? [{ screen, control, property }] : [];
+        const uses = usesIn(meaning, text).filter((use) => use.name === name);
+        const written = uses.some((use) => use.written);
+        return uses.length > 0 ? [{ screen, control, property, written }] : [];
       }),
     ),
   );
@@ -133,9 +137,15 @@ export function usesOfState(project: Project, name: string): StateUse[] {
 
 /** Renames a state variable together with every expression, binding and event that uses it. */
 export function renameState(project: Project, from: string, to: string): Step[] {
-  const state = project.state.map(
-    (variable): StateVariable => (variable.name === from ? { ...variable, name: to } : variable),
-  );
+  const state = project.state.map((variable): StateVariable => {
+    const { computed } = variable;
+    const expression = computed === undefined ? undefined : parseExpression(computed);
+    return {
+      ...variable,
+      ...(variable.name === from ? { name: to } : {}),
+      ...(expression?.ok ? { computed: renameIn(computed!, namesOf(expression.value), from, to) } : {}),
+    };
+  });
   const followers = usesOfState(project, from).map(({ control, property }): Step => {
     const meaning = readAttribute(kindOf(control), property, project.bands) as Attribute;
     const text = inForce(control.props[property])!;

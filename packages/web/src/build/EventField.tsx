@@ -1,10 +1,74 @@
 /** What an event of a control does, as text, with a problem said where it is. */
-import { asTyped, type Control, contextOf, inForce, kindOf, readAttributeText } from '@hovrin/core';
-import { useId } from 'react';
+import {
+  actions,
+  asTyped,
+  type Control,
+  contextOf,
+  type EventEntry,
+  inForce,
+  kindOf,
+  readAttributeText,
+} from '@hovrin/core';
+import { ChevronDown } from 'lucide-react';
+import { useId, useState } from 'react';
 import { useEditorState } from '../editor/context.tsx';
+import { Menu } from '../parts/Menu.tsx';
 import { useSetProperty } from './PropertyField.tsx';
 
-export function EventField({
+/** The events of a control: those that do something, and the first; the others wait until they are wanted. */
+export function EventFields({
+  control,
+  name,
+  events,
+}: {
+  control: Control;
+  name: string;
+  events: readonly EventEntry[];
+}) {
+  const [wanted, setWanted] = useState<readonly string[]>([]);
+  const isShown = (event: EventEntry) =>
+    event === events[0] || control.props[`on.${event.name}`] !== undefined || wanted.includes(event.name);
+  const waiting = events.filter((event) => !isShown(event));
+  return (
+    <>
+      {events.filter(isShown).map((event) => (
+        <EventField
+          key={event.name}
+          control={control}
+          name={name}
+          attribute={`on.${event.name}`}
+          label={event.label}
+        />
+      ))}
+      {waiting.length > 0 && (
+        <div className="flex flex-wrap items-center gap-1">
+          <span className="text-[12px] text-quiet">Also</span>
+          {waiting.map((event) => (
+            <button
+              key={event.name}
+              type="button"
+              className="btn !h-6 !px-1.5 text-[12px]"
+              onClick={() => setWanted([...wanted, event.name])}
+            >
+              {event.label}
+            </button>
+          ))}
+        </div>
+      )}
+    </>
+  );
+}
+
+/** What an action is written as, with what it takes left to be filled in. */
+const written: Readonly<Record<keyof typeof actions, string>> = {
+  go: 'go("")',
+  back: 'back()',
+  message: 'message("")',
+  focus: 'focus("")',
+  copy: 'copy("")',
+};
+
+function EventField({
   control,
   name,
   attribute,
@@ -25,12 +89,47 @@ export function EventField({
       ? undefined
       : readAttributeText(kindOf(control), attribute, text, contextOf(project, control));
   const problem = reading && !reading.ok ? reading : undefined;
+  const add = (statement: string) => {
+    set(attribute, label, text.trim() === '' ? statement : `${text.replace(/[;\s]*$/, '')}; ${statement}`);
+    rest();
+  };
   const others = project.screens.filter((screen) => screen.name !== undefined);
   return (
     <div className="flex flex-col gap-1">
-      <label htmlFor={id} className="text-quiet">
-        {label}
-      </label>
+      <div className="flex items-center">
+        <label htmlFor={id} className="text-quiet">
+          {label}
+        </label>
+        <Menu
+          label={`What ${label} can do`}
+          button={
+            <button
+              type="button"
+              className="btn-bare ml-auto !h-6 text-[12px]"
+              aria-label={`Add what ${label} does`}
+            >
+              Add <ChevronDown size={12} aria-hidden />
+            </button>
+          }
+          entries={() => [
+            ...project.state
+              .filter(({ computed }) => computed === undefined)
+              .map((variable) => ({
+                label: `set ${variable.name}`,
+                onSelect: () =>
+                  add(
+                    variable.type === 'boolean'
+                      ? `${variable.name} = !${variable.name}`
+                      : `${variable.name} = ${variable.name}`,
+                  ),
+              })),
+            ...Object.entries(actions).map(([action, { takes }]) => ({
+              label: `${action}: ${takes}`,
+              onSelect: () => add(written[action as keyof typeof actions]),
+            })),
+          ]}
+        />
+      </div>
       <textarea
         id={id}
         className="field h-auto min-h-14 resize-y py-1 font-mono text-[12px]"

@@ -4,6 +4,7 @@ import {
   type Control,
   controlNameProblem,
   effectiveNames,
+  emptyValues,
   freeName,
   inForce,
   kindOf,
@@ -18,7 +19,7 @@ import { ChevronDown, ChevronRight } from 'lucide-react';
 import { type ReactNode, useEffect, useId, useRef, useState } from 'react';
 import { currentControl, useEditorState, useWorkplace } from '../editor/context.tsx';
 import { ArrangeStrip } from './ArrangeStrip.tsx';
-import { EventField } from './EventField.tsx';
+import { EventFields } from './EventField.tsx';
 import { KindIcon } from './kindIcons.tsx';
 import { PictureField } from './PictureField.tsx';
 import { PropertyField, useSetProperty } from './PropertyField.tsx';
@@ -87,15 +88,7 @@ function ControlFacts({ control }: { control: Control }) {
       })}
       {kind.events.length > 0 && (
         <Section title="Events">
-          {kind.events.map((event) => (
-            <EventField
-              key={event.name}
-              control={control}
-              name={name}
-              attribute={`on.${event.name}`}
-              label={event.label}
-            />
-          ))}
+          <EventFields key={control.id} control={control} name={name} events={kind.events} />
         </Section>
       )}
     </>
@@ -266,10 +259,12 @@ function TwoWayField({ control, property, name }: { control: Control; property: 
   const id = useId();
   const attribute = `${property.name}.bind`;
   const target = asTyped(control.props[attribute]) ?? '';
-  const fitting = project.state.filter((variable) => property.twoWay!.includes(variable.type));
+  const fitting = project.state.filter(
+    (variable) => variable.computed === undefined && property.twoWay!.includes(variable.type),
+  );
   /** A variable made for this control, called as it is called. */
   const keepInNew = () => {
-    const [type] = property.twoWay!;
+    const type = property.twoWay![0]!;
     const variable = freeName(name, (candidate) => stateNameProblem(project, candidate) !== undefined);
     editor.dispatch({
       label: `Keep ${name} in ${variable}`,
@@ -277,7 +272,7 @@ function TwoWayField({ control, property, name }: { control: Control; property: 
         {
           type: 'project',
           key: 'state',
-          value: [...project.state, { name: variable, type, initial: type === 'boolean' ? false : '' }],
+          value: [...project.state, { name: variable, type, initial: emptyValues[type] }],
         },
         { type: 'set', control: control.id, property: attribute, value: variable },
       ],

@@ -1,10 +1,14 @@
 /** Data: the project's state variables, with type, initial value and who uses them. */
 import {
   effectiveNames,
+  emptyValues,
+  fitting,
   freshName,
   renameState,
   type StateType,
+  type StateUse,
   type StateVariable,
+  sourcesOf,
   stateNameProblem,
   usesOfState,
 } from '@hovrin/core';
@@ -14,9 +18,16 @@ import { useNavigate } from 'react-router';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { useCommandKeys } from '../editor/keys.ts';
 import { PlaceHeader } from '../PlaceHeader.tsx';
+import { StartField } from './StartField.tsx';
 
-const initialOf: Record<StateType, StateVariable['initial']> = { text: '', number: 0, boolean: false };
-const typeWords: Record<StateType, string> = { text: 'text', number: 'number', boolean: 'yes / no' };
+const typeWords: Record<StateType, string> = {
+  text: 'text',
+  number: 'number',
+  boolean: 'yes / no',
+  date: 'date',
+  list: 'list',
+  record: 'record',
+};
 
 export function DataPlace() {
   const { editor } = useWorkplace();
@@ -51,7 +62,7 @@ export function DataPlace() {
     <>
       <PlaceHeader title="Data" />
       <main className="flex-1 overflow-auto p-6">
-        <div className="mx-auto flex max-w-4xl flex-col gap-4">
+        <div className="mx-auto flex max-w-5xl flex-col gap-4">
           <div className="flex items-end justify-between gap-4">
             <div>
               <h2 className="text-[15px] font-semibold">State variables</h2>
@@ -75,8 +86,9 @@ export function DataPlace() {
                 <thead>
                   <tr className="border-b border-rule text-left text-quiet">
                     <th className="py-2 pl-3 font-medium">Name</th>
-                    <th className="w-32 px-2 font-medium">Type</th>
-                    <th className="w-48 px-2 font-medium">At the start</th>
+                    <th className="w-28 px-2 font-medium">Type</th>
+                    <th className="w-64 px-2 font-medium">Value</th>
+                    <th className="w-14 px-2 font-medium">Kept</th>
                     <th className="px-2 font-medium">Used by</th>
                     <th className="w-10" aria-label="Actions" />
                   </tr>
@@ -110,11 +122,9 @@ interface VariableRowProps {
 }
 
 function VariableRow({ variable, onChange, onRemove }: VariableRowProps) {
-  const { editor } = useWorkplace();
   const { project } = useEditorState('project');
-  const navigate = useNavigate();
   const uses = usesOfState(project, variable.name);
-  const controls = [...new Map(uses.map((use) => [use.control.id, use])).values()];
+  const followers = project.state.filter((each) => sourcesOf(each).includes(variable.name));
   return (
     <tr className="border-b border-rule align-top last:border-0">
       <td className="py-1.5 pl-2">
@@ -127,7 +137,9 @@ function VariableRow({ variable, onChange, onRemove }: VariableRowProps) {
           value={variable.type}
           onChange={(event) => {
             const type = event.target.value as StateType;
-            onChange({ ...variable, type, initial: initialOf[type] }, `Type of ${variable.name}`);
+            // What still fits stays: a text that is a number, a text that is a day.
+            const initial = fitting(type, variable.initial) ?? emptyValues[type];
+            onChange({ ...variable, type, initial }, `Type of ${variable.name}`);
           }}
         >
           {Object.entries(typeWords).map(([type, words]) => (
@@ -138,26 +150,36 @@ function VariableRow({ variable, onChange, onRemove }: VariableRowProps) {
         </select>
       </td>
       <td className="px-2 py-1.5">
-        <InitialField key={variable.type} variable={variable} onChange={onChange} />
+        <StartField project={project} variable={variable} onChange={onChange} />
+      </td>
+      <td className="px-2 py-2 text-center">
+        <input
+          type="checkbox"
+          className="accent-spruce"
+          aria-label={`Keep ${variable.name}`}
+          title={
+            variable.computed === undefined
+              ? 'It is there again when the application is opened the next time'
+              : 'What follows other values is worked out anew'
+          }
+          disabled={variable.computed !== undefined}
+          checked={variable.kept === true && variable.computed === undefined}
+          onChange={(event) => {
+            const { kept: _, ...rest } = variable;
+            onChange(event.target.checked ? { ...rest, kept: true } : rest, `Keep ${variable.name}`);
+          }}
+        />
       </td>
       <td className="px-2 py-2">
-        {controls.length === 0 && <span className="text-quiet">nothing yet</span>}
-        <span className="flex flex-wrap gap-x-2 gap-y-1">
-          {controls.slice(0, 6).map(({ screen, control }) => (
-            <button
-              key={control.id}
-              type="button"
-              className="font-mono text-[12px] text-lake underline decoration-dotted underline-offset-2"
-              onClick={() => {
-                editor.select([control.id]);
-                void navigate('..', { relative: 'path' });
-              }}
-            >
-              {screen.name}.{effectiveNames(screen).get(control.id)}
-            </button>
-          ))}
-          {controls.length > 6 && <span className="text-quiet">and {controls.length - 6} more</span>}
-        </span>
+        {uses.length === 0 && followers.length === 0 && <span className="text-quiet">nothing yet</span>}
+        <Users words="set by" uses={uses.filter(({ written }) => written)} />
+        <Users words="read by" uses={uses.filter(({ written }) => !written)} />
+        {followers.length > 0 && (
+          <p>
+            <span className="text-quiet">followed by </span>
+            <span className="font-mono text-[12px]">{followers.map(({ name }) => name).join(', ')}</span>
+          </p>
+        )}
       </td>
       <td className="py-1.5 pr-2">
         <button
@@ -170,6 +192,33 @@ function VariableRow({ variable, onChange, onRemove }: VariableRowProps) {
         </button>
       </td>
     </tr>
+  );
+}
+
+/** Controls that do something with a variable, to go to. */
+function Users({ words, uses }: { words: string; uses: readonly StateUse[] }) {
+  const { editor } = useWorkplace();
+  const navigate = useNavigate();
+  const controls = [...new Map(uses.map((use) => [use.control.id, use])).values()];
+  if (controls.length === 0) return null;
+  return (
+    <p className="flex flex-wrap gap-x-2">
+      <span className="text-quiet">{words}</span>
+      {controls.slice(0, 6).map(({ screen, control }) => (
+        <button
+          key={control.id}
+          type="button"
+          className="font-mono text-[12px] text-lake underline decoration-dotted underline-offset-2"
+          onClick={() => {
+            editor.select([control.id]);
+            void navigate('..', { relative: 'path' });
+          }}
+        >
+          {screen.name}.{effectiveNames(screen).get(control.id)}
+        </button>
+      ))}
+      {controls.length > 6 && <span className="text-quiet">and {controls.length - 6} more</span>}
+    </p>
   );
 }
 
@@ -204,61 +253,6 @@ function VariableName({ variable }: { variable: StateVariable }) {
           if (event.key === 'Enter') commit();
           if (event.key === 'Escape') setTyped(undefined);
         }}
-      />
-      {problem && (
-        <p role="alert" className="mt-1 text-brick">
-          {problem}
-        </p>
-      )}
-    </>
-  );
-}
-
-function InitialField({ variable, onChange }: Pick<VariableRowProps, 'variable' | 'onChange'>) {
-  const [typed, setTyped] = useState<string>();
-  const label = `Start of ${variable.name}`;
-  const group = `initial ${variable.name}`;
-  if (variable.type === 'boolean')
-    return (
-      <label className="flex h-7 items-center gap-2">
-        <input
-          type="checkbox"
-          aria-label={label}
-          className="accent-spruce"
-          checked={variable.initial === true}
-          onChange={(event) => onChange({ ...variable, initial: event.target.checked }, label)}
-        />
-        {variable.initial ? 'yes' : 'no'}
-      </label>
-    );
-  if (variable.type === 'text')
-    return (
-      <input
-        className="field"
-        aria-label={label}
-        value={String(variable.initial)}
-        onChange={(event) => onChange({ ...variable, initial: event.target.value }, label, group)}
-      />
-    );
-  const problem =
-    typed !== undefined && (typed.trim() === '' || !Number.isFinite(Number(typed)))
-      ? `“${typed}” is not a number.`
-      : undefined;
-  return (
-    <>
-      <input
-        className="field text-right"
-        inputMode="decimal"
-        aria-label={label}
-        aria-invalid={problem !== undefined}
-        value={typed ?? String(variable.initial)}
-        onChange={(event) => {
-          const text = event.target.value;
-          setTyped(text);
-          if (text.trim() !== '' && Number.isFinite(Number(text)))
-            onChange({ ...variable, initial: Number(text) }, label, group);
-        }}
-        onBlur={() => !problem && setTyped(undefined)}
       />
       {problem && (
         <p role="alert" className="mt-1 text-brick">

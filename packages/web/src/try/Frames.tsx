@@ -5,11 +5,13 @@ import { Covered } from '../build/Covered.tsx';
 import { Menu } from '../parts/Menu.tsx';
 import { foldings, resized, type ScreenSize, safeOf, shared, sizeWords, turned } from '../sizes.ts';
 import type { Conditions } from './conditions.tsx';
+import type { ToldTrace } from './TracePane.tsx';
 
 /** What a running page says to the window around it. */
 type PageMessage =
   | { readonly type: 'hovrin-problem' | 'hovrin-screen' | 'hovrin-pick'; readonly text: string }
-  | { readonly type: 'hovrin-state'; readonly name: string; readonly value: unknown };
+  | { readonly type: 'hovrin-state'; readonly name: string; readonly value: unknown }
+  | { readonly type: 'hovrin-trace'; readonly trace: ToldTrace };
 
 const gap = 28;
 
@@ -21,9 +23,10 @@ interface FramesProps {
   readonly linked: boolean;
   readonly onProblem: (text: string) => void;
   readonly onPick: (screen: string, control: string) => void;
+  readonly onTrace: (size: string, screen: string, trace: ToldTrace) => void;
 }
 
-export function Frames({ sizes, address, conditions, linked, onProblem, onPick }: FramesProps) {
+export function Frames({ sizes, address, conditions, linked, onProblem, onPick, onTrace }: FramesProps) {
   const area = useRef<HTMLDivElement>(null);
   const frames = useRef(new Map<string, HTMLIFrameElement>());
   /** Which screen each shows, and what has been entered since the beginning. */
@@ -70,6 +73,9 @@ export function Frames({ sizes, address, conditions, linked, onProblem, onPick }
           break;
         case 'hovrin-pick':
           onPick(screens.current.get(label) ?? '', String(data.text));
+          break;
+        case 'hovrin-trace':
+          onTrace(label, screens.current.get(label) ?? '', data.trace);
           break;
         case 'hovrin-screen': {
           // The first screen of a page that starts is where it begins, not where somebody went.

@@ -1,6 +1,6 @@
 /** Try: the exported page running in sandboxed frames, at one size or at all of them. */
 import { effectiveNames } from '@hovrin/core';
-import { ArrowLeft, ChevronDown, LayoutDashboard, RotateCcw } from 'lucide-react';
+import { ArrowLeft, ChevronDown, LayoutDashboard, ListTree, RotateCcw } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { api } from '../api.ts';
@@ -10,6 +10,7 @@ import { useEscape } from '../parts/useEscape.ts';
 import { allSizes, keepSizes, keptSizes, type ScreenSize, sizeWords } from '../sizes.ts';
 import { ConditionFields, type Conditions, plainConditions } from './conditions.tsx';
 import { Frames } from './Frames.tsx';
+import { mostTraces, type ToldTrace, type TraceEntry, TracePane } from './TracePane.tsx';
 
 export function TryPlace() {
   const { editor } = useWorkplace();
@@ -25,6 +26,8 @@ export function TryPlace() {
   const [sizes, setSizes] = useState<readonly ScreenSize[]>(() => keptSizes('try'));
   const [conditions, setConditions] = useState<Conditions>(plainConditions);
   const [linked, setLinked] = useState(true);
+  const [tracing, setTracing] = useState(false);
+  const [traces, setTraces] = useState<readonly TraceEntry[]>([]);
   const shown = which === 'all' ? sizes : sizes.filter(({ label }) => label === which);
   const choose = (next: readonly ScreenSize[]) => {
     setSizes(next);
@@ -36,6 +39,7 @@ export function TryPlace() {
   useEffect(() => {
     let gone = false;
     setProblem(undefined);
+    setTraces([]);
     void editor.settled().then((settled) => {
       if (gone) return;
       setOffline(!settled);
@@ -45,6 +49,14 @@ export function TryPlace() {
       gone = true;
     };
   }, [editor, run]);
+
+  const hear = (size: string, screenName: string, trace: ToldTrace) =>
+    setTraces((before) =>
+      [{ id: (before[0]?.id ?? 0) + 1, size, screen: screenName, at: new Date(), trace }, ...before].slice(
+        0,
+        mostTraces,
+      ),
+    );
 
   /** Back on the bench, with a control of the running page selected. */
   const pick = (screenName: string, control: string) => {
@@ -124,6 +136,15 @@ export function TryPlace() {
           </button>
           <button
             type="button"
+            className="btn aria-pressed:border-spruce aria-pressed:bg-spruce/15"
+            aria-pressed={tracing}
+            title="What each event does"
+            onClick={() => setTracing(!tracing)}
+          >
+            <ListTree size={14} aria-hidden /> Trace
+          </button>
+          <button
+            type="button"
             className="btn"
             onClick={() => setRun(run + 1)}
             title="Start again from the initial values"
@@ -163,9 +184,18 @@ export function TryPlace() {
             linked={linked}
             onProblem={setProblem}
             onPick={pick}
+            onTrace={hear}
           />
         )}
       </main>
+      {tracing && (
+        <TracePane
+          entries={traces}
+          onPick={pick}
+          onClear={() => setTraces([])}
+          onClose={() => setTracing(false)}
+        />
+      )}
     </div>
   );
 }

@@ -1,0 +1,35 @@
+/** Traces of events in words, as a page tells them to the window around it: plain texts, however much they hold. */
+import type { Trace } from '@hovrin/core/runtime';
+
+/** A trace whose values are texts. */
+export interface ToldTrace {
+  readonly control: string;
+  readonly event: string;
+  readonly changes: readonly { readonly name: string; readonly before: string; readonly after: string }[];
+  readonly did: readonly string[];
+  readonly reran: readonly string[];
+  readonly problems: readonly string[];
+  /** Milliseconds. */
+  readonly took: number;
+}
+
+/** Longest text of one value, and most of what is told of one kind. */
+const longest = 120;
+const most = 50;
+
+function shortly(value: unknown): string {
+  const text = typeof value === 'function' ? 'a function' : (JSON.stringify(value) ?? 'nothing');
+  return text.length > longest ? `${text.slice(0, longest)} …` : text;
+}
+
+export const toldTrace = ({ control, event, changes, did, reran, problems, took }: Trace): ToldTrace => ({
+  control,
+  event,
+  changes: changes
+    .slice(0, most)
+    .map(({ name, before, after }) => ({ name, before: shortly(before), after: shortly(after) })),
+  did: did.slice(0, most).map(({ action, given }) => `${action}(${given.map(shortly).join(', ')})`),
+  reran: reran.slice(0, most),
+  problems: problems.slice(0, most),
+  took,
+});

@@ -1,0 +1,186 @@
+/** What a state variable holds when the application is opened: entered by its type, or an expression that it follows. */
+import {
+  asText,
+  checkComputed,
+  countValues,
+  emptyValues,
+  fitting,
+  initialScope,
+  mostValues,
+  type Project,
+  type StateVariable,
+} from '@hovrin/core';
+import { useId, useState } from 'react';
+
+interface StartFieldProps {
+  readonly project: Project;
+  readonly variable: StateVariable;
+  readonly onChange: (variable: StateVariable, label: string, group?: string) => void;
+}
+
+export function StartField(props: StartFieldProps) {
+  const { variable, onChange } = props;
+  const follows = variable.computed !== undefined;
+  const { computed: _, ...plain } = variable;
+  return (
+    <div className="flex flex-col gap-1">
+      <select
+        className="field !h-6 !w-32 text-[12px] text-quiet"
+        aria-label={`How ${variable.name} gets its value`}
+        value={follows ? 'follows' : 'starts'}
+        onChange={(event) =>
+          event.target.value === 'follows'
+            ? onChange({ ...variable, computed: expressionOf(variable.initial) }, `${variable.name} follows`)
+            : onChange(plain, `Start of ${variable.name}`)
+        }
+      >
+        <option value="starts">starts as</option>
+        <option value="follows">always follows</option>
+      </select>
+      {follows ? <Followed {...props} /> : <Entered key={variable.type} {...props} />}
+    </div>
+  );
+}
+
+/** A value as an expression writes it. */
+const expressionOf = (value: unknown): string => JSON.stringify(value);
+
+/** A value in short, as one reads it. */
+function shortly(value: unknown): string {
+  const text = typeof value === 'object' && value !== null ? JSON.stringify(value) : asText(value);
+  return text.length > 80 ? `${text.slice(0, 80)} …` : text;
+}
+
+/** The value of a variable as everything begins; or what keeps it from having one. */
+function valueNow(project: Project, variable: StateVariable): { value?: unknown; problem?: string } {
+  const checked = checkComputed(variable, project.state);
+  if (!checked.ok) return { problem: checked.problem.message };
+  try {
+    const value = initialScope(project)(variable.name);
+    return fitting(variable.type, value) === undefined
+      ? { problem: `This gives ${shortly(value) || 'nothing'}, which is no ${variable.type}.` }
+      : { value };
+  } catch (error) {
+    return { problem: (error as Error).message };
+  }
+}
+
+function Followed({ project, variable, onChange }: StartFieldProps) {
+  const id = useId();
+  const { value, problem } = valueNow(project, variable);
+  return (
+    <>
+      <textarea
+        className="field h-auto min-h-7 w-full resize-y !border-lake py-1 font-mono text-[12px]"
+        rows={(variable.computed ?? '').length > 34 ? 2 : 1}
+        aria-label={`Expression of ${variable.name}`}
+        aria-invalid={problem !== undefined}
+        aria-describedby={id}
+        spellCheck={false}
+        value={variable.computed}
+        onChange={(event) =>
+          onChange(
+            { ...variable, computed: event.target.value },
+            `Expression of ${variable.name}`,
+            `computed ${variable.name}`,
+          )
+        }
+      />
+      <p
+        id={id}
+        role={problem ? 'alert' : undefined}
+        className={`text-[12px] ${problem ? 'text-brick' : 'text-quiet'}`}
+      >
+        {problem ?? `is ${shortly(value) || 'empty'} at the start`}
+      </p>
+    </>
+  );
+}
+
+/** A start that is entered as text and may not be one yet. */
+function Entered({ variable, onChange }: StartFieldProps) {
+  const { name, type, initial } = variable;
+  const label = `Start of ${name}`;
+  const group = `initial ${name}`;
+  const [typed, setTyped] = useState<string>();
+  const id = useId();
+  if (type === 'boolean')
+    return (
+      <label className="flex h-7 items-center gap-2">
+        <input
+          type="checkbox"
+          aria-label={label}
+          className="accent-spruce"
+          checked={initial === true}
+          onChange={(event) => onChange({ ...variable, initial: event.target.checked }, label)}
+        />
+        {initial ? 'yes' : 'no'}
+      </label>
+    );
+  if (type === 'text' || type === 'date')
+    return (
+      <input
+        className="field"
+        type={type}
+        aria-label={label}
+        value={String(initial)}
+        onChange={(event) => onChange({ ...variable, initial: event.target.value }, label, group)}
+      />
+    );
+  const plain = type === 'number';
+  const reading = typed === undefined ? undefined : readStart(type, typed);
+  const shared = {
+    'aria-label': label,
+    'aria-invalid': reading?.problem !== undefined,
+    'aria-describedby': reading?.problem ? id : undefined,
+    value: typed ?? (plain ? String(initial) : JSON.stringify(initial, undefined, 1)),
+    onChange: (event: { target: { value: string } }) => {
+      const text = event.target.value;
+      setTyped(text);
+      const { value } = readStart(type, text);
+      if (value !== undefined) onChange({ ...variable, initial: value }, label, group);
+    },
+    // What is valid is shown as it is kept; what is not stays, to be mended.
+    onBlur: () => reading?.problem === undefined && setTyped(undefined),
+  };
+  return (
+    <>
+      {plain ? (
+        <input className="field text-right" inputMode="decimal" {...shared} />
+      ) : (
+        <textarea
+          className="field h-auto w-full resize-y py-1 font-mono text-[12px]"
+          rows={Math.min(6, Math.max(2, shared.value.split('\n').length))}
+          title="JSON: texts in double quotes, [ ] around a list, { } around a record"
+          spellCheck={false}
+          {...shared}
+        />
+      )}
+      {reading?.problem && (
+        <p id={id} role="alert" className="text-[12px] text-brick">
+          {reading.problem}
+        </p>
+      )}
+    </>
+  );
+}
+
+/** Reads a number, or JSON for a list or record. */
+function readStart(
+  type: StateVariable['type'],
+  text: string,
+): { value?: StateVariable['initial']; problem?: string } {
+  if (type === 'number') {
+    const value = fitting('number', text);
+    return value === undefined ? { problem: `“${text}” is not a number.` } : { value };
+  }
+  try {
+    const value = fitting(type, text.trim() === '' ? emptyValues[type] : JSON.parse(text));
+    if (value === undefined) return { problem: `This is no ${type}.` };
+    return countValues(value) > mostValues
+      ? { problem: `A variable holds at most ${mostValues} values at its start.` }
+      : { value };
+  } catch (error) {
+    return { problem: `This is not JSON yet: ${(error as Error).message}` };
+  }
+}
