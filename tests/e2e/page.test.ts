@@ -94,3 +94,44 @@ it('what was entered before the script came is kept', async () => {
   await early.close();
 });
 let made = 0;
+
+it('what is kept is there again when the page is opened anew, what is not begins anew', async () => {
+  const kept = await openExported(
+    [
+      `<screen name="Home" on.enter="visits += 1">
+        <button name="more" text="More" on.press="count += 1; notes = [...notes, 'n' + count]; other += 1; focus('field')" />
+        <text name="told" text="{count} {notes.join(' ')} {other} {visits} {twice}" />
+        <textField name="field" label="Field" value.bind="typed" on.blur="left += 1" />
+        <button name="away" text="Away" on.press="go('Other')" />
+        <text name="leaves" text="left {left}" />
+      </screen>`,
+      '<screen name="Other"><button name="home" text="Home" on.press="back()" /></screen>',
+    ],
+    [
+      { name: 'count', type: 'number', initial: 1, kept: true },
+      { name: 'notes', type: 'list', initial: [], kept: true },
+      { name: 'other', type: 'number', initial: 0 },
+      { name: 'visits', type: 'number', initial: 0 },
+      { name: 'left', type: 'number', initial: 0 },
+      { name: 'typed', type: 'text', initial: '' },
+      { name: 'twice', type: 'number', initial: 0, computed: 'count * 2' },
+    ],
+  );
+  try {
+    const told = () => kept.named('told').innerText();
+    expect(await told()).toBe('1 0 1 2');
+    await kept.named('more').click();
+    expect(await told()).toBe('2 n2 1 1 4');
+    // `focus` has put the cursor where one goes on; leaving it is an event.
+    await kept.page.keyboard.type('Ilka');
+    expect(await kept.page.getByLabel('Field').inputValue()).toBe('Ilka');
+    await kept.named('away').click();
+    await kept.named('home').click();
+    expect(await kept.named('leaves').innerText()).toBe('left 1');
+    expect(await told()).toBe('2 n2 1 2 4');
+    await kept.page.reload();
+    expect(await told()).toBe('2 n2 0 1 4');
+  } finally {
+    await kept.close();
+  }
+});

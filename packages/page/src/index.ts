@@ -77,7 +77,8 @@ class Page {
     window.addEventListener('hashchange', () => this.showAddressed());
     this.showAddressed();
     listenInTrial({
-      variables: this.program.state.map(({ name }) => name),
+      // What follows others does so everywhere.
+      variables: this.program.state.flatMap(({ name, computed }) => (computed ? [] : name)),
       watch: (name, apply) => this.runtime.watch(name, apply),
       set: (name, value) => this.runtime.assign(name, value),
       go: (screen) => this.go(screen),

@@ -18,6 +18,7 @@ const longest = 120;
 const most = 50;
 
 function shortly(value: unknown): string {
+  if (Array.isArray(value) && JSON.stringify(value).length > longest / 2) return `${value.length} items`;
   const text = typeof value === 'function' ? 'a function' : (JSON.stringify(value) ?? 'nothing');
   return text.length > longest ? `${text.slice(0, longest)} …` : text;
 }

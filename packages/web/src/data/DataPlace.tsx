@@ -62,7 +62,7 @@ export function DataPlace() {
     <>
       <PlaceHeader title="Data" />
       <main className="flex-1 overflow-auto p-6">
-        <div className="mx-auto flex max-w-5xl flex-col gap-4">
+        <div className="mx-auto flex max-w-6xl flex-col gap-4">
           <div className="flex items-end justify-between gap-4">
             <div>
               <h2 className="text-[15px] font-semibold">State variables</h2>
@@ -85,12 +85,14 @@ export function DataPlace() {
               <table className="w-full border-collapse">
                 <thead>
                   <tr className="border-b border-rule text-left text-quiet">
-                    <th className="py-2 pl-3 font-medium">Name</th>
+                    <th className="w-44 py-2 pl-3 font-medium">Name</th>
                     <th className="w-28 px-2 font-medium">Type</th>
-                    <th className="w-64 px-2 font-medium">Value</th>
+                    <th className="w-80 px-2 font-medium">Value</th>
                     <th className="w-14 px-2 font-medium">Kept</th>
                     <th className="px-2 font-medium">Used by</th>
-                    <th className="w-10" aria-label="Actions" />
+                    <th className="w-10">
+                      <span className="sr-only">Actions</span>
+                    </th>
                   </tr>
                 </thead>
                 <tbody>

@@ -47,8 +47,24 @@ const expressionOf = (value: unknown): string => JSON.stringify(value);
 
 /** A value in short, as one reads it. */
 function shortly(value: unknown): string {
-  const text = typeof value === 'object' && value !== null ? JSON.stringify(value) : asText(value);
+  if (Array.isArray(value)) {
+    const plain = value.every((item) => typeof item !== 'object' || item === null);
+    const first = plain ? `: ${value.slice(0, 6).map(asText).join(', ')}${value.length > 6 ? ' …' : ''}` : '';
+    return value.length === 0 ? '' : `a list of ${value.length}${first}`;
+  }
+  const text = typeof value === 'object' && value !== null ? onOneLine(value) : asText(value);
   return text.length > 80 ? `${text.slice(0, 80)} …` : text;
+}
+
+/** JSON with room to read: `{ "name": "Ilka", "people": 4 }`. */
+const onOneLine = (value: unknown): string =>
+  JSON.stringify(value, undefined, 1).replace(/\n\s*/g, ' ').replace(/\[ /g, '[').replace(/ \]/g, ']');
+
+/** JSON as one edits it: a record of a list on each line, a list of plain values on one. */
+function asWritten(value: unknown): string {
+  if (Array.isArray(value) && value.some((item) => typeof item === 'object' && item !== null))
+    return `[\n${value.map((item) => `  ${onOneLine(item)}`).join(',\n')}\n]`;
+  return onOneLine(value);
 }
 
 /** The value of a variable as everything begins; or what keeps it from having one. */
@@ -133,7 +149,7 @@ function Entered({ variable, onChange }: StartFieldProps) {
     'aria-label': label,
     'aria-invalid': reading?.problem !== undefined,
     'aria-describedby': reading?.problem ? id : undefined,
-    value: typed ?? (plain ? String(initial) : JSON.stringify(initial, undefined, 1)),
+    value: typed ?? (plain ? String(initial) : asWritten(initial)),
     onChange: (event: { target: { value: string } }) => {
       const text = event.target.value;
       setTyped(text);
@@ -150,7 +166,8 @@ function Entered({ variable, onChange }: StartFieldProps) {
       ) : (
         <textarea
           className="field h-auto w-full resize-y py-1 font-mono text-[12px]"
-          rows={Math.min(6, Math.max(2, shared.value.split('\n').length))}
+          rows={Math.min(6, Math.max(shared.value.length > 36 ? 2 : 1, shared.value.split('\n').length))}
+          wrap={shared.value.includes('\n') ? 'off' : 'soft'}
           title="JSON: texts in double quotes, [ ] around a list, { } around a record"
           spellCheck={false}
           {...shared}

@@ -1,6 +1,6 @@
 /** The application running side by side in several sizes: what happens in one happens in the others. */
 import { MoreHorizontal, RotateCw } from 'lucide-react';
-import { type PointerEvent, useEffect, useMemo, useRef, useState } from 'react';
+import { type PointerEvent, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { Covered } from '../build/Covered.tsx';
 import { Menu } from '../parts/Menu.tsx';
 import { foldings, resized, type ScreenSize, safeOf, shared, sizeWords, turned } from '../sizes.ts';
@@ -40,6 +40,13 @@ export function Frames({ sizes, address, conditions, linked, onProblem, onPick, 
     );
     if (area.current) watch.observe(area.current);
     return () => watch.disconnect();
+  }, []);
+  const onThere = useCallback((label: string, frame: HTMLIFrameElement) => {
+    frames.current.set(label, frame);
+    return () => {
+      frames.current.delete(label);
+      screens.current.delete(label);
+    };
   }, []);
   const send = (label: string, message: object) =>
     frames.current.get(label)?.contentWindow?.postMessage(message, '*');
@@ -174,25 +181,7 @@ export function Frames({ sizes, address, conditions, linked, onProblem, onPick, 
             </figcaption>
             <div className="relative" style={{ width: size.width * scale, height: size.height * scale }}>
               <div className="size-full overflow-hidden rounded-md border border-rule bg-white">
-                <iframe
-                  ref={(frame) => {
-                    if (frame) frames.current.set(size.label, frame);
-                    else {
-                      frames.current.delete(size.label);
-                      screens.current.delete(size.label);
-                    }
-                  }}
-                  title={`${size.label}, ${sizeWords(size)}`}
-                  src={address}
-                  sandbox="allow-scripts"
-                  style={{
-                    width: size.width,
-                    height: size.height,
-                    border: 0,
-                    transform: `scale(${scale})`,
-                    transformOrigin: '0 0',
-                  }}
-                />
+                <RunningPage size={size} address={address} scale={scale} onThere={onThere} />
               </div>
               <Covered size={size} scale={scale} />
               <Corner size={size} scale={scale} onSize={change} />
@@ -200,6 +189,33 @@ export function Frames({ sizes, address, conditions, linked, onProblem, onPick, 
           </figure>
         ))}
     </div>
+  );
+}
+
+/** The page in a frame of its own, which nothing but another size or address makes anew. */
+function RunningPage({
+  size,
+  address,
+  scale,
+  onThere,
+}: {
+  size: ScreenSize;
+  address: string;
+  scale: number;
+  /** Takes the frame when it is there; what it gives back is called when it goes. */
+  onThere: (label: string, frame: HTMLIFrameElement) => () => void;
+}) {
+  const { label, width, height } = size;
+  const frame = useRef<HTMLIFrameElement>(null);
+  useLayoutEffect(() => onThere(label, frame.current!), [label, onThere]);
+  return (
+    <iframe
+      ref={frame}
+      title={`${label}, ${sizeWords(size)}`}
+      src={address}
+      sandbox="allow-scripts"
+      style={{ width, height, border: 0, transform: `scale(${scale})`, transformOrigin: '0 0' }}
+    />
   );
 }
 
