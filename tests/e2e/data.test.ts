@@ -108,3 +108,71 @@ it('an evening: a party is found, opened, checked in; the trace says what each e
   await entry('search entered').getByRole('button', { name: 'search' }).click();
   await expect.poll(() => facts(page).getByLabel('Name').first().inputValue()).toBe('search');
 });
+
+it('a list is a table: typed, pasted, ruled, taken from a file as a whole or not at all', async () => {
+  await page.getByRole('link', { name: 'Data' }).click();
+  await page.getByRole('button', { name: 'Edit as a table' }).first().click();
+  const grid = page.getByRole('grid', { name: 'Rows of bookings' });
+  const texts = (row: number) => grid.getByRole('row').nth(row).getByRole('gridcell').allTextContents();
+  expect(await texts(1)).toEqual(['Ilka Sorrel', 'Half board, one without meat', '17:10', '4', 'Late']);
+  // By keys alone: to the number of people, another one, and on to a new row.
+  for (const key of ['ArrowRight', 'ArrowRight', 'ArrowRight', 'Control+End', 'ArrowLeft'])
+    await page.keyboard.press(key);
+  await page.keyboard.type('five');
+  await page.keyboard.press('Enter');
+  await page.getByText('1 cell is not right').waitFor();
+  await page.keyboard.press('ArrowUp');
+  await page.getByText('“five” is no number.').waitFor();
+  await page.keyboard.type('5');
+  await page.keyboard.press('Escape');
+  await grid.waitFor();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('5');
+  await page.keyboard.press('Tab');
+  expect(await texts(5)).toEqual([
+    'Fenna Quill with children',
+    'Bottom bunks, cot if there is one',
+    '20:15',
+    '5',
+    'Called',
+  ]);
+  expect(await axeFaults(page)).toEqual([]);
+  // Two rows as a spreadsheet has them.
+  await page.keyboard.press('Control+End');
+  await page.keyboard.press('Home');
+  await grid.evaluate((element) => {
+    const data = new DataTransfer();
+    data.setData(
+      'text/plain',
+      'Noor Halvard\tStays two nights\t18:00\t2\tCalled\nEben Strand\t\t21:30\t1\tLate\n',
+    );
+    element.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true }));
+  });
+  await page.getByText('7 rows').waitFor();
+  expect(await texts(7)).toEqual(['Eben Strand', '', '21:30', '1', 'Late']);
+  // A rule for a column, and a file that breaks it.
+  await grid.getByRole('button', { name: /^name/ }).click();
+  await page.getByRole('checkbox', { name: 'Different in each row' }).check();
+  await page.getByRole('dialog', { name: 'Column name' }).getByRole('button', { name: 'Close' }).click();
+  const file = (text: string) =>
+    page
+      .getByLabel('A file with rows')
+      .setInputFiles({ name: 'evening.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+  await file('name;people\nAda Brenn;3\nAda Brenn;many\n');
+  await page.getByText('Nothing was taken from evening.csv.').waitFor();
+  await page.getByText('Line 3: people: “many” is no number.').waitFor();
+  expect(await page.getByText('7 rows').count()).toBe(1);
+  await file('name;people\nAda Brenn;3\nJoss Ferrin;2\n');
+  await page.getByText('2 rows').waitFor();
+  expect((await texts(1)).slice(0, 2)).toEqual(['Ada Brenn', '3']);
+  await grid.focus();
+  await page.keyboard.press('Control+z');
+  await page.getByText('7 rows').waitFor();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await page.getByRole('menuitem', { name: 'as CSV' }).click();
+  expect((await download).suggestedFilename()).toBe('bookings.csv');
+  await page.keyboard.press('Escape');
+  await saved(page);
+});

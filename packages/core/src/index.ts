@@ -16,6 +16,7 @@ export * from './document/names.ts';
 export * from './document/problems.ts';
 export * from './document/property-text.ts';
 export * from './document/state.ts';
+export * from './document/table.ts';
 export * from './document/theme.ts';
 export * from './document/tree.ts';
 export * from './document/types.ts';

@@ -47,8 +47,13 @@ export function countValues(value: unknown): number {
 }
 
 /** A day as HTML's date fields write it (HTML, valid date string); empty: none. */
-export const isDay = (text: string): boolean =>
-  text === '' || (/^\d{4}-\d{2}-\d{2}$/.test(text) && !Number.isNaN(Date.parse(text)));
+export function isDay(text: string): boolean {
+  if (text === '') return true;
+  if (!/^\d{4}-\d{2}-\d{2}$/.test(text)) return false;
+  const date = new Date(`${text}T00:00:00Z`);
+  // Some days only look like one: the 31st of February would become a day of March.
+  return !Number.isNaN(date.getTime()) && date.toISOString().startsWith(text);
+}
 
 /**
  * A value as a variable of a type holds it: a number is taken from a text that is one, a text from a number.

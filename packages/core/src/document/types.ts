@@ -52,12 +52,27 @@ export interface Band {
 export type StateType = 'text' | 'number' | 'boolean' | 'date' | 'list' | 'record';
 export type StateValue = string | number | boolean | readonly unknown[] | Readonly<Record<string, unknown>>;
 
+export type ColumnType = 'text' | 'number' | 'boolean' | 'date';
+
+/** A column of a list of records that is a table. */
+export interface Column {
+  readonly name: string;
+  readonly type: ColumnType;
+  readonly required?: boolean;
+  /** No two rows have the same. */
+  readonly unique?: boolean;
+  /** The only values that it may have, as texts. */
+  readonly values?: readonly string[];
+}
+
 /** A value that the running application keeps, readable in every expression of the project. */
 export interface StateVariable {
   /** A JavaScript identifier, unique in the project. */
   readonly name: string;
   readonly type: StateType;
   readonly initial: StateValue;
+  /** Of a list of records: its columns, as far as something is said about them. */
+  readonly columns?: readonly Column[];
   /** An expression that it always follows, so that nothing is assigned to it; it may not hold yet. */
   readonly computed?: string;
   /** What it holds is there again when the application is opened the next time. */

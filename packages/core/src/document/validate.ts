@@ -8,8 +8,16 @@ import { readAttribute } from './attributes.ts';
 import { nameProblem } from './names.ts';
 import { contextOf, readAttributeText } from './property-text.ts';
 import { countValues, fitting, mostValues, stateTypes } from './state.ts';
+import { columnTypes } from './table.ts';
 import { walk } from './tree.ts';
-import { type Band, inForce, type Project, projectFormat, type StateVariable } from './types.ts';
+import {
+  type Band,
+  type ColumnType,
+  inForce,
+  type Project,
+  projectFormat,
+  type StateVariable,
+} from './types.ts';
 
 /** Most controls of one screen. */
 export const mostControls = 20_000;
@@ -36,10 +44,29 @@ export function stateProblem(value: unknown): string | undefined {
       return `The initial value of \`${entry.name}\` is not of type ${entry.type}.`;
     if (countValues(entry.initial) > mostValues)
       return `\`${entry.name}\` holds more than ${mostValues} values at its start.`;
+    const columns = columnsProblem(entry.columns);
+    if (columns) return `\`${entry.name}\`: ${columns}`;
     if (entry.computed !== undefined && !isText(entry.computed))
       return `What \`${entry.name}\` is worked out from is no text.`;
     if (entry.kept !== undefined && typeof entry.kept !== 'boolean')
       return `Whether \`${entry.name}\` is kept is neither yes nor no.`;
+  }
+  return undefined;
+}
+
+function columnsProblem(value: unknown): string | undefined {
+  if (value === undefined) return undefined;
+  if (!Array.isArray(value)) return '`columns` is not a list.';
+  const names = new Set<string>();
+  for (const column of value) {
+    if (!isRecord(column) || !isText(column.name) || column.name.trim() === '')
+      return 'A column has no name.';
+    if (names.has(column.name)) return `There are two columns \`${column.name}\`.`;
+    names.add(column.name);
+    if (!columnTypes.includes(column.type as ColumnType))
+      return `Column \`${column.name}\` has no type: ${columnTypes.join(', ')}.`;
+    if (column.values !== undefined && !(Array.isArray(column.values) && column.values.every(isText)))
+      return `What column \`${column.name}\` may hold is no list of texts.`;
   }
   return undefined;
 }

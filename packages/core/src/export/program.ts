@@ -39,7 +39,7 @@ export function programOf(project: Project): Program {
   return {
     name: project.name,
     start: addressOf(startScreen(project)),
-    state: project.state.map(({ computed, ...variable }): ProgramVariable => {
+    state: project.state.map(({ computed, columns: _, ...variable }): ProgramVariable => {
       if (computed === undefined) return variable;
       const expression = checkComputed({ ...variable, computed }, project.state);
       return expression.ok ? { ...variable, computed: expression.value } : variable;

@@ -79,7 +79,7 @@ export interface ScreenProgram extends Bindings {
 }
 
 /** A state variable as a page runs it. */
-export interface ProgramVariable extends Omit<StateVariable, 'computed'> {
+export interface ProgramVariable extends Omit<StateVariable, 'computed' | 'columns'> {
   /** What it follows. */
   readonly computed?: Expression;
 }

@@ -5,6 +5,7 @@ import {
   fitting,
   freshName,
   renameState,
+  rowsOf,
   type StateType,
   type StateUse,
   type StateVariable,
@@ -12,13 +13,14 @@ import {
   stateNameProblem,
   usesOfState,
 } from '@hovrin/core';
-import { Plus, Trash2 } from 'lucide-react';
+import { Plus, Table2, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { useCommandKeys } from '../editor/keys.ts';
 import { PlaceHeader } from '../PlaceHeader.tsx';
 import { StartField } from './StartField.tsx';
+import { TableDialog } from './TableDialog.tsx';
 
 const typeWords: Record<StateType, string> = {
   text: 'text',
@@ -124,6 +126,8 @@ interface VariableRowProps {
 }
 
 function VariableRow({ variable, onChange, onRemove }: VariableRowProps) {
+  const { editor } = useWorkplace();
+  const [table, setTable] = useState(false);
   const { project } = useEditorState('project');
   const uses = usesOfState(project, variable.name);
   const followers = project.state.filter((each) => sourcesOf(each).includes(variable.name));
@@ -153,6 +157,19 @@ function VariableRow({ variable, onChange, onRemove }: VariableRowProps) {
       </td>
       <td className="px-2 py-1.5">
         <StartField project={project} variable={variable} onChange={onChange} />
+        {rowsOf(variable) && (
+          <button type="button" className="btn mt-1.5 !h-6 text-[12px]" onClick={() => setTable(true)}>
+            <Table2 size={13} aria-hidden /> Edit as a table
+          </button>
+        )}
+        {table && (
+          <TableDialog
+            variable={variable}
+            onChange={onChange}
+            onUndo={() => editor.undo()}
+            onClose={() => setTable(false)}
+          />
+        )}
       </td>
       <td className="px-2 py-2 text-center">
         <input

@@ -23,12 +23,16 @@ export function Dialog({
           onOpenAutoFocus={(event) => {
             // One comes to a dialog to fill it in, not to close it.
             const field = (event.currentTarget as HTMLElement).querySelector<HTMLInputElement>(
-              'input, textarea',
+              '[data-begin], input:not([type="file"]), textarea',
             );
             if (!field) return;
             event.preventDefault();
             field.focus();
-            field.select();
+            field.select?.();
+          }}
+          onEscapeKeyDown={(event) => {
+            // What is being typed in a cell is given up first.
+            if ((event.target as HTMLElement).closest('[data-keeps-escape]')) event.preventDefault();
           }}
           className="fixed top-1/2 left-1/2 z-50 flex max-h-[85vh] -translate-x-1/2 -translate-y-1/2 flex-col rounded-md border border-rule bg-sheet shadow-xl"
           style={{ width, maxWidth: 'calc(100vw - 32px)' }}

@@ -1,0 +1,182 @@
+/**
+ * Lists of records as tables: columns with types, what is wrong in a cell, and rows from texts as spreadsheets and
+ * CSV files have them.
+ */
+import { isDay } from './state.ts';
+import type { Column, ColumnType, StateVariable } from './types.ts';
+
+export const columnTypes: readonly ColumnType[] = ['text', 'number', 'boolean', 'date'];
+
+/** One row: values by column; absent where a cell is empty. */
+export type Row = Readonly<Record<string, unknown>>;
+
+const isRow = (value: unknown): value is Row =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** The rows of a variable that can be shown as a table; undefined where it holds something else. */
+export function rowsOf({ type, initial, computed }: StateVariable): readonly Row[] | undefined {
+  if (type !== 'list' || computed !== undefined || !Array.isArray(initial)) return undefined;
+  return initial.every(isRow) ? initial : undefined;
+}
+
+function typeOf(values: readonly unknown[]): ColumnType {
+  const there = values.filter((value) => value !== undefined && value !== null && value !== '');
+  if (there.length === 0) return 'text';
+  if (there.every((value) => typeof value === 'number')) return 'number';
+  if (there.every((value) => typeof value === 'boolean')) return 'boolean';
+  return there.every((value) => typeof value === 'string' && isDay(value)) ? 'date' : 'text';
+}
+
+/** Columns that some rows have, in the order in which they come up, with the types of what is in them. */
+export function columnsFrom(rows: readonly Row[]): Column[] {
+  const names = new Set(rows.flatMap((row) => Object.keys(row)));
+  return [...names].map((name) => ({ name, type: typeOf(rows.map((row) => row[name])) }));
+}
+
+/** The columns of a table: those that were said, and any others that its rows have. */
+export function columnsOf(variable: StateVariable): readonly Column[] {
+  const said = variable.columns ?? [];
+  const others = columnsFrom(rowsOf(variable) ?? []).filter(
+    ({ name }) => !said.some((column) => column.name === name),
+  );
+  return [...said, ...others];
+}
+
+/** What a cell shows, and what is edited in it. */
+export function cellText(value: unknown): string {
+  if (value === undefined || value === null) return '';
+  if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  return typeof value === 'object' ? JSON.stringify(value) : String(value);
+}
+
+export type CellReading =
+  | { readonly ok: true; readonly value: unknown }
+  | { readonly ok: false; readonly message: string };
+
+/** Reads what was typed into a cell; empty: there is nothing in it. */
+export function readCell(type: ColumnType, text: string): CellReading {
+  const plain = text.trim();
+  if (plain === '') return { ok: true, value: undefined };
+  const not = (what: string): CellReading => ({ ok: false, message: `“${plain}” is no ${what}.` });
+  switch (type) {
+    case 'text':
+      return { ok: true, value: text };
+    case 'number': {
+      const value = Number(plain);
+      return Number.isFinite(value) ? { ok: true, value } : not('number');
+    }
+    case 'boolean': {
+      const word = plain.toLowerCase();
+      if (['yes', 'true', '1'].includes(word)) return { ok: true, value: true };
+      return ['no', 'false', '0'].includes(word) ? { ok: true, value: false } : not('yes or no');
+    }
+    case 'date': {
+      // As people write days where the day comes first.
+      const [, day, month, year] = /^(\d{1,2})[./](\d{1,2})[./](\d{4})$/.exec(plain) ?? [];
+      const written = year ? `${year}-${month!.padStart(2, '0')}-${day!.padStart(2, '0')}` : plain;
+      return isDay(written) ? { ok: true, value: written } : not('day such as 2026-07-14');
+    }
+  }
+}
+
+/** A cell, by the indices of its row and column. */
+export const cellKey = (row: number, column: number): string => `${row} ${column}`;
+
+/** What is wrong in a table, by cell. */
+export function tableProblems(columns: readonly Column[], rows: readonly Row[]): Map<string, string> {
+  const found = new Map<string, string>();
+  for (const [at, column] of columns.entries()) {
+    const { name, type, required, unique, values } = column;
+    const first = new Map<unknown, number>();
+    for (const [index, row] of rows.entries()) {
+      const value = row[name];
+      const say = (message: string) => found.set(cellKey(index, at), message);
+      if (value === undefined || value === null || value === '') {
+        if (required) say(`\`${name}\` is required.`);
+        continue;
+      }
+      const reading = readCell(type, cellText(value));
+      if (!reading.ok) say(reading.message);
+      else if (values && values.length > 0 && !values.includes(cellText(value)))
+        say(`\`${name}\` is one of ${values.join(', ')}.`);
+      else if (unique) {
+        const before = first.get(value);
+        if (before === undefined) first.set(value, index);
+        else say(`\`${name}\` is the same in row ${before + 1}.`);
+      }
+    }
+  }
+  return found;
+}
+
+/** A table as it comes in: the rows, or what keeps them out, by line of the text. */
+export type TableReading =
+  | { readonly ok: true; readonly columns: readonly Column[]; readonly rows: readonly Row[] }
+  | {
+      readonly ok: false;
+      readonly problems: readonly { readonly line: number; readonly message: string }[];
+    };
+
+/** Names that records cannot have, since expressions must not reach them. */
+const refused = new Set(['__proto__', 'prototype', 'constructor']);
+
+/**
+ * Reads lines of texts, the first one naming the columns. All rows come in, or none.
+ *
+ * @param known columns that are there already; their types and rules hold for what comes in under their names.
+ */
+export function readTable(lines: readonly (readonly string[])[], known: readonly Column[]): TableReading {
+  const [header = [], ...body] = lines;
+  const names = header.map((name) => name.trim());
+  const problems: { line: number; message: string }[] = [];
+  const say = (line: number, message: string) => problems.push({ line, message });
+  if (names.every((name) => name === ''))
+    return { ok: false, problems: [{ line: 1, message: 'The first line names the columns; it is empty.' }] };
+  for (const [index, name] of names.entries()) {
+    if (name === '') say(1, `Column ${index + 1} has no name.`);
+    else if (names.indexOf(name) < index) say(1, `There are two columns \`${name}\`.`);
+    else if (refused.has(name)) say(1, `A column cannot be called \`${name}\`.`);
+  }
+  if (problems.length > 0) return { ok: false, problems };
+  const columns = names.map(
+    (name, index): Column =>
+      known.find((column) => column.name === name) ?? {
+        name,
+        type: typeAmong(body.map((cells) => cells[index] ?? '')),
+      },
+  );
+  const rows = body.map((cells, index) => {
+    const line = index + 2;
+    if (cells.length > names.length)
+      say(line, `There are ${cells.length} values, but ${names.length} columns.`);
+    const row: Record<string, unknown> = {};
+    for (const [at, column] of columns.entries()) {
+      const reading = readCell(column.type, cells[at] ?? '');
+      if (!reading.ok) say(line, `${column.name}: ${reading.message}`);
+      else if (reading.value !== undefined) row[column.name] = reading.value;
+    }
+    return row;
+  });
+  // Rules are looked at once all values are read.
+  if (problems.length === 0)
+    for (const [cell, message] of tableProblems(columns, rows)) say(Number(cell.split(' ')[0]) + 2, message);
+  problems.sort((a, b) => a.line - b.line);
+  return problems.length > 0 ? { ok: false, problems } : { ok: true, columns, rows };
+}
+
+/** The type that all of some texts can be read as. */
+function typeAmong(texts: readonly string[]): ColumnType {
+  const there = texts.filter((text) => text.trim() !== '');
+  // Numbers that begin with a nought are names: telephone numbers, codes.
+  const coded = there.some((text) => /^0\d/.test(text.trim()));
+  const fits = (type: ColumnType) => there.length > 0 && there.every((text) => readCell(type, text).ok);
+  if (!coded && fits('number')) return 'number';
+  if (fits('boolean')) return 'boolean';
+  return fits('date') ? 'date' : 'text';
+}
+
+/** The same as lines of texts, the names of the columns first. */
+export const tableLines = (columns: readonly Column[], rows: readonly Row[]): string[][] => [
+  columns.map(({ name }) => name),
+  ...rows.map((row) => columns.map(({ name }) => cellText(row[name]))),
+];

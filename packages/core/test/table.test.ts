@@ -1,0 +1,95 @@
+/** Lists of records as tables: types are recognised, rules are held, texts come in as a whole or not at all. */
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  type Column,
+  cellText,
+  columnsFrom,
+  readCell,
+  readTable,
+  tableLines,
+  tableProblems,
+} from '../src/index.ts';
+
+const lines = (text: string) => text.split('\n').map((line) => line.split(','));
+
+describe('a table from texts', () => {
+  it('recognises what its columns hold', () => {
+    const reading = readTable(
+      lines('guest,people,late,until,phone\nIlka,4,yes,2026-07-14,0170\nTomas,2,no,3.8.2026,'),
+      [],
+    );
+    expect(reading).toEqual({
+      ok: true,
+      columns: [
+        { name: 'guest', type: 'text' },
+        { name: 'people', type: 'number' },
+        { name: 'late', type: 'boolean' },
+        { name: 'until', type: 'date' },
+        { name: 'phone', type: 'text' },
+      ],
+      rows: [
+        { guest: 'Ilka', people: 4, late: true, until: '2026-07-14', phone: '0170' },
+        { guest: 'Tomas', people: 2, late: false, until: '2026-08-03' },
+      ],
+    });
+  });
+
+  it('says by line what is wrong, and lets nothing in then', () => {
+    const known: Column[] = [
+      { name: 'guest', type: 'text', required: true, unique: true },
+      { name: 'people', type: 'number' },
+      { name: 'state', type: 'text', values: ['late', 'called'] },
+    ];
+    const problems = (text: string) => {
+      const reading = readTable(lines(text), known);
+      return reading.ok ? [] : reading.problems.map(({ line, message }) => `${line}: ${message}`);
+    };
+    expect(problems('guest,people\nIlka,many\nTomas,2,3')).toEqual([
+      '2: people: “many” is no number.',
+      '3: There are 3 values, but 2 columns.',
+    ]);
+    expect(problems('guest,state\nIlka,late\n,called\nIlka,gone')).toEqual([
+      '3: `guest` is required.',
+      '4: `guest` is the same in row 1.',
+      '4: `state` is one of late, called.',
+    ]);
+    expect(problems('guest,guest\nIlka,Ilka')).toEqual(['1: There are two columns `guest`.']);
+    expect(problems('__proto__\nx')).toEqual(['1: A column cannot be called `__proto__`.']);
+    expect(problems('')).toEqual(['1: The first line names the columns; it is empty.']);
+    expect(problems('guest,people\nIlka,4')).toEqual([]);
+  });
+
+  it('comes back from its own lines as it was', () => {
+    const cell = fc.oneof(
+      fc.record({
+        type: fc.constant('text' as const),
+        value: fc.string({ minLength: 1 }).map((text) => `t${text}`),
+      }),
+      fc.record({ type: fc.constant('number' as const), value: fc.integer() }),
+      fc.record({ type: fc.constant('boolean' as const), value: fc.boolean() }),
+    );
+    fc.assert(
+      fc.property(fc.array(cell, { minLength: 1, maxLength: 5 }), fc.nat({ max: 4 }), (cells, count) => {
+        const columns = cells.map(({ type }, index): Column => ({ name: `c${index}`, type }));
+        const rows = Array.from({ length: count }, () =>
+          Object.fromEntries(cells.map(({ value }, index) => [`c${index}`, value])),
+        );
+        expect(readTable(tableLines(columns, rows), columns)).toEqual({ ok: true, columns, rows });
+      }),
+    );
+  });
+});
+
+it('columns are those that some row has; a cell is read by its type', () => {
+  expect(columnsFrom([{ a: 1 }, { b: 'x', a: 2 }])).toEqual([
+    { name: 'a', type: 'number' },
+    { name: 'b', type: 'text' },
+  ]);
+  expect(readCell('date', '31.2.2026').ok).toBe(false);
+  expect(readCell('number', ' ')).toEqual({ ok: true, value: undefined });
+  expect(cellText({ a: 1 })).toBe('{"a":1}');
+  expect([...tableProblems([{ name: 'a', type: 'number' }], [{ a: 'x' }, { a: 3 }])]).toEqual([
+    ['0 0', '“x” is no number.'],
+  ]);
+});
