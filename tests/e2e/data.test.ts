@@ -176,3 +176,47 @@ it('a list is a table: typed, pasted, ruled, taken from a file as a whole or not
   await page.keyboard.press('Escape');
   await saved(page);
 });
+
+it('a form and a list are made of a table, one from a schema; what is saved in one is in the other', async () => {
+  const make = async (what: string) => {
+    await page.getByRole('link', { name: 'Data' }).click();
+    await page.getByRole('button', { name: 'Make of bookings' }).click();
+    await page.getByRole('menuitem', { name: what }).click();
+  };
+  await make('A list to find things in');
+  await tree(page, 'rows').waitFor();
+  await make('A form that adds to it');
+  await tree(page, 'peopleField').waitFor();
+  // One undo takes the screen and its variables away again, one redo brings them back.
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await tree(page, 'peopleField').waitFor({ state: 'detached' });
+  await page.getByRole('button', { name: 'Redo', exact: true }).click();
+  await page.getByRole('button', { name: 'BookingsForm', exact: true }).first().click();
+  await tree(page, 'save').click();
+  const event = fact(page, 'On press');
+  await event.fill(`${await event.inputValue()}; go("BookingsList")`);
+  await saved(page);
+  await page.getByRole('button', { name: 'Try' }).click();
+  await desk().getByLabel('Name', { exact: true }).fill('Mara Teal');
+  await desk().getByLabel('People').fill('3');
+  await press('Save');
+  await expect.poll(() => desk().locator('[data-name^="first["]').allTextContents()).toContain('Mara Teal');
+  await desk().getByLabel('Find').fill('teal');
+  await expect.poll(() => desk().locator('[data-name^="first["]').allTextContents()).toEqual(['Mara Teal']);
+  await desk().getByLabel('Find').fill('nobody at all');
+  await desk().getByText('There is nothing here.').waitFor();
+  await page.getByRole('button', { name: 'Build' }).click();
+  await page.getByRole('link', { name: 'Data' }).click();
+  await page.getByRole('button', { name: 'Form from a schema' }).click();
+  const schema = page.getByLabel('Schema', { exact: true });
+  await schema.fill('{ "properties": 1 }');
+  await page.getByText('A schema of an object is expected').waitFor();
+  await schema.fill(
+    '{ "title": "Gear for hire", "required": ["item"], "properties": { "item": { "type": "string" }, "out": { "type": "boolean" } } }',
+  );
+  await page.getByText('Item (required), Out').waitFor();
+  expect(await axeFaults(page)).toEqual([]);
+  await page.getByRole('button', { name: 'Make the form' }).click();
+  await tree(page, 'outField').waitFor();
+  await saved(page);
+});

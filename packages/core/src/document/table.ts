@@ -2,6 +2,7 @@
  * Lists of records as tables: columns with types, what is wrong in a cell, and rows from texts as spreadsheets and
  * CSV files have them.
  */
+import { forbiddenKeys } from '../expression/functions.ts';
 import { isDay } from './state.ts';
 import type { Column, ColumnType, StateVariable } from './types.ts';
 
@@ -117,9 +118,6 @@ export type TableReading =
       readonly problems: readonly { readonly line: number; readonly message: string }[];
     };
 
-/** Names that records cannot have, since expressions must not reach them. */
-const refused = new Set(['__proto__', 'prototype', 'constructor']);
-
 /**
  * Reads lines of texts, the first one naming the columns. All rows come in, or none.
  *
@@ -135,7 +133,7 @@ export function readTable(lines: readonly (readonly string[])[], known: readonly
   for (const [index, name] of names.entries()) {
     if (name === '') say(1, `Column ${index + 1} has no name.`);
     else if (names.indexOf(name) < index) say(1, `There are two columns \`${name}\`.`);
-    else if (refused.has(name)) say(1, `A column cannot be called \`${name}\`.`);
+    else if (forbiddenKeys.has(name)) say(1, `A column cannot be called \`${name}\`.`);
   }
   if (problems.length > 0) return { ok: false, problems };
   const columns = names.map(

@@ -1,5 +1,13 @@
 /** One column of a table: its name, type and rules, its place among the others, and taking it away. */
-import { type Column, type ColumnType, cellText, columnTypes, type Row, readCell } from '@hovrin/core';
+import {
+  type Column,
+  type ColumnType,
+  cellText,
+  columnTypes,
+  forbiddenKeys,
+  type Row,
+  readCell,
+} from '@hovrin/core';
 import { ArrowLeft, ArrowRight, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { Dialog } from '../parts/Dialog.tsx';
@@ -43,7 +51,7 @@ export function ColumnDialog({
       ? 'It needs a name.'
       : columns.some((other, index) => index !== at && other.name === wanted)
         ? `There is a column \`${wanted}\` already.`
-        : ['__proto__', 'prototype', 'constructor'].includes(wanted)
+        : forbiddenKeys.has(wanted)
           ? 'That name is out of reach for expressions.'
           : undefined;
   const set = (label: string, change: Partial<Column>, nextRows?: readonly Row[]) => {

@@ -1,9 +1,15 @@
 /** Data: the project's state variables, with type, initial value and who uses them. */
 import {
+  columnsOf,
   effectiveNames,
   emptyValues,
   fitting,
   freshName,
+  listName,
+  type Made,
+  makeForm,
+  makeList,
+  questionsOf,
   renameState,
   rowsOf,
   type StateType,
@@ -11,14 +17,18 @@ import {
   type StateVariable,
   sourcesOf,
   stateNameProblem,
+  titleOfList,
   usesOfState,
 } from '@hovrin/core';
-import { Plus, Table2, Trash2 } from 'lucide-react';
+import { ChevronDown, FileJson, Plus, Table2, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
+import { newId } from '../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { useCommandKeys } from '../editor/keys.ts';
 import { PlaceHeader } from '../PlaceHeader.tsx';
+import { Menu } from '../parts/Menu.tsx';
+import { SchemaDialog } from './SchemaDialog.tsx';
 import { StartField } from './StartField.tsx';
 import { TableDialog } from './TableDialog.tsx';
 
@@ -34,6 +44,7 @@ const typeWords: Record<StateType, string> = {
 export function DataPlace() {
   const { editor } = useWorkplace();
   const { project } = useEditorState('project');
+  const navigate = useNavigate();
   useCommandKeys(editor);
   const setState = (label: string, state: readonly StateVariable[], group?: string) =>
     editor.dispatch({
@@ -49,6 +60,11 @@ export function DataPlace() {
         `${uses} ${uses === 1 ? 'property still names' : 'properties still name'} ${variable.name}; they are marked in the tree. Undo brings it back.`,
       );
   };
+  const take = ({ screen, steps }: Made) => {
+    if (editor.dispatch({ label: `Make ${screen.name}`, steps, select: [screen.id] }))
+      void navigate('..', { relative: 'path' });
+  };
+  const [schema, setSchema] = useState(false);
   const add = () => {
     const name = freshName('value', (candidate) =>
       project.state.some((variable) => variable.name === candidate),
@@ -73,10 +89,28 @@ export function DataPlace() {
                 can set them.
               </p>
             </div>
-            <button type="button" className="btn btn-main" onClick={add}>
-              <Plus size={15} aria-hidden /> Add a variable
-            </button>
+            <div className="flex gap-2">
+              <button type="button" className="btn" onClick={() => setSchema(true)}>
+                <FileJson size={15} aria-hidden /> Form from a schema
+              </button>
+              <button type="button" className="btn btn-main" onClick={add}>
+                <Plus size={15} aria-hidden /> Add a variable
+              </button>
+            </div>
           </div>
+          {schema && (
+            <SchemaDialog
+              onClose={() => setSchema(false)}
+              onMake={({ title = 'Entries', questions }) => {
+                setSchema(false);
+                const wanted = listName(title);
+                const list = stateNameProblem(project, wanted)
+                  ? freshName(wanted, (name) => stateNameProblem(project, name) !== undefined)
+                  : wanted;
+                take(makeForm(project, list, title, questions, newId));
+              }}
+            />
+          )}
           {project.state.length === 0 ? (
             <div className="rounded-md border border-dashed border-rule p-10 text-center text-quiet">
               There are no state variables yet. Add one, then write{' '}
@@ -107,6 +141,7 @@ export function DataPlace() {
                         setState(label, project.state.with(index, changed), group)
                       }
                       onRemove={() => remove(variable, index)}
+                      onMade={take}
                     />
                   ))}
                 </tbody>
@@ -123,11 +158,15 @@ interface VariableRowProps {
   readonly variable: StateVariable;
   readonly onChange: (variable: StateVariable, label: string, group?: string) => void;
   readonly onRemove: () => void;
+  /** Takes a screen that was made of it into the project, and goes there. */
+  readonly onMade: (made: Made) => void;
 }
 
-function VariableRow({ variable, onChange, onRemove }: VariableRowProps) {
+function VariableRow({ variable, onChange, onRemove, onMade }: VariableRowProps) {
   const { editor } = useWorkplace();
   const [table, setTable] = useState(false);
+  const rows = rowsOf(variable);
+  const columns = columnsOf(variable);
   const { project } = useEditorState('project');
   const uses = usesOfState(project, variable.name);
   const followers = project.state.filter((each) => sourcesOf(each).includes(variable.name));
@@ -157,10 +196,45 @@ function VariableRow({ variable, onChange, onRemove }: VariableRowProps) {
       </td>
       <td className="px-2 py-1.5">
         <StartField project={project} variable={variable} onChange={onChange} />
-        {rowsOf(variable) && (
-          <button type="button" className="btn mt-1.5 !h-6 text-[12px]" onClick={() => setTable(true)}>
-            <Table2 size={13} aria-hidden /> Edit as a table
-          </button>
+        {rows && (
+          <div className="mt-1.5 flex gap-1.5">
+            <button type="button" className="btn !h-6 text-[12px]" onClick={() => setTable(true)}>
+              <Table2 size={13} aria-hidden /> Edit as a table
+            </button>
+            <Menu
+              label={`Make a screen of ${variable.name}`}
+              button={
+                <button
+                  type="button"
+                  className="btn !h-6 text-[12px]"
+                  aria-label={`Make of ${variable.name}`}
+                >
+                  Make <ChevronDown size={12} aria-hidden />
+                </button>
+              }
+              entries={[
+                {
+                  label: 'A form that adds to it',
+                  disabled: columns.length === 0,
+                  onSelect: () =>
+                    onMade(
+                      makeForm(
+                        project,
+                        variable.name,
+                        `Add to ${titleOfList(variable.name).toLowerCase()}`,
+                        questionsOf(columns, rows),
+                        newId,
+                      ),
+                    ),
+                },
+                {
+                  label: 'A list to find things in',
+                  disabled: columns.length === 0,
+                  onSelect: () => onMade(makeList(project, variable.name, columns, newId)),
+                },
+              ]}
+            />
+          </div>
         )}
         {table && (
           <TableDialog

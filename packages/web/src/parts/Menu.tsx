@@ -32,7 +32,10 @@ export function Menu(props: MenuProps) {
     // Fingers press what they were never near, and a fast press comes before the menu is made.
     onPointerDown: (event) => {
       props.button.props.onPointerDown?.(event);
-      if (event.button === 0 && !event.ctrlKey) setState('open');
+      if (event.button !== 0 || event.ctrlKey) return;
+      // The button does not take the focus, which the menu wants at once.
+      event.preventDefault();
+      setState('open');
     },
     onKeyDown: (event) => {
       if (event.key !== 'Enter' && event.key !== ' ' && event.key !== 'ArrowDown') return;

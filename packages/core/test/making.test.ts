@@ -1,0 +1,182 @@
+/** Screens made from data: forms from tables and schemas, lists with a way to find. What is made is valid, and works. */
+import { describe, expect, it } from 'vitest';
+import {
+  applySteps,
+  attributeProblems,
+  type Column,
+  checkAll,
+  makeForm,
+  makeList,
+  type Project,
+  projectProblem,
+  questionsOf,
+  questionsOfSchema,
+  spoken,
+  walk,
+} from '../src/index.ts';
+import { projectOf, testShaper } from './documents.ts';
+
+const columns: Column[] = [
+  { name: 'guestName', type: 'text', required: true, unique: true },
+  { name: 'people', type: 'number' },
+  { name: 'half board', type: 'boolean' },
+  { name: 'until', type: 'date', required: true },
+  { name: 'state', type: 'text', values: ['Late', 'Called'] },
+  { name: 'note', type: 'text' },
+];
+const rows = [
+  {
+    guestName: 'Ilka Sorrel',
+    people: 4,
+    'half board': true,
+    until: '2026-07-14',
+    state: 'Late',
+    note: 'many words '.repeat(8),
+  },
+];
+const base: Project = {
+  ...projectOf('<screen name="Home" />'),
+  state: [{ name: 'bookings', type: 'list', initial: rows, columns }],
+};
+let ids = 0;
+const newId = () => `m${++ids}`;
+const applied = (project: Project, steps: ReturnType<typeof makeForm>['steps']): Project => {
+  const result = applySteps(project, steps);
+  if (!result.ok) throw new Error(result.reason);
+  return result.project;
+};
+/** Kinds and labels of what a screen asks. */
+const asked = (project: Project) =>
+  [...walk(project.screens.at(-1)!)]
+    .filter(({ props }) => props.label !== undefined)
+    .map(({ kind, props }) => `${kind}: ${String(props.label)}${props.required === 'true' ? ' *' : ''}`);
+
+it('a name is said as people say it', () => {
+  expect(['guestName', 'guest_name', 'people', 'URL', 'half board', 'bunkNumber2'].map(spoken)).toEqual([
+    'Guest name',
+    'Guest name',
+    'People',
+    'URL',
+    'Half board',
+    'Bunk number2',
+  ]);
+});
+
+describe('a form from a table', () => {
+  const made = makeForm(base, 'bookings', 'New booking', questionsOf(columns, rows), newId);
+  const project = applied(base, made.steps);
+
+  it('asks with the part that fits each type, and is valid throughout', () => {
+    expect(asked(project)).toEqual([
+      'textField: Guest name *',
+      'numberField: People',
+      'checkbox: Half board',
+      'dateField: Until *',
+      'select: State',
+      'textArea: Note',
+    ]);
+    expect(projectProblem(project)).toBeUndefined();
+    for (const control of walk(project.screens.at(-1)!))
+      expect(attributeProblems(project, control)).toEqual([]);
+  });
+
+  it('keeps the answers as a record, and refuses what is missing or there twice', () => {
+    const save = [...walk(project.screens.at(-1)!)].find(({ name }) => name === 'save')!;
+    expect(save.props['on.press']).toBe(
+      'bookings = [...bookings, { guestName: newGuestName, people: newPeople, "half board": newHalfBoard, until: newUntil, state: newState, note: newNote }]; ' +
+        'newGuestName = ""; newPeople = 0; newHalfBoard = false; newUntil = ""; newState = "Late"; newNote = ""; message("Saved.")',
+    );
+    expect(save.props.disabled).toBe(
+      "{newGuestName.trim() == '' || bookings.some(row => row.guestName == newGuestName) || newUntil.trim() == ''}",
+    );
+  });
+
+  it('lays out well at every width', async () => {
+    const found = checkAll(await testShaper(), project, project.screens.at(-1)!);
+    expect(found.filter(({ severity }) => severity !== 'advice')).toEqual([]);
+  });
+
+  it('goes beside another one of the same list', () => {
+    const again = applied(
+      project,
+      makeForm(project, 'bookings', 'New booking', questionsOf(columns, rows), newId).steps,
+    );
+    expect(again.screens.map(({ name }) => name)).toEqual(['Home', 'BookingsForm', 'BookingsForm1']);
+    expect(projectProblem(again)).toBeUndefined();
+  });
+});
+
+it('a list shows the records, found by what is typed', async () => {
+  const project = applied(base, makeList(base, 'bookings', columns, newId).steps);
+  expect(projectProblem(project)).toBeUndefined();
+  for (const control of walk(project.screens.at(-1)!))
+    expect(attributeProblems(project, control)).toEqual([]);
+  const found = checkAll(await testShaper(), project, project.screens.at(-1)!);
+  expect(found.filter(({ severity }) => severity !== 'advice')).toEqual([]);
+});
+
+describe('a form from a schema', () => {
+  const schema = {
+    title: 'Gear for hire',
+    type: 'object',
+    required: ['item', 'count'],
+    properties: {
+      item: { type: 'string', enum: ['rope', 'axe', 'lamp'] },
+      count: { type: 'integer', minimum: 1, maximum: 12, description: 'At most a dozen' },
+      back: { type: 'string', format: 'date', title: 'Brought back on' },
+      member: { type: ['boolean', 'null'] },
+      code: { type: 'string', pattern: '[A-Z]{2}\\d+' },
+      remarks: { type: 'string', maxLength: 500 },
+      sizes: { type: 'array' },
+    },
+  };
+
+  it('takes types, limits, choices, titles and hints, and says what it leaves out', () => {
+    const { title, questions, leftOut } = questionsOfSchema(schema);
+    expect(leftOut).toEqual(['`sizes`: a value of type array cannot be asked in one field.']);
+    const made = makeForm(base, 'gear', title!, questions, newId);
+    const project = applied(base, made.steps);
+    expect(asked(project)).toEqual([
+      'select: Item *',
+      'numberField: Count *',
+      'dateField: Brought back on',
+      'checkbox: Member',
+      'textField: Code',
+      'textArea: Remarks',
+    ]);
+    expect(projectProblem(project)).toBeUndefined();
+    for (const control of walk(project.screens.at(-1)!))
+      expect(attributeProblems(project, control)).toEqual([]);
+    expect(project.state.find(({ name }) => name === 'gear')).toEqual({
+      name: 'gear',
+      type: 'list',
+      initial: [],
+    });
+    const count = [...walk(made.screen)].find(({ name }) => name === 'countField')!;
+    expect(count.props).toMatchObject({ min: '1', max: '12', hint: 'At most a dozen' });
+    expect(project.state.find(({ name }) => name === 'newCount')?.initial).toBe(1);
+  });
+
+  it.each([
+    [[], 'A schema of an object is expected'],
+    [{ type: 'object' }, 'A schema of an object is expected'],
+    [{ properties: { a: { type: 'array' } } }, 'Nothing in this schema can be asked.'],
+  ])('refuses %j', (value, message) => {
+    expect(() => questionsOfSchema(value)).toThrow(message);
+  });
+
+  it('is not led astray by names and words that mean something to expressions or pages', () => {
+    const hostile = questionsOfSchema({
+      properties: {
+        'a"]; go("x': { type: 'string', title: '{state} <b>bold</b>' },
+        '1st': { type: 'string', description: '}}{{' },
+        '': { type: 'string' },
+      },
+    });
+    const made = makeForm(base, 'gear', '<script>{1}</script>', hostile.questions, newId);
+    const project = applied(base, made.steps);
+    expect(projectProblem(project)).toBeUndefined();
+    for (const control of walk(project.screens.at(-1)!))
+      expect(attributeProblems(project, control)).toEqual([]);
+  });
+});
