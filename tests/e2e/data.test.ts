@@ -220,3 +220,33 @@ it('a form and a list are made of a table, one from a schema; what is saved in o
   await tree(page, 'outField').waitFor();
   await saved(page);
 });
+
+it('a binding is completed by keys from what can be read there, and says what it gives', async () => {
+  await page.getByRole('link', { name: 'Build' }).click();
+  await page.getByRole('button', { name: 'Arrivals', exact: true }).first().click();
+  await tree(page, 'whoNote').click();
+  const text = fact(page, 'Text');
+  await text.fill('At {party.time}, ');
+  await page.keyboard.type('{pa');
+  const list = page.getByRole('listbox', { name: 'What can be read here' });
+  await list.getByRole('option', { name: /^party a record/ }).waitFor();
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('.pe');
+  await list.getByRole('option', { name: 'people 4' }).waitFor();
+  expect(await axeFaults(page)).toEqual([]);
+  await page.keyboard.press('Tab');
+  await page.keyboard.type('} people');
+  await page.getByText('is “At 17:10, 4 people”').waitFor();
+  expect(await list.count()).toBe(0);
+  await expect
+    .poll(() => page.locator('[data-bay="working"]').getByText('At 20:15, 3 people').count())
+    .toBe(1);
+  // Escape closes the list and leaves what was typed.
+  await page.keyboard.type(' {fr');
+  await list.waitFor();
+  await page.keyboard.press('Escape');
+  await list.waitFor({ state: 'detached' });
+  expect(await text.inputValue()).toBe('At {party.time}, {party.people} people {fr');
+  await text.fill('{party.time}');
+  await saved(page);
+});

@@ -14,6 +14,7 @@ import { useId, useState } from 'react';
 import { useEditorState } from '../editor/context.tsx';
 import { Menu } from '../parts/Menu.tsx';
 import { useSetProperty } from './PropertyField.tsx';
+import { useCompletion } from './useCompletion.tsx';
 
 /** The events of a control: those that do something, and the first; the others wait until they are wanted. */
 export function EventFields({
@@ -89,6 +90,8 @@ function EventField({
       ? undefined
       : readAttributeText(kindOf(control), attribute, text, contextOf(project, control));
   const problem = reading && !reading.ok ? reading : undefined;
+  const change = (next: string) => set(attribute, label, next === '' ? null : next);
+  const completion = useCompletion(control, true, change);
   const add = (statement: string) => {
     set(attribute, label, text.trim() === '' ? statement : `${text.replace(/[;\s]*$/, '')}; ${statement}`);
     rest();
@@ -130,18 +133,29 @@ function EventField({
           ]}
         />
       </div>
-      <textarea
-        id={id}
-        className="field h-auto min-h-14 resize-y py-1 font-mono text-[12px]"
-        rows={2}
-        spellCheck={false}
-        aria-invalid={problem !== undefined}
-        aria-describedby={problem ? `${id}-problem` : undefined}
-        placeholder={`count = count + 1; go("${others[0]?.name ?? 'Screen1'}")`}
-        value={text}
-        onChange={(event) => set(attribute, label, event.target.value === '' ? null : event.target.value)}
-        onBlur={rest}
-      />
+      <div className="relative" data-completes>
+        <textarea
+          {...completion.field}
+          id={id}
+          className="field h-auto min-h-14 w-full resize-y py-1 font-mono text-[12px]"
+          rows={2}
+          spellCheck={false}
+          aria-invalid={problem !== undefined}
+          aria-describedby={problem ? `${id}-problem` : undefined}
+          placeholder={`count = count + 1; go("${others[0]?.name ?? 'Screen1'}")`}
+          value={text}
+          onChange={(event) => {
+            change(event.target.value);
+            completion.look(event.target);
+          }}
+          onKeyDown={completion.key}
+          onBlur={() => {
+            rest();
+            completion.close();
+          }}
+        />
+        {completion.list}
+      </div>
       {problem && (
         <p id={`${id}-problem`} role="alert" className="text-[12px] text-brick">
           {problem.message} <span className="text-quiet">(at character {problem.at + 1})</span>

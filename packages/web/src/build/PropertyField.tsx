@@ -11,8 +11,10 @@ import {
   hasExpression,
   inForce,
   kindOf,
+  type Project,
   type Property,
   readAttributeText,
+  sampleOf,
   themeColours,
   valueTyped,
   withoutChange,
@@ -24,6 +26,7 @@ import { HexColorPicker } from 'react-colorful';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { Menu } from '../parts/Menu.tsx';
 import { IconChoice } from './IconChoice.tsx';
+import { useCompletion, valueWords } from './useCompletion.tsx';
 
 interface PropertyFieldProps {
   /** The control whose values are shown, and the others that take the same ones. */
@@ -108,6 +111,7 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
   // Entries are typed one a line; what is bound is one expression.
   const isList = lists.has(property.type.name) && !text.includes('{');
   const change = (next: string) => set(attribute, property.label, next === '' && !isWords ? null : next);
+  const completion = useCompletion(control, false, change);
   const step = (by: number) => {
     const next = steppedText(text || elsewhere || '0', by);
     const valid =
@@ -163,25 +167,35 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
             </button>
           </span>
         ) : (isWords && property.group === 'content') || isList ? (
-          <textarea
-            id={id}
-            className={`field h-auto min-h-7 flex-1 resize-y py-1 ${bound ? '!border-lake' : ''}`}
-            rows={
-              isList ? Math.max(2, text.split('|').length) : text.length > 18 || text.includes('\n') ? 3 : 1
-            }
-            title={isList ? 'One a line; `value: label` where they differ' : undefined}
-            aria-invalid={problem !== undefined}
-            aria-describedby={problem ? `${id}-problem` : undefined}
-            value={isList ? text.split(/ *\| */).join('\n') : text}
-            placeholder={several ? 'several' : (elsewhere ?? '')}
-            onChange={(event) =>
-              change(isList ? event.target.value.split('\n').join(' | ') : event.target.value)
-            }
-            onBlur={rest}
-          />
+          <span className="relative flex flex-1" data-completes>
+            <textarea
+              {...completion.field}
+              id={id}
+              className={`field h-auto min-h-7 w-full resize-y py-1 ${bound ? '!border-lake' : ''}`}
+              rows={
+                isList ? Math.max(2, text.split('|').length) : text.length > 18 || text.includes('\n') ? 3 : 1
+              }
+              title={isList ? 'One a line; `value: label` where they differ' : undefined}
+              aria-invalid={problem !== undefined}
+              aria-describedby={problem ? `${id}-problem` : undefined}
+              value={isList ? text.split(/ *\| */).join('\n') : text}
+              placeholder={several ? 'several' : (elsewhere ?? '')}
+              onChange={(event) => {
+                change(isList ? event.target.value.split('\n').join(' | ') : event.target.value);
+                if (!isList) completion.look(event.target);
+              }}
+              onKeyDown={completion.key}
+              onBlur={() => {
+                rest();
+                completion.close();
+              }}
+            />
+            {completion.list}
+          </span>
         ) : (
-          <span className="relative flex-1">
+          <span className="relative flex-1" data-completes>
             <input
+              {...completion.field}
               id={id}
               className={`field pr-6 ${bound ? '!border-lake' : forScope && own ? '!border-copper' : ''} ${stepped.has(property.type.name) ? 'text-right' : ''}`}
               aria-invalid={problem !== undefined}
@@ -196,12 +210,17 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
                     ? '{ an expression }'
                     : '')
               }
-              onChange={(event) => change(event.target.value)}
+              onChange={(event) => {
+                change(event.target.value);
+                completion.look(event.target);
+              }}
               onBlur={() => {
                 rest();
+                completion.close();
                 setTyping(false);
               }}
               onKeyDown={(event) => {
+                if (completion.key(event)) return;
                 if (
                   (event.key === 'ArrowUp' || event.key === 'ArrowDown') &&
                   stepped.has(property.type.name)
@@ -223,6 +242,7 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
             ) : (
               words.length > 0 && <WordsButton label={property.label} words={words} onWord={change} />
             )}
+            {completion.list}
           </span>
         )}
         <button
@@ -247,6 +267,7 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
           )}
         </p>
       )}
+      {bound && !problem && !several && <Sample project={project} control={control} text={text} />}
       {forScope && own && !several && (
         <p className="mb-0.5 ml-[92px] flex items-center gap-1 text-[12px] text-copper">
           elsewhere {elsewhere ?? 'none'}
@@ -269,6 +290,20 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
         </p>
       ))}
     </div>
+  );
+}
+
+/** What a bound value is as everything begins. */
+function Sample({ project, control, text }: { project: Project; control: Control; text: string }) {
+  const sample = sampleOf(project, control, text);
+  return (
+    <p className="mt-0.5 mb-0.5 ml-[92px] truncate text-[12px] text-lake">
+      {'value' in sample ? (
+        `is ${valueWords(sample.value)}`
+      ) : (
+        <span className="text-brick">{sample.problem}</span>
+      )}
+    </p>
   );
 }
 

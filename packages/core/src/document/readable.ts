@@ -1,0 +1,127 @@
+/** What expressions of a control can read, with what it holds as everything begins: names, members, functions. */
+import { EvaluationError, evaluateTemplate, type Scope } from '../expression/evaluate.ts';
+import { constants, functions, methods } from '../expression/functions.ts';
+import { parseTemplate } from '../expression/template.ts';
+import { initialScope } from '../layout/view-boxes.ts';
+import { pathTo } from './tree.ts';
+import { type Control, inForce, type Project } from './types.ts';
+import { textInForce } from './values.ts';
+
+/** Something that can be written into an expression. */
+export interface Readable {
+  /** What is written. */
+  readonly text: string;
+  /** What it holds at the start, where that is known. */
+  readonly value?: unknown;
+  readonly what: 'variable' | 'item' | 'member' | 'function';
+}
+
+/** The names of a control's surroundings, and what they hold: inside repeats that of their first item. */
+function surroundings(project: Project, control: Control): { scope: Scope; items: readonly string[] } {
+  let scope = initialScope(project);
+  const items: string[] = [];
+  for (const around of pathTo(project, control.id).slice(0, -1)) {
+    if (around.kind !== 'repeat') continue;
+    const name = inForce(around.props.as) ?? 'item';
+    const outer = scope;
+    const template = parseTemplate(textInForce(around, { name: 'each' }, ['']) ?? '');
+    const list = template.ok ? attempt(() => evaluateTemplate(template.value, outer)) : undefined;
+    const first: unknown = Array.isArray(list) ? list[0] : undefined;
+    scope = (wanted) => (wanted === name ? first : outer(wanted));
+    items.unshift(name);
+  }
+  return { scope, items };
+}
+
+function attempt<T>(work: () => T): T | undefined {
+  try {
+    return work();
+  } catch (error) {
+    if (error instanceof EvaluationError) return undefined;
+    throw error;
+  }
+}
+
+/** What a value with expressions gives as everything begins; a problem where it gives nothing. */
+export function sampleOf(
+  project: Project,
+  control: Control,
+  text: string,
+): { readonly value: unknown } | { readonly problem: string } {
+  const template = parseTemplate(text);
+  if (!template.ok) return { problem: template.problem.message };
+  try {
+    return { value: evaluateTemplate(template.value, surroundings(project, control).scope) };
+  } catch (error) {
+    return { problem: (error as Error).message };
+  }
+}
+
+const pathPattern = /[\p{ID_Start}$_][\p{ID_Continue}$]*(?:\.[\p{ID_Continue}$]*)*$/u;
+
+/**
+ * What could be written on, at a place in an expression.
+ *
+ * @param before the expression up to there.
+ * @returns what fits, best first, and how many characters of `before` it takes the place of.
+ */
+export function readableAt(
+  project: Project,
+  control: Control,
+  before: string,
+): { readonly found: readonly Readable[]; readonly replaces: number } {
+  const path = pathPattern.exec(before)?.[0] ?? '';
+  const names = path.split('.');
+  const begun = names.pop() ?? '';
+  const { scope, items } = surroundings(project, control);
+  const all = names.length > 0 ? membersOf(scope, names) : namesIn(project, scope, items);
+  const wanted = begun.toLowerCase();
+  const rank = ({ text }: Readable) => (text.toLowerCase().startsWith(wanted) ? 0 : 1);
+  const found = all
+    .filter(({ text }) => text.toLowerCase().includes(wanted) && text !== begun)
+    .toSorted((a, b) => rank(a) - rank(b));
+  return { found, replaces: begun.length };
+}
+
+function namesIn(project: Project, scope: Scope, items: readonly string[]): Readable[] {
+  const holding = (name: string) => {
+    const value = attempt(() => scope(name));
+    return value === undefined ? {} : { value };
+  };
+  return [
+    ...items.map((text): Readable => ({ text, what: 'item', ...holding(text) })),
+    ...project.state.map(({ name }): Readable => ({ text: name, what: 'variable', ...holding(name) })),
+    ...Object.keys(functions).map((name): Readable => ({ text: `${name}()`, what: 'function' })),
+    ...Object.keys(constants).map((text): Readable => ({ text, what: 'function' })),
+  ];
+}
+
+/** What stands behind the dot of a path: the entries of a record, what can be asked of a list or a text. */
+function membersOf(scope: Scope, names: readonly string[]): Readable[] {
+  const [space] = names;
+  const under = `${names.join('.')}.`;
+  const spaced = [...Object.keys(functions), ...Object.keys(constants)].filter((name) =>
+    name.startsWith(under),
+  );
+  if (names.length === 1 && spaced.length > 0 && space !== undefined)
+    return spaced.map((name) => ({
+      text: Object.hasOwn(functions, name) ? `${name.slice(under.length)}()` : name.slice(under.length),
+      what: 'function',
+    }));
+  let value = attempt(() => scope(names[0]!));
+  for (const name of names.slice(1))
+    value =
+      typeof value === 'object' && value !== null && Object.hasOwn(value, name)
+        ? (value as Record<string, unknown>)[name]
+        : undefined;
+  const type = Array.isArray(value) ? 'list' : typeof value;
+  const calls =
+    type === 'list' || type === 'string' || type === 'number' || type === 'boolean'
+      ? [...methods[type]].map((name): Readable => ({ text: `${name}()`, what: 'function' }))
+      : [];
+  if (typeof value === 'string' || Array.isArray(value))
+    return [{ text: 'length', what: 'member', value: value.length }, ...calls];
+  if (typeof value === 'object' && value !== null)
+    return Object.entries(value).map(([text, held]) => ({ text, what: 'member', value: held }));
+  return calls;
+}

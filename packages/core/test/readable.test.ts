@@ -1,0 +1,52 @@
+import { expect, it } from 'vitest';
+import { type Project, readableAt, sampleOf } from '../src/index.ts';
+import { named, projectOf } from './documents.ts';
+
+const project: Project = {
+  ...projectOf(
+    '<screen name="s"><text name="out" /><repeat name="all" each="{[{name: \'Ilka\', people: 4}]}" as="party"><text name="inner" /></repeat></screen>',
+  ),
+  state: [
+    { name: 'bookings', type: 'list', initial: [{ name: 'Ilka', people: 4 }] },
+    { name: 'bunks', type: 'number', initial: 46 },
+    { name: 'free', type: 'number', initial: 0, computed: 'bunks - bookings.length' },
+  ],
+};
+const out = named(project, 'out');
+const inside = named(project, 'inner');
+const texts = (control: typeof out, before: string) =>
+  readableAt(project, control, before).found.map(({ text }) => text);
+
+it('names are offered with what they hold, those that begin so first', () => {
+  const { found, replaces } = readableAt(project, out, '1 + b');
+  expect(found.slice(0, 2)).toEqual([
+    { text: 'bookings', what: 'variable', value: [{ name: 'Ilka', people: 4 }] },
+    { text: 'bunks', what: 'variable', value: 46 },
+  ]);
+  expect(replaces).toBe(1);
+  expect(readableAt(project, out, 'fre').found[0]).toMatchObject({ text: 'free', value: 45 });
+  expect(texts(out, 'party')).not.toContain('party');
+});
+
+it('inside a repeat its item comes first; behind a dot come its entries', () => {
+  expect(readableAt(project, inside, '').found[0]).toEqual({
+    text: 'party',
+    what: 'item',
+    value: { name: 'Ilka', people: 4 },
+  });
+  expect(readableAt(project, inside, 'party.').found).toEqual([
+    { text: 'name', what: 'member', value: 'Ilka' },
+    { text: 'people', what: 'member', value: 4 },
+  ]);
+  expect(texts(inside, 'party.name.').slice(0, 1)).toEqual(['length']);
+  expect(texts(out, 'bookings.fil')).toEqual(['filter()']);
+  expect(texts(out, 'Format.pl')).toEqual(['plural()']);
+  expect(texts(out, 'nothing.like')).toEqual([]);
+});
+
+it('a value with expressions is worked out as everything begins', () => {
+  expect(sampleOf(project, inside, '{party.name}, {party.people * 2}')).toEqual({ value: 'Ilka, 8' });
+  expect(sampleOf(project, out, '{free}')).toEqual({ value: 45 });
+  expect(sampleOf(project, out, '{gone}')).toEqual({ problem: 'There is no state variable `gone`.' });
+  expect(sampleOf(project, out, '{1 +')).toHaveProperty('problem');
+});
