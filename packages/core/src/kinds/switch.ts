@@ -74,9 +74,11 @@ export const switchKind = ticked({
   margin-inline-start: ${(switchWidth - 2 * inset - switchThumb) / 16}rem;
 }
 @media (prefers-reduced-motion: no-preference) {
-  :root:not([data-motion="less"]) .k-switch > .part-input,
+  :root:not([data-motion="less"]) .k-switch > .part-input {
+    transition: background-color 120ms;
+  }
   :root:not([data-motion="less"]) .k-switch > .part-input::before {
-    transition: 120ms background-color, 120ms margin;
+    transition: margin-inline-start 120ms;
   }
 }`,
 });
