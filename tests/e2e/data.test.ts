@@ -239,7 +239,12 @@ it('a binding is completed by keys from what can be read there, and says what it
   await page.getByText('is “At 17:10, 4 people”').waitFor();
   expect(await list.count()).toBe(0);
   await expect
-    .poll(() => page.locator('[data-bay="working"]').getByText(/^At 20:15, \d people$/).count())
+    .poll(() =>
+      page
+        .locator('[data-bay="working"]')
+        .getByText(/^At 20:15, \d people$/)
+        .count(),
+    )
     .toBe(1);
   // Escape closes the list and leaves what was typed.
   await page.keyboard.type(' {fr');
