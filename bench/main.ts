@@ -1,16 +1,18 @@
 /**
  * All benchmarks. Every figure is a ratio measured in this one run. `--json`; `--write`: into docs/; `--only NAME`: one
- * of memory, engines, relayout, texts, sweeps, feel, growth.
+ * of memory, engines, relayout, texts, sweeps, checks, runs, feel, growth.
  */
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { loadShaper, workspace } from '@hovrin/files';
+import { checks } from './checks.ts';
 import { engines, memory } from './engines.ts';
 import { feel } from './feel.ts';
 import { growth, growthPlot } from './growth.ts';
 import type { Measured } from './measure.ts';
 import { relayout } from './relayout.ts';
+import { runs } from './runs.ts';
 import { sweeps } from './sweeps.ts';
 import { texts } from './texts.ts';
 
@@ -28,6 +30,8 @@ const suites: Readonly<Record<string, () => readonly Measured[] | Promise<readon
   relayout: () => relayout(shaper),
   texts: () => texts(shaper),
   sweeps: () => sweeps(shaper),
+  checks: () => checks(shaper),
+  runs,
   feel,
 };
 const asked = (name: string) => options.only === undefined || options.only === name;

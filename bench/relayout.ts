@@ -5,7 +5,7 @@ import { compare, type Measured } from './measure.ts';
 import { maker, projectOf } from './trees.ts';
 
 /** A screen of cards: 4 controls a card, 4 cards a row. */
-function cards(rows: number): Control {
+export function cards(rows: number): Control {
   const make = maker();
   const card = (number: number) =>
     make('column', { width: 'share', padding: '12', gap: '4' }, [
