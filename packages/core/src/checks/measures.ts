@@ -157,7 +157,10 @@ function words(found: Measure[], layout: ScreenLayout, box: ScreenBox): void {
     const all = content.paragraphs.set(Math.max(0, room)).lines.length;
     add('cut', 'warning', all - content.most);
   }
-  const longest = Math.max(...box.lines.map(({ text }) => [...text].length));
+  // Letters that take two units are counted where it matters.
+  const longest = Math.max(
+    ...box.lines.map(({ text }) => (text.length > longestLine ? [...text].length : text.length)),
+  );
   add('long-line', 'warning', longest - longestLine);
 }
 

@@ -95,7 +95,7 @@ export function* sweep(
 ): Generator<SweepPart, void, void> {
   const { rightToLeft = false } = options;
   for (const { range, change } of ranges(new ViewBoxes(shaper), project, screen, options))
-    yield { stretch: stretchOf(range, rightToLeft), change };
+    yield { stretch: stretchOf(range, rightToLeft), change: change() };
 }
 
 /** A stretch as the layouts at its two ends; all between them moves linearly from the one to the other. */
@@ -125,10 +125,10 @@ export function* sweepLayouts(
   }
 }
 
-/** A range, and what changed at its beginning. */
+/** A range, and what changed at its beginning: worked out when somebody asks. */
 interface Changed {
   readonly range: Range;
-  readonly change: Change | undefined;
+  readonly change: () => Change | undefined;
 }
 
 function* ranges(
@@ -249,12 +249,12 @@ function flatten(laid: Laid): { boxes: SweptBox[]; numbers: number[] } {
 
 /** Joins ranges that were cut for nothing. */
 function* joined(found: Iterable<Range>, first: Change | undefined): Generator<Changed, void, void> {
-  let previous: Range | undefined;
+  let last: Range | undefined;
   let open: Range | undefined;
   const close = (range: Range): Changed => {
-    const change = previous ? changeBetween(previous, range) : first;
-    previous = range;
-    return { range, change };
+    const previous = last;
+    last = range;
+    return { range, change: () => (previous ? changeBetween(previous, range) : first) };
   };
   for (const range of found) {
     if (open && !firstDifference(open.from.laid, range.to.laid) && sharesEnds(open, range)) {
