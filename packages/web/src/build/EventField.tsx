@@ -115,6 +115,10 @@ function EventField({
             </button>
           }
           entries={() => [
+            ...Object.entries(actions).map(([action, { takes }]) => ({
+              label: `${action}: ${takes}`,
+              onSelect: () => add(written[action as keyof typeof actions]),
+            })),
             ...project.state
               .filter(({ computed }) => computed === undefined)
               .map((variable) => ({
@@ -126,10 +130,6 @@ function EventField({
                       : `${variable.name} = ${variable.name}`,
                   ),
               })),
-            ...Object.entries(actions).map(([action, { takes }]) => ({
-              label: `${action}: ${takes}`,
-              onSelect: () => add(written[action as keyof typeof actions]),
-            })),
           ]}
         />
       </div>

@@ -302,7 +302,7 @@ export function TableGrid({ name, columns, rows, problemAt, onRows, onColumn, on
                         <input
                           ref={input}
                           data-keeps-escape
-                          className="absolute inset-0 bg-sheet px-2 outline-2 outline-offset-[-2px] outline-spruce"
+                          className="absolute inset-0 bg-sheet px-2 inset-ring-2 inset-ring-spruce !outline-none"
                           aria-label={`${column.name} of row ${index + 1}`}
                           value={typing}
                           list={column.values ? 'table-values' : undefined}
