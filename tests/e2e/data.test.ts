@@ -255,3 +255,37 @@ it('a binding is completed by keys from what can be read there, and says what it
   await text.fill('{party.time}');
   await saved(page);
 });
+
+it('the application is tried with no rows, with one, with many; the bench shows the same', async () => {
+  await page.getByRole('link', { name: 'Build' }).click();
+  await page.getByRole('button', { name: 'Arrivals', exact: true }).first().click();
+  const bay = page.locator('[data-bay="working"]');
+  const see = async (what: string) => {
+    await page.getByRole('button', { name: 'What is seen' }).click();
+    await page.getByRole('menuitem', { name: what }).click();
+  };
+  await see('No rows');
+  await bay.getByText('No party like that is expected.').waitFor();
+  await bay.getByText('Everybody is in.').first().waitFor();
+  await see('Many rows');
+  await bay.getByText(/ 100$/).first().waitFor({ state: 'attached' });
+  await see('Rows as they are');
+  await bay.getByText('No party like that is expected.').waitFor({ state: 'detached' });
+  await page.getByRole('button', { name: 'Try' }).click();
+  const rows = page.getByLabel('Rows of tables');
+  const summary = () => desk().locator('[data-name="summary"]').innerText();
+  await rows.selectOption({ label: 'One row' });
+  await expect.poll(summary).toMatch(/in 1 party still on the way/);
+  await rows.selectOption({ label: 'No rows' });
+  await expect.poll(summary).toBe('Everybody is in.');
+  await expect
+    .poll(() => desk().getByRole('button', { name: 'Check this party in' }).isDisabled())
+    .toBe(true);
+  await rows.selectOption({ label: 'Many rows (1000)' });
+  await expect.poll(summary).toMatch(/in 1,000 parties still on the way/);
+  await desk().getByLabel('Find a party').fill(' 999');
+  await expect.poll(() => desk().locator('[data-name^="whoName["]').count()).toBe(1);
+  await rows.selectOption({ label: 'Rows as they are' });
+  await expect.poll(summary).not.toMatch(/1,000/);
+  await page.getByRole('button', { name: 'Build' }).click();
+});

@@ -16,6 +16,7 @@ export * from './document/names.ts';
 export * from './document/problems.ts';
 export * from './document/property-text.ts';
 export * from './document/readable.ts';
+export * from './document/sample-condition.ts';
 export * from './document/state.ts';
 export * from './document/table.ts';
 export * from './document/theme.ts';

@@ -1,5 +1,5 @@
 /** Talking to the server. Failing to reach it is told apart from its refusing. */
-import type { Appended, Asset, Project, SentEntry, StoredEntry } from '@hovrin/core';
+import type { Appended, Asset, Project, SampleCondition, SentEntry, StoredEntry } from '@hovrin/core';
 
 /** The server cannot be reached. */
 export class Unreachable extends Error {}
@@ -11,6 +11,14 @@ export class Refused extends Error {
   ) {
     super(message);
   }
+}
+
+/** Conditions that the page itself is made in. */
+export interface PageConditions {
+  /** Texts are longer than they are. */
+  readonly long: boolean;
+  /** What the tables have in them. */
+  readonly sample: SampleCondition;
 }
 
 export interface ProjectSummary {
@@ -80,6 +88,6 @@ export const api = {
   assetAddress: (id: string, name: string) => `${at(id)}/assets/${encodeURIComponent(name)}`,
   zipAddress: (id: string) => `${at(id)}/page.zip`,
   /** @param long with longer texts. */
-  tryAddress: (id: string, revision: number, screen: string, long = false) =>
-    `/try/${encodeURIComponent(id)}/${revision}${long ? '~long' : ''}/index.html#${encodeURIComponent(screen)}`,
+  tryAddress: (id: string, revision: number, screen: string, { long, sample }: PageConditions) =>
+    `/try/${encodeURIComponent(id)}/${revision}${long ? '~long' : ''}${sample === 'typical' ? '' : `~rows-${sample}`}/index.html#${encodeURIComponent(screen)}`,
 };

@@ -1,7 +1,7 @@
 /** The exported page: as a zip to take away, and served for Try, where it runs in a sandboxed frame. */
 import { readFile } from 'node:fs/promises';
 import { extname, join } from 'node:path';
-import { type ExportedPage, longTexts } from '@hovrin/core';
+import { type ExportedPage, inSample, longTexts, sampleConditions } from '@hovrin/core';
 import { fontFolder, makePage } from '@hovrin/files';
 import type Router from '@koa/router';
 import { strToU8, type Zippable, zipSync } from 'fflate';
@@ -16,17 +16,20 @@ export function pageRoutes(router: Router, store: Store): void {
   /** The newest page of each project. */
   const pages = new Map<string, { revision: number; page: ExportedPage }>();
 
-  /** @param long all texts are made longer, to see what that does. */
+  /** @param conditions what the page is tried in: `long` texts, a condition of its tables (`rows-empty`). */
   async function pageOf(
     id: string,
-    long = false,
+    conditions: readonly string[] = [],
   ): Promise<{ revision: number; page: ExportedPage; name: string }> {
     const open = store.has(id) ? store.read(id) : undefined;
     if (!open) throw new RequestError(404, 'There is no such project.');
-    const key = long ? `${id} long` : id;
+    const long = conditions.includes('long');
+    const sample = sampleConditions.find((each) => conditions.includes(`rows-${each}`)) ?? 'typical';
+    const key = `${id} ${long} ${sample}`;
     let made = pages.get(key);
     if (made?.revision !== open.revision) {
-      const project = long ? longTexts(open.project) : open.project;
+      const told = inSample(open.project, sample);
+      const project = long ? longTexts(told) : told;
       made = { revision: open.revision, page: await makePage(project) };
       pages.set(key, made);
     }
@@ -49,11 +52,11 @@ export function pageRoutes(router: Router, store: Store): void {
     context.body = Buffer.from(zipSync(files));
   });
 
-  // The revision in the address only keeps browsers from showing an older page; `~long` behind it asks for longer texts.
+  // The revision in the address only keeps browsers from showing an older page; behind it stand conditions: `7~long`.
   router.get('/try/:id/:revision/{*path}', async (context) => {
     const id = context.params.id ?? '';
     const path = context.params.path || 'index.html';
-    const { page } = await pageOf(id, context.params.revision?.endsWith('~long'));
+    const { page } = await pageOf(id, context.params.revision?.split('~').slice(1));
     context.set('Content-Security-Policy', pagePolicy);
     // The frame's origin is opaque; fonts are only loaded across origins when the server allows it.
     context.set('Access-Control-Allow-Origin', '*');

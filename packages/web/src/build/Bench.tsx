@@ -1,5 +1,5 @@
 /** The bench: the working bay in the middle, live side bays beside it. */
-import { type Control, longTexts, type Project, ScreenView } from '@hovrin/core';
+import { type Control, inSample, longTexts, type Project, ScreenView } from '@hovrin/core';
 import { ArrowLeftRight, MoreHorizontal, Plus } from 'lucide-react';
 import { type PointerEvent, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
@@ -30,9 +30,10 @@ function useLayout(newest: Project, shown: Control, { width, height, safe, hinge
   const { shaper } = useWorkplace();
   const { seeing } = useBenchView();
   const { project, faint } = useMemo(() => {
-    const said = seeing.long ? longTexts(newest) : newest;
+    const told = inSample(newest, seeing.sample, manyOnTheBench);
+    const said = seeing.long ? longTexts(told) : told;
     return seeing.hidden ? unhidden(said, shown.id) : { project: said, faint: none };
-  }, [newest, seeing.hidden, seeing.long, shown.id]);
+  }, [newest, seeing.hidden, seeing.long, seeing.sample, shown.id]);
   const screen = project.screens.find(({ id }) => id === shown.id) ?? shown;
   const view = useRef<ScreenView>(undefined);
   view.current ??= new ScreenView(shaper);
@@ -43,6 +44,9 @@ function useLayout(newest: Project, shown: Control, { width, height, safe, hinge
   );
   return { layout, faint };
 }
+
+/** Many rows, but no more than one can still work with in several sizes. */
+const manyOnTheBench = 100;
 
 const none: readonly string[] = [];
 

@@ -41,6 +41,7 @@ export function BuildPlace() {
     names: true,
     hidden: false,
     long: false,
+    sample: 'typical',
     tracing: false,
   });
   const see = useCallback((change: Partial<Seeing>) => setSeeing((now) => ({ ...now, ...change })), []);

@@ -1,5 +1,5 @@
 /** The path from the project down to the selection, each part a button; on its right what is always at hand. */
-import { effectiveNames, locate, pathTo } from '@hovrin/core';
+import { effectiveNames, locate, pathTo, sampleConditions, sampleWords } from '@hovrin/core';
 import { Grid2x2, Keyboard, Play } from 'lucide-react';
 import { useNavigate } from 'react-router';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
@@ -76,10 +76,10 @@ export function PathLine({ zoom, onZoom, onKeys }: PathLineProps) {
         button={
           <button
             type="button"
-            className={`btn-bare ${seeing.outlines !== 'off' || seeing.hidden || seeing.long || seeing.tracing ? '!bg-spruce !text-on-spruce' : ''}`}
-            title="Outlines and what is hidden (O)"
+            className={`btn-bare ${seeing.outlines !== 'off' || seeing.hidden || seeing.long || seeing.sample !== 'typical' || seeing.tracing ? '!bg-spruce !text-on-spruce' : ''}`}
+            title="Outlines, what is hidden, other rows and texts (O)"
           >
-            <Grid2x2 size={16} aria-hidden /> <span className="sr-only">Outlines</span>
+            <Grid2x2 size={16} aria-hidden /> <span className="sr-only">What is seen</span>
           </button>
         }
         entries={[
@@ -106,6 +106,11 @@ export function PathLine({ zoom, onZoom, onKeys }: PathLineProps) {
             checked: seeing.long,
             onSelect: () => see({ long: !seeing.long }),
           },
+          ...sampleConditions.map((sample) => ({
+            label: sampleWords[sample],
+            checked: seeing.sample === sample,
+            onSelect: () => see({ sample }),
+          })),
           {
             label: 'A picture to trace',
             keys: 'J',

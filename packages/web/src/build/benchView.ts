@@ -1,5 +1,5 @@
 /** What the bench shows besides the document: sizes, what is lit, what is being previewed. */
-import type { Project } from '@hovrin/core';
+import type { Project, SampleCondition } from '@hovrin/core';
 import { createContext, useContext } from 'react';
 import type { ScreenSize } from '../sizes.ts';
 import type { Tracing } from './tracing.ts';
@@ -21,6 +21,8 @@ export interface Seeing {
   readonly hidden: boolean;
   /** Texts are longer than they are. */
   readonly long: boolean;
+  /** What the tables have in them. */
+  readonly sample: SampleCondition;
   /** A picture to build after is shown. */
   readonly tracing: boolean;
 }

@@ -54,7 +54,7 @@ export function Frames({ sizes, address, conditions, linked, onProblem, onPick, 
   const tellConditions = (label: string) => {
     const size = own.get(label) ?? sizes.find((each) => each.label === label);
     if (!size) return;
-    const { long: _, ...rest } = conditions;
+    const { long: _, sample: __, ...rest } = conditions;
     send(label, {
       type: 'hovrin-conditions',
       ...rest,
@@ -69,6 +69,9 @@ export function Frames({ sizes, address, conditions, linked, onProblem, onPick, 
   // Other files are loaded into the same frames: their pages begin anew, with what has been entered.
   // biome-ignore lint/correctness/useExhaustiveDependencies: another address is what it is about.
   useEffect(() => screens.current.clear(), [address]);
+  // Other rows are another beginning: what was made of the ones before does not belong to them.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: other rows are what it is about.
+  useEffect(() => entered.current.clear(), [conditions.sample]);
   useEffect(() => {
     const hear = ({ source, data }: MessageEvent<PageMessage>) => {
       const label = [...frames.current].find(([, frame]) => frame.contentWindow === source)?.[0];

@@ -179,7 +179,7 @@ export function TryPlace() {
           <Frames
             key={`${run} ${revision}`}
             sizes={shown}
-            address={api.tryAddress(editor.projectId, revision, screen, conditions.long)}
+            address={api.tryAddress(editor.projectId, revision, screen, conditions)}
             conditions={conditions}
             linked={linked}
             onProblem={setProblem}

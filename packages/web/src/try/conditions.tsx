@@ -1,4 +1,5 @@
 /** In which conditions the application runs: how large text is, which way it reads, whether all sizes are one person's. */
+import { manyRows, type SampleCondition, sampleConditions, sampleWords } from '@hovrin/core';
 
 export interface Conditions {
   /** The reader's text scale; 1 is plain. */
@@ -10,6 +11,8 @@ export interface Conditions {
   readonly lessMotion: boolean;
   /** Texts are longer than they are. */
   readonly long: boolean;
+  /** What the tables have in them. */
+  readonly sample: SampleCondition;
 }
 
 export const plainConditions: Conditions = {
@@ -19,6 +22,7 @@ export const plainConditions: Conditions = {
   moreContrast: false,
   lessMotion: false,
   long: false,
+  sample: 'typical',
 };
 
 /** Conditions that are there or not, with what the person calls them. */
@@ -60,6 +64,20 @@ export function ConditionFields({
           ))}
         </select>
       </label>
+      <select
+        className="field !w-44"
+        aria-label="Rows of tables"
+        title="What the application is like with no rows, one, many, or long texts in them"
+        value={conditions.sample}
+        onChange={(event) => onConditions({ ...conditions, sample: event.target.value as SampleCondition })}
+      >
+        {sampleConditions.map((sample) => (
+          <option key={sample} value={sample}>
+            {sampleWords[sample]}
+            {sample === 'many' ? ` (${manyRows})` : ''}
+          </option>
+        ))}
+      </select>
       {switches.map(([name, words]) => (
         <label key={name} className="flex items-center gap-1.5">
           <input
