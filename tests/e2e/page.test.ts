@@ -95,6 +95,24 @@ it('what was entered before the script came is kept', async () => {
 });
 let made = 0;
 
+it('a timer passes as long as its screen is shown', async () => {
+  const timed = await openExported(
+    [
+      `<screen name="Home" every="0.1" on.timer="ticks += 1; if (ticks >= 3) { go('Done') }"><text name="told" text="{ticks}" /></screen>`,
+      '<screen name="Done"><text name="end" text="after {ticks}" /></screen>',
+    ],
+    [{ name: 'ticks', type: 'number', initial: 0 }],
+  );
+  try {
+    await timed.named('end').waitFor();
+    // Its screen is away, and with it the timer.
+    await timed.page.waitForTimeout(500);
+    expect(await timed.named('end').innerText()).toBe('after 3');
+  } finally {
+    await timed.close();
+  }
+});
+
 it('what is kept is there again when the page is opened anew, what is not begins anew', async () => {
   const kept = await openExported(
     [

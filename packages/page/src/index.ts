@@ -148,10 +148,17 @@ class Page {
       const part = partOf(find(control), target);
       if (part && !moved && wasEntered(part)) this.entered(part, variable, target, control);
     }
-    this.bindings = [...this.bindAll(screen, find), this.listen(screen, find)];
+    this.bindings = [...this.bindAll(screen, find), this.listen(screen, find), this.time(screen, element)];
     if (moved) window.scrollTo(0, 0);
     tell({ type: 'hovrin-screen', text: screen.name });
     element.dispatchEvent(new Event('hovrin-enter'));
+  }
+
+  /** Tells a screen each time that its time has passed, as long as it is shown. */
+  private time({ every }: ScreenProgram, element: HTMLElement): Dispose {
+    if (every === undefined) return () => {};
+    const timer = setInterval(() => element.dispatchEvent(new Event('hovrin-timer')), every * 1000);
+    return () => clearInterval(timer);
   }
 
   private fromTemplate(name: string): HTMLElement | undefined {

@@ -66,6 +66,12 @@ function numberType(name: string, expects: string, allows: (value: number) => bo
 
 /** Any number. */
 export const amountType = numberType('amount', 'a number', () => true);
+/** How long something takes, seconds: not so short that nothing else gets its turn, at most a day. */
+export const secondsType = numberType(
+  'seconds',
+  'seconds from 0.1 to 86400',
+  (value) => value >= 0.1 && value <= 86_400,
+);
 /** A length that is not negative, px. */
 export const lengthType = numberType('length', 'a length of 0 or more', (value) => value >= 0);
 /** A length that may be negative, px. */

@@ -2,6 +2,7 @@
 
 import { effectiveNames } from '../document/names.ts';
 import { contextOf, itemNames } from '../document/property-text.ts';
+import { secondsType } from '../document/property-types.ts';
 import { walk } from '../document/tree.ts';
 import { type Control, inForce, type Project, startScreen } from '../document/types.ts';
 import { textInForce } from '../document/values.ts';
@@ -75,7 +76,13 @@ export function styleTemplates(control: Control, around: Surroundings): Record<s
 
 function screenProgram(screen: Control, around: Surroundings): ScreenProgram {
   const bindings = bindingsOf([{ control: screen, parent: undefined }], effectiveNames(screen), around);
-  return { name: addressOf(screen), title: titleOf(screen), ...bindings };
+  const every = secondsType.read(inForce(screen.props.every) ?? '');
+  return {
+    name: addressOf(screen),
+    title: titleOf(screen),
+    ...(every.ok ? { every: every.value } : {}),
+    ...bindings,
+  };
 }
 
 /** A control and what it stands in. */

@@ -15,8 +15,9 @@ const blur: EventEntry = { name: 'blur', label: 'When left', dom: 'focusout' };
 export const chosenEvents: readonly EventEntry[] = [change, focus, blur];
 /** Of what is typed. */
 export const typedEvents: readonly EventEntry[] = [change, input, focus, blur];
-/** Of a screen that takes the place of another. */
+/** Of a screen: that it takes the place of another, that another takes its, that its time has passed once more. */
 export const screenEvents: readonly EventEntry[] = [
   { name: 'enter', label: 'On enter', dom: 'hovrin-enter' },
   { name: 'leave', label: 'On leave', dom: 'hovrin-leave' },
+  { name: 'timer', label: 'On timer', dom: 'hovrin-timer' },
 ];

@@ -1,6 +1,6 @@
 /** The whole of what a person sees at once: a column as wide as the window and at least as high. */
 
-import { textType } from '../document/property-types.ts';
+import { secondsType, textType } from '../document/property-types.ts';
 import { type Box, type FlexContent, noSides } from '../layout/box.ts';
 import { screenEvents } from './events.ts';
 import { flexContent } from './flex-inside.ts';
@@ -27,6 +27,14 @@ export const screen: Kind = {
   container: true,
   properties: [
     { name: 'title', label: 'Title', group: 'content', type: textType, effect: 'behaviour', perBand: false },
+    {
+      name: 'every',
+      label: 'Timer, s',
+      group: 'content',
+      type: secondsType,
+      effect: 'behaviour',
+      perBand: false,
+    },
     padding(),
     ...arranging,
     ...boxLook({ background: 'page' }),

@@ -76,6 +76,8 @@ export interface RepeatBinding {
 export interface ScreenProgram extends Bindings {
   readonly name: string;
   readonly title: string;
+  /** Seconds between two events of its timer. */
+  readonly every?: number;
 }
 
 /** A state variable as a page runs it. */
