@@ -91,7 +91,7 @@ function EventField({
       : readAttributeText(kindOf(control), attribute, text, contextOf(project, control));
   const problem = reading && !reading.ok ? reading : undefined;
   const change = (next: string) => set(attribute, label, next === '' ? null : next);
-  const completion = useCompletion(control, true, change);
+  const completion = useCompletion(control, true);
   const add = (statement: string) => {
     set(attribute, label, text.trim() === '' ? statement : `${text.replace(/[;\s]*$/, '')}; ${statement}`);
     rest();

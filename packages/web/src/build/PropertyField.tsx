@@ -111,7 +111,7 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
   // Entries are typed one a line; what is bound is one expression.
   const isList = lists.has(property.type.name) && !text.includes('{');
   const change = (next: string) => set(attribute, property.label, next === '' && !isWords ? null : next);
-  const completion = useCompletion(control, false, change);
+  const completion = useCompletion(control, false);
   const step = (by: number) => {
     const next = steppedText(text || elsewhere || '0', by);
     const valid =

@@ -1,6 +1,6 @@
 /** Completion in a field: what can be read in an expression, offered while it is typed. */
 import { asText, type Control, type Readable, readableAt } from '@hovrin/core';
-import { type KeyboardEvent, useId, useState } from 'react';
+import { type KeyboardEvent, useId, useRef, useState } from 'react';
 import { useEditorState } from '../editor/context.tsx';
 
 type Field = HTMLInputElement | HTMLTextAreaElement;
@@ -36,11 +36,12 @@ const mostOffered = 8;
  * @param whole the text is an expression throughout, as an event's is; otherwise what stands in braces is one.
  * @returns what the field is given, and the list that stands below it.
  */
-export function useCompletion(control: Control, whole: boolean, onText: (text: string) => void) {
+export function useCompletion(control: Control, whole: boolean) {
   const { project } = useEditorState('project');
   const id = useId();
   const [state, setState] = useState<{ found: readonly Readable[]; replaces: number; chosen: number }>();
   const look = (field: Field) => {
+    if (taking.current) return;
     const cursor = field.selectionStart ?? 0;
     const before = whole ? field.value.slice(0, cursor) : expressionBefore(field.value, cursor);
     // Nothing is offered before something is begun, but for the very first word in braces.
@@ -49,17 +50,18 @@ export function useCompletion(control: Control, whole: boolean, onText: (text: s
     const { found, replaces } = readableAt(project, control, before);
     setState(found.length > 0 ? { found: found.slice(0, mostOffered), replaces, chosen: 0 } : undefined);
   };
+  const taking = useRef(false);
+  /** Writes into the field itself, at once: the cursor has to be right before the next key comes. */
   const take = (field: Field, { text }: Readable) => {
     const cursor = field.selectionStart ?? 0;
-    const start = cursor - (state?.replaces ?? 0);
-    onText(field.value.slice(0, start) + text + field.value.slice(cursor));
-    setState(undefined);
+    field.setRangeText(text, cursor - (state?.replaces ?? 0), cursor, 'end');
     // Into the brackets of a function, behind anything else.
-    const end = start + text.length - (text.endsWith('()') ? 1 : 0);
-    requestAnimationFrame(() => {
-      field.focus();
-      field.setSelectionRange(end, end);
-    });
+    const end = (field.selectionStart ?? 0) - (text.endsWith('()') ? 1 : 0);
+    field.setSelectionRange(end, end);
+    setState(undefined);
+    taking.current = true;
+    field.dispatchEvent(new Event('input', { bubbles: true }));
+    taking.current = false;
   };
   return {
     /** For a text box, which keeps being one. */
