@@ -55,6 +55,7 @@ export * from './layout/screen-layout.ts';
 export * from './layout/view-boxes.ts';
 export * from './making/form.ts';
 export * from './making/list.ts';
+export * from './making/maker.ts';
 export * from './making/questions.ts';
 export * from './picture/svg.ts';
 export * from './source/folder.ts';

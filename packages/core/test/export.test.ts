@@ -160,3 +160,15 @@ describe('a navigation', () => {
     expect(left).not.toContain('#more');
   });
 });
+
+it('icons that lists and what follows them may ask for travel with the page', () => {
+  const project = projectOf('<screen name="s" />');
+  const { icons } = programOf({
+    ...project,
+    state: [
+      { name: 'gear', type: 'list', initial: [{ sign: 'bed' }] },
+      { name: 'sign', type: 'text', initial: '', computed: "gear.length > 3 ? 'moon' : 'no-such-icon'" },
+    ],
+  });
+  expect(Object.keys(icons).sort()).toEqual(['bed', 'moon']);
+});

@@ -25,6 +25,7 @@ import {
   type StateValue,
   type StyleBinding,
   type Trace,
+  toldTrace,
   valuesWith,
   withoutParts,
   withTurn,
@@ -34,7 +35,6 @@ import { nameCopies, replaceInside } from './elements.ts';
 import { eventOf, readInput, wasEntered, writeInput } from './inputs.ts';
 import { keepValue, keptValue } from './kept.ts';
 import { showMessage } from './messages.ts';
-import { toldTrace } from './traces.ts';
 import { isTried, listenInTrial, tell } from './trial.ts';
 
 /** Starts the page. Called once, when the document is there. */

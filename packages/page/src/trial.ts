@@ -2,8 +2,7 @@
  * A page that is being tried out in a frame: it tells the window around it what happens, and does what happens in the
  * other frames. Pages that are handed over do not listen to anybody.
  */
-import type { StateValue } from '@hovrin/core/runtime';
-import type { ToldTrace } from './traces.ts';
+import type { StateValue, ToldTrace } from '@hovrin/core/runtime';
 
 /** What a page in a frame tells the window around it. */
 export type PageMessage =

@@ -154,7 +154,11 @@ function insideBindings(control: Control, name: string, around: Surroundings): I
 function iconsAskedFor(project: Project): Record<string, readonly Shape[]> {
   const found: Record<string, readonly Shape[]> = {};
   const words = new Set(
-    project.state.flatMap(({ initial }) => (typeof initial === 'string' ? [initial] : [])),
+    project.state.flatMap(({ initial, computed = '' }) =>
+      [...`${JSON.stringify(initial)} ${computed}`.matchAll(/["'`]([a-z\d-]+)["'`]/g)].map(
+        ([, word]) => word!,
+      ),
+    ),
   );
   for (const screen of project.screens)
     for (const control of walk(screen))

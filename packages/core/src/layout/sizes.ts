@@ -36,8 +36,6 @@ export interface Range {
   readonly max: number;
 }
 
-export const clamp = (value: number, range: Range): number => Math.max(range.min, Math.min(range.max, value));
-
 /**
  * The width limits of a box; padding and border are always kept.
  *

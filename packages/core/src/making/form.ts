@@ -1,59 +1,19 @@
 /** A screen with a form that asks questions and keeps the answers as a record of a list. */
-import { freshName } from '../document/names.ts';
 import { emptyValues } from '../document/state.ts';
 import type { Control, Project, StateType, StateVariable } from '../document/types.ts';
 import { escapeBraces } from '../expression/template.ts';
-import type { Step } from '../steps/step.ts';
+import {
+  capital,
+  freeScreenName,
+  freeStateName,
+  identifier,
+  keyText,
+  type Made,
+  type Maker,
+  makerOf,
+  memberText,
+} from './maker.ts';
 import type { FormQuestion } from './questions.ts';
-import { spoken } from './questions.ts';
-
-/** A made screen, and all that it needs, as steps that are taken and taken back together. */
-export interface Made {
-  readonly screen: Control;
-  readonly steps: readonly Step[];
-}
-
-/** Makes controls. */
-export type Maker = (
-  kind: string,
-  name: string | undefined,
-  props: Readonly<Record<string, string>>,
-  children?: readonly Control[],
-) => Control;
-
-export const makerOf =
-  (newId: () => string): Maker =>
-  (kind, name, props, children = []) => ({
-    id: newId(),
-    kind,
-    ...(name === undefined ? {} : { name }),
-    props,
-    children,
-  });
-
-const capital = (name: string) => name.charAt(0).toUpperCase() + name.slice(1);
-
-/** A name that JavaScript takes: what does not belong into one is left out. */
-const identifier = (name: string): string => {
-  const joined = name
-    .split(/[^\p{ID_Continue}]+/u)
-    .filter(Boolean)
-    .map((word, index) => (index === 0 ? word : capital(word)))
-    .join('');
-  return /^\p{ID_Start}/u.test(joined) ? joined : `field${capital(joined)}`;
-};
-
-/** A record's entry or member by its name, quoted where it must be. */
-const isIdentifier = (name: string) => /^[\p{ID_Start}$_][\p{ID_Continue}$]*$/u.test(name);
-export const keyText = (name: string): string => (isIdentifier(name) ? name : JSON.stringify(name));
-export const memberText = (of: string, name: string): string =>
-  isIdentifier(name) ? `${of}.${name}` : `${of}[${JSON.stringify(name)}]`;
-
-/** The names of screens that are not taken. */
-export const freeScreenName = (project: Project, wanted: string): string => {
-  const taken = (name: string) => project.screens.some((screen) => screen.name === name);
-  return taken(wanted) ? freshName(wanted, taken) : wanted;
-};
 
 const stateTypes: Readonly<Record<FormQuestion['type'], StateType>> = {
   text: 'text',
@@ -122,8 +82,7 @@ export function makeForm(
 ): Made {
   const names = new Set(project.state.map(({ name }) => name));
   const asked = questions.map((question): Asked => {
-    const wanted = `new${capital(identifier(question.name))}`;
-    const name = names.has(wanted) ? freshName(wanted, (each) => names.has(each)) : wanted;
+    const name = freeStateName(names, `new${capital(identifier(question.name))}`);
     names.add(name);
     const type = stateTypes[question.type];
     const [first] = question.values;
@@ -176,12 +135,3 @@ export function makeForm(
     ],
   };
 }
-
-/** The name of a list variable for what a form is called: `Gear for hire` is kept in `gearForHire`. */
-export function listName(title: string): string {
-  const name = identifier(title);
-  return name.charAt(0).toLowerCase() + name.slice(1);
-}
-
-/** What a list is called where nothing else is said: its name as one says it. */
-export const titleOfList = (list: string): string => spoken(list);

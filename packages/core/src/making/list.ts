@@ -1,9 +1,8 @@
 /** A screen that shows the records of a list, with a way to find some of them and words for when there are none. */
 import type { Column, Project } from '../document/types.ts';
 import { escapeBraces } from '../expression/template.ts';
-import { freeScreenName, type Made, makerOf, memberText, titleOfList } from './form.ts';
-
-const capital = (name: string) => name.charAt(0).toUpperCase() + name.slice(1);
+import { capital, freeScreenName, freeStateName, type Made, makerOf, memberText } from './maker.ts';
+import { spoken } from './questions.ts';
 
 /** What a cell reads like, as an expression. */
 function shown({ name, type }: Column): string {
@@ -23,18 +22,17 @@ export function makeList(
   const make = makerOf(newId);
   const screenName = freeScreenName(project, `${capital(list)}List`);
   const names = new Set(project.state.map(({ name }) => name));
-  let wanted = `find${capital(list)}`;
-  while (names.has(wanted)) wanted += '2';
+  const wanted = freeStateName(names, `find${capital(list)}`);
   const [first, ...others] = columns;
   const text = columns.map(({ name }) => `(${memberText('row', name)} ?? '')`).join(" + ' ' + ");
   const found = `${list}.filter(row => (${text || "''"} + '').toLowerCase().includes(${wanted}.trim().toLowerCase()))`;
-  const screen = make('screen', screenName, { title: escapeBraces(titleOfList(list)) }, [
+  const screen = make('screen', screenName, { title: escapeBraces(spoken(list)) }, [
     make(
       'column',
       'page',
       { width: '100%', 'max-width': '720', 'align-self': 'center', padding: '20 16', gap: '16' },
       [
-        make('heading', 'heading', { text: escapeBraces(titleOfList(list)), level: '1' }),
+        make('heading', 'heading', { text: escapeBraces(spoken(list)), level: '1' }),
         make('textField', 'find', { label: 'Find', 'value.bind': wanted }),
         make('text', 'none', {
           text: 'There is nothing here.',

@@ -18,3 +18,4 @@ export { mostItems } from '../kinds/repeat.ts';
 export { withTurn } from '../kinds/tabindex.ts';
 export * from './program.ts';
 export * from './runtime.ts';
+export * from './told-trace.ts';

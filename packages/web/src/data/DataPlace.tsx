@@ -16,8 +16,8 @@ import {
   type StateUse,
   type StateVariable,
   sourcesOf,
+  spoken,
   stateNameProblem,
-  titleOfList,
   usesOfState,
 } from '@hovrin/core';
 import { ChevronDown, FileJson, Plus, Table2, Trash2 } from 'lucide-react';
@@ -221,7 +221,7 @@ function VariableRow({ variable, onChange, onRemove, onMade }: VariableRowProps)
                       makeForm(
                         project,
                         variable.name,
-                        `Add to ${titleOfList(variable.name).toLowerCase()}`,
+                        `Add to ${spoken(variable.name).toLowerCase()}`,
                         questionsOf(columns, rows),
                         newId,
                       ),

@@ -1,11 +1,11 @@
 /** The application running side by side in several sizes: what happens in one happens in the others. */
+import type { ToldTrace } from '@hovrin/core/runtime';
 import { MoreHorizontal, RotateCw } from 'lucide-react';
 import { type PointerEvent, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { Covered } from '../build/Covered.tsx';
 import { Menu } from '../parts/Menu.tsx';
 import { foldings, resized, type ScreenSize, safeOf, shared, sizeWords, turned } from '../sizes.ts';
 import type { Conditions } from './conditions.tsx';
-import type { ToldTrace } from './TracePane.tsx';
 
 /** What a running page says to the window around it. */
 type PageMessage =

@@ -1,16 +1,6 @@
 /** What the events of the running application did: newest first, each with what it changed and what followed. */
+import type { ToldTrace } from '@hovrin/core/runtime';
 import { Eraser, X } from 'lucide-react';
-
-/** What an event of a running page did, as the page tells it. */
-export interface ToldTrace {
-  readonly control: string;
-  readonly event: string;
-  readonly changes: readonly { readonly name: string; readonly before: string; readonly after: string }[];
-  readonly did: readonly string[];
-  readonly reran: readonly string[];
-  readonly problems: readonly string[];
-  readonly took: number;
-}
 
 /** A trace with where it came from. */
 export interface TraceEntry {

@@ -1,5 +1,6 @@
 /** Try: the exported page running in sandboxed frames, at one size or at all of them. */
 import { effectiveNames } from '@hovrin/core';
+import type { ToldTrace } from '@hovrin/core/runtime';
 import { ArrowLeft, ChevronDown, LayoutDashboard, ListTree, RotateCcw } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
@@ -10,7 +11,7 @@ import { useEscape } from '../parts/useEscape.ts';
 import { allSizes, keepSizes, keptSizes, type ScreenSize, sizeWords } from '../sizes.ts';
 import { ConditionFields, type Conditions, plainConditions } from './conditions.tsx';
 import { Frames } from './Frames.tsx';
-import { mostTraces, type ToldTrace, type TraceEntry, TracePane } from './TracePane.tsx';
+import { mostTraces, type TraceEntry, TracePane } from './TracePane.tsx';
 
 export function TryPlace() {
   const { editor } = useWorkplace();
