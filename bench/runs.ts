@@ -1,6 +1,8 @@
 /** A thousand bindings: an assignment that few follow against one that all follow, and how often all could follow a second. */
+
 import { parseStatements, parseTemplate } from '@hovrin/core';
 import { Runtime } from '@hovrin/core/runtime';
+import { noActions } from '../packages/core/test/documents.ts';
 import { compare, type Measured, median, time } from './measure.ts';
 
 const bindings = 1000;
@@ -18,7 +20,6 @@ const statements = (text: string) => {
 
 export function runs(): Measured[] {
   const nothing = () => {};
-  const actions = { go: nothing, back: nothing, message: nothing, focus: nothing, copy: nothing };
   const runtime = new Runtime(
     {
       state: [
@@ -27,7 +28,7 @@ export function runs(): Measured[] {
       ],
       screens: [],
     },
-    { actions, problem: nothing },
+    { actions: noActions, problem: nothing },
   );
   for (let index = 0; index < bindings; index++)
     runtime.bind(

@@ -29,7 +29,8 @@ export async function openExported(
   const names = screens.map((source) => /name="(\w+)"/.exec(source)![1]!);
   let ids = 0;
   const parsed = screens.map((source) => {
-    const context = { ...contextOf(base), screens: new Set(names) };
+    const { dialogs: _, ...known } = contextOf(base);
+    const context = { ...known, screens: new Set(names) };
     const reading = parseScreen(source, { file: 'trial', context, newId: () => `t${++ids}` });
     if (!reading.ok) throw new Error(JSON.stringify(reading.problems));
     return reading.screen;

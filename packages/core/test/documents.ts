@@ -2,6 +2,7 @@
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import {
+  actions,
   type Control,
   contextOf,
   defaultBands,
@@ -11,6 +12,7 @@ import {
   projectFormat,
   type StateVariable,
 } from '../src/index.ts';
+import type { Host } from '../src/runtime/index.ts';
 import { Shaper } from '../src/text/shaper.ts';
 
 const fonts = join(import.meta.dirname, '../fonts');
@@ -40,7 +42,8 @@ export function projectOf(...sources: string[]): Project {
     screens: [],
   };
   const names = sources.map((source) => /<screen[^>]*\sname="([^"]+)"/.exec(source)?.[1] ?? 'screen');
-  const context = { ...contextOf(base), screens: new Set(names) };
+  const { dialogs: _, ...known } = contextOf(base);
+  const context = { ...known, screens: new Set(names) };
   const screens = sources.map((source, index): Control => {
     const parsed = parseScreen(source, { file: 'test', context, newId: () => `t${++count}` });
     if (!parsed.ok) throw new Error(JSON.stringify(parsed.problems));
@@ -57,3 +60,8 @@ export function named(project: Project, name: string): Control {
   if (!found) throw new Error(`There is no ${name}`);
   return found;
 }
+
+/** What does nothing, for programs that run without a page. */
+export const noActions = Object.fromEntries(
+  Object.keys(actions).map((name) => [name, () => undefined]),
+) as unknown as Host['actions'];

@@ -81,14 +81,17 @@ describe('a form from a table', () => {
   });
 
   it('keeps the answers as a record, and refuses what is missing or there twice', () => {
-    const save = [...walk(project.screens.at(-1)!)].find(({ name }) => name === 'save')!;
-    expect(save.props['on.press']).toBe(
-      'bookings = [...bookings, { guestName: newGuestName, people: newPeople, "half board": newHalfBoard, until: newUntil, state: newState, note: newNote }]; ' +
-        'newGuestName = ""; newPeople = 0; newHalfBoard = false; newUntil = ""; newState = "Late"; newNote = ""; message("Saved.")',
+    const made = [...walk(project.screens.at(-1)!)];
+    const named = (name: string) => made.find((control) => control.name === name)!.props;
+    expect(named('form')['on.submit']).toBe(
+      'add(bookings, { guestName: newGuestName, people: newPeople, "half board": newHalfBoard, until: newUntil, state: newState, note: newNote }); ' +
+        'reset(newGuestName, newPeople, newHalfBoard, newUntil, newState, newNote); message("Saved.")',
     );
-    expect(save.props.disabled).toBe(
-      "{newGuestName.trim() == '' || bookings.some(row => row.guestName == newGuestName) || newUntil.trim() == ''}",
-    );
+    expect(named('save').submits).toBe('true');
+    expect(named('guestNameField')).toMatchObject({
+      required: 'true',
+      valid: '{!bookings.some(row => row.guestName == newGuestName)}',
+    });
   });
 
   it('lays out well at every width', async () => {

@@ -1,4 +1,4 @@
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { programOf } from '../src/export/program.ts';
 import {
   applySteps,
@@ -9,7 +9,7 @@ import {
   renameState,
 } from '../src/index.ts';
 import { Runtime, type Trace } from '../src/runtime/index.ts';
-import { projectOf } from './documents.ts';
+import { noActions, projectOf } from './documents.ts';
 
 function start() {
   const went: string[] = [];
@@ -18,15 +18,15 @@ function start() {
   const problems: string[] = [];
   const { state, screens } = programOf(projectOf('<screen name="s" />'));
   const runtime = new Runtime(
-    { state, screens },
+    { state: [...state, { name: 'items', type: 'list', initial: [] }], screens },
     {
       actions: {
+        ...noActions,
         go: (screen) => went.push(String(screen)),
         back: () => went.push('back'),
         message: (text) => said.push(String(text)),
-        focus: () => {},
-        copy: () => {},
       },
+      handler: (name) => (name === 'ring' ? (times) => said.push(`ring ${times}`) : undefined),
       problem: (message) => problems.push(message),
       traced: (trace) => traces.push(trace),
     },
@@ -45,6 +45,83 @@ function start() {
   };
   return { runtime, run, follow, went, said, traces, problems };
 }
+
+describe('events', () => {
+  const rows = [
+    { guest: 'Ilka', late: true },
+    { guest: 'Tomas', late: false },
+  ];
+
+  it('add, change and remove rows, and assign inside records and lists', () => {
+    const { run, runtime, problems } = start();
+    const list = () => runtime.read('items');
+    run(`items = ${JSON.stringify(rows)}`);
+    run('add(items, { guest: "Runa", late: false })');
+    run('for (const row of items) if (row.late) change(items, row, { late: false, note: "called" })');
+    expect(list()).toEqual([
+      { guest: 'Ilka', late: false, note: 'called' },
+      { guest: 'Tomas', late: false },
+      { guest: 'Runa', late: false },
+    ]);
+    run(
+      'remove(items, items.find(row => row.guest == "Tomas")); items[0].note += " twice"; items[1].late = true',
+    );
+    expect(list()).toEqual([
+      { guest: 'Ilka', late: false, note: 'called twice' },
+      { guest: 'Runa', late: true },
+    ]);
+    run('items[7].late = true');
+    run('name.of = 1');
+    expect(list()).toHaveLength(2);
+    expect(problems).toHaveLength(2);
+  });
+
+  it('stop where they say so, out of loops too', () => {
+    const { run, runtime } = start();
+    run('for (const n of [1, 2, 3, 4]) { if (n == 3) return; guests += n } guests = 0');
+    expect(runtime.read('guests')).toBe(6);
+  });
+
+  it('put back what was there at the beginning, and turn a yes into a no', () => {
+    const { run, runtime } = start();
+    run('guests = 40; name = "Runa"; toggle(late)');
+    expect([runtime.read('guests'), runtime.read('late')]).toEqual([40, true]);
+    run('reset(guests, name); toggle(late)');
+    expect([runtime.read('guests'), runtime.read('name'), runtime.read('late')]).toEqual([3, 'Ilka', false]);
+  });
+
+  it('end a loop in a loop that would go on for hours', () => {
+    const { run, runtime, problems } = start();
+    run('items = "x".repeat(2000).split(""); for (const a of items) for (const b of items) guests += 1');
+    expect(problems).toEqual(['`for` was stopped after 10000 rounds.']);
+    expect(runtime.read('guests')).toBeLessThan(10_010);
+  });
+
+  it('wait, and go on with what holds then', async () => {
+    vi.useFakeTimers();
+    const { run, runtime, traces } = start();
+    run('for (const n of [1, 2]) { wait(2); guests += n } name = "done"');
+    run('guests = 10');
+    await vi.advanceTimersByTimeAsync(2500);
+    expect(runtime.read('guests')).toBe(11);
+    await vi.advanceTimersByTimeAsync(2000);
+    expect([runtime.read('guests'), runtime.read('name')]).toEqual([13, 'done']);
+    expect(traces).toHaveLength(4);
+    vi.useRealTimers();
+  });
+
+  it('call the application’s own code, and say where there is none yet', () => {
+    const { run, said, traces, problems } = start();
+    run('handlers.ring(2); handlers.print("list"); guests += 1');
+    expect(said).toEqual(['ring 2']);
+    expect(traces[0]!.did.map(({ action }) => action)).toEqual([
+      'handlers.ring',
+      '(not there yet) handlers.print',
+    ]);
+    expect(traces[0]!.changes).toHaveLength(1);
+    expect(problems).toEqual([]);
+  });
+});
 
 describe('the runtime', () => {
   it('re-runs only what depends on what was assigned', () => {
@@ -112,9 +189,8 @@ describe('a variable that follows others', () => {
   const kept = new Map<string, unknown>();
   const begin = () => {
     const problems: string[] = [];
-    const actions = { go: () => {}, back: () => {}, message: () => {}, focus: () => {}, copy: () => {} };
     const runtime = new Runtime(programOf(project), {
-      actions,
+      actions: noActions,
       problem: (message) => problems.push(message),
       kept: (name) => kept.get(name),
       keep: (name, value) => void kept.set(name, value),

@@ -63,6 +63,12 @@ export function startBehaviours(page: Document): void {
     }
   });
   page.addEventListener('keydown', (event) => {
+    const pressed = event.target as HTMLElement;
+    if (pressed.dataset?.press !== undefined && (event.key === 'Enter' || event.key === ' ')) {
+      event.preventDefault();
+      pressed.click();
+      return;
+    }
     const tab = around(event, '[role="tab"]');
     const menu = around(event, '[role="menu"]');
     const list = tab ? ([...tab.parentElement!.children] as HTMLElement[]) : menu ? entriesIn(menu) : [];

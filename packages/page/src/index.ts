@@ -31,10 +31,14 @@ import {
   withTurn,
 } from '@hovrin/core/runtime';
 import { markPlace, startBehaviours } from './behaviours.ts';
+import { Dialogs } from './dialogs.ts';
 import { nameCopies, replaceInside } from './elements.ts';
+import { giveFile } from './files.ts';
+import { startForms, watchForm } from './forms.ts';
+import { handlerNamed } from './handlers.ts';
 import { eventOf, readInput, wasEntered, writeInput } from './inputs.ts';
 import { keepValue, keptValue } from './kept.ts';
-import { showMessage } from './messages.ts';
+import { keepMessage, showMessage } from './messages.ts';
 import { isTried, listenInTrial, tell } from './trial.ts';
 
 /** Starts the page. Called once, when the document is there. */
@@ -50,6 +54,9 @@ class Page {
   /** Names of the screens that have been shown, the one that is shown last. */
   private readonly way: string[] = [];
   private bindings: Dispose[] = [];
+  private readonly dialogs = new Dialogs();
+  /** Names of the dialogs that are open, the one on top last. */
+  private readonly opened: string[] = [];
 
   constructor(private readonly program: Program) {
     this.runtime = new Runtime(program, {
@@ -57,10 +64,15 @@ class Page {
         go: (screen) => this.go(asText(screen)),
         back: () => this.back(),
         message: (text) => showMessage(asText(text)),
+        open: (screen) => this.openDialog(asText(screen)),
+        close: () => this.closeDialog(),
         focus: (control) => this.focus(asText(control)),
+        scrollTo: (control) => this.scrollTo(asText(control)),
+        download: (name, text) => giveFile(asText(name), asText(text)),
         copy: (text) => void this.copy(asText(text)),
       },
       problem: (text) => tell({ type: 'hovrin-problem', text }),
+      handler: handlerNamed,
       ...(isTried()
         ? { traced: (trace: Trace) => tell({ type: 'hovrin-trace', trace: toldTrace(trace) }) }
         : {}),
@@ -70,10 +82,11 @@ class Page {
   }
 
   open(): void {
-    const first = document.body.querySelector<HTMLElement>(':scope > main');
+    const first = document.body.querySelector<HTMLElement>(':scope > .k-screen');
     if (first) this.shown.set(this.program.start, first);
     this.current = first ?? undefined;
     startBehaviours(document);
+    startForms(document);
     window.addEventListener('hashchange', () => this.showAddressed());
     this.showAddressed();
     listenInTrial({
@@ -82,6 +95,7 @@ class Page {
       watch: (name, apply) => this.runtime.watch(name, apply),
       set: (name, value) => this.runtime.assign(name, value),
       go: (screen) => this.go(screen),
+      dialogs: (names) => this.showDialogs(names),
     });
   }
 
@@ -90,7 +104,44 @@ class Page {
       tell({ type: 'hovrin-problem', text: `There is no screen \`${screen}\`.` });
       return;
     }
+    this.dialogs.closeAll();
     window.location.hash = encodeURIComponent(screen);
+  }
+
+  private openDialog(name: string): void {
+    const screen = this.program.screens.find((each) => each.name === name && each.dialog);
+    // What is open already is not opened once more.
+    if (!screen || this.opened.includes(name)) {
+      if (!screen) tell({ type: 'hovrin-problem', text: `There is no dialog \`${name}\`.` });
+      return;
+    }
+    const element = this.fromTemplate(name);
+    if (!element) return;
+    this.opened.push(name);
+    this.dialogs.show(element, screen.title, () => {
+      element.dispatchEvent(new Event('hovrin-leave'));
+      for (const dispose of bound) dispose();
+      keepMessage();
+      this.opened.splice(this.opened.indexOf(name), 1);
+      this.tellDialogs();
+    });
+    const bound = this.bindScreen(screen, element);
+    element.dispatchEvent(new Event('hovrin-enter'));
+    this.tellDialogs();
+  }
+
+  private closeDialog(): void {
+    if (!this.dialogs.close()) tell({ type: 'hovrin-problem', text: 'No dialog is open.' });
+  }
+
+  private tellDialogs(): void {
+    tell({ type: 'hovrin-dialogs', names: [...this.opened] });
+  }
+
+  /** Shows the dialogs that are open elsewhere, and no others. */
+  private showDialogs(names: readonly string[]): void {
+    while (this.opened.some((name, index) => names[index] !== name) && this.dialogs.close());
+    for (const name of names) this.openDialog(name);
   }
 
   /** The screen before this one; where there was none, the first. */
@@ -100,11 +151,23 @@ class Page {
   }
 
   private focus(control: string): void {
-    const element = this.current && finderIn([this.current], '')(control);
+    const element = this.onScreen(control);
     const target = element?.matches(focusable) ? element : element?.querySelector<HTMLElement>(focusable);
     if (target) target.focus();
-    else if (element) element.scrollIntoView({ block: 'nearest' });
-    else tell({ type: 'hovrin-problem', text: `There is no control \`${control}\` on this screen.` });
+    else element?.scrollIntoView({ block: 'nearest' });
+  }
+
+  private scrollTo(control: string): void {
+    this.onScreen(control)?.scrollIntoView({ block: 'nearest', behavior: 'smooth' });
+  }
+
+  /** A control of what is shown on top, by its name. */
+  private onScreen(control: string): HTMLElement | null {
+    const shown = this.dialogs.top ?? this.current;
+    const element = shown ? finderIn([shown], '')(control) : null;
+    if (!element)
+      tell({ type: 'hovrin-problem', text: `There is no control \`${control}\` on this screen.` });
+    return element;
   }
 
   private async copy(text: string): Promise<void> {
@@ -148,10 +211,44 @@ class Page {
       const part = partOf(find(control), target);
       if (part && !moved && wasEntered(part)) this.entered(part, variable, target, control);
     }
-    this.bindings = [...this.bindAll(screen, find), this.listen(screen, find), this.time(screen, element)];
+    this.bindings = this.bindScreen(screen, element);
     if (moved) window.scrollTo(0, 0);
     tell({ type: 'hovrin-screen', text: screen.name });
     element.dispatchEvent(new Event('hovrin-enter'));
+  }
+
+  private bindScreen(screen: ScreenProgram, element: HTMLElement): Dispose[] {
+    const find = finderIn([element], '');
+    return [
+      ...this.bindAll(screen, find),
+      this.listen(screen, find),
+      this.time(screen, element),
+      this.waitFor(screen, element),
+    ];
+  }
+
+  /** Tells a screen each time that what it waits for has come about. */
+  private waitFor({ name, when }: ScreenProgram, element: HTMLElement): Dispose {
+    if (!when) return () => {};
+    let before: unknown = false;
+    let happened: number[] = [];
+    return this.runtime.bind(
+      when,
+      (value) => {
+        const turned = value !== before && Boolean(value);
+        before = value;
+        if (!turned) return;
+        // What it sets off may bring it about once more, without an end.
+        const now = Date.now();
+        happened = [...happened.filter((time) => now - time < 1000), now];
+        if (happened.length <= mostWhens)
+          setTimeout(() => element.dispatchEvent(new CustomEvent('hovrin-when', { detail: value })));
+        else if (happened.length === mostWhens + 1)
+          tell({ type: 'hovrin-problem', text: `${name}: what it waits for comes about again and again.` });
+      },
+      undefined,
+      `${name}.when`,
+    );
   }
 
   /** Tells a screen each time that its time has passed, as long as it is shown. */
@@ -164,7 +261,10 @@ class Page {
   private fromTemplate(name: string): HTMLElement | undefined {
     for (const template of document.body.querySelectorAll('template'))
       if (template.dataset.screen === name)
-        return (template.content.cloneNode(true) as DocumentFragment).querySelector('main') ?? undefined;
+        return (
+          (template.content.cloneNode(true) as DocumentFragment).querySelector<HTMLElement>('.k-screen') ??
+          undefined
+        );
     return undefined;
   }
 
@@ -351,22 +451,26 @@ class Page {
     // Variables first: what an event does may read them.
     for (const { control, variable, target } of bindings.twoWay) {
       const part = partOf(find(control), target);
+      if (part instanceof HTMLFormElement) {
+        watchForm(part, target.name, (value) => this.runtime.enter(variable, value, control), signal);
+        continue;
+      }
       part?.addEventListener(eventOf(target), () => this.entered(part, variable, target, control), {
         signal,
       });
     }
     for (const { control, dom, name, gives, statements } of bindings.events) {
       const element = find(control);
+      if (element && dom === 'hovrin-visible') watchSight(element, signal);
       element?.addEventListener(
         dom,
         (event) => {
           // From one part of a control to another, the focus stays with the control.
           if (event instanceof FocusEvent && element.contains(event.relatedTarget as Node | null)) return;
-          this.runtime.run(
-            statements,
-            gives ? itemFrame(gives, (event as CustomEvent).detail, frame) : frame,
-            { control, event: name },
-          );
+          this.runtime.run(statements, gives ? itemFrame(gives, givenBy(event), frame) : frame, {
+            control,
+            event: name,
+          });
         },
         { signal },
       );
@@ -391,6 +495,31 @@ class Page {
     }
     this.runtime.enter(variable, value, control);
   }
+}
+
+/** Most times in a second that what a screen waits for comes about. */
+const mostWhens = 50;
+
+/** What an event brings with it. */
+function givenBy(event: Event): unknown {
+  if (!(event instanceof KeyboardEvent)) return (event as CustomEvent).detail;
+  const { ctrlKey, altKey, metaKey, key } = event;
+  const held = [ctrlKey && 'Control', altKey && 'Alt', metaKey && 'Meta'].filter(
+    (each) => each !== false && each !== key,
+  );
+  return [...held, key].join('+');
+}
+
+/** Tells an element each time that it comes into sight. */
+function watchSight(element: HTMLElement, signal: AbortSignal): void {
+  let before = false;
+  const observer = new IntersectionObserver((entries) => {
+    const seen = entries.at(-1)!.isIntersecting;
+    if (seen && !before) element.dispatchEvent(new Event('hovrin-visible'));
+    before = seen;
+  });
+  observer.observe(element);
+  signal.addEventListener('abort', () => observer.disconnect());
 }
 
 /** What can take the focus, of a control or inside it. */

@@ -79,9 +79,11 @@ export function writeInput(
     case 'validity': {
       const said = part.closest('.field, .ticked')?.querySelector('.part-message')?.textContent;
       input.setCustomValidity(value === false ? said || 'This is not valid.' : '');
+      input.dispatchEvent(new Event('hovrin-valid'));
       return;
     }
     case 'file':
+    case 'form':
       return;
     default:
       break;

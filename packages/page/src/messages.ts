@@ -13,9 +13,11 @@ export function showMessage(text: string): void {
     region = document.createElement('div');
     region.className = 'page-message';
     region.role = 'status';
-    document.body.append(region);
   }
   const shown = region;
+  // What lies under an open dialog is neither seen nor read out.
+  const place = [...document.querySelectorAll('dialog[open]')].at(-1) ?? document.body;
+  if (shown.parentElement !== place) place.append(shown);
   shown.textContent = text;
   clearTimeout(timer);
   timer = setTimeout(
@@ -24,4 +26,9 @@ export function showMessage(text: string): void {
     },
     least + each * text.length,
   );
+}
+
+/** A message that was shown in a dialog stays when the dialog goes. */
+export function keepMessage(): void {
+  if (region?.textContent) document.body.append(region);
 }

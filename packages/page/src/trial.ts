@@ -10,6 +10,8 @@ export type PageMessage =
   | { readonly type: 'hovrin-screen'; readonly text: string }
   | { readonly type: 'hovrin-state'; readonly name: string; readonly value: StateValue }
   | { readonly type: 'hovrin-trace'; readonly trace: ToldTrace }
+  /** The dialogs that are open now, the one on top last. */
+  | { readonly type: 'hovrin-dialogs'; readonly names: readonly string[] }
   /** A control that the person wants to see on the bench. */
   | { readonly type: 'hovrin-pick'; readonly text: string };
 
@@ -61,7 +63,8 @@ const fingertip = `:root[data-pointer="touch"] * { cursor: url('data:image/svg+x
 export type TrialMessage =
   | ({ readonly type: 'hovrin-conditions' } & TrialConditions)
   | { readonly type: 'hovrin-set'; readonly name: string; readonly value: StateValue }
-  | { readonly type: 'hovrin-go'; readonly screen: string };
+  | { readonly type: 'hovrin-go'; readonly screen: string }
+  | { readonly type: 'hovrin-show-dialogs'; readonly names: readonly string[] };
 
 export function tell(message: PageMessage): void {
   if (window.parent !== window) window.parent.postMessage(message, '*');
@@ -75,6 +78,8 @@ export interface Tried {
   watch(name: string, apply: (value: StateValue) => void): void;
   set(name: string, value: StateValue): void;
   go(screen: string): void;
+  /** Shows these dialogs, and no others. */
+  dialogs(names: readonly string[]): void;
 }
 
 /** Whether the page runs in a frame to be tried out. */
@@ -100,6 +105,7 @@ export function listenInTrial(page: Tried): void {
     try {
       if (data.type === 'hovrin-set') page.set(data.name, data.value);
       else if (data.type === 'hovrin-go') page.go(data.screen);
+      else if (data.type === 'hovrin-show-dialogs') page.dialogs(data.names);
       else if (data.type === 'hovrin-conditions') meet(data);
     } finally {
       hearing = false;

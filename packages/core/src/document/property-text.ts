@@ -14,7 +14,7 @@ import { readAttribute } from './attributes.ts';
 import { nameProblem } from './names.ts';
 import { destinationType, type Entry, iconType, placesType } from './property-types.ts';
 import { pathTo } from './tree.ts';
-import { type Band, type Control, inForce, type Project } from './types.ts';
+import { type Band, type Control, inForce, isDialog, type Project } from './types.ts';
 
 /** What is around an attribute: bands and the names that expressions may use. */
 export interface AttributeContext extends Surroundings {
@@ -39,6 +39,7 @@ export function contextOf(project: Project, control?: Control): AttributeContext
     names: new Map<string, string>(project.state.map((variable) => [variable.name, variable.type])),
     computed: new Set(project.state.flatMap(({ name, computed }) => (computed === undefined ? [] : name))),
     screens: new Set(project.screens.flatMap((screen) => screen.name ?? [])),
+    dialogs: new Set(project.screens.filter(isDialog).flatMap((screen) => screen.name ?? [])),
     namesKnown: true,
   };
   return control ? withItems(context, itemNames(pathTo(project, control.id).slice(0, -1))) : context;

@@ -288,6 +288,15 @@ export const listType: PropertyType<readonly unknown[]> = {
   take: (result) => (Array.isArray(result) ? { value: result } : { message: 'This is not a list.' }),
 };
 
+/** What an expression gives, whatever it is. */
+export const anyType: PropertyType<unknown> = {
+  name: 'anything',
+  expects: 'an expression in braces',
+  words: [],
+  read: (text) => bad(text, 'an expression in braces'),
+  take: (result) => ({ value: result }),
+};
+
 /** One of several things to choose from, or a column of a table: what stands for it, and what a person reads. */
 export interface Entry {
   readonly value: string;

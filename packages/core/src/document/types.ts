@@ -123,6 +123,9 @@ export function asTyped(value: PropertyValue | undefined): string | undefined {
   return typeof value === 'object' ? value.draft : value;
 }
 
+/** Whether a screen is shown over others, not in their place. */
+export const isDialog = (screen: Control): boolean => inForce(screen.props.dialog) === 'true';
+
 /** The screen that opens first. */
 export function startScreen(project: Project): Control | undefined {
   return project.screens.find((screen) => screen.name === project.start) ?? project.screens[0];

@@ -2,17 +2,19 @@
 
 import { effectiveNames } from '../document/names.ts';
 import { theme } from '../document/theme.ts';
-import type { Asset, Control } from '../document/types.ts';
+import { type Asset, type Control, inForce } from '../document/types.ts';
 import type { Circumstances } from '../document/values.ts';
 import { type Values, valuesOf } from '../document/values.ts';
 import type { Scope } from '../expression/evaluate.ts';
 import { iconShapes } from '../icons/icon-set.ts';
 import { kindOf } from '../kinds/catalogue.ts';
-import type { PageElement, Shape } from '../kinds/kind.ts';
+import type { Kind, PageElement, Shape } from '../kinds/kind.ts';
 import { mostItems } from '../kinds/repeat.ts';
 import { withTurn } from '../kinds/tabindex.ts';
 import { itemName } from '../layout/screen-layout.ts';
 
+/** Attributes that say something even when they are empty. */
+const mayBeEmpty = new Set(['alt', 'value', 'data-press']);
 const voidTags = new Set(['img', 'input', 'hr']);
 
 export const escapeText = (text: string): string =>
@@ -40,6 +42,21 @@ interface Spot {
   readonly items: readonly number[];
   readonly scope: Scope;
   readonly indent: string;
+  /** Inside a form; HTML knows no form in a form. */
+  readonly inForm?: boolean;
+}
+
+/** Whether something below a control takes the focus itself. */
+const holdsFocus = (control: Control): boolean =>
+  control.children.some(
+    (child) => ['ask', 'act'].includes(kindOf(child).group) || child.kind === 'link' || holdsFocus(child),
+  );
+
+/** What makes something pressable that no element of HTML is: by keys too, and told where it is read out. */
+function pressing(control: Control, kind: Kind): Record<string, string> {
+  const pressed = inForce(control.props['on.press']) ?? inForce(control.props['on.doublepress']);
+  if (pressed === undefined || kind.group === 'act') return {};
+  return { tabindex: '0', 'data-press': '', ...(holdsFocus(control) ? {} : { role: 'button' }) };
 }
 
 /** A screen as HTML, indented. */
@@ -56,10 +73,12 @@ export function screenHtml(screen: Control, elements: Elements, indent: string):
       class: [`k-${kind.name}`, ...(element.classes ?? []), name].join(' '),
       'data-name': fullName,
       ...element.attributes,
+      ...pressing(at, kind),
       ...(style ? { style } : {}),
     };
     if (kind.name === 'image') attributes.src = pictureAddress(values.text('src'), elements.assets);
-    const { tag, text, children, icon } = element;
+    const { text, children, icon } = element;
+    const tag = spot.inForm && element.tag === 'form' ? 'div' : element.tag;
     if (at.kind === 'repeat')
       return printElement({ tag, attributes }, spot.indent, () => '', repeated(at, values, spot));
     return printElement(
@@ -71,15 +90,22 @@ export function screenHtml(screen: Control, elements: Elements, indent: string):
         children: children ?? (kind.container ? at.children.map((_, index) => index) : []),
       },
       spot.indent,
-      (index, space) => control(at.children[index]!, at, { ...spot, indent: space }),
+      (index, space) =>
+        control(at.children[index]!, at, {
+          ...spot,
+          indent: space,
+          inForm: spot.inForm === true || tag === 'form',
+        }),
     );
   };
   /** What a repeat holds: what an item looks like, for the script; and the items that are there at first. */
-  const repeated = (at: Control, values: Values, { items, scope, indent: space }: Spot): string[] => {
+  const repeated = (at: Control, values: Values, spot: Spot): string[] => {
+    const { items, scope, indent: space } = spot;
     const name = values.text('as');
     const item = (value: unknown, path: readonly number[], inner: string) =>
       at.children.map((child) =>
         control(child, at, {
+          ...spot,
           items: path,
           scope: (wanted) => (wanted === name ? value : scope(wanted)),
           indent: inner,
@@ -116,7 +142,7 @@ function printElement(
   const classes = element.classes ? { class: element.classes.join(' ') } : {};
   const attributes = Object.entries({ ...classes, ...element.attributes })
     .map(([name, value]: [string, string | boolean]) => {
-      if (value === false || (value === '' && name !== 'alt' && name !== 'value')) return '';
+      if (value === false || (value === '' && !mayBeEmpty.has(name))) return '';
       return value === true ? ` ${name}` : ` ${name}="${escapeAttribute(String(value))}"`;
     })
     .join('');

@@ -4,7 +4,7 @@ import { effectiveNames } from '../document/names.ts';
 import { contextOf, itemNames } from '../document/property-text.ts';
 import { secondsType } from '../document/property-types.ts';
 import { walk } from '../document/tree.ts';
-import { type Control, inForce, type Project, startScreen } from '../document/types.ts';
+import { type Control, inForce, isDialog, type Project, startScreen } from '../document/types.ts';
 import { textInForce } from '../document/values.ts';
 import type { Template } from '../expression/ast.ts';
 import {
@@ -77,10 +77,14 @@ export function styleTemplates(control: Control, around: Surroundings): Record<s
 function screenProgram(screen: Control, around: Surroundings): ScreenProgram {
   const bindings = bindingsOf([{ control: screen, parent: undefined }], effectiveNames(screen), around);
   const every = secondsType.read(inForce(screen.props.every) ?? '');
+  const text = inForce(screen.props.when);
+  const when = text === undefined ? undefined : checkTemplate(text, around);
   return {
     name: addressOf(screen),
     title: titleOf(screen),
     ...(every.ok ? { every: every.value } : {}),
+    ...(when?.ok ? { when: when.value } : {}),
+    ...(isDialog(screen) ? { dialog: true } : {}),
     ...bindings,
   };
 }

@@ -4,7 +4,7 @@ import { orientations } from '../document/attributes.ts';
 import { effectiveNames } from '../document/names.ts';
 import { contrastRoles, darkColours, theme, themeColours } from '../document/theme.ts';
 import { locationsIn, walk } from '../document/tree.ts';
-import { type Band, type Control, inForce, type Project } from '../document/types.ts';
+import { type Band, type Control, inForce, isDialog, type Project } from '../document/types.ts';
 import { kindOf, kinds } from '../kinds/catalogue.ts';
 import type { Limit, Sides } from '../layout/box.ts';
 import { widthForBoth } from '../layout/split-room.ts';
@@ -91,7 +91,7 @@ ${colours.join('')}  /* What notches and rounded corners cover is kept free. */
 :root[data-contrast="more"] {
   ${contrast.join('\n  ')}
 }
-${hinged ? hingeRules : ''}${showsMessages(project) ? messageRules : ''}
+${hinged ? hingeRules : ''}${showsMessages(project) ? messageRules : ''}${project.screens.some(isDialog) ? dialogRules : ''}
 /* Rules of the kinds; those of single controls come after this layer and win over it. */
 @layer kinds {
   *,
@@ -144,6 +144,23 @@ const showsMessages = (project: Project): boolean =>
       ),
     ),
   );
+
+const dialogRules = `
+/* Screens that are shown over others. */
+.page-dialog {
+  width: 100vw;
+  max-width: none;
+  height: 100dvh;
+  max-height: none;
+  margin: 0;
+  padding: 0;
+  border: none;
+  background: none;
+}
+.page-dialog::backdrop {
+  background: none;
+}
+`;
 
 const messageRules = `
 /* Words that events show for a while. */

@@ -76,16 +76,41 @@ export interface RecordEntry {
 
 export type AssignmentOperator = '=' | '+=' | '-=' | '*=' | '/=' | '%=' | '??=' | '||=' | '&&=';
 
+/** Actions on a state variable, which they take by its name. */
+export type AlteringName = 'add' | 'change' | 'remove' | 'toggle' | 'reset';
+
 /** What an event does, step by step. */
 export type Statement =
   | {
       readonly type: 'assign';
       readonly name: string;
       readonly span: Span;
+      /** Keys that lead from the variable to what is assigned inside it, for `order.count = 2`. */
+      readonly path: readonly Expression[];
       readonly operator: AssignmentOperator;
       readonly value: Expression;
     }
+  /** A change of a state variable by one of the actions that take its name. */
+  | {
+      readonly type: 'alter';
+      readonly action: AlteringName;
+      readonly name: string;
+      readonly span: Span;
+      readonly path: readonly Expression[];
+      readonly arguments: readonly Expression[];
+    }
   | { readonly type: 'action'; readonly name: string; readonly arguments: readonly Expression[] }
+  /** `handlers.NAME(…)`: the application's own code is called. */
+  | { readonly type: 'handler'; readonly name: string; readonly arguments: readonly Expression[] }
+  /** `for (const NAME of LIST)`. */
+  | {
+      readonly type: 'each';
+      readonly name: string;
+      readonly of: Expression;
+      readonly body: readonly Statement[];
+    }
+  /** `return`: what follows is left out. */
+  | { readonly type: 'stop' }
   | {
       readonly type: 'if';
       readonly test: Expression;

@@ -1,7 +1,7 @@
 /** Holds an expression or event against what it may use: are all names there, are all actions known. */
-import { type ActionEntry, actions } from './actions.ts';
+import { type ActionEntry, actions, alterings } from './actions.ts';
 import type { Statement, Template } from './ast.ts';
-import { actionsOf, type NameUse, namesOfStatements, namesOfTemplate } from './names.ts';
+import { actionsOf, allStatements, type NameUse, namesOfStatements, namesOfTemplate } from './names.ts';
 import { didYouMean } from './nearest.ts';
 import { parseStatements } from './parse.ts';
 import type { Outcome, Problem } from './problem.ts';
@@ -15,6 +15,8 @@ export interface Surroundings {
   readonly computed?: ReadonlySet<string>;
   /** Names of the project's screens. */
   readonly screens: ReadonlySet<string>;
+  /** Those of them that are dialogs. */
+  readonly dialogs?: ReadonlySet<string>;
 }
 
 /** The type of a name that stands for the item of a repeat: it can be read, not assigned. */
@@ -54,6 +56,7 @@ export function checkStatements(text: string, around: Surroundings): Outcome<Sta
     unknownName(uses, around.names) ??
     assignedItem(uses, around.names) ??
     assignedComputed(uses, around) ??
+    alteringProblem(read.value, around) ??
     actionProblem(text, read.value, around);
   return problem ? { ok: false, problem } : read;
 }
@@ -85,16 +88,39 @@ function actionProblem(
       : undefined;
     if (!action)
       return {
-        message: `There is no action \`${use.name}\`.${didYouMean(use.name, Object.keys(actions))}`,
+        message: `There is no action \`${use.name}\`.${didYouMean(use.name, [...Object.keys(actions), ...Object.keys(alterings)])}`,
         at,
       };
     if (use.arguments.length !== action.count)
       return { message: `\`${use.name}\` takes ${action.takes}.`, at };
     const [first] = use.arguments;
-    if (use.name === 'go' && first?.type === 'literal' && !around.screens.has(String(first.value)))
+    const message = first?.type === 'literal' && wrongScreen(use.name, String(first.value), around);
+    if (message) return { message, at };
+  }
+  return undefined;
+}
+
+/** Why an action cannot lead to a screen. */
+function wrongScreen(action: string, screen: string, { screens, dialogs }: Surroundings): string | undefined {
+  if (action !== 'go' && action !== 'open') return undefined;
+  if (!screens.has(screen)) return `There is no screen \`${screen}\`.${didYouMean(screen, screens)}`;
+  if (!dialogs) return undefined;
+  const isDialog = dialogs.has(screen);
+  if (action === 'go' && isDialog) return `\`${screen}\` is a dialog: \`open("${screen}")\` shows it.`;
+  if (action === 'open' && !isDialog) return `\`${screen}\` is no dialog: \`go("${screen}")\` leads to it.`;
+  return undefined;
+}
+
+/** Whether actions on variables fit the variables' types. What lies inside one can be of any type. */
+function alteringProblem(statements: readonly Statement[], { names }: Surroundings): Problem | undefined {
+  for (const statement of allStatements(statements)) {
+    if (statement.type !== 'alter' || statement.path.length > 0) continue;
+    const { on } = alterings[statement.action];
+    const type = names.get(statement.name);
+    if (on && type !== undefined && !(on as readonly string[]).includes(type))
       return {
-        message: `There is no screen \`${String(first.value)}\`.${didYouMean(String(first.value), around.screens)}`,
-        at,
+        message: `\`${statement.action}\` takes a ${on.join(' or ')}; \`${statement.name}\` is a ${type}.`,
+        at: statement.span[0],
       };
   }
   return undefined;

@@ -79,34 +79,59 @@ export function namesOfTemplate(template: Template): NameUse[] {
   return template.parts.flatMap((part) => (typeof part === 'string' ? [] : namesOf(part)));
 }
 
-function namesOfStatement(statement: Statement): NameUse[] {
+function visitStatement(statement: Statement, bound: readonly string[], found: NameUse[]): void {
+  const read = (expressions: readonly Expression[]) => {
+    for (const expression of expressions) visit(expression, bound, found);
+  };
+  const follow = (statements: readonly Statement[], inner = bound) => {
+    for (const each of statements) visitStatement(each, inner, found);
+  };
   switch (statement.type) {
     case 'assign':
-      return [{ name: statement.name, span: statement.span, written: true }, ...namesOf(statement.value)];
+      found.push({ name: statement.name, span: statement.span, written: true });
+      read([...statement.path, statement.value]);
+      return;
+    case 'alter':
+      found.push({ name: statement.name, span: statement.span, written: true });
+      read([...statement.path, ...statement.arguments]);
+      return;
     case 'action':
-      return statement.arguments.flatMap(namesOf);
+    case 'handler':
+      read(statement.arguments);
+      return;
+    case 'each':
+      read([statement.of]);
+      follow(statement.body, [...bound, statement.name]);
+      return;
     case 'if':
-      return [
-        ...namesOf(statement.test),
-        ...namesOfStatements(statement.whenTrue),
-        ...namesOfStatements(statement.whenFalse),
-      ];
+      read([statement.test]);
+      follow(statement.whenTrue);
+      follow(statement.whenFalse);
+      return;
+    case 'stop':
+      return;
   }
 }
 
 /** Names that an event reads and writes. */
-export const namesOfStatements = (statements: readonly Statement[]): NameUse[] =>
-  statements.flatMap(namesOfStatement);
+export function namesOfStatements(statements: readonly Statement[]): NameUse[] {
+  const found: NameUse[] = [];
+  for (const statement of statements) visitStatement(statement, [], found);
+  return found;
+}
+
+/** All statements of an event, those inside others too. */
+export function allStatements(statements: readonly Statement[]): Statement[] {
+  return statements.flatMap((statement) => [
+    statement,
+    ...(statement.type === 'if' ? allStatements([...statement.whenTrue, ...statement.whenFalse]) : []),
+    ...(statement.type === 'each' ? allStatements(statement.body) : []),
+  ]);
+}
 
 /** Actions that an event calls. */
-export function actionsOf(statements: readonly Statement[]): ActionUse[] {
-  return statements.flatMap((statement): ActionUse[] => {
-    if (statement.type === 'action') return [statement];
-    return statement.type === 'if'
-      ? [...actionsOf(statement.whenTrue), ...actionsOf(statement.whenFalse)]
-      : [];
-  });
-}
+export const actionsOf = (statements: readonly Statement[]): ActionUse[] =>
+  allStatements(statements).flatMap((statement) => (statement.type === 'action' ? statement : []));
 
 /** A text with the named uses replaced; all else stays letter for letter. */
 export function renameIn(text: string, uses: readonly NameUse[], from: string, to: string): string {

@@ -1,6 +1,8 @@
 /** Reads expressions and event texts: ECMAScript by `acorn`, narrowed to what `ast.ts` knows. */
 import { type AnyNode, type Node, Parser } from 'acorn';
+import { alterings } from './actions.ts';
 import type {
+  AlteringName,
   AssignmentOperator,
   BinaryOperator,
   Expression,
@@ -23,7 +25,7 @@ export const deepestExpression = 100;
 const binaryOperators = new Set('+ - * / % ** == != === !== < <= > >='.split(' '));
 const unaryOperators = new Set(['!', '-', '+', 'typeof']);
 const assignmentOperators = new Set('= += -= *= /= %= ??= ||= &&='.split(' '));
-const options = { ecmaVersion: 2023, sourceType: 'script' } as const;
+const options = { ecmaVersion: 2023, sourceType: 'script', allowReturnOutsideFunction: true } as const;
 
 /**
  * Reads one expression.
@@ -142,41 +144,105 @@ class Reader {
           },
         ];
       case 'ExpressionStatement':
-        return [this.action(node.expression, depth + 1)];
+        return this.action(node.expression, depth + 1);
+      case 'ForOfStatement':
+        return [this.each(node, depth)];
+      case 'ReturnStatement':
+        if (node.argument)
+          return this.refuse(node.argument, 'An event gives nothing back: write `return` alone.');
+        return [{ type: 'stop' }];
       default:
-        return this.refuse(node, 'Only assignments, actions and `if` can stand in an event.');
+        return this.refuse(
+          node,
+          'Only assignments, actions, `if`, `for (const item of list)` and `return` can stand in an event.',
+        );
     }
   }
 
-  private action(node: AnyNode, depth: number): Statement {
+  private each(node: AnyNode & { type: 'ForOfStatement' }, depth: number): Statement {
+    const declared = node.left.type === 'VariableDeclaration' ? node.left : undefined;
+    const id = declared?.declarations[0]?.id;
+    if (declared?.kind !== 'const' || id?.type !== 'Identifier' || node.await)
+      return this.refuse(node.left, 'Write it as `for (const item of list)`.');
+    const of = this.expression(node.right, depth + 1);
+    this.parameters.push(id.name);
+    const body = this.statement(node.body, depth + 1);
+    this.parameters.pop();
+    return { type: 'each', name: id.name, of, body };
+  }
+
+  /** The variable that is assigned, and the keys that lead into it. */
+  private target(node: AnyNode, depth: number): { name: string; span: Span; path: Expression[] } {
+    if (node.type === 'Identifier') {
+      if (this.parameters.includes(node.name))
+        return this.refuse(
+          node,
+          `\`${node.name}\` is an item of a list; use \`change(list, ${node.name}, { … })\`.`,
+        );
+      return { name: node.name, span: this.span(node), path: [] };
+    }
+    if (
+      node.type !== 'MemberExpression' ||
+      node.object.type === 'Super' ||
+      node.property.type === 'PrivateIdentifier'
+    )
+      return this.refuse(node, 'Only a state variable, or something in one, can be assigned.');
+    const outer = this.target(node.object, depth + 1);
+    const { property } = node;
+    if (!node.computed && property.type === 'Identifier' && forbiddenKeys.has(property.name))
+      return this.refuse(property, `\`${property.name}\` is out of reach for expressions.`);
+    const key: Expression =
+      !node.computed && property.type === 'Identifier'
+        ? { type: 'literal', value: property.name }
+        : this.expression(property, depth + 1);
+    return { ...outer, path: [...outer.path, key] };
+  }
+
+  private action(node: AnyNode, depth: number): Statement[] {
     if (node.type === 'AssignmentExpression') {
-      if (node.left.type !== 'Identifier')
-        return this.refuse(node.left, 'Only a state variable can be assigned.');
       if (!assignmentOperators.has(node.operator))
         return this.refuse(node, `\`${node.operator}\` is not available here.`);
-      return {
-        type: 'assign',
-        name: node.left.name,
-        span: this.span(node.left),
-        operator: node.operator as AssignmentOperator,
-        value: this.expression(node.right, depth),
-      };
+      return [
+        {
+          type: 'assign',
+          ...this.target(node.left, depth),
+          operator: node.operator as AssignmentOperator,
+          value: this.expression(node.right, depth),
+        },
+      ];
     }
     if (node.type === 'UpdateExpression') {
-      if (node.argument.type !== 'Identifier')
-        return this.refuse(node.argument, 'Only a state variable can be assigned.');
       const operator = node.operator === '++' ? '+=' : '-=';
-      return {
-        type: 'assign',
-        name: node.argument.name,
-        span: this.span(node.argument),
-        operator,
-        value: { type: 'literal', value: 1 },
-      };
+      const value = { type: 'literal', value: 1 } as const;
+      return [{ type: 'assign', ...this.target(node.argument, depth), operator, value }];
     }
-    if (node.type === 'CallExpression' && node.callee.type === 'Identifier')
-      return { type: 'action', name: node.callee.name, arguments: this.arguments(node.arguments, depth) };
+    if (node.type === 'CallExpression') {
+      const { callee } = node;
+      if (callee.type === 'Identifier') return this.called(callee.name, node, depth);
+      const handler = dottedName(callee)?.split('.');
+      if (handler?.length === 2 && handler[0] === 'handlers')
+        return [{ type: 'handler', name: handler[1]!, arguments: this.arguments(node.arguments, depth) }];
+    }
     return this.refuse(node, 'This does nothing: an assignment or an action is expected here.');
+  }
+
+  private called(name: string, node: AnyNode & { type: 'CallExpression' }, depth: number): Statement[] {
+    if (!Object.hasOwn(alterings, name))
+      return [{ type: 'action', name, arguments: this.arguments(node.arguments, depth) }];
+    const action = name as AlteringName;
+    const { takes, count } = alterings[action];
+    const [first, ...others] = node.arguments;
+    if (!first || (action !== 'reset' && node.arguments.length !== count))
+      return this.refuse(node, `\`${action}\` takes ${takes}.`);
+    // `reset` may take several.
+    if (action === 'reset')
+      return node.arguments.map((argument): Statement => {
+        if (argument.type !== 'Identifier') return this.refuse(argument, `\`reset\` takes ${takes}.`);
+        return { type: 'alter', action, ...this.target(argument, depth), arguments: [] };
+      });
+    return [
+      { type: 'alter', action, ...this.target(first, depth), arguments: this.arguments(others, depth) },
+    ];
   }
 
   private arguments(nodes: readonly AnyNode[], depth: number): Expression[] {

@@ -40,6 +40,7 @@ export function arrangementOf(kind: string, value: (name: string) => unknown): A
     case 'column':
     case 'grid':
     case 'repeat':
+    case 'form':
       return value('like') === 'grid' ? 'cells' : (value('like') as 'row' | 'column');
     case 'layers':
       return 'layers';
@@ -55,4 +56,4 @@ export function arrangementOf(kind: string, value: (name: string) => unknown): A
 }
 
 /** Kinds whose children a `like` may put otherwise. */
-export const hasLike = (kind: string): boolean => ['row', 'column', 'grid', 'repeat'].includes(kind);
+export const hasLike = (kind: string): boolean => ['row', 'column', 'grid', 'repeat', 'form'].includes(kind);

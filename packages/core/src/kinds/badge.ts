@@ -1,5 +1,6 @@
 /** A short word about something: a state, a count. */
 import { theme } from '../document/theme.ts';
+import { shownEvents } from './events.ts';
 import type { Kind } from './kind.ts';
 import { boxLook, padding, placing, sizing, textAlign, textLook, words } from './properties.ts';
 import { textStyleOf, wordsLook } from './words.ts';
@@ -20,7 +21,7 @@ export const badge: Kind = {
     ...textLook({ weight: String(theme.labelWeight), size: String(theme.hintSize), colour: 'accent' }),
     textAlign('center'),
   ],
-  events: [],
+  events: shownEvents,
   starter: { text: 'New' },
   inside(values, make) {
     const style = { ...textStyleOf(values), noWrap: true };

@@ -1,9 +1,9 @@
 /** Does something when pressed. */
-import { iconType, toneType } from '../document/property-types.ts';
+import { flagType, iconType, toneType } from '../document/property-types.ts';
 import { colourCss, colourValue, theme } from '../document/theme.ts';
 import type { Values } from '../document/values.ts';
 import { iconAttributes, iconDrawing } from './drawings.ts';
-import { press } from './events.ts';
+import { pressedEvents } from './events.ts';
 import type { Kind, Look, Property } from './kind.ts';
 import { boxLook, disabled, padding, placing, sizing, textLook, words } from './properties.ts';
 import { tabindex } from './tabindex.ts';
@@ -92,9 +92,17 @@ export const button: Kind = {
       page: { as: 'inside' },
     },
     disabled({ as: 'property', name: 'disabled' }),
+    {
+      name: 'submits',
+      label: 'Submits its form',
+      group: 'content',
+      type: flagType,
+      effect: 'behaviour',
+      perBand: false,
+    },
     ...buttonProperties,
   ],
-  events: [press],
+  events: pressedEvents,
   starter: { text: 'Button' },
   inside(values, make) {
     const style = textStyleOf(values);
@@ -133,7 +141,7 @@ export const button: Kind = {
   },
   element: (values) => ({
     tag: 'button',
-    attributes: { type: 'button', disabled: values.flag('disabled') },
+    attributes: { type: values.flag('submits') ? 'submit' : 'button', disabled: values.flag('disabled') },
     children: [
       ...(values.text('icon')
         ? [{ tag: 'svg', classes: ['part-icon'], attributes: iconAttributes, icon: values.text('icon') }]

@@ -11,6 +11,7 @@ import { column } from './column.ts';
 import { dateField } from './date-field.ts';
 import { divider } from './divider.ts';
 import { fieldset } from './fieldset.ts';
+import { form } from './form.ts';
 import { grid } from './grid.ts';
 import { heading } from './heading.ts';
 import { icon } from './icon.ts';
@@ -54,6 +55,7 @@ export const kinds: readonly Kind[] = [
   scroll,
   split,
   fieldset,
+  form,
   tabs,
   repeat,
   bar,

@@ -4,6 +4,7 @@ import { area, line } from 'd3-shape';
 import { chartType, colourType, type Entry, entriesType, listType } from '../document/property-types.ts';
 import { colourCss, colourValue, theme } from '../document/theme.ts';
 import type { Values } from '../document/values.ts';
+import { shownEvents } from './events.ts';
 import { content, fieldContent } from './field.ts';
 import type { Kind, PageElement, Shape } from './kind.ts';
 import { boxLook, padding, placing, sizing, words } from './properties.ts';
@@ -100,7 +101,7 @@ export const chart: Kind = {
       page: { as: 'inside' },
     }),
   ],
-  events: [],
+  events: shownEvents,
   starter: {
     label: 'Guests',
     data: '{[18, 24, 21, 33, 46, 40, 29]}',

@@ -1,5 +1,6 @@
 /** Children one below the other. */
 import { arrangedContent, likeProperty } from './arrangement.ts';
+import { shownEvents } from './events.ts';
 import type { Kind } from './kind.ts';
 import { arranging, boxLook, gridTracks, padding, placing, sizing, wrapping } from './properties.ts';
 
@@ -20,7 +21,7 @@ export const column: Kind = {
     ...gridTracks,
     ...boxLook(),
   ],
-  events: [],
+  events: shownEvents,
   starter: { gap: '12' },
   inside: (values) => ({ content: arrangedContent(values) }),
   element: () => ({ tag: 'div' }),

@@ -1,5 +1,6 @@
 /** Children in rows and columns at once. */
 import { arrangedContent, likeProperty } from './arrangement.ts';
+import { shownEvents } from './events.ts';
 import type { Kind } from './kind.ts';
 import { boxLook, cellArranging, gridArranging, padding, placing, sizing, wrapping } from './properties.ts';
 
@@ -25,7 +26,7 @@ export const grid: Kind = {
     wrapping,
     ...boxLook(),
   ],
-  events: [],
+  events: shownEvents,
   starter: { columns: '1fr 1fr', gap: '12' },
   inside: (values) => ({ content: arrangedContent(values) }),
   element: () => ({ tag: 'div' }),

@@ -1,6 +1,7 @@
 /** Words that head a part of a screen. */
 import { levelType } from '../document/property-types.ts';
 import { theme } from '../document/theme.ts';
+import { shownEvents } from './events.ts';
 import type { Kind } from './kind.ts';
 import {
   boxLook,
@@ -46,7 +47,7 @@ export const heading: Kind = {
     mostLines,
     noWrap,
   ],
-  events: [],
+  events: shownEvents,
   starter: { text: 'Heading' },
   inside(values, make) {
     const style = textStyleOf(values);

@@ -3,7 +3,7 @@ import { iconType } from '../document/property-types.ts';
 import { theme } from '../document/theme.ts';
 import { buttonLook, buttonProperties, toneCss } from './button.ts';
 import { iconAttributes, iconDrawing } from './drawings.ts';
-import { press } from './events.ts';
+import { pressedEvents } from './events.ts';
 import type { Kind } from './kind.ts';
 import { disabled, words } from './properties.ts';
 
@@ -40,7 +40,7 @@ export const iconButton: Kind = {
               : property,
       ),
   ],
-  events: [press],
+  events: pressedEvents,
   starter: { icon: 'pencil', text: 'Edit' },
   inside(values, make) {
     const look = buttonLook(values);

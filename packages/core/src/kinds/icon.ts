@@ -2,6 +2,7 @@
 import { colourType, iconType, textSizeType, textType } from '../document/property-types.ts';
 import { colourValue, theme } from '../document/theme.ts';
 import { iconAttributes, iconDrawing } from './drawings.ts';
+import { shownEvents } from './events.ts';
 import type { Kind } from './kind.ts';
 import { boxLook, padding, placing, sizing } from './properties.ts';
 
@@ -54,7 +55,7 @@ export const icon: Kind = {
       perBand: true,
     },
   ],
-  events: [],
+  events: shownEvents,
   starter: { icon: 'mountain' },
   inside(values, make) {
     const side = (values.number('size') ?? theme.iconSize) * make.scale;

@@ -1,5 +1,6 @@
 /** A picture of the project. */
 import { fitType, pictureType, pointType, textType } from '../document/property-types.ts';
+import { shownEvents } from './events.ts';
 import type { Kind } from './kind.ts';
 import { boxLook, padding, placing, sizing } from './properties.ts';
 
@@ -51,7 +52,7 @@ export const image: Kind = {
     padding(),
     ...boxLook(),
   ],
-  events: [],
+  events: shownEvents,
   starter: {},
   inside(values, make) {
     const name = values.text('src');

@@ -23,9 +23,18 @@ export interface PageTarget {
    * `text`: its words; `attribute`: an attribute; `property`: a live property of the element; `inside`: what the part
    * holds is made anew; `choice`: which of the inputs in the part are checked, by their values; `pane`: which of the
    * tabs in the part is open, counted from 1; `file`: the address of the chosen file; `validity`: whether what was
-   * entered is valid.
+   * entered is valid; `form`: what a form tells of itself.
    */
-  readonly as: 'text' | 'attribute' | 'property' | 'inside' | 'choice' | 'pane' | 'file' | 'validity';
+  readonly as:
+    | 'text'
+    | 'attribute'
+    | 'property'
+    | 'inside'
+    | 'choice'
+    | 'pane'
+    | 'file'
+    | 'validity'
+    | 'form';
   /** The attribute's or property's name. */
   readonly name?: string;
 }

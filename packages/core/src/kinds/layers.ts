@@ -1,5 +1,6 @@
 /** Children over each other. */
 import type { Align } from '../layout/box.ts';
+import { shownEvents } from './events.ts';
 import type { Kind } from './kind.ts';
 import { boxLook, cellArranging, padding, placing, sizing } from './properties.ts';
 
@@ -11,7 +12,7 @@ export const layers: Kind = {
   findBy: ['over', 'overlay', 'on top', 'behind', 'badge'],
   container: true,
   properties: [...sizing, ...placing(), padding(), ...cellArranging, ...boxLook()],
-  events: [],
+  events: shownEvents,
   starter: {},
   inside: (values) => ({
     content: {

@@ -1,6 +1,7 @@
 /** Its children once for each item of a list. */
 import { identifierType, listType } from '../document/property-types.ts';
 import { arrangedContent, likeProperty } from './arrangement.ts';
+import { shownEvents } from './events.ts';
 import type { Kind } from './kind.ts';
 import { arranging, boxLook, gridTracks, padding, placing, sizing, wrapping } from './properties.ts';
 
@@ -34,7 +35,7 @@ export const repeat: Kind = {
     ...gridTracks,
     ...boxLook(),
   ],
-  events: [],
+  events: shownEvents,
   starter: { each: '{[1, 2, 3]}', gap: '12' },
   inside: (values) => ({ content: arrangedContent(values) }),
   element: () => ({ tag: 'div' }),

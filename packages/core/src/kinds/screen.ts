@@ -1,6 +1,6 @@
 /** The whole of what a person sees at once: a column as wide as the window and at least as high. */
 
-import { secondsType, textType } from '../document/property-types.ts';
+import { anyType, flagType, secondsType, textType } from '../document/property-types.ts';
 import { type Box, type FlexContent, noSides } from '../layout/box.ts';
 import { screenEvents } from './events.ts';
 import { flexContent } from './flex-inside.ts';
@@ -35,6 +35,22 @@ export const screen: Kind = {
       effect: 'behaviour',
       perBand: false,
     },
+    {
+      name: 'when',
+      label: 'Waits for',
+      group: 'data',
+      type: anyType,
+      effect: 'behaviour',
+      perBand: false,
+    },
+    {
+      name: 'dialog',
+      label: 'Over others',
+      group: 'content',
+      type: flagType,
+      effect: 'look',
+      perBand: false,
+    },
     padding(),
     ...arranging,
     ...boxLook({ background: 'page' }),
@@ -60,11 +76,13 @@ export const screen: Kind = {
       style: { firm: true, padding: noSides },
     };
   },
-  element(_, children) {
-    if (!hasBars(children)) return { tag: 'main' };
+  element(values, children) {
+    // A dialog is a landmark itself.
+    const tag = values.flag('dialog') ? 'div' : 'main';
+    if (!hasBars(children)) return { tag };
     const { top, bottom, start, end, rest } = barsOf(children);
     return {
-      tag: 'main',
+      tag,
       classes: ['has-bars'],
       children: [
         ...top,

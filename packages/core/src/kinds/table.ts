@@ -4,6 +4,7 @@ import { colourValue, theme } from '../document/theme.ts';
 import type { Values } from '../document/values.ts';
 import { asText } from '../expression/evaluate.ts';
 import type { GridContent, Sides } from '../layout/box.ts';
+import { shownEvents } from './events.ts';
 import { content, fieldContent } from './field.ts';
 import type { Kind, PageElement } from './kind.ts';
 import { boxLook, padding, placing, sizing } from './properties.ts';
@@ -77,7 +78,7 @@ export const table: Kind = {
     padding(),
     ...boxLook(),
   ],
-  events: [],
+  events: shownEvents,
   starter: {
     rows: '{[{guest: "Ilva Maren", nights: 2}, {guest: "Teo Brandal", nights: 1}]}',
     columns: 'guest: Guest | nights: Nights',

@@ -1,4 +1,5 @@
 /** Words to read. */
+import { shownEvents } from './events.ts';
 import type { Kind } from './kind.ts';
 import {
   boxLook,
@@ -31,7 +32,7 @@ export const text: Kind = {
     mostLines,
     noWrap,
   ],
-  events: [],
+  events: shownEvents,
   starter: { text: 'Text' },
   inside(values, make) {
     const style = textStyleOf(values);

@@ -27,13 +27,19 @@ interface Asked extends FormQuestion {
   readonly variable: StateVariable;
 }
 
-function fieldOf(make: Maker, question: Asked): Control {
-  const { label, type, values, required, min, max, pattern, long, hint, variable } = question;
+function fieldOf(make: Maker, list: string, question: Asked): Control {
+  const { label, type, values, required, unique, min, max, pattern, long, hint, variable } = question;
   const shared = {
     label: escapeBraces(label),
     [`${type === 'boolean' ? 'checked' : 'value'}.bind`]: variable.name,
     ...(required && type !== 'boolean' ? { required: 'true' } : {}),
     ...(hint && type !== 'boolean' ? { hint: escapeBraces(hint) } : {}),
+    ...(unique && type !== 'boolean'
+      ? {
+          valid: `{!${list}.some(row => ${memberText('row', question.name)} == ${variable.name})}`,
+          message: 'This is there already',
+        }
+      : {}),
   };
   const name = `${identifier(question.name)}Field`;
   if (values.length > 0)
@@ -54,17 +60,6 @@ function fieldOf(make: Maker, question: Asked): Control {
         ? make('textArea', name, { ...shared, rows: '3' })
         : make('textField', name, { ...shared, ...(pattern ? { pattern: escapeBraces(pattern) } : {}) });
   }
-}
-
-/** What keeps the answers from being saved, as an expression; undefined: nothing. */
-function refusal(list: string, asked: readonly Asked[]): string | undefined {
-  const reasons = asked.flatMap(({ name, type, required, unique, min, max, variable }) => [
-    ...(required && (type === 'text' || type === 'date') ? [`${variable.name}.trim() == ''`] : []),
-    ...(type === 'number' && min !== undefined ? [`${variable.name} < ${min}`] : []),
-    ...(type === 'number' && max !== undefined ? [`${variable.name} > ${max}`] : []),
-    ...(unique ? [`${list}.some(row => ${memberText('row', name)} == ${variable.name})`] : []),
-  ]);
-  return reasons.length > 0 ? reasons.join(' || ') : undefined;
 }
 
 /**
@@ -94,8 +89,7 @@ export function makeForm(
   });
   const make = makerOf(newId);
   const record = asked.map(({ name, variable }) => `${keyText(name)}: ${variable.name}`).join(', ');
-  const emptied = asked.map(({ variable: { name, initial } }) => `${name} = ${JSON.stringify(initial)}`);
-  const refused = refusal(list, asked);
+  const emptied = asked.map(({ variable: { name } }) => name).join(', ');
   const screenName = freeScreenName(project, `${capital(identifier(list))}Form`);
   const screen = make('screen', screenName, { title: escapeBraces(title) }, [
     make(
@@ -105,19 +99,19 @@ export function makeForm(
       [
         make('heading', 'heading', { text: escapeBraces(title), level: '1' }),
         make(
-          'column',
           'form',
-          { gap: '16' },
-          asked.map((question) => fieldOf(make, question)),
+          'form',
+          {
+            gap: '16',
+            'on.submit': [`add(${list}, { ${record} })`, `reset(${emptied})`, 'message("Saved.")'].join('; '),
+          },
+          [
+            ...asked.map((question) => fieldOf(make, list, question)),
+            make('row', 'actions', { gap: '12', justify: 'end' }, [
+              make('button', 'save', { text: 'Save', submits: 'true', 'min-height': '44' }),
+            ]),
+          ],
         ),
-        make('row', 'actions', { gap: '12', justify: 'end' }, [
-          make('button', 'save', {
-            text: 'Save',
-            'min-height': '44',
-            ...(refused ? { disabled: `{${refused}}` } : {}),
-            'on.press': [`${list} = [...${list}, { ${record} }]`, ...emptied, 'message("Saved.")'].join('; '),
-          }),
-        ]),
       ],
     ),
   ]);

@@ -78,6 +78,10 @@ export interface ScreenProgram extends Bindings {
   readonly title: string;
   /** Seconds between two events of its timer. */
   readonly every?: number;
+  /** What it waits for: its event `when` happens each time that this becomes something else that holds. */
+  readonly when?: Template;
+  /** Shown over others, not in their place. */
+  readonly dialog?: true;
 }
 
 /** A state variable as a page runs it. */

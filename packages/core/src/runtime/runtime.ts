@@ -15,14 +15,17 @@ import {
 import { fitting } from '../document/state.ts';
 import type { StateValue } from '../document/types.ts';
 import type { ActionName } from '../expression/actions.ts';
-import type { Statement, Template } from '../expression/ast.ts';
+import type { Expression, Statement, Template } from '../expression/ast.ts';
 import { asText, EvaluationError, evaluate, evaluateTemplate, type Scope } from '../expression/evaluate.ts';
+import { forbiddenKeys } from '../expression/functions.ts';
 import type { Program, ProgramVariable } from './program.ts';
 
 /** What the runtime needs from what is around it. */
 export interface Host {
   /** Does what an event asks for. */
   readonly actions: Readonly<Record<ActionName, (...values: readonly unknown[]) => void>>;
+  /** The application's own code of a name; undefined where there is none (yet). */
+  handler?(name: string): ((...values: readonly unknown[]) => unknown) | undefined;
   /** Something went wrong; the rest goes on running. */
   problem(message: string): void;
   /** What a variable held when the application was last closed; undefined: nothing is known. */
@@ -82,6 +85,8 @@ export const itemFrame = (name: string, value: unknown, around: ItemFrame | unde
 export class Runtime {
   private readonly state = new Map<string, Held>();
   private tracing: Tracing | undefined;
+  /** Rounds of all `for` in the part of an event that is carried out now. */
+  private rounds = 0;
 
   constructor(
     program: Pick<Program, 'state' | 'screens'>,
@@ -205,12 +210,22 @@ export class Runtime {
     return true;
   }
 
-  /** Carries out an event. All its assignments take effect together; after a failure the rest is left out. */
+  /**
+   * Carries out an event. All its assignments take effect together; after a failure the rest is left out. What stands
+   * behind a `wait` is carried out later, as a part of its own.
+   */
   run(statements: readonly Statement[], frame?: ItemFrame, origin?: Origin): void {
+    this.goOn(this.carryOut(statements, this.scopeIn(frame)), origin);
+  }
+
+  /** Carries out a part of an event, up to its end or to where it waits. */
+  private goOn(going: Going, origin: Origin | undefined): void {
     this.traced(origin, () =>
       batch(() => {
+        this.rounds = 0;
         try {
-          untracked(() => this.carryOut(statements, this.scopeIn(frame)));
+          const { value, done } = untracked(() => going.next());
+          if (!done) setTimeout(() => this.goOn(going, origin), value * 1000);
         } catch (error) {
           if (!(error instanceof EvaluationError)) throw error;
           this.problem(error.message);
@@ -242,32 +257,141 @@ export class Runtime {
     this.host.traced({ ...origin, ...tracing, took: performance.now() - begun });
   }
 
-  private carryOut(statements: readonly Statement[], scope: Scope): void {
+  /** @returns whether the event goes on behind these statements. */
+  private *carryOut(statements: readonly Statement[], scope: Scope): Going {
     for (const statement of statements) {
-      switch (statement.type) {
-        case 'if':
-          this.carryOut(evaluate(statement.test, scope) ? statement.whenTrue : statement.whenFalse, scope);
-          break;
-        case 'action': {
-          const given = statement.arguments.map((argument) => evaluate(argument, scope));
-          this.tracing?.did.push({ action: statement.name, given });
-          this.host.actions[statement.name as ActionName](...given);
-          break;
+      const goesOn = yield* this.carryOutOne(statement, scope);
+      if (!goesOn) return false;
+    }
+    return true;
+  }
+
+  private *carryOutOne(statement: Statement, scope: Scope): Going {
+    switch (statement.type) {
+      case 'if':
+        return yield* this.carryOut(
+          evaluate(statement.test, scope) ? statement.whenTrue : statement.whenFalse,
+          scope,
+        );
+      case 'each': {
+        const list = evaluate(statement.of, scope);
+        if (!Array.isArray(list)) throw new EvaluationError('`for` goes through a list; this is none.');
+        for (const item of list) {
+          this.rounds += 1;
+          if (this.rounds > mostRounds)
+            throw new EvaluationError(`\`for\` was stopped after ${mostRounds} rounds.`);
+          const inner: Scope = (name) => (name === statement.name ? item : scope(name));
+          const goesOn = yield* this.carryOut(statement.body, inner);
+          if (!goesOn) return false;
         }
-        case 'assign':
-          this.assign(statement.name, this.assigned(statement, scope));
-          break;
+        return true;
+      }
+      case 'stop':
+        return false;
+      case 'action':
+        return yield* this.act(statement, scope);
+      case 'handler':
+        this.handle(statement, scope);
+        return true;
+      case 'alter':
+        this.alter(statement, scope);
+        return true;
+      case 'assign': {
+        const keys = statement.path.map((key) => asText(evaluate(key, scope)));
+        const before = keys.length > 0 ? this.scope(statement.name) : undefined;
+        this.assign(statement.name, inside(before, keys, this.assigned(statement, scope)));
+        return true;
       }
     }
   }
 
+  private *act(statement: Statement & { type: 'action' }, scope: Scope): Going {
+    const given = statement.arguments.map((argument) => evaluate(argument, scope));
+    this.tracing?.did.push({ action: statement.name, given });
+    if (statement.name === 'wait') yield Math.min(longestWait, Math.max(0, Number(given[0]) || 0));
+    else this.host.actions[statement.name as ActionName](...given);
+    return true;
+  }
+
+  private handle({ name, arguments: given }: Statement & { type: 'handler' }, scope: Scope): void {
+    const values = given.map((argument) => evaluate(argument, scope));
+    const handler = this.host.handler?.(name);
+    this.tracing?.did.push({
+      action: handler ? `handlers.${name}` : `(not there yet) handlers.${name}`,
+      given: values,
+    });
+    handler?.(...values);
+  }
+
+  /** Carries out an action on a variable. */
+  private alter(statement: Statement & { type: 'alter' }, scope: Scope): void {
+    const { name, action } = statement;
+    const keys = statement.path.map((key) => asText(evaluate(key, scope)));
+    const whole = this.scope(name);
+    const before = keys.reduce<unknown>(memberOf, whole);
+    const [first, second] = statement.arguments.map((argument) => evaluate(argument, scope));
+    const after = (): unknown => {
+      if (action === 'toggle') return !before;
+      if (action === 'reset') return this.state.get(name)!.variable.initial;
+      if (!Array.isArray(before)) throw new EvaluationError(`\`${action}\` takes a list; this is none.`);
+      if (action === 'add') return [...before, first];
+      if (action === 'remove') return before.filter((row) => !same(row, first));
+      return before.map((row) => (same(row, first) ? { ...row, ...(second as object) } : row));
+    };
+    this.assign(name, inside(whole, keys, after()));
+  }
+
   private assigned(statement: Statement & { type: 'assign' }, scope: Scope): unknown {
-    const { operator, name, span, value } = statement;
+    const { operator, name, span, path, value } = statement;
     if (operator === '=') return evaluate(value, scope);
-    const left = { type: 'name', name, span } as const;
+    const variable: Expression = { type: 'name', name, span };
+    const left = path.reduce<Expression>(
+      (of, key) => ({ type: 'member', of, key, optional: false }),
+      variable,
+    );
     const plain = operator.slice(0, -1);
     if (plain === '&&' || plain === '||' || plain === '??')
       return evaluate({ type: 'logical', operator: plain, left, right: value }, scope);
     return evaluate({ type: 'binary', operator: plain as '+', left, right: value }, scope);
   }
+}
+
+/** An event on its way: gives the seconds that it waits, in the end whether what stands behind it is carried out. */
+type Going = Generator<number, boolean>;
+
+/** Most rounds of all `for` of an event, and the longest wait in seconds. */
+const mostRounds = 10_000;
+const longestWait = 3600;
+
+function memberOf(of: unknown, key: string): unknown {
+  return typeof of === 'object' && of !== null && Object.hasOwn(of, key)
+    ? (of as Record<string, unknown>)[key]
+    : undefined;
+}
+
+/** A value with another one at some place inside it; all that stands beside it stays. */
+function inside(whole: unknown, keys: readonly string[], value: unknown): unknown {
+  const [key, ...rest] = keys;
+  if (key === undefined) return value;
+  if (forbiddenKeys.has(key)) throw new EvaluationError(`\`${key}\` is out of reach for expressions.`);
+  if (typeof whole !== 'object' || whole === null)
+    throw new EvaluationError(`\`${key}\` cannot be assigned: there is nothing in front of it.`);
+  const inner = inside(memberOf(whole, key), rest, value);
+  if (!Array.isArray(whole)) return { ...whole, [key]: inner };
+  const index = Number(key);
+  if (!Number.isInteger(index) || index < 0 || index > whole.length)
+    throw new EvaluationError(`There is no \`${key}\` in this list.`);
+  return index === whole.length ? [...whole, inner] : whole.with(index, inner);
+}
+
+/** Whether two values say the same: rows are looked for by what they hold. */
+function same(one: unknown, other: unknown): boolean {
+  if (one === other) return true;
+  if (typeof one !== 'object' || typeof other !== 'object' || one === null || other === null) return false;
+  const keys = Object.keys(one);
+  return (
+    Array.isArray(one) === Array.isArray(other) &&
+    keys.length === Object.keys(other).length &&
+    keys.every((key) => same(memberOf(one, key), memberOf(other, key)))
+  );
 }

@@ -69,7 +69,12 @@ export function readFolder(files: ReadonlyMap<string, string>, newId: () => stri
       /<screen\b[^>]*?\sname\s*=\s*["']([^"']+)["']/.exec(files.get(path)!)?.[1] ?? screenNameOf(path),
     ]),
   );
-  const context = { ...contextOf(base), screens: new Set(named.values()) };
+  const dialogs = paths.filter((path) => /<screen\b[^>]*?\sdialog\s*=\s*["']true["']/.test(files.get(path)!));
+  const context = {
+    ...contextOf(base),
+    screens: new Set(named.values()),
+    dialogs: new Set(dialogs.map((path) => named.get(path)!)),
+  };
   const problems: SourceProblem[] = [];
   const screens: Control[] = [];
   for (const path of paths) {

@@ -181,7 +181,7 @@ export function renameScreen(project: Project, id: string, to: string): Step[] {
   const from = screen?.name;
   const steps: Step[] = [{ type: 'rename', control: id, name: to }];
   if (from === undefined) return steps;
-  const leading = new RegExp(`(\\bgo\\(\\s*)(["'\`])${from.replaceAll('$', '\\$')}\\2`, 'g');
+  const leading = new RegExp(`(\\b(?:go|open)\\(\\s*)(["'\`])${from.replaceAll('$', '\\$')}\\2`, 'g');
   for (const other of project.screens)
     for (const control of walk(other))
       for (const [property, value] of Object.entries(control.props)) {

@@ -8,6 +8,7 @@ import {
   inForce,
   kindOf,
   readAttributeText,
+  type StateVariable,
 } from '@hovrin/core';
 import { ChevronDown } from 'lucide-react';
 import { useId, useState } from 'react';
@@ -62,12 +63,24 @@ export function EventFields({
 
 /** What an action is written as, with what it takes left to be filled in. */
 const written: Readonly<Record<keyof typeof actions, string>> = {
+  wait: 'wait(1)',
   go: 'go("")',
   back: 'back()',
+  open: 'open("")',
+  close: 'close()',
   message: 'message("")',
   focus: 'focus("")',
+  scrollTo: 'scrollTo("")',
   copy: 'copy("")',
+  download: 'download("file.txt", "")',
 };
+
+/** What can be done with a variable, as it is written. */
+function writtenFor({ name, type }: StateVariable): readonly string[] {
+  const set = type === 'boolean' ? `toggle(${name})` : `${name} = ${name}`;
+  if (type !== 'list') return [set, `reset(${name})`];
+  return [`add(${name}, {})`, `change(${name}, item, {})`, `remove(${name}, item)`, set, `reset(${name})`];
+}
 
 function EventField({
   control,
@@ -121,15 +134,12 @@ function EventField({
             })),
             ...project.state
               .filter(({ computed }) => computed === undefined)
-              .map((variable) => ({
-                label: `set ${variable.name}`,
-                onSelect: () =>
-                  add(
-                    variable.type === 'boolean'
-                      ? `${variable.name} = !${variable.name}`
-                      : `${variable.name} = ${variable.name}`,
-                  ),
-              })),
+              .flatMap((variable) =>
+                writtenFor(variable).map((statement) => ({
+                  label: statement.replace(/ = .*/, ' = …'),
+                  onSelect: () => add(statement),
+                })),
+              ),
           ]}
         />
       </div>

@@ -1,9 +1,16 @@
 /** The tree: screens on top, then everything on the screen, names first. */
 
 import { useDraggable } from '@dnd-kit/core';
-import { attributeProblems, type Control, effectiveNames, hasExpression, inForce } from '@hovrin/core';
+import {
+  attributeProblems,
+  type Control,
+  effectiveNames,
+  hasExpression,
+  inForce,
+  isDialog,
+} from '@hovrin/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { ChevronDown, ChevronRight, Lock, MoreHorizontal, Plus } from 'lucide-react';
+import { ChevronDown, ChevronRight, Lock, MoreHorizontal, Plus, SquareStack } from 'lucide-react';
 import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { canRun, commandNamed, runCommand } from '../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
@@ -54,15 +61,26 @@ export function Screens() {
     <section aria-label="Screens" className="border-b border-rule pb-2">
       <div className="flex h-9 items-center justify-between pr-1.5 pl-3">
         <h2 className="font-semibold">Screens</h2>
-        <button
-          type="button"
-          className="btn-bare"
-          aria-label="New screen"
-          title={`New screen (${keyWords('Mod+Shift+A')})`}
-          onClick={() => runCommand(editor, commandNamed('new-screen'))}
-        >
-          <Plus size={15} />
-        </button>
+        <div className="flex">
+          <button
+            type="button"
+            className="btn-bare"
+            aria-label="New dialog"
+            title={`New dialog, shown over other screens (${keyWords('Mod+Shift+O')})`}
+            onClick={() => runCommand(editor, commandNamed('new-dialog'))}
+          >
+            <SquareStack size={15} />
+          </button>
+          <button
+            type="button"
+            className="btn-bare"
+            aria-label="New screen"
+            title={`New screen (${keyWords('Mod+Shift+A')})`}
+            onClick={() => runCommand(editor, commandNamed('new-screen'))}
+          >
+            <Plus size={15} />
+          </button>
+        </div>
       </div>
       <ul>
         {project.screens.map((screen) => (
@@ -78,6 +96,7 @@ export function Screens() {
             >
               <KindIcon kind="screen" />
               <span className="truncate">{screen.name}</span>
+              {isDialog(screen) && <span className="ml-auto text-[11px] font-normal text-quiet">dialog</span>}
               {(project.start ?? project.screens[0]?.name) === screen.name && (
                 <span className="ml-auto text-[11px] font-normal text-quiet">start</span>
               )}

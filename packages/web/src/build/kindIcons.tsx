@@ -41,6 +41,7 @@ import {
   Star,
   Table,
   Terminal,
+  TextCursorInput,
   ToggleLeft,
   Type,
 } from 'lucide-react';
@@ -56,6 +57,7 @@ const icons: Readonly<Record<string, LucideIcon>> = {
   scroll: Rows4,
   split: PanelLeft,
   fieldset: Group,
+  form: TextCursorInput,
   repeat: Repeat,
   bar: PanelTopDashed,
   spacer: MoveHorizontal,

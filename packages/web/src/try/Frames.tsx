@@ -11,7 +11,8 @@ import type { Conditions } from './conditions.tsx';
 type PageMessage =
   | { readonly type: 'hovrin-problem' | 'hovrin-screen' | 'hovrin-pick'; readonly text: string }
   | { readonly type: 'hovrin-state'; readonly name: string; readonly value: unknown }
-  | { readonly type: 'hovrin-trace'; readonly trace: ToldTrace };
+  | { readonly type: 'hovrin-trace'; readonly trace: ToldTrace }
+  | { readonly type: 'hovrin-dialogs'; readonly names: readonly string[] };
 
 const gap = 28;
 
@@ -101,6 +102,11 @@ export function Frames({ sizes, address, conditions, linked, onProblem, onPick, 
             for (const each of others)
               if (screens.current.get(each) !== data.text)
                 send(each, { type: 'hovrin-go', screen: data.text });
+          break;
+        }
+        case 'hovrin-dialogs': {
+          const names = data.names.map(String);
+          for (const each of others) send(each, { type: 'hovrin-show-dialogs', names });
           break;
         }
         case 'hovrin-state':

@@ -1,12 +1,15 @@
 /** Adding, naming, duplicating, deleting, and the clipboard. */
 import {
   type Asset,
+  type Control,
   copyFor,
   inForce,
   locate,
   newControl,
+  newDialog,
   newScreen,
   type Placed,
+  type Project,
   type Step,
   shiftPins,
 } from '@hovrin/core';
@@ -160,6 +163,32 @@ const flagCommand = (id: string, keys: string[], property: string, [on, off]: [s
     };
   });
 
+/** A command that adds a whole screen. */
+const adding = (
+  id: string,
+  label: string,
+  key: string,
+  make: (project: Project, newId: () => string) => Control,
+): Command => ({
+  id,
+  label,
+  keys: [key],
+  group: 'Place',
+  run(editor, dispatch) {
+    const { project } = editor.state;
+    const screen = make(project, newId);
+    dispatch?.(() => {
+      const done = editor.dispatch({
+        label: `Add ${screen.name}`,
+        steps: [{ type: 'insert', parent: null, index: project.screens.length, control: screen }],
+        select: [screen.id],
+      });
+      if (done) editor.setNaming(screen.id);
+    });
+    return true;
+  },
+});
+
 export const placeCommands: readonly Command[] = [
   {
     id: 'add',
@@ -277,25 +306,8 @@ export const placeCommands: readonly Command[] = [
     },
   },
   changing({ id: 'paste', label: 'Paste', keys: ['Mod+V'], group: 'Place' }, paste),
-  {
-    id: 'new-screen',
-    label: 'New screen',
-    keys: ['Mod+Shift+A'],
-    group: 'Place',
-    run(editor, dispatch) {
-      const { project } = editor.state;
-      const screen = newScreen(project, newId);
-      dispatch?.(() => {
-        const done = editor.dispatch({
-          label: `Add screen ${screen.name}`,
-          steps: [{ type: 'insert', parent: null, index: project.screens.length, control: screen }],
-          select: [screen.id],
-        });
-        if (done) editor.setNaming(screen.id);
-      });
-      return true;
-    },
-  },
+  adding('new-screen', 'New screen', 'Mod+Shift+A', newScreen),
+  adding('new-dialog', 'New dialog', 'Mod+Shift+O', newDialog),
   {
     id: 'replace',
     label: 'Replace words on all screens',

@@ -1,0 +1,54 @@
+/** Screens that are shown over others: each in a `dialog` of its own, the last opened on top (HTML §4.11.4). */
+
+interface Open {
+  readonly dialog: HTMLDialogElement;
+  /** What is shown in it. */
+  readonly element: HTMLElement;
+  readonly closed: () => void;
+}
+
+export class Dialogs {
+  private readonly open: Open[] = [];
+
+  /** What the dialog on top shows. */
+  get top(): HTMLElement | undefined {
+    return this.open.at(-1)?.element;
+  }
+
+  /**
+   * Shows an element over the page until it is closed; the browser keeps the focus inside, and gives it back.
+   *
+   * @param label what it is called where it is read out.
+   * @param closed called when it has gone, by an action or by Escape.
+   */
+  show(element: HTMLElement, label: string, closed: () => void): void {
+    const dialog = document.createElement('dialog');
+    dialog.className = 'page-dialog';
+    dialog.ariaLabel = label;
+    dialog.append(element);
+    dialog.addEventListener('close', () => this.gone(dialog));
+    document.body.append(dialog);
+    this.open.push({ dialog, element, closed });
+    dialog.showModal();
+  }
+
+  /** @returns whether there was one to close. */
+  close(): boolean {
+    const dialog = this.open.at(-1)?.dialog;
+    dialog?.close();
+    if (dialog) this.gone(dialog);
+    return dialog !== undefined;
+  }
+
+  closeAll(): void {
+    while (this.close());
+  }
+
+  /** Comes twice for what an action closes: at once, and as the browser tells of it. */
+  private gone(dialog: HTMLDialogElement): void {
+    const at = this.open.findIndex((each) => each.dialog === dialog);
+    const [open] = at < 0 ? [] : this.open.splice(at, 1);
+    open?.closed();
+    dialog.remove();
+  }
+}

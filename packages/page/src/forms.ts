@@ -1,0 +1,78 @@
+/** What a form does by itself: it is sent only when all in it is valid, and knows whether it is, and has changed. */
+
+const fieldsOf = (form: HTMLFormElement) =>
+  ([...form.elements] as HTMLElement[]).filter(
+    (element): element is HTMLInputElement => 'value' in element && !(element instanceof HTMLButtonElement),
+  );
+
+const entered = (form: HTMLFormElement): string =>
+  JSON.stringify(
+    fieldsOf(form).map(({ type, value, checked }) => (/^(checkbox|radio)$/.test(type) ? checked : value)),
+  );
+
+/** Fields whose number cannot be read are marked by the page itself. */
+const firstInvalid = (form: HTMLFormElement): HTMLElement | undefined =>
+  fieldsOf(form).find((field) => !field.validity.valid || field.ariaInvalid === 'true');
+
+const states: readonly string[] = ['input', 'change', 'hovrin-shown', 'hovrin-valid', 'hovrin-sent'];
+
+/**
+ * Tells whether a form is valid, or has changed since it was shown or sent, now and whenever that may have changed.
+ *
+ * @param signal ends it.
+ */
+export function watchForm(
+  form: HTMLFormElement,
+  what: string | undefined,
+  apply: (value: boolean) => void,
+  signal: AbortSignal,
+): void {
+  let before = entered(form);
+  const look = () => apply(what === 'valid' ? firstInvalid(form) === undefined : entered(form) !== before);
+  for (const type of states) form.addEventListener(type, look, { capture: true, signal });
+  form.addEventListener(
+    'hovrin-sent',
+    () => {
+      before = entered(form);
+      look();
+    },
+    { signal },
+  );
+  look();
+}
+
+/** The fields of a form that was sent are as if nobody had been in them yet; what is in them stays. */
+function forget(form: HTMLFormElement): void {
+  const held = fieldsOf(form).map((field) => ({ field, value: field.value, checked: field.checked }));
+  form.reset();
+  for (const { field, value, checked } of held) {
+    if (field.type === 'file') continue;
+    field.value = value;
+    field.checked = checked;
+    field.dispatchEvent(new Event('hovrin-shown'));
+  }
+}
+
+/** Refuses to send forms that are not valid: the first field that is wrong takes the focus and says why. */
+export function startForms(page: Document): void {
+  page.addEventListener(
+    'submit',
+    (event) => {
+      // The actions of the event send it; the browser would load another page.
+      event.preventDefault();
+      const form = event.target as HTMLFormElement;
+      const wrong = firstInvalid(form);
+      if (!wrong) {
+        // What the event's actions put back belongs to the form as it is sent.
+        setTimeout(() => {
+          forget(form);
+          form.dispatchEvent(new Event('hovrin-sent'));
+        });
+        return;
+      }
+      event.stopPropagation();
+      wrong.focus();
+    },
+    true,
+  );
+}

@@ -1,0 +1,10 @@
+/**
+ * The application's own code, which the project calls as `handlers.NAME(…)`: functions in an object `handlers` of the
+ * page, put there by a script of the application's.
+ */
+
+export function handlerNamed(name: string): ((...values: readonly unknown[]) => unknown) | undefined {
+  const { handlers } = window as { handlers?: Record<string, unknown> };
+  const found = handlers && Object.hasOwn(handlers, name) ? handlers[name] : undefined;
+  return typeof found === 'function' ? (found as (...values: readonly unknown[]) => unknown) : undefined;
+}

@@ -1,0 +1,113 @@
+/** An exported page that acts: forms that are sent, dialogs, what is pressed without being a button, waiting, handlers. */
+import type { Page } from 'playwright-core';
+import { afterAll, beforeAll, expect, it } from 'vitest';
+import { type ExportedPage, openExported } from '../browser/exported-page.ts';
+
+const checkIn = `<screen name="CheckIn" padding="16" gap="12" when="{guests.length >= 2}" on.when="note = 'full of guests'">
+  <form name="form" valid.bind="valid" changed.bind="changed" gap="8" on.submit="add(guests, { who: who, nights: nights }); reset(who, nights); message('Saved.')">
+    <textField name="whoField" label="Guest" value.bind="who" required="true" valid="{!guests.some(row => row.who == who)}" message="Is here already" />
+    <numberField name="nightsField" label="Nights" value.bind="nights" min="1" />
+    <button name="save" text="Save" submits="true" />
+  </form>
+  <text name="told" text="{valid ? 'valid' : 'not valid'}, {changed ? 'changed' : 'as it was'}, {note}" />
+  <repeat name="list" each="{guests}" as="row">
+    <row name="line" gap="8" on.press="picked = row.who; open('Sure')"><text name="lineText" text="{row.who} {row.nights}" /></row>
+  </repeat>
+  <button name="late" text="Later" on.press="note = 'soon'; wait(0.3); note = 'now'" />
+  <button name="print" text="Print" on.press="handlers.print(guests.length)" on.doublepress="note = 'twice'" />
+  <textField name="keys" label="Keys" on.key="note = key" />
+  <column height="900" />
+  <text name="end" text="End" on.visible="note = 'at the end'" />
+</screen>`;
+const sure = `<screen name="Sure" title="Sure?" dialog="true" align="center" justify="center" background="#1f2a2499">
+  <column name="panel" padding="16" gap="12" background="sheet">
+    <text name="question" text="Send {picked} home?" />
+    <textField name="why" label="Why" />
+    <row gap="8">
+      <button name="no" text="No" on.press="close()" />
+      <button name="yes" text="Yes" on.press="remove(guests, guests.find(row => row.who == picked)); message('Gone.'); close()" />
+    </row>
+  </column>
+</screen>`;
+
+let opened: ExportedPage;
+let page: Page;
+beforeAll(async () => {
+  opened = await openExported(
+    [checkIn, sure],
+    [
+      { name: 'guests', type: 'list', initial: [{ who: 'Ilka', nights: 2 }] },
+      { name: 'who', type: 'text', initial: '' },
+      { name: 'nights', type: 'number', initial: 1 },
+      { name: 'valid', type: 'boolean', initial: false },
+      { name: 'changed', type: 'boolean', initial: false },
+      { name: 'note', type: 'text', initial: '' },
+      { name: 'picked', type: 'text', initial: '' },
+    ],
+  );
+  page = opened.page;
+});
+afterAll(() => opened.close());
+
+const named = (name: string) => opened.named(name);
+const told = () => named('told').innerText();
+const lines = () => page.locator('[data-name^="lineText["]').allInnerTexts();
+
+it('a form that is not valid is not sent: the first field that is wrong says why and takes the focus', async () => {
+  expect(await told()).toMatch(/^not valid, as it was/);
+  await named('save').click();
+  expect(await page.getByLabel('Guest').evaluate((field) => field === document.activeElement)).toBe(true);
+  await page.getByLabel('Guest').fill('Ilka');
+  expect(await told()).toMatch(/^not valid, changed/);
+  await page.keyboard.press('Enter');
+  expect(await page.getByText('Is here already').isVisible()).toBe(true);
+  expect(await lines()).toEqual(['Ilka 2']);
+});
+
+it('a form that is valid is sent once, by Enter too, and then is as nobody had touched it', async () => {
+  await page.getByLabel('Guest').fill('Runa');
+  await page.getByLabel('Nights').fill('3');
+  expect(await told()).toMatch(/^valid, changed/);
+  await page.keyboard.press('Enter');
+  await expect.poll(lines).toEqual(['Ilka 2', 'Runa 3']);
+  await expect.poll(told).toBe('not valid, as it was, full of guests');
+  expect(await page.getByLabel('Guest').inputValue()).toBe('');
+  expect(await page.getByText('Is here already').isVisible()).toBe(false);
+});
+
+it('a dialog opens over the screen with the focus inside, and gives it back', async () => {
+  await named('line[1]').press('Enter');
+  const dialog = page.getByRole('dialog', { name: 'Sure?' });
+  expect(await dialog.getByText('Send Runa home?').isVisible()).toBe(true);
+  expect(await dialog.evaluate((element) => element.contains(document.activeElement))).toBe(true);
+  await page.keyboard.press('Escape');
+  await expect.poll(() => dialog.count()).toBe(0);
+  expect(await named('line[1]').evaluate((line) => line === document.activeElement)).toBe(true);
+  await named('line[1]').click();
+  await dialog.getByRole('button', { name: 'Yes' }).click();
+  await expect.poll(lines).toEqual(['Ilka 2']);
+  expect(await page.getByRole('status').innerText()).toBe('Gone.');
+  expect(await dialog.count()).toBe(0);
+});
+
+it('waits, tells of keys, double presses and what comes into sight', async () => {
+  await named('late').click();
+  expect(await told()).toMatch(/soon$/);
+  await expect.poll(told).toMatch(/now$/);
+  await page.getByLabel('Keys').press('Control+k');
+  await expect.poll(told).toMatch(/Control\+k$/);
+  await named('print').dblclick();
+  await expect.poll(told).toMatch(/twice$/);
+  await named('end').scrollIntoViewIfNeeded();
+  await expect.poll(told).toMatch(/at the end$/);
+});
+
+it('calls what the application’s own script has put there', async () => {
+  await page.evaluate(() => {
+    const shared = window as unknown as { handlers: object; printed: unknown[] };
+    shared.printed = [];
+    shared.handlers = { print: (count: unknown) => shared.printed.push(count) };
+  });
+  await named('print').click();
+  expect(await page.evaluate(() => (window as unknown as { printed: unknown[] }).printed)).toEqual([1]);
+});
