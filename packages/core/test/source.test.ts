@@ -1,4 +1,4 @@
-import { readFile } from 'node:fs/promises';
+import { readdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
@@ -155,7 +155,7 @@ describe('the demo', () => {
     const folder = join(import.meta.dirname, '../../../demo/velmora-hut');
     const paths = [
       'project.json',
-      ...['Tonight', 'Arrivals', 'Bunks', 'CheckIn'].map((name) => `screens/${name}.screen.xml`),
+      ...(await readdir(join(folder, 'screens'))).map((name) => `screens/${name}`),
     ];
     const files = new Map(
       await Promise.all(

@@ -20,8 +20,9 @@ export class Dialogs {
    *
    * @param label what it is called where it is read out.
    * @param closed called when it has gone, by an action or by Escape.
+   * @param quietly the person is elsewhere: the focus stays where it is.
    */
-  show(element: HTMLElement, label: string, closed: () => void): void {
+  show(element: HTMLElement, label: string, closed: () => void, quietly: boolean): void {
     const dialog = document.createElement('dialog');
     dialog.className = 'page-dialog';
     dialog.ariaLabel = label;
@@ -29,7 +30,8 @@ export class Dialogs {
     dialog.addEventListener('close', () => this.gone(dialog));
     document.body.append(dialog);
     this.open.push({ dialog, element, closed });
-    dialog.showModal();
+    if (quietly) dialog.open = true;
+    else dialog.showModal();
   }
 
   /** @returns whether there was one to close. */

@@ -11,6 +11,7 @@ import {
   type Declarations,
   type Dispose,
   declarations,
+  type Feed,
   type InsideBinding,
   type ItemFrame,
   itemFrame,
@@ -33,6 +34,7 @@ import {
 import { markPlace, startBehaviours } from './behaviours.ts';
 import { Dialogs } from './dialogs.ts';
 import { nameCopies, replaceInside } from './elements.ts';
+import { startFeed } from './feeds.ts';
 import { giveFile } from './files.ts';
 import { startForms, watchForm } from './forms.ts';
 import { handlerNamed } from './handlers.ts';
@@ -89,13 +91,26 @@ class Page {
     startForms(document);
     window.addEventListener('hashchange', () => this.showAddressed());
     this.showAddressed();
+    for (const { name, feed } of this.program.state) if (feed) this.feed(name, feed);
+    const fed = new Set(this.program.state.flatMap(({ name, feed }) => (feed ? [name, feed.status] : [])));
     listenInTrial({
-      // What follows others does so everywhere.
-      variables: this.program.state.flatMap(({ name, computed }) => (computed ? [] : name)),
+      // What follows others does so everywhere, and what comes from outside comes everywhere.
+      variables: this.program.state.flatMap(({ name, computed }) => (computed || fed.has(name) ? [] : name)),
       watch: (name, apply) => this.runtime.watch(name, apply),
       set: (name, value) => this.runtime.assign(name, value),
       go: (screen) => this.go(screen),
       dialogs: (names) => this.showDialogs(names),
+    });
+  }
+
+  private feed(name: string, feed: Feed): void {
+    startFeed(feed, {
+      receive: (value) => this.runtime.assign(name, value),
+      status: (status) => {
+        if (this.program.state.some((each) => each.name === feed.status))
+          this.runtime.assign(feed.status!, status);
+      },
+      problem: (text) => tell({ type: 'hovrin-problem', text: `${name}: ${text}` }),
     });
   }
 
@@ -108,7 +123,8 @@ class Page {
     window.location.hash = encodeURIComponent(screen);
   }
 
-  private openDialog(name: string): void {
+  /** @param quietly it was opened in another window. */
+  private openDialog(name: string, quietly = false): void {
     const screen = this.program.screens.find((each) => each.name === name && each.dialog);
     // What is open already is not opened once more.
     if (!screen || this.opened.includes(name)) {
@@ -118,13 +134,18 @@ class Page {
     const element = this.fromTemplate(name);
     if (!element) return;
     this.opened.push(name);
-    this.dialogs.show(element, screen.title, () => {
-      element.dispatchEvent(new Event('hovrin-leave'));
-      for (const dispose of bound) dispose();
-      keepMessage();
-      this.opened.splice(this.opened.indexOf(name), 1);
-      this.tellDialogs();
-    });
+    this.dialogs.show(
+      element,
+      screen.title,
+      () => {
+        element.dispatchEvent(new Event('hovrin-leave'));
+        for (const dispose of bound) dispose();
+        keepMessage();
+        this.opened.splice(this.opened.indexOf(name), 1);
+        this.tellDialogs();
+      },
+      quietly,
+    );
     const bound = this.bindScreen(screen, element);
     element.dispatchEvent(new Event('hovrin-enter'));
     this.tellDialogs();
@@ -141,7 +162,7 @@ class Page {
   /** Shows the dialogs that are open elsewhere, and no others. */
   private showDialogs(names: readonly string[]): void {
     while (this.opened.some((name, index) => names[index] !== name) && this.dialogs.close());
-    for (const name of names) this.openDialog(name);
+    for (const name of names) this.openDialog(name, true);
   }
 
   /** The screen before this one; where there was none, the first. */

@@ -7,8 +7,8 @@ import { RequestError } from './request.ts';
 
 const loopbackNames = new Set(['127.0.0.1', 'localhost', '[::1]']);
 
-/** Paths of running pages, which are shown in sandboxed frames whose origin is opaque (`null`). */
-const isRunningPage = (path: string) => path.startsWith('/try/') || path.startsWith('/fonts/');
+/** Paths of running pages, and of what they listen to, which are shown in sandboxed frames whose origin is opaque (`null`). */
+const isRunningPage = (path: string) => /^\/(try|fonts|stand-ins)\//.test(path);
 
 export function guard(): Middleware {
   return async (context, next) => {

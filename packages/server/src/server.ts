@@ -8,6 +8,7 @@ import { application } from './routes/application.ts';
 import { assetRoutes } from './routes/assets.ts';
 import { pageRoutes } from './routes/pages.ts';
 import { projectRoutes } from './routes/projects.ts';
+import { standInRoutes } from './routes/stand-ins.ts';
 import type { Store } from './store/store.ts';
 
 /** The application around a store; listens nowhere yet. */
@@ -16,6 +17,7 @@ export function makeApplication(store: Store): Koa {
   projectRoutes(router, store);
   assetRoutes(router, store);
   pageRoutes(router, store);
+  standInRoutes(router);
   const koa = new Koa();
   koa.silent = true;
   koa.use(answerErrors).use(guard()).use(router.routes()).use(router.allowedMethods()).use(application);

@@ -57,6 +57,32 @@ export function sampleOf(
   }
 }
 
+/** Most values that are looked at to see how they are spread. */
+const mostSpread = 2000;
+
+/**
+ * The numbers that an expression gives at a control as everything begins: inside a repeat those of all its items,
+ * elsewhere one; none where it gives no numbers.
+ */
+export function numbersOf(project: Project, control: Control, expression: string): readonly number[] {
+  const read = parseTemplate(`{${expression}}`);
+  if (!read.ok) return [];
+  const { scope } = surroundings(project, control);
+  const around = pathTo(project, control.id)
+    .slice(0, -1)
+    .findLast(({ kind }) => kind === 'repeat');
+  const name = around && (inForce(around.props.as) ?? 'item');
+  const each = around ? parseTemplate(textInForce(around, { name: 'each' }, ['']) ?? '') : undefined;
+  const list = each?.ok ? attempt(() => evaluateTemplate(each.value, scope)) : undefined;
+  const scopes: Scope[] = Array.isArray(list)
+    ? list.slice(0, mostSpread).map((item: unknown) => (wanted) => (wanted === name ? item : scope(wanted)))
+    : [scope];
+  return scopes.flatMap((inner) => {
+    const value = attempt(() => evaluateTemplate(read.value, inner));
+    return typeof value === 'number' && Number.isFinite(value) ? value : [];
+  });
+}
+
 const pathPattern = /[\p{ID_Start}$_][\p{ID_Continue}$]*(?:\.[\p{ID_Continue}$]*)*$/u;
 
 /**

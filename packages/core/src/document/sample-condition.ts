@@ -1,12 +1,13 @@
 /**
- * Good times and bad for a project's tables: what a screen is like when there is nothing, one, many, or when all texts
- * are long. Only what variables begin with is another; the document stays as it is.
+ * Good times and bad for a project's tables and feeds: what a screen is like when there is nothing, one, many, when all
+ * texts are long, when what comes from outside is slow or does not come. Only what variables begin with is another; the document stays as it is.
  */
+import type { FeedStatus } from './feed.ts';
 import { lengthened } from './long-text.ts';
 import { type Row, rowsOf } from './table.ts';
 import type { Project, StateVariable } from './types.ts';
 
-export const sampleConditions = ['typical', 'empty', 'one', 'many', 'long'] as const;
+export const sampleConditions = ['typical', 'empty', 'one', 'many', 'long', 'slow', 'failing'] as const;
 export type SampleCondition = (typeof sampleConditions)[number];
 
 /** What each condition is called. */
@@ -16,6 +17,8 @@ export const sampleWords: Readonly<Record<SampleCondition, string>> = {
   one: 'One row',
   many: 'Many rows',
   long: 'Rows with long texts',
+  slow: 'Slow feeds',
+  failing: 'Failing feeds',
 };
 
 /** How many rows are many. */
@@ -35,10 +38,34 @@ const withLongTexts = (row: Row): Row =>
     ]),
   );
 
-function inCondition(variable: StateVariable, condition: SampleCondition, most: number): StateVariable {
+/** Conditions of what comes from outside; the others are of rows. */
+type FeedCondition = 'slow' | 'failing';
+const isOfFeeds = (condition: SampleCondition): condition is FeedCondition =>
+  condition === 'slow' || condition === 'failing';
+
+/** Seconds until a slow feed begins. */
+const slowSeconds = 5;
+
+/** Variables whose feeds are slow or do not answer, with those that tell of it. */
+function withFeeds(state: readonly StateVariable[], condition: FeedCondition): StateVariable[] {
+  const told = new Set(state.flatMap(({ feed }) => feed?.status ?? []));
+  return state.map((variable): StateVariable => {
+    if (told.has(variable.name))
+      return { ...variable, initial: (condition === 'slow' ? 'waiting' : 'failed') satisfies FeedStatus };
+    const { feed, ...rest } = variable;
+    if (!feed) return variable;
+    return condition === 'slow' ? { ...rest, feed: { ...feed, wait: slowSeconds } } : rest;
+  });
+}
+
+function inCondition(
+  variable: StateVariable,
+  condition: Exclude<SampleCondition, FeedCondition>,
+  most: number,
+): StateVariable {
   const rows = rowsOf(variable);
   if (!rows || rows.length === 0 || condition === 'typical') return variable;
-  const initial: Readonly<Record<Exclude<SampleCondition, 'typical'>, () => readonly Row[]>> = {
+  const initial: Readonly<Record<Exclude<typeof condition, 'typical'>, () => readonly Row[]>> = {
     empty: () => [],
     one: () => rows.slice(0, 1),
     many: () =>
@@ -57,5 +84,6 @@ function inCondition(variable: StateVariable, condition: SampleCondition, most: 
  */
 export function inSample(project: Project, condition: SampleCondition, most = manyRows): Project {
   if (condition === 'typical') return project;
+  if (isOfFeeds(condition)) return { ...project, state: withFeeds(project.state, condition) };
   return { ...project, state: project.state.map((variable) => inCondition(variable, condition, most)) };
 }

@@ -65,6 +65,20 @@ export interface Column {
   readonly values?: readonly string[];
 }
 
+/** Where the values of a variable come from while the application runs. */
+export interface Feed {
+  /** `stand-ins/mast?seed=1`, or an address that begins with http:// or https://. */
+  readonly address: string;
+  /** `events`: server-sent events, each with a value as JSON; `json`: a value that is asked for again and again. */
+  readonly as: 'events' | 'json';
+  /** Seconds from one value to the next. */
+  readonly every: number;
+  /** Name of the text variable that is told how it goes: `waiting`, `live`, `silent` or `failed`. */
+  readonly status?: string;
+  /** Seconds until it begins. */
+  readonly wait?: number;
+}
+
 /** A value that the running application keeps, readable in every expression of the project. */
 export interface StateVariable {
   /** A JavaScript identifier, unique in the project. */
@@ -77,6 +91,8 @@ export interface StateVariable {
   readonly computed?: string;
   /** What it holds is there again when the application is opened the next time. */
   readonly kept?: boolean;
+  /** What gives it its values; what it holds at the start is there until the first one comes. */
+  readonly feed?: Feed;
 }
 
 /** A picture of the project. */

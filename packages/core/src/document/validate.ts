@@ -5,6 +5,7 @@
 
 import { confinesProblem, kindNamed } from '../kinds/catalogue.ts';
 import { readAttribute } from './attributes.ts';
+import { feedProblem } from './feed.ts';
 import { nameProblem } from './names.ts';
 import { contextOf, readAttributeText } from './property-text.ts';
 import { countValues, fitting, mostValues, stateTypes } from './state.ts';
@@ -50,6 +51,8 @@ export function stateProblem(value: unknown): string | undefined {
       return `What \`${entry.name}\` is worked out from is no text.`;
     if (entry.kept !== undefined && typeof entry.kept !== 'boolean')
       return `Whether \`${entry.name}\` is kept is neither yes nor no.`;
+    const feed = feedProblem(entry.feed);
+    if (feed) return `\`${entry.name}\`: ${feed}`;
   }
   return undefined;
 }

@@ -148,6 +148,9 @@ const showsMessages = (project: Project): boolean =>
 const dialogRules = `
 /* Screens that are shown over others. */
 .page-dialog {
+  position: fixed;
+  z-index: 1;
+  inset: 0;
   width: 100vw;
   max-width: none;
   height: 100dvh;

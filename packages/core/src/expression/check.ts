@@ -25,8 +25,10 @@ export const itemType = 'item';
 /** Surroundings inside repeats, with the names of their items. */
 export function withItems<T extends Surroundings>(around: T, items: readonly string[]): T {
   if (items.length === 0) return around;
-  const names = around.names;
-  return { ...around, names: new Map([...names, ...items.map((name) => [name, itemType] as const)]) };
+  const inner = items.map((name) => [name, itemType] as const);
+  // Where every name is known, every name stays known: of the same class.
+  const Names = around.names.constructor as MapConstructor;
+  return { ...around, names: new Names([...around.names, ...inner]) };
 }
 
 function unknownName(uses: readonly NameUse[], names: ReadonlyMap<string, string>): Problem | undefined {

@@ -3,6 +3,7 @@
  * All are ECMAScript's functions and methods of the same name, and formats; none changes its arguments.
  */
 import { formats } from './formats.ts';
+import { rangeFunctions } from './range-functions.ts';
 
 /** Functions by full name. */
 export const functions: Readonly<Record<string, (...values: never[]) => unknown>> = {
@@ -41,6 +42,7 @@ export const functions: Readonly<Record<string, (...values: never[]) => unknown>
   'Object.values': (value: object) => Object.values(value ?? {}),
   'Object.entries': (value: object) => Object.entries(value ?? {}),
   ...formats,
+  ...rangeFunctions,
 };
 
 /** Constants by full name. */
@@ -53,7 +55,14 @@ export const constants: Readonly<Record<string, number>> = {
 };
 
 /** Names that hold functions and constants but are no values themselves. */
-export const namespaces: ReadonlySet<string> = new Set(['Math', 'Number', 'Array', 'Object', 'Format']);
+export const namespaces: ReadonlySet<string> = new Set([
+  'Math',
+  'Number',
+  'Array',
+  'Object',
+  'Format',
+  'Range',
+]);
 
 /** Methods by the type of the value in front of the dot. */
 export const methods: Readonly<Record<'string' | 'number' | 'boolean' | 'list', ReadonlySet<string>>> = {

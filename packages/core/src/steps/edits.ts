@@ -143,6 +143,7 @@ export function renameState(project: Project, from: string, to: string): Step[] 
     return {
       ...variable,
       ...(variable.name === from ? { name: to } : {}),
+      ...(variable.feed?.status === from ? { feed: { ...variable.feed, status: to } } : {}),
       ...(expression?.ok ? { computed: renameIn(computed!, namesOf(expression.value), from, to) } : {}),
     };
   });

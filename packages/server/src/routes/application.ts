@@ -23,7 +23,7 @@ async function send(context: Context, folder: string, path: string, forever: boo
 /** Serves files; unknown addresses without an ending get the application, which says what it does not know. */
 export const application: Middleware = async (context, next) => {
   const reading = context.method === 'GET' || context.method === 'HEAD';
-  if (!reading || /^\/(api|try)\//.test(context.path)) return next();
+  if (!reading || /^\/(api|try|stand-ins)\//.test(context.path)) return next();
   const path = decodeURIComponent(context.path);
   if (path.startsWith('/fonts/')) {
     context.set('Access-Control-Allow-Origin', '*');

@@ -1,16 +1,16 @@
 /** The exported page: as a zip to take away, and served for Try, where it runs in a sandboxed frame. */
 import { readFile } from 'node:fs/promises';
 import { extname, join } from 'node:path';
-import { type ExportedPage, inSample, longTexts, sampleConditions } from '@hovrin/core';
+import { type ExportedPage, feedOrigins, inSample, longTexts, sampleConditions } from '@hovrin/core';
 import { fontFolder, makePage } from '@hovrin/files';
 import type Router from '@koa/router';
 import { strToU8, type Zippable, zipSync } from 'fflate';
 import { RequestError } from '../request.ts';
 import type { Store } from '../store/store.ts';
 
-/** What a running page may do: run its own script and show its own files, nothing else. */
-const pagePolicy =
-  "default-src 'none'; script-src 'self'; style-src 'self' 'unsafe-inline'; font-src 'self'; img-src 'self' data:; base-uri 'none'; form-action 'none'; frame-ancestors 'self'; sandbox allow-scripts";
+/** What a running page may do: run its own script, show its own files, listen to its feeds, nothing else. */
+const pagePolicy = (origins: readonly string[]) =>
+  `connect-src ${["'self'", ...origins].join(' ')}; default-src 'none'; script-src 'self'; style-src 'self' 'unsafe-inline'; font-src 'self'; img-src 'self' data:; base-uri 'none'; form-action 'none'; frame-ancestors 'self'; sandbox allow-scripts allow-forms`;
 
 export function pageRoutes(router: Router, store: Store): void {
   /** The newest page of each project. */
@@ -20,7 +20,7 @@ export function pageRoutes(router: Router, store: Store): void {
   async function pageOf(
     id: string,
     conditions: readonly string[] = [],
-  ): Promise<{ revision: number; page: ExportedPage; name: string }> {
+  ): Promise<{ revision: number; page: ExportedPage; name: string; origins: readonly string[] }> {
     const open = store.has(id) ? store.read(id) : undefined;
     if (!open) throw new RequestError(404, 'There is no such project.');
     const long = conditions.includes('long');
@@ -33,7 +33,7 @@ export function pageRoutes(router: Router, store: Store): void {
       made = { revision: open.revision, page: await makePage(project) };
       pages.set(key, made);
     }
-    return { ...made, name: open.project.name };
+    return { ...made, name: open.project.name, origins: feedOrigins(open.project.state) };
   }
 
   router.get('/api/projects/:id/page.zip', async (context) => {
@@ -56,8 +56,8 @@ export function pageRoutes(router: Router, store: Store): void {
   router.get('/try/:id/:revision/{*path}', async (context) => {
     const id = context.params.id ?? '';
     const path = context.params.path || 'index.html';
-    const { page } = await pageOf(id, context.params.revision?.split('~').slice(1));
-    context.set('Content-Security-Policy', pagePolicy);
+    const { page, origins } = await pageOf(id, context.params.revision?.split('~').slice(1));
+    context.set('Content-Security-Policy', pagePolicy(origins));
     // The frame's origin is opaque; fonts are only loaded across origins when the server allows it.
     context.set('Access-Control-Allow-Origin', '*');
     context.set('Cache-Control', 'no-store');

@@ -26,6 +26,7 @@ import { HexColorPicker } from 'react-colorful';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { Menu } from '../parts/Menu.tsx';
 import { IconChoice } from './IconChoice.tsx';
+import { RangeField } from './RangeScale.tsx';
 import { useCompletion, valueWords } from './useCompletion.tsx';
 
 interface PropertyFieldProps {
@@ -267,7 +268,12 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
           )}
         </p>
       )}
-      {bound && !problem && !several && <Sample project={project} control={control} text={text} />}
+      {bound && !problem && !several && (
+        <>
+          <Sample project={project} control={control} text={text} />
+          <RangeField control={control} property={property} text={text} onText={change} />
+        </>
+      )}
       {forScope && own && !several && (
         <p className="mb-0.5 ml-[92px] flex items-center gap-1 text-[12px] text-copper">
           elsewhere {elsewhere ?? 'none'}

@@ -11,6 +11,7 @@ import {
   type StateVariable,
 } from '@hovrin/core';
 import { useId, useState } from 'react';
+import { FeedField, firstFeed } from './FeedField.tsx';
 
 interface StartFieldProps {
   readonly project: Project;
@@ -20,23 +21,29 @@ interface StartFieldProps {
 
 export function StartField(props: StartFieldProps) {
   const { variable, onChange } = props;
-  const follows = variable.computed !== undefined;
-  const { computed: _, ...plain } = variable;
+  const { computed, feed, ...plain } = variable;
+  const follows = computed !== undefined;
+  const choose = (way: string) => {
+    if (way === 'follows')
+      onChange({ ...plain, computed: expressionOf(variable.initial) }, `${variable.name} follows`);
+    else if (way === 'comes') {
+      const { kept: _, ...rest } = plain;
+      onChange({ ...rest, feed: firstFeed(variable) }, `Feed of ${variable.name}`);
+    } else onChange(plain, `Start of ${variable.name}`);
+  };
   return (
     <div className="flex flex-col gap-1">
       <select
-        className="field !h-6 !w-32 text-[12px] text-quiet"
+        className="field !h-6 !w-40 text-[12px] text-quiet"
         aria-label={`How ${variable.name} gets its value`}
-        value={follows ? 'follows' : 'starts'}
-        onChange={(event) =>
-          event.target.value === 'follows'
-            ? onChange({ ...variable, computed: expressionOf(variable.initial) }, `${variable.name} follows`)
-            : onChange(plain, `Start of ${variable.name}`)
-        }
+        value={follows ? 'follows' : feed ? 'comes' : 'starts'}
+        onChange={(event) => choose(event.target.value)}
       >
         <option value="starts">starts as</option>
         <option value="follows">always follows</option>
+        <option value="comes">comes from a feed</option>
       </select>
+      {feed && !follows && <FeedField {...props} variable={{ ...variable, feed }} />}
       {follows ? <Followed {...props} /> : <Entered key={variable.type} {...props} />}
     </div>
   );

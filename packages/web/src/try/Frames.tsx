@@ -222,7 +222,7 @@ function RunningPage({
       ref={frame}
       title={`${label}, ${sizeWords(size)}`}
       src={address}
-      sandbox="allow-scripts"
+      sandbox="allow-scripts allow-forms"
       style={{ width, height, border: 0, transform: `scale(${scale})`, transformOrigin: '0 0' }}
     />
   );

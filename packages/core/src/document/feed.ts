@@ -1,0 +1,52 @@
+/** Sources that give a variable its values while the application runs: which there are, and what is right about one. */
+import type { Feed, StateVariable } from './types.ts';
+
+/** Where the simulated devices and services that ship lie, from the root of the server. */
+export const standInFolder = 'stand-ins/';
+
+/** How a feed goes, as its status variable says it. */
+export const feedStatuses = ['waiting', 'live', 'silent', 'failed'] as const;
+export type FeedStatus = (typeof feedStatuses)[number];
+
+/** Seconds between two values, or between two questions. */
+export const feedSeconds = { least: 0.2, most: 3600 };
+
+/** After so many times its seconds without a word, a feed of events is silent. */
+export const silentAfter = 3;
+
+/** Whether an address is one that a page may listen to: a stand-in, or HTTP. */
+export function isFeedAddress(address: string): boolean {
+  if (address.startsWith(standInFolder)) return !address.includes('..');
+  try {
+    return ['http:', 'https:'].includes(new URL(address).protocol);
+  } catch {
+    return false;
+  }
+}
+
+/** What is wrong with a feed that is read from a file; its status may be told to a variable that is gone. */
+export function feedProblem(value: unknown): string | undefined {
+  if (value === undefined) return undefined;
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) return 'its feed is no record.';
+  const { address, as, every, status, wait } = value as Partial<Record<keyof Feed, unknown>>;
+  if (typeof address !== 'string' || !isFeedAddress(address))
+    return 'the address of its feed is neither a stand-in nor begins with http:// or https://.';
+  if (as !== 'events' && as !== 'json') return 'its feed is neither `events` nor `json`.';
+  const isTime = (time: unknown): boolean =>
+    typeof time === 'number' && time >= feedSeconds.least && time <= feedSeconds.most;
+  if (!isTime(every)) return `its feed comes every ${feedSeconds.least} to ${feedSeconds.most} seconds.`;
+  if (wait !== undefined && !isTime(wait)) return 'what its feed waits for at first is no time.';
+  if (status !== undefined && typeof status !== 'string') return 'what tells how its feed goes is no name.';
+  return undefined;
+}
+
+/** The origins that a project's feeds come from; the server's own, for stand-ins, is not among them. */
+export const feedOrigins = (state: readonly Pick<StateVariable, 'feed'>[]): string[] => [
+  ...new Set(
+    state.flatMap(({ feed }) =>
+      feed && !feed.address.startsWith(standInFolder) && isFeedAddress(feed.address)
+        ? new URL(feed.address).origin
+        : [],
+    ),
+  ),
+];

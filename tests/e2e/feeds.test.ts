@@ -1,0 +1,105 @@
+/** What comes from outside: a mast that is listened to, its faults, what a person does about it, and ranges of a number. */
+import type { FrameLocator, Page } from 'playwright-core';
+import { afterAll, beforeAll, expect, it } from 'vitest';
+import { axeFaults } from '../browser/axe.ts';
+import { tree, Workbench } from './workbench.ts';
+
+let bench: Workbench;
+let page: Page;
+beforeAll(async () => {
+  ({ bench, page } = await Workbench.withDemo());
+});
+afterAll(async () => {
+  expect(bench.problems).toEqual([]);
+  await bench.stop();
+});
+
+const desk = (): FrameLocator => page.frameLocator('iframe[title^="Desk,"]');
+const named = (name: string) => desk().locator(`[data-name="${name}"]`);
+const tryWeather = async () => {
+  await page.keyboard.press('t');
+  await desk().getByRole('link', { name: 'Weather' }).press('Enter');
+  await named('windValue').waitFor();
+};
+const build = () => page.getByRole('button', { name: 'Build' }).click();
+
+it('a value that comes from outside is there in all sizes, and what follows it follows', async () => {
+  await tryWeather();
+  const sample = await named('adviceWords').innerText();
+  expect(sample).toContain('ridge');
+  await expect.poll(() => named('mastLamp').innerText()).toBe('The mast is live');
+  const chart = () => named('windChart').innerHTML();
+  const before = await chart();
+  await expect.poll(chart).not.toBe(before);
+  expect(
+    await page.frameLocator('iframe[title^="Hand,"]').locator('[data-name="windValue"]').innerText(),
+  ).toMatch(/^\d/);
+});
+
+it('without an answer the screen says so', async () => {
+  await page.getByLabel('Rows').selectOption({ label: 'Failing feeds' });
+  await expect.poll(() => named('mastWords').count()).toBe(0);
+  await desk().getByRole('link', { name: 'Weather' }).press('Enter');
+  await expect.poll(() => named('mastLamp').innerText()).toBe('The mast is silent');
+  expect(await named('windValue').innerText()).toBe('–');
+  await page.getByLabel('Rows').selectOption({ label: 'Rows as they are' });
+  await page.waitForTimeout(300);
+});
+
+it('a feed is given to a variable, takes a sample, and tells how it goes', async () => {
+  await build();
+  await page.getByRole('link', { name: 'Data' }).click();
+  await page.getByRole('button', { name: 'Add a variable' }).click();
+  await page.keyboard.type('suppers');
+  await page.keyboard.press('Enter');
+  await page.getByLabel('Type of suppers').selectOption('list');
+  await page.getByLabel('How suppers gets its value').selectOption('comes');
+  await page.getByRole('button', { name: 'Take what comes now' }).last().click();
+  await expect.poll(() => page.getByLabel('Start of suppers').inputValue()).toContain('"dish"');
+  await page.getByLabel('Status of suppers in').selectOption('+');
+  await page.getByLabel('Name of suppersStatus').waitFor();
+  await page.getByLabel('Source of suppers').selectOption({ label: 'an address' });
+  await page.getByLabel('Address of suppers').fill('ftp://hut.example');
+  await page.getByText('An address begins with http://').waitFor();
+  await page.getByLabel('Address of suppers').fill('https://hut.example/list');
+  expect(await page.getByText('An address begins with http://').count()).toBe(0);
+  expect(await axeFaults(page)).toEqual([]);
+  for (let times = 0; times < 8; times++) await page.keyboard.press('Control+z');
+});
+
+it('ranges are moved on their scale by keys and by hand, and the bench follows', async () => {
+  await page.getByRole('link', { name: 'Build' }).click();
+  await page.getByRole('button', { name: 'Mast', exact: true }).first().click();
+  await tree(page, 'windValue').click();
+  const scale = page.getByRole('group', { name: 'Ranges of Colour' });
+  const shown = () =>
+    page
+      .locator('[data-bay="working"]')
+      .getByText('6.2', { exact: true })
+      .evaluate((element) => getComputedStyle(element).color);
+  const before = await shown();
+  await page.getByLabel('Range 2 begins at').fill('5');
+  await page.keyboard.press('Enter');
+  await expect.poll(shown).not.toBe(before);
+  const handle = scale.getByRole('slider', { name: 'Range 2 from' });
+  await handle.focus();
+  for (let times = 0; times < 3; times++) await page.keyboard.press('Shift+ArrowRight');
+  await expect.poll(shown).toBe(before);
+  expect(Number(await handle.getAttribute('aria-valuenow'))).toBeGreaterThan(6.2);
+  const box = (await scale.getByRole('slider', { name: 'Range 3 from' }).boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + 6);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 60, box.y + 6, { steps: 4 });
+  await page.mouse.up();
+  expect(Number(await page.getByLabel('Range 3 begins at').inputValue())).toBeGreaterThan(20);
+  expect(await axeFaults(page)).toEqual([]);
+});
+
+it('a number where a colour is wanted is offered ranges', async () => {
+  await tree(page, 'snowValue').click();
+  const colour = page.getByLabel(/^(Bound )?Colour$/);
+  await colour.fill('{mast.snow}');
+  await page.getByRole('button', { name: 'By ranges of the number' }).last().click();
+  await expect.poll(() => colour.inputValue()).toMatch(/^\{Range\.steps\(mast\.snow, /);
+  expect(await page.getByLabel('Range 1 is').inputValue()).toBe('accent');
+});
