@@ -98,8 +98,8 @@ it('an evening: a party is found, opened, checked in; the trace says what each e
     .toBe('10 guests in 4 parties still on the way.');
   const log = page.getByRole('log');
   const entry = (name: string) => log.getByRole('listitem').filter({ hasText: name }).first();
-  expect(await entry('save').innerText()).toMatch(/guestName: "Ridge section, spring course" → ""/);
-  expect(await entry('save').innerText()).toContain('go("Arrivals")');
+  expect(await entry('form submit').innerText()).toMatch(/guestName: "Ridge section, spring course" → ""/);
+  expect(await entry('form submit').innerText()).toContain('go("Arrivals")');
   expect(await entry('search entered').innerText()).toMatch(/wanted: .* → "ridge"/);
   // A problem is in the trace, too; the rest goes on.
   await page.getByRole('button', { name: 'Clear' }).click();
@@ -192,8 +192,8 @@ it('a form and a list are made of a table, one from a schema; what is saved in o
   await tree(page, 'peopleField').waitFor({ state: 'detached' });
   await page.getByRole('button', { name: 'Redo', exact: true }).click();
   await page.getByRole('button', { name: 'BookingsForm', exact: true }).first().click();
-  await tree(page, 'save').click();
-  const event = fact(page, 'On press');
+  await tree(page, 'form').click();
+  const event = fact(page, 'On submit');
   await event.fill(`${await event.inputValue()}; go("BookingsList")`);
   await saved(page);
   await page.getByRole('button', { name: 'Try' }).click();

@@ -131,13 +131,13 @@ it('the application is tried in the dark, on folding and notched screens, with l
 it('all screens hang on the wall, and are saved as one picture', async () => {
   await page.getByRole('button', { name: 'Wall', exact: true }).click();
   await page.locator('[data-hanging="Bunks Wall"]').waitFor();
-  expect(await page.locator('[data-hanging]').count()).toBe(16);
+  expect(await page.locator('[data-hanging]').count()).toBe(28);
   expect(await axeFaults(page, '[data-hanging]')).toEqual([]);
   const coming = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save as one picture' }).click();
   await page.getByRole('menuitem', { name: 'SVG' }).click();
   const svg = await readFile((await (await coming).path())!, 'utf8');
-  expect(svg.match(/<svg x=/g)!.length).toBeGreaterThanOrEqual(16);
+  expect(svg.match(/<svg x=/g)!.length).toBeGreaterThanOrEqual(28);
   expect(svg).toContain('Tamsin and Bruno Areth');
   // As a page for a printer it is a page of its own, without what one presses.
   const pdf = await page.pdf();

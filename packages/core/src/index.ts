@@ -27,6 +27,7 @@ export * from './document/validate.ts';
 export * from './document/values.ts';
 export { type ExportedPage, exportPage, type PageParts, pictureAddress } from './export/page.ts';
 export * from './expression/actions.ts';
+export * from './expression/cards.ts';
 export * from './expression/check.ts';
 export { checkComputed, sourcesOf } from './expression/computed.ts';
 export { asText, EvaluationError, evaluate, evaluateTemplate, type Scope } from './expression/evaluate.ts';

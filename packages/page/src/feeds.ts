@@ -18,13 +18,13 @@ const backAfter = 5;
 
 /** Starts a feed; it goes on as long as the page is open. */
 export function startFeed(feed: Feed, target: FeedTarget): void {
-  target.status('waiting');
   const address = addressOf(feed);
   if (address === undefined) {
-    target.status('failed');
+    // What it holds at the start stays, as on the bench.
     target.problem(`\`${feed.address}\` is a stand-in that runs in Hovrin only.`);
     return;
   }
+  target.status('waiting');
   const begin = () => (feed.as === 'events' ? listen : ask)(feed, address, new Teller(target));
   setTimeout(begin, (feed.wait ?? 0) * 1000);
 }

@@ -25,7 +25,12 @@ export const deepestExpression = 100;
 const binaryOperators = new Set('+ - * / % ** == != === !== < <= > >='.split(' '));
 const unaryOperators = new Set(['!', '-', '+', 'typeof']);
 const assignmentOperators = new Set('= += -= *= /= %= ??= ||= &&='.split(' '));
-const options = { ecmaVersion: 2023, sourceType: 'script', allowReturnOutsideFunction: true } as const;
+/** How events are read. */
+export const parseOptions = {
+  ecmaVersion: 2023,
+  sourceType: 'script',
+  allowReturnOutsideFunction: true,
+} as const;
 
 /**
  * Reads one expression.
@@ -37,7 +42,7 @@ export function parseExpression(text: string, offset = 0): Outcome<Expression> {
   return outcome(() => {
     if (text.trim() === '') throw new ExpressionError('An expression is missing here.', offset);
     refuseLong(text, offset);
-    const node = acornRead(() => Parser.parseExpressionAt(text, 0, options), offset);
+    const node = acornRead(() => Parser.parseExpressionAt(text, 0, parseOptions), offset);
     const rest = /^\s*(\S)/.exec(text.slice(endWithParentheses(text, node.end)));
     if (rest) {
       const at = text.indexOf(rest[1]!, endWithParentheses(text, node.end));
@@ -71,7 +76,7 @@ function endWithParentheses(text: string, end: number): number {
 export function parseStatements(text: string): Outcome<Statement[]> {
   return outcome(() => {
     refuseLong(text, 0);
-    const program = acornRead(() => Parser.parse(text, options), 0) as AnyNode & { body: AnyNode[] };
+    const program = acornRead(() => Parser.parse(text, parseOptions), 0) as AnyNode & { body: AnyNode[] };
     const reader = new Reader(0);
     return program.body.flatMap((node) => reader.statement(node, 0));
   });

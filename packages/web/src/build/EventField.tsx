@@ -8,12 +8,14 @@ import {
   inForce,
   kindOf,
   readAttributeText,
+  readCards,
   type StateVariable,
 } from '@hovrin/core';
 import { ChevronDown } from 'lucide-react';
 import { useId, useState } from 'react';
-import { useEditorState } from '../editor/context.tsx';
+import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { Menu } from '../parts/Menu.tsx';
+import { ActionCards, copiedCard } from './ActionCards.tsx';
 import { useSetProperty } from './PropertyField.tsx';
 import { useCompletion } from './useCompletion.tsx';
 
@@ -93,6 +95,7 @@ function EventField({
   attribute: string;
   label: string;
 }) {
+  const { editor } = useWorkplace();
   const { project } = useEditorState('project');
   const { set, rest } = useSetProperty([control], name);
   const id = useId();
@@ -104,10 +107,15 @@ function EventField({
       : readAttributeText(kindOf(control), attribute, text, contextOf(project, control));
   const problem = reading && !reading.ok ? reading : undefined;
   const change = (next: string) => set(attribute, label, next === '' ? null : next);
+  const cards = text === '' ? undefined : readCards(text);
   const completion = useCompletion(control, true);
   const add = (statement: string) => {
     set(attribute, label, text.trim() === '' ? statement : `${text.replace(/[;\s]*$/, '')}; ${statement}`);
     rest();
+  };
+  const pasting = () => {
+    const card = copiedCard();
+    return card ? [{ label: `Paste: ${card.words}`, onSelect: () => add(card.text) }] : [];
   };
   const others = project.screens.filter((screen) => screen.name !== undefined);
   return (
@@ -128,6 +136,7 @@ function EventField({
             </button>
           }
           entries={() => [
+            ...pasting(),
             ...Object.entries(actions).map(([action, { takes }]) => ({
               label: `${action}: ${takes}`,
               onSelect: () => add(written[action as keyof typeof actions]),
@@ -173,6 +182,20 @@ function EventField({
             <span className="text-quiet"> {`“${inForce(held)}” goes on working.`}</span>
           )}
         </p>
+      )}
+      {cards && cards.cards.length > 0 && (
+        <ActionCards
+          text={text}
+          list={cards}
+          control={control}
+          problemAt={problem?.at}
+          onText={(next) => {
+            rest();
+            change(next);
+            rest();
+          }}
+          onRefused={(words) => editor.tell(words)}
+        />
       )}
       {text === '' && others.length > 1 && (
         <div className="flex flex-wrap items-center gap-1">
