@@ -230,6 +230,18 @@ export const rules: readonly Rule[] = [
     ),
   },
   {
+    name: 'a form arranges as a column, a row or a grid (Flexbox 1 §9, Grid 2 §12)',
+    source: screen(
+      '<form gap="8" padding="12" border-width="1"><textField label="Name" width="100%" /><form like="row" gap="8"><button text="Save" submits="true" width="share" /><button text="Back" /></form></form><form like="grid" columns="1fr 2fr" gap="4"><textField label="Bunk" /><text text="as it stands in the book of the hut" /></form>',
+    ),
+  },
+  {
+    name: 'words in place of the items of a list, however they are arranged (Flexbox 1 §9.2)',
+    source: screen(
+      '<repeat each="{[]}" like="row" gap="8" padding="12" justify="end" empty="Nobody has come yet, and nobody is on the way"><text text="x" /></repeat><repeat each="{[1]}" like="grid" columns="repeat(auto-fill, minmax(100, 1fr))" status="waiting" loading="Waiting"><text text="x" /></repeat>',
+    ),
+  },
+  {
     name: 'a fieldset with its caption',
     source: screen(
       '<fieldset caption="Guests of tonight" padding="12" gap="8" border-width="1" align="start"><textField label="Name" /><checkbox label="Late" /></fieldset><fieldset gap="4"><text text="no caption" /></fieldset>',

@@ -16,7 +16,6 @@ import {
   type ItemFrame,
   itemFrame,
   kindNamed,
-  mostItems,
   type PageTarget,
   type Program,
   partDeclarations,
@@ -33,7 +32,7 @@ import {
 } from '@hovrin/core/runtime';
 import { markPlace, startBehaviours } from './behaviours.ts';
 import { Dialogs } from './dialogs.ts';
-import { nameCopies, replaceInside } from './elements.ts';
+import { replaceInside } from './elements.ts';
 import { startFeed } from './feeds.ts';
 import { giveFile } from './files.ts';
 import { startForms, watchForm } from './forms.ts';
@@ -41,6 +40,7 @@ import { handlerNamed } from './handlers.ts';
 import { eventOf, readInput, wasEntered, writeInput } from './inputs.ts';
 import { keepValue, keptValue } from './kept.ts';
 import { keepMessage, showMessage } from './messages.ts';
+import { Repeat } from './repeats.ts';
 import { isTried, listenInTrial, tell } from './trial.ts';
 
 /** Starts the page. Called once, when the document is there. */
@@ -326,53 +326,27 @@ class Page {
     ];
   }
 
-  /** Keeps one copy of a repeat's pattern for each item of its list. Copies stay while their items change. */
   private bindRepeat(binding: RepeatBinding, element: HTMLElement | null, frame?: ItemFrame): Dispose {
     const pattern = element?.querySelector<HTMLTemplateElement>(':scope > template');
     if (!element || !pattern) return () => {};
-    const path = /(?:\[\d+\])*$/.exec(element.dataset.name ?? '')![0];
-    const each = pattern.content.children.length;
-    const present = [...element.children].filter((child) => child !== pattern) as HTMLElement[];
-    const copies: { frame: ItemFrame; elements: HTMLElement[]; bound: Dispose[] }[] = [];
-    const add = (item: unknown) => {
-      const index = copies.length;
-      let elements = present.splice(0, each);
-      if (elements.length < each) {
-        const copy = pattern.content.cloneNode(true) as DocumentFragment;
-        elements = [...copy.children] as HTMLElement[];
-        nameCopies(copy, `${path}[${index}]`);
-        element.append(copy);
-      }
-      const inner = itemFrame(binding.as, item, frame);
-      const find = finderIn(elements, `${path}[${index}]`);
-      const bound = [...this.bindAll(binding.item, find, inner), this.listen(binding.item, find, inner)];
-      copies.push({ frame: inner, elements, bound });
-    };
-    const drop = () => {
-      const last = copies.pop();
-      for (const dispose of last?.bound ?? []) dispose();
-      for (const child of last?.elements ?? []) child.remove();
-    };
-    const stop = this.runtime.bind(
-      binding.each,
-      (value) => {
-        if (!Array.isArray(value))
+    const repeat = new Repeat(element, pattern, binding.as, frame, (elements, suffix, inner) => {
+      const find = finderIn(elements, suffix);
+      return [...this.bindAll(binding.item, find, inner), this.listen(binding.item, find, inner)];
+    });
+    const stop = this.runtime.bindAll(
+      { each: binding.each, ...binding.said },
+      (values) => {
+        const { each, ...said } = Object.fromEntries(values);
+        if (!Array.isArray(each))
           tell({ type: 'hovrin-problem', text: `${binding.control}, each: This is not a list.` });
-        const list: unknown[] = Array.isArray(value) ? value.slice(0, mostItems) : [];
-        while (copies.length > list.length) drop();
-        copies.forEach((copy, index) => {
-          copy.frame.value.value = list[index];
-        });
-        while (copies.length < list.length) add(list[copies.length]);
-        // What was written for items that are not there any more.
-        for (const child of present.splice(0)) child.remove();
+        repeat.show(Array.isArray(each) ? each : [], said);
       },
       frame,
       `${binding.control}.each`,
     );
     return () => {
       stop();
-      for (const { bound } of copies) for (const dispose of bound) dispose();
+      repeat.end();
     };
   }
 

@@ -9,7 +9,7 @@ import type { Scope } from '../expression/evaluate.ts';
 import { iconShapes } from '../icons/icon-set.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import type { Kind, PageElement, Shape } from '../kinds/kind.ts';
-import { mostItems } from '../kinds/repeat.ts';
+import { longList, mostItems, saidBy, writtenOfLong } from '../kinds/repeat.ts';
 import { withTurn } from '../kinds/tabindex.ts';
 import { itemName } from '../layout/screen-layout.ts';
 
@@ -111,10 +111,13 @@ export function screenHtml(screen: Control, elements: Elements, indent: string):
           indent: inner,
         }),
       );
-    const list = (values.get<readonly unknown[]>('each') ?? []).slice(0, mostItems);
+    const said = saidBy(values);
+    const all = said ? [] : (values.get<readonly unknown[]>('each') ?? []);
+    const list = all.slice(0, all.length > longList ? writtenOfLong : mostItems);
     const pattern = item(list[0], [], `${space}    `).join('\n');
     return [
       `${space}  <template>\n${pattern}\n${space}  </template>`,
+      ...(said ? [`${space}  <div class="part-said" role="status">${escapeText(said)}</div>`] : []),
       ...list.flatMap((value, index) => item(value, [...items, index], `${space}  `)),
     ];
   };

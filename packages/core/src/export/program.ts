@@ -123,11 +123,23 @@ function bindingsOf(
       found.repeats.push({
         control: names.get(control.id)!,
         each: each.value,
+        said: saidTemplates(control, around),
         as,
         item: bindingsOf(below, names, withItems(around, [as])),
       });
   };
   controls.forEach(visit);
+  return found;
+}
+
+/** What a repeat says in place of its items: texts and expressions alike. */
+function saidTemplates(control: Control, around: Surroundings): Record<string, Template> {
+  const found: Record<string, Template> = {};
+  for (const name of ['status', 'loading', 'failed', 'empty']) {
+    const text = textInForce(control, { name }, ['']);
+    const checked = text === undefined ? undefined : checkTemplate(text, around);
+    if (checked?.ok) found[name] = checked.value;
+  }
   return found;
 }
 

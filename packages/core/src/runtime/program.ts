@@ -68,6 +68,8 @@ export interface Bindings {
 export interface RepeatBinding {
   readonly control: string;
   readonly each: Template;
+  /** What it says in place of its items, by property. */
+  readonly said: Readonly<Record<string, Template>>;
   /** What an item is called. */
   readonly as: string;
   readonly item: Bindings;

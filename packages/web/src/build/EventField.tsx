@@ -6,6 +6,7 @@ import {
   contextOf,
   type EventEntry,
   inForce,
+  isDialog,
   kindOf,
   readAttributeText,
   readCards,
@@ -117,7 +118,7 @@ function EventField({
     const card = copiedCard();
     return card ? [{ label: `Paste: ${card.words}`, onSelect: () => add(card.text) }] : [];
   };
-  const others = project.screens.filter((screen) => screen.name !== undefined);
+  const others = project.screens.filter((screen) => screen.name !== undefined && !isDialog(screen));
   return (
     <div className="flex flex-col gap-1">
       <div className="flex items-center">

@@ -239,6 +239,8 @@ function PropertyRow({ control, property, name }: { control: Control; property: 
       {property.type.name === 'picture' ? (
         <PictureField key={control.id} control={control} property={property} name={name} />
       ) : (
+        // What a form knows of itself nobody sets.
+        property.page?.as !== 'form' &&
         inForce(control.props[`${property.name}.bind`]) === undefined && (
           <PropertyField controls={[control]} property={property} name={name} />
         )
@@ -289,7 +291,7 @@ function TwoWayField({ control, property, name }: { control: Control; property: 
             className="mr-1 inline-block size-1.5 rounded-[1px] bg-lake align-middle"
           />
         )}
-        Kept in
+        {property.page?.as === 'form' ? `${property.label} in` : 'Kept in'}
       </label>
       <select
         id={id}

@@ -1,0 +1,220 @@
+/**
+ * Repeats on a page: one copy of the pattern for each item of a list. Of a long list only the items near what is seen
+ * have copies; what is above and below them is kept free by the height that they would have.
+ */
+import {
+  asText,
+  type Dispose,
+  type ItemFrame,
+  itemFrame,
+  longList,
+  mostItems,
+  wordsInstead,
+} from '@hovrin/core/runtime';
+import { nameCopies } from './elements.ts';
+
+/** Binds what is inside some elements to an item; gives what ends it. */
+export type BindItem = (elements: readonly HTMLElement[], suffix: string, frame: ItemFrame) => Dispose[];
+
+interface Copy {
+  readonly frame: ItemFrame;
+  readonly elements: readonly HTMLElement[];
+  readonly bound: readonly Dispose[];
+}
+
+/** Items that have copies beyond what is seen, on each side; and by how many that may have shrunk before it is mended. */
+const beyond = 24;
+const spare = 12;
+
+export class Repeat {
+  private list: readonly unknown[] = [];
+  private readonly copies = new Map<number, Copy>();
+  private readonly path: string;
+  private readonly pattern: HTMLTemplateElement;
+  /** Copies that the page was written with, the first items first. */
+  private written: HTMLElement[];
+  private said: HTMLElement | undefined;
+  /** Free room in place of the items above and below. */
+  private above: HTMLElement | undefined;
+  private below: HTMLElement | undefined;
+  /** Height of an item with the gap behind it; undefined: not measured yet. */
+  private height: number | undefined;
+  private readonly ending = new AbortController();
+
+  constructor(
+    private readonly element: HTMLElement,
+    pattern: HTMLTemplateElement,
+    private readonly as: string,
+    private readonly around: ItemFrame | undefined,
+    private readonly bindItem: BindItem,
+  ) {
+    this.pattern = pattern;
+    this.path = /(?:\[\d+\])*$/.exec(element.dataset.name ?? '')![0];
+    const children = [...element.children].filter((child) => child !== pattern) as HTMLElement[];
+    this.said = children.find((child) => child.classList.contains('part-said'));
+    this.written = children.filter((child) => child !== this.said);
+  }
+
+  /** Shows a list, or words in its place. */
+  show(list: readonly unknown[], words: Readonly<Record<string, unknown>>): void {
+    const [status, loading, failed, empty] = ['status', 'loading', 'failed', 'empty'].map((name) =>
+      asText(words[name]),
+    ) as [string, string, string, string];
+    const instead = wordsInstead(list, { status, loading, failed, empty });
+    this.say(instead);
+    this.list = instead ? [] : list.slice(0, mostItems);
+    for (const [index, copy] of this.copies)
+      if (index < this.list.length) copy.frame.value.value = this.list[index];
+    this.fill();
+    // What was written for items that are not there any more.
+    for (const child of this.written.splice(0)) child.remove();
+  }
+
+  private say(words: string): void {
+    this.element.classList.toggle('is-said', words !== '');
+    if (words === '') {
+      this.said?.remove();
+      this.said = undefined;
+      return;
+    }
+    if (!this.said) {
+      this.said = document.createElement('div');
+      this.said.className = 'part-said';
+      this.said.role = 'status';
+      this.element.append(this.said);
+    }
+    this.said.textContent = words;
+  }
+
+  /** Whether the items stand one below the other, so that only those near what is seen are needed. */
+  private get isLong(): boolean {
+    if (this.list.length <= longList) return false;
+    const { display, flexDirection, flexWrap } = getComputedStyle(this.element);
+    return display === 'flex' && flexDirection === 'column' && flexWrap === 'nowrap';
+  }
+
+  /** Makes the copies that are needed now, and drops the others. */
+  private fill(): void {
+    if (!this.isLong) {
+      this.above?.remove();
+      this.below?.remove();
+      this.above = undefined;
+      this.below = undefined;
+      this.keepOnly(0, this.list.length);
+      return;
+    }
+    if (!this.above || !this.below) this.watch();
+    if (this.height === undefined) {
+      this.keepOnly(0, Math.min(this.list.length, 2 * beyond));
+      this.measure();
+    }
+    const [from, to] = this.near(beyond);
+    this.keepOnly(from, to);
+    this.keepFree(from, to);
+  }
+
+  /** The items near what is seen. */
+  private near(margin: number): [number, number] {
+    const height = Math.max(1, this.height ?? 1);
+    const top = -this.element.getBoundingClientRect().top;
+    const first = Math.floor(top / height) - margin;
+    const last = Math.ceil((top + window.innerHeight) / height) + margin;
+    const clamped = (index: number) => Math.min(this.list.length, Math.max(0, index));
+    return [clamped(first), clamped(last)];
+  }
+
+  private gap(): number {
+    return Number.parseFloat(getComputedStyle(this.element).rowGap) || 0;
+  }
+
+  private measure(): void {
+    const indexes = [...this.copies.keys()].toSorted((a, b) => a - b);
+    const first = this.copies.get(indexes[0] ?? -1)?.elements[0];
+    const last = this.copies.get(indexes.at(-1) ?? -1)?.elements.at(-1);
+    if (!first || !last) return;
+    const whole = last.getBoundingClientRect().bottom - first.getBoundingClientRect().top + this.gap();
+    if (whole > 0) this.height = whole / indexes.length;
+  }
+
+  private keepFree(from: number, to: number): void {
+    const gap = this.gap();
+    const height = this.height ?? 0;
+    const free = (space: HTMLElement, items: number) => {
+      space.style.display = items > 0 ? '' : 'none';
+      space.style.height = `${Math.max(0, items * height - gap)}px`;
+    };
+    free(this.above!, from);
+    free(this.below!, this.list.length - to);
+  }
+
+  private watch(): void {
+    const space = () => {
+      const made = document.createElement('div');
+      made.className = 'part-free';
+      made.ariaHidden = 'true';
+      return made;
+    };
+    this.above = space();
+    this.below = space();
+    this.pattern.after(this.above);
+    this.element.append(this.below);
+    let waiting = false;
+    const look = () => {
+      if (waiting) return;
+      waiting = true;
+      requestAnimationFrame(() => {
+        waiting = false;
+        this.look();
+      });
+    };
+    const { signal } = this.ending;
+    document.addEventListener('scroll', look, { capture: true, passive: true, signal });
+    const resized = new ResizeObserver(look);
+    resized.observe(document.documentElement);
+    signal.addEventListener('abort', () => resized.disconnect());
+  }
+
+  private look(): void {
+    if (this.ending.signal.aborted || !this.isLong) return;
+    const [from, to] = this.near(spare);
+    if (!this.copies.has(from) || !this.copies.has(to - 1)) this.fill();
+  }
+
+  private keepOnly(from: number, to: number): void {
+    for (const [index, copy] of this.copies) {
+      if (index >= from && index < to) continue;
+      for (const dispose of copy.bound) dispose();
+      for (const child of copy.elements) child.remove();
+      this.copies.delete(index);
+    }
+    for (let index = from; index < to; index++) if (!this.copies.has(index)) this.add(index);
+  }
+
+  private add(index: number): void {
+    const each = this.pattern.content.children.length;
+    const suffix = `${this.path}[${index}]`;
+    let elements =
+      this.written.length >= each && index === this.copies.size ? this.written.splice(0, each) : [];
+    if (elements.length < each) {
+      const copy = this.pattern.content.cloneNode(true) as DocumentFragment;
+      elements = [...copy.children] as HTMLElement[];
+      nameCopies(copy, suffix);
+      const after = this.nextCopy(index) ?? this.below ?? null;
+      this.element.insertBefore(copy, after);
+    }
+    const frame = itemFrame(this.as, this.list[index], this.around);
+    this.copies.set(index, { frame, elements, bound: this.bindItem(elements, suffix, frame) });
+  }
+
+  /** The first element of the copy that stands behind an item. */
+  private nextCopy(index: number): HTMLElement | undefined {
+    let next = Number.POSITIVE_INFINITY;
+    for (const each of this.copies.keys()) if (each > index && each < next) next = each;
+    return this.copies.get(next)?.elements[0];
+  }
+
+  end(): void {
+    this.ending.abort();
+    for (const { bound } of this.copies.values()) for (const dispose of bound) dispose();
+  }
+}
