@@ -24,6 +24,7 @@ import {
   type ScreenProgram,
   type StateValue,
   type StyleBinding,
+  shownRows,
   type Trace,
   toldTrace,
   valuesWith,
@@ -41,6 +42,7 @@ import { eventOf, readInput, wasEntered, writeInput } from './inputs.ts';
 import { keepValue, keptValue } from './kept.ts';
 import { keepMessage, showMessage } from './messages.ts';
 import { Repeat } from './repeats.ts';
+import { focusedIn, mendTable, startTables, type TableElement } from './tables.ts';
 import { isTried, listenInTrial, tell } from './trial.ts';
 
 /** Starts the page. Called once, when the document is there. */
@@ -89,6 +91,7 @@ class Page {
     this.current = first ?? undefined;
     startBehaviours(document);
     startForms(document);
+    startTables(document);
     window.addEventListener('hashchange', () => this.showAddressed());
     this.showAddressed();
     for (const { name, feed } of this.program.state) if (feed) this.feed(name, feed);
@@ -377,7 +380,13 @@ class Page {
           kind.element(values, [], element.dataset.name ?? ''),
           values.number('tabindex'),
         );
+        const focused = kind.name === 'table' ? focusedIn(element) : undefined;
         replaceInside(element, binding.part, made, this.program.icons);
+        if (kind.name === 'table') {
+          const table = element as TableElement;
+          table.shownRows = shownRows(values);
+          mendTable(table, focused);
+        }
         for (const { control, variable, target } of twoWay) {
           const part = control === binding.control ? partOf(element, target) : null;
           if (part) writeInput(part, target, this.runtime.read(variable));

@@ -2,7 +2,8 @@
 import { asText, type PageTarget, type StateValue } from '@hovrin/core/runtime';
 
 /** The event at which what was entered is read. */
-export const eventOf = ({ as }: PageTarget): string => (as === 'pane' || as === 'file' ? 'change' : 'input');
+export const eventOf = ({ as }: PageTarget): string =>
+  as === 'sort' ? 'hovrin-sort' : as === 'pane' || as === 'file' ? 'change' : 'input';
 
 const checks = (part: HTMLElement) => [
   ...part.querySelectorAll<HTMLInputElement>('input[type="checkbox"], input[type="radio"]'),
@@ -31,6 +32,8 @@ export function readInput(part: HTMLElement, target: PageTarget): StateValue {
         .join(' | ');
     case 'pane':
       return tabsIn(part).findIndex((tab) => tab.ariaSelected === 'true') + 1;
+    case 'sort':
+      return part.dataset.sort ?? '';
     case 'file': {
       const [file] = (part as HTMLInputElement).files ?? [];
       return file ? URL.createObjectURL(file) : '';
@@ -84,6 +87,9 @@ export function writeInput(
     }
     case 'file':
     case 'form':
+      return;
+    case 'sort':
+      part.dataset.sort = asText(value);
       return;
     default:
       break;

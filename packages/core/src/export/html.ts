@@ -14,7 +14,7 @@ import { withTurn } from '../kinds/tabindex.ts';
 import { itemName } from '../layout/screen-layout.ts';
 
 /** Attributes that say something even when they are empty. */
-const mayBeEmpty = new Set(['alt', 'value', 'data-press']);
+const mayBeEmpty = new Set(['alt', 'value', 'data-press', 'data-sort']);
 const voidTags = new Set(['img', 'input', 'hr']);
 
 export const escapeText = (text: string): string =>

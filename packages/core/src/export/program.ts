@@ -156,12 +156,13 @@ function insideBindings(control: Control, name: string, around: Surroundings): I
       texts[property.name] = unescapeBraces(text);
       continue;
     }
-    // What a person enters does not make its own input anew.
-    if (inForce(control.props[`${property.name}.bind`]) !== undefined) continue;
+    // What a person enters does not make its own input anew; what they sort by does.
+    const isSort = property.page?.as === 'sort';
+    if (!isSort && inForce(control.props[`${property.name}.bind`]) !== undefined) continue;
     const checked = checkTemplate(text, around);
     if (!checked.ok) continue;
     templates[property.name] = checked.value;
-    if (property.page?.as === 'inside') parts.add(property.page.part);
+    if (isSort || property.page?.as === 'inside') parts.add(property.page?.part);
   }
   return [...parts].map((part) => ({ control: name, kind: kind.name, part, texts, templates }));
 }
@@ -215,7 +216,7 @@ function bindControl(
     const text = inForce(control.props[property.name]);
     if (text === undefined || !hasExpression(text)) continue;
     const checked = checkTemplate(text, around);
-    if (checked.ok && target.as !== 'inside')
+    if (checked.ok && target.as !== 'inside' && target.as !== 'sort')
       content.push({
         control: name,
         kind: kind.name,

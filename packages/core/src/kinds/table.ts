@@ -10,6 +10,7 @@ import type { Kind, PageElement } from './kind.ts';
 import { boxLook, padding, placing, sizing } from './properties.ts';
 import { mostItems } from './repeat.ts';
 import { tabindex } from './tabindex.ts';
+import { sortedRows, type TableRow } from './table-rows.ts';
 import { plainWords } from './words.ts';
 
 const headStyle = plainWords({ weight: theme.captionWeight, size: theme.labelSize });
@@ -21,7 +22,7 @@ const cellBorder: Sides = { top: 0, end: 0, bottom: 1, start: 0 };
 /** A table's columns, and its rows as records. */
 interface Contents {
   readonly columns: readonly (Entry & { readonly numeric: boolean })[];
-  readonly rows: readonly Readonly<Record<string, unknown>>[];
+  readonly rows: readonly TableRow[];
 }
 
 /** Columns that are not said are the fields of the first record. */
@@ -35,13 +36,15 @@ function contentsOf(values: Values): Contents {
   const columns =
     said.length > 0 ? said : Object.keys(rows[0] ?? {}).map((key) => ({ value: key, label: key }));
   return {
-    rows,
+    rows: sortedRows(rows, values.text('sort')),
     columns: columns.map((column) => ({ ...column, numeric: typeof rows[0]?.[column.value] === 'number' })),
   };
 }
 
-const cellText = (row: Readonly<Record<string, unknown>>, key: string): string =>
-  Object.hasOwn(row, key) ? asText(row[key]) : '';
+/** The rows of a table as it shows them. */
+export const shownRows = (values: Values): readonly TableRow[] => contentsOf(values).rows;
+
+const cellText = (row: TableRow, key: string): string => (Object.hasOwn(row, key) ? asText(row[key]) : '');
 
 const gridOf = (count: number): GridContent => ({
   type: 'grid',
@@ -72,13 +75,17 @@ export const table: Kind = {
       effect: 'behaviour',
       page: { as: 'attribute', name: 'aria-label' },
     }),
+    content('sort', 'Sorted by', textType, { effect: 'layout', twoWay: ['text'], page: { as: 'sort' } }),
     ...sizing,
     ...placing(),
     tabindex,
     padding(),
     ...boxLook(),
   ],
-  events: shownEvents,
+  events: [
+    { name: 'choose', label: 'On choosing a row', dom: 'choose', gives: 'row' },
+    ...shownEvents.filter(({ name }) => name === 'visible'),
+  ],
   starter: {
     rows: '{[{guest: "Ilva Maren", nights: 2}, {guest: "Teo Brandal", nights: 1}]}',
     columns: 'guest: Guest | nights: Nights',
@@ -111,11 +118,27 @@ export const table: Kind = {
   },
   element(values) {
     const { columns, rows } = contentsOf(values);
-    const cell = (text: string, role: string, numeric: boolean): PageElement => ({
+    const sort = values.own<string>('sort');
+    const cell = (text: string, numeric: boolean): PageElement => ({
       tag: 'div',
       ...(numeric ? { classes: ['part-number'] } : {}),
-      attributes: { role },
+      attributes: { role: 'cell', tabindex: '-1' },
       text,
+    });
+    const head = ({ value, label, numeric }: Contents['columns'][number]): PageElement => ({
+      tag: 'div',
+      ...(numeric ? { classes: ['part-number'] } : {}),
+      attributes: {
+        role: 'columnheader',
+        tabindex: '-1',
+        'data-field': value,
+        ...(sort === value ? { 'aria-sort': 'ascending' } : {}),
+        ...(sort === `-${value}` ? { 'aria-sort': 'descending' } : {}),
+      },
+      children: [
+        { tag: 'span', text: label },
+        { tag: 'span', classes: ['part-edge'], attributes: { 'aria-hidden': 'true' } },
+      ],
     });
     const line = (cells: PageElement[]): PageElement => ({
       tag: 'div',
@@ -125,7 +148,12 @@ export const table: Kind = {
     });
     return {
       tag: 'div',
-      attributes: { role: 'region', tabindex: '0', 'aria-label': values.text('label') },
+      attributes: {
+        role: 'region',
+        tabindex: '0',
+        'aria-label': values.text('label'),
+        ...(sort === undefined ? {} : { 'data-sort': sort }),
+      },
       children: [
         {
           tag: 'div',
@@ -140,9 +168,9 @@ export const table: Kind = {
                 style: `grid-template-columns: repeat(${Math.max(1, columns.length)}, auto)`,
               },
               children: [
-                line(columns.map(({ label, numeric }) => cell(label, 'columnheader', numeric))),
+                line(columns.map(head)),
                 ...rows.map((row) =>
-                  line(columns.map(({ value, numeric }) => cell(cellText(row, value), 'cell', numeric))),
+                  line(columns.map(({ value, numeric }) => cell(cellText(row, value), numeric))),
                 ),
               ],
             },
@@ -173,10 +201,31 @@ export const table: Kind = {
   white-space-collapse: preserve-breaks;
 }
 .k-table .part-row > [role="columnheader"] {
+  position: sticky;
+  top: 0;
+  background: var(--page);
   font-size: ${theme.labelSize / 16}rem;
   font-weight: ${theme.captionWeight};
 }
 .k-table .part-number {
   text-align: end;
+}
+.k-table[data-sort] [role="columnheader"] {
+  cursor: pointer;
+}
+.k-table [aria-sort] > span:first-child {
+  text-decoration: underline 2px;
+  text-underline-offset: 3px;
+}
+.k-table [aria-sort="descending"] > span:first-child {
+  text-decoration-line: overline;
+}
+.k-table .part-edge {
+  position: absolute;
+  inset-block: 0;
+  inset-inline-end: 0;
+  width: 8px;
+  cursor: col-resize;
+  touch-action: none;
 }`,
 };
