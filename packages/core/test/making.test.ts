@@ -7,6 +7,8 @@ import {
   checkAll,
   makeForm,
   makeList,
+  makeListWithDetail,
+  makeTable,
   type Project,
   projectProblem,
   questionsOf,
@@ -109,13 +111,21 @@ describe('a form from a table', () => {
   });
 });
 
-it('a list shows the records, found by what is typed', async () => {
-  const project = applied(base, makeList(base, 'bookings', columns, newId).steps);
+it.each([
+  ['a list', makeList],
+  ['a table', makeTable],
+  ['a list with detail', makeListWithDetail],
+])('%s shows the records, is valid throughout, and lays out well at every width', async (_, make) => {
+  const project = applied(base, make(base, 'bookings', columns, newId).steps);
   expect(projectProblem(project)).toBeUndefined();
   for (const control of walk(project.screens.at(-1)!))
     expect(attributeProblems(project, control)).toEqual([]);
   const found = checkAll(await testShaper(), project, project.screens.at(-1)!);
-  expect(found.filter(({ severity }) => severity !== 'advice')).toEqual([]);
+  // A table scrolls sideways instead of breaking the long note of this guest.
+  const wrong = found.filter(({ severity, check }) => severity !== 'advice' && check !== 'long-line');
+  expect(wrong).toEqual([]);
+  // A second one of the same list has names of its own.
+  expect(projectProblem(applied(project, make(project, 'bookings', columns, newId).steps))).toBeUndefined();
 });
 
 describe('a form from a schema', () => {

@@ -93,19 +93,20 @@ export const table: Kind = {
   },
   inside(values, make) {
     const { columns, rows } = contentsOf(values);
-    const cell = (text: string, style: typeof cellStyle, numeric: boolean) =>
+    const cell = (text: string, style: typeof cellStyle, numeric: boolean, ground?: string) =>
       make.words(
         text,
         style,
         {
           colour: colourValue('ink'),
           borderColour: colourValue('line'),
+          ...(ground ? { background: colourValue(ground) } : {}),
           text: { ...style, align: numeric ? 'end' : 'start' },
         },
         { padding: cellPadding, border: cellBorder },
       );
     const cells = [
-      ...columns.map(({ label, numeric }) => cell(label, headStyle, numeric)),
+      ...columns.map(({ label, numeric }) => cell(label, headStyle, numeric, 'page')),
       ...rows.flatMap((row) =>
         columns.map(({ value, numeric }) => cell(cellText(row, value), cellStyle, numeric)),
       ),

@@ -9,6 +9,8 @@ import {
   type Made,
   makeForm,
   makeList,
+  makeListWithDetail,
+  makeTable,
   questionsOf,
   renameState,
   rowsOf,
@@ -227,11 +229,17 @@ function VariableRow({ variable, onChange, onRemove, onMade }: VariableRowProps)
                       ),
                     ),
                 },
-                {
-                  label: 'A list to find things in',
+                ...(
+                  [
+                    ['A list to find things in', makeList],
+                    ['A list with detail', makeListWithDetail],
+                    ['A table', makeTable],
+                  ] as const
+                ).map(([label, make]) => ({
+                  label,
                   disabled: columns.length === 0,
-                  onSelect: () => onMade(makeList(project, variable.name, columns, newId)),
-                },
+                  onSelect: () => onMade(make(project, variable.name, columns, newId)),
+                })),
               ]}
             />
           </div>

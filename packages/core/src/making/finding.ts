@@ -1,0 +1,42 @@
+/** Finding some of a list's records: a variable for what is looked for, and the list of those that have it. */
+import type { Column, Project, StateVariable } from '../document/types.ts';
+import type { Step } from '../steps/step.ts';
+import { capital, freeStateName, memberText } from './maker.ts';
+
+export interface Finding {
+  /** What is looked for. */
+  readonly variable: StateVariable;
+  /** An expression: the records that have it somewhere. */
+  readonly found: string;
+}
+
+/** @param taken names that the screen's other variables have. */
+export function findingIn(
+  project: Project,
+  list: string,
+  columns: readonly Column[],
+  taken: readonly string[] = [],
+): Finding {
+  const names = new Set([...project.state.map(({ name }) => name), ...taken]);
+  const name = freeStateName(names, `find${capital(list)}`);
+  const text = columns.map((column) => `(${memberText('row', column.name)} ?? '')`).join(" + ' ' + ");
+  return {
+    variable: { name, type: 'text', initial: '' },
+    found: `${list}.filter(row => (${text || "''"} + '').toLowerCase().includes(${name}.trim().toLowerCase()))`,
+  };
+}
+
+/** What a record's field reads like, as a text with an expression. @param of the record. */
+export function shownOf(of: string, { name, type }: Column): string {
+  const value = memberText(of, name);
+  if (type === 'number') return `{Format.number(${value})}`;
+  if (type === 'date') return `{Format.date(${value})}`;
+  return type === 'boolean' ? `{${value} ? 'yes' : 'no'}` : `{${value}}`;
+}
+
+/** The step that adds variables to those that are there. */
+export const addingState = (project: Project, ...variables: readonly StateVariable[]): Step => ({
+  type: 'project',
+  key: 'state',
+  value: [...project.state, ...variables],
+});
