@@ -10,6 +10,7 @@ export * from './checks/heights.ts';
 export * from './checks/ignored.ts';
 export { whereWords } from './checks/sentences.ts';
 export * from './document/attributes.ts';
+export * from './document/dependencies.ts';
 export * from './document/feed.ts';
 export * from './document/keep.ts';
 export * from './document/long-text.ts';

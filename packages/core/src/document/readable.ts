@@ -109,6 +109,70 @@ export function readableAt(
   return { found, replaces: begun.length };
 }
 
+/** Something that can be read, with what can be read in it. */
+export interface ReadableBranch extends Readable {
+  /** What it is called in its branch; `text` is all that has to be written. */
+  readonly label: string;
+  readonly children: readonly ReadableBranch[];
+}
+
+/** How deep records are looked into, and most members of one that are listed. */
+const deepestBranch = 3;
+const mostMembers = 40;
+
+function branchOf(
+  label: string,
+  path: string,
+  what: Readable['what'],
+  value: unknown,
+  depth: number,
+): ReadableBranch {
+  const inner =
+    depth < deepestBranch && typeof value === 'object' && value !== null && !Array.isArray(value)
+      ? Object.entries(value)
+          .filter(([name]) => /^[\p{ID_Start}$_][\p{ID_Continue}$]*$/u.test(name))
+          .slice(0, mostMembers)
+          .map(([name, held]) => branchOf(name, `${path}.${name}`, 'member', held, depth + 1))
+      : [];
+  const first: unknown = Array.isArray(value) ? value[0] : undefined;
+  const list =
+    depth < deepestBranch && first !== undefined
+      ? [
+          branchOf('length', `${path}.length`, 'member', (value as unknown[]).length, depth + 1),
+          branchOf('the first', `${path}[0]`, 'member', first, depth + 1),
+        ]
+      : [];
+  return { label, text: path, what, value, children: [...inner, ...list] };
+}
+
+/** All that expressions of a control can read: items of the repeats around it, variables, and what there is to call. */
+export function readableTree(project: Project, control: Control): readonly ReadableBranch[] {
+  const { scope, items } = surroundings(project, control);
+  const named = (name: string, what: 'item' | 'variable') =>
+    branchOf(
+      name,
+      name,
+      what,
+      attempt(() => scope(name)),
+      0,
+    );
+  const calls = new Map<string, ReadableBranch[]>();
+  for (const name of [...Object.keys(functions), ...Object.keys(constants)]) {
+    const [space = '', inner] = name.split('.');
+    const text = Object.hasOwn(functions, name) ? `${name}()` : name;
+    const branch: ReadableBranch = { label: inner ?? name, text, what: 'function', children: [] };
+    const group = inner === undefined ? 'Others' : space;
+    calls.set(group, [...(calls.get(group) ?? []), branch]);
+  }
+  return [
+    ...items.map((name) => named(name, 'item')),
+    ...project.state.map(({ name }) => named(name, 'variable')),
+    ...[...calls].map(
+      ([label, children]): ReadableBranch => ({ label, text: '', what: 'function', children }),
+    ),
+  ];
+}
+
 function namesIn(project: Project, scope: Scope, items: readonly string[]): Readable[] {
   const holding = (name: string) => {
     const value = attempt(() => scope(name));

@@ -125,6 +125,7 @@ export function BuildPlace() {
     { keys: 'S', label: 'Sweep over all widths', run: () => toggle('sweep') },
     { keys: 'C', label: 'Checks of the screen at every width', run: () => toggle('checks') },
     { keys: 'F', label: 'Focus order', run: () => toggle('focus') },
+    { keys: 'D', label: 'Bindings: what can be read, what feeds what', run: () => toggle('bindings') },
     {
       keys: 'B',
       label: 'Edit for the band of this width, or for all',

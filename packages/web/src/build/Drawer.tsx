@@ -1,8 +1,9 @@
 /** The drawer below the bench: closed until it is asked for. */
-import { type Control, locate } from '@hovrin/core';
-import { CircleAlert, FileCode, HelpCircle, ListOrdered, MoveHorizontal, X } from 'lucide-react';
+import { type Control, effectiveNames, locate } from '@hovrin/core';
+import { CircleAlert, FileCode, HelpCircle, ListOrdered, MoveHorizontal, Workflow, X } from 'lucide-react';
 import { lazy, type ReactNode, Suspense, useRef, useState } from 'react';
 import { currentControl, useEditorState } from '../editor/context.tsx';
+import { BindingsPane } from './BindingsPane.tsx';
 import { ChecksPane } from './ChecksPane.tsx';
 import { FocusPane } from './FocusPane.tsx';
 import { SweepPane } from './SweepPane.tsx';
@@ -12,7 +13,7 @@ import { WhyPane } from './WhyPane.tsx';
 /** Loaded when it is first opened: the text editor is large. */
 const SourcePane = lazy(() => import('./SourcePane.tsx').then((module) => ({ default: module.SourcePane })));
 
-export type DrawerName = 'source' | 'why' | 'sweep' | 'checks' | 'focus';
+export type DrawerName = 'source' | 'why' | 'sweep' | 'checks' | 'focus' | 'bindings';
 
 const tabs: readonly { name: DrawerName; label: string; keys: string; icon: ReactNode }[] = [
   { name: 'source', label: 'Source', keys: 'X', icon: <FileCode size={14} aria-hidden /> },
@@ -20,6 +21,7 @@ const tabs: readonly { name: DrawerName; label: string; keys: string; icon: Reac
   { name: 'sweep', label: 'Sweep', keys: 'S', icon: <MoveHorizontal size={14} aria-hidden /> },
   { name: 'checks', label: 'Checks', keys: 'C', icon: <CircleAlert size={14} aria-hidden /> },
   { name: 'focus', label: 'Focus', keys: 'F', icon: <ListOrdered size={14} aria-hidden /> },
+  { name: 'bindings', label: 'Bindings', keys: 'D', icon: <Workflow size={14} aria-hidden /> },
 ];
 
 export function Drawer({
@@ -80,6 +82,8 @@ export function Drawer({
             <WhyPane screen={screen} control={control} />
           ) : open === 'checks' ? (
             <ChecksPane screen={screen} />
+          ) : open === 'bindings' ? (
+            <BindingsPane control={control} name={effectiveNames(screen).get(control.id)!} />
           ) : open === 'focus' ? (
             <FocusPane screen={screen} />
           ) : (

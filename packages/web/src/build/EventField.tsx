@@ -153,7 +153,7 @@ function EventField({
           ]}
         />
       </div>
-      <div className="relative" data-completes>
+      <div className="relative" data-completes="event">
         <textarea
           {...completion.field}
           id={id}

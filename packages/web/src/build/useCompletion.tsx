@@ -2,21 +2,7 @@
 import { asText, type Control, type Readable, readableAt } from '@hovrin/core';
 import { type KeyboardEvent, useId, useRef, useState } from 'react';
 import { useEditorState } from '../editor/context.tsx';
-
-type Field = HTMLInputElement | HTMLTextAreaElement;
-
-/** The part of a text up to the cursor that is an expression; undefined: the cursor is in plain words. */
-function expressionBefore(text: string, cursor: number): string | undefined {
-  let open: number | undefined;
-  for (let index = 0; index < cursor; index++) {
-    const doubled = text[index] === text[index + 1];
-    if (text[index] === '{' && open === undefined) {
-      if (doubled) index++;
-      else open = index + 1;
-    } else if (text[index] === '}' && open !== undefined) open = undefined;
-  }
-  return open === undefined ? undefined : text.slice(open, cursor);
-}
+import { expressionBefore, type Field, insertText } from './insertText.ts';
 
 /** A value in a few words, with what it is. */
 export function valueWords(value: unknown): string {
@@ -53,14 +39,10 @@ export function useCompletion(control: Control, whole: boolean) {
   const taking = useRef(false);
   /** Writes into the field itself, at once: the cursor has to be right before the next key comes. */
   const take = (field: Field, { text }: Readable) => {
-    const cursor = field.selectionStart ?? 0;
-    field.setRangeText(text, cursor - (state?.replaces ?? 0), cursor, 'end');
-    // Into the brackets of a function, behind anything else.
-    const end = (field.selectionStart ?? 0) - (text.endsWith('()') ? 1 : 0);
-    field.setSelectionRange(end, end);
+    // The list has gone by when the field tells of its new text.
     setState(undefined);
     taking.current = true;
-    field.dispatchEvent(new Event('input', { bubbles: true }));
+    insertText(field, text, state?.replaces ?? 0);
     taking.current = false;
   };
   return {

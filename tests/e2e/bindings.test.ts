@@ -1,0 +1,52 @@
+/** What can be read at a control, written by a press where the cursor was; and the map of what feeds what. */
+import type { Page } from 'playwright-core';
+import { afterAll, beforeAll, expect, it } from 'vitest';
+import { axeFaults } from '../browser/axe.ts';
+import { fact, tree, Workbench } from './workbench.ts';
+
+let bench: Workbench;
+let page: Page;
+beforeAll(async () => {
+  ({ bench, page } = await Workbench.withDemo());
+  await page.getByRole('button', { name: 'Kitchen', exact: true }).first().click();
+  await tree(page, 'orderTable').click();
+  await page.keyboard.press('d');
+});
+afterAll(async () => {
+  expect(bench.problems).toEqual([]);
+  await bench.stop();
+});
+
+const readable = (name: string) =>
+  page.getByRole('list', { name: 'Can be read here' }).getByRole('button', { name, exact: true });
+
+it('what is pressed is written where the cursor was, in braces where there are none', async () => {
+  const text = page.getByLabel(/^(Bound )?Text$/).first();
+  await text.fill('Table ');
+  await page.getByRole('button', { name: 'Open order', exact: true }).click();
+  await readable('table 3').click();
+  await expect.poll(() => text.inputValue()).toBe('Table {order.table}');
+  await text.fill('{}');
+  await text.press('ArrowLeft');
+  await page.getByLabel('Find what can be read').fill('number');
+  await readable('number').click();
+  await expect.poll(() => text.inputValue()).toBe('{Format.number()}');
+  // The cursor is between the brackets.
+  await page.getByLabel('Find what can be read').fill('order.count');
+  await readable('count 4').click();
+  await expect.poll(() => text.inputValue()).toBe('{Format.number(order.count)}');
+  expect(await axeFaults(page)).toEqual([]);
+  await page.getByLabel('Find what can be read').fill('no such thing');
+  await page.getByText('Nothing here is called so.').waitFor();
+});
+
+it('the map shows what feeds a control and what it feeds, and leads there', async () => {
+  await tree(page, 'totalSum').click();
+  const feeds = page.getByRole('tabpanel', { name: 'bindings' });
+  await feeds.getByText('orderTotal', { exact: true }).waitFor();
+  await feeds.getByText('orders', { exact: true }).first().waitFor();
+  await feeds.getByRole('button', { name: 'Kitchen.serve' }).click();
+  await expect.poll(() => fact(page, 'Name').inputValue()).toBe('serve');
+  await feeds.getByText('What feeds serve, and what it feeds').waitFor();
+  await feeds.getByRole('button', { name: 'Kitchen.totalSum' }).waitFor();
+});
