@@ -5,6 +5,7 @@
 import { existsSync, readdirSync, statSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { makeFonts } from './fonts.mjs';
+import { pageKinds } from './page-kinds.mjs';
 
 const root = dirname(import.meta.dirname);
 
@@ -54,7 +55,7 @@ const parts = {
     make: makeFonts,
   },
   page: {
-    sources: ['packages/core/src', 'packages/page/src'],
+    sources: ['packages/core/src', 'packages/page/src', 'scripts/page-kinds.mjs'],
     made: 'packages/page/dist/page.js',
     make: () =>
       bundle({
@@ -64,6 +65,7 @@ const parts = {
         globalName: 'hovrinPage',
         minify: true,
         charset: 'utf8',
+        plugins: [pageKinds],
         banner: {
           js: '/* Runs this page: its state, bindings and events. What it runs is the plain data at the end of this file. */',
         },

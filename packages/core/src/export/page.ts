@@ -112,9 +112,11 @@ export function exportPage(project: Project, parts: PageParts): ExportedPage {
 ${start ? `${screenHtml(start, elements, '    ')}\n` : ''}${others.join('')}  </body>
 </html>
 `;
+  // Whoever puts the script into a page of their own must not find its end in somebody's text.
   const program = JSON.stringify(programOf(project), null, 1)
     .replaceAll('\u2028', '\\u2028')
-    .replaceAll('\u2029', '\\u2029');
+    .replaceAll('\u2029', '\\u2029')
+    .replaceAll('</', '<\\/');
   return {
     files: new Map([
       ['index.html', html],

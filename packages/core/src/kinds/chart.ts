@@ -1,5 +1,5 @@
 /** Numbers as a line or as bars. */
-import { scaleBand, scaleLinear } from 'd3-scale';
+import { nice, tickStep } from 'd3-array';
 import { area, line } from 'd3-shape';
 import { chartType, colourType, type Entry, entriesType, listType } from '../document/property-types.ts';
 import { colourCss, colourValue, theme } from '../document/theme.ts';
@@ -33,26 +33,22 @@ function draw(values: Values): Drawn {
   const type = values.text('type') || 'line';
   // Bars stand on nothing, so their scale begins there.
   const ends = type === 'bar' ? [0, ...numbers] : numbers;
-  const y = scaleLinear(
-    [Math.min(...ends, Infinity), Math.max(...ends, -Infinity)].map((end) =>
-      Number.isFinite(end) ? end : 0,
-    ),
-    [100, 0],
-  );
-  if (type !== 'sparkline') y.nice(4);
-  const [least, greatest] = y.domain() as [number, number];
-  const format = y.tickFormat(4);
-  const x = scaleLinear([0, Math.max(1, numbers.length - 1)], [0, 100]);
+  const within = ends.length > 0 ? ([Math.min(...ends), Math.max(...ends)] as const) : ([0, 0] as const);
+  const [least, greatest] = type === 'sparkline' || within[0] === within[1] ? within : nice(...within, 4);
+  const y = (value: number) => (least === greatest ? 50 : 100 - ((value - least) / (greatest - least)) * 100);
+  const x = (index: number) => (index / Math.max(1, numbers.length - 1)) * 100;
   const place = (_: number, index: number) => x(index);
   let shapes: Shape[] = [];
   if (type === 'bar') {
-    const band = scaleBand(numbers.keys(), [0, 100]).padding(0.25);
+    // A quarter of a bar's share is free between two of them, and as much at both ends.
+    const share = 100 / (numbers.length + barGap);
+    const width = share * (1 - barGap);
     shapes = numbers.map((value, index) => [
       'rect',
       {
-        x: round(band(index)!),
+        x: round(share * (index + barGap)),
         y: round(Math.min(y(value), y(0))),
-        width: round(band.bandwidth()),
+        width: round(width),
         height: round(Math.abs(y(value) - y(0))),
         fill: 'currentColor',
       },
@@ -67,11 +63,22 @@ function draw(values: Values): Drawn {
   }
   return {
     shapes,
-    greatest: format(greatest),
-    least: format(least),
+    greatest: axisText(greatest, least, greatest),
+    least: axisText(least, least, greatest),
     first: labels[0]?.label ?? '',
     last: labels.length > 1 ? labels.at(-1)!.label : '',
   };
+}
+
+/** The part of a bar's share that is free. */
+const barGap = 0.25;
+
+/** A number at the end of an axis, as fine as the steps between its ends. */
+function axisText(value: number, least: number, greatest: number): string {
+  const step = least === greatest ? Math.abs(value) || 1 : tickStep(least, greatest, 4);
+  const places = Math.min(20, Math.max(0, -Math.floor(Math.log10(step) + 1e-9)));
+  const options = { minimumFractionDigits: places, maximumFractionDigits: places };
+  return new Intl.NumberFormat('en-US', options).format(value).replace('-', '−');
 }
 
 const round = (value: number): number => Number(value.toFixed(2));
