@@ -22,7 +22,7 @@ const checkIn = `<screen name="CheckIn" padding="16" gap="12" when="{guests.leng
 const sure = `<screen name="Sure" title="Sure?" dialog="true" align="center" justify="center" background="#1f2a2499">
   <column name="panel" padding="16" gap="12" background="sheet">
     <text name="question" text="Send {picked} home?" />
-    <textField name="why" label="Why" />
+    <textField name="why" label="Why" value.bind="reason" />
     <row gap="8">
       <button name="no" text="No" on.press="close()" />
       <button name="yes" text="Yes" on.press="remove(guests, guests.find(row => row.who == picked)); message('Gone.'); close()" />
@@ -43,6 +43,7 @@ beforeAll(async () => {
       { name: 'changed', type: 'boolean', initial: false },
       { name: 'note', type: 'text', initial: '' },
       { name: 'picked', type: 'text', initial: '' },
+      { name: 'reason', type: 'text', initial: '', screen: 'Sure' },
     ],
   );
   page = opened.page;
@@ -80,10 +81,13 @@ it('a dialog opens over the screen with the focus inside, and gives it back', as
   const dialog = page.getByRole('dialog', { name: 'Sure?' });
   expect(await dialog.getByText('Send Runa home?').isVisible()).toBe(true);
   expect(await dialog.evaluate((element) => element.contains(document.activeElement))).toBe(true);
+  await dialog.getByLabel('Why').fill('It snows');
   await page.keyboard.press('Escape');
   await expect.poll(() => dialog.count()).toBe(0);
   expect(await named('line[1]').evaluate((line) => line === document.activeElement)).toBe(true);
   await named('line[1]').click();
+  // What only the dialog knows begins anew.
+  expect(await dialog.getByLabel('Why').inputValue()).toBe('');
   await dialog.getByRole('button', { name: 'Yes' }).click();
   await expect.poll(lines).toEqual(['Ilka 2']);
   expect(await page.getByRole('status').innerText()).toBe('Gone.');

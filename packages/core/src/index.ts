@@ -12,6 +12,7 @@ export { whereWords } from './checks/sentences.ts';
 export * from './document/attributes.ts';
 export * from './document/dependencies.ts';
 export * from './document/feed.ts';
+export * from './document/handlers.ts';
 export * from './document/keep.ts';
 export * from './document/long-text.ts';
 export * from './document/names.ts';

@@ -1,5 +1,13 @@
 import { expect, it } from 'vitest';
-import { type Project, readableAt, sampleOf } from '../src/index.ts';
+import {
+  applySteps,
+  type Control,
+  contextOf,
+  type Project,
+  readableAt,
+  renameScreen,
+  sampleOf,
+} from '../src/index.ts';
 import { named, projectOf } from './documents.ts';
 
 const project: Project = {
@@ -49,4 +57,23 @@ it('a value with expressions is worked out as everything begins', () => {
   expect(sampleOf(project, out, '{free}')).toEqual({ value: 45 });
   expect(sampleOf(project, out, '{gone}')).toEqual({ problem: 'There is no state variable `gone`.' });
   expect(sampleOf(project, out, '{1 +')).toHaveProperty('problem');
+});
+
+it('what only one screen knows is there for its own controls, follows its name, and is no name elsewhere', () => {
+  const base = projectOf(
+    '<screen name="Here"><text name="t" /></screen>',
+    '<screen name="There"><text name="u" /></screen>',
+  );
+  const project: Project = {
+    ...base,
+    state: [...base.state, { name: 'draft', type: 'text', initial: '', screen: 'Here' }],
+  };
+  const [here, there] = project.screens.map(({ children }) => children[0]!);
+  const names = (control: Control) => [...contextOf(project, control).names.keys()];
+  expect(names(here!)).toContain('draft');
+  expect(names(there!)).not.toContain('draft');
+  expect(readableAt(project, here!, 'dra').found.map(({ text }) => text)).toEqual(['draft']);
+  expect(readableAt(project, there!, 'dra').found).toEqual([]);
+  const renamed = applySteps(project, renameScreen(project, project.screens[0]!.id, 'Draft'));
+  expect(renamed.ok && renamed.project.state.at(-1)).toMatchObject({ screen: 'Draft' });
 });

@@ -136,6 +136,7 @@ class Page {
     }
     const element = this.fromTemplate(name);
     if (!element) return;
+    this.beginAnew(name);
     this.opened.push(name);
     this.dialogs.show(
       element,
@@ -224,6 +225,7 @@ class Page {
     for (const dispose of this.bindings) dispose();
     if (this.way.at(-1) !== screen.name) this.way.push(screen.name);
     this.shown.set(screen.name, element);
+    this.beginAnew(screen.name);
     const moved = this.current !== element;
     if (moved) this.current?.replaceWith(element);
     this.current = element;
@@ -239,6 +241,13 @@ class Page {
     if (moved) window.scrollTo(0, 0);
     tell({ type: 'hovrin-screen', text: screen.name });
     element.dispatchEvent(new Event('hovrin-enter'));
+  }
+
+  /** What only a screen knows holds at first what it held at the beginning. */
+  private beginAnew(screen: string): void {
+    for (const variable of this.program.state)
+      if (variable.screen === screen && !variable.computed && !variable.kept)
+        this.runtime.assign(variable.name, variable.initial);
   }
 
   private bindScreen(screen: ScreenProgram, element: HTMLElement): Dispose[] {

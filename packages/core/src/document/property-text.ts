@@ -14,7 +14,7 @@ import { readAttribute } from './attributes.ts';
 import { nameProblem } from './names.ts';
 import { destinationType, type Entry, iconType, placesType } from './property-types.ts';
 import { pathTo } from './tree.ts';
-import { type Band, type Control, inForce, isDialog, type Project } from './types.ts';
+import { type Band, type Control, inForce, isDialog, type Project, type StateVariable } from './types.ts';
 
 /** What is around an attribute: bands and the names that expressions may use. */
 export interface AttributeContext extends Surroundings {
@@ -34,16 +34,22 @@ export type AttributeReading =
  * @param control the control whose attributes they are; inside repeats it may name their items.
  */
 export function contextOf(project: Project, control?: Control): AttributeContext {
+  const path = control ? pathTo(project, control.id) : [];
+  const known = control ? knownOn(project, path[0]?.name) : project.state;
   const context = {
     bands: project.bands,
-    names: new Map<string, string>(project.state.map((variable) => [variable.name, variable.type])),
+    names: new Map<string, string>(known.map((variable) => [variable.name, variable.type])),
     computed: new Set(project.state.flatMap(({ name, computed }) => (computed === undefined ? [] : name))),
     screens: new Set(project.screens.flatMap((screen) => screen.name ?? [])),
     dialogs: new Set(project.screens.filter(isDialog).flatMap((screen) => screen.name ?? [])),
     namesKnown: true,
   };
-  return control ? withItems(context, itemNames(pathTo(project, control.id).slice(0, -1))) : context;
+  return control ? withItems(context, itemNames(path.slice(0, -1))) : context;
 }
+
+/** The state variables that a screen knows: the project's, and its own. */
+export const knownOn = (project: Project, screen: string | undefined): readonly StateVariable[] =>
+  project.state.filter((variable) => variable.screen === undefined || variable.screen === screen);
 
 /** The names of the items of the repeats among some controls. */
 export function itemNames(controls: readonly Pick<Control, 'kind' | 'props'>[]): string[] {

@@ -3,6 +3,7 @@ import { EvaluationError, evaluateTemplate, type Scope } from '../expression/eva
 import { constants, functions, methods } from '../expression/functions.ts';
 import { parseTemplate } from '../expression/template.ts';
 import { initialScope } from '../layout/view-boxes.ts';
+import { knownOn } from './property-text.ts';
 import { pathTo } from './tree.ts';
 import { type Control, inForce, type Project } from './types.ts';
 import { textInForce } from './values.ts';
@@ -32,6 +33,9 @@ function surroundings(project: Project, control: Control): { scope: Scope; items
   }
   return { scope, items };
 }
+
+/** What names mean to a control's expressions as everything begins; inside repeats those of the first item. */
+export const scopeAt = (project: Project, control: Control): Scope => surroundings(project, control).scope;
 
 function attempt<T>(work: () => T): T | undefined {
   try {
@@ -100,7 +104,7 @@ export function readableAt(
   const names = path.split('.');
   const begun = names.pop() ?? '';
   const { scope, items } = surroundings(project, control);
-  const all = names.length > 0 ? membersOf(scope, names) : namesIn(project, scope, items);
+  const all = names.length > 0 ? membersOf(scope, names) : namesIn(knownTo(project, control), scope, items);
   const wanted = begun.toLowerCase();
   const rank = ({ text }: Readable) => (text.toLowerCase().startsWith(wanted) ? 0 : 1);
   const found = all
@@ -166,21 +170,25 @@ export function readableTree(project: Project, control: Control): readonly Reada
   }
   return [
     ...items.map((name) => named(name, 'item')),
-    ...project.state.map(({ name }) => named(name, 'variable')),
+    ...knownTo(project, control).map(({ name }) => named(name, 'variable')),
     ...[...calls].map(
       ([label, children]): ReadableBranch => ({ label, text: '', what: 'function', children }),
     ),
   ];
 }
 
-function namesIn(project: Project, scope: Scope, items: readonly string[]): Readable[] {
+/** The variables that a control's expressions know. */
+const knownTo = (project: Project, control: Control) =>
+  knownOn(project, pathTo(project, control.id)[0]?.name);
+
+function namesIn(state: Project['state'], scope: Scope, items: readonly string[]): Readable[] {
   const holding = (name: string) => {
     const value = attempt(() => scope(name));
     return value === undefined ? {} : { value };
   };
   return [
     ...items.map((text): Readable => ({ text, what: 'item', ...holding(text) })),
-    ...project.state.map(({ name }): Readable => ({ text: name, what: 'variable', ...holding(name) })),
+    ...state.map(({ name }): Readable => ({ text: name, what: 'variable', ...holding(name) })),
     ...Object.keys(functions).map((name): Readable => ({ text: `${name}()`, what: 'function' })),
     ...Object.keys(constants).map((text): Readable => ({ text, what: 'function' })),
   ];

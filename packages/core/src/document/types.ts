@@ -91,6 +91,8 @@ export interface StateVariable {
   readonly computed?: string;
   /** What it holds is there again when the application is opened the next time. */
   readonly kept?: boolean;
+  /** Name of the only screen that knows it: it begins anew each time that the screen is entered. */
+  readonly screen?: string;
   /** What gives it its values; what it holds at the start is there until the first one comes. */
   readonly feed?: Feed;
 }

@@ -51,6 +51,8 @@ export function stateProblem(value: unknown): string | undefined {
       return `What \`${entry.name}\` is worked out from is no text.`;
     if (entry.kept !== undefined && typeof entry.kept !== 'boolean')
       return `Whether \`${entry.name}\` is kept is neither yes nor no.`;
+    if (entry.screen !== undefined && !isText(entry.screen))
+      return `The screen of \`${entry.name}\` is no name.`;
     const feed = feedProblem(entry.feed);
     if (feed) return `\`${entry.name}\`: ${feed}`;
   }

@@ -193,6 +193,14 @@ export function renameScreen(project: Project, id: string, to: string): Step[] {
         if (changed !== undefined && changed !== text)
           steps.push({ type: 'set', control: control.id, property, value: changed });
       }
+  if (project.state.some((variable) => variable.screen === from))
+    steps.push({
+      type: 'project',
+      key: 'state',
+      value: project.state.map((variable) =>
+        variable.screen === from ? { ...variable, screen: to } : variable,
+      ),
+    });
   if (project.start === from) steps.push({ type: 'project', key: 'start', value: to });
   return steps;
 }

@@ -8,9 +8,11 @@ import {
   freeName,
   inForce,
   kindOf,
+  knownOn,
   locate,
   type Property,
   type PropertyGroup,
+  referenceText,
   renameScreen,
   screenNameProblem,
   stateNameProblem,
@@ -72,6 +74,7 @@ function ControlFacts({ control }: { control: Control }) {
         )}
       </div>
       <NameField key={control.id} control={control} name={name} />
+      <Reference text={referenceText(control, name)} />
       {found.parent && <ArrangeStrip />}
       {groupWords.map(([group, words]) => {
         const properties = kind.properties.filter(
@@ -233,6 +236,27 @@ function NameField({ control, name }: { control: Control; name: string }) {
   );
 }
 
+/** What the control is to code that is written against it. */
+function Reference({ text }: { text: string }) {
+  const { editor } = useWorkplace();
+  return (
+    <button
+      type="button"
+      className="btn-bare -mt-1.5 mb-1.5 ml-[104px] !h-5 !justify-start self-start truncate !px-1 font-mono text-[11px] text-quiet"
+      aria-label="Copy the reference"
+      title={`${text}: copy it for code`}
+      onClick={() =>
+        void navigator.clipboard.writeText(text).then(
+          () => editor.tell('Copied.'),
+          () => editor.tell('The browser does not let this page copy anything.'),
+        )
+      }
+    >
+      {text}
+    </button>
+  );
+}
+
 function PropertyRow({ control, property, name }: { control: Control; property: Property; name: string }) {
   return (
     <>
@@ -261,7 +285,7 @@ function TwoWayField({ control, property, name }: { control: Control; property: 
   const id = useId();
   const attribute = `${property.name}.bind`;
   const target = asTyped(control.props[attribute]) ?? '';
-  const fitting = project.state.filter(
+  const fitting = knownOn(project, locate(project, control.id)?.screen.name).filter(
     (variable) => variable.computed === undefined && property.twoWay!.includes(variable.type),
   );
   /** A variable made for this control, called as it is called. */

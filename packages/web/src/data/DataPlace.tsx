@@ -30,6 +30,7 @@ import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { useCommandKeys } from '../editor/keys.ts';
 import { PlaceHeader } from '../PlaceHeader.tsx';
 import { Menu } from '../parts/Menu.tsx';
+import { Handlers } from './Handlers.tsx';
 import { SchemaDialog } from './SchemaDialog.tsx';
 import { StartField } from './StartField.tsx';
 import { TableDialog } from './TableDialog.tsx';
@@ -150,6 +151,7 @@ export function DataPlace() {
               </table>
             </div>
           )}
+          <Handlers />
         </div>
       </main>
     </>
@@ -195,6 +197,30 @@ function VariableRow({ variable, onChange, onRemove, onMade }: VariableRowProps)
             </option>
           ))}
         </select>
+        {project.screens.length > 0 && (
+          <select
+            className="field mt-1 !h-6 text-[12px] text-quiet"
+            aria-label={`Who knows ${variable.name}`}
+            title="Of one screen: only it knows the variable, which begins anew each time that it is entered"
+            value={variable.screen ?? ''}
+            onChange={(event) => {
+              const { screen: _, ...rest } = variable;
+              const screen = event.target.value;
+              onChange(screen === '' ? rest : { ...rest, screen }, `Screen of ${variable.name}`);
+            }}
+          >
+            <option value="">all screens</option>
+            {variable.screen !== undefined &&
+              !project.screens.some(({ name }) => name === variable.screen) && (
+                <option value={variable.screen}>{variable.screen} (not there)</option>
+              )}
+            {project.screens.map(({ id, name }) => (
+              <option key={id} value={name}>
+                {name} only
+              </option>
+            ))}
+          </select>
+        )}
       </td>
       <td className="px-2 py-1.5">
         <StartField project={project} variable={variable} onChange={onChange} />
