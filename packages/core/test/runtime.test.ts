@@ -76,6 +76,20 @@ describe('events', () => {
     expect(problems).toHaveLength(2);
   });
 
+  it('put rows at a place, and those that are there already into another order', () => {
+    const { run, runtime } = start();
+    const order = (text: string) => {
+      run(`items = [1, 2, 3, 4]; ${text}`);
+      return (runtime.read('items') as number[]).join('');
+    };
+    expect(order('place(items, 9, 1)')).toBe('19234');
+    expect(order('place(items, 1, 3)')).toBe('2314');
+    expect(order('place(items, 4, 0)')).toBe('4123');
+    expect(order('place(items, 2, 2)')).toBe('1234');
+    expect(order('place(items, 2, 99)')).toBe('1342');
+    expect(order('place(items, 3, -5)')).toBe('3124');
+  });
+
   it('stop where they say so, out of loops too', () => {
     const { run, runtime } = start();
     run('for (const n of [1, 2, 3, 4]) { if (n == 3) return; guests += n } guests = 0');

@@ -64,7 +64,9 @@ export function startBehaviours(page: Document): void {
   });
   page.addEventListener('keydown', (event) => {
     const pressed = event.target as HTMLElement;
-    if (pressed.dataset?.press !== undefined && (event.key === 'Enter' || event.key === ' ')) {
+    // Space takes up what can be dragged.
+    const presses = event.key === 'Enter' || (event.key === ' ' && pressed.dataset?.carries === undefined);
+    if (pressed.dataset?.press !== undefined && presses) {
       event.preventDefault();
       pressed.click();
       return;

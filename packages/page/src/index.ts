@@ -33,6 +33,7 @@ import {
 } from '@hovrin/core/runtime';
 import { markPlace, startBehaviours } from './behaviours.ts';
 import { Dialogs } from './dialogs.ts';
+import { type CarryingElement, startDragging } from './dragging.ts';
 import { replaceInside } from './elements.ts';
 import { startFeed } from './feeds.ts';
 import { giveFile } from './files.ts';
@@ -92,6 +93,7 @@ class Page {
     startBehaviours(document);
     startForms(document);
     startTables(document);
+    startDragging(document);
     window.addEventListener('hashchange', () => this.showAddressed());
     this.showAddressed();
     for (const { name, feed } of this.program.state) if (feed) this.feed(name, feed);
@@ -411,6 +413,10 @@ class Page {
   private apply(element: HTMLElement | null, target: PageTarget, value: unknown): void {
     const part = partOf(element, target);
     if (!part) return;
+    if (target.as === 'carries') {
+      (part as CarryingElement).carried = value;
+      return;
+    }
     if (target.as !== 'text' && target.as !== 'attribute' && target.as !== 'property') {
       writeInput(part, target, value as StateValue);
       return;

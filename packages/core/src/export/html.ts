@@ -6,6 +6,7 @@ import { type Asset, type Control, inForce } from '../document/types.ts';
 import type { Circumstances } from '../document/values.ts';
 import { type Values, valuesOf } from '../document/values.ts';
 import type { Scope } from '../expression/evaluate.ts';
+import { unescapeBraces } from '../expression/template.ts';
 import { iconShapes } from '../icons/icon-set.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import type { Kind, PageElement, Shape } from '../kinds/kind.ts';
@@ -14,7 +15,15 @@ import { withTurn } from '../kinds/tabindex.ts';
 import { itemName } from '../layout/screen-layout.ts';
 
 /** Attributes that say something even when they are empty. */
-const mayBeEmpty = new Set(['alt', 'value', 'data-press', 'data-sort']);
+const mayBeEmpty = new Set([
+  'alt',
+  'value',
+  'data-press',
+  'data-sort',
+  'data-cargo',
+  'data-carries',
+  'data-takes',
+]);
 const voidTags = new Set(['img', 'input', 'hr']);
 
 export const escapeText = (text: string): string =>
@@ -59,6 +68,18 @@ function pressing(control: Control, kind: Kind): Record<string, string> {
   return { tabindex: '0', 'data-press': '', ...(holdsFocus(control) ? {} : { role: 'button' }) };
 }
 
+/** What marks something that can be dragged, and what takes what is dragged. */
+function carrying({ props }: Control): Record<string, string> {
+  const isCarried = inForce(props.carries) !== undefined;
+  const takes = inForce(props['on.drop']) !== undefined;
+  if (!isCarried && !takes) return {};
+  return {
+    'data-cargo': unescapeBraces(inForce(props.cargo) ?? ''),
+    ...(isCarried ? { 'data-carries': '', tabindex: '0' } : {}),
+    ...(takes ? { 'data-takes': '' } : {}),
+  };
+}
+
 /** A screen as HTML, indented. */
 export function screenHtml(screen: Control, elements: Elements, indent: string): string {
   const names = effectiveNames(screen);
@@ -74,6 +95,7 @@ export function screenHtml(screen: Control, elements: Elements, indent: string):
       'data-name': fullName,
       ...element.attributes,
       ...pressing(at, kind),
+      ...carrying(at),
       ...(style ? { style } : {}),
     };
     if (kind.name === 'image') attributes.src = pictureAddress(values.text('src'), elements.assets);

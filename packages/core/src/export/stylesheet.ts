@@ -91,7 +91,7 @@ ${colours.join('')}  /* What notches and rounded corners cover is kept free. */
 :root[data-contrast="more"] {
   ${contrast.join('\n  ')}
 }
-${hinged ? hingeRules : ''}${showsMessages(project) ? messageRules : ''}${project.screens.some(isDialog) ? dialogRules : ''}
+${hinged ? hingeRules : ''}${showsMessages(project) || hasCarried(project) ? messageRules : ''}${project.screens.some(isDialog) ? dialogRules : ''}${hasCarried(project) ? carryRules : ''}
 /* Rules of the kinds; those of single controls come after this layer and win over it. */
 @layer kinds {
   *,
@@ -144,6 +144,37 @@ const showsMessages = (project: Project): boolean =>
       ),
     ),
   );
+
+const hasCarried = (project: Project): boolean =>
+  project.screens.some((screen) =>
+    [...walk(screen)].some(({ props }) => inForce(props.carries) !== undefined),
+  );
+
+const carryRules = `
+/* What can be dragged, what would take it, and where it would fall. */
+[data-carries] {
+  cursor: grab;
+}
+.is-carried {
+  opacity: 0.5;
+}
+.takes-it {
+  outline: 2px dashed var(--accent);
+  outline-offset: 2px;
+}
+.page-carried {
+  position: fixed;
+  z-index: 2;
+  opacity: 0.85;
+  pointer-events: none;
+}
+.page-fall {
+  position: fixed;
+  z-index: 2;
+  background: var(--accent);
+  pointer-events: none;
+}
+`;
 
 const dialogRules = `
 /* Screens that are shown over others. */

@@ -35,6 +35,12 @@ export const alterings: Readonly<Record<AlteringName, AlteringEntry>> = {
   /** Some fields of a row get other values; of several alike, all do. */
   change: { takes: 'the name of a list, the row, and a record of what changes', count: 3, on: ['list'] },
   remove: { takes: 'the name of a list and the row to remove', count: 2, on: ['list'] },
+  /** A row stands before the one at a place, counted from 0; it leaves the place that it had in the list. */
+  place: {
+    takes: 'the name of a list, the row, and the place before which it stands',
+    count: 3,
+    on: ['list'],
+  },
   toggle: { takes: 'the name of a yes or no', count: 1, on: ['boolean'] },
   /** What it began with. */
   reset: { takes: 'the name of a state variable', count: 1 },

@@ -77,7 +77,7 @@ export interface RecordEntry {
 export type AssignmentOperator = '=' | '+=' | '-=' | '*=' | '/=' | '%=' | '??=' | '||=' | '&&=';
 
 /** Actions on a state variable, which they take by its name. */
-export type AlteringName = 'add' | 'change' | 'remove' | 'toggle' | 'reset';
+export type AlteringName = 'add' | 'change' | 'remove' | 'place' | 'toggle' | 'reset';
 
 /** What an event does, step by step. */
 export type Statement =

@@ -68,6 +68,7 @@ const alteringWords: Readonly<Record<keyof typeof alterings, readonly [words: st
     add: ['Add to', 'row'],
     change: ['Change in', 'row', 'to'],
     remove: ['Remove from', 'row'],
+    place: ['Put into', 'row', 'before'],
     toggle: ['Turn over'],
     reset: ['Put back'],
   };

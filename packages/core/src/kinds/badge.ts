@@ -1,5 +1,6 @@
 /** A short word about something: a state, a count. */
 import { theme } from '../document/theme.ts';
+import { carried } from './carrying.ts';
 import { shownEvents } from './events.ts';
 import type { Kind } from './kind.ts';
 import { boxLook, padding, placing, sizing, textAlign, textLook, words } from './properties.ts';
@@ -20,6 +21,7 @@ export const badge: Kind = {
     ...boxLook({ background: 'tint', corner: '999' }),
     ...textLook({ weight: String(theme.labelWeight), size: String(theme.hintSize), colour: 'accent' }),
     textAlign('center'),
+    ...carried,
   ],
   events: shownEvents,
   starter: { text: 'New' },

@@ -1,5 +1,6 @@
 /** Children one below the other. */
 import { arrangedContent, likeProperty } from './arrangement.ts';
+import { carried, takingEvents } from './carrying.ts';
 import { shownEvents } from './events.ts';
 import type { Kind } from './kind.ts';
 import { arranging, boxLook, gridTracks, padding, placing, sizing, wrapping } from './properties.ts';
@@ -20,8 +21,9 @@ export const column: Kind = {
     wrapping,
     ...gridTracks,
     ...boxLook(),
+    ...carried,
   ],
-  events: shownEvents,
+  events: [...shownEvents, ...takingEvents],
   starter: { gap: '12' },
   inside: (values) => ({ content: arrangedContent(values) }),
   element: () => ({ tag: 'div' }),

@@ -1,5 +1,6 @@
 /** Children in rows and columns at once. */
 import { arrangedContent, likeProperty } from './arrangement.ts';
+import { carried, takingEvents } from './carrying.ts';
 import { shownEvents } from './events.ts';
 import type { Kind } from './kind.ts';
 import { boxLook, cellArranging, gridArranging, padding, placing, sizing, wrapping } from './properties.ts';
@@ -25,8 +26,9 @@ export const grid: Kind = {
     ...cellArranging,
     wrapping,
     ...boxLook(),
+    ...carried,
   ],
-  events: shownEvents,
+  events: [...shownEvents, ...takingEvents],
   starter: { columns: '1fr 1fr', gap: '12' },
   inside: (values) => ({ content: arrangedContent(values) }),
   element: () => ({ tag: 'div' }),

@@ -1,5 +1,6 @@
 /** A picture of the project. */
 import { fitType, pictureType, pointType, textType } from '../document/property-types.ts';
+import { carried } from './carrying.ts';
 import { shownEvents } from './events.ts';
 import type { Kind } from './kind.ts';
 import { boxLook, padding, placing, sizing } from './properties.ts';
@@ -51,6 +52,7 @@ export const image: Kind = {
     ...placing(),
     padding(),
     ...boxLook(),
+    ...carried,
   ],
   events: shownEvents,
   starter: {},

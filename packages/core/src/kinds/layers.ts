@@ -1,5 +1,6 @@
 /** Children over each other. */
 import type { Align } from '../layout/box.ts';
+import { carried, takingEvents } from './carrying.ts';
 import { shownEvents } from './events.ts';
 import type { Kind } from './kind.ts';
 import { boxLook, cellArranging, padding, placing, sizing } from './properties.ts';
@@ -11,8 +12,8 @@ export const layers: Kind = {
   purpose: 'Puts controls over each other; later ones lie on top.',
   findBy: ['over', 'overlay', 'on top', 'behind', 'badge'],
   container: true,
-  properties: [...sizing, ...placing(), padding(), ...cellArranging, ...boxLook()],
-  events: shownEvents,
+  properties: [...sizing, ...placing(), padding(), ...cellArranging, ...boxLook(), ...carried],
+  events: [...shownEvents, ...takingEvents],
   starter: {},
   inside: (values) => ({
     content: {

@@ -3,6 +3,7 @@ import { identifierType, listType, textType } from '../document/property-types.t
 import { colourValue } from '../document/theme.ts';
 import type { Values } from '../document/values.ts';
 import { arrangedContent, likeProperty } from './arrangement.ts';
+import { taking, takingEvents } from './carrying.ts';
 import { shownEvents } from './events.ts';
 import { fieldContent } from './field.ts';
 import type { Kind, Property } from './kind.ts';
@@ -66,8 +67,9 @@ export const repeat: Kind = {
     wrapping,
     ...gridTracks,
     ...boxLook(),
+    ...taking,
   ],
-  events: shownEvents,
+  events: [...shownEvents, ...takingEvents],
   starter: { each: '{[1, 2, 3]}', gap: '12' },
   inside(values, make) {
     const said = saidBy(values);

@@ -1,4 +1,5 @@
 /** Words to read. */
+import { carried } from './carrying.ts';
 import { shownEvents } from './events.ts';
 import type { Kind } from './kind.ts';
 import {
@@ -31,6 +32,7 @@ export const text: Kind = {
     textAlign('start'),
     mostLines,
     noWrap,
+    ...carried,
   ],
   events: shownEvents,
   starter: { text: 'Text' },

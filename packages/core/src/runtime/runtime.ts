@@ -335,6 +335,7 @@ export class Runtime {
       if (action === 'reset') return this.state.get(name)!.variable.initial;
       if (!Array.isArray(before)) throw new EvaluationError(`\`${action}\` takes a list; this is none.`);
       if (action === 'add') return [...before, first];
+      if (action === 'place') return placed(before, first, Number(second) || 0);
       if (action === 'remove') return before.filter((row) => !same(row, first));
       return before.map((row) => (same(row, first) ? { ...row, ...(second as object) } : row));
     };
@@ -382,6 +383,14 @@ function inside(whole: unknown, keys: readonly string[], value: unknown): unknow
   if (!Number.isInteger(index) || index < 0 || index > whole.length)
     throw new EvaluationError(`There is no \`${key}\` in this list.`);
   return index === whole.length ? [...whole, inner] : whole.with(index, inner);
+}
+
+/** A list with a row before the one at a place; where it stood before it does not stand any more. */
+function placed(list: readonly unknown[], row: unknown, before: number): unknown[] {
+  const was = list.findIndex((each) => same(each, row));
+  const others = was < 0 ? list : list.toSpliced(was, 1);
+  const at = Math.max(0, Math.min(list.length, before)) - (was >= 0 && was < before ? 1 : 0);
+  return others.toSpliced(at, 0, row);
 }
 
 /** Whether two values say the same: rows are looked for by what they hold. */

@@ -82,7 +82,14 @@ const written: Readonly<Record<keyof typeof actions, string>> = {
 function writtenFor({ name, type }: StateVariable): readonly string[] {
   const set = type === 'boolean' ? `toggle(${name})` : `${name} = ${name}`;
   if (type !== 'list') return [set, `reset(${name})`];
-  return [`add(${name}, {})`, `change(${name}, item, {})`, `remove(${name}, item)`, set, `reset(${name})`];
+  return [
+    `add(${name}, {})`,
+    `change(${name}, item, {})`,
+    `remove(${name}, item)`,
+    `place(${name}, item, 0)`,
+    set,
+    `reset(${name})`,
+  ];
 }
 
 function EventField({
