@@ -10,6 +10,7 @@ import {
   historyAfter,
   type LogEntry,
   mergeAll,
+  nameControl,
   type Project,
   projectProblem,
   renameScreen,
@@ -213,4 +214,13 @@ describe('history', () => {
     expect(historyAfter(undone, entry('redo', 'b2')).undo).toHaveLength(2);
     expect(historyAfter(undone, entry('change', 'c')).redo).toEqual([]);
   });
+});
+
+it('a name that is given first says what people read, where nobody has said it yet', () => {
+  const project = projectOf(
+    '<screen name="s"><textField name="a" label="Label" /><button name="b" text="Book" /><text name="c" text="Text" /></screen>',
+  );
+  const steps = [...walk(project.screens[0]!)].slice(1).map((control) => nameControl(control, 'guestName'));
+  expect(steps.map((each) => each.length)).toEqual([2, 1, 1]);
+  expect(steps[0]![1]).toMatchObject({ property: 'label', value: 'Guest name' });
 });

@@ -15,8 +15,9 @@ import {
 } from '../document/types.ts';
 import { type NameUse, namesOf, namesOfStatements, namesOfTemplate, renameIn } from '../expression/names.ts';
 import { parseExpression, parseStatements } from '../expression/parse.ts';
-import { hasExpression, parseTemplate } from '../expression/template.ts';
+import { escapeBraces, hasExpression, parseTemplate } from '../expression/template.ts';
 import { kindNamed, kindOf } from '../kinds/catalogue.ts';
+import { spoken } from '../making/questions.ts';
 import type { Step } from './step.ts';
 
 /** A new control of a kind as it is placed, with a name from its kind. */
@@ -53,6 +54,21 @@ export function newScreen(project: Project, newId: () => string): Control {
     props: { ...kindNamed('screen')!.starter },
     children: [],
   };
+}
+
+/**
+ * Names a control. What people read on it, as far as that is still what a new one begins with, is said after the name.
+ *
+ * @param name a valid name that is free.
+ */
+export function nameControl(control: Control, name: string): Step[] {
+  const kind = kindOf(control);
+  const word = kind.group === 'ask' ? 'label' : kind.group === 'act' ? 'text' : undefined;
+  const starter = word === undefined ? undefined : kind.starter[word];
+  const steps: Step[] = [{ type: 'rename', control: control.id, name }];
+  if (word !== undefined && starter !== undefined && control.props[word] === starter)
+    steps.push({ type: 'set', control: control.id, property: word, value: escapeBraces(spoken(name)) });
+  return steps;
 }
 
 /** A control with all below it as new ones: new ids, and names that are free on a screen. */

@@ -10,6 +10,7 @@ import {
   kindOf,
   knownOn,
   locate,
+  nameControl,
   type Property,
   type PropertyGroup,
   referenceText,
@@ -192,9 +193,7 @@ function NameField({ control, name }: { control: Control; name: string }) {
     if (typed !== undefined && typed !== control.name && !problem)
       editor.dispatch({
         label: `Rename ${name} to ${typed}`,
-        steps: isScreen
-          ? renameScreen(project, control.id, typed)
-          : [{ type: 'rename', control: control.id, name: typed }],
+        steps: isScreen ? renameScreen(project, control.id, typed) : nameControl(control, typed),
       });
     if (!problem) setTyped(undefined);
   };

@@ -173,6 +173,8 @@ export function Tree({ screen }: { screen: Control }) {
   );
   const rows = useMemo(() => rowsOf(screen, closed, found?.shown), [screen, closed, found]);
   const list = useRef<HTMLDivElement>(null);
+  // The same function as long as the rows are: another one makes the virtualizer measure all of them anew.
+  const keyOf = useCallback((index: number) => rows[index]!.control.id, [rows]);
   const virtual = useVirtualizer({
     count: rows.length,
     getScrollElement: () => list.current,
@@ -180,7 +182,7 @@ export function Tree({ screen }: { screen: Control }) {
     overscan: 40,
     // Scrolling follows a selection, which must not wait for it.
     useFlushSync: false,
-    getItemKey: (index) => rows[index]!.control.id,
+    getItemKey: keyOf,
   });
   const at = rows.findIndex(({ control }) => control.id === selected);
   useEffect(() => {

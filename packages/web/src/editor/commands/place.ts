@@ -10,8 +10,10 @@ import {
   newScreen,
   type Placed,
   type Project,
+  pathTo,
   type Step,
   shiftPins,
+  walk,
 } from '@hovrin/core';
 import { copied, keepCopied } from '../clipboard.ts';
 import type { Change, Editor, InsertPlace } from '../editor.ts';
@@ -34,13 +36,20 @@ export function placeNew(
   const screen = locate(project, place.parent)?.screen;
   if (!screen) return;
   const made = newControl(kind, project, screen, newId);
-  const control = { ...made, props: { ...made.props, ...props } };
+  const sends = kind === 'button' && needsSending(project, place.parent) ? { submits: 'true' } : {};
+  const control = { ...made, props: { ...made.props, ...sends, ...props } };
   const done = editor.dispatch({
     label: `Add ${control.name}`,
     steps: [{ type: 'insert', ...place, control }],
     select: [control.id],
   });
   if (done) editor.setNaming(control.id);
+}
+
+/** Whether something stands in a form that nothing sends yet. */
+function needsSending(project: Project, parent: string): boolean {
+  const form = pathTo(project, parent).findLast((control) => control.kind === 'form');
+  return form !== undefined && ![...walk(form)].some(({ props }) => inForce(props.submits) === 'true');
 }
 
 /** Brings pictures from the computer in and places an image for each, one behind the other; one change for all. */
