@@ -67,6 +67,21 @@ it('a feed is given to a variable, takes a sample, and tells how it goes', async
   for (let times = 0; times < 8; times++) await page.keyboard.press('Control+z');
 });
 
+it('the bench shows what feeds say now, as often as one wants, and stands still again', async () => {
+  await page.getByRole('link', { name: 'Build' }).click();
+  await page.getByRole('button', { name: 'Mast', exact: true }).first().click();
+  const words = () => page.locator('[data-bay="working"]').innerText();
+  const still = await words();
+  const see = async (entry: string) => {
+    await page.getByRole('button', { name: 'What is seen' }).click();
+    await page.getByRole('menuitem', { name: entry }).click();
+  };
+  await see('Values of feeds, each second');
+  await expect.poll(words).not.toBe(still);
+  await see('Values of feeds stand still');
+  await expect.poll(words).toBe(still);
+});
+
 it('ranges are moved on their scale by keys and by hand, and the bench follows', async () => {
   await page.getByRole('link', { name: 'Build' }).click();
   await page.getByRole('button', { name: 'Mast', exact: true }).first().click();

@@ -14,6 +14,7 @@ import { usePanning } from './panning.ts';
 import { ScopeSwitch } from './ScopeSwitch.tsx';
 import { bandAt } from './scope.ts';
 import { TracingStrip } from './TracingStrip.tsx';
+import { withLive } from './useLiveValues.ts';
 import { WidthRuler } from './WidthRuler.tsx';
 import { leastZoom, within, type Zoom } from './zoom.ts';
 
@@ -28,12 +29,13 @@ interface BenchProps {
 /** The layout of a version of a screen at a size; worked out again when that or the size changes. */
 function useLayout(newest: Project, shown: Control, { width, height, safe, hinge }: ScreenSize) {
   const { shaper } = useWorkplace();
-  const { seeing } = useBenchView();
+  const { seeing, liveValues } = useBenchView();
   const { project, faint } = useMemo(() => {
-    const told = inSample(newest, seeing.sample, manyOnTheBench);
+    const now = liveValues.size > 0 ? { ...newest, state: withLive(newest.state, liveValues) } : newest;
+    const told = inSample(now, seeing.sample, manyOnTheBench);
     const said = seeing.long ? longTexts(told) : told;
     return seeing.hidden ? unhidden(said, shown.id) : { project: said, faint: none };
-  }, [newest, seeing.hidden, seeing.long, seeing.sample, shown.id]);
+  }, [newest, seeing.hidden, seeing.long, seeing.sample, liveValues, shown.id]);
   const screen = project.screens.find(({ id }) => id === shown.id) ?? shown;
   const view = useRef<ScreenView>(undefined);
   view.current ??= new ScreenView(shaper);

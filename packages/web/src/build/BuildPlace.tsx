@@ -24,6 +24,7 @@ import { bandAt, nextBand, nextProblem, upperBand } from './scope.ts';
 import { Tray } from './Tray.tsx';
 import { Screens, Tree } from './Tree.tsx';
 import { useTracing } from './tracing.ts';
+import { useLiveValues } from './useLiveValues.ts';
 import { farther, nearer, type Zoom } from './zoom.ts';
 
 const outlineOrder = Object.keys(outlineWords) as Outlines[];
@@ -42,9 +43,11 @@ export function BuildPlace() {
     hidden: false,
     long: false,
     sample: 'typical',
+    live: 0,
     tracing: false,
   });
   const see = useCallback((change: Partial<Seeing>) => setSeeing((now) => ({ ...now, ...change })), []);
+  const liveValues = useLiveValues(state.project.state, seeing.live);
   const [keysShown, setKeysShown] = useState(false);
   const scale = useRef(1);
   const onScale = useCallback((value: number) => {
@@ -80,6 +83,7 @@ export function BuildPlace() {
     () => ({
       seeing,
       see,
+      liveValues,
       drawing,
       setDrawing,
       tracing,
@@ -111,6 +115,7 @@ export function BuildPlace() {
       setSizes,
       resize,
       drawer,
+      liveValues,
       turns,
       lit,
       preview,

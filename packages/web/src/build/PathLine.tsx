@@ -15,6 +15,13 @@ interface PathLineProps {
   readonly onKeys: () => void;
 }
 
+/** How often values of feeds are shown, in seconds. */
+const liveRates = [
+  [0, 'Values of feeds stand still'],
+  [1, 'Values of feeds, each second'],
+  [5, 'Values of feeds, each 5 seconds'],
+] as const;
+
 export function PathLine({ zoom, onZoom, onKeys }: PathLineProps) {
   const { editor } = useWorkplace();
   const { project, selection, screenId } = useEditorState('project', 'selection', 'screenId');
@@ -76,7 +83,7 @@ export function PathLine({ zoom, onZoom, onKeys }: PathLineProps) {
         button={
           <button
             type="button"
-            className={`btn-bare ${seeing.outlines !== 'off' || seeing.hidden || seeing.long || seeing.sample !== 'typical' || seeing.tracing ? '!bg-spruce !text-on-spruce' : ''}`}
+            className={`btn-bare ${seeing.outlines !== 'off' || seeing.hidden || seeing.long || seeing.sample !== 'typical' || seeing.live > 0 || seeing.tracing ? '!bg-spruce !text-on-spruce' : ''}`}
             title="Outlines, what is hidden, other rows and texts (O)"
           >
             <Grid2x2 size={16} aria-hidden /> <span className="sr-only">What is seen</span>
@@ -111,6 +118,13 @@ export function PathLine({ zoom, onZoom, onKeys }: PathLineProps) {
             checked: seeing.sample === sample,
             onSelect: () => see({ sample }),
           })),
+          ...(project.state.some(({ feed }) => feed)
+            ? liveRates.map(([live, label]) => ({
+                label,
+                checked: seeing.live === live,
+                onSelect: () => see({ live }),
+              }))
+            : []),
           {
             label: 'A picture to trace',
             keys: 'J',

@@ -3,6 +3,7 @@ import type { Project, SampleCondition } from '@hovrin/core';
 import { createContext, useContext } from 'react';
 import type { ScreenSize } from '../sizes.ts';
 import type { Tracing } from './tracing.ts';
+import type { LiveValues } from './useLiveValues.ts';
 
 /** Which boxes have outlines; the selection shows what it is made of as soon as there are any. */
 export const outlineWords = {
@@ -23,6 +24,8 @@ export interface Seeing {
   readonly long: boolean;
   /** What the tables have in them. */
   readonly sample: SampleCondition;
+  /** Seconds between two values of feeds that are shown; 0: they stand still. */
+  readonly live: number;
   /** A picture to build after is shown. */
   readonly tracing: boolean;
 }
@@ -30,6 +33,8 @@ export interface Seeing {
 export interface BenchView {
   readonly seeing: Seeing;
   readonly see: (change: Partial<Seeing>) => void;
+  /** What feeds say now, by variable. */
+  readonly liveValues: LiveValues;
   /** The kind of control whose place and size is drawn next. */
   readonly drawing: string | undefined;
   readonly setDrawing: (kind: string | undefined) => void;
