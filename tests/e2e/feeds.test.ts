@@ -56,6 +56,14 @@ it('a feed is given to a variable, takes a sample, and tells how it goes', async
   await page.getByLabel('How suppers gets its value').selectOption('comes');
   await page.getByRole('button', { name: 'Take what comes now' }).last().click();
   await expect.poll(() => page.getByLabel('Start of suppers').inputValue()).toContain('"dish"');
+  // Its address may follow other values.
+  await page.getByLabel('Address of suppers').fill('stand-ins/suppers?size=2&page={newTabl}');
+  await page.getByText('There is no state variable `newTabl`.').waitFor();
+  await page.getByLabel('Address of suppers').fill('stand-ins/suppers?size=2&page={newTable}');
+  await page.getByRole('button', { name: 'Take what comes now' }).last().click();
+  await expect
+    .poll(async () => JSON.parse(await page.getByLabel('Start of suppers').inputValue()).length)
+    .toBe(2);
   await page.getByLabel('Status of suppers in').selectOption('+');
   await page.getByLabel('Name of suppersStatus').waitFor();
   await page.getByLabel('Source of suppers').selectOption({ label: 'an address' });
@@ -64,7 +72,7 @@ it('a feed is given to a variable, takes a sample, and tells how it goes', async
   await page.getByLabel('Address of suppers').fill('https://hut.example/list');
   expect(await page.getByText('An address begins with http://').count()).toBe(0);
   expect(await axeFaults(page)).toEqual([]);
-  for (let times = 0; times < 8; times++) await page.keyboard.press('Control+z');
+  for (let times = 0; times < 10; times++) await page.keyboard.press('Control+z');
 });
 
 it('the bench shows what feeds say now, as often as one wants, and stands still again', async () => {

@@ -16,17 +16,26 @@ export interface FeedTarget {
 const longestAnswer = 20;
 const backAfter = 5;
 
-/** Starts a feed; it goes on as long as the page is open. */
-export function startFeed(feed: Feed, target: FeedTarget): void {
+/** Starts a feed. @returns what ends it. */
+export function startFeed(feed: Feed, target: FeedTarget): () => void {
   const address = addressOf(feed);
   if (address === undefined) {
     // What it holds at the start stays, as on the bench.
     target.problem(`\`${feed.address}\` is a stand-in that runs in Hovrin only.`);
-    return;
+    return () => {};
   }
   target.status('waiting');
-  const begin = () => (feed.as === 'events' ? listen : ask)(feed, address, new Teller(target));
-  setTimeout(begin, (feed.wait ?? 0) * 1000);
+  const ending = new AbortController();
+  const { signal } = ending;
+  const begin = () => void (feed.as === 'events' ? listen : ask)(feed, address, new Teller(target), signal);
+  later(begin, feed.wait ?? 0, signal);
+  return () => ending.abort();
+}
+
+/** Does something after some seconds, unless it has ended by then. */
+function later(what: () => void, seconds: number, signal: AbortSignal): void {
+  const timer = setTimeout(what, seconds * 1000);
+  signal.addEventListener('abort', () => clearTimeout(timer), { once: true });
 }
 
 /** Stand-ins lie on the server that shows the page; where there is none they are not. */
@@ -65,37 +74,45 @@ class Teller {
   }
 }
 
-function listen(feed: Feed, address: string, teller: Teller): void {
+function listen(feed: Feed, address: string, teller: Teller, signal: AbortSignal): void {
   const source = new EventSource(address);
   let silence: ReturnType<typeof setTimeout> | undefined;
   const expect = () => {
     clearTimeout(silence);
     silence = setTimeout(() => teller.status('silent'), feed.every * silentAfter * 1000);
   };
+  const end = () => {
+    clearTimeout(silence);
+    source.close();
+  };
+  signal.addEventListener('abort', end, { once: true });
   expect();
   source.addEventListener('message', ({ data }) => {
     expect();
     teller.heard(String(data));
   });
   source.addEventListener('error', () => {
-    if (source.readyState !== EventSource.CLOSED) return;
-    clearTimeout(silence);
+    if (source.readyState !== EventSource.CLOSED || signal.aborted) return;
+    end();
     teller.failed(`\`${feed.address}\` cannot be listened to.`);
-    setTimeout(() => listen(feed, address, teller), backAfter * 1000);
+    later(() => listen(feed, address, teller, signal), backAfter, signal);
   });
 }
 
-async function ask(feed: Feed, address: string, teller: Teller): Promise<void> {
+async function ask(feed: Feed, address: string, teller: Teller, signal: AbortSignal): Promise<void> {
   const next = Date.now() + feed.every * 1000;
   try {
     const answer = await fetch(address, {
       credentials: 'omit',
-      signal: AbortSignal.timeout(longestAnswer * 1000),
+      signal: AbortSignal.any([signal, AbortSignal.timeout(longestAnswer * 1000)]),
     });
-    if (answer.ok) teller.heard(await answer.text());
+    const text = answer.ok ? await answer.text() : undefined;
+    if (signal.aborted) return;
+    if (text !== undefined) teller.heard(text);
     else teller.failed(`\`${feed.address}\` answers with ${answer.status}.`);
   } catch {
+    if (signal.aborted) return;
     teller.failed(`\`${feed.address}\` does not answer.`);
   }
-  setTimeout(() => void ask(feed, address, teller), Math.max(0, next - Date.now()));
+  later(() => void ask(feed, address, teller, signal), Math.max(0, next - Date.now()) / 1000, signal);
 }

@@ -11,13 +11,13 @@ import {
   type Declarations,
   type Dispose,
   declarations,
-  type Feed,
   type InsideBinding,
   type ItemFrame,
   itemFrame,
   kindNamed,
   type PageTarget,
   type Program,
+  type ProgramFeed,
   partDeclarations,
   type RepeatBinding,
   Runtime,
@@ -35,7 +35,7 @@ import { markPlace, startBehaviours } from './behaviours.ts';
 import { Dialogs } from './dialogs.ts';
 import { type CarryingElement, startDragging } from './dragging.ts';
 import { replaceInside } from './elements.ts';
-import { startFeed } from './feeds.ts';
+import { type FeedTarget, startFeed } from './feeds.ts';
 import { giveFile } from './files.ts';
 import { startForms, watchForm } from './forms.ts';
 import { handlerNamed } from './handlers.ts';
@@ -108,14 +108,19 @@ class Page {
     });
   }
 
-  private feed(name: string, feed: Feed): void {
-    startFeed(feed, {
+  private feed(name: string, feed: ProgramFeed): void {
+    const target: FeedTarget = {
       receive: (value) => this.runtime.assign(name, value),
       status: (status) => {
         if (this.program.state.some((each) => each.name === feed.status))
           this.runtime.assign(feed.status!, status);
       },
       problem: (text) => tell({ type: 'hovrin-problem', text: `${name}: ${text}` }),
+    };
+    let stop: Dispose | undefined;
+    this.runtime.followAddress(feed.template, (address) => {
+      stop?.();
+      stop = startFeed({ ...feed, address }, target);
     });
   }
 

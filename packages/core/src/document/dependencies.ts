@@ -1,5 +1,5 @@
 /** What feeds a control and what it feeds: variables, what those follow, feeds, and other controls, as a map. */
-import { sourcesOf } from '../expression/computed.ts';
+import { followedBy } from '../expression/address.ts';
 import { namesOfTemplate } from '../expression/names.ts';
 import { parseTemplate } from '../expression/template.ts';
 import { type StateUse, usesOfState } from '../steps/edits.ts';
@@ -99,7 +99,7 @@ class MapMaker {
     if (!isNew || -column >= farthest) return;
     const variable = this.byName.get(name);
     if (!variable) return;
-    for (const source of sourcesOf(variable)) this.back(source, id, column - 1);
+    for (const source of followedBy(variable)) this.back(source, id, column - 1);
     if (variable.feed) {
       const { address } = variable.feed;
       this.put({ id: `feed ${address}`, what: 'feed', label: address, column: column - 1 });
@@ -116,7 +116,7 @@ class MapMaker {
     this.join(from, id);
     if ((!isNew && this.nodes.get(id)!.column <= 0) || column >= farthest) return;
     for (const each of this.project.state)
-      if (sourcesOf(each).includes(name)) this.forward(each.name, id, column + 1);
+      if (followedBy(each).includes(name)) this.forward(each.name, id, column + 1);
     for (const use of this.usesOf(name))
       if (!use.written && use.control.id !== from) this.join(id, this.putControl(use, column + 1));
   }

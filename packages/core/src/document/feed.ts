@@ -14,11 +14,19 @@ export const feedSeconds = { least: 0.2, most: 3600 };
 /** After so many times its seconds without a word, a feed of events is silent. */
 export const silentAfter = 3;
 
-/** Whether an address is one that a page may listen to: a stand-in, or HTTP. */
+/** The part of an address in front of all expressions. */
+const fixedPart = (address: string): string => address.split('{')[0]!;
+
+/**
+ * Whether an address is one that a page may listen to: a stand-in, or HTTP at a host that is said. Expressions only
+ * stand behind that, so that they lead nowhere else.
+ */
 export function isFeedAddress(address: string): boolean {
-  if (address.startsWith(standInFolder)) return !address.includes('..');
+  const fixed = fixedPart(address);
+  if (fixed.startsWith(standInFolder)) return !address.includes('..');
+  if (fixed !== address && !/^https?:\/\/[^/?#]+\//.test(fixed)) return false;
   try {
-    return ['http:', 'https:'].includes(new URL(address).protocol);
+    return ['http:', 'https:'].includes(new URL(fixed).protocol);
   } catch {
     return false;
   }
@@ -45,7 +53,7 @@ export const feedOrigins = (state: readonly Pick<StateVariable, 'feed'>[]): stri
   ...new Set(
     state.flatMap(({ feed }) =>
       feed && !feed.address.startsWith(standInFolder) && isFeedAddress(feed.address)
-        ? new URL(feed.address).origin
+        ? new URL(fixedPart(feed.address)).origin
         : [],
     ),
   ),

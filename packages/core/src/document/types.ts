@@ -67,7 +67,10 @@ export interface Column {
 
 /** Where the values of a variable come from while the application runs. */
 export interface Feed {
-  /** `stand-ins/mast?seed=1`, or an address that begins with http:// or https://. */
+  /**
+   * `stand-ins/mast?seed=1`, or an address that begins with http:// or https:// and a host; behind that there may be
+   * expressions in braces: `stand-ins/suppers?page={page}`.
+   */
   readonly address: string;
   /** `events`: server-sent events, each with a value as JSON; `json`: a value that is asked for again and again. */
   readonly as: 'events' | 'json';

@@ -40,7 +40,9 @@ export function programOf(project: Project): Program {
   return {
     name: project.name,
     start: addressOf(startScreen(project)),
-    state: project.state.map(({ computed, columns: _, ...variable }): ProgramVariable => {
+    state: project.state.map(({ computed, columns: _, feed, ...rest }): ProgramVariable => {
+      const address = feed && checkTemplate(feed.address, around);
+      const variable = { ...rest, ...(address?.ok ? { feed: { ...feed!, template: address.value } } : {}) };
       if (computed === undefined) return variable;
       const expression = checkComputed({ ...variable, computed }, project.state);
       return expression.ok ? { ...variable, computed: expression.value } : variable;

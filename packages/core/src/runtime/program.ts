@@ -1,6 +1,6 @@
 /** What an exported page runs: state, bindings and events of its screens as plain data. */
 
-import type { StateVariable } from '../document/types.ts';
+import type { Feed, StateVariable } from '../document/types.ts';
 import type { Around } from '../export/declarations.ts';
 import type { Expression, Statement, Template } from '../expression/ast.ts';
 import type { CarryingPart, PageTarget, Shape } from '../kinds/kind.ts';
@@ -87,7 +87,13 @@ export interface ScreenProgram extends Bindings {
 }
 
 /** A state variable as a page runs it. */
-export interface ProgramVariable extends Omit<StateVariable, 'computed' | 'columns'> {
+/** A feed as a page runs it. */
+export interface ProgramFeed extends Feed {
+  readonly template: Template;
+}
+
+export interface ProgramVariable extends Omit<StateVariable, 'computed' | 'columns' | 'feed'> {
+  readonly feed?: ProgramFeed;
   /** What it follows. */
   readonly computed?: Expression;
 }

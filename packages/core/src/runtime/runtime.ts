@@ -15,6 +15,7 @@ import {
 import { fitting } from '../document/state.ts';
 import type { StateValue } from '../document/types.ts';
 import type { ActionName } from '../expression/actions.ts';
+import { addressNow } from '../expression/address.ts';
 import type { Expression, Statement, Template } from '../expression/ast.ts';
 import { asText, EvaluationError, evaluate, evaluateTemplate, type Scope } from '../expression/evaluate.ts';
 import { forbiddenKeys } from '../expression/functions.ts';
@@ -163,6 +164,18 @@ export class Runtime {
   /** Calls `apply` with a state variable now and after each change. */
   watch(name: string, apply: (value: StateValue) => void): Dispose {
     return this.follow(() => this.scope(name) as StateValue, apply);
+  }
+
+  /** Calls `apply` with an address now and each time that it becomes another one. */
+  followAddress(template: Template, apply: (address: string) => void): Dispose {
+    let before: string | undefined;
+    return this.follow(
+      () => addressNow(template, this.scope),
+      (address) => {
+        if (address !== before) apply(address);
+        before = address;
+      },
+    );
   }
 
   private follow<T>(read: () => T, apply: (value: T) => void, label?: string): Dispose {

@@ -8,6 +8,7 @@ import { locate, walk } from '../document/tree.ts';
 import {
   type Control,
   type Draft,
+  type Feed,
   inForce,
   type Project,
   type PropertyValue,
@@ -151,6 +152,15 @@ export function usesOfState(project: Project, name: string): StateUse[] {
   );
 }
 
+function renamedFeed(feed: Feed, from: string, to: string): Feed {
+  const read = parseTemplate(feed.address);
+  return {
+    ...feed,
+    address: read.ok ? renameIn(feed.address, namesOfTemplate(read.value), from, to) : feed.address,
+    ...(feed.status === from ? { status: to } : {}),
+  };
+}
+
 /** Renames a state variable together with every expression, binding and event that uses it. */
 export function renameState(project: Project, from: string, to: string): Step[] {
   const state = project.state.map((variable): StateVariable => {
@@ -159,7 +169,7 @@ export function renameState(project: Project, from: string, to: string): Step[] 
     return {
       ...variable,
       ...(variable.name === from ? { name: to } : {}),
-      ...(variable.feed?.status === from ? { feed: { ...variable.feed, status: to } } : {}),
+      ...(variable.feed ? { feed: renamedFeed(variable.feed, from, to) } : {}),
       ...(expression?.ok ? { computed: renameIn(computed!, namesOf(expression.value), from, to) } : {}),
     };
   });

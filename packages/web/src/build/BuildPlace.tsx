@@ -47,7 +47,7 @@ export function BuildPlace() {
     tracing: false,
   });
   const see = useCallback((change: Partial<Seeing>) => setSeeing((now) => ({ ...now, ...change })), []);
-  const liveValues = useLiveValues(state.project.state, seeing.live);
+  const liveValues = useLiveValues(state.project, seeing.live);
   const [keysShown, setKeysShown] = useState(false);
   const scale = useRef(1);
   const onScale = useCallback((value: number) => {

@@ -1,5 +1,12 @@
 /** Values of feeds while building: what the simulated devices and services say now, as often as one wants to see it. */
-import { type Feed, fitting, type StateVariable, standInFolder } from '@hovrin/core';
+import {
+  addressAtStart,
+  type Feed,
+  fitting,
+  type Project,
+  type StateVariable,
+  standInFolder,
+} from '@hovrin/core';
 import { useEffect, useState } from 'react';
 
 /** Values by variable. */
@@ -27,10 +34,14 @@ function follow({ address, as, every }: Feed, hear: (value: unknown) => void): (
  * @param seconds between two values that are shown; 0: none is, all stays as it is at the start.
  * @returns values of feeds that this server can be asked for; addresses elsewhere are only asked by the running page.
  */
-export function useLiveValues(state: readonly StateVariable[], seconds: number): LiveValues {
+export function useLiveValues(project: Project, seconds: number): LiveValues {
   const [values, setValues] = useState(nothing);
   const listened = JSON.stringify(
-    seconds === 0 ? [] : state.flatMap(({ name, type, feed }) => (feed ? [{ name, type, feed }] : [])),
+    seconds === 0
+      ? []
+      : project.state.flatMap(({ name, type, feed }) =>
+          feed ? [{ name, type, feed: { ...feed, address: addressAtStart(project, feed) } }] : [],
+        ),
   );
   useEffect(() => {
     const feeds = JSON.parse(listened) as readonly Required<Pick<StateVariable, 'name' | 'type' | 'feed'>>[];

@@ -4,6 +4,7 @@ import {
   effectiveNames,
   emptyValues,
   fitting,
+  followedBy,
   freshName,
   listName,
   type Made,
@@ -17,7 +18,6 @@ import {
   type StateType,
   type StateUse,
   type StateVariable,
-  sourcesOf,
   spoken,
   stateNameProblem,
   usesOfState,
@@ -173,7 +173,7 @@ function VariableRow({ variable, onChange, onRemove, onMade }: VariableRowProps)
   const columns = columnsOf(variable);
   const { project } = useEditorState('project');
   const uses = usesOfState(project, variable.name);
-  const followers = project.state.filter((each) => sourcesOf(each).includes(variable.name));
+  const followers = project.state.filter((each) => followedBy(each).includes(variable.name));
   return (
     <tr className="border-b border-rule align-top last:border-0">
       <td className="py-1.5 pl-2">

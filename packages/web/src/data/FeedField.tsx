@@ -1,5 +1,8 @@
 /** Where a state variable's values come from while the application runs: a device, a service, how often. */
 import {
+  addressAtStart,
+  checkTemplate,
+  contextOf,
   type Feed,
   feedSeconds,
   fitting,
@@ -67,11 +70,20 @@ function withQuery(address: string, name: string, value: string): string {
   const parts = new URLSearchParams(query);
   if (value === '') parts.delete(name);
   else parts.set(name, value);
-  return parts.size > 0 ? `${path}?${parts}` : path;
+  const written = parts.toString().replaceAll('%7B', '{').replaceAll('%7D', '}');
+  return written ? `${path}?${written}` : path;
 }
 
 const queryOf = (address: string, name: string): string =>
   new URLSearchParams(address.split('?')[1]).get(name) ?? '';
+
+/** What keeps an address from being asked; undefined: nothing. */
+function addressProblem(project: Project, address: string): string | undefined {
+  if (!isFeedAddress(address))
+    return 'An address begins with http:// or https:// and a host; the page may ask this one and no other. Expressions in braces may stand behind it.';
+  const checked = checkTemplate(address, contextOf(project));
+  return checked.ok ? undefined : checked.problem.message;
+}
 
 /** The feed that a variable begins with when it is given one. */
 export const firstFeed = ({ type }: StateVariable): Feed => standIns[type === 'list' ? 1 : 0]!.feed;
@@ -91,7 +103,8 @@ export function FeedField({ project, variable, onChange }: FeedFieldProps) {
   const [typed, setTyped] = useState<string>();
   const [asking, setAsking] = useState(false);
   const id = useId();
-  const wrong = typed !== undefined && !isFeedAddress(typed);
+  const problem = addressProblem(project, typed ?? feed.address);
+  const wrong = problem !== undefined;
   const change = (changed: Partial<Feed>, group?: string) =>
     onChange({ ...variable, feed: { ...feed, ...changed } }, `Feed of ${name}`, group);
   const told = (status: string) => {
@@ -119,7 +132,10 @@ export function FeedField({ project, variable, onChange }: FeedFieldProps) {
   const sample = async () => {
     setAsking(true);
     try {
-      const value = fitting(variable.type, await firstOf(feed));
+      const value = fitting(
+        variable.type,
+        await firstOf({ ...feed, address: addressAtStart(project, feed) }),
+      );
       if (value === undefined) editor.tell(`What came is no ${variable.type}; ${name} stays as it was.`);
       else onChange({ ...variable, initial: value }, `Start of ${name}`);
     } catch (error) {
@@ -151,43 +167,41 @@ export function FeedField({ project, variable, onChange }: FeedFieldProps) {
           <option value={-1}>an address</option>
         </select>
       </label>
+      <label className="flex items-center gap-2 text-[12px]">
+        <span className="w-14 text-quiet">Address</span>
+        <input
+          className={`${small} flex-1 font-mono`}
+          aria-label={`Address of ${name}`}
+          aria-invalid={wrong}
+          aria-describedby={wrong ? id : undefined}
+          spellCheck={false}
+          value={typed ?? feed.address}
+          onChange={(event) => {
+            setTyped(event.target.value);
+            if (addressProblem(project, event.target.value) === undefined)
+              change({ address: event.target.value }, `feed ${name}`);
+          }}
+          onBlur={() => wrong || setTyped(undefined)}
+        />
+      </label>
+      {wrong && (
+        <p id={id} role="alert" className="text-[12px] text-brick">
+          {problem}
+        </p>
+      )}
       {!isStandIn && (
-        <>
-          <label className="flex items-center gap-2 text-[12px]">
-            <span className="w-14 text-quiet">Address</span>
-            <input
-              className={`${small} flex-1 font-mono`}
-              aria-label={`Address of ${name}`}
-              aria-invalid={wrong}
-              aria-describedby={wrong ? id : undefined}
-              spellCheck={false}
-              value={typed ?? feed.address}
-              onChange={(event) => {
-                setTyped(event.target.value);
-                if (isFeedAddress(event.target.value))
-                  change({ address: event.target.value }, `feed ${name}`);
-              }}
-              onBlur={() => wrong || setTyped(undefined)}
-            />
-          </label>
-          {wrong && (
-            <p id={id} role="alert" className="text-[12px] text-brick">
-              An address begins with http:// or https://; the page may ask this one and no other.
-            </p>
-          )}
-          <label className="flex items-center gap-2 text-[12px]">
-            <span className="w-14 text-quiet">Comes as</span>
-            <select
-              className={`${small} flex-1`}
-              aria-label={`How ${name} comes`}
-              value={feed.as}
-              onChange={(event) => change({ as: event.target.value as Feed['as'] })}
-            >
-              <option value="events">server-sent events</option>
-              <option value="json">JSON, asked for again and again</option>
-            </select>
-          </label>
-        </>
+        <label className="flex items-center gap-2 text-[12px]">
+          <span className="w-14 text-quiet">Comes as</span>
+          <select
+            className={`${small} flex-1`}
+            aria-label={`How ${name} comes`}
+            value={feed.as}
+            onChange={(event) => change({ as: event.target.value as Feed['as'] })}
+          >
+            <option value="events">server-sent events</option>
+            <option value="json">JSON, asked for again and again</option>
+          </select>
+        </label>
       )}
       <label className="flex items-center gap-2 text-[12px]">
         <span className="w-14 text-quiet">Every</span>

@@ -1,0 +1,25 @@
+/** Addresses with expressions in them: what those give is encoded, so that it stays a part of the address. */
+import type { Feed, StateVariable } from '../document/types.ts';
+import type { Template } from './ast.ts';
+import { sourcesOf } from './computed.ts';
+import { asText, evaluate, type Scope } from './evaluate.ts';
+import { namesOfTemplate } from './names.ts';
+import { parseTemplate } from './template.ts';
+
+/** An address as it is now (RFC 3986 §2.1: what an expression gives is percent-encoded). */
+export const addressNow = ({ parts }: Template, scope: Scope): string =>
+  parts
+    .map((part) => (typeof part === 'string' ? part : encodeURIComponent(asText(evaluate(part, scope)))))
+    .join('');
+
+/** Names that a feed's address reads. */
+export function namesOfFeed(feed: Feed | undefined): readonly string[] {
+  const read = feed ? parseTemplate(feed.address) : undefined;
+  return read?.ok ? namesOfTemplate(read.value).map(({ name }) => name) : [];
+}
+
+/** Names of all variables that another one follows: in its expression, or in the address of its feed. */
+export const followedBy = (variable: StateVariable): readonly string[] => [
+  ...sourcesOf(variable),
+  ...namesOfFeed(variable.feed),
+];
