@@ -101,11 +101,25 @@ it('an evening: a party is found, opened, checked in; the trace says what each e
   expect(await entry('form submit').innerText()).toMatch(/guestName: "Ridge section, spring course" → ""/);
   expect(await entry('form submit').innerText()).toContain('go("Arrivals")');
   expect(await entry('search entered').innerText()).toMatch(/wanted: .* → "ridge"/);
+  // What happened is gone through step by step, with what the variables held then.
+  await page.getByRole('button', { name: 'Step through form submit' }).first().click();
+  const steps = page.getByRole('listbox', { name: 'Steps' });
+  const now = () => steps.getByRole('option', { selected: true }).innerText();
+  expect(await now()).toContain('taken becomes');
+  await page.getByLabel('After step 1').getByText('"Ridge section, spring course"').waitFor();
+  await steps.focus();
+  while (!(await now()).includes('guestName becomes')) await page.keyboard.press('ArrowDown');
+  await page
+    .getByLabel(/After step/)
+    .getByText('""', { exact: true })
+    .first()
+    .waitFor();
+  expect(await axeFaults(page)).toEqual([]);
   // A problem is in the trace, too; the rest goes on.
   await page.getByRole('button', { name: 'Clear' }).click();
   await page.getByText('Nothing has happened yet').waitFor();
   await desk().getByLabel('Find a party').fill('q');
-  await entry('search entered').getByRole('button', { name: 'search' }).click();
+  await entry('search entered').getByRole('button', { name: 'search', exact: true }).click();
   await expect.poll(() => facts(page).getByLabel('Name').first().inputValue()).toBe('search');
 });
 

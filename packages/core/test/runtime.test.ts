@@ -8,7 +8,7 @@ import {
   parseTemplate,
   renameState,
 } from '../src/index.ts';
-import { Runtime, type Trace } from '../src/runtime/index.ts';
+import { Runtime, type Trace, toldTrace } from '../src/runtime/index.ts';
 import { noActions, projectOf } from './documents.ts';
 
 function start() {
@@ -122,6 +122,15 @@ describe('events', () => {
     expect([runtime.read('guests'), runtime.read('name')]).toEqual([13, 'done']);
     expect(traces).toHaveLength(4);
     vi.useRealTimers();
+  });
+
+  it('are traced in the order in which all of it happened', () => {
+    const { run, follow, traces } = start();
+    follow('{guests}');
+    run('guests += 1; go("s"); nobody = 1; late = true');
+    expect(traces[0]!.order).toEqual(['changes', 'did', 'problems', 'changes', 'reran']);
+    const told = toldTrace({ ...traces[0]!, order: Array.from({ length: 80 }, () => 'reran') });
+    expect(told.order).toHaveLength(50);
   });
 
   it('call the application’s own code, and say where there is none yet', () => {

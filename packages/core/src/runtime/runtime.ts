@@ -52,12 +52,28 @@ export interface Trace extends Origin {
   /** Bindings that were worked out anew, by what they are called. */
   readonly reran: readonly string[];
   readonly problems: readonly string[];
+  /** What happened in which order: each the next of its sort. */
+  readonly order: readonly TraceSort[];
   /** Milliseconds until all of it had taken effect. */
   readonly took: number;
 }
 
+/** Sorts of what a trace tells. */
+export type TraceSort = 'changes' | 'did' | 'reran' | 'problems';
+
 /** A trace while it is being written. */
-type Tracing = { [Part in 'changes' | 'did' | 'reran' | 'problems']: Trace[Part][number][] };
+class Tracing {
+  readonly changes: Trace['changes'][number][] = [];
+  readonly did: Trace['did'][number][] = [];
+  readonly reran: string[] = [];
+  readonly problems: string[] = [];
+  readonly order: TraceSort[] = [];
+
+  add<Sort extends TraceSort>(sort: Sort, what: Trace[Sort][number]): void {
+    (this[sort] as Trace[Sort][number][]).push(what);
+    this.order.push(sort);
+  }
+}
 
 /** A state variable with what it holds; one that follows an expression has no `value` of its own to set. */
 interface Held {
@@ -180,7 +196,7 @@ export class Runtime {
 
   private follow<T>(read: () => T, apply: (value: T) => void, label?: string): Dispose {
     return effect(() => {
-      if (label !== undefined) this.tracing?.reran.push(label);
+      if (label !== undefined) this.tracing?.add('reran', label);
       try {
         const value = read();
         untracked(() => apply(value));
@@ -192,7 +208,7 @@ export class Runtime {
   }
 
   private problem(message: string): void {
-    this.tracing?.problems.push(message);
+    this.tracing?.add('problems', message);
     this.host.problem(message);
   }
 
@@ -218,7 +234,7 @@ export class Runtime {
       this.problem(`\`${name}\` is a ${entry.variable.type}; ${shown} cannot be assigned to it.`);
       return false;
     }
-    this.tracing?.changes.push({ name, before: untracked(() => entry.value.value), after: fits });
+    this.tracing?.add('changes', { name, before: untracked(() => entry.value.value), after: fits });
     entry.own.value = fits;
     return true;
   }
@@ -259,7 +275,7 @@ export class Runtime {
       happens();
       return;
     }
-    const tracing: Tracing = { changes: [], did: [], reran: [], problems: [] };
+    const tracing = new Tracing();
     const begun = performance.now();
     this.tracing = tracing;
     try {
@@ -267,7 +283,9 @@ export class Runtime {
     } finally {
       this.tracing = undefined;
     }
-    this.host.traced({ ...origin, ...tracing, took: performance.now() - begun });
+    const { changes, did, reran, problems, order } = tracing;
+    const took = performance.now() - begun;
+    this.host.traced({ ...origin, changes, did, reran, problems, order, took });
   }
 
   /** @returns whether the event goes on behind these statements. */
@@ -320,7 +338,7 @@ export class Runtime {
 
   private *act(statement: Statement & { type: 'action' }, scope: Scope): Going {
     const given = statement.arguments.map((argument) => evaluate(argument, scope));
-    this.tracing?.did.push({ action: statement.name, given });
+    this.tracing?.add('did', { action: statement.name, given });
     if (statement.name === 'wait') yield Math.min(longestWait, Math.max(0, Number(given[0]) || 0));
     else this.host.actions[statement.name as ActionName](...given);
     return true;
@@ -329,7 +347,7 @@ export class Runtime {
   private handle({ name, arguments: given }: Statement & { type: 'handler' }, scope: Scope): void {
     const values = given.map((argument) => evaluate(argument, scope));
     const handler = this.host.handler?.(name);
-    this.tracing?.did.push({
+    this.tracing?.add('did', {
       action: handler ? `handlers.${name}` : `(not there yet) handlers.${name}`,
       given: values,
     });

@@ -1,5 +1,5 @@
 /** Traces of events in words, as a page tells them to the window around it: plain texts, however much they hold. */
-import type { Trace } from './runtime.ts';
+import type { Trace, TraceSort } from './runtime.ts';
 
 /** A trace whose values are texts. */
 export interface ToldTrace {
@@ -9,6 +9,8 @@ export interface ToldTrace {
   readonly did: readonly string[];
   readonly reran: readonly string[];
   readonly problems: readonly string[];
+  /** What happened in which order: each the next of its sort, as far as it is told. */
+  readonly order: readonly TraceSort[];
   /** Milliseconds. */
   readonly took: number;
 }
@@ -23,7 +25,16 @@ function shortly(value: unknown): string {
   return text.length > longest ? `${text.slice(0, longest)} …` : text;
 }
 
-export const toldTrace = ({ control, event, changes, did, reran, problems, took }: Trace): ToldTrace => ({
+export const toldTrace = ({
+  control,
+  event,
+  changes,
+  did,
+  reran,
+  problems,
+  order,
+  took,
+}: Trace): ToldTrace => ({
   control,
   event,
   changes: changes
@@ -32,5 +43,6 @@ export const toldTrace = ({ control, event, changes, did, reran, problems, took 
   did: did.slice(0, most).map(({ action, given }) => `${action}(${given.map(shortly).join(', ')})`),
   reran: reran.slice(0, most),
   problems: problems.slice(0, most),
+  order: order.filter((sort, index) => order.slice(0, index).filter((each) => each === sort).length < most),
   took,
 });
