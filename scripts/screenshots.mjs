@@ -109,6 +109,27 @@ await page.waitForTimeout(300);
 await shoot('arrange');
 await page.getByRole('button', { name: 'Leave it' }).click();
 await page.getByRole('button', { name: 'Undo' }).click();
+// What can be read and what feeds what; ranges of a number; what an event does.
+await page.getByRole('button', { name: 'Kitchen', exact: true }).first().click();
+await page.getByRole('treeitem', { name: 'serve', exact: true }).click();
+await page.keyboard.press('d');
+await page.getByRole('button', { name: 'Open order', exact: true }).click();
+await page.waitForTimeout(600);
+await shoot('bindings');
+await page.getByRole('button', { name: 'Close the drawer' }).click();
+await page.getByRole('button', { name: 'Mast', exact: true }).first().click();
+await page.getByRole('treeitem', { name: 'windValue', exact: true }).click();
+await page.getByRole('group', { name: 'Ranges of Colour' }).scrollIntoViewIfNeeded();
+await page.waitForTimeout(600);
+await shoot('ranges');
+await page
+  .getByRole('button', { name: /^Order/ })
+  .first()
+  .click();
+await page.getByRole('treeitem', { name: 'orderForm', exact: true }).click();
+await page.getByRole('button', { name: 'Move Close the dialog' }).scrollIntoViewIfNeeded();
+await page.waitForTimeout(600);
+await shoot('events');
 await page.getByRole('link', { name: 'Data' }).click();
 await page.getByRole('heading', { name: 'State variables' }).waitFor();
 await shoot('data');
