@@ -44,7 +44,7 @@ import { keepValue, keptValue } from './kept.ts';
 import { keepMessage, showMessage } from './messages.ts';
 import { Repeat } from './repeats.ts';
 import { focusedIn, mendTable, startTables, type TableElement } from './tables.ts';
-import { isTried, listenInTrial, tell } from './trial.ts';
+import { follows, isTried, listenInTrial, tell } from './trial.ts';
 
 /** Starts the page. Called once, when the document is there. */
 export function start(program: Program): void {
@@ -59,7 +59,11 @@ class Page {
   /** Names of the screens that have been shown, the one that is shown last. */
   private readonly way: string[] = [];
   private bindings: Dispose[] = [];
+  /** The screen that somebody goes to in another window: what its events do happens there. */
+  private heard: string | undefined;
   private readonly dialogs = new Dialogs();
+  /** Dialogs are being closed since they were in another window. */
+  private closesQuietly = false;
   /** Names of the dialogs that are open, the one on top last. */
   private readonly opened: string[] = [];
 
@@ -103,7 +107,10 @@ class Page {
       variables: this.program.state.flatMap(({ name, computed }) => (computed || fed.has(name) ? [] : name)),
       watch: (name, apply) => this.runtime.watch(name, apply),
       set: (name, value) => this.runtime.assign(name, value),
-      go: (screen) => this.go(screen),
+      go: (screen) => {
+        this.heard = screen;
+        this.go(screen);
+      },
       dialogs: (names) => this.showDialogs(names),
     });
   }
@@ -143,13 +150,13 @@ class Page {
     }
     const element = this.fromTemplate(name);
     if (!element) return;
-    this.beginAnew(name);
+    if (!quietly) this.beginAnew(name);
     this.opened.push(name);
     this.dialogs.show(
       element,
       screen.title,
       () => {
-        element.dispatchEvent(new Event('hovrin-leave'));
+        if (!this.closesQuietly) element.dispatchEvent(new Event('hovrin-leave'));
         for (const dispose of bound) dispose();
         keepMessage();
         this.opened.splice(this.opened.indexOf(name), 1);
@@ -158,7 +165,7 @@ class Page {
       quietly,
     );
     const bound = this.bindScreen(screen, element);
-    element.dispatchEvent(new Event('hovrin-enter'));
+    if (!quietly) element.dispatchEvent(new Event('hovrin-enter'));
     this.tellDialogs();
   }
 
@@ -172,7 +179,9 @@ class Page {
 
   /** Shows the dialogs that are open elsewhere, and no others. */
   private showDialogs(names: readonly string[]): void {
+    this.closesQuietly = true;
     while (this.opened.some((name, index) => names[index] !== name) && this.dialogs.close());
+    this.closesQuietly = false;
     for (const name of names) this.openDialog(name, true);
   }
 
@@ -228,11 +237,13 @@ class Page {
   private show(screen: ScreenProgram): void {
     const element = this.shown.get(screen.name) ?? this.fromTemplate(screen.name);
     if (!element) return;
-    this.current?.dispatchEvent(new Event('hovrin-leave'));
+    const heard = this.heard === screen.name;
+    this.heard = undefined;
+    if (!heard) this.current?.dispatchEvent(new Event('hovrin-leave'));
     for (const dispose of this.bindings) dispose();
     if (this.way.at(-1) !== screen.name) this.way.push(screen.name);
     this.shown.set(screen.name, element);
-    this.beginAnew(screen.name);
+    if (!heard) this.beginAnew(screen.name);
     const moved = this.current !== element;
     if (moved) this.current?.replaceWith(element);
     this.current = element;
@@ -247,7 +258,7 @@ class Page {
     this.bindings = this.bindScreen(screen, element);
     if (moved) window.scrollTo(0, 0);
     tell({ type: 'hovrin-screen', text: screen.name });
-    element.dispatchEvent(new Event('hovrin-enter'));
+    if (!heard) element.dispatchEvent(new Event('hovrin-enter'));
   }
 
   /** What only a screen knows holds at first what it held at the beginning. */
@@ -282,7 +293,9 @@ class Page {
         const now = Date.now();
         happened = [...happened.filter((time) => now - time < 1000), now];
         if (happened.length <= mostWhens)
-          setTimeout(() => element.dispatchEvent(new CustomEvent('hovrin-when', { detail: value })));
+          setTimeout(() => {
+            if (!follows()) element.dispatchEvent(new CustomEvent('hovrin-when', { detail: value }));
+          });
         else if (happened.length === mostWhens + 1)
           tell({ type: 'hovrin-problem', text: `${name}: what it waits for comes about again and again.` });
       },
@@ -294,7 +307,10 @@ class Page {
   /** Tells a screen each time that its time has passed, as long as it is shown. */
   private time({ every }: ScreenProgram, element: HTMLElement): Dispose {
     if (every === undefined) return () => {};
-    const timer = setInterval(() => element.dispatchEvent(new Event('hovrin-timer')), every * 1000);
+    const pass = () => {
+      if (!follows()) element.dispatchEvent(new Event('hovrin-timer'));
+    };
+    const timer = setInterval(pass, every * 1000);
     return () => clearInterval(timer);
   }
 

@@ -30,12 +30,15 @@ export interface TrialConditions {
   readonly safe: Readonly<Record<'top' | 'right' | 'bottom' | 'left', number>>;
   /** Where the screen folds; undefined: nowhere. */
   readonly hinge?: { readonly left: number; readonly width: number };
+  /** What happens by itself (timers, what comes from outside) happens in another window, and is told to this one. */
+  readonly follows: boolean;
 }
 
 /** Puts a page into conditions that a frame cannot have by itself. */
 function meet(conditions: TrialConditions): void {
   const { textScale, rightToLeft, dark, moreContrast, lessMotion, touch, safe, hinge } = conditions;
   const root = document.documentElement;
+  root.toggleAttribute('data-follows', conditions.follows);
   root.style.fontSize = textScale === 1 ? '' : `${textScale * 100}%`;
   root.dir = rightToLeft ? 'rtl' : 'ltr';
   root.style.colorScheme = dark ? 'dark' : 'light';
@@ -81,6 +84,9 @@ export interface Tried {
   /** Shows these dialogs, and no others. */
   dialogs(names: readonly string[]): void;
 }
+
+/** Whether what happens by itself happens in another window. */
+export const follows = (): boolean => document.documentElement.dataset.follows !== undefined;
 
 /** Whether the page runs in a frame to be tried out. */
 export const isTried = (): boolean =>

@@ -61,6 +61,8 @@ export function Frames({ sizes, address, conditions, linked, onProblem, onPick, 
       ...rest,
       touch: size.touch ?? false,
       safe: safeOf(size),
+      // One of those that are linked does what happens by itself, or each would do it for all.
+      follows: linked && label !== sizes[0]?.label,
       ...(size.hinge ? { hinge: size.hinge } : {}),
     });
   };
