@@ -169,6 +169,14 @@ it('a list is a table: typed, pasted, ruled, taken from a file as a whole or not
   await grid.getByRole('button', { name: /^name/ }).click();
   await page.getByRole('checkbox', { name: 'Different in each row' }).check();
   await page.getByRole('dialog', { name: 'Column name' }).getByRole('button', { name: 'Close' }).click();
+  // What refers to another list has one of its values.
+  await grid.getByRole('button', { name: /^state/ }).click();
+  const column = page.getByRole('dialog', { name: 'Column state' });
+  await column.getByLabel('Refers to').selectOption({ label: 'dish of dishes' });
+  await page.getByText('7 cells are not right').waitFor();
+  await column.getByLabel('Refers to').selectOption({ label: 'no other list' });
+  await column.getByRole('button', { name: 'Close' }).click();
+  expect(await page.getByText(/cells? (is|are) not right/).count()).toBe(0);
   const file = (text: string) =>
     page
       .getByLabel('A file with rows')

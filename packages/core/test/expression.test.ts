@@ -207,3 +207,11 @@ describe('a format', () => {
     expect(() => of('Format.number(1, { locale: "no such place" })')).toThrow(/Format\.number/);
   });
 });
+
+it('records are grouped by a field, in the order in which its values come up', () => {
+  const read = parseTemplate("{Group.by(rows, 'table').map(group => group.key + ': ' + group.items.length)}");
+  if (!read.ok) throw new Error(read.problem.message);
+  const rows = [{ table: 3 }, { table: 1 }, { table: 3 }, { other: 1 }, 'no record'];
+  expect(evaluateTemplate(read.value, () => rows)).toEqual(['3: 2', '1: 1', 'undefined: 2']);
+  expect(() => evaluateTemplate(read.value, () => 'words')).toThrow('a list is expected');
+});

@@ -2,15 +2,26 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+  applySteps,
   type Column,
   cellText,
   columnsFrom,
+  columnsOf,
+  makeForm,
+  type Project,
+  projectProblem,
+  questionsOf,
+  type Row,
   readCell,
   readTable,
+  renameState,
   tableLines,
   tableProblems,
+  walk,
 } from '../src/index.ts';
+import { projectOf } from './documents.ts';
 
+let ids = 0;
 const lines = (text: string) => text.split('\n').map((line) => line.split(','));
 
 describe('a table from texts', () => {
@@ -92,4 +103,40 @@ it('columns are those that some row has; a cell is read by its type', () => {
   expect([...tableProblems([{ name: 'a', type: 'number' }], [{ a: 'x' }, { a: 3 }])]).toEqual([
     ['0 0', '“x” is no number.'],
   ]);
+});
+
+it('a column refers to rows of another list: what is not there is told, forms ask for what is, and names follow', () => {
+  const base = projectOf('<screen name="s" />');
+  const project: Project = {
+    ...base,
+    state: [
+      { name: 'rooms', type: 'list', initial: [{ room: 'Ridge' }, { room: 'Lake' }] },
+      {
+        name: 'stays',
+        type: 'list',
+        initial: [
+          { who: 'Ilka', where: 'Ridge' },
+          { who: 'Bruno', where: 'Cellar' },
+        ],
+        columns: [
+          { name: 'who', type: 'text' },
+          { name: 'where', type: 'text', refers: { list: 'rooms', column: 'room' } },
+        ],
+      },
+    ],
+  };
+  expect(projectProblem(project)).toBeUndefined();
+  const stays = project.state[1]!;
+  const rows = stays.initial as Row[];
+  expect([...tableProblems(columnsOf(stays), rows, project.state)]).toEqual([
+    ['1 1', 'There is no Cellar in `room` of `rooms`.'],
+  ]);
+  const made = makeForm(project, 'stays', 'A stay', questionsOf(columnsOf(stays), rows), () => `n${++ids}`);
+  const select = [...walk(made.screen)].find(({ kind }) => kind === 'select')!;
+  expect(select.props.options).toBe('{rooms.map(row => row.room)}');
+  const renamed = applySteps(project, renameState(project, 'rooms', 'places'));
+  expect(renamed.ok && columnsOf(renamed.project.state[1]!)[1]!.refers).toEqual({
+    list: 'places',
+    column: 'room',
+  });
 });

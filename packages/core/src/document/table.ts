@@ -4,7 +4,7 @@
  */
 import { forbiddenKeys } from '../expression/functions.ts';
 import { isDay } from './state.ts';
-import type { Column, ColumnType, StateVariable } from './types.ts';
+import type { Column, ColumnType, Reference, StateVariable } from './types.ts';
 
 export const columnTypes: readonly ColumnType[] = ['text', 'number', 'boolean', 'date'];
 
@@ -83,11 +83,30 @@ export function readCell(type: ColumnType, text: string): CellReading {
 /** A cell, by the indices of its row and column. */
 export const cellKey = (row: number, column: number): string => `${row} ${column}`;
 
-/** What is wrong in a table, by cell. */
-export function tableProblems(columns: readonly Column[], rows: readonly Row[]): Map<string, string> {
+/** The values of the column that another one refers to, as texts; undefined where it refers to none that is there. */
+export function referredValues(
+  refers: Reference | undefined,
+  state: readonly StateVariable[],
+): ReadonlySet<string> | undefined {
+  const list = refers && state.find(({ name }) => name === refers.list);
+  const rows = list && rowsOf(list);
+  return rows && new Set(rows.map((row) => cellText(row[refers!.column])).filter(Boolean));
+}
+
+/**
+ * What is wrong in a table, by cell.
+ *
+ * @param state where what its columns refer to is found.
+ */
+export function tableProblems(
+  columns: readonly Column[],
+  rows: readonly Row[],
+  state: readonly StateVariable[] = [],
+): Map<string, string> {
   const found = new Map<string, string>();
   for (const [at, column] of columns.entries()) {
-    const { name, type, required, unique, values } = column;
+    const { name, type, required, unique, values, refers } = column;
+    const referred = referredValues(refers, state);
     const first = new Map<unknown, number>();
     for (const [index, row] of rows.entries()) {
       const value = row[name];
@@ -100,6 +119,8 @@ export function tableProblems(columns: readonly Column[], rows: readonly Row[]):
       if (!reading.ok) say(reading.message);
       else if (values && values.length > 0 && !values.includes(cellText(value)))
         say(`\`${name}\` is one of ${values.join(', ')}.`);
+      else if (referred && !referred.has(cellText(value)))
+        say(`There is no ${cellText(value)} in \`${refers!.column}\` of \`${refers!.list}\`.`);
       else if (unique) {
         const before = first.get(value);
         if (before === undefined) first.set(value, index);
@@ -122,8 +143,13 @@ export type TableReading =
  * Reads lines of texts, the first one naming the columns. All rows come in, or none.
  *
  * @param known columns that are there already; their types and rules hold for what comes in under their names.
+ * @param state where what they refer to is found.
  */
-export function readTable(lines: readonly (readonly string[])[], known: readonly Column[]): TableReading {
+export function readTable(
+  lines: readonly (readonly string[])[],
+  known: readonly Column[],
+  state: readonly StateVariable[] = [],
+): TableReading {
   const [header = [], ...body] = lines;
   const names = header.map((name) => name.trim());
   const problems: { line: number; message: string }[] = [];
@@ -157,7 +183,8 @@ export function readTable(lines: readonly (readonly string[])[], known: readonly
   });
   // Rules are looked at once all values are read.
   if (problems.length === 0)
-    for (const [cell, message] of tableProblems(columns, rows)) say(Number(cell.split(' ')[0]) + 2, message);
+    for (const [cell, message] of tableProblems(columns, rows, state))
+      say(Number(cell.split(' ')[0]) + 2, message);
   problems.sort((a, b) => a.line - b.line);
   return problems.length > 0 ? { ok: false, problems } : { ok: true, columns, rows };
 }

@@ -63,6 +63,14 @@ export interface Column {
   readonly unique?: boolean;
   /** The only values that it may have, as texts. */
   readonly values?: readonly string[];
+  /** It refers to rows of another list: it has one of the values of that one's column. */
+  readonly refers?: Reference;
+}
+
+/** A column of a list that another column refers to. */
+export interface Reference {
+  readonly list: string;
+  readonly column: string;
 }
 
 /** Where the values of a variable come from while the application runs. */

@@ -72,6 +72,9 @@ function columnsProblem(value: unknown): string | undefined {
       return `Column \`${column.name}\` has no type: ${columnTypes.join(', ')}.`;
     if (column.values !== undefined && !(Array.isArray(column.values) && column.values.every(isText)))
       return `What column \`${column.name}\` may hold is no list of texts.`;
+    const { refers } = column;
+    if (refers !== undefined && !(isRecord(refers) && isText(refers.list) && isText(refers.column)))
+      return `What column \`${column.name}\` refers to is no column of a list.`;
   }
   return undefined;
 }

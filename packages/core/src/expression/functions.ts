@@ -3,6 +3,7 @@
  * All are ECMAScript's functions and methods of the same name, and formats; none changes its arguments.
  */
 import { formats } from './formats.ts';
+import { groupFunctions } from './groups.ts';
 import { rangeFunctions } from './range-functions.ts';
 
 /** Functions by full name. */
@@ -43,6 +44,7 @@ export const functions: Readonly<Record<string, (...values: never[]) => unknown>
   'Object.entries': (value: object) => Object.entries(value ?? {}),
   ...formats,
   ...rangeFunctions,
+  ...groupFunctions,
 };
 
 /** Constants by full name. */
@@ -62,6 +64,7 @@ export const namespaces: ReadonlySet<string> = new Set([
   'Object',
   'Format',
   'Range',
+  'Group',
 ]);
 
 /** Methods by the type of the value in front of the dot. */

@@ -8,6 +8,7 @@ import type { FlexContent, GridContent } from '../layout/box.ts';
 import { flexContent } from './flex-inside.ts';
 import { gridContent } from './grid-inside.ts';
 import type { Property } from './kind.ts';
+import { arranging, boxLook, gridTracks, padding, placing, sizing, wrapping } from './properties.ts';
 
 export type Like = 'row' | 'column' | 'grid';
 export type Arrangement = 'row' | 'column' | 'cells' | 'layers' | 'pins';
@@ -22,6 +23,18 @@ export const likeProperty = (preset: Like): Property => ({
   effect: 'layout',
   perBand: true,
 });
+
+/** Properties of a container that arranges along an axis where nothing else is said. */
+export const arrangingAlong = (preset: 'row' | 'column'): readonly Property[] => [
+  ...sizing,
+  ...placing(),
+  padding(),
+  likeProperty(preset),
+  ...arranging,
+  wrapping,
+  ...gridTracks,
+  ...boxLook(),
+];
 
 /** What is inside a container that has `like`. */
 export function arrangedContent(values: Values): FlexContent | GridContent {

@@ -1,9 +1,8 @@
 /** Children one below the other. */
-import { arrangedContent, likeProperty } from './arrangement.ts';
+import { arrangedContent, arrangingAlong } from './arrangement.ts';
 import { carried, takingEvents } from './carrying.ts';
 import { shownEvents } from './events.ts';
 import type { Kind } from './kind.ts';
-import { arranging, boxLook, gridTracks, padding, placing, sizing, wrapping } from './properties.ts';
 
 export const column: Kind = {
   name: 'column',
@@ -12,17 +11,7 @@ export const column: Kind = {
   purpose: 'Puts controls one below the other.',
   findBy: ['vertical', 'stack', 'below'],
   container: true,
-  properties: [
-    ...sizing,
-    ...placing(),
-    padding(),
-    likeProperty('column'),
-    ...arranging,
-    wrapping,
-    ...gridTracks,
-    ...boxLook(),
-    ...carried,
-  ],
+  properties: [...arrangingAlong('column'), ...carried],
   events: [...shownEvents, ...takingEvents],
   starter: { gap: '12' },
   inside: (values) => ({ content: arrangedContent(values) }),

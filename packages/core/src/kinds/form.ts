@@ -1,8 +1,7 @@
 /** Fields that are sent together: nothing is sent while one of them is not valid. */
 import { flagType } from '../document/property-types.ts';
-import { arrangedContent, likeProperty } from './arrangement.ts';
+import { arrangedContent, arrangingAlong } from './arrangement.ts';
 import type { Kind, Property } from './kind.ts';
-import { arranging, boxLook, gridTracks, padding, placing, sizing, wrapping } from './properties.ts';
 
 /** Something that a form knows of itself, for a state variable to hold. */
 const known = (name: 'valid' | 'changed', label: string): Property => ({
@@ -23,18 +22,7 @@ export const form: Kind = {
   purpose: 'Fields that are sent together, once all of them are valid.',
   findBy: ['fields', 'submit', 'send', 'save', 'questions', 'validate', 'entry'],
   container: true,
-  properties: [
-    known('valid', 'Valid'),
-    known('changed', 'Changed'),
-    ...sizing,
-    ...placing(),
-    padding(),
-    likeProperty('column'),
-    ...arranging,
-    wrapping,
-    ...gridTracks,
-    ...boxLook(),
-  ],
+  properties: [known('valid', 'Valid'), known('changed', 'Changed'), ...arrangingAlong('column')],
   // Sent by a button that submits, or by Enter in a field (HTML §4.10.21.2).
   events: [{ name: 'submit', label: 'On submit', dom: 'submit' }],
   starter: { gap: '16' },

@@ -1,9 +1,8 @@
 /** Children side by side. */
-import { arrangedContent, likeProperty } from './arrangement.ts';
+import { arrangedContent, arrangingAlong } from './arrangement.ts';
 import { carried, takingEvents } from './carrying.ts';
 import { shownEvents } from './events.ts';
 import type { Kind } from './kind.ts';
-import { arranging, boxLook, gridTracks, padding, placing, sizing, wrapping } from './properties.ts';
 
 export const row: Kind = {
   name: 'row',
@@ -12,17 +11,7 @@ export const row: Kind = {
   purpose: 'Puts controls side by side.',
   findBy: ['horizontal', 'side by side', 'line'],
   container: true,
-  properties: [
-    ...sizing,
-    ...placing(),
-    padding(),
-    likeProperty('row'),
-    ...arranging,
-    wrapping,
-    ...gridTracks,
-    ...boxLook(),
-    ...carried,
-  ],
+  properties: [...arrangingAlong('row'), ...carried],
   events: [...shownEvents, ...takingEvents],
   starter: { gap: '12' },
   inside: (values) => ({ content: arrangedContent(values) }),

@@ -1,5 +1,6 @@
 /** A screen with a form that asks questions and keeps the answers as a record of a list. */
 import { emptyValues } from '../document/state.ts';
+import { referredValues } from '../document/table.ts';
 import type { Control, Project, StateType, StateVariable } from '../document/types.ts';
 import { escapeBraces } from '../expression/template.ts';
 import {
@@ -28,7 +29,7 @@ interface Asked extends FormQuestion {
 }
 
 function fieldOf(make: Maker, list: string, question: Asked): Control {
-  const { label, type, values, required, unique, min, max, pattern, long, hint, variable } = question;
+  const { label, type, values, refers, required, unique, min, max, pattern, long, hint, variable } = question;
   const shared = {
     label: escapeBraces(label),
     [`${type === 'boolean' ? 'checked' : 'value'}.bind`]: variable.name,
@@ -42,6 +43,11 @@ function fieldOf(make: Maker, list: string, question: Asked): Control {
       : {}),
   };
   const name = `${identifier(question.name)}Field`;
+  if (refers)
+    return make('select', name, {
+      ...shared,
+      options: `{${refers.list}.map(row => ${memberText('row', refers.column)})}`,
+    });
   if (values.length > 0)
     return make('select', name, { ...shared, options: escapeBraces(values.join(' | ')) });
   switch (type) {
@@ -80,7 +86,7 @@ export function makeForm(
     const name = freeStateName(names, `new${capital(identifier(question.name))}`);
     names.add(name);
     const type = stateTypes[question.type];
-    const [first] = question.values;
+    const [first] = [...(referredValues(question.refers, project.state) ?? question.values)];
     const initial = type === 'text' && first !== undefined ? first : (question.min ?? emptyValues[type]);
     return {
       ...question,

@@ -1,7 +1,7 @@
 /** What a form asks: one question for each thing that is wanted, from the columns of a table or a JSON Schema. */
 import type { Row } from '../document/table.ts';
 import { cellText } from '../document/table.ts';
-import type { Column, ColumnType } from '../document/types.ts';
+import type { Column, ColumnType, Reference } from '../document/types.ts';
 import { forbiddenKeys } from '../expression/functions.ts';
 
 export interface FormQuestion {
@@ -15,6 +15,8 @@ export interface FormQuestion {
   readonly unique: boolean;
   /** The only answers there are; empty: any. */
   readonly values: readonly string[];
+  /** The answers are values of another list's column. */
+  readonly refers?: Reference;
   /** Of numbers. */
   readonly min?: number;
   readonly max?: number;
@@ -41,13 +43,14 @@ export function spoken(name: string): string {
 const longText = 60;
 
 export const questionsOf = (columns: readonly Column[], rows: readonly Row[]): FormQuestion[] =>
-  columns.map(({ name, type, required = false, unique = false, values = [] }) => ({
+  columns.map(({ name, type, required = false, unique = false, values = [], refers }) => ({
     name,
     label: spoken(name),
     type,
     required,
     unique,
     values,
+    ...(refers ? { refers } : {}),
     long: type === 'text' && rows.some((row) => cellText(row[name]).length > longText),
   }));
 

@@ -6,6 +6,7 @@ import { contextOf, readAttributeText } from '../document/property-text.ts';
 import { destinationType, placesType } from '../document/property-types.ts';
 import { locate, walk } from '../document/tree.ts';
 import {
+  type Column,
   type Control,
   type Draft,
   type Feed,
@@ -152,6 +153,9 @@ export function usesOfState(project: Project, name: string): StateUse[] {
   );
 }
 
+const renamedReference = (column: Column, from: string, to: string): Column =>
+  column.refers?.list === from ? { ...column, refers: { ...column.refers, list: to } } : column;
+
 function renamedFeed(feed: Feed, from: string, to: string): Feed {
   const read = parseTemplate(feed.address);
   return {
@@ -169,6 +173,9 @@ export function renameState(project: Project, from: string, to: string): Step[] 
     return {
       ...variable,
       ...(variable.name === from ? { name: to } : {}),
+      ...(variable.columns
+        ? { columns: variable.columns.map((column) => renamedReference(column, from, to)) }
+        : {}),
       ...(variable.feed ? { feed: renamedFeed(variable.feed, from, to) } : {}),
       ...(expression?.ok ? { computed: renameIn(computed!, namesOf(expression.value), from, to) } : {}),
     };

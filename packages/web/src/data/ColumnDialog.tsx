@@ -5,6 +5,7 @@ import {
   cellText,
   columnTypes,
   forbiddenKeys,
+  type Reference,
   type Row,
   readCell,
 } from '@hovrin/core';
@@ -34,12 +35,15 @@ export function ColumnDialog({
   columns,
   at,
   rows,
+  targets,
   onChange,
   onClose,
 }: {
   columns: readonly Column[];
   at: number;
   rows: readonly Row[];
+  /** Columns of other lists that it may refer to. */
+  targets: readonly Reference[];
   onChange: (label: string, columns: readonly Column[], rows?: readonly Row[]) => void;
   onClose: () => void;
 }) {
@@ -55,7 +59,10 @@ export function ColumnDialog({
           ? 'That name is out of reach for expressions.'
           : undefined;
   const set = (label: string, change: Partial<Column>, nextRows?: readonly Row[]) => {
-    const { required, unique, values, ...rest } = { ...column, ...change };
+    const { required, unique, values, refers, ...rest }: Partial<Column> & Pick<Column, 'name' | 'type'> = {
+      ...column,
+      ...change,
+    };
     onChange(
       label,
       columns.with(at, {
@@ -63,6 +70,7 @@ export function ColumnDialog({
         ...(required ? { required } : {}),
         ...(unique ? { unique } : {}),
         ...(values && values.length > 0 ? { values } : {}),
+        ...(refers ? { refers } : {}),
       }),
       nextRows,
     );
@@ -143,6 +151,25 @@ export function ColumnDialog({
                 set(`Values of ${column.name}`, { values });
             }}
           />
+        </label>
+        <label className="flex items-center gap-2">
+          <span className="w-28 text-quiet">Refers to</span>
+          <select
+            className="field flex-1"
+            value={column.refers ? `${column.refers.list}.${column.refers.column}` : ''}
+            onChange={(event) => {
+              const refers = targets.find(({ list, column: of }) => `${list}.${of}` === event.target.value);
+              const { refers: _, ...rest } = column;
+              onChange(`Reference of ${column.name}`, columns.with(at, refers ? { ...rest, refers } : rest));
+            }}
+          >
+            <option value="">no other list</option>
+            {targets.map(({ list, column: of }) => (
+              <option key={`${list}.${of}`} value={`${list}.${of}`}>
+                {of} of {list}
+              </option>
+            ))}
+          </select>
         </label>
         <div className="ml-[120px] flex gap-4">
           <label className="flex items-center gap-1.5">

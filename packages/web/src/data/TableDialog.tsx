@@ -14,6 +14,7 @@ import {
 import { Download, Plus, Upload } from 'lucide-react';
 import Papa from 'papaparse';
 import { useRef, useState } from 'react';
+import { useEditorState } from '../editor/context.tsx';
 import { Dialog } from '../parts/Dialog.tsx';
 import { Menu } from '../parts/Menu.tsx';
 import { ColumnDialog } from './ColumnDialog.tsx';
@@ -59,9 +60,10 @@ function save(name: string, type: string, text: string): void {
 
 export function TableDialog({ variable, onChange, onUndo, onClose }: TableDialogProps) {
   const { name } = variable;
+  const { project } = useEditorState('project');
   const columns = columnsOf(variable);
   const rows = rowsOf(variable) ?? [];
-  const problems = tableProblems(columns, rows);
+  const problems = tableProblems(columns, rows, project.state);
   const file = useRef<HTMLInputElement>(null);
   const [refused, setRefused] = useState<{ file: string; said: readonly string[] }>();
   const [column, setColumn] = useState<number>();
@@ -76,7 +78,7 @@ export function TableDialog({ variable, onChange, onUndo, onClose }: TableDialog
     const refuse = (...said: string[]) => setRefused({ file: chosen.name, said });
     if (chosen.size > largestFile) return refuse('Files up to 5 MB are read.');
     try {
-      const reading = readTable(linesOf(chosen.name, await chosen.text()), columns);
+      const reading = readTable(linesOf(chosen.name, await chosen.text()), columns, project.state);
       if (!reading.ok)
         return refuse(...reading.problems.map(({ line, message }) => `Line ${line}: ${message}`));
       const others = columns.filter((each) => !reading.columns.some((read) => read.name === each.name));
@@ -197,6 +199,9 @@ export function TableDialog({ variable, onChange, onUndo, onClose }: TableDialog
             set(label, { columns: nextColumns, rows: nextRows ?? rows })
           }
           rows={rows}
+          targets={project.state
+            .filter(({ name }) => name !== variable.name)
+            .flatMap((each) => columnsOf(each).map((target) => ({ list: each.name, column: target.name })))}
           onClose={() => setColumn(undefined)}
         />
       )}
