@@ -11,7 +11,7 @@ const checkIn = `<screen name="CheckIn" padding="16" gap="12" when="{guests.leng
   </form>
   <text name="told" text="{valid ? 'valid' : 'not valid'}, {changed ? 'changed' : 'as it was'}, {note}" />
   <repeat name="list" each="{guests}" as="row">
-    <row name="line" gap="8" on.press="picked = row.who; open('Sure')"><text name="lineText" text="{row.who} {row.nights}" /></row>
+    <row name="line" gap="8" on.press="picked = row.who; open('Sure')"><text name="lineText" text="{row.who} {row.nights}" /><button name="ring" text="Ring" on.press="note = 'rung'" /></row>
   </repeat>
   <button name="late" text="Later" on.press="note = 'soon'; wait(0.3); note = 'now'" />
   <button name="print" text="Print" on.press="handlers.print(guests.length)" on.doublepress="note = 'twice'" />
@@ -92,6 +92,13 @@ it('a dialog opens over the screen with the focus inside, and gives it back', as
   await expect.poll(lines).toEqual(['Ilka 2']);
   expect(await page.getByRole('status').innerText()).toBe('Gone.');
   expect(await dialog.count()).toBe(0);
+});
+
+it('a button inside something that is pressed is pressed alone', async () => {
+  await named('ring[0]').click();
+  expect(await told()).toMatch(/rung$/);
+  await named('ring[0]').press('Enter');
+  expect(await page.getByRole('dialog').count()).toBe(0);
 });
 
 it('waits, tells of keys, double presses and what comes into sight', async () => {

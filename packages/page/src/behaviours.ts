@@ -91,7 +91,6 @@ export function startBehaviours(page: Document): void {
       const menu = event.target as HTMLElement;
       if (menu.role !== 'menu' || (event as ToggleEvent).newState !== 'open') return;
       placeMenu(menu);
-      entriesIn(menu)[0]?.focus();
     },
     true,
   );

@@ -505,6 +505,7 @@ class Page {
       element?.addEventListener(
         dom,
         (event) => {
+          if (event instanceof MouseEvent && isForInner(event, element)) return;
           // From one part of a control to another, the focus stays with the control.
           if (event instanceof FocusEvent && element.contains(event.relatedTarget as Node | null)) return;
           this.runtime.run(statements, gives ? itemFrame(gives, givenBy(event), frame) : frame, {
@@ -535,6 +536,16 @@ class Page {
     }
     this.runtime.enter(variable, value, control);
   }
+}
+
+/** What is pressed by itself, wherever it stands. */
+const pressable = 'button, a[href], input, select, textarea, label, [data-press], [role="tab"]';
+
+/** Whether something that is pressed by itself, inside a container that is, has been meant. */
+function isForInner(event: MouseEvent, element: HTMLElement): boolean {
+  if (element.dataset.press === undefined || !(event.target instanceof Element)) return false;
+  const inner = event.target.closest(pressable);
+  return inner !== null && inner !== element && element.contains(inner);
 }
 
 /** Most times in a second that what a screen waits for comes about. */

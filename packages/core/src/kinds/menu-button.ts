@@ -86,9 +86,10 @@ export const menuButton: Kind = {
         tag: 'div',
         classes: ['part-menu'],
         attributes: { id: `${name}-menu`, role: 'menu', popover: 'auto', 'aria-label': values.text('text') },
-        children: entriesOf(values).map(({ value, label }) => ({
+        // The first has the focus as soon as the menu is there, before any other key (HTML, popover focusing steps).
+        children: entriesOf(values).map(({ value, label }, index) => ({
           tag: 'button',
-          attributes: { type: 'button', role: 'menuitem', tabindex: '-1', value },
+          attributes: { type: 'button', role: 'menuitem', tabindex: '-1', autofocus: index === 0, value },
           text: label,
         })),
       },
