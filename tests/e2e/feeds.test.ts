@@ -80,7 +80,8 @@ it('a feed is given to a variable, takes a sample, and tells how it goes', async
   await page.getByLabel('Address of suppers').fill('https://hut.example/list');
   expect(await page.getByText('An address begins with http://').count()).toBe(0);
   expect(await axeFaults(page)).toEqual([]);
-  for (let times = 0; times < 10; times++) await page.keyboard.press('Control+z');
+  for (const name of ['suppersStatus', 'suppers'])
+    await page.getByRole('button', { name: `Delete ${name}`, exact: true }).click();
 });
 
 it('the bench shows what feeds say now, as often as one wants, and stands still again', async () => {
@@ -133,4 +134,26 @@ it('a number where a colour is wanted is offered ranges', async () => {
   await page.getByRole('button', { name: 'By ranges of the number' }).last().click();
   await expect.poll(() => colour.inputValue()).toMatch(/^\{Range\.steps\(mast\.snow, /);
   expect(await page.getByLabel('Range 1 is').inputValue()).toBe('accent');
+});
+
+it('what a screen does as it is entered happens once, however many sizes are shown', async () => {
+  await page
+    .getByRole('button', { name: /^Tonight/ })
+    .first()
+    .click();
+  await tree(page, 'Tonight').click();
+  await page.getByLabel('On enter', { exact: true }).fill("kitchenNote = kitchenNote + 'x'");
+  await page.keyboard.press('Tab');
+  await page.locator('[data-saving="saved"]').waitFor();
+  await page.getByRole('button', { name: 'Try' }).click();
+  await desk().getByRole('link', { name: 'Check-in' }).press('Enter');
+  const note = (label: string) =>
+    page.frameLocator(`iframe[title^="${label},"]`).getByLabel('Note for the kitchen').inputValue();
+  await expect.poll(() => note('Desk')).toBe('x');
+  expect([await note('Hand'), await note('Lap')]).toEqual(['x', 'x']);
+  await desk().getByRole('link', { name: 'Tonight' }).press('Enter');
+  await desk().getByRole('link', { name: 'Check-in' }).press('Enter');
+  await expect.poll(() => note('Desk')).toBe('xx');
+  await page.waitForTimeout(500);
+  expect([await note('Hand'), await note('Lap'), await note('Desk')]).toEqual(['xx', 'xx', 'xx']);
 });

@@ -98,8 +98,6 @@ class Page {
     startForms(document);
     startTables(document);
     startDragging(document);
-    window.addEventListener('hashchange', () => this.showAddressed());
-    this.showAddressed();
     for (const { name, feed } of this.program.state) if (feed) this.feed(name, feed);
     const fed = new Set(this.program.state.flatMap(({ name, feed }) => (feed ? [name, feed.status] : [])));
     listenInTrial({
@@ -108,11 +106,14 @@ class Page {
       watch: (name, apply) => this.runtime.watch(name, apply),
       set: (name, value) => this.runtime.assign(name, value),
       go: (screen) => {
-        this.heard = screen;
+        if (this.way.at(-1) !== screen) this.heard = screen;
         this.go(screen);
       },
       dialogs: (names) => this.showDialogs(names),
     });
+    // What the first screen does as it is entered is told to the others, too.
+    window.addEventListener('hashchange', () => this.showAddressed());
+    this.showAddressed();
   }
 
   private feed(name: string, feed: ProgramFeed): void {
@@ -237,7 +238,8 @@ class Page {
   private show(screen: ScreenProgram): void {
     const element = this.shown.get(screen.name) ?? this.fromTemplate(screen.name);
     if (!element) return;
-    const heard = this.heard === screen.name;
+    // A page that begins beside others finds done what happens at the beginning.
+    const heard = this.heard === screen.name || (this.way.length === 0 && follows());
     this.heard = undefined;
     if (!heard) this.current?.dispatchEvent(new Event('hovrin-leave'));
     for (const dispose of this.bindings) dispose();

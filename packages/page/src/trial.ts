@@ -38,7 +38,7 @@ export interface TrialConditions {
 function meet(conditions: TrialConditions): void {
   const { textScale, rightToLeft, dark, moreContrast, lessMotion, touch, safe, hinge } = conditions;
   const root = document.documentElement;
-  root.toggleAttribute('data-follows', conditions.follows);
+  root.dataset.follows = conditions.follows ? 'follows' : 'leads';
   root.style.fontSize = textScale === 1 ? '' : `${textScale * 100}%`;
   root.dir = rightToLeft ? 'rtl' : 'ltr';
   root.style.colorScheme = dark ? 'dark' : 'light';
@@ -85,8 +85,9 @@ export interface Tried {
   dialogs(names: readonly string[]): void;
 }
 
-/** Whether what happens by itself happens in another window. */
-export const follows = (): boolean => document.documentElement.dataset.follows !== undefined;
+/** Whether what happens by itself happens in another window: as one is told, at first by the address. */
+export const follows = (): boolean =>
+  isTried() && (document.documentElement.dataset.follows ?? location.search.slice(1)) === 'follows';
 
 /** Whether the page runs in a frame to be tried out. */
 export const isTried = (): boolean =>

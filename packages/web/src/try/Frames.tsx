@@ -192,7 +192,13 @@ export function Frames({ sizes, address, conditions, linked, onProblem, onPick, 
             </figcaption>
             <div className="relative" style={{ width: size.width * scale, height: size.height * scale }}>
               <div className="size-full overflow-hidden rounded-md border border-rule bg-white">
-                <RunningPage size={size} address={address} scale={scale} onThere={onThere} />
+                <RunningPage
+                  size={size}
+                  address={address}
+                  follows={linked && size.label !== sizes[0]?.label}
+                  scale={scale}
+                  onThere={onThere}
+                />
               </div>
               <Covered size={size} scale={scale} />
               <Corner size={size} scale={scale} onSize={change} />
@@ -207,23 +213,28 @@ export function Frames({ sizes, address, conditions, linked, onProblem, onPick, 
 function RunningPage({
   size,
   address,
+  follows,
   scale,
   onThere,
 }: {
   size: ScreenSize;
   address: string;
+  /** It begins beside others, which have done already what happens at the beginning. */
+  follows: boolean;
   scale: number;
   /** Takes the frame when it is there; what it gives back is called when it goes. */
   onThere: (label: string, frame: HTMLIFrameElement) => () => void;
 }) {
   const { label, width, height } = size;
   const frame = useRef<HTMLIFrameElement>(null);
+  // As it was at the beginning: another address would load the page anew.
+  const [begun] = useState(follows);
   useLayoutEffect(() => onThere(label, frame.current!), [label, onThere]);
   return (
     <iframe
       ref={frame}
       title={`${label}, ${sizeWords(size)}`}
-      src={address}
+      src={begun ? address.replace(/(?=#|$)/, '?follows') : address}
       sandbox="allow-scripts allow-forms"
       style={{ width, height, border: 0, transform: `scale(${scale})`, transformOrigin: '0 0' }}
     />
