@@ -18,7 +18,7 @@ const desk = (): FrameLocator => page.frameLocator('iframe[title^="Desk,"]');
 const named = (name: string) => desk().locator(`[data-name="${name}"]`);
 const tryWeather = async () => {
   await page.keyboard.press('t');
-  await desk().getByRole('link', { name: 'Weather' }).press('Enter');
+  await named('navBeside').getByRole('link', { name: 'Weather' }).press('Enter');
   await named('windValue').waitFor();
 };
 const build = () => page.getByRole('button', { name: 'Build' }).click();
@@ -47,7 +47,7 @@ it('a value that comes from outside is there in all sizes, and what follows it f
 it('without an answer the screen says so', async () => {
   await page.getByLabel('Rows').selectOption({ label: 'Failing feeds' });
   await expect.poll(() => named('mastWords').count()).toBe(0);
-  await desk().getByRole('link', { name: 'Weather' }).press('Enter');
+  await named('navBeside').getByRole('link', { name: 'Weather' }).press('Enter');
   await expect.poll(() => named('mastLamp').innerText()).toBe('The mast is silent');
   expect(await named('windValue').innerText()).toBe('–');
   await page.getByLabel('Rows').selectOption({ label: 'Rows as they are' });
@@ -146,13 +146,13 @@ it('what a screen does as it is entered happens once, however many sizes are sho
   await page.keyboard.press('Tab');
   await page.locator('[data-saving="saved"]').waitFor();
   await page.getByRole('button', { name: 'Try' }).click();
-  await desk().getByRole('link', { name: 'Check-in' }).press('Enter');
+  await named('navBeside').getByRole('link', { name: 'Check-in' }).press('Enter');
   const note = (label: string) =>
     page.frameLocator(`iframe[title^="${label},"]`).getByLabel('Note for the kitchen').inputValue();
   await expect.poll(() => note('Desk')).toBe('x');
   expect([await note('Hand'), await note('Lap')]).toEqual(['x', 'x']);
-  await desk().getByRole('link', { name: 'Tonight' }).press('Enter');
-  await desk().getByRole('link', { name: 'Check-in' }).press('Enter');
+  await named('navBeside').getByRole('link', { name: 'Tonight' }).press('Enter');
+  await named('navBeside').getByRole('link', { name: 'Check-in' }).press('Enter');
   await expect.poll(() => note('Desk')).toBe('xx');
   await page.waitForTimeout(500);
   expect([await note('Hand'), await note('Lap'), await note('Desk')]).toEqual(['xx', 'xx', 'xx']);

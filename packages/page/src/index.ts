@@ -1,49 +1,28 @@
 /**
- * The script of an exported page: puts what the runtime works out onto the page's elements, and what a person
- * does into the runtime. One screen is on the page at a time; the others wait in templates.
+ * The script of an exported page: which screen and which dialogs are shown, what events ask of the page, and when
+ * something happens by itself. One screen is on the page at a time; the others wait in templates.
  */
 import {
-  addressTo,
   asText,
-  type Bindings,
-  colourDeclaration,
-  convert,
-  type Declarations,
   type Dispose,
-  declarations,
-  type InsideBinding,
-  type ItemFrame,
-  itemFrame,
-  kindNamed,
-  type PageTarget,
   type Program,
   type ProgramFeed,
-  partDeclarations,
-  type RepeatBinding,
   Runtime,
   type ScreenProgram,
-  type StateValue,
-  type StyleBinding,
-  shownRows,
   type Trace,
   toldTrace,
-  valuesWith,
-  withoutParts,
-  withTurn,
 } from '@hovrin/core/runtime';
 import { markPlace, startBehaviours } from './behaviours.ts';
+import { Binder, finderIn } from './binder.ts';
 import { Dialogs } from './dialogs.ts';
-import { type CarryingElement, startDragging } from './dragging.ts';
-import { replaceInside } from './elements.ts';
+import { startDragging } from './dragging.ts';
 import { type FeedTarget, startFeed } from './feeds.ts';
 import { giveFile } from './files.ts';
-import { startForms, watchForm } from './forms.ts';
+import { startForms } from './forms.ts';
 import { handlerNamed } from './handlers.ts';
-import { eventOf, readInput, wasEntered, writeInput } from './inputs.ts';
 import { keepValue, keptValue } from './kept.ts';
 import { keepMessage, showMessage } from './messages.ts';
-import { Repeat } from './repeats.ts';
-import { focusedIn, mendTable, startTables, type TableElement } from './tables.ts';
+import { startTables } from './tables.ts';
 import { follows, isTried, listenInTrial, tell } from './trial.ts';
 
 /** Starts the page. Called once, when the document is there. */
@@ -53,6 +32,7 @@ export function start(program: Program): void {
 
 class Page {
   private readonly runtime: Runtime;
+  private readonly binder: Binder;
   /** Screens that have been shown; what was typed into them stays. */
   private readonly shown = new Map<string, HTMLElement>();
   private current: HTMLElement | undefined;
@@ -88,6 +68,7 @@ class Page {
       kept: (name) => keptValue(program.name, name),
       keep: (name, value) => keepValue(program.name, name, value),
     });
+    this.binder = new Binder(this.runtime, program);
   }
 
   open(): void {
@@ -253,10 +234,7 @@ class Page {
     markPlace(element, screen.name);
     const find = finderIn([element], '');
     // What was entered while the script was still on its way counts.
-    for (const { control, variable, target } of screen.twoWay) {
-      const part = partOf(find(control), target);
-      if (part && !moved && wasEntered(part)) this.entered(part, variable, target, control);
-    }
+    if (!moved) this.binder.takeEntered(screen, find);
     this.bindings = this.bindScreen(screen, element);
     if (moved) window.scrollTo(0, 0);
     tell({ type: 'hovrin-screen', text: screen.name });
@@ -273,8 +251,8 @@ class Page {
   private bindScreen(screen: ScreenProgram, element: HTMLElement): Dispose[] {
     const find = finderIn([element], '');
     return [
-      ...this.bindAll(screen, find),
-      this.listen(screen, find),
+      ...this.binder.bindAll(screen, find),
+      this.binder.listen(screen, find),
       this.time(screen, element),
       this.waitFor(screen, element),
     ];
@@ -325,279 +303,10 @@ class Page {
         );
     return undefined;
   }
-
-  /**
-   * Binds what is inside an element.
-   *
-   * @param find finds a control's element by its name in the program.
-   * @param frame the items that it stands in.
-   */
-  private bindAll(bindings: Bindings, find: Find, frame?: ItemFrame): Dispose[] {
-    return [
-      ...bindings.content.map((binding) =>
-        this.runtime.bind(
-          binding.template,
-          (value) => {
-            const property = kindNamed(binding.kind)?.properties.find(
-              (entry) => entry.name === binding.property,
-            );
-            if (!property) return;
-            const { value: converted, message } = convert(property, value);
-            if (message)
-              tell({ type: 'hovrin-problem', text: `${binding.control}, ${binding.property}: ${message}` });
-            this.apply(find(binding.control), binding.target, converted);
-          },
-          frame,
-          `${binding.control}.${binding.property}`,
-        ),
-      ),
-      ...bindings.twoWay.map(({ control, variable, target }) =>
-        this.runtime.watch(variable, (value) => {
-          const part = partOf(find(control), target);
-          if (part) writeInput(part, target, value);
-        }),
-      ),
-      ...bindings.inside.map((binding) => this.bindInside(binding, bindings, find, frame)),
-      ...bindings.style.map((binding) => this.bindStyle(binding, find(binding.control), frame)),
-      ...bindings.repeats.map((binding) => this.bindRepeat(binding, find(binding.control), frame)),
-    ];
-  }
-
-  private bindRepeat(binding: RepeatBinding, element: HTMLElement | null, frame?: ItemFrame): Dispose {
-    const pattern = element?.querySelector<HTMLTemplateElement>(':scope > template');
-    if (!element || !pattern) return () => {};
-    const repeat = new Repeat(element, pattern, binding.as, frame, (elements, suffix, inner) => {
-      const find = finderIn(elements, suffix);
-      return [...this.bindAll(binding.item, find, inner), this.listen(binding.item, find, inner)];
-    });
-    const stop = this.runtime.bindAll(
-      { each: binding.each, ...binding.said },
-      (values) => {
-        const { each, ...said } = Object.fromEntries(values);
-        if (!Array.isArray(each))
-          tell({ type: 'hovrin-problem', text: `${binding.control}, each: This is not a list.` });
-        repeat.show(Array.isArray(each) ? each : [], said);
-      },
-      frame,
-      `${binding.control}.each`,
-    );
-    return () => {
-      stop();
-      repeat.end();
-    };
-  }
-
-  /** Makes a part anew when what it shows changes; what is entered in it stays. */
-  private bindInside(binding: InsideBinding, { twoWay }: Bindings, find: Find, frame?: ItemFrame): Dispose {
-    const kind = kindNamed(binding.kind)!;
-    const fixed = new Map<string, unknown>();
-    for (const [name, text] of Object.entries(binding.texts)) {
-      const reading = kind.properties.find((property) => property.name === name)!.type.read(text);
-      if (reading.ok) fixed.set(name, reading.value);
-    }
-    return this.runtime.bindAll(
-      binding.templates,
-      (results) => {
-        const held = new Map(fixed);
-        for (const [name, result] of results) {
-          const { value, message } = convert(
-            kind.properties.find((property) => property.name === name)!,
-            result,
-          );
-          if (message) tell({ type: 'hovrin-problem', text: `${binding.control}, ${name}: ${message}` });
-          else if (value !== undefined) held.set(name, value);
-        }
-        const element = find(binding.control);
-        if (!element) return;
-        const values = valuesWith(kind, held);
-        const made = withTurn(
-          kind.element(values, [], element.dataset.name ?? ''),
-          values.number('tabindex'),
-        );
-        const focused = kind.name === 'table' ? focusedIn(element) : undefined;
-        replaceInside(element, binding.part, made, this.program.icons);
-        if (kind.name === 'table') {
-          const table = element as TableElement;
-          table.shownRows = shownRows(values);
-          mendTable(table, focused);
-        }
-        for (const { control, variable, target } of twoWay) {
-          const part = control === binding.control ? partOf(element, target) : null;
-          if (part) writeInput(part, target, this.runtime.read(variable));
-        }
-      },
-      frame,
-      Object.keys(binding.templates)
-        .map((name) => `${binding.control}.${name}`)
-        .join(', '),
-    );
-  }
-
-  private apply(element: HTMLElement | null, target: PageTarget, value: unknown): void {
-    const part = partOf(element, target);
-    if (!part) return;
-    if (target.as === 'carries') {
-      (part as CarryingElement).carried = value;
-      return;
-    }
-    if (target.as !== 'text' && target.as !== 'attribute' && target.as !== 'property') {
-      writeInput(part, target, value as StateValue);
-      return;
-    }
-    if (target.as === 'text') part.textContent = asText(value);
-    else if (target.name === 'src') part.setAttribute('src', this.addressOfPicture(part, asText(value)));
-    else if (target.name === 'href') part.setAttribute('href', addressTo(asText(value)));
-    else if (target.as === 'attribute') part.setAttribute(target.name!, asText(value));
-    else if (typeof value === 'boolean' || target.name === 'value')
-      (part as unknown as Record<string, unknown>)[target.name!] = value ?? '';
-    else (part as unknown as Record<string, unknown>)[target.name!] = false;
-  }
-
-  private bindStyle(binding: StyleBinding, element: HTMLElement | null, frame?: ItemFrame): Dispose {
-    const kind = kindNamed(binding.kind)!;
-    const write = (target: HTMLElement | null, css: Declarations) => {
-      if (target) target.style.cssText = [...css].map(([name, value]) => `${name}: ${value}`).join('; ');
-    };
-    return this.runtime.bindAll(
-      binding.templates,
-      (values) => {
-        const own = new Map<string, unknown>();
-        for (const [name, result] of values) {
-          const { value, message } = convert(
-            kind.properties.find((property) => property.name === name)!,
-            result,
-          );
-          if (message) tell({ type: 'hovrin-problem', text: `${binding.control}, ${name}: ${message}` });
-          else if (value !== undefined) own.set(name, value);
-        }
-        const css = new Map(declarations(withoutParts(own, binding.parts), kind.name, binding.around));
-        const colour = colourDeclaration(kind, own);
-        if (colour) css.set(...colour);
-        write(element, css);
-        for (const part of binding.parts)
-          write(
-            element?.querySelector<HTMLElement>(`:scope ${part.selector}`) ?? null,
-            partDeclarations(own, kind.name, part),
-          );
-      },
-      frame,
-      Object.keys(binding.templates)
-        .map((name) => `${binding.control}.${name}`)
-        .join(', '),
-    );
-  }
-
-  private listen(bindings: Bindings, find: Find, frame?: ItemFrame): Dispose {
-    const ending = new AbortController();
-    const { signal } = ending;
-    // Variables first: what an event does may read them.
-    for (const { control, variable, target } of bindings.twoWay) {
-      const part = partOf(find(control), target);
-      if (part instanceof HTMLFormElement) {
-        watchForm(part, target.name, (value) => this.runtime.enter(variable, value, control), signal);
-        continue;
-      }
-      part?.addEventListener(eventOf(target), () => this.entered(part, variable, target, control), {
-        signal,
-      });
-    }
-    for (const { control, dom, name, gives, statements } of bindings.events) {
-      const element = find(control);
-      if (element && dom === 'hovrin-visible') watchSight(element, signal);
-      element?.addEventListener(
-        dom,
-        (event) => {
-          if (event instanceof MouseEvent && isForInner(event, element)) return;
-          // From one part of a control to another, the focus stays with the control.
-          if (event instanceof FocusEvent && element.contains(event.relatedTarget as Node | null)) return;
-          this.runtime.run(statements, gives ? itemFrame(gives, givenBy(event), frame) : frame, {
-            control,
-            event: name,
-          });
-        },
-        { signal },
-      );
-    }
-    return () => ending.abort();
-  }
-
-  /** Where a picture lies: one of the project, or one that the person chose. */
-  private addressOfPicture(part: HTMLElement, name: string): string {
-    if (name.startsWith('blob:')) return name;
-    return this.program.pictures[name] ?? part.getAttribute('src') ?? '';
-  }
-
-  /** Puts what was entered into a state variable. A number that is not one yet is shown as invalid. */
-  private entered(part: HTMLElement, variable: string, target: PageTarget, control: string): void {
-    const value = readInput(part, target);
-    if (typeof value === 'string' && typeof this.runtime.read(variable) === 'number') {
-      const valid = value.trim() !== '' && Number.isFinite(Number(value));
-      if (valid) part.removeAttribute('aria-invalid');
-      else part.setAttribute('aria-invalid', 'true');
-      if (!valid) return;
-    }
-    this.runtime.enter(variable, value, control);
-  }
-}
-
-/** What is pressed by itself, wherever it stands. */
-const pressable = 'button, a[href], input, select, textarea, label, [data-press], [role="tab"]';
-
-/** Whether something that is pressed by itself, inside a container that is, has been meant. */
-function isForInner(event: MouseEvent, element: HTMLElement): boolean {
-  if (element.dataset.press === undefined || !(event.target instanceof Element)) return false;
-  const inner = event.target.closest(pressable);
-  return inner !== null && inner !== element && element.contains(inner);
 }
 
 /** Most times in a second that what a screen waits for comes about. */
 const mostWhens = 50;
 
-/** What an event brings with it. */
-function givenBy(event: Event): unknown {
-  if (!(event instanceof KeyboardEvent)) return (event as CustomEvent).detail;
-  const { ctrlKey, altKey, metaKey, key } = event;
-  const held = [ctrlKey && 'Control', altKey && 'Alt', metaKey && 'Meta'].filter(
-    (each) => each !== false && each !== key,
-  );
-  return [...held, key].join('+');
-}
-
-/** Tells an element each time that it comes into sight. */
-function watchSight(element: HTMLElement, signal: AbortSignal): void {
-  let before = false;
-  const observer = new IntersectionObserver((entries) => {
-    const seen = entries.at(-1)!.isIntersecting;
-    if (seen && !before) element.dispatchEvent(new Event('hovrin-visible'));
-    before = seen;
-  });
-  observer.observe(element);
-  signal.addEventListener('abort', () => observer.disconnect());
-}
-
 /** What can take the focus, of a control or inside it. */
 const focusable = 'input, select, textarea, button, a[href], [tabindex]:not([tabindex="-1"])';
-
-/** Finds a control's element by its name in the program. */
-type Find = (name: string) => HTMLElement | null;
-
-/**
- * Finds controls in some elements.
- *
- * @param suffix which items they stand in: `[2]`, `[2][0]`.
- */
-function finderIn(roots: readonly HTMLElement[], suffix: string): Find {
-  return (name) => {
-    const wanted = `${name}${suffix}`;
-    for (const root of roots) {
-      if (root.dataset.name === wanted) return root;
-      const found = root.querySelector<HTMLElement>(`[data-name="${CSS.escape(wanted)}"]`);
-      if (found) return found;
-    }
-    return null;
-  };
-}
-
-function partOf(element: HTMLElement | null, target: PageTarget): HTMLElement | null {
-  return target.part && element ? element.querySelector<HTMLElement>(`.${target.part}`) : element;
-}

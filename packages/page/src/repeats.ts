@@ -39,6 +39,7 @@ export class Repeat {
   private below: HTMLElement | undefined;
   /** Height of an item with the gap behind it; undefined: not measured yet. */
   private height: number | undefined;
+  private watching = false;
   private readonly ending = new AbortController();
 
   constructor(
@@ -103,7 +104,8 @@ export class Repeat {
       this.keepOnly(0, this.list.length);
       return;
     }
-    if (!this.above || !this.below) this.watch();
+    if (!this.above || !this.below) this.makeRoom();
+    if (!this.watching) this.watch();
     if (this.height === undefined) {
       this.keepOnly(0, Math.min(this.list.length, 2 * beyond));
       this.measure();
@@ -147,7 +149,8 @@ export class Repeat {
     free(this.below!, this.list.length - to);
   }
 
-  private watch(): void {
+  /** Free room in place of the items that have no elements. */
+  private makeRoom(): void {
     const space = () => {
       const made = document.createElement('div');
       made.className = 'part-free';
@@ -158,6 +161,11 @@ export class Repeat {
     this.below = space();
     this.pattern.after(this.above);
     this.element.append(this.below);
+  }
+
+  /** Looks again whenever something else may be seen; once, however often the list becomes long. */
+  private watch(): void {
+    this.watching = true;
     let waiting = false;
     const look = () => {
       if (waiting) return;

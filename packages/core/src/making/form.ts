@@ -13,6 +13,7 @@ import {
   type Maker,
   makerOf,
   memberText,
+  titledScreen,
 } from './maker.ts';
 import type { FormQuestion } from './questions.ts';
 
@@ -97,27 +98,19 @@ export function makeForm(
   const record = asked.map(({ name, variable }) => `${keyText(name)}: ${variable.name}`).join(', ');
   const emptied = asked.map(({ variable: { name } }) => name).join(', ');
   const screenName = freeScreenName(project, `${capital(identifier(list))}Form`);
-  const screen = make('screen', screenName, { title: escapeBraces(title) }, [
+  const screen = titledScreen(make, screenName, title, { width: '560', gap: '20' }, [
     make(
-      'column',
-      'page',
-      { width: '100%', 'max-width': '560', 'align-self': 'center', padding: '20 16', gap: '20' },
+      'form',
+      'form',
+      {
+        gap: '16',
+        'on.submit': [`add(${list}, { ${record} })`, `reset(${emptied})`, 'message("Saved.")'].join('; '),
+      },
       [
-        make('heading', 'heading', { text: escapeBraces(title), level: '1' }),
-        make(
-          'form',
-          'form',
-          {
-            gap: '16',
-            'on.submit': [`add(${list}, { ${record} })`, `reset(${emptied})`, 'message("Saved.")'].join('; '),
-          },
-          [
-            ...asked.map((question) => fieldOf(make, list, question)),
-            make('row', 'actions', { gap: '12', justify: 'end' }, [
-              make('button', 'save', { text: 'Save', submits: 'true', 'min-height': '44' }),
-            ]),
-          ],
-        ),
+        ...asked.map((question) => fieldOf(make, list, question)),
+        make('row', 'actions', { gap: '12', justify: 'end' }, [
+          make('button', 'save', { text: 'Save', submits: 'true', 'min-height': '44' }),
+        ]),
       ],
     ),
   ]);

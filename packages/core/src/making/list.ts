@@ -1,8 +1,7 @@
 /** A screen that shows the records of a list, with a way to find some of them, and words for when there are none. */
 import type { Column, Project } from '../document/types.ts';
-import { escapeBraces } from '../expression/template.ts';
 import { addingState, findingIn, shownOf } from './finding.ts';
-import { capital, freeScreenName, type Made, makerOf } from './maker.ts';
+import { capital, freeScreenName, type Made, makerOf, titledScreen } from './maker.ts';
 import { spoken } from './questions.ts';
 
 /** Makes a screen of a list: its first column in front, the others below it, found by what one types. */
@@ -16,36 +15,28 @@ export function makeList(
   const screenName = freeScreenName(project, `${capital(list)}List`);
   const [first, ...others] = columns;
   const { variable, found } = findingIn(project, list, columns);
-  const screen = make('screen', screenName, { title: escapeBraces(spoken(list)) }, [
-    make(
-      'column',
-      'page',
-      { width: '100%', 'max-width': '720', 'align-self': 'center', padding: '20 16', gap: '16' },
-      [
-        make('heading', 'heading', { text: escapeBraces(spoken(list)), level: '1' }),
-        make('textField', 'find', { label: 'Find', 'value.bind': variable.name }),
-        make('repeat', 'rows', { each: `{${found}}`, as: 'row', empty: 'There is nothing here.', gap: '8' }, [
-          make(
-            'column',
-            'row',
-            { padding: '12 16', gap: '2', background: 'sheet', corner: '4', 'border-width': '1' },
-            [
-              make('text', 'first', { text: first ? shownOf('row', first) : '', weight: '600' }),
-              ...(others.length > 0
-                ? [
-                    make('text', 'others', {
-                      text: others.map((column) => shownOf('row', column)).join(' · '),
-                      'max-width': '520',
-                      size: '14',
-                      color: 'quiet',
-                    }),
-                  ]
-                : []),
-            ],
-          ),
-        ]),
-      ],
-    ),
+  const screen = titledScreen(make, screenName, spoken(list), { width: '720' }, [
+    make('textField', 'find', { label: 'Find', 'value.bind': variable.name }),
+    make('repeat', 'rows', { each: `{${found}}`, as: 'row', empty: 'There is nothing here.', gap: '8' }, [
+      make(
+        'column',
+        'row',
+        { padding: '12 16', gap: '2', background: 'sheet', corner: '4', 'border-width': '1' },
+        [
+          make('text', 'first', { text: first ? shownOf('row', first) : '', weight: '600' }),
+          ...(others.length > 0
+            ? [
+                make('text', 'others', {
+                  text: others.map((column) => shownOf('row', column)).join(' · '),
+                  'max-width': '520',
+                  size: '14',
+                  color: 'quiet',
+                }),
+              ]
+            : []),
+        ],
+      ),
+    ]),
   ]);
   return {
     screen,

@@ -1,6 +1,7 @@
 /** Making screens from data: controls with ids of their own, and names that expressions and screens can have. */
 import { freshName } from '../document/names.ts';
 import type { Control, Project } from '../document/types.ts';
+import { escapeBraces } from '../expression/template.ts';
 import type { Step } from '../steps/step.ts';
 
 /** A made screen, and all that it needs, as steps that are taken and taken back together. */
@@ -26,6 +27,21 @@ export const makerOf =
     props,
     children,
   });
+
+/** A screen with a title on top, and what stands below it in one column in the middle. */
+export const titledScreen = (
+  make: Maker,
+  name: string,
+  title: string,
+  { width, gap = '16' }: { readonly width: string; readonly gap?: string },
+  children: readonly Control[],
+): Control => {
+  const text = escapeBraces(title);
+  const page = { width: '100%', 'max-width': width, 'align-self': 'center', padding: '20 16', gap };
+  return make('screen', name, { title: text }, [
+    make('column', 'page', page, [make('heading', 'heading', { text, level: '1' }), ...children]),
+  ]);
+};
 
 /** With a capital in front. */
 export const capital = (name: string) => name.charAt(0).toUpperCase() + name.slice(1);

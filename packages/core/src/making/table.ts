@@ -2,7 +2,7 @@
 import type { Column, Project } from '../document/types.ts';
 import { escapeBraces } from '../expression/template.ts';
 import { addingState, findingIn } from './finding.ts';
-import { capital, freeScreenName, freeStateName, type Made, makerOf } from './maker.ts';
+import { capital, freeScreenName, freeStateName, type Made, makerOf, titledScreen } from './maker.ts';
 import { spoken } from './questions.ts';
 
 /** Makes a screen with a table of a list; it scrolls sideways where it is too wide. */
@@ -16,32 +16,30 @@ export function makeTable(
   const names = new Set(project.state.map(({ name }) => name));
   const order = freeStateName(names, `order${capital(list)}`);
   const { variable, found } = findingIn(project, list, columns, [order]);
-  const title = escapeBraces(spoken(list));
-  const screen = make('screen', freeScreenName(project, `${capital(list)}Table`), { title }, [
-    make(
-      'column',
-      'page',
-      { width: '100%', 'max-width': '1120', 'align-self': 'center', padding: '20 16', gap: '16' },
-      [
-        make('heading', 'heading', { text: title, level: '1' }),
-        make('textField', 'find', { label: 'Find', 'value.bind': variable.name, 'max-width': '320' }),
-        make('table', 'rows', {
-          rows: `{${found}}`,
-          columns: columns.map(({ name }) => `${name}: ${spoken(name)}`).join(' | '),
-          label: title,
-          'sort.bind': order,
-          background: 'sheet',
-          corner: '4',
-          'border-width': '1',
-        }),
-        make('text', 'none', {
-          text: 'There is nothing here.',
-          color: 'quiet',
-          hidden: `{${found}.length > 0}`,
-        }),
-      ],
-    ),
-  ]);
+  const title = spoken(list);
+  const screen = titledScreen(
+    make,
+    freeScreenName(project, `${capital(list)}Table`),
+    title,
+    { width: '1120' },
+    [
+      make('textField', 'find', { label: 'Find', 'value.bind': variable.name, 'max-width': '320' }),
+      make('table', 'rows', {
+        rows: `{${found}}`,
+        columns: columns.map(({ name }) => `${name}: ${spoken(name)}`).join(' | '),
+        label: escapeBraces(title),
+        'sort.bind': order,
+        background: 'sheet',
+        corner: '4',
+        'border-width': '1',
+      }),
+      make('text', 'none', {
+        text: 'There is nothing here.',
+        color: 'quiet',
+        hidden: `{${found}.length > 0}`,
+      }),
+    ],
+  );
   return {
     screen,
     steps: [

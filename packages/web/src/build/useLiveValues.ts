@@ -1,34 +1,11 @@
 /** Values of feeds while building: what the simulated devices and services say now, as often as one wants to see it. */
-import {
-  addressAtStart,
-  type Feed,
-  fitting,
-  type Project,
-  type StateVariable,
-  standInFolder,
-} from '@hovrin/core';
+import { addressAtStart, fitting, type Project, type StateVariable, standInFolder } from '@hovrin/core';
 import { useEffect, useState } from 'react';
+import { follow } from '../standIns.ts';
 
 /** Values by variable. */
 export type LiveValues = ReadonlyMap<string, StateVariable['initial']>;
 const nothing: LiveValues = new Map();
-
-/** Hears of each value of a feed. @returns what ends it. */
-function follow({ address, as, every }: Feed, hear: (value: unknown) => void): () => void {
-  if (as === 'events') {
-    const source = new EventSource(`/${address}`);
-    source.addEventListener('message', ({ data }) => hear(JSON.parse(String(data))));
-    return () => source.close();
-  }
-  const ask = () =>
-    void fetch(`/${address}`)
-      .then((answer) => (answer.ok ? answer.json().then(hear) : undefined))
-      // What does not come stays as it was.
-      .catch(() => undefined);
-  ask();
-  const timer = setInterval(ask, every * 1000);
-  return () => clearInterval(timer);
-}
 
 /**
  * @param seconds between two values that are shown; 0: none is, all stays as it is at the start.
@@ -52,13 +29,18 @@ export function useLiveValues(project: Project, seconds: number): LiveValues {
     const ends = feeds
       .filter(({ feed }) => feed.address.startsWith(standInFolder))
       .map(({ name, type, feed }) =>
-        follow(feed, (value) => {
-          const fits = fitting(type, value);
-          if (fits === undefined) return;
-          latest.set(name, fits);
-          if (feed.status !== undefined) latest.set(feed.status, 'live');
-          isNew = true;
-        }),
+        follow(
+          feed,
+          (value) => {
+            const fits = fitting(type, value);
+            if (fits === undefined) return;
+            latest.set(name, fits);
+            if (feed.status !== undefined) latest.set(feed.status, 'live');
+            isNew = true;
+          },
+          // What does not come stays as it was.
+          () => undefined,
+        ),
       );
     const timer = setInterval(() => {
       if (isNew) setValues(new Map(latest));

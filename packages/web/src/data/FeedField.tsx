@@ -14,7 +14,7 @@ import {
 } from '@hovrin/core';
 import { useId, useState } from 'react';
 import { useWorkplace } from '../editor/context.tsx';
-import { firstOf } from './firstOf.ts';
+import { firstOf } from '../standIns.ts';
 
 const mast = `${standInFolder}mast`;
 const suppers = `${standInFolder}suppers`;
