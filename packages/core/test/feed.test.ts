@@ -39,6 +39,15 @@ describe('the address of a feed', () => {
     const address = addressNow(read.value, (name) => (name === 'page' ? 3 : 'Ilka & Co/../?x=1#'));
     expect(address).toBe('https://hut.example/list?find=Ilka%20%26%20Co%2F..%2F%3Fx%3D1%23&page=3');
     expect(new URL(address).origin).toBe('https://hut.example');
+    const led = (written: string, value: string) => {
+      const template = parseTemplate(written);
+      if (!template.ok) throw new Error(template.problem.message);
+      return addressNow(template.value, () => value);
+    };
+    expect(() => led('stand-ins/{name}/api/projects', '..')).toThrow('leads out');
+    expect(() => led('stand-ins/.{name}/api', '.')).toThrow('leads out');
+    expect(led('stand-ins/{name}', '../api')).toBe('stand-ins/..%2Fapi');
+    expect(led('stand-ins/suppers?find={name}', '..')).toBe('stand-ins/suppers?find=..');
   });
 
   it('follows a new name, and says where it leads', () => {

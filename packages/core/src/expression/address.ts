@@ -2,15 +2,31 @@
 import type { Feed, StateVariable } from '../document/types.ts';
 import type { Template } from './ast.ts';
 import { sourcesOf } from './computed.ts';
-import { asText, evaluate, type Scope } from './evaluate.ts';
+import { asText, EvaluationError, evaluate, type Scope } from './evaluate.ts';
 import { namesOfTemplate } from './names.ts';
 import { parseTemplate } from './template.ts';
 
-/** An address as it is now (RFC 3986 §2.1: what an expression gives is percent-encoded). */
-export const addressNow = ({ parts }: Template, scope: Scope): string =>
-  parts
+/**
+ * An address as it is now (RFC 3986 §2.1: what an expression gives is percent-encoded).
+ *
+ * @throws EvaluationError where what an expression gives would lead out of the folder that is written (§3.3, `..`).
+ */
+export function addressNow({ parts }: Template, scope: Scope): string {
+  const address = parts
     .map((part) => (typeof part === 'string' ? part : encodeURIComponent(asText(evaluate(part, scope)))))
     .join('');
+  const isWorkedOut = parts.some((part) => typeof part !== 'string');
+  // Dots are not encoded, and browsers take encoded ones for dots.
+  if (
+    isWorkedOut &&
+    address
+      .split(/[?#]/)[0]!
+      .split('/')
+      .some((step) => step === '.' || step === '..')
+  )
+    throw new EvaluationError(`\`${address}\` leads out of where it is written; it is not asked.`);
+  return address;
+}
 
 /** Names that a feed's address reads. */
 export function namesOfFeed(feed: Feed | undefined): readonly string[] {
