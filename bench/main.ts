@@ -1,6 +1,6 @@
 /**
  * All benchmarks. Every figure is a ratio measured in this one run. `--json`; `--write`: into docs/; `--only NAME`: one
- * of memory, engines, relayout, texts, sweeps, checks, runs, feel, growth.
+ * of memory, engines, relayout, texts, sweeps, checks, runs, tables, feel, growth.
  */
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -14,6 +14,7 @@ import type { Measured } from './measure.ts';
 import { relayout } from './relayout.ts';
 import { runs } from './runs.ts';
 import { sweeps } from './sweeps.ts';
+import { tables } from './tables.ts';
 import { texts } from './texts.ts';
 
 const shaper = await loadShaper();
@@ -32,6 +33,7 @@ const suites: Readonly<Record<string, () => readonly Measured[] | Promise<readon
   sweeps: () => sweeps(shaper),
   checks: () => checks(shaper),
   runs,
+  tables,
   feel,
 };
 const asked = (name: string) => options.only === undefined || options.only === name;

@@ -163,7 +163,7 @@ it('a list is a table: typed, pasted, ruled, taken from a file as a whole or not
     );
     element.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true }));
   });
-  await page.getByText('7 rows').waitFor();
+  await page.getByText('7 rows', { exact: true }).waitFor();
   expect(await texts(7)).toEqual(['Eben Strand', '', '21:30', '1', 'Late']);
   // A rule for a column, and a file that breaks it.
   await grid.getByRole('button', { name: /^name/ }).click();
@@ -176,7 +176,7 @@ it('a list is a table: typed, pasted, ruled, taken from a file as a whole or not
   await page.getByText('7 cells are not right').waitFor();
   await column.getByLabel('Refers to').selectOption({ label: 'no other list' });
   await column.getByRole('button', { name: 'Close' }).click();
-  expect(await page.getByText(/cells? (is|are) not right/).count()).toBe(0);
+  await expect.poll(() => page.getByText(/cells? (is|are) not right/).count()).toBe(0);
   const file = (text: string) =>
     page
       .getByLabel('A file with rows')
@@ -184,13 +184,13 @@ it('a list is a table: typed, pasted, ruled, taken from a file as a whole or not
   await file('name;people\nAda Brenn;3\nAda Brenn;many\n');
   await page.getByText('Nothing was taken from evening.csv.').waitFor();
   await page.getByText('Line 3: people: “many” is no number.').waitFor();
-  expect(await page.getByText('7 rows').count()).toBe(1);
+  expect(await page.getByText('7 rows', { exact: true }).count()).toBe(1);
   await file('name;people\nAda Brenn;3\nJoss Ferrin;2\n');
-  await page.getByText('2 rows').waitFor();
+  await page.getByText('2 rows', { exact: true }).waitFor();
   expect((await texts(1)).slice(0, 2)).toEqual(['Ada Brenn', '3']);
   await grid.focus();
   await page.keyboard.press('Control+z');
-  await page.getByText('7 rows').waitFor();
+  await page.getByText('7 rows', { exact: true }).waitFor();
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save' }).click();
   await page.getByRole('menuitem', { name: 'as CSV' }).click();

@@ -16,8 +16,11 @@ export async function exportCommand(
   if (path === undefined || more.length > 0)
     throw new BadInput('One file or folder is needed: `hovrin export html FILE --out DIR`');
   if (values.out === undefined) throw new BadInput('Where to? `--out DIR`');
-  const { project, assetFolder } = await readInput(path);
-  const page = await makePage(project, { rightToLeft: values.rtl === true });
+  const { project, rows, assetFolder } = await readInput(path);
+  const page = await makePage(project, {
+    rightToLeft: values.rtl === true,
+    rowsOfTable: (id) => rows.get(id),
+  });
   try {
     await mkdir(values.out, { recursive: true });
   } catch (error) {

@@ -18,7 +18,7 @@ export function loadPageParts(): Promise<Pick<PageParts, 'fonts' | 'script'>> {
 /** Makes the page of a project. */
 export async function makePage(
   project: Project,
-  options: Pick<PageParts, 'rightToLeft'> = {},
+  options: Pick<PageParts, 'rightToLeft' | 'rowsOfTable'> = {},
 ): Promise<ExportedPage> {
   return exportPage(project, { ...(await loadPageParts()), ...options });
 }

@@ -9,6 +9,7 @@ import {
   projectFormat,
   readFolder,
   type SourceProblem,
+  type StoredRows,
   screenNameOf,
 } from '@hovrin/core';
 
@@ -16,7 +17,10 @@ import {
 export type ProjectReading =
   | {
       readonly ok: true;
-      readonly project: Project /** Where its pictures lie. */;
+      readonly project: Project;
+      /** All rows of its stored tables. */
+      readonly rows: StoredRows;
+      /** Where its pictures lie. */
       readonly assetFolder: string;
     }
   | { readonly ok: false; readonly problems: readonly SourceProblem[] };
@@ -38,6 +42,8 @@ async function readText(path: string): Promise<string> {
   return new TextDecoder('utf-8', { fatal: true }).decode(await readFile(path));
 }
 
+const isTableFile = (path: string): boolean => /^tables\/[^/]+\.json$/.test(path);
+
 async function textFilesIn(folder: string, prefix = ''): Promise<string[]> {
   const entries = await readdir(join(folder, prefix), { withFileTypes: true });
   const found = await Promise.all(
@@ -48,7 +54,7 @@ async function textFilesIn(folder: string, prefix = ''): Promise<string[]> {
         if (entry.isDirectory()) return textFilesIn(folder, path);
         return entry.name === 'project.json' && prefix === ''
           ? [path]
-          : entry.name.endsWith('.screen.xml')
+          : entry.name.endsWith('.screen.xml') || isTableFile(path)
             ? [path]
             : [];
       }),
@@ -75,7 +81,7 @@ export async function readProjectFolder(folder: string, newId = countedIds()): P
       ],
     };
   const read = readFolder(files, newId);
-  return read.ok ? { ok: true, project: read.project, assetFolder: join(folder, 'assets') } : read;
+  return read.ok ? { ...read, assetFolder: join(folder, 'assets') } : read;
 }
 
 /** The project folder that a screen file belongs to: the nearest one above it with a `project.json`. */
@@ -120,6 +126,7 @@ export async function readScreenFile(path: string, newId = countedIds()): Promis
   return {
     ok: true,
     project: { ...base, screens: [parsed.screen] },
+    rows: around?.ok ? around.rows : new Map(),
     assetFolder: join(folder ?? dirname(file), 'assets'),
   };
 }

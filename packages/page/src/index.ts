@@ -5,11 +5,15 @@
 import {
   asText,
   type Dispose,
+  type FeedStatus,
   type Program,
   type ProgramFeed,
+  type ProgramTable,
   Runtime,
   type ScreenProgram,
+  type StateValue,
   type Trace,
+  toldBy,
   toldTrace,
 } from '@hovrin/core/runtime';
 import { markPlace, startBehaviours } from './behaviours.ts';
@@ -22,12 +26,18 @@ import { startForms } from './forms.ts';
 import { handlerNamed } from './handlers.ts';
 import { keepValue, keptValue } from './kept.ts';
 import { keepMessage, showMessage } from './messages.ts';
+import { fetchRows, takeRows } from './stored-rows.ts';
 import { startTables } from './tables.ts';
 import { follows, isTried, listenInTrial, tell } from './trial.ts';
 
 /** Starts the page. Called once, when the document is there. */
 export function start(program: Program): void {
   new Page(program).open();
+}
+
+/** Takes the rows of a table; called by the scripts that they lie in. */
+export function rows(name: string, list: StateValue): void {
+  takeRows(name, list);
 }
 
 class Page {
@@ -80,8 +90,10 @@ class Page {
     startTables(document);
     startDragging(document);
     for (const { name, feed } of this.program.state) if (feed) this.feed(name, feed);
-    const fed = new Set(this.program.state.flatMap(({ name, feed }) => (feed ? [name, feed.status] : [])));
-    listenInTrial({
+    const fed = new Set(
+      this.program.state.flatMap((variable) => [...(variable.feed ? [variable.name] : []), toldBy(variable)]),
+    );
+    const everywhere = listenInTrial({
       // What follows others does so everywhere, and what comes from outside comes everywhere.
       variables: this.program.state.flatMap(({ name, computed }) => (computed || fed.has(name) ? [] : name)),
       watch: (name, apply) => this.runtime.watch(name, apply),
@@ -92,18 +104,29 @@ class Page {
       },
       dialogs: (names) => this.showDialogs(names),
     });
+    for (const { name, table } of this.program.state) if (table) this.table(name, table, everywhere);
     // What the first screen does as it is entered is told to the others, too.
     window.addEventListener('hashchange', () => this.showAddressed());
     this.showAddressed();
   }
 
+  /** @param everywhere does something that happens in other windows by itself. */
+  private table(name: string, table: ProgramTable, everywhere: (happens: () => void) => void): void {
+    fetchRows(name, table, {
+      receive: (rows) => everywhere(() => this.runtime.begin(name, rows)),
+      status: (status) => this.tellStatus(table.status, status),
+      problem: (text) => tell({ type: 'hovrin-problem', text: `${name}: ${text}` }),
+    });
+  }
+
+  private tellStatus(variable: string | undefined, status: FeedStatus): void {
+    if (this.program.state.some((each) => each.name === variable)) this.runtime.assign(variable!, status);
+  }
+
   private feed(name: string, feed: ProgramFeed): void {
     const target: FeedTarget = {
       receive: (value) => this.runtime.assign(name, value),
-      status: (status) => {
-        if (this.program.state.some((each) => each.name === feed.status))
-          this.runtime.assign(feed.status!, status);
-      },
+      status: (status) => this.tellStatus(feed.status, status),
       problem: (text) => tell({ type: 'hovrin-problem', text: `${name}: ${text}` }),
     };
     let stop: Dispose | undefined;

@@ -93,9 +93,13 @@ export const follows = (): boolean =>
 export const isTried = (): boolean =>
   window.parent !== window && document.documentElement.dataset.trial !== undefined;
 
-/** Joins a page with the window around it, where it is being tried out. */
-export function listenInTrial(page: Tried): void {
-  if (!isTried()) return;
+/**
+ * Joins a page with the window around it, where it is being tried out.
+ *
+ * @returns what does something that happens in every window by itself, so that the others are not told of it.
+ */
+export function listenInTrial(page: Tried): (happens: () => void) => void {
+  if (!isTried()) return (happens) => happens();
   let hearing = true;
   for (const name of page.variables)
     page.watch(name, (value) => {
@@ -103,20 +107,25 @@ export function listenInTrial(page: Tried): void {
       if (!hearing) tell({ type: 'hovrin-state', name, value });
     });
   hearing = false;
+  const quietly = (happens: () => void) => {
+    hearing = true;
+    try {
+      happens();
+    } finally {
+      hearing = false;
+    }
+  };
   const look = document.createElement('style');
   look.textContent = fingertip;
   document.head.append(look);
   window.addEventListener('message', ({ source, data }: MessageEvent<TrialMessage>) => {
     if (source !== window.parent) return;
-    hearing = true;
-    try {
+    quietly(() => {
       if (data.type === 'hovrin-set') page.set(data.name, data.value);
       else if (data.type === 'hovrin-go') page.go(data.screen);
       else if (data.type === 'hovrin-show-dialogs') page.dialogs(data.names);
       else if (data.type === 'hovrin-conditions') meet(data);
-    } finally {
-      hearing = false;
-    }
+    });
   });
   window.addEventListener(
     'click',
@@ -130,4 +139,5 @@ export function listenInTrial(page: Tried): void {
     },
     true,
   );
+  return quietly;
 }

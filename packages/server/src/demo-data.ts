@@ -13,5 +13,5 @@ export async function loadDemo(store: Store): Promise<string> {
   const pictures = new Map<string, Buffer>();
   for (const { name } of reading.project.assets)
     pictures.set(name, await readFile(join(reading.assetFolder, name)));
-  return store.create(reading.project, pictures);
+  return store.create(reading.project, pictures, reading.rows);
 }

@@ -9,6 +9,7 @@ import { assetRoutes } from './routes/assets.ts';
 import { pageRoutes } from './routes/pages.ts';
 import { projectRoutes } from './routes/projects.ts';
 import { standInRoutes } from './routes/stand-ins.ts';
+import { tableRoutes } from './routes/tables.ts';
 import type { Store } from './store/store.ts';
 
 /** The application around a store; listens nowhere yet. */
@@ -17,6 +18,7 @@ export function makeApplication(store: Store): Koa {
   projectRoutes(router, store);
   assetRoutes(router, store);
   pageRoutes(router, store);
+  tableRoutes(router, store);
   standInRoutes(router);
   const koa = new Koa();
   koa.silent = true;

@@ -1,5 +1,17 @@
 /** Talking to the server. Failing to reach it is told apart from its refusing. */
-import type { Appended, Asset, Project, SampleCondition, SentEntry, StoredEntry } from '@hovrin/core';
+import type {
+  Appended,
+  Asset,
+  Column,
+  PlacedRow,
+  Project,
+  Rewriting,
+  RowBatch,
+  RowQuestion,
+  SampleCondition,
+  SentEntry,
+  StoredEntry,
+} from '@hovrin/core';
 
 /** The server cannot be reached. */
 export class Unreachable extends Error {}
@@ -37,6 +49,22 @@ export interface OpenedProject {
   readonly older: boolean;
 }
 
+/** A page of a stored table's rows. */
+export interface RowPage {
+  /** How many rows the table has, and how many of them are found. */
+  readonly total: number;
+  readonly found: number;
+  /** How many cells are not right. */
+  readonly wrong: number;
+  /** @param wrong what is wrong in it, by column. */
+  readonly rows: readonly (PlacedRow & { readonly wrong?: Readonly<Record<string, string>> })[];
+}
+
+/** Rows from a file, or what keeps them out. */
+export type FileTaken =
+  | { readonly ok: true; readonly columns: readonly Column[]; readonly rows: RowBatch }
+  | { readonly ok: false; readonly said: readonly string[]; readonly more: number };
+
 async function request<T>(
   method: string,
   path: string,
@@ -66,6 +94,8 @@ async function request<T>(
 
 const at = (id: string) => `/api/projects/${encodeURIComponent(id)}`;
 
+const table = (id: string, list: string) => `${at(id)}/tables/${encodeURIComponent(list)}`;
+
 export const api = {
   list: () => request<{ projects: ProjectSummary[]; deleted: ProjectSummary[] }>('GET', '/api/projects'),
   create: (name: string) => request<{ id: string }>('POST', '/api/projects', { name }),
@@ -84,6 +114,27 @@ export const api = {
       `${at(id)}/assets?${new URLSearchParams({ name: asset.name, width: String(asset.width), height: String(asset.height) })}`,
       file.slice(0, file.size, asset.type),
     ),
+  rows: (id: string, list: string, question: RowQuestion, from: number, count: number) =>
+    request<RowPage>(
+      'GET',
+      `${table(id, list)}/rows?${new URLSearchParams({
+        from: String(from),
+        count: String(count),
+        ...(question.find ? { find: question.find } : {}),
+        ...(question.sort === undefined
+          ? {}
+          : { sort: question.sort, descending: String(question.descending === true) }),
+      })}`,
+    ),
+  takeFile: (id: string, list: string, file: File) =>
+    request<FileTaken>(
+      'POST',
+      `${table(id, list)}/file?${new URLSearchParams({ name: file.name })}`,
+      file.slice(0, file.size, 'text/plain'),
+    ),
+  rewritten: (id: string, list: string, change: Rewriting) =>
+    request<RowBatch>('POST', `${table(id, list)}/rewritten`, change),
+  fileAddress: (id: string, list: string, as: 'csv' | 'json') => `${table(id, list)}/file?as=${as}`,
   changesAddress: (id: string, since: number) => `${at(id)}/changes?since=${since}`,
   assetAddress: (id: string, name: string) => `${at(id)}/assets/${encodeURIComponent(name)}`,
   zipAddress: (id: string) => `${at(id)}/page.zip`,

@@ -4,7 +4,9 @@
  */
 import type { FeedStatus } from './feed.ts';
 import { lengthened } from './long-text.ts';
+import { rowCount } from './stored-table.ts';
 import { type Row, rowsOf } from './table.ts';
+import { toldBy } from './told.ts';
 import type { Project, StateVariable } from './types.ts';
 
 export const sampleConditions = ['typical', 'empty', 'one', 'many', 'long', 'slow', 'failing'] as const;
@@ -17,8 +19,8 @@ export const sampleWords: Readonly<Record<SampleCondition, string>> = {
   one: 'One row',
   many: 'Many rows',
   long: 'Rows with long texts',
-  slow: 'Slow feeds',
-  failing: 'Failing feeds',
+  slow: 'Slow feeds and tables',
+  failing: 'Failing feeds and tables',
 };
 
 /** How many rows are many. */
@@ -38,33 +40,37 @@ const withLongTexts = (row: Row): Row =>
     ]),
   );
 
-/** Conditions of what comes from outside; the others are of rows. */
-type FeedCondition = 'slow' | 'failing';
-const isOfFeeds = (condition: SampleCondition): condition is FeedCondition =>
+/** Conditions of how something comes; the others are of what there is. */
+type ComingCondition = 'slow' | 'failing';
+const isOfComing = (condition: SampleCondition): condition is ComingCondition =>
   condition === 'slow' || condition === 'failing';
 
-/** Seconds until a slow feed begins. */
+/** Seconds until a slow feed begins, and slow rows come. */
 const slowSeconds = 5;
 
-/** Variables whose feeds are slow or do not answer, with those that tell of it. */
-function withFeeds(state: readonly StateVariable[], condition: FeedCondition): StateVariable[] {
-  const told = new Set(state.flatMap(({ feed }) => feed?.status ?? []));
+/** Variables whose feeds or rows are slow or do not come, with those that tell of it. */
+function comingSo(state: readonly StateVariable[], condition: ComingCondition): StateVariable[] {
+  const told = new Set(state.flatMap((variable) => toldBy(variable) ?? []));
   return state.map((variable): StateVariable => {
     if (told.has(variable.name))
       return { ...variable, initial: (condition === 'slow' ? 'waiting' : 'failed') satisfies FeedStatus };
-    const { feed, ...rest } = variable;
-    if (!feed) return variable;
-    return condition === 'slow' ? { ...rest, feed: { ...feed, wait: slowSeconds } } : rest;
+    const { feed, table, ...rest } = variable;
+    const wait = slowSeconds;
+    if (feed) return condition === 'slow' ? { ...rest, feed: { ...feed, wait } } : rest;
+    if (!table) return variable;
+    return { ...rest, initial: [], ...(condition === 'slow' ? { table: { ...table, wait } } : {}) };
   });
 }
 
 function inCondition(
   variable: StateVariable,
-  condition: Exclude<SampleCondition, FeedCondition>,
+  condition: Exclude<SampleCondition, ComingCondition>,
   most: number,
 ): StateVariable {
   const rows = rowsOf(variable);
   if (!rows || rows.length === 0 || condition === 'typical') return variable;
+  const { table, ...plain } = variable;
+  if (condition === 'many' && rowCount(variable) >= most) return variable;
   const initial: Readonly<Record<Exclude<typeof condition, 'typical'>, () => readonly Row[]>> = {
     empty: () => [],
     one: () => rows.slice(0, 1),
@@ -74,7 +80,7 @@ function inCondition(
       ),
     long: () => rows.map(withLongTexts),
   };
-  return { ...variable, initial: initial[condition]() };
+  return { ...plain, initial: initial[condition]() };
 }
 
 /**
@@ -84,6 +90,6 @@ function inCondition(
  */
 export function inSample(project: Project, condition: SampleCondition, most = manyRows): Project {
   if (condition === 'typical') return project;
-  if (isOfFeeds(condition)) return { ...project, state: withFeeds(project.state, condition) };
+  if (isOfComing(condition)) return { ...project, state: comingSo(project.state, condition) };
   return { ...project, state: project.state.map((variable) => inCondition(variable, condition, most)) };
 }

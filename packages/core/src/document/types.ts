@@ -90,6 +90,18 @@ export interface Feed {
   readonly wait?: number;
 }
 
+/** A list of records whose rows are kept beside the document, however many they are. */
+export interface StoredTable {
+  /** What its rows are kept under; stays the same when the variable is renamed. */
+  readonly id: string;
+  /** How many rows it has. */
+  readonly rows: number;
+  /** Name of the text variable that is told how the rows come: `waiting`, `live` or `failed`. */
+  readonly status?: string;
+  /** Seconds until they begin to come. */
+  readonly wait?: number;
+}
+
 /** A value that the running application keeps, readable in every expression of the project. */
 export interface StateVariable {
   /** A JavaScript identifier, unique in the project. */
@@ -106,6 +118,8 @@ export interface StateVariable {
   readonly screen?: string;
   /** What gives it its values; what it holds at the start is there until the first one comes. */
   readonly feed?: Feed;
+  /** Of a list of records: its rows are kept beside the document; `initial` holds the first of them. */
+  readonly table?: StoredTable;
 }
 
 /** A picture of the project. */

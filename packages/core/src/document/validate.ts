@@ -9,6 +9,7 @@ import { feedProblem } from './feed.ts';
 import { nameProblem } from './names.ts';
 import { contextOf, readAttributeText } from './property-text.ts';
 import { countValues, fitting, mostValues, stateTypes } from './state.ts';
+import { storedTableProblem } from './stored-table.ts';
 import { columnTypes } from './table.ts';
 import { walk } from './tree.ts';
 import {
@@ -33,6 +34,7 @@ const isText = (value: unknown): value is string => typeof value === 'string';
 export function stateProblem(value: unknown): string | undefined {
   if (!Array.isArray(value)) return '`state` is not a list.';
   const seen = new Set<string>();
+  const ids = new Set<string>();
   for (const entry of value as StateVariable[]) {
     if (!isRecord(entry) || !isText(entry.name)) return 'A state variable has no name.';
     const problem = nameProblem(entry.name);
@@ -55,6 +57,10 @@ export function stateProblem(value: unknown): string | undefined {
       return `The screen of \`${entry.name}\` is no name.`;
     const feed = feedProblem(entry.feed);
     if (feed) return `\`${entry.name}\`: ${feed}`;
+    const table = storedTableProblem(entry);
+    if (table) return `\`${entry.name}\`: ${table}`;
+    if (entry.table && ids.has(entry.table.id)) return `\`${entry.name}\` has the table of another variable.`;
+    if (entry.table) ids.add(entry.table.id);
   }
   return undefined;
 }

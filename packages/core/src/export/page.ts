@@ -4,6 +4,7 @@
  */
 
 import { contextOf } from '../document/property-text.ts';
+import type { Row } from '../document/table.ts';
 import { theme } from '../document/theme.ts';
 import { walk } from '../document/tree.ts';
 import { type Control, inForce, type Project, startScreen } from '../document/types.ts';
@@ -12,6 +13,7 @@ import { EvaluationError, evaluateTemplate, type Scope } from '../expression/eva
 import { hasExpression } from '../expression/template.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import { initialScope } from '../layout/view-boxes.ts';
+import type { Program } from '../runtime/program.ts';
 import { type Face, type FontManifest, fontFaceRules, fontWeights } from '../text/fonts.ts';
 import { aroundOf, declarations } from './declarations.ts';
 import { escapeText, pictureAddress, screenHtml } from './html.ts';
@@ -22,6 +24,8 @@ export interface PageParts {
   readonly fonts: FontManifest;
   /** The page's script, built from the page package: defines `hovrinPage.start(program)`. */
   readonly script: string;
+  /** The rows of a table by its id; undefined where they are not known. */
+  readonly rowsOfTable?: (id: string) => readonly Row[] | undefined;
   /** Direction of the page; left to right where absent. */
   readonly rightToLeft?: boolean;
 }
@@ -80,6 +84,22 @@ function facesOf(project: Project): (face: Face) => boolean {
   return (face) => families.has(face.family) && weights.has(String(face.weight)) && (italic || !face.italic);
 }
 
+/** Data as a script has it: whoever puts it into a page of their own must not find its end in somebody's text. */
+const scriptText = (data: unknown, indent = 0): string =>
+  JSON.stringify(data, null, indent)
+    .replaceAll('\u2028', '\\u2028')
+    .replaceAll('\u2029', '\\u2029')
+    .replaceAll('</', '<\\/');
+
+/** The rows of tables that are more than a program begins with: scripts, so that a page opened from disk has them, too. */
+function tableFiles(project: Project, program: Program, { rowsOfTable }: PageParts): [string, string][] {
+  return program.state.flatMap(({ name, table }): [string, string][] => {
+    const id = project.state.find((variable) => variable.name === name)?.table?.id;
+    const rows = table?.file !== undefined && id !== undefined ? rowsOfTable?.(id) : undefined;
+    return rows ? [[table!.file!, `hovrinPage.rows(${scriptText(name)}, ${scriptText(rows)});\n`]] : [];
+  });
+}
+
 /** Makes the files of a page. Bytes of fonts and pictures are put beside them by the caller. */
 export function exportPage(project: Project, parts: PageParts): ExportedPage {
   const wanted = facesOf(project);
@@ -112,16 +132,13 @@ export function exportPage(project: Project, parts: PageParts): ExportedPage {
 ${start ? `${screenHtml(start, elements, '    ')}\n` : ''}${others.join('')}  </body>
 </html>
 `;
-  // Whoever puts the script into a page of their own must not find its end in somebody's text.
-  const program = JSON.stringify(programOf(project), null, 1)
-    .replaceAll('\u2028', '\\u2028')
-    .replaceAll('\u2029', '\\u2029')
-    .replaceAll('</', '<\\/');
+  const program = programOf(project);
   return {
     files: new Map([
       ['index.html', html],
       ['style.css', stylesheet(project, fontFaceRules(parts.fonts, 'fonts/', wanted))],
-      ['script.js', `${parts.script.trimEnd()}\n\nhovrinPage.start(${program});\n`],
+      ['script.js', `${parts.script.trimEnd()}\n\nhovrinPage.start(${scriptText(program, 1)});\n`],
+      ...tableFiles(project, program, parts),
     ]),
     fonts: [...new Set(parts.fonts.files.filter(wanted).map((file) => `${file.file}.woff2`))],
     assets: project.assets.map((asset) => asset.name),

@@ -4,7 +4,15 @@ import { effectiveNames } from '../document/names.ts';
 import { contextOf, itemNames } from '../document/property-text.ts';
 import { secondsType } from '../document/property-types.ts';
 import { walk } from '../document/tree.ts';
-import { type Control, inForce, isDialog, type Project, startScreen } from '../document/types.ts';
+import {
+  type Control,
+  inForce,
+  isDialog,
+  type Project,
+  type StateVariable,
+  type StoredTable,
+  startScreen,
+} from '../document/types.ts';
 import { textInForce } from '../document/values.ts';
 import type { Template } from '../expression/ast.ts';
 import {
@@ -25,6 +33,7 @@ import type {
   EventBinding,
   InsideBinding,
   Program,
+  ProgramTable,
   ProgramVariable,
   RepeatBinding,
   ScreenProgram,
@@ -40,11 +49,15 @@ export function programOf(project: Project): Program {
   return {
     name: project.name,
     start: addressOf(startScreen(project)),
-    state: project.state.map(({ computed, columns: _, feed, ...rest }): ProgramVariable => {
+    state: project.state.map(({ computed, columns: _, feed, table, ...rest }): ProgramVariable => {
       const address = feed && checkTemplate(feed.address, around);
-      const variable = { ...rest, ...(address?.ok ? { feed: { ...feed!, template: address.value } } : {}) };
+      const variable = {
+        ...rest,
+        ...(address?.ok ? { feed: { ...feed!, template: address.value } } : {}),
+        ...(table ? { table: programTable(rest, table) } : {}),
+      };
       if (computed === undefined) return variable;
-      const expression = checkComputed({ ...variable, computed }, project.state);
+      const expression = checkComputed({ ...rest, computed }, project.state);
       return expression.ok ? { ...variable, computed: expression.value } : variable;
     }),
     pictures: Object.fromEntries(
@@ -52,6 +65,21 @@ export function programOf(project: Project): Program {
     ),
     icons: iconsAskedFor(project),
     screens: project.screens.map((screen) => screenProgram(screen, around)),
+  };
+}
+
+/** Where the rows of a table lie beside the page. */
+export const tableAddress = (name: string): string => `tables/${name}.js`;
+
+function programTable(
+  { name, initial }: Pick<StateVariable, 'name' | 'initial'>,
+  { rows, status, wait }: StoredTable,
+): ProgramTable {
+  const isWhole = (initial as readonly unknown[]).length === rows;
+  return {
+    ...(isWhole ? {} : { file: tableAddress(name) }),
+    ...(status === undefined ? {} : { status }),
+    ...(wait === undefined ? {} : { wait }),
   };
 }
 

@@ -12,7 +12,7 @@ export type Scope = (name: string) => unknown;
 export class EvaluationError extends Error {}
 
 /** Most steps of one evaluation. */
-export const mostSteps = 500_000;
+export const mostSteps = 4_000_000;
 /** Longest text that an expression may make, in UTF-16 units. */
 export const longestText = 1_000_000;
 /** Longest list that an expression may make. */

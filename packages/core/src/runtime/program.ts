@@ -1,6 +1,6 @@
 /** What an exported page runs: state, bindings and events of its screens as plain data. */
 
-import type { Feed, StateVariable } from '../document/types.ts';
+import type { Feed, StateVariable, StoredTable } from '../document/types.ts';
 import type { Around } from '../export/declarations.ts';
 import type { Expression, Statement, Template } from '../expression/ast.ts';
 import type { CarryingPart, PageTarget, Shape } from '../kinds/kind.ts';
@@ -92,8 +92,15 @@ export interface ProgramFeed extends Feed {
   readonly template: Template;
 }
 
-export interface ProgramVariable extends Omit<StateVariable, 'computed' | 'columns' | 'feed'> {
+/** How the rows of a table come to a page. */
+export interface ProgramTable extends Pick<StoredTable, 'status' | 'wait'> {
+  /** Where they all are, beside the page; absent: what the variable begins with are all. */
+  readonly file?: string;
+}
+
+export interface ProgramVariable extends Omit<StateVariable, 'computed' | 'columns' | 'feed' | 'table'> {
   readonly feed?: ProgramFeed;
+  readonly table?: ProgramTable;
   /** What it follows. */
   readonly computed?: Expression;
 }

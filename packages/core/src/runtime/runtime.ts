@@ -12,6 +12,7 @@ import {
   signal,
   untracked,
 } from '@preact/signals-core';
+import { ownValue, same } from '../document/same.ts';
 import { fitting } from '../document/state.ts';
 import type { StateValue } from '../document/types.ts';
 import type { ActionName } from '../expression/actions.ts';
@@ -78,6 +79,8 @@ class Tracing {
 /** A state variable with what it holds; one that follows an expression has no `value` of its own to set. */
 interface Held {
   readonly variable: ProgramVariable;
+  /** What it holds at the beginning. */
+  initial: StateValue;
   readonly value: ReadonlySignal<unknown>;
   readonly own: Signal<StateValue> | undefined;
 }
@@ -113,7 +116,7 @@ export class Runtime {
       const expression = variable.computed;
       const own = expression ? undefined : signal(this.initial(variable));
       const value = expression ? computed(() => evaluate(expression, this.scope)) : own!;
-      this.state.set(variable.name, { variable, value, own });
+      this.state.set(variable.name, { variable, initial: variable.initial, value, own });
       if (own && variable.kept) this.keepUp(variable.name, own);
     }
   }
@@ -240,6 +243,18 @@ export class Runtime {
   }
 
   /**
+   * Gives a variable another beginning: its rows have come. Where it holds what it held at the beginning, it holds that
+   * now; what was changed or kept meanwhile stays.
+   */
+  begin(name: string, value: StateValue): void {
+    const entry = this.state.get(name);
+    if (!entry) return;
+    const isUntouched = untracked(() => entry.value.value) === entry.initial;
+    entry.initial = value;
+    if (isUntouched) this.assign(name, value);
+  }
+
+  /**
    * Carries out an event. All its assignments take effect together; after a failure the rest is left out. What stands
    * behind a `wait` is carried out later, as a part of its own.
    */
@@ -359,11 +374,11 @@ export class Runtime {
     const { name, action } = statement;
     const keys = statement.path.map((key) => asText(evaluate(key, scope)));
     const whole = this.scope(name);
-    const before = keys.reduce<unknown>(memberOf, whole);
+    const before = keys.reduce<unknown>(ownValue, whole);
     const [first, second] = statement.arguments.map((argument) => evaluate(argument, scope));
     const after = (): unknown => {
       if (action === 'toggle') return !before;
-      if (action === 'reset') return this.state.get(name)!.variable.initial;
+      if (action === 'reset') return this.state.get(name)!.initial;
       if (!Array.isArray(before)) throw new EvaluationError(`\`${action}\` takes a list; this is none.`);
       if (action === 'add') return [...before, first];
       if (action === 'place') return placed(before, first, Number(second) || 0);
@@ -395,12 +410,6 @@ type Going = Generator<number, boolean>;
 const mostRounds = 10_000;
 const longestWait = 3600;
 
-function memberOf(of: unknown, key: string): unknown {
-  return typeof of === 'object' && of !== null && Object.hasOwn(of, key)
-    ? (of as Record<string, unknown>)[key]
-    : undefined;
-}
-
 /** A value with another one at some place inside it; all that stands beside it stays. */
 function inside(whole: unknown, keys: readonly string[], value: unknown): unknown {
   const [key, ...rest] = keys;
@@ -408,7 +417,7 @@ function inside(whole: unknown, keys: readonly string[], value: unknown): unknow
   if (forbiddenKeys.has(key)) throw new EvaluationError(`\`${key}\` is out of reach for expressions.`);
   if (typeof whole !== 'object' || whole === null)
     throw new EvaluationError(`\`${key}\` cannot be assigned: there is nothing in front of it.`);
-  const inner = inside(memberOf(whole, key), rest, value);
+  const inner = inside(ownValue(whole, key), rest, value);
   if (!Array.isArray(whole)) return { ...whole, [key]: inner };
   const index = Number(key);
   if (!Number.isInteger(index) || index < 0 || index > whole.length)
@@ -422,16 +431,4 @@ function placed(list: readonly unknown[], row: unknown, before: number): unknown
   const others = was < 0 ? list : list.toSpliced(was, 1);
   const at = Math.max(0, Math.min(list.length, before)) - (was >= 0 && was < before ? 1 : 0);
   return others.toSpliced(at, 0, row);
-}
-
-/** Whether two values say the same: rows are looked for by what they hold. */
-function same(one: unknown, other: unknown): boolean {
-  if (one === other) return true;
-  if (typeof one !== 'object' || typeof other !== 'object' || one === null || other === null) return false;
-  const keys = Object.keys(one);
-  return (
-    Array.isArray(one) === Array.isArray(other) &&
-    keys.length === Object.keys(other).length &&
-    keys.every((key) => same(memberOf(one, key), memberOf(other, key)))
-  );
 }

@@ -1,7 +1,9 @@
-/** A project as a folder of files, and back: `project.json` and one XML file a screen. */
+/** A project as a folder of files, and back: `project.json`, one XML file a screen, one JSON file a stored table. */
 
 import { nameProblem } from '../document/names.ts';
 import { contextOf } from '../document/property-text.ts';
+import { mostTableRows, rowsProblem, withRows } from '../document/stored-table.ts';
+import type { Row } from '../document/table.ts';
 import {
   type Asset,
   type Band,
@@ -28,8 +30,11 @@ interface ProjectFile {
   readonly assets?: readonly Asset[];
 }
 
+/** All rows of a project's stored tables, by the tables' ids. */
+export type StoredRows = ReadonlyMap<string, readonly Row[]>;
+
 export type FolderReading =
-  | { readonly ok: true; readonly project: Project }
+  | { readonly ok: true; readonly project: Project; readonly rows: StoredRows }
   | { readonly ok: false; readonly problems: readonly SourceProblem[] };
 
 const knownKeys = ['$schema', 'format', 'name', 'start', 'screens', 'bands', 'state', 'assets'];
@@ -53,12 +58,14 @@ export function readFolder(files: ReadonlyMap<string, string>, newId: () => stri
   );
   if ('problem' in head) return { ok: false, problems: [head.problem] };
   const paths = [...files.keys()].filter((path) => path.endsWith('.screen.xml')).toSorted();
+  const tables = readTables(head.file.state ?? [], files);
+  if ('problem' in tables) return { ok: false, problems: [tables.problem] };
   const base: Project = {
     format: projectFormat,
     name: head.file.name,
     ...(head.file.start === undefined ? {} : { start: head.file.start }),
     bands: head.file.bands ?? defaultBands,
-    state: head.file.state ?? [],
+    state: tables.state,
     assets: head.file.assets ?? [],
     screens: [],
   };
@@ -102,7 +109,7 @@ export function readFolder(files: ReadonlyMap<string, string>, newId: () => stri
     missing === undefined ? projectProblem(project) : `There is no file for the screen \`${missing}\`.`;
   return message
     ? { ok: false, problems: [{ file: 'project.json', line: 1, column: 1, message }] }
-    : { ok: true, project };
+    : { ok: true, project, rows: tables.rows };
 }
 
 function readProjectFile(text: string): { file: ProjectFile } | { problem: SourceProblem } {
@@ -135,18 +142,67 @@ function readProjectFile(text: string): { file: ProjectFile } | { problem: Sourc
   return problem ? fail(problem) : { file };
 }
 
-/** The text files of a project, by path. Pictures go beside them into `assets/`. */
-export function printFolder(project: Project): Map<string, string> {
+/** Where the rows of a table lie in a folder. */
+export const tableFile = (name: string): string => `tables/${name}.json`;
+
+/** State with the rows of its tables, which lie in files of their own. */
+function readTables(
+  state: readonly StateVariable[],
+  files: ReadonlyMap<string, string>,
+): { state: readonly StateVariable[]; rows: StoredRows } | { problem: SourceProblem } {
+  const rows = new Map<string, readonly Row[]>();
+  const filled: StateVariable[] = [];
+  for (const variable of state) {
+    const { table } = variable;
+    if (!table) {
+      filled.push(variable);
+      continue;
+    }
+    const file = tableFile(variable.name);
+    const text = files.get(file);
+    const fail = (message: string) => ({ problem: { file, line: 1, column: 1, message } });
+    if (text === undefined) return fail(`The rows of \`${variable.name}\` are missing.`);
+    let read: unknown;
+    try {
+      read = JSON.parse(text);
+    } catch (error) {
+      return fail((error as Error).message);
+    }
+    const problem = rowsProblem(read);
+    if (problem) return fail(problem);
+    const all = read as readonly Row[];
+    if (all.length > mostTableRows) return fail(`A table has at most ${mostTableRows} rows.`);
+    rows.set(table.id, all);
+    filled.push(withRows({ ...variable, table }, all));
+  }
+  return { state: filled, rows };
+}
+
+/** Rows as a file has them: one on each line, so that a change of one is a change of a line. */
+const rowLines = (rows: readonly Row[]): string =>
+  rows.length === 0 ? '[]\n' : `[\n${rows.map((row) => `  ${JSON.stringify(row)}`).join(',\n')}\n]\n`;
+
+/**
+ * The text files of a project, by path. Pictures go beside them into `assets/`.
+ *
+ * @param rows of its stored tables; without them, the rows that the document holds.
+ */
+export function printFolder(project: Project, rows: StoredRows = new Map()): Map<string, string> {
   const file: ProjectFile = {
     format: project.format,
     name: project.name,
     ...(project.start === undefined ? {} : { start: project.start }),
     screens: project.screens.map((screen) => screen.name!),
     bands: project.bands,
-    state: project.state,
+    // The rows of a table, and how many they are, stand in its own file.
+    state: project.state.map((variable) =>
+      variable.table ? { ...variable, initial: [], table: { ...variable.table, rows: 0 } } : variable,
+    ),
     assets: project.assets,
   };
   const files = new Map([['project.json', `${JSON.stringify(file, null, 2)}\n`]]);
+  for (const { name, initial, table } of project.state)
+    if (table) files.set(tableFile(name), rowLines(rows.get(table.id) ?? (initial as readonly Row[])));
   for (const screen of project.screens)
     files.set(`screens/${screen.name}.screen.xml`, printScreen(screen, project.bands));
   return files;

@@ -177,6 +177,7 @@ export function renameState(project: Project, from: string, to: string): Step[] 
         ? { columns: variable.columns.map((column) => renamedReference(column, from, to)) }
         : {}),
       ...(variable.feed ? { feed: renamedFeed(variable.feed, from, to) } : {}),
+      ...(variable.table?.status === from ? { table: { ...variable.table, status: to } } : {}),
       ...(expression?.ok ? { computed: renameIn(computed!, namesOf(expression.value), from, to) } : {}),
     };
   });

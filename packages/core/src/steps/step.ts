@@ -16,6 +16,7 @@ import {
   stateProblem,
 } from '../document/validate.ts';
 import { confinesProblem, kindOf } from '../kinds/catalogue.ts';
+import { changeRows, type RowsStep, rowsStepProblem } from './rows.ts';
 
 /** Puts a control (with all below it) into a parent; `null` as parent: a screen into the project. */
 export interface InsertStep {
@@ -56,7 +57,7 @@ export interface ProjectStep {
   readonly value: unknown;
 }
 
-export type Step = InsertStep | RemoveStep | MoveStep | SetStep | RenameStep | ProjectStep;
+export type Step = InsertStep | RemoveStep | MoveStep | SetStep | RenameStep | ProjectStep | RowsStep;
 
 export type Applied =
   | { readonly ok: true; readonly project: Project; readonly inverse: Step }
@@ -88,6 +89,8 @@ export function applyStep(project: Project, step: Step): Applied {
       return rename(project, step);
     case 'project':
       return setProject(project, step);
+    case 'rows':
+      return changeRows(project, step);
   }
 }
 
@@ -239,6 +242,17 @@ function rename(project: Project, step: RenameStep): Applied {
   return { ok: true, project: renamed, inverse: { ...step, name: control.name ?? null } };
 }
 
+/** State as it is set, with the rows that its tables have: only steps of rows change those. */
+function withTablesOf({ state }: Project, next: Project['state']): Project['state'] {
+  return next.map((variable) => {
+    const { table } = variable;
+    const before = table && state.find((each) => each.table?.id === table.id);
+    return before
+      ? { ...variable, initial: before.initial, table: { ...table, rows: before.table!.rows } }
+      : variable;
+  });
+}
+
 function setProject(project: Project, { key, value }: ProjectStep): Applied {
   const problems: Record<ProjectStep['key'], () => string | undefined> = {
     name: () =>
@@ -257,7 +271,8 @@ function setProject(project: Project, { key, value }: ProjectStep): Applied {
   const problem = problems[key]();
   if (problem) return refuse(problem);
   const { [key]: before, ...rest } = project;
-  const changed = (value === null ? rest : { ...project, [key]: value }) as Project;
+  const next = key === 'state' ? withTablesOf(project, value as Project['state']) : value;
+  const changed = (value === null ? rest : { ...project, [key]: next }) as Project;
   return { ok: true, project: changed, inverse: { type: 'project', key, value: before ?? null } };
 }
 
@@ -320,6 +335,8 @@ export function stepProblem(project: Pick<Project, 'bands'>, step: unknown): str
       return ['name', 'start', 'state', 'bands', 'assets'].includes(String(step.key))
         ? undefined
         : `A project has no value \`${String(step.key)}\`.`;
+    case 'rows':
+      return rowsStepProblem(step);
     default:
       return `There is no step \`${String(step.type)}\`.`;
   }

@@ -30,7 +30,10 @@ export function pageRoutes(router: Router, store: Store): void {
     if (made?.revision !== open.revision) {
       const told = inSample(open.project, sample);
       const project = long ? longTexts(told) : told;
-      made = { revision: open.revision, page: await makePage(project) };
+      made = {
+        revision: open.revision,
+        page: await makePage(project, { rowsOfTable: (table) => store.rows.rows(id, table) }),
+      };
       pages.set(key, made);
     }
     return { ...made, name: open.project.name, origins: feedOrigins(open.project.state) };

@@ -60,6 +60,36 @@ export const snapshots = sqliteTable(
   (table) => [primaryKey({ columns: [table.projectId, table.revision] })],
 );
 
+/** Rows of tables, each with its place among the rows of its table. */
+export const records = sqliteTable(
+  'records',
+  {
+    projectId: text('project_id')
+      .notNull()
+      .references(() => projects.id, { onDelete: 'cascade' }),
+    tableId: text('table_id').notNull(),
+    /** Counted from 0, without gaps. */
+    place: integer('place').notNull(),
+    /** JSON of the row. */
+    row: text('row').notNull(),
+  },
+  (table) => [index('records_place').on(table.projectId, table.tableId, table.place)],
+);
+
+/** Rows that steps name instead of carrying them: what came from a file, what was taken away by the thousand. */
+export const batches = sqliteTable(
+  'batches',
+  {
+    projectId: text('project_id')
+      .notNull()
+      .references(() => projects.id, { onDelete: 'cascade' }),
+    id: text('id').notNull(),
+    /** JSON of the rows, deflated. */
+    rows: blob('rows', { mode: 'buffer' }).notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.projectId, table.id] })],
+);
+
 /** Bytes of pictures. */
 export const assets = sqliteTable(
   'assets',

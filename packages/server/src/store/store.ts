@@ -5,23 +5,31 @@
 import {
   type Appended,
   type Applied,
+  type AppliedAll,
   type Asset,
+  applyStep,
   applySteps,
   defaultBands,
+  firstRows,
   newScreen,
   type Project,
   projectFormat,
   projectProblem,
   type Refusal,
+  type Row,
   type SentEntry,
+  type StateVariable,
   type Step,
   type StoredEntry,
+  type StoredRows,
   stepProblem,
   walk,
+  withRows,
 } from '@hovrin/core';
 import { and, asc, desc, eq, gt, isNotNull, isNull, lt } from 'drizzle-orm';
 import { nanoid } from 'nanoid';
 import type { Db } from './database.ts';
+import { RowStore } from './rows.ts';
 import { assets, entries, projects, snapshots } from './schema.ts';
 
 /** A snapshot is kept every so many entries. */
@@ -44,6 +52,16 @@ export interface OpenProject {
   readonly revision: number;
 }
 
+/** A transaction in the database. */
+type Transaction = Parameters<Parameters<Db['transaction']>[0]>[0];
+
+/** Steps that do not apply: what was done of them is taken back. */
+class NotApplied extends Error {
+  constructor(readonly refusal: Extract<Applied, { ok: false }>) {
+    super(refusal.reason);
+  }
+}
+
 /** Told of each stored entry. */
 export type Listener = (entry: StoredEntry) => void;
 
@@ -51,11 +69,15 @@ export class Store {
   /** Newest versions of projects in use. */
   private readonly open = new Map<string, OpenProject>();
   private readonly listeners = new Map<string, Set<Listener>>();
+  /** Rows of stored tables. */
+  readonly rows: RowStore;
 
   constructor(
     private readonly db: Db,
     private readonly now: () => number = Date.now,
-  ) {}
+  ) {
+    this.rows = new RowStore(db);
+  }
 
   list(deleted = false): ProjectSummary[] {
     const rows = this.db
@@ -99,9 +121,25 @@ export class Store {
     return all.length > 1 || all.some(({ revision, deletedAt }) => revision > 0 || deletedAt !== null);
   }
 
-  /** Stores a new project. @throws Error where it is not a valid one. */
-  create(project: Project, pictures: ReadonlyMap<string, Buffer> = new Map()): string {
-    const problem = projectProblem(project);
+  /**
+   * Stores a new project.
+   *
+   * @param rows of its stored tables; of one that is not among them the document holds all.
+   * @throws Error where it is not a valid one.
+   */
+  create(
+    project: Project,
+    pictures: ReadonlyMap<string, Buffer> = new Map(),
+    rows: StoredRows = new Map(),
+  ): string {
+    const rowsOfTable = ({ initial, table }: StateVariable): readonly Row[] =>
+      rows.get(table!.id) ?? (initial as readonly Row[]);
+    const tables = project.state.filter(({ table }) => table);
+    const problem =
+      projectProblem(project) ??
+      tables.flatMap((each) =>
+        rowsOfTable(each).length === each.table!.rows ? [] : `The rows of \`${each.name}\` are not there.`,
+      )[0];
     if (problem) throw new Error(problem);
     const id = nanoid(12);
     const time = this.now();
@@ -119,6 +157,7 @@ export class Store {
             .values({ projectId: id, ...asset, bytes })
             .run();
       }
+      for (const each of tables) this.rows.fill(tx, id, each.table!.id, rowsOfTable(each));
     });
     this.open.set(id, { project, revision: 0 });
     return id;
@@ -136,7 +175,7 @@ export class Store {
     return this.create({ ...blank, screens: [newScreen(blank, () => nanoid(10))] });
   }
 
-  /** A copy with all pictures, without history. */
+  /** A copy with all pictures and rows, without history. */
   duplicate(id: string): string | undefined {
     const found = this.read(id);
     if (!found) return undefined;
@@ -146,7 +185,12 @@ export class Store {
         return asset ? [[name, asset.bytes] as [string, Buffer]] : [];
       }),
     );
-    return this.create({ ...found.project, name: `${found.project.name} (copy)` }, pictures);
+    const tables = found.project.state.flatMap(({ table }) => table ?? []);
+    return this.create(
+      { ...found.project, name: `${found.project.name} (copy)` },
+      pictures,
+      new Map(tables.map((table) => [table.id, this.rows.rows(id, table.id)])),
+    );
   }
 
   /** Throws a project away, or takes it back. @returns whether there is such a project. */
@@ -163,6 +207,7 @@ export class Store {
   /** Takes away everything that is stored. */
   clear(): void {
     this.db.delete(projects).run();
+    for (const id of this.open.keys()) this.rows.forget(id);
     this.open.clear();
   }
 
@@ -186,7 +231,7 @@ export class Store {
       project = applied.project;
       revision = entry.revision;
     }
-    const found = { project, revision };
+    const found = { project: this.withFirstRows(id, project), revision };
     this.open.set(id, found);
     return found;
   }
@@ -231,7 +276,7 @@ export class Store {
     const stored: StoredEntry[] = [];
     const accepted: StoredEntry[] = [];
     const refused: Refusal[] = [];
-    this.db.transaction((tx) => {
+    const write = (tx: Transaction): void => {
       for (const entry of sent) {
         const row = tx
           .select()
@@ -248,13 +293,7 @@ export class Store {
           accepted.push(fromRow(row));
           continue;
         }
-        const problem = entry.steps
-          .map((step) => stepProblem(project, step))
-          .find((text) => text !== undefined);
-        const applied =
-          problem === undefined
-            ? applySteps(project, entry.steps)
-            : ({ ok: false, reason: problem } as Extract<Applied, { ok: false }>);
+        const applied = this.applyEntry(tx, id, project, entry.steps);
         if (!applied.ok) {
           const control =
             applied.control && (this.nameOfLost(id, applied.control, baseRevision) ?? applied.control);
@@ -291,12 +330,77 @@ export class Store {
           .set({ revision, name: project.name, updatedAt: this.now() })
           .where(eq(projects.id, id))
           .run();
-    });
+    };
+    try {
+      this.db.transaction(write);
+    } catch (error) {
+      // The rows that are held may be ahead of those that are stored.
+      this.rows.forget(id);
+      throw error;
+    }
     // Only what the database holds now counts as the newest version.
-    this.open.set(id, { project, revision });
+    this.open.set(id, { project: this.withFirstRows(id, project), revision });
     for (const entry of stored) for (const listener of this.listeners.get(id) ?? []) listener(entry);
     const missed = this.entriesAfter(id, baseRevision).filter((entry) => entry.clientId !== clientId);
     return { revision, accepted, refused, missed };
+  }
+
+  /** Applies the steps of an entry to the document and to the rows of its tables: all of them, or none. */
+  private applyEntry(tx: Transaction, id: string, project: Project, steps: readonly Step[]): AppliedAll {
+    let current = project;
+    const inverse: Step[] = [];
+    try {
+      tx.transaction((inner) => {
+        for (const step of steps) {
+          const problem = stepProblem(current, step);
+          if (problem !== undefined) throw new NotApplied({ ok: false, reason: problem });
+          const applied = applyStep(current, step);
+          if (!applied.ok) throw new NotApplied(applied);
+          const reason = this.applyToRows(inner, id, current, applied.project, step);
+          if (reason !== undefined) throw new NotApplied({ ok: false, reason });
+          current = applied.project;
+          inverse.unshift(applied.inverse);
+        }
+      });
+    } catch (error) {
+      if (!(error instanceof NotApplied)) throw error;
+      this.rows.forget(id);
+      return error.refusal;
+    }
+    return { ok: true, project: current, inverse };
+  }
+
+  /** Does to the rows of tables what a step does. @returns why it cannot. */
+  private applyToRows(
+    tx: Transaction,
+    id: string,
+    before: Project,
+    after: Project,
+    step: Step,
+  ): string | undefined {
+    if (step.type === 'rows') {
+      const table = before.state.find(({ name }) => name === step.list)?.table;
+      return table && this.rows.apply(tx, id, table.id, step);
+    }
+    if (step.type !== 'project' || step.key !== 'state') return undefined;
+    const known = new Set(before.state.flatMap(({ table }) => table?.id ?? []));
+    const strange = after.state.find(
+      ({ table }) => table && !known.has(table.id) && this.rows.count(id, table.id, tx) !== table.rows,
+    );
+    return strange && `The rows of \`${strange.name}\` are not there.`;
+  }
+
+  /** A project that holds as many of its tables' first rows as it may. */
+  private withFirstRows(id: string, project: Project): Project {
+    const isShort = ({ initial, table }: StateVariable) =>
+      table !== undefined && (initial as readonly Row[]).length < Math.min(firstRows, table.rows);
+    if (!project.state.some(isShort)) return project;
+    return {
+      ...project,
+      state: project.state.map((each) =>
+        isShort(each) ? withRows({ ...each, table: each.table! }, this.rows.rows(id, each.table!.id)) : each,
+      ),
+    };
   }
 
   /** The name of a control that was taken away after a revision; undefined where none of that id was. */

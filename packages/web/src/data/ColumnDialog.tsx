@@ -2,12 +2,10 @@
 import {
   type Column,
   type ColumnType,
-  cellText,
   columnTypes,
   forbiddenKeys,
   type Reference,
-  type Row,
-  readCell,
+  type Rewriting,
 } from '@hovrin/core';
 import { ArrowLeft, ArrowRight, Trash2 } from 'lucide-react';
 import { useState } from 'react';
@@ -20,31 +18,19 @@ const typeWords: Readonly<Record<ColumnType, string>> = {
   date: 'date',
 };
 
-/** A row with a value under another name, in the same place. */
-const renamed = (row: Row, from: string, to: string): Row =>
-  Object.fromEntries(Object.entries(row).map(([name, value]) => [name === from ? to : name, value]));
-
-/** A row with a value read as another type, as far as it can be. */
-function retyped(row: Row, name: string, type: ColumnType): Row {
-  if (row[name] === undefined) return row;
-  const reading = readCell(type, cellText(row[name]));
-  return reading.ok && reading.value !== undefined ? { ...row, [name]: reading.value } : row;
-}
-
 export function ColumnDialog({
   columns,
   at,
-  rows,
   targets,
   onChange,
   onClose,
 }: {
   columns: readonly Column[];
   at: number;
-  rows: readonly Row[];
   /** Columns of other lists that it may refer to. */
   targets: readonly Reference[];
-  onChange: (label: string, columns: readonly Column[], rows?: readonly Row[]) => void;
+  /** @param rewriting what becomes of the column's values. */
+  onChange: (label: string, columns: readonly Column[], rewriting?: Rewriting) => void;
   onClose: () => void;
 }) {
   const column = columns[at]!;
@@ -58,7 +44,7 @@ export function ColumnDialog({
         : forbiddenKeys.has(wanted)
           ? 'That name is out of reach for expressions.'
           : undefined;
-  const set = (label: string, change: Partial<Column>, nextRows?: readonly Row[]) => {
+  const set = (label: string, change: Partial<Column>, rewriting?: Rewriting) => {
     const { required, unique, values, refers, ...rest }: Partial<Column> & Pick<Column, 'name' | 'type'> = {
       ...column,
       ...change,
@@ -72,7 +58,7 @@ export function ColumnDialog({
         ...(values && values.length > 0 ? { values } : {}),
         ...(refers ? { refers } : {}),
       }),
-      nextRows,
+      rewriting,
     );
   };
   const rename = () => {
@@ -80,7 +66,7 @@ export function ColumnDialog({
     set(
       `Rename ${column.name} to ${wanted}`,
       { name: wanted },
-      rows.map((row) => renamed(row, column.name, wanted)),
+      { what: 'rename', column: column.name, to: wanted },
     );
   };
   const move = (by: -1 | 1) => {
@@ -121,11 +107,7 @@ export function ColumnDialog({
             value={column.type}
             onChange={(event) => {
               const type = event.target.value as ColumnType;
-              set(
-                `Type of ${column.name}`,
-                { type },
-                rows.map((row) => retyped(row, column.name, type)),
-              );
+              set(`Type of ${column.name}`, { type }, { what: 'retype', column: column.name, type });
             }}
           >
             {columnTypes.map((type) => (
@@ -203,11 +185,10 @@ export function ColumnDialog({
             type="button"
             className="btn-bare text-brick"
             onClick={() => {
-              onChange(
-                `Remove ${column.name}`,
-                columns.toSpliced(at, 1),
-                rows.map(({ [column.name]: _, ...rest }) => rest),
-              );
+              onChange(`Remove ${column.name}`, columns.toSpliced(at, 1), {
+                what: 'remove',
+                column: column.name,
+              });
               onClose();
             }}
           >

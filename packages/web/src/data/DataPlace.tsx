@@ -2,8 +2,6 @@
 import {
   columnsOf,
   effectiveNames,
-  emptyValues,
-  fitting,
   followedBy,
   freshName,
   listName,
@@ -15,7 +13,6 @@ import {
   questionsOf,
   renameState,
   rowsOf,
-  type StateType,
   type StateUse,
   type StateVariable,
   spoken,
@@ -34,13 +31,15 @@ import { Handlers } from './Handlers.tsx';
 import { SchemaDialog } from './SchemaDialog.tsx';
 import { StartField } from './StartField.tsx';
 import { TableDialog } from './TableDialog.tsx';
+import { type ChosenType, chosenType, retype } from './tableChanges.ts';
 
-const typeWords: Record<StateType, string> = {
+const typeWords: Record<ChosenType, string> = {
   text: 'text',
   number: 'number',
   boolean: 'yes / no',
   date: 'date',
   list: 'list',
+  table: 'table',
   record: 'record',
 };
 
@@ -183,12 +182,16 @@ function VariableRow({ variable, onChange, onRemove, onMade }: VariableRowProps)
         <select
           className="field"
           aria-label={`Type of ${variable.name}`}
-          value={variable.type}
+          title={
+            variable.table
+              ? 'A list of records whose rows are kept beside the document, however many they are'
+              : undefined
+          }
+          value={chosenType(variable)}
           onChange={(event) => {
-            const type = event.target.value as StateType;
-            // What still fits stays: a text that is a number, a text that is a day.
-            const initial = fitting(type, variable.initial) ?? emptyValues[type];
-            onChange({ ...variable, type, initial }, `Type of ${variable.name}`);
+            const steps = retype(project, variable, event.target.value as ChosenType);
+            if (typeof steps === 'string') editor.tell(steps);
+            else editor.dispatch({ label: `Type of ${variable.name}`, steps });
           }}
         >
           {Object.entries(typeWords).map(([type, words]) => (
@@ -270,14 +273,7 @@ function VariableRow({ variable, onChange, onRemove, onMade }: VariableRowProps)
             />
           </div>
         )}
-        {table && (
-          <TableDialog
-            variable={variable}
-            onChange={onChange}
-            onUndo={() => editor.undo()}
-            onClose={() => setTable(false)}
-          />
-        )}
+        {table && <TableDialog variable={variable} onClose={() => setTable(false)} />}
       </td>
       <td className="px-2 py-2 text-center">
         <input

@@ -6,7 +6,6 @@ import {
   type Feed,
   feedSeconds,
   fitting,
-  freeName,
   isFeedAddress,
   type Project,
   type StateVariable,
@@ -15,6 +14,7 @@ import {
 import { useId, useState } from 'react';
 import { useWorkplace } from '../editor/context.tsx';
 import { firstOf } from '../standIns.ts';
+import { StatusField } from './StatusField.tsx';
 
 const mast = `${standInFolder}mast`;
 const suppers = `${standInFolder}suppers`;
@@ -94,9 +94,6 @@ interface FeedFieldProps {
   readonly onChange: (variable: StateVariable, label: string, group?: string) => void;
 }
 
-/** The choice that makes a variable; no name can be like it. */
-const newVariable = '+';
-
 export function FeedField({ project, variable, onChange }: FeedFieldProps) {
   const { editor } = useWorkplace();
   const { name, feed } = variable;
@@ -107,28 +104,6 @@ export function FeedField({ project, variable, onChange }: FeedFieldProps) {
   const wrong = problem !== undefined;
   const change = (changed: Partial<Feed>, group?: string) =>
     onChange({ ...variable, feed: { ...feed, ...changed } }, `Feed of ${name}`, group);
-  const told = (status: string) => {
-    const { status: _, ...rest } = feed;
-    if (status !== newVariable) {
-      const next = status === '' ? rest : { ...rest, status };
-      onChange({ ...variable, feed: next }, `Feed of ${name}`);
-      return;
-    }
-    const made = freeName(`${name}Status`, (each) => project.state.some((other) => other.name === each));
-    const state = project.state.map((each) =>
-      each.name === name ? { ...each, feed: { ...feed, status: made } } : each,
-    );
-    editor.dispatch({
-      label: `Tell how ${name} goes`,
-      steps: [
-        {
-          type: 'project',
-          key: 'state',
-          value: [...state, { name: made, type: 'text', initial: 'live' }],
-        },
-      ],
-    });
-  };
   const sample = async () => {
     setAsking(true);
     try {
@@ -245,26 +220,16 @@ export function FeedField({ project, variable, onChange }: FeedFieldProps) {
             </select>
           </label>
         ))}
-      <label className="flex items-center gap-2 text-[12px]">
-        <span className="w-14 text-quiet">Status in</span>
-        <select
-          className={`${small} flex-1`}
-          aria-label={`Status of ${name} in`}
-          title="A text that holds waiting, live, silent or failed"
-          value={feed.status ?? ''}
-          onChange={(event) => told(event.target.value)}
-        >
-          <option value="">nothing</option>
-          {project.state
-            .filter((each) => each.type === 'text' && each.computed === undefined)
-            .map((each) => (
-              <option key={each.name} value={each.name}>
-                {each.name}
-              </option>
-            ))}
-          <option value={newVariable}>a new variable</option>
-        </select>
-      </label>
+      <StatusField
+        project={project}
+        variable={variable}
+        status={feed.status}
+        withStatus={(status) => {
+          const { status: _, ...rest } = feed;
+          return { ...variable, feed: status === undefined ? rest : { ...rest, status } };
+        }}
+        words="waiting, live, silent or failed"
+      />
       {isStandIn && (
         <button
           type="button"

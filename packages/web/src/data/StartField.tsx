@@ -4,14 +4,17 @@ import {
   checkComputed,
   countValues,
   emptyValues,
+  firstRows,
   fitting,
   initialScope,
   mostValues,
   type Project,
   type StateVariable,
+  type StoredTable,
 } from '@hovrin/core';
 import { useId, useState } from 'react';
 import { FeedField, firstFeed } from './FeedField.tsx';
+import { StatusField } from './StatusField.tsx';
 
 interface StartFieldProps {
   readonly project: Project;
@@ -23,6 +26,7 @@ export function StartField(props: StartFieldProps) {
   const { variable, onChange } = props;
   const { computed, feed, ...plain } = variable;
   const follows = computed !== undefined;
+  if (variable.table) return <StoredRowsField {...props} table={variable.table} />;
   const choose = (way: string) => {
     if (way === 'follows')
       onChange({ ...plain, computed: expressionOf(variable.initial) }, `${variable.name} follows`);
@@ -45,6 +49,28 @@ export function StartField(props: StartFieldProps) {
       </select>
       {feed && !follows && <FeedField {...props} variable={{ ...variable, feed }} />}
       {follows ? <Followed {...props} /> : <Entered key={variable.type} {...props} />}
+    </div>
+  );
+}
+
+/** What there is to say about rows that are kept beside the document. */
+function StoredRowsField({ project, variable, table }: StartFieldProps & { readonly table: StoredTable }) {
+  return (
+    <div className="flex flex-col gap-1 border-l-2 border-lake pl-2 text-[12px]">
+      <p className="text-quiet">
+        {table.rows === 1 ? '1 row' : `${table.rows.toLocaleString('en')} rows`} in the project’s own table
+        {table.rows > firstRows ? `; the bench shows the first ${firstRows.toLocaleString('en')}` : ''}
+      </p>
+      <StatusField
+        project={project}
+        variable={variable}
+        status={table.status}
+        withStatus={(status) => {
+          const { status: _, ...rest } = table;
+          return { ...variable, table: status === undefined ? rest : { ...rest, status } };
+        }}
+        words="waiting, live or failed"
+      />
     </div>
   );
 }

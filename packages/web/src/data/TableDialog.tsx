@@ -1,122 +1,225 @@
 /** A list of records as a table: cells edited like in a spreadsheet, columns with types and rules, CSV and JSON in and out. */
 import {
   type Column,
-  cellKey,
   columnsOf,
+  csvOf,
+  firstRows,
   freshName,
-  type Row,
-  readTable,
+  type RowQuestion,
+  readTableFile,
+  rowSteps,
   rowsOf,
   type StateVariable,
-  tableLines,
-  tableProblems,
+  type Step,
+  type StoredTable,
 } from '@hovrin/core';
-import { Download, Plus, Upload } from 'lucide-react';
-import Papa from 'papaparse';
+import { Download, Plus, Search, Upload } from 'lucide-react';
+import { nanoid } from 'nanoid';
 import { useRef, useState } from 'react';
-import { useEditorState } from '../editor/context.tsx';
+import { api } from '../api.ts';
+import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { Dialog } from '../parts/Dialog.tsx';
 import { Menu } from '../parts/Menu.tsx';
 import { ColumnDialog } from './ColumnDialog.tsx';
+import { type RowSource, useListRows, useStoredRows } from './rowSource.ts';
 import { TableGrid } from './TableGrid.tsx';
+import { setColumns, takeRows, withVariable } from './tableChanges.ts';
 
 interface TableDialogProps {
   readonly variable: StateVariable;
-  readonly onChange: (variable: StateVariable, label: string, group?: string) => void;
-  readonly onUndo: () => void;
   readonly onClose: () => void;
 }
 
-/** Largest file that is read, bytes. */
-const largestFile = 5_000_000;
-
-/** Lines of a file: CSV in any of its dialects, or JSON as a list of records. */
-function linesOf(name: string, text: string): string[][] {
-  if (name.toLowerCase().endsWith('.json')) {
-    const value: unknown = JSON.parse(text);
-    if (!Array.isArray(value) || !value.every((item) => typeof item === 'object' && item !== null))
-      throw new Error('A list of records is expected.');
-    const names = [...new Set(value.flatMap((item) => Object.keys(item as Row)))];
-    return tableLines(
-      names.map((each) => ({ name: each, type: 'text' })),
-      value as Row[],
-    );
-  }
-  const { data, errors } = Papa.parse<string[]>(text, { skipEmptyLines: 'greedy' });
-  // One column alone has nothing that separates it from others.
-  const fault = errors.find(({ code }) => code !== 'UndetectableDelimiter');
-  if (fault)
-    throw new Error(`${fault.message}${fault.row === undefined ? '' : `, in line ${fault.row + 1}`}`);
-  return data;
+interface QuestionProps extends TableDialogProps {
+  readonly question: RowQuestion;
+  readonly onQuestion: (question: RowQuestion) => void;
 }
+
+export function TableDialog(props: TableDialogProps) {
+  const { variable } = props;
+  const [question, setQuestion] = useState<RowQuestion>({});
+  const asking = { ...props, question, onQuestion: setQuestion };
+  const { table } = variable;
+  return table ? (
+    <StoredTableDialog {...asking} variable={{ ...variable, table }} />
+  ) : (
+    <ListDialog {...asking} />
+  );
+}
+
+function ListDialog(props: QuestionProps) {
+  const { project } = useEditorState('project');
+  const columns = columnsOf(props.variable);
+  return (
+    <RowsDialog {...props} source={useListRows(props.variable, columns, project.state, props.question)} />
+  );
+}
+
+function StoredTableDialog(props: QuestionProps & { variable: StateVariable & { table: StoredTable } }) {
+  return <RowsDialog {...props} source={useStoredRows(props.variable, props.question)} />;
+}
+
+/** Larger files are read by the server, bytes. */
+const largestHere = 1_000_000;
+/** Most rows that a step takes away by naming each. */
+const mostNamed = 2000;
 
 function save(name: string, type: string, text: string): void {
-  const link = document.createElement('a');
-  link.href = URL.createObjectURL(new Blob([text], { type }));
-  link.download = name;
-  link.click();
-  setTimeout(() => URL.revokeObjectURL(link.href));
+  const address = URL.createObjectURL(new Blob([text], { type }));
+  saveFrom(address, name);
+  setTimeout(() => URL.revokeObjectURL(address));
 }
 
-export function TableDialog({ variable, onChange, onUndo, onClose }: TableDialogProps) {
+function saveFrom(address: string, name: string): void {
+  const link = document.createElement('a');
+  link.href = address;
+  link.download = name;
+  link.click();
+}
+
+const counted = (count: number, one: string, many: string) =>
+  `${count.toLocaleString('en')} ${count === 1 ? one : many}`;
+
+function RowsDialog({
+  variable,
+  source,
+  question,
+  onQuestion,
+  onClose,
+}: QuestionProps & { source: RowSource }) {
   const { name } = variable;
+  const { editor } = useWorkplace();
   const { project } = useEditorState('project');
   const columns = columnsOf(variable);
-  const rows = rowsOf(variable) ?? [];
-  const problems = tableProblems(columns, rows, project.state);
   const file = useRef<HTMLInputElement>(null);
-  const [refused, setRefused] = useState<{ file: string; said: readonly string[] }>();
+  const [refused, setRefused] = useState<{ file: string; said: readonly string[]; more: number }>();
   const [column, setColumn] = useState<number>();
-  const set = (
-    label: string,
-    change: { columns?: readonly Column[]; rows?: readonly Row[] },
-    group?: string,
-  ) =>
-    onChange({ ...variable, columns: change.columns ?? columns, initial: change.rows ?? rows }, label, group);
+  const [working, setWorking] = useState<string>();
+  const dispatch = (label: string, steps: readonly Step[]) => editor.dispatch({ label, steps });
+  /** Changes rows; from then on the columns are what they were taken for, whatever comes into them. */
+  const editRows = (label: string, steps: readonly Step[]) => {
+    const isSaid = columns.every((each) => variable.columns?.some(({ name: own }) => own === each.name));
+    const said = withVariable(project, name, (each) => ({ ...each, columns }));
+    return dispatch(label, isSaid ? steps : [said, ...steps]);
+  };
+  /** Does something that takes a while, and says what goes wrong. */
+  const during = async (words: string, work: () => Promise<void>) => {
+    setWorking(words);
+    try {
+      await work();
+    } catch (error) {
+      editor.tell((error as Error).message);
+    } finally {
+      setWorking(undefined);
+    }
+  };
+  const take = (from: string, read: readonly Column[], rows: Parameters<typeof takeRows>[3]) => {
+    const others = columns.filter((each) => !read.some(({ name: own }) => own === each.name));
+    const { project: now } = editor.state;
+    const into = now.state.find((each) => each.name === name) ?? variable;
+    if (!dispatch(`Rows of ${name} from ${from}`, takeRows(now, into, [...read, ...others], rows, firstRows)))
+      return;
+    if (
+      !into.table &&
+      now !== editor.state.project &&
+      editor.state.project.state.find((each) => each.name === name)?.table
+    )
+      editor.tell(`${name} is a table now: its rows are kept beside the document.`);
+  };
   const bringIn = async (chosen: File) => {
     setRefused(undefined);
-    const refuse = (...said: string[]) => setRefused({ file: chosen.name, said });
-    if (chosen.size > largestFile) return refuse('Files up to 5 MB are read.');
-    try {
-      const reading = readTable(linesOf(chosen.name, await chosen.text()), columns, project.state);
-      if (!reading.ok)
-        return refuse(...reading.problems.map(({ line, message }) => `Line ${line}: ${message}`));
-      const others = columns.filter((each) => !reading.columns.some((read) => read.name === each.name));
-      set(`Rows of ${name} from ${chosen.name}`, {
-        columns: [...reading.columns, ...others],
-        rows: reading.rows,
-      });
-    } catch (error) {
-      refuse((error as Error).message);
-    }
+    const isSmall = chosen.size <= largestHere && !variable.table;
+    const here = isSmall
+      ? readTableFile(chosen.name, await chosen.text(), columns, project.state)
+      : undefined;
+    if (here && !here.ok) return setRefused({ file: chosen.name, said: here.said, more: 0 });
+    if (here && here.rows.length <= firstRows) return take(chosen.name, here.columns, here.rows);
+    // What the server reads it by is what is here.
+    if (!(await editor.settled()))
+      throw new Error('The server cannot be reached; it reads files of this size.');
+    const taken = await api.takeFile(editor.projectId, name, chosen);
+    if (taken.ok) take(chosen.name, taken.columns, taken.rows);
+    else setRefused({ file: chosen.name, ...taken });
   };
   const addColumn = () => {
     const fresh = freshName('column', (each) => columns.some((other) => other.name === each));
-    set(`Add ${fresh} to ${name}`, { columns: [...columns, { name: fresh, type: 'text' }] });
+    void changeColumns(`Add ${fresh} to ${name}`, [...columns, { name: fresh, type: 'text' }]);
     setColumn(columns.length);
   };
+  const changeColumns = (
+    label: string,
+    next: readonly Column[],
+    rewriting?: Parameters<typeof setColumns>[4],
+  ) =>
+    during('The rows are being changed …', async () => {
+      if (rewriting && variable.table) await editor.settled();
+      dispatch(label, await setColumns(editor.projectId, editor.state.project, variable, next, rewriting));
+    });
+  const remove = async (from: number, until: number) => {
+    const label = `Remove rows from ${name}`;
+    const many = until - from;
+    if (variable.table && many > mostNamed) {
+      if (question.sort !== undefined || question.find) {
+        editor.tell(`At most ${mostNamed} of the rows that are found are removed at once.`);
+        return;
+      }
+      const first = (rowsOf(variable) ?? []).slice(from, until);
+      const batch = { batch: nanoid(16), count: many, first };
+      dispatch(label, [{ type: 'rows', list: name, at: from, remove: batch, insert: [] }]);
+      return;
+    }
+    const rows = await source.stretch(from, until);
+    const steps = rowSteps(name, { changed: rows.map((row) => ({ ...row, to: undefined })) }, source.total);
+    dispatch(label, steps);
+  };
+  const saveAs = (as: 'csv' | 'json') => {
+    if (variable.table) saveFrom(api.fileAddress(editor.projectId, name, as), `${name}.${as}`);
+    else if (as === 'csv') save(`${name}.csv`, 'text/csv', csvOf(columns, rowsOf(variable) ?? []));
+    else save(`${name}.json`, 'application/json', JSON.stringify(rowsOf(variable), undefined, 2));
+  };
+  const more = refused ? refused.more + Math.max(0, refused.said.length - 50) : 0;
   return (
     <Dialog title={`Rows of ${name}`} onClose={onClose} width={1060}>
       <div className="mb-2 flex items-center gap-2">
         <button
           type="button"
           className="btn"
-          onClick={() => set(`Add a row to ${name}`, { rows: [...rows, {}] })}
+          onClick={() => {
+            onQuestion({});
+            editRows(`Add a row to ${name}`, rowSteps(name, { added: [{}] }, source.total));
+          }}
         >
           <Plus size={14} aria-hidden /> Add a row
         </button>
         <button type="button" className="btn" onClick={addColumn}>
           <Plus size={14} aria-hidden /> Add a column
         </button>
-        <span className="text-quiet">
-          {rows.length === 1 ? '1 row' : `${rows.length} rows`}
-          {problems.size > 0 && (
-            <span className="ml-2 text-brick">
-              {problems.size === 1 ? '1 cell is not right' : `${problems.size} cells are not right`}
-            </span>
+        <span className="text-quiet" aria-live="polite">
+          {working ?? (source.isWaiting ? 'The rows are coming …' : undefined) ?? (
+            <>
+              {question.find
+                ? `${source.count.toLocaleString('en')} of ${counted(source.total, 'row', 'rows')}`
+                : counted(source.total, 'row', 'rows')}
+              {source.wrong > 0 && (
+                <span className="ml-2 text-brick">
+                  {counted(source.wrong, 'cell is not right', 'cells are not right')}
+                </span>
+              )}
+            </>
           )}
         </span>
         <span className="flex-1" />
+        <label className="relative w-44">
+          <Search size={13} aria-hidden className="absolute top-2 left-2 text-quiet" />
+          <input
+            className="field !pl-7"
+            type="search"
+            aria-label={`Find rows of ${name}`}
+            placeholder="Find rows"
+            value={question.find ?? ''}
+            onChange={(event) => onQuestion({ ...question, find: event.target.value })}
+          />
+        </label>
         <input
           ref={file}
           type="file"
@@ -127,13 +230,14 @@ export function TableDialog({ variable, onChange, onUndo, onClose }: TableDialog
           onChange={(event) => {
             const [chosen] = event.target.files ?? [];
             event.target.value = '';
-            if (chosen) void bringIn(chosen);
+            if (chosen) void during(`${chosen.name} is being read …`, () => bringIn(chosen));
           }}
         />
         <button
           type="button"
           className="btn"
           title="CSV or JSON; its rows take the place of these, and undo brings these back"
+          disabled={working !== undefined}
           onClick={() => file.current?.click()}
         >
           <Upload size={14} aria-hidden /> Rows from a file
@@ -146,19 +250,8 @@ export function TableDialog({ variable, onChange, onUndo, onClose }: TableDialog
             </button>
           }
           entries={[
-            {
-              label: 'as CSV',
-              onSelect: () =>
-                save(
-                  `${name}.csv`,
-                  'text/csv',
-                  Papa.unparse(tableLines(columns, rows), { escapeFormulae: true }),
-                ),
-            },
-            {
-              label: 'as JSON',
-              onSelect: () => save(`${name}.json`, 'application/json', JSON.stringify(rows, undefined, 2)),
-            },
+            { label: 'as CSV', onSelect: () => saveAs('csv') },
+            { label: 'as JSON', onSelect: () => saveAs('json') },
           ]}
         />
       </div>
@@ -172,11 +265,15 @@ export function TableDialog({ variable, onChange, onUndo, onClose }: TableDialog
             {refused.said.slice(0, 50).map((said) => (
               <li key={said}>{said}</li>
             ))}
-            {refused.said.length > 50 && <li>and {refused.said.length - 50} more</li>}
+            {more > 0 && <li>and {more} more</li>}
           </ul>
         </div>
       )}
-      {columns.length === 0 ? (
+      {source.failed !== undefined ? (
+        <p role="alert" className="rounded-md border border-brick/50 p-8 text-center text-brick">
+          The rows did not come: {source.failed} They are asked for again as soon as something changes.
+        </p>
+      ) : columns.length === 0 ? (
         <p className="rounded-md border border-dashed border-rule p-8 text-center text-quiet">
           There is nothing in it yet. Add a column, or take rows from a file.
         </p>
@@ -184,21 +281,24 @@ export function TableDialog({ variable, onChange, onUndo, onClose }: TableDialog
         <TableGrid
           name={name}
           columns={columns}
-          rows={rows}
-          problemAt={(row, at) => problems.get(cellKey(row, at))}
-          onRows={(next, label, group) => set(label, { rows: next }, group)}
+          measured={(rowsOf(variable) ?? []).slice(0, 100)}
+          source={source}
+          question={question}
+          onSort={(sort) => onQuestion({ ...(question.find ? { find: question.find } : {}), ...sort })}
+          onEdit={(edit, label) => {
+            if (editRows(label, rowSteps(name, edit, source.total))) source.show(edit);
+          }}
+          onRemove={(from, until) => void during('Rows are being removed …', () => remove(from, until))}
+          onTell={editor.tell}
           onColumn={setColumn}
-          onUndo={onUndo}
+          onUndo={() => editor.undo()}
         />
       )}
       {column !== undefined && columns[column] && (
         <ColumnDialog
           columns={columns}
           at={column}
-          onChange={(label, nextColumns, nextRows) =>
-            set(label, { columns: nextColumns, rows: nextRows ?? rows })
-          }
-          rows={rows}
+          onChange={(label, next, rewriting) => void changeColumns(label, next, rewriting)}
           targets={project.state
             .filter(({ name }) => name !== variable.name)
             .flatMap((each) => columnsOf(each).map((target) => ({ list: each.name, column: target.name })))}

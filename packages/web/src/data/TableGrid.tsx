@@ -2,17 +2,34 @@
 // biome-ignore-all lint/a11y/useFocusableInteractive: the grid has the focus and names the cell (`aria-activedescendant`).
 // biome-ignore-all lint/a11y/useKeyWithClickEvents: the grid takes the keys for all its cells.
 /** Cells of a table: moved through by keys, edited in place, copied and pasted as spreadsheets do (ARIA, `grid`). */
-import { type Column, cellText, type Row, readCell } from '@hovrin/core';
+import {
+  type Column,
+  cellText,
+  type PlacedRow,
+  type Row,
+  type RowEdit,
+  type RowQuestion,
+  readCell,
+} from '@hovrin/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
+import { ArrowDown, ArrowUp, ArrowUpDown } from 'lucide-react';
 import Papa from 'papaparse';
 import { type ClipboardEvent, type KeyboardEvent, useEffect, useRef, useState } from 'react';
+import type { RowSource } from './rowSource.ts';
 
 interface TableGridProps {
   readonly name: string;
   readonly columns: readonly Column[];
-  readonly rows: readonly Row[];
-  readonly problemAt: (row: number, column: number) => string | undefined;
-  readonly onRows: (rows: readonly Row[], label: string, group?: string) => void;
+  /** Rows that widths of columns go by. */
+  readonly measured: readonly Row[];
+  readonly source: RowSource;
+  readonly question: RowQuestion;
+  readonly onSort: (sort: Pick<RowQuestion, 'sort' | 'descending'>) => void;
+  readonly onEdit: (edit: RowEdit, label: string) => void;
+  /** Takes away rows that stand next to each other, however many. */
+  readonly onRemove: (from: number, until: number) => void;
+  /** Says what cannot be done. */
+  readonly onTell: (text: string) => void;
   /** Opens what is said about a column. */
   readonly onColumn: (column: number) => void;
   readonly onUndo: () => void;
@@ -28,14 +45,15 @@ const numberWidth = 52;
 
 /** px that a column takes: by what is in it, within reason. */
 function widthOf({ name, type, required }: Column, rows: readonly Row[]): number {
-  const longest = rows
-    .slice(0, 100)
-    .reduce(
-      (most, row) => Math.max(most, cellText(row[name]).length),
-      name.length + type.length + (required ? 14 : 4),
-    );
-  return Math.min(320, Math.max(90, 26 + longest * 7.4));
+  const longest = rows.reduce(
+    (most, row) => Math.max(most, cellText(row[name]).length),
+    name.length + type.length + (required ? 17 : 7),
+  );
+  return Math.min(320, Math.max(100, 26 + longest * 7.4));
 }
+
+/** Most rows that are copied or changed at once. */
+const mostAtOnce = 10_000;
 
 /** A row with a value in it, or without one. */
 function withValue(row: Row, name: string, value: unknown): Row {
@@ -50,20 +68,28 @@ function valueTyped(column: Column, text: string): unknown {
   return reading.ok ? reading.value : text;
 }
 
-export function TableGrid({ name, columns, rows, problemAt, onRows, onColumn, onUndo }: TableGridProps) {
+export function TableGrid(props: TableGridProps) {
+  const { name, columns, measured, source, question, onSort, onEdit, onRemove, onTell, onColumn, onUndo } =
+    props;
+  const { count } = source;
   const area = useRef<HTMLDivElement>(null);
   const grid = useRef<HTMLDivElement>(null);
   const [at, setAt] = useState<Cell>({ row: 0, column: 0 });
   const [until, setUntil] = useState<Cell>(at);
   const [typing, setTyping] = useState<string>();
   const input = useRef<HTMLInputElement>(null);
-  const widths = columns.map((column) => widthOf(column, rows));
+  const widths = columns.map((column) => widthOf(column, measured));
   const virtual = useVirtualizer({
-    count: rows.length,
+    count,
     getScrollElement: () => area.current,
     estimateSize: () => rowHeight,
     overscan: 12,
   });
+  const shown = virtual.getVirtualItems();
+  const [firstShown, lastShown] = [shown[0]?.index ?? 0, shown.at(-1)?.index ?? 0];
+  // biome-ignore lint/correctness/useExhaustiveDependencies: what is seen is told when it changes.
+  useEffect(() => source.see(firstShown, lastShown), [firstShown, lastShown]);
+  const asks = question.sort !== undefined || Boolean(question.find);
   const begun = typing !== undefined;
   useEffect(() => {
     if (!begun) return;
@@ -72,14 +98,14 @@ export function TableGrid({ name, columns, rows, problemAt, onRows, onColumn, on
     input.current?.setSelectionRange(end, end);
   }, [begun]);
   const clamped = ({ row, column }: Cell): Cell => ({
-    row: Math.min(rows.length - 1, Math.max(0, row)),
+    row: Math.min(count - 1, Math.max(0, row)),
     column: Math.min(columns.length - 1, Math.max(0, column)),
   });
   const go = (to: Cell, more = false) => {
     const next = clamped(to);
     setUntil(next);
     if (!more) setAt(next);
-    if (rows.length > 0) virtual.scrollToIndex(next.row);
+    if (count > 0) virtual.scrollToIndex(next.row);
   };
   const box = {
     top: Math.min(at.row, until.row),
@@ -92,7 +118,7 @@ export function TableGrid({ name, columns, rows, problemAt, onRows, onColumn, on
   /** Whether what is typed is still to be taken: leaving the field follows on taking it. */
   const open = useRef(false);
   const begin = (text: string) => {
-    if (rows.length === 0) return;
+    if (!source.row(at.row)) return;
     open.current = true;
     setTyping(text);
   };
@@ -105,34 +131,40 @@ export function TableGrid({ name, columns, rows, problemAt, onRows, onColumn, on
     if (!open.current) return;
     open.current = false;
     const column = columns[at.column];
-    const label = `${column?.name} of row ${at.row + 1}`;
-    let next = rows;
-    if (typing !== undefined && column && typing !== cellText(rows[at.row]?.[column.name]))
-      next = rows.with(at.row, withValue(rows[at.row]!, column.name, valueTyped(column, typing)));
+    const here = source.row(at.row);
+    const isNew = typing !== undefined && column && here && typing !== cellText(here.row[column.name]);
+    const changed = isNew
+      ? [{ ...here, to: withValue(here.row, column.name, valueTyped(column, typing)) }]
+      : [];
     // Below the last row one goes on writing.
-    if (to && to.row === rows.length) next = [...next, {}];
-    if (next !== rows) onRows(next, label);
+    const goesOn = to?.row === count && !asks;
+    if (isNew || goesOn)
+      onEdit({ changed, added: goesOn ? [{}] : [] }, `${column?.name} of row ${(here?.place ?? 0) + 1}`);
     setTyping(undefined);
     grid.current?.focus();
     if (!to) return;
-    if (to.row === rows.length) {
+    if (goesOn) {
       setAt(to);
       setUntil(to);
     } else go(to);
   };
-  const empty = () =>
-    onRows(
-      rows.map((row, index) =>
-        index < box.top || index > box.bottom
-          ? row
-          : columns
-              .slice(box.left, box.right + 1)
-              .reduce((left, column) => withValue(left, column.name, undefined), row),
-      ),
-      `Empty cells of ${name}`,
-    );
+  /** The rows that are chosen; undefined where they are too many. */
+  const chosen = async (until = box.bottom + 1): Promise<readonly PlacedRow[] | undefined> => {
+    if (until - box.top <= mostAtOnce) return source.stretch(box.top, Math.min(count, until));
+    onTell(`At most ${mostAtOnce} rows are copied or changed at once.`);
+    return undefined;
+  };
+  const empty = async () => {
+    const names = columns.slice(box.left, box.right + 1).map((column) => column.name);
+    const changed = (await chosen())?.map(({ place, row }) => ({
+      place,
+      row,
+      to: names.reduce((left, each) => withValue(left, each, undefined), row),
+    }));
+    if (changed) onEdit({ changed }, `Empty cells of ${name}`);
+  };
   const removeRows = () => {
-    onRows(rows.toSpliced(box.top, box.bottom - box.top + 1), `Remove rows from ${name}`);
+    onRemove(box.top, Math.min(count, box.bottom + 1));
     const next = { row: Math.max(0, box.top - 1), column: at.column };
     setAt(next);
     setUntil(next);
@@ -150,18 +182,18 @@ export function TableGrid({ name, columns, rows, problemAt, onRows, onColumn, on
       PageDown: { row: row + page, column },
       PageUp: { row: row - page, column },
       Home: { row: control ? 0 : row, column: 0 },
-      End: { row: control ? rows.length - 1 : row, column: columns.length - 1 },
+      End: { row: control ? count - 1 : row, column: columns.length - 1 },
     };
     const to = moves[event.key];
     if (to) go(to, event.shiftKey);
     else if (control && event.key.toLowerCase() === 'z') onUndo();
     else if (control && event.key.toLowerCase() === 'a') {
       setAt({ row: 0, column: 0 });
-      setUntil(clamped({ row: rows.length, column: columns.length }));
+      setUntil(clamped({ row: count, column: columns.length }));
     } else if (control && event.key === 'Delete') removeRows();
-    else if (event.key === 'Delete' || event.key === 'Backspace') empty();
+    else if (event.key === 'Delete' || event.key === 'Backspace') void empty();
     else if (event.key === 'Enter' || event.key === 'F2')
-      begin(cellText(rows[at.row]?.[columns[at.column]!.name]));
+      begin(cellText(source.row(at.row)?.row[columns[at.column]!.name]));
     else if (event.key.length === 1 && !control && !event.altKey) begin(event.key);
     else return;
     event.preventDefault();
@@ -170,11 +202,26 @@ export function TableGrid({ name, columns, rows, problemAt, onRows, onColumn, on
   const copy = (event: ClipboardEvent) => {
     if (typing !== undefined) return;
     event.preventDefault();
-    const cells = rows
-      .slice(box.top, box.bottom + 1)
-      .map((row) => columns.slice(box.left, box.right + 1).map((column) => cellText(row[column.name])));
-    event.clipboardData.setData('text/plain', Papa.unparse(cells, { delimiter: '\t', newline: '\n' }));
-    if (event.type === 'cut') empty();
+    const textOf = (rows: readonly PlacedRow[]) =>
+      Papa.unparse(
+        rows.map(({ row }) =>
+          columns.slice(box.left, box.right + 1).map((column) => cellText(row[column.name])),
+        ),
+        { delimiter: '\t', newline: '\n' },
+      );
+    const isCut = event.type === 'cut';
+    const here: PlacedRow[] = [];
+    for (let index = box.top; index <= box.bottom && index < count; index++) {
+      const row = source.row(index);
+      if (row) here.push(row);
+    }
+    // What nobody has seen yet has to come first.
+    if (here.length === box.bottom - box.top + 1) event.clipboardData.setData('text/plain', textOf(here));
+    else
+      void chosen()
+        .then((rows) => rows && navigator.clipboard.writeText(textOf(rows)))
+        .catch((error: Error) => onTell(`This could not be copied: ${error.message}`));
+    if (isCut) void empty();
   };
   const paste = (event: ClipboardEvent) => {
     if (typing !== undefined) return;
@@ -186,20 +233,33 @@ export function TableGrid({ name, columns, rows, problemAt, onRows, onColumn, on
     // One value fills all cells that are chosen; more of them begin at the first and go on below the last row.
     const [single] = data.length === 1 && data[0]!.length === 1 ? data[0]! : [];
     const height = single === undefined ? data.length : box.bottom - box.top + 1;
-    const next: Row[] = [...rows];
-    for (let down = 0; down < height; down++) {
+    void pasteRows(data, single, height);
+  };
+  const pasteRows = async (data: string[][], single: string | undefined, height: number) => {
+    if (height > mostAtOnce)
+      return onTell(`At most ${mostAtOnce} rows are pasted at once; a file brings in more.`);
+    const under = await chosen(box.top + height);
+    if (!under) return;
+    // Among rows that were looked for there is no place below the last one.
+    const fits = asks ? Math.min(height, under.length) : height;
+    const changed: { place: number; row: Row; to: Row }[] = [];
+    const added: Row[] = [];
+    for (let down = 0; down < fits; down++) {
       const texts = single === undefined ? data[down]! : Array(box.right - box.left + 1).fill(single);
-      const row = box.top + down;
-      next[row] = texts.reduce<Row>((filled, text: string, across) => {
+      const below = under[down];
+      const filled = texts.reduce<Row>((row, text: string, across) => {
         const column = columns[box.left + across];
-        return column ? withValue(filled, column.name, valueTyped(column, text)) : filled;
-      }, next[row] ?? {});
+        return column ? withValue(row, column.name, valueTyped(column, text)) : row;
+      }, below?.row ?? {});
+      if (below) changed.push({ ...below, to: filled });
+      else added.push(filled);
     }
-    onRows(next, `Paste into ${name}`);
-    setUntil({ row: box.top + height - 1, column: box.right });
+    onEdit({ changed, added }, `Paste into ${name}`);
+    if (fits < height) onTell(`${height - fits} rows found no place among those that are shown.`);
+    setUntil({ row: box.top + fits - 1, column: box.right });
   };
   const cellId = (row: number, column: number) => `cell-${row}-${column}`;
-  const problem = problemAt(at.row, at.column);
+  const problem = columns[at.column] && source.problemAt(at.row, columns[at.column]!.name);
   return (
     <>
       <div ref={area} className="h-[44vh] overflow-auto rounded-md border border-rule">
@@ -209,10 +269,10 @@ export function TableGrid({ name, columns, rows, problemAt, onRows, onColumn, on
           data-begin
           tabIndex={0}
           aria-label={`Rows of ${name}`}
-          aria-rowcount={rows.length + 1}
+          aria-rowcount={count + 1}
           aria-colcount={columns.length + 1}
           aria-multiselectable
-          aria-activedescendant={rows.length > 0 ? cellId(at.row, at.column) : undefined}
+          aria-activedescendant={count > 0 ? cellId(at.row, at.column) : undefined}
           className="group/grid min-w-fit !outline-none"
           onKeyDown={keys}
           onCopy={copy}
@@ -232,12 +292,19 @@ export function TableGrid({ name, columns, rows, problemAt, onRows, onColumn, on
                 <span
                   key={column.name}
                   role="columnheader"
-                  className="shrink-0 border-r border-b border-rule"
+                  aria-sort={
+                    question.sort === column.name
+                      ? question.descending
+                        ? 'descending'
+                        : 'ascending'
+                      : undefined
+                  }
+                  className="flex shrink-0 border-r border-b border-rule"
                   style={{ width: widths[index] }}
                 >
                   <button
                     type="button"
-                    className="flex size-full items-center gap-1.5 px-2 font-medium hover:bg-rule/40"
+                    className="flex h-full min-w-0 flex-1 items-center gap-1.5 pl-2 font-medium hover:bg-rule/40"
                     title="Name, type and rules of the column"
                     onClick={() => onColumn(index)}
                   >
@@ -247,6 +314,7 @@ export function TableGrid({ name, columns, rows, problemAt, onRows, onColumn, on
                       {column.required ? ', required' : ''}
                     </span>
                   </button>
+                  <SortButton column={column.name} question={question} onSort={onSort} />
                 </span>
               ))}
             </div>
@@ -256,7 +324,12 @@ export function TableGrid({ name, columns, rows, problemAt, onRows, onColumn, on
             className="relative"
             style={{ height: Math.max(rowHeight, virtual.getTotalSize()) }}
           >
-            {virtual.getVirtualItems().map(({ index, start }) => (
+            {count === 0 && !source.isWaiting && (
+              <p className="p-3 text-quiet">
+                {question.find ? `No row has “${question.find}” in it.` : 'There are no rows yet.'}
+              </p>
+            )}
+            {shown.map(({ index, start }) => (
               <div
                 key={index}
                 role="row"
@@ -275,11 +348,12 @@ export function TableGrid({ name, columns, rows, problemAt, onRows, onColumn, on
                     grid.current?.focus();
                   }}
                 >
-                  {index + 1}
+                  {(source.row(index)?.place ?? index) + 1}
                 </span>
                 {columns.map((column, across) => {
                   const here = index === at.row && across === at.column;
-                  const wrong = problemAt(index, across);
+                  const wrong = source.problemAt(index, column.name);
+                  const value = source.row(index)?.row[column.name];
                   return (
                     <span
                       key={column.name}
@@ -296,7 +370,7 @@ export function TableGrid({ name, columns, rows, problemAt, onRows, onColumn, on
                         go({ row: index, column: across }, event.shiftKey);
                         grid.current?.focus();
                       }}
-                      onDoubleClick={() => begin(cellText(rows[index]![column.name]))}
+                      onDoubleClick={() => begin(cellText(value))}
                     >
                       {here && typing !== undefined ? (
                         <input
@@ -319,7 +393,7 @@ export function TableGrid({ name, columns, rows, problemAt, onRows, onColumn, on
                           }}
                         />
                       ) : (
-                        cellText(rows[index]![column.name])
+                        cellText(value)
                       )}
                     </span>
                   );
@@ -342,5 +416,27 @@ export function TableGrid({ name, columns, rows, problemAt, onRows, onColumn, on
         )}
       </p>
     </>
+  );
+}
+
+/** Sorts by a column: upwards, then downwards, then as the rows stand. */
+function SortButton({
+  column,
+  question,
+  onSort,
+}: Pick<TableGridProps, 'question' | 'onSort'> & { readonly column: string }) {
+  const isSorted = question.sort === column;
+  const isDown = isSorted && question.descending === true;
+  const Arrow = isDown ? ArrowDown : isSorted ? ArrowUp : ArrowUpDown;
+  return (
+    <button
+      type="button"
+      className={`px-1 hover:bg-rule/40 ${isSorted ? 'text-spruce' : 'text-quiet/70'}`}
+      aria-label={`Sort by ${column}`}
+      title={isDown ? 'As the rows stand' : isSorted ? 'The greatest first' : 'The least first'}
+      onClick={() => onSort(isDown ? {} : { sort: column, descending: isSorted })}
+    >
+      <Arrow size={12} aria-hidden />
+    </button>
   );
 }

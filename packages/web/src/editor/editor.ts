@@ -253,7 +253,11 @@ export class Editor {
   /** After an undo the screen that it touched is shown, so that it never happens out of sight. */
   private showWhatChanged(before: Project, steps: readonly Step[]): void {
     const idOf = (step: Step) =>
-      step.type === 'project' ? undefined : step.type === 'insert' ? step.control.id : step.control;
+      step.type === 'project' || step.type === 'rows'
+        ? undefined
+        : step.type === 'insert'
+          ? step.control.id
+          : step.control;
     // Where something changed on the screen that is shown, that is what one sees.
     const here = (step: Step) => {
       const id = idOf(step);

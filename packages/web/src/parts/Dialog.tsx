@@ -22,9 +22,10 @@ export function Dialog({
           aria-describedby={undefined}
           onOpenAutoFocus={(event) => {
             // One comes to a dialog to fill it in, not to close it.
-            const field = (event.currentTarget as HTMLElement).querySelector<HTMLInputElement>(
-              '[data-begin], input:not([type="file"]), textarea',
-            );
+            const dialog = event.currentTarget as HTMLElement;
+            const field =
+              dialog.querySelector<HTMLInputElement>('[data-begin]') ??
+              dialog.querySelector<HTMLInputElement>('input:not([type="file"]), textarea');
             if (!field) return;
             event.preventDefault();
             field.focus();

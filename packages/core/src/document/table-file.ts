@@ -1,0 +1,59 @@
+/** Tables as files: CSV (RFC 4180, and the dialects that spreadsheets write), and JSON as a list of records. */
+import Papa from 'papaparse';
+import { type Row, readTable, type TableReading, tableLines } from './table.ts';
+import type { Column, StateVariable } from './types.ts';
+
+export const isJsonFile = (name: string): boolean => name.toLowerCase().endsWith('.json');
+
+/** Lines of a file, the first one naming the columns. @throws Error where it is no such file. */
+function linesOf(name: string, text: string): string[][] {
+  if (isJsonFile(name)) {
+    const value: unknown = JSON.parse(text);
+    const isRow = (item: unknown) => typeof item === 'object' && item !== null && !Array.isArray(item);
+    if (!Array.isArray(value) || !value.every(isRow)) throw new Error('A list of records is expected.');
+    const names = [...new Set((value as Row[]).flatMap((item) => Object.keys(item)))];
+    return tableLines(
+      names.map((each) => ({ name: each, type: 'text' })),
+      value as Row[],
+    );
+  }
+  const { data, errors } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
+  // One column alone has nothing that separates it from others.
+  const fault = errors.find(({ code }) => code !== 'UndetectableDelimiter');
+  if (fault)
+    throw new Error(`${fault.message}${fault.row === undefined ? '' : `, in line ${fault.row + 1}`}`);
+  return data;
+}
+
+/** What came of reading a file: its rows, or everything that keeps them out, in words that say where. */
+export type FileReading =
+  | Extract<TableReading, { ok: true }>
+  | { readonly ok: false; readonly said: readonly string[] };
+
+/**
+ * Reads a file of rows. All of them come in, or none.
+ *
+ * @param known columns that are there already; their types and rules hold.
+ * @param state where what they refer to is found.
+ */
+export function readTableFile(
+  name: string,
+  text: string,
+  known: readonly Column[],
+  state: readonly StateVariable[] = [],
+): FileReading {
+  let lines: string[][];
+  try {
+    lines = linesOf(name, text);
+  } catch (error) {
+    return { ok: false, said: [(error as Error).message] };
+  }
+  const reading = readTable(lines, known, state);
+  if (reading.ok) return reading;
+  const where = (line: number) => (isJsonFile(name) && line > 1 ? `Record ${line - 1}` : `Line ${line}`);
+  return { ok: false, said: reading.problems.map(({ line, message }) => `${where(line)}: ${message}`) };
+}
+
+/** Rows as CSV; what a spreadsheet would take for a formula is kept from being one. */
+export const csvOf = (columns: readonly Column[], rows: readonly Row[]): string =>
+  Papa.unparse(tableLines(columns, rows), { escapeFormulae: true });

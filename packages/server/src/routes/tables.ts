@@ -1,0 +1,143 @@
+/** Rows of stored tables: found, sorted and turned page by page; taken from files, and saved as such. */
+import {
+  type Column,
+  cellKey,
+  columnsOf,
+  columnTypes,
+  csvOf,
+  mostTableRows,
+  type Project,
+  type Rewriting,
+  readTableFile,
+  rewrittenRow,
+  rowsOf,
+  type StateVariable,
+} from '@hovrin/core';
+import type Router from '@koa/router';
+import Joi from 'joi';
+import type { Context } from 'koa';
+import { check, RequestError, readBody, readJson } from '../request.ts';
+import type { Store } from '../store/store.ts';
+
+/** Largest file of rows, bytes. */
+const largestFile = 100_000_000;
+/** Most of what is wrong with a file that is told. */
+const mostSaid = 200;
+/** Most rows of one page. */
+const longestPage = 20_000;
+
+const pageShape = Joi.object<{
+  from: number;
+  count: number;
+  find: string;
+  sort?: string;
+  descending: boolean;
+}>({
+  from: Joi.number().integer().min(0).required(),
+  count: Joi.number().integer().min(0).max(longestPage).required(),
+  find: Joi.string().allow('').max(200).default(''),
+  sort: Joi.string().max(200),
+  descending: Joi.boolean().default(false),
+});
+
+const columnName = Joi.string().min(1).max(200).required();
+const rewritingShape = Joi.alternatives<Rewriting>(
+  Joi.object({ what: Joi.valid('rename').required(), column: columnName, to: columnName }),
+  Joi.object({
+    what: Joi.valid('retype').required(),
+    column: columnName,
+    type: Joi.string()
+      .valid(...columnTypes)
+      .required(),
+  }),
+  Joi.object({ what: Joi.valid('remove').required(), column: columnName }),
+);
+
+interface Found {
+  readonly id: string;
+  readonly project: Project;
+  readonly variable: StateVariable;
+  readonly columns: readonly Column[];
+}
+
+export function tableRoutes(router: Router, store: Store): void {
+  /** The list of records that a request is about. */
+  function listOf(context: Context & { params: Record<string, string> }): Found {
+    const { id = '', list } = context.params;
+    const project = store.has(id) ? store.read(id)?.project : undefined;
+    const variable = project?.state.find(({ name }) => name === list);
+    if (!project || !variable || !rowsOf(variable))
+      throw new RequestError(404, `There is no list of records \`${list}\`; it may have been renamed.`);
+    return { id, project, variable, columns: columnsOf(variable) };
+  }
+
+  function tableOf(context: Context & { params: Record<string, string> }): Found & { table: string } {
+    const found = listOf(context);
+    if (!found.variable.table)
+      throw new RequestError(404, `The rows of \`${found.variable.name}\` stand in the document.`);
+    return { ...found, table: found.variable.table.id };
+  }
+
+  router.get('/api/projects/:id/tables/:list/rows', (context) => {
+    const { id, project, table, columns } = tableOf(context);
+    const { from, count, ...question } = check(context.query, pageShape);
+    const rows = store.rows.rows(id, table);
+    const places = store.rows.answer(id, table, question);
+    const problems = store.rows.problems(id, table, columns, project.state);
+    context.body = {
+      total: rows.length,
+      found: places.length,
+      wrong: problems.size,
+      rows: places.slice(from, from + count).map((place) => {
+        const wrong = columns.flatMap(({ name }, at) => {
+          const message = problems.get(cellKey(place, at));
+          return message === undefined ? [] : [[name, message] as const];
+        });
+        return { place, row: rows[place], ...(wrong.length > 0 ? { wrong: Object.fromEntries(wrong) } : {}) };
+      }),
+    };
+  });
+
+  // What comes in is kept as a batch; a step puts it in the place of what is there.
+  router.post('/api/projects/:id/tables/:list/file', async (context) => {
+    const { id, project, variable, columns } = listOf(context);
+    const { name } = check(
+      context.query,
+      Joi.object<{ name: string }>({ name: Joi.string().max(300).required() }),
+    );
+    const text = (await readBody(context.req, largestFile)).toString('utf8');
+    const state = project.state.map((each) =>
+      each.name === variable.name ? each : store.rows.withAllRows(id, each),
+    );
+    const reading = readTableFile(name, text, columns, state);
+    if (!reading.ok) {
+      const { said } = reading;
+      context.body = { ok: false, said: said.slice(0, mostSaid), more: Math.max(0, said.length - mostSaid) };
+      return;
+    }
+    if (reading.rows.length > mostTableRows)
+      throw new RequestError(413, `A table has at most ${mostTableRows} rows; the file has more.`);
+    context.body = { ok: true, columns: reading.columns, rows: store.rows.keep(id, reading.rows) };
+  });
+
+  router.post('/api/projects/:id/tables/:list/rewritten', async (context) => {
+    const { id, table } = tableOf(context);
+    const change = await readJson(context, rewritingShape);
+    context.body = store.rows.keep(
+      id,
+      store.rows.rows(id, table).map((row) => rewrittenRow(row, change)),
+    );
+  });
+
+  router.get('/api/projects/:id/tables/:list/file', (context) => {
+    const { id, table, variable, columns } = tableOf(context);
+    const { as } = check(
+      context.query,
+      Joi.object<{ as: 'csv' | 'json' }>({ as: Joi.string().valid('csv', 'json').required() }),
+    );
+    const rows = store.rows.rows(id, table);
+    context.attachment(`${variable.name}.${as}`);
+    context.type = as === 'csv' ? 'text/csv' : 'application/json';
+    context.body = as === 'csv' ? csvOf(columns, rows) : JSON.stringify(rows, undefined, 1);
+  });
+}

@@ -1,0 +1,122 @@
+/** What is done to lists of records as a whole: each the steps of one change, and so one undo. */
+import {
+  type Column,
+  countOf,
+  emptyValues,
+  fitting,
+  type Project,
+  type Rewriting,
+  type Row,
+  type RowSet,
+  rewrittenRow,
+  rowCount,
+  rowSteps,
+  rowsOf,
+  type StateType,
+  type StateVariable,
+  type Step,
+} from '@hovrin/core';
+import { nanoid } from 'nanoid';
+import { api } from '../api.ts';
+
+/** Types as they are chosen: a table is a list of records whose rows are kept beside the document. */
+export type ChosenType = StateType | 'table';
+
+export const chosenType = ({ type, table }: StateVariable): ChosenType => (table ? 'table' : type);
+
+/** State with one variable changed. */
+export const withVariable = (
+  project: Project,
+  name: string,
+  change: (variable: StateVariable) => StateVariable,
+): Step => ({
+  type: 'project',
+  key: 'state',
+  value: project.state.map((each) => (each.name === name ? change(each) : each)),
+});
+
+/** All rows of a list, as a step takes them away; of a table only the first are here. */
+export function allRows(variable: StateVariable): RowSet {
+  const rows = rowsOf(variable) ?? [];
+  const count = rowCount(variable);
+  return rows.length === count ? rows : { batch: nanoid(16), count, first: rows };
+}
+
+const replaceAll = (variable: StateVariable, rows: RowSet): Step[] =>
+  countOf(rows) === 0 && rowCount(variable) === 0
+    ? []
+    : [{ type: 'rows', list: variable.name, at: 0, remove: allRows(variable), insert: rows }];
+
+/** A variable whose rows are kept beside the document, with none yet. */
+function asTable({ computed: _, feed, ...variable }: StateVariable): StateVariable {
+  const table = variable.table ?? {
+    id: nanoid(10),
+    rows: 0,
+    ...(feed?.status ? { status: feed.status } : {}),
+  };
+  return { ...variable, type: 'list', initial: [], table };
+}
+
+/** Rows in the place of all that a list has; many make a table of it. */
+export function takeRows(
+  project: Project,
+  variable: StateVariable,
+  columns: readonly Column[],
+  rows: RowSet,
+  mostOfList: number,
+): Step[] {
+  const { name } = variable;
+  if (variable.table || countOf(rows) <= mostOfList)
+    return [withVariable(project, name, (each) => ({ ...each, columns })), ...replaceAll(variable, rows)];
+  return [
+    withVariable(project, name, (each) => ({ ...asTable(each), columns })),
+    { type: 'rows', list: name, at: 0, remove: [], insert: rows },
+  ];
+}
+
+/** Gives a variable another type. @returns its steps, or why it cannot have it. */
+export function retype(project: Project, variable: StateVariable, type: ChosenType): Step[] | string {
+  const { name } = variable;
+  const rows = rowsOf(variable);
+  if (type === 'table') {
+    if (variable.type === 'list' && (variable.initial as readonly unknown[]).length > 0 && !rows)
+      return `Not all that ${name} holds are records, so it is no table yet.`;
+    const kept = rows ?? [];
+    return [
+      withVariable(project, name, asTable),
+      ...(kept.length > 0
+        ? [{ type: 'rows', list: name, at: 0, remove: [], insert: kept } satisfies Step]
+        : []),
+    ];
+  }
+  const { table, ...rest } = variable;
+  if (table && type === 'list' && rows && rows.length < table.rows)
+    return `${name} has ${table.rows} rows; a list that is no table holds ${rows.length} of them at most.`;
+  // What still fits stays: a text that is a number, a text that is a day.
+  const initial = fitting(type, variable.initial) ?? emptyValues[type];
+  return [
+    ...(table ? replaceAll(variable, []) : []),
+    withVariable(project, name, () => ({ ...rest, type, initial })),
+  ];
+}
+
+/** Sets the columns of a list, with what becomes of the values of one of them. */
+export async function setColumns(
+  projectId: string,
+  project: Project,
+  variable: StateVariable,
+  columns: readonly Column[],
+  rewriting: Rewriting | undefined,
+): Promise<Step[]> {
+  const { name } = variable;
+  const said = withVariable(project, name, (each) => ({ ...each, columns }));
+  if (!rewriting || rowCount(variable) === 0) return [said];
+  const rows = rowsOf(variable) ?? [];
+  if (rows.length < rowCount(variable))
+    return [said, ...replaceAll(variable, await api.rewritten(projectId, name, rewriting))];
+  const changed = rows.flatMap((row: Row, place) => {
+    const to = rewrittenRow(row, rewriting);
+    return to === row ? [] : [{ place, row, to }];
+  });
+  return [said, ...rowSteps(name, { changed }, rows.length)];
+}
