@@ -2,7 +2,14 @@
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { contextOf, defaultBands, type Project, parseScreen, type StateVariable } from '@hovrin/core';
+import {
+  contextOf,
+  defaultBands,
+  type Project,
+  parseScreen,
+  type StateVariable,
+  type StoredRows,
+} from '@hovrin/core';
 import { makePage, writePage } from '@hovrin/files';
 import type { Locator, Page } from 'playwright-core';
 import { launchChromium } from './chromium.ts';
@@ -19,11 +26,13 @@ export interface ExportedPage {
 /**
  * @param screens each a screen as source; the first one opens.
  * @param state the project's state variables.
+ * @param rows those of its stored tables.
  */
 export async function openExported(
   screens: readonly string[],
   state: readonly StateVariable[] = [],
   size = { width: 600, height: 800 },
+  rows: StoredRows = new Map(),
 ): Promise<ExportedPage> {
   const base: Project = { format: 1, name: 'Trial', bands: defaultBands, state, assets: [], screens: [] };
   const names = screens.map((source) => /name="(\w+)"/.exec(source)![1]!);
@@ -36,7 +45,8 @@ export async function openExported(
     return reading.screen;
   });
   const folder = await mkdtemp(join(tmpdir(), 'hovrin-page-'));
-  await writePage(await makePage({ ...base, screens: parsed }), folder, folder);
+  const made = await makePage({ ...base, screens: parsed }, { rowsOfTable: (id) => rows.get(id) });
+  await writePage(made, folder, folder);
   const browser = await launchChromium();
   const page = await browser.newPage({ viewport: size });
   const problems: string[] = [];

@@ -15,6 +15,7 @@ const statements = [
   'late ||= true',
   'order.count++',
   'go("Arrivals")',
+  'go("Arrivals", { guests: 2, late })',
   'message("a; b /* c" + name)',
   'add(items, { who: name, late: false })',
   'change(items, item, { late: !item.late })',
@@ -42,6 +43,7 @@ describe('cards of an event', () => {
       'Set late ||= true',
       'Count up order.count',
       'Go to "Arrivals"',
+      'Go to "Arrivals" with { guests: 2, late }',
       'Show a message "a; b /* c" + name',
       'Add to items row { who: name, late: false }',
       'Change in items row item to { late: !item.late }',
@@ -52,7 +54,7 @@ describe('cards of an event', () => {
       'If late',
       'For each row of items',
     ]);
-    const [condition] = read(text).cards[11]!.lists;
+    const [condition] = read(text).cards[12]!.lists;
     expect(condition!.cards.map(({ words }) => words)).toEqual(['Set guests', 'Turn over late']);
   });
 

@@ -168,6 +168,20 @@ describe('a value with expressions', () => {
     expect(checkStatements('guests', around).ok).toBe(false);
     expect(checkStatements('while (true) {}', around).ok).toBe(false);
     expect(checkStatements('if (late) { guests += 1 } else guests--; go("Tonight")', around).ok).toBe(true);
+    const own = { ...around, ofScreens: new Map([['Tonight', new Map([['note', 'text']])]]) };
+    const goes = (text: string) => {
+      const checked = checkStatements(text, own);
+      return checked.ok || checked.problem.message;
+    };
+    expect(goes('go("Tonight", { guests: guests + 1, note: "late" })')).toBe(true);
+    expect(goes('note = "late"')).toContain('There is no state variable `note`.');
+    expect(goes('go("Tonight", { gests: 1 })')).toBe(
+      'There is no state variable `gests`. Did you mean `guests`?',
+    );
+    expect(goes('go("Tonight", guests)')).toContain('is a record');
+    expect(goes('go("Tonight", { ...guests })')).toContain('by the names of variables');
+    expect(goes('go("Tonight", { guests: 1 }, 2)')).toContain('`go` takes');
+    expect(goes('message("a", { guests: 1 })')).toContain('`message` takes');
     expect(checkTarget('late', ['text', 'number'], around)).toMatchObject({
       ok: false,
       problem: { message: '`late` is a boolean; a text or number is needed here.' },

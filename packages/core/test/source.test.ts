@@ -156,6 +156,7 @@ describe('the demo', () => {
     const paths = [
       'project.json',
       ...(await readdir(join(folder, 'screens'))).map((name) => `screens/${name}`),
+      ...(await readdir(join(folder, 'tables'))).map((name) => `tables/${name}`),
     ];
     const files = new Map(
       await Promise.all(
@@ -165,8 +166,8 @@ describe('the demo', () => {
     let count = 0;
     const read = readFolder(files, () => `d${++count}`);
     if (!read.ok) throw new Error(JSON.stringify(read.problems));
-    for (const [path, text] of printFolder(read.project))
-      if (path.endsWith('.xml')) expect(text).toBe(files.get(path));
+    for (const [path, text] of printFolder(read.project, read.rows))
+      if (path !== 'project.json') expect(text).toBe(files.get(path));
   });
 });
 

@@ -161,7 +161,8 @@ describe('renaming', () => {
   it('of a state variable follows into expressions, bindings and events, and leaves words alone', () => {
     const project =
       projectOf(`<screen name="A"><text name="t" text="guests: {guests + 1} {[1].map(guests =&gt; guests)[0]} {({ guests }).guests}" />
-      <textField name="f" value.bind="guests" /><button name="b" on.press="guests = guests - 1; if (guests &lt; 0) { guests = 0 }" /></screen>`);
+      <textField name="f" value.bind="guests" /><button name="b" on.press="guests = guests - 1; if (guests &lt; 0) { guests = 0 }" />
+      <button name="g" on.press="go('A', { guests: guests + 1 }); go('A', { guests })" /></screen>`);
     const applied = applySteps(project, renameState(project, 'guests', 'people'));
     if (!applied.ok) throw new Error(applied.reason);
     expect(named(applied.project, 't').props.text).toBe(
@@ -170,6 +171,9 @@ describe('renaming', () => {
     expect(named(applied.project, 'f').props['value.bind']).toBe('people');
     expect(named(applied.project, 'b').props['on.press']).toBe(
       'people = people - 1; if (people < 0) { people = 0 }',
+    );
+    expect(named(applied.project, 'g').props['on.press']).toBe(
+      "go('A', { people: people + 1 }); go('A', { people })",
     );
     expect(projectProblem(applied.project)).toBeUndefined();
     const back = applySteps(applied.project, applied.inverse);

@@ -29,7 +29,8 @@ import {
 } from '@hovrin/core/runtime';
 import type { CarryingElement } from './dragging.ts';
 import { replaceInside } from './elements.ts';
-import { watchForm } from './forms.ts';
+import { watchFields } from './forms.ts';
+import { setInputs } from './groups.ts';
 import { eventOf, readInput, wasEntered, writeInput } from './inputs.ts';
 import { Repeat } from './repeats.ts';
 import { focusedIn, mendTable, type TableElement } from './tables.ts';
@@ -155,6 +156,10 @@ export class Binder {
       (part as CarryingElement).carried = value;
       return;
     }
+    if (target.as === 'inputs') {
+      setInputs(part, target.name!, value === true);
+      return;
+    }
     if (target.as !== 'text' && target.as !== 'attribute' && target.as !== 'property') {
       writeInput(part, target, value as StateValue);
       return;
@@ -209,8 +214,8 @@ export class Binder {
     // Variables first: what an event does may read them.
     for (const { control, variable, target } of bindings.twoWay) {
       const part = partOf(find(control), target);
-      if (part instanceof HTMLFormElement) {
-        watchForm(part, target.name, (value) => this.runtime.enter(variable, value, control), signal);
+      if (part && target.as === 'form') {
+        watchFields(part, target.name, (value) => this.runtime.enter(variable, value, control), signal);
         continue;
       }
       part?.addEventListener(eventOf(target), () => this.entered(part, variable, target, control), {

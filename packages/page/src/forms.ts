@@ -1,28 +1,30 @@
 /** What a form does by itself: it is sent only when all in it is valid, and knows whether it is, and has changed. */
+import { judgeGroups } from './groups.ts';
 
-const fieldsOf = (form: HTMLFormElement) =>
-  ([...form.elements] as HTMLElement[]).filter(
-    (element): element is HTMLInputElement => 'value' in element && !(element instanceof HTMLButtonElement),
-  );
+function fieldsOf(around: HTMLElement): HTMLInputElement[] {
+  judgeGroups(around);
+  return [...around.querySelectorAll<HTMLInputElement>('input, select, textarea')];
+}
 
-const entered = (form: HTMLFormElement): string =>
+const entered = (form: HTMLElement): string =>
   JSON.stringify(
     fieldsOf(form).map(({ type, value, checked }) => (/^(checkbox|radio)$/.test(type) ? checked : value)),
   );
 
 /** Fields whose number cannot be read are marked by the page itself. */
-const firstInvalid = (form: HTMLFormElement): HTMLElement | undefined =>
+const firstInvalid = (form: HTMLElement): HTMLElement | undefined =>
   fieldsOf(form).find((field) => !field.validity.valid || field.ariaInvalid === 'true');
 
 const states: readonly string[] = ['input', 'change', 'hovrin-shown', 'hovrin-valid', 'hovrin-sent'];
 
 /**
- * Tells whether a form is valid, or has changed since it was shown or sent, now and whenever that may have changed.
+ * Tells whether a form, or one field, is valid, or has changed since it was shown or sent, now and whenever that may
+ * have changed.
  *
  * @param signal ends it.
  */
-export function watchForm(
-  form: HTMLFormElement,
+export function watchFields(
+  form: HTMLElement,
   what: string | undefined,
   apply: (value: boolean) => void,
   signal: AbortSignal,

@@ -23,6 +23,7 @@ import { startDragging } from './dragging.ts';
 import { type FeedTarget, startFeed } from './feeds.ts';
 import { giveFile } from './files.ts';
 import { startForms } from './forms.ts';
+import { startGroups } from './groups.ts';
 import { handlerNamed } from './handlers.ts';
 import { keepValue, keptValue } from './kept.ts';
 import { keepMessage, showMessage } from './messages.ts';
@@ -51,6 +52,8 @@ class Page {
   private bindings: Dispose[] = [];
   /** The screen that somebody goes to in another window: what its events do happens there. */
   private heard: string | undefined;
+  /** What the next screen is entered with. */
+  private brought: unknown;
   private readonly dialogs = new Dialogs();
   /** Dialogs are being closed since they were in another window. */
   private closesQuietly = false;
@@ -60,10 +63,10 @@ class Page {
   constructor(private readonly program: Program) {
     this.runtime = new Runtime(program, {
       actions: {
-        go: (screen) => this.go(asText(screen)),
+        go: (screen, values) => this.go(asText(screen), values),
         back: () => this.back(),
         message: (text) => showMessage(asText(text)),
-        open: (screen) => this.openDialog(asText(screen)),
+        open: (screen, values) => this.openDialog(asText(screen), values),
         close: () => this.closeDialog(),
         focus: (control) => this.focus(asText(control)),
         scrollTo: (control) => this.scrollTo(asText(control)),
@@ -86,6 +89,7 @@ class Page {
     if (first) this.shown.set(this.program.start, first);
     this.current = first ?? undefined;
     startBehaviours(document);
+    startGroups(document);
     startForms(document);
     startTables(document);
     startDragging(document);
@@ -136,17 +140,26 @@ class Page {
     });
   }
 
-  private go(screen: string): void {
+  /** @param values what variables hold when it is entered, by their names. */
+  private go(screen: string, values?: unknown): void {
     if (!this.program.screens.some(({ name }) => name === screen)) {
       tell({ type: 'hovrin-problem', text: `There is no screen \`${screen}\`.` });
       return;
     }
     this.dialogs.closeAll();
+    // A screen that is shown already is not entered once more.
+    if (this.way.at(-1) === screen) this.bring(values);
+    else this.brought = values;
     window.location.hash = encodeURIComponent(screen);
   }
 
+  /** Sets the variables that a screen is entered with. */
+  private bring(values: unknown): void {
+    for (const [name, value] of Object.entries(values ?? {})) this.runtime.assign(name, value);
+  }
+
   /** @param quietly it was opened in another window. */
-  private openDialog(name: string, quietly = false): void {
+  private openDialog(name: string, values?: unknown, quietly = false): void {
     const screen = this.program.screens.find((each) => each.name === name && each.dialog);
     // What is open already is not opened once more.
     if (!screen || this.opened.includes(name)) {
@@ -155,7 +168,10 @@ class Page {
     }
     const element = this.fromTemplate(name);
     if (!element) return;
-    if (!quietly) this.beginAnew(name);
+    if (!quietly) {
+      this.beginAnew(name);
+      this.bring(values);
+    }
     this.opened.push(name);
     this.dialogs.show(
       element,
@@ -187,7 +203,7 @@ class Page {
     this.closesQuietly = true;
     while (this.opened.some((name, index) => names[index] !== name) && this.dialogs.close());
     this.closesQuietly = false;
-    for (const name of names) this.openDialog(name, true);
+    for (const name of names) this.openDialog(name, undefined, true);
   }
 
   /** The screen before this one; where there was none, the first. */
@@ -249,7 +265,11 @@ class Page {
     for (const dispose of this.bindings) dispose();
     if (this.way.at(-1) !== screen.name) this.way.push(screen.name);
     this.shown.set(screen.name, element);
-    if (!heard) this.beginAnew(screen.name);
+    if (!heard) {
+      this.beginAnew(screen.name);
+      this.bring(this.brought);
+    }
+    this.brought = undefined;
     const moved = this.current !== element;
     if (moved) this.current?.replaceWith(element);
     this.current = element;

@@ -1,5 +1,6 @@
 /** What a person enters: reading it from a page's inputs, and putting values into them. */
 import { asText, type PageTarget, type StateValue } from '@hovrin/core/runtime';
+import { sayValidity } from './groups.ts';
 
 /** The event at which what was entered is read. */
 export const eventOf = ({ as }: PageTarget): string =>
@@ -80,9 +81,8 @@ export function writeInput(
       openPanel(part, Number(value));
       return;
     case 'validity': {
-      const said = part.closest('.field, .ticked')?.querySelector('.part-message')?.textContent;
-      input.setCustomValidity(value === false ? said || 'This is not valid.' : '');
-      input.dispatchEvent(new Event('hovrin-valid'));
+      const said = part.querySelector('.part-message')?.textContent;
+      sayValidity(part, value === false ? said || 'This is not valid.' : '');
       return;
     }
     case 'file':

@@ -1,5 +1,5 @@
 /** Screen sizes that a project is looked at in. Lengths in CSS px. */
-import { type Hinge, halfOpen, type Insets } from '@hovrin/core';
+import { type Hinge, halfOpen, type Insets, type SampleCondition } from '@hovrin/core';
 
 export interface ScreenSize {
   readonly label: string;
@@ -17,6 +17,8 @@ export interface ScreenSize {
   readonly folded?: Hinge | undefined;
   /** Id of the screen that a bay of this size keeps; absent: it shows the one being built. */
   readonly screen?: string | undefined;
+  /** What a bay of this size has in its tables and feeds; absent: what the bench has. */
+  readonly sample?: SampleCondition | undefined;
 }
 
 export const usualSizes: readonly ScreenSize[] = [

@@ -40,11 +40,23 @@ export function contextOf(project: Project, control?: Control): AttributeContext
     bands: project.bands,
     names: new Map<string, string>(known.map((variable) => [variable.name, variable.type])),
     computed: new Set(project.state.flatMap(({ name, computed }) => (computed === undefined ? [] : name))),
+    ofScreens: ownNames(project.state),
     screens: new Set(project.screens.flatMap((screen) => screen.name ?? [])),
     dialogs: new Set(project.screens.filter(isDialog).flatMap((screen) => screen.name ?? [])),
     namesKnown: true,
   };
   return control ? withItems(context, itemNames(path.slice(0, -1))) : context;
+}
+
+/** Types of the variables that only one screen knows, by the screen. */
+function ownNames(state: readonly StateVariable[]): ReadonlyMap<string, ReadonlyMap<string, string>> {
+  const found = new Map<string, Map<string, string>>();
+  for (const { name, type, screen } of state) {
+    if (screen === undefined) continue;
+    const own = found.get(screen) ?? new Map<string, string>();
+    found.set(screen, own.set(name, type));
+  }
+  return found;
 }
 
 /** The state variables that a screen knows: the project's, and its own. */

@@ -50,12 +50,12 @@ export const alterings: Readonly<Record<AlteringName, AlteringEntry>> = {
 export const actions: Readonly<Record<ActionName | 'wait', ActionEntry>> = {
   /** What follows happens so much later. */
   wait: { takes: 'how many seconds', count: 1 },
-  /** A screen that is a dialog is shown over this one. */
-  open: { takes: 'the name of a dialog', count: 1 },
+  /** A screen that is a dialog is shown over this one; what it is entered with may follow. */
+  open: { takes: 'the name of a dialog, and a record of what it is entered with', count: 1 },
   /** The dialog that is open goes. */
   close: { takes: 'nothing', count: 0 },
-  /** Another screen takes the place of this one. */
-  go: { takes: 'the name of a screen', count: 1 },
+  /** Another screen takes the place of this one; what it is entered with may follow. */
+  go: { takes: 'the name of a screen, and a record of what it is entered with', count: 1 },
   /** The screen that was there before comes back. */
   back: { takes: 'nothing', count: 0 },
   /** A line of words that is read out and goes away by itself. */

@@ -79,6 +79,14 @@ export type AssignmentOperator = '=' | '+=' | '-=' | '*=' | '/=' | '%=' | '??=' 
 /** Actions on a state variable, which they take by its name. */
 export type AlteringName = 'add' | 'change' | 'remove' | 'place' | 'toggle' | 'reset';
 
+/** A value that an action brings to a screen: `{ guest: party.name }`. */
+export interface Brought {
+  /** Of the state variable. */
+  readonly name: string;
+  readonly span: Span;
+  readonly value: Expression;
+}
+
 /** What an event does, step by step. */
 export type Statement =
   | {
@@ -99,7 +107,13 @@ export type Statement =
       readonly path: readonly Expression[];
       readonly arguments: readonly Expression[];
     }
-  | { readonly type: 'action'; readonly name: string; readonly arguments: readonly Expression[] }
+  | {
+      readonly type: 'action';
+      readonly name: string;
+      readonly arguments: readonly Expression[];
+      /** Of `go` and `open`: what variables hold when the screen is entered. */
+      readonly brings?: readonly Brought[];
+    }
   /** `handlers.NAME(…)`: the application's own code is called. */
   | { readonly type: 'handler'; readonly name: string; readonly arguments: readonly Expression[] }
   /** `for (const NAME of LIST)`. */

@@ -36,19 +36,24 @@ export interface ActionCard {
   /** What it does, in words. */
   readonly words: string;
   readonly fields: readonly CardField[];
+  /** Something that may be said besides: what it is, and where it is written. */
+  readonly more?: { readonly label: string; readonly at: number; readonly text: string };
   readonly lists: readonly CardList[];
 }
 
 const offMark = ' off: ';
+
+/** What a screen is entered with. */
+const withValues: readonly [string, CardFieldKind] = ['with', 'expression'];
 
 /** What actions are called in a sentence, and what each of their values is. */
 const sentences: Readonly<
   Record<keyof typeof actions, { words: string; fields: readonly (readonly [string, CardFieldKind])[] }>
 > = {
   wait: { words: 'Wait', fields: [['seconds', 'expression']] },
-  go: { words: 'Go to', fields: [['', 'screen']] },
+  go: { words: 'Go to', fields: [['', 'screen'], withValues] },
   back: { words: 'Go back', fields: [] },
-  open: { words: 'Open', fields: [['', 'dialog']] },
+  open: { words: 'Open', fields: [['', 'dialog'], withValues] },
   close: { words: 'Close the dialog', fields: [] },
   message: { words: 'Show a message', fields: [['', 'expression']] },
   focus: { words: 'Focus', fields: [['', 'control']] },
@@ -173,7 +178,7 @@ class CardReader {
     }
   }
 
-  private does(node: AnyNode): { words: string; fields: readonly CardField[] } {
+  private does(node: AnyNode): Pick<ActionCard, 'words' | 'fields' | 'more'> {
     if (node.type === 'AssignmentExpression')
       return {
         words: `Set ${this.slice(node.left)}`,
@@ -206,6 +211,9 @@ class CardReader {
       return {
         words,
         fields: given.map((each, index) => this.field(fields[index]?.[0] ?? '', each, fields[index]?.[1])),
+        ...(fields[1] === withValues && given.length === 1
+          ? { more: { label: 'Bring values', at: given[0]!.end, text: ', {}' } }
+          : {}),
       };
     }
     return {

@@ -13,6 +13,8 @@ export interface Surroundings {
   readonly names: ReadonlyMap<string, string>;
   /** Those of them that are worked out from others: they can be read, not assigned. */
   readonly computed?: ReadonlySet<string>;
+  /** Types of the variables that only one screen knows, by the screen's name. */
+  readonly ofScreens?: ReadonlyMap<string, ReadonlyMap<string, string>>;
   /** Names of the project's screens. */
   readonly screens: ReadonlySet<string>;
   /** Those of them that are dialogs. */
@@ -31,8 +33,9 @@ export function withItems<T extends Surroundings>(around: T, items: readonly str
   return { ...around, names: new Names([...around.names, ...inner]) };
 }
 
-function unknownName(uses: readonly NameUse[], names: ReadonlyMap<string, string>): Problem | undefined {
-  const use = uses.find(({ name }) => !names.has(name));
+function unknownName(uses: readonly NameUse[], { names, ofScreens }: Surroundings): Problem | undefined {
+  const isKnownThere = ({ name, to }: NameUse) => to !== undefined && ofScreens?.get(to)?.has(name) === true;
+  const use = uses.find((each) => !names.has(each.name) && !isKnownThere(each));
   return (
     use && {
       message: `There is no state variable \`${use.name}\`.${didYouMean(use.name, names.keys())}`,
@@ -45,7 +48,7 @@ function unknownName(uses: readonly NameUse[], names: ReadonlyMap<string, string
 export function checkTemplate(text: string, around: Surroundings): Outcome<Template> {
   const read = parseTemplate(text);
   if (!read.ok) return read;
-  const problem = unknownName(namesOfTemplate(read.value), around.names);
+  const problem = unknownName(namesOfTemplate(read.value), around);
   return problem ? { ok: false, problem } : read;
 }
 
@@ -55,7 +58,7 @@ export function checkStatements(text: string, around: Surroundings): Outcome<Sta
   if (!read.ok) return read;
   const uses = namesOfStatements(read.value);
   const problem =
-    unknownName(uses, around.names) ??
+    unknownName(uses, around) ??
     assignedItem(uses, around.names) ??
     assignedComputed(uses, around) ??
     alteringProblem(read.value, around) ??

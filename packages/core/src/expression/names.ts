@@ -9,6 +9,8 @@ export interface NameUse {
   readonly written: boolean;
   /** True where it is also the key of a record's entry. */
   readonly shorthand?: boolean;
+  /** The screen that it is brought to, whose own variables are known there. */
+  readonly to?: string;
 }
 
 /** A call of an action at the top of a statement. */
@@ -95,7 +97,17 @@ function visitStatement(statement: Statement, bound: readonly string[], found: N
       found.push({ name: statement.name, span: statement.span, written: true });
       read([...statement.path, ...statement.arguments]);
       return;
-    case 'action':
+    case 'action': {
+      read(statement.arguments);
+      const [screen] = statement.arguments;
+      const to = screen?.type === 'literal' ? { to: String(screen.value) } : {};
+      for (const { name, span, value } of statement.brings ?? []) {
+        found.push({ name, span, written: true, ...to });
+        // What is written once for both, `{ guest }`, takes another name as a whole.
+        if (value.type !== 'name' || value.span[0] !== span[0]) read([value]);
+      }
+      return;
+    }
     case 'handler':
       read(statement.arguments);
       return;

@@ -5,6 +5,7 @@ import type {
   AlteringName,
   AssignmentOperator,
   BinaryOperator,
+  Brought,
   Expression,
   LogicalOperator,
   RecordEntry,
@@ -232,8 +233,13 @@ class Reader {
   }
 
   private called(name: string, node: AnyNode & { type: 'CallExpression' }, depth: number): Statement[] {
-    if (!Object.hasOwn(alterings, name))
-      return [{ type: 'action', name, arguments: this.arguments(node.arguments, depth) }];
+    if (!Object.hasOwn(alterings, name)) {
+      const [screen, brought, ...more] = node.arguments;
+      if ((name !== 'go' && name !== 'open') || !screen || !brought || more.length > 0)
+        return [{ type: 'action', name, arguments: this.arguments(node.arguments, depth) }];
+      const brings = this.brought(brought, depth);
+      return [{ type: 'action', name, arguments: this.arguments([screen], depth), brings }];
+    }
     const action = name as AlteringName;
     const { takes, count } = alterings[action];
     const [first, ...others] = node.arguments;
@@ -248,6 +254,18 @@ class Reader {
     return [
       { type: 'alter', action, ...this.target(first, depth), arguments: this.arguments(others, depth) },
     ];
+  }
+
+  /** The variables that a screen is entered with. */
+  private brought(node: AnyNode, depth: number): Brought[] {
+    if (node.type !== 'ObjectExpression')
+      return this.refuse(node, 'What a screen is entered with is a record: `{ variable: value }`.');
+    return node.properties.map((entry) => {
+      if (entry.type !== 'Property' || entry.computed || entry.key.type !== 'Identifier')
+        return this.refuse(entry, 'What a screen is entered with are values by the names of variables.');
+      const value = this.expression(entry.value as AnyNode, depth + 1);
+      return { name: entry.key.name, span: this.span(entry.key), value };
+    });
   }
 
   private arguments(nodes: readonly AnyNode[], depth: number): Expression[] {

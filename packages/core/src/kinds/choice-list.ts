@@ -43,7 +43,13 @@ export const choiceList: Kind = {
     fieldElement(
       values,
       name,
-      { tag: 'div', classes: ['part-options'], children: optionElements(values, name, !values.flag('many')) },
+      {
+        tag: 'div',
+        classes: ['part-options'],
+        // HTML has no group of boxes of which one has to be ticked; the page sees to it.
+        attributes: { 'data-needs-one': values.flag('many') && values.flag('required') },
+        children: optionElements(values, name, !values.flag('many')),
+      },
       { group: values.flag('many') ? 'group' : 'radiogroup' },
     ),
   sharedCss: [fieldCss, checkCss, optionCss],

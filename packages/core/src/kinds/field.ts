@@ -42,17 +42,37 @@ export const placeholder: Property = content('placeholder', 'Placeholder', textT
   page: { part: 'part-input', as: 'attribute', name: 'placeholder' },
 });
 
+/**
+ * Something that a form or a field knows of itself, for a state variable to hold.
+ *
+ * @param what whether it is valid, or has changed.
+ */
+export const known = (name: string, label: string, what: 'valid' | 'changed'): Property => ({
+  name,
+  label,
+  group: 'data',
+  type: flagType,
+  effect: 'behaviour',
+  perBand: false,
+  twoWay: ['boolean'],
+  page: { as: 'form', name: what },
+});
+
 /** Properties that check what is entered. */
 export const checking: readonly Property[] = [
-  content('required', 'Required', flagType, { effect: 'behaviour', page: inputTarget('required') }),
+  content('required', 'Required', flagType, {
+    effect: 'behaviour',
+    page: { as: 'inputs', name: 'required' },
+  }),
   content('valid', 'Valid when', flagType, {
     effect: 'behaviour',
-    page: { part: 'part-input', as: 'validity' },
+    page: { as: 'validity' },
   }),
   content('message', 'Message', textType, {
     effect: 'behaviour',
     page: { part: 'part-message', as: 'text' },
   }),
+  known('validity', 'Valid', 'valid'),
 ];
 
 /**
@@ -65,7 +85,7 @@ export const fieldProperties = (own: readonly Property[]): readonly Property[] =
   ...own,
   words('hint', 'Hint', { as: 'text', part: 'part-hint' }),
   ...checking,
-  disabled(inputTarget('disabled')),
+  disabled({ as: 'inputs', name: 'disabled' }),
   ...sizing,
   ...placing(),
   tabindex,

@@ -30,7 +30,7 @@ export const ticked = ({ on, box, input, sharedCss, ...kind }: Ticked): Kind => 
     content('checked', on, flagType, { twoWay: ['boolean'], page: inputTarget('checked') }),
     words('hint', 'Hint', { as: 'text', part: 'part-hint' }),
     ...checking,
-    disabled(inputTarget('disabled')),
+    disabled({ as: 'inputs', name: 'disabled' }),
     ...sizing,
     ...placing(),
     tabindex,

@@ -353,6 +353,10 @@ export class Runtime {
 
   private *act(statement: Statement & { type: 'action' }, scope: Scope): Going {
     const given = statement.arguments.map((argument) => evaluate(argument, scope));
+    if (statement.brings)
+      given.push(
+        Object.fromEntries(statement.brings.map(({ name, value }) => [name, evaluate(value, scope)])),
+      );
     this.tracing?.add('did', { action: statement.name, given });
     if (statement.name === 'wait') yield Math.min(longestWait, Math.max(0, Number(given[0]) || 0));
     else this.host.actions[statement.name as ActionName](...given);

@@ -97,6 +97,7 @@ function Card({ id, card, at, onMove, onPut, onDouble, ...props }: CardProps) {
   const drag = useDraggable({ id, data: { at } });
   const drop = useDroppable({ id, data: { at } });
   const words = sentenceOf(text, card);
+  const { more } = card;
   const short = words.length > 60 ? `${words.slice(0, 60)} …` : words;
   const wrong = problemAt !== undefined && problemAt >= card.span[0] && problemAt < card.span[1];
   const isTarget = drop.isOver && !drag.isDragging;
@@ -150,6 +151,14 @@ function Card({ id, card, at, onMove, onPut, onDouble, ...props }: CardProps) {
           }
           entries={[
             ...(card.note ? [] : [{ label: card.off ? 'Turn on' : 'Turn off', onSelect: turn }]),
+            ...(more
+              ? [
+                  {
+                    label: more.label,
+                    onSelect: () => onText(withPiece(text, [more.at, more.at], more.text)),
+                  },
+                ]
+              : []),
             { label: 'Move up', disabled: at === 0, onSelect: () => onMove(-1) },
             { label: 'Move down', disabled: at === list.cards.length - 1, onSelect: () => onMove(1) },
             { label: 'Duplicate', onSelect: onDouble },

@@ -1,9 +1,18 @@
 /** The bench: the working bay in the middle, live side bays beside it. */
-import { type Control, inSample, longTexts, type Project, ScreenView } from '@hovrin/core';
-import { ArrowLeftRight, MoreHorizontal, Plus } from 'lucide-react';
+import {
+  type Control,
+  inSample,
+  longTexts,
+  type Project,
+  type SampleCondition,
+  ScreenView,
+  sampleConditions,
+  sampleWords,
+} from '@hovrin/core';
+import { ArrowLeftRight, MoreHorizontal, Plus, X } from 'lucide-react';
 import { type PointerEvent, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
-import { Menu } from '../parts/Menu.tsx';
+import { Menu, type MenuEntry } from '../parts/Menu.tsx';
 import { OwnSizeDialog } from '../parts/OwnSizeDialog.tsx';
 import { allSizes, greatestSize, leastSize, type ScreenSize, sizeWords } from '../sizes.ts';
 import { Bay } from './Bay.tsx';
@@ -27,15 +36,16 @@ interface BenchProps {
 }
 
 /** The layout of a version of a screen at a size; worked out again when that or the size changes. */
-function useLayout(newest: Project, shown: Control, { width, height, safe, hinge }: ScreenSize) {
+function useLayout(newest: Project, shown: Control, { width, height, safe, hinge, sample: own }: ScreenSize) {
   const { shaper } = useWorkplace();
   const { seeing, liveValues } = useBenchView();
+  const sample = own ?? seeing.sample;
   const { project, faint } = useMemo(() => {
     const now = liveValues.size > 0 ? { ...newest, state: withLive(newest.state, liveValues) } : newest;
-    const told = inSample(now, seeing.sample, manyOnTheBench);
+    const told = inSample(now, sample, manyOnTheBench);
     const said = seeing.long ? longTexts(told) : told;
     return seeing.hidden ? unhidden(said, shown.id) : { project: said, faint: none };
-  }, [newest, seeing.hidden, seeing.long, seeing.sample, liveValues, shown.id]);
+  }, [newest, seeing.hidden, seeing.long, sample, liveValues, shown.id]);
   const screen = project.screens.find(({ id }) => id === shown.id) ?? shown;
   const view = useRef<ScreenView>(undefined);
   view.current ??= new ScreenView(shaper);
@@ -123,6 +133,7 @@ export function Bench({ screen, zoom, onZoom, onScale }: BenchProps) {
             size={size}
             onSwap={() => setSizes([size, ...sizes.filter((_, at) => at !== index + 1)])}
             onPin={(pin) => setSizes(sizes.with(index + 1, { ...size, screen: pin }))}
+            onSample={(sample) => setSizes(sizes.with(index + 1, { ...size, sample }))}
             onRemove={() => setSizes(sizes.filter((_, at) => at !== index + 1))}
             onUp={
               index === 0 ? undefined : () => setSizes(sizes.with(index, size).with(index + 1, sizes[index]!))
@@ -178,6 +189,16 @@ function WorkingHeader({
         onValue={(height) => onResize({ height })}
       />
       <span className="text-quiet">px</span>
+      {size.sample && (
+        <button
+          type="button"
+          className="btn !h-6 text-[12px]"
+          title="This bay has rows and feeds of its own; press to have those of the bench"
+          onClick={() => onResize({ sample: undefined })}
+        >
+          {sampleWords[size.sample]} <X size={12} aria-hidden />
+        </button>
+      )}
       <ScopeSwitch size={size} />
       <span className="ml-auto text-[12px] text-quiet">{Math.round(scale * 100)} %</span>
       <span className="pr-2">
@@ -228,6 +249,23 @@ function SizeField({
     />
   );
 }
+
+/** Which rows and feeds a bay has: those of the bench, or of a condition of its own. */
+const sampleEntries = (
+  { sample: own }: ScreenSize,
+  onSample: (sample: SampleCondition | undefined) => void,
+): MenuEntry[] => [
+  {
+    label: 'Rows and feeds as on the bench',
+    checked: own === undefined,
+    onSelect: () => onSample(undefined),
+  },
+  ...sampleConditions.map((sample) => ({
+    label: sampleWords[sample],
+    checked: own === sample,
+    onSelect: () => onSample(sample),
+  })),
+];
 
 /** The project as it is shown: a fix that is only pointed at shows in its place. */
 function useShownProject(): Project {
@@ -325,6 +363,7 @@ function SideBay({
   onRemove,
   onUp,
   onPin,
+  onSample,
 }: {
   screen: Control;
   size: ScreenSize;
@@ -332,6 +371,8 @@ function SideBay({
   onRemove: () => void;
   /** Keeps a screen in this bay; undefined: it shows the one being built. */
   onPin: (screen: string | undefined) => void;
+  /** Gives this bay rows and feeds of its own condition; undefined: what the bench has. */
+  onSample: (sample: SampleCondition | undefined) => void;
   /** Undefined for the topmost. */
   onUp: (() => void) | undefined;
 }) {
@@ -347,7 +388,11 @@ function SideBay({
           {size.label}
           {pinned && <span className="font-normal text-quiet"> · {pinned.name}</span>}
         </span>
-        {!pinned && <span className="text-[12px] text-quiet">{sizeWords(size)}</span>}
+        {!pinned && (
+          <span className="truncate text-[12px] text-quiet">
+            {size.sample ? sampleWords[size.sample].toLowerCase() : sizeWords(size)}
+          </span>
+        )}
         <button
           type="button"
           className="btn-bare ml-auto !h-6 !min-w-6"
@@ -369,6 +414,7 @@ function SideBay({
               label: pinned ? `Follow the screen being built` : `Keep ${screen.name} here`,
               onSelect: () => onPin(pinned ? undefined : screen.id),
             },
+            ...sampleEntries(size, onSample),
             { label: 'Move up', disabled: !onUp, onSelect: () => onUp?.() },
             { label: 'Take away', onSelect: onRemove },
           ]}
