@@ -78,7 +78,9 @@ it('rows that lie beside the page come to one that was opened from disk, and tha
 
 it('a screen is entered with values, its own variables among them, and knows them as it is entered', async () => {
   await opened.named('come[1]').click();
-  await expect.poll(() => text('told')).toBe('Guest 1499, 4 nights, right, hungry, needs right; entered with Guest 1499');
+  await expect
+    .poll(() => text('told'))
+    .toBe('Guest 1499, 4 nights, right, hungry, needs right; entered with Guest 1499');
   // Where it is shown already they are set, and it is not entered again.
   await opened.named('again').click();
   await expect.poll(() => text('told')).toContain('9 nights');

@@ -188,6 +188,8 @@ const values: Readonly<Record<string, [often: number, value: (chance: Chance) =>
       '{[]}',
     ),
   ],
+  'cell.head': [0.7, oneOf('A', 'Of the hut and its guests', '')],
+  'cell.field': [0.7, oneOf('a', 'b')],
   'table.columns': [0.5, oneOf('a | b', 'b: Of the hut | c: C')],
   data: [0.9, oneOf('{[3, 1, 2]}', '{[1200, -40, 3.5, 90]}', '{[]}')],
   labels: [0.5, oneOf('Mon | Tue', 'from | to | there')],
@@ -291,11 +293,16 @@ export function randomScreen(seed: number, { without = [], rare = false }: Makin
     const kept = (names: readonly string[]) => names.filter((name) => !without.includes(name));
     const inner = kept([...(depth > 0 ? containers : []), ...(kind === 'screen' ? ['bar'] : [])]);
     const outer = kept(leaves);
-    const children = kindNamed(kind)!.container
-      ? Array.from({ length: chance.whole(kind === 'screen' ? 1 : 0, kind === 'split' ? 2 : 5) }, () =>
-          make(chance.one(inner.length > 0 && chance.of(0.45) ? inner : outer), [kind, props], depth - 1),
+    const { container, confines } = kindNamed(kind)!;
+    const children = confines?.children
+      ? Array.from({ length: chance.of(0.4) ? chance.whole(1, 3) : 0 }, () =>
+          make(chance.one(confines.children!), [kind, props], depth - 1),
         )
-      : [];
+      : container
+        ? Array.from({ length: chance.whole(kind === 'screen' ? 1 : 0, kind === 'split' ? 2 : 5) }, () =>
+            make(chance.one(inner.length > 0 && chance.of(0.45) ? inner : outer), [kind, props], depth - 1),
+          )
+        : [];
     if (!rare && kind === 'column' && children.some(asksHeight))
       for (const name of Object.keys(props)) if (/(^|\.)wrap$/.test(name)) delete props[name];
     return { id: `p${++count}`, kind, ...(kind === 'screen' ? { name: 'trial' } : {}), props, children };

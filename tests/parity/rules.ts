@@ -290,4 +290,14 @@ export const rules: readonly Rule[] = [
       '<text text="Bunk שלום עולם 12 (late) مرحبا بكم 3" /><text text="שלום (hut) 14:30, Velmora" width="120" /><row><text text="Αφίξεις και Прибытие" /><text text="AVAT, (hut)." font="Zilla Slab" /></row>',
     ),
   },
+  {
+    name: 'cells of a table are made of controls, a row for each record (Grid 1 §8.5)',
+    source: screen(
+      `<table name="stays" rows="{[{guest: 'Ilka Sorrel', nights: 12}, {guest: 'Teo', nights: 1}]}" sort="-nights" width="300">
+        <cell name="who" head="Guest and how they come" field="guest"><text name="whoText" text="{row.guest}" weight="600" /><text name="note" text="Half board, one without meat" size="13" /></cell>
+        <cell name="count" head="" field="nights" lap.padding="20" like="row" justify="end" align="center" border-width="0 2 1"><text name="nights" text="{row.nights}" /></cell>
+        <cell name="acts" padding="4" align="end"><button name="ring" text="Ring {row.guest}" /></cell>
+      </table>`,
+    ),
+  },
 ];

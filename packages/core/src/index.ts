@@ -20,6 +20,7 @@ export * from './document/names.ts';
 export * from './document/problems.ts';
 export * from './document/property-text.ts';
 export * from './document/readable.ts';
+export * from './document/repetition.ts';
 export * from './document/rewriting.ts';
 export * from './document/row-order.ts';
 export * from './document/same.ts';

@@ -23,6 +23,8 @@ import {
   type StateValue,
   type StyleBinding,
   shownRows,
+  sortedRows,
+  type TableRow,
   valuesWith,
   withoutParts,
   withTurn,
@@ -33,7 +35,7 @@ import { watchFields } from './forms.ts';
 import { setInputs } from './groups.ts';
 import { eventOf, readInput, wasEntered, writeInput } from './inputs.ts';
 import { Repeat } from './repeats.ts';
-import { focusedIn, mendTable, type TableElement } from './tables.ts';
+import { focusedIn, markSort, mendTable, type TableElement } from './tables.ts';
 import { tell } from './trial.ts';
 
 export class Binder {
@@ -80,19 +82,23 @@ export class Binder {
   }
 
   private bindRepeat(binding: RepeatBinding, element: HTMLElement | null, frame?: ItemFrame): Dispose {
-    const pattern = element?.querySelector<HTMLTemplateElement>(':scope > template');
+    const pattern = element?.querySelector<HTMLTemplateElement>(
+      ':scope > template, :scope > .part-content > .part-cells > template',
+    );
     if (!element || !pattern) return () => {};
     const repeat = new Repeat(element, pattern, binding.as, frame, (elements, suffix, inner) => {
       const find = finderIn(elements, suffix);
       return [...this.bindAll(binding.item, find, inner), this.listen(binding.item, find, inner)];
     });
     const stop = this.runtime.bindAll(
-      { each: binding.each, ...binding.said },
+      { each: binding.each, ...(binding.sort ? { sort: binding.sort } : {}), ...binding.said },
       (values) => {
-        const { each, ...said } = Object.fromEntries(values);
+        const { each, sort, ...said } = Object.fromEntries(values);
         if (!Array.isArray(each))
           tell({ type: 'hovrin-problem', text: `${binding.control}, each: This is not a list.` });
-        repeat.show(Array.isArray(each) ? each : [], said);
+        const list = Array.isArray(each) ? each : [];
+        repeat.show(sort === undefined ? list : sortedRows(list as TableRow[], asText(sort)), said);
+        if (sort !== undefined) markSort(element as TableElement, asText(sort));
       },
       frame,
       `${binding.control}.each`,

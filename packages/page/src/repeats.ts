@@ -16,6 +16,18 @@ import { nameCopies } from './elements.ts';
 /** Binds what is inside some elements to an item; gives what ends it. */
 export type BindItem = (elements: readonly HTMLElement[], suffix: string, frame: ItemFrame) => Dispose[];
 
+/** An element of a copy: it knows what it stands for. */
+export interface CopyElement extends HTMLElement {
+  item?: () => unknown;
+}
+
+/** The box of an element; of a row, which has none, that of its first cell. */
+const boxOf = (element: HTMLElement): DOMRect =>
+  (getComputedStyle(element).display === 'contents'
+    ? (element.firstElementChild ?? element)
+    : element
+  ).getBoundingClientRect();
+
 interface Copy {
   readonly frame: ItemFrame;
   readonly elements: readonly HTMLElement[];
@@ -30,6 +42,8 @@ export class Repeat {
   private list: readonly unknown[] = [];
   private readonly copies = new Map<number, Copy>();
   private readonly path: string;
+  /** The element that the copies stand in. */
+  private readonly holder: HTMLElement;
   private readonly pattern: HTMLTemplateElement;
   /** Copies that the page was written with, the first items first. */
   private written: HTMLElement[];
@@ -51,7 +65,9 @@ export class Repeat {
   ) {
     this.pattern = pattern;
     this.path = /(?:\[\d+\])*$/.exec(element.dataset.name ?? '')![0];
-    const children = [...element.children].filter((child) => child !== pattern) as HTMLElement[];
+    this.holder = pattern.parentElement!;
+    const all = [...this.holder.children] as HTMLElement[];
+    const children = all.slice(all.indexOf(pattern) + 1);
     this.said = children.find((child) => child.classList.contains('part-said'));
     this.written = children.filter((child) => child !== this.said);
   }
@@ -82,7 +98,7 @@ export class Repeat {
       this.said = document.createElement('div');
       this.said.className = 'part-said';
       this.said.role = 'status';
-      this.element.append(this.said);
+      this.holder.append(this.said);
     }
     this.said.textContent = words;
   }
@@ -90,7 +106,9 @@ export class Repeat {
   /** Whether the items stand one below the other, so that only those near what is seen are needed. */
   private get isLong(): boolean {
     if (this.list.length <= longList) return false;
-    const { display, flexDirection, flexWrap } = getComputedStyle(this.element);
+    // The rows of a table are one below the other, too.
+    if (this.holder !== this.element) return true;
+    const { display, flexDirection, flexWrap } = getComputedStyle(this.holder);
     return display === 'flex' && flexDirection === 'column' && flexWrap === 'nowrap';
   }
 
@@ -118,7 +136,7 @@ export class Repeat {
   /** The items near what is seen. */
   private near(margin: number): [number, number] {
     const height = Math.max(1, this.height ?? 1);
-    const top = -this.element.getBoundingClientRect().top;
+    const top = -this.holder.getBoundingClientRect().top;
     const first = Math.floor(top / height) - margin;
     const last = Math.ceil((top + window.innerHeight) / height) + margin;
     const clamped = (index: number) => Math.min(this.list.length, Math.max(0, index));
@@ -126,7 +144,7 @@ export class Repeat {
   }
 
   private gap(): number {
-    return Number.parseFloat(getComputedStyle(this.element).rowGap) || 0;
+    return Number.parseFloat(getComputedStyle(this.holder).rowGap) || 0;
   }
 
   private measure(): void {
@@ -134,7 +152,7 @@ export class Repeat {
     const first = this.copies.get(indexes[0] ?? -1)?.elements[0];
     const last = this.copies.get(indexes.at(-1) ?? -1)?.elements.at(-1);
     if (!first || !last) return;
-    const whole = last.getBoundingClientRect().bottom - first.getBoundingClientRect().top + this.gap();
+    const whole = boxOf(last).bottom - boxOf(first).top + this.gap();
     if (whole > 0) this.height = whole / indexes.length;
   }
 
@@ -160,7 +178,7 @@ export class Repeat {
     this.above = space();
     this.below = space();
     this.pattern.after(this.above);
-    this.element.append(this.below);
+    this.holder.append(this.below);
   }
 
   /** Looks again whenever something else may be seen; once, however often the list becomes long. */
@@ -208,9 +226,10 @@ export class Repeat {
       elements = [...copy.children] as HTMLElement[];
       nameCopies(copy, suffix);
       const after = this.nextCopy(index) ?? this.below ?? null;
-      this.element.insertBefore(copy, after);
+      this.holder.insertBefore(copy, after);
     }
     const frame = itemFrame(this.as, this.list[index], this.around);
+    for (const element of elements as CopyElement[]) element.item = () => frame.value.peek();
     this.copies.set(index, { frame, elements, bound: this.bindItem(elements, suffix, frame) });
   }
 

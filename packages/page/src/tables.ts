@@ -3,12 +3,13 @@
  * arrow keys, choosing a row (ARIA Authoring Practices, grid). One listener each on the document.
  */
 import { nextSort } from '@hovrin/core/runtime';
+import type { CopyElement } from './repeats.ts';
 
 /** A table's element, with the rows that it shows. */
 export interface TableElement extends HTMLElement {
   shownRows?: readonly unknown[];
-  /** Widths that somebody gave to columns, px, by the column's field. */
-  givenWidths?: Map<string, number>;
+  /** Widths that somebody gave to columns, px, by the column's place. */
+  givenWidths?: Map<number, number>;
 }
 
 const tableOf = (target: EventTarget | null): TableElement | null =>
@@ -34,8 +35,8 @@ export function mendTable(table: TableElement, focused: string | undefined): voi
   if (cells && table.givenWidths?.size) {
     const heads = rowsIn(table)[0] ?? [];
     cells.style.gridTemplateColumns = heads
-      .map((head) => {
-        const given = table.givenWidths!.get(head.dataset.field ?? '');
+      .map((_, column) => {
+        const given = table.givenWidths!.get(column);
         return given === undefined ? 'auto' : `${given}px`;
       })
       .join(' ');
@@ -56,15 +57,16 @@ export function focusedIn(table: HTMLElement): string | undefined {
 
 function sortBy(head: HTMLElement): void {
   const table = tableOf(head)!;
-  if (table.dataset.sort === undefined) return;
-  table.dataset.sort = nextSort(table.dataset.sort, head.dataset.field!);
+  if (table.dataset.sort === undefined || head.dataset.field === undefined) return;
+  table.dataset.sort = nextSort(table.dataset.sort, head.dataset.field);
   table.dispatchEvent(new Event('hovrin-sort'));
 }
 
 function choose(cell: HTMLElement): void {
   const table = tableOf(cell)!;
-  const index = [...cell.parentElement!.parentElement!.children].indexOf(cell.parentElement!) - 1;
-  const row = table.shownRows?.[index];
+  const line = cell.parentElement as CopyElement;
+  const index = [...line.parentElement!.children].indexOf(line) - 1;
+  const row = line.item ? line.item() : table.shownRows?.[index];
   if (row !== undefined) table.dispatchEvent(new CustomEvent('choose', { detail: row }));
 }
 
@@ -73,11 +75,26 @@ function press(cell: HTMLElement): void {
   else choose(cell);
 }
 
+/** Whether something that was pressed in a cell does something itself. */
+const isForControl = (target: EventTarget | null, cell: HTMLElement): boolean => {
+  const pressed = (target as Element).closest('a, button, input, select, textarea, label, [data-press]');
+  return pressed !== null && pressed !== cell && cell.contains(pressed);
+};
+
+/** Tells by which column a table is sorted. */
+export function markSort(table: TableElement, sort: string): void {
+  for (const head of table.querySelectorAll<HTMLElement>('[data-field]')) {
+    const { field } = head.dataset;
+    head.ariaSort = sort === field ? 'ascending' : sort === `-${field}` ? 'descending' : null;
+  }
+}
+
 /** Gives a column another width. */
 function widen(head: HTMLElement, width: number): void {
   const table = tableOf(head)!;
   table.givenWidths ??= new Map();
-  table.givenWidths.set(head.dataset.field!, Math.max(leastWidth, Math.round(width)));
+  const column = [...head.parentElement!.children].indexOf(head);
+  table.givenWidths.set(column, Math.max(leastWidth, Math.round(width)));
   mendTable(table, undefined);
 }
 
@@ -110,12 +127,17 @@ function step(event: KeyboardEvent, cell: HTMLElement | null, table: TableElemen
 export function startTables(page: Document): void {
   page.addEventListener('click', (event) => {
     const cell = cellOf(event.target);
-    if (cell && !isEdge(event.target)) press(cell);
+    if (cell && !isEdge(event.target) && !isForControl(event.target, cell)) press(cell);
   });
   page.addEventListener('keydown', (event) => {
     const table = tableOf(event.target);
     if (!table) return;
     const cell = cellOf(event.target);
+    // What has the focus inside a cell has the keys, too; Escape gives them back.
+    if (cell && event.target !== cell) {
+      if (event.key === 'Escape') cell.focus();
+      return;
+    }
     const by = event.altKey ? { ArrowLeft: -1, ArrowRight: 1 }[event.key] : undefined;
     if (cell?.role === 'columnheader' && by !== undefined) {
       event.preventDefault();

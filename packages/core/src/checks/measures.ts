@@ -196,9 +196,12 @@ function beyond(
   const around = ownerOf(layout, layout.boxes[box.parent]!);
   const direct = layout.boxes[box.parent]!;
   const { type } = direct.box.content;
-  if (around.control === undefined || around.parent < 0 || type === 'scroll' || type === 'pinboard') return;
-  // What scrolls has a part around its children that is as large as they are.
-  if (direct.parent >= 0 && layout.boxes[direct.parent]!.box.content.type === 'scroll') return;
+  if (around.control === undefined || around.parent < 0 || type === 'pinboard') return;
+  // What scrolls has parts around its children that are as large as they are.
+  for (let at = direct; ; at = layout.boxes[at.parent]!) {
+    if (at.box.content.type === 'scroll') return;
+    if (at === around) break;
+  }
   if (control.kind === 'bar') return;
   const { margin } = box.box.style;
   const add = (check: CheckName, amount: number, ...and: readonly number[]) =>

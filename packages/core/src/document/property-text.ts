@@ -1,4 +1,5 @@
 /** Reading what is typed or written for an attribute: the one place that decides whether it is valid. */
+
 import {
   checkStatements,
   checkTarget,
@@ -13,8 +14,9 @@ import type { Kind, Property } from '../kinds/kind.ts';
 import { readAttribute } from './attributes.ts';
 import { nameProblem } from './names.ts';
 import { destinationType, type Entry, iconType, placesType } from './property-types.ts';
+import { repetitionAround } from './repetition.ts';
 import { pathTo } from './tree.ts';
-import { type Band, type Control, inForce, isDialog, type Project, type StateVariable } from './types.ts';
+import { type Band, type Control, isDialog, type Project, type StateVariable } from './types.ts';
 
 /** What is around an attribute: bands and the names that expressions may use. */
 export interface AttributeContext extends Surroundings {
@@ -63,9 +65,9 @@ function ownNames(state: readonly StateVariable[]): ReadonlyMap<string, Readonly
 export const knownOn = (project: Project, screen: string | undefined): readonly StateVariable[] =>
   project.state.filter((variable) => variable.screen === undefined || variable.screen === screen);
 
-/** The names of the items of the repeats among some controls. */
+/** What the items are called that a control below some others stands for. */
 export function itemNames(controls: readonly Pick<Control, 'kind' | 'props'>[]): string[] {
-  return controls.flatMap(({ kind, props }) => (kind === 'repeat' ? [inForce(props.as) ?? 'item'] : []));
+  return controls.flatMap((control) => repetitionAround(control)?.as ?? []);
 }
 
 /** Reads an attribute's text. @returns its canonical form, or what is wrong and where. */

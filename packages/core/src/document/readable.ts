@@ -1,11 +1,13 @@
 /** What expressions of a control can read, with what it holds as everything begins: names, members, functions. */
+
 import { EvaluationError, evaluateTemplate, type Scope } from '../expression/evaluate.ts';
 import { constants, functions, methods } from '../expression/functions.ts';
 import { parseTemplate } from '../expression/template.ts';
 import { initialScope } from '../layout/view-boxes.ts';
 import { knownOn } from './property-text.ts';
+import { repetitionOf } from './repetition.ts';
 import { pathTo } from './tree.ts';
-import { type Control, inForce, type Project } from './types.ts';
+import type { Control, Project } from './types.ts';
 import { textInForce } from './values.ts';
 
 /** Something that can be written into an expression. */
@@ -22,10 +24,11 @@ function surroundings(project: Project, control: Control): { scope: Scope; items
   let scope = initialScope(project);
   const items: string[] = [];
   for (const around of pathTo(project, control.id).slice(0, -1)) {
-    if (around.kind !== 'repeat') continue;
-    const name = inForce(around.props.as) ?? 'item';
+    const repetition = repetitionOf(around);
+    if (!repetition) continue;
+    const name = repetition.as;
     const outer = scope;
-    const template = parseTemplate(textInForce(around, { name: 'each' }, ['']) ?? '');
+    const template = parseTemplate(textInForce(around, { name: repetition.list }, ['']) ?? '');
     const list = template.ok ? attempt(() => evaluateTemplate(template.value, outer)) : undefined;
     const first: unknown = Array.isArray(list) ? list[0] : undefined;
     scope = (wanted) => (wanted === name ? first : outer(wanted));
@@ -74,9 +77,9 @@ export function numbersOf(project: Project, control: Control, expression: string
   const { scope } = surroundings(project, control);
   const around = pathTo(project, control.id)
     .slice(0, -1)
-    .findLast(({ kind }) => kind === 'repeat');
-  const name = around && (inForce(around.props.as) ?? 'item');
-  const each = around ? parseTemplate(textInForce(around, { name: 'each' }, ['']) ?? '') : undefined;
+    .findLast((each) => repetitionOf(each));
+  const { list: property = 'each', as: name } = (around && repetitionOf(around)) ?? {};
+  const each = around ? parseTemplate(textInForce(around, { name: property }, ['']) ?? '') : undefined;
   const list = each?.ok ? attempt(() => evaluateTemplate(each.value, scope)) : undefined;
   const scopes: Scope[] = Array.isArray(list)
     ? list.slice(0, mostSpread).map((item: unknown) => (wanted) => (wanted === name ? item : scope(wanted)))

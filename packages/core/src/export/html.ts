@@ -1,6 +1,7 @@
 /** The page's HTML: real elements, the controls' names on them, words and attributes escaped. */
 
 import { effectiveNames } from '../document/names.ts';
+import { repetitionOf } from '../document/repetition.ts';
 import { theme } from '../document/theme.ts';
 import { type Asset, type Control, inForce } from '../document/types.ts';
 import type { Circumstances } from '../document/values.ts';
@@ -99,10 +100,8 @@ export function screenHtml(screen: Control, elements: Elements, indent: string):
       ...(style ? { style } : {}),
     };
     if (kind.name === 'image') attributes.src = pictureAddress(values.text('src'), elements.assets);
-    const { text, children, icon } = element;
+    const { text, children, icon, copies } = element;
     const tag = spot.inForm && element.tag === 'form' ? 'div' : element.tag;
-    if (at.kind === 'repeat')
-      return printElement({ tag, attributes }, spot.indent, () => '', repeated(at, values, spot));
     return printElement(
       {
         tag,
@@ -110,6 +109,7 @@ export function screenHtml(screen: Control, elements: Elements, indent: string):
         ...(text === undefined ? {} : { text }),
         ...(icon === undefined ? {} : { icon }),
         children: children ?? (kind.container ? at.children.map((_, index) => index) : []),
+        ...(copies ? { copies } : {}),
       },
       spot.indent,
       (index, space) =>
@@ -118,29 +118,33 @@ export function screenHtml(screen: Control, elements: Elements, indent: string):
           indent: space,
           inForm: spot.inForm === true || tag === 'form',
         }),
+      (around, space) => repeated(at, values, around, { ...spot, indent: space }),
     );
   };
-  /** What a repeat holds: what an item looks like, for the script; and the items that are there at first. */
-  const repeated = (at: Control, values: Values, spot: Spot): string[] => {
+  /** What is repeated: what an item looks like, for the script; and the items that are there at first. */
+  const repeated = (at: Control, values: Values, around: Around, spot: Spot): string[] => {
     const { items, scope, indent: space } = spot;
-    const name = values.text('as');
-    const item = (value: unknown, path: readonly number[], inner: string) =>
-      at.children.map((child) =>
+    const name = repetitionOf(at)!.as;
+    const item = (value: unknown, path: readonly number[], inner: string): string[] => {
+      const within = around ? `${inner}  ` : inner;
+      const made = at.children.map((child) =>
         control(child, at, {
           ...spot,
           items: path,
           scope: (wanted) => (wanted === name ? value : scope(wanted)),
-          indent: inner,
+          indent: within,
         }),
       );
-    const said = saidBy(values);
-    const all = said ? [] : (values.get<readonly unknown[]>('each') ?? []);
+      return around ? [printElement(around, inner, () => '', undefined, made)] : made;
+    };
+    const said = at.kind === 'repeat' ? saidBy(values) : '';
+    const all = said ? [] : kindOf(at).items!(values);
     const list = all.slice(0, all.length > longList ? writtenOfLong : mostItems);
-    const pattern = item(list[0], [], `${space}    `).join('\n');
+    const pattern = item(list[0], [], `${space}  `).join('\n');
     return [
-      `${space}  <template>\n${pattern}\n${space}  </template>`,
-      ...(said ? [`${space}  <div class="part-said" role="status">${escapeText(said)}</div>`] : []),
-      ...list.flatMap((value, index) => item(value, [...items, index], `${space}  `)),
+      `${space}<template>\n${pattern}\n${space}</template>`,
+      ...(said ? [`${space}<div class="part-said" role="status">${escapeText(said)}</div>`] : []),
+      ...list.flatMap((value, index) => item(value, [...items, index], space)),
     ];
   };
   return control(screen, undefined, { items: [], scope: elements.circumstances.scope, indent });
@@ -157,11 +161,19 @@ const shapesText = (shapes: readonly Shape[]): string =>
     )
     .join('');
 
-/** @param child prints a child of the control, by its index. */
+/** What each copy of what is repeated stands in. */
+type Around = NonNullable<PageElement['copies']>['around'];
+
+/**
+ * @param child prints a child of the control, by its index.
+ * @param copies prints what the control repeats.
+ * @param inside what is in it, printed already.
+ */
 function printElement(
   element: PageElement,
   indent: string,
   child: (index: number, indent: string) => string,
+  copies?: (around: Around, indent: string) => string[],
   inside?: readonly string[],
 ): string {
   const classes = element.classes ? { class: element.classes.join(' ') } : {};
@@ -175,12 +187,14 @@ function printElement(
   if (voidTags.has(element.tag)) return open;
   if (element.text !== undefined) return `${open}${escapeText(element.text)}</${element.tag}>`;
   if (element.icon !== undefined) return `${open}${shapesText(iconShapes(element.icon))}</${element.tag}>`;
-  const inner =
-    inside ??
-    element.children?.map((entry) =>
-      typeof entry === 'number' ? child(entry, `${indent}  `) : printElement(entry, `${indent}  `, child),
-    ) ??
-    [];
+  const inner = inside ?? [
+    ...(element.children ?? []).map((entry) =>
+      typeof entry === 'number'
+        ? child(entry, `${indent}  `)
+        : printElement(entry, `${indent}  `, child, copies),
+    ),
+    ...(element.copies && copies ? copies(element.copies.around, `${indent}  `) : []),
+  ];
   if (inner.length === 0) return `${open}</${element.tag}>`;
   return `${open}\n${inner.join('\n')}\n${indent}</${element.tag}>`;
 }

@@ -1,8 +1,9 @@
 /** Makes the program that an exported page runs. Values that are not valid are left out; the last good ones run. */
 
 import { effectiveNames } from '../document/names.ts';
-import { contextOf, itemNames } from '../document/property-text.ts';
+import { contextOf } from '../document/property-text.ts';
 import { secondsType } from '../document/property-types.ts';
+import { repetitionOf } from '../document/repetition.ts';
 import { walk } from '../document/tree.ts';
 import {
   type Control,
@@ -125,7 +126,7 @@ interface Standing {
   readonly parent: Control | undefined;
 }
 
-/** The bindings of some controls and all below them, repeats apart, which have their own. */
+/** The bindings of some controls and all below them, apart from what is repeated, which has its own. */
 function bindingsOf(
   controls: readonly Standing[],
   names: ReadonlyMap<string, string>,
@@ -142,18 +143,25 @@ function bindingsOf(
   const visit = ({ control, parent }: Standing) => {
     bindControl({ control, parent }, names.get(control.id)!, around, found);
     const below = control.children.map((child) => ({ control: child, parent: control }));
-    if (control.kind !== 'repeat') {
+    const repetition = repetitionOf(control);
+    if (!repetition) {
       below.forEach(visit);
       return;
     }
-    const text = textInForce(control, { name: 'each' }, ['']);
-    const each = text === undefined ? undefined : checkTemplate(text, around);
-    const as = itemNames([control])[0]!;
+    const templateOf = (name: string) => {
+      const text = textInForce(control, { name }, ['']);
+      const checked = text === undefined ? undefined : checkTemplate(text, around);
+      return checked?.ok ? checked : undefined;
+    };
+    const each = templateOf(repetition.list);
+    const sort = control.kind === 'table' ? templateOf('sort') : undefined;
+    const { as } = repetition;
     if (each?.ok)
       found.repeats.push({
         control: names.get(control.id)!,
         each: each.value,
         said: saidTemplates(control, around),
+        ...(sort ? { sort: sort.value } : {}),
         as,
         item: bindingsOf(below, names, withItems(around, [as])),
       });
@@ -175,6 +183,8 @@ function saidTemplates(control: Control, around: Surroundings): Record<string, T
 
 /** The parts of a control that are made anew, since something in them is bound. */
 function insideBindings(control: Control, name: string, around: Surroundings): InsideBinding[] {
+  // What is repeated is made item by item.
+  if (repetitionOf(control)) return [];
   const kind = kindOf(control);
   const texts: Record<string, string> = {};
   const templates: Record<string, Template> = {};

@@ -2,6 +2,7 @@
  * The order in which a screen's controls take the focus (HTML §6.6.3, WCAG 2.2, 2.4.3 Focus Order): that of the tree,
  * unless turns are given.
  */
+import { repetitionOf } from '../document/repetition.ts';
 import { walk } from '../document/tree.ts';
 import { type Control, inForce } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
@@ -38,7 +39,7 @@ function inPageOrder({ kind, children }: Control): readonly Control[] {
 
 /** The stops in the order of the tree. */
 function stopsIn(control: Control): FocusStop[] {
-  if (control.kind === 'repeat') {
+  if (repetitionOf(control)) {
     const takers = [...walk(control)].filter(takesFocus);
     const turns = takers.flatMap((taker) => turnOf(taker) ?? []);
     return takers.length > 0

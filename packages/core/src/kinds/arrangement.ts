@@ -54,6 +54,7 @@ export function arrangementOf(kind: string, value: (name: string) => unknown): A
     case 'grid':
     case 'repeat':
     case 'form':
+    case 'cell':
       return value('like') === 'grid' ? 'cells' : (value('like') as 'row' | 'column');
     case 'layers':
       return 'layers';
@@ -69,4 +70,5 @@ export function arrangementOf(kind: string, value: (name: string) => unknown): A
 }
 
 /** Kinds whose children a `like` may put otherwise. */
-export const hasLike = (kind: string): boolean => ['row', 'column', 'grid', 'repeat', 'form'].includes(kind);
+export const hasLike = (kind: string): boolean =>
+  ['row', 'column', 'grid', 'repeat', 'form', 'cell'].includes(kind);

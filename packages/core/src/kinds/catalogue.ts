@@ -3,6 +3,7 @@ import type { Control } from '../document/types.ts';
 import { badge } from './badge.ts';
 import { bar } from './bar.ts';
 import { button } from './button.ts';
+import { cell } from './cell.ts';
 import { chart } from './chart.ts';
 import { checkbox } from './checkbox.ts';
 import { choiceList } from './choice-list.ts';
@@ -72,6 +73,7 @@ export const kinds: readonly Kind[] = [
   lamp,
   chart,
   table,
+  cell,
   code,
   textField,
   textArea,
@@ -113,6 +115,9 @@ export function confinesProblem(kind: Kind, parent: Kind, count: number): string
   const parents = kind.confines?.parents;
   if (parents && !parents.includes(parent.name))
     return `A ${kind.name} can only stand in a ${parents.join(' or ')}.`;
+  const children = parent.confines?.children;
+  if (children && !children.includes(kind.name))
+    return `A ${parent.name} holds nothing but ${children.join(' or ')}.`;
   const most = parent.confines?.most;
   return most !== undefined && count > most ? `A ${parent.name} holds ${most} controls at most.` : undefined;
 }

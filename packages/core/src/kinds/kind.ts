@@ -177,6 +177,8 @@ export interface PageElement {
   readonly icon?: string;
   /** A number stands for a child of the control, by its index. */
   readonly children?: readonly (PageElement | number)[];
+  /** What a control repeats stands behind its children: for each item all that the control has in it. */
+  readonly copies?: { readonly around?: Pick<PageElement, 'tag' | 'classes' | 'attributes'> };
 }
 
 /** A part inside a control's element that carries some of its properties. */
@@ -190,6 +192,8 @@ export interface CarryingPart {
 export interface Confines {
   /** Kinds of parents; absent: any container. */
   readonly parents?: readonly string[];
+  /** Kinds of children; absent: any. */
+  readonly children?: readonly string[];
   /** Most children. */
   readonly most?: number;
 }
@@ -213,6 +217,8 @@ export interface Kind {
   /** Kinds of the children that a newly placed one has. */
   readonly starterChildren?: readonly string[];
   readonly confines?: Confines;
+  /** The items for which its children stand there in turn (see `repetitionOf`). */
+  items?(values: Values): readonly unknown[];
   /**
    * @param children boxes of a container's children in document order; undefined where one is hidden.
    * @param controls the children themselves, hidden ones included.

@@ -177,7 +177,9 @@ export const gridTracks: readonly Property[] = gridArranging
   .map((property) => ({ ...property, onlyLike: ['grid'] }));
 
 /** The look of a box. */
-export function boxLook(defaults: { background?: string; corner?: string } = {}): readonly Property[] {
+export function boxLook(
+  defaults: { background?: string; corner?: string; borderWidth?: string } = {},
+): readonly Property[] {
   const background: Property = {
     name: 'background',
     label: 'Background',
@@ -186,10 +188,17 @@ export function boxLook(defaults: { background?: string; corner?: string } = {})
     ...look,
   };
   const corner: Property = { name: 'corner', label: 'Corner', group: 'look', type: lengthType, ...look };
+  const border: Property = {
+    name: 'border-width',
+    label: 'Border',
+    group: 'look',
+    type: lengthsType,
+    ...layout,
+  };
   return [
     defaults.background ? { ...background, default: defaults.background } : background,
     defaults.corner ? { ...corner, default: defaults.corner } : corner,
-    { name: 'border-width', label: 'Border', group: 'look', type: lengthsType, ...layout },
+    defaults.borderWidth ? { ...border, default: defaults.borderWidth } : border,
     {
       name: 'border-color',
       label: 'Border colour',

@@ -44,6 +44,7 @@ export const repeat: Kind = {
   purpose: 'Repeats what is inside for each item of a list.',
   findBy: ['list', 'each', 'rows', 'items', 'table', 'loop'],
   container: true,
+  items: (values) => (values.get<readonly unknown[]>('each') ?? []).slice(0, mostItems),
   properties: [
     { name: 'each', label: 'Each of', group: 'data', type: listType, effect: 'layout', perBand: false },
     {
@@ -80,7 +81,12 @@ export const repeat: Kind = {
       parts: [make.words(said, style, { colour: colourValue('quiet'), text: { ...style, align: 'start' } })],
     };
   },
-  element: (values) => ({ tag: 'div', ...(saidBy(values) ? { classes: ['is-said'] } : {}) }),
+  element: (values) => ({
+    tag: 'div',
+    children: [],
+    copies: {},
+    ...(saidBy(values) ? { classes: ['is-said'] } : {}),
+  }),
   // Words stand in a column, however the items are arranged: more important than the control's own rules.
   css: `.k-repeat {
   display: flex;

@@ -1,6 +1,7 @@
 /** Records in rows, their fields in columns. */
 import { type Entry, entriesType, listType, textType } from '../document/property-types.ts';
 import { colourValue, theme } from '../document/theme.ts';
+import { type Control, inForce } from '../document/types.ts';
 import type { Values } from '../document/values.ts';
 import { asText } from '../expression/evaluate.ts';
 import type { GridContent, Sides } from '../layout/box.ts';
@@ -25,8 +26,17 @@ interface Contents {
   readonly rows: readonly TableRow[];
 }
 
+const rowElement = { tag: 'div', classes: ['part-row'], attributes: { role: 'row' } } as const;
+
+/** The columns that a table's cells are. */
+const columnsOfCells = (cells: readonly Control[]): Entry[] =>
+  cells.map(({ props }) => {
+    const field = inForce(props.field) ?? '';
+    return { value: field, label: inForce(props.head) ?? field };
+  });
+
 /** Columns that are not said are the fields of the first record. */
-function contentsOf(values: Values): Contents {
+function contentsOf(values: Values, cells: readonly Control[] = []): Contents {
   const rows = (values.get<readonly unknown[]>('rows') ?? [])
     .slice(0, mostItems)
     .map((row) =>
@@ -34,10 +44,17 @@ function contentsOf(values: Values): Contents {
     );
   const said = values.get<readonly Entry[]>('columns') ?? [];
   const columns =
-    said.length > 0 ? said : Object.keys(rows[0] ?? {}).map((key) => ({ value: key, label: key }));
+    cells.length > 0
+      ? columnsOfCells(cells)
+      : said.length > 0
+        ? said
+        : Object.keys(rows[0] ?? {}).map((key) => ({ value: key, label: key }));
   return {
     rows: sortedRows(rows, values.text('sort')),
-    columns: columns.map((column) => ({ ...column, numeric: typeof rows[0]?.[column.value] === 'number' })),
+    columns: columns.map((column) => ({
+      ...column,
+      numeric: cells.length === 0 && typeof rows[0]?.[column.value] === 'number',
+    })),
   };
 }
 
@@ -67,7 +84,9 @@ export const table: Kind = {
   group: 'show',
   purpose: 'Records in rows, their fields in columns; it scrolls sideways where it is too wide.',
   findBy: ['grid', 'rows', 'columns', 'records', 'list', 'data', 'spreadsheet'],
-  container: false,
+  container: true,
+  confines: { children: ['cell'] },
+  items: shownRows,
   properties: [
     content('rows', 'Rows', listType, { group: 'data', effect: 'layout', page: { as: 'inside' } }),
     content('columns', 'Columns', entriesType, { effect: 'layout', page: { as: 'inside' } }),
@@ -91,8 +110,8 @@ export const table: Kind = {
     columns: 'guest: Guest | nights: Nights',
     label: 'Guests',
   },
-  inside(values, make) {
-    const { columns, rows } = contentsOf(values);
+  inside(values, make, children, controls) {
+    const { columns, rows } = contentsOf(values, controls);
     const cell = (text: string, style: typeof cellStyle, numeric: boolean, ground?: string) =>
       make.words(
         text,
@@ -107,9 +126,11 @@ export const table: Kind = {
       );
     const cells = [
       ...columns.map(({ label, numeric }) => cell(label, headStyle, numeric, 'page')),
-      ...rows.flatMap((row) =>
-        columns.map(({ value, numeric }) => cell(cellText(row, value), cellStyle, numeric)),
-      ),
+      ...(controls.length > 0
+        ? children.flatMap((child) => child ?? [])
+        : rows.flatMap((row) =>
+            columns.map(({ value, numeric }) => cell(cellText(row, value), cellStyle, numeric)),
+          )),
     ];
     return {
       content: { type: 'scroll', axis: 'both' },
@@ -117,8 +138,8 @@ export const table: Kind = {
       look: { clips: true },
     };
   },
-  element(values) {
-    const { columns, rows } = contentsOf(values);
+  element(values, controls) {
+    const { columns, rows } = contentsOf(values, controls);
     const sort = values.own<string>('sort');
     const cell = (text: string, numeric: boolean): PageElement => ({
       tag: 'div',
@@ -132,6 +153,7 @@ export const table: Kind = {
       attributes: {
         role: 'columnheader',
         tabindex: '-1',
+        // A column that nothing is said of cannot be sorted by.
         'data-field': value,
         ...(sort === value ? { 'aria-sort': 'ascending' } : {}),
         ...(sort === `-${value}` ? { 'aria-sort': 'descending' } : {}),
@@ -141,12 +163,7 @@ export const table: Kind = {
         { tag: 'span', classes: ['part-edge'], attributes: { 'aria-hidden': 'true' } },
       ],
     });
-    const line = (cells: PageElement[]): PageElement => ({
-      tag: 'div',
-      classes: ['part-row'],
-      attributes: { role: 'row' },
-      children: cells,
-    });
+    const line = (cells: PageElement[]): PageElement => ({ ...rowElement, children: cells });
     return {
       tag: 'div',
       attributes: {
@@ -170,10 +187,13 @@ export const table: Kind = {
               },
               children: [
                 line(columns.map(head)),
-                ...rows.map((row) =>
-                  line(columns.map(({ value, numeric }) => cell(cellText(row, value), numeric))),
-                ),
+                ...(controls.length > 0
+                  ? []
+                  : rows.map((row) =>
+                      line(columns.map(({ value, numeric }) => cell(cellText(row, value), numeric))),
+                    )),
               ],
+              ...(controls.length > 0 ? { copies: { around: rowElement } } : {}),
             },
           ],
         },
@@ -196,9 +216,12 @@ export const table: Kind = {
 .k-table .part-row {
   display: contents;
 }
-.k-table .part-row > * {
+.k-table .part-row > :not(.k-cell) {
   padding: ${block}px ${inline}px;
   border-bottom: 1px solid var(--line);
+}
+.k-table .part-row > [role="cell"]:not(.k-cell),
+.k-table [role="columnheader"] > span:first-child {
   white-space-collapse: preserve-breaks;
 }
 .k-table .part-row > [role="columnheader"] {
@@ -211,7 +234,10 @@ export const table: Kind = {
 .k-table .part-number {
   text-align: end;
 }
-.k-table[data-sort] [role="columnheader"] {
+.k-table .part-free {
+  grid-column: 1 / -1;
+}
+.k-table[data-sort] [data-field] {
   cursor: pointer;
 }
 .k-table [aria-sort] > span:first-child {

@@ -1,5 +1,6 @@
 /** From the document to boxes: values worked out, words prepared, pictures looked up. */
 
+import { repetitionOf } from '../document/repetition.ts';
 import { colourValue, theme } from '../document/theme.ts';
 import { type Asset, type Control, inForce } from '../document/types.ts';
 import { type Circumstances, prefixesInForce, type Values, valuesOf } from '../document/values.ts';
@@ -8,7 +9,6 @@ import { iconShapes } from '../icons/icon-set.ts';
 import { type Arrangement, arrangementOf } from '../kinds/arrangement.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import type { Kind, Look, Making } from '../kinds/kind.ts';
-import { mostItems } from '../kinds/repeat.ts';
 import { setText, type TextStyle } from '../text/paragraph.ts';
 import type { Shaper } from '../text/shaper.ts';
 import { scaledSize } from '../text/units.ts';
@@ -151,15 +151,15 @@ export class Builder {
     });
   }
 
-  /** The boxes of a container's children; of a repeat's for each item in turn. */
+  /** The boxes of a container's children; where they are repeated, for each item in turn. */
   private childrenOf(control: Control, kind: Kind, values: Values, spot: Spot): (Box | undefined)[] {
     if (!kind.container) return [];
     const arrangement = arrangementOf(kind.name, (property) => values.get(property));
     const below = { ...spot, parent: kind, arrangement };
-    if (kind.name !== 'repeat') return control.children.map((child) => this.at(child, below));
-    const list = (values.get<readonly unknown[]>('each') ?? []).slice(0, mostItems);
-    const name = values.text('as');
-    return list.flatMap((item, index) => {
+    const repetition = repetitionOf(control);
+    if (!repetition) return control.children.map((child) => this.at(child, below));
+    const name = repetition.as;
+    return kind.items!(values).flatMap((item, index) => {
       const scope: Scope = (wanted) => (wanted === name ? item : spot.scope(wanted));
       const items = [...spot.items, index];
       return control.children.map((child) => this.at(child, { ...below, scope, items }));

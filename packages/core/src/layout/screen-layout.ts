@@ -6,6 +6,7 @@
  */
 
 import { effectiveNames } from '../document/names.ts';
+import { repetitionOf } from '../document/repetition.ts';
 import type { Control, Project } from '../document/types.ts';
 import type { Look } from '../kinds/kind.ts';
 import type { Line } from '../text/paragraph.ts';
@@ -211,7 +212,7 @@ export function namedBoxes(screen: Control, layout: ScreenLayout): NamedBox[] {
         height: exact(height),
       });
     }
-    if (control.kind !== 'repeat') {
+    if (!repetitionOf(control)) {
       for (const child of control.children) visit(child, items);
       return;
     }

@@ -20,7 +20,7 @@ export { longList, mostItems } from '../kinds/repeat.ts';
 export { wordsInstead } from '../kinds/repeat-words.ts';
 export { withTurn } from '../kinds/tabindex.ts';
 export { shownRows } from '../kinds/table.ts';
-export { nextSort } from '../kinds/table-rows.ts';
+export { nextSort, sortedRows, type TableRow } from '../kinds/table-rows.ts';
 export * from './program.ts';
 export * from './runtime.ts';
 export * from './told-trace.ts';

@@ -64,12 +64,14 @@ export interface Bindings {
   readonly repeats: readonly RepeatBinding[];
 }
 
-/** A repeat: its list, and what is inside it for each item. */
+/** Something that is repeated: the list, and what is inside for each item. */
 export interface RepeatBinding {
   readonly control: string;
   readonly each: Template;
   /** What it says in place of its items, by property. */
   readonly said: Readonly<Record<string, Template>>;
+  /** Of a table: the column that its rows are sorted by. */
+  readonly sort?: Template;
   /** What an item is called. */
   readonly as: string;
   readonly item: Bindings;

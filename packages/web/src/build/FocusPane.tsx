@@ -15,7 +15,14 @@ import {
   useSortable,
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
-import { type Control, effectiveNames, type FocusStop, focusOrderSteps, hasFocusTurns } from '@hovrin/core';
+import {
+  type Control,
+  effectiveNames,
+  type FocusStop,
+  focusOrderSteps,
+  hasFocusTurns,
+  repetitionOf,
+} from '@hovrin/core';
 import { GripVertical } from 'lucide-react';
 import { useEffect } from 'react';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
@@ -174,7 +181,7 @@ function StopRow({
       >
         <KindIcon kind={control.kind} />
         <span className="truncate">{name}</span>
-        {control.kind === 'repeat' && (
+        {repetitionOf(control) && (
           <span className="shrink-0 text-quiet">
             its items one after another, {takers.length === 1 ? 'one stop' : `${takers.length} stops`} each
           </span>
