@@ -66,6 +66,7 @@ export type { GridTracks, TrackSpan } from './layout/laid.ts';
 export { Pass, type Topic } from './layout/record.ts';
 export * from './layout/screen-layout.ts';
 export * from './layout/view-boxes.ts';
+export * from './making/cells.ts';
 export * from './making/dialog.ts';
 export * from './making/form.ts';
 export * from './making/list.ts';

@@ -4,6 +4,7 @@ import {
   applySteps,
   attributeProblems,
   type Column,
+  cellsOfTable,
   checkAll,
   makeForm,
   makeList,
@@ -191,5 +192,40 @@ describe('a form from a schema', () => {
     expect(projectProblem(project)).toBeUndefined();
     for (const control of walk(project.screens.at(-1)!))
       expect(attributeProblems(project, control)).toEqual([]);
+  });
+});
+
+describe('cells of a table', () => {
+  it('are its columns as they were, each with a text, and are valid', () => {
+    const made = makeTable(base, 'bookings', columns, newId);
+    const before = applied(base, made.steps);
+    const table = [...walk(made.screen)].find(({ kind }) => kind === 'table')!;
+    const after = applied(before, cellsOfTable(before, table.id, newId)!);
+    expect(projectProblem(after)).toBeUndefined();
+    const screen = after.screens.at(-1)!;
+    for (const control of walk(screen)) expect(attributeProblems(after, control)).toEqual([]);
+    const cells = [...walk(screen)].filter(({ kind }) => kind === 'cell');
+    expect(cells.map(({ name, props }) => `${name}: ${props.head} by ${props.field}`).slice(0, 3)).toEqual([
+      'guestNameCell: Guest name by guestName',
+      'peopleCell: People by people',
+      'halfBoardCell: Half board by half board',
+    ]);
+    expect(cells[1]!.props.align).toBe('end');
+    expect(cells[2]!.children[0]!.props.text).toBe("{row[\"half board\"] ? 'yes' : 'no'}");
+    // Nothing is made twice, and of nothing else.
+    expect(cellsOfTable(after, table.id, newId)).toBeUndefined();
+    expect(cellsOfTable(after, screen.id, newId)).toBeUndefined();
+  });
+
+  it('stand only in tables, which hold nothing else', () => {
+    const project = projectOf('<screen name="A"><table name="t" /><column name="c" /></screen>');
+    const [table, column] = project.screens[0]!.children;
+    const into = (parent: string, kind: string) =>
+      applySteps(project, [
+        { type: 'insert', parent, index: 0, control: { id: newId(), kind, props: {}, children: [] } },
+      ]);
+    expect(into(table!.id, 'cell').ok).toBe(true);
+    expect(into(table!.id, 'text')).toMatchObject({ reason: 'A table holds nothing but cells.' });
+    expect(into(column!.id, 'cell')).toMatchObject({ reason: 'A cell can only stand in a table.' });
   });
 });

@@ -149,7 +149,8 @@ function bindingsOf(
       return;
     }
     const templateOf = (name: string) => {
-      const text = textInForce(control, { name }, ['']);
+      const property = kindOf(control).properties.find((each) => each.name === name)!;
+      const text = textInForce(control, property, ['']);
       const checked = text === undefined ? undefined : checkTemplate(text, around);
       return checked?.ok ? checked : undefined;
     };

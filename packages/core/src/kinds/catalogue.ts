@@ -106,6 +106,13 @@ export function kindOf(control: Control): Kind {
 }
 
 /**
+ * Whether something can be put into a control as it is: into a container, but for one that shows something else as long
+ * as nothing stands in it.
+ */
+export const takesInside = (control: Control): boolean =>
+  kindOf(control).container && (!kindOf(control).confines?.children || control.children.length > 0);
+
+/**
  * Why a control of a kind cannot stand in a container; undefined where it can.
  *
  * @param count children of the container, the control included.
@@ -117,7 +124,7 @@ export function confinesProblem(kind: Kind, parent: Kind, count: number): string
     return `A ${kind.name} can only stand in a ${parents.join(' or ')}.`;
   const children = parent.confines?.children;
   if (children && !children.includes(kind.name))
-    return `A ${parent.name} holds nothing but ${children.join(' or ')}.`;
+    return `A ${parent.name} holds nothing but ${children.join(' or ')}s.`;
   const most = parent.confines?.most;
   return most !== undefined && count > most ? `A ${parent.name} holds ${most} controls at most.` : undefined;
 }

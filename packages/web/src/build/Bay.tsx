@@ -1,7 +1,7 @@
 /** One size of the screen on the bench: live, selectable, a place to drop on. */
 
 import { useDraggable } from '@dnd-kit/core';
-import { type Control, effectiveNames, kindOf, locate, type ScreenLayout } from '@hovrin/core';
+import { type Control, effectiveNames, locate, type ScreenLayout, takesInside } from '@hovrin/core';
 import { Plus } from 'lucide-react';
 import { type PointerEvent, useEffect, useRef, useState } from 'react';
 import { isLocked, placePictures } from '../editor/commands/index.ts';
@@ -509,7 +509,7 @@ function AddButtons({
       y: row ? top + height / 2 : top + height + 11,
     });
   }
-  if (control && parent && kindOf(control).container && control.children.length === 0)
+  if (control && parent && takesInside(control) && control.children.length === 0)
     spots.push({ place: { parent: id, index: 0 }, x: left + width / 2, y: top + Math.min(height / 2, 60) });
   return spots.map(({ place, x, y }) => {
     const words = `Add ${placeWords(project, place)}`;

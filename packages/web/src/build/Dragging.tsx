@@ -7,7 +7,7 @@ import {
   useSensor,
   useSensors,
 } from '@dnd-kit/core';
-import { contains, effectiveNames, kindNamed, kindOf, locate } from '@hovrin/core';
+import { contains, effectiveNames, kindNamed, locate, takesInside } from '@hovrin/core';
 import { type ReactNode, useMemo, useRef, useState } from 'react';
 import { insertCopies, isLocked, moveTo, placeNew } from '../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
@@ -143,7 +143,7 @@ export function Dragging({ children }: { children: ReactNode }) {
     if (ids.some((id) => contains(locate(project, id)!.control, target.control.id))) return undefined;
     const { top, height } = row.getBoundingClientRect();
     const part = (y - top) / height;
-    const holds = kindOf(target.control).container;
+    const holds = takesInside(target.control);
     const without = (list: readonly { readonly id: string }[]) => list.filter(({ id }) => !ids.includes(id));
     if (!target.parent || (holds && part > 0.25 && part < 0.75)) {
       if (!holds) return undefined;

@@ -20,6 +20,7 @@ import {
 } from '@hovrin/core';
 import { ChevronDown, ChevronRight } from 'lucide-react';
 import { type ReactNode, useEffect, useId, useRef, useState } from 'react';
+import { commandNamed, runCommand } from '../editor/commands/index.ts';
 import { currentControl, useEditorState, useWorkplace } from '../editor/context.tsx';
 import { ArrangeStrip } from './ArrangeStrip.tsx';
 import { EventFields } from './EventField.tsx';
@@ -257,6 +258,9 @@ function Reference({ text }: { text: string }) {
 }
 
 function PropertyRow({ control, property, name }: { control: Control; property: Property; name: string }) {
+  const { editor } = useWorkplace();
+  // The cells of a table say what its columns are.
+  if (property.name === 'columns' && control.kind === 'table' && control.children.length > 0) return null;
   return (
     <>
       {property.type.name === 'picture' ? (
@@ -269,6 +273,16 @@ function PropertyRow({ control, property, name }: { control: Control; property: 
         )
       )}
       {property.twoWay && <TwoWayField control={control} property={property} name={name} />}
+      {property.name === 'columns' && control.kind === 'table' && (
+        <button
+          type="button"
+          className="btn ml-[92px] !h-6 self-start text-[12px]"
+          title="Each column becomes a cell, in which any controls can stand"
+          onClick={() => runCommand(editor, commandNamed('cells'))}
+        >
+          Make them cells
+        </button>
+      )}
     </>
   );
 }

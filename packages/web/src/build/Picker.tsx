@@ -1,5 +1,5 @@
 /** Picks what to add at a place: type to find, arrows to choose, Enter to take. */
-import { effectiveNames, type Kind, kinds, locate } from '@hovrin/core';
+import { confinesProblem, effectiveNames, type Kind, kindOf, kinds, locate } from '@hovrin/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { changeKinds, placeNew } from '../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
@@ -40,14 +40,18 @@ export function Picker() {
   const [typed, setTyped] = useState('');
   const [chosen, setChosen] = useState(0);
   const list = useRef<HTMLDivElement>(null);
+  const into = picker && 'parent' in picker ? locate(project, picker.parent)?.control : undefined;
   const found = useMemo(
     () =>
       placeable
+        .filter(
+          (kind) => !into || confinesProblem(kind, kindOf(into), into.children.length + 1) === undefined,
+        )
         .map((kind) => ({ kind, rank: rank(kind, typed) }))
         .filter((entry): entry is { kind: Kind; rank: number } => entry.rank !== undefined)
         .toSorted((a, b) => a.rank - b.rank)
         .map(({ kind }) => kind),
-    [typed],
+    [typed, into],
   );
   useEffect(() => {
     if (picker) {
@@ -139,7 +143,9 @@ export function Picker() {
             </div>
           ))}
           {found.length === 0 && (
-            <p className="px-2 py-3 text-quiet">Nothing is called “{typed}” or made for it.</p>
+            <p className="px-2 py-3 text-quiet">
+              Nothing that can stand here is called “{typed}” or made for it.
+            </p>
           )}
         </div>
         {beside && (

@@ -42,6 +42,7 @@ const controlCommands = [
   'wrap-fieldset',
   'wrap-scroll',
   'unwrap',
+  'cells',
   'arrange',
   'keep-look',
   'give-look',

@@ -2,12 +2,12 @@
 import {
   type Control,
   contains,
-  kindOf,
   locate,
   type Project,
   type ScreenBox,
   type ScreenLayout,
   type TrackSpan,
+  takesInside,
 } from '@hovrin/core';
 import type { InsertPlace } from '../editor/editor.ts';
 import { type Guide, snapped } from './guides.ts';
@@ -76,7 +76,7 @@ export function dropAt(
     const axis: 'row' | 'column' = target.kind === 'row' ? 'row' : 'column';
     inner = target.children.find((child) => {
       const box = layout.byControl.get(child.id);
-      if (!box || !kindOf(child).container || (moved && contains(moved, child.id)) || !holds(box, x, y))
+      if (!box || !takesInside(child) || (moved && contains(moved, child.id)) || !holds(box, x, y))
         return false;
       // Near the edges that lie along the outer container's axis, a place beside the inner one is meant.
       const [near, far] =
@@ -105,7 +105,7 @@ function tabIn(target: Control, layout: ScreenLayout, x: number, y: number): Dro
   const which = all.findIndex((head) => holds(head, x, y));
   const panel = target.children[which];
   const head = all[which];
-  if (!panel || !head || !kindOf(panel).container) return undefined;
+  if (!panel || !head || !takesInside(panel)) return undefined;
   return {
     place: { parent: panel.id, index: panel.children.length },
     words: `in tab ${which + 1}`,

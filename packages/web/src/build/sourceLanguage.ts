@@ -6,7 +6,14 @@ import type { Diagnostic } from '@codemirror/lint';
 import type { Extension } from '@codemirror/state';
 import type { EditorView } from '@codemirror/view';
 import { hoverTooltip } from '@codemirror/view';
-import { attributeNames, kindNamed, kinds, type Project, type SourceProblem } from '@hovrin/core';
+import {
+  attributeNames,
+  confinesProblem,
+  kindNamed,
+  kinds,
+  type Project,
+  type SourceProblem,
+} from '@hovrin/core';
 import { tags } from '@lezer/highlight';
 
 const schema = (project: Project): ElementSpec[] =>
@@ -27,7 +34,9 @@ const schema = (project: Project): ElementSpec[] =>
     return {
       name: kind.name,
       attributes,
-      children: kind.container ? kinds.filter((each) => each.name !== 'screen').map((each) => each.name) : [],
+      children: kinds
+        .filter((each) => each.name !== 'screen' && confinesProblem(each, kind, 1) === undefined)
+        .map((each) => each.name),
       top: kind.name === 'screen',
       completion: { detail: kind.purpose },
     };

@@ -1,13 +1,12 @@
 /** Places where something can be put, and how they are called. */
-import { type Control, effectiveNames, kindOf, locate, type Project } from '@hovrin/core';
+import { type Control, effectiveNames, locate, type Project, takesInside } from '@hovrin/core';
 import type { EditorState, InsertPlace } from './editor.ts';
 
 /** Where a new control goes if nothing else is said: into a selected container, else after the selection. */
 export function placeAtSelection({ project, selection, screenId }: EditorState): InsertPlace | undefined {
   const found = locate(project, selection[0] ?? screenId);
   if (!found) return undefined;
-  if (kindOf(found.control).container)
-    return { parent: found.control.id, index: found.control.children.length };
+  if (takesInside(found.control)) return { parent: found.control.id, index: found.control.children.length };
   return found.parent && { parent: found.parent.id, index: found.index + 1 };
 }
 

@@ -1,5 +1,5 @@
 /** Moving controls among their siblings, out of containers and into them. */
-import { contains, kindOf, locate, type Placed, type Step, shiftPins } from '@hovrin/core';
+import { contains, locate, type Placed, type Step, shiftPins, takesInside } from '@hovrin/core';
 import type { Change, Editor, InsertPlace } from '../editor.ts';
 import { placeAfter } from '../places.ts';
 import { type Command, changing, isLocked, namesOf, targets } from './command.ts';
@@ -132,7 +132,7 @@ export const moveCommands: readonly Command[] = [
   moveCommand('move-in', 'Move into the container in front', ['Alt+ArrowRight'], (block) => {
     const { parent, index } = block[0]!;
     const before = parent.children[index - 1];
-    return before && kindOf(before).container
+    return before && takesInside(before)
       ? into(block, { parent: before.id, index: before.children.length })
       : undefined;
   }),

@@ -1,5 +1,6 @@
 /** Containers around what is selected, and the look and size that controls take from each other. */
 import {
+  cellsOfTable,
   changeKind,
   giveTo,
   kindNamed,
@@ -101,6 +102,19 @@ export const wrapCommands: readonly Command[] = [
       const found = selected(editor);
       const made = found && unwrap(editor.state.project, found.control.id);
       return made && { label: `Unwrap ${nameOf(found)}`, steps: made.steps, select: made.inside };
+    },
+  ),
+  changing(
+    {
+      id: 'cells',
+      label: 'Make the table’s columns cells, to put controls into',
+      keys: [],
+      group: 'Wrap',
+    },
+    (editor) => {
+      const found = selected(editor);
+      const steps = found && cellsOfTable(editor.state.project, found.control.id, newId);
+      return steps && { label: `Cells of ${nameOf(found)}`, steps };
     },
   ),
   {
