@@ -24,6 +24,10 @@ const tryWeather = async () => {
 const build = () => page.getByRole('button', { name: 'Build' }).click();
 
 it('a value that comes from outside is there in all sizes, and what follows it follows', async () => {
+  let streams = 0;
+  page.on('request', (request) => {
+    if (request.url().includes('/stand-ins/mast')) streams += 1;
+  });
   await tryWeather();
   const sample = await named('adviceWords').innerText();
   expect(sample).toContain('ridge');
@@ -39,13 +43,25 @@ it('a value that comes from outside is there in all sizes, and what follows it f
   const came = (await points()) - from;
   expect(came).toBeGreaterThanOrEqual(1);
   expect(came).toBeLessThanOrEqual(6);
-  expect(
-    await page.frameLocator('iframe[title^="Hand,"]').locator('[data-name="windValue"]').innerText(),
-  ).toMatch(/^\d/);
+  const hand = page.frameLocator('iframe[title^="Hand,"]');
+  await expect
+    .poll(async () => {
+      const [one, other] = await Promise.all([
+        named('windValue').innerText(),
+        hand.locator('[data-name="windValue"]').innerText(),
+      ]);
+      return /^\d/.test(one) && one === other;
+    })
+    .toBe(true);
+  // One of the sizes that are linked listens for all.
+  expect(streams).toBe(1);
+  await page.getByRole('checkbox', { name: 'Together' }).uncheck();
+  await expect.poll(() => streams).toBe(3);
+  await page.getByRole('checkbox', { name: 'Together' }).check();
 });
 
 it('without an answer the screen says so', async () => {
-  await page.getByLabel('Rows').selectOption({ label: 'Failing feeds' });
+  await page.getByLabel('Rows').selectOption({ label: 'Failing feeds and tables' });
   await expect.poll(() => named('mastWords').count()).toBe(0);
   await named('navBeside').getByRole('link', { name: 'Weather' }).press('Enter');
   await expect.poll(() => named('mastLamp').innerText()).toBe('The mast is silent');

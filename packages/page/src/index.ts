@@ -13,7 +13,6 @@ import {
   type ScreenProgram,
   type StateValue,
   type Trace,
-  toldBy,
   toldTrace,
 } from '@hovrin/core/runtime';
 import { markPlace, startBehaviours } from './behaviours.ts';
@@ -52,6 +51,8 @@ class Page {
   private bindings: Dispose[] = [];
   /** The screen that somebody goes to in another window: what its events do happens there. */
   private heard: string | undefined;
+  /** Begin to listen to feeds anew, or end it. */
+  private readonly feeds: (() => void)[] = [];
   /** What the next screen is entered with. */
   private brought: unknown;
   private readonly dialogs = new Dialogs();
@@ -94,12 +95,11 @@ class Page {
     startTables(document);
     startDragging(document);
     for (const { name, feed } of this.program.state) if (feed) this.feed(name, feed);
-    const fed = new Set(
-      this.program.state.flatMap((variable) => [...(variable.feed ? [variable.name] : []), toldBy(variable)]),
-    );
+    // Each page has its tables from beside it, and knows itself how their rows come.
+    const told = new Set(this.program.state.flatMap(({ table }) => table?.status ?? []));
     const everywhere = listenInTrial({
-      // What follows others does so everywhere, and what comes from outside comes everywhere.
-      variables: this.program.state.flatMap(({ name, computed }) => (computed || fed.has(name) ? [] : name)),
+      // What follows others does so everywhere.
+      variables: this.program.state.flatMap(({ name, computed }) => (computed || told.has(name) ? [] : name)),
       watch: (name, apply) => this.runtime.watch(name, apply),
       set: (name, value) => this.runtime.assign(name, value),
       go: (screen) => {
@@ -107,6 +107,9 @@ class Page {
         this.go(screen);
       },
       dialogs: (names) => this.showDialogs(names),
+      leads: () => {
+        for (const begin of this.feeds) begin();
+      },
     });
     for (const { name, table } of this.program.state) if (table) this.table(name, table, everywhere);
     // What the first screen does as it is entered is told to the others, too.
@@ -134,9 +137,16 @@ class Page {
       problem: (text) => tell({ type: 'hovrin-problem', text: `${name}: ${text}` }),
     };
     let stop: Dispose | undefined;
-    this.runtime.followAddress(feed.template, (address) => {
+    let address: string | undefined;
+    // Of windows that are linked one listens and tells the others: browsers keep few connections to one host.
+    const begin = () => {
       stop?.();
-      stop = startFeed({ ...feed, address }, target);
+      stop = address === undefined || follows() ? undefined : startFeed({ ...feed, address }, target);
+    };
+    this.feeds.push(begin);
+    this.runtime.followAddress(feed.template, (now) => {
+      address = now;
+      begin();
     });
   }
 

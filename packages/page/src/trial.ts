@@ -83,6 +83,8 @@ export interface Tried {
   go(screen: string): void;
   /** Shows these dialogs, and no others. */
   dialogs(names: readonly string[]): void;
+  /** What happens by itself happens in this window from now on, or does not any more. */
+  leads(): void;
 }
 
 /** Whether what happens by itself happens in another window: as one is told, at first by the address. */
@@ -124,7 +126,11 @@ export function listenInTrial(page: Tried): (happens: () => void) => void {
       if (data.type === 'hovrin-set') page.set(data.name, data.value);
       else if (data.type === 'hovrin-go') page.go(data.screen);
       else if (data.type === 'hovrin-show-dialogs') page.dialogs(data.names);
-      else if (data.type === 'hovrin-conditions') meet(data);
+      else if (data.type === 'hovrin-conditions') {
+        const before = follows();
+        meet(data);
+        if (follows() !== before) page.leads();
+      }
     });
   });
   window.addEventListener(

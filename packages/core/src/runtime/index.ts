@@ -1,7 +1,6 @@
 /** What a running page needs of the core: no parser, no layout, no fonts. */
 
 export { type FeedStatus, silentAfter, standInFolder } from '../document/feed.ts';
-export { toldBy } from '../document/told.ts';
 export type { Feed, StateValue } from '../document/types.ts';
 export { convert, valuesWith } from '../document/values.ts';
 export {
