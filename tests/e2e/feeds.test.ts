@@ -63,7 +63,13 @@ it('a value that comes from outside is there in all sizes, and what follows it f
 it('without an answer the screen says so', async () => {
   await page.getByLabel('Rows').selectOption({ label: 'Failing feeds and tables' });
   await expect.poll(() => named('mastWords').count()).toBe(0);
-  await named('navBeside').getByRole('link', { name: 'Weather' }).press('Enter');
+  // The page may still be loading, and begin once more after it was pressed.
+  await expect
+    .poll(async () => {
+      await named('navBeside').getByRole('link', { name: 'Weather' }).press('Enter');
+      return named('windValue').count();
+    })
+    .toBe(1);
   await expect.poll(() => named('mastLamp').innerText()).toBe('The mast is silent');
   expect(await named('windValue').innerText()).toBe('–');
   await page.getByLabel('Rows').selectOption({ label: 'Rows as they are' });

@@ -147,7 +147,8 @@ describe('any document', () => {
         kept.layOut(project, screen, hand);
         const all = [...walk(screen)];
         const control = all[pick % all.length]!;
-        const property = control.kind === 'text' ? 'text' : control.kind === 'screen' ? 'padding' : 'margin';
+        const property =
+          control.kind === 'text' ? 'text' : ['screen', 'cell'].includes(control.kind) ? 'padding' : 'margin';
         const changed = applyStep(project, { type: 'set', control: control.id, property, value: '7' });
         if (!changed.ok) throw new Error(changed.reason);
         const next = changed.project.screens[0]!;

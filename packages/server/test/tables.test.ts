@@ -142,7 +142,7 @@ it('pages are found and sorted among all rows, and say what is wrong in them', a
     'from=-1&count=1',
     'from=0&count=90000',
     'from=0',
-    'from=0&count=1&find=' + 'x'.repeat(300),
+    `from=0&count=1&find=${'x'.repeat(300)}`,
   ])
     expect((await call('GET', `/api/projects/${id}/tables/stays/rows?${query}`)).status).toBe(400);
   expect((await call('GET', `/api/projects/${id}/tables/nights/rows?from=0&count=1`)).status).toBe(404);
