@@ -1,6 +1,6 @@
 /** Putting a container around controls, and taking one away from around them. */
 import { effectiveNames, freshName } from '../document/names.ts';
-import { type Location, locate } from '../document/tree.ts';
+import { type Location, locate, locationsIn } from '../document/tree.ts';
 import type { Control, Project, PropertyValue } from '../document/types.ts';
 import { confinesProblem, kindNamed, kindOf } from '../kinds/catalogue.ts';
 import type { Step } from './step.ts';
@@ -13,17 +13,19 @@ export type Placed = Location & { readonly parent: Control };
  */
 export function topmost(project: Project, ids: readonly string[]): Placed[] {
   const wanted = new Set(ids);
-  const found: Placed[] = [];
-  const visit = (control: Control) => {
-    for (const child of control.children) {
-      if (wanted.has(child.id)) {
-        const at = locate(project, child.id);
-        if (at?.parent) found.push(at as Placed);
-      } else visit(child);
-    }
+  const isInside = ({ parent }: Location): boolean => {
+    for (let at = parent; at; at = locate(project, at.id)?.parent) if (wanted.has(at.id)) return true;
+    return false;
   };
-  project.screens.forEach(visit);
-  return found;
+  const found = [...wanted].flatMap((id): Placed[] => {
+    const at = locate(project, id);
+    return at?.parent && !isInside(at) ? [at as Placed] : [];
+  });
+  if (found.length < 2) return found;
+  const order = new Map(
+    project.screens.flatMap((screen) => [...locationsIn(screen).keys()]).map((id, index) => [id, index]),
+  );
+  return found.toSorted((one, other) => order.get(one.control.id)! - order.get(other.control.id)!);
 }
 
 /** Properties by which a control asks its parent for a place or a size, changes from bands included. */

@@ -16,23 +16,26 @@ import {
   MoveVertical,
   Percent,
 } from 'lucide-react';
+import type { ReactElement } from 'react';
 import { canRun, commandNamed, runCommand } from '../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { Menu } from '../parts/Menu.tsx';
 import { useBenchView } from './benchView.ts';
 
-const lines: readonly (readonly [string, LucideIcon])[] = [
-  ['align-left', AlignStartVertical],
-  ['align-center', AlignCenterVertical],
-  ['align-right', AlignEndVertical],
-  ['align-top', AlignStartHorizontal],
-  ['align-middle', AlignCenterHorizontal],
-  ['align-bottom', AlignEndHorizontal],
-  ['space-x', AlignHorizontalSpaceBetween],
-  ['space-y', AlignVerticalSpaceBetween],
-  ['same-width', MoveHorizontal],
-  ['same-height', MoveVertical],
-];
+const lines: readonly (readonly [string, ReactElement])[] = (
+  [
+    ['align-left', AlignStartVertical],
+    ['align-center', AlignCenterVertical],
+    ['align-right', AlignEndVertical],
+    ['align-top', AlignStartHorizontal],
+    ['align-middle', AlignCenterHorizontal],
+    ['align-bottom', AlignEndHorizontal],
+    ['space-x', AlignHorizontalSpaceBetween],
+    ['space-y', AlignVerticalSpaceBetween],
+    ['same-width', MoveHorizontal],
+    ['same-height', MoveVertical],
+  ] satisfies readonly (readonly [string, LucideIcon])[]
+).map(([id, Icon]) => [id, <Icon key={id} size={15} aria-hidden />] as const);
 const targets: readonly AlignTarget[] = ['each other', 'the parent', 'the screen'];
 
 export function ArrangeStrip() {
@@ -40,7 +43,7 @@ export function ArrangeStrip() {
   const { alignTarget, alignAsOne, step } = useEditorState('alignTarget', 'alignAsOne', 'step');
   const { snapping, setSnapping } = useBenchView();
   const line = (ids: typeof lines) =>
-    ids.map(([id, Icon]) => {
+    ids.map(([id, icon]) => {
       const command = commandNamed(id);
       return (
         <button
@@ -52,7 +55,7 @@ export function ArrangeStrip() {
           disabled={!canRun(editor, command)}
           onClick={() => runCommand(editor, command)}
         >
-          <Icon size={15} aria-hidden />
+          {icon}
         </button>
       );
     });

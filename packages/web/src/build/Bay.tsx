@@ -25,6 +25,9 @@ import { upperBand } from './scope.ts';
 import { controlsAt, meantAt } from './spot.ts';
 import { type Tracing, useAddress } from './tracing.ts';
 
+// The same elements each time: nothing looks at them again.
+const plusIcon = <Plus size={13} strokeWidth={2.5} aria-hidden />;
+
 interface BayProps {
   readonly id: string;
   readonly screen: Control;
@@ -523,7 +526,7 @@ function AddButtons({
         style={{ left: x, top: y }}
         onClick={() => editor.openPicker(place)}
       >
-        <Plus size={13} strokeWidth={2.5} aria-hidden />
+        {plusIcon}
       </button>
     );
   });

@@ -19,7 +19,7 @@ import {
   stateNameProblem,
 } from '@hovrin/core';
 import { ChevronDown, ChevronRight } from 'lucide-react';
-import { type ReactNode, useEffect, useId, useRef, useState } from 'react';
+import { memo, type ReactNode, useEffect, useId, useRef, useState } from 'react';
 import { commandNamed, runCommand } from '../editor/commands/index.ts';
 import { currentControl, useEditorState, useWorkplace } from '../editor/context.tsx';
 import { ArrangeStrip } from './ArrangeStrip.tsx';
@@ -27,6 +27,10 @@ import { EventFields } from './EventField.tsx';
 import { KindIcon } from './kindIcons.tsx';
 import { PictureField } from './PictureField.tsx';
 import { PropertyField, useSetProperty } from './PropertyField.tsx';
+import { useAfterPaint } from './useAfterPaint.ts';
+
+const openIcon = <ChevronDown size={13} />;
+const closedIcon = <ChevronRight size={13} />;
 
 const groupWords: readonly (readonly [PropertyGroup, string])[] = [
   ['content', 'Content'],
@@ -78,6 +82,36 @@ function ControlFacts({ control }: { control: Control }) {
       <NameField key={control.id} control={control} name={name} />
       <Reference text={referenceText(control, name)} />
       {found.parent && <ArrangeStrip />}
+      <Fields control={control} />
+    </>
+  );
+}
+
+/**
+ * All properties and events of a control. Those of another kind come once the selection is painted: what is chosen is
+ * seen at once, however many fields there are to make. Until then nothing can be entered into the ones before.
+ */
+function Fields({ control: chosen }: { control: Control }) {
+  const { project } = useEditorState('project');
+  const [control, waits] = useAfterPaint(
+    chosen,
+    (next, shown) => next.kind === shown.kind || locate(project, shown.id) === undefined,
+  );
+  return (
+    <fieldset className="contents" disabled={waits} data-waits={waits || undefined}>
+      <Sections control={control} />
+    </fieldset>
+  );
+}
+
+const Sections = memo(function Sections({ control }: { control: Control }) {
+  const { project } = useEditorState('project');
+  const found = locate(project, control.id);
+  if (!found) return null;
+  const kind = kindOf(control);
+  const name = effectiveNames(found.screen).get(control.id)!;
+  return (
+    <>
       {groupWords.map(([group, words]) => {
         const properties = kind.properties.filter(
           (property) => property.group === group && matters(property, control, found.parent),
@@ -98,7 +132,7 @@ function ControlFacts({ control }: { control: Control }) {
       )}
     </>
   );
-}
+});
 
 /** What several controls have in common: the properties that all of them have, set on all at once. */
 function SeveralFacts({ controls }: { controls: readonly [Control, ...Control[]] }) {
@@ -163,7 +197,7 @@ function Section({ title, children }: { title: string; children: ReactNode }) {
             localStorage.setItem(`hovrin.facts.${title}`, open ? 'closed' : 'open');
           }}
         >
-          {open ? <ChevronDown size={13} /> : <ChevronRight size={13} />} {title}
+          {open ? openIcon : closedIcon} {title}
         </button>
       </h3>
       {open && <div className="flex flex-col gap-1 pb-1.5">{children}</div>}

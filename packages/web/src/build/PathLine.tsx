@@ -9,6 +9,11 @@ import { Menu } from '../parts/Menu.tsx';
 import { type Outlines, outlineWords, useBenchView } from './benchView.ts';
 import { usualZooms, type Zoom } from './zoom.ts';
 
+// The same elements each time: nothing looks at them again.
+const seenIcon = <Grid2x2 size={16} aria-hidden />;
+const keysIcon = <Keyboard size={16} />;
+const tryIcon = <Play size={14} aria-hidden />;
+
 interface PathLineProps {
   readonly zoom: Zoom;
   readonly onZoom: (zoom: Zoom) => void;
@@ -86,7 +91,7 @@ export function PathLine({ zoom, onZoom, onKeys }: PathLineProps) {
             className={`btn-bare ${seeing.outlines !== 'off' || seeing.hidden || seeing.long || seeing.sample !== 'typical' || seeing.live > 0 || seeing.tracing ? '!bg-spruce !text-on-spruce' : ''}`}
             title="Outlines, what is hidden, other rows and texts (O)"
           >
-            <Grid2x2 size={16} aria-hidden /> <span className="sr-only">What is seen</span>
+            {seenIcon} <span className="sr-only">What is seen</span>
           </button>
         }
         entries={[
@@ -134,7 +139,7 @@ export function PathLine({ zoom, onZoom, onKeys }: PathLineProps) {
         ]}
       />
       <button type="button" className="btn-bare" aria-label="Keys" title="All keys (?)" onClick={onKeys}>
-        <Keyboard size={16} />
+        {keysIcon}
       </button>
       <button
         type="button"
@@ -142,7 +147,7 @@ export function PathLine({ zoom, onZoom, onKeys }: PathLineProps) {
         disabled={project.screens.length === 0}
         onClick={() => void navigate('try')}
       >
-        <Play size={14} aria-hidden /> Try
+        {tryIcon} Try
       </button>
     </header>
   );

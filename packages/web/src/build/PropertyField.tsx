@@ -29,6 +29,12 @@ import { IconChoice } from './IconChoice.tsx';
 import { RangeField } from './RangeScale.tsx';
 import { useCompletion, valueWords } from './useCompletion.tsx';
 
+// The same elements each time: nothing looks at them again.
+const undoIcon = <Undo2 size={12} />;
+const smallUndoIcon = <Undo2 size={11} />;
+const dragIcon = <MoveHorizontal size={11} />;
+const moreIcon = <ChevronDown size={13} />;
+
 interface PropertyFieldProps {
   /** The control whose values are shown, and the others that take the same ones. */
   readonly controls: readonly [Control, ...Control[]];
@@ -256,7 +262,7 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
             rest();
           }}
         >
-          <Undo2 size={12} />
+          {undoIcon}
         </button>
       </div>
       {problem && (
@@ -291,7 +297,7 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
             title="Take this change away"
             onClick={() => set(key, property.label, null)}
           >
-            <Undo2 size={11} />
+            {smallUndoIcon}
           </button>
         </p>
       ))}
@@ -340,7 +346,7 @@ function EveryWhere({
         })
       }
     >
-      <MoveHorizontal size={11} />
+      {dragIcon}
     </button>
   );
 }
@@ -406,7 +412,7 @@ function WordsButton({
           className="absolute top-0 right-0 grid h-7 w-6 place-items-center text-quiet hover:text-ink"
           aria-label={`Values of ${label}`}
         >
-          <ChevronDown size={13} />
+          {moreIcon}
         </button>
       }
       entries={words.map((word) => ({ label: word, onSelect: () => onWord(word) }))}

@@ -55,6 +55,9 @@ const controlCommands = [
   'delete',
 ];
 
+const openIcon = <ChevronDown size={13} />;
+const closedIcon = <ChevronRight size={13} />;
+
 export function Screens() {
   const { editor } = useWorkplace();
   const { project, screenId } = useEditorState('project', 'screenId');
@@ -361,7 +364,7 @@ const TreeRow = memo(function TreeRow({
             onToggle(control.id);
           }}
         >
-          {open ? <ChevronDown size={13} /> : <ChevronRight size={13} />}
+          {open ? openIcon : closedIcon}
         </button>
       ) : (
         <span className="w-[13px]" />
