@@ -79,6 +79,30 @@ describe('devices', () => {
     ];
     expect((await bench.compare(readTrial(flat), views)).differences).toEqual([]);
   });
+  it('and so does one inside of others, beside a rail, in another order, from a band, from right to left', async () => {
+    const inside = (attributes: string, rail = '') => `<screen name="trial" padding="3">
+      ${rail}
+      <column width="100%" padding="20 16" lap.padding="28 24" border-width="2">
+        <split hinge="true" ratio="1/2" gap="10" margin="0 5" padding="4 9" ${attributes}><column min-width="160"><text text="List of all arrivals" /></column><column name="other" min-width="200"><button text="Check in" /></column></split>
+      </column>
+    </screen>`;
+    const rail = '<bar edge="start" padding="8"><text text="Places" /></bar>';
+    const hinge = { left: 376, width: 20 };
+    const views: View[] = [
+      { width: 772, height: 812, hinge },
+      { width: 540, height: 812, hinge: { left: 260, width: 16 } },
+      // No room for both: one lies across the fold.
+      { width: 330, height: 812, hinge: { left: 150, width: 10 } },
+    ];
+    const swapped = inside('').replace('name="other"', 'name="other" order="-1"');
+    for (const each of [
+      inside(''),
+      inside('', rail),
+      swapped,
+      inside('', rail).replace('edge="start"', 'edge="start" lap.hidden="true"'),
+    ])
+      expect((await bench.compare(readTrial(each), views)).differences).toEqual([]);
+  });
 });
 
 describe('bound values', () => {

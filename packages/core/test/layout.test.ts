@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { randomScreen, trialAssets } from '../../../tests/parity/documents.ts';
-import { applyStep, defaultBands, namedBoxes, ScreenView, type View, walk } from '../src/index.ts';
+import { applyStep, defaultBands, namedBoxes, type Project, ScreenView, type View, walk } from '../src/index.ts';
 import { breakOpportunities } from '../src/text/breaks.ts';
 import { setText } from '../src/text/paragraph.ts';
 import type { Shaper } from '../src/text/shaper.ts';
@@ -160,6 +160,24 @@ describe('any document', () => {
       }),
       { numRuns: 150 },
     );
+  });
+
+  it('knows where a split lies beside a fold after the padding around it has changed', () => {
+    const project = projectOf(
+      '<screen name="s"><column width="100%"><split name="both" hinge="true"><column name="one" min-width="50" /><column name="two" min-width="50" /></split></column></screen>',
+    );
+    const view = new ScreenView(shaper);
+    const folding = { width: 772, height: 812, hinge: { left: 376, width: 20 } };
+    const one = [...walk(project.screens[0]!)].find(({ name }) => name === 'one')!.id;
+    const widthOfOne = (of: Project) => view.layOut(of, of.screens[0]!, folding).byControl.get(one)!.width;
+    expect(widthOfOne(project)).toBe(376);
+    const changed = applyStep(project, {
+      type: 'set',
+      control: project.screens[0]!.id,
+      property: 'padding',
+      value: '30',
+    });
+    expect(changed.ok && widthOfOne(changed.project)).toBe(346);
   });
 
   it('keeps the boxes of what did not change', () => {

@@ -42,8 +42,15 @@ export function locate(project: Project, id: string): Location | undefined {
 
 /** The controls from the screen down to one, both included; empty where it is not there. */
 export function pathTo(project: Project, id: string): Control[] {
+  const found = locate(project, id);
+  return found ? pathIn(found.screen, id) : [];
+}
+
+/** The controls from a screen down to one on it, both included. */
+export function pathIn(screen: Control, id: string): Control[] {
+  const locations = locationsIn(screen);
   const path: Control[] = [];
-  for (let at = locate(project, id); at; at = at.parent && locate(project, at.parent.id))
+  for (let at = locations.get(id); at; at = at.parent && locations.get(at.parent.id))
     path.unshift(at.control);
   return path;
 }

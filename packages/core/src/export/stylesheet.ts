@@ -6,7 +6,7 @@ import { contrastRoles, darkColours, theme, themeColours } from '../document/the
 import { locationsIn, walk } from '../document/tree.ts';
 import { type Band, type Control, inForce, isDialog, type Project } from '../document/types.ts';
 import { kindOf, kinds } from '../kinds/catalogue.ts';
-import type { Limit, Sides } from '../layout/box.ts';
+import type { Limit } from '../layout/box.ts';
 import { widthForBoth } from '../layout/split-room.ts';
 import { classOf } from './class-names.ts';
 import {
@@ -18,6 +18,7 @@ import {
   partDeclarations,
   withoutParts,
 } from './declarations.ts';
+import { hingeSide } from './hinge-side.ts';
 
 interface Rule {
   readonly selector: string;
@@ -244,18 +245,21 @@ interface Range {
   readonly prefixes: readonly string[];
 }
 
-/** Where a split shows one pane, on some screens. */
-function splitRule(split: Control, selector: string, { prefixes }: Range): Rule | undefined {
-  const [first, second] = split.children;
-  if (!first || !second) return undefined;
+/** From which width on a split shows both panes, on some screens; undefined: it has one alone. */
+function neededBySplit(split: Control, prefixes: readonly string[]): number | undefined {
   const own = ownValues(split, kindOf(split), prefixes);
-  const panes = [first, second].map((pane) => ownValues(pane, kindOf(pane), prefixes));
-  if (panes.some((pane) => pane.get('hidden') === true)) return undefined;
-  const needed = widthForBoth(
+  const panes = split.children.map((pane) => ownValues(pane, kindOf(pane), prefixes));
+  if (panes.length < 2 || panes.some((pane) => pane.get('hidden') === true)) return undefined;
+  return widthForBoth(
     panes.map((pane) => pane.get('min-width') as Limit),
     (own.get('ratio') as readonly [number, number] | undefined) ?? [1, 1],
     ((own.get('column-gap') ?? own.get('gap')) as number | undefined) ?? 0,
   );
+}
+
+/** Where a split shows one pane, on some screens. */
+function splitRule(split: Control, selector: string, { prefixes }: Range): Rule | undefined {
+  const needed = neededBySplit(split, prefixes) ?? 0;
   if (needed <= 0) return undefined;
   return {
     selector: `${selector}[data-show="first"] > :last-child,\n  ${selector}[data-show="second"] > :first-child`,
@@ -268,26 +272,36 @@ function splitRule(split: Control, selector: string, { prefixes }: Range): Rule 
  * A split that keeps its gap at the hinge: on devices with two segments beside each other (CSS Viewport 1, Viewport
  * Segments), and where a page is tried out as if on one.
  */
-function hingeSections(split: Control, selector: string): Section[] {
-  const own = ownValues(split, kindOf(split), ['']);
-  if (own.get('hinge') !== true || split.children.length < 2) return [];
-  const start = ['padding', 'border-width'].reduce(
-    (sum, name) => sum + ((own.get(name) as Sides | undefined)?.start ?? 0),
-    0,
-  );
+function hingeSections(
+  screen: Control,
+  split: Control,
+  selector: string,
+  { query, prefixes }: Range,
+): Section[] {
+  const needed = neededBySplit(split, prefixes);
+  const asks = ownValues(split, kindOf(split), ['']).get('hinge') === true;
+  // One pane alone lies across the fold.
+  if (!asks || needed === undefined || needed === Infinity) return [];
+  const { side, inset, pane } = hingeSide(screen, split, prefixes);
+  const toFold =
+    side === 'start'
+      ? 'var(--hinge-start)'
+      : '100vw - var(--safe-left) - var(--safe-right) - var(--hinge-start) - var(--hinge-width)';
   const rules = (around: string): Rule[] => [
     { selector: `${around}${selector}`, css: new Map([['column-gap', 'var(--hinge-width)']]) },
     {
-      selector: `${around}${selector} > :first-child`,
+      selector: `${around}${selector} > :${pane === 0 ? 'first' : 'last'}-child`,
       css: new Map([
         ['flex', 'none'],
-        ['width', `calc(var(--hinge-start) - ${start}px)`],
+        ['width', `calc(${toFold} - ${inset}px)`],
       ]),
+      container: `(width >= ${Number(Math.max(0, needed).toFixed(4))}px)`,
     },
   ];
+  const join = (...parts: (string | undefined)[]) => parts.filter(Boolean).join(' and ');
   return [
-    { query: undefined, rules: rules(':root[data-hinged] ') },
-    { query: '(horizontal-viewport-segments: 2)', rules: rules('') },
+    { query, rules: rules(':root[data-hinged] ') },
+    { query: join('(horizontal-viewport-segments: 2)', query), rules: rules('') },
   ];
 }
 
@@ -316,7 +330,7 @@ function splitSections(screen: Control, stages: readonly { from: number; prefixe
         : [{ query: join(widths), prefixes }];
     });
     const rules = ranges.map((range) => splitRule(control, selector, range));
-    sections.push(...hingeSections(control, selector));
+    for (const range of ranges) sections.push(...hingeSections(screen, control, selector, range));
     if (new Set(rules.map((rule) => rule?.container)).size === 1) {
       if (rules[0]) sections.push({ query: undefined, rules: [rules[0]] });
     } else

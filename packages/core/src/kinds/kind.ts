@@ -6,7 +6,7 @@
 import type { PropertyType } from '../document/property-types.ts';
 import type { Control, Project, StateType } from '../document/types.ts';
 import type { Values } from '../document/values.ts';
-import type { Box, Content, HingeInside } from '../layout/box.ts';
+import type { Box, Content, PaneAtHinge } from '../layout/box.ts';
 import type { TextStyle } from '../text/paragraph.ts';
 
 /** Where a property stands among the questions that the interface asks. */
@@ -100,8 +100,8 @@ export interface Making {
   /** The reader's text scale. */
   readonly scale: number;
   readonly rightToLeft: boolean;
-  /** Where the screen folds; undefined: nowhere. */
-  readonly hinge: HingeInside | undefined;
+  /** The pane beside the fold, of a split on a screen that folds. */
+  readonly paneAtHinge?: PaneAtHinge | undefined;
 }
 
 /** How a box is painted. Colours are CSS colours. */

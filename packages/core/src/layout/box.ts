@@ -93,6 +93,13 @@ export interface HingeInside {
   readonly room: number;
 }
 
+/** A pane beside the fold: its index in the document, and its width as far as the fold. CSS px. */
+export interface PaneAtHinge {
+  readonly pane: 0 | 1;
+  readonly width: number;
+  readonly gap: number;
+}
+
 export type Edge = 'top' | 'bottom' | 'start' | 'end';
 
 /** What a box has that nothing was said about. */
@@ -187,6 +194,8 @@ export interface SplitContent {
   readonly columnGap: number;
   /** Which is there where there is room for one. */
   readonly show: 'first' | 'second';
+  /** On a screen that folds: the panes and the gap where both are there, so that the gap is where it folds. */
+  readonly folded?: { readonly panes: readonly Box[]; readonly columnGap: number } | undefined;
 }
 
 /** Words. */

@@ -4,6 +4,7 @@ import { repetitionOf } from '../document/repetition.ts';
 import { colourValue, theme } from '../document/theme.ts';
 import { type Asset, type Control, inForce } from '../document/types.ts';
 import { type Circumstances, prefixesInForce, type Values, valuesOf } from '../document/values.ts';
+import { hingeSide } from '../export/hinge-side.ts';
 import type { Scope } from '../expression/evaluate.ts';
 import { iconShapes } from '../icons/icon-set.ts';
 import { type Arrangement, arrangementOf } from '../kinds/arrangement.ts';
@@ -58,6 +59,7 @@ export class Builder {
     Pick<Spot, 'parent' | 'arrangement'> & { box: Box | undefined }
   >();
   private readonly make: Making;
+  private screen: Control | undefined;
 
   private readonly around: Surroundings;
 
@@ -91,7 +93,6 @@ export class Builder {
     this.make = {
       scale: textScale,
       rightToLeft,
-      hinge: around.hinge,
       content,
       words: (text, style, look, place) => part(content(text, style), [], look, place),
       blank: ({ width, height, ...rest }, look, place) =>
@@ -111,6 +112,7 @@ export class Builder {
 
   /** The box of a screen; undefined where it is hidden. */
   box(screen: Control): Box | undefined {
+    this.screen = screen;
     return this.at(screen, {
       parent: undefined,
       arrangement: undefined,
@@ -122,6 +124,8 @@ export class Builder {
   private at(control: Control, spot: Spot): Box | undefined {
     // What a repeat shows depends on the item too; the repeat itself is kept as a whole.
     if (spot.items.length > 0) return this.anew(control, spot);
+    // What is beside a fold depends on all that it stands in.
+    if (this.around.hinge && asksForHinge(control)) return this.anew(control, spot);
     const known = this.made.get(control);
     if (known && known.parent === spot.parent && known.arrangement === spot.arrangement) return known.box;
     const box = this.anew(control, spot);
@@ -135,7 +139,7 @@ export class Builder {
     const values = valuesOf(control, kind, around);
     if (values.flag('hidden')) return undefined;
     const children = this.childrenOf(control, kind, values, spot);
-    const inside = kind.inside(values, this.make, children, control.children);
+    const inside = kind.inside(values, this.makingOf(control), children, control.children);
     const parts =
       inside.parts ??
       (children.includes(undefined) ? children.flatMap((child) => child ?? []) : (children as Box[]));
@@ -149,6 +153,15 @@ export class Builder {
       look: scaleLook(lookOf(values, inside.look), this.around.textScale),
       items: spot.items,
     });
+  }
+
+  /** What a control's inside is made with: on a screen that folds, a split knows where. */
+  private makingOf(control: Control): Making {
+    const { hinge, prefixes } = this.around;
+    if (control.kind !== 'split' || !hinge || !this.screen) return this.make;
+    const { side, inset, pane } = hingeSide(this.screen, control, prefixes ?? []);
+    const room = side === 'start' ? hinge.start : hinge.room - hinge.start - hinge.width;
+    return { ...this.make, paneAtHinge: { pane, width: kept(room - inset), gap: kept(hinge.width) } };
   }
 
   /** The boxes of a container's children; where they are repeated, for each item in turn. */
@@ -165,6 +178,19 @@ export class Builder {
       return control.children.map((child) => this.at(child, { ...below, scope, items }));
     });
   }
+}
+
+const hinged = new WeakMap<Control, boolean>();
+
+/** Whether a control, or something in it, keeps a gap where the screen folds. */
+function asksForHinge(control: Control): boolean {
+  const known = hinged.get(control);
+  if (known !== undefined) return known;
+  const asks =
+    (control.kind === 'split' && inForce(control.props.hinge) === 'true') ||
+    control.children.some(asksForHinge);
+  hinged.set(control, asks);
+  return asks;
 }
 
 /** Children by their `order`, those of the same in document order (CSS Display 3 §3). */

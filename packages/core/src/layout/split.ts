@@ -7,7 +7,7 @@ import { frameWidth } from './sizes.ts';
 import { widthForBoth } from './split-room.ts';
 
 /** A row of shares, which panes are once it is settled which of them are there. */
-const rowOf = ({ columnGap }: SplitContent): FlexContent => ({
+const rowOf = (columnGap: number): FlexContent => ({
   type: 'flex',
   direction: 'row',
   align: 'stretch',
@@ -26,6 +26,7 @@ export function layOutSplit(
   definite: boolean,
 ): Laid {
   let panes = box.children;
+  let { columnGap } = content;
   if (panes.length === 2) {
     const room = Math.max(0, width - frameWidth(box));
     const needed = widthForBoth(
@@ -35,6 +36,7 @@ export function layOutSplit(
     );
     if (needed < Infinity) pass.sign(box, 'panes', room - needed, true);
     if (room < needed) panes = [panes[content.show === 'first' ? 0 : 1]!];
+    else if (content.folded) ({ panes, columnGap } = content.folded);
   }
-  return layOutFlex(pass, box, rowOf(content), width, height, definite, panes);
+  return layOutFlex(pass, box, rowOf(columnGap), width, height, definite, panes);
 }
