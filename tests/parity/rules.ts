@@ -300,4 +300,10 @@ export const rules: readonly Rule[] = [
       </table>`,
     ),
   },
+  {
+    name: 'which pane a split shows may change from a band (container queries, CSS Conditional 5 §5)',
+    source: screen(
+      '<split name="panes" show="first" lap.show="second" desk.show="first" gap="8"><column name="one" min-width="700"><text text="All arrivals" /></column><column name="other" min-width="700"><text text="One of them, and more of it" width="200" /></column></split>',
+    ),
+  },
 ];

@@ -1,7 +1,15 @@
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { randomScreen, trialAssets } from '../../../tests/parity/documents.ts';
-import { applyStep, defaultBands, namedBoxes, type Project, ScreenView, type View, walk } from '../src/index.ts';
+import {
+  applyStep,
+  defaultBands,
+  namedBoxes,
+  type Project,
+  ScreenView,
+  type View,
+  walk,
+} from '../src/index.ts';
 import { breakOpportunities } from '../src/text/breaks.ts';
 import { setText } from '../src/text/paragraph.ts';
 import type { Shaper } from '../src/text/shaper.ts';

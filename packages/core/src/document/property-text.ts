@@ -89,6 +89,12 @@ export function readAttributeText(
   }
   const { type } = attribute.property;
   if (hasExpression(text)) {
+    if (attribute.property.plainChanges && name !== attribute.property.name)
+      return {
+        ok: false,
+        message: 'From a band up this follows no expression; for all widths it may.',
+        at: 0,
+      };
     const checked = checkTemplate(text, around);
     return checked.ok
       ? { ok: true, text: type.name === 'text' ? text : text.trim() }

@@ -5,6 +5,7 @@ import { effectiveNames } from '../document/names.ts';
 import { contrastRoles, darkColours, theme, themeColours } from '../document/theme.ts';
 import { locationsIn, walk } from '../document/tree.ts';
 import { type Band, type Control, inForce, isDialog, type Project } from '../document/types.ts';
+import { textInForce } from '../document/values.ts';
 import { kindOf, kinds } from '../kinds/catalogue.ts';
 import type { Limit } from '../layout/box.ts';
 import { widthForBoth } from '../layout/split-room.ts';
@@ -261,8 +262,14 @@ function neededBySplit(split: Control, prefixes: readonly string[]): number | un
 function splitRule(split: Control, selector: string, { prefixes }: Range): Rule | undefined {
   const needed = neededBySplit(split, prefixes) ?? 0;
   if (needed <= 0) return undefined;
+  const show = (of: readonly string[]) => textInForce(split, { name: 'show' }, of) ?? 'first';
+  const here = show(prefixes);
   return {
-    selector: `${selector}[data-show="first"] > :last-child,\n  ${selector}[data-show="second"] > :first-child`,
+    // What it changes to from a band holds whatever the page's script shows elsewhere.
+    selector:
+      here === show([''])
+        ? `${selector}[data-show="first"] > :last-child,\n  ${selector}[data-show="second"] > :first-child`
+        : `${selector} > :${here === 'second' ? 'first' : 'last'}-child`,
     css: new Map([['display', 'none']]),
     container: needed === Infinity ? '(width >= 0px)' : `(width < ${Number(needed.toFixed(4))}px)`,
   };
@@ -331,7 +338,8 @@ function splitSections(screen: Control, stages: readonly { from: number; prefixe
     });
     const rules = ranges.map((range) => splitRule(control, selector, range));
     for (const range of ranges) sections.push(...hingeSections(screen, control, selector, range));
-    if (new Set(rules.map((rule) => rule?.container)).size === 1) {
+    const said = new Set(rules.map((rule) => rule && `${rule.selector} ${rule.container}`));
+    if (said.size === 1) {
       if (rules[0]) sections.push({ query: undefined, rules: [rules[0]] });
     } else
       for (const [index, rule] of rules.entries())

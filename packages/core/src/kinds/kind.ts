@@ -57,6 +57,8 @@ export interface Property {
   readonly effect: Effect;
   /** May differ from band to band. */
   readonly perBand: boolean;
+  /** What it changes to from a band follows no expression: a stylesheet alone decides between bands. */
+  readonly plainChanges?: boolean;
   /** May be bound in both directions (`NAME.bind`), to a state variable of one of these types. */
   readonly twoWay?: readonly StateType[];
   readonly page?: PageTarget;

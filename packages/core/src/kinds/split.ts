@@ -30,7 +30,8 @@ export const split: Kind = {
       type: paneType,
       default: 'first',
       effect: 'layout',
-      perBand: false,
+      perBand: true,
+      plainChanges: true,
       page: { as: 'attribute', name: 'data-show' },
     },
     {
