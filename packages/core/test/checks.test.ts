@@ -199,7 +199,7 @@ it('finds after a change, from what it knew before, what it finds from nothing',
     ['min-width', '400'],
   ];
   let found = 0;
-  for (let seed = 700; seed < 704; seed++) {
+  for (let seed = 700; seed < 712; seed++) {
     const screen = randomScreen(seed);
     let project = trialProject(screen);
     const boxes = boxesToCheck(shaper);
@@ -216,10 +216,19 @@ it('finds after a change, from what it knew before, what it finds from nothing',
       const run = checkScreen(shaper, project, now, options, boxes);
       let next = run.next();
       while (!next.done) next = run.next();
-      const said = (findings: readonly Finding[]) => findings.map(({ sentence, where }) => [sentence, where]);
-      expect(said(next.value), `seed ${seed}, ${property}`).toEqual(
-        said(checkAll(shaper, project, now, options)),
-      );
+      const fresh = checkAll(shaper, project, now, options);
+      const said = (findings: readonly Finding[]) =>
+        findings.map(({ sentence, where, fixes }) => [
+          sentence,
+          where.map(({ textScale, orientation }) => [textScale, orientation]),
+          fixes.map(({ steps }) => steps),
+        ]);
+      expect(said(next.value), `seed ${seed}, ${property}`).toEqual(said(fresh));
+      // Where one measure ends and another begins, rounding to 64ths may leave one of them.
+      const ends = (findings: readonly Finding[]) =>
+        findings.flatMap(({ where }) => where.flatMap(({ from, to }) => [from, to]));
+      for (const [index, width] of ends(next.value).entries())
+        expect(Math.abs(width - ends(fresh)[index]!)).toBeLessThanOrEqual(2 / 64);
       found += next.value.length;
     }
   }

@@ -15,7 +15,14 @@ import { fixesOf } from './fixes.ts';
 import { underHinge } from './folds.ts';
 import { acrossHeight, uprightHeight } from './heights.ts';
 import { ignoredOf } from './ignored.ts';
-import { type Measure, Measuring } from './measures.ts';
+import { type Looking, type Measure, Measuring } from './measures.ts';
+import {
+  type MeasuredStretch,
+  measuredBefore,
+  Remembered,
+  rememberedWith,
+  type Taken,
+} from './remembered.ts';
 import { sentenceOf } from './sentences.ts';
 import { type Interval, united, wrongOn } from './stretches.ts';
 
@@ -58,7 +65,8 @@ export function* checkScreen(
   options: CheckOptions = usualCheck,
   boxes: ViewBoxes = boxesToCheck(shaper),
 ): Generator<CheckStep, readonly Finding[], void> {
-  const gathered = yield* gather(boxes, project, screen, options);
+  const remembered = rememberedWith(boxes);
+  const gathered = yield* gather(boxes, project, screen, options, remembered);
   const found: Finding[] = [];
   const view = new ScreenView(shaper);
   for (const entry of gathered.values()) {
@@ -66,7 +74,9 @@ export function* checkScreen(
     found.push({
       ...finding,
       sentence: sentenceOf(screen, finding),
-      fixes: fixesOf(view, project, screen, finding),
+      fixes: remembered.fixesOf(screen, findingKey(finding), finding, () =>
+        fixesOf(view, project, screen, finding),
+      ),
     });
     yield 'finding';
   }
@@ -110,6 +120,7 @@ function* gather(
   project: Project,
   screen: Control,
   { from, to, textScales = [1, 2], rightToLeft = false }: CheckOptions,
+  remembered = new Remembered(),
 ): Generator<CheckStep, Map<string, Gathered>, void> {
   const gathered = new Map<string, Gathered>();
   const controls = new Map([...walk(screen)].map((control) => [control.id, control]));
@@ -130,17 +141,15 @@ function* gather(
       for (const stretch of swept) {
         // Stretches end where bands begin, and with them where fingers are no longer counted on.
         const looking = { touch: stretch.to < touch, controls };
-        const starts = new Measuring(stretch.start, looking, stretch.end);
-        const ends = new Measuring(stretch.end, looking, stretch.start);
-        for (let box = 0; box < stretch.start.boxes.length; box++) {
-          const before = starts.of(box);
-          const after = before.length === 0 || stretch.end === stretch.start ? before : ends.of(box);
-          for (const [index, start] of before.entries())
-            take(gathered, start, after[index] ?? start, stretch, { textScale, orientation });
-        }
+        const key = `${textScale} ${orientation} ${rightToLeft} ${stretch.from} ${stretch.to}`;
+        const measured = measure(stretch, looking, remembered.stretch(key));
+        remembered.keep(key, measured);
+        for (const found of measured.taken)
+          for (const each of found) add(gathered, each, { textScale, orientation });
         yield 'stretch';
       }
     }
+  remembered.turn();
   for (const [key, entry] of gathered) {
     unite(entry.where);
     if (entry.where.length === 0) gathered.delete(key);
@@ -148,24 +157,48 @@ function* gather(
   return gathered;
 }
 
-function take(
-  gathered: Map<string, Gathered>,
-  start: Measure,
-  end: Measure,
-  { from, to }: Pick<StretchLayouts, 'from' | 'to'>,
-  conditions: Pick<Where, 'textScale' | 'orientation'>,
-): void {
-  for (const on of wrongOn(start, end, { from, to })) {
-    const { check, severity, control, other } = start;
-    const key = findingKey({ check, severity, control, other, attribute: undefined });
+/** Measures a stretch of widths, but for what was measured before and is as it was. */
+function measure(
+  { from, to, start, end }: StretchLayouts,
+  looking: Looking,
+  before: MeasuredStretch | undefined,
+): MeasuredStretch {
+  const { touch } = looking;
+  const known = before?.touch === touch ? before : undefined;
+  const isAtStart = known && measuredBefore(start, known.start);
+  const isAtEnd = known && (end === start ? isAtStart : measuredBefore(end, known.end));
+  const starts = new Measuring(start, looking, end);
+  const ends = new Measuring(end, looking, start);
+  const taken = start.boxes.map((_, box): readonly Taken[] => {
+    if (isAtStart?.(box) && isAtEnd?.(box)) return known!.taken[box]!;
+    const measures = starts.of(box);
+    if (measures.length === 0) return nothing;
+    const after = end === start ? measures : ends.of(box);
+    return measures.flatMap((each, index) => wrong(each, after[index] ?? each, { from, to }));
+  });
+  return { start, end, touch, taken };
+}
+
+const nothing: readonly Taken[] = [];
+
+/** Where on a stretch something is wrong, and how much at its worst. */
+const wrong = (start: Measure, end: Measure, { from, to }: Interval): Taken[] =>
+  wrongOn(start, end, { from, to }).map((on) => {
     const part = (width: number) => (to > from ? (width - from) / (to - from) : 0);
     const amount = (width: number) => start.amount * (1 - part(width)) + end.amount * part(width);
-    const worst = Math.max(amount(on.from), amount(on.to));
-    const entry = gathered.get(key) ?? { check, severity, control, other, where: [], worst };
-    entry.worst = Math.max(entry.worst, worst);
-    entry.where.push({ ...on, ...conditions });
-    gathered.set(key, entry);
-  }
+    const key = findingKey({ ...start, attribute: undefined });
+    return { key, measure: start, on, worst: Math.max(amount(on.from), amount(on.to)) };
+  });
+
+function add(
+  gathered: Map<string, Gathered>,
+  { key, measure: { check, severity, control, other }, on, worst }: Taken,
+  conditions: Pick<Where, 'textScale' | 'orientation'>,
+): void {
+  const entry = gathered.get(key) ?? { check, severity, control, other, where: [], worst };
+  entry.worst = Math.max(entry.worst, worst);
+  entry.where.push({ ...on, ...conditions });
+  gathered.set(key, entry);
 }
 
 /** Less than this many px are left by rounding, where one measure ends and another begins; windows have whole widths. */

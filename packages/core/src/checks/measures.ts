@@ -51,7 +51,7 @@ export function measuresOf(layout: ScreenLayout, looking: Looking): Measure[] {
 
 /** Measures a layout box by box. */
 export class Measuring {
-  private readonly children = new Map<number, number[]>();
+  private made: Map<number, number[]> | undefined;
   /** Of each box: whether its ancestors scroll across, so that it may lie outside of the screen. */
   private readonly scrolls: readonly boolean[];
 
@@ -65,19 +65,28 @@ export class Measuring {
     private readonly otherEnd = layout,
   ) {
     const scrolls: boolean[] = [];
-    for (const [index, { parent }] of layout.boxes.entries()) {
+    for (const { parent } of layout.boxes) {
       const around = layout.boxes[parent];
       if (!around) {
         scrolls.push(false);
         continue;
       }
-      const siblings = this.children.get(parent);
-      if (siblings) siblings.push(index);
-      else this.children.set(parent, [index]);
       const { content } = around.box;
       scrolls.push(scrolls[parent]! || (content.type === 'scroll' && content.axis !== 'vertical'));
     }
     this.scrolls = scrolls;
+  }
+
+  /** Indices of the boxes in each box; worked out once somebody asks. */
+  private get children(): ReadonlyMap<number, number[]> {
+    if (this.made) return this.made;
+    this.made = new Map();
+    for (const [index, { parent }] of this.layout.boxes.entries()) {
+      const siblings = this.made.get(parent);
+      if (siblings) siblings.push(index);
+      else this.made.set(parent, [index]);
+    }
+    return this.made;
   }
 
   /** Measures of one box, by its index. */
