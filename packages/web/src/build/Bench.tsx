@@ -192,15 +192,16 @@ function WorkingHeader({
       {size.sample && (
         <button
           type="button"
-          className="btn !h-6 text-[12px]"
+          className="btn !h-6 min-w-0 text-[12px]"
           title="This bay has rows and feeds of its own; press to have those of the bench"
           onClick={() => onResize({ sample: undefined })}
         >
-          {sampleWords[size.sample]} <X size={12} aria-hidden />
+          <span className="truncate">{sampleWords[size.sample]}</span>{' '}
+          <X size={12} className="shrink-0" aria-hidden />
         </button>
       )}
       <ScopeSwitch size={size} />
-      <span className="ml-auto text-[12px] text-quiet">{Math.round(scale * 100)} %</span>
+      <span className="ml-auto shrink-0 text-[12px] text-quiet">{Math.round(scale * 100)} %</span>
       <span className="pr-2">
         <PictureMenu size={size} />
       </span>
@@ -226,7 +227,7 @@ function SizeField({
   };
   return (
     <input
-      className="field !w-14 !px-1.5 text-right"
+      className="field !w-14 shrink-0 !px-1.5 text-right"
       inputMode="numeric"
       aria-label={label}
       aria-invalid={bad}

@@ -22,7 +22,7 @@ export function ScopeSwitch({ size }: { size: ScreenSize }) {
       button={
         <button
           type="button"
-          className={`flex h-7 items-center gap-1 rounded-md border px-2 ${scope === '' ? 'border-rule bg-sheet' : 'border-copper bg-copper text-white'}`}
+          className={`flex h-7 shrink-0 items-center gap-1 rounded-md border px-2 whitespace-nowrap ${scope === '' ? 'border-rule bg-sheet' : 'border-copper bg-copper text-white'}`}
           title={`What values are set for (${keyWords('B')}: all, or the band of this width)`}
           data-scope={scope}
         >
