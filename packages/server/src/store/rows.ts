@@ -35,7 +35,11 @@ const mostAnswers = 6;
 interface HeldTable {
   readonly rows: readonly Row[];
   readonly answers: Map<string, readonly number[]>;
-  problems?: { readonly rules: string; readonly found: ReadonlyMap<string, string> };
+  problems?: {
+    /** The columns, and the rows of the lists that they refer to. */
+    readonly by: readonly [columns: string, ...referred: readonly unknown[]];
+    readonly found: ReadonlyMap<string, string>;
+  };
 }
 
 export class RowStore {
@@ -78,10 +82,11 @@ export class RowStore {
     // Lists that a column refers to may have other rows by now.
     const lists = columns.flatMap(({ refers }) => state.find(({ name }) => name === refers?.list) ?? []);
     const referred = lists.map((list) => this.withAllRows(projectId, list));
-    const rules = JSON.stringify([columns, referred.map(({ initial }) => initial)]);
-    if (table.problems?.rules !== rules)
-      table.problems = { rules, found: tableProblems(columns, table.rows, referred) };
-    return table.problems.found;
+    const by = [JSON.stringify(columns), ...referred.map(({ initial }) => initial)] as const;
+    const isKnown =
+      table.problems?.by.length === by.length && table.problems.by.every((each, index) => each === by[index]);
+    if (!isKnown) table.problems = { by, found: tableProblems(columns, table.rows, referred) };
+    return table.problems!.found;
   }
 
   /** A list of records with all its rows, those that the document does not hold included. */

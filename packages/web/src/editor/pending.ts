@@ -24,8 +24,13 @@ function read(key: string): SentEntry[] {
 /** Keeps a window's changes; nothing is kept where there are none. */
 export function keepOutbox(project: string, { clientId, entries }: Outbox): void {
   const key = prefix(project) + clientId;
-  if (entries.length === 0) localStorage.removeItem(key);
-  else localStorage.setItem(key, JSON.stringify(entries));
+  localStorage.removeItem(key);
+  if (entries.length === 0) return;
+  try {
+    localStorage.setItem(key, JSON.stringify(entries));
+  } catch {
+    // More than the storage holds (rows by the thousand): the window has them, and sends them at once.
+  }
 }
 
 /** An id for this window, and a lock that tells others that it is alive for as long as it is. */
