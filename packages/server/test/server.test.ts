@@ -1,36 +1,20 @@
-import { mkdtemp, rm } from 'node:fs/promises';
-import { request, type Server } from 'node:http';
-import type { AddressInfo } from 'node:net';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { request } from 'node:http';
 import type { Appended, Project, Step } from '@hovrin/core';
 import { unzipSync } from 'fflate';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { loadDemo } from '../src/demo-data.ts';
-import { listen, makeApplication } from '../src/server.ts';
 import { openDatabase } from '../src/store/database.ts';
 import { Store } from '../src/store/store.ts';
+import { type Served, served } from './served.ts';
 
-let folder: string;
 let store: Store;
-let server: Server;
 let base: string;
-let close: () => void;
-
+let server: Served;
 beforeAll(async () => {
-  folder = await mkdtemp(join(tmpdir(), 'hovrin-server-'));
-  const opened = openDatabase(join(folder, 'test.sqlite'));
-  close = opened.close;
-  store = new Store(opened.db);
-  server = await listen(makeApplication(store), 0);
-  base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+  server = await served();
+  ({ store, base } = server);
 });
-afterAll(async () => {
-  server.closeAllConnections();
-  server.close();
-  close();
-  await rm(folder, { recursive: true });
-});
+afterAll(() => server.close());
 
 async function call<T>(method: string, path: string, body?: unknown): Promise<{ status: number; body: T }> {
   const response = await fetch(base + path, {
@@ -101,7 +85,7 @@ describe('the log', () => {
       store.append(id, 'client-one', sequence, [
         { sequence, kind: 'change', label: 'x', steps: [set(screen, 'gap', String(sequence))] },
       ]);
-    const reopened = openDatabase(join(folder, 'test.sqlite'));
+    const reopened = openDatabase(server.file);
     expect(new Store(reopened.db).read(id)).toEqual(store.read(id));
     expect(store.read(id)).toMatchObject({ revision: 137 });
     reopened.close();

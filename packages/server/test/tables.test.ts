@@ -1,36 +1,18 @@
 /** Stored tables over HTTP: rows are found, sorted, changed, taken from files, and never written over unseen. */
-import { mkdtemp, rm } from 'node:fs/promises';
-import type { Server } from 'node:http';
-import type { AddressInfo } from 'node:net';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import type { Appended, Row, RowBatch, RowSet, StateVariable, Step } from '@hovrin/core';
 import { afterAll, beforeAll, expect, it } from 'vitest';
-import { listen, makeApplication } from '../src/server.ts';
 import { openDatabase } from '../src/store/database.ts';
 import { Store } from '../src/store/store.ts';
+import { type Served, served } from './served.ts';
 
-let folder: string;
 let store: Store;
-let server: Server;
 let base: string;
-let close: () => void;
-const file = () => join(folder, 'test.sqlite');
-
+let server: Served;
 beforeAll(async () => {
-  folder = await mkdtemp(join(tmpdir(), 'hovrin-tables-'));
-  const opened = openDatabase(file());
-  close = opened.close;
-  store = new Store(opened.db);
-  server = await listen(makeApplication(store), 0);
-  base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+  server = await served();
+  ({ store, base } = server);
 });
-afterAll(async () => {
-  server.closeAllConnections();
-  server.close();
-  close();
-  await rm(folder, { recursive: true });
-});
+afterAll(() => server.close());
 
 async function call<T>(method: string, path: string, body?: string): Promise<{ status: number; body: T }> {
   const response = await fetch(base + path, { method, ...(body === undefined ? {} : { body }) });
@@ -84,7 +66,7 @@ interface Page {
 }
 const page = async (id: string, query: string) =>
   (await call<Page>('GET', `/api/projects/${id}/tables/stays/rows?${query}`)).body;
-const stored = (id: string) => new Store(openDatabase(file()).db).rows.rows(id, 't1');
+const stored = (id: string) => new Store(openDatabase(server.file).db).rows.rows(id, 't1');
 
 it('rows put in, changed and taken away are the ones that are stored, in their order', async () => {
   const id = await withTable();

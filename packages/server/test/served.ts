@@ -1,0 +1,36 @@
+/** A server around a store of its own, on a free port of loopback. */
+import { mkdtemp, rm } from 'node:fs/promises';
+import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { listen, makeApplication } from '../src/server.ts';
+import { openDatabase } from '../src/store/database.ts';
+import { Store } from '../src/store/store.ts';
+
+export interface Served {
+  readonly store: Store;
+  /** The SQLite file. */
+  readonly file: string;
+  /** `http://127.0.0.1:PORT`. */
+  readonly base: string;
+  close(): Promise<void>;
+}
+
+export async function served(): Promise<Served> {
+  const folder = await mkdtemp(join(tmpdir(), 'hovrin-server-'));
+  const file = join(folder, 'test.sqlite');
+  const { db, close } = openDatabase(file);
+  const store = new Store(db);
+  const server = await listen(makeApplication(store), 0);
+  return {
+    store,
+    file,
+    base: `http://127.0.0.1:${(server.address() as AddressInfo).port}`,
+    async close() {
+      server.closeAllConnections();
+      server.close();
+      close();
+      await rm(folder, { recursive: true });
+    },
+  };
+}
