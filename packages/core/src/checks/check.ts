@@ -131,21 +131,22 @@ function* gather(
       const least = orientation === 'portrait' ? from : Math.max(from, acrossHeight + 1 / 64);
       const most = orientation === 'portrait' ? Math.min(to, uprightHeight) : to;
       if (least > most) continue;
-      const swept = sweepLayouts(boxes, project, screen, {
-        from: least,
-        to: most,
-        height,
-        textScale,
-        rightToLeft,
-      });
+      const conditions = `${textScale} ${orientation} ${rightToLeft}`;
+      const sweep = { from: least, to: most, height, textScale, rightToLeft };
+      const swept = sweepLayouts(boxes, project, screen, sweep, (width) =>
+        remembered.layout(`${conditions} ${width}`),
+      );
       for (const stretch of swept) {
         // Stretches end where bands begin, and with them where fingers are no longer counted on.
         const looking = { touch: stretch.to < touch, controls };
-        const key = `${textScale} ${orientation} ${rightToLeft} ${stretch.from} ${stretch.to}`;
-        const measured = measure(stretch, looking, remembered.stretch(key));
-        remembered.keep(key, measured);
-        for (const found of measured.taken)
-          for (const each of found) add(gathered, each, { textScale, orientation });
+        const measured = measure(
+          stretch,
+          looking,
+          { textScale, orientation },
+          remembered.stretch(conditions, stretch),
+        );
+        remembered.keep(conditions, stretch, measured);
+        for (const found of measured.taken) for (const each of found) add(gathered, each);
         yield 'stretch';
       }
     }
@@ -161,6 +162,7 @@ function* gather(
 function measure(
   { from, to, start, end }: StretchLayouts,
   looking: Looking,
+  conditions: Pick<Where, 'textScale' | 'orientation'>,
   before: MeasuredStretch | undefined,
 ): MeasuredStretch {
   const { touch } = looking;
@@ -174,7 +176,7 @@ function measure(
     const measures = starts.of(box);
     if (measures.length === 0) return nothing;
     const after = end === start ? measures : ends.of(box);
-    return measures.flatMap((each, index) => wrong(each, after[index] ?? each, { from, to }));
+    return measures.flatMap((each, index) => wrong(each, after[index] ?? each, { from, to, ...conditions }));
   });
   return { start, end, touch, taken };
 }
@@ -182,22 +184,26 @@ function measure(
 const nothing: readonly Taken[] = [];
 
 /** Where on a stretch something is wrong, and how much at its worst. */
-const wrong = (start: Measure, end: Measure, { from, to }: Interval): Taken[] =>
+const wrong = (start: Measure, end: Measure, { from, to, ...conditions }: Where): Taken[] =>
   wrongOn(start, end, { from, to }).map((on) => {
     const part = (width: number) => (to > from ? (width - from) / (to - from) : 0);
     const amount = (width: number) => start.amount * (1 - part(width)) + end.amount * part(width);
     const key = findingKey({ ...start, attribute: undefined });
-    return { key, measure: start, on, worst: Math.max(amount(on.from), amount(on.to)) };
+    return {
+      key,
+      measure: start,
+      where: { ...on, ...conditions },
+      worst: Math.max(amount(on.from), amount(on.to)),
+    };
   });
 
 function add(
   gathered: Map<string, Gathered>,
-  { key, measure: { check, severity, control, other }, on, worst }: Taken,
-  conditions: Pick<Where, 'textScale' | 'orientation'>,
+  { key, measure: { check, severity, control, other }, where, worst }: Taken,
 ): void {
   const entry = gathered.get(key) ?? { check, severity, control, other, where: [], worst };
   entry.worst = Math.max(entry.worst, worst);
-  entry.where.push({ ...on, ...conditions });
+  entry.where.push(where);
   gathered.set(key, entry);
 }
 
@@ -205,16 +211,16 @@ function add(
 const sliver = 1 / 16;
 const canBeSeen = ({ from, to }: Interval): boolean => to - from >= sliver || Math.ceil(from) <= to;
 
+/** Joins what touches; what was found in the same conditions stands together. */
 function unite(where: Where[]): void {
-  const groups = new Map<string, Where[]>();
-  for (const each of where) {
-    const key = `${each.textScale} ${each.orientation}`;
-    groups.set(key, [...(groups.get(key) ?? []), each]);
+  const all: Where[] = [];
+  for (let begin = 0, end = 1; begin < where.length; end++) {
+    const first = where[begin]!;
+    const next = where[end];
+    if (next?.textScale === first.textScale && next.orientation === first.orientation) continue;
+    for (const interval of united(where.slice(begin, end)))
+      if (canBeSeen(interval)) all.push({ ...first, ...interval });
+    begin = end;
   }
-  const all = [...groups.values()].flatMap((group) =>
-    united(group)
-      .filter(canBeSeen)
-      .map((interval) => ({ ...group[0]!, ...interval })),
-  );
   where.splice(0, where.length, ...all);
 }

@@ -7,7 +7,7 @@ import type { Control } from '../document/types.ts';
 import type { ScreenBox, ScreenLayout } from '../layout/screen-layout.ts';
 import type { ViewBoxes } from '../layout/view-boxes.ts';
 import type { Fix } from '../why/explanation.ts';
-import type { Finding } from './finding.ts';
+import type { Finding, Where } from './finding.ts';
 import type { Measure } from './measures.ts';
 import type { Interval } from './stretches.ts';
 
@@ -16,7 +16,7 @@ export interface Taken {
   /** What it is about; see `findingKey`. */
   readonly key: string;
   readonly measure: Measure;
-  readonly on: Interval;
+  readonly where: Where;
   readonly worst: number;
 }
 
@@ -38,26 +38,40 @@ interface RememberedFixes {
   readonly fixes: readonly Fix[];
 }
 
+/** Stretches by conditions and widths, layouts by conditions and width. */
+class Known {
+  readonly stretches = new Map<string, MeasuredStretch>();
+  readonly layouts = new Map<string, ScreenLayout>();
+}
+
 export class Remembered {
-  private stretches = new Map<string, MeasuredStretch>();
-  private next = new Map<string, MeasuredStretch>();
+  private known = new Known();
+  private next = new Known();
   private boxes = 0;
   private fixes = new Map<string, RememberedFixes>();
 
-  /** What is known of a stretch, by its conditions and widths. */
-  stretch(key: string): MeasuredStretch | undefined {
-    return this.stretches.get(key);
+  /** What is known of a stretch, in some conditions. */
+  stretch(conditions: string, { from, to }: Interval): MeasuredStretch | undefined {
+    return this.known.stretches.get(`${conditions} ${from} ${to}`);
   }
 
-  keep(key: string, stretch: MeasuredStretch): void {
+  /** The layout at an end of a stretch, by conditions and width. */
+  layout(key: string): ScreenLayout | undefined {
+    return this.known.layouts.get(key);
+  }
+
+  keep(conditions: string, { from, to }: Interval, stretch: MeasuredStretch): void {
     this.boxes += stretch.start.boxes.length;
-    if (this.boxes <= mostBoxes) this.next.set(key, stretch);
+    if (this.boxes > mostBoxes) return;
+    this.next.stretches.set(`${conditions} ${from} ${to}`, stretch);
+    this.next.layouts.set(`${conditions} ${from}`, stretch.start);
+    this.next.layouts.set(`${conditions} ${to}`, stretch.end);
   }
 
   /** From now on, what was kept last is what is known. */
   turn(): void {
-    this.stretches = this.next;
-    this.next = new Map();
+    this.known = this.next;
+    this.next = new Known();
     this.boxes = 0;
   }
 
@@ -97,6 +111,8 @@ export function rememberedWith(boxes: ViewBoxes): Remembered {
 /** Whether a box lies in the box around it as one did before, and is as large; across the screen, too. */
 function liesAsBefore(now: ScreenLayout, before: ScreenLayout, index: number): boolean {
   const [one, other] = [now.boxes[index]!, before.boxes[index]!];
+  // Taken from there: it has the same parent, in the same place.
+  if (one === other && one.parent < 0) return true;
   if (one.x !== other.x || one.width !== other.width || one.height !== other.height) return false;
   if (one.parent !== other.parent || one.box.content.type !== other.box.content.type) return false;
   const down = (box: ScreenBox, layout: ScreenLayout) =>

@@ -131,17 +131,46 @@ export function layOutRoot(pass: Pass, root: Box, view: View): Laid {
 /** The boxes of screens with the height of the view that they were last seen in. */
 const roots = new WeakMap<Box, Box>();
 
-/** Puts every box at its place on the screen. */
-export function placeOnScreen(laid: Laid, view: Pick<View, 'width' | 'rightToLeft' | 'safe'>): ScreenLayout {
+/** What the boxes of a layout were made from, by index, and the index behind all that is in each. */
+interface Origins {
+  readonly laid: Laid[];
+  readonly ends: number[];
+}
+const origins = new WeakMap<ScreenLayout, Origins>();
+
+/**
+ * Puts every box at its place on the screen.
+ *
+ * @param before a layout of an earlier version: what stands there as it stood is taken from it, the same objects.
+ */
+export function placeOnScreen(
+  from: Laid,
+  view: Pick<View, 'width' | 'rightToLeft' | 'safe'>,
+  before?: ScreenLayout,
+): ScreenLayout {
   const { safe = noInsets } = view;
   const boxes: ScreenBox[] = [];
-  const byControl = new Map<string, ScreenBox>();
+  const laid: Laid[] = [];
+  const ends: number[] = [];
   const rightToLeft = view.rightToLeft ?? false;
-  const visit = (from: Laid, x: number, y: number, parent: number) => {
-    const { box, width, height, lines, children, places } = from;
-    const at: ScreenBox = {
+  const known = before && origins.get(before);
+  const visit = (part: Laid, startX: number, y: number, parent: number) => {
+    const { box, width, height, lines, children, places } = part;
+    const index = boxes.length;
+    const x = rightToLeft ? view.width - startX - width : startX;
+    const was = known?.laid[index] === part ? before!.boxes[index]! : undefined;
+    if (was && was.x === x && was.y === y && was.parent === parent) {
+      const end = known!.ends[index]!;
+      for (let at = index; at < end; at++) {
+        boxes.push(before!.boxes[at]!);
+        laid.push(known!.laid[at]!);
+        ends.push(known!.ends[at]!);
+      }
+      return;
+    }
+    boxes.push({
       control: box.control,
-      x: rightToLeft ? view.width - x - width : x,
+      x,
       y,
       width,
       height,
@@ -150,21 +179,36 @@ export function placeOnScreen(laid: Laid, view: Pick<View, 'width' | 'rightToLef
       look: box.look as Look,
       box,
       lines,
-      extent: from.extent,
-      tracks: from.tracks,
-    };
-    const index = boxes.push(at) - 1;
-    if (box.control !== undefined && !byControl.has(box.control)) byControl.set(box.control, at);
+      extent: part.extent,
+      tracks: part.tracks,
+    });
+    laid.push(part);
+    ends.push(0);
     for (let child = 0; child < children.length; child++)
-      visit(children[child]!, x + places[2 * child]!, y + places[2 * child + 1]!, index);
+      visit(children[child]!, startX + places[2 * child]!, y + places[2 * child + 1]!, index);
+    ends[index] = boxes.length;
   };
-  visit(laid, rightToLeft ? safe.right : safe.left, safe.top, -1);
-  return {
-    width: laid.width + safe.left + safe.right,
-    fullHeight: laid.height + safe.top + safe.bottom,
+  visit(from, rightToLeft ? safe.right : safe.left, safe.top, -1);
+  let byControl: Map<string, ScreenBox> | undefined;
+  const layout: ScreenLayout = {
+    width: from.width + safe.left + safe.right,
+    fullHeight: from.height + safe.top + safe.bottom,
     boxes,
-    byControl,
+    // Not everybody looks for controls.
+    get byControl() {
+      byControl ??= firstByControl(boxes);
+      return byControl;
+    },
   };
+  origins.set(layout, { laid, ends });
+  return layout;
+}
+
+function firstByControl(boxes: readonly ScreenBox[]): Map<string, ScreenBox> {
+  const found = new Map<string, ScreenBox>();
+  for (const box of boxes)
+    if (box.control !== undefined && !found.has(box.control)) found.set(box.control, box);
+  return found;
 }
 
 /** One control of a layout, as the command line prints it. Lengths in CSS px. */

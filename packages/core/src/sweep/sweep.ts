@@ -110,16 +110,18 @@ export interface StretchLayouts {
  * The same stretches with everything that a layout knows, words and extents included.
  *
  * @param boxes what is kept from one sweep to the next.
+ * @param before the layout of an earlier version at a width, whose boxes are taken as far as they are the same.
  */
 export function* sweepLayouts(
   boxes: ViewBoxes,
   project: Project,
   screen: Control,
   options: SweepOptions,
+  before: (width: number) => ScreenLayout | undefined = () => undefined,
 ): Generator<StretchLayouts, void, void> {
   for (const { range } of ranges(boxes, project, screen, options)) {
     const { from, to } = range;
-    const at = ({ width, laid }: Point) => placeOnScreen(laid, { ...options, width });
+    const at = ({ width, laid }: Point) => placeOnScreen(laid, { ...options, width }, before(width));
     const start = at(from);
     yield { from: from.width, to: to.width, start, end: to === from ? start : at(to) };
   }
