@@ -135,6 +135,22 @@ describe('rows of a table', () => {
     );
   });
 
+  it('are more steps than one where they are more than a step carries', () => {
+    const rows = rowsNamed(45_000);
+    const before = withState(tableOf([]), told);
+    const steps = rowSteps('stays', { added: rows }, 0);
+    expect(steps.map((step) => stepProblem(before, step))).toEqual([undefined, undefined, undefined]);
+    const applied = applySteps(before, steps);
+    if (!applied.ok) throw new Error(applied.reason);
+    expect(applied.project.state[0]!.table!.rows).toBe(45_000);
+    expect(initialOf(applied.project)).toEqual(rows.slice(0, firstRows));
+    const changed = rows.map((row, place) => ({ place, row, to: undefined }));
+    const away = rowSteps('stays', { changed }, rows.length);
+    expect(away.map((step) => stepProblem(before, step))).toEqual([undefined, undefined, undefined]);
+    const emptied = applySteps(applied.project, away);
+    expect(emptied.ok && emptied.project.state[0]!.table!.rows).toBe(0);
+  });
+
   it('that somebody changed meanwhile are not written over', () => {
     const before = withState(tableOf(rowsNamed(5)), told);
     const step = (remove: RowsStep['remove']): RowsStep => ({

@@ -111,8 +111,6 @@ export function rememberedWith(boxes: ViewBoxes): Remembered {
 /** Whether a box lies in the box around it as one did before, and is as large; across the screen, too. */
 function liesAsBefore(now: ScreenLayout, before: ScreenLayout, index: number): boolean {
   const [one, other] = [now.boxes[index]!, before.boxes[index]!];
-  // Taken from there: it has the same parent, in the same place.
-  if (one === other && one.parent < 0) return true;
   if (one.x !== other.x || one.width !== other.width || one.height !== other.height) return false;
   if (one.parent !== other.parent || one.box.content.type !== other.box.content.type) return false;
   const down = (box: ScreenBox, layout: ScreenLayout) =>

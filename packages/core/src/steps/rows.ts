@@ -42,17 +42,29 @@ export interface RowEdit {
 
 /**
  * Steps that make an edit of rows: one for each run of rows next to each other, the last of them first, so that the
- * places of the others stay what they are.
+ * places of the others stay what they are. More rows than a step carries are several.
  *
  * @param count how many rows the list has.
  */
 export function rowSteps(list: string, { changed = [], added = [] }: RowEdit, count: number): RowsStep[] {
-  const steps: RowsStep[] =
-    added.length > 0 ? [{ type: 'rows', list, at: count, remove: [], insert: added }] : [];
+  const steps: RowsStep[] = [];
+  for (let from = 0; from < added.length; from += mostRowsOfStep)
+    steps.push({
+      type: 'rows',
+      list,
+      at: count + from,
+      remove: [],
+      insert: added.slice(from, from + mostRowsOfStep),
+    });
   const inOrder = changed.toSorted((a, b) => a.place - b.place);
   for (let end = inOrder.length; end > 0; ) {
     let begin = end - 1;
-    while (begin > 0 && inOrder[begin - 1]!.place === inOrder[begin]!.place - 1) begin -= 1;
+    while (
+      begin > 0 &&
+      end - begin < mostRowsOfStep &&
+      inOrder[begin - 1]!.place === inOrder[begin]!.place - 1
+    )
+      begin -= 1;
     const run = inOrder.slice(begin, end);
     steps.push({
       type: 'rows',

@@ -15,7 +15,7 @@ import {
 import { useQueries, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { api, type RowPage } from '../api.ts';
-import { useWorkplace } from '../editor/context.tsx';
+import { useEditorState, useWorkplace } from '../editor/context.tsx';
 
 /** Rows that were asked for, in their order. */
 export interface RowSource {
@@ -102,11 +102,12 @@ export function useStoredRows(
       staleTime: Number.POSITIVE_INFINITY,
     })),
   });
-  // Any change of the variable may be one of its rows.
+  const { revision } = useEditorState('revision');
+  // Any change of the variable may be one of its rows; what came before the server had it is asked for again.
   // biome-ignore lint/correctness/useExhaustiveDependencies: the variable is another one after each change of its rows.
   useEffect(() => {
     void queries.invalidateQueries({ queryKey: ['rows', projectId, table.id] });
-  }, [queries, projectId, table.id, variable]);
+  }, [queries, projectId, table.id, variable, revision]);
   const known = new Map<number, RowPage>();
   for (const [index, page] of seen.entries()) {
     const data = pages[index]?.data;

@@ -81,13 +81,7 @@ export function retype(project: Project, variable: StateVariable, type: ChosenTy
   if (type === 'table') {
     if (variable.type === 'list' && (variable.initial as readonly unknown[]).length > 0 && !rows)
       return `Not all that ${name} holds are records, so it is no table yet.`;
-    const kept = rows ?? [];
-    return [
-      withVariable(project, name, asTable),
-      ...(kept.length > 0
-        ? [{ type: 'rows', list: name, at: 0, remove: [], insert: kept } satisfies Step]
-        : []),
-    ];
+    return [withVariable(project, name, asTable), ...rowSteps(name, { added: rows ?? [] }, 0)];
   }
   const { table, ...rest } = variable;
   if (table && type === 'list' && rows && rows.length < table.rows)

@@ -390,7 +390,8 @@ export class Editor {
 
   /** Waits until the server has everything. @returns false where it cannot be reached. */
   async settled(): Promise<boolean> {
-    for (let tries = 0; tries < 100 && this.pending.length > 0; tries++) {
+    // A step of rows by the thousand takes the server some seconds.
+    for (let tries = 0; tries < 1200 && this.pending.length > 0; tries++) {
       if (this.state.saving === 'offline') return false;
       await this.flush();
       if (this.pending.length > 0) await new Promise((resolve) => setTimeout(resolve, 50));
