@@ -65,31 +65,50 @@ function workedBetween(events: readonly TraceEvent[], from: number, to: number):
   return sum / 1000;
 }
 
-async function costOf(page: Page, run: (index: number) => Promise<void>): Promise<Cost> {
+/** What is done to the page: from the first event that belongs to it to the one after whose frame it is over. */
+interface Deed {
+  readonly from: 'pointermove' | 'pointerdown' | 'keydown';
+  readonly to: 'pointermove' | 'click' | 'keydown';
+  readonly run: (index: number) => Promise<void>;
+  /** What has to be so before, and is not counted. */
+  readonly before?: (index: number) => Promise<void>;
+}
+
+async function costOf(page: Page, { from, to, run, before }: Deed): Promise<Cost> {
   const browser = page.context().browser()!;
   await browser.startTracing(page, { categories: ['devtools.timeline', 'blink.user_timing'] });
   const toPaint: number[] = [];
   for (let index = 0; index < warmUp + runs; index++) {
-    await page.evaluate((at) => {
-      const kept = window as unknown as { took: Promise<number> };
-      kept.took = new Promise((resolve) => {
-        const begin = () => {
-          const start = performance.now();
-          performance.mark(`begun ${at}`);
-          // The frame is painted before a message that is sent within it arrives.
-          requestAnimationFrame(() => {
-            const { port1, port2 } = new MessageChannel();
-            port1.onmessage = () => {
-              performance.mark(`painted ${at}`);
-              resolve(performance.now() - start);
-            };
-            port2.postMessage(0);
-          });
-        };
-        for (const type of ['pointermove', 'click', 'keydown'] as const)
-          window.addEventListener(type, begin, { capture: true, once: true });
-      });
-    }, index);
+    if (before) {
+      await before(index);
+      await page.waitForTimeout(60);
+    }
+    await page.evaluate(
+      ([at, first, last]) => {
+        const kept = window as unknown as { took: Promise<number> };
+        const once = { capture: true, once: true };
+        kept.took = new Promise((resolve) => {
+          let start = 0;
+          const begin = () => {
+            start = performance.now();
+            performance.mark(`begun ${at}`);
+          };
+          const end = () =>
+            // The frame is painted before a message that is sent within it arrives.
+            requestAnimationFrame(() => {
+              const { port1, port2 } = new MessageChannel();
+              port1.onmessage = () => {
+                performance.mark(`painted ${at}`);
+                resolve(performance.now() - start);
+              };
+              port2.postMessage(0);
+            });
+          window.addEventListener(first, begin, once);
+          window.addEventListener(last, end, once);
+        });
+      },
+      [index, from, to] as const,
+    );
     await run(index);
     const took = await page.evaluate(() => (window as unknown as { took: Promise<number> }).took);
     if (index >= warmUp) toPaint.push(took);
@@ -127,6 +146,8 @@ const emptyFrame = (page: Page): Promise<number> =>
     return times.toSorted((a, b) => a - b)[15]!;
   });
 
+const key = { from: 'keydown', to: 'keydown' } as const;
+
 export async function feel(): Promise<Measured[]> {
   const bench = await Workbench.start();
   try {
@@ -152,14 +173,27 @@ export async function feel(): Promise<Measured[]> {
       await page.keyboard.press('ArrowLeft');
       await page.keyboard.press('ArrowLeft');
       await page.keyboard.press('ArrowLeft');
-      return costOf(page, () => page.keyboard.press('a'));
+      return costOf(page, { ...key, run: () => page.keyboard.press('a') });
     })();
     await page.getByRole('button', { name: 'Close the drawer' }).click();
     // Checks and widths of what was typed are worked out beside, on the machine's other core.
     await page.waitForTimeout(6000);
-    const hover = await costOf(page, (index) => page.mouse.move(...at(index)));
+    const hover = await costOf(page, {
+      from: 'pointermove',
+      to: 'pointermove',
+      run: (index) => page.mouse.move(...at(index)),
+    });
     await page.getByRole('treeitem', { name: 't3x3', exact: true }).click();
-    const select = await costOf(page, () => page.keyboard.press('ArrowDown'));
+    const select = await costOf(page, { ...key, run: () => page.keyboard.press('ArrowDown') });
+    const press = await costOf(page, {
+      from: 'pointerdown',
+      to: 'click',
+      before: (index) => page.mouse.move(...at(index)),
+      run: async () => {
+        await page.mouse.down();
+        await page.mouse.up();
+      },
+    });
     const ratio = (may: number, took: number) => Number((may / Math.max(0.1, took)).toFixed(2));
     const work = (ms: number) => `${ms} ms of scripts and layout`;
     return [
@@ -169,6 +203,7 @@ export async function feel(): Promise<Measured[]> {
         ratio: ratio(16, hover.work),
         aim: 1,
       },
+      { name: 'selecting by a press on the bench', against: work(8), ratio: ratio(8, press.work), aim: 1 },
       { name: 'selecting by key', against: work(8), ratio: ratio(8, select.work), aim: 1 },
       {
         name: 'typing in the source, to the letter painted',

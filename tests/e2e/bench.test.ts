@@ -45,7 +45,7 @@ it('a picture is brought in from the computer and shown', async () => {
     .getByLabel('Picture file')
     .setInputFiles(join(workspace, 'demo/velmora-hut/assets/ridge.svg'));
   await page.locator('[data-bay="working"] img').waitFor();
-  expect(await fact(page, 'Picture').inputValue()).toBe('ridge.svg');
+  await expect.poll(() => fact(page, 'Picture').inputValue()).toBe('ridge.svg');
   await facts(page)
     .getByLabel('Picture file')
     .setInputFiles({ name: 'notes.png', mimeType: 'image/png', buffer: Buffer.from('no picture') });
@@ -78,7 +78,7 @@ it('an input is given a variable of its own in one change', async () => {
   await page.getByRole('treeitem', { name: 'Screen1', exact: true }).click();
   await addByKeys(page, 'yes no', 'ropes');
   await fact(page, 'Checked kept in').selectOption({ label: 'a new variable' });
-  expect(await fact(page, 'Checked kept in').inputValue()).toBe('ropes');
+  await expect.poll(() => fact(page, 'Checked kept in').inputValue()).toBe('ropes');
   // A yes or no can follow an expression too.
   await tree(page, 'ridge').click();
   await facts(page).getByRole('button', { name: 'Bind Hidden to an expression' }).click();

@@ -55,7 +55,7 @@ it('longer texts show on the bench, and the arrangement of a band is another one
   await page.keyboard.press('Shift+T');
   await page.locator('[data-bay="working"]').getByText('Before ten').waitFor();
   await tree(page, 'halves').click();
-  expect(await fact(page, 'Like').inputValue()).toBe('');
+  await expect.poll(() => fact(page, 'Like').inputValue()).toBe('');
   await page.getByText('desk: grid').waitFor();
 });
 

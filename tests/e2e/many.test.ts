@@ -86,7 +86,7 @@ it('a text that cannot be read leaves the bench as it was, says where, and offer
 it('several are selected by keys, wrapped, duplicated, unwrapped, and each is undone at once', async () => {
   await tree(page, 'a').click();
   await page.keyboard.press('Shift+ArrowDown');
-  expect(await page.getByRole('treeitem', { selected: true }).count()).toBe(2);
+  await expect.poll(() => page.getByRole('treeitem', { selected: true }).count()).toBe(2);
   await page.keyboard.press('Shift+R');
   expect(await treeNames(page)).toEqual(['Screen1', 'row1', 'a', 'b', 'line', 'c']);
   await page.keyboard.press('Control+Shift+D');
@@ -104,7 +104,7 @@ it('Facts set what several have in common on all of them, and say where they dif
   await tree(page, 'c').click({ modifiers: ['Shift'] });
   await tree(page, 'line').click({ modifiers: ['Control'] });
   await facts(page).getByText('3 controls', { exact: true }).waitFor();
-  expect(await fact(page, 'Text').getAttribute('placeholder')).toBe('several');
+  await expect.poll(() => fact(page, 'Text').getAttribute('placeholder')).toBe('several');
   await facts(page).getByRole('textbox', { name: 'Size', exact: true }).fill('22');
   expect((await text()).match(/size="22"/g)?.length).toBe(3);
 });
@@ -121,15 +121,16 @@ it('another kind keeps what applies and says what does not', async () => {
 it('a click goes from outside in, a list shows all under the pointer, a lasso takes what it holds', async () => {
   const working = page.locator('[data-bay="working"]');
   const at = await box('c');
+  const named = () => facts(page).getByLabel('Name').inputValue();
   await tree(page, 'Screen1').click();
   const [x, y] = [at.x + at.width / 2, at.y + at.height / 2];
   await page.mouse.click(x, y);
-  expect(await facts(page).getByLabel('Name').inputValue()).toBe('line');
+  await expect.poll(named).toBe('line');
   await page.mouse.click(x, y);
-  expect(await facts(page).getByLabel('Name').inputValue()).toBe('c');
+  await expect.poll(named).toBe('c');
   await page.mouse.click(x, y, { button: 'right' });
   await page.getByRole('menu', { name: 'Under the pointer' }).getByRole('menuitem', { name: 'line' }).click();
-  expect(await facts(page).getByLabel('Name').inputValue()).toBe('line');
+  await expect.poll(named).toBe('line');
   const whole = (await working.boundingBox())!;
   await page.mouse.move(whole.x + 2, whole.y + 2);
   await page.mouse.down();
@@ -194,8 +195,8 @@ it('in a grid a drag names the cell, and the grip sets a size like a sibling’s
   await page.mouse.move(cell.x + cell.width * 1.5, cell.y + cell.height * 1.5, { steps: 5 });
   await page.getByText('into cells, in column 2, row 2').first().waitFor();
   await page.mouse.up();
-  expect(await fact(page, 'Column').inputValue()).toBe('2');
-  expect(await fact(page, 'Row').inputValue()).toBe('2');
+  await expect.poll(() => fact(page, 'Column').inputValue()).toBe('2');
+  await expect.poll(() => fact(page, 'Row').inputValue()).toBe('2');
   await page.keyboard.press('Control+z');
   await tree(page, 'c').click();
   const scale = cell.width / 100;
@@ -205,7 +206,7 @@ it('in a grid a drag names the cell, and the grip sets a size like a sibling’s
   await page.mouse.move(grip.x + 2 + 38 * scale, grip.y + 5, { steps: 4 });
   await page.getByText('140 like b').waitFor();
   await page.mouse.up();
-  expect(await fact(page, 'Width').inputValue()).toBe('140');
+  await expect.poll(() => fact(page, 'Width').inputValue()).toBe('140');
 });
 
 it('source text from another program is pasted as controls', async () => {

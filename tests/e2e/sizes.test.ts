@@ -29,10 +29,10 @@ it('a value that is set for a band holds from there up, says what it is elsewher
   await fact(page, 'Gap').fill('40');
   await page.getByText('elsewhere 8').waitFor();
   await edit('All widths');
-  expect(await fact(page, 'Gap').inputValue()).toBe('8');
+  await expect.poll(() => fact(page, 'Gap').inputValue()).toBe('8');
   await page.getByText('lap: 40').waitFor();
   await page.getByRole('button', { name: 'Make lap.gap the value for all widths' }).click();
-  expect(await fact(page, 'Gap').inputValue()).toBe('40');
+  await expect.poll(() => fact(page, 'Gap').inputValue()).toBe('40');
   expect(await page.getByText('lap: 40').count()).toBe(0);
   await page.keyboard.press('Escape');
   for (let undo = 0; undo < 2; undo++) await page.getByRole('button', { name: 'Undo', exact: true }).click();

@@ -89,9 +89,10 @@ const looks: Record<AnatomyPart['part'], React.CSSProperties> = {
 };
 
 export function Anatomy({ box, layout, scale }: { box: ScreenBox; layout: ScreenLayout; scale: number }) {
-  return anatomyOf(box, layout).map(({ part, x, y, width, height }) => (
+  return anatomyOf(box, layout).map(({ part, x, y, width, height }, index) => (
     <div
-      key={`${part} ${x} ${y} ${width} ${height}`}
+      // biome-ignore lint/suspicious/noArrayIndexKey: parts hold nothing of their own and only move.
+      key={index}
       className="absolute"
       data-anatomy={part}
       style={{

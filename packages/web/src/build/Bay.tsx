@@ -1,6 +1,5 @@
 /** One size of the screen on the bench: live, selectable, a place to drop on. */
 
-import { useDraggable } from '@dnd-kit/core';
 import { type Control, effectiveNames, locate, type ScreenLayout, takesInside } from '@hovrin/core';
 import { Plus } from 'lucide-react';
 import { type PointerEvent, useEffect, useRef, useState } from 'react';
@@ -24,6 +23,8 @@ import { ResizeGrips } from './ResizeGrips.tsx';
 import { upperBand } from './scope.ts';
 import { controlsAt, meantAt } from './spot.ts';
 import { type Tracing, useAddress } from './tracing.ts';
+import { useDragged } from './useDragged.ts';
+import { useShownSelection } from './useShownSelection.ts';
 
 // The same elements each time: nothing looks at them again.
 const plusIcon = <Plus size={13} strokeWidth={2.5} aria-hidden />;
@@ -42,7 +43,7 @@ interface BayProps {
 
 export function Bay({ id, screen, layout, size, scale, working, faint }: BayProps) {
   const { editor } = useWorkplace();
-  const { project, selection } = useEditorState('project', 'selection');
+  const { project, selection } = useShownSelection(working);
   const bays = useBays();
   const { lit, seeing, tracing, focusShown } = useBenchView();
   const traced = working && seeing.tracing ? tracing : undefined;
@@ -50,7 +51,7 @@ export function Bay({ id, screen, layout, size, scale, working, faint }: BayProp
   const surface = useRef<HTMLDivElement | null>(null);
   const [hovered, setHovered] = useState<string>();
   const pressed = useRef<string | undefined>(undefined);
-  const { setNodeRef, listeners } = useDraggable({
+  const { setNodeRef, onPointerDown } = useDragged({
     id: `bay ${id}`,
     data: { from: 'bay', bay: id, pressed },
   });
@@ -68,11 +69,12 @@ export function Bay({ id, screen, layout, size, scale, working, faint }: BayProp
     return [(event.clientX - left) / scale, (event.clientY - top) / scale];
   };
   const meant = (event: PointerEvent | React.MouseEvent) =>
-    meantAt(screen, layout, selection, ...pointOf(event), event.ctrlKey || event.metaKey) ?? screen.id;
+    meantAt(screen, layout, editor.state.selection, ...pointOf(event), event.ctrlKey || event.metaKey) ??
+    screen.id;
   /** What a drag takes along: what is selected, where it is under the pointer. */
   const grabbed = (event: PointerEvent) => {
     const under = controlsAt(screen, layout, ...pointOf(event));
-    return selection.find((each) => under.includes(each)) ?? meant(event);
+    return editor.state.selection.find((each) => under.includes(each)) ?? meant(event);
   };
   const pictureAddress = usePictureAddress();
   const names = effectiveNames(screen);
@@ -96,11 +98,10 @@ export function Bay({ id, screen, layout, size, scale, working, faint }: BayProp
         data-bay={id}
         className="relative touch-none overflow-hidden bg-white select-none"
         style={{ width: size.width * scale, height: height * scale }}
-        {...listeners}
         onPointerDown={(event) => {
           editor.editIn(working ? undefined : upperBand(project, size.width));
           pressed.current = grabbed(event);
-          listeners?.onPointerDown?.(event);
+          onPointerDown(event);
         }}
         onPointerMove={(event) => {
           setMeasuring(event.altKey);
@@ -127,10 +128,12 @@ export function Bay({ id, screen, layout, size, scale, working, faint }: BayProp
           setUnder(undefined);
           const id = meant(event);
           if (!event.shiftKey) editor.select([id]);
-          else if (id !== screen.id)
+          else if (id !== screen.id) {
+            const { selection } = editor.state;
             editor.select(
               selection.includes(id) ? selection.filter((each) => each !== id) : [...selection, id],
             );
+          }
         }}
         onContextMenu={(event) => {
           event.preventDefault();
@@ -156,7 +159,7 @@ export function Bay({ id, screen, layout, size, scale, working, faint }: BayProp
           {traced && traced.mode !== 'under' && <TracedPicture tracing={traced} address={traceAddress} />}
         </div>
       </div>
-      <div className="pointer-events-none absolute inset-0">
+      <div className="pointer-events-none absolute inset-0 [contain:layout_size]">
         <Covered size={size} scale={scale} />
         {layout.fullHeight > size.height + 0.5 && (
           <Fold at={size.height * scale} height={size.height} words={working} />
@@ -197,7 +200,9 @@ export function Bay({ id, screen, layout, size, scale, working, faint }: BayProp
           return (
             box && (
               <SelectionMarks
-                key={each}
+                // The first of the selection is the first again when another is selected: its marks only move.
+                // biome-ignore lint/suspicious/noArrayIndexKey: marks hold nothing of their own.
+                key={index}
                 box={box}
                 name={names.get(each) ?? ''}
                 scale={scale}
@@ -435,12 +440,16 @@ function SelectionMarks({
   const { left, top, width, height } = scaled(box, scale);
   const arm = Math.max(3, Math.min(small ? 6 : 10, width / 3, height / 3));
   const reach = 3;
-  const corners = [
-    [-reach, -reach, 1, 1],
-    [width + reach, -reach, -1, 1],
-    [-reach, height + reach, 1, -1],
-    [width + reach, height + reach, -1, -1],
-  ] as const;
+  const corners = (
+    [
+      [-reach, -reach, 1, 1],
+      [width + reach, -reach, -1, 1],
+      [-reach, height + reach, 1, -1],
+      [width + reach, height + reach, -1, -1],
+    ] as const
+  )
+    .map(([x, y, dx, dy]) => `M${x + dx * arm} ${y}H${x}V${y + dy * arm}`)
+    .join('');
   return (
     <div className="absolute" style={{ left, top, width, height }} data-selected={name}>
       <svg
@@ -450,24 +459,8 @@ function SelectionMarks({
         height={Math.max(1, height)}
         aria-hidden
       >
-        {corners.map(([x, y, dx, dy]) => (
-          <path
-            key={`${dx} ${dy}`}
-            d={`M${x + dx * arm} ${y}H${x}V${y + dy * arm}`}
-            fill="none"
-            stroke="#fffdf8"
-            strokeWidth={4.5}
-          />
-        ))}
-        {corners.map(([x, y, dx, dy]) => (
-          <path
-            key={`${dx} ${dy} ink`}
-            d={`M${x + dx * arm} ${y}H${x}V${y + dy * arm}`}
-            fill="none"
-            stroke="#1f2a24"
-            strokeWidth={2}
-          />
-        ))}
+        <path d={corners} fill="none" stroke="#fffdf8" strokeWidth={4.5} />
+        <path d={corners} fill="none" stroke="#1f2a24" strokeWidth={2} />
       </svg>
       {!small && (
         <span
@@ -514,11 +507,12 @@ function AddButtons({
   }
   if (control && parent && takesInside(control) && control.children.length === 0)
     spots.push({ place: { parent: id, index: 0 }, x: left + width / 2, y: top + Math.min(height / 2, 60) });
-  return spots.map(({ place, x, y }) => {
+  return spots.map(({ place, x, y }, index) => {
     const words = `Add ${placeWords(project, place)}`;
     return (
       <button
-        key={`${place.parent} ${place.index}`}
+        // biome-ignore lint/suspicious/noArrayIndexKey: buttons hold nothing of their own and only move.
+        key={index}
         type="button"
         aria-label={words}
         title={words}

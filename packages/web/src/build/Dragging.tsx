@@ -27,9 +27,6 @@ type Dragged =
 /** The size that a new control is taken to have while it is dragged, CSS px. */
 const newSize: Grabbed = { width: 120, height: 40, x: 0, y: 0 };
 
-/** One object for good: with another one everything that can be dragged is drawn again. */
-const dragging = { activationConstraint: { distance: 5 } };
-
 export function Dragging({ children }: { children: ReactNode }) {
   const { editor } = useWorkplace();
   const { snapping } = useBenchView();
@@ -37,7 +34,7 @@ export function Dragging({ children }: { children: ReactNode }) {
   const [drop, setDrop] = useState<PendingDrop>();
   const [dragged, setDragged] = useState<Dragged>();
   const [area, setArea] = useState<Rectangle>();
-  const sensors = useSensors(useSensor(PointerSensor, dragging));
+  const sensors = useSensors(useSensor(PointerSensor));
   const lasso = useMemo(
     () => (dragged && 'lasso' in dragged && area ? { bay: dragged.lasso, area } : undefined),
     [dragged, area],

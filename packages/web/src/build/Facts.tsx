@@ -22,12 +22,13 @@ import { ChevronDown, ChevronRight } from 'lucide-react';
 import { memo, type ReactNode, useEffect, useId, useRef, useState } from 'react';
 import { commandNamed, runCommand } from '../editor/commands/index.ts';
 import { currentControl, useEditorState, useWorkplace } from '../editor/context.tsx';
+import type { EditorState } from '../editor/editor.ts';
 import { ArrangeStrip } from './ArrangeStrip.tsx';
 import { EventFields } from './EventField.tsx';
 import { KindIcon } from './kindIcons.tsx';
 import { PictureField } from './PictureField.tsx';
 import { PropertyField, useSetProperty } from './PropertyField.tsx';
-import { useAfterPaint } from './useAfterPaint.ts';
+import { useShownSelection } from './useShownSelection.ts';
 
 const openIcon = <ChevronDown size={13} />;
 const closedIcon = <ChevronRight size={13} />;
@@ -41,28 +42,33 @@ const groupWords: readonly (readonly [PropertyGroup, string])[] = [
   ['data', 'Data'],
 ];
 
+/** Facts of what is selected. For the frame until they follow, fields belong to what was selected before, and are disabled. */
 export function Facts() {
-  const state = useEditorState('project', 'selection', 'screenId');
-  const control = currentControl(state);
-  const many = state.selection.flatMap((id) => locate(state.project, id)?.control ?? []);
-  if (!control)
-    return <aside aria-label="Facts" className="w-[288px] shrink-0 border-l border-rule bg-sheet" />;
+  const { selection, screenId, waits } = useShownSelection();
   return (
     <aside
       aria-label="Facts"
       className="flex w-[288px] shrink-0 flex-col overflow-y-auto border-l border-rule bg-sheet"
     >
-      {many.length > 1 ? (
-        <SeveralFacts
-          key={state.selection.join()}
-          controls={many as unknown as readonly [Control, ...Control[]]}
-        />
-      ) : (
-        <ControlFacts control={control} />
-      )}
+      <fieldset className="contents" aria-disabled={waits || undefined}>
+        <FactsOf selection={selection} screenId={screenId} />
+      </fieldset>
     </aside>
   );
 }
+
+type Chosen = Pick<EditorState, 'selection' | 'screenId'>;
+
+const FactsOf = memo(function FactsOf({ selection, screenId }: Chosen) {
+  const { project } = useEditorState('project');
+  const many = selection.flatMap((id) => locate(project, id)?.control ?? []);
+  if (many.length > 1)
+    return (
+      <SeveralFacts key={selection.join()} controls={many as unknown as readonly [Control, ...Control[]]} />
+    );
+  const control = currentControl({ project, selection, screenId });
+  return control && <ControlFacts control={control} />;
+});
 
 /** Fields hold nothing themselves, so they stay and show the next control; where they do, they are made anew. */
 function ControlFacts({ control }: { control: Control }) {
@@ -82,28 +88,12 @@ function ControlFacts({ control }: { control: Control }) {
       <NameField key={control.id} control={control} name={name} />
       <Reference text={referenceText(control, name)} />
       {found.parent && <ArrangeStrip />}
-      <Fields control={control} />
+      <Sections control={control} />
     </>
   );
 }
 
-/**
- * All properties and events of a control. Those of another kind come once the selection is painted: what is chosen is
- * seen at once, however many fields there are to make. Until then nothing can be entered into the ones before.
- */
-function Fields({ control: chosen }: { control: Control }) {
-  const { project } = useEditorState('project');
-  const [control, waits] = useAfterPaint(
-    chosen,
-    (next, shown) => next.kind === shown.kind || locate(project, shown.id) === undefined,
-  );
-  return (
-    <fieldset className="contents" disabled={waits} data-waits={waits || undefined}>
-      <Sections control={control} />
-    </fieldset>
-  );
-}
-
+/** All properties and events of a control. */
 const Sections = memo(function Sections({ control }: { control: Control }) {
   const { project } = useEditorState('project');
   const found = locate(project, control.id);

@@ -2,11 +2,12 @@
 import { effectiveNames, locate, pathTo, sampleConditions, sampleWords } from '@hovrin/core';
 import { Grid2x2, Keyboard, Play } from 'lucide-react';
 import { useNavigate } from 'react-router';
-import { useEditorState, useWorkplace } from '../editor/context.tsx';
+import { useWorkplace } from '../editor/context.tsx';
 import { keyWords } from '../editor/keys.ts';
 import { HistoryButtons, SavingSign } from '../PlaceHeader.tsx';
 import { Menu } from '../parts/Menu.tsx';
 import { type Outlines, outlineWords, useBenchView } from './benchView.ts';
+import { useShownSelection } from './useShownSelection.ts';
 import { usualZooms, type Zoom } from './zoom.ts';
 
 // The same elements each time: nothing looks at them again.
@@ -29,7 +30,7 @@ const liveRates = [
 
 export function PathLine({ zoom, onZoom, onKeys }: PathLineProps) {
   const { editor } = useWorkplace();
-  const { project, selection, screenId } = useEditorState('project', 'selection', 'screenId');
+  const { project, selection, screenId } = useShownSelection();
   const navigate = useNavigate();
   const { seeing, see } = useBenchView();
   const path = pathTo(project, selection[0] ?? screenId);
@@ -44,7 +45,8 @@ export function PathLine({ zoom, onZoom, onKeys }: PathLineProps) {
       >
         <span className="shrink-0 text-quiet">{project.name}</span>
         {path.map((control, index) => (
-          <span key={control.id} className="flex shrink-0 items-center">
+          // biome-ignore lint/suspicious/noArrayIndexKey: a level is the same level for another control.
+          <span key={index} className="flex shrink-0 items-center">
             <span className="px-1 text-quiet" aria-hidden>
               ▸
             </span>

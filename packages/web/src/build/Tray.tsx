@@ -1,6 +1,5 @@
 /** The parts, pinned open to drag from; a press opens nothing but adds at the selection. */
 
-import { useDraggable } from '@dnd-kit/core';
 import type { Kind } from '@hovrin/core';
 import { ChevronDown, ChevronRight } from 'lucide-react';
 import { memo, useState } from 'react';
@@ -11,6 +10,7 @@ import { placeAtSelection } from '../editor/places.ts';
 import { useBenchView } from './benchView.ts';
 import { KindIcon } from './kindIcons.tsx';
 import { groups, groupWords, placeable } from './Picker.tsx';
+import { useDragged } from './useDragged.ts';
 
 export const Tray = memo(function Tray() {
   const [open, setOpen] = useState(localStorage.getItem('hovrin.tray') !== 'closed');
@@ -71,7 +71,7 @@ export const Tray = memo(function Tray() {
 function TrayPart({ kind }: { kind: Kind }) {
   const { editor } = useWorkplace();
   const { drawing, setDrawing } = useBenchView();
-  const { setNodeRef, listeners } = useDraggable({
+  const { setNodeRef, onPointerDown } = useDragged({
     id: `part ${kind.name}`,
     data: { from: 'tray', kind: kind.name },
   });
@@ -79,7 +79,7 @@ function TrayPart({ kind }: { kind: Kind }) {
     <button
       ref={setNodeRef}
       type="button"
-      {...listeners}
+      onPointerDown={onPointerDown}
       title={`${kind.purpose} Shift+press, then draw its size on the bench.`}
       aria-pressed={drawing === kind.name}
       className="flex h-7 aria-pressed:border-saffron aria-pressed:bg-saffron/25 touch-none items-center gap-1.5 rounded-md border border-rule bg-sheet px-1.5 text-left text-[12.5px] hover:border-quiet"

@@ -1,6 +1,5 @@
 /** The tree: screens on top, then everything on the screen, names first. */
 
-import { useDraggable } from '@dnd-kit/core';
 import {
   attributeProblems,
   type Control,
@@ -20,6 +19,8 @@ import { useBays } from './bays.ts';
 import { findControls } from './find.ts';
 import { KindIcon } from './kindIcons.tsx';
 import { useFindings } from './useChecks.ts';
+import { useDragged } from './useDragged.ts';
+import { useShownSelection } from './useShownSelection.ts';
 
 /** Commands offered on a control, in the tree. */
 const controlCommands = [
@@ -164,7 +165,7 @@ function ScreenMenu({ screen }: { screen: Control }) {
 
 export function Tree({ screen }: { screen: Control }) {
   const { editor } = useWorkplace();
-  const { selection, project } = useEditorState('selection', 'project');
+  const { selection, project } = useShownSelection();
   const [closed, setClosed] = useState<ReadonlySet<string>>(new Set());
   const names = effectiveNames(screen);
   const selected = selection[0];
@@ -196,6 +197,7 @@ export function Tree({ screen }: { screen: Control }) {
     return () => cancelAnimationFrame(later);
   }, [at, virtual]);
   const selectedWith = (id: string, more: 'one' | 'range' | undefined): readonly string[] => {
+    const { selection } = editor.state;
     if (more === 'one')
       return selection.includes(id) ? selection.filter((each) => each !== id) : [...selection, id];
     const from = rows.findIndex(({ control }) => control.id === selection.at(-1));
@@ -323,7 +325,7 @@ const TreeRow = memo(function TreeRow({
   const { editor } = useWorkplace();
   const { drop } = useBays();
   const isScreen = control.kind === 'screen';
-  const { setNodeRef, listeners } = useDraggable({
+  const { setNodeRef, onPointerDown } = useDragged({
     id: `tree ${control.id}`,
     data: { from: 'tree', control: control.id },
     disabled: isScreen,
@@ -334,7 +336,7 @@ const TreeRow = memo(function TreeRow({
     <div
       id={`tree-${control.id}`}
       ref={setNodeRef}
-      {...listeners}
+      onPointerDown={onPointerDown}
       role="treeitem"
       tabIndex={-1}
       aria-label={name}
@@ -344,7 +346,7 @@ const TreeRow = memo(function TreeRow({
       aria-selected={selected}
       aria-expanded={control.children.length > 0 ? open : undefined}
       data-tree-id={control.id}
-      className={`group absolute inset-x-0 flex h-7 touch-none items-center gap-1.5 pr-1.5 select-none ${selected ? 'bg-spruce/15 font-medium' : 'hover:bg-sunk/60'} ${over ? 'outline outline-saffron' : ''}`}
+      className={`group absolute inset-x-0 flex h-7 touch-none items-center [contain:layout_size] gap-1.5 pr-1.5 select-none ${selected ? 'bg-spruce/15 font-medium' : 'hover:bg-sunk/60'} ${over ? 'outline outline-saffron' : ''}`}
       style={{ top, paddingLeft: 8 + level * 13 }}
       onClick={(event) =>
         onSelect(control.id, event.shiftKey ? 'range' : event.ctrlKey || event.metaKey ? 'one' : undefined)
