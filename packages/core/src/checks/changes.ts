@@ -6,8 +6,9 @@ import { type Control, inForce, type Project } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import type { ViewBoxes } from '../layout/view-boxes.ts';
 import { applySteps, type Step } from '../steps/step.ts';
-import type { CheckOptions, CheckStep, Gather, Gathered } from './check.ts';
+import type { CheckOptions, CheckStep, Gather } from './check.ts';
 import type { Finding, Where } from './finding.ts';
+import type { Gathered } from './remembered.ts';
 
 /** A change: an attribute with a band or an orientation in front. */
 export interface BandChange {

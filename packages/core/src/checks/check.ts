@@ -10,13 +10,15 @@ import { ViewBoxes } from '../layout/view-boxes.ts';
 import { type StretchLayouts, sweepLayouts } from '../sweep/sweep.ts';
 import type { Shaper } from '../text/shaper.ts';
 import { changeFindings } from './changes.ts';
-import { type CheckName, type Finding, findingKey, type Severity, type Where } from './finding.ts';
+import { type Finding, findingKey, type Severity, type Where } from './finding.ts';
 import { fixesOf } from './fixes.ts';
 import { underHinge } from './folds.ts';
 import { acrossHeight, uprightHeight } from './heights.ts';
 import { ignoredOf } from './ignored.ts';
 import { type Looking, type Measure, Measuring } from './measures.ts';
 import {
+  type AllTaken,
+  type Gathered,
   type MeasuredStretch,
   measuredBefore,
   Remembered,
@@ -38,16 +40,6 @@ export const usualCheck: CheckOptions = { from: 280, to: 1920, textScales: [1, 2
 
 /** What was done: a stretch of widths was measured, or a way to mend a finding was sought. */
 export type CheckStep = 'stretch' | 'finding';
-
-/** Something wrong, while it is being gathered. */
-export interface Gathered {
-  readonly check: CheckName;
-  readonly severity: Severity;
-  readonly control: string;
-  readonly other: string | undefined;
-  readonly where: Where[];
-  worst: number;
-}
 
 /** Boxes for all kinds of views that a screen is checked in, to be kept from one check to the next. */
 export const boxesToCheck = (shaper: Shaper): ViewBoxes => new ViewBoxes(shaper, 64);
@@ -122,7 +114,7 @@ function* gather(
   { from, to, textScales = [1, 2], rightToLeft = false }: CheckOptions,
   remembered = new Remembered(),
 ): Generator<CheckStep, Map<string, Gathered>, void> {
-  const gathered = new Map<string, Gathered>();
+  const taken = new Map<string, AllTaken>();
   const controls = new Map([...walk(screen)].map((control) => [control.id, control]));
   const touch = touchBelow(project);
   for (const textScale of textScales)
@@ -146,15 +138,13 @@ function* gather(
           remembered.stretch(conditions, stretch),
         );
         remembered.keep(conditions, stretch, measured);
-        for (const found of measured.taken) for (const each of found) add(gathered, each);
+        for (const found of measured.taken) for (const each of found) add(taken, each);
         yield 'stretch';
       }
     }
   remembered.turn();
-  for (const [key, entry] of gathered) {
-    unite(entry.where);
-    if (entry.where.length === 0) gathered.delete(key);
-  }
+  const gathered = remembered.united(taken, unite);
+  for (const [key, { where }] of gathered) if (where.length === 0) gathered.delete(key);
   return gathered;
 }
 
@@ -197,30 +187,27 @@ const wrong = (start: Measure, end: Measure, { from, to, ...conditions }: Where)
     };
   });
 
-function add(
-  gathered: Map<string, Gathered>,
-  { key, measure: { check, severity, control, other }, where, worst }: Taken,
-): void {
-  const entry = gathered.get(key) ?? { check, severity, control, other, where: [], worst };
-  entry.worst = Math.max(entry.worst, worst);
-  entry.where.push(where);
-  gathered.set(key, entry);
+function add(all: Map<string, AllTaken>, taken: Taken): void {
+  const known = all.get(taken.key);
+  if (known) known.push(taken);
+  else all.set(taken.key, [taken]);
 }
 
 /** Less than this many px are left by rounding, where one measure ends and another begins; windows have whole widths. */
 const sliver = 1 / 16;
 const canBeSeen = ({ from, to }: Interval): boolean => to - from >= sliver || Math.ceil(from) <= to;
 
-/** Joins what touches; what was found in the same conditions stands together. */
-function unite(where: Where[]): void {
-  const all: Where[] = [];
-  for (let begin = 0, end = 1; begin < where.length; end++) {
-    const first = where[begin]!;
-    const next = where[end];
+/** Joins what touches of one finding; what was found in the same conditions stands together. */
+function unite(taken: AllTaken): Gathered {
+  const { check, severity, control, other } = taken[0].measure;
+  const where: Where[] = [];
+  for (let begin = 0, end = 1; begin < taken.length; end++) {
+    const first = taken[begin]!.where;
+    const next = taken[end]?.where;
     if (next?.textScale === first.textScale && next.orientation === first.orientation) continue;
-    for (const interval of united(where.slice(begin, end)))
-      if (canBeSeen(interval)) all.push({ ...first, ...interval });
+    for (const interval of united(taken.slice(begin, end).map((each) => each.where)))
+      if (canBeSeen(interval)) where.push({ ...first, ...interval });
     begin = end;
   }
-  where.splice(0, where.length, ...all);
+  return { check, severity, control, other, where, worst: Math.max(...taken.map(({ worst }) => worst)) };
 }

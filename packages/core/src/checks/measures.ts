@@ -51,10 +51,6 @@ export function measuresOf(layout: ScreenLayout, looking: Looking): Measure[] {
 
 /** Measures a layout box by box. */
 export class Measuring {
-  private made: Map<number, number[]> | undefined;
-  /** Of each box: whether its ancestors scroll across, so that it may lie outside of the screen. */
-  private readonly scrolls: readonly boolean[];
-
   /**
    * @param layout what is measured.
    * @param otherEnd the layout at the other end of the stretch; it decides, too, which boxes may come together.
@@ -63,30 +59,24 @@ export class Measuring {
     private readonly layout: ScreenLayout,
     private readonly looking: Looking,
     private readonly otherEnd = layout,
-  ) {
-    const scrolls: boolean[] = [];
-    for (const { parent } of layout.boxes) {
-      const around = layout.boxes[parent];
-      if (!around) {
-        scrolls.push(false);
-        continue;
-      }
-      const { content } = around.box;
-      scrolls.push(scrolls[parent]! || (content.type === 'scroll' && content.axis !== 'vertical'));
+  ) {}
+
+  /** Whether something around a box scrolls across, so that it may lie outside of the screen. */
+  private scrolls(index: number): boolean {
+    const { boxes } = this.layout;
+    for (let around = boxes[index]!.parent; around >= 0; around = boxes[around]!.parent) {
+      const { content } = boxes[around]!.box;
+      if (content.type === 'scroll' && content.axis !== 'vertical') return true;
     }
-    this.scrolls = scrolls;
+    return false;
   }
 
-  /** Indices of the boxes in each box; worked out once somebody asks. */
-  private get children(): ReadonlyMap<number, number[]> {
-    if (this.made) return this.made;
-    this.made = new Map();
-    for (const [index, { parent }] of this.layout.boxes.entries()) {
-      const siblings = this.made.get(parent);
-      if (siblings) siblings.push(index);
-      else this.made.set(parent, [index]);
-    }
-    return this.made;
+  /** Indices of the boxes in a box. */
+  private children(index: number): number[] {
+    const { ends } = this.layout;
+    const found: number[] = [];
+    for (let at = index + 1; at < ends[index]!; at = ends[at]!) found.push(at);
+    return found;
   }
 
   /** Measures of one box, by its index. */
@@ -101,12 +91,13 @@ export class Measuring {
     const control = looking.controls.get(box.control);
     if (!control) return found;
     if (box.parent >= 0) {
-      outside(found, layout, box, this.scrolls[index]!);
-      beyond(found, layout, box, control, this.scrolls[index]!);
+      const scrolls = this.scrolls(index);
+      outside(found, layout, box, scrolls);
+      beyond(found, layout, box, control, scrolls);
     }
     target(found, box, control, looking);
     if (control.kind !== 'layers' && kindOf(control).container)
-      for (const [one, other] of this.near(this.children.get(index) ?? []))
+      for (const [one, other] of this.near(this.children(index)))
         overlap(found, box, layout.boxes[one]!, layout.boxes[other]!, looking);
     return found;
   }

@@ -20,6 +20,15 @@ export interface Taken {
   readonly worst: number;
 }
 
+/** Something that is wrong: on which widths, and how much at its worst. */
+export interface Gathered extends Pick<Finding, 'check' | 'severity' | 'control' | 'other'> {
+  readonly where: readonly Where[];
+  readonly worst: number;
+}
+
+/** All that was taken for one finding. */
+export type AllTaken = [Taken, ...Taken[]];
+
 /** A stretch of widths as it was measured. */
 export interface MeasuredStretch {
   readonly start: ScreenLayout;
@@ -33,7 +42,7 @@ export interface MeasuredStretch {
 const mostBoxes = 400_000;
 
 interface RememberedFixes {
-  readonly figures: string;
+  readonly figures: readonly unknown[];
   readonly around: readonly unknown[];
   readonly fixes: readonly Fix[];
 }
@@ -49,6 +58,7 @@ export class Remembered {
   private next = new Known();
   private boxes = 0;
   private fixes = new Map<string, RememberedFixes>();
+  private findings = new Map<string, readonly [AllTaken, Gathered]>();
 
   /** What is known of a stretch, in some conditions. */
   stretch(conditions: string, { from, to }: Interval): MeasuredStretch | undefined {
@@ -75,6 +85,20 @@ export class Remembered {
     this.boxes = 0;
   }
 
+  /** What was taken for each finding, as one: the same object where it is the same as before. */
+  united(all: ReadonlyMap<string, AllTaken>, unite: (taken: AllTaken) => Gathered): Map<string, Gathered> {
+    const before = this.findings;
+    this.findings = new Map();
+    const united = new Map<string, Gathered>();
+    for (const [key, taken] of all) {
+      const known = before.get(key);
+      const gathered = known && isSame(known[0], taken) ? known[1] : unite(taken);
+      this.findings.set(key, [taken, gathered]);
+      united.set(key, gathered);
+    }
+    return united;
+  }
+
   /** The fixes of a finding: those from before where it and all around it are as they were. */
   fixesOf(
     screen: Control,
@@ -82,20 +106,19 @@ export class Remembered {
     finding: Pick<Finding, 'control' | 'where' | 'worst'>,
     seek: () => readonly Fix[],
   ): readonly Fix[] {
-    const figures = JSON.stringify([finding.where, finding.worst]);
+    const figures = [finding.where, finding.worst];
     const path = pathIn(screen, finding.control);
     const around = [...path.map(({ props }) => props), path.at(-2) ?? path.at(-1)];
     const known = this.fixes.get(key);
-    const isSame =
-      known?.figures === figures &&
-      known.around.length === around.length &&
-      known.around.every((each, index) => each === around[index]);
-    if (isSame) return known.fixes;
+    if (known && isSame(known.figures, figures) && isSame(known.around, around)) return known.fixes;
     const fixes = seek();
     this.fixes.set(key, { figures, around, fixes });
     return fixes;
   }
 }
+
+const isSame = (one: readonly unknown[], other: readonly unknown[]): boolean =>
+  one.length === other.length && one.every((each, index) => each === other[index]);
 
 const memories = new WeakMap<ViewBoxes, Remembered>();
 
@@ -111,12 +134,22 @@ export function rememberedWith(boxes: ViewBoxes): Remembered {
 /** Whether a box lies in the box around it as one did before, and is as large; across the screen, too. */
 function liesAsBefore(now: ScreenLayout, before: ScreenLayout, index: number): boolean {
   const [one, other] = [now.boxes[index]!, before.boxes[index]!];
-  if (one.x !== other.x || one.width !== other.width || one.height !== other.height) return false;
-  if (one.parent !== other.parent || one.box.content.type !== other.box.content.type) return false;
-  const down = (box: ScreenBox, layout: ScreenLayout) =>
-    box.parent < 0 ? box.y : box.y - layout.boxes[box.parent]!.y;
-  return Math.abs(down(one, now) - down(other, before)) < 1e-9;
+  if (one !== other) {
+    if (one.x !== other.x || one.width !== other.width || one.height !== other.height) return false;
+    if (one.parent !== other.parent || one.box.content.type !== other.box.content.type) return false;
+  }
+  const { parent } = one;
+  if (parent < 0) return Math.abs(one.y - other.y) < 1e-9;
+  const down = one.y - now.boxes[parent]!.y;
+  return Math.abs(down - (other.y - before.boxes[parent]!.y)) < 1e-9;
 }
+
+/** What is known of a box while two layouts are held against each other, as bits. */
+const lies = 1;
+/** All lies as before from the box up to the control that it belongs to. */
+const owner = 2;
+/** Nothing around it scrolls otherwise. */
+const scroll = 4;
 
 /**
  * Which boxes of a layout are measured as they were before: the same boxes, in the same place inside of the controls
@@ -124,22 +157,27 @@ function liesAsBefore(now: ScreenLayout, before: ScreenLayout, index: number): b
  */
 export function measuredBefore(now: ScreenLayout, before: ScreenLayout): (index: number) => boolean {
   if (now.boxes.length !== before.boxes.length || now.width !== before.width) return () => false;
-  const lies: boolean[] = [];
-  /** Whether all lies as before from a box up to the control that it belongs to, and whether nothing scrolls otherwise. */
-  const owner: boolean[] = [];
-  const scroll: boolean[] = [];
-  for (const [index, { parent, control, box }] of now.boxes.entries()) {
+  const known = new Uint8Array(now.boxes.length);
+  for (let index = 0; index < known.length; index++) {
+    const { parent, control, box } = now.boxes[index]!;
     const other = before.boxes[index]!;
-    lies[index] = control === other.control && liesAsBefore(now, before, index);
-    owner[index] = lies[index]! && (control !== undefined || parent < 0 || owner[parent]!);
-    const isScroll = box.content.type === 'scroll' || other.box.content.type === 'scroll';
-    scroll[index] =
-      (parent < 0 || scroll[parent]!) && (!isScroll || box === other.box || sameAxis(box, other.box));
+    const around = parent < 0 ? owner | scroll : known[parent]!;
+    const isSame = control === other.control && liesAsBefore(now, before, index);
+    const isOwner = isSame && (control !== undefined || (around & owner) !== 0);
+    const isScroll =
+      (around & scroll) !== 0 &&
+      (box === other.box ||
+        (box.content.type !== 'scroll' && other.box.content.type !== 'scroll') ||
+        sameAxis(box, other.box));
+    known[index] = (isSame ? lies : 0) | (isOwner ? owner : 0) | (isScroll ? scroll : 0);
   }
+  const wanted = owner | scroll;
   return (index) => {
     const { parent, box } = now.boxes[index]!;
     return (
-      box === before.boxes[index]!.box && lies[index]! && (parent < 0 || (owner[parent]! && scroll[parent]!))
+      box === before.boxes[index]!.box &&
+      (known[index]! & lies) !== 0 &&
+      (parent < 0 || (known[parent]! & wanted) === wanted)
     );
   };
 }

@@ -88,6 +88,9 @@ const between = (a: Laid, b: Laid, part: number): Laid =>
 /** Answers kept for one box; boxes that last through many changes are asked about ever new widths. */
 const mostAnswers = 2000;
 
+/** Answers between others that are kept for one box: as many as a check of a screen asks for. */
+const mostReadOff = 256;
+
 /** Answers of a box by width, and which neighbours among them are known to be decided alike. */
 export class Answers {
   /** Ascending by width. */
@@ -95,6 +98,8 @@ export class Answers {
   /** Of each answer: whether it and the next one are decided alike; undefined: not looked at. */
   private readonly alike: (boolean | undefined)[] = [];
   private last: Laid | undefined;
+  /** Those that were read off, by width: who asks again is given the same one, and sees that nothing has changed. */
+  private readOff: Map<number, Between> | undefined;
 
   /** Index of the first answer that is not narrower than a width. */
   private indexOf(width: number): number {
@@ -129,7 +134,7 @@ export class Answers {
    */
   at(width: number, layOut: (width: number) => Laid): Laid {
     if (this.last?.width === width) return this.last;
-    this.last = this.find(width, layOut);
+    this.last = this.readOff?.get(width) ?? this.find(width, layOut);
     return this.last;
   }
 
@@ -160,7 +165,11 @@ export class Answers {
           continue;
         }
       }
-      return new Between(below, above, (width - below.width) / (above.width - below.width));
+      const part = (width - below.width) / (above.width - below.width);
+      const answer = new Between(below, above, part);
+      if (!this.readOff || this.readOff.size >= mostReadOff) this.readOff = new Map();
+      this.readOff.set(width, answer);
+      return answer;
     }
     return known(width);
   }

@@ -81,6 +81,8 @@ export interface ScreenLayout {
   readonly fullHeight: number;
   /** Parents before children, in document order. */
   readonly boxes: readonly ScreenBox[];
+  /** By index of a box: the index behind all that is in it. */
+  readonly ends: readonly number[];
   /** The boxes of controls by id; hidden controls have none, repeated ones that of their first item. */
   readonly byControl: ReadonlyMap<string, ScreenBox>;
 }
@@ -131,12 +133,8 @@ export function layOutRoot(pass: Pass, root: Box, view: View): Laid {
 /** The boxes of screens with the height of the view that they were last seen in. */
 const roots = new WeakMap<Box, Box>();
 
-/** What the boxes of a layout were made from, by index, and the index behind all that is in each. */
-interface Origins {
-  readonly laid: Laid[];
-  readonly ends: number[];
-}
-const origins = new WeakMap<ScreenLayout, Origins>();
+/** What the boxes of a layout were made from, by index. */
+const origins = new WeakMap<ScreenLayout, readonly Laid[]>();
 
 /**
  * Puts every box at its place on the screen.
@@ -149,26 +147,24 @@ export function placeOnScreen(
   before?: ScreenLayout,
 ): ScreenLayout {
   const { safe = noInsets } = view;
-  const boxes: ScreenBox[] = [];
-  const laid: Laid[] = [];
-  const ends: number[] = [];
-  const rightToLeft = view.rightToLeft ?? false;
   const known = before && origins.get(before);
+  // Most stands as it stood: what was there is copied at once, and only what is new is written over it.
+  const boxes: ScreenBox[] = before?.boxes.slice() ?? [];
+  const laid: Laid[] = known?.slice() ?? [];
+  const ends: number[] = before?.ends.slice() ?? [];
+  let count = 0;
+  const rightToLeft = view.rightToLeft ?? false;
   const visit = (part: Laid, startX: number, y: number, parent: number) => {
     const { box, width, height, lines, children, places } = part;
-    const index = boxes.length;
+    const index = count;
     const x = rightToLeft ? view.width - startX - width : startX;
-    const was = known?.laid[index] === part ? before!.boxes[index]! : undefined;
+    const was = known?.[index] === part ? before!.boxes[index]! : undefined;
     if (was && was.x === x && was.y === y && was.parent === parent) {
-      const end = known!.ends[index]!;
-      for (let at = index; at < end; at++) {
-        boxes.push(before!.boxes[at]!);
-        laid.push(known!.laid[at]!);
-        ends.push(known!.ends[at]!);
-      }
+      count = ends[index]!;
       return;
     }
-    boxes.push({
+    count += 1;
+    boxes[index] = {
       control: box.control,
       x,
       y,
@@ -181,26 +177,27 @@ export function placeOnScreen(
       lines,
       extent: part.extent,
       tracks: part.tracks,
-    });
-    laid.push(part);
-    ends.push(0);
+    };
+    laid[index] = part;
     for (let child = 0; child < children.length; child++)
       visit(children[child]!, startX + places[2 * child]!, y + places[2 * child + 1]!, index);
-    ends[index] = boxes.length;
+    ends[index] = count;
   };
   visit(from, rightToLeft ? safe.right : safe.left, safe.top, -1);
+  for (const list of [boxes, laid, ends]) list.length = count;
   let byControl: Map<string, ScreenBox> | undefined;
   const layout: ScreenLayout = {
     width: from.width + safe.left + safe.right,
     fullHeight: from.height + safe.top + safe.bottom,
     boxes,
+    ends,
     // Not everybody looks for controls.
     get byControl() {
       byControl ??= firstByControl(boxes);
       return byControl;
     },
   };
-  origins.set(layout, { laid, ends });
+  origins.set(layout, laid);
   return layout;
 }
 
