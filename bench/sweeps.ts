@@ -21,7 +21,7 @@ export async function sweeps(shaper: Shaper): Promise<Measured[]> {
           const view = new ScreenView(shaper);
           for (let width = from; width <= to; width++) view.layOut(project, screen, { width, height });
         },
-        11,
+        41,
       ),
       aim: 20,
     },

@@ -1,6 +1,7 @@
 /** From the document to boxes: values worked out, words prepared, pictures looked up. */
 
 import { repetitionOf } from '../document/repetition.ts';
+import { isSteady } from '../document/steadiness.ts';
 import { colourValue, theme } from '../document/theme.ts';
 import { type Asset, type Control, inForce } from '../document/types.ts';
 import { type Circumstances, prefixesInForce, type Values, valuesOf } from '../document/values.ts';
@@ -51,19 +52,22 @@ interface Spot {
 
 const noItems: readonly number[] = [];
 
+/** Boxes by control, with what they were made in; a control that moved to another kind of container is made anew. */
+export type MadeBoxes = WeakMap<Control, Pick<Spot, 'parent' | 'arrangement'> & { box: Box | undefined }>;
+
 /** Makes boxes; keeps those of controls that did not change, so that their layout is kept too. */
 export class Builder {
-  /** By control; a control that moved to another kind of container is made anew. */
-  private readonly made = new WeakMap<
-    Control,
-    Pick<Spot, 'parent' | 'arrangement'> & { box: Box | undefined }
-  >();
+  private readonly made: MadeBoxes = new WeakMap();
   private readonly make: Making;
   private screen: Control | undefined;
 
   private readonly around: Surroundings;
 
-  constructor(surroundings: Surroundings) {
+  /** @param steady where boxes are kept that nothing changes but what all who share it have in common. */
+  constructor(
+    surroundings: Surroundings,
+    private readonly steady: MadeBoxes = new WeakMap(),
+  ) {
     const around = { ...surroundings, prefixes: prefixesInForce(surroundings) };
     this.around = around;
     const { shaper, textScale, rightToLeft } = around;
@@ -126,10 +130,11 @@ export class Builder {
     if (spot.items.length > 0) return this.anew(control, spot);
     // What is beside a fold depends on all that it stands in.
     if (this.around.hinge && asksForHinge(control)) return this.anew(control, spot);
-    const known = this.made.get(control);
+    const made = isSteady(control) ? this.steady : this.made;
+    const known = made.get(control);
     if (known && known.parent === spot.parent && known.arrangement === spot.arrangement) return known.box;
     const box = this.anew(control, spot);
-    this.made.set(control, { parent: spot.parent, arrangement: spot.arrangement, box });
+    made.set(control, { parent: spot.parent, arrangement: spot.arrangement, box });
     return box;
   }
 

@@ -2,6 +2,7 @@
  * Boxes of screens, kept by what they depend on besides the controls themselves: which changes are in force, text
  * sizes, direction, the fold. Views in which all that is the same share their boxes, and what is known about them.
  */
+import { prefixesOf } from '../document/steadiness.ts';
 import { clampedSizesOf, textSizeAt } from '../document/text-size.ts';
 import type { Control, Project } from '../document/types.ts';
 import { prefixesInForce } from '../document/values.ts';
@@ -9,7 +10,7 @@ import { checkComputed } from '../expression/computed.ts';
 import { EvaluationError, evaluate, type Scope } from '../expression/evaluate.ts';
 import type { Shaper } from '../text/shaper.ts';
 import type { Box, HingeInside } from './box.ts';
-import { Builder } from './build.ts';
+import { Builder, type MadeBoxes } from './build.ts';
 import type { View } from './screen-layout.ts';
 
 /** The initial values of the state, as a scope for expressions. */
@@ -40,9 +41,13 @@ function hingeIn({ width, rightToLeft, safe, hinge }: View): HingeInside | undef
   return before > 0 && before + hinge.width < room ? { start: before, width: hinge.width, room } : undefined;
 }
 
-/** Makes the boxes of a project's screens for a view; they hold for all views with the same bands in force. */
-export function boxesFor(shaper: Shaper, project: Project, view: View): Builder {
-  return new Builder({
+/**
+ * Makes the boxes of a project's screens for a view; they hold for all views with the same bands in force.
+ *
+ * @param steady boxes that hold in other bands, too, at the same text scale and in the same direction.
+ */
+export function boxesFor(shaper: Shaper, project: Project, view: View, steady?: MadeBoxes): Builder {
+  const around = {
     shaper,
     assets: project.assets,
     textScale: view.textScale ?? 1,
@@ -52,29 +57,14 @@ export function boxesFor(shaper: Shaper, project: Project, view: View): Builder 
     width: view.width,
     height: view.height,
     hinge: hingeIn(view),
-  });
-}
-
-const prefixes = new WeakMap<Control, ReadonlySet<string>>();
-
-/** What stands in front of attributes of a control and all below it: `lap.`, `portrait.` and `on.`, too. */
-function prefixesOf(control: Control): ReadonlySet<string> {
-  let found = prefixes.get(control);
-  if (!found) {
-    const own = new Set<string>();
-    for (const name in control.props) {
-      const dot = name.indexOf('.');
-      if (dot > 0) own.add(name.slice(0, dot + 1));
-    }
-    for (const child of control.children) for (const prefix of prefixesOf(child)) own.add(prefix);
-    found = own;
-    prefixes.set(control, found);
-  }
-  return found;
+  };
+  return new Builder(around, steady);
 }
 
 export class ViewBoxes {
   private readonly builders = new Map<string, Builder>();
+  /** What is the same whichever bands are in force, by text scale and direction. */
+  private readonly steady = new Map<string, MadeBoxes>();
   private made: Pick<Project, 'state' | 'assets' | 'bands'> | undefined;
 
   /** @param most how many kinds of views are kept, those used last. */
@@ -88,14 +78,26 @@ export class ViewBoxes {
     const { made } = this;
     if (made?.state !== project.state || made.assets !== project.assets || made.bands !== project.bands) {
       this.builders.clear();
+      this.steady.clear();
       this.made = project;
     }
     const key = keyOf(project, screen, view);
-    const builder = this.builders.get(key) ?? boxesFor(this.shaper, project, view);
+    const builder = this.builders.get(key) ?? boxesFor(this.shaper, project, view, this.steadyIn(view));
     this.builders.delete(key);
     this.builders.set(key, builder);
     if (this.builders.size > this.most) this.builders.delete(this.builders.keys().next().value!);
     return builder.box(screen);
+  }
+
+  private steadyIn({ textScale = 1, rightToLeft = false }: View): MadeBoxes {
+    const key = `${textScale} ${rightToLeft}`;
+    const known = this.steady.get(key);
+    if (known) return known;
+    // Text scales come and go; what is not shown any more is not worth keeping.
+    if (this.steady.size >= this.most) this.steady.clear();
+    const made: MadeBoxes = new WeakMap();
+    this.steady.set(key, made);
+    return made;
   }
 }
 
