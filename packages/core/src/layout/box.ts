@@ -264,8 +264,6 @@ export interface Known {
   /** Answers of passes that write down their comparisons: at given heights, and at free ones. */
   readonly recorded: Laid[];
   swept: Answers | undefined;
-  /** The same box without its ratio, by which its content is measured. */
-  plain: Box | undefined;
   /** Answers of passes that write down their reasons. */
   readonly explained: Laid[];
 }
@@ -286,7 +284,7 @@ export function makeBox(box: Omit<Box, 'known' | 'heightMatters' | 'widthAsksHei
     items: box.items,
     heightMatters: askHeight(box.content, box.children),
     widthAsksHeight,
-    known: { widths: undefined, laid: [], recorded: [], swept: undefined, plain: undefined, explained: [] },
+    known: { widths: undefined, laid: [], recorded: [], swept: undefined, explained: [] },
   };
 }
 

@@ -3,7 +3,7 @@ import type { Align, Box, FlexContent, Justify, Size } from './box.ts';
 import { distribute, type FlexItem, hypothetical } from './distribute.ts';
 import { explainFlex } from './explain-flex.ts';
 import type { Laid } from './laid.ts';
-import { heightByRatio, layOut } from './lay-out.ts';
+import { contentHolds, heightByRatio, layOut } from './lay-out.ts';
 import type { Pass } from './record.ts';
 import {
   across,
@@ -22,7 +22,7 @@ import {
   widthByRatio,
   widthRange,
 } from './sizes.ts';
-import { contentWidths, freeWidths, heightWithin, keepsWidthOf, widthsWithin } from './widths.ts';
+import { contentWidths, heightWithin, keepsWidthOf, leastByContent, widthsWithin } from './widths.ts';
 
 /** The inside of a container: its content box, as far as it is known. NaN: not known. */
 export interface FlexInside {
@@ -75,7 +75,7 @@ export function layOutFlex(
   for (let index = 0; index < children.length; index++)
     items[index] = row ? rowItem(pass, children[index]!, inside) : columnItem(pass, children[index]!, inside);
   // A column whose height is not definite breaks where its greatest height ends (§9.3.5, the available main size).
-  const lineRoom = row ? inside.width : free || !definite ? innerMax : innerHeight;
+  const lineRoom = row ? inside.width : free ? innerMax : innerHeight;
   const lines = content.wrap ? breakLines(pass, items, lineRoom, mainGap) : items.length > 0 ? [items] : [];
 
   let mainSize = row ? inside.width : innerHeight;
@@ -93,7 +93,13 @@ export function layOutFlex(
 
   // Cross sizes of lines (§9.4).
   const crossKnown = row ? innerHeight : inside.width;
+  const isNeeded = !free && box.style.aspect !== undefined;
+  // What is stretched in a row of known height needs no more than that.
+  if (isNeeded && definite && row && !content.wrap)
+    for (const line of lines) for (const item of line) stretch(pass, item, crossKnown, inside);
   const crossSizes = lines.map((line) => lineCross(pass, line, row));
+  const lengths = isNeeded ? (row ? crossSizes : lines.map((line) => lengthOf(line, mainGap))) : [];
+  const needed = isNeeded ? frameH + heightOfLines(pass, box, lengths, row, crossGap) : undefined;
   if (!content.wrap && lines.length > 0) {
     if (Number.isNaN(crossKnown)) {
       pass.held(box, crossSizes[0]!, innerMin, innerMax);
@@ -173,10 +179,18 @@ export function layOutFlex(
     children: laidChildren,
     places,
     extent: undefined,
+    ...(needed === undefined ? {} : { needed }),
     asked: height,
     definite,
     record: undefined,
   };
+}
+
+/** How high lines are: rows one below another, columns beside each other. */
+function heightOfLines(pass: Pass, box: Box, lengths: readonly number[], row: boolean, gap: number): number {
+  let total = 0;
+  for (const length of lengths) total = row ? total + length : pass.larger(box, 'largest', total, length);
+  return row ? total + Math.max(0, lengths.length - 1) * gap : total;
 }
 
 /** How a child lies across the main axis: `share` fills, `fit` never does. */
@@ -210,7 +224,7 @@ function rowItem(pass: Pass, child: Box, inside: FlexInside): Item {
       const least =
         child.content.type === 'picture' || byHeight === undefined
           ? (byHeight ?? widths.min)
-          : pass.larger(child, 'least', byHeight, widths.min);
+          : pass.larger(child, 'least', byHeight, leastByContent(pass, child, height));
       min = pass.clamp(child, least, min, limits.max);
     }
   }
@@ -251,12 +265,19 @@ function columnItem(pass: Pass, child: Box, inside: FlexInside): Item {
   if (fixed !== undefined) base = fixed;
   else if (isShare(style.height)) base = 0;
   else {
-    const laid = layOut(pass, child, width, Number.NaN, false);
-    base = laid.height;
-    let least = base;
-    if (style.aspect !== undefined && child.content.type !== 'picture') {
-      // §9.2.3 B: from its width. §4.5: what its content needs holds it up, as far as its greatest width goes.
+    let least: number;
+    if (style.aspect === undefined || child.content.type === 'picture') {
+      base = layOut(pass, child, width, Number.NaN, false).height;
+      least = base;
+    } else {
+      // §9.2.3 B: from its width. §4.5: what its content needs holds it up, as far as its greatest width goes; that
+      // height is not definite for what is inside.
       base = heightByRatio(pass, child, width);
+      least = pass.clamp(child, base, limits.min, limits.max);
+      if (contentHolds(child)) {
+        const { needed = least } = layOut(pass, child, width, least, false);
+        least = pass.larger(child, 'least', needed, least);
+      }
       const most = pixels(style.maxWidth, inside.width);
       if (most !== undefined)
         least = Math.min(least, heightOfWidth(child, Math.max(frameWidth(child), most)));
@@ -307,7 +328,7 @@ function columnItemWidth(
     if (height !== undefined && hasRatio(child)) {
       const byHeight = widthByRatio(pass, child, height);
       const kept = keepsWidthOf(child)
-        ? pass.larger(child, 'least', byHeight, freeWidths(child).min)
+        ? pass.larger(child, 'least', byHeight, leastByContent(pass, child))
         : byHeight;
       widths = { min: kept, max: kept };
     }

@@ -28,6 +28,11 @@ export interface Laid {
   readonly extent: Extent | undefined;
   /** Of a grid: where its tracks lie; of plain passes only. */
   readonly tracks?: GridTracks;
+  /**
+   * Of a box with a ratio that was laid out at a height: how high it would be by its content there, of which a part
+   * may follow from that height.
+   */
+  readonly needed?: number;
   /** The height it was asked for; NaN where that was free. */
   readonly asked: number;
   /** Whether percentages inside could refer to that height (CSS Sizing 3 §2.2, "definite"). */

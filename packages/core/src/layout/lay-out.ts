@@ -183,6 +183,7 @@ function leaf(
     asked: height,
     definite,
     record: undefined,
+    ...(box.style.aspect === undefined ? {} : { needed: contentHeight + frameHeight(box) }),
   };
 }
 
@@ -193,12 +194,15 @@ export function heightByRatio(pass: Pass, box: Box, width: number): number {
   return heightOfWidth(box, width);
 }
 
-/** How high a box is by its content alone, without its ratio. */
-function heightByContent(pass: Pass, box: Box, width: number): number {
-  // One and the same each time, so that records of it can be held against each other.
-  box.known.plain ??= { ...box, style: { ...box.style, aspect: undefined, maxHeight: undefined } };
-  return anew(pass, box.known.plain, width, Number.NaN, false).height;
-}
+/**
+ * Whether content holds up a height by ratio (CSS Sizing 4 §6.2). Browsers look at the height as it is asked for: a
+ * percentage is none by content, even where it counts for nothing.
+ */
+export const contentHolds = ({ style, content }: Box): boolean =>
+  style.minHeight === undefined &&
+  !isFraction(style.height) &&
+  content.type !== 'picture' &&
+  content.type !== 'scroll';
 
 /**
  * A box with an aspect ratio and a free height: as high as the ratio says, but no lower than its content unless it
@@ -207,17 +211,19 @@ function heightByContent(pass: Pass, box: Box, width: number): number {
 function byRatio(pass: Pass, box: Box, width: number): Laid {
   const limits = heightRange(box, undefined);
   const ratio = heightByRatio(pass, box, width);
+  pass.held(box, ratio, limits.min, limits.max);
+  let height = Math.max(limits.min, Math.min(limits.max, ratio));
+  let laid = anew(pass, box, width, height, true);
   let least = limits.min;
-  // Browsers look at the height as it is asked for: a percentage is none by content, even where it counts for nothing.
-  const keepsContent =
-    box.style.minHeight === undefined &&
-    !isFraction(box.style.height) &&
-    box.content.type !== 'picture' &&
-    box.content.type !== 'scroll';
-  if (keepsContent) least = Math.max(least, Math.min(heightByContent(pass, box, width), limits.max));
-  pass.held(box, ratio, least, limits.max);
-  const height = Math.max(least, Math.min(limits.max, ratio));
-  const laid = anew(pass, box, width, height, true);
+  if (contentHolds(box) && laid.needed !== undefined) {
+    // Content that follows from the height is as the ratio's height has it: what is stretched holds nothing up.
+    least = Math.max(least, Math.min(laid.needed, limits.max));
+    pass.sign(box, 'least', height - least);
+    if (least > height) {
+      height = least;
+      laid = anew(pass, box, width, height, true);
+    }
+  }
   if (pass.explaining) pass.content = { rule: 'ratio', from: width, value: ratio, least, most: limits.max };
   return { ...laid, asked: Number.NaN, definite: false };
 }

@@ -15,7 +15,7 @@ import {
   widthByRatio,
   widthRange,
 } from './sizes.ts';
-import { freeWidths, keepsWidthOf, widthsWithin } from './widths.ts';
+import { keepsWidthOf, leastByContent, widthsWithin } from './widths.ts';
 
 const noPins: Pins = {
   left: undefined,
@@ -126,7 +126,6 @@ export function layOutPinboard(
       widthRule = { rule: 'stretch', from: inline.room, margin, to: 'pins' };
     } else if (hasRatio(child) && childHeight !== undefined) {
       childWidth = widthByRatio(pass, child, childHeight);
-      if (keepsWidthOf(child)) childWidth = pass.larger(child, 'least', childWidth, freeWidths(child).min);
       widthRule = { rule: 'ratio', from: childHeight, value: childWidth };
     } else {
       const { min, max } = widthsWithin(pass, child, childHeight, high, wide);
@@ -135,6 +134,13 @@ export function layOutPinboard(
       pass.sign(child, 'fit', room - min);
       childWidth = Math.min(max, Math.max(min, room));
       widthRule = { rule: 'fit', min, max, room: inline.room, margin };
+    }
+    // Browsers let content hold up the width of what has a ratio and a height, whatever width it is given.
+    if (style.aspect !== undefined && childHeight !== undefined && keepsWidthOf(child)) {
+      const least = Math.min(leastByContent(pass, child), widthLimits.max);
+      const kept = pass.larger(child, 'least', childWidth, least);
+      if (kept > childWidth) widthRule = { rule: 'ratio', from: childHeight, value: kept };
+      childWidth = kept;
     }
     pass.held(child, childWidth, widthLimits.min, widthLimits.max);
     childWidth = Math.max(widthLimits.min, Math.min(widthLimits.max, childWidth));

@@ -122,7 +122,6 @@ export function layOutRoot(pass: Pass, root: Box, view: View): Laid {
             laid: [],
             recorded: [],
             swept: undefined,
-            plain: undefined,
             explained: [],
           },
         };

@@ -62,6 +62,14 @@ function rangeOf(
   return { min: Math.max(frame, asked), max: pixels(most, of) ?? Infinity };
 }
 
+/** A height that a box has by itself, a number within its own limits; undefined where it has none. */
+export function ownHeight(box: Box): number | undefined {
+  const { height } = box.style;
+  if (typeof height !== 'number') return undefined;
+  const { min, max } = heightRange(box, undefined);
+  return Math.max(min, Math.min(max, height));
+}
+
 /** Whether one side of the box follows from the other. */
 export const hasRatio = ({ style, content }: Box): boolean =>
   style.aspect !== undefined || content.type === 'picture';

@@ -13,6 +13,7 @@ import {
   heightRange,
   isFraction,
   isShare,
+  ownHeight,
   pictureWidth,
   pixels,
   widthByRatio,
@@ -35,13 +36,22 @@ export function contentWidths(pass: Pass, box: Box, height?: number, basis?: num
 }
 
 /** Content widths where no height is known: the same at every width of the screen, so nothing is written down. */
-export function freeWidths(box: Box): Widths {
-  if (box.known.widths === undefined) {
-    const silent = new Pass('nothing');
-    box.known.widths = transferred(silent, box, measure(silent, box, undefined));
-  }
+export const freeWidths = (box: Box): Widths => transferred(silent, box, measured(box));
+
+/** The same without what limits of its height have to do with them. */
+function measured(box: Box): Widths {
+  box.known.widths ??= measure(silent, box, undefined);
   return box.known.widths;
 }
+
+const silent = new Pass('nothing');
+
+/**
+ * The smallest content that holds up a width by ratio (CSS Sizing 4 §6.2). Limits of the height are in the ratio's
+ * other side already, so they do not bound it.
+ */
+export const leastByContent = (pass: Pass, box: Box, height?: number): number =>
+  (height !== undefined && box.widthAsksHeight ? measure(pass.onTheWay, box, height) : measured(box)).min;
 
 /** Height limits of a box with an aspect ratio bound its width by content, too (CSS Sizing 4 §6.3). */
 function transferred(pass: Pass, box: Box, widths: Widths): Widths {
@@ -122,7 +132,7 @@ function columnsWidth(
   widest: number,
   known: number | undefined,
 ): number {
-  const definite = known ?? pixels(box.style.height, undefined);
+  const definite = known ?? ownHeight(box);
   const room = (definite ?? heightRange(box, undefined).max) - frameHeight(box);
   // Percentages of the children's heights refer to it where it is definite.
   const basis = definite === undefined ? undefined : Math.max(0, room);
@@ -161,7 +171,7 @@ function heightByContainer(
   known: number | undefined,
 ): number | undefined {
   if (!child.widthAsksHeight) return undefined;
-  const height = known ?? pixels(container.style.height, undefined);
+  const height = known ?? ownHeight(container);
   if (height === undefined) return undefined;
   return heightWithin(pass, child, content, Math.max(0, height - frameHeight(container)));
 }
@@ -218,12 +228,15 @@ export function contribution(
   let own: Widths;
   if (fixed !== undefined) own = same(fixed);
   else {
-    const height = child.widthAsksHeight ? (byParent ?? pixels(style.height, undefined)) : undefined;
+    const asked = child.widthAsksHeight ? (byParent ?? pixels(style.height, undefined)) : undefined;
+    const limits = heightRange(child, heightBasis, pass);
+    const height = asked === undefined ? undefined : pass.clamp(child, asked, limits.min, limits.max);
     own = widthsWithin(pass, child, height, heightBasis);
     if (height !== undefined && hasRatio(child)) {
-      const limits = heightRange(child, heightBasis, pass);
-      const width = widthByRatio(pass, child, pass.clamp(child, height, limits.min, limits.max));
-      own = same(keepsWidthOf(child) ? pass.larger(child, 'least', width, own.min) : width);
+      const width = widthByRatio(pass, child, height);
+      own = same(
+        keepsWidthOf(child) ? pass.larger(child, 'least', width, leastByContent(pass, child, height)) : width,
+      );
     }
   }
   // What does not follow from a height is the same at every width of the screen.

@@ -16,7 +16,7 @@ import {
   widthByRatio,
   widthRange,
 } from '../sizes.ts';
-import { freeWidths, keepsWidthOf, widthsWithin } from '../widths.ts';
+import { keepsWidthOf, leastByContent, widthsWithin } from '../widths.ts';
 import { flexOf, gapsOf, type SizedTrack } from './sizing.ts';
 
 /** The size of an area: its tracks and the gaps between them. */
@@ -101,7 +101,7 @@ export function itemWidth(
     rule = { rule: 'stretch', from: area, margin, to: 'area' };
   } else if (hasRatio(box) && height !== undefined) {
     width = widthByRatio(pass, box, height);
-    if (keepsWidthOf(box)) width = pass.larger(box, 'least', width, freeWidths(box).min);
+    if (keepsWidthOf(box)) width = pass.larger(box, 'least', width, leastByContent(pass, box));
     rule = { rule: 'ratio', from: height, value: width };
   } else {
     const { min, max } = widthsWithin(pass, box, height, areaHeight, area);

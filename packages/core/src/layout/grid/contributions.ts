@@ -14,7 +14,7 @@ import {
   widthByRatio,
   widthRange,
 } from '../sizes.ts';
-import { contentWidths, contribution, isCompressible, keepsWidthOf } from '../widths.ts';
+import { contentWidths, contribution, isCompressible, keepsWidthOf, leastByContent } from '../widths.ts';
 import { baselineShift, sharedBaselines } from './baselines.ts';
 import type { Placed, Placement } from './placement.ts';
 import { type Contributor, flexOf, type SizedTrack } from './sizing.ts';
@@ -70,7 +70,7 @@ export function widthsAtHeight(pass: Pass, box: Box, height: number): Widths {
   const widths = contentWidths(pass, box, height);
   if (!hasRatio(box)) return widths;
   const width = widthByRatio(pass, box, height);
-  const least = keepsWidthOf(box) ? widths.min : 0;
+  const least = keepsWidthOf(box) ? leastByContent(pass, box, height) : 0;
   pass.sign(box, 'least', width - least);
   const max = Math.max(width, least);
   return { min: isCompressible(box) ? 0 : max, max };

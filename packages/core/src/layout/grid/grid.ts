@@ -164,6 +164,7 @@ export function layOutGrid(
     box,
     width,
     height: used,
+    ...(free || box.style.aspect === undefined ? {} : { needed: natural + frameH }),
     baseline: gridBaseline(items, children, places),
     lines: [],
     children,

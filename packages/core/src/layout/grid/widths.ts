@@ -2,7 +2,7 @@
 import type { Box, GridContent } from '../box.ts';
 import type { Widths } from '../laid.ts';
 import type { Pass } from '../record.ts';
-import { frameHeight, frameWidth, heightRange, isFraction, pixels, widthRange } from '../sizes.ts';
+import { frameHeight, frameWidth, heightRange, isFraction, ownHeight, widthRange } from '../sizes.ts';
 import { sizeAxes } from './axes.ts';
 import { gapsOf } from './sizing.ts';
 import { countTracks, explicitTracks, partsOf } from './tracks.ts';
@@ -36,7 +36,7 @@ export function gridWidths(
   // A part of a greatest width is no size as long as content decides; one of a least width is.
   const percentOf = fixed === undefined ? partsOf(least) : room;
   const heights = heightRange(box, undefined);
-  const asked = known ?? pixels(style.height, undefined);
+  const asked = known ?? ownHeight(box);
   const high = asked === undefined ? undefined : inner(asked);
   const leastHeight = inner(heights.min);
   const mostHeight = Math.max(leastHeight, inner(heights.max));
