@@ -1,5 +1,5 @@
 /** What comes from outside: a mast that is listened to, its faults, what a person does about it, and ranges of a number. */
-import type { FrameLocator, Page } from 'playwright-core';
+import type { FrameLocator, Page, Route } from 'playwright-core';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { axeFaults } from '../browser/axe.ts';
 import { tree, Workbench } from './workbench.ts';
@@ -178,4 +178,21 @@ it('what a screen does as it is entered happens once, however many sizes are sho
   await expect.poll(() => note('Desk')).toBe('xx');
   await page.waitForTimeout(500);
   expect([await note('Hand'), await note('Lap'), await note('Desk')]).toEqual(['xx', 'xx', 'xx']);
+});
+
+it('a link that is pressed in one size before its page runs is followed in all of them', async () => {
+  await build();
+  await page
+    .getByRole('button', { name: /^Tonight/ })
+    .first()
+    .click();
+  const waiting: Route[] = [];
+  await page.route('**/script.js*', (route) => void waiting.push(route));
+  await page.getByRole('button', { name: 'Try' }).click();
+  await named('navBeside').getByRole('link', { name: 'Weather' }).press('Enter');
+  await expect.poll(() => waiting.length).toBe(3);
+  for (const route of waiting.toReversed()) await route.continue();
+  await page.unroute('**/script.js*');
+  for (const label of ['Hand', 'Lap', 'Desk'])
+    await page.frameLocator(`iframe[title^="${label},"]`).locator('[data-name="windValue"]').waitFor();
 });

@@ -16,6 +16,9 @@ type PageMessage =
 
 const gap = 28;
 
+/** The screen that a page begins with, by its address. */
+const startOf = (address: string): string => decodeURIComponent(address.split('#')[1] ?? '');
+
 interface FramesProps {
   readonly sizes: readonly ScreenSize[];
   readonly address: string;
@@ -91,19 +94,21 @@ export function Frames({ sizes, address, conditions, linked, onProblem, onPick, 
           onTrace(label, screens.current.get(label) ?? '', data.trace);
           break;
         case 'hovrin-screen': {
-          // The first screen of a page that starts is where it begins, not where somebody went.
+          const screen = String(data.text);
           const began = !screens.current.has(label);
-          screens.current.set(label, String(data.text));
+          screens.current.set(label, screen);
           if (began) {
             tellConditions(label);
-            const elsewhere = linked && others.map((each) => screens.current.get(each)).find(Boolean);
             if (linked)
               for (const [name, value] of entered.current) send(label, { type: 'hovrin-set', name, value });
-            if (elsewhere && elsewhere !== data.text) send(label, { type: 'hovrin-go', screen: elsewhere });
+          }
+          // The first screen of a page that starts is where it begins, unless a link was pressed before it had started.
+          if (began && screen === startOf(address)) {
+            const elsewhere = others.map((each) => screens.current.get(each)).find(Boolean);
+            if (elsewhere && elsewhere !== screen) send(label, { type: 'hovrin-go', screen: elsewhere });
           } else
             for (const each of others)
-              if (screens.current.get(each) !== data.text)
-                send(each, { type: 'hovrin-go', screen: data.text });
+              if ((screens.current.get(each) ?? screen) !== screen) send(each, { type: 'hovrin-go', screen });
           break;
         }
         case 'hovrin-dialogs': {
