@@ -232,6 +232,7 @@ export function Bay({ id, screen, layout, size, scale, working, faint }: BayProp
         {under && (
           <UnderPointer
             {...under}
+            height={height * scale}
             nameOf={(each) => names.get(each) ?? ''}
             onClose={() => setUnder(undefined)}
           />
@@ -276,12 +277,15 @@ function TracedPicture({ tracing, address }: { tracing: Tracing; address: string
 function UnderPointer({
   x,
   y,
+  height,
   ids,
   nameOf,
   onClose,
 }: {
   x: number;
   y: number;
+  /** Of the bay; where there is more room above, the list opens upwards. */
+  height: number;
   ids: readonly string[];
   nameOf: (id: string) => string;
   onClose: () => void;
@@ -302,7 +306,7 @@ function UnderPointer({
       aria-label="Under the pointer"
       tabIndex={-1}
       className="menu pointer-events-auto absolute z-20"
-      style={{ left: x, top: y }}
+      style={{ left: x, ...(y > height / 2 ? { bottom: height - y } : { top: y }) }}
       onBlur={(event) => !event.currentTarget.contains(event.relatedTarget) && close()}
       onKeyDown={(event) => {
         const buttons = [...event.currentTarget.querySelectorAll('button')];
@@ -317,7 +321,7 @@ function UnderPointer({
           key={id}
           type="button"
           role="menuitem"
-          className="menu-item w-full"
+          className="menu-item w-full justify-start !gap-2"
           onPointerEnter={() => setLit(id)}
           onFocus={() => setLit(id)}
           onClick={() => {
@@ -418,7 +422,7 @@ function Hover({
   if (!box) return null;
   return (
     <div className="absolute border border-[#2f5d50]" style={scaled(box, scale)}>
-      <span className="absolute right-0 bottom-full bg-[#2f5d50] px-1 text-[10px] leading-4 whitespace-nowrap text-white">
+      <span className="absolute bottom-full left-0 bg-[#2f5d50] px-1 text-[10px] leading-4 whitespace-nowrap text-white">
         {name}
       </span>
     </div>
