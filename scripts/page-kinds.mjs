@@ -4,7 +4,8 @@
  */
 import { readFile } from 'node:fs/promises';
 
-const leftBehind = new Set([
+/** What a page does not ask of a kind. */
+const ofKinds = new Set([
   'inside',
   'css',
   'sharedCss',
@@ -15,6 +16,9 @@ const leftBehind = new Set([
   'starterChildren',
   'confines',
 ]);
+
+/** What a page does not ask of a property: what it is called where one builds, and where it matters. */
+const ofProperties = new Set(['label', 'group', 'onlyIn', 'notIn', 'perBand', 'effect', 'plainChanges']);
 
 /** Object literals below a node of a parsed file. */
 function* objectsIn(node) {
@@ -31,12 +35,19 @@ const isKind = ({ properties }) =>
   (properties.some((property) => nameOf(property) === 'element') &&
     properties.some((property) => nameOf(property) === 'inside'));
 
+const isProperty = ({ properties }) =>
+  properties.some((property) => nameOf(property) === 'type') &&
+  properties.some((property) => nameOf(property) === 'group');
+
 /** JavaScript without what stays behind. */
 function withoutLayout(code, Parser) {
   const program = Parser.parse(code, { ecmaVersion: 'latest', sourceType: 'module' });
-  const cuts = [...objectsIn(program)]
-    .filter(isKind)
-    .flatMap(({ properties }) => properties.filter((property) => leftBehind.has(nameOf(property))));
+  const objects = [...objectsIn(program)];
+  const cutFrom = (those, names) =>
+    objects
+      .filter(those)
+      .flatMap(({ properties }) => properties.filter((property) => names.has(nameOf(property))));
+  const cuts = [...new Set([...cutFrom(isKind, ofKinds), ...cutFrom(isProperty, ofProperties)])];
   let rest = code;
   for (const { start, end } of cuts.toSorted((a, b) => b.start - a.start))
     rest = rest.slice(0, start) + rest.slice(end).replace(/^\s*,/, '');

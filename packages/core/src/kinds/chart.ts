@@ -1,6 +1,6 @@
 /** Numbers as a line or as bars. */
 import { nice, tickStep } from 'd3-array';
-import { area, line } from 'd3-shape';
+import { line } from 'd3-shape';
 import { chartType, colourType, type Entry, entriesType, listType } from '../document/property-types.ts';
 import { colourCss, colourValue, theme } from '../document/theme.ts';
 import type { Values } from '../document/values.ts';
@@ -54,8 +54,8 @@ function draw(values: Values): Drawn {
       },
     ]);
   } else if (numbers.length > 0) {
-    const under = area<number>(place, 100, (value) => y(value))(numbers)!;
     const over = line<number>(place, (value) => y(value))(numbers)!;
+    const under = `${over}L${x(numbers.length - 1)},100L0,100Z`;
     shapes = [
       ...(type === 'line' ? [['path', { d: under, fill: 'currentColor', opacity: 0.12 }] as const] : []),
       ['path', { d: over, fill: 'none', stroke: 'currentColor', ...plain }],
