@@ -48,12 +48,15 @@ interface Spot {
   readonly arrangement: Arrangement | undefined;
   readonly scope: Scope;
   readonly items: readonly number[];
+  /** Whether it is a part of something that is kept as a whole, whichever bands are in force. */
+  readonly steady: boolean;
 }
 
 const noItems: readonly number[] = [];
 
 /** Boxes by control, with what they were made in; a control that moved to another kind of container is made anew. */
-export type MadeBoxes = WeakMap<Control, Pick<Spot, 'parent' | 'arrangement'> & { box: Box | undefined }>;
+type MadeBox = Pick<Spot, 'parent' | 'arrangement'> & { readonly box: Box | undefined };
+export type MadeBoxes = WeakMap<Control, MadeBox>;
 
 /** Makes boxes; keeps those of controls that did not change, so that their layout is kept too. */
 export class Builder {
@@ -66,7 +69,7 @@ export class Builder {
   /** @param steady where boxes are kept that nothing changes but what all who share it have in common. */
   constructor(
     surroundings: Surroundings,
-    private readonly steady: MadeBoxes = new WeakMap(),
+    private readonly steady?: MadeBoxes,
   ) {
     const around = { ...surroundings, prefixes: prefixesInForce(surroundings) };
     this.around = around;
@@ -122,6 +125,7 @@ export class Builder {
       arrangement: undefined,
       scope: this.around.scope,
       items: noItems,
+      steady: false,
     });
   }
 
@@ -130,12 +134,22 @@ export class Builder {
     if (spot.items.length > 0) return this.anew(control, spot);
     // What is beside a fold depends on all that it stands in.
     if (this.around.hinge && asksForHinge(control)) return this.anew(control, spot);
-    const made = isSteady(control) ? this.steady : this.made;
-    const known = made.get(control);
-    if (known && known.parent === spot.parent && known.arrangement === spot.arrangement) return known.box;
-    const box = this.anew(control, spot);
-    made.set(control, { parent: spot.parent, arrangement: spot.arrangement, box });
-    return box;
+    const isHere = (known: MadeBox | undefined): known is MadeBox =>
+      known !== undefined && known.parent === spot.parent && known.arrangement === spot.arrangement;
+    const known = this.made.get(control);
+    if (isHere(known)) return known.box;
+    const shared = this.steady && !spot.steady && isSteady(control) ? this.steady : undefined;
+    const there = shared?.get(control);
+    const made = isHere(there)
+      ? there
+      : {
+          parent: spot.parent,
+          arrangement: spot.arrangement,
+          box: this.anew(control, shared ? { ...spot, steady: true } : spot),
+        };
+    this.made.set(control, made);
+    shared?.set(control, made);
+    return made.box;
   }
 
   private anew(control: Control, spot: Spot): Box | undefined {

@@ -98,8 +98,11 @@ export function layOutFlex(
   if (isNeeded && definite && row && !content.wrap)
     for (const line of lines) for (const item of line) stretch(pass, item, crossKnown, inside);
   const crossSizes = lines.map((line) => lineCross(pass, line, row));
-  const lengths = isNeeded ? (row ? crossSizes : lines.map((line) => lengthOf(line, mainGap))) : [];
-  const needed = isNeeded ? frameH + heightOfLines(pass, box, lengths, row, crossGap) : undefined;
+  let needed: number | undefined;
+  if (isNeeded) {
+    const lengths = row ? crossSizes : lines.map((line) => lengthOf(line, mainGap));
+    needed = frameH + heightOfLines(pass, box, lengths, row, crossGap);
+  }
   if (!content.wrap && lines.length > 0) {
     if (Number.isNaN(crossKnown)) {
       pass.held(box, crossSizes[0]!, innerMin, innerMax);
@@ -170,7 +173,7 @@ export function layOutFlex(
   }
   if (pass.explaining)
     explainFlex(pass, inside, { items, lines, mainSize, crossSizes, mainGap, crossGap, free, frame: frameH });
-  return {
+  const laid: Laid = {
     box,
     width,
     height: free ? Math.max(limits.min, Math.min(limits.max, contentHeight + frameH)) : height,
@@ -179,11 +182,12 @@ export function layOutFlex(
     children: laidChildren,
     places,
     extent: undefined,
-    ...(needed === undefined ? {} : { needed }),
     asked: height,
     definite,
     record: undefined,
   };
+  // Boxes with a ratio are few: all others are objects of one and the same kind.
+  return needed === undefined ? laid : { ...laid, needed };
 }
 
 /** How high lines are: rows one below another, columns beside each other. */

@@ -171,7 +171,7 @@ function leaf(
     used = Math.max(limits.min, Math.min(limits.max, natural));
   }
   if (pass.explaining) pass.content = reason;
-  return {
+  const laid: Laid = {
     box,
     width,
     height: used,
@@ -183,8 +183,8 @@ function leaf(
     asked: height,
     definite,
     record: undefined,
-    ...(box.style.aspect === undefined ? {} : { needed: contentHeight + frameHeight(box) }),
   };
+  return box.style.aspect === undefined ? laid : { ...laid, needed: contentHeight + frameHeight(box) };
 }
 
 /** The border-box height that goes with a width; whether the frame holds it up is written down. */

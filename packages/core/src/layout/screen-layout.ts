@@ -178,6 +178,7 @@ export function placeOnScreen(
       tracks: part.tracks,
     };
     laid[index] = part;
+    ends[index] = 0;
     for (let child = 0; child < children.length; child++)
       visit(children[child]!, startX + places[2 * child]!, y + places[2 * child + 1]!, index);
     ends[index] = count;

@@ -36,7 +36,8 @@ export function contentWidths(pass: Pass, box: Box, height?: number, basis?: num
 }
 
 /** Content widths where no height is known: the same at every width of the screen, so nothing is written down. */
-export const freeWidths = (box: Box): Widths => transferred(silent, box, measured(box));
+export const freeWidths = (box: Box): Widths =>
+  box.style.aspect === undefined ? measured(box) : transferred(silent, box, measured(box));
 
 /** The same without what limits of its height have to do with them. */
 function measured(box: Box): Widths {
@@ -229,8 +230,11 @@ export function contribution(
   if (fixed !== undefined) own = same(fixed);
   else {
     const asked = child.widthAsksHeight ? (byParent ?? pixels(style.height, undefined)) : undefined;
-    const limits = heightRange(child, heightBasis, pass);
-    const height = asked === undefined ? undefined : pass.clamp(child, asked, limits.min, limits.max);
+    let height: number | undefined;
+    if (asked !== undefined) {
+      const limits = heightRange(child, heightBasis, pass);
+      height = pass.clamp(child, asked, limits.min, limits.max);
+    }
     own = widthsWithin(pass, child, height, heightBasis);
     if (height !== undefined && hasRatio(child)) {
       const width = widthByRatio(pass, child, height);

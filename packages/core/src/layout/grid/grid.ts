@@ -160,11 +160,10 @@ export function layOutGrid(
       frame: frameH,
     };
   }
-  return {
+  const laid: Laid = {
     box,
     width,
     height: used,
-    ...(free || box.style.aspect === undefined ? {} : { needed: natural + frameH }),
     baseline: gridBaseline(items, children, places),
     lines: [],
     children,
@@ -180,6 +179,7 @@ export function layOutGrid(
     definite,
     record: undefined,
   };
+  return free || box.style.aspect === undefined ? laid : { ...laid, needed: natural + frameH };
 }
 
 /** Whether a track depends on the height of the grid. */
