@@ -47,52 +47,52 @@ function Arranging() {
   return (
     <section
       aria-label="Arrange for me"
-      className="flex items-start gap-6 border-t border-rule bg-sheet px-4 py-3"
+      className="flex flex-col gap-1.5 border-t border-rule bg-sheet px-4 py-3"
       onKeyDown={(event) => event.key === 'Escape' && close()}
     >
-      <div className="min-w-0 flex-1">
-        <p className="font-semibold">
+      <div className="flex items-center gap-6">
+        <p className="min-w-0 flex-1 truncate font-semibold">
           {only ? `${only.length} controls of ${name}` : name} in rows, columns and grids
         </p>
-        {made.guesses.length > 0 ? (
-          <ul className="max-h-16 overflow-y-auto text-quiet">
-            {[...new Set(made.guesses)].map((guess) => (
-              <li key={guess}>{guess}</li>
-            ))}
-          </ul>
-        ) : (
-          <p className="text-quiet">The bench shows how it would be; nothing had to be guessed.</p>
-        )}
+        <label className="flex shrink-0 items-center gap-2">
+          <span className="text-quiet">Evens out up to</span>
+          <input
+            type="range"
+            min={1}
+            max={20}
+            value={noise}
+            className="accent-spruce"
+            onChange={(event) => setNoise(Number(event.target.value))}
+          />
+          <span className="w-10 font-mono">{noise} px</span>
+        </label>
+        <div className="flex shrink-0 gap-2">
+          <button type="button" className="btn" onClick={close}>
+            Leave it
+          </button>
+          <button
+            type="button"
+            className="btn btn-main"
+            // biome-ignore lint/a11y/noAutofocus: it was asked for a moment ago, and Enter takes it.
+            autoFocus
+            onClick={() => {
+              close();
+              editor.dispatch({ label: `Arrange ${name}`, steps: made.steps, select: [found.control.id] });
+            }}
+          >
+            Take it
+          </button>
+        </div>
       </div>
-      <label className="flex shrink-0 items-center gap-2">
-        <span className="text-quiet">Evens out up to</span>
-        <input
-          type="range"
-          min={1}
-          max={20}
-          value={noise}
-          className="accent-spruce"
-          onChange={(event) => setNoise(Number(event.target.value))}
-        />
-        <span className="w-10 font-mono">{noise} px</span>
-      </label>
-      <div className="flex shrink-0 gap-2">
-        <button type="button" className="btn" onClick={close}>
-          Leave it
-        </button>
-        <button
-          type="button"
-          className="btn btn-main"
-          // biome-ignore lint/a11y/noAutofocus: it was asked for a moment ago, and Enter takes it.
-          autoFocus
-          onClick={() => {
-            close();
-            editor.dispatch({ label: `Arrange ${name}`, steps: made.steps, select: [found.control.id] });
-          }}
-        >
-          Take it
-        </button>
-      </div>
+      {made.guesses.length > 0 ? (
+        <ul className="max-h-24 overflow-y-auto text-quiet">
+          {[...new Set(made.guesses)].map((guess) => (
+            <li key={guess}>{guess}</li>
+          ))}
+        </ul>
+      ) : (
+        <p className="text-quiet">The bench shows how it would be; nothing had to be guessed.</p>
+      )}
     </section>
   );
 }

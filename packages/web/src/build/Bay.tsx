@@ -422,7 +422,10 @@ function Hover({
   if (!box) return null;
   return (
     <div className="absolute border border-[#2f5d50]" style={scaled(box, scale)}>
-      <span className="absolute bottom-full left-0 bg-[#2f5d50] px-1 text-[10px] leading-4 whitespace-nowrap text-white">
+      <span
+        // Above the screen stands what belongs to the bay.
+        className={`absolute left-0 bg-[#2f5d50] px-1 text-[10px] leading-4 whitespace-nowrap text-white ${box.y * scale < 16 ? 'top-0' : 'bottom-full'}`}
+      >
         {name}
       </span>
     </div>
