@@ -43,7 +43,11 @@ export interface Item extends FlexItem {
   y: number;
 }
 
-/** Lays out a container's children. Called by `layOut`, which keeps what comes back. */
+/**
+ * Lays out a container's children. Called by `layOut`, which keeps what comes back.
+ *
+ * @param percentOf border-box height that parts of a height refer to.
+ */
 export function layOutFlex(
   pass: Pass,
   box: Box,
@@ -52,6 +56,7 @@ export function layOutFlex(
   height: number,
   definite: boolean,
   children: readonly Box[] = box.children,
+  percentOf = height,
 ): Laid {
   const row = content.direction === 'row';
   const free = Number.isNaN(height);
@@ -62,7 +67,7 @@ export function layOutFlex(
     box,
     width: Math.max(0, width - frameWidth(box)),
     height: innerHeight,
-    heightBasis: free || !definite ? undefined : innerHeight,
+    heightBasis: free || !definite ? undefined : Math.max(0, percentOf - frameH),
     content,
     row,
   };

@@ -98,12 +98,20 @@ function written(pass: Pass, box: Box, width: number, height: number, definite: 
   return laid;
 }
 
-function anew(pass: Pass, box: Box, width: number, height: number, definite: boolean): Laid {
+/** @param percentOf border-box height that parts of a height refer to in a row or column, where that is another one. */
+function anew(
+  pass: Pass,
+  box: Box,
+  width: number,
+  height: number,
+  definite: boolean,
+  percentOf = height,
+): Laid {
   if (Number.isNaN(height) && box.style.aspect !== undefined) return byRatio(pass, box, width);
   const { content } = box;
   switch (content.type) {
     case 'flex':
-      return layOutFlex(pass, box, content, width, height, definite);
+      return layOutFlex(pass, box, content, width, height, definite, box.children, percentOf);
     case 'grid':
       return layOutGrid(pass, box, content, width, height, definite);
     case 'pinboard':
@@ -220,8 +228,9 @@ function byRatio(pass: Pass, box: Box, width: number): Laid {
     least = Math.max(least, Math.min(laid.needed, limits.max));
     pass.sign(box, 'least', height - least);
     if (least > height) {
+      // Parts of a height still refer to the ratio's, what is stretched fills the box.
+      laid = anew(pass, box, width, least, true, height);
       height = least;
-      laid = anew(pass, box, width, height, true);
     }
   }
   if (pass.explaining) pass.content = { rule: 'ratio', from: width, value: ratio, least, most: limits.max };
