@@ -1,6 +1,6 @@
 /**
  * All benchmarks. Every figure is a ratio measured in this one run. `--json`; `--write`: into docs/; `--only NAME`: one
- * of memory, engines, relayout, texts, sweeps, checks, runs, tables, feel, growth.
+ * of memory, engines, relayout, texts, sweeps, checks, rechecks, runs, tables, feel, growth.
  */
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -11,6 +11,7 @@ import { engines, memory } from './engines.ts';
 import { feel } from './feel.ts';
 import { growth, growthPlot } from './growth.ts';
 import type { Measured } from './measure.ts';
+import { rechecks } from './rechecks.ts';
 import { relayout } from './relayout.ts';
 import { runs } from './runs.ts';
 import { sweeps } from './sweeps.ts';
@@ -32,6 +33,7 @@ const suites: Readonly<Record<string, () => readonly Measured[] | Promise<readon
   texts: () => texts(shaper),
   sweeps: () => sweeps(shaper),
   checks: () => checks(shaper),
+  rechecks,
   runs,
   tables,
   feel,

@@ -19,8 +19,8 @@ import { type Looking, type Measure, Measuring } from './measures.ts';
 import {
   type AllTaken,
   type Gathered,
+  heldAgainst,
   type MeasuredStretch,
-  measuredBefore,
   Remembered,
   rememberedWith,
   type Taken,
@@ -60,7 +60,7 @@ export function* checkScreen(
   const remembered = rememberedWith(boxes);
   const gathered = yield* gather(boxes, project, screen, options, remembered);
   const found: Finding[] = [];
-  const view = new ScreenView(shaper);
+  const view = new ScreenView(shaper, boxes);
   for (const entry of gathered.values()) {
     const finding = { ...entry, attribute: undefined };
     found.push({
@@ -157,17 +157,26 @@ function measure(
 ): MeasuredStretch {
   const { touch } = looking;
   const known = before?.touch === touch ? before : undefined;
-  const isAtStart = known && measuredBefore(start, known.start);
-  const isAtEnd = known && (end === start ? isAtStart : measuredBefore(end, known.end));
   const starts = new Measuring(start, looking, end);
   const ends = new Measuring(end, looking, start);
-  const taken = start.boxes.map((_, box): readonly Taken[] => {
-    if (isAtStart?.(box) && isAtEnd?.(box)) return known!.taken[box]!;
+  const takenOf = (box: number): readonly Taken[] => {
     const measures = starts.of(box);
     if (measures.length === 0) return nothing;
     const after = end === start ? measures : ends.of(box);
     return measures.flatMap((each, index) => wrong(each, after[index] ?? each, { from, to, ...conditions }));
-  });
+  };
+  const atStart = known && heldAgainst(start, known.start);
+  const atEnd = known && (end === start ? atStart : heldAgainst(end, known.end));
+  if (!atStart || !atEnd) return { start, end, touch, taken: start.boxes.map((_, box) => takenOf(box)) };
+  const taken = known.taken.slice();
+  for (let box = 0; box < taken.length; ) {
+    if (atStart.isWhole(box) && atEnd.isWhole(box)) box = start.ends[box]!;
+    else {
+      const isAsBefore = atStart.look(box);
+      if (!(atEnd === atStart ? isAsBefore : atEnd.look(box) && isAsBefore)) taken[box] = takenOf(box);
+      box += 1;
+    }
+  }
   return { start, end, touch, taken };
 }
 

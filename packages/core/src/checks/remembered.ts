@@ -144,21 +144,31 @@ function liesAsBefore(now: ScreenLayout, before: ScreenLayout, index: number): b
   return Math.abs(down - (other.y - before.boxes[parent]!.y)) < 1e-9;
 }
 
-/** What is known of a box while two layouts are held against each other, as bits. */
-const lies = 1;
-/** All lies as before from the box up to the control that it belongs to. */
-const owner = 2;
+/** All lies as before from a box up to the control that it belongs to, as a bit. */
+const owner = 1;
 /** Nothing around it scrolls otherwise. */
-const scroll = 4;
+const scroll = 2;
 
-/**
- * Which boxes of a layout are measured as they were before: the same boxes, in the same place inside of the controls
- * around them.
- */
-export function measuredBefore(now: ScreenLayout, before: ScreenLayout): (index: number) => boolean {
-  if (now.boxes.length !== before.boxes.length || now.width !== before.width) return () => false;
-  const known = new Uint8Array(now.boxes.length);
-  for (let index = 0; index < known.length; index++) {
+/** A layout held against one from before, box by box: parents before children, whole subtrees left out at will. */
+class Held {
+  private readonly known: Uint8Array;
+
+  constructor(
+    private readonly now: ScreenLayout,
+    private readonly before: ScreenLayout,
+  ) {
+    this.known = new Uint8Array(now.boxes.length);
+  }
+
+  /** Whether a box and all in it are measured as before: what is the same object was neither laid out anew nor moved. */
+  isWhole(index: number): boolean {
+    const box = this.now.boxes[index]!;
+    return box === this.before.boxes[index] && this.isAround(box.parent);
+  }
+
+  /** Whether a box is measured as before: the same one, in the same place inside of the controls around it. */
+  look(index: number): boolean {
+    const { now, before, known } = this;
     const { parent, control, box } = now.boxes[index]!;
     const other = before.boxes[index]!;
     const around = parent < 0 ? owner | scroll : known[parent]!;
@@ -169,18 +179,19 @@ export function measuredBefore(now: ScreenLayout, before: ScreenLayout): (index:
       (box === other.box ||
         (box.content.type !== 'scroll' && other.box.content.type !== 'scroll') ||
         sameAxis(box, other.box));
-    known[index] = (isSame ? lies : 0) | (isOwner ? owner : 0) | (isScroll ? scroll : 0);
+    known[index] = (isOwner ? owner : 0) | (isScroll ? scroll : 0);
+    return isSame && box === other.box && this.isAround(parent);
   }
-  const wanted = owner | scroll;
-  return (index) => {
-    const { parent, box } = now.boxes[index]!;
-    return (
-      box === before.boxes[index]!.box &&
-      (known[index]! & lies) !== 0 &&
-      (parent < 0 || (known[parent]! & wanted) === wanted)
-    );
-  };
+
+  private isAround(parent: number): boolean {
+    const wanted = owner | scroll;
+    return parent < 0 || (this.known[parent]! & wanted) === wanted;
+  }
 }
+
+/** @returns undefined where the layouts have too little in common. */
+export const heldAgainst = (now: ScreenLayout, before: ScreenLayout): Held | undefined =>
+  now.boxes.length === before.boxes.length && now.width === before.width ? new Held(now, before) : undefined;
 
 const sameAxis = (one: ScreenBox['box'], other: ScreenBox['box']): boolean =>
   one.content.type === 'scroll' && other.content.type === 'scroll' && one.content.axis === other.content.axis;

@@ -29,9 +29,11 @@ function keptControl(before: Control | undefined, now: Control): Control {
   const children = now.children.map((child) => keptControl(known.get(child.id), child));
   const { children: _, ...own } = now;
   const { children: __, ...ownBefore } = before;
-  const unchanged =
+  const isItself = same(own, ownBefore);
+  const isUnchanged =
+    isItself &&
     children.length === before.children.length &&
-    children.every((child, index) => child === before.children[index]) &&
-    same(own, ownBefore);
-  return unchanged ? before : { ...now, children };
+    children.every((child, index) => child === before.children[index]);
+  // What stands around a change keeps its attributes, the same object: they are looked at by themselves, too.
+  return isUnchanged ? before : { ...(isItself ? before : now), children };
 }

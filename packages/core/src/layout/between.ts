@@ -8,7 +8,7 @@
 import type { Box } from './box.ts';
 import { firstDifference, turningPoint, unlike } from './differences.ts';
 import type { Extent, Laid } from './laid.ts';
-import { type Alike, Comparison, isComparison, type Record } from './record.ts';
+import { type Alike, Outcome, type Record } from './record.ts';
 
 const mix = (a: number, b: number, part: number): number => (a === b ? a : a + (b - a) * part);
 
@@ -58,15 +58,12 @@ export class Between implements Laid {
   }
 
   get record(): Record {
+    const [from, to] = [this.a.record!, this.b.record!];
     this.written ??= {
-      entries: this.a.record!.entries.map((entry, index) => {
-        const other = this.b.record!.entries[index]!;
-        if (!isComparison(entry)) return between(entry, other as Laid, this.part);
-        const { value } = other as Comparison;
-        if (value === entry.value) return entry;
-        const { box, question, low, high, jump } = entry;
-        return new Comparison(box, question, mix(entry.value, value, this.part), low, high, jump);
-      }),
+      entries: from.entries.map((entry, index) =>
+        entry instanceof Outcome ? entry : between(entry, to.entries[index] as Laid, this.part),
+      ),
+      values: from.values.map((value, index) => mix(value, to.values[index]!, this.part)),
       reasons: [],
       content: undefined,
       alike: alikeOf(this)!,

@@ -7,6 +7,7 @@
 import type { Paragraphs } from '../text/paragraph.ts';
 import type { Answers } from './between.ts';
 import type { Laid, Widths } from './laid.ts';
+import type { Outcome } from './record.ts';
 
 /** A share of what is left over (`share N`). */
 export interface Share {
@@ -264,6 +265,8 @@ export interface Known {
   /** Answers of passes that write down their comparisons: at given heights, and at free ones. */
   readonly recorded: Laid[];
   swept: Answers | undefined;
+  /** How signs came out; see `signOf`. */
+  readonly signs: Outcome[];
   /** Answers of passes that write down their reasons. */
   readonly explained: Laid[];
 }
@@ -284,7 +287,7 @@ export function makeBox(box: Omit<Box, 'known' | 'heightMatters' | 'widthAsksHei
     items: box.items,
     heightMatters: askHeight(box.content, box.children),
     widthAsksHeight,
-    known: { widths: undefined, laid: [], recorded: [], swept: undefined, explained: [] },
+    known: { widths: undefined, laid: [], recorded: [], swept: undefined, signs: [], explained: [] },
   };
 }
 

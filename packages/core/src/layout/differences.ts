@@ -2,15 +2,30 @@
 import { alikeOf } from './between.ts';
 import type { Box } from './box.ts';
 import type { Laid } from './laid.ts';
-import { type Comparison, isComparison, type Topic } from './record.ts';
+import { Outcome, type Topic } from './record.ts';
+
+/** A value that was compared, and the limits between which it comes out the same. */
+export interface Compared extends Pick<Outcome, 'low' | 'high' | 'jump'> {
+  readonly value: number;
+}
 
 /** Something that is decided differently: about a box, at two widths. */
 export interface Decision {
   readonly box: Box;
   readonly question: Topic;
-  /** What was compared, at the smaller and at the larger width. */
-  readonly before: Comparison;
-  readonly after: Comparison;
+  /** At the smaller and at the larger width. */
+  readonly before: Compared;
+  readonly after: Compared;
+}
+
+function decision(before: Outcome, value: number, after: Outcome, other: number): Decision {
+  const { box, question, low, high, jump } = before;
+  return {
+    box,
+    question,
+    before: { value, low, high, jump },
+    after: { value: other, low: after.low, high: after.high, jump: after.jump },
+  };
 }
 
 /** Where the records stop being comparable without a decision before it having changed. */
@@ -22,9 +37,9 @@ export const unlike = 'unlike';
  */
 const closeness = 0.03;
 
-function sameOutcome(a: Comparison, value: number): boolean {
-  if (value === a.value || (value >= a.low && value < a.high)) return true;
-  if (a.jump || value < a.low - closeness || value > a.high + closeness) return false;
+function sameOutcome(a: Outcome, value: number, other: number): boolean {
+  if (value === other || (other >= a.low && other < a.high)) return true;
+  if (a.jump || other < a.low - closeness || other > a.high + closeness) return false;
   nearly = true;
   return true;
 }
@@ -56,13 +71,13 @@ function compare(a: Laid, b: Laid): Decision | typeof unlike | undefined {
     const after = right[index];
     if (after === undefined) return unlike;
     if (before === after) continue;
-    if (isComparison(before)) {
-      if (!isComparison(after) || before.box !== after.box || before.question !== after.question)
+    if (before instanceof Outcome) {
+      if (!(after instanceof Outcome) || before.box !== after.box || before.question !== after.question)
         return unlike;
-      if (!sameOutcome(before, after.value))
-        return { box: before.box, question: before.question, before, after };
+      const [value, other] = [a.record!.values[index]!, b.record!.values[index]!];
+      if (!sameOutcome(before, value, other)) return decision(before, value, after, other);
     } else {
-      if (isComparison(after) || before.box !== after.box) return unlike;
+      if (after instanceof Outcome || before.box !== after.box) return unlike;
       const inside = firstDifference(before, after);
       if (inside) return inside;
     }
@@ -82,9 +97,11 @@ const unit = 1 / 64;
 /** The last width at which a decision still comes out as at the smaller one, since what is compared is linear. */
 export function turningPoint({ before, after }: Decision, from: number, to: number): number | undefined {
   const limit = after.value >= before.high ? before.high : before.low;
-  const slope = after.value - before.value;
-  if (slope === 0 || !Number.isFinite(limit)) return undefined;
-  const width = from + ((to - from) * (limit - before.value)) / slope;
+  const rise = after.value - before.value;
+  if (rise === 0 || !Number.isFinite(limit)) return undefined;
+  // A part of what is shared out is rounded, so it reaches a limit half a 64th before it.
+  const early = Math.abs(rise) < 0.999 * (to - from) ? (Math.sign(rise) * unit) / 2 : 0;
+  const width = from + ((to - from) * (limit - early - before.value)) / rise;
   return Number.isFinite(width) ? Math.ceil(width * 64 - 1e-6) / 64 - unit : undefined;
 }
 
@@ -100,13 +117,14 @@ export function allDifferences(a: Laid, b: Laid): Decision[] {
     for (let index = 0; index < Math.min(left.length, right.length); index++) {
       const before = left[index]!;
       const after = right[index]!;
-      if (isComparison(before) !== isComparison(after)) return false;
       if (before.box !== after.box) return false;
-      if (isComparison(before) && isComparison(after)) {
+      if (before instanceof Outcome && after instanceof Outcome) {
         if (before.question !== after.question) return false;
-        if (!sameOutcome(before, after.value))
-          found.push({ box: before.box, question: before.question, before, after });
-      } else visit(before as Laid, after as Laid);
+        const [value, other] = [from.record!.values[index]!, to.record!.values[index]!];
+        if (before !== after && !sameOutcome(before, value, other))
+          found.push(decision(before, value, after, other));
+      } else if (before instanceof Outcome || after instanceof Outcome) return false;
+      else visit(before, after);
     }
     return left.length === right.length;
   };

@@ -6,7 +6,7 @@ import { layOutGrid } from './grid/grid.ts';
 import { type Laid, noChildren } from './laid.ts';
 import { layOutPinboard } from './pinboard.ts';
 import type { ContentReason } from './reason.ts';
-import { Alike, type Pass } from './record.ts';
+import { Alike, Log, type Pass } from './record.ts';
 import { layOutScroll } from './scroll.ts';
 import { frameHeight, frameTop, frameWidth, heightOfWidth, heightRange, isFraction } from './sizes.ts';
 import { layOutSplit } from './split.ts';
@@ -82,12 +82,13 @@ function find(
 /** Lays out with a fresh list of notes, and keeps them with the answer. */
 function written(pass: Pass, box: Box, width: number, height: number, definite: boolean): Laid {
   const { log, reasons, content } = pass;
-  pass.log = pass.recording ? [] : undefined;
+  pass.log = pass.recording ? new Log() : undefined;
   pass.reasons = [];
   pass.content = undefined;
   const laid = anew(pass, box, width, height, definite) as { -readonly [K in keyof Laid]: Laid[K] };
   laid.record = {
-    entries: pass.log ?? [],
+    entries: pass.log?.entries ?? [],
+    values: pass.log?.values ?? [],
     reasons: pass.reasons,
     content: pass.content,
     alike: new Alike(),

@@ -27,19 +27,44 @@ export type Topic =
   | 'largest';
 
 /**
- * One comparison. Its outcome stays what it is as long as `value` stays between `low` and `high`, which do not
- * depend on the screen's width.
+ * How a comparison came out. That stays so as long as the value compared lies between `low` and `high`, which do not
+ * depend on the screen's width. A sign that came out alike is one and the same object, so that records are held against
+ * each other by a look at each entry.
  */
-export class Comparison {
+export class Outcome {
   constructor(
     readonly box: Box,
     readonly question: Topic,
-    readonly value: number,
     readonly low: number,
     readonly high: number,
     /** Whether places jump when the outcome changes; otherwise they only change their pace. */
     readonly jump: boolean,
   ) {}
+}
+
+/** Order of the questions among the outcomes that a box keeps. */
+const topics: { readonly [Question in Topic]: number } = {
+  lines: 0,
+  wrap: 1,
+  tracks: 2,
+  panes: 3,
+  least: 4,
+  greatest: 5,
+  room: 6,
+  fit: 7,
+  largest: 8,
+};
+
+/** The outcome that a value is 0 or more, or below it. */
+function signOf(box: Box, question: Topic, positive: boolean, jump: boolean): Outcome {
+  const index = 4 * topics[question] + (positive ? 2 : 0) + (jump ? 1 : 0);
+  const known = box.known.signs[index];
+  if (known) return known;
+  const outcome = positive
+    ? new Outcome(box, question, 0, Infinity, jump)
+    : new Outcome(box, question, -Infinity, -Number.MIN_VALUE, jump);
+  box.known.signs[index] = outcome;
+  return outcome;
 }
 
 /** Answers that were decided alike, as a set that can take in another one (union-find). */
@@ -59,8 +84,10 @@ export class Alike {
 
 /** What was written down about laying out one box, in a pass that does. */
 export interface Record {
-  /** In the order in which they were made; the answers that were used stand where they were asked for. */
-  readonly entries: readonly (Comparison | Laid)[];
+  /** Outcomes in the order in which they came; the answers that were used stand where they were asked for. */
+  readonly entries: readonly (Outcome | Laid)[];
+  /** What was compared, by the index of the outcome; 0 where an answer stands. */
+  readonly values: readonly number[];
   /** Why each child has its size and place, in the order of `Laid.children`. */
   readonly reasons: readonly Reasons[];
   /** How high the content is, and why; of boxes whose height was free. */
@@ -69,12 +96,21 @@ export interface Record {
   readonly alike: Alike;
 }
 
-export const isComparison = (entry: Comparison | Laid): entry is Comparison => entry instanceof Comparison;
+/** What is being written down about a box. */
+export class Log {
+  readonly entries: (Outcome | Laid)[] = [];
+  readonly values: number[] = [];
+
+  push(entry: Outcome | Laid, value = 0): void {
+    this.entries.push(entry);
+    this.values.push(value);
+  }
+}
 
 /** One run of the engine over a screen. */
 export class Pass {
   /** Where comparisons go; undefined in a plain pass. */
-  log: (Comparison | Laid)[] | undefined;
+  log: Log | undefined;
   /** Reasons of the children of the box being laid out. */
   reasons: Reasons[] = [];
   content: ContentReason | undefined;
@@ -98,22 +134,12 @@ export class Pass {
   /** Notes that a difference is 0 or more, or below 0. */
   sign(box: Box, question: Topic, value: number, jump = false): void {
     if (this.log === undefined) return;
-    const positive = value >= 0;
-    this.log.push(
-      new Comparison(
-        box,
-        question,
-        value,
-        positive ? 0 : -Infinity,
-        positive ? Infinity : -Number.MIN_VALUE,
-        jump,
-      ),
-    );
+    this.log.push(signOf(box, question, value >= 0, jump), value);
   }
 
   /** Notes that a value lies in a range with the same outcome throughout. */
   within(box: Box, question: Topic, value: number, low: number, high: number, jump: boolean): void {
-    this.log?.push(new Comparison(box, question, value, low, high, jump));
+    this.log?.push(new Outcome(box, question, low, high, jump), value);
   }
 
   /** The larger of two numbers; which one that is, is noted. */

@@ -91,8 +91,9 @@ export interface ScreenLayout {
 export class ScreenView {
   private readonly boxes: ViewBoxes;
 
-  constructor(shaper: Shaper) {
-    this.boxes = new ViewBoxes(shaper);
+  /** @param boxes those that others know, too. */
+  constructor(shaper: Shaper, boxes = new ViewBoxes(shaper)) {
+    this.boxes = boxes;
   }
 
   layOut(project: Project, screen: Control, view: View): ScreenLayout {
@@ -122,6 +123,7 @@ export function layOutRoot(pass: Pass, root: Box, view: View): Laid {
             laid: [],
             recorded: [],
             swept: undefined,
+            signs: [],
             explained: [],
           },
         };
@@ -185,20 +187,32 @@ export function placeOnScreen(
   };
   visit(from, rightToLeft ? safe.right : safe.left, safe.top, -1);
   for (const list of [boxes, laid, ends]) list.length = count;
-  let byControl: Map<string, ScreenBox> | undefined;
-  const layout: ScreenLayout = {
-    width: from.width + safe.left + safe.right,
-    fullHeight: from.height + safe.top + safe.bottom,
+  const layout = new Placed(
+    from.width + safe.left + safe.right,
+    from.height + safe.top + safe.bottom,
     boxes,
     ends,
-    // Not everybody looks for controls.
-    get byControl() {
-      byControl ??= firstByControl(boxes);
-      return byControl;
-    },
-  };
+  );
   origins.set(layout, laid);
   return layout;
+}
+
+/** A class, since a getter made where a screen is placed would keep all that is known there: the layout before, too. */
+class Placed implements ScreenLayout {
+  private found: Map<string, ScreenBox> | undefined;
+
+  constructor(
+    readonly width: number,
+    readonly fullHeight: number,
+    readonly boxes: readonly ScreenBox[],
+    readonly ends: readonly number[],
+  ) {}
+
+  // Not everybody looks for controls.
+  get byControl(): ReadonlyMap<string, ScreenBox> {
+    this.found ??= firstByControl(this.boxes);
+    return this.found;
+  }
 }
 
 function firstByControl(boxes: readonly ScreenBox[]): Map<string, ScreenBox> {

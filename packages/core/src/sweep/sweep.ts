@@ -85,6 +85,7 @@ interface Point {
 /**
  * Works out the layout of a screen from a width to another.
  *
+ * @param boxes what is known from an earlier sweep or check of the screen.
  * @returns the stretches from left to right, each as soon as it is known.
  */
 export function* sweep(
@@ -92,9 +93,10 @@ export function* sweep(
   project: Project,
   screen: Control,
   options: SweepOptions,
+  boxes: ViewBoxes = new ViewBoxes(shaper),
 ): Generator<SweepPart, void, void> {
   const { rightToLeft = false } = options;
-  for (const { range, change } of ranges(new ViewBoxes(shaper), project, screen, options))
+  for (const { range, change } of ranges(boxes, project, screen, options))
     yield { stretch: stretchOf(range, rightToLeft), change: change() };
 }
 
@@ -199,12 +201,20 @@ interface Range {
   readonly to: Point;
 }
 
-/** Cuts a range of widths until nothing changes within any part. */
+/** How far a cut goes into a range of which one took off next to nothing, the first time and each time after. */
+const firstLeap = 4 * unit;
+const leapGrows = 8;
+
+/**
+ * Cuts a range of widths until nothing changes within any part.
+ *
+ * @param leap how far to cut into it at least; 0 where the last cut got on.
+ */
 function* solve(
   at: (width: number) => Point,
   from: Point,
   to: Point | undefined,
-  halve = false,
+  leap = 0,
 ): Generator<Range, void, void> {
   if (!to) {
     yield { from, to: from };
@@ -216,23 +226,26 @@ function* solve(
     yield { from, to };
     return;
   }
-  if (difference !== unlike && !halve) left = turningPoint(difference, from.width, to.width);
+  if (difference !== unlike) left = turningPoint(difference, from.width, to.width);
   if (to.width - from.width <= unit) {
     yield { from, to: from };
     yield { from: to, to };
     return;
   }
   // Just below where it turns; in the middle where that is not known.
-  left ??= floorUnit((from.width + to.width) / 2);
+  const middle = floorUnit((from.width + to.width) / 2);
+  left ??= middle;
+  // Where something turns is known but for what is rounded on the way: another cut next to an end gets farther into it.
+  if (left < middle) left = Math.max(left, Math.min(middle, from.width + leap));
+  else left = Math.min(left, Math.max(middle, to.width - leap));
   left = Math.max(from.width, Math.min(to.width - unit, left));
   const right = left + unit;
   const below = left === from.width ? from : at(left);
   const above = right === to.width ? to : at(right);
-  // Where that takes off next to nothing, halving makes sure of getting on.
-  const small = 2 * unit;
-  const stuck = !halve && (right - from.width <= small || to.width - left <= small);
-  yield* solve(at, from, below === from ? undefined : below, stuck);
-  yield* solve(at, above, above === to ? undefined : to, stuck);
+  const small = Math.max(2 * unit, leap + unit);
+  const farther = leap === 0 ? firstLeap : leap * leapGrows;
+  yield* solve(at, from, below === from ? undefined : below, to.width - left <= small ? farther : 0);
+  yield* solve(at, above, above === to ? undefined : to, right - from.width <= small ? farther : 0);
 }
 
 /** All boxes of a layout in a row, x from the start side. */

@@ -11,10 +11,10 @@ import { BandsDialog } from './BandsDialog.tsx';
 import { Bench } from './Bench.tsx';
 import { BenchViewContext, type Outlines, outlineWords, type Seeing } from './benchView.ts';
 import { ChangesDialog } from './ChangesDialog.tsx';
-import { Checking } from './Checking.tsx';
 import { Dragging } from './Dragging.tsx';
 import { Drawer, type DrawerName } from './Drawer.tsx';
 import { DuplicateDialog } from './DuplicateDialog.tsx';
+import { EveryWidth } from './every-width/EveryWidth.tsx';
 import { Facts } from './Facts.tsx';
 import { PathLine } from './PathLine.tsx';
 import { Picker } from './Picker.tsx';
@@ -185,7 +185,7 @@ export function BuildPlace() {
 
   return (
     <BenchViewContext value={view}>
-      <Checking screen={screen} newest={findings}>
+      <EveryWidth screen={screen} newest={findings}>
         <Dragging>
           <PathLine zoom={zoom} onZoom={setZoom} onKeys={() => setKeysShown(true)} />
           <div className="flex min-h-0 flex-1">
@@ -223,7 +223,7 @@ export function BuildPlace() {
           <ChangesDialog />
           {keysShown && <ShortcutList extra={keys} onClose={() => setKeysShown(false)} />}
         </Dragging>
-      </Checking>
+      </EveryWidth>
     </BenchViewContext>
   );
 }

@@ -18,8 +18,8 @@ import { EyeOff } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { useBenchView } from './benchView.ts';
+import { useChecked } from './every-width/useEveryWidth.ts';
 import { ControlWord, Sentence } from './Sentence.tsx';
-import { useChecked } from './useChecks.ts';
 
 const severities = { error: 'Errors', warning: 'Warnings', advice: 'Advice' } as const;
 export const severityFills: Readonly<Record<Severity, string>> = {

@@ -5,9 +5,9 @@ import { lazy, type ReactNode, Suspense, useRef, useState } from 'react';
 import { currentControl, useEditorState } from '../editor/context.tsx';
 import { BindingsPane } from './BindingsPane.tsx';
 import { ChecksPane } from './ChecksPane.tsx';
+import { useFindings } from './every-width/useEveryWidth.ts';
 import { FocusPane } from './FocusPane.tsx';
 import { SweepPane } from './SweepPane.tsx';
-import { useFindings } from './useChecks.ts';
 import { WhyPane } from './WhyPane.tsx';
 
 /** Loaded when it is first opened: the text editor is large. */

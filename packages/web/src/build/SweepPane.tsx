@@ -14,8 +14,9 @@ import { area } from 'd3-shape';
 import { type KeyboardEvent, type PointerEvent, useEffect, useMemo, useRef, useState } from 'react';
 import { useEditorState } from '../editor/context.tsx';
 import { useBenchView } from './benchView.ts';
+import { sweptFrom, sweptTo } from './every-width/request.ts';
+import { useSwept } from './every-width/useEveryWidth.ts';
 import { Sentence } from './Sentence.tsx';
-import { sweptFrom, sweptTo, useSweep } from './useSweep.ts';
 
 /** Room around the drawing, px. */
 const edge = { left: 46, right: 14, top: 22, bottom: 22 };
@@ -72,8 +73,8 @@ function bandsOf(
 export function SweepPane({ screen, control }: { screen: Control; control: Control }) {
   const { project } = useEditorState('project');
   const { sizes, resize, setLit } = useBenchView();
-  const { width, height } = sizes[0]!;
-  const swept = useSweep(project, screen, height);
+  const { width } = sizes[0]!;
+  const swept = useSwept();
   const frame = useRef<HTMLDivElement>(null);
   const [room, setRoom] = useState({ width: 640, height: 230 });
   useEffect(() => {

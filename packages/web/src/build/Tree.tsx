@@ -16,9 +16,9 @@ import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { keyWords } from '../editor/keys.ts';
 import { Menu } from '../parts/Menu.tsx';
 import { useBays } from './bays.ts';
+import { useFindings } from './every-width/useEveryWidth.ts';
 import { findControls } from './find.ts';
 import { KindIcon } from './kindIcons.tsx';
-import { useFindings } from './useChecks.ts';
 import { useDragged } from './useDragged.ts';
 import { useShownSelection } from './useShownSelection.ts';
 

@@ -7,8 +7,8 @@ import { scaleLinear } from 'd3-scale';
 import { type PointerEvent, useEffect, useMemo, useRef, useState } from 'react';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { useBenchView } from './benchView.ts';
-import { useFindings } from './useChecks.ts';
-import { sweptFrom, sweptTo, useSweep } from './useSweep.ts';
+import { sweptFrom, sweptTo } from './every-width/request.ts';
+import { useFindings, useSwept } from './every-width/useEveryWidth.ts';
 
 const height = 34;
 let runs = 0;
@@ -18,8 +18,8 @@ export function WidthRuler({ screen }: { screen: Control }) {
   const { project, scope } = useEditorState('project', 'scope');
   const { sizes, resize, layoutChanges } = useBenchView();
   const findings = useFindings();
-  const { width, height: viewHeight } = sizes[0]!;
-  const swept = useSweep(project, screen, viewHeight);
+  const { width } = sizes[0]!;
+  const swept = useSwept();
   const frame = useRef<HTMLDivElement>(null);
   const [room, setRoom] = useState(400);
   useEffect(() => {

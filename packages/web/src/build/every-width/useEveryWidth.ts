@@ -1,0 +1,101 @@
+/** What is known of a screen at every width, as far as it is known: what the checks find, and its sweep. */
+import type { Control, Finding, Project, SweepPart } from '@hovrin/core';
+import { createContext, useContext, useEffect, useState } from 'react';
+import { sweptFrom, sweptTo, type WidthsAnswer, type WidthsRequest } from './request.ts';
+
+export interface Checked {
+  /** Of the last run that came to its end. */
+  readonly findings: readonly Finding[];
+  readonly running: boolean;
+  readonly stretches: number;
+  readonly problem?: string | undefined;
+}
+
+export interface Swept {
+  readonly parts: readonly SweepPart[];
+  readonly done: boolean;
+  readonly problem?: string | undefined;
+}
+
+/** Milliseconds that the document must rest before its widths are looked at: not while one types. */
+const rest = 200;
+
+let worker: Worker | undefined;
+let count = 0;
+
+function startWorker(): Worker {
+  worker ??= new Worker(new URL('./widthsWorker.ts', import.meta.url), { type: 'module' });
+  return worker;
+}
+
+type Unnumbered<Request> = Request extends WidthsRequest ? Omit<Request, 'id'> : never;
+
+/**
+ * Asks the worker, once what is asked about has been at rest for a while.
+ *
+ * @param hear is given each answer.
+ * @returns takes the question back.
+ */
+function ask(request: Unnumbered<WidthsRequest>, hear: (answer: WidthsAnswer) => void): () => void {
+  const id = ++count;
+  const asked = startWorker();
+  const listen = ({ data }: MessageEvent<WidthsAnswer>) => {
+    if (data.id === id) hear(data);
+  };
+  asked.addEventListener('message', listen);
+  const timer = setTimeout(() => asked.postMessage({ ...request, id }), rest);
+  return () => {
+    clearTimeout(timer);
+    asked.removeEventListener('message', listen);
+  };
+}
+
+/** The project with no other screens than the one that is looked at: all that is sent across. */
+const alone = (project: Project, screen: Control): Project => ({ ...project, screens: [screen] });
+
+export function useChecks(project: Project, screen: Control | undefined): Checked {
+  const [checked, setChecked] = useState<Checked>({ findings: [], running: true, stretches: 0 });
+  useEffect(() => {
+    if (!screen) return;
+    setChecked((before) => ({ ...before, running: true, stretches: 0 }));
+    return ask({ task: 'check', project: alone(project, screen) }, (answer) => {
+      if (answer.task !== 'check') return;
+      const { done, findings, stretches, problem } = answer;
+      setChecked((before) => ({
+        findings: done ? findings : before.findings,
+        running: !done,
+        stretches,
+        problem,
+      }));
+    });
+  }, [project, screen]);
+  return checked;
+}
+
+export function useSweep(project: Project, screen: Control | undefined, height: number): Swept {
+  const [swept, setSwept] = useState<Swept>({ parts: [], done: false });
+  useEffect(() => {
+    if (!screen) return;
+    const options = { from: sweptFrom, to: sweptTo, height };
+    const heard: SweepPart[] = [];
+    setSwept((before) => ({ ...before, done: false }));
+    return ask({ task: 'sweep', project: alone(project, screen), options }, (answer) => {
+      if (answer.task !== 'sweep') return;
+      heard.push(...answer.parts);
+      setSwept({ parts: [...heard], done: answer.done, problem: answer.problem });
+    });
+  }, [project, screen, height]);
+  return swept;
+}
+
+/** How the checks go on; for what shows that. */
+export const ChecksContext = createContext<Checked>({ findings: [], running: true, stretches: 0 });
+export const useChecked = (): Checked => useContext(ChecksContext);
+
+/** What they have found; changes only when a run has come to its end. */
+export const FindingsContext = createContext<readonly Finding[]>([]);
+export const useFindings = (): readonly Finding[] => useContext(FindingsContext);
+
+/** The sweep at the height of the working bay. */
+export const SweptContext = createContext<Swept>({ parts: [], done: false });
+export const useSwept = (): Swept => useContext(SweptContext);

@@ -1,0 +1,91 @@
+/**
+ * Checks a screen at every width and sweeps it, beside the interface. One worker does both, the checks first: they would
+ * only take the processor from each other, and what the one has found out about a box the other knows, too.
+ */
+import type { CheckStep, Control, Project, ViewBoxes } from '@hovrin/core';
+import type { Shaper } from '@hovrin/core/text/shaper';
+import type { CheckRequest, SweepRequest, WidthsAnswer, WidthsRequest } from './request.ts';
+import { sliced } from './sliced.ts';
+
+/** The document of the last request, and what is known about its boxes: a change costs what it touches. */
+let known: { readonly project: Project; readonly boxes: ViewBoxes } | undefined;
+
+/** The last request for each task that has not been begun. */
+const waiting = new Map<WidthsRequest['task'], WidthsRequest>();
+const newest = new Map<WidthsRequest['task'], number>();
+let busy = false;
+
+const answer = (message: WidthsAnswer) => self.postMessage(message);
+const isNewest = ({ task, id }: WidthsRequest) => newest.get(task) === id;
+
+type Core = typeof import('@hovrin/core');
+
+/** What both tasks begin with: the document, with all that is known about it. */
+function opened(core: Core, shaper: Shaper, asked: Project): { project: Project; boxes: ViewBoxes } {
+  const project = core.keepSame(known?.project, asked);
+  known = { project, boxes: known?.boxes ?? core.boxesToCheck(shaper) };
+  return known;
+}
+
+const stretchesIn = (steps: readonly CheckStep[]) => steps.filter((step) => step === 'stretch').length;
+
+async function check(core: Core, shaper: Shaper, request: CheckRequest): Promise<void> {
+  const { id, task } = request;
+  const { project, boxes } = opened(core, shaper, request.project);
+  let stretches = 0;
+  const end = await sliced(
+    core.checkScreen(shaper, project, screenOf(project), core.usualCheck, boxes),
+    () => isNewest(request),
+    (steps) => {
+      stretches += stretchesIn(steps);
+      answer({ id, task, done: false, findings: [], stretches });
+    },
+  );
+  if (!end) return;
+  stretches += stretchesIn(end.parts);
+  answer({ id, task, done: true, findings: end.result, stretches });
+}
+
+async function sweep(core: Core, shaper: Shaper, request: SweepRequest): Promise<void> {
+  const { id, task, options } = request;
+  const { project, boxes } = opened(core, shaper, request.project);
+  const end = await sliced(
+    core.sweep(shaper, project, screenOf(project), options, boxes),
+    () => isNewest(request),
+    (parts) => answer({ id, task, done: false, parts }),
+  );
+  if (end) answer({ id, task, done: true, parts: end.parts });
+}
+
+const screenOf = ({ screens }: Project): Control => screens[0]!;
+
+async function work(request: WidthsRequest): Promise<void> {
+  // Loaded here, since the shaper takes its time to start and a request that came meanwhile would be lost.
+  const [core, { loadShaper }] = await Promise.all([import('@hovrin/core'), import('../../fonts.ts')]);
+  const shaper = await loadShaper();
+  if (!isNewest(request)) return;
+  await (request.task === 'check' ? check(core, shaper, request) : sweep(core, shaper, request));
+}
+
+function fail({ id, task }: WidthsRequest, error: unknown): void {
+  const problem = error instanceof Error ? error.message : String(error);
+  if (task === 'check') answer({ id, task, done: true, findings: [], stretches: 0, problem });
+  else answer({ id, task, done: true, parts: [], problem });
+}
+
+async function workAll(): Promise<void> {
+  busy = true;
+  for (;;) {
+    const next = waiting.get('check') ?? waiting.get('sweep');
+    if (!next) break;
+    waiting.delete(next.task);
+    await work(next).catch((error: unknown) => fail(next, error));
+  }
+  busy = false;
+}
+
+self.onmessage = ({ data }: MessageEvent<WidthsRequest>) => {
+  newest.set(data.task, data.id);
+  waiting.set(data.task, data);
+  if (!busy) void workAll();
+};
