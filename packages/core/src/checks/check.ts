@@ -157,13 +157,11 @@ function measure(
 ): MeasuredStretch {
   const { touch } = looking;
   const known = before?.touch === touch ? before : undefined;
-  const starts = new Measuring(start, looking, end);
-  const ends = new Measuring(end, looking, start);
+  const measuring = new Measuring(start, end, looking);
+  const where = { from, to, ...conditions };
   const takenOf = (box: number): readonly Taken[] => {
-    const measures = starts.of(box);
-    if (measures.length === 0) return nothing;
-    const after = end === start ? measures : ends.of(box);
-    return measures.flatMap((each, index) => wrong(each, after[index] ?? each, { from, to, ...conditions }));
+    const measures = measuring.of(box);
+    return measures.length === 0 ? nothing : measures.flatMap((each) => wrong(each, where));
   };
   const atStart = known && heldAgainst(start, known.start);
   const atEnd = known && (end === start ? atStart : heldAgainst(end, known.end));
@@ -183,18 +181,22 @@ function measure(
 const nothing: readonly Taken[] = [];
 
 /** Where on a stretch something is wrong, and how much at its worst. */
-const wrong = (start: Measure, end: Measure, { from, to, ...conditions }: Where): Taken[] =>
-  wrongOn(start, end, { from, to }).map((on) => {
-    const part = (width: number) => (to > from ? (width - from) / (to - from) : 0);
-    const amount = (width: number) => start.amount * (1 - part(width)) + end.amount * part(width);
-    const key = findingKey({ ...start, attribute: undefined });
-    return {
-      key,
-      measure: start,
-      where: { ...on, ...conditions },
-      worst: Math.max(amount(on.from), amount(on.to)),
-    };
-  });
+function wrong(measure: Measure, stretch: Where): Taken[] {
+  const found = wrongOn(measure, stretch);
+  if (found.length === 0) return [];
+  const { from, to, textScale, orientation } = stretch;
+  const [start, end] = measure.amount;
+  const amount = (width: number) =>
+    to > from ? start + ((end - start) * (width - from)) / (to - from) : start;
+  const { check, severity, control, other } = measure;
+  const key = findingKey({ check, severity, control, other, attribute: undefined });
+  return found.map((on) => ({
+    key,
+    measure,
+    where: { from: on.from, to: on.to, textScale, orientation },
+    worst: Math.max(amount(on.from), amount(on.to)),
+  }));
+}
 
 function add(all: Map<string, AllTaken>, taken: Taken): void {
   const known = all.get(taken.key);

@@ -67,4 +67,4 @@ export const findingKey = ({
   other,
   attribute,
 }: Pick<Finding, 'check' | 'severity' | 'control' | 'other' | 'attribute'>): string =>
-  [check, severity, control, other ?? '', attribute ?? ''].join(' ');
+  `${check} ${severity} ${control} ${other ?? ''} ${attribute ?? ''}`;

@@ -92,7 +92,7 @@ export class Remembered {
     const united = new Map<string, Gathered>();
     for (const [key, taken] of all) {
       const known = before.get(key);
-      const gathered = known && isSame(known[0], taken) ? known[1] : unite(taken);
+      const gathered = known && isSame(known[0], taken) ? known[1] : kept(known?.[1], unite(taken));
       this.findings.set(key, [taken, gathered]);
       united.set(key, gathered);
     }
@@ -116,6 +116,22 @@ export class Remembered {
     return fixes;
   }
 }
+
+/** What was gathered before, where that says the same: what follows from it is known. */
+function kept(before: Gathered | undefined, now: Gathered): Gathered {
+  const isSaid =
+    before !== undefined &&
+    before.worst === now.worst &&
+    before.where.length === now.where.length &&
+    before.where.every((where, index) => isWhere(where, now.where[index]!));
+  return isSaid ? before : now;
+}
+
+const isWhere = (one: Where, other: Where): boolean =>
+  one.from === other.from &&
+  one.to === other.to &&
+  one.textScale === other.textScale &&
+  one.orientation === other.orientation;
 
 const isSame = (one: readonly unknown[], other: readonly unknown[]): boolean =>
   one.length === other.length && one.every((each, index) => each === other[index]);

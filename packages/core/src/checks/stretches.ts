@@ -1,5 +1,5 @@
-/** Where on a stretch of widths something is wrong, from its measures at the two ends. */
-import type { Measure } from './measures.ts';
+/** Where on a stretch of widths something is wrong, from what was measured at its two ends. */
+import type { Ends, Measure } from './measures.ts';
 
 /** From one width to another, CSS px; both ends included. */
 export interface Interval {
@@ -10,7 +10,7 @@ export interface Interval {
 const unit = 1 / 64;
 
 /** The part of an interval on which a number is above 0 that moves linearly from one end to the other. */
-function positive(a: number, b: number, { from, to }: Interval): Interval | undefined {
+function positive([a, b]: Ends, { from, to }: Interval): Interval | undefined {
   if (a > 0 && b > 0) return { from, to };
   if (a <= 0 && b <= 0) return undefined;
   const turn = from + ((to - from) * a) / (a - b);
@@ -19,22 +19,23 @@ function positive(a: number, b: number, { from, to }: Interval): Interval | unde
     : { from: Math.max(from, Math.ceil(turn / unit) * unit), to };
 }
 
-function everyPositive(a: readonly number[], b: readonly number[], on: Interval): Interval | undefined {
-  let left: Interval | undefined = on;
-  for (let index = 0; index < a.length && left; index++) {
-    const part = positive(a[index]!, b[index]!, on);
-    const from = Math.max(left.from, part?.from ?? Infinity);
-    const to = Math.min(left.to, part?.to ?? -Infinity);
-    left = part && from <= to ? { from, to } : undefined;
+function everyPositive(all: readonly Ends[], on: Interval): Interval | undefined {
+  let { from, to } = on;
+  for (const ends of all) {
+    const part = positive(ends, on);
+    if (!part) return undefined;
+    from = Math.max(from, part.from);
+    to = Math.min(to, part.to);
+    if (from > to) return undefined;
   }
-  return left;
+  return { from, to };
 }
 
 /** @returns the widths, in order, on which a measure says that something is wrong. */
-export function wrongOn(start: Measure, end: Measure, on: Interval): Interval[] {
-  const wrong = everyPositive(start.all, end.all, on);
-  if (!wrong || !start.unlessAll || !end.unlessAll) return wrong ? [wrong] : [];
-  const meant = everyPositive(start.unlessAll, end.unlessAll, on);
+export function wrongOn({ all, unlessAll }: Measure, on: Interval): Interval[] {
+  const wrong = everyPositive(all, on);
+  if (!wrong || !unlessAll) return wrong ? [wrong] : [];
+  const meant = everyPositive(unlessAll, on);
   if (!meant) return [wrong];
   return [
     { from: wrong.from, to: Math.min(wrong.to, meant.from - unit) },

@@ -156,7 +156,7 @@ export function placeOnScreen(
   let count = 0;
   const rightToLeft = view.rightToLeft ?? false;
   const visit = (part: Laid, startX: number, y: number, parent: number) => {
-    const { box, width, height, lines, children, places } = part;
+    const { width, children, places } = part;
     const index = count;
     const x = rightToLeft ? view.width - startX - width : startX;
     const was = known?.[index] === part ? before!.boxes[index]! : undefined;
@@ -165,20 +165,7 @@ export function placeOnScreen(
       return;
     }
     count += 1;
-    boxes[index] = {
-      control: box.control,
-      x,
-      y,
-      width,
-      height,
-      parent,
-      items: box.items,
-      look: box.look as Look,
-      box,
-      lines,
-      extent: part.extent,
-      tracks: part.tracks,
-    };
+    boxes[index] = new PlacedBox(part, x, y, parent);
     laid[index] = part;
     ends[index] = 0;
     for (let child = 0; child < children.length; child++)
@@ -195,6 +182,44 @@ export function placeOnScreen(
   );
   origins.set(layout, laid);
   return layout;
+}
+
+/** A box that was laid out, at its place. Small, since one that others push along is placed again for every width. */
+class PlacedBox implements ScreenBox {
+  constructor(
+    private readonly laid: Laid,
+    readonly x: number,
+    readonly y: number,
+    readonly parent: number,
+  ) {}
+
+  get box(): Box {
+    return this.laid.box;
+  }
+  get width(): number {
+    return this.laid.width;
+  }
+  get height(): number {
+    return this.laid.height;
+  }
+  get lines(): readonly Line[] {
+    return this.laid.lines;
+  }
+  get extent(): Extent | undefined {
+    return this.laid.extent;
+  }
+  get tracks(): GridTracks | undefined {
+    return this.laid.tracks;
+  }
+  get control(): string | undefined {
+    return this.laid.box.control;
+  }
+  get items(): readonly number[] {
+    return this.laid.box.items;
+  }
+  get look(): Look {
+    return this.laid.box.look as Look;
+  }
 }
 
 /** A class, since a getter made where a screen is placed would keep all that is known there: the layout before, too. */

@@ -114,15 +114,19 @@ const sidesOf = (
   rightToLeft: boolean | undefined,
 ) => (rightToLeft ? { top, right: start, bottom, left: end } : { top, right: end, bottom, left: start });
 
+/** What is painted besides words. */
+type Painted = Pick<ScreenBox, 'x' | 'y' | 'width' | 'height' | 'look' | 'box'>;
+
 /** A box with its edges on whole px, where browsers paint them. */
-function snapped(box: ScreenBox): ScreenBox {
-  const [x, y] = [Math.round(box.x), Math.round(box.y)];
+function snapped({ x, y, width, height, look, box }: ScreenBox): Painted {
+  const [left, top] = [Math.round(x), Math.round(y)];
   return {
-    ...box,
-    x,
-    y,
-    width: Math.round(box.x + box.width) - x,
-    height: Math.round(box.y + box.height) - y,
+    x: left,
+    y: top,
+    width: Math.round(x + width) - left,
+    height: Math.round(y + height) - top,
+    look,
+    box,
   };
 }
 
@@ -144,7 +148,7 @@ function paint(exact: ScreenBox, options: PictureOptions): string {
 }
 
 /** A line of some thickness just inside the edge. */
-const outline = ({ x, y, width, height }: ScreenBox, thick: number, stroke: string, rx = 0): string =>
+const outline = ({ x, y, width, height }: Painted, thick: number, stroke: string, rx = 0): string =>
   tag('rect', {
     x: x + thick / 2,
     y: y + thick / 2,
@@ -157,7 +161,7 @@ const outline = ({ x, y, width, height }: ScreenBox, thick: number, stroke: stri
   });
 
 function edges(
-  box: ScreenBox,
+  box: Painted,
   { top, right, bottom, left }: ReturnType<typeof sidesOf>,
   fill: string,
   rx?: number,
@@ -175,7 +179,7 @@ function edges(
 }
 
 /** A picture of the project in its box, by its fit and its focus point (CSS Images 3 §5.5, §5.6). */
-function picture(box: ScreenBox, { pictureAddress }: PictureOptions): string {
+function picture(box: Painted, { pictureAddress }: PictureOptions): string {
   const { x, y, width, height, look } = box;
   const href = pictureAddress(look.picture!);
   if (href === undefined) return tag('rect', { x, y, width, height, fill: '#e3ddd0' });
@@ -198,7 +202,7 @@ function picture(box: ScreenBox, { pictureAddress }: PictureOptions): string {
   return tag('svg', { x, y, width, height, overflow: 'hidden' }, image);
 }
 
-function drawing(box: ScreenBox, { size, shapes, place }: Drawing, { rightToLeft }: PictureOptions): string {
+function drawing(box: Painted, { size, shapes, place }: Drawing, { rightToLeft }: PictureOptions): string {
   const { x, y, width, height, look } = box;
   const at =
     typeof place === 'number'
@@ -222,7 +226,7 @@ function drawing(box: ScreenBox, { size, shapes, place }: Drawing, { rightToLeft
   );
 }
 
-function gauge({ x, y, width, height }: ScreenBox, line: Gauge, { rightToLeft }: PictureOptions): string {
+function gauge({ x, y, width, height }: Painted, line: Gauge, { rightToLeft }: PictureOptions): string {
   const { part, thickness, knob = 0, colour, ground } = line;
   const top = y + (height - thickness) / 2;
   const reach = knob / 2 + (width - knob) * part;
