@@ -166,12 +166,20 @@ function measure(
   const atStart = known && heldAgainst(start, known.start);
   const atEnd = known && (end === start ? atStart : heldAgainst(end, known.end));
   if (!atStart || !atEnd) return { start, end, touch, taken: start.boxes.map((_, box) => takenOf(box)) };
-  const taken = known.taken.slice();
+  let { taken } = known;
+  let changed: (readonly Taken[])[] | undefined;
   for (let box = 0; box < taken.length; ) {
     if (atStart.isWhole(box) && atEnd.isWhole(box)) box = start.ends[box]!;
     else {
       const isAsBefore = atStart.look(box);
-      if (!(atEnd === atStart ? isAsBefore : atEnd.look(box) && isAsBefore)) taken[box] = takenOf(box);
+      if (!(atEnd === atStart ? isAsBefore : atEnd.look(box) && isAsBefore)) {
+        const now = takenOf(box);
+        if (now.length > 0 || taken[box]!.length > 0) {
+          changed ??= taken.slice();
+          changed[box] = now;
+          taken = changed;
+        }
+      }
       box += 1;
     }
   }

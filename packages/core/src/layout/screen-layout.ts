@@ -134,9 +134,6 @@ export function layOutRoot(pass: Pass, root: Box, view: View): Laid {
 /** The boxes of screens with the height of the view that they were last seen in. */
 const roots = new WeakMap<Box, Box>();
 
-/** What the boxes of a layout were made from, by index. */
-const origins = new WeakMap<ScreenLayout, readonly Laid[]>();
-
 /**
  * Puts every box at its place on the screen.
  *
@@ -148,46 +145,42 @@ export function placeOnScreen(
   before?: ScreenLayout,
 ): ScreenLayout {
   const { safe = noInsets } = view;
-  const known = before && origins.get(before);
+  const known = before instanceof Placed ? before : undefined;
   // Most stands as it stood: what was there is copied at once, and only what is new is written over it.
-  const boxes: ScreenBox[] = before?.boxes.slice() ?? [];
-  const laid: Laid[] = known?.slice() ?? [];
-  const ends: number[] = before?.ends.slice() ?? [];
+  const boxes: PlacedBox[] = known?.boxes.slice() ?? [];
+  let ends: readonly number[] = known?.ends ?? [];
+  let changed: number[] | undefined;
   let count = 0;
   const rightToLeft = view.rightToLeft ?? false;
   const visit = (part: Laid, startX: number, y: number, parent: number) => {
     const { width, children, places } = part;
     const index = count;
     const x = rightToLeft ? view.width - startX - width : startX;
-    const was = known?.[index] === part ? before!.boxes[index]! : undefined;
-    if (was && was.x === x && was.y === y && was.parent === parent) {
+    const was = boxes[index];
+    if (was?.laid === part && was.x === x && was.y === y && was.parent === parent) {
       count = ends[index]!;
       return;
     }
     count += 1;
     boxes[index] = new PlacedBox(part, x, y, parent);
-    laid[index] = part;
-    ends[index] = 0;
     for (let child = 0; child < children.length; child++)
       visit(children[child]!, startX + places[2 * child]!, y + places[2 * child + 1]!, index);
-    ends[index] = count;
+    if (ends[index] === count) return;
+    // Seldom does a change reach into the order of the boxes.
+    changed ??= ends.slice();
+    changed[index] = count;
+    ends = changed;
   };
   visit(from, rightToLeft ? safe.right : safe.left, safe.top, -1);
-  for (const list of [boxes, laid, ends]) list.length = count;
-  const layout = new Placed(
-    from.width + safe.left + safe.right,
-    from.height + safe.top + safe.bottom,
-    boxes,
-    ends,
-  );
-  origins.set(layout, laid);
-  return layout;
+  boxes.length = count;
+  if (changed) changed.length = count;
+  return new Placed(from.width + safe.left + safe.right, from.height + safe.top + safe.bottom, boxes, ends);
 }
 
 /** A box that was laid out, at its place. Small, since one that others push along is placed again for every width. */
 class PlacedBox implements ScreenBox {
   constructor(
-    private readonly laid: Laid,
+    readonly laid: Laid,
     readonly x: number,
     readonly y: number,
     readonly parent: number,
@@ -229,7 +222,7 @@ class Placed implements ScreenLayout {
   constructor(
     readonly width: number,
     readonly fullHeight: number,
-    readonly boxes: readonly ScreenBox[],
+    readonly boxes: readonly PlacedBox[],
     readonly ends: readonly number[],
   ) {}
 
