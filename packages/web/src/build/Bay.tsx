@@ -158,6 +158,8 @@ export function Bay({ id, screen, layout, size, scale, working, faint }: BayProp
           </div>
           {traced && traced.mode !== 'under' && <TracedPicture tracing={traced} address={traceAddress} />}
         </div>
+        {/* What the pointer meets first: the browser need not look through all that is painted below it. */}
+        <div className="absolute inset-0" />
       </div>
       <div className="pointer-events-none absolute inset-0 [contain:layout_size]">
         <Covered size={size} scale={scale} />

@@ -113,7 +113,7 @@ export function Bench({ screen, zoom, onZoom, onScale }: BenchProps) {
     <section aria-label="Bench" className="flex min-h-0 min-w-0 flex-1 bg-ground">
       <div className="flex min-w-0 flex-1 flex-col gap-2 py-3 pl-4">
         <WorkingHeader size={working!} scale={scale} onResize={resize} />
-        <WidthRuler screen={screen} />
+        <WidthRuler />
         {seeing.tracing && <TracingStrip size={working!} />}
         <div
           ref={area}

@@ -28,7 +28,7 @@ import { EventFields } from './EventField.tsx';
 import { KindIcon } from './kindIcons.tsx';
 import { PictureField } from './PictureField.tsx';
 import { PropertyField, useSetProperty } from './PropertyField.tsx';
-import { useShownSelection } from './useShownSelection.ts';
+import { useDisabledMeanwhile, useShownSelection } from './useShownSelection.ts';
 
 const openIcon = <ChevronDown size={13} />;
 const closedIcon = <ChevronRight size={13} />;
@@ -44,13 +44,15 @@ const groupWords: readonly (readonly [PropertyGroup, string])[] = [
 
 /** Facts of what is selected. For the frame until they follow, fields belong to what was selected before, and are disabled. */
 export function Facts() {
-  const { selection, screenId, waits } = useShownSelection();
+  const { selection, screenId } = useShownSelection();
+  const fields = useRef<HTMLFieldSetElement>(null);
+  useDisabledMeanwhile(fields);
   return (
     <aside
       aria-label="Facts"
       className="flex w-[288px] shrink-0 flex-col overflow-y-auto border-l border-rule bg-sheet"
     >
-      <fieldset className="contents" aria-disabled={waits || undefined}>
+      <fieldset ref={fields} className="contents">
         <FactsOf selection={selection} screenId={screenId} />
       </fieldset>
     </aside>

@@ -2,7 +2,7 @@
  * The widths above the bench: bands with edges to drag, the working width to drag, where the layout changes its behaviour,
  * and where something is wrong.
  */
-import { type Control, setBand } from '@hovrin/core';
+import { setBand } from '@hovrin/core';
 import { scaleLinear } from 'd3-scale';
 import { type PointerEvent, useEffect, useMemo, useRef, useState } from 'react';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
@@ -13,7 +13,7 @@ import { useFindings, useSwept } from './every-width/useEveryWidth.ts';
 const height = 34;
 let runs = 0;
 
-export function WidthRuler({ screen }: { screen: Control }) {
+export function WidthRuler() {
   const { editor } = useWorkplace();
   const { project, scope } = useEditorState('project', 'scope');
   const { sizes, resize, layoutChanges } = useBenchView();

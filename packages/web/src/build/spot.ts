@@ -2,15 +2,17 @@
 import { type Control, locationsIn, type ScreenLayout } from '@hovrin/core';
 import type { Rectangle } from './drop.ts';
 
-const holds = ({ x, y, width, height }: Rectangle, px: number, py: number) =>
-  px >= x && px <= x + width && py >= y && py <= y + height;
-
 /** All controls at a point, the innermost and uppermost first; the screen is not one of them. */
-export function controlsAt(screen: Control, layout: ScreenLayout, x: number, y: number): string[] {
-  const found = layout.boxes.flatMap((box) =>
-    box.control !== undefined && box.control !== screen.id && holds(box, x, y) ? [box.control] : [],
-  );
-  return [...new Set(found.toReversed())];
+export function controlsAt(screen: Control, { boxes }: ScreenLayout, x: number, y: number): string[] {
+  const found = new Set<string>();
+  // Looked for with each move of the pointer: most boxes are left by one number.
+  for (let index = boxes.length - 1; index >= 0; index--) {
+    const box = boxes[index]!;
+    if (y < box.y || x < box.x || y > box.y + box.height || x > box.x + box.width) continue;
+    const { control } = box;
+    if (control !== undefined && control !== screen.id) found.add(control);
+  }
+  return [...found];
 }
 
 /** From the screen's child down to a control, both included. */
