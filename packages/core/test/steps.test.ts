@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { randomScreen } from '../../../tests/parity/documents.ts';
+import { locate } from '../src/document/tree.ts';
+import { countOn, namedOn, placeOf } from '../src/document/whereabouts.ts';
 import {
   applyStep,
   applySteps,
@@ -119,6 +121,40 @@ describe('a step', () => {
         },
       ),
       { numRuns: 150 },
+    );
+  });
+
+  it('knows where everything is in each version, as one who looks anew', () => {
+    const isKnown = (project: Project) => {
+      for (const screen of project.screens) {
+        const all = [...walk(screen)];
+        expect(countOn(screen)).toBe(all.length);
+        for (const control of all) {
+          expect(placeOf(project, control.id)).toEqual(locate(project, control.id));
+          if (control.name !== undefined) expect(namedOn(screen, control.name)).toBe(control);
+        }
+        expect(namedOn(screen, 'nobody')).toBeUndefined();
+      }
+      expect(placeOf(project, 'nowhere')).toBeUndefined();
+    };
+    fc.assert(
+      fc.property(
+        fc
+          .integer({ min: 1, max: 500 })
+          .chain((seed) =>
+            fc.tuple(fc.constant(seed), fc.array(randomStep(randomProject(seed)), { maxLength: 8 })),
+          ),
+        ([seed, steps]) => {
+          const versions = [randomProject(seed)];
+          for (const step of steps) {
+            const applied = applyStep(versions.at(-1)!, step);
+            if (applied.ok) versions.push(applied.project);
+          }
+          // The newest one first: where it went to, older ones have to be looked over.
+          for (const project of versions.toReversed()) isKnown(project);
+        },
+      ),
+      { numRuns: 60 },
     );
   });
 

@@ -1,6 +1,7 @@
 /** Takes an edited text into a project: the smallest steps that make the screen what the text says. */
-import { locate, walk } from '../document/tree.ts';
+import { walk } from '../document/tree.ts';
 import { type Control, inForce, type Project } from '../document/types.ts';
+import { placeOf } from '../document/whereabouts.ts';
 import { renameScreen } from '../steps/edits.ts';
 import { applyStep, applySteps, type Step } from '../steps/step.ts';
 
@@ -49,7 +50,7 @@ const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b)
  * @returns the steps; ids of controls that are still there stay.
  */
 export function stepsToText(project: Project, screenId: string, after: Control): Step[] {
-  const found = locate(project, screenId);
+  const found = placeOf(project, screenId);
   if (!found || found.parent) throw new Error('There is no such screen');
   const before = found.control;
   const paired = pairs(before, after);
@@ -76,7 +77,7 @@ export function stepsToText(project: Project, screenId: string, after: Control):
 
   /** Gives a control what the text says of it, besides its children. */
   const own = (next: Control, old: Control): boolean => {
-    const at = locate(now, old.id)!;
+    const at = placeOf(now, old.id)!;
     if (!sameSelf(next, old)) {
       // Kind and comments have no steps of their own: the control is put there anew, under its id.
       const { comments: _, ...rest } = at.control;
@@ -107,15 +108,19 @@ export function stepsToText(project: Project, screenId: string, after: Control):
     }
     return true;
   };
+  const isNew = (control: Control): boolean => [...walk(control)].every((each) => !paired.has(each));
   const visit = (next: Control, id: string): boolean =>
     next.children.every((child, index) => {
       const old = paired.get(child);
-      if (!old)
+      if (!old) {
+        // What is new throughout comes at once.
+        if (isNew(child)) return take({ type: 'insert', parent: id, index, control: child });
         return (
           take({ type: 'insert', parent: id, index, control: { ...child, children: [] } }) &&
           visit(child, child.id)
         );
-      const at = locate(now, old.id)!;
+      }
+      const at = placeOf(now, old.id)!;
       if (at.parent?.id !== id || at.index !== index)
         if (!take({ type: 'move', control: old.id, parent: id, index })) return false;
       return own(child, old) && visit(child, old.id);
@@ -124,7 +129,7 @@ export function stepsToText(project: Project, screenId: string, after: Control):
     removeLost(before, false) &&
     own(after, before) &&
     visit(after, screenId) &&
-    removeLost(locate(now, screenId)!.control, true);
+    removeLost(placeOf(now, screenId)!.control, true);
   if (done) return steps;
   // Names that change places and the like: the screen is put there anew.
   const again: Step[] = [

@@ -5,7 +5,7 @@
 
 import { readAttribute } from '../document/attributes.ts';
 import { controlNameProblem, screenNameProblem } from '../document/names.ts';
-import { contains, locate, walk } from '../document/tree.ts';
+import { contains, walk } from '../document/tree.ts';
 import type { Control, Project, PropertyValue } from '../document/types.ts';
 import {
   assetsProblem,
@@ -15,6 +15,14 @@ import {
   mostControls,
   stateProblem,
 } from '../document/validate.ts';
+import {
+  countOn,
+  namedOn,
+  placeOf,
+  withControl,
+  withInserted,
+  withoutControl,
+} from '../document/whereabouts.ts';
 import { confinesProblem, kindOf } from '../kinds/catalogue.ts';
 import { changeRows, type RowsStep, rowsStepProblem } from './rows.ts';
 
@@ -94,34 +102,6 @@ export function applyStep(project: Project, step: Step): Applied {
   }
 }
 
-/** The project with one control replaced; what is not on the way to it stays the same object. */
-function replaceControl(project: Project, id: string, change: (control: Control) => Control): Project {
-  const visit = (control: Control): Control => {
-    if (control.id === id) return change(control);
-    const index = control.children.findIndex((child) => contains(child, id));
-    return index < 0
-      ? control
-      : { ...control, children: control.children.with(index, visit(control.children[index]!)) };
-  };
-  const at = project.screens.findIndex((screen) => contains(screen, id));
-  return at < 0 ? project : { ...project, screens: project.screens.with(at, visit(project.screens[at]!)) };
-}
-
-/** Puts a control into a list of children or of screens. */
-function put(project: Project, parent: string | null, index: number, control: Control): Project {
-  if (parent === null) return { ...project, screens: project.screens.toSpliced(index, 0, control) };
-  return replaceControl(project, parent, (into) => ({
-    ...into,
-    children: into.children.toSpliced(index, 0, control),
-  }));
-}
-
-function take(project: Project, id: string, parent: string | null): Project {
-  const without = (list: readonly Control[]) => list.filter((control) => control.id !== id);
-  if (parent === null) return { ...project, screens: without(project.screens) };
-  return replaceControl(project, parent, (from) => ({ ...from, children: without(from.children) }));
-}
-
 /** Why a control cannot stand at a place; undefined where it can. */
 function placeProblem(
   project: Project,
@@ -137,7 +117,7 @@ function placeProblem(
     return index >= 0 && index <= project.screens.length
       ? undefined
       : 'There is no such place among the screens.';
-  const into = locate(project, parent);
+  const into = placeOf(project, parent);
   if (!into) return 'The container is not there any more.';
   const confined = confinesProblem(kindOf(control), kindOf(into.control), into.control.children.length + 1);
   if (confined) return confined;
@@ -145,7 +125,7 @@ function placeProblem(
   const depth = (from: Control): number => 1 + Math.max(0, ...from.children.map(depth));
   if (into.depth + 1 + depth(control) > deepestNesting)
     return `Controls are nested at most ${deepestNesting} deep.`;
-  if ([...walk(into.screen)].length + [...walk(control)].length > mostControls)
+  if (countOn(into.screen) + [...walk(control)].length > mostControls)
     return `A screen has at most ${mostControls} controls.`;
   return undefined;
 }
@@ -155,12 +135,12 @@ function insert(project: Project, step: InsertStep): Applied {
   const problem = placeProblem(project, parent, index, control);
   if (problem) return refuse(problem, control.name ?? control.id);
   for (const each of walk(control))
-    if (locate(project, each.id)) return refuse('The control is already there.', each.name ?? each.id);
-  const screen = parent === null ? undefined : locate(project, parent)?.screen;
-  const names = new Set(screen ? [...walk(screen)].flatMap((other) => other.name ?? []) : []);
+    if (placeOf(project, each.id)) return refuse('The control is already there.', each.name ?? each.id);
+  const screen = parent === null ? undefined : placeOf(project, parent)?.screen;
+  const names = new Set<string>();
   for (const each of walk(control)) {
     if (each.name === undefined) continue;
-    if (names.has(each.name))
+    if (names.has(each.name) || (screen && namedOn(screen, each.name)))
       return refuse(`\`${each.name}\` is taken by another control on this screen.`, each.name);
     names.add(each.name);
   }
@@ -168,33 +148,33 @@ function insert(project: Project, step: InsertStep): Applied {
     return refuse(`There is already a screen \`${control.name}\`.`, control.name);
   return {
     ok: true,
-    project: put(project, parent, index, control),
+    project: withInserted(project, parent, index, control),
     inverse: { type: 'remove', control: control.id },
   };
 }
 
 function remove(project: Project, step: RemoveStep): Applied {
-  const found = locate(project, step.control);
+  const found = placeOf(project, step.control);
   if (!found) return gone(step.control);
   const parent = found.parent?.id ?? null;
   return {
     ok: true,
-    project: take(project, step.control, parent),
+    project: withoutControl(project, found),
     inverse: { type: 'insert', parent, index: found.index, control: found.control },
   };
 }
 
 function move(project: Project, step: MoveStep): Applied {
-  const found = locate(project, step.control);
+  const found = placeOf(project, step.control);
   if (!found) return gone(step.control);
   const { control } = found;
   if (step.parent !== null && contains(control, step.parent))
     return refuse('A control cannot be moved into itself.', control.name ?? control.id);
   const from = found.parent?.id ?? null;
-  const without = take(project, control.id, from);
+  const without = withoutControl(project, found);
   const problem = placeProblem(without, step.parent, step.index, control);
   if (problem) return refuse(problem, control.name ?? control.id);
-  const screen = step.parent === null ? undefined : locate(without, step.parent)?.screen;
+  const screen = step.parent === null ? undefined : placeOf(without, step.parent)?.screen;
   if (screen && screen.id !== found.screen.id)
     for (const each of walk(control)) {
       const taken = each.name === undefined ? undefined : controlNameProblem(screen, each, each.name);
@@ -202,13 +182,13 @@ function move(project: Project, step: MoveStep): Applied {
     }
   return {
     ok: true,
-    project: put(without, step.parent, step.index, control),
+    project: withInserted(without, step.parent, step.index, control),
     inverse: { type: 'move', control: control.id, parent: from, index: found.index },
   };
 }
 
 function set(project: Project, step: SetStep): Applied {
-  const found = locate(project, step.control);
+  const found = placeOf(project, step.control);
   if (!found) return gone(step.control);
   const { control } = found;
   const meaning = readAttribute(kindOf(control), step.property, project.bands);
@@ -218,13 +198,13 @@ function set(project: Project, step: SetStep): Applied {
   const props = step.value === null ? rest : { ...control.props, [step.property]: step.value };
   return {
     ok: true,
-    project: replaceControl(project, control.id, (old) => ({ ...old, props })),
+    project: withControl(project, control.id, (old) => ({ ...old, props })),
     inverse: { ...step, value: before },
   };
 }
 
 function rename(project: Project, step: RenameStep): Applied {
-  const found = locate(project, step.control);
+  const found = placeOf(project, step.control);
   if (!found) return gone(step.control);
   const { control, screen } = found;
   const isScreen = control.id === screen.id;
@@ -236,7 +216,7 @@ function rename(project: Project, step: RenameStep): Applied {
         ? screenNameProblem(project, control.id, step.name)
         : controlNameProblem(screen, control, step.name);
   if (problem) return refuse(problem, control.name ?? control.id);
-  const renamed = replaceControl(project, control.id, ({ name: _, ...old }) =>
+  const renamed = withControl(project, control.id, ({ name: _, ...old }) =>
     step.name === null ? old : { ...old, name: step.name },
   );
   return { ok: true, project: renamed, inverse: { ...step, name: control.name ?? null } };
@@ -292,9 +272,9 @@ export function applySteps(project: Project, steps: readonly Step[]): AppliedAll
     const applied = applyStep(current, step);
     if (!applied.ok) return applied;
     current = applied.project;
-    inverse.unshift(applied.inverse);
+    inverse.push(applied.inverse);
   }
-  return { ok: true, project: current, inverse };
+  return { ok: true, project: current, inverse: inverse.toReversed() };
 }
 
 const isRecord = (value: unknown): value is Record<string, unknown> =>
