@@ -83,6 +83,24 @@ it('Sweep draws the widths as they come, and moves the working width by pointer 
   await expect.poll(() => drawer().getByRole('slider').count()).toBe(0);
 });
 
+it('a change is swept for the ruler and for the open drawer alike', async () => {
+  await tree(page, 'label').click();
+  await drawer().getByRole('tab', { name: 'Sweep' }).click();
+  const ticks = page.getByRole('slider', { name: 'Working width, over the bands' }).locator('line');
+  await expect.poll(() => drawer().getByRole('status').count()).toBe(0);
+  const [onRuler, inDrawer] = [await ticks.count(), await drawer().getByRole('listitem').count()];
+  await fact(page, 'Text').fill(
+    'taken for two nights with supper and breakfast in bed by the window '.repeat(6),
+  );
+  await page.keyboard.press('Tab');
+  await expect.poll(() => drawer().getByRole('listitem').count()).toBeGreaterThan(inDrawer);
+  await expect.poll(() => ticks.count()).toBeGreaterThan(onRuler);
+  await expect.poll(() => drawer().getByRole('status').count()).toBe(0);
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('s');
+  await saved(page);
+});
+
 it('a repeat shows its items, and follows its list when it runs', async () => {
   await page.getByRole('link', { name: 'Build' }).click();
   await tree(page, 'field').click();

@@ -94,13 +94,16 @@ const areAlike = (a: Laid, b: Laid): boolean => {
 
 const unit = 1 / 64;
 
+const isWhole = (value: number): boolean => Number.isInteger(value / unit);
+
 /** The last width at which a decision still comes out as at the smaller one, since what is compared is linear. */
 export function turningPoint({ before, after }: Decision, from: number, to: number): number | undefined {
   const limit = after.value >= before.high ? before.high : before.low;
   const rise = after.value - before.value;
   if (rise === 0 || !Number.isFinite(limit)) return undefined;
-  // A part of what is shared out is rounded, so it reaches a limit half a 64th before it.
-  const early = Math.abs(rise) < 0.999 * (to - from) ? (Math.sign(rise) * unit) / 2 : 0;
+  // A part of what is shared out in a row is rounded to 64ths, so it reaches a limit half a 64th before it.
+  const isPart = Math.abs(rise) < 0.999 * (to - from) && (isWhole(before.value) || isWhole(after.value));
+  const early = isPart ? (Math.sign(rise) * unit) / 2 : 0;
   const width = from + ((to - from) * (limit - early - before.value)) / rise;
   return Number.isFinite(width) ? Math.ceil(width * 64 - 1e-6) / 64 - unit : undefined;
 }
