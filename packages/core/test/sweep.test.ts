@@ -77,6 +77,28 @@ describe('a sweep', () => {
     expect(happenings(panes)[620]).toEqual(['both panes of `panes` have room']);
   });
 
+  it('says where a row begins to have room, also where it was filled to the px before', () => {
+    const said = (inside: string) =>
+      Object.entries(happenings(swept(`<row>${inside}</row>`))).flatMap(([width, words]) =>
+        words.filter((each) => each.includes('room')).map((each) => `${Math.floor(Number(width))}: ${each}`),
+      );
+    expect(
+      said('<column name="a" width="300" height="9" /><column name="b" width="300" height="9" />'),
+    ).toEqual(['600: `a` and its siblings have room to spare']);
+    // As wide as the row up to 500.
+    expect(said('<column name="a" width="100%" max-width="500" height="9" />')).toEqual([
+      '500: `a` and its siblings have room to spare',
+    ]);
+    // A part of the row that grows faster than what is left for it.
+    expect(
+      said('<column name="a" width="80%" height="9" /><column name="b" width="100" height="9" />'),
+    ).toEqual(['500: `a` and its siblings have room to spare']);
+    // Grows faster than the row.
+    expect(
+      said('<column name="a" width="110%" height="9" /><column width="10" margin="0 0 0 -100" height="9" />'),
+    ).toEqual(['900: `a` and its siblings lack room']);
+  });
+
   it('says of each text where it breaks into other lines', () => {
     const { parts, project, screen } = swept(
       '<text name="t" text="Guests who come after nine use the side door, and the bell is off until seven in the morning" />',

@@ -49,8 +49,8 @@ export function distribute(items: readonly FlexItem[], room: number, pass: Pass)
     wanted += item.main + item.margin;
   }
   const growing = wanted < room;
-  // Noted the same way round: where nothing is left, nothing grows.
-  if (pass.log && items.length > 0) pass.sign(items[0]!.box, 'room', wanted - room);
+  // Where nothing is left, nothing grows.
+  if (pass.log && items.length > 0) pass.above(items[0]!.box, 'room', room - wanted);
   let initial = room;
   for (const item of items) {
     item.turn = 0;

@@ -55,14 +55,19 @@ const topics: { readonly [Question in Topic]: number } = {
   largest: 8,
 };
 
-/** The outcome that a value is 0 or more, or below it. */
-function signOf(box: Box, question: Topic, positive: boolean, jump: boolean): Outcome {
-  const index = 4 * topics[question] + (positive ? 2 : 0) + (jump ? 1 : 0);
+/**
+ * The outcome that a value is positive, or that it is not.
+ *
+ * @param least the least value that counts as positive: 0, or the one above it.
+ */
+function signOf(box: Box, question: Topic, positive: boolean, jump: boolean, least: 0 | 1): Outcome {
+  const index = 8 * topics[question] + 4 * least + (positive ? 2 : 0) + (jump ? 1 : 0);
   const known = box.known.signs[index];
   if (known) return known;
+  const limit = least * Number.MIN_VALUE;
   const outcome = positive
-    ? new Outcome(box, question, 0, Infinity, jump)
-    : new Outcome(box, question, -Infinity, -Number.MIN_VALUE, jump);
+    ? new Outcome(box, question, limit, Infinity, jump)
+    : new Outcome(box, question, -Infinity, limit - Number.MIN_VALUE, jump);
   box.known.signs[index] = outcome;
   return outcome;
 }
@@ -134,7 +139,12 @@ export class Pass {
   /** Notes that a difference is 0 or more, or below 0. */
   sign(box: Box, question: Topic, value: number, jump = false): void {
     if (this.log === undefined) return;
-    this.log.push(signOf(box, question, value >= 0, jump), value);
+    this.log.push(signOf(box, question, value >= 0, jump, 0), value);
+  }
+
+  /** Notes that a difference is above 0, or 0 or below. */
+  above(box: Box, question: Topic, value: number): void {
+    this.log?.push(signOf(box, question, value > 0, false, 1), value);
   }
 
   /** Notes that a value lies in a range with the same outcome throughout. */

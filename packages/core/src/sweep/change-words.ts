@@ -52,7 +52,10 @@ function causeWords({ question, before, after, prefixes }: Cause, control: strin
     case 'fit':
       return after > before ? `${name} has room for its content` : `${name} lacks room for its content`;
     case 'room':
-      return begins ? `${name} and its siblings have room to spare` : `${name} and its siblings lack room`;
+      // What filled its line to the px lacked nothing.
+      return after > before
+        ? `${name} and its siblings have room to spare`
+        : `${name} and its siblings lack room`;
     case 'largest':
       return `${name} and another change places as the largest`;
   }

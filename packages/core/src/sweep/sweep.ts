@@ -309,6 +309,8 @@ function changeBetween({ from: below }: Range, { from, to: above }: Range): Chan
   let jump = false;
   for (const { box, question, before, after } of allDifferences(below.laid, above.laid)) {
     jump ||= before.jump;
+    // Where a line is filled to the px, room is neither lacking nor left: that says nothing.
+    if (question === 'room' && Math.abs(after.value) <= unit) continue;
     const limit = Number.isFinite(before.low) ? before.low : before.high;
     // Lines and tracks are told by what there is now; others by how far they are from their limit.
     const counted = question === 'lines' || question === 'tracks' || !Number.isFinite(limit);
