@@ -32,7 +32,11 @@ export async function run(
 ): Promise<number> {
   try {
     const [command, ...rest] = words;
-    if (command === undefined || command === 'help' || command === '--help' || command === '-h') {
+    if (
+      command === undefined ||
+      command === 'help' ||
+      words.some((word) => word === '--help' || word === '-h')
+    ) {
       print(help);
       return command === undefined ? 2 : 0;
     }
