@@ -3,20 +3,8 @@
  * down to it, however many controls there are. It follows the newest version; where an older one is changed once more,
  * that is looked over anew.
  */
-import { walk } from './tree.ts';
+import { type Location, walk } from './tree.ts';
 import type { Control, Project } from './types.ts';
-
-/** A control with what is around it. */
-export interface Place {
-  readonly control: Control;
-  /** The screen it is in (itself for a screen). */
-  readonly screen: Control;
-  /** Undefined for a screen. */
-  readonly parent: Control | undefined;
-  /** Index among its parent's children, or among the screens. */
-  readonly index: number;
-  readonly depth: number;
-}
 
 class Whereabouts {
   private readonly controls = new Map<string, Control>();
@@ -102,7 +90,7 @@ function screenWith(project: Project, id: string): Control | undefined {
 }
 
 /** Finds a control; undefined where there is none of that id. */
-export function placeOf(project: Project, id: string): Place | undefined {
+export function placeOf(project: Project, id: string): Location | undefined {
   const screen = screenWith(project, id);
   if (!screen) return undefined;
   const at = whereaboutsOf(screen);
@@ -153,7 +141,7 @@ export function withInserted(
 }
 
 /** The project without a control and all below it. */
-export function withoutControl(project: Project, { control, screen, parent, index }: Place): Project {
+export function withoutControl(project: Project, { control, screen, parent, index }: Location): Project {
   if (!parent) return { ...project, screens: project.screens.toSpliced(index, 1) };
   return follow(project, screen, (at) => {
     at.drop(control);

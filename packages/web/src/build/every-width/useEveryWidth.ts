@@ -1,6 +1,6 @@
 /** What is known of a screen at every width, as far as it is known: what the checks find, and its sweep. */
 import type { Control, Finding, Project, SweepPart } from '@hovrin/core';
-import { createContext, useContext, useEffect, useState } from 'react';
+import { createContext, useCallback, useContext, useEffect, useState } from 'react';
 import { sweptFrom, sweptTo, type WidthsAnswer, type WidthsRequest } from './request.ts';
 
 export interface Checked {
@@ -53,43 +53,68 @@ function ask(request: Unnumbered<WidthsRequest>, hear: (answer: WidthsAnswer) =>
 /** The project with no other screens than the one that is looked at: all that is sent across. */
 const alone = (project: Project, screen: Control): Project => ({ ...project, screens: [screen] });
 
+const nothingChecked: Checked = { findings: [], running: true, stretches: 0 };
+const nothingSwept: Swept = { parts: [], done: false };
+
+/** What is known of a screen; of another one nothing is, until it is looked at. */
+interface Of<Known> {
+  readonly screen: string;
+  readonly known: Known;
+}
+
+function useKnown<Known>(
+  screen: Control | undefined,
+  nothing: Known,
+): readonly [known: Known, know: (change: (before: Known) => Known) => void] {
+  const [kept, setKept] = useState<Of<Known>>();
+  const id = screen?.id;
+  const know = useCallback(
+    (change: (before: Known) => Known) => {
+      if (id === undefined) return;
+      setKept((before) => ({ screen: id, known: change(before?.screen === id ? before.known : nothing) }));
+    },
+    [id, nothing],
+  );
+  return [kept && kept.screen === id ? kept.known : nothing, know];
+}
+
 export function useChecks(project: Project, screen: Control | undefined): Checked {
-  const [checked, setChecked] = useState<Checked>({ findings: [], running: true, stretches: 0 });
+  const [checked, know] = useKnown(screen, nothingChecked);
   useEffect(() => {
     if (!screen) return;
-    setChecked((before) => ({ ...before, running: true, stretches: 0 }));
+    know((before) => ({ ...before, running: true, stretches: 0 }));
     return ask({ task: 'check', project: alone(project, screen) }, (answer) => {
       if (answer.task !== 'check') return;
       const { done, findings, stretches, problem } = answer;
-      setChecked((before) => ({
+      know((before) => ({
         findings: done ? findings : before.findings,
         running: !done,
         stretches,
         problem,
       }));
     });
-  }, [project, screen]);
+  }, [project, screen, know]);
   return checked;
 }
 
 export function useSweep(project: Project, screen: Control | undefined, height: number): Swept {
-  const [swept, setSwept] = useState<Swept>({ parts: [], done: false });
+  const [swept, know] = useKnown(screen, nothingSwept);
   useEffect(() => {
     if (!screen) return;
     const options = { from: sweptFrom, to: sweptTo, height };
     const heard: SweepPart[] = [];
-    setSwept((before) => ({ ...before, done: false }));
+    know((before) => ({ ...before, done: false }));
     return ask({ task: 'sweep', project: alone(project, screen), options }, (answer) => {
       if (answer.task !== 'sweep') return;
       heard.push(...answer.parts);
-      setSwept({ parts: [...heard], done: answer.done, problem: answer.problem });
+      know(() => ({ parts: [...heard], done: answer.done, problem: answer.problem }));
     });
-  }, [project, screen, height]);
+  }, [project, screen, height, know]);
   return swept;
 }
 
 /** How the checks go on; for what shows that. */
-export const ChecksContext = createContext<Checked>({ findings: [], running: true, stretches: 0 });
+export const ChecksContext = createContext<Checked>(nothingChecked);
 export const useChecked = (): Checked => useContext(ChecksContext);
 
 /** What they have found; changes only when a run has come to its end. */
@@ -97,5 +122,5 @@ export const FindingsContext = createContext<readonly Finding[]>([]);
 export const useFindings = (): readonly Finding[] => useContext(FindingsContext);
 
 /** The sweep at the height of the working bay. */
-export const SweptContext = createContext<Swept>({ parts: [], done: false });
+export const SweptContext = createContext<Swept>(nothingSwept);
 export const useSwept = (): Swept => useContext(SweptContext);
