@@ -39,6 +39,7 @@ export const divider: Kind = {
   margin: 0;
   padding: 0.5px;
   border: 0;
+  overflow: visible;
   background: var(--line);
 }
 .k-pinboard > .k-divider {

@@ -430,8 +430,13 @@ function layRowItem(pass: Pass, { box: child, main }: Item, inside: FlexInside):
   return height === natural.height ? natural : layOut(pass, child, main, height, false);
 }
 
-/** A column's child at its final height. */
-function layColumnItem(pass: Pass, item: Item, inside: FlexInside): Laid {
+/**
+ * A column's child at its final height.
+ *
+ * @param isFilled whether it is known what one fills that is stretched: in a column of several lines its line is not,
+ *   before each child has been laid out once.
+ */
+function layColumnItem(pass: Pass, item: Item, inside: FlexInside, isFilled = !inside.content.wrap): Laid {
   // A share starts from a definite 0, so what it grows to is definite too (§9.8), whatever its column is.
   const { height } = item.box.style;
   const definite =
@@ -439,7 +444,7 @@ function layColumnItem(pass: Pass, item: Item, inside: FlexInside): Laid {
     isShare(height) ||
     item.box.style.aspect !== undefined ||
     pixels(height, inside.heightBasis) !== undefined;
-  return layOut(pass, item.box, widthAtHeight(pass, item, inside, definite), item.main, definite);
+  return layOut(pass, item.box, widthAtHeight(pass, item, inside, definite, isFilled), item.main, definite);
 }
 
 /**
@@ -451,10 +456,11 @@ function widthAtHeight(
   { box, align, main, x: width }: Item,
   inside: FlexInside,
   definite: boolean,
+  isFilled: boolean,
 ): number {
   const { style } = box;
-  if (!box.widthAsksHeight || pixels(style.width, inside.width) !== undefined || fills(style.width, align))
-    return width;
+  const filled = isFilled && fills(style.width, align);
+  if (!box.widthAsksHeight || pixels(style.width, inside.width) !== undefined || filled) return width;
   const limits = widthRange(box, inside.width, pass);
   if (!hasRatio(box)) {
     if (!definite) return width;
@@ -521,7 +527,7 @@ function stretch(pass: Pass, item: Item, cross: number, inside: FlexInside): voi
     const width = columnItemWidth(pass, item.box, item.align, inside, cross, cross);
     if (width !== item.laid.width) {
       item.x = width;
-      item.laid = layColumnItem(pass, item, inside);
+      item.laid = layColumnItem(pass, item, inside, true);
     }
   }
 }

@@ -26,13 +26,23 @@ import {
  *
  * @param height the box's border-box height, where that is known beforehand: pictures inside may follow from it.
  * @param basis what percentages of its own width limits refer to, where that is known.
+ * @param heightBasis what percentages of its own height limits refer to, where that is known.
  */
-export function contentWidths(pass: Pass, box: Box, height?: number, basis?: number): Widths {
+export function contentWidths(
+  pass: Pass,
+  box: Box,
+  height?: number,
+  basis?: number,
+  heightBasis?: number,
+): Widths {
   if (basis !== undefined && countsByLimits(box))
-    return transferred(pass, box, measure(pass.onTheWay, box, height, basis));
+    return transferred(pass, box, measure(pass.onTheWay, box, height, basis), heightBasis);
   if (height !== undefined && box.widthAsksHeight)
-    return transferred(pass, box, measure(pass.onTheWay, box, height));
-  return freeWidths(box);
+    return transferred(pass, box, measure(pass.onTheWay, box, height), heightBasis);
+  const { aspect, minHeight, maxHeight } = box.style;
+  return heightBasis !== undefined && aspect !== undefined && (isFraction(minHeight) || isFraction(maxHeight))
+    ? transferred(pass, box, measured(box), heightBasis)
+    : freeWidths(box);
 }
 
 /** Content widths where no height is known: the same at every width of the screen, so nothing is written down. */
@@ -54,12 +64,16 @@ const silent = new Pass('nothing');
 export const leastByContent = (pass: Pass, box: Box, height?: number): number =>
   (height !== undefined && box.widthAsksHeight ? measure(pass.onTheWay, box, height) : measured(box)).min;
 
-/** Height limits of a box with an aspect ratio bound its width by content, too (CSS Sizing 4 §6.3). */
-function transferred(pass: Pass, box: Box, widths: Widths): Widths {
-  const { aspect, minHeight, maxHeight } = box.style;
-  if (aspect === undefined || box.content.type === 'picture') return widths;
-  const least = widthOfHeight(box, Math.max(frameHeight(box), typeof minHeight === 'number' ? minHeight : 0));
-  const most = typeof maxHeight === 'number' ? Math.max(least, widthOfHeight(box, maxHeight)) : Infinity;
+/**
+ * Height limits of a box with an aspect ratio bound its width by content, too (CSS Sizing 4 §6.3).
+ *
+ * @param heightBasis what percentages of them refer to, where that is known.
+ */
+function transferred(pass: Pass, box: Box, widths: Widths, heightBasis?: number): Widths {
+  if (box.style.aspect === undefined || box.content.type === 'picture') return widths;
+  const limits = heightRange(box, heightBasis, pass);
+  const least = widthOfHeight(box, limits.min);
+  const most = limits.max < Infinity ? Math.max(least, widthOfHeight(box, limits.max)) : Infinity;
   return { min: pass.clamp(box, widths.min, least, most), max: pass.clamp(box, widths.max, least, most) };
 }
 
@@ -265,6 +279,6 @@ export function widthsWithin(
 ): Widths {
   const { content } = child;
   if (content.type !== 'picture' || heightBasis === undefined)
-    return contentWidths(pass, child, height, widthBasis);
+    return contentWidths(pass, child, height, widthBasis, heightBasis);
   return same(pictureWidth(pass, child, content, heightBasis));
 }

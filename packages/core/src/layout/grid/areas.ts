@@ -124,6 +124,19 @@ interface LaidItem {
   readonly heightRule: SizeRule;
 }
 
+/**
+ * An item stretched to a height. With a ratio it has a definite height by content too; where stretching makes no
+ * difference to that, parts of it go on referring to the ratio's (as browsers do it).
+ */
+function layStretched(pass: Pass, box: Box, width: number, height: number): Laid {
+  if (box.style.aspect !== undefined && box.heightMatters) {
+    const natural = layOut(pass, box, width, Number.NaN, false);
+    pass.sign(box, 'least', natural.height - height);
+    if (natural.height === height) return natural;
+  }
+  return layOut(pass, box, width, height, true);
+}
+
 export function layItem(
   pass: Pass,
   box: Box,
@@ -152,7 +165,10 @@ export function layItem(
   const { width, rule: widthRule } = itemWidth(pass, box, content, areaWidth, height, areaHeight);
   if (rule && height !== undefined)
     return {
-      laid: layOut(pass, box, width, height, true),
+      laid:
+        rule.rule === 'stretch'
+          ? layStretched(pass, box, width, height)
+          : layOut(pass, box, width, height, true),
       areaWidth,
       areaHeight,
       widthRule,
