@@ -4,7 +4,8 @@ import { runInNewContext } from 'node:vm';
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { randomScreen, trialProject } from '../../../tests/parity/documents.ts';
-import { isWrong, measuresOf } from '../src/checks/measures.ts';
+import { isWrong } from '../src/checks/measures.ts';
+import { measuresOf } from '../src/checks/measuring.ts';
 import {
   acrossHeight,
   applySteps,

@@ -7,7 +7,7 @@ import type { Control, Project } from '../document/types.ts';
 import { halfOpen } from '../layout/folded-screen.ts';
 import { ScreenView } from '../layout/screen-layout.ts';
 import { ViewBoxes } from '../layout/view-boxes.ts';
-import { type StretchLayouts, sweepLayouts } from '../sweep/sweep.ts';
+import { sweepLayouts } from '../sweep/sweep.ts';
 import type { Shaper } from '../text/shaper.ts';
 import { changeFindings } from './changes.ts';
 import { type Finding, findingKey, type Severity, type Where } from './finding.ts';
@@ -15,18 +15,12 @@ import { fixesOf } from './fixes.ts';
 import { underHinge } from './folds.ts';
 import { acrossHeight, uprightHeight } from './heights.ts';
 import { ignoredOf } from './ignored.ts';
-import { type Looking, type Measure, Measuring } from './measures.ts';
-import {
-  type AllTaken,
-  type Gathered,
-  heldAgainst,
-  type MeasuredStretch,
-  Remembered,
-  rememberedWith,
-  type Taken,
-} from './remembered.ts';
+import type { Measure } from './measures.ts';
+import { measure } from './measuring.ts';
+import { type AllTaken, type Gathered, Remembered, rememberedWith } from './remembered.ts';
 import { sentenceOf } from './sentences.ts';
-import { type Interval, united, wrongOn } from './stretches.ts';
+import { type Interval, united } from './stretches.ts';
+import { type Taken, takenOf, worstOf } from './taken.ts';
 
 export interface CheckOptions {
   /** Widths, CSS px. */
@@ -123,87 +117,21 @@ function* gather(
       const least = orientation === 'portrait' ? from : Math.max(from, acrossHeight + 1 / 64);
       const most = orientation === 'portrait' ? Math.min(to, uprightHeight) : to;
       if (least > most) continue;
-      const conditions = `${textScale} ${orientation} ${rightToLeft}`;
       const sweep = { from: least, to: most, height, textScale, rightToLeft };
-      const swept = sweepLayouts(boxes, project, screen, sweep, (width) =>
-        remembered.layout(`${conditions} ${width}`),
-      );
-      for (const stretch of swept) {
+      for (const stretch of sweepLayouts(boxes, project, screen, sweep)) {
+        const { from: start, to: end } = stretch;
         // Stretches end where bands begin, and with them where fingers are no longer counted on.
-        const looking = { touch: stretch.to < touch, controls };
-        const measured = measure(
-          stretch,
-          looking,
-          { textScale, orientation },
-          remembered.stretch(conditions, stretch),
-        );
-        remembered.keep(conditions, stretch, measured);
-        for (const found of measured.taken) for (const each of found) add(taken, each);
+        const looking = { touch: end < touch, controls, rightToLeft };
+        const where = { from: start, to: end, textScale, orientation };
+        const take = (each: Measure) => takenOf(each, where);
+        const conditions = `${textScale} ${orientation} ${looking.touch}`;
+        for (const each of measure(stretch, looking, take, remembered.seen, conditions)) add(taken, each);
         yield 'stretch';
       }
     }
-  remembered.turn();
   const gathered = remembered.united(taken, unite);
   for (const [key, { where }] of gathered) if (where.length === 0) gathered.delete(key);
   return gathered;
-}
-
-/** Measures a stretch of widths, but for what was measured before and is as it was. */
-function measure(
-  { from, to, start, end }: StretchLayouts,
-  looking: Looking,
-  conditions: Pick<Where, 'textScale' | 'orientation'>,
-  before: MeasuredStretch | undefined,
-): MeasuredStretch {
-  const { touch } = looking;
-  const known = before?.touch === touch ? before : undefined;
-  const measuring = new Measuring(start, end, looking);
-  const where = { from, to, ...conditions };
-  const takenOf = (box: number): readonly Taken[] => {
-    const measures = measuring.of(box);
-    return measures.length === 0 ? nothing : measures.flatMap((each) => wrong(each, where));
-  };
-  const atStart = known && heldAgainst(start, known.start);
-  const atEnd = known && (end === start ? atStart : heldAgainst(end, known.end));
-  if (!atStart || !atEnd) return { start, end, touch, taken: start.boxes.map((_, box) => takenOf(box)) };
-  let { taken } = known;
-  let changed: (readonly Taken[])[] | undefined;
-  for (let box = 0; box < taken.length; ) {
-    if (atStart.isWhole(box) && atEnd.isWhole(box)) box = start.ends[box]!;
-    else {
-      const isAsBefore = atStart.look(box);
-      if (!(atEnd === atStart ? isAsBefore : atEnd.look(box) && isAsBefore)) {
-        const now = takenOf(box);
-        if (now.length > 0 || taken[box]!.length > 0) {
-          changed ??= taken.slice();
-          changed[box] = now;
-          taken = changed;
-        }
-      }
-      box += 1;
-    }
-  }
-  return { start, end, touch, taken };
-}
-
-const nothing: readonly Taken[] = [];
-
-/** Where on a stretch something is wrong, and how much at its worst. */
-function wrong(measure: Measure, stretch: Where): Taken[] {
-  const found = wrongOn(measure, stretch);
-  if (found.length === 0) return [];
-  const { from, to, textScale, orientation } = stretch;
-  const [start, end] = measure.amount;
-  const amount = (width: number) =>
-    to > from ? start + ((end - start) * (width - from)) / (to - from) : start;
-  const { check, severity, control, other } = measure;
-  const key = findingKey({ check, severity, control, other, attribute: undefined });
-  return found.map((on) => ({
-    key,
-    measure,
-    where: { from: on.from, to: on.to, textScale, orientation },
-    worst: Math.max(amount(on.from), amount(on.to)),
-  }));
 }
 
 function add(all: Map<string, AllTaken>, taken: Taken): void {
@@ -228,5 +156,5 @@ function unite(taken: AllTaken): Gathered {
       if (canBeSeen(interval)) where.push({ ...first, ...interval });
     begin = end;
   }
-  return { check, severity, control, other, where, worst: Math.max(...taken.map(({ worst }) => worst)) };
+  return { check, severity, control, other, where, worst: Math.max(...taken.map(worstOf)) };
 }

@@ -1,7 +1,7 @@
 /** What would mend a finding: ready steps, each tried at the width where it is worst before it is offered. */
 import { readAttribute } from '../document/attributes.ts';
 import { effectiveNames } from '../document/names.ts';
-import { locate, walk } from '../document/tree.ts';
+import { locate, pathIn, walk } from '../document/tree.ts';
 import { type Control, inForce, type Project } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import type { ScreenView } from '../layout/screen-layout.ts';
@@ -9,7 +9,8 @@ import { applySteps, type Step } from '../steps/step.ts';
 import type { Fix } from '../why/explanation.ts';
 import type { Finding } from './finding.ts';
 import { acrossHeight, uprightHeight } from './heights.ts';
-import { isWrong, measuresOf } from './measures.ts';
+import { isWrong } from './measures.ts';
+import { measuresOf } from './measuring.ts';
 
 type Sought = Pick<Finding, 'check' | 'severity' | 'control' | 'other' | 'where'>;
 
@@ -20,7 +21,7 @@ type Sought = Pick<Finding, 'check' | 'severity' | 'control' | 'other' | 'where'
 export function fixesOf(view: ScreenView, project: Project, screen: Control, finding: Sought): Fix[] {
   const found = locate(project, finding.control);
   if (!found?.parent) return [];
-  const mends = triedBy(view, screen, found.parent, finding);
+  const mends = triedBy(view, screen, finding);
   return proposals(project, screen, found.control, found.parent, finding)
     .filter(({ steps }) => {
       const applied = applySteps(project, steps);
@@ -30,14 +31,9 @@ export function fixesOf(view: ScreenView, project: Project, screen: Control, fin
 }
 
 /** Tells whether a finding is gone from a project, at the middle of where it was. */
-function triedBy(
-  view: ScreenView,
-  screen: Control,
-  parent: Control,
-  { check, severity, control, other, where }: Sought,
-) {
+function triedBy(view: ScreenView, screen: Control, { check, severity, control, other, where }: Sought) {
   const { from, to, textScale, orientation } = where[0]!;
-  const only = new Set([control, parent.id]);
+  const only = new Set(pathIn(screen, control).map(({ id }) => id));
   const height = orientation === 'portrait' ? uprightHeight : acrossHeight;
   return (project: Project): boolean => {
     const now = project.screens.find(({ id }) => id === screen.id);

@@ -79,6 +79,9 @@ export interface ScreenLayout {
   readonly width: number;
   /** Height of the whole screen, which may be more than the view's. */
   readonly fullHeight: number;
+  /** What was put at its place. */
+  readonly root: Laid;
+  readonly rightToLeft: boolean;
   /** Parents before children, in document order. */
   readonly boxes: readonly ScreenBox[];
   /** By index of a box: the index behind all that is in it. */
@@ -134,51 +137,34 @@ export function layOutRoot(pass: Pass, root: Box, view: View): Laid {
 /** The boxes of screens with the height of the view that they were last seen in. */
 const roots = new WeakMap<Box, Box>();
 
-/**
- * Puts every box at its place on the screen.
- *
- * @param before a layout of an earlier version: what stands there as it stood is taken from it, the same objects.
- */
+/** Puts every box at its place on the screen. */
 export function placeOnScreen(
   from: Laid,
-  view: Pick<View, 'width' | 'rightToLeft' | 'safe'>,
-  before?: ScreenLayout,
+  { width, rightToLeft = false, safe = noInsets }: Pick<View, 'width' | 'rightToLeft' | 'safe'>,
 ): ScreenLayout {
-  const { safe = noInsets } = view;
-  const known = before instanceof Placed ? before : undefined;
-  // Most stands as it stood: what was there is copied at once, and only what is new is written over it.
-  const boxes: PlacedBox[] = known?.boxes.slice() ?? [];
-  let ends: readonly number[] = known?.ends ?? [];
-  let changed: number[] | undefined;
-  let count = 0;
-  const rightToLeft = view.rightToLeft ?? false;
+  const boxes: ScreenBox[] = [];
+  const ends: number[] = [];
   const visit = (part: Laid, startX: number, y: number, parent: number) => {
-    const { width, children, places } = part;
-    const index = count;
-    const x = rightToLeft ? view.width - startX - width : startX;
-    const was = boxes[index];
-    if (was?.laid === part && was.x === x && was.y === y && was.parent === parent) {
-      count = ends[index]!;
-      return;
-    }
-    count += 1;
-    boxes[index] = new PlacedBox(part, x, y, parent);
+    const { children, places } = part;
+    const index = boxes.length;
+    boxes.push(new PlacedBox(part, rightToLeft ? width - startX - part.width : startX, y, parent));
     for (let child = 0; child < children.length; child++)
       visit(children[child]!, startX + places[2 * child]!, y + places[2 * child + 1]!, index);
-    if (ends[index] === count) return;
-    // Seldom does a change reach into the order of the boxes.
-    changed ??= ends.slice();
-    changed[index] = count;
-    ends = changed;
+    ends[index] = boxes.length;
   };
   visit(from, rightToLeft ? safe.right : safe.left, safe.top, -1);
-  boxes.length = count;
-  if (changed) changed.length = count;
-  return new Placed(from.width + safe.left + safe.right, from.height + safe.top + safe.bottom, boxes, ends);
+  return new Placed(
+    from.width + safe.left + safe.right,
+    from.height + safe.top + safe.bottom,
+    from,
+    rightToLeft,
+    boxes,
+    ends,
+  );
 }
 
-/** A box that was laid out, at its place. Small, since one that others push along is placed again for every width. */
-class PlacedBox implements ScreenBox {
+/** A box that was laid out, at its place. Small, since a screen has many. */
+export class PlacedBox implements ScreenBox {
   constructor(
     readonly laid: Laid,
     readonly x: number,
@@ -215,14 +201,16 @@ class PlacedBox implements ScreenBox {
   }
 }
 
-/** A class, since a getter made where a screen is placed would keep all that is known there: the layout before, too. */
+/** A class, since a getter made where a screen is placed would keep all that is known there. */
 class Placed implements ScreenLayout {
   private found: Map<string, ScreenBox> | undefined;
 
   constructor(
     readonly width: number,
     readonly fullHeight: number,
-    readonly boxes: readonly PlacedBox[],
+    readonly root: Laid,
+    readonly rightToLeft: boolean,
+    readonly boxes: readonly ScreenBox[],
     readonly ends: readonly number[],
   ) {}
 

@@ -15,7 +15,7 @@ import { prefixesInForce } from '../document/values.ts';
 import { allDifferences, firstDifference, turningPoint, unlike } from '../layout/differences.ts';
 import type { Laid } from '../layout/laid.ts';
 import { Pass, type Topic } from '../layout/record.ts';
-import { layOutRoot, placeOnScreen, type ScreenLayout, type View } from '../layout/screen-layout.ts';
+import { layOutRoot, type View } from '../layout/screen-layout.ts';
 import { ViewBoxes } from '../layout/view-boxes.ts';
 import type { Shaper } from '../text/shaper.ts';
 import { floorUnit } from '../text/units.ts';
@@ -104,28 +104,24 @@ export function* sweep(
 export interface StretchLayouts {
   readonly from: number;
   readonly to: number;
-  readonly start: ScreenLayout;
-  readonly end: ScreenLayout;
+  readonly start: Laid;
+  readonly end: Laid;
 }
 
 /**
  * The same stretches with everything that a layout knows, words and extents included.
  *
  * @param boxes what is kept from one sweep to the next.
- * @param before the layout of an earlier version at a width, whose boxes are taken as far as they are the same.
  */
 export function* sweepLayouts(
   boxes: ViewBoxes,
   project: Project,
   screen: Control,
   options: SweepOptions,
-  before: (width: number) => ScreenLayout | undefined = () => undefined,
 ): Generator<StretchLayouts, void, void> {
   for (const { range } of ranges(boxes, project, screen, options)) {
     const { from, to } = range;
-    const at = ({ width, laid }: Point) => placeOnScreen(laid, { ...options, width }, before(width));
-    const start = at(from);
-    yield { from: from.width, to: to.width, start, end: to === from ? start : at(to) };
+    yield { from: from.width, to: to.width, start: from.laid, end: to.laid };
   }
 }
 
