@@ -277,7 +277,7 @@ export function makeBox(box: Omit<Box, 'known' | 'heightMatters' | 'widthAsksHei
     box.style.aspect !== undefined ||
     box.content.type === 'picture' ||
     (box.content.type === 'flex' && box.content.wrap && box.content.direction === 'column') ||
-    box.children.some((child) => child.widthAsksHeight);
+    (passesHeightOn(box.content) && box.children.some((child) => child.widthAsksHeight));
   return {
     control: box.control,
     style: box.style,
@@ -290,6 +290,12 @@ export function makeBox(box: Omit<Box, 'known' | 'heightMatters' | 'widthAsksHei
     known: { widths: undefined, laid: [], recorded: [], swept: undefined, signs: [], explained: [] },
   };
 }
+
+/** Whether children may be as wide as their own height says, because the box's height says how high they are. */
+const passesHeightOn = (content: Content): boolean =>
+  content.type === 'scroll'
+    ? content.axis === 'horizontal'
+    : content.type !== 'pinboard' && content.type !== 'split';
 
 const isFractionOf = (size: Size | Limit): boolean => typeof size === 'object' && 'fraction' in size;
 

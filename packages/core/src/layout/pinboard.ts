@@ -15,7 +15,7 @@ import {
   widthByRatio,
   widthRange,
 } from './sizes.ts';
-import { keepsWidthOf, leastByContent, widthsWithin } from './widths.ts';
+import { keepsWidthOf, leastByContent, widthsByLimits, widthsWithin } from './widths.ts';
 
 const noPins: Pins = {
   left: undefined,
@@ -124,6 +124,19 @@ export function layOutPinboard(
     else if (fillsRoom(style.width, inline)) {
       childWidth = inline.room - margin;
       widthRule = { rule: 'stretch', from: inline.room, margin, to: 'pins' };
+      // Between two pins a ratio carries limits of a height by content over (as browsers do it).
+      const carries = style.aspect !== undefined && child.content.type !== 'picture';
+      if (carries && style.width === undefined && childHeight === undefined) {
+        const { min, max } = widthsByLimits(pass, child, high);
+        const held = pass.clamp(child, childWidth, min, max);
+        if (held !== childWidth)
+          widthRule = {
+            rule: 'ratio',
+            from: held > childWidth ? heightLimits.min : heightLimits.max,
+            value: held,
+          };
+        childWidth = held;
+      }
     } else if (hasRatio(child) && childHeight !== undefined) {
       childWidth = widthByRatio(pass, child, childHeight);
       widthRule = { rule: 'ratio', from: childHeight, value: childWidth };

@@ -16,6 +16,7 @@ import {
   ownHeight,
   pictureWidth,
   pixels,
+  type Range,
   widthByRatio,
   widthOfHeight,
   widthRange,
@@ -71,10 +72,15 @@ export const leastByContent = (pass: Pass, box: Box, height?: number): number =>
  */
 function transferred(pass: Pass, box: Box, widths: Widths, heightBasis?: number): Widths {
   if (box.style.aspect === undefined || box.content.type === 'picture') return widths;
+  const { min, max } = widthsByLimits(pass, box, heightBasis);
+  return { min: pass.clamp(box, widths.min, min, max), max: pass.clamp(box, widths.max, min, max) };
+}
+
+/** Least and greatest widths that height limits carry over by an aspect ratio (CSS Sizing 4 §6.3). */
+export function widthsByLimits(pass: Pass, box: Box, heightBasis: number | undefined): Range {
   const limits = heightRange(box, heightBasis, pass);
-  const least = widthOfHeight(box, limits.min);
-  const most = limits.max < Infinity ? Math.max(least, widthOfHeight(box, limits.max)) : Infinity;
-  return { min: pass.clamp(box, widths.min, least, most), max: pass.clamp(box, widths.max, least, most) };
+  const min = widthOfHeight(box, limits.min);
+  return { min, max: limits.max < Infinity ? Math.max(min, widthOfHeight(box, limits.max)) : Infinity };
 }
 
 const same = (width: number): Widths => ({ min: width, max: width });
@@ -252,9 +258,9 @@ export function contribution(
     own = widthsWithin(pass, child, height, heightBasis);
     if (height !== undefined && hasRatio(child)) {
       const width = widthByRatio(pass, child, height);
-      own = same(
-        keepsWidthOf(child) ? pass.larger(child, 'least', width, leastByContent(pass, child, height)) : width,
-      );
+      // A share has no least size of its own along its row.
+      const isKept = keepsWidthOf(child) && !(row && isShare(style.width));
+      own = same(isKept ? pass.larger(child, 'least', width, leastByContent(pass, child, height)) : width);
     }
   }
   // What does not follow from a height is the same at every width of the screen.

@@ -66,9 +66,7 @@ export function layOutGrid(
   // since (§11.1 step 4, as browsers do it).
   const asks =
     sized.stale || (rowsIn === undefined && [...content.rows, ...content.autoRows].some(asksHeight));
-  const rows = asks
-    ? sized.rowsIn(rowsIn ?? Math.max(0, used - frameH, sized.stale ? natural : 0))
-    : firstRows;
+  const rows = asks ? sized.rowsIn(rowsIn ?? Math.max(0, used - frameH)) : firstRows;
 
   const columnStarts = trackStarts(columns, content.columnGap);
   const rowStarts = trackStarts(rows, content.rowGap);
