@@ -427,7 +427,9 @@ function layRowItem(pass: Pass, { box: child, main }: Item, inside: FlexInside):
   const natural = layOut(pass, child, main, Number.NaN, false);
   pass.held(child, natural.height, limits.min, limits.max);
   const height = Math.max(limits.min, Math.min(limits.max, natural.height));
-  return height === natural.height ? natural : layOut(pass, child, main, height, false);
+  return height === natural.height
+    ? natural
+    : layOut(pass, child, main, height, child.style.aspect !== undefined);
 }
 
 /**
@@ -472,8 +474,8 @@ function widthAtHeight(
     pass.held(box, fitting, limits.min, limits.max);
     return Math.max(limits.min, Math.min(limits.max, fitting));
   }
-  // A number was looked at with the width.
-  if (!isShare(style.height) && pixels(style.height, inside.heightBasis) !== undefined) return width;
+  // A number was looked at with the width; browsers take any percentage for one, even where it counts for nothing.
+  if (typeof style.height === 'number' || isFraction(style.height)) return width;
   const byHeight = widthByRatio(pass, box, main);
   pass.held(box, byHeight, limits.min, limits.max);
   return Math.max(limits.min, Math.min(limits.max, byHeight));

@@ -1,7 +1,7 @@
 /** Children held at edges or centre lines of their parent (CSS Positioned Layout 3 §4, CSS Align 3 §6.3). */
 import type { Box, Pin, PinboardContent, Pins, Size } from './box.ts';
 import type { Laid } from './laid.ts';
-import { layOut } from './lay-out.ts';
+import { contentHolds, layOut } from './lay-out.ts';
 import { limitReasons, type PlaceReason, type Reasons, type SizeRule } from './reason.ts';
 import type { Pass } from './record.ts';
 import {
@@ -159,13 +159,23 @@ export function layOutPinboard(
     childWidth = Math.max(widthLimits.min, Math.min(widthLimits.max, childWidth));
 
     let laid: Laid;
+    // A height between two pins is none of its own, so content holds up what has a ratio (CSS Sizing 4 §6.2).
+    const isHeld = style.aspect !== undefined && style.height === undefined && contentHolds(child);
+    if (childHeight !== undefined && isHeld) {
+      const { needed = 0 } = layOut(pass, child, childWidth, childHeight, true);
+      const least = Math.min(needed, heightLimits.max);
+      const kept = pass.larger(child, 'least', childHeight, least);
+      if (kept > childHeight) heightRule = { rule: 'content', value: kept };
+      childHeight = kept;
+    }
     if (childHeight !== undefined) laid = layOut(pass, child, childWidth, childHeight, true);
     else {
       laid = layOut(pass, child, childWidth, Number.NaN, false);
       pass.held(child, laid.height, heightLimits.min, heightLimits.max);
       const clamped = Math.max(heightLimits.min, Math.min(heightLimits.max, laid.height));
       heightRule = { rule: 'content', value: laid.height };
-      if (clamped !== laid.height) laid = layOut(pass, child, childWidth, clamped, false);
+      if (clamped !== laid.height)
+        laid = layOut(pass, child, childWidth, clamped, style.aspect !== undefined);
     }
     const x =
       placeIn(inline, childWidth + margin, wide, pixels(far, wide) ?? 0) + border.start + style.margin.start;

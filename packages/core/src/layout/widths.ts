@@ -71,7 +71,9 @@ export const leastByContent = (pass: Pass, box: Box, height?: number): number =>
  * @param heightBasis what percentages of them refer to, where that is known.
  */
 function transferred(pass: Pass, box: Box, widths: Widths, heightBasis?: number): Widths {
-  if (box.style.aspect === undefined || box.content.type === 'picture') return widths;
+  const { aspect, height: asked } = box.style;
+  // Browsers look at the height as it is asked for: a percentage is none by content, even where it counts for nothing.
+  if (aspect === undefined || box.content.type === 'picture' || isFraction(asked)) return widths;
   const { min, max } = widthsByLimits(pass, box, heightBasis);
   return { min: pass.clamp(box, widths.min, min, max), max: pass.clamp(box, widths.max, min, max) };
 }

@@ -177,6 +177,6 @@ export function layItem(
   let laid = layOut(pass, box, width, Number.NaN, false);
   const heightRule: SizeRule = { rule: 'content', value: laid.height };
   const clamped = held(laid.height);
-  if (clamped !== laid.height) laid = layOut(pass, box, width, clamped, false);
+  if (clamped !== laid.height) laid = layOut(pass, box, width, clamped, style.aspect !== undefined);
   return { laid, areaWidth, areaHeight, widthRule, heightRule };
 }

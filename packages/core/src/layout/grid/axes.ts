@@ -20,14 +20,12 @@ export interface GridRoom {
   readonly rows: Pick<Axis, 'room' | 'wanted' | 'least' | 'most'>;
 }
 
-/** Sized tracks, and the width that each item has in them. */
+/** Sized tracks. */
 export interface GridTracks {
   readonly placement: Placement;
   readonly columns: readonly SizedTrack[];
   /** As high as the first columns make them: the height by content is theirs, as in browsers. */
   readonly rows: readonly SizedTrack[];
-  /** In the columns as they are in the end. */
-  readonly widths: readonly number[];
   /** Whether columns have changed since the rows were sized. */
   readonly stale: boolean;
   /** Rows at another room, with the columns as they are. */
@@ -149,7 +147,7 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
   };
   let columns = sizeColumns(widthsBy(fixedArea));
   if (given.columns.room === undefined && again.length === 0)
-    return { placement, columns, rows: [], widths: [], stale: false, rowsIn: () => [] };
+    return { placement, columns, rows: [], stale: false, rowsIn: () => [] };
   let widths = widthsIn(columns);
   const firstRows = sizeRows(widths, given.rows.room);
   if (again.length > 0) {
@@ -160,7 +158,6 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
   return {
     placement,
     columns,
-    widths,
     rows: firstRows,
     stale: again.length > 0,
     rowsIn: (room) => sizeRows(widths, room),

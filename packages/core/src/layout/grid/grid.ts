@@ -17,7 +17,6 @@ import {
 import { alignOf, areaReason, areaSize, justifyOf, layItem, trackStarts } from './areas.ts';
 import { sizeAxes } from './axes.ts';
 import { baselineShift, gridBaseline, sharedBaselines } from './baselines.ts';
-import { layForRow } from './contributions.ts';
 import { flexOf, gapsOf } from './sizing.ts';
 import { countTracks, explicitTracks, partsOf } from './tracks.ts';
 
@@ -57,7 +56,7 @@ export function layOutGrid(
     columns: { room: innerWidth, wanted: 'max-content' },
     rows: { room: rowsIn, wanted: 'max-content', least: leastRows, most: mostHeight },
   });
-  const { placement, columns, widths, rows: firstRows } = sized;
+  const { placement, columns, rows: firstRows } = sized;
   const { items } = placement;
   const natural = firstRows.reduce((sum, { base }) => sum + base, 0) + gapsOf(firstRows, content.rowGap);
   if (free) pass.held(box, natural + frameH, limits.min, limits.max);
@@ -84,11 +83,12 @@ export function layOutGrid(
       areaSize(rows, row, rowSpan, content.rowGap),
     ),
   );
-  // Baselines are those that items have before their row's size is known.
-  const before = items.map((item, index) =>
-    item.baseline !== 'none' ? layForRow(pass, item.box, widths[index]!) : laidItems[index]!.laid,
+  // Rows made room for baselines of items by content; items line up by those that they have in their rows.
+  const baselines = sharedBaselines(
+    pass,
+    items,
+    laidItems.map(({ laid }) => laid),
   );
-  const baselines = sharedBaselines(pass, items, before);
   for (const [index, item] of items.entries()) {
     const { box: child } = item;
     const { style } = child;
@@ -97,7 +97,7 @@ export function layOutGrid(
     const justify = justifyOf(child, content);
     const spareX = areaWidth - laid.width - across(style.margin);
     const spareY = areaHeight - laid.height - down(style.margin);
-    const shift = baselineShift(before[index]!, item, baselines);
+    const shift = baselineShift(laid, item, baselines);
     const roomBefore = (word: Align, spare: number) =>
       word === 'center' ? spare / 2 : word === 'end' ? spare : 0;
     const aside = roomBefore(justify, spareX);
