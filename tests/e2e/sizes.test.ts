@@ -140,6 +140,31 @@ it('what is locked does not move, and what is hidden can be seen faintly', async
   for (let undo = 0; undo < 2; undo++) await page.keyboard.press('Control+z');
 });
 
+it('panels are as large as they were left, by hand and by keys', async () => {
+  const edge = (name: string) => page.getByRole('separator', { name });
+  const size = async (name: string) => Number(await edge(name).getAttribute('aria-valuenow'));
+  const drag = async (name: string, by: number) => {
+    const { x, y, width: wide, height } = (await edge(name).boundingBox())!;
+    await page.mouse.move(x + wide / 2, y + height / 2);
+    await page.mouse.down();
+    await page.mouse.move(x + wide / 2 + by, y + height / 2, { steps: 3 });
+    await page.mouse.up();
+  };
+  const [tree0, facts0] = [await size('Width of screens and controls'), await size('Width of Facts')];
+  await drag('Width of screens and controls', 50);
+  await edge('Width of Facts').press('ArrowLeft');
+  await drag('Width of the side bays', 1000);
+  await page.reload();
+  await tree(page, 'counts').waitFor();
+  expect(await size('Width of screens and controls')).toBe(tree0 + 50);
+  expect(await size('Width of Facts')).toBe(facts0 + 16);
+  // Not smaller than it is of use.
+  expect(await size('Width of the side bays')).toBe(150);
+  for (const name of ['Width of screens and controls', 'Width of Facts', 'Width of the side bays'])
+    await edge(name).dblclick();
+  expect(await size('Width of screens and controls')).toBe(tree0);
+});
+
 it('the working bay is saved as a picture with its fonts and pictures in it', async () => {
   for (const [entry, name, begins] of [
     ['PNG of the window', /^Tonight-\d+x\d+\.png$/, '\x89PNG'],

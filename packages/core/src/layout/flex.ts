@@ -3,7 +3,7 @@ import type { Align, Box, FlexContent, Justify, Size } from './box.ts';
 import { distribute, type FlexItem, hypothetical } from './distribute.ts';
 import { explainFlex } from './explain-flex.ts';
 import type { Laid } from './laid.ts';
-import { contentHolds, heightByRatio, layOut } from './lay-out.ts';
+import { contentHolds, heightByRatio, layOut, layStretched } from './lay-out.ts';
 import type { Pass } from './record.ts';
 import {
   across,
@@ -523,7 +523,7 @@ function stretch(pass: Pass, item: Item, cross: number, inside: FlexInside): voi
     const limits = heightRange(item.box, inside.heightBasis, pass);
     const wanted = cross - down(style.margin);
     pass.held(item.box, wanted, limits.min, limits.max);
-    item.laid = layOut(pass, item.box, item.main, Math.max(limits.min, Math.min(limits.max, wanted)), true);
+    item.laid = layStretched(pass, item.box, item.main, Math.max(limits.min, Math.min(limits.max, wanted)));
   } else if (inside.content.wrap) {
     // In a column of several lines what is by content has its line's width, not the container's.
     const width = columnItemWidth(pass, item.box, item.align, inside, cross, cross);

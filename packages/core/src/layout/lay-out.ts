@@ -29,6 +29,19 @@ export function layOut(pass: Pass, box: Box, width: number, height: number, defi
   return laid;
 }
 
+/**
+ * Lays out a box stretched to a height. With a ratio it has a definite height by content too; where stretching makes no
+ * difference to that, parts of it go on referring to the ratio's (as browsers do it).
+ */
+export function layStretched(pass: Pass, box: Box, width: number, height: number): Laid {
+  if (box.style.aspect !== undefined && box.heightMatters) {
+    const natural = layOut(pass, box, width, Number.NaN, false);
+    pass.sign(box, 'least', natural.height - height);
+    if (natural.height === height) return natural;
+  }
+  return layOut(pass, box, width, height, true);
+}
+
 function keptAnswer(
   pass: Pass,
   answers: Laid[],
@@ -52,7 +65,7 @@ function keptAnswer(
 function sweptAnswer(pass: Pass, box: Box, width: number, height: number, definite: boolean): Laid {
   const { known } = box;
   const free = Number.isNaN(height);
-  if (free || !box.heightMatters) {
+  if (free || !box.heightMatters || !definite) {
     known.swept ??= new Answers();
     const laid = known.swept.at(width, (at) => written(pass, box, at, Number.NaN, false));
     if (free || Math.abs(laid.height - height) < 1e-9) return laid;
@@ -73,8 +86,9 @@ function find(
     const laid = answers[index]!;
     if (laid.width !== width) continue;
     if (free ? Number.isNaN(laid.asked) : laid.asked === height && laid.definite === definite) return laid;
-    // Where nothing inside asks about the height, one by content and the same one given make no difference.
-    if (!free && !heightMatters && laid.height === height) return laid;
+    // Where nothing inside asks about the height, or may not, one by content and the same one given make no difference.
+    if (!free && (!heightMatters || !definite) && laid.height === height && Number.isNaN(laid.asked))
+      return laid;
   }
   return undefined;
 }

@@ -72,10 +72,11 @@ export const leastByContent = (pass: Pass, box: Box, height?: number): number =>
  */
 function transferred(pass: Pass, box: Box, widths: Widths, heightBasis?: number): Widths {
   const { aspect, height: asked } = box.style;
-  // Browsers look at the height as it is asked for: a percentage is none by content, even where it counts for nothing.
-  if (aspect === undefined || box.content.type === 'picture' || isFraction(asked)) return widths;
+  if (aspect === undefined || box.content.type === 'picture') return widths;
   const { min, max } = widthsByLimits(pass, box, heightBasis);
-  return { min: pass.clamp(box, widths.min, min, max), max: pass.clamp(box, widths.max, min, max) };
+  // Beside a percentage, even one that counts for nothing, browsers let the smallest content hold it up.
+  const most = isFraction(asked) && keepsWidthOf(box) ? pass.larger(box, 'largest', max, widths.min) : max;
+  return { min: pass.clamp(box, widths.min, min, most), max: pass.clamp(box, widths.max, min, most) };
 }
 
 /** Least and greatest widths that height limits carry over by an aspect ratio (CSS Sizing 4 §6.3). */

@@ -14,6 +14,7 @@ import { type PointerEvent, useDeferredValue, useEffect, useMemo, useRef, useSta
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { Menu, type MenuEntry } from '../parts/Menu.tsx';
 import { OwnSizeDialog } from '../parts/OwnSizeDialog.tsx';
+import { PanelEdge, usePanelSize } from '../parts/PanelEdge.tsx';
 import { allSizes, greatestSize, leastSize, type ScreenSize, sizeWords } from '../sizes.ts';
 import { Bay } from './Bay.tsx';
 import { useBenchView } from './benchView.ts';
@@ -62,11 +63,13 @@ const manyOnTheBench = 100;
 
 const none: readonly string[] = [];
 
-const sideWidth = 190;
+/** What the side bays leave of their panel on both sides. */
+const asideBays = 26;
 
 export function Bench({ screen, zoom, onZoom, onScale }: BenchProps) {
   const { sizes, setSizes, resize, seeing } = useBenchView();
   const [working, ...sides] = sizes;
+  const side = usePanelSize('sides', 216, 150, 480);
   const area = useRef<HTMLDivElement>(null);
   const [room, setRoom] = useState({ width: 400, height: 600 });
   useEffect(() => {
@@ -122,43 +125,46 @@ export function Bench({ screen, zoom, onZoom, onScale }: BenchProps) {
           <WorkingBay screen={screen} size={working!} scale={scale} onResize={resize} />
         </div>
       </div>
-      <div
-        className="flex shrink-0 flex-col gap-4 overflow-y-auto border-l border-rule/70 px-3 py-3"
-        style={{ width: sideWidth + 26 }}
-      >
-        {sides.map((size, index) => (
-          <SideBay
-            key={size.label}
-            screen={screen}
-            size={size}
-            onSwap={() => setSizes([size, ...sizes.filter((_, at) => at !== index + 1)])}
-            onPin={(pin) => setSizes(sizes.with(index + 1, { ...size, screen: pin }))}
-            onSample={(sample) => setSizes(sizes.with(index + 1, { ...size, sample }))}
-            onRemove={() => setSizes(sizes.filter((_, at) => at !== index + 1))}
-            onUp={
-              index === 0 ? undefined : () => setSizes(sizes.with(index, size).with(index + 1, sizes[index]!))
+      <div className="relative flex shrink-0 flex-col border-l border-rule/70" style={{ width: side.size }}>
+        <PanelEdge label="Width of the side bays" side="left" panel={side} />
+        <div className="flex min-h-0 flex-1 flex-col gap-4 overflow-y-auto px-3 py-3">
+          {sides.map((size, index) => (
+            <SideBay
+              key={size.label}
+              screen={screen}
+              size={size}
+              width={side.size - asideBays}
+              onSwap={() => setSizes([size, ...sizes.filter((_, at) => at !== index + 1)])}
+              onPin={(pin) => setSizes(sizes.with(index + 1, { ...size, screen: pin }))}
+              onSample={(sample) => setSizes(sizes.with(index + 1, { ...size, sample }))}
+              onRemove={() => setSizes(sizes.filter((_, at) => at !== index + 1))}
+              onUp={
+                index === 0
+                  ? undefined
+                  : () => setSizes(sizes.with(index, size).with(index + 1, sizes[index]!))
+              }
+            />
+          ))}
+          {adding && (
+            <OwnSizeDialog onAdd={(size) => setSizes([...sizes, size])} onClose={() => setAdding(false)} />
+          )}
+          <Menu
+            label="Add a size"
+            button={
+              <button type="button" className="btn self-start">
+                <Plus size={14} aria-hidden /> Add a size
+              </button>
             }
+            entries={allSizes()
+              .filter(({ label }) => sizes.every((size) => size.label !== label))
+              .map((size) => ({
+                label: size.label,
+                keys: sizeWords(size),
+                onSelect: () => setSizes([...sizes, size]),
+              }))
+              .concat([{ label: 'One of your own …', keys: '', onSelect: () => setAdding(true) }])}
           />
-        ))}
-        {adding && (
-          <OwnSizeDialog onAdd={(size) => setSizes([...sizes, size])} onClose={() => setAdding(false)} />
-        )}
-        <Menu
-          label="Add a size"
-          button={
-            <button type="button" className="btn self-start">
-              <Plus size={14} aria-hidden /> Add a size
-            </button>
-          }
-          entries={allSizes()
-            .filter(({ label }) => sizes.every((size) => size.label !== label))
-            .map((size) => ({
-              label: size.label,
-              keys: sizeWords(size),
-              onSelect: () => setSizes([...sizes, size]),
-            }))
-            .concat([{ label: 'One of your own …', keys: '', onSelect: () => setAdding(true) }])}
-        />
+        </div>
       </div>
     </section>
   );
@@ -360,6 +366,7 @@ function Edge({
 function SideBay({
   screen,
   size,
+  width,
   onSwap,
   onRemove,
   onUp,
@@ -368,6 +375,8 @@ function SideBay({
 }: {
   screen: Control;
   size: ScreenSize;
+  /** How wide it is drawn, CSS px. */
+  width: number;
   onSwap: () => void;
   onRemove: () => void;
   /** Keeps a screen in this bay; undefined: it shows the one being built. */
@@ -390,7 +399,7 @@ function SideBay({
           {pinned && <span className="font-normal text-quiet"> · {pinned.name}</span>}
         </span>
         {!pinned && (
-          <span className="truncate text-[12px] text-quiet">
+          <span className="min-w-0 shrink-[99] truncate text-[12px] text-quiet">
             {size.sample ? sampleWords[size.sample].toLowerCase() : sizeWords(size)}
           </span>
         )}
@@ -421,13 +430,13 @@ function SideBay({
           ]}
         />
       </figcaption>
-      <div className="outline outline-rule" style={{ width: sideWidth }}>
+      <div className="outline outline-rule" style={{ width }}>
         <Bay
           id={size.label}
           screen={shown}
           layout={layout}
           size={size}
-          scale={sideWidth / size.width}
+          scale={width / size.width}
           working={false}
           faint={faint}
         />

@@ -5,6 +5,7 @@ import { useNavigate } from 'react-router';
 import { commandNamed, runCommand } from '../editor/commands/index.ts';
 import { currentScreen, useEditorState, useWorkplace } from '../editor/context.tsx';
 import { useCommandKeys } from '../editor/keys.ts';
+import { PanelEdge, usePanelSize } from '../parts/PanelEdge.tsx';
 import { keepSizes, keptSizes, resized, type ScreenSize } from '../sizes.ts';
 import { ArrangePanel } from './ArrangePanel.tsx';
 import { BandsDialog } from './BandsDialog.tsx';
@@ -60,6 +61,7 @@ export function BuildPlace() {
     setKept(next);
     keepSizes('build', next);
   }, []);
+  const left = usePanelSize('tree', 216, 180, 420);
   const [lit, setLit] = useState<string>();
   const [preview, setPreview] = useState<Project>();
   const [snapping, setSnapping] = useState(localStorage.getItem('hovrin.snapping') !== 'off');
@@ -189,11 +191,16 @@ export function BuildPlace() {
         <Dragging>
           <PathLine zoom={zoom} onZoom={setZoom} onKeys={() => setKeysShown(true)} />
           <div className="flex min-h-0 flex-1">
-            <div className="flex w-[216px] shrink-0 flex-col border-r border-rule bg-sheet">
+            <aside
+              aria-label="Screens and controls"
+              className="relative flex shrink-0 flex-col border-r border-rule bg-sheet"
+              style={{ width: left.size }}
+            >
+              <PanelEdge label="Width of screens and controls" side="right" panel={left} />
               <Screens />
               {screen && <Tree screen={screen} />}
               {screen && <Tray />}
-            </div>
+            </aside>
             {screen ? (
               <main className="flex min-w-0 flex-1 flex-col">
                 <Bench screen={screen} zoom={zoom} onZoom={setZoom} onScale={onScale} />

@@ -1,8 +1,9 @@
 /** The drawer below the bench: closed until it is asked for. */
 import { type Control, effectiveNames, locate } from '@hovrin/core';
 import { CircleAlert, FileCode, HelpCircle, ListOrdered, MoveHorizontal, Workflow, X } from 'lucide-react';
-import { lazy, type ReactNode, Suspense, useRef, useState } from 'react';
+import { lazy, type ReactNode, Suspense } from 'react';
 import { currentControl, useEditorState } from '../editor/context.tsx';
+import { PanelEdge, usePanelSize } from '../parts/PanelEdge.tsx';
 import { BindingsPane } from './BindingsPane.tsx';
 import { ChecksPane } from './ChecksPane.tsx';
 import { useFindings } from './every-width/useEveryWidth.ts';
@@ -33,14 +34,14 @@ export function Drawer({
   open: DrawerName | undefined;
   onOpen: (drawer: DrawerName | undefined) => void;
 }) {
-  const [height, setHeight] = useState(Number(localStorage.getItem('hovrin.drawer')) || 236);
+  const panel = usePanelSize('drawer', 236, 120, Math.max(120, window.innerHeight - 260));
   const wrong = useFindings().filter(({ severity }) => severity === 'error').length;
   const state = useEditorState('project', 'selection', 'screenId');
   const selected = currentControl(state);
   const control = selected && locate(state.project, selected.id)?.screen === screen ? selected : screen;
   return (
     <section aria-label="Drawer" className="relative flex shrink-0 flex-col border-t border-rule bg-sheet">
-      {open && <HeightBar height={height} onHeight={setHeight} />}
+      {open && <PanelEdge label="Height of the drawer" side="top" panel={panel} />}
       <div className="flex h-8 items-center px-2">
         <div role="tablist" aria-label="Drawer" className="flex items-center gap-1">
           {tabs.map(({ name, label, keys, icon }) => (
@@ -73,7 +74,12 @@ export function Drawer({
         )}
       </div>
       {open && (
-        <div role="tabpanel" aria-label={open} className="border-t border-rule" style={{ height }}>
+        <div
+          role="tabpanel"
+          aria-label={open}
+          className="border-t border-rule"
+          style={{ height: panel.size }}
+        >
           {open === 'source' ? (
             <Suspense fallback={<p className="p-3 text-quiet">Opening the source …</p>}>
               <SourcePane key={screen.id} screen={screen} />
@@ -92,40 +98,5 @@ export function Drawer({
         </div>
       )}
     </section>
-  );
-}
-
-/** The drawer's upper edge, to drag it higher; it stays as high as it was left. */
-function HeightBar({ height, onHeight }: { height: number; onHeight: (height: number) => void }) {
-  const from = useRef<{ y: number; height: number }>(undefined);
-  const set = (wanted: number) => {
-    const held = Math.round(Math.max(120, Math.min(window.innerHeight - 260, wanted)));
-    onHeight(held);
-    localStorage.setItem('hovrin.drawer', String(held));
-  };
-  return (
-    <hr
-      aria-label="Height of the drawer"
-      aria-orientation="horizontal"
-      aria-valuenow={height}
-      aria-valuemin={120}
-      aria-valuemax={600}
-      tabIndex={0}
-      className="absolute inset-x-0 -top-1 z-10 m-0 h-2 cursor-ns-resize touch-none border-0 hover:bg-spruce/30"
-      onPointerDown={(event) => {
-        event.currentTarget.setPointerCapture(event.pointerId);
-        from.current = { y: event.clientY, height };
-      }}
-      onPointerMove={(event) => from.current && set(from.current.height + from.current.y - event.clientY)}
-      onPointerUp={() => {
-        from.current = undefined;
-      }}
-      onKeyDown={(event) => {
-        if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
-        event.preventDefault();
-        event.stopPropagation();
-        set(height + (event.key === 'ArrowUp' ? 16 : -16));
-      }}
-    />
   );
 }

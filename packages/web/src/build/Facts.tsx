@@ -23,6 +23,7 @@ import { memo, type ReactNode, useEffect, useId, useRef, useState } from 'react'
 import { commandNamed, runCommand } from '../editor/commands/index.ts';
 import { currentControl, useEditorState, useWorkplace } from '../editor/context.tsx';
 import type { EditorState } from '../editor/editor.ts';
+import { PanelEdge, usePanelSize } from '../parts/PanelEdge.tsx';
 import { ArrangeStrip } from './ArrangeStrip.tsx';
 import { EventFields } from './EventField.tsx';
 import { KindIcon } from './kindIcons.tsx';
@@ -47,14 +48,19 @@ export function Facts() {
   const { selection, screenId } = useShownSelection();
   const fields = useRef<HTMLFieldSetElement>(null);
   useDisabledMeanwhile(fields);
+  const panel = usePanelSize('facts', 288, 260, 480);
   return (
     <aside
       aria-label="Facts"
-      className="flex w-[288px] shrink-0 flex-col overflow-y-auto border-l border-rule bg-sheet"
+      className="relative flex shrink-0 flex-col border-l border-rule bg-sheet"
+      style={{ width: panel.size }}
     >
-      <fieldset ref={fields} className="contents">
-        <FactsOf selection={selection} screenId={screenId} />
-      </fieldset>
+      <PanelEdge label="Width of Facts" side="left" panel={panel} />
+      <div className="flex min-h-0 flex-1 flex-col overflow-y-auto">
+        <fieldset ref={fields} className="contents">
+          <FactsOf selection={selection} screenId={screenId} />
+        </fieldset>
+      </div>
     </aside>
   );
 }

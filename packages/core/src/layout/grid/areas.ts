@@ -1,7 +1,7 @@
 /** Items of a grid in their areas: how large an area is, and how an item lies in it (CSS Grid 1 §6, Align 3 §6). */
 import type { Align, Box, GridContent } from '../box.ts';
 import type { Laid } from '../laid.ts';
-import { layOut } from '../lay-out.ts';
+import { layOut, layStretched } from '../lay-out.ts';
 import type { AreaReason, SizeRule } from '../reason.ts';
 import type { Pass } from '../record.ts';
 import {
@@ -122,19 +122,6 @@ interface LaidItem {
   readonly areaHeight: number;
   readonly widthRule: SizeRule;
   readonly heightRule: SizeRule;
-}
-
-/**
- * An item stretched to a height. With a ratio it has a definite height by content too; where stretching makes no
- * difference to that, parts of it go on referring to the ratio's (as browsers do it).
- */
-function layStretched(pass: Pass, box: Box, width: number, height: number): Laid {
-  if (box.style.aspect !== undefined && box.heightMatters) {
-    const natural = layOut(pass, box, width, Number.NaN, false);
-    pass.sign(box, 'least', natural.height - height);
-    if (natural.height === height) return natural;
-  }
-  return layOut(pass, box, width, height, true);
 }
 
 export function layItem(

@@ -26,7 +26,7 @@ export interface GridTracks {
   readonly columns: readonly SizedTrack[];
   /** As high as the first columns make them: the height by content is theirs, as in browsers. */
   readonly rows: readonly SizedTrack[];
-  /** Whether columns have changed since the rows were sized. */
+  /** Whether columns may have changed since the rows were sized. */
   readonly stale: boolean;
   /** Rows at another room, with the columns as they are. */
   rowsIn(room: number): SizedTrack[];
@@ -136,22 +136,23 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
     }
     return known;
   };
-  // Rows of fixed sizes are known from the start.
-  const fixedArea = (item: Placed) => {
+  // §12.1 step 1: rows with a definite greatest size are taken to have it.
+  const assumedArea = (item: Placed) => {
     const from = item.row - placement.rowsBefore;
     const over = from < 0 ? [] : rowList.tracks.slice(from, from + item.rowSpan);
-    return over.length === item.rowSpan &&
-      over.every(({ min, max }) => typeof max === 'number' && min === max)
+    return over.length === item.rowSpan && over.every(({ max }) => typeof max === 'number')
       ? over.reduce((sum, { max }) => sum + (max as number), (item.rowSpan - 1) * content.rowGap)
       : undefined;
   };
-  let columns = sizeColumns(widthsBy(fixedArea));
+  const assumed = widthsBy(assumedArea);
+  let columns = sizeColumns(assumed);
   if (given.columns.room === undefined && again.length === 0)
     return { placement, columns, rows: [], stale: false, rowsIn: () => [] };
   let widths = widthsIn(columns);
   const firstRows = sizeRows(widths, given.rows.room);
-  if (again.length > 0) {
-    // §12.1 step 3: where a height that the row gives changes what an item asks of its column, once more.
+  // Steps 3 and 4: where nothing could be assumed of the rows of an item that asks for them, once more.
+  const stale = again.some((item) => !assumed.has(item));
+  if (stale) {
     columns = sizeColumns(widthsBy((item) => areaSize(firstRows, item.row, item.rowSpan, content.rowGap)));
     widths = widthsIn(columns);
   }
@@ -159,7 +160,7 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
     placement,
     columns,
     rows: firstRows,
-    stale: again.length > 0,
+    stale,
     rowsIn: (room) => sizeRows(widths, room),
   };
 }

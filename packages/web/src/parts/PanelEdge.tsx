@@ -1,0 +1,89 @@
+/** Edges of panels: dragged or moved by keys, they make a panel larger or smaller, and it stays so. */
+import { useRef, useState } from 'react';
+
+/** How large a panel is, CSS px. */
+export interface PanelSize {
+  readonly size: number;
+  readonly least: number;
+  readonly most: number;
+  /** Keeps another size, within the limits. */
+  readonly set: (size: number) => void;
+  /** Back to what it was at first. */
+  readonly reset: () => void;
+}
+
+/**
+ * The size of a panel as it was left in this browser.
+ *
+ * @param name what it is kept under.
+ * @param most the largest that it may be.
+ */
+export function usePanelSize(name: string, usual: number, least: number, most: number): PanelSize {
+  const key = `hovrin.panel.${name}`;
+  const [kept, setKept] = useState(() => Number(localStorage.getItem(key)) || usual);
+  const within = (wanted: number) => Math.round(Math.max(least, Math.min(most, wanted)));
+  const set = (wanted: number) => {
+    setKept(within(wanted));
+    localStorage.setItem(key, String(within(wanted)));
+  };
+  // A smaller window leaves less, for as long as it is smaller.
+  return { size: within(kept), least, most, set, reset: () => set(usual) };
+}
+
+const places = {
+  top: 'inset-x-0 -top-1 h-2 cursor-ns-resize',
+  left: 'top-0 -left-1 h-full w-2 cursor-ew-resize',
+  right: 'top-0 -right-1 h-full w-2 cursor-ew-resize',
+} as const;
+
+const step = 16;
+
+/** The edge of a panel, which is positioned itself. @param side where it lies; the panel grows towards it. */
+export function PanelEdge({
+  label,
+  side,
+  panel,
+}: {
+  label: string;
+  side: keyof typeof places;
+  panel: PanelSize;
+}) {
+  const from = useRef<{ at: number; size: number }>(undefined);
+  const isAcross = side !== 'top';
+  const [larger, smaller] = { top: ['Up', 'Down'], left: ['Left', 'Right'], right: ['Right', 'Left'] }[side];
+  const grown = side === 'right' ? 1 : -1;
+  return (
+    <hr
+      aria-label={label}
+      aria-orientation={isAcross ? 'vertical' : 'horizontal'}
+      aria-valuenow={panel.size}
+      aria-valuemin={panel.least}
+      aria-valuemax={panel.most}
+      title={`${label}: drag, or double-click for what it was at first`}
+      tabIndex={0}
+      className={`absolute z-20 m-0 touch-none border-0 hover:bg-spruce/30 ${places[side]}`}
+      onPointerDown={(event) => {
+        event.currentTarget.setPointerCapture(event.pointerId);
+        from.current = { at: isAcross ? event.clientX : event.clientY, size: panel.size };
+      }}
+      onPointerMove={(event) => {
+        if (!from.current) return;
+        const at = isAcross ? event.clientX : event.clientY;
+        panel.set(from.current.size + grown * (at - from.current.at));
+      }}
+      onPointerUp={() => {
+        from.current = undefined;
+      }}
+      onPointerCancel={() => {
+        from.current = undefined;
+      }}
+      onDoubleClick={panel.reset}
+      onKeyDown={(event) => {
+        if (event.key !== `Arrow${larger}` && event.key !== `Arrow${smaller}`) return;
+        event.preventDefault();
+        event.stopPropagation();
+        panel.set(panel.size + (event.key === `Arrow${larger}` ? step : -step));
+      }}
+    />
+  );
+}
