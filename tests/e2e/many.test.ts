@@ -166,6 +166,29 @@ it('on a pinboard a drag draws to what lines up, and lining up names its target'
   expect((await text()).match(/left="310"/g)?.length).toBe(2);
 });
 
+it('what has no keys is found by its name and done by Enter; what cannot be done now says so', async () => {
+  await write(
+    '<screen name="Screen1"><pinboard name="board" height="400"><spacer name="a" left="40" top="40" width="80" height="40"/><spacer name="b" left="201" top="160" width="120" height="40"/></pinboard></screen>',
+  );
+  await tree(page, 'a').click();
+  await tree(page, 'b').click({ modifiers: ['Control'] });
+  await page.keyboard.press('?');
+  await page.keyboard.type('same width');
+  await page.keyboard.press('Enter');
+  await expect.poll(async () => (await text()).match(/width="80"/g)?.length).toBe(2);
+  await page.keyboard.press('Control+z');
+  await expect.poll(async () => (await text()).match(/width="80"/g)?.length).toBe(1);
+  await page.keyboard.press('?');
+  await page.keyboard.type('redo zzz');
+  await page.getByText('No command is called “redo zzz”.').waitFor();
+  await page.getByRole('combobox', { name: 'Command' }).fill('table columns cells');
+  await page.getByRole('option', { name: /not for what is selected now/ }).waitFor();
+  await page.keyboard.press('Enter');
+  // It stays open, and nothing has happened.
+  await page.keyboard.press('Escape');
+  await expect.poll(async () => (await text()).match(/<spacer/g)?.length).toBe(2);
+});
+
 it('a pinboard is arranged: shown first, taken as one change', async () => {
   await write(
     '<screen name="Screen1"><pinboard name="board" height="300"><text name="title" text="Check-in" left="20" top="18"/><text name="label" text="Guest" left="22" top="72"/><spacer name="field" left="120" top="70" width="240" height="24"/><text name="other" text="Nights" left="19" top="112"/><spacer name="count" left="121" top="110" width="239" height="25"/></pinboard></screen>',

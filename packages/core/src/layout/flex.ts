@@ -22,7 +22,14 @@ import {
   widthByRatio,
   widthRange,
 } from './sizes.ts';
-import { contentWidths, heightWithin, keepsWidthOf, leastByContent, widthsWithin } from './widths.ts';
+import {
+  contentWidths,
+  heightWithin,
+  keepsWidthOf,
+  leastByContent,
+  widthsAcross,
+  widthsWithin,
+} from './widths.ts';
 
 /** The inside of a container: its content box, as far as it is known. NaN: not known. */
 export interface FlexInside {
@@ -333,7 +340,7 @@ function columnItemWidth(
   else if (fill !== undefined && fills(style.width, align)) width = fill - margin;
   else {
     const height = child.widthAsksHeight ? knownHeight(pass, child, inside) : undefined;
-    let widths = widthsWithin(pass, child, height, inside.heightBasis, inside.width);
+    let widths = widthsAcross(pass, child, height, inside.heightBasis, inside.width);
     if (height !== undefined && hasRatio(child)) {
       const byHeight = widthByRatio(pass, child, height);
       const kept = keepsWidthOf(child)

@@ -15,7 +15,7 @@ import {
   widthByRatio,
   widthRange,
 } from './sizes.ts';
-import { keepsWidthOf, leastByContent, widthsByLimits, widthsWithin } from './widths.ts';
+import { keepsWidthOf, leastByContent, widthsAcross, widthsByLimits } from './widths.ts';
 
 const noPins: Pins = {
   left: undefined,
@@ -141,7 +141,7 @@ export function layOutPinboard(
       childWidth = widthByRatio(pass, child, childHeight);
       widthRule = { rule: 'ratio', from: childHeight, value: childWidth };
     } else {
-      const { min, max } = widthsWithin(pass, child, childHeight, high, wide);
+      const { min, max } = widthsAcross(pass, child, childHeight, high, wide);
       const room = inline.room - margin;
       pass.sign(child, 'fit', room - max);
       pass.sign(child, 'fit', room - min);

@@ -71,12 +71,30 @@ export const leastByContent = (pass: Pass, box: Box, height?: number): number =>
  * @param heightBasis what percentages of them refer to, where that is known.
  */
 function transferred(pass: Pass, box: Box, widths: Widths, heightBasis?: number): Widths {
-  const { aspect, height: asked } = box.style;
-  if (aspect === undefined || box.content.type === 'picture') return widths;
+  if (box.style.aspect === undefined || box.content.type === 'picture') return widths;
   const { min, max } = widthsByLimits(pass, box, heightBasis);
-  // Beside a percentage, even one that counts for nothing, browsers let the smallest content hold it up.
-  const most = isFraction(asked) && keepsWidthOf(box) ? pass.larger(box, 'largest', max, widths.min) : max;
-  return { min: pass.clamp(box, widths.min, min, most), max: pass.clamp(box, widths.max, min, most) };
+  return { min: pass.clamp(box, widths.min, min, max), max: pass.clamp(box, widths.max, min, max) };
+}
+
+/**
+ * Content widths of a box that does not stand in a row. Beside a percentage of a height, even one that counts for
+ * nothing, browsers let the smallest content hold up what a ratio carries over.
+ */
+export function widthsAcross(
+  pass: Pass,
+  child: Box,
+  height: number | undefined,
+  heightBasis: number | undefined,
+  widthBasis?: number,
+): Widths {
+  const widths = widthsWithin(pass, child, height, heightBasis, widthBasis);
+  const { aspect, height: asked } = child.style;
+  if (aspect === undefined || !isFraction(asked) || !keepsWidthOf(child)) return widths;
+  const least = leastByContent(pass, child, height);
+  return {
+    min: pass.larger(child, 'least', widths.min, least),
+    max: pass.larger(child, 'least', widths.max, least),
+  };
 }
 
 /** Least and greatest widths that height limits carry over by an aspect ratio (CSS Sizing 4 §6.3). */
@@ -258,7 +276,9 @@ export function contribution(
       const limits = heightRange(child, heightBasis, pass);
       height = pass.clamp(child, asked, limits.min, limits.max);
     }
-    own = widthsWithin(pass, child, height, heightBasis);
+    own = row
+      ? widthsWithin(pass, child, height, heightBasis)
+      : widthsAcross(pass, child, height, heightBasis);
     if (height !== undefined && hasRatio(child)) {
       const width = widthByRatio(pass, child, height);
       // A share has no least size of its own along its row.

@@ -12,6 +12,7 @@ import { BandsDialog } from './BandsDialog.tsx';
 import { Bench } from './Bench.tsx';
 import { BenchViewContext, type Outlines, outlineWords, type Seeing } from './benchView.ts';
 import { ChangesDialog } from './ChangesDialog.tsx';
+import { CommandList } from './CommandList.tsx';
 import { Dragging } from './Dragging.tsx';
 import { Drawer, type DrawerName } from './Drawer.tsx';
 import { DuplicateDialog } from './DuplicateDialog.tsx';
@@ -20,7 +21,6 @@ import { Facts } from './Facts.tsx';
 import { PathLine } from './PathLine.tsx';
 import { Picker } from './Picker.tsx';
 import { ReplaceDialog } from './ReplaceDialog.tsx';
-import { ShortcutList } from './ShortcutList.tsx';
 import { bandAt, nextBand, nextProblem, upperBand } from './scope.ts';
 import { Tray } from './Tray.tsx';
 import { Screens, Tree } from './Tree.tsx';
@@ -49,7 +49,7 @@ export function BuildPlace() {
   });
   const see = useCallback((change: Partial<Seeing>) => setSeeing((now) => ({ ...now, ...change })), []);
   const liveValues = useLiveValues(state.project, seeing.live);
-  const [keysShown, setKeysShown] = useState(false);
+  const [commandsShown, setCommandsShown] = useState(false);
   const scale = useRef(1);
   const onScale = useCallback((value: number) => {
     scale.current = value;
@@ -181,7 +181,7 @@ export function BuildPlace() {
       run: () => screen && void navigate('wall'),
     },
     { keys: 'T', label: 'Try', run: () => screen && void navigate('try') },
-    { keys: '?', label: 'This list', run: () => setKeysShown(true) },
+    { keys: '?', label: 'All commands', run: () => setCommandsShown(true) },
   ];
   useCommandKeys(editor, keys);
 
@@ -189,7 +189,7 @@ export function BuildPlace() {
     <BenchViewContext value={view}>
       <EveryWidth screen={screen} newest={findings}>
         <Dragging>
-          <PathLine zoom={zoom} onZoom={setZoom} onKeys={() => setKeysShown(true)} />
+          <PathLine zoom={zoom} onZoom={setZoom} onCommands={() => setCommandsShown(true)} />
           <div className="flex min-h-0 flex-1">
             <aside
               aria-label="Screens and controls"
@@ -228,7 +228,7 @@ export function BuildPlace() {
           <ReplaceDialog />
           <BandsDialog />
           <ChangesDialog />
-          {keysShown && <ShortcutList extra={keys} onClose={() => setKeysShown(false)} />}
+          {commandsShown && <CommandList extra={keys} onClose={() => setCommandsShown(false)} />}
         </Dragging>
       </EveryWidth>
     </BenchViewContext>

@@ -18,7 +18,7 @@ const tryIcon = <Play size={14} aria-hidden />;
 interface PathLineProps {
   readonly zoom: Zoom;
   readonly onZoom: (zoom: Zoom) => void;
-  readonly onKeys: () => void;
+  readonly onCommands: () => void;
 }
 
 /** How often values of feeds are shown, in seconds. */
@@ -28,7 +28,7 @@ const liveRates = [
   [5, 'Values of feeds, each 5 seconds'],
 ] as const;
 
-export function PathLine({ zoom, onZoom, onKeys }: PathLineProps) {
+export function PathLine({ zoom, onZoom, onCommands }: PathLineProps) {
   const { editor } = useWorkplace();
   const { project, selection, screenId } = useShownSelection();
   const navigate = useNavigate();
@@ -140,7 +140,13 @@ export function PathLine({ zoom, onZoom, onKeys }: PathLineProps) {
           },
         ]}
       />
-      <button type="button" className="btn-bare" aria-label="Keys" title="All keys (?)" onClick={onKeys}>
+      <button
+        type="button"
+        className="btn-bare"
+        aria-label="Commands"
+        title="All commands and their keys (?)"
+        onClick={onCommands}
+      >
         {keysIcon}
       </button>
       <button

@@ -1,10 +1,19 @@
 /** Picks what to add at a place: type to find, arrows to choose, Enter to take. */
-import { confinesProblem, effectiveNames, type Kind, kindOf, kinds, locate } from '@hovrin/core';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import {
+  type Control,
+  confinesProblem,
+  effectiveNames,
+  type Kind,
+  kindOf,
+  kinds,
+  locate,
+} from '@hovrin/core';
+import { useCallback } from 'react';
 import { changeKinds, placeNew } from '../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { placeAfter, placeWords } from '../editor/places.ts';
 import { Dialog } from '../parts/Dialog.tsx';
+import { FindList } from '../parts/FindList.tsx';
 import { KindIcon } from './kindIcons.tsx';
 
 export const groupWords: Readonly<Record<Kind['group'], string>> = {
@@ -34,38 +43,24 @@ function rank(kind: Kind, typed: string): number | undefined {
     : undefined;
 }
 
+/** The kinds that answer what was typed, the best first. @param into what they are to stand in, where that is said. */
+function kindsFor(typed: string, into: Control | undefined): readonly Kind[] {
+  return placeable
+    .filter((kind) => !into || confinesProblem(kind, kindOf(into), into.children.length + 1) === undefined)
+    .map((kind) => ({ kind, rank: rank(kind, typed) }))
+    .filter((entry): entry is { kind: Kind; rank: number } => entry.rank !== undefined)
+    .toSorted((a, b) => a.rank - b.rank)
+    .map(({ kind }) => kind);
+}
+
 export function Picker() {
   const { editor } = useWorkplace();
   const { project, picker, selection } = useEditorState('project', 'picker', 'selection');
-  const [typed, setTyped] = useState('');
-  const [chosen, setChosen] = useState(0);
-  const list = useRef<HTMLDivElement>(null);
   const into = picker && 'parent' in picker ? locate(project, picker.parent)?.control : undefined;
-  const found = useMemo(
-    () =>
-      placeable
-        .filter(
-          (kind) => !into || confinesProblem(kind, kindOf(into), into.children.length + 1) === undefined,
-        )
-        .map((kind) => ({ kind, rank: rank(kind, typed) }))
-        .filter((entry): entry is { kind: Kind; rank: number } => entry.rank !== undefined)
-        .toSorted((a, b) => a.rank - b.rank)
-        .map(({ kind }) => kind),
-    [typed, into],
-  );
-  useEffect(() => {
-    if (picker) {
-      setTyped('');
-      setChosen(0);
-    }
-  }, [picker]);
-  useEffect(() => {
-    list.current?.children[chosen]?.scrollIntoView({ block: 'nearest' });
-  }, [chosen]);
+  const find = useCallback((typed: string) => kindsFor(typed, into), [into]);
   if (!picker) return null;
   const changing = 'change' in picker ? locate(project, picker.change) : undefined;
-  const take = (kind: Kind | undefined) => {
-    if (!kind) return;
+  const take = (kind: Kind) => {
     editor.openPicker(undefined);
     if ('change' in picker) {
       changeKinds(editor, kind.name);
@@ -91,63 +86,23 @@ export function Picker() {
       width={600}
     >
       <div className="flex flex-col gap-2">
-        <input
-          className="field"
-          role="combobox"
-          aria-label="What to add"
-          aria-expanded
-          aria-controls="picker-list"
-          aria-activedescendant={found[chosen] && `pick-${found[chosen].name}`}
+        <FindList
+          label="What to add"
+          listLabel="Parts"
           placeholder="Type a name or a purpose, such as “yes no”"
-          value={typed}
-          onChange={(event) => {
-            setTyped(event.target.value);
-            setChosen(0);
-          }}
-          onKeyDown={(event) => {
-            if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
-              event.preventDefault();
-              setChosen(
-                (chosen + (event.key === 'ArrowDown' ? 1 : -1) + found.length) % Math.max(1, found.length),
-              );
-            }
-            if (event.key === 'Enter') {
-              event.preventDefault();
-              take(found[chosen]);
-            }
-          }}
-        />
-        <div
-          ref={list}
-          id="picker-list"
-          role="listbox"
-          aria-label="Parts"
-          className="flex max-h-80 flex-col overflow-y-auto"
-        >
-          {found.map((kind, index) => (
-            <div
-              key={kind.name}
-              id={`pick-${kind.name}`}
-              role="option"
-              tabIndex={-1}
-              aria-selected={index === chosen}
-              className={`flex h-9 shrink-0 cursor-default items-center gap-3 rounded-sm px-2 ${index === chosen ? 'bg-sunk' : ''}`}
-              onPointerMove={() => setChosen(index)}
-              onClick={() => take(kind)}
-              onKeyDown={() => undefined}
-            >
+          find={find}
+          keyOf={({ name }) => name}
+          onTake={take}
+          row={(kind) => (
+            <>
               <KindIcon kind={kind.name} size={16} />
               <span className="w-32 shrink-0 font-medium">{kind.label}</span>
               <span className="truncate text-quiet">{kind.purpose}</span>
               <span className="ml-auto text-[11px] text-quiet">{groupWords[kind.group]}</span>
-            </div>
-          ))}
-          {found.length === 0 && (
-            <p className="px-2 py-3 text-quiet">
-              Nothing that can stand here is called “{typed}” or made for it.
-            </p>
+            </>
           )}
-        </div>
+          none={(typed) => `Nothing that can stand here is called “${typed}” or made for it.`}
+        />
         {beside && (
           <button type="button" className="btn self-start" onClick={() => editor.openPicker(beside)}>
             Rather {placeWords(project, beside)}

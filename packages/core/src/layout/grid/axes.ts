@@ -8,7 +8,7 @@ import { alignOf, areaSize, itemWidth } from './areas.ts';
 import { baselineOf } from './baselines.ts';
 import { columnContributors, rowContributors, widthsAtHeight } from './contributions.ts';
 import { type Placed, type Placement, placeItems } from './placement.ts';
-import { type Axis, type SizedTrack, sizeTracks, startTracks } from './sizing.ts';
+import { type Axis, asksContent, type SizedTrack, sizeTracks, startTracks } from './sizing.ts';
 import { autoTrack, type ExplicitTracks } from './tracks.ts';
 
 /** What there is to size a grid with. */
@@ -69,14 +69,16 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
   const placement = placeItems(content, box.children, columnList.tracks.length, rowList.tracks.length);
   const { items } = placement;
 
+  const columnTracks = tracksOf(
+    columnList,
+    content.autoColumns,
+    placement.columnsBefore,
+    placement.columns,
+    (index) => items.some((item) => item.column <= index && index < item.column + item.columnSpan),
+  );
   /** `known`: widths of items that follow from their rows. */
   const sizeColumns = (known: ReadonlyMap<Placed, Widths>) => {
-    const sized = startTracks(
-      tracksOf(columnList, content.autoColumns, placement.columnsBefore, placement.columns, (index) =>
-        items.some((item) => item.column <= index && index < item.column + item.columnSpan),
-      ),
-      given.columns.room,
-    );
+    const sized = startTracks(columnTracks, given.columns.room);
     for (const [{ box: item }, { min, max }] of known) {
       const range = widthRange(item, undefined);
       pass.held(item, min, range.min, range.max);
@@ -116,7 +118,14 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
     return rows;
   };
 
-  const again = items.filter((item) => asksItsRows(item, content));
+  // What nobody asks about changes nothing: columns that are as wide as they say.
+  const again = items.filter(
+    (item) =>
+      asksItsRows(item, content) &&
+      columnTracks
+        .slice(item.column, item.column + item.columnSpan)
+        .some(({ track }) => asksContent(track, given.columns.room)),
+  );
   /** Widths of such items at the height that rows of some size give them. */
   const widthsBy = (rowsUnder: (item: Placed) => number | undefined) => {
     const known = new Map<Placed, Widths>();

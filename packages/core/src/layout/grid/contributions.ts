@@ -104,8 +104,8 @@ export function rowContributors(
       maxContent: height,
       minimum(limit) {
         if (typeof style.height === 'number') return height();
-        if (typeof style.minHeight === 'number')
-          return Math.max(style.minHeight, frameHeight(box)) + margin + shim();
+        // Browsers leave the room that lines it up out of a least height that is given.
+        if (typeof style.minHeight === 'number') return Math.max(style.minHeight, frameHeight(box)) + margin;
         const over = rows.slice(row, row + rowSpan);
         if (style.minHeight !== undefined || !hasAutomaticMinimum(box, over))
           return frameHeight(box) + margin;

@@ -68,6 +68,12 @@ const minKind = (track: Track, room: number | undefined): Kind => {
 };
 const maxKind = (track: Track, room: number | undefined): Kind => kindOf(track.max, room);
 
+/** Whether the size of a track depends on what its items ask for. */
+export function asksContent(track: Track, room: number | undefined): boolean {
+  const [min, max] = [minKind(track, room), maxKind(track, room)];
+  return min !== 'fixed' || (max !== 'fixed' && (max !== 'flex' || room === undefined));
+}
+
 /** The greatest size that `fit-content(n)` lets a track grow to; Infinity for other tracks. */
 const fitLimit = ({ fitContent }: Track, room: number | undefined): number =>
   fitContent === undefined

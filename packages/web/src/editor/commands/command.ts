@@ -11,15 +11,15 @@ export const newId = (): string => nanoid(10);
 /** Carries out what a command wants: a change of the document, or something in the interface. */
 export type Dispatch = (action: Change | (() => void)) => void;
 
-export const commandGroups = ['Place', 'Move', 'Wrap', 'Line up', 'Select', 'History'] as const;
+export type CommandGroup = 'Place' | 'Move' | 'Wrap' | 'Line up' | 'Select' | 'History';
 
 export interface Command {
   readonly id: string;
   /** What it is called, in menus and in the list of shortcuts. */
   readonly label: string;
-  /** As `Mod+Shift+Z`; `Mod` is Ctrl, on a Mac Command. The first is shown; none: by menu only. */
+  /** As `Mod+Shift+Z`; `Mod` is Ctrl, on a Mac Command. The first is shown; none: by menus and the list of commands only. */
   readonly keys: readonly string[];
-  readonly group: (typeof commandGroups)[number];
+  readonly group: CommandGroup;
   readonly run: (editor: Editor, dispatch?: Dispatch) => boolean;
 }
 

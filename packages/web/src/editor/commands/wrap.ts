@@ -19,7 +19,7 @@ const wrap = (kind: string, key: string): Command =>
   changing(
     {
       id: `wrap-${kind}`,
-      label: `Wrap in a ${kindNamed(kind)!.label.toLowerCase()}`,
+      label: `Wrap in ${kind === 'layers' ? '' : 'a '}${kindNamed(kind)!.label.toLowerCase()}`,
       keys: [`Shift+${key}`],
       group: 'Wrap',
     },

@@ -1,0 +1,88 @@
+/** A field and a list below it: type to find, arrows to choose, Enter to take. */
+import { type ReactNode, useEffect, useId, useMemo, useRef, useState } from 'react';
+
+export function FindList<Item>({
+  label,
+  listLabel,
+  placeholder,
+  find,
+  keyOf,
+  onTake,
+  row,
+  none,
+}: {
+  /** Of the field. */
+  label: string;
+  listLabel: string;
+  placeholder: string;
+  /** What answers to what was typed, the best first. */
+  find: (typed: string) => readonly Item[];
+  keyOf: (item: Item) => string;
+  onTake: (item: Item) => void;
+  row: (item: Item) => ReactNode;
+  /** What is said where nothing was found. */
+  none: (typed: string) => ReactNode;
+}) {
+  const [typed, setTyped] = useState('');
+  const [chosen, setChosen] = useState(0);
+  const list = useRef<HTMLDivElement>(null);
+  const id = useId();
+  const found = useMemo(() => find(typed), [find, typed]);
+  useEffect(() => {
+    list.current?.children[chosen]?.scrollIntoView({ block: 'nearest' });
+  }, [chosen]);
+  const take = (item: Item | undefined) => item !== undefined && onTake(item);
+  return (
+    <div className="flex flex-col gap-2">
+      <input
+        className="field"
+        role="combobox"
+        aria-label={label}
+        aria-expanded
+        aria-controls={id}
+        aria-activedescendant={found[chosen] && `${id}-${keyOf(found[chosen])}`}
+        placeholder={placeholder}
+        value={typed}
+        onChange={(event) => {
+          setTyped(event.target.value);
+          setChosen(0);
+        }}
+        onKeyDown={(event) => {
+          if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
+            event.preventDefault();
+            const by = event.key === 'ArrowDown' ? 1 : -1;
+            setChosen((chosen + by + found.length) % Math.max(1, found.length));
+          }
+          if (event.key === 'Enter') {
+            event.preventDefault();
+            take(found[chosen]);
+          }
+        }}
+      />
+      <div
+        ref={list}
+        id={id}
+        role="listbox"
+        aria-label={listLabel}
+        className="flex max-h-80 flex-col overflow-y-auto"
+      >
+        {found.map((item, index) => (
+          <div
+            key={keyOf(item)}
+            id={`${id}-${keyOf(item)}`}
+            role="option"
+            tabIndex={-1}
+            aria-selected={index === chosen}
+            className={`flex h-9 shrink-0 cursor-default items-center gap-3 rounded-sm px-2 ${index === chosen ? 'bg-sunk' : ''}`}
+            onPointerMove={() => setChosen(index)}
+            onClick={() => take(item)}
+            onKeyDown={() => undefined}
+          >
+            {row(item)}
+          </div>
+        ))}
+        {found.length === 0 && <p className="px-2 py-3 text-quiet">{none(typed)}</p>}
+      </div>
+    </div>
+  );
+}
