@@ -213,9 +213,6 @@ export interface Making {
   readonly rare?: boolean;
 }
 
-/** Kinds that a ratio alone decides about: nothing inside them asks for room. */
-const ownKinds = ['image', 'pinboard', 'spacer'];
-
 /**
  * Takes away what is known to come out differently: docs/layout.md lists it, under its last heading.
  *
@@ -228,16 +225,12 @@ function plain(kind: string, props: Record<string, string>, within?: [string, Re
       if (accept(name, text)) delete props[attribute];
     }
   };
-  if (!ownKinds.includes(kind)) drop((name) => name === 'aspect');
   if (!within) return;
   const [parent, around] = within;
   const says = (list: Record<string, string>, name: string, text: string) =>
     Object.entries(list).some(
       ([attribute, value]) => attribute.slice(attribute.indexOf('.') + 1) === name && value === text,
     );
-  const inCells = parent === 'grid' || parent === 'layers' || parent === 'repeat';
-  if (inCells && (says(around, 'align', 'baseline') || says(props, 'align-self', 'baseline')))
-    drop((name, text) => ['height', 'min-height', 'max-height'].includes(name) && text.endsWith('%'));
   if (kind === 'column' && parent === 'column' && says(around, 'wrap', 'true'))
     drop((name) => name === 'wrap');
 }
