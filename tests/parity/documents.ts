@@ -231,8 +231,8 @@ function plain(kind: string, props: Record<string, string>, within?: [string, Re
     Object.entries(list).some(
       ([attribute, value]) => attribute.slice(attribute.indexOf('.') + 1) === name && value === text,
     );
-  if (kind === 'column' && parent === 'column' && says(around, 'wrap', 'true'))
-    drop((name) => name === 'wrap');
+  const isInside = kind === 'column' && parent === 'column' && says(around, 'wrap', 'true');
+  if (kind === 'cell' || isInside) drop((name) => name === 'wrap');
 }
 
 /** Whether a control's width may follow from its height, or that of something in it. */

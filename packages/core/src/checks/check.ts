@@ -106,7 +106,8 @@ function* gather(
   project: Project,
   screen: Control,
   { from, to, textScales = [1, 2], rightToLeft = false }: CheckOptions,
-  remembered = new Remembered(),
+  // Of a trial only what is inside of boxes is worth keeping.
+  remembered = new Remembered(rememberedWith(boxes).seen),
 ): Generator<CheckStep, Map<string, Gathered>, void> {
   const taken = new Map<string, AllTaken>();
   const controls = new Map([...walk(screen)].map((control) => [control.id, control]));

@@ -23,10 +23,11 @@ interface RememberedFixes {
 }
 
 export class Remembered {
-  /** What was found inside of boxes. */
-  readonly seen = new SeenBoxes();
   private fixes = new Map<string, RememberedFixes>();
   private findings = new Map<string, readonly [AllTaken, Gathered]>();
+
+  /** @param seen what was found inside of boxes. */
+  constructor(readonly seen = new SeenBoxes()) {}
 
   /** What was taken for each finding, as one: the same object where it is the same as before. */
   united(all: ReadonlyMap<string, AllTaken>, unite: (taken: AllTaken) => Gathered): Map<string, Gathered> {
@@ -39,6 +40,7 @@ export class Remembered {
       this.findings.set(key, [taken, gathered]);
       united.set(key, gathered);
     }
+    for (const key of this.fixes.keys()) if (!all.has(key)) this.fixes.delete(key);
     return united;
   }
 

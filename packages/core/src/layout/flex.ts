@@ -295,9 +295,8 @@ function columnItem(pass: Pass, child: Box, inside: FlexInside): Item {
         const { needed = least } = layOut(pass, child, width, least, false);
         least = pass.larger(child, 'least', needed, least);
       }
-      const most = pixels(style.maxWidth, inside.width);
-      if (most !== undefined)
-        least = Math.min(least, heightOfWidth(child, Math.max(frameWidth(child), most)));
+      const { min: narrowest, max: most } = widthRange(child, inside.width, pass);
+      if (most < Infinity) least = Math.min(least, heightOfWidth(child, Math.max(narrowest, most)));
     }
     if (style.minHeight === undefined && !givesWayFully(child))
       min = Math.max(min, Math.min(least, limits.max));

@@ -50,7 +50,7 @@ function keptAnswer(
   height: number,
   definite: boolean,
 ): Laid {
-  const known = find(answers, width, height, definite, box.heightMatters);
+  const known = find(answers, width, height, definite, minds(box, definite));
   if (known) return known;
   const laid =
     pass.recording || pass.explaining
@@ -65,7 +65,7 @@ function keptAnswer(
 function sweptAnswer(pass: Pass, box: Box, width: number, height: number, definite: boolean): Laid {
   const { known } = box;
   const free = Number.isNaN(height);
-  if (free || !box.heightMatters || !definite) {
+  if (free || !minds(box, definite)) {
     known.swept ??= new Answers();
     const laid = known.swept.at(width, (at) => written(pass, box, at, Number.NaN, false));
     if (free || Math.abs(laid.height - height) < 1e-9) return laid;
@@ -73,22 +73,27 @@ function sweptAnswer(pass: Pass, box: Box, width: number, height: number, defini
   return keptAnswer(pass, known.recorded, box, width, height, definite);
 }
 
+/**
+ * Whether a given height may make a difference to what is inside where it equals the height by content: something inside
+ * asks for a part of it. Where it is not definite nobody may; but with a ratio the height by content is.
+ */
+const minds = ({ heightMatters, style }: Box, definite: boolean): boolean =>
+  heightMatters && (definite || style.aspect !== undefined);
+
 /** The latest answer to the same question, or to one that must have the same answer. */
 function find(
   answers: readonly Laid[],
   width: number,
   height: number,
   definite: boolean,
-  heightMatters: boolean,
+  mindsHeight: boolean,
 ): Laid | undefined {
   const free = Number.isNaN(height);
   for (let index = answers.length - 1; index >= 0; index--) {
     const laid = answers[index]!;
     if (laid.width !== width) continue;
     if (free ? Number.isNaN(laid.asked) : laid.asked === height && laid.definite === definite) return laid;
-    // Where nothing inside asks about the height, or may not, one by content and the same one given make no difference.
-    if (!free && (!heightMatters || !definite) && laid.height === height && Number.isNaN(laid.asked))
-      return laid;
+    if (!free && !mindsHeight && laid.height === height) return laid;
   }
   return undefined;
 }

@@ -153,16 +153,24 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
       ? over.reduce((sum, { max }) => sum + (max as number), (item.rowSpan - 1) * content.rowGap)
       : undefined;
   };
-  const assumed = widthsBy(assumedArea);
-  let columns = sizeColumns(assumed);
+  let columns = sizeColumns(widthsBy(assumedArea));
   if (given.columns.room === undefined && again.length === 0)
     return { placement, columns, rows: [], stale: false, rowsIn: () => [] };
   let widths = widthsIn(columns);
   const firstRows = sizeRows(widths, given.rows.room);
-  // Steps 3 and 4: where nothing could be assumed of the rows of an item that asks for them, once more.
-  const stale = again.some((item) => !assumed.has(item));
+  const firstArea = (item: Placed) => areaSize(firstRows, item.row, item.rowSpan, content.rowGap);
+  // Steps 3 and 4: where nothing could be assumed of the rows of an item that asks for them, or they came out otherwise,
+  // once more.
+  const stale = again.some((item) => {
+    const assumed = assumedArea(item);
+    if (assumed === undefined) return true;
+    const more = firstArea(item) - assumed;
+    pass.above(item.box, 'largest', more);
+    pass.above(item.box, 'largest', -more);
+    return more !== 0;
+  });
   if (stale) {
-    columns = sizeColumns(widthsBy((item) => areaSize(firstRows, item.row, item.rowSpan, content.rowGap)));
+    columns = sizeColumns(widthsBy(firstArea));
     widths = widthsIn(columns);
   }
   return {
