@@ -14,6 +14,10 @@ export interface Measured {
 const collectYoung = () =>
   (globalThis as unknown as { gc: (how: { type: 'minor' }) => void }).gc({ type: 'minor' });
 
+/** Rounds, and milliseconds, that both run before they are measured. */
+const leastWarmUp = 5;
+const warmUpTime = 500;
+
 export const median = (values: readonly number[]): number =>
   values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)]!;
 
@@ -32,7 +36,9 @@ export function time(work: () => void): number {
  * @returns how many times as fast `ours` is.
  */
 export function compare(ours: () => void, theirs: () => void, rounds = 41): number {
-  for (let round = 0; round < 5; round++) {
+  // Both are compiled while they run: what runs for the first few times says little about what follows.
+  const begun = performance.now();
+  for (let round = 0; round < leastWarmUp || performance.now() - begun < warmUpTime; round++) {
     ours();
     theirs();
   }
