@@ -23,7 +23,7 @@ export class Between implements Laid {
   readonly definite = false;
   private inner: Laid[] | undefined;
   private placed: number[] | undefined;
-  private written: Record | undefined;
+  private written: RecordBetween | undefined;
 
   /** @param part how far from `a` to `b`, 0 to 1. */
   constructor(
@@ -58,17 +58,35 @@ export class Between implements Laid {
   }
 
   get record(): Record {
-    const [from, to] = [this.a.record!, this.b.record!];
-    this.written ??= {
-      entries: from.entries.map((entry, index) =>
-        entry instanceof Outcome ? entry : between(entry, to.entries[index] as Laid, this.part),
-      ),
-      values: from.values.map((value, index) => mix(value, to.values[index]!, this.part)),
-      reasons: [],
-      content: undefined,
-      alike: alikeOf(this)!,
-    };
+    this.written ??= new RecordBetween(this.a.record!, this.b.record!, this.part, alikeOf(this)!);
     return this.written;
+  }
+}
+
+/** What would have been written down between two answers. Most of it nobody asks for. */
+class RecordBetween implements Record {
+  readonly reasons: readonly never[] = [];
+  readonly content = undefined;
+  private read: Record['entries'] | undefined;
+  private mixed: readonly number[] | undefined;
+
+  constructor(
+    private readonly from: Record,
+    private readonly to: Record,
+    private readonly part: number,
+    readonly alike: Alike,
+  ) {}
+
+  get entries(): Record['entries'] {
+    this.read ??= this.from.entries.map((entry, index) =>
+      entry instanceof Outcome ? entry : between(entry, this.to.entries[index] as Laid, this.part),
+    );
+    return this.read;
+  }
+
+  get values(): readonly number[] {
+    this.mixed ??= this.from.values.map((value, index) => mix(value, this.to.values[index]!, this.part));
+    return this.mixed;
   }
 }
 

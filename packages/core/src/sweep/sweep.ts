@@ -244,18 +244,31 @@ function* solve(
   yield* solve(at, above, above === to ? undefined : to, right - from.width <= small ? farther : 0);
 }
 
-/** All boxes of a layout in a row, x from the start side. */
-function flatten(laid: Laid): { boxes: SweptBox[]; numbers: number[] } {
+/** All boxes of a layout in a row. */
+function boxesOf(laid: Laid): SweptBox[] {
   const boxes: SweptBox[] = [];
-  const numbers: number[] = [];
-  const visit = ({ box, width, height, children, places }: Laid, x: number, y: number) => {
-    boxes.push(box);
-    numbers.push(x, y, width, height);
+  const visit = ({ box: { control, items }, children }: Laid) => {
+    boxes.push({ control, items });
+    for (const child of children) visit(child);
+  };
+  visit(laid);
+  return boxes;
+}
+
+/** Places and sizes of all boxes of a layout in a row: x, y, width, height. */
+function numbersOf({ width: screen, laid: root }: Point, count: number, rightToLeft: boolean): Float64Array {
+  const numbers = new Float64Array(4 * count);
+  let at = 0;
+  const visit = ({ width, height, children, places }: Laid, x: number, y: number) => {
+    numbers[at++] = rightToLeft ? screen - x - width : x;
+    numbers[at++] = y;
+    numbers[at++] = width;
+    numbers[at++] = height;
     for (let index = 0; index < children.length; index++)
       visit(children[index]!, x + places[2 * index]!, y + places[2 * index + 1]!);
   };
-  visit(laid, 0, 0);
-  return { boxes, numbers };
+  visit(root, 0, 0);
+  return numbers;
 }
 
 /** Joins ranges that were cut for nothing. */
@@ -281,21 +294,14 @@ function* joined(found: Iterable<Range>, first: Change | undefined): Generator<C
 const sharesEnds = (a: Range, b: Range): boolean => !firstDifference(a.to.laid, b.from.laid);
 
 function stretchOf({ from, to }: Range, rightToLeft: boolean): Stretch {
-  const start = flatten(from.laid);
-  const end = to === from ? start : flatten(to.laid);
-  const physical = (numbers: number[], width: number): Float64Array => {
-    const result = Float64Array.from(numbers);
-    if (rightToLeft)
-      for (let index = 0; index < result.length; index += 4)
-        result[index] = width - result[index]! - result[index + 2]!;
-    return result;
-  };
+  const boxes = boxesOf(from.laid);
+  const start = numbersOf(from, boxes.length, rightToLeft);
   return {
     from: from.width,
     to: to.width,
-    boxes: start.boxes.map(({ control, items }) => ({ control, items })),
-    start: physical(start.numbers, from.width),
-    end: physical(end.numbers, to.width),
+    boxes,
+    start,
+    end: to === from ? start : numbersOf(to, boxes.length, rightToLeft),
   };
 }
 
