@@ -8,7 +8,7 @@
 import type { Box } from './box.ts';
 import { firstDifference, turningPoint, unlike } from './differences.ts';
 import type { Extent, Laid } from './laid.ts';
-import { type Alike, Outcome, type Record } from './record.ts';
+import { type Alike, type Answer, Outcome, type Record } from './record.ts';
 
 const mix = (a: number, b: number, part: number): number => (a === b ? a : a + (b - a) * part);
 
@@ -79,7 +79,7 @@ class RecordBetween implements Record {
 
   get entries(): Record['entries'] {
     this.read ??= this.from.entries.map((entry, index) =>
-      entry instanceof Outcome ? entry : between(entry, this.to.entries[index] as Laid, this.part),
+      entry instanceof Outcome ? entry : answerBetween(entry, this.to.entries[index] as Answer, this.part),
     );
     return this.read;
   }
@@ -91,10 +91,19 @@ class RecordBetween implements Record {
 }
 
 /** The set of answers that one belongs to; undefined in a pass that writes nothing down. */
-export function alikeOf(laid: Laid): Alike | undefined {
-  let at = laid;
+export function alikeOf(answer: Answer): Alike | undefined {
+  let at = answer;
   while (at instanceof Between) at = at.a;
   return at.record?.alike.whole;
+}
+
+const isLaid = (answer: Answer): answer is Laid => 'children' in answer;
+
+/** Of layouts the whole of it, of other answers what was written down. */
+function answerBetween(a: Answer, b: Answer, part: number): Answer {
+  if (a === b || part === 0) return a;
+  if (isLaid(a) && isLaid(b)) return between(a, b, part);
+  return { box: a.box, record: new RecordBetween(a.record!, b.record!, part, alikeOf(a)!) };
 }
 
 const between = (a: Laid, b: Laid, part: number): Laid =>

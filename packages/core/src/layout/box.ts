@@ -6,7 +6,7 @@
  */
 import type { Paragraphs } from '../text/paragraph.ts';
 import type { Answers } from './between.ts';
-import type { Laid, Widths } from './laid.ts';
+import type { Laid, Widths, WidthsAt } from './laid.ts';
 import type { Outcome } from './record.ts';
 
 /** A share of what is left over (`share N`). */
@@ -260,6 +260,9 @@ export interface Box {
 /** The engine's notes on one box. */
 export interface Known {
   widths: Widths | undefined;
+  /** The same at given heights, the last few: of plain passes, and of those that write down their comparisons. */
+  readonly widthsAt: WidthsAt[];
+  readonly recordedWidths: WidthsAt[];
   /** Answers of plain passes, the last few. */
   readonly laid: Laid[];
   /** Answers of passes that write down their comparisons: at given heights, and at free ones. */
@@ -270,6 +273,18 @@ export interface Known {
   /** Answers of passes that write down their reasons. */
   readonly explained: Laid[];
 }
+
+/** What is known about a box that is new. */
+export const nothingKnown = (): Known => ({
+  widths: undefined,
+  widthsAt: [],
+  recordedWidths: [],
+  laid: [],
+  recorded: [],
+  swept: undefined,
+  signs: [],
+  explained: [],
+});
 
 /** Makes a box with nothing known about it yet. */
 export function makeBox(box: Omit<Box, 'known' | 'heightMatters' | 'widthAsksHeight'>): Box {
@@ -287,7 +302,7 @@ export function makeBox(box: Omit<Box, 'known' | 'heightMatters' | 'widthAsksHei
     items: box.items,
     heightMatters: askHeight(box.content, box.children),
     widthAsksHeight,
-    known: { widths: undefined, laid: [], recorded: [], swept: undefined, signs: [], explained: [] },
+    known: nothingKnown(),
   };
 }
 

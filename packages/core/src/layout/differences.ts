@@ -1,8 +1,7 @@
 /** Where two layouts of one screen were decided differently. */
 import { alikeOf } from './between.ts';
 import type { Box } from './box.ts';
-import type { Laid } from './laid.ts';
-import { Outcome, type Topic } from './record.ts';
+import { type Answer, Outcome, type Topic } from './record.ts';
 
 /** A value that was compared, and the limits between which it comes out the same. */
 export interface Compared extends Pick<Outcome, 'low' | 'high' | 'jump'> {
@@ -52,7 +51,7 @@ let nearly = false;
  * it had the same outcome, so up to there every size is linear in the screen's width. Where there is none, that is
  * kept with the answers.
  */
-export function firstDifference(a: Laid, b: Laid): Decision | typeof unlike | undefined {
+export function firstDifference(a: Answer, b: Answer): Decision | typeof unlike | undefined {
   if (areAlike(a, b)) return undefined;
   const around = nearly;
   nearly = false;
@@ -63,7 +62,7 @@ export function firstDifference(a: Laid, b: Laid): Decision | typeof unlike | un
   return difference;
 }
 
-function compare(a: Laid, b: Laid): Decision | typeof unlike | undefined {
+function compare(a: Answer, b: Answer): Decision | typeof unlike | undefined {
   const left = a.record?.entries ?? [];
   const right = b.record?.entries ?? [];
   for (let index = 0; index < left.length; index++) {
@@ -86,7 +85,7 @@ function compare(a: Laid, b: Laid): Decision | typeof unlike | undefined {
 }
 
 /** Whether two answers of a box are known to be decided alike. */
-const areAlike = (a: Laid, b: Laid): boolean => {
+const areAlike = (a: Answer, b: Answer): boolean => {
   if (a === b) return true;
   const set = alikeOf(a);
   return set !== undefined && set === alikeOf(b);
@@ -109,10 +108,10 @@ export function turningPoint({ before, after }: Decision, from: number, to: numb
 }
 
 /** All decisions in which two layouts differ, as far as their records can be held against each other. */
-export function allDifferences(a: Laid, b: Laid): Decision[] {
+export function allDifferences(a: Answer, b: Answer): Decision[] {
   const found: Decision[] = [];
-  const visited = new Map<Laid, Laid>();
-  const visit = (from: Laid, to: Laid): boolean => {
+  const visited = new Map<Answer, Answer>();
+  const visit = (from: Answer, to: Answer): boolean => {
     if (areAlike(from, to) || visited.get(from) === to) return true;
     visited.set(from, to);
     const left = from.record?.entries ?? [];

@@ -1,7 +1,7 @@
 /** What the engine says about a box. All lengths in CSS px, of border boxes. */
 import type { Line } from '../text/paragraph.ts';
 import type { Box } from './box.ts';
-import type { Record } from './record.ts';
+import type { Answer, Record } from './record.ts';
 
 /** The narrowest and widest useful border-box width by content (CSS Sizing 3 §5.1). */
 export interface Widths {
@@ -37,8 +37,16 @@ export interface Laid {
   readonly asked: number;
   /** Whether percentages inside could refer to that height (CSS Sizing 3 §2.2, "definite"). */
   readonly definite: boolean;
-  /** How it came about, in passes that write that down. */
+  /** How it came about, in passes that write that down; a layout is an `Answer`. */
   readonly record: Record | undefined;
+}
+
+/** Content widths at a height, CSS px. */
+export interface WidthsAt extends Answer {
+  readonly height: number | undefined;
+  /** What percentages of the box's own width limits refer to, where that counts. */
+  readonly basis: number | undefined;
+  readonly widths: Widths;
 }
 
 /** Width and height of what a scroll holds, CSS px. */

@@ -6,7 +6,7 @@ import { layOutGrid } from './grid/grid.ts';
 import { type Laid, noChildren } from './laid.ts';
 import { layOutPinboard } from './pinboard.ts';
 import type { ContentReason } from './reason.ts';
-import { Alike, Log, type Pass } from './record.ts';
+import { Log, type Pass, recordOf } from './record.ts';
 import { layOutScroll } from './scroll.ts';
 import { frameHeight, frameTop, frameWidth, heightOfWidth, heightRange, isFraction } from './sizes.ts';
 import { layOutSplit } from './split.ts';
@@ -105,13 +105,7 @@ function written(pass: Pass, box: Box, width: number, height: number, definite: 
   pass.reasons = [];
   pass.content = undefined;
   const laid = anew(pass, box, width, height, definite) as { -readonly [K in keyof Laid]: Laid[K] };
-  laid.record = {
-    entries: pass.log?.entries ?? [],
-    values: pass.log?.values ?? [],
-    reasons: pass.reasons,
-    content: pass.content,
-    alike: new Alike(),
-  };
+  laid.record = recordOf(pass.log ?? new Log(), pass.reasons, pass.content);
   pass.log = log;
   pass.reasons = reasons;
   pass.content = content;

@@ -3,7 +3,6 @@
  * each child got its size. The engine itself writes it, at the place where it decides.
  */
 import type { Box } from './box.ts';
-import type { Laid } from './laid.ts';
 import type { ContentReason, Reasons } from './reason.ts';
 
 /** What a comparison was about; the sweep names changes by it. */
@@ -87,10 +86,17 @@ export class Alike {
   }
 }
 
-/** What was written down about laying out one box, in a pass that does. */
+/** Something that was worked out about a box: its layout, or how wide it would like to be at some height. */
+export interface Answer {
+  readonly box: Box;
+  /** How it came about, in passes that write that down. */
+  readonly record: Record | undefined;
+}
+
+/** What was written down about one answer, in a pass that does. */
 export interface Record {
   /** Outcomes in the order in which they came; the answers that were used stand where they were asked for. */
-  readonly entries: readonly (Outcome | Laid)[];
+  readonly entries: readonly (Outcome | Answer)[];
   /** What was compared, by the index of the outcome; 0 where an answer stands. */
   readonly values: readonly number[];
   /** Why each child has its size and place, in the order of `Laid.children`. */
@@ -103,14 +109,21 @@ export interface Record {
 
 /** What is being written down about a box. */
 export class Log {
-  readonly entries: (Outcome | Laid)[] = [];
+  readonly entries: (Outcome | Answer)[] = [];
   readonly values: number[] = [];
 
-  push(entry: Outcome | Laid, value = 0): void {
+  push(entry: Outcome | Answer, value = 0): void {
     this.entries.push(entry);
     this.values.push(value);
   }
 }
+
+/** What was written down, as it is kept. */
+export const recordOf = (
+  { entries, values }: Log,
+  reasons: readonly Reasons[] = [],
+  content?: ContentReason,
+): Record => ({ entries, values, reasons, content, alike: new Alike() });
 
 /** One run of the engine over a screen. */
 export class Pass {

@@ -11,7 +11,7 @@ import type { Control, Project } from '../document/types.ts';
 import type { Look } from '../kinds/kind.ts';
 import type { Line } from '../text/paragraph.ts';
 import type { Shaper } from '../text/shaper.ts';
-import type { Box } from './box.ts';
+import { type Box, nothingKnown } from './box.ts';
 import type { Extent, GridTracks, Laid } from './laid.ts';
 import { layOut } from './lay-out.ts';
 import { Pass } from './record.ts';
@@ -121,14 +121,7 @@ export function layOutRoot(pass: Pass, root: Box, view: View): Laid {
       : {
           ...root,
           style: { ...root.style, minHeight: height },
-          known: {
-            widths: undefined,
-            laid: [],
-            recorded: [],
-            swept: undefined,
-            signs: [],
-            explained: [],
-          },
+          known: nothingKnown(),
         };
   roots.set(root, screen);
   return layOut(pass, screen, width, Number.NaN, false);

@@ -3,7 +3,7 @@ import type { Box, FlexContent } from './box.ts';
 import { countsByLimits, gridWidths } from './grid/widths.ts';
 import type { Widths } from './laid.ts';
 import { layOut } from './lay-out.ts';
-import { Pass } from './record.ts';
+import { Log, Pass, recordOf } from './record.ts';
 import {
   across,
   down,
@@ -37,9 +37,9 @@ export function contentWidths(
   heightBasis?: number,
 ): Widths {
   if (basis !== undefined && countsByLimits(box))
-    return transferred(pass, box, measure(pass.onTheWay, box, height, basis), heightBasis);
+    return transferred(pass, box, measuredAt(pass.onTheWay, box, height, basis), heightBasis);
   if (height !== undefined && box.widthAsksHeight)
-    return transferred(pass, box, measure(pass.onTheWay, box, height), heightBasis);
+    return transferred(pass, box, measuredAt(pass.onTheWay, box, height), heightBasis);
   const { aspect, minHeight, maxHeight } = box.style;
   return heightBasis !== undefined && aspect !== undefined && (isFraction(minHeight) || isFraction(maxHeight))
     ? transferred(pass, box, measured(box), heightBasis)
@@ -58,12 +58,32 @@ function measured(box: Box): Widths {
 
 const silent = new Pass('nothing');
 
+/** Heights at which content widths of a box are kept. */
+const heightsKept = 24;
+
+/** The same at a height. Each level of a nest asks for it more than once, so it is worked out once. */
+function measuredAt(pass: Pass, box: Box, height: number | undefined, basis?: number): Widths {
+  const kept = pass.recording ? box.known.recordedWidths : box.known.widthsAt;
+  let answer = kept.find((each) => each.height === height && each.basis === basis);
+  if (!answer) {
+    const { log } = pass;
+    pass.log = pass.recording ? new Log() : undefined;
+    const widths = measure(pass, box, height, basis);
+    answer = { box, height, basis, widths, record: pass.log && recordOf(pass.log) };
+    pass.log = log;
+    if (kept.length >= heightsKept) kept.shift();
+    kept.push(answer);
+  }
+  pass.log?.push(answer);
+  return answer.widths;
+}
+
 /**
  * The smallest content that holds up a width by ratio (CSS Sizing 4 §6.2). Limits of the height are in the ratio's
  * other side already, so they do not bound it.
  */
 export const leastByContent = (pass: Pass, box: Box, height?: number): number =>
-  (height !== undefined && box.widthAsksHeight ? measure(pass.onTheWay, box, height) : measured(box)).min;
+  (height !== undefined && box.widthAsksHeight ? measuredAt(pass.onTheWay, box, height) : measured(box)).min;
 
 /**
  * Height limits of a box with an aspect ratio bound its width by content, too (CSS Sizing 4 §6.3).
