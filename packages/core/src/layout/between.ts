@@ -30,6 +30,7 @@ export class Between implements Laid {
     readonly a: Laid,
     readonly b: Laid,
     readonly part: number,
+    private pairs?: Pairs,
   ) {
     this.box = a.box;
     this.width = mix(a.width, b.width, part);
@@ -58,8 +59,25 @@ export class Between implements Laid {
   }
 
   get record(): Record {
-    this.written ??= new RecordBetween(this.a.record!, this.b.record!, this.part, alikeOf(this)!);
+    this.pairs ??= new Pairs();
+    this.written ??= new RecordBetween(this.a.record!, this.b.record!, this.part, alikeOf(this)!, this.pairs);
     return this.written;
+  }
+}
+
+/**
+ * Answers that were read off between the same two others, all at the same part of the way. Each level of a nest asks for
+ * those of the next more than once; they are made once.
+ */
+class Pairs {
+  private readonly made = new Map<Answer, { readonly b: Answer; readonly answer: Answer }>();
+
+  of(a: Answer, b: Answer, part: number): Answer {
+    const known = this.made.get(a);
+    if (known?.b === b) return known.answer;
+    const answer = answerBetween(a, b, part, this);
+    this.made.set(a, { b, answer });
+    return answer;
   }
 }
 
@@ -75,11 +93,12 @@ class RecordBetween implements Record {
     private readonly to: Record,
     private readonly part: number,
     readonly alike: Alike,
+    private readonly pairs: Pairs,
   ) {}
 
   get entries(): Record['entries'] {
     this.read ??= this.from.entries.map((entry, index) =>
-      entry instanceof Outcome ? entry : answerBetween(entry, this.to.entries[index] as Answer, this.part),
+      entry instanceof Outcome ? entry : this.pairs.of(entry, this.to.entries[index] as Answer, this.part),
     );
     return this.read;
   }
@@ -100,14 +119,14 @@ export function alikeOf(answer: Answer): Alike | undefined {
 const isLaid = (answer: Answer): answer is Laid => 'children' in answer;
 
 /** Of layouts the whole of it, of other answers what was written down. */
-function answerBetween(a: Answer, b: Answer, part: number): Answer {
+function answerBetween(a: Answer, b: Answer, part: number, pairs: Pairs): Answer {
   if (a === b || part === 0) return a;
-  if (isLaid(a) && isLaid(b)) return between(a, b, part);
-  return { box: a.box, record: new RecordBetween(a.record!, b.record!, part, alikeOf(a)!) };
+  if (isLaid(a) && isLaid(b)) return between(a, b, part, pairs);
+  return { box: a.box, record: new RecordBetween(a.record!, b.record!, part, alikeOf(a)!, pairs) };
 }
 
-const between = (a: Laid, b: Laid, part: number): Laid =>
-  a === b || part === 0 ? a : part === 1 ? b : new Between(a, b, part);
+const between = (a: Laid, b: Laid, part: number, pairs?: Pairs): Laid =>
+  a === b || part === 0 ? a : part === 1 ? b : new Between(a, b, part, pairs);
 
 /** Answers kept for one box; boxes that last through many changes are asked about ever new widths. */
 const mostAnswers = 2000;

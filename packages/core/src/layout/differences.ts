@@ -45,6 +45,9 @@ function sameOutcome(a: Outcome, value: number, other: number): boolean {
 
 /** Whether something in the answers being compared counted as the same only because it is close to changing. */
 let nearly = false;
+/** Pairs of which that is so, as long as two answers are compared: each level of a nest asks about the next several times. */
+const nearlyAlike = new Map<Answer, Set<Answer>>();
+let depth = 0;
 
 /**
  * The first decision in which two layouts differ, in the order in which they were made. All that was compared before
@@ -53,11 +56,21 @@ let nearly = false;
  */
 export function firstDifference(a: Answer, b: Answer): Decision | typeof unlike | undefined {
   if (areAlike(a, b)) return undefined;
+  if (nearlyAlike.get(a)?.has(b)) {
+    nearly = true;
+    return undefined;
+  }
   const around = nearly;
   nearly = false;
+  depth += 1;
   const difference = compare(a, b);
+  depth -= 1;
   // What is close to a change is alike to both sides of it, which are not to each other.
-  if (difference === undefined && !nearly) alikeOf(a)?.join(alikeOf(b)!);
+  if (difference === undefined) {
+    if (!nearly) alikeOf(a)?.join(alikeOf(b)!);
+    else if (depth > 0) nearlyAlike.set(a, (nearlyAlike.get(a) ?? new Set()).add(b));
+  }
+  if (depth === 0) nearlyAlike.clear();
   nearly ||= around;
   return difference;
 }
