@@ -20,6 +20,16 @@ function nest(kinds: readonly string[], attributes: string): string {
   return `<screen name="s">${begin}<text text="a b c" aspect="2" />${end}</screen>`;
 }
 
+it('94 levels that ask for ever more sizes come to an end', () => {
+  const pair = '<row wrap="true" width="fit" aspect="1"><image /><row height="90%" width="50%">';
+  const project = projectOf(
+    `<screen name="s">${pair.repeat(47)}<image height="50%" />${'</row></row>'.repeat(47)}</screen>`,
+  );
+  const { boxes } = new ScreenView(shaper).layOut(project, project.screens[0]!, { width: 390, height: 844 });
+  expect(boxes.length).toBe(1 + 3 * 47 + 1);
+  for (const { x, y, width, height } of boxes) expect(Number.isFinite(x + y + width + height)).toBe(true);
+});
+
 // Twice the work a level would take longer than anybody can wait.
 it.each([
   [['row'], 'aspect="1"'],

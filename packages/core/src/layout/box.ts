@@ -263,6 +263,8 @@ export interface Known {
   /** The same at given heights, the last few: of plain passes, and of those that write down their comparisons. */
   readonly widthsAt: WidthsAt[];
   readonly recordedWidths: WidthsAt[];
+  /** The last answer of all. */
+  last: Laid | undefined;
   /** Answers of plain passes, the last few. */
   readonly laid: Laid[];
   /** Answers of passes that write down their comparisons: at given heights, and at free ones. */
@@ -279,6 +281,7 @@ export const nothingKnown = (): Known => ({
   widths: undefined,
   widthsAt: [],
   recordedWidths: [],
+  last: undefined,
   laid: [],
   recorded: [],
   swept: undefined,

@@ -112,6 +112,27 @@ function written(pass: Pass, box: Box, width: number, height: number, definite: 
   return laid;
 }
 
+/**
+ * How often boxes are worked out for one layout of a screen. Where each level of a nest asks the next for ever more sizes
+ * that would never end; a screen of 20,000 controls asks for a tenth of this.
+ */
+const mostWork = 500_000;
+let work = 0;
+
+/** Begins the layout of a screen. */
+export function beginLayout(): void {
+  work = 0;
+}
+
+/** An answer to another question, where there has to be one. */
+const asBefore = (last: Laid, width: number, height: number, definite: boolean): Laid => ({
+  ...last,
+  width,
+  height: Number.isNaN(height) ? last.height : height,
+  asked: height,
+  definite,
+});
+
 /** @param percentOf border-box height that parts of a height refer to in a row or column, where that is another one. */
 function anew(
   pass: Pass,
@@ -120,6 +141,22 @@ function anew(
   height: number,
   definite: boolean,
   percentOf = height,
+): Laid {
+  work += 1;
+  const { last } = box.known;
+  if (work > mostWork && last) return asBefore(last, width, height, definite);
+  const laid = worked(pass, box, width, height, definite, percentOf);
+  box.known.last = laid;
+  return laid;
+}
+
+function worked(
+  pass: Pass,
+  box: Box,
+  width: number,
+  height: number,
+  definite: boolean,
+  percentOf: number,
 ): Laid {
   if (Number.isNaN(height) && box.style.aspect !== undefined) return byRatio(pass, box, width);
   const { content } = box;

@@ -13,7 +13,7 @@ import type { Line } from '../text/paragraph.ts';
 import type { Shaper } from '../text/shaper.ts';
 import { type Box, nothingKnown } from './box.ts';
 import type { Extent, GridTracks, Laid } from './laid.ts';
-import { layOut } from './lay-out.ts';
+import { beginLayout, layOut } from './lay-out.ts';
 import { Pass } from './record.ts';
 import { ViewBoxes } from './view-boxes.ts';
 
@@ -111,6 +111,7 @@ export class ScreenView {
  * with bars it is exactly as high.
  */
 export function layOutRoot(pass: Pass, root: Box, view: View): Laid {
+  beginLayout();
   const { width, height } = roomIn(view);
   if (root.style.firm) return layOut(pass, root, width, height, true);
   if (root.style.minHeight === height) return layOut(pass, root, width, Number.NaN, false);
