@@ -98,7 +98,7 @@ function transferred(pass: Pass, box: Box, widths: Widths, heightBasis?: number)
 
 /**
  * Content widths of a box that does not stand in a row. Beside a percentage of a height, even one that counts for
- * nothing, browsers let the smallest content hold up what a ratio carries over.
+ * nothing, browsers let the smallest content hold up what a ratio carries over. Parameters as of `widthsWithin`.
  */
 export function widthsAcross(
   pass: Pass,
