@@ -239,6 +239,8 @@ export interface Box {
   readonly content: Content;
   /** In layout order (`order` applied). */
   readonly children: readonly Box[];
+  /** How many boxes it is, all in it included. */
+  readonly size: number;
   /** What a painter needs besides geometry; the engine does not read it. */
   readonly look: unknown;
   /** Which items of repeats it belongs to, outermost first; empty outside of repeats. */
@@ -290,7 +292,7 @@ export const nothingKnown = (): Known => ({
 });
 
 /** Makes a box with nothing known about it yet. */
-export function makeBox(box: Omit<Box, 'known' | 'heightMatters' | 'widthAsksHeight'>): Box {
+export function makeBox(box: Omit<Box, 'known' | 'size' | 'heightMatters' | 'widthAsksHeight'>): Box {
   const widthAsksHeight =
     box.style.aspect !== undefined ||
     box.content.type === 'picture' ||
@@ -301,6 +303,7 @@ export function makeBox(box: Omit<Box, 'known' | 'heightMatters' | 'widthAsksHei
     style: box.style,
     content: box.content,
     children: box.children,
+    size: box.children.reduce((sum, { size }) => sum + size, 1),
     look: box.look,
     items: box.items,
     heightMatters: askHeight(box.content, box.children),

@@ -10,6 +10,7 @@ import { Log, type Pass, recordOf } from './record.ts';
 import { layOutScroll } from './scroll.ts';
 import { frameHeight, frameTop, frameWidth, heightOfWidth, heightRange, isFraction } from './sizes.ts';
 import { layOutSplit } from './split.ts';
+import { isEnough } from './work.ts';
 
 /** Answers kept for a box: a pass asks for a few sizes, and a screen is seen at a handful of widths at a time. */
 const answersKept = 24;
@@ -112,18 +113,6 @@ function written(pass: Pass, box: Box, width: number, height: number, definite: 
   return laid;
 }
 
-/**
- * How often boxes are worked out for one layout of a screen. Where each level of a nest asks the next for ever more sizes
- * that would never end; a screen of 20,000 controls asks for a tenth of this.
- */
-const mostWork = 500_000;
-let work = 0;
-
-/** Begins the layout of a screen. */
-export function beginLayout(): void {
-  work = 0;
-}
-
 /** An answer to another question, where there has to be one. */
 const asBefore = (last: Laid, width: number, height: number, definite: boolean): Laid => ({
   ...last,
@@ -142,9 +131,8 @@ function anew(
   definite: boolean,
   percentOf = height,
 ): Laid {
-  work += 1;
   const { last } = box.known;
-  if (work > mostWork && last) return asBefore(last, width, height, definite);
+  if (isEnough() && last) return asBefore(last, width, height, definite);
   const laid = worked(pass, box, width, height, definite, percentOf);
   box.known.last = laid;
   return laid;

@@ -13,9 +13,10 @@ import type { Line } from '../text/paragraph.ts';
 import type { Shaper } from '../text/shaper.ts';
 import { type Box, nothingKnown } from './box.ts';
 import type { Extent, GridTracks, Laid } from './laid.ts';
-import { beginLayout, layOut } from './lay-out.ts';
+import { layOut } from './lay-out.ts';
 import { Pass } from './record.ts';
 import { ViewBoxes } from './view-boxes.ts';
+import { beginWork } from './work.ts';
 
 /** How a screen is looked at. Lengths in CSS px. */
 export interface View {
@@ -111,7 +112,7 @@ export class ScreenView {
  * with bars it is exactly as high.
  */
 export function layOutRoot(pass: Pass, root: Box, view: View): Laid {
-  beginLayout();
+  beginWork(root.size);
   const { width, height } = roomIn(view);
   if (root.style.firm) return layOut(pass, root, width, height, true);
   if (root.style.minHeight === height) return layOut(pass, root, width, Number.NaN, false);
