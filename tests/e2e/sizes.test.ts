@@ -160,6 +160,12 @@ it('panels are as large as they were left, by hand and by keys', async () => {
   expect(await size('Width of Facts')).toBe(facts0 + 16);
   // Not smaller than it is of use.
   expect(await size('Width of the side bays')).toBe(150);
+  // Nor so large that nothing of the bench is left.
+  await drag('Width of screens and controls', 1000);
+  await drag('Width of Facts', -1000);
+  await drag('Width of the side bays', -1000);
+  expect((await width().boundingBox())!.width).toBeGreaterThan(40);
+  expect((await page.locator('[data-bay="working"]').boundingBox())!.width).toBeGreaterThan(60);
   for (const name of ['Width of screens and controls', 'Width of Facts', 'Width of the side bays'])
     await edge(name).dblclick();
   expect(await size('Width of screens and controls')).toBe(tree0);

@@ -37,8 +37,7 @@ export function layOut(pass: Pass, box: Box, width: number, height: number, defi
 export function layStretched(pass: Pass, box: Box, width: number, height: number): Laid {
   if (box.style.aspect !== undefined && box.heightMatters) {
     const natural = layOut(pass, box, width, Number.NaN, false);
-    pass.sign(box, 'least', natural.height - height);
-    if (natural.height === height) return natural;
+    if (pass.equal(box, 'least', natural.height, height)) return natural;
   }
   return layOut(pass, box, width, height, true);
 }

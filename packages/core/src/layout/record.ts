@@ -160,6 +160,13 @@ export class Pass {
     this.log?.push(signOf(box, question, value > 0, false, 1), value);
   }
 
+  /** Whether two numbers are the same; which one is the larger is noted, too. */
+  equal(box: Box, question: Topic, a: number, b: number): boolean {
+    this.above(box, question, a - b);
+    this.above(box, question, b - a);
+    return a === b;
+  }
+
   /** Notes that a value lies in a range with the same outcome throughout. */
   within(box: Box, question: Topic, value: number, low: number, high: number, jump: boolean): void {
     this.log?.push(new Outcome(box, question, low, high, jump), value);

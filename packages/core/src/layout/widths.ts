@@ -102,16 +102,11 @@ function transferred(pass: Pass, box: Box, widths: Widths, heightBasis?: number)
  * Content widths of a box that does not stand in a row. Beside a percentage of a height, even one that counts for
  * nothing, browsers let the smallest content hold up what a ratio carries over. Parameters as of `widthsWithin`.
  */
-export function widthsAcross(
-  pass: Pass,
-  child: Box,
-  height: number | undefined,
-  heightBasis: number | undefined,
-  widthBasis?: number,
-): Widths {
-  const widths = widthsWithin(pass, child, height, heightBasis, widthBasis);
-  const { aspect, height: asked } = child.style;
-  if (aspect === undefined || !isFraction(asked) || !keepsWidthOf(child)) return widths;
+export function widthsAcross(...asked: Parameters<typeof widthsWithin>): Widths {
+  const [pass, child, height] = asked;
+  const widths = widthsWithin(...asked);
+  if (child.style.aspect === undefined || !isFraction(child.style.height) || !keepsWidthOf(child))
+    return widths;
   const least = leastByContent(pass, child, height);
   return {
     min: pass.larger(child, 'least', widths.min, least),

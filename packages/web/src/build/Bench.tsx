@@ -69,7 +69,11 @@ const asideBays = 26;
 export function Bench({ screen, zoom, onZoom, onScale }: BenchProps) {
   const { sizes, setSizes, resize, seeing } = useBenchView();
   const [working, ...sides] = sizes;
-  const side = usePanelSize('sides', 216, 150, 480);
+  const side = usePanelSize('sides', {
+    usual: 216,
+    least: 150,
+    most: ({ width }) => Math.min(480, width / 5),
+  });
   const area = useRef<HTMLDivElement>(null);
   const [room, setRoom] = useState({ width: 400, height: 600 });
   useEffect(() => {

@@ -61,7 +61,11 @@ export function BuildPlace() {
     setKept(next);
     keepSizes('build', next);
   }, []);
-  const left = usePanelSize('tree', 216, 180, 420);
+  const left = usePanelSize('tree', {
+    usual: 216,
+    least: 180,
+    most: ({ width }) => Math.min(420, width / 4),
+  });
   const [lit, setLit] = useState<string>();
   const [preview, setPreview] = useState<Project>();
   const [snapping, setSnapping] = useState(localStorage.getItem('hovrin.snapping') !== 'off');

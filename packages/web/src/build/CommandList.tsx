@@ -1,5 +1,5 @@
 /** All commands with their keys: to look one up, and to give it where it has no keys or they are not known. */
-import { useCallback } from 'react';
+import { useCallback, useState } from 'react';
 import { canRun, commands, runCommand } from '../editor/commands/index.ts';
 import { useWorkplace } from '../editor/context.tsx';
 import { keyWords } from '../editor/keys.ts';
@@ -33,26 +33,22 @@ export function CommandList({
   onClose: () => void;
 }) {
   const { editor } = useWorkplace();
-  const find = useCallback(
-    (typed: string) =>
-      [
-        ...commands.map(
-          (command): Entry => ({
-            label: command.label,
-            group: command.group,
-            keys: command.keys,
-            can: canRun(editor, command),
-            run: () => runCommand(editor, command),
-          }),
-        ),
-        ...extra.map(
-          ({ keys, label, run }): Entry => ({ label, group: 'See', keys: [keys], can: true, run }),
-        ),
-      ]
-        .filter((entry) => answers(entry, typed))
-        .toSorted((one, other) => Number(other.can) - Number(one.can)),
-    [editor, extra],
+  // What can be done is asked once: some commands lay the screen out to find out, and nothing changes meanwhile.
+  const [entries] = useState(() =>
+    [
+      ...commands.map(
+        (command): Entry => ({
+          label: command.label,
+          group: command.group,
+          keys: command.keys,
+          can: canRun(editor, command),
+          run: () => runCommand(editor, command),
+        }),
+      ),
+      ...extra.map(({ keys, label, run }): Entry => ({ label, group: 'See', keys: [keys], can: true, run })),
+    ].toSorted((one, other) => Number(other.can) - Number(one.can)),
   );
+  const find = useCallback((typed: string) => entries.filter((entry) => answers(entry, typed)), [entries]);
   return (
     <Dialog title="Commands" onClose={onClose} width={600}>
       <FindList

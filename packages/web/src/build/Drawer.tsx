@@ -34,7 +34,7 @@ export function Drawer({
   open: DrawerName | undefined;
   onOpen: (drawer: DrawerName | undefined) => void;
 }) {
-  const panel = usePanelSize('drawer', 236, 120, Math.max(120, window.innerHeight - 260));
+  const panel = usePanelSize('drawer', { usual: 236, least: 120, most: ({ height }) => height - 260 });
   const wrong = useFindings().filter(({ severity }) => severity === 'error').length;
   const state = useEditorState('project', 'selection', 'screenId');
   const selected = currentControl(state);

@@ -48,7 +48,11 @@ export function Facts() {
   const { selection, screenId } = useShownSelection();
   const fields = useRef<HTMLFieldSetElement>(null);
   useDisabledMeanwhile(fields);
-  const panel = usePanelSize('facts', 288, 260, 480);
+  const panel = usePanelSize('facts', {
+    usual: 288,
+    least: 260,
+    most: ({ width }) => Math.min(480, 0.3 * width),
+  });
   return (
     <aside
       aria-label="Facts"

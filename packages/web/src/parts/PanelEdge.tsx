@@ -1,5 +1,5 @@
 /** Edges of panels: dragged or moved by keys, they make a panel larger or smaller, and it stays so. */
-import { useRef, useState } from 'react';
+import { useRef, useState, useSyncExternalStore } from 'react';
 
 /** How large a panel is, CSS px. */
 export interface PanelSize {
@@ -12,14 +12,29 @@ export interface PanelSize {
   readonly reset: () => void;
 }
 
+/** The limits of a panel, CSS px. */
+interface Limits {
+  readonly usual: number;
+  readonly least: number;
+  /** The largest that it may be in a window, so that something of the bench is left. */
+  readonly most: (window: { readonly width: number; readonly height: number }) => number;
+}
+
+function onResize(tell: () => void): () => void {
+  window.addEventListener('resize', tell);
+  return () => window.removeEventListener('resize', tell);
+}
+
 /**
  * The size of a panel as it was left in this browser.
  *
  * @param name what it is kept under.
- * @param most the largest that it may be.
  */
-export function usePanelSize(name: string, usual: number, least: number, most: number): PanelSize {
+export function usePanelSize(name: string, { usual, least, most: mostIn }: Limits): PanelSize {
   const key = `hovrin.panel.${name}`;
+  const most = useSyncExternalStore(onResize, () =>
+    Math.max(least, Math.round(mostIn({ width: window.innerWidth, height: window.innerHeight }))),
+  );
   const [kept, setKept] = useState(() => Number(localStorage.getItem(key)) || usual);
   const within = (wanted: number) => Math.round(Math.max(least, Math.min(most, wanted)));
   const set = (wanted: number) => {

@@ -163,11 +163,7 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
   // once more.
   const stale = again.some((item) => {
     const assumed = assumedArea(item);
-    if (assumed === undefined) return true;
-    const more = firstArea(item) - assumed;
-    pass.above(item.box, 'largest', more);
-    pass.above(item.box, 'largest', -more);
-    return more !== 0;
+    return assumed === undefined || !pass.equal(item.box, 'largest', firstArea(item), assumed);
   });
   if (stale) {
     columns = sizeColumns(widthsBy(firstArea));
