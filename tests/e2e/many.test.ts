@@ -223,7 +223,7 @@ it('in a grid a drag names the cell, and the grip sets a size like a sibling’s
   await page.keyboard.press('Control+z');
   await tree(page, 'c').click();
   const scale = cell.width / 100;
-  const grip = (await page.locator('[data-grip="width"]').boundingBox())!;
+  const grip = (await page.locator('[data-grip="1 0"]').boundingBox())!;
   await page.mouse.move(grip.x + 2, grip.y + 5);
   await page.mouse.down();
   await page.mouse.move(grip.x + 2 + 38 * scale, grip.y + 5, { steps: 4 });
@@ -326,7 +326,7 @@ it('a part that is chosen is drawn: its place and size on a pinboard, its cells 
   expect(await text()).toMatch(/<row name="row1"[^>]*col="1" row="1" col-span="2" row-span="2"/);
   // The edge of an item of a grid goes from track to track.
   await tree(page, 'row1').click();
-  const grip = (await page.locator('[data-grip="width"]').boundingBox())!;
+  const grip = (await page.locator('[data-grip="1 0"]').boundingBox())!;
   await page.mouse.move(grip.x + 2, grip.y + 4);
   await page.mouse.down();
   await page.mouse.move(grip.x + 90 * scale, grip.y + 4, { steps: 5 });

@@ -11,7 +11,7 @@ export const badge: Kind = {
   label: 'Badge',
   group: 'show',
   purpose: 'A short word about something: its state, a count.',
-  findBy: ['tag', 'label', 'status', 'count', 'chip', 'pill'],
+  findBy: ['tag', 'label', 'status', 'count', 'chip', 'pill', 'warning', 'error', 'alert'],
   container: false,
   properties: [
     words('text', 'Text', { as: 'text' }),

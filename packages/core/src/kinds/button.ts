@@ -78,7 +78,7 @@ export const button: Kind = {
   label: 'Button',
   group: 'act',
   purpose: 'Does something when it is pressed.',
-  findBy: ['press', 'click', 'action', 'submit', 'send', 'save'],
+  findBy: ['press', 'click', 'action', 'submit', 'send', 'save', 'cancel', 'accept'],
   container: false,
   properties: [
     words('text', 'Text', { as: 'text', part: 'part-text' }),

@@ -91,7 +91,7 @@ export const chart: Kind = {
   label: 'Chart',
   group: 'show',
   purpose: 'Numbers as a line, as bars, or as a sparkline between words.',
-  findBy: ['graph', 'plot', 'line', 'bar', 'sparkline', 'trend', 'diagram'],
+  findBy: ['graph', 'plot', 'line', 'bar', 'sparkline', 'trend', 'diagram', 'history', 'live'],
   container: false,
   properties: [
     words('label', 'Label', { as: 'inside' }),

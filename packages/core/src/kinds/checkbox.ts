@@ -6,7 +6,7 @@ export const checkbox = ticked({
   name: 'checkbox',
   label: 'Checkbox',
   purpose: 'Asks for a yes or no.',
-  findBy: ['yes no', 'tick', 'agree', 'option', 'boolean'],
+  findBy: ['yes no', 'tick', 'agree', 'option', 'boolean', 'accept', 'terms'],
   on: 'Checked',
   starter: { label: 'Label' },
   box: (values, make) => checkBox(make, { round: false, checked: values.flag('checked') }),

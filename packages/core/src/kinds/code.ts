@@ -13,7 +13,7 @@ export const code: Kind = {
   label: 'Code or number',
   group: 'show',
   purpose: 'Words that keep their shape: code, a long number. It scrolls sideways where it is too long.',
-  findBy: ['monospace', 'figures', 'display', 'pre', 'output'],
+  findBy: ['monospace', 'figures', 'display', 'pre', 'output', 'money', 'iban', 'id'],
   container: false,
   properties: [
     words('text', 'Text', { as: 'text', part: 'part-text' }),

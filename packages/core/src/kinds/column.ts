@@ -9,7 +9,7 @@ export const column: Kind = {
   label: 'Column',
   group: 'arrange',
   purpose: 'Puts controls one below the other.',
-  findBy: ['vertical', 'stack', 'below'],
+  findBy: ['vertical', 'stack', 'below', 'card', 'align'],
   container: true,
   properties: [...arrangingAlong('column'), ...carried],
   events: [...shownEvents, ...takingEvents],

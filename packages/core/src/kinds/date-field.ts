@@ -21,7 +21,7 @@ export const dateField: Kind = {
   label: 'Date',
   group: 'ask',
   purpose: 'Asks for a day.',
-  findBy: ['when', 'day', 'calendar', 'arrival', 'birthday'],
+  findBy: ['when', 'day', 'calendar', 'arrival', 'birthday', 'week', 'month', 'birth'],
   container: false,
   properties: fieldProperties([
     entered(dateType, ['date', 'text']),

@@ -9,7 +9,7 @@ export const divider: Kind = {
   label: 'Divider',
   group: 'arrange',
   purpose: 'A thin line between controls.',
-  findBy: ['line', 'rule', 'separator'],
+  findBy: ['line', 'rule', 'separator', 'border'],
   container: false,
   properties: [
     ...sizing,

@@ -15,7 +15,7 @@ export const grid: Kind = {
   label: 'Grid',
   group: 'arrange',
   purpose: 'Puts controls in rows and columns that line up.',
-  findBy: ['table', 'cells', 'tiles', 'cards', 'places'],
+  findBy: ['table', 'cells', 'tiles', 'cards', 'places', 'gallery', 'responsive', 'two columns'],
   container: true,
   properties: [
     ...sizing,

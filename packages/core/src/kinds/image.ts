@@ -10,7 +10,7 @@ export const image: Kind = {
   label: 'Image',
   group: 'show',
   purpose: 'A picture of the project.',
-  findBy: ['picture', 'photo', 'drawing', 'logo'],
+  findBy: ['picture', 'photo', 'drawing', 'logo', 'avatar', 'portrait'],
   container: false,
   properties: [
     {

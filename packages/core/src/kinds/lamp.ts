@@ -19,7 +19,7 @@ export const lamp: Kind = {
   label: 'Lamp',
   group: 'show',
   purpose: 'An indicator light that takes its colour from a number; dark where no range holds it.',
-  findBy: ['led', 'light', 'indicator', 'status', 'signal', 'alarm'],
+  findBy: ['led', 'light', 'indicator', 'status', 'signal', 'alarm', 'warning', 'error', 'busy', 'red green'],
   container: false,
   properties: [
     words('label', 'Label', { as: 'text', part: 'part-label' }),

@@ -10,7 +10,7 @@ export const layers: Kind = {
   label: 'Layers',
   group: 'arrange',
   purpose: 'Puts controls over each other; later ones lie on top.',
-  findBy: ['over', 'overlay', 'on top', 'behind', 'badge'],
+  findBy: ['over', 'overlay', 'on top', 'behind', 'badge', 'overlap'],
   container: true,
   properties: [...sizing, ...placing(), padding(), ...cellArranging, ...boxLook(), ...carried],
   events: [...shownEvents, ...takingEvents],

@@ -24,7 +24,7 @@ export const link: Kind = {
   label: 'Link',
   group: 'show',
   purpose: 'Words that lead to another screen, or to an address.',
-  findBy: ['anchor', 'go to', 'url', 'address', 'telephone', 'mail'],
+  findBy: ['anchor', 'go to', 'url', 'address', 'telephone', 'mail', 'web', 'back', 'e-mail'],
   container: false,
   properties: [
     words('text', 'Text', { as: 'text' }),

@@ -15,7 +15,7 @@ export const menuButton: Kind = {
   label: 'Menu button',
   group: 'act',
   purpose: 'Opens a menu of things to do.',
-  findBy: ['more', 'actions', 'drop', 'options', 'overflow'],
+  findBy: ['more', 'actions', 'drop', 'options', 'overflow', 'dots', 'dropdown'],
   container: false,
   properties: [
     words('text', 'Text', { as: 'text', part: 'part-text' }),

@@ -22,7 +22,7 @@ export const meter: Kind = {
   label: 'Meter',
   group: 'show',
   purpose: 'A measured value within its range, in colour by value.',
-  findBy: ['gauge', 'level', 'battery', 'temperature', 'measure'],
+  findBy: ['gauge', 'level', 'battery', 'temperature', 'measure', 'wind', 'speed', 'live'],
   container: false,
   properties: [
     words('label', 'Label', { as: 'text', part: 'part-label' }),

@@ -32,7 +32,7 @@ export const nav: Kind = {
   label: 'Navigation',
   group: 'act',
   purpose: 'The places of the application, as a bar, a rail or a panel.',
-  findBy: ['menu', 'places', 'screens', 'pages', 'go to'],
+  findBy: ['menu', 'places', 'screens', 'pages', 'go to', 'home', 'tabs', 'bottom'],
   container: false,
   properties: [
     {

@@ -21,7 +21,7 @@ export const pictureField: Kind = {
   label: 'File picture',
   group: 'ask',
   purpose: 'Asks for a picture of the person’s own; an image bound to the same variable shows it.',
-  findBy: ['file', 'upload', 'photo', 'camera', 'attach'],
+  findBy: ['file', 'upload', 'photo', 'camera', 'attach', 'avatar'],
   container: false,
   properties: fieldProperties([entered(textType, ['text'], { part: 'part-input', as: 'file' })]),
   events: chosenEvents,

@@ -9,7 +9,7 @@ export const progress: Kind = {
   label: 'Progress',
   group: 'show',
   purpose: 'Shows how far something has come; without a value, that it is going on.',
-  findBy: ['loading', 'wait', 'percent', 'done', 'bar'],
+  findBy: ['loading', 'wait', 'percent', 'done', 'bar', 'busy', 'spinner', 'waiting'],
   container: false,
   properties: [
     words('label', 'Label', { as: 'text', part: 'part-label' }),

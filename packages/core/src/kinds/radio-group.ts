@@ -20,7 +20,7 @@ export const radioGroup: Kind = {
   label: 'Radio group',
   group: 'ask',
   purpose: 'Asks to choose one of a few things that are all in sight.',
-  findBy: ['choice', 'one of', 'options', 'either or', 'radio'],
+  findBy: ['choice', 'one of', 'options', 'either or', 'radio', 'rating'],
   container: false,
   properties: fieldProperties([
     chosen,

@@ -42,7 +42,7 @@ export const repeat: Kind = {
   label: 'Repeat',
   group: 'arrange',
   purpose: 'Repeats what is inside for each item of a list.',
-  findBy: ['list', 'each', 'rows', 'items', 'table', 'loop'],
+  findBy: ['list', 'each', 'rows', 'items', 'table', 'loop', 'gallery', 'template'],
   container: true,
   items: (values) => (values.get<readonly unknown[]>('each') ?? []).slice(0, mostItems),
   properties: [

@@ -9,7 +9,7 @@ export const row: Kind = {
   label: 'Row',
   group: 'arrange',
   purpose: 'Puts controls side by side.',
-  findBy: ['horizontal', 'side by side', 'line'],
+  findBy: ['horizontal', 'side by side', 'line', 'align', 'toolbar', 'two columns'],
   container: true,
   properties: [...arrangingAlong('row'), ...carried],
   events: [...shownEvents, ...takingEvents],

@@ -28,7 +28,7 @@ export const select: Kind = {
   label: 'Select',
   group: 'ask',
   purpose: 'Asks to choose one of a few things, in a list that opens.',
-  findBy: ['choice', 'one of', 'drop', 'options', 'pick', 'list'],
+  findBy: ['choice', 'one of', 'drop', 'options', 'pick', 'list', 'dropdown', 'combo', 'country'],
   container: false,
   properties: fieldProperties([
     entered(textType, ['text']),

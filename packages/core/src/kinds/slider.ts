@@ -26,7 +26,7 @@ export const slider: Kind = {
   label: 'Slider',
   group: 'ask',
   purpose: 'Asks for a number in a range, where about right is good enough.',
-  findBy: ['range', 'level', 'volume', 'how much'],
+  findBy: ['range', 'level', 'volume', 'how much', 'brightness', 'rating'],
   container: false,
   properties: fieldProperties([
     entered(amountType, ['number']),

@@ -10,7 +10,15 @@ export const split: Kind = {
   label: 'Split',
   group: 'arrange',
   purpose: 'Two panes side by side where both have room for their min width, else one at a time.',
-  findBy: ['list and detail', 'two panes', 'side by side', 'adaptive', 'fold'],
+  findBy: [
+    'list and detail',
+    'two panes',
+    'side by side',
+    'adaptive',
+    'fold',
+    'master and detail',
+    'two columns',
+  ],
   container: true,
   confines: { most: 2 },
   properties: [

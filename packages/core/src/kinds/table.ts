@@ -83,7 +83,7 @@ export const table: Kind = {
   label: 'Table',
   group: 'show',
   purpose: 'Records in rows, their fields in columns; it scrolls sideways where it is too wide.',
-  findBy: ['grid', 'rows', 'columns', 'records', 'list', 'data', 'spreadsheet'],
+  findBy: ['grid', 'rows', 'columns', 'records', 'list', 'data', 'spreadsheet', 'sort'],
   container: true,
   confines: { children: ['cell'] },
   items: shownRows,

@@ -36,7 +36,7 @@ export const tabs: Kind = {
   label: 'Tabs',
   group: 'arrange',
   purpose: 'Panels of which one is open at a time, with a tab for each.',
-  findBy: ['pages', 'sections', 'switch between', 'panels'],
+  findBy: ['pages', 'sections', 'switch between', 'panels', 'wizard'],
   container: true,
   properties: [
     {

@@ -29,7 +29,7 @@ export const textArea: Kind = {
   label: 'Text area',
   group: 'ask',
   purpose: 'Asks for several lines of text.',
-  findBy: ['note', 'comment', 'message', 'paragraph', 'long text', 'multiline'],
+  findBy: ['note', 'comment', 'message', 'paragraph', 'long text', 'multiline', 'notes'],
   container: false,
   properties: fieldProperties([
     entered(textType, ['text']),

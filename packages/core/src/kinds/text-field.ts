@@ -20,7 +20,7 @@ export const textField: Kind = {
   label: 'Text field',
   group: 'ask',
   purpose: 'Asks for a line of text.',
-  findBy: ['input', 'type', 'name', 'entry', 'form'],
+  findBy: ['input', 'type', 'name', 'entry', 'form', 'email', 'search', 'telephone', 'money'],
   container: false,
   properties: fieldProperties([
     entered(textType, ['text', 'number']),

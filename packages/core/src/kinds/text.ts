@@ -20,7 +20,7 @@ export const text: Kind = {
   label: 'Text',
   group: 'show',
   purpose: 'Words to read.',
-  findBy: ['label', 'title', 'heading', 'paragraph', 'words'],
+  findBy: ['label', 'title', 'heading', 'paragraph', 'words', 'hint', 'help', 'error'],
   container: false,
   properties: [
     words('text', 'Text', { as: 'text' }),

@@ -60,27 +60,38 @@ function contentOf(box: ScreenBox): Rectangle {
 
 const round = (value: number) => String(Number(value.toFixed(2)));
 
+type Pin = 'left' | 'right' | 'center-x' | 'top' | 'bottom' | 'center-y';
+const isAcross = (pin: Pin) => pin === 'left' || pin === 'right' || pin === 'center-x';
+
+/**
+ * Moves one pin of a control.
+ *
+ * @param by how far what it holds goes to the right or down, CSS px; it stays % where it is %.
+ */
+export function shiftPin(control: Control, pin: Pin, by: number, board: ScreenBox): Step {
+  const { border } = board.box.style;
+  const size = isAcross(pin)
+    ? board.width - border.start - border.end
+    : board.height - border.top - border.bottom;
+  const text = inForce(control.props[pin]) ?? '0';
+  const change = pin === 'right' || pin === 'bottom' ? -by : by;
+  const value = text.endsWith('%')
+    ? `${round(Number.parseFloat(text) + (change / size) * 100)}%`
+    : round(Number(text) + change);
+  return { type: 'set', control: control.id, property: pin, value };
+}
+
 /** Moves a control on a pinboard along an axis, by the pins that it has. */
 export function shiftPins(control: Control, axis: Axis, by: number, board: ScreenBox): Step[] {
   if (Math.abs(by) < 0.005) return [];
-  const { border } = board.box.style;
-  const size =
-    axis === 'x' ? board.width - border.start - border.end : board.height - border.top - border.bottom;
-  const [near, far, center] = axis === 'x' ? ['left', 'right', 'center-x'] : ['top', 'bottom', 'center-y'];
-  const held = [near, far, center].filter((name) => inForce(control.props[name!]) !== undefined);
-  const set = (name: string, change: number): Step => {
-    const text = inForce(control.props[name]) ?? '0';
-    const value = text.endsWith('%')
-      ? `${round(Number.parseFloat(text) + (change / size) * 100)}%`
-      : round(Number(text) + change);
-    return { type: 'set', control: control.id, property: name, value };
-  };
+  const pins: readonly Pin[] = axis === 'x' ? ['left', 'right', 'center-x'] : ['top', 'bottom', 'center-y'];
+  const held = pins.filter((pin) => inForce(control.props[pin]) !== undefined);
   if (held.length === 0) {
     const { padding } = board.box.style;
     const from = axis === 'x' ? padding.start : padding.top;
-    return [{ type: 'set', control: control.id, property: near!, value: round(from + by) }];
+    return [{ type: 'set', control: control.id, property: pins[0]!, value: round(from + by) }];
   }
-  return held.map((name) => set(name!, name === far ? -by : by));
+  return held.map((pin) => shiftPin(control, pin, by, board));
 }
 
 /** The axis along which a container puts its children one after another; undefined in cells and on pinboards. */

@@ -1,16 +1,70 @@
-/** Bars at the edges of the selected control, to drag it wider or higher; the number stands beside the pointer. */
-import { effectiveNames, locate, type ScreenBox, type ScreenLayout } from '@hovrin/core';
+/**
+ * Bars and corners of the selected control, to drag it wider or higher; the number stands beside it. On a pinboard all
+ * edges can be dragged, elsewhere those that a new size moves.
+ */
+import { type Control, effectiveNames, locate, type ScreenBox, type ScreenLayout } from '@hovrin/core';
 import { type PointerEvent, useRef, useState } from 'react';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { useBenchView } from './benchView.ts';
-import { equalShare, type Grip, limitsOf, resizedTo, resizeSteps, siblingSizes, spanTo } from './resizing.ts';
+import {
+  equalShare,
+  type Grip,
+  limitsOf,
+  resizedTo,
+  resizePinned,
+  resizeSteps,
+  siblingSizes,
+  spanTo,
+} from './resizing.ts';
 
 interface Dragging {
   readonly grip: Grip;
   readonly x: number;
   readonly y: number;
+  /** The control before, its box and the layout that they are of. */
+  readonly control: Control;
   readonly box: ScreenBox;
   readonly layout: ScreenLayout;
+}
+
+/** Where the bar or corner of a grip stands on the edges of the box. */
+function placeOf({ x, y }: Grip): string {
+  if (x !== 0 && y !== 0)
+    return `size-3 ${x < 0 ? '-left-[9px]' : '-right-[9px]'} ${y < 0 ? '-top-[9px]' : '-bottom-[9px]'} ${
+      x === y ? 'cursor-nwse-resize' : 'cursor-nesw-resize'
+    }`;
+  const look = 'bg-[#1f2a24] hover:bg-[#e0a11b]';
+  if (x !== 0)
+    return `h-5 max-h-full w-[5px] cursor-ew-resize ${look} ${x < 0 ? '-left-[5px] top-1' : '-right-[5px] bottom-1'}`;
+  return `h-[5px] w-5 max-w-full cursor-ns-resize ${look} ${y < 0 ? 'left-1 -top-[5px]' : 'right-1 -bottom-[5px]'}`;
+}
+
+const edgeWords = { x: { [-1]: 'left', 1: 'right' }, y: { [-1]: 'top', 1: 'bottom' } } as const;
+const wordsOf = ({ x, y }: Grip) =>
+  `Drag the ${[...(y === 0 ? [] : [edgeWords.y[y]]), ...(x === 0 ? [] : [edgeWords.x[x]])].join(' ')} ${
+    x === 0 || y === 0 ? 'edge' : 'corner'
+  }`;
+
+/** The grips of a box, the corners last: they lie over the bars. */
+function gripsOf(pinned: boolean, rightToLeft: boolean): readonly Grip[] {
+  if (!pinned) {
+    const x = rightToLeft ? -1 : 1;
+    return [
+      { x, y: 0 },
+      { x: 0, y: 1 },
+      { x, y: 1 },
+    ];
+  }
+  return [
+    { x: 1, y: 0 },
+    { x: 0, y: 1 },
+    { x: -1, y: 0 },
+    { x: 0, y: -1 },
+    { x: -1, y: -1 },
+    { x: 1, y: -1 },
+    { x: -1, y: 1 },
+    { x: 1, y: 1 },
+  ];
 }
 
 let runs = 0;
@@ -34,21 +88,29 @@ export function ResizeGrips({
   const [words, setWords] = useState<string>();
   const found = locate(project, id);
   if (!found?.parent) return null;
-  const { control, parent, screen } = found;
+  const { parent, screen } = found;
+  const pinned = parent.kind === 'pinboard';
   const names = effectiveNames(screen);
   const move = (event: PointerEvent) => {
     const start = from.current;
     if (!start) return;
-    const now = locate(editor.state.project, id)?.control ?? control;
+    const { control, layout: before } = start;
+    const { rightToLeft } = before;
+    const around = before.byControl.get(parent.id)!;
     const said: string[] = [];
     const steps = (['width', 'height'] as const).flatMap((side) => {
-      if (start.grip !== 'both' && start.grip !== side) return [];
-      const by = side === 'width' ? event.clientX - start.x : event.clientY - start.y;
-      const grid = parent.kind === 'grid' && start.layout.byControl.get(parent.id);
-      const edge = side === 'width' ? start.box.x + start.box.width : start.box.y + start.box.height;
+      const edge = side === 'width' ? start.grip.x : start.grip.y;
+      if (edge === 0) return [];
+      const growth = (edge * (side === 'width' ? event.clientX - start.x : event.clientY - start.y)) / scale;
+      const toEnd =
+        side === 'height'
+          ? start.box.y + start.box.height - around.y
+          : rightToLeft
+            ? around.x + around.width - start.box.x
+            : start.box.x + start.box.width - around.x;
       const span =
-        grid && !event.altKey
-          ? spanTo(control, start.box, grid, side, edge + by / scale - (side === 'width' ? grid.x : grid.y))
+        parent.kind === 'grid' && !event.altKey
+          ? spanTo(control, start.box, around, side, toEnd + growth, rightToLeft)
           : undefined;
       if (span) {
         const what = side === 'width' ? 'column' : 'row';
@@ -57,16 +119,18 @@ export function ResizeGrips({
         return [{ type: 'set', control: control.id, property: span.property, value } as const];
       }
       const resized = resizedTo(
-        start.box[side] + by / scale,
-        siblingSizes(parent, control, start.layout, side, (each) => names.get(each) ?? ''),
-        limitsOf(now, side),
+        start.box[side] + growth,
+        siblingSizes(parent, control, before, side, (each) => names.get(each) ?? ''),
+        limitsOf(control, side),
         { step, on: snapping !== event.altKey },
       );
       const { value, like } = resized;
       said.push(
         `${Math.round(value * 100) / 100}${like ? (like === equalShare ? `, ${like}` : ` like ${like}`) : ''}`,
       );
-      return resizeSteps(control, side, start.box, resized);
+      return pinned
+        ? resizePinned(control, side, start.box, edge, value, around, rightToLeft)
+        : resizeSteps(control, side, resized);
     });
     setWords(said.join(' × '));
     editor.dispatch({ label: `Resize ${names.get(id)}`, steps, group: `resize ${id} ${run.current}` });
@@ -75,22 +139,6 @@ export function ResizeGrips({
     from.current = undefined;
     setWords(undefined);
   };
-  const bar = (grip: Grip, className: string, label: string) => (
-    <div
-      className={`pointer-events-auto absolute touch-none ${className}`}
-      data-grip={grip}
-      title={label}
-      onPointerDown={(event) => {
-        event.stopPropagation();
-        event.currentTarget.setPointerCapture(event.pointerId);
-        from.current = { grip, x: event.clientX, y: event.clientY, box, layout };
-        run.current = ++runs;
-      }}
-      onPointerMove={move}
-      onPointerUp={end}
-      onPointerCancel={end}
-    />
-  );
   return (
     <div
       className="absolute"
@@ -101,17 +149,23 @@ export function ResizeGrips({
         height: box.height * scale,
       }}
     >
-      {bar(
-        'width',
-        '-right-[5px] bottom-1 h-5 max-h-full w-[5px] cursor-ew-resize bg-[#1f2a24] hover:bg-[#e0a11b]',
-        'Drag to change the width',
-      )}
-      {bar(
-        'height',
-        'right-1 -bottom-[5px] h-[5px] w-5 max-w-full cursor-ns-resize bg-[#1f2a24] hover:bg-[#e0a11b]',
-        'Drag to change the height',
-      )}
-      {bar('both', '-right-[9px] -bottom-[9px] size-3 cursor-nwse-resize', 'Drag to change both')}
+      {gripsOf(pinned, layout.rightToLeft).map((grip) => (
+        <div
+          key={`${grip.x} ${grip.y}`}
+          className={`pointer-events-auto absolute touch-none ${placeOf(grip)}`}
+          data-grip={`${grip.x} ${grip.y}`}
+          title={wordsOf(grip)}
+          onPointerDown={(event) => {
+            event.stopPropagation();
+            event.currentTarget.setPointerCapture(event.pointerId);
+            from.current = { grip, x: event.clientX, y: event.clientY, control: found.control, box, layout };
+            run.current = ++runs;
+          }}
+          onPointerMove={move}
+          onPointerUp={end}
+          onPointerCancel={end}
+        />
+      ))}
       {words && (
         <span className="absolute top-full left-full mt-2 ml-2 bg-[#1f2a24] px-1.5 font-mono text-[11px] leading-[18px] whitespace-nowrap text-[#fffdf8]">
           {words}

@@ -1,9 +1,20 @@
 /** What a control's size becomes when its edge is dragged. */
-import { type Control, inForce, type ScreenBox, type ScreenLayout, type Step } from '@hovrin/core';
+import {
+  type Control,
+  inForce,
+  type ScreenBox,
+  type ScreenLayout,
+  type Step,
+  shiftPin,
+  shiftPins,
+} from '@hovrin/core';
 import type { Snapping } from './drop.ts';
 
-/** Which edges are dragged: the one at the end, the one at the bottom, or both. */
-export type Grip = 'width' | 'height' | 'both';
+/** Which edges are dragged: -1 the left or top one, 1 the right or bottom one, 0 neither. */
+export interface Grip {
+  readonly x: -1 | 0 | 1;
+  readonly y: -1 | 0 | 1;
+}
 
 /** How near to a sibling's size one is drawn to it, CSS px. */
 const reach = 4;
@@ -46,28 +57,64 @@ export function limitsOf(control: Control, side: 'width' | 'height'): { min: num
 /** What a size that is the same for all of a row or column is called. */
 export const equalShare = 'an equal share';
 
-/** The steps that give a control a size along an axis; held at both sides, its far pin moves. */
-export function resizeSteps(
+/** The steps that give a control in a row, column, grid or layers a size along an axis. */
+export function resizeSteps(control: Control, side: 'width' | 'height', { value, like }: Resized): Step[] {
+  return [
+    {
+      type: 'set',
+      control: control.id,
+      property: side,
+      value: like === equalShare ? 'share' : String(Math.round(value * 100) / 100),
+    },
+  ];
+}
+
+/**
+ * The steps that move an edge of a control on a pinboard and leave the other one where it is, whatever pins hold it.
+ *
+ * @param control as it was before its edge was dragged, @param from and its box then.
+ * @param edge the one that is dragged: -1 left or top, 1 right or bottom.
+ * @param size what it gets, CSS px.
+ * @param rightToLeft what is held at both sides and has a width stays at the right then (Position 3 §4).
+ */
+export function resizePinned(
   control: Control,
   side: 'width' | 'height',
   from: ScreenBox,
-  { value, like }: Resized,
+  edge: -1 | 1,
+  size: number,
+  board: ScreenBox,
+  rightToLeft: boolean,
 ): Step[] {
-  if (like === equalShare) return [{ type: 'set', control: control.id, property: side, value: 'share' }];
-  const [near, far] = side === 'width' ? ['left', 'right'] : ['top', 'bottom'];
-  const pin = inForce(control.props[far!]);
-  const both = pin !== undefined && inForce(control.props[near!]) !== undefined;
-  if (both && inForce(control.props[side]) === undefined && /^-?[\d.]+$/.test(pin))
-    return [
-      {
-        type: 'set',
-        control: control.id,
-        property: far!,
-        value: String(Math.round((Number(pin) - (value - from[side])) * 100) / 100),
-      },
-    ];
-  const text = String(Math.round(value * 100) / 100);
-  return [{ type: 'set', control: control.id, property: side, value: text }];
+  const axis = side === 'width' ? 'x' : 'y';
+  const pins =
+    axis === 'x' ? (['left', 'right', 'center-x'] as const) : (['top', 'bottom', 'center-y'] as const);
+  const said = pins.filter((pin) => inForce(control.props[pin]) !== undefined);
+  // A centre line holds it whatever is said of its edges; a share that no pin holds reaches both edges.
+  const held = said.includes(pins[2]) ? [pins[2]] : said;
+  const growth = edge * (size - from[side]);
+  const own = inForce(control.props[side]);
+  const shares = own?.startsWith('share') ?? false;
+  if (held.length === 2 && (shares || own === undefined))
+    return [shiftPin(control, edge < 0 ? pins[0] : pins[1], growth, board)];
+  const sized = resizeSteps(control, side, { value: size, like: undefined });
+  // The edge that stays by itself when the size grows; 0: both go, the centre line stays.
+  const stays =
+    held.length === 2
+      ? rightToLeft && axis === 'x'
+        ? 1
+        : -1
+      : held[0] === pins[1]
+        ? 1
+        : held[0] === pins[2]
+          ? 0
+          : -1;
+  const by = (growth * (1 + stays * edge)) / 2;
+  if (held.length > 0) return [...sized, ...held.map((pin) => shiftPin(control, pin, by, board))];
+  if (shares) return [...sized, shiftPin(control, pins[0], by, board)];
+  // Where it stands in flow, as it was before.
+  if (by === 0) return [...sized, { type: 'set', control: control.id, property: pins[0], value: null }];
+  return [...sized, ...shiftPins(control, axis, by, board)];
 }
 
 /** Sizes of a control's siblings, and that of an equal share of the row or column that they stand in. */
@@ -105,6 +152,7 @@ export interface Span {
 /**
  * @param grid the grid that the item stands in.
  * @param to where its edge at the end is dragged to, from the grid's start side or top, CSS px.
+ * @param rightToLeft the start side is the right one then.
  * @returns undefined where the item has a size of its own: its edge does not follow the tracks then.
  */
 export function spanTo(
@@ -113,11 +161,17 @@ export function spanTo(
   grid: ScreenBox,
   side: 'width' | 'height',
   to: number,
+  rightToLeft: boolean,
 ): Span | undefined {
   const own = inForce(item.props[side]);
   const tracks = side === 'width' ? grid.tracks?.columns : grid.tracks?.rows;
   if (!tracks || tracks.length < 2 || (own !== undefined && !own.startsWith('share'))) return undefined;
-  const from = side === 'width' ? itemBox.x - grid.x : itemBox.y - grid.y;
+  const from =
+    side === 'height'
+      ? itemBox.y - grid.y
+      : rightToLeft
+        ? grid.x + grid.width - itemBox.x - itemBox.width
+        : itemBox.x - grid.x;
   const ends = tracks.map(({ start, size }) => start + size);
   const first = ends.findIndex((end) => end > from + 0.5);
   if (first < 0) return undefined;
