@@ -83,6 +83,39 @@ it('a text that cannot be read leaves the bench as it was, says where, and offer
     .toBe('20');
 });
 
+it('an element of no kind is mended at both of its ends by one press', async () => {
+  await source().getByText('"line"').click();
+  await page.keyboard.press('Home');
+  const before = await text();
+  await source().click();
+  await page.keyboard.press('Control+a');
+  await page.keyboard.insertText(before.replaceAll('<row ', '<rox ').replaceAll('</row>', '</rox>'));
+  await page.getByRole('button', { name: /^Line \d+: There is no element <rox>/ }).click();
+  await page.getByRole('button', { name: 'Change to row' }).click();
+  await page.getByText(/the bench shows the last good state/).waitFor({ state: 'detached' });
+  expect(await text()).toBe(before);
+});
+
+it('a text that cannot be read is there when the drawer opens again, and waits when the screen changes', async () => {
+  const before = await text();
+  await source().click();
+  await page.keyboard.press('Control+End');
+  await page.keyboard.insertText('<text');
+  await page.getByText(/the bench shows the last good state/).waitFor();
+  await page.getByRole('button', { name: 'Close the drawer' }).click();
+  await page.keyboard.press('x');
+  await page.getByText(/the bench shows the last good state/).waitFor();
+  await tree(page, 'b').click();
+  await fact(page, 'Text').fill('third');
+  await page.getByRole('button', { name: 'Bring it back' }).click();
+  await expect.poll(text).toContain('</screen> <text');
+  await tree(page, 'b').click();
+  await fact(page, 'Text').fill('two');
+  await page.getByRole('button', { name: 'Drop it' }).click();
+  await page.getByRole('button', { name: 'Drop it' }).waitFor({ state: 'detached' });
+  expect(await text()).toBe(before);
+});
+
 it('several are selected by keys, wrapped, duplicated, unwrapped, and each is undone at once', async () => {
   await tree(page, 'a').click();
   await page.keyboard.press('Shift+ArrowDown');
