@@ -6,10 +6,12 @@ import { countOn, namedOn, placeOf } from '../src/document/whereabouts.ts';
 import {
   applyStep,
   applySteps,
+  attributeProblems,
   type Control,
   defaultBands,
   emptyHistory,
   historyAfter,
+  inForce,
   type LogEntry,
   mergeAll,
   nameControl,
@@ -260,7 +262,44 @@ it('a name that is given first says what people read, where nobody has said it y
   const project = projectOf(
     '<screen name="s"><textField name="a" label="Label" /><button name="b" text="Book" /><text name="c" text="Text" /></screen>',
   );
-  const steps = [...walk(project.screens[0]!)].slice(1).map((control) => nameControl(control, 'guestName'));
+  const steps = [...walk(project.screens[0]!)]
+    .slice(1)
+    .map((control) => nameControl(project.screens[0]!, control, 'guestName'));
   expect(steps.map((each) => each.length)).toEqual([2, 1, 1]);
   expect(steps[0]![1]).toMatchObject({ property: 'label', value: 'Guest name' });
+});
+
+describe('a control that events name', () => {
+  const project = projectOf(
+    `<screen name="Tonight"><textField name="guest" label="Guest" /><button name="see" text="See" on.press="focus('guest'); scrollTo(&quot;guest&quot;); message('focus(guest)'); /* off: focus('guest') */" /></screen>`,
+    '<screen name="Late"><textField name="guest" label="Guest" /><button name="look" text="Look" on.press="focus(\'guest\')" /></screen>',
+  );
+  const pressed = (of: Project, name: string) => inForce(named(of, name).props['on.press']);
+
+  it('is named by its new name there, what is turned off included, and on its own screen only', () => {
+    const [screen] = project.screens;
+    const applied = applySteps(project, nameControl(screen!, named(project, 'guest'), 'visitor'));
+    if (!applied.ok) throw new Error(applied.reason);
+    expect(pressed(applied.project, 'see')).toBe(
+      `focus('visitor'); scrollTo("visitor"); message('focus(guest)'); /* off: focus('visitor') */`,
+    );
+    expect(pressed(applied.project, 'look')).toBe("focus('guest')");
+    expect(attributeProblems(applied.project, named(applied.project, 'see'))).toEqual([]);
+  });
+
+  it('is missed there when it is gone, and the nearest name is offered', () => {
+    const see = named(project, 'see');
+    expect(attributeProblems(project, see)).toEqual([]);
+    const applied = applySteps(project, [
+      { type: 'rename', control: named(project, 'guest').id, name: 'guests' },
+    ]);
+    if (!applied.ok) throw new Error(applied.reason);
+    expect(attributeProblems(applied.project, named(applied.project, 'see'))).toEqual([
+      {
+        attribute: 'on.press',
+        message: 'There is no control `guest` on this screen. Did you mean `guests`?',
+        at: 6,
+      },
+    ]);
+  });
 });

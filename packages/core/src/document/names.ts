@@ -99,3 +99,12 @@ export function effectiveNames(screen: Control): ReadonlyMap<string, string> {
   effective.set(screen, names);
   return names;
 }
+
+const named = new WeakMap<Control, ReadonlySet<string>>();
+
+/** The names of all controls of a screen, as `effectiveNames` gives them. */
+export function controlNames(screen: Control): ReadonlySet<string> {
+  const known = named.get(screen) ?? new Set(effectiveNames(screen).values());
+  named.set(screen, known);
+  return known;
+}

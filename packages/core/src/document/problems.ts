@@ -11,22 +11,39 @@ export interface AttributeProblem {
   readonly at: number;
 }
 
+/** What an event has that names another control. */
+const namesControls = /\b(?:focus|scrollTo)\s*\(/;
+
 const found = new WeakMap<
   Control,
-  { state: Project['state']; screens: string; problems: readonly AttributeProblem[] }
+  {
+    state: Project['state'];
+    screens: string;
+    /** The names of the screen's controls, where its events may name some. */
+    controls: ReadonlySet<string> | undefined;
+    problems: readonly AttributeProblem[];
+  }
 >();
 
 /** All attributes of a control that are not valid; worked out once for each version of it and of what it names. */
 export function attributeProblems(project: Project, control: Control): readonly AttributeProblem[] {
   const screens = project.screens.map((screen) => screen.name).join();
   const known = found.get(control);
-  if (known && known.state === project.state && known.screens === screens) return known.problems;
+  if (
+    known &&
+    known.state === project.state &&
+    known.screens === screens &&
+    (!known.controls || known.controls === contextOf(project, control).controls)
+  )
+    return known.problems;
   const kind = kindOf(control);
   const context = contextOf(project, control);
   const problems = Object.entries(control.props).flatMap(([attribute, value]): AttributeProblem[] => {
     const reading = readAttributeText(kind, attribute, asTyped(value) ?? '', context);
     return reading.ok ? [] : [{ attribute, message: reading.message, at: reading.at }];
   });
-  found.set(control, { state: project.state, screens, problems });
+  const points = Object.values(control.props).some((value) => namesControls.test(asTyped(value) ?? ''));
+  const controls = points ? context.controls : undefined;
+  found.set(control, { state: project.state, screens, controls, problems });
   return problems;
 }

@@ -12,7 +12,7 @@ import { escapeBraces, hasExpression, unescapeBraces } from '../expression/templ
 import { iconSet } from '../icons/icon-set.ts';
 import type { Kind, Property } from '../kinds/kind.ts';
 import { readAttribute } from './attributes.ts';
-import { nameProblem } from './names.ts';
+import { controlNames, nameProblem } from './names.ts';
 import { destinationType, type Entry, iconType, placesType } from './property-types.ts';
 import { repetitionAround } from './repetition.ts';
 import { pathTo } from './tree.ts';
@@ -46,6 +46,7 @@ export function contextOf(project: Project, control?: Control): AttributeContext
     screens: new Set(project.screens.flatMap((screen) => screen.name ?? [])),
     dialogs: new Set(project.screens.filter(isDialog).flatMap((screen) => screen.name ?? [])),
     namesKnown: true,
+    ...(path[0] ? { controls: controlNames(path[0]) } : {}),
   };
   return control ? withItems(context, itemNames(path.slice(0, -1))) : context;
 }

@@ -26,7 +26,12 @@ export type UnaryOperator = '!' | '-' | '+' | 'typeof';
 
 /** An expression. */
 export type Expression =
-  | { readonly type: 'literal'; readonly value: string | number | boolean | null | undefined }
+  /** `span`: where a text is written, with its quotes. */
+  | {
+      readonly type: 'literal';
+      readonly value: string | number | boolean | null | undefined;
+      readonly span?: Span;
+    }
   /** `shorthand`: written as `{ name }` in a record, where the key must stay when the name changes. */
   | { readonly type: 'name'; readonly name: string; readonly span: Span; readonly shorthand?: boolean }
   | { readonly type: 'member'; readonly of: Expression; readonly key: Expression; readonly optional: boolean }

@@ -1,7 +1,14 @@
 /** Holds an expression or event against what it may use: are all names there, are all actions known. */
 import { type ActionEntry, actions, alterings } from './actions.ts';
 import type { Statement, Template } from './ast.ts';
-import { actionsOf, allStatements, type NameUse, namesOfStatements, namesOfTemplate } from './names.ts';
+import {
+  actionsOf,
+  allStatements,
+  type NameUse,
+  namesOfStatements,
+  namesOfTemplate,
+  pointersOf,
+} from './names.ts';
 import { didYouMean } from './nearest.ts';
 import { parseStatements } from './parse.ts';
 import type { Outcome, Problem } from './problem.ts';
@@ -19,6 +26,8 @@ export interface Surroundings {
   readonly screens: ReadonlySet<string>;
   /** Those of them that are dialogs. */
   readonly dialogs?: ReadonlySet<string>;
+  /** Names of the controls on the screen; absent: they are not all known yet. */
+  readonly controls?: ReadonlySet<string>;
 }
 
 /** The type of a name that stands for the item of a repeat: it can be read, not assigned. */
@@ -98,16 +107,23 @@ function actionProblem(
       };
     if (use.arguments.length !== action.count)
       return { message: `\`${use.name}\` takes ${action.takes}.`, at };
-    const [first] = use.arguments;
-    const message = first?.type === 'literal' && wrongScreen(use.name, String(first.value), around);
-    if (message) return { message, at };
+  }
+  for (const use of pointersOf(statements)) {
+    const message =
+      use.what === 'screen' ? wrongScreen(use.action, use.name, around) : wrongControl(use.name, around);
+    if (message) return { message, at: use.span[0] };
   }
   return undefined;
 }
 
+/** Why an action cannot lead to a control. */
+const wrongControl = (name: string, { controls }: Surroundings): string | undefined =>
+  !controls || controls.has(name)
+    ? undefined
+    : `There is no control \`${name}\` on this screen.${didYouMean(name, controls)}`;
+
 /** Why an action cannot lead to a screen. */
 function wrongScreen(action: string, screen: string, { screens, dialogs }: Surroundings): string | undefined {
-  if (action !== 'go' && action !== 'open') return undefined;
   if (!screens.has(screen)) return `There is no screen \`${screen}\`.${didYouMean(screen, screens)}`;
   if (!dialogs) return undefined;
   const isDialog = dialogs.has(screen);

@@ -145,6 +145,31 @@ export function allStatements(statements: readonly Statement[]): Statement[] {
 export const actionsOf = (statements: readonly Statement[]): ActionUse[] =>
   allStatements(statements).flatMap((statement) => (statement.type === 'action' ? statement : []));
 
+/** A screen, or a control of the same screen, that an action is given by its name. */
+export interface PointerUse {
+  readonly action: string;
+  readonly what: 'screen' | 'control';
+  readonly name: string;
+  /** Where the name is written, with its quotes. */
+  readonly span: Span;
+}
+
+const pointing: Readonly<Record<string, PointerUse['what']>> = {
+  go: 'screen',
+  open: 'screen',
+  focus: 'control',
+  scrollTo: 'control',
+};
+
+/** What an event's actions lead to, as far as it is written there and not worked out. */
+export const pointersOf = (statements: readonly Statement[]): PointerUse[] =>
+  actionsOf(statements).flatMap(({ name: action, arguments: [first] }): PointerUse[] => {
+    const what = Object.hasOwn(pointing, action) ? pointing[action] : undefined;
+    return what && first?.type === 'literal' && first.span
+      ? [{ action, what, name: String(first.value), span: first.span }]
+      : [];
+  });
+
 /** A text with the named uses replaced; all else stays letter for letter. */
 export function renameIn(text: string, uses: readonly NameUse[], from: string, to: string): string {
   return uses

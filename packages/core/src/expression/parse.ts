@@ -298,7 +298,11 @@ class Reader {
           return this.refuse(node, 'Regular expressions are not available here.');
         if (typeof node.value === 'bigint')
           return this.refuse(node, 'Numbers ending in `n` are not available here.');
-        return { type: 'literal', value: node.value as string | number | boolean | null };
+        return {
+          type: 'literal',
+          value: node.value as string | number | boolean | null,
+          ...(typeof node.value === 'string' ? { span: this.span(node) } : {}),
+        };
       }
       case 'Identifier':
         return this.name(node);

@@ -15,7 +15,15 @@ import {
   type PropertyValue,
   type StateVariable,
 } from '../document/types.ts';
-import { type NameUse, namesOf, namesOfStatements, namesOfTemplate, renameIn } from '../expression/names.ts';
+import {
+  type NameUse,
+  namesOf,
+  namesOfStatements,
+  namesOfTemplate,
+  type PointerUse,
+  pointersOf,
+  renameIn,
+} from '../expression/names.ts';
 import { parseExpression, parseStatements } from '../expression/parse.ts';
 import { escapeBraces, hasExpression, parseTemplate } from '../expression/template.ts';
 import { kindNamed, kindOf } from '../kinds/catalogue.ts';
@@ -58,16 +66,63 @@ export function newScreen(project: Project, newId: () => string): Control {
   };
 }
 
+/** An event's text changed, and likewise what is turned off in it. */
+const inEvent = (text: string, change: (text: string) => string): string =>
+  change(text).replace(
+    /(\/\* off: )([\s\S]*?)(\s*\*\/)/g,
+    (_, open: string, inner: string, close: string) => `${open}${change(inner)}${close}`,
+  );
+
+/** The steps that change texts of attributes, where they become others. */
+function changedTexts(
+  screens: readonly Control[],
+  change: (control: Control, property: string, text: string) => string | undefined,
+): Step[] {
+  return screens.flatMap((screen) =>
+    [...walk(screen)].flatMap((control) =>
+      Object.entries(control.props).flatMap(([property, value]): Step[] => {
+        const text = inForce(value);
+        const changed = text === undefined ? undefined : change(control, property, text);
+        return changed === undefined || changed === text
+          ? []
+          : [{ type: 'set', control: control.id, property, value: changed }];
+      }),
+    ),
+  );
+}
+
+/** An event in which a screen or control has another name. */
+const pointedElsewhere = (text: string, what: PointerUse['what'], from: string, to: string): string =>
+  inEvent(text, (part) => {
+    const read = parseStatements(part);
+    if (!read.ok) return part;
+    return pointersOf(read.value)
+      .filter((use) => use.what === what && use.name === from)
+      .toSorted((a, b) => b.span[0] - a.span[0])
+      .reduce((result, { span: [start, end] }) => {
+        const quote = result[start]!;
+        return `${result.slice(0, start)}${quote}${to}${quote}${result.slice(end)}`;
+      }, part);
+  });
+
 /**
- * Names a control. What people read on it, as far as that is still what a new one begins with, is said after the name.
+ * Names a control; events of its screen that name it follow. What people read on it, as far as that is still what a new
+ * one begins with, is said after the name.
  *
  * @param name a valid name that is free.
  */
-export function nameControl(control: Control, name: string): Step[] {
+export function nameControl(screen: Control, control: Control, name: string): Step[] {
   const kind = kindOf(control);
   const word = kind.group === 'ask' ? 'label' : kind.group === 'act' ? 'text' : undefined;
   const starter = word === undefined ? undefined : kind.starter[word];
+  const from = effectiveNames(screen).get(control.id);
   const steps: Step[] = [{ type: 'rename', control: control.id, name }];
+  if (from !== undefined)
+    steps.push(
+      ...changedTexts([screen], (_, property, text) =>
+        property.startsWith('on.') ? pointedElsewhere(text, 'control', from, name) : undefined,
+      ),
+    );
   if (word !== undefined && starter !== undefined && control.props[word] === starter)
     steps.push({ type: 'set', control: control.id, property: word, value: escapeBraces(spoken(name)) });
   return steps;
@@ -181,15 +236,10 @@ export function renameState(project: Project, from: string, to: string): Step[] 
       ...(expression?.ok ? { computed: renameIn(computed!, namesOf(expression.value), from, to) } : {}),
     };
   });
-  const followers = usesOfState(project, from).map(({ control, property }): Step => {
-    const meaning = readAttribute(kindOf(control), property, project.bands) as Attribute;
-    const text = inForce(control.props[property])!;
-    return {
-      type: 'set',
-      control: control.id,
-      property,
-      value: renameIn(text, usesIn(meaning, text), from, to),
-    };
+  const followers = changedTexts(project.screens, (control, property, text) => {
+    const meaning = readAttribute(kindOf(control), property, project.bands);
+    if (typeof meaning === 'string') return undefined;
+    return inEvent(text, (part) => renameIn(part, usesIn(meaning, part), from, to));
   });
   return [{ type: 'project', key: 'state', value: state }, ...followers];
 }
@@ -216,17 +266,13 @@ export function renameScreen(project: Project, id: string, to: string): Step[] {
   const from = screen?.name;
   const steps: Step[] = [{ type: 'rename', control: id, name: to }];
   if (from === undefined) return steps;
-  const leading = new RegExp(`(\\b(?:go|open)\\(\\s*)(["'\`])${from.replaceAll('$', '\\$')}\\2`, 'g');
-  for (const other of project.screens)
-    for (const control of walk(other))
-      for (const [property, value] of Object.entries(control.props)) {
-        const text = inForce(value);
-        const changed = property.startsWith('on.')
-          ? text?.replace(leading, `$1$2${to.replaceAll('$', '$$$$')}$2`)
-          : text && leadingElsewhere(control, property, text, from, to);
-        if (changed !== undefined && changed !== text)
-          steps.push({ type: 'set', control: control.id, property, value: changed });
-      }
+  steps.push(
+    ...changedTexts(project.screens, (control, property, text) =>
+      property.startsWith('on.')
+        ? pointedElsewhere(text, 'screen', from, to)
+        : leadingElsewhere(control, property, text, from, to),
+    ),
+  );
   if (project.state.some((variable) => variable.screen === from))
     steps.push({
       type: 'project',

@@ -230,7 +230,9 @@ function NameField({ control, name }: { control: Control; name: string }) {
     if (typed !== undefined && typed !== control.name && !problem)
       editor.dispatch({
         label: `Rename ${name} to ${typed}`,
-        steps: isScreen ? renameScreen(project, control.id, typed) : nameControl(control, typed),
+        steps: isScreen
+          ? renameScreen(project, control.id, typed)
+          : nameControl(found.screen, control, typed),
       });
     if (!problem) setTyped(undefined);
   };
