@@ -58,12 +58,24 @@ it('a number steps by keys and by dragging its label, and is sent back to its de
   await width.press('ArrowUp');
   await width.press('Shift+ArrowDown');
   expect(await width.inputValue()).toBe('191');
-  const label = (await facts(page).getByText('Width', { exact: true }).boundingBox())!;
-  await page.mouse.move(label.x + 10, label.y + 8);
-  await page.mouse.down();
-  await page.mouse.move(label.x + 40, label.y + 8, { steps: 5 });
-  await page.mouse.up();
-  expect(await width.inputValue()).toBe('201');
+  // As when its edge is dragged: to whole steps, freely with Alt, within its limits, from the size that it has.
+  const dragLabel = async (by: number) => {
+    const label = (await facts(page).getByText('Width', { exact: true }).boundingBox())!;
+    await page.mouse.move(label.x + 10, label.y + 8);
+    await page.mouse.down();
+    await page.mouse.move(label.x + 10 + by, label.y + 8, { steps: 5 });
+    await page.mouse.up();
+    return width.inputValue();
+  };
+  expect(await dragLabel(30)).toBe('220');
+  await page.keyboard.down('Alt');
+  expect(await dragLabel(-7)).toBe('213');
+  await page.keyboard.up('Alt');
+  await fact(page, 'Max width').fill('240');
+  expect(await dragLabel(90)).toBe('240');
+  await fact(page, 'Max width').fill('');
+  // What was dragged was not pressed: keys go to the bench.
+  expect(await width.evaluate((field) => field === document.activeElement)).toBe(false);
   await facts(page).getByRole('button', { name: 'Send Width back to its default' }).click();
   expect(await width.inputValue()).toBe('');
   await width.fill('wide');

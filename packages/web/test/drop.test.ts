@@ -3,7 +3,7 @@ import type { Shaper } from '@hovrin/core/text/shaper';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { named, projectOf, testShaper } from '../../core/test/documents.ts';
 import { dropAt } from '../src/build/drop.ts';
-import { steppedText } from '../src/build/PropertyField.tsx';
+import { steppedText } from '../src/build/steppedNumber.ts';
 import { placeWords } from '../src/editor/places.ts';
 
 let shaper: Shaper;

@@ -1,6 +1,13 @@
 /** One size of the screen on the bench: live, selectable, a place to drop on. */
 
-import { type Control, effectiveNames, locate, type ScreenLayout, takesInside } from '@hovrin/core';
+import {
+  type Control,
+  effectiveNames,
+  locate,
+  mainAxisOf,
+  type ScreenLayout,
+  takesInside,
+} from '@hovrin/core';
 import { Plus } from 'lucide-react';
 import { type PointerEvent, useEffect, useRef, useState } from 'react';
 import { isLocked, placePictures } from '../editor/commands/index.ts';
@@ -240,7 +247,13 @@ export function Bay({ id, screen, layout, size, scale, working, faint }: BayProp
           />
         )}
         {working && selectedBox && selection.length === 1 && selection[0] !== undefined && !bays.drop && (
-          <AddButtons screen={screen} id={selection[0]} box={selectedBox} scale={scale} />
+          <AddButtons
+            rightToLeft={layout.rightToLeft}
+            screen={screen}
+            id={selection[0]}
+            box={selectedBox}
+            scale={scale}
+          />
         )}
         {working && screen.children.length === 0 && !bays.drop && <FirstControl screen={screen} />}
         {working && focusShown && <FocusLayer screen={screen} layout={layout} scale={scale} />}
@@ -488,11 +501,13 @@ function AddButtons({
   id,
   box,
   scale,
+  rightToLeft,
 }: {
   screen: Control;
   id: string;
   box: Rectangle;
   scale: number;
+  rightToLeft: boolean;
 }) {
   const { editor } = useWorkplace();
   const { project } = useEditorState('project');
@@ -502,17 +517,21 @@ function AddButtons({
   const control = id === screen.id ? screen : parent?.children.find((child) => child.id === id);
   if (parent && control) {
     const index = parent.children.indexOf(control);
-    const row = parent.kind === 'row';
-    spots.push({
-      place: { parent: parent.id, index },
-      x: row ? left - 11 : left + width / 2,
-      y: row ? top + height / 2 : top - 11,
-    });
-    spots.push({
-      place: { parent: parent.id, index: index + 1 },
-      x: row ? left + width + 11 : left + width / 2,
-      y: row ? top + height / 2 : top + height + 11,
-    });
+    const sideBySide = parent.kind === 'grid' || mainAxisOf(parent) === 'x';
+    // They leave room for the grips, which stand at the far end of the right and bottom edges, at the near end of others.
+    const ahead = (size: number) => Math.min(size / 2, size - 34);
+    const behind = (size: number) => Math.max(size / 2, 34);
+    const pinned = parent.kind === 'pinboard';
+    const before = { parent: parent.id, index };
+    const after = { parent: parent.id, index: index + 1 };
+    if (sideBySide) {
+      const [atLeft, atRight] = rightToLeft ? [after, before] : [before, after];
+      spots.push({ place: atLeft, x: left - 11, y: top + (rightToLeft ? behind : ahead)(height) });
+      spots.push({ place: atRight, x: left + width + 11, y: top + ahead(height) });
+    } else {
+      spots.push({ place: before, x: left + (pinned ? behind : ahead)(width), y: top - 11 });
+      spots.push({ place: after, x: left + ahead(width), y: top + height + 11 });
+    }
   }
   if (control && parent && takesInside(control) && control.children.length === 0)
     spots.push({ place: { parent: id, index: 0 }, x: left + width / 2, y: top + Math.min(height / 2, 60) });
@@ -600,7 +619,12 @@ function DropLine({ drop, scale, words }: { drop: Drop; scale: number; words: st
       )}
       <span
         className="absolute z-10 bg-[#1f2a24] px-1.5 text-[11px] leading-[18px] whitespace-nowrap text-[#fffdf8]"
-        style={{ left: line.left, top: line.top + 6 }}
+        // On a pinboard figures stand beside and below it; a cell has room inside.
+        style={
+          drop.guides
+            ? { left: line.left + line.width + 6, top: line.top + line.height + 4 }
+            : { left: line.left, top: line.top + 6 }
+        }
       >
         {words}
       </span>

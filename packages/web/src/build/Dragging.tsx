@@ -7,7 +7,15 @@ import {
   useSensor,
   useSensors,
 } from '@dnd-kit/core';
-import { contains, effectiveNames, kindNamed, locate, takesInside } from '@hovrin/core';
+import {
+  type Control,
+  contains,
+  effectiveNames,
+  kindNamed,
+  locate,
+  type PropertyValue,
+  takesInside,
+} from '@hovrin/core';
 import { type ReactNode, useMemo, useRef, useState } from 'react';
 import { insertCopies, isLocked, moveTo, placeNew } from '../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
@@ -16,6 +24,7 @@ import { placeWords } from '../editor/places.ts';
 import { BaysContext, type PendingDrop, type ShownBay } from './bays.ts';
 import { useBenchView } from './benchView.ts';
 import { dropAt, type Grabbed, type Rectangle } from './drop.ts';
+import { landing, type Props, staysOnBoard } from './landing.ts';
 import { controlsIn } from './spot.ts';
 
 /** What is being dragged: a new control of a kind, or some that are there. */
@@ -154,49 +163,29 @@ export function Dragging({ children }: { children: ReactNode }) {
 
   const finish = () => {
     if (drop && dragged && !('lasso' in dragged)) {
-      const props = drop.drop?.props ?? {};
-      if ('kind' in dragged) placeNew(editor, dragged.kind, drop.place, textsOf(props));
+      if ('kind' in dragged) placeNew(editor, dragged.kind, drop.place, drop.drop?.props ?? {});
       else if ((window.event as PointerEvent | undefined)?.ctrlKey) duplicateTo(dragged.controls, drop);
-      else drag(dragged.controls, drop, props);
+      else
+        moveTo(
+          editor,
+          dragged.controls,
+          staysOnBoard(editor.state.project, dragged.controls, drop) ? undefined : drop.place,
+          landed(dragged.controls, drop),
+        );
     }
     cancel();
   };
+  const landed = (ids: readonly string[], at: PendingDrop) =>
+    landing(editor.state.project, ids, at, shown.current.get(at.bay ?? 'working')?.layout);
   /** Copies of what is dragged go where it would have gone. */
-  const duplicateTo = (ids: readonly string[], { place, drop: at }: PendingDrop) => {
+  const duplicateTo = (ids: readonly string[], at: PendingDrop) => {
+    const propsAt = landed(ids, at);
     const controls = ids.flatMap((id) => {
       const control = locate(editor.state.project, id)?.control;
-      return control ? [{ ...control, props: { ...control.props, ...textsOf(at?.props ?? {}) } }] : [];
+      return control ? [{ ...control, props: withProps(control.props, propsAt(id)) }] : [];
     });
-    editor.dispatch({ label: 'Duplicate by dragging', ...insertCopies(editor, controls, place) });
+    editor.dispatch({ label: 'Duplicate by dragging', ...insertCopies(editor, controls, at.place) });
   };
-  /** Several keep the distances between them on a pinboard; in a grid each but the first is placed by itself. */
-  const drag = (
-    ids: readonly string[],
-    { place }: PendingDrop,
-    props: Readonly<Record<string, string | null>>,
-  ) => {
-    const [first] = ids;
-    const layout = editor.bench?.layout;
-    const lead = first === undefined ? undefined : layout?.byControl.get(first);
-    moveTo(editor, ids, place, (id) => {
-      const parent = locate(editor.state.project, place.parent)?.control;
-      const box = layout?.byControl.get(id);
-      if (id === first) return parent?.kind === 'pinboard' ? freed(props) : props;
-      if (parent?.kind !== 'pinboard' || !box || !lead) return {};
-      return freed({
-        left: String(Math.round(Number(props.left) + box.x - lead.x)),
-        top: String(Math.round(Number(props.top) + box.y - lead.y)),
-      });
-    });
-  };
-  /** A place at the top left frees a control from what else held it. */
-  const freed = (props: Readonly<Record<string, string | null>>) => ({
-    right: null,
-    bottom: null,
-    'center-x': null,
-    'center-y': null,
-    ...props,
-  });
   const cancel = () => {
     setDrop(undefined);
     setDragged(undefined);
@@ -222,8 +211,13 @@ export function Dragging({ children }: { children: ReactNode }) {
   );
 }
 
-const textsOf = (props: Readonly<Record<string, string | null>>): Record<string, string> =>
-  Object.fromEntries(Object.entries(props).filter((entry): entry is [string, string] => entry[1] !== null));
+/** Properties with some of them set, or taken away where they are null. */
+function withProps(props: Control['props'], change: Props): Control['props'] {
+  const all: Record<string, PropertyValue | null> = { ...props, ...change };
+  return Object.fromEntries(
+    Object.entries(all).filter((entry): entry is [string, PropertyValue] => entry[1] !== null),
+  );
+}
 
 /** Says in words what is dragged and where it would land. */
 function DraggedWords({

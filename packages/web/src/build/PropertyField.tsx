@@ -21,13 +21,16 @@ import {
 } from '@hovrin/core';
 import { ChevronDown, MoveHorizontal, Undo2 } from 'lucide-react';
 import { Popover } from 'radix-ui';
-import { type ReactNode, useId, useRef, useState } from 'react';
+import { useId, useRef, useState } from 'react';
 import { HexColorPicker } from 'react-colorful';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { Menu } from '../parts/Menu.tsx';
 import { IconChoice } from './IconChoice.tsx';
 import { RangeField } from './RangeScale.tsx';
+import { StepLabel } from './StepLabel.tsx';
+import { isStepped, steppedText } from './steppedNumber.ts';
 import { useCompletion, valueWords } from './useCompletion.tsx';
+import { useDraggedNumber } from './useDraggedNumber.ts';
 
 // The same elements each time: nothing looks at them again.
 const undoIcon = <Undo2 size={12} />;
@@ -74,28 +77,6 @@ export function useSetProperty(controls: readonly [Control, ...Control[]], contr
 /** Types whose entries are separated by `|`. */
 const lists = new Set(['entries', 'places', 'ranges', 'chosen']);
 
-const stepped = new Set([
-  'amount',
-  'lines',
-  'span',
-  'level',
-  'length',
-  'size',
-  'limit',
-  'text size',
-  'factor',
-  'margin',
-  'lengths',
-]);
-
-/** A text with its only number changed; undefined where there is not exactly one. */
-export function steppedText(text: string, by: number): string | undefined {
-  const match = /^(share )?(-?\d+(?:\.\d+)?)(%|px)?$/.exec(text.trim());
-  if (!match) return undefined;
-  const value = Number((Number(match[2]) + by).toFixed(4));
-  return `${match[1] ?? ''}${value}${match[3] ?? ''}`;
-}
-
 export function PropertyField({ controls, property, name }: PropertyFieldProps) {
   const { project, scope } = useEditorState('project', 'scope');
   const { set, rest } = useSetProperty(controls, name);
@@ -119,13 +100,15 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
   const isList = lists.has(property.type.name) && !text.includes('{');
   const change = (next: string) => set(attribute, property.label, next === '' && !isWords ? null : next);
   const completion = useCompletion(control, false);
-  const step = (by: number) => {
-    const next = steppedText(text || elsewhere || '0', by);
+  const canStep = isStepped(property);
+  const take = (next: string | undefined) => {
     const valid =
       next !== undefined &&
       readAttributeText(kindOf(control), attribute, next, contextOf(project, control)).ok;
     if (next !== undefined && valid) change(next);
   };
+  const step = (by: number) => take(steppedText(text || elsewhere || '0', by));
+  const drag = useDraggedNumber(control, property);
   // A yes or no is a checkbox until somebody wants an expression there.
   const [typing, setTyping] = useState(false);
   const flag = property.type.name === 'flag' && !bound && !problem && !typing && !several;
@@ -140,7 +123,13 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
   return (
     <div className="flex flex-col">
       <div className="flex min-h-7 items-start gap-1.5">
-        <StepLabel htmlFor={id} canStep={stepped.has(property.type.name)} onStep={step} onRest={rest}>
+        <StepLabel
+          htmlFor={id}
+          canStep={canStep}
+          onDrag={(by, free) => take(drag.to(by, free))}
+          onStart={() => drag.from(text || elsewhere || '')}
+          onRest={rest}
+        >
           {bound && (
             <span
               role="img"
@@ -204,7 +193,7 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
             <input
               {...completion.field}
               id={id}
-              className={`field pr-6 ${bound ? '!border-lake' : forScope && own ? '!border-copper' : ''} ${stepped.has(property.type.name) ? 'text-right' : ''}`}
+              className={`field pr-6 ${bound ? '!border-lake' : forScope && own ? '!border-copper' : ''} ${canStep ? 'text-right' : ''}`}
               aria-invalid={problem !== undefined}
               aria-describedby={problem ? `${id}-problem` : undefined}
               spellCheck={false}
@@ -228,10 +217,7 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
               }}
               onKeyDown={(event) => {
                 if (completion.key(event)) return;
-                if (
-                  (event.key === 'ArrowUp' || event.key === 'ArrowDown') &&
-                  stepped.has(property.type.name)
-                ) {
+                if ((event.key === 'ArrowUp' || event.key === 'ArrowDown') && canStep) {
                   event.preventDefault();
                   step((event.key === 'ArrowUp' ? 1 : -1) * (event.shiftKey ? 10 : 1));
                 }
@@ -348,48 +334,6 @@ function EveryWhere({
     >
       {dragIcon}
     </button>
-  );
-}
-
-/** A label that changes its number when it is dragged sideways. */
-function StepLabel({
-  htmlFor,
-  canStep,
-  onStep,
-  onRest,
-  children,
-}: {
-  htmlFor: string;
-  canStep: boolean;
-  onStep: (by: number) => void;
-  onRest: () => void;
-  children: ReactNode;
-}) {
-  const from = useRef<number>(undefined);
-  return (
-    <label
-      htmlFor={htmlFor}
-      className={`w-[86px] shrink-0 pt-[5px] text-quiet ${canStep ? 'cursor-ew-resize touch-none select-none' : ''}`}
-      title={canStep ? 'Drag to change the number' : undefined}
-      onPointerDown={(event) => {
-        if (!canStep) return;
-        from.current = event.clientX;
-        event.currentTarget.setPointerCapture(event.pointerId);
-      }}
-      onPointerMove={(event) => {
-        if (from.current === undefined) return;
-        const by = Math.trunc((event.clientX - from.current) / 3);
-        if (by === 0) return;
-        from.current += by * 3;
-        onStep(by);
-      }}
-      onPointerUp={() => {
-        from.current = undefined;
-        onRest();
-      }}
-    >
-      {children}
-    </label>
   );
 }
 

@@ -196,7 +196,7 @@ function cellIn(
   };
 }
 
-/** Where something lies on a pinboard, held by the pins that it has, or else at the top left. */
+/** Where something lies on a pinboard; its pins are those of a new control there. */
 function pinnedIn(
   target: Control,
   layout: ScreenLayout,

@@ -32,8 +32,8 @@ function pulls(moved: Rectangle, board: ScreenBox, others: readonly Rectangle[],
   const crossSize = sizeOf[cross];
   const places = (box: Rectangle) => [box[axis], box[axis] + box[size] / 2, box[axis] + box[size]];
   const found: Pull[] = [];
-  const lineUp = (target: number, along: Rectangle) => {
-    for (const own of places(moved))
+  const lineUp = (target: number, along: Rectangle, distances: (part: number) => readonly Guide[]) => {
+    for (const [part, own] of places(moved).entries())
       if (Math.abs(target - own) <= reach)
         found.push({
           by: target - own,
@@ -44,23 +44,23 @@ function pulls(moved: Rectangle, board: ScreenBox, others: readonly Rectangle[],
               from: Math.min(moved[cross], along[cross]),
               to: Math.max(moved[cross] + moved[crossSize], along[cross] + along[crossSize]),
             },
+            ...distances(part),
           ],
         });
   };
-  for (const other of others) for (const target of places(other)) lineUp(target, other);
+  /** How far it is from a sibling that it lines up with, beside their line. */
+  const apart = (other: Rectangle, target: number) => (): Guide[] => {
+    const [first, second] = moved[cross] < other[cross] ? [moved, other] : [other, moved];
+    const [from, to] = [first[cross] + first[crossSize], second[cross]];
+    return to - from < 1 ? [] : [{ axis, at: target, from, to, distance: Math.round(to - from) }];
+  };
+  for (const other of others) for (const target of places(other)) lineUp(target, other, apart(other, target));
   const { padding, border } = board.box.style;
-  const near = axis === 'x' ? padding.start + border.start : padding.top + border.top;
-  const far = axis === 'x' ? padding.end + border.end : padding.bottom + border.bottom;
-  lineUp(board[axis] + near, board);
-  lineUp(board[axis] + board[size] - far, board);
-  lineUp(board[axis] + board[size] / 2, board);
-  // The same gap as between two neighbours that stand beside it.
-  const beside = others
-    .filter(
-      (other) =>
-        other[cross] < moved[cross] + moved[crossSize] && other[cross] + other[crossSize] > moved[cross],
-    )
-    .toSorted((a, b) => a[axis] - b[axis]);
+  const frame =
+    axis === 'x'
+      ? { near: border.start, far: border.end, before: padding.start, behind: padding.end }
+      : { near: border.top, far: border.bottom, before: padding.top, behind: padding.bottom };
+  const edges = { from: board[axis] + frame.near, to: board[axis] + board[size] - frame.far };
   const middle = moved[cross] + moved[crossSize] / 2;
   const span = (from: number, to: number): Guide => ({
     axis: cross,
@@ -69,6 +69,21 @@ function pulls(moved: Rectangle, board: ScreenBox, others: readonly Rectangle[],
     to,
     distance: Math.round(to - from),
   });
+  // The padding, or as much room on both sides.
+  const [begin, end] = [edges.from + frame.before, edges.to - frame.behind];
+  const centre = board[axis] + board[size] / 2;
+  lineUp(begin, board, (part) => (part === 0 && frame.before > 0 ? [span(edges.from, begin)] : []));
+  lineUp(end, board, (part) => (part === 2 && frame.behind > 0 ? [span(end, edges.to)] : []));
+  lineUp(centre, board, (part) =>
+    part === 1 ? [span(edges.from, centre - moved[size] / 2), span(centre + moved[size] / 2, edges.to)] : [],
+  );
+  // The same gap as between two neighbours that stand beside it.
+  const beside = others
+    .filter(
+      (other) =>
+        other[cross] < moved[cross] + moved[crossSize] && other[cross] + other[crossSize] > moved[cross],
+    )
+    .toSorted((a, b) => a[axis] - b[axis]);
   for (const [index, first] of beside.entries()) {
     const second = beside[index + 1];
     if (!second) continue;
@@ -89,7 +104,7 @@ function pulls(moved: Rectangle, board: ScreenBox, others: readonly Rectangle[],
 }
 
 /**
- * Draws a rectangle to what it nearly lines up with, else to whole steps from the board's corner.
+ * Draws a rectangle to what it nearly lines up with, else to whole steps from where the board's pins count.
  *
  * @returns where it lies then, and the lines that say why.
  */
@@ -99,13 +114,24 @@ export function snapped(
   others: readonly Rectangle[],
   { step, on }: Snapping,
 ): { rectangle: Rectangle; guides: readonly Guide[] } {
-  const plain = (axis: Axis) => Math.round(moved[axis] - board[axis]) + board[axis];
+  // Pins count from the padding edge.
+  const { border } = board.box.style;
+  const origin = { x: board.x + border.start, y: board.y + border.top };
+  const plain = (axis: Axis) => Math.round(moved[axis] - origin[axis]) + origin[axis];
   if (!on) return { rectangle: { ...moved, x: plain('x'), y: plain('y') }, guides: [] };
-  const at = (axis: Axis): { place: number; guides: readonly Guide[] } => {
-    const [pull] = pulls(moved, board, others, axis);
-    if (pull) return { place: moved[axis] + pull.by, guides: pull.guides };
-    return { place: Math.round((moved[axis] - board[axis]) / step) * step + board[axis], guides: [] };
+  const pulled = (axis: Axis) => pulls(moved, board, others, axis)[0];
+  const place = (axis: Axis) => {
+    const pull = pulled(axis);
+    return pull
+      ? moved[axis] + pull.by
+      : Math.round((moved[axis] - origin[axis]) / step) * step + origin[axis];
   };
-  const [x, y] = [at('x'), at('y')];
-  return { rectangle: { ...moved, x: x.place, y: y.place }, guides: [...x.guides, ...y.guides] };
+  const rectangle = { ...moved, x: place('x'), y: place('y') };
+  // What is drawn and said is what holds where it lies then.
+  const guides = (['x', 'y'] as const).flatMap((axis) =>
+    pulled(axis)
+      ? (pulls(rectangle, board, others, axis).find(({ by }) => Math.abs(by) < 0.01)?.guides ?? [])
+      : [],
+  );
+  return { rectangle, guides };
 }

@@ -57,17 +57,14 @@ export function limitsOf(control: Control, side: 'width' | 'height'): { min: num
 /** What a size that is the same for all of a row or column is called. */
 export const equalShare = 'an equal share';
 
+/** A size as a property says it. */
+export const sizeText = ({ value, like }: Resized): string =>
+  like === equalShare ? 'share' : String(Math.round(value * 100) / 100);
+
 /** The steps that give a control in a row, column, grid or layers a size along an axis. */
-export function resizeSteps(control: Control, side: 'width' | 'height', { value, like }: Resized): Step[] {
-  return [
-    {
-      type: 'set',
-      control: control.id,
-      property: side,
-      value: like === equalShare ? 'share' : String(Math.round(value * 100) / 100),
-    },
-  ];
-}
+export const resizeSteps = (control: Control, side: 'width' | 'height', resized: Resized): Step[] => [
+  { type: 'set', control: control.id, property: side, value: sizeText(resized) },
+];
 
 /**
  * The steps that move an edge of a control on a pinboard and leave the other one where it is, whatever pins hold it.

@@ -1,5 +1,5 @@
 /** Moving controls among their siblings, out of containers and into them. */
-import { contains, locate, type Placed, type Step, shiftPins, takesInside } from '@hovrin/core';
+import { contains, locate, type Placed, type Project, type Step, shiftPins, takesInside } from '@hovrin/core';
 import type { Change, Editor, InsertPlace } from '../editor.ts';
 import { placeAfter } from '../places.ts';
 import { type Command, changing, isLocked, namesOf, targets } from './command.ts';
@@ -7,44 +7,22 @@ import { type Command, changing, isLocked, namesOf, targets } from './command.ts
 /**
  * Moves controls to a place, one behind the other; the index counts without them.
  *
+ * @param place undefined: they keep their places in the order.
  * @param props what they get there: a cell, pins.
  */
 export function moveTo(
   editor: Editor,
   ids: readonly string[],
-  { parent, index }: InsertPlace,
+  place: InsertPlace | undefined,
   props: (id: string) => Readonly<Record<string, string | null>> = () => ({}),
 ): void {
   const { project } = editor.state;
   const all = ids.flatMap((id) => {
     const found = locate(project, id);
-    return found?.parent && !contains(found.control, parent) ? [found as Placed] : [];
+    return found?.parent && (!place || !contains(found.control, place.parent)) ? [found as Placed] : [];
   });
-  const target = locate(project, parent)?.control;
-  if (!target || all.length === 0) return;
-  const others = target.children.filter(({ id }) => !ids.includes(id));
-  const wanted = [...others.slice(0, index), ...all.map(({ control }) => control), ...others.slice(index)];
-  const still =
-    wanted.length === target.children.length && wanted.every(({ id }, at) => target.children[at]!.id === id);
-  const steps: Step[] = still
-    ? []
-    : all.map(({ control }, offset) => ({
-        type: 'move',
-        control: control.id,
-        parent,
-        index: index + offset,
-      }));
-  // What stands in front of the place among the moved ones leaves it first.
-  const inFront = still
-    ? 0
-    : all.filter((placed) => placed.parent.id === parent && placed.index < index).length;
-  if (!still && all.length > 1 && inFront > 0) {
-    steps.length = 0;
-    for (const [offset, { control }] of all.entries())
-      steps.push({ type: 'move', control: control.id, parent, index: others.length + offset });
-    for (const [offset, { control }] of all.entries())
-      steps.push({ type: 'move', control: control.id, parent, index: index + offset });
-  }
+  if (all.length === 0) return;
+  const steps: Step[] = place ? orderSteps(project, all, place) : [];
   for (const { control } of all)
     for (const [property, value] of Object.entries(props(control.id)))
       if ((control.props[property] ?? null) !== value)
@@ -55,6 +33,25 @@ export function moveTo(
     steps,
     select: all.map(({ control }) => control.id),
   });
+}
+
+/** The steps that bring controls to a place in the order. */
+function orderSteps(project: Project, all: readonly Placed[], { parent, index }: InsertPlace): Step[] {
+  const target = locate(project, parent)?.control;
+  if (!target) return [];
+  const moved = new Set(all.map(({ control }) => control.id));
+  const others = target.children.filter(({ id }) => !moved.has(id));
+  const wanted = [...others.slice(0, index), ...all.map(({ control }) => control), ...others.slice(index)];
+  if (
+    wanted.length === target.children.length &&
+    wanted.every(({ id }, at) => target.children[at]!.id === id)
+  )
+    return [];
+  const to = (start: number): Step[] =>
+    all.map(({ control }, offset) => ({ type: 'move', control: control.id, parent, index: start + offset }));
+  // What stands in front of the place among several leaves it first.
+  const inFront = all.some((placed) => placed.parent.id === parent && placed.index < index);
+  return all.length > 1 && inFront ? [...to(others.length), ...to(index)] : to(index);
 }
 
 /** What is selected and not locked. */
