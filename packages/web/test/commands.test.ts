@@ -75,6 +75,22 @@ describe('a command', () => {
     expect(editor.state).toBe(before);
   });
 
+  it('that is undone selects all that it changed, or leaves a selection that holds it', () => {
+    const ids = ['a', 'b', 'box'].map((name) => idOf(name));
+    editor.select(ids);
+    runCommand(editor, commandNamed('delete'));
+    expect(editor.state.selection).not.toEqual(ids);
+    runCommand(editor, commandNamed('undo'));
+    expect(editor.state.selection).toEqual(ids);
+    const text = { type: 'set', control: ids[0]!, property: 'text', value: 'first' } as const;
+    editor.dispatch({ label: 'One of three', steps: [text] });
+    runCommand(editor, commandNamed('undo'));
+    expect(editor.state.selection).toEqual(ids);
+    editor.select([ids[2]!]);
+    runCommand(editor, commandNamed('redo'));
+    expect(editor.state.selection).toEqual([ids[0]]);
+  });
+
   it('has a label, and keys that no other has', () => {
     const keys = commands.flatMap((command) => command.keys);
     expect(new Set(keys).size).toBe(keys.length);
@@ -92,8 +108,14 @@ describe('keys', () => {
     expect(matches(press('ArrowUp', { altKey: true }), 'Alt+ArrowUp')).toBe(true);
     expect(matches(press('a', { ctrlKey: true }), 'A')).toBe(false);
     expect(matches(press('?', { shiftKey: true }), '?')).toBe(true);
+    for (const plus of [press('+'), press('+', { shiftKey: true }), press('=')])
+      expect(matches(plus, '+')).toBe(true);
+    expect(matches(press('-'), '-')).toBe(true);
+    expect(matches(press('ArrowUp', { shiftKey: true }), 'ArrowUp')).toBe(false);
+    expect(matches(press('0', { shiftKey: true }), '0')).toBe(false);
   });
   it('are written for people', () => {
     expect(keyWords('Mod+Shift+ArrowUp')).toBe('Ctrl+Shift+↑');
+    expect(keyWords('+')).toBe('+');
   });
 });

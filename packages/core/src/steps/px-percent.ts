@@ -53,7 +53,7 @@ export function convertUnits(
         to === '%' && pixels !== undefined
           ? `${Number(((pixels / basis) * 100).toFixed(4))}%`
           : to === 'px' && percent
-            ? String(Number(((Number(percent[1]) / 100) * basis).toFixed(4)))
+            ? String(Number(((Number(percent[1]) / 100) * basis).toFixed(2)))
             : undefined;
       if (value !== undefined) steps.push({ type: 'set', control: control.id, property: name, value });
     }

@@ -175,8 +175,8 @@ export function BuildPlace() {
     { keys: 'J', label: 'A picture to trace', run: () => see({ tracing: !seeing.tracing }) },
     { keys: 'Shift+H', label: 'What is hidden, faintly', run: () => see({ hidden: !seeing.hidden }) },
     { keys: 'Shift+T', label: 'Longer texts, to see what they do', run: () => see({ long: !seeing.long }) },
-    { keys: '+', label: 'Nearer', run: () => setZoom(nearer(scale.current)) },
-    { keys: '-', label: 'Farther', run: () => setZoom(farther(scale.current)) },
+    { keys: '+', label: 'Zoom in', run: () => setZoom(nearer(scale.current)) },
+    { keys: '-', label: 'Zoom out', run: () => setZoom(farther(scale.current)) },
     { keys: '0', label: 'Zoom to fit', run: () => setZoom('fit') },
     { keys: '9', label: 'Zoom to the selection', run: () => setZoom('selection') },
     {

@@ -11,13 +11,14 @@ interface Entry {
   readonly label: string;
   readonly group: string;
   readonly keys: readonly string[];
+  readonly findBy?: string | undefined;
   readonly can: boolean;
   readonly run: () => void;
 }
 
-/** Whether each word that was typed stands in the name of an entry, its group or its keys. */
-function answers({ label, group, keys }: Entry, typed: string): boolean {
-  const words = `${label} ${group} ${keys.map(keyWords).join(' ')}`.toLowerCase();
+/** Whether each word that was typed stands in the name of an entry, its group, its keys or other words for it. */
+function answers({ label, group, keys, findBy = '' }: Entry, typed: string): boolean {
+  const words = `${label} ${group} ${keys.map(keyWords).join(' ')} ${findBy}`.toLowerCase();
   return typed
     .toLowerCase()
     .split(/\s+/)
@@ -41,6 +42,7 @@ export function CommandList({
           label: command.label,
           group: command.group,
           keys: command.keys,
+          findBy: command.findBy,
           can: canRun(editor, command),
           run: () => runCommand(editor, command),
         }),

@@ -21,6 +21,7 @@ import {
   type StoredEntry,
   scoped,
   startScreen,
+  topmost,
 } from '@hovrin/core';
 import { api, type OpenedProject, Refused } from '../api.ts';
 import { newId } from './commands/command.ts';
@@ -250,31 +251,28 @@ export class Editor {
     return done;
   }
 
-  /** After an undo the screen that it touched is shown, so that it never happens out of sight. */
+  /**
+   * After an undo the screen that it touched is shown, so that it never happens out of sight, and what changed there is
+   * selected; a selection that holds all of it stays.
+   */
   private showWhatChanged(before: Project, steps: readonly Step[]): void {
-    const idOf = (step: Step) =>
-      step.type === 'project' || step.type === 'rows'
-        ? undefined
-        : step.type === 'insert'
-          ? step.control.id
-          : step.control;
+    const { project } = this.state;
+    const touched = steps.flatMap((step) => {
+      if (step.type === 'project' || step.type === 'rows') return [];
+      const id = step.type === 'insert' ? step.control.id : step.control;
+      const screen = locate(project, id)?.screen.id ?? locate(before, id)?.screen.id;
+      return screen !== undefined && project.screens.some((each) => each.id === screen) ? { id, screen } : [];
+    });
     // Where something changed on the screen that is shown, that is what one sees.
-    const here = (step: Step) => {
-      const id = idOf(step);
-      return id !== undefined && locate(this.state.project, id)?.screen.id === this.state.screenId;
-    };
-    for (const step of [...steps.filter(here), ...steps.filter((each) => !here(each))]) {
-      const id = idOf(step);
-      const at = id === undefined ? undefined : locate(this.state.project, id);
-      const lost = id === undefined || at ? undefined : locate(before, id);
-      const screen =
-        at?.screen ?? (lost && this.state.project.screens.find((each) => each.id === lost.screen.id));
-      if (!screen) continue;
-      if (screen.id !== this.state.screenId) this.update({ screenId: screen.id, selection: [] });
-      if (at && at.control.id !== screen.id) this.update({ selection: [at.control.id] });
-      else this.dropLostSelection();
-      return;
-    }
+    const { screen } = touched.find((each) => each.screen === this.state.screenId) ?? touched[0] ?? {};
+    if (screen === undefined) return;
+    if (screen !== this.state.screenId) this.update({ screenId: screen, selection: [] });
+    this.dropLostSelection();
+    const changed = topmost(
+      project,
+      touched.flatMap((each) => (each.screen === screen ? each.id : [])),
+    ).map(({ control }) => control.id);
+    if (changed.some((id) => !this.state.selection.includes(id))) this.update({ selection: changed });
   }
 
   private async fetchOlder(): Promise<void> {

@@ -8,17 +8,25 @@ const isMac = typeof navigator !== 'undefined' && /Mac/.test(navigator.platform)
 
 /** Whether an event is what a key text such as `Mod+Shift+Z` says. */
 export function matches(event: KeyboardEvent, keys: string): boolean {
-  const parts = keys.split('+');
+  const parts = partsOf(keys);
   const key = parts.at(-1)!;
   const mod = parts.includes('Mod');
-  const pressed = event.key.length === 1 ? event.key.toUpperCase() : event.key;
+  // Plus and equals share a key; most keyboards give plus with Shift only.
+  const typed = event.key === '=' ? '+' : event.key;
+  const pressed = typed.length === 1 ? typed.toUpperCase() : typed;
+  // Whether a sign needs Shift is a matter of the keyboard.
+  const isSign = key.length === 1 && key.toLowerCase() === key && !/\d/.test(key);
   return (
     pressed === key &&
     (isMac ? event.metaKey : event.ctrlKey) === mod &&
     event.altKey === parts.includes('Alt') &&
-    (event.shiftKey === parts.includes('Shift') || key === '?')
+    (event.shiftKey === parts.includes('Shift') || isSign)
   );
 }
+
+/** The keys that a text such as `Mod+Shift+Z`, or `+`, names. */
+const partsOf = (keys: string): string[] =>
+  keys.endsWith('+') ? [...keys.slice(0, -1).split('+').filter(Boolean), '+'] : keys.split('+');
 
 const signs: Record<string, string> = {
   Mod: isMac ? '⌘' : 'Ctrl',
@@ -32,8 +40,7 @@ const signs: Record<string, string> = {
 
 /** A key text for people: `Ctrl+Shift+Z`. */
 export const keyWords = (keys: string): string =>
-  keys
-    .split('+')
+  partsOf(keys)
     .map((part) => signs[part] ?? part)
     .join('+');
 

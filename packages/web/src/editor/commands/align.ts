@@ -14,7 +14,7 @@ function arranged(editor: Editor, label: string, { steps, said }: Arranged): Cha
 }
 
 const align = (edge: AlignEdge, label: string): Command =>
-  changing({ id: `align-${edge}`, label, keys: [], group: 'Line up' }, (editor) => {
+  changing({ id: `align-${edge}`, label, keys: [], group: 'Line up', findBy: 'align edges' }, (editor) => {
     const { project, selection, alignTarget, alignAsOne } = editor.state;
     const layout = editor.bench?.layout;
     if (!layout || targets(editor).length === 0) return undefined;
@@ -22,16 +22,26 @@ const align = (edge: AlignEdge, label: string): Command =>
   });
 
 const space = (axis: 'x' | 'y', label: string): Command =>
-  changing({ id: `space-${axis}`, label, keys: [], group: 'Line up' }, (editor) => {
-    const layout = editor.bench?.layout;
-    return (
-      layout && arranged(editor, label, spaceOut(editor.state.project, layout, editor.state.selection, axis))
-    );
-  });
+  changing(
+    { id: `space-${axis}`, label, keys: [], group: 'Line up', findBy: 'distribute evenly gaps' },
+    (editor) => {
+      const layout = editor.bench?.layout;
+      return (
+        layout &&
+        arranged(editor, label, spaceOut(editor.state.project, layout, editor.state.selection, axis))
+      );
+    },
+  );
 
 const same = (side: 'width' | 'height'): Command =>
   changing(
-    { id: `same-${side}`, label: `Same ${side} as the first`, keys: [], group: 'Line up' },
+    {
+      id: `same-${side}`,
+      label: `Same ${side} as the first`,
+      keys: [],
+      group: 'Line up',
+      findBy: 'equal size match',
+    },
     (editor) => {
       const layout = editor.bench?.layout;
       const { project, selection } = editor.state;
@@ -48,6 +58,7 @@ const units = (to: 'px' | '%', deep: boolean): Command =>
       label: `Turn into ${to === '%' ? 'per cent' : 'px'}${deep ? ', with all inside' : ''}`,
       keys: [],
       group: 'Line up',
+      findBy: 'convert units % percentage pixels',
     },
     (editor) => {
       const { bench, state } = editor;

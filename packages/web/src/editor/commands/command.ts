@@ -20,6 +20,8 @@ export interface Command {
   /** As `Mod+Shift+Z`; `Mod` is Ctrl, on a Mac Command. The first is shown; none: by menus and the list of commands only. */
   readonly keys: readonly string[];
   readonly group: CommandGroup;
+  /** Other words for what it does, to find it by. */
+  readonly findBy?: string;
   readonly run: (editor: Editor, dispatch?: Dispatch) => boolean;
 }
 

@@ -202,6 +202,7 @@ export const placeCommands: readonly Command[] = [
   {
     id: 'add',
     label: 'Add a control here',
+    findBy: 'new insert part',
     keys: ['A'],
     group: 'Place',
     run(editor, dispatch) {
@@ -242,6 +243,7 @@ export const placeCommands: readonly Command[] = [
   {
     id: 'change-kind',
     label: 'Make it another kind of control',
+    findBy: 'change type convert',
     keys: ['K'],
     group: 'Place',
     run(editor, dispatch) {
@@ -251,8 +253,9 @@ export const placeCommands: readonly Command[] = [
       return true;
     },
   },
-  changing({ id: 'duplicate', label: 'Duplicate', keys: ['Mod+D'], group: 'Place' }, (editor) =>
-    duplicateMany(editor, 1),
+  changing(
+    { id: 'duplicate', label: 'Duplicate', keys: ['Mod+D'], group: 'Place', findBy: 'copy clone' },
+    (editor) => duplicateMany(editor, 1),
   ),
   {
     id: 'duplicate-many',
@@ -265,16 +268,19 @@ export const placeCommands: readonly Command[] = [
       return true;
     },
   },
-  changing({ id: 'delete', label: 'Delete', keys: ['Delete', 'Backspace'], group: 'Place' }, (editor) => {
-    const all = targets(editor);
-    return all.length === 0
-      ? undefined
-      : {
-          label: `Delete ${namesOf(all)}`,
-          steps: removal(all),
-          select: leftAfter(all, editor.state.project),
-        };
-  }),
+  changing(
+    { id: 'delete', label: 'Delete', keys: ['Delete', 'Backspace'], group: 'Place', findBy: 'remove' },
+    (editor) => {
+      const all = targets(editor);
+      return all.length === 0
+        ? undefined
+        : {
+            label: `Delete ${namesOf(all)}`,
+            steps: removal(all),
+            select: leftAfter(all, editor.state.project),
+          };
+    },
+  ),
   {
     id: 'copy',
     label: 'Copy',
@@ -320,6 +326,7 @@ export const placeCommands: readonly Command[] = [
   {
     id: 'replace',
     label: 'Replace words on all screens',
+    findBy: 'find text',
     keys: ['Mod+Shift+F'],
     group: 'Place',
     run(editor, dispatch) {

@@ -21,6 +21,7 @@ const wrap = (kind: string, key: string): Command =>
       id: `wrap-${kind}`,
       label: `Wrap in ${kind === 'layers' ? '' : 'a '}${kindNamed(kind)!.label.toLowerCase()}`,
       keys: [`Shift+${key}`],
+      findBy: 'group put into',
       group: 'Wrap',
     },
     (editor) => {
@@ -97,7 +98,13 @@ export const wrapCommands: readonly Command[] = [
   wrap('fieldset', 'F'),
   wrap('scroll', 'S'),
   changing(
-    { id: 'unwrap', label: 'Unwrap: what is inside takes its place', keys: ['Shift+U'], group: 'Wrap' },
+    {
+      id: 'unwrap',
+      label: 'Unwrap: what is inside takes its place',
+      keys: ['Shift+U'],
+      group: 'Wrap',
+      findBy: 'ungroup',
+    },
     (editor) => {
       const found = selected(editor);
       const made = found && unwrap(editor.state.project, found.control.id);
@@ -120,6 +127,7 @@ export const wrapCommands: readonly Command[] = [
   {
     id: 'arrange',
     label: 'Arrange a pinboard for me …',
+    findBy: 'tidy automatic rows columns',
     keys: ['Shift+N'],
     group: 'Wrap',
     run(editor, dispatch) {
