@@ -329,6 +329,21 @@ it('the workbench has no fault that axe finds, in light and in dark, with its pa
   await page.emulateMedia({ colorScheme: 'light' });
 });
 
+it('distances from the selection to what is pointed at show while a key is held', async () => {
+  await write(
+    '<screen name="Screen1" padding="20"><pinboard name="board" height="240"><button name="p" text="P" left="20" top="20" width="80" height="40"/><button name="q" text="Q" left="140" top="110" width="80" height="40"/></pinboard></screen>',
+  );
+  const q = await box('q');
+  await tree(page, 'p').click();
+  await page.mouse.move(q.x + q.width / 2, q.y + q.height / 2);
+  const figures = page.locator('[data-bay="working"] ~ div [data-measured]');
+  expect(await figures.count()).toBe(0);
+  await page.keyboard.down('Alt');
+  await expect.poll(() => figures.allInnerTexts()).toEqual(['40', '50']);
+  await page.keyboard.up('Alt');
+  await figures.first().waitFor({ state: 'detached' });
+});
+
 it('a part that is chosen is drawn: its place and size on a pinboard, its cells in a grid', async () => {
   await write(
     '<screen name="Screen1"><pinboard name="board" height="200"/><grid name="cells" columns="100 100 100" rows="60 60" height="120"/></screen>',

@@ -90,6 +90,23 @@ export function Bay({ id, screen, layout, size, scale, working, faint }: BayProp
   /** Where a picture from the computer would land. */
   const [files, setFiles] = useState<Drop>();
   const [measuring, setMeasuring] = useState(false);
+  const pointed = hovered !== undefined;
+  const holding = useRef(false);
+  useEffect(() => {
+    if (!pointed) return undefined;
+    // Distances show as soon as the key is held, not only once the pointer moves.
+    const hold = (event: Event) => {
+      if (event instanceof KeyboardEvent && event.key !== 'Alt') return;
+      holding.current = event.type === 'keydown';
+      setMeasuring(holding.current);
+    };
+    const events = ['keydown', 'keyup', 'blur'];
+    for (const event of events) window.addEventListener(event, hold);
+    return () => {
+      holding.current = false;
+      for (const event of events) window.removeEventListener(event, hold);
+    };
+  }, [pointed]);
   const [under, setUnder] = useState<{ x: number; y: number; ids: readonly string[] }>();
   const drop = bays.drop?.bay === id ? bays.drop.drop : undefined;
 
@@ -111,9 +128,10 @@ export function Bay({ id, screen, layout, size, scale, working, faint }: BayProp
           onPointerDown(event);
         }}
         onPointerMove={(event) => {
-          setMeasuring(event.altKey);
+          const measures = event.altKey || holding.current;
+          setMeasuring(measures);
           setHovered(
-            event.altKey ? (controlsAt(screen, layout, ...pointOf(event))[0] ?? screen.id) : meant(event),
+            measures ? (controlsAt(screen, layout, ...pointOf(event))[0] ?? screen.id) : meant(event),
           );
         }}
         onDragOver={(event) => {
@@ -515,13 +533,13 @@ function AddButtons({
   const spots: { place: InsertPlace; x: number; y: number }[] = [];
   const parent = findParent(screen, id);
   const control = id === screen.id ? screen : parent?.children.find((child) => child.id === id);
-  if (parent && control) {
+  // On a pinboard what is added has a place of its own: it is dragged there, or drawn.
+  if (parent && control && parent.kind !== 'pinboard') {
     const index = parent.children.indexOf(control);
     const sideBySide = parent.kind === 'grid' || mainAxisOf(parent) === 'x';
     // They leave room for the grips, which stand at the far end of the right and bottom edges, at the near end of others.
     const ahead = (size: number) => Math.min(size / 2, size - 34);
     const behind = (size: number) => Math.max(size / 2, 34);
-    const pinned = parent.kind === 'pinboard';
     const before = { parent: parent.id, index };
     const after = { parent: parent.id, index: index + 1 };
     if (sideBySide) {
@@ -529,7 +547,7 @@ function AddButtons({
       spots.push({ place: atLeft, x: left - 11, y: top + (rightToLeft ? behind : ahead)(height) });
       spots.push({ place: atRight, x: left + width + 11, y: top + ahead(height) });
     } else {
-      spots.push({ place: before, x: left + (pinned ? behind : ahead)(width), y: top - 11 });
+      spots.push({ place: before, x: left + ahead(width), y: top - 11 });
       spots.push({ place: after, x: left + ahead(width), y: top + height + 11 });
     }
   }
