@@ -36,6 +36,26 @@ it('names are offered with what they hold, those that begin so first', () => {
   expect(texts(out, 'party')).not.toContain('party');
 });
 
+it('an event is offered what it can do, and the names of what that leads to', () => {
+  const led = projectOf(
+    '<screen name="Here"><textField name="guest" label="Guest" /><button name="see" text="See" /></screen>',
+    '<screen name="There" />',
+    '<screen name="Sure" dialog="true" />',
+  );
+  const at = (before: string) => {
+    const { found, replaces } = readableAt(led, named(led, 'see'), before, true);
+    return [found.slice(0, 3).map(({ text }) => text), replaces];
+  };
+  expect(at('scr')).toEqual([['scrollTo()'], 3]);
+  expect(at('n = 1; go("')).toEqual([['Here', 'There'], 0]);
+  expect(at("open('Su")).toEqual([['Sure'], 2]);
+  expect(at('focus("g')).toEqual([['guest'], 1]);
+  expect(at('scrollTo("e')).toEqual([['Here', 'guest', 'see'], 1]);
+  expect(readableAt(led, named(led, 'see'), 'focus("g').found.map(({ what }) => what)).not.toContain(
+    'control',
+  );
+});
+
 it('inside a repeat its item comes first; behind a dot come its entries', () => {
   expect(readableAt(project, inside, '').found[0]).toEqual({
     text: 'party',

@@ -1,13 +1,15 @@
 /** What expressions of a control can read, with what it holds as everything begins: names, members, functions. */
 
+import { actions, alterings } from '../expression/actions.ts';
 import { EvaluationError, evaluateTemplate, type Scope } from '../expression/evaluate.ts';
 import { constants, functions, methods } from '../expression/functions.ts';
 import { parseTemplate } from '../expression/template.ts';
 import { initialScope } from '../layout/view-boxes.ts';
+import { controlNames } from './names.ts';
 import { knownOn } from './property-text.ts';
 import { repetitionOf } from './repetition.ts';
 import { pathTo } from './tree.ts';
-import type { Control, Project } from './types.ts';
+import { type Control, isDialog, type Project } from './types.ts';
 import { textInForce } from './values.ts';
 
 /** Something that can be written into an expression. */
@@ -16,7 +18,7 @@ export interface Readable {
   readonly text: string;
   /** What it holds at the start, where that is known. */
   readonly value?: unknown;
-  readonly what: 'variable' | 'item' | 'member' | 'function';
+  readonly what: 'variable' | 'item' | 'member' | 'function' | 'action' | 'screen' | 'control';
 }
 
 /** The names of a control's surroundings, and what they hold: inside repeats that of their first item. */
@@ -92,22 +94,54 @@ export function numbersOf(project: Project, control: Control, expression: string
 
 const pathPattern = /[\p{ID_Start}$_][\p{ID_Continue}$]*(?:\.[\p{ID_Continue}$]*)*$/u;
 
+/** A text that an action has begun to be given: the name of a screen or of a control. */
+const pointerPattern = /\b(go|open|focus|scrollTo)\(\s*["'`]([\p{ID_Continue}$]*)$/u;
+
+/** What an action leads to, by name. */
+function pointedAt(project: Project, control: Control, action: string): Readable[] {
+  const screen = pathTo(project, control.id)[0];
+  if (action === 'focus' || action === 'scrollTo')
+    return [...(screen ? controlNames(screen) : [])].map((text) => ({ text, what: 'control' }));
+  return project.screens
+    .filter((each) => isDialog(each) === (action === 'open'))
+    .flatMap(({ name }) => (name === undefined ? [] : { text: name, what: 'screen' as const }));
+}
+
 /**
  * What could be written on, at a place in an expression.
  *
  * @param before the expression up to there.
+ * @param isEvent it is what an event does: there are actions besides, and names of what they lead to.
  * @returns what fits, best first, and how many characters of `before` it takes the place of.
  */
 export function readableAt(
   project: Project,
   control: Control,
   before: string,
+  isEvent = false,
 ): { readonly found: readonly Readable[]; readonly replaces: number } {
+  const pointer = isEvent ? pointerPattern.exec(before) : undefined;
+  if (pointer) return fitting(pointedAt(project, control, pointer[1]!), pointer[2]!);
   const path = pathPattern.exec(before)?.[0] ?? '';
   const names = path.split('.');
   const begun = names.pop() ?? '';
   const { scope, items } = surroundings(project, control);
-  const all = names.length > 0 ? membersOf(scope, names) : namesIn(knownTo(project, control), scope, items);
+  if (names.length > 0) return fitting(membersOf(scope, names), begun);
+  return fitting(
+    [...namesIn(knownTo(project, control), scope, items), ...(isEvent ? actionsToCall : [])],
+    begun,
+  );
+}
+
+const actionsToCall = [...Object.keys(alterings), ...Object.keys(actions)].map(
+  (name): Readable => ({ text: `${name}()`, what: 'action' }),
+);
+
+/** Those of some names that have what was begun in them, those that begin so first. */
+function fitting(
+  all: readonly Readable[],
+  begun: string,
+): { readonly found: readonly Readable[]; readonly replaces: number } {
   const wanted = begun.toLowerCase();
   const rank = ({ text }: Readable) => (text.toLowerCase().startsWith(wanted) ? 0 : 1);
   const found = all

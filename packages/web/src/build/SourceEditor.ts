@@ -4,13 +4,14 @@ import { defaultKeymap, history, historyKeymap, indentWithTab } from '@codemirro
 import { indentUnit } from '@codemirror/language';
 import { lintKeymap, nextDiagnostic, setDiagnostics } from '@codemirror/lint';
 import { searchKeymap } from '@codemirror/search';
-import { Compartment, EditorState } from '@codemirror/state';
+import { Compartment, EditorState, type Extension } from '@codemirror/state';
 import { drawSelection, EditorView, highlightActiveLine, keymap, lineNumbers } from '@codemirror/view';
 import {
   type Control,
   contextOf,
   elementAt,
   elementSpans,
+  type Project,
   parseScreen,
   printScreen,
   type SourceProblem,
@@ -21,6 +22,10 @@ import { newId } from '../editor/commands/index.ts';
 import type { Editor } from '../editor/editor.ts';
 import { SourceDrafts } from './sourceDrafts.ts';
 import { diagnosticsOf, sourceLanguage } from './sourceLanguage.ts';
+
+/** The names that are completed as values. */
+const namesOf = ({ bands, screens, state }: Project): string =>
+  [...bands, ...screens, ...state].map(({ name }) => name).join();
 
 /** How the text stands to the document. */
 export interface SourceStanding {
@@ -71,7 +76,7 @@ export class SourceEditor {
           highlightActiveLine(),
           indentUnit.of('  '),
           autocompletion(),
-          this.language.of(sourceLanguage(editor.state.project)),
+          this.language.of(this.languageNow()),
           keymap.of([
             ...completionKeymap,
             ...defaultKeymap,
@@ -93,6 +98,25 @@ export class SourceEditor {
     this.behind = this.drafts.typed !== undefined;
     this.stand({});
     this.take();
+  }
+
+  /** What the names of bands, screens and variables were when the language was made. */
+  private named = '';
+
+  private languageNow(): Extension {
+    const { project } = this.editor.state;
+    this.named = namesOf(project);
+    return sourceLanguage(
+      project,
+      () => this.editor.state.project,
+      (at) => this.controlAt(at),
+    );
+  }
+
+  /** The control that a place of the text is in; the screen where the text cannot tell. */
+  private controlAt(at: number): Control {
+    const index = elementAt(elementSpans(this.view.state.doc.toString()), at) ?? 0;
+    return [...walk(this.said)][index] ?? this.said;
   }
 
   private stand(change: Partial<SourceStanding>): void {
@@ -175,6 +199,8 @@ export class SourceEditor {
     this.take();
     const { screen } = this;
     if (!screen) return;
+    if (namesOf(this.editor.state.project) !== this.named)
+      this.view.dispatch({ effects: this.language.reconfigure(this.languageNow()) });
     this.quiet = true;
     try {
       if (screen !== this.said) {

@@ -8,13 +8,17 @@ import type { EditorView } from '@codemirror/view';
 import { hoverTooltip } from '@codemirror/view';
 import {
   attributeNames,
+  type Control,
   confinesProblem,
   kindNamed,
   kinds,
   type Project,
+  readableAt,
   type SourceProblem,
 } from '@hovrin/core';
 import { tags } from '@lezer/highlight';
+import { expressionBefore } from './insertText.ts';
+import { readableWords } from './useCompletion.tsx';
 
 const schema = (project: Project): ElementSpec[] =>
   kinds.map((kind) => {
@@ -42,25 +46,55 @@ const schema = (project: Project): ElementSpec[] =>
     };
   });
 
-/** Names that an expression may use, while one is typed inside braces or an event. */
-function namesIn(project: Project) {
-  return (context: CompletionContext): CompletionResult | null => {
-    const word = context.matchBefore(/[\w$]*/);
-    const before = context.state.sliceDoc(Math.max(0, context.pos - 200), context.pos);
-    const quote = before.lastIndexOf('"');
-    const inside = before.slice(quote + 1);
-    const inBraces = inside.lastIndexOf('{') > inside.lastIndexOf('}');
-    const inEvent = /\son\.\w+="[^"]*$/.test(before);
-    if (!word || (!inBraces && !inEvent) || (word.from === word.to && !context.explicit)) return null;
-    const options: Completion[] = [
-      ...project.state.map(({ name, type }) => ({ label: name, type: 'variable', detail: type })),
-      ...(inEvent
-        ? project.screens.flatMap(({ name }) =>
-            name ? [{ label: `go("${name}")`, type: 'function', detail: 'shows that screen' }] : [],
-          )
-        : []),
-    ];
-    return { from: word.from, options };
+const entities: Readonly<Record<string, string>> = { quot: '"', apos: "'", amp: '&', lt: '<', gt: '>' };
+
+/** The expression up to the cursor, while one is typed inside braces or an event; undefined elsewhere. */
+function expressionAt(tag: string): { before: string; isEvent: boolean } | undefined {
+  const [, name, double, single] = /\s([\w.-]+)=(?:"([^"]*)|'([^']*))$/.exec(tag) ?? [];
+  const raw = double ?? single;
+  if (name === undefined || raw === undefined) return undefined;
+  const text = raw.replace(/&(\w+);/g, (whole, entity: string) => entities[entity] ?? whole);
+  if (name.startsWith('on.')) return { before: text, isEvent: true };
+  const before = expressionBefore(text, text.length);
+  return before === undefined ? undefined : { before, isEvent: false };
+}
+
+/**
+ * What an expression can read at the cursor, and what an event can do.
+ *
+ * @param controlAt the control that a place of the text is in.
+ */
+function namesIn(project: () => Project, controlAt: (at: number) => Control | undefined) {
+  return ({ state, pos, explicit }: CompletionContext): CompletionResult | null => {
+    const text = state.sliceDoc(Math.max(0, pos - 20_000), pos);
+    const expression = expressionAt(text.slice(text.lastIndexOf('<') + 1));
+    const control = expression && controlAt(pos);
+    if (!control) return null;
+    const { before, isEvent } = expression;
+    const { found, replaces } = readableAt(project(), control, before, isEvent);
+    const inText = /["'`]\w*$/.test(before);
+    const leads = found.some(({ what }) => what === 'screen' || what === 'control');
+    if (inText ? !leads : replaces === 0 && !explicit && !before.endsWith('.')) return null;
+    return {
+      from: pos - replaces,
+      filter: false,
+      options: found.map((readable): Completion => {
+        const { text: label } = readable;
+        const detail = readableWords(readable);
+        if (!label.endsWith('()')) return { label, detail };
+        return {
+          label,
+          detail,
+          // The cursor goes between the brackets.
+          apply: (view, _, from, to) =>
+            view.dispatch({
+              changes: { from, to, insert: label },
+              selection: { anchor: from + label.length - 1 },
+              userEvent: 'input.complete',
+            }),
+        };
+      }),
+    };
   };
 }
 
@@ -109,11 +143,19 @@ const help = hoverTooltip((view, at) => {
   };
 });
 
-export const sourceLanguage = (project: Project): Extension => {
+/**
+ * @param project what gives bands and names of screens. @param projectNow the one that expressions read.
+ * @param controlAt the control that a place of the text is in.
+ */
+export const sourceLanguage = (
+  project: Project,
+  projectNow: () => Project,
+  controlAt: (at: number) => Control | undefined,
+): Extension => {
   const language = xml({ elements: schema(project), autoCloseTags: true });
   return [
     language,
-    language.language.data.of({ autocomplete: namesIn(project) }),
+    language.language.data.of({ autocomplete: namesIn(projectNow, controlAt) }),
     syntaxHighlighting(colours),
     help,
   ];

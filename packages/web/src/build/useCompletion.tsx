@@ -15,6 +15,14 @@ export function valueWords(value: unknown): string {
   return typeof value === 'string' ? `“${cut}”` : cut;
 }
 
+/** What a name is or holds, in a few words. */
+export const readableWords = ({ what, value }: Readable): string =>
+  what === 'function'
+    ? ''
+    : what === 'action' || what === 'screen' || what === 'control'
+      ? what
+      : valueWords(value);
+
 /** Most that is offered at once. */
 const mostOffered = 8;
 
@@ -32,8 +40,12 @@ export function useCompletion(control: Control, whole: boolean) {
     const before = whole ? field.value.slice(0, cursor) : expressionBefore(field.value, cursor);
     // Nothing is offered before something is begun, but for the very first word in braces.
     const begun = before !== undefined && (/[\p{ID_Continue}$.]$/u.test(before) || (!whole && before === ''));
-    if (!begun || /["'`]\w*$/.test(before)) return setState(undefined);
-    const { found, replaces } = readableAt(project, control, before);
+    const inText = before !== undefined && /["'`]\w*$/.test(before);
+    if (before === undefined || (!begun && !(whole && inText))) return setState(undefined);
+    const { found, replaces } = readableAt(project, control, before, whole);
+    // Inside a text only names of what an action leads to are offered.
+    if (inText && !found.some(({ what }) => what === 'screen' || what === 'control'))
+      return setState(undefined);
     setState(found.length > 0 ? { found: found.slice(0, mostOffered), replaces, chosen: 0 } : undefined);
   };
   const taking = useRef(false);
@@ -92,9 +104,7 @@ export function useCompletion(control: Control, whole: boolean) {
             }}
           >
             <span className="shrink-0 font-mono">{readable.text}</span>
-            <span className="ml-auto truncate text-quiet">
-              {readable.what === 'function' ? '' : valueWords(readable.value)}
-            </span>
+            <span className="ml-auto truncate text-quiet">{readableWords(readable)}</span>
           </div>
         ))}
       </div>
