@@ -20,6 +20,8 @@ const source = `<screen name="Bunks" padding="8">
       <repeat name="marks" each="{[1, 2]}" as="mark" like="row"><text name="mark" text="{guest.length + mark}" /></repeat>
     </row>
   </repeat>
+  <text name="shown" text="{View.band} {View.locale}" width="{View.band === 'hand' ? 100 : 200}" />
+  <text name="clock" text="{View.now}" />
   <split name="panes" show="{pane}"><text name="list" text="list" min-width="900" /><text name="detail" text="detail" /></split>
 </screen>`;
 
@@ -152,4 +154,18 @@ it('what is kept is there again when the page is opened anew, what is not begins
   } finally {
     await kept.close();
   }
+});
+
+it('what is read of where the page is shown follows it: its width, the clock', async () => {
+  const [width, height] = [600, 800];
+  await page.setViewportSize({ width, height });
+  await expect.poll(() => named('shown').innerText()).toBe('lap en-US');
+  await page.setViewportSize({ width: 559, height });
+  await expect.poll(() => named('shown').innerText()).toBe('hand en-US');
+  expect((await named('shown').boundingBox())!.width).toBe(100);
+  await page.setViewportSize({ width, height });
+  await expect.poll(() => named('shown').innerText()).toBe('lap en-US');
+  const before = await named('clock').innerText();
+  expect(Math.abs(Date.parse(before) - (await page.evaluate(() => Date.now())))).toBeLessThan(5000);
+  await expect.poll(() => named('clock').innerText()).not.toBe(before);
 });

@@ -120,7 +120,7 @@ describe('a screen as text', () => {
     ],
     [
       '<screen><button on.press="go(&quot;Arrivls&quot;)" /></screen>',
-      '1:27 on.press: There is no screen `Arrivls`. Did you mean `Arrivals`?',
+      '1:30 on.press: There is no screen `Arrivls`. Did you mean `Arrivals`?',
     ],
     [
       '<screen><text name="a" /><text name="a" /></screen>',

@@ -26,6 +26,7 @@ import { startGroups } from './groups.ts';
 import { handlerNamed } from './handlers.ts';
 import { keepValue, keptValue } from './kept.ts';
 import { keepMessage, showMessage } from './messages.ts';
+import { see } from './seen.ts';
 import { fetchRows, takeRows } from './stored-rows.ts';
 import { startTables } from './tables.ts';
 import { follows, isTried, listenInTrial, tell } from './trial.ts';
@@ -76,6 +77,7 @@ class Page {
       },
       problem: (text) => tell({ type: 'hovrin-problem', text }),
       handler: handlerNamed,
+      see: (name, hold) => see(program, name, hold),
       ...(isTried()
         ? { traced: (trace: Trace) => tell({ type: 'hovrin-trace', trace: toldTrace(trace) }) }
         : {}),

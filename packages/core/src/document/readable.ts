@@ -4,12 +4,14 @@ import { actions, alterings } from '../expression/actions.ts';
 import { EvaluationError, evaluateTemplate, type Scope } from '../expression/evaluate.ts';
 import { constants, functions, methods } from '../expression/functions.ts';
 import { parseTemplate } from '../expression/template.ts';
+import { viewNames } from '../expression/view-names.ts';
+import { kindOf } from '../kinds/catalogue.ts';
 import { initialScope } from '../layout/view-boxes.ts';
-import { controlNames } from './names.ts';
+import { controlNames, effectiveNames } from './names.ts';
 import { knownOn } from './property-text.ts';
 import { repetitionOf } from './repetition.ts';
 import { pathTo } from './tree.ts';
-import { type Control, isDialog, type Project } from './types.ts';
+import { type Control, inForce, isDialog, type Project } from './types.ts';
 import { textInForce } from './values.ts';
 
 /** Something that can be written into an expression. */
@@ -18,7 +20,7 @@ export interface Readable {
   readonly text: string;
   /** What it holds at the start, where that is known. */
   readonly value?: unknown;
-  readonly what: 'variable' | 'item' | 'member' | 'function' | 'action' | 'screen' | 'control';
+  readonly what: 'variable' | 'item' | 'member' | 'function' | 'view' | 'action' | 'screen' | 'control';
 }
 
 /** The names of a control's surroundings, and what they hold: inside repeats that of their first item. */
@@ -155,6 +157,8 @@ export interface ReadableBranch extends Readable {
   /** What it is called in its branch; `text` is all that has to be written. */
   readonly label: string;
   readonly children: readonly ReadableBranch[];
+  /** What another control holds that is kept nowhere yet: it has to be, in a variable of its own, to be read. */
+  readonly unkept?: { readonly control: string; readonly property: string };
 }
 
 /** How deep records are looked into, and most members of one that are listed. */
@@ -205,14 +209,64 @@ export function readableTree(project: Project, control: Control): readonly Reada
     const group = inner === undefined ? 'Others' : space;
     calls.set(group, [...(calls.get(group) ?? []), branch]);
   }
+  const controls = controlsAround(project, control, scope);
   return [
     ...items.map((name) => named(name, 'item')),
     ...knownTo(project, control).map(({ name }) => named(name, 'variable')),
+    ...(controls.length > 0
+      ? [{ label: 'Controls', text: '', what: 'control' as const, children: controls }]
+      : []),
+    {
+      label: 'View',
+      text: '',
+      what: 'view',
+      children: viewNamesAt(scope).map((readable) => ({
+        ...readable,
+        label: readable.text.slice('View.'.length),
+        children: [],
+      })),
+    },
     ...[...calls].map(
       ([label, children]): ReadableBranch => ({ label, text: '', what: 'function', children }),
     ),
   ];
 }
+
+/**
+ * What the other controls of its screen hold, and what is known of them, as far as expressions of a control can read it:
+ * through the variables that it is kept in.
+ */
+function controlsAround(project: Project, reader: Control, scope: Scope): ReadableBranch[] {
+  const path = pathTo(project, reader.id);
+  const [screen] = path;
+  if (!screen) return [];
+  const names = effectiveNames(screen);
+  const found: ReadableBranch[] = [];
+  const visit = (control: Control) => {
+    const parts = kindOf(control).properties.filter(({ twoWay }) => twoWay !== undefined);
+    if (control !== reader && parts.length > 0)
+      found.push({
+        label: names.get(control.id)!,
+        text: '',
+        what: 'control',
+        children: parts.map(({ name }): ReadableBranch => {
+          const variable = inForce(control.props[`${name}.bind`]);
+          const plain = { label: name, what: 'variable' as const, children: [] };
+          return variable === undefined
+            ? { ...plain, text: '', unkept: { control: control.id, property: name } }
+            : { ...plain, text: variable, value: attempt(() => scope(variable)) };
+        }),
+      });
+    // Of what is repeated each item holds something else; only the reader's own item is meant.
+    if (!repetitionOf(control) || path.includes(control)) control.children.forEach(visit);
+  };
+  visit(screen);
+  return found;
+}
+
+/** What can be read of where it is shown, with what that is now. */
+const viewNamesAt = (scope: Scope): Readable[] =>
+  Object.keys(viewNames).map((text) => ({ text, what: 'view', value: attempt(() => scope(text)) }));
 
 /** The variables that a control's expressions know. */
 const knownTo = (project: Project, control: Control) =>
@@ -228,6 +282,7 @@ function namesIn(state: Project['state'], scope: Scope, items: readonly string[]
     ...state.map(({ name }): Readable => ({ text: name, what: 'variable', ...holding(name) })),
     ...Object.keys(functions).map((name): Readable => ({ text: `${name}()`, what: 'function' })),
     ...Object.keys(constants).map((text): Readable => ({ text, what: 'function' })),
+    ...viewNamesAt(scope),
   ];
 }
 
@@ -235,6 +290,8 @@ function namesIn(state: Project['state'], scope: Scope, items: readonly string[]
 function membersOf(scope: Scope, names: readonly string[]): Readable[] {
   const [space] = names;
   const under = `${names.join('.')}.`;
+  if (names.length === 1 && space === 'View')
+    return viewNamesAt(scope).map((readable) => ({ ...readable, text: readable.text.slice(under.length) }));
   const spaced = [...Object.keys(functions), ...Object.keys(constants)].filter((name) =>
     name.startsWith(under),
   );

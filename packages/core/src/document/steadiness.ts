@@ -1,17 +1,23 @@
 /** What decides whether a control is one and the same on screens of all sizes. */
+import { mayReadView } from '../expression/view-names.ts';
 import { clampedSizesOf } from './text-size.ts';
-import type { Control } from './types.ts';
+import { type Control, inForce } from './types.ts';
 
 const prefixes = new WeakMap<Control, ReadonlySet<string>>();
 
-/** What stands in front of changed attributes of a control and all below it: `lap.`, `portrait.`. */
+/** Stands for what reads where it is shown, and so may be another in each band. */
+export const viewPrefix = 'View.';
+
+/** What stands in front of changed attributes of a control and all below it: `lap.`, `portrait.`; and `viewPrefix`. */
 export function prefixesOf(control: Control): ReadonlySet<string> {
   let found = prefixes.get(control);
   if (!found) {
     const own = new Set<string>();
     for (const name in control.props) {
       const dot = name.indexOf('.');
-      if (dot > 0 && !name.startsWith('on.') && !name.endsWith('.bind')) own.add(name.slice(0, dot + 1));
+      const isEvent = name.startsWith('on.');
+      if (dot > 0 && !isEvent && !name.endsWith('.bind')) own.add(name.slice(0, dot + 1));
+      if (!isEvent && mayReadView(inForce(control.props[name]) ?? '')) own.add(viewPrefix);
     }
     for (const child of control.children) for (const prefix of prefixesOf(child)) own.add(prefix);
     found = own;

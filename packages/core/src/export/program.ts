@@ -25,6 +25,7 @@ import {
 } from '../expression/check.ts';
 import { checkComputed } from '../expression/computed.ts';
 import { hasExpression, unescapeBraces } from '../expression/template.ts';
+import { mayReadView } from '../expression/view-names.ts';
 import { iconSet } from '../icons/icon-set.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import type { Shape } from '../kinds/kind.ts';
@@ -66,8 +67,18 @@ export function programOf(project: Project): Program {
     ),
     icons: iconsAskedFor(project),
     screens: project.screens.map((screen) => screenProgram(screen, around)),
+    ...(readsView(project) ? { bands: project.bands.map(({ name, from }) => ({ name, from })) } : {}),
   };
 }
+
+/** Whether something in a project may read where it is shown. */
+const readsView = ({ screens, state }: Project): boolean =>
+  state.some(({ computed }) => mayReadView(computed ?? '')) ||
+  screens.some((screen) =>
+    [...walk(screen)].some(({ props }) =>
+      Object.values(props).some((value) => mayReadView(inForce(value) ?? '')),
+    ),
+  );
 
 /** Where the rows of a table lie beside the page. */
 export const tableAddress = (name: string): string => `tables/${name}.js`;

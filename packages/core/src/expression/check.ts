@@ -13,6 +13,7 @@ import { didYouMean } from './nearest.ts';
 import { parseStatements } from './parse.ts';
 import type { Outcome, Problem } from './problem.ts';
 import { parseTemplate } from './template.ts';
+import { isViewName } from './view-names.ts';
 
 /** What an expression may name. */
 export interface Surroundings {
@@ -44,7 +45,7 @@ export function withItems<T extends Surroundings>(around: T, items: readonly str
 
 function unknownName(uses: readonly NameUse[], { names, ofScreens }: Surroundings): Problem | undefined {
   const isKnownThere = ({ name, to }: NameUse) => to !== undefined && ofScreens?.get(to)?.has(name) === true;
-  const use = uses.find((each) => !names.has(each.name) && !isKnownThere(each));
+  const use = uses.find((each) => !names.has(each.name) && !isViewName(each.name) && !isKnownThere(each));
   return (
     use && {
       message: `There is no state variable \`${use.name}\`.${didYouMean(use.name, names.keys())}`,

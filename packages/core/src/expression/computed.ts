@@ -5,6 +5,7 @@ import { namesOf } from './names.ts';
 import { didYouMean } from './nearest.ts';
 import { parseExpression } from './parse.ts';
 import type { Outcome } from './problem.ts';
+import { isViewName } from './view-names.ts';
 
 const parsed = new Map<string, Outcome<Expression>>();
 
@@ -36,7 +37,7 @@ export function checkComputed(variable: StateVariable, state: readonly StateVari
   if (!expression.ok) return expression;
   const byName = new Map(state.map((each) => [each.name, each]));
   for (const { name, span } of namesOf(expression.value))
-    if (!byName.has(name))
+    if (!byName.has(name) && !isViewName(name))
       return {
         ok: false,
         problem: {

@@ -65,6 +65,7 @@ export const namespaces: ReadonlySet<string> = new Set([
   'Format',
   'Range',
   'Group',
+  'View',
 ]);
 
 /** Methods by the type of the value in front of the dot. */

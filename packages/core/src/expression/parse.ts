@@ -17,6 +17,7 @@ import type {
 import { constants, forbiddenKeys, functions, methodNames, namespaces } from './functions.ts';
 import { didYouMean } from './nearest.ts';
 import { ExpressionError, type Outcome, outcome } from './problem.ts';
+import { isViewName, viewNames } from './view-names.ts';
 
 /** Longest text of one expression or event, in UTF-16 units. */
 export const longestExpression = 10_000;
@@ -419,6 +420,7 @@ class Reader {
     const full = dottedName(node);
     if (full !== undefined && Object.hasOwn(constants, full))
       return { type: 'literal', value: constants[full] };
+    if (full !== undefined && isViewName(full)) return { type: 'name', name: full, span: this.span(node) };
     if (node.object.type === 'Super' || node.property.type === 'PrivateIdentifier')
       return this.refuse(node, 'This is not available here.');
     if (
@@ -428,7 +430,7 @@ class Reader {
     )
       return this.refuse(
         node.property,
-        `There is no \`${full}\` here.${didYouMean(full, [...Object.keys(functions), ...Object.keys(constants)])}`,
+        `There is no \`${full}\` here.${didYouMean(full, [...Object.keys(functions), ...Object.keys(constants), ...Object.keys(viewNames)])}`,
       );
     const key: Expression = node.computed
       ? this.expression(node.property, depth)

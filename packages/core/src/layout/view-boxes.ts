@@ -2,23 +2,29 @@
  * Boxes of screens, kept by what they depend on besides the controls themselves: which changes are in force, text
  * sizes, direction, the fold. Views in which all that is the same share their boxes, and what is known about them.
  */
-import { prefixesOf } from '../document/steadiness.ts';
+import { prefixesOf, viewPrefix } from '../document/steadiness.ts';
 import { clampedSizesOf, textSizeAt } from '../document/text-size.ts';
 import type { Control, Project } from '../document/types.ts';
 import { prefixesInForce } from '../document/values.ts';
 import { checkComputed } from '../expression/computed.ts';
 import { EvaluationError, evaluate, type Scope } from '../expression/evaluate.ts';
+import { bandAt, isViewName, mayReadView, viewValue } from '../expression/view-names.ts';
 import type { Shaper } from '../text/shaper.ts';
 import type { Box, HingeInside } from './box.ts';
 import { Builder, type MadeBoxes } from './build.ts';
 import type { View } from './screen-layout.ts';
 
-/** The initial values of the state, as a scope for expressions. */
-export function initialScope({ state }: Project): Scope {
+/**
+ * The initial values of the state, as a scope for expressions.
+ *
+ * @param width of what the expressions are shown in, CSS px.
+ */
+export function initialScope({ state, bands }: Pick<Project, 'state' | 'bands'>, width = 0): Scope {
   const values = new Map<string, unknown>();
   const byName = new Map(state.map((variable) => [variable.name, variable]));
   const scope: Scope = (name) => {
     if (values.has(name)) return values.get(name);
+    if (isViewName(name)) return viewValue(name, bandAt(bands, width));
     const variable = byName.get(name);
     if (!variable) throw new EvaluationError(`There is no state variable \`${name}\`.`);
     values.set(name, variable.initial);
@@ -52,7 +58,7 @@ export function boxesFor(shaper: Shaper, project: Project, view: View, steady?: 
     assets: project.assets,
     textScale: view.textScale ?? 1,
     rightToLeft: view.rightToLeft ?? false,
-    scope: initialScope(project),
+    scope: initialScope(project, view.width),
     bands: project.bands,
     width: view.width,
     height: view.height,
@@ -82,7 +88,9 @@ export class ViewBoxes {
       this.made = project;
     }
     const key = keyOf(project, screen, view);
-    const builder = this.builders.get(key) ?? boxesFor(this.shaper, project, view, this.steadyIn(view));
+    // Where a variable follows the band, so may everything that reads it.
+    const steady = stateReadsView(project.state) ? undefined : this.steadyIn(view);
+    const builder = this.builders.get(key) ?? boxesFor(this.shaper, project, view, steady);
     this.builders.delete(key);
     this.builders.set(key, builder);
     if (this.builders.size > this.most) this.builders.delete(this.builders.keys().next().value!);
@@ -101,10 +109,14 @@ export class ViewBoxes {
   }
 }
 
-function keyOf({ bands }: Project, screen: Control, view: View): string {
+const stateReadsView = (state: Project['state']): boolean =>
+  state.some(({ computed }) => computed !== undefined && mayReadView(computed));
+
+function keyOf({ bands, state }: Project, screen: Control, view: View): string {
   const { width, height, textScale = 1, rightToLeft = false } = view;
   const used = prefixesOf(screen);
-  const inForce = prefixesInForce({ bands, width, height }).filter((prefix) => used.has(prefix));
+  const all = used.has(viewPrefix) || stateReadsView(state);
+  const inForce = prefixesInForce({ bands, width, height }).filter((prefix) => all || used.has(prefix));
   const sizes = clampedSizesOf(screen).map((clamped) => textSizeAt(clamped, width, textScale));
   return JSON.stringify([inForce, textScale, rightToLeft, hingeIn(view), sizes]);
 }

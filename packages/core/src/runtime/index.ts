@@ -12,6 +12,7 @@ export {
 } from '../export/declarations.ts';
 export type { ActionName } from '../expression/actions.ts';
 export { asText } from '../expression/evaluate.ts';
+export { bandAt, clockOf, type ViewName } from '../expression/view-names.ts';
 export { kindNamed } from '../kinds/catalogue.ts';
 export type { CarryingPart, PageElement, PageTarget, Shape } from '../kinds/kind.ts';
 export { addressTo } from '../kinds/link.ts';

@@ -118,4 +118,6 @@ export interface Program {
   /** Shapes of the icons that expressions may ask for, by name. */
   readonly icons: Readonly<Record<string, readonly Shape[]>>;
   readonly screens: readonly ScreenProgram[];
+  /** Widths from which bands hold, where expressions may ask for the band. */
+  readonly bands?: readonly { readonly name: string; readonly from: number }[];
 }

@@ -20,6 +20,7 @@ import { addressNow } from '../expression/address.ts';
 import type { Expression, Statement, Template } from '../expression/ast.ts';
 import { asText, EvaluationError, evaluate, evaluateTemplate, type Scope } from '../expression/evaluate.ts';
 import { forbiddenKeys } from '../expression/functions.ts';
+import { isViewName, type ViewName, viewValue } from '../expression/view-names.ts';
 import type { Program, ProgramVariable } from './program.ts';
 
 /** What the runtime needs from what is around it. */
@@ -34,6 +35,8 @@ export interface Host {
   kept?(name: string): unknown;
   /** Keeps what a variable holds for the next time. */
   keep?(name: string, value: StateValue): void;
+  /** Tells what a name of `View` holds, now and after each change; asked once for each that something reads. */
+  see?(name: ViewName, hold: (value: string) => void): void;
   /** Hears of each event that was carried out; where it is absent nothing is written down. */
   traced?(trace: Trace): void;
 }
@@ -104,6 +107,7 @@ export const itemFrame = (name: string, value: unknown, around: ItemFrame | unde
 
 export class Runtime {
   private readonly state = new Map<string, Held>();
+  private readonly view = new Map<ViewName, Signal<string>>();
   private tracing: Tracing | undefined;
   /** Rounds of all `for` in the part of an event that is carried out now. */
   private rounds = 0;
@@ -137,10 +141,25 @@ export class Runtime {
   }
 
   private readonly scope: Scope = (name) => {
+    if (isViewName(name)) return this.seen(name).value;
     const entry = this.state.get(name);
     if (!entry) throw new EvaluationError(`There is no state variable \`${name}\`.`);
     return entry.value.value;
   };
+
+  /** What a name of `View` holds; from the first time that it is read it follows what the host tells. */
+  private seen(name: ViewName): Signal<string> {
+    let held = this.view.get(name);
+    if (!held) {
+      const made = signal(viewValue(name, ''));
+      held = made;
+      this.view.set(name, made);
+      this.host.see?.(name, (value) => {
+        made.value = value;
+      });
+    }
+    return held;
+  }
 
   /** Names inside some items: the items' own names first, then the state. */
   private scopeIn(frame: ItemFrame | undefined): Scope {

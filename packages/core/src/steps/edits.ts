@@ -1,9 +1,10 @@
 /** Changes that take several steps: what they must carry with them stands here, not at each caller. */
 
 import { type Attribute, readAttribute } from '../document/attributes.ts';
-import { effectiveNames, freeName, freshName } from '../document/names.ts';
+import { effectiveNames, freeName, freshName, stateNameProblem } from '../document/names.ts';
 import { contextOf, readAttributeText } from '../document/property-text.ts';
 import { destinationType, placesType } from '../document/property-types.ts';
+import { emptyValues, fitting } from '../document/state.ts';
 import { locate, walk } from '../document/tree.ts';
 import {
   type Column,
@@ -25,8 +26,9 @@ import {
   renameIn,
 } from '../expression/names.ts';
 import { parseExpression, parseStatements } from '../expression/parse.ts';
-import { escapeBraces, hasExpression, parseTemplate } from '../expression/template.ts';
+import { escapeBraces, hasExpression, parseTemplate, unescapeBraces } from '../expression/template.ts';
 import { kindNamed, kindOf } from '../kinds/catalogue.ts';
+import type { Property } from '../kinds/kind.ts';
 import { spoken } from '../making/questions.ts';
 import type { Step } from './step.ts';
 
@@ -181,6 +183,42 @@ function usesIn(meaning: Attribute, text: string): NameUse[] {
   }
   const read = hasExpression(text) ? parseTemplate(text) : undefined;
   return read?.ok ? namesOfTemplate(read.value) : [];
+}
+
+/**
+ * Keeps what a control holds in a variable that is made for it, called as it is called; it begins with what the control
+ * says now.
+ *
+ * @param property one that can be bound in both directions.
+ */
+export function keptInNew(
+  project: Project,
+  control: Control,
+  property: Property,
+): { readonly variable: string; readonly steps: Step[] } {
+  const screen = locate(project, control.id)!.screen;
+  const name = effectiveNames(screen).get(control.id)!;
+  const wanted =
+    property.group === 'content'
+      ? name
+      : `${name}${property.name[0]!.toUpperCase()}${property.name.slice(1)}`;
+  const variable = freeName(wanted, (candidate) => stateNameProblem(project, candidate) !== undefined);
+  const type = property.twoWay![0]!;
+  const said = inForce(control.props[property.name]);
+  const plain = said === undefined || hasExpression(said) ? undefined : unescapeBraces(said);
+  const begins =
+    plain === undefined ? undefined : fitting(type, type === 'boolean' ? plain === 'true' : plain);
+  return {
+    variable,
+    steps: [
+      {
+        type: 'project',
+        key: 'state',
+        value: [...project.state, { name: variable, type, initial: begins ?? emptyValues[type] }],
+      },
+      { type: 'set', control: control.id, property: `${property.name}.bind`, value: variable },
+    ],
+  };
 }
 
 /** Where a state variable is used. */

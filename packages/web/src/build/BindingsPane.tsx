@@ -3,6 +3,9 @@ import {
   type Control,
   type DependencyMap,
   dependencyMap,
+  keptInNew,
+  kindOf,
+  locate,
   type MapNode,
   type ReadableBranch,
   readableTree,
@@ -63,6 +66,14 @@ function Readables({ tree }: { tree: readonly ReadableBranch[] }) {
     field.focus();
     insertText(field, bare ? text : `{${text}}`);
   };
+  const keep = ({ control: id, property: name }: NonNullable<ReadableBranch['unkept']>) => {
+    const control = locate(editor.state.project, id)?.control;
+    const property = control && kindOf(control).properties.find((each) => each.name === name);
+    if (!property) return;
+    const { variable, steps } = keptInNew(editor.state.project, control, property);
+    editor.dispatch({ label: `Keep ${name} in ${variable}`, steps });
+    insert(variable);
+  };
   const found = matching(tree, wanted.trim().toLowerCase());
   const isOpen = (id: string) => toggled.has(id) !== (wanted.trim() !== '');
   const rows: { branch: ReadableBranch; level: number; id: string }[] = [];
@@ -107,7 +118,17 @@ function Readables({ tree }: { tree: readonly ReadableBranch[] }) {
             >
               {isOpen(id) ? <ChevronDown size={12} /> : <ChevronRight size={12} />}
             </button>
-            {branch.text === '' ? (
+            {branch.unkept ? (
+              <button
+                type="button"
+                className="flex h-6 min-w-0 flex-1 items-center gap-2 rounded-sm px-1 text-left hover:bg-sunk"
+                title="Keep it in a variable of its own, and write that where the cursor was last"
+                onClick={() => keep(branch.unkept!)}
+              >
+                <span className="shrink-0 font-mono text-[12px]">{branch.label}</span>
+                <span className="ml-auto truncate text-[12px] text-quiet">kept nowhere yet</span>
+              </button>
+            ) : branch.text === '' ? (
               <span className="text-quiet">{branch.label}</span>
             ) : (
               <button

@@ -4,9 +4,8 @@ import {
   type Control,
   controlNameProblem,
   effectiveNames,
-  emptyValues,
-  freeName,
   inForce,
+  keptInNew,
   kindOf,
   knownOn,
   locate,
@@ -16,7 +15,6 @@ import {
   referenceText,
   renameScreen,
   screenNameProblem,
-  stateNameProblem,
 } from '@hovrin/core';
 import { ChevronDown, ChevronRight } from 'lucide-react';
 import { memo, type ReactNode, useEffect, useId, useRef, useState } from 'react';
@@ -341,19 +339,8 @@ function TwoWayField({ control, property, name }: { control: Control; property: 
   );
   /** A variable made for this control, called as it is called. */
   const keepInNew = () => {
-    const type = property.twoWay![0]!;
-    const variable = freeName(name, (candidate) => stateNameProblem(project, candidate) !== undefined);
-    editor.dispatch({
-      label: `Keep ${name} in ${variable}`,
-      steps: [
-        {
-          type: 'project',
-          key: 'state',
-          value: [...project.state, { name: variable, type, initial: emptyValues[type] }],
-        },
-        { type: 'set', control: control.id, property: attribute, value: variable },
-      ],
-    });
+    const { variable, steps } = keptInNew(project, control, property);
+    editor.dispatch({ label: `Keep ${name} in ${variable}`, steps });
   };
   const lost = target !== '' && !fitting.some((variable) => variable.name === target);
   return (

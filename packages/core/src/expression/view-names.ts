@@ -1,0 +1,39 @@
+/** What an expression can read of where it is shown: names that no variable can have. */
+import { usualLocale } from './formats.ts';
+
+/** Each with what it holds, in words. */
+export const viewNames = {
+  'View.band': 'the band of the width',
+  'View.locale': 'the language of whoever looks',
+  'View.now': 'the day and time now, as 2026-07-14T18:30:05',
+  'View.today': 'the day, as 2026-07-14',
+  'View.time': 'the time of day, as 18:30',
+} as const;
+export type ViewName = keyof typeof viewNames;
+
+export const isViewName = (name: string): name is ViewName => Object.hasOwn(viewNames, name);
+
+/** Whether a text may read where it is shown; some that do not are taken for ones that do. */
+export const mayReadView = (text: string): boolean => text.includes('View.');
+
+/** A day and time as expressions read them (ISO 8601, by the clock of whoever looks, to the second). */
+export function clockOf(date: Date): { now: string; today: string; time: string } {
+  const two = (value: number) => String(value).padStart(2, '0');
+  const today = `${String(date.getFullYear()).padStart(4, '0')}-${two(date.getMonth() + 1)}-${two(date.getDate())}`;
+  const time = `${two(date.getHours())}:${two(date.getMinutes())}`;
+  return { now: `${today}T${time}:${two(date.getSeconds())}`, today, time };
+}
+
+/** The name of the widest band that a width reaches; empty where it reaches none. */
+export const bandAt = (
+  bands: readonly { readonly name: string; readonly from: number }[],
+  width: number,
+): string => bands.filter(({ from }) => width >= from).toSorted((a, b) => b.from - a.from)[0]?.name ?? '';
+
+/** What a name holds while nothing runs: at a band's width, now, where no language is known. */
+export function viewValue(name: ViewName, band: string, date = new Date()): string {
+  if (name === 'View.band') return band;
+  if (name === 'View.locale') return usualLocale;
+  const { now, today, time } = clockOf(date);
+  return name === 'View.now' ? now : name === 'View.today' ? today : time;
+}
