@@ -48,6 +48,8 @@ const forNode = {
 /** Bundles one file for Node. */
 export const bundleForNode = (entry, outfile) => bundle({ entryPoints: [entry], outfile, ...forNode });
 
+const forPages = { format: 'iife', minify: true, charset: 'utf8' };
+
 const parts = {
   fonts: {
     sources: ['scripts/fonts.mjs'],
@@ -61,14 +63,22 @@ const parts = {
       bundle({
         entryPoints: ['packages/page/src/index.ts'],
         outfile: 'packages/page/dist/page.js',
-        format: 'iife',
         globalName: 'hovrinPage',
-        minify: true,
-        charset: 'utf8',
         plugins: [pageKinds],
         banner: {
           js: '/* Runs this page: its state, bindings and events. What it runs is the plain data at the end of this file. */',
         },
+        ...forPages,
+      }),
+  },
+  trial: {
+    sources: ['packages/core/src/runtime', 'packages/page/src'],
+    made: 'packages/page/dist/trial.js',
+    make: () =>
+      bundle({
+        entryPoints: ['packages/page/src/trial-script.ts'],
+        outfile: 'packages/page/dist/trial.js',
+        ...forPages,
       }),
   },
   cli: {

@@ -4,6 +4,7 @@
  */
 import {
   addressTo,
+  arrangementNow,
   asText,
   type Bindings,
   colourDeclaration,
@@ -18,6 +19,7 @@ import {
   type PageTarget,
   type Program,
   partDeclarations,
+  propertyTypes,
   type RepeatBinding,
   type Runtime,
   type StateValue,
@@ -25,7 +27,7 @@ import {
   shownRows,
   sortedRows,
   type TableRow,
-  valuesWith,
+  Values,
   withoutParts,
   withTurn,
 } from '@hovrin/core/runtime';
@@ -37,6 +39,26 @@ import { eventOf, readInput, wasEntered, writeInput } from './inputs.ts';
 import { Repeat } from './repeats.ts';
 import { focusedIn, markSort, mendTable, type TableElement } from './tables.ts';
 import { tell } from './trial.ts';
+
+/** What an expression gave, as a property of a type takes it; undefined, and told, where it does not. */
+function taken(control: string, property: string, type: string, result: unknown): unknown {
+  const { value, message } = convert(propertyTypes.get(type)!, result);
+  if (message) tell({ type: 'hovrin-problem', text: `${control}, ${property}: ${message}` });
+  return value;
+}
+
+/** The same for several properties; those that take nothing are left out. */
+function takenAll(
+  { control, types }: Pick<StyleBinding, 'control' | 'types'>,
+  results: ReadonlyMap<string, unknown>,
+): Map<string, unknown> {
+  const found = new Map<string, unknown>();
+  for (const [name, result] of results) {
+    const value = taken(control, name, types[name]!, result);
+    if (value !== undefined) found.set(name, value);
+  }
+  return found;
+}
 
 export class Binder {
   constructor(
@@ -56,14 +78,8 @@ export class Binder {
         this.runtime.bind(
           binding.template,
           (value) => {
-            const property = kindNamed(binding.kind)?.properties.find(
-              (entry) => entry.name === binding.property,
-            );
-            if (!property) return;
-            const { value: converted, message } = convert(property, value);
-            if (message)
-              tell({ type: 'hovrin-problem', text: `${binding.control}, ${binding.property}: ${message}` });
-            this.apply(find(binding.control), binding.target, converted);
+            const { control, property, type, target } = binding;
+            this.apply(find(control), target, taken(control, property, type, value));
           },
           frame,
           `${binding.control}.${binding.property}`,
@@ -112,26 +128,14 @@ export class Binder {
   /** Makes a part anew when what it shows changes; what is entered in it stays. */
   private bindInside(binding: InsideBinding, { twoWay }: Bindings, find: Find, frame?: ItemFrame): Dispose {
     const kind = kindNamed(binding.kind)!;
-    const fixed = new Map<string, unknown>();
-    for (const [name, text] of Object.entries(binding.texts)) {
-      const reading = kind.properties.find((property) => property.name === name)!.type.read(text);
-      if (reading.ok) fixed.set(name, reading.value);
-    }
+    const held = Object.entries(binding.held);
+    const defaults = new Map(Object.entries(binding.defaults));
     return this.runtime.bindAll(
       binding.templates,
       (results) => {
-        const held = new Map(fixed);
-        for (const [name, result] of results) {
-          const { value, message } = convert(
-            kind.properties.find((property) => property.name === name)!,
-            result,
-          );
-          if (message) tell({ type: 'hovrin-problem', text: `${binding.control}, ${name}: ${message}` });
-          else if (value !== undefined) held.set(name, value);
-        }
         const element = find(binding.control);
         if (!element) return;
-        const values = valuesWith(kind, held);
+        const values = new Values(new Map([...held, ...takenAll(binding, results)]), defaults);
         const made = withTurn(
           kind.element(values, [], element.dataset.name ?? ''),
           values.number('tabindex'),
@@ -180,30 +184,23 @@ export class Binder {
   }
 
   private bindStyle(binding: StyleBinding, element: HTMLElement | null, frame?: ItemFrame): Dispose {
-    const kind = kindNamed(binding.kind)!;
+    const { kind, around, parts } = binding;
     const write = (target: HTMLElement | null, css: Declarations) => {
       if (target) target.style.cssText = [...css].map(([name, value]) => `${name}: ${value}`).join('; ');
     };
     return this.runtime.bindAll(
       binding.templates,
       (values) => {
-        const own = new Map<string, unknown>();
-        for (const [name, result] of values) {
-          const { value, message } = convert(
-            kind.properties.find((property) => property.name === name)!,
-            result,
-          );
-          if (message) tell({ type: 'hovrin-problem', text: `${binding.control}, ${name}: ${message}` });
-          else if (value !== undefined) own.set(name, value);
-        }
-        const css = new Map(declarations(withoutParts(own, binding.parts), kind.name, binding.around));
+        const own = takenAll(binding, values);
+        const arrangement = arrangementNow(kind, own, binding.arrangement);
+        const css = new Map(declarations(withoutParts(own, parts), kind, around, arrangement));
         const colour = colourDeclaration(kind, own);
         if (colour) css.set(...colour);
         write(element, css);
-        for (const part of binding.parts)
+        for (const part of parts)
           write(
             element?.querySelector<HTMLElement>(`:scope ${part.selector}`) ?? null,
-            partDeclarations(own, kind.name, part),
+            partDeclarations(own, kind, part, arrangement),
           );
       },
       frame,

@@ -13,7 +13,6 @@ import {
   type ScreenProgram,
   type StateValue,
   type Trace,
-  toldTrace,
 } from '@hovrin/core/runtime';
 import { markPlace, startBehaviours } from './behaviours.ts';
 import { Binder, finderIn } from './binder.ts';
@@ -29,7 +28,7 @@ import { keepMessage, showMessage } from './messages.ts';
 import { see } from './seen.ts';
 import { fetchRows, takeRows } from './stored-rows.ts';
 import { startTables } from './tables.ts';
-import { follows, isTried, listenInTrial, tell } from './trial.ts';
+import { follows, joinTrial, tell, trial } from './trial.ts';
 
 /** Starts the page. Called once, when the document is there. */
 export function start(program: Program): void {
@@ -78,9 +77,7 @@ class Page {
       problem: (text) => tell({ type: 'hovrin-problem', text }),
       handler: handlerNamed,
       see: (name, hold) => see(program, name, hold),
-      ...(isTried()
-        ? { traced: (trace: Trace) => tell({ type: 'hovrin-trace', trace: toldTrace(trace) }) }
-        : {}),
+      ...(trial ? { traced: (trace: Trace) => trial?.traced(trace) } : {}),
       kept: (name) => keptValue(program.name, name),
       keep: (name, value) => keepValue(program.name, name, value),
     });
@@ -99,7 +96,7 @@ class Page {
     for (const { name, feed } of this.program.state) if (feed) this.feed(name, feed);
     // Each page has its tables from beside it, and knows itself how their rows come.
     const told = new Set(this.program.state.flatMap(({ table }) => table?.status ?? []));
-    const everywhere = listenInTrial({
+    const everywhere = joinTrial({
       // What follows others does so everywhere.
       variables: this.program.state.flatMap(({ name, computed }) => (computed || told.has(name) ? [] : name)),
       watch: (name, apply) => this.runtime.watch(name, apply),

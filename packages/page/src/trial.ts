@@ -1,8 +1,8 @@
 /**
- * A page that is being tried out in a frame: it tells the window around it what happens, and does what happens in the
- * other frames. Pages that are handed over do not listen to anybody.
+ * What a page says and hears while it is being tried out in a frame. A script of its own does it (`trial-script.ts`),
+ * which stands in front of the page's there and nowhere else: pages that are handed over have no such thing.
  */
-import type { StateValue, ToldTrace } from '@hovrin/core/runtime';
+import type { StateValue, ToldTrace, Trace } from '@hovrin/core/runtime';
 
 /** What a page in a frame tells the window around it. */
 export type PageMessage =
@@ -34,45 +34,12 @@ export interface TrialConditions {
   readonly follows: boolean;
 }
 
-/** Puts a page into conditions that a frame cannot have by itself. */
-function meet(conditions: TrialConditions): void {
-  const { textScale, rightToLeft, dark, moreContrast, lessMotion, touch, safe, hinge } = conditions;
-  const root = document.documentElement;
-  root.dataset.follows = conditions.follows ? 'follows' : 'leads';
-  root.style.fontSize = textScale === 1 ? '' : `${textScale * 100}%`;
-  root.dir = rightToLeft ? 'rtl' : 'ltr';
-  root.style.colorScheme = dark ? 'dark' : 'light';
-  root.toggleAttribute('data-hinged', hinge !== undefined);
-  if (moreContrast) root.dataset.contrast = 'more';
-  else delete root.dataset.contrast;
-  if (lessMotion) root.dataset.motion = 'less';
-  else delete root.dataset.motion;
-  if (touch) root.dataset.pointer = 'touch';
-  else delete root.dataset.pointer;
-  for (const side of ['top', 'right', 'bottom', 'left'] as const)
-    root.style.setProperty(`--safe-${side}`, `${safe[side]}px`);
-  if (!hinge) return;
-  const before = rightToLeft
-    ? window.innerWidth - safe.right - hinge.left - hinge.width
-    : hinge.left - safe.left;
-  root.style.setProperty('--hinge-start', `${before}px`);
-  root.style.setProperty('--hinge-width', `${hinge.width}px`);
-}
-
-/** A fingertip in place of the arrow. */
-const fingertip = `:root[data-pointer="touch"] * { cursor: url('data:image/svg+xml,%3Csvg xmlns=%22http://www.w3.org/2000/svg%22 width=%2232%22 height=%2232%22%3E%3Ccircle cx=%2216%22 cy=%2216%22 r=%2214%22 fill=%22%231f2a24%22 fill-opacity=%22.25%22 stroke=%22%231f2a24%22 stroke-opacity=%22.6%22/%3E%3C/svg%3E') 16 16, pointer !important; }`;
-
 /** What the window around it asks of a page. */
 export type TrialMessage =
   | ({ readonly type: 'hovrin-conditions' } & TrialConditions)
   | { readonly type: 'hovrin-set'; readonly name: string; readonly value: StateValue }
   | { readonly type: 'hovrin-go'; readonly screen: string }
   | { readonly type: 'hovrin-show-dialogs'; readonly names: readonly string[] };
-
-export function tell(message: PageMessage): void {
-  if (window.parent !== window) window.parent.postMessage(message, '*');
-  else if (message.type === 'hovrin-problem') console.warn(message.text);
-}
 
 /** What a page does for the window around it. */
 export interface Tried {
@@ -87,63 +54,28 @@ export interface Tried {
   leads(): void;
 }
 
-/** Whether what happens by itself happens in another window: as one is told, at first by the address. */
-export const follows = (): boolean =>
-  isTried() && (document.documentElement.dataset.follows ?? location.search.slice(1)) === 'follows';
-
-/** Whether the page runs in a frame to be tried out. */
-export const isTried = (): boolean =>
-  window.parent !== window && document.documentElement.dataset.trial !== undefined;
-
-/**
- * Joins a page with the window around it, where it is being tried out.
- *
- * @returns what does something that happens in every window by itself, so that the others are not told of it.
- */
-export function listenInTrial(page: Tried): (happens: () => void) => void {
-  if (!isTried()) return (happens) => happens();
-  let hearing = true;
-  for (const name of page.variables)
-    page.watch(name, (value) => {
-      // What came from outside, and what was there from the beginning, is known there.
-      if (!hearing) tell({ type: 'hovrin-state', name, value });
-    });
-  hearing = false;
-  const quietly = (happens: () => void) => {
-    hearing = true;
-    try {
-      happens();
-    } finally {
-      hearing = false;
-    }
-  };
-  const look = document.createElement('style');
-  look.textContent = fingertip;
-  document.head.append(look);
-  window.addEventListener('message', ({ source, data }: MessageEvent<TrialMessage>) => {
-    if (source !== window.parent) return;
-    quietly(() => {
-      if (data.type === 'hovrin-set') page.set(data.name, data.value);
-      else if (data.type === 'hovrin-go') page.go(data.screen);
-      else if (data.type === 'hovrin-show-dialogs') page.dialogs(data.names);
-      else if (data.type === 'hovrin-conditions') {
-        const before = follows();
-        meet(data);
-        if (follows() !== before) page.leads();
-      }
-    });
-  });
-  window.addEventListener(
-    'click',
-    (event) => {
-      if (!event.altKey) return;
-      const control = (event.target as Element).closest<HTMLElement>('[data-name]')?.dataset.name;
-      if (control === undefined) return;
-      event.preventDefault();
-      event.stopPropagation();
-      tell({ type: 'hovrin-pick', text: control });
-    },
-    true,
-  );
-  return quietly;
+/** Joins a page with the window around it. */
+export interface Trial {
+  tell(message: PageMessage): void;
+  /** Tells of an event that was carried out. */
+  traced(trace: Trace): void;
+  /** Whether what happens by itself happens in another window. */
+  follows(): boolean;
+  /** @returns what does something that happens in every window by itself, so that the others are not told of it. */
+  listen(page: Tried): (happens: () => void) => void;
 }
+
+/** Undefined in a page that is handed over. */
+export const trial = (window as { hovrinTrial?: Trial }).hovrinTrial;
+
+export function tell(message: PageMessage): void {
+  if (trial) trial.tell(message);
+  else if (message.type === 'hovrin-problem') console.warn(message.text);
+}
+
+/** Whether what happens by itself happens in another window. */
+export const follows = (): boolean => trial?.follows() === true;
+
+/** Joins a page with the window around it, where it is being tried out. @returns see `Trial.listen`. */
+export const joinTrial = (page: Tried): ((happens: () => void) => void) =>
+  trial?.listen(page) ?? ((happens) => happens());

@@ -192,10 +192,12 @@ describe('projects', () => {
       ]),
     );
     const running = await fetch(`${base}/try/${id}/0/index.html`);
-    // It is the same page, but for the mark by which it listens to the window around it.
-    expect((await running.text()).replace(' data-trial', '')).toBe(
-      new TextDecoder().decode(zip['index.html']),
-    );
+    // It is the same page, but for the script by which it listens to the window around it.
+    const trial = '<script src="trial.js" defer></script>\n    ';
+    const text = await running.text();
+    expect(text).toContain(trial);
+    expect(text.replace(trial, '')).toBe(new TextDecoder().decode(zip['index.html']));
+    expect((await fetch(`${base}/try/${id}/0/trial.js`)).status).toBe(200);
     expect(running.headers.get('Content-Security-Policy')).toContain("default-src 'none'");
     expect((await fetch(`${base}/try/${id}/0/fonts/..%2f..%2findex.html`)).status).toBe(404);
   });

@@ -5,6 +5,7 @@ import { asText, EvaluationError, evaluateTemplate, type Scope } from '../expres
 import { hasExpression, parseTemplate, unescapeBraces } from '../expression/template.ts';
 import type { Kind, Property } from '../kinds/kind.ts';
 import type { Align, Justify, Limit, Sides, Size } from '../layout/box.ts';
+import type { PropertyType } from './property-types.ts';
 import { type ClampedSize, textSizeAt } from './text-size.ts';
 import { type Band, type Control, inForce } from './types.ts';
 
@@ -100,10 +101,10 @@ function templateOf(text: string): Template | string {
 }
 
 /** Turns what an expression gave into the property's value; nothing where it gave nothing. */
-export function convert(property: Property, result: unknown): { value?: unknown; message?: string } {
-  if (property.type.take) return property.type.take(result);
+export function convert(type: PropertyType, result: unknown): { value?: unknown; message?: string } {
+  if (type.take) return type.take(result);
   if (result === null || result === undefined) return {};
-  const reading = property.type.read(asText(result));
+  const reading = type.read(asText(result));
   return reading.ok ? { value: reading.value } : { message: reading.message };
 }
 
@@ -193,9 +194,8 @@ function allInForce(
   return found;
 }
 
-/** The values of a control of a kind, from those that it has itself. */
-export const valuesWith = (kind: Kind, held: ReadonlyMap<string, unknown>): Values =>
-  new Values(held, valuesOfKind(kind).defaults);
+/** What holds for a kind where nothing is said, by property. */
+export const defaultsOf = (kind: Kind): ReadonlyMap<string, unknown> => valuesOfKind(kind).defaults;
 
 const isClamped = ({ name }: Property, value: unknown): value is ClampedSize =>
   name === 'size' && typeof value === 'object';
@@ -250,7 +250,7 @@ function worked(property: Property, text: string, scope: Scope): { value?: unkno
   const template = templateOf(text);
   if (typeof template === 'string') return { message: template };
   try {
-    return convert(property, evaluateTemplate(template, scope));
+    return convert(property.type, evaluateTemplate(template, scope));
   } catch (error) {
     if (!(error instanceof EvaluationError)) throw error;
     return { message: error.message };

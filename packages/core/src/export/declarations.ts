@@ -48,8 +48,14 @@ export function aroundOf(
 }
 
 /** How a kind arranges what is in it, with the values that it has. */
-const arrangementWith = (kind: Kind, own: OwnValues): Arrangement =>
+export const arrangementWith = (kind: Kind, own: OwnValues): Arrangement =>
   arrangementOf(kind.name, (name) => own.get(name) ?? defaultOf(kind, name));
+
+/** How a kind arranges what is in it once an expression may say so. @param otherwise where none does. */
+export const arrangementNow = (kind: string, own: OwnValues, otherwise: Arrangement): Arrangement =>
+  ['like', 'axis', 'edge'].some((name) => own.has(name))
+    ? arrangementOf(kind, (name) => own.get(name))
+    : otherwise;
 
 /** What holds for a property of a kind where nothing is said. */
 function defaultOf(kind: Kind, name: string): unknown {
@@ -91,15 +97,20 @@ const justifyWords: Record<Justify, string> = {
  * @param own what the control sets.
  * @param kind the kind of the control, by name.
  * @param around how the container around it arranges it.
- * @param all values that tell how it arranges what is in it, where `own` is a part of them.
+ * @param arrangement how it arranges what is in it.
  */
-export function declarations(own: OwnValues, kind: string, around: Around, all = own): Declarations {
+export function declarations(
+  own: OwnValues,
+  kind: string,
+  around: Around,
+  arrangement: Arrangement,
+): Declarations {
   const css = new Map<string, string>(kindNamed(kind)?.declares?.(own));
   const when = <T>(name: string, write: (value: T) => void) => {
     if (own.has(name)) write(own.get(name) as T);
   };
   when<boolean>('hidden', (hidden) => hidden && css.set('display', 'none'));
-  placeInside(css, own, kind, all);
+  placeInside(css, own, kind, arrangement);
   when<Align>(
     'align-self',
     (value) =>
@@ -162,9 +173,7 @@ export function declarations(own: OwnValues, kind: string, around: Around, all =
 const withoutBaseline = (word: Align): Align => (word === 'baseline' ? 'start' : word);
 
 /** How a container arranges what is in it. */
-function placeInside(css: Map<string, string>, own: OwnValues, kind: string, all: OwnValues): void {
-  const described = kindNamed(kind);
-  const arrangement = described && arrangementWith(described, all);
+function placeInside(css: Map<string, string>, own: OwnValues, kind: string, arrangement: Arrangement): void {
   const inCells = arrangement === 'cells' || arrangement === 'layers';
   if (hasLike(kind) && own.has('like')) {
     css.set('display', inCells ? 'grid' : 'flex');
@@ -260,9 +269,14 @@ export function withoutParts(own: OwnValues, parts: readonly CarryingPart[]): Ow
 }
 
 /** What a part inside a control carries. */
-export function partDeclarations(own: OwnValues, kind: string, part: CarryingPart): Declarations {
+export function partDeclarations(
+  own: OwnValues,
+  kind: string,
+  part: CarryingPart,
+  arrangement: Arrangement,
+): Declarations {
   const carried = new Map([...own].filter(([name]) => part.properties.includes(name)));
-  const css = new Map(declarations(carried, kind, { type: 'column' }, own));
+  const css = new Map(declarations(carried, kind, { type: 'column' }, arrangement));
   if (kind === 'scroll' && own.has('axis')) {
     const axis = own.get('axis');
     css.set('flex-direction', axis === 'horizontal' ? 'row' : 'column');
@@ -275,9 +289,9 @@ export function partDeclarations(own: OwnValues, kind: string, part: CarryingPar
 }
 
 /** The property that carries a control's `color`: the words', except on a control that is nothing but its colour. */
-export function colourDeclaration(kind: Kind, own: OwnValues): [string, string] | undefined {
+export function colourDeclaration(kind: string, own: OwnValues): [string, string] | undefined {
   if (!own.has('color')) return undefined;
-  return [kind.name === 'divider' ? 'background' : 'color', colour(own.get('color') as string)];
+  return [kind === 'divider' ? 'background' : 'color', colour(own.get('color') as string)];
 }
 
 function size(css: Map<string, string>, value: Size, side: 'width' | 'height', around: Around): void {

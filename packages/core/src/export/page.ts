@@ -15,7 +15,7 @@ import { kindOf } from '../kinds/catalogue.ts';
 import { initialScope } from '../layout/view-boxes.ts';
 import type { Program } from '../runtime/program.ts';
 import { type Face, type FontManifest, fontFaceRules, fontWeights } from '../text/fonts.ts';
-import { aroundOf, declarations } from './declarations.ts';
+import { aroundOf, arrangementNow, arrangementWith, declarations, ownValues } from './declarations.ts';
 import { escapeText, pictureAddress, screenHtml } from './html.ts';
 import { addressOf, programOf, styleTemplates, titleOf } from './program.ts';
 import { stylesheet } from './stylesheet.ts';
@@ -47,16 +47,15 @@ function initialStyle(project: Project, control: Control, parent: Control | unde
   const templates = styleTemplates(control, contextOf(project, control));
   for (const [name, template] of Object.entries(templates)) {
     try {
-      const { value } = convert(
-        kind.properties.find((property) => property.name === name)!,
-        evaluateTemplate(template, scope),
-      );
+      const { type } = kind.properties.find((property) => property.name === name)!;
+      const { value } = convert(type, evaluateTemplate(template, scope));
       if (value !== undefined) own.set(name, value);
     } catch (error) {
       if (!(error instanceof EvaluationError)) throw error;
     }
   }
-  const css = declarations(own, control.kind, aroundOf(parent, control, ['']));
+  const arrangement = arrangementNow(kind.name, own, arrangementWith(kind, ownValues(control, kind, [''])));
+  const css = declarations(own, kind.name, aroundOf(parent, control, ['']), arrangement);
   return [...css].map(([name, value]) => `${name}: ${value}`).join('; ');
 }
 

@@ -14,7 +14,7 @@ import {
   type StoredTable,
   startScreen,
 } from '../document/types.ts';
-import { textInForce } from '../document/values.ts';
+import { defaultsOf, textInForce } from '../document/values.ts';
 import type { Template } from '../expression/ast.ts';
 import {
   checkStatements,
@@ -28,7 +28,7 @@ import { hasExpression, unescapeBraces } from '../expression/template.ts';
 import { mayReadView } from '../expression/view-names.ts';
 import { iconSet } from '../icons/icon-set.ts';
 import { kindOf } from '../kinds/catalogue.ts';
-import type { Shape } from '../kinds/kind.ts';
+import type { Kind, Shape } from '../kinds/kind.ts';
 import type {
   Bindings,
   ContentBinding,
@@ -42,7 +42,7 @@ import type {
   StyleBinding,
   TwoWayBinding,
 } from '../runtime/program.ts';
-import { aroundOf } from './declarations.ts';
+import { aroundOf, arrangementWith, ownValues } from './declarations.ts';
 import { pictureAddress } from './html.ts';
 
 /** @returns the program of a project's page. */
@@ -198,14 +198,15 @@ function insideBindings(control: Control, name: string, around: Surroundings): I
   // What is repeated is made item by item.
   if (repetitionOf(control)) return [];
   const kind = kindOf(control);
-  const texts: Record<string, string> = {};
+  const held: Record<string, unknown> = {};
   const templates: Record<string, Template> = {};
   const parts = new Set<string | undefined>();
   for (const property of kind.properties) {
     const text = textInForce(control, property, ['']);
     if (text === undefined) continue;
     if (!hasExpression(text)) {
-      texts[property.name] = unescapeBraces(text);
+      const reading = property.type.read(unescapeBraces(text));
+      if (reading.ok) held[property.name] = reading.value;
       continue;
     }
     // What a person enters does not make its own input anew; what they sort by does.
@@ -216,8 +217,25 @@ function insideBindings(control: Control, name: string, around: Surroundings): I
     templates[property.name] = checked.value;
     if (isSort || property.page?.as === 'inside') parts.add(property.page?.part);
   }
-  return [...parts].map((part) => ({ control: name, kind: kind.name, part, texts, templates }));
+  if (parts.size === 0) return [];
+  const defaults = Object.fromEntries(defaultsOf(kind));
+  const types = typesOf(kind, templates);
+  return [...parts].map((part) => ({
+    control: name,
+    kind: kind.name,
+    part,
+    held,
+    defaults,
+    templates,
+    types,
+  }));
 }
+
+/** The names of the types of the properties that follow expressions. */
+const typesOf = (kind: Kind, templates: Readonly<Record<string, Template>>): Record<string, string> =>
+  Object.fromEntries(
+    kind.properties.flatMap(({ name, type }) => (Object.hasOwn(templates, name) ? [[name, type.name]] : [])),
+  );
 
 /** Icons that may be asked for while the page runs: all that are named in expressions, or in initial values. */
 function iconsAskedFor(project: Project): Record<string, readonly Shape[]> {
@@ -271,8 +289,8 @@ function bindControl(
     if (checked.ok && target.as !== 'inside' && target.as !== 'sort')
       content.push({
         control: name,
-        kind: kind.name,
         property: property.name,
+        type: property.type.name,
         template: checked.value,
         target,
       });
@@ -284,8 +302,10 @@ function bindControl(
       control: name,
       kind: kind.name,
       around: aroundOf(parent, control, ['']),
+      arrangement: arrangementWith(kind, ownValues(control, kind, [''])),
       parts: kind.parts?.(control.children) ?? [],
       templates,
+      types: typesOf(kind, templates),
     });
   for (const event of kind.events) {
     const text = inForce(control.props[`on.${event.name}`]);

@@ -12,6 +12,7 @@ import { widthForBoth } from '../layout/split-room.ts';
 import { classOf } from './class-names.ts';
 import {
   aroundOf,
+  arrangementWith,
   colourDeclaration,
   type Declarations,
   declarations,
@@ -227,16 +228,18 @@ function declarationsUnder(
   const own = ownValues(control, kind, prefixes);
   const parts = kind.parts?.(control.children) ?? [];
   const around = aroundOf(parent, control, prefixes);
-  const css = new Map(declarations(withoutParts(own, parts), kind.name, around));
+  const arrangement = arrangementWith(kind, own);
+  const css = new Map(declarations(withoutParts(own, parts), kind.name, around, arrangement));
   // A pane of a split takes its part of the width, whatever is in it.
   if (around.type === 'pane') {
     css.set('flex', `${around.part} 1 0px`);
     if (!css.has('min-width')) css.set('min-width', '0');
   }
-  const colour = colourDeclaration(kind, own);
+  const colour = colourDeclaration(kind.name, own);
   if (colour) css.set(...colour);
   const found = new Map<string, Declarations>([['', css]]);
-  for (const part of parts) found.set(` ${part.selector}`, partDeclarations(own, kind.name, part));
+  for (const part of parts)
+    found.set(` ${part.selector}`, partDeclarations(own, kind.name, part, arrangement));
   return found;
 }
 

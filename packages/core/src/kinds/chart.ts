@@ -1,6 +1,5 @@
 /** Numbers as a line or as bars. */
 import { nice, tickStep } from 'd3-array';
-import { line } from 'd3-shape';
 import { chartType, colourType, type Entry, entriesType, listType } from '../document/property-types.ts';
 import { colourCss, colourValue, theme } from '../document/theme.ts';
 import type { Values } from '../document/values.ts';
@@ -37,7 +36,6 @@ function draw(values: Values): Drawn {
   const [least, greatest] = type === 'sparkline' || within[0] === within[1] ? within : nice(...within, 4);
   const y = (value: number) => (least === greatest ? 50 : 100 - ((value - least) / (greatest - least)) * 100);
   const x = (index: number) => (index / Math.max(1, numbers.length - 1)) * 100;
-  const place = (_: number, index: number) => x(index);
   let shapes: Shape[] = [];
   if (type === 'bar') {
     // A quarter of a bar's share is free between two of them, and as much at both ends.
@@ -54,8 +52,10 @@ function draw(values: Values): Drawn {
       },
     ]);
   } else if (numbers.length > 0) {
-    const over = line<number>(place, (value) => y(value))(numbers)!;
-    const under = `${over}L${x(numbers.length - 1)},100L0,100Z`;
+    const places = numbers.map((value, index) => `${fine(x(index))},${fine(y(value))}`);
+    // One number alone is a dot as wide as the line.
+    const over = `M${places.join('L')}${places.length === 1 ? 'Z' : ''}`;
+    const under = `${over}L${fine(x(numbers.length - 1))},100L0,100Z`;
     shapes = [
       ...(type === 'line' ? [['path', { d: under, fill: 'currentColor', opacity: 0.12 }] as const] : []),
       ['path', { d: over, fill: 'none', stroke: 'currentColor', ...plain }],
@@ -82,6 +82,7 @@ function axisText(value: number, least: number, greatest: number): string {
 }
 
 const round = (value: number): number => Number(value.toFixed(2));
+const fine = (value: number): number => Number(value.toFixed(3));
 
 const style = plainWords({ size: theme.chartTextSize });
 const column = { ...fieldContent, rowGap: 0 };

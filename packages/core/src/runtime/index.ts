@@ -1,9 +1,11 @@
 /** What a running page needs of the core: no parser, no layout, no fonts. */
 
 export { type FeedStatus, silentAfter, standInFolder } from '../document/feed.ts';
+export { propertyTypes } from '../document/property-types.ts';
 export type { Feed, StateValue } from '../document/types.ts';
-export { convert, valuesWith } from '../document/values.ts';
+export { convert, Values } from '../document/values.ts';
 export {
+  arrangementNow,
   colourDeclaration,
   type Declarations,
   declarations,

@@ -3,13 +3,15 @@
 import type { Feed, StateVariable, StoredTable } from '../document/types.ts';
 import type { Around } from '../export/declarations.ts';
 import type { Expression, Statement, Template } from '../expression/ast.ts';
+import type { Arrangement } from '../kinds/arrangement.ts';
 import type { CarryingPart, PageTarget, Shape } from '../kinds/kind.ts';
 
 /** A property with content (words, a value, an attribute) that follows an expression. */
 export interface ContentBinding {
   readonly control: string;
   readonly property: string;
-  readonly kind: string;
+  /** Name of the property's type, which takes what the expression gives. */
+  readonly type: string;
   readonly template: Template;
   readonly target: PageTarget;
 }
@@ -20,9 +22,12 @@ export interface InsideBinding {
   readonly kind: string;
   /** Class of the part; absent: all that is inside the control's element. */
   readonly part: string | undefined;
-  /** The control's values that are no expressions, as texts by property. */
-  readonly texts: Readonly<Record<string, string>>;
+  /** The control's values that are no expressions, by property; and what holds where nothing is said. */
+  readonly held: Readonly<Record<string, unknown>>;
+  readonly defaults: Readonly<Record<string, unknown>>;
   readonly templates: Readonly<Record<string, Template>>;
+  /** Names of the types of the properties that follow expressions. */
+  readonly types: Readonly<Record<string, string>>;
 }
 
 /** An input that reads and writes a state variable. */
@@ -38,9 +43,13 @@ export interface StyleBinding {
   readonly kind: string;
   /** How the container around it arranges it. */
   readonly around: Around;
+  /** How it arranges what is in it, unless an expression says so. */
+  readonly arrangement: Arrangement;
   /** Parts inside its element that carry some of the properties. */
   readonly parts: readonly CarryingPart[];
   readonly templates: Readonly<Record<string, Template>>;
+  /** Names of the types of those properties. */
+  readonly types: Readonly<Record<string, string>>;
 }
 
 export interface EventBinding {

@@ -2,7 +2,7 @@
 import { readFile } from 'node:fs/promises';
 import { extname, join } from 'node:path';
 import { type ExportedPage, feedOrigins, inSample, longTexts, sampleConditions } from '@hovrin/core';
-import { fontFolder, makePage } from '@hovrin/files';
+import { fontFolder, makePage, workspace } from '@hovrin/files';
 import type Router from '@koa/router';
 import { strToU8, type Zippable, zipSync } from 'fflate';
 import { RequestError } from '../request.ts';
@@ -11,6 +11,8 @@ import type { Store } from '../store/store.ts';
 /** What a running page may do: run its own script, show its own files, listen to its feeds, nothing else. */
 const pagePolicy = (origins: readonly string[]) =>
   `connect-src ${["'self'", ...origins].join(' ')}; default-src 'none'; script-src 'self'; style-src 'self' 'unsafe-inline'; font-src 'self'; img-src 'self' data:; base-uri 'none'; form-action 'none'; frame-ancestors 'self'; sandbox allow-scripts allow-forms`;
+
+const trialScript = '<script src="trial.js" defer></script>';
 
 export function pageRoutes(router: Router, store: Store): void {
   /** The newest page of each project. */
@@ -67,8 +69,13 @@ export function pageRoutes(router: Router, store: Store): void {
     const text = page.files.get(path);
     if (text !== undefined) {
       context.type = extname(path);
-      // Only a page that is tried out listens to the window around it.
-      context.body = path === 'index.html' ? text.replace('<html ', '<html data-trial ') : text;
+      // Only a page that is tried out listens to the window around it, by a script in front of its own.
+      context.body = path === 'index.html' ? text.replace('<script ', `${trialScript}\n    <script `) : text;
+      return;
+    }
+    if (path === 'trial.js') {
+      context.type = 'js';
+      context.body = await readFile(join(workspace, 'packages/page/dist/trial.js'), 'utf8');
       return;
     }
     const [folder, file = ''] = path.split('/');

@@ -87,8 +87,8 @@ export function DataPlace() {
             <div>
               <h2 className="text-[15px] font-semibold">State variables</h2>
               <p className="text-quiet">
-                Values that the running application keeps. Every expression can read them, events and inputs
-                can set them.
+                Values that the running application keeps: single ones, tables of rows, live feeds, and what
+                follows from others. Every expression can read them, events and inputs can set them.
               </p>
             </div>
             <div className="flex gap-2">

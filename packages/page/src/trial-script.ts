@@ -1,0 +1,97 @@
+/**
+ * Joins a page that is being tried out in a frame with the window around it: tells it what happens, does what happens in
+ * the other frames, and puts the page into conditions that a frame cannot have by itself.
+ */
+import { toldTrace } from '@hovrin/core/runtime';
+import type { PageMessage, Trial, TrialConditions, TrialMessage, Tried } from './trial.ts';
+
+/** Puts a page into conditions that a frame cannot have by itself. */
+function meet(conditions: TrialConditions): void {
+  const { textScale, rightToLeft, dark, moreContrast, lessMotion, touch, safe, hinge } = conditions;
+  const root = document.documentElement;
+  root.dataset.follows = conditions.follows ? 'follows' : 'leads';
+  root.style.fontSize = textScale === 1 ? '' : `${textScale * 100}%`;
+  root.dir = rightToLeft ? 'rtl' : 'ltr';
+  root.style.colorScheme = dark ? 'dark' : 'light';
+  root.toggleAttribute('data-hinged', hinge !== undefined);
+  if (moreContrast) root.dataset.contrast = 'more';
+  else delete root.dataset.contrast;
+  if (lessMotion) root.dataset.motion = 'less';
+  else delete root.dataset.motion;
+  if (touch) root.dataset.pointer = 'touch';
+  else delete root.dataset.pointer;
+  for (const side of ['top', 'right', 'bottom', 'left'] as const)
+    root.style.setProperty(`--safe-${side}`, `${safe[side]}px`);
+  if (!hinge) return;
+  const before = rightToLeft
+    ? window.innerWidth - safe.right - hinge.left - hinge.width
+    : hinge.left - safe.left;
+  root.style.setProperty('--hinge-start', `${before}px`);
+  root.style.setProperty('--hinge-width', `${hinge.width}px`);
+}
+
+/** A fingertip in place of the arrow. */
+const fingertip = `:root[data-pointer="touch"] * { cursor: url('data:image/svg+xml,%3Csvg xmlns=%22http://www.w3.org/2000/svg%22 width=%2232%22 height=%2232%22%3E%3Ccircle cx=%2216%22 cy=%2216%22 r=%2214%22 fill=%22%231f2a24%22 fill-opacity=%22.25%22 stroke=%22%231f2a24%22 stroke-opacity=%22.6%22/%3E%3C/svg%3E') 16 16, pointer !important; }`;
+
+const tell = (message: PageMessage): void => window.parent.postMessage(message, '*');
+
+/** As one is told, at first by the address. */
+const follows = (): boolean =>
+  (document.documentElement.dataset.follows ?? location.search.slice(1)) === 'follows';
+
+function listen(page: Tried): (happens: () => void) => void {
+  let hearing = true;
+  for (const name of page.variables)
+    page.watch(name, (value) => {
+      // What came from outside, and what was there from the beginning, is known there.
+      if (!hearing) tell({ type: 'hovrin-state', name, value });
+    });
+  hearing = false;
+  const quietly = (happens: () => void) => {
+    hearing = true;
+    try {
+      happens();
+    } finally {
+      hearing = false;
+    }
+  };
+  const look = document.createElement('style');
+  look.textContent = fingertip;
+  document.head.append(look);
+  window.addEventListener('message', ({ source, data }: MessageEvent<TrialMessage>) => {
+    if (source !== window.parent) return;
+    quietly(() => {
+      if (data.type === 'hovrin-set') page.set(data.name, data.value);
+      else if (data.type === 'hovrin-go') page.go(data.screen);
+      else if (data.type === 'hovrin-show-dialogs') page.dialogs(data.names);
+      else if (data.type === 'hovrin-conditions') {
+        const before = follows();
+        meet(data);
+        if (follows() !== before) page.leads();
+      }
+    });
+  });
+  window.addEventListener(
+    'click',
+    (event) => {
+      if (!event.altKey) return;
+      const control = (event.target as Element).closest<HTMLElement>('[data-name]')?.dataset.name;
+      if (control === undefined) return;
+      event.preventDefault();
+      event.stopPropagation();
+      tell({ type: 'hovrin-pick', text: control });
+    },
+    true,
+  );
+  return quietly;
+}
+
+if (window.parent !== window) {
+  const trial: Trial = {
+    tell,
+    traced: (trace) => tell({ type: 'hovrin-trace', trace: toldTrace(trace) }),
+    follows,
+    listen,
+  };
+  Object.assign(window, { hovrinTrial: trial });
+}
