@@ -5,7 +5,7 @@
 import { existsSync, readdirSync, statSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { makeFonts } from './fonts.mjs';
-import { pageKinds } from './page-kinds.mjs';
+import { slimPage } from './page-script.mjs';
 
 const root = dirname(import.meta.dirname);
 
@@ -57,16 +57,16 @@ const parts = {
     make: makeFonts,
   },
   page: {
-    sources: ['packages/core/src', 'packages/page/src', 'scripts/page-kinds.mjs'],
+    sources: ['packages/core/src', 'packages/page/src', 'scripts/page-script.mjs'],
     made: 'packages/page/dist/page.js',
     make: () =>
       bundle({
         entryPoints: ['packages/page/src/index.ts'],
         outfile: 'packages/page/dist/page.js',
         globalName: 'hovrinPage',
-        plugins: [pageKinds],
+        plugins: [slimPage],
         banner: {
-          js: '/* Runs this page: its state, bindings and events. What it runs is the plain data at the end of this file. */',
+          js: '/* Runs the plain data at the end of this file. */',
         },
         ...forPages,
       }),

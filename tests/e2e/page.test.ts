@@ -1,6 +1,7 @@
 /** An exported page that runs: repeats follow their lists, splits and scrolls what is bound. */
+import { gzipSync } from 'node:zlib';
 import { contextOf, parseScreen } from '@hovrin/core';
-import { makePage } from '@hovrin/files';
+import { loadPageParts, makePage } from '@hovrin/files';
 import type { Page } from 'playwright-core';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { type ExportedPage, openExported } from '../browser/exported-page.ts';
@@ -154,6 +155,11 @@ it('what is kept is there again when the page is opened anew, what is not begins
   } finally {
     await kept.close();
   }
+});
+
+it('its script is small, whatever the page uses', async () => {
+  const { script } = await loadPageParts();
+  expect(gzipSync(script).length).toBeLessThan(30_000);
 });
 
 it('what is read of where the page is shown follows it: its width, the clock', async () => {

@@ -36,6 +36,8 @@ const source = `<screen name="Parts" padding="8" gap="8">
   <text name="told" text="{note} / {nights} / {day} / {bunk} / {supper} / {needs} / {stove} / {quiet} / {pane} / {chosen} / {changes}" />
   <menuButton name="menu" text="More" options="print: Print list | close: Close the hut" on.choose="chosen = choice" />
   <tabs name="panels" options="Stay | Guests" open.bind="pane"><text name="one" text="one" /><text name="two" text="two" /></tabs>
+  <tabs name="boundPanels" options="{rooms === 'a' ? ['Stay', 'Guests'] : ['Nights', 'People']}" open.bind="pane"><text text="first" /><text text="second" /></tabs>
+  <radioGroup name="turned" label="Room" tabindex="3" options="{rooms === 'a' ? ['dorm'] : ['twin', 'family']}" />
   <meter name="battery" label="Battery" value="{stove * 10}" unit="%" colors="0 alert | 50 accent" />
   <lamp name="lit" label="Stove" value="{stove}" colors="5 warm" />
   <chart name="line" label="Guests" data="{[1, 2, stove]}" labels="Mon | Tue | Wed" />
@@ -101,6 +103,7 @@ describe('on a page', () => {
     expect(await opened.named('lit').getByRole('img').getAttribute('aria-label')).toBe('On, 7');
     expect(await opened.page.getByRole('cell').allInnerTexts()).toEqual(['Ilva', '3']);
     expect(await opened.named('line').locator('.part-scale').innerText()).toMatch(/^8/);
+    expect(await opened.named('line').getAttribute('aria-label')).toBe('Guests: 1, 2, 7');
   });
 
   it('options and icons that are bound are made anew, and the choice stays', async () => {
@@ -108,6 +111,13 @@ describe('on a page', () => {
     await field('bunkField').selectOption('twin');
     await opened.named('swap').click();
     expect(await field('bunkField').locator('option').allInnerTexts()).toEqual(['twin', 'family']);
+    expect(await opened.named('boundPanels').getByRole('tab').allInnerTexts()).toEqual(['Nights', 'People']);
+    expect(
+      await opened
+        .named('turned')
+        .getByRole('radio')
+        .evaluateAll((found) => found.map((radio) => (radio as HTMLInputElement).tabIndex)),
+    ).toEqual([3, 3]);
     expect(await field('bunkField').inputValue()).toBe('twin');
     expect(await opened.named('weather').locator('svg').innerHTML()).not.toBe(before);
   });

@@ -15,7 +15,7 @@ import {
   type InsideBinding,
   type ItemFrame,
   itemFrame,
-  kindNamed,
+  madeAnew,
   type PageTarget,
   type Program,
   partDeclarations,
@@ -38,12 +38,12 @@ import { setInputs } from './groups.ts';
 import { eventOf, readInput, wasEntered, writeInput } from './inputs.ts';
 import { Repeat } from './repeats.ts';
 import { focusedIn, markSort, mendTable, type TableElement } from './tables.ts';
-import { tell } from './trial.ts';
+import { tellProblem } from './trial.ts';
 
 /** What an expression gave, as a property of a type takes it; undefined, and told, where it does not. */
 function taken(control: string, property: string, type: string, result: unknown): unknown {
   const { value, message } = convert(propertyTypes.get(type)!, result);
-  if (message) tell({ type: 'hovrin-problem', text: `${control}, ${property}: ${message}` });
+  if (message) tellProblem(`${control}, ${property}: ${asText(result)} is no ${type}.`);
   return value;
 }
 
@@ -110,8 +110,7 @@ export class Binder {
       { each: binding.each, ...(binding.sort ? { sort: binding.sort } : {}), ...binding.said },
       (values) => {
         const { each, sort, ...said } = Object.fromEntries(values);
-        if (!Array.isArray(each))
-          tell({ type: 'hovrin-problem', text: `${binding.control}, each: This is not a list.` });
+        if (!Array.isArray(each)) tellProblem(`${binding.control}, each: This is not a list.`);
         const list = Array.isArray(each) ? each : [];
         repeat.show(sort === undefined ? list : sortedRows(list as TableRow[], asText(sort)), said);
         if (sort !== undefined) markSort(element as TableElement, asText(sort));
@@ -127,7 +126,7 @@ export class Binder {
 
   /** Makes a part anew when what it shows changes; what is entered in it stays. */
   private bindInside(binding: InsideBinding, { twoWay }: Bindings, find: Find, frame?: ItemFrame): Dispose {
-    const kind = kindNamed(binding.kind)!;
+    const { kind, count } = binding;
     const held = Object.entries(binding.held);
     const defaults = new Map(Object.entries(binding.defaults));
     return this.runtime.bindAll(
@@ -136,13 +135,11 @@ export class Binder {
         const element = find(binding.control);
         if (!element) return;
         const values = new Values(new Map([...held, ...takenAll(binding, results)]), defaults);
-        const made = withTurn(
-          kind.element(values, [], element.dataset.name ?? ''),
-          values.number('tabindex'),
-        );
-        const focused = kind.name === 'table' ? focusedIn(element) : undefined;
-        replaceInside(element, binding.part, made, this.program.icons);
-        if (kind.name === 'table') {
+        const { children, ...made } = madeAnew[kind]!(values, element.dataset.name ?? '', count);
+        const turned = children.map((child) => withTurn(child, values.number('tabindex')));
+        const focused = kind === 'table' ? focusedIn(element) : undefined;
+        replaceInside(element, binding.part, { ...made, children: turned }, this.program.icons);
+        if (kind === 'table') {
           const table = element as TableElement;
           table.shownRows = shownRows(values);
           mendTable(table, focused);

@@ -1,5 +1,5 @@
 /** Elements made while the page runs: parts that are made anew, and copies of what a repeat holds. */
-import type { PageElement, Shape } from '@hovrin/core/runtime';
+import type { MadeAnew, PageElement, Shape } from '@hovrin/core/runtime';
 
 const svgTags = new Set(['svg', 'path', 'circle', 'rect', 'line', 'ellipse', 'polyline', 'polygon']);
 type Icons = Readonly<Record<string, readonly Shape[]>>;
@@ -23,15 +23,6 @@ function make(element: PageElement, icons: Icons): Element {
   return made;
 }
 
-const partIn = (element: PageElement, part: string): PageElement | undefined => {
-  for (const child of element.children ?? []) {
-    if (typeof child === 'number') continue;
-    const found = child.classes?.includes(part) ? child : partIn(child, part);
-    if (found) return found;
-  }
-  return undefined;
-};
-
 /**
  * Puts what a control's element has inside now in place of what it had.
  *
@@ -40,12 +31,12 @@ const partIn = (element: PageElement, part: string): PageElement | undefined => 
 export function replaceInside(
   element: HTMLElement,
   part: string | undefined,
-  made: PageElement,
+  { children, label }: MadeAnew,
   icons: Icons,
 ): void {
   const target = part === undefined ? element : element.querySelector(`.${part}`);
-  const source = part === undefined ? made : partIn(made, part);
-  if (target && source) target.replaceChildren(...make(source, icons).childNodes);
+  if (label !== undefined) target?.setAttribute('aria-label', label);
+  target?.replaceChildren(...children.map((child) => make(child, icons)));
 }
 
 const naming = ['id', 'for', 'name', 'aria-labelledby', 'aria-describedby', 'aria-controls', 'popovertarget'];

@@ -28,7 +28,7 @@ import { keepMessage, showMessage } from './messages.ts';
 import { see } from './seen.ts';
 import { fetchRows, takeRows } from './stored-rows.ts';
 import { startTables } from './tables.ts';
-import { follows, joinTrial, tell, trial } from './trial.ts';
+import { follows, joinTrial, tell, tellProblem, trial } from './trial.ts';
 
 /** Starts the page. Called once, when the document is there. */
 export function start(program: Program): void {
@@ -74,7 +74,7 @@ class Page {
         download: (name, text) => giveFile(asText(name), asText(text)),
         copy: (text) => void this.copy(asText(text)),
       },
-      problem: (text) => tell({ type: 'hovrin-problem', text }),
+      problem: tellProblem,
       handler: handlerNamed,
       see: (name, hold) => see(program, name, hold),
       ...(trial ? { traced: (trace: Trace) => trial?.traced(trace) } : {}),
@@ -121,7 +121,7 @@ class Page {
     fetchRows(name, table, {
       receive: (rows) => everywhere(() => this.runtime.begin(name, rows)),
       status: (status) => this.tellStatus(table.status, status),
-      problem: (text) => tell({ type: 'hovrin-problem', text: `${name}: ${text}` }),
+      problem: (text) => tellProblem(`${name}: ${text}`),
     });
   }
 
@@ -133,7 +133,7 @@ class Page {
     const target: FeedTarget = {
       receive: (value) => this.runtime.assign(name, value),
       status: (status) => this.tellStatus(feed.status, status),
-      problem: (text) => tell({ type: 'hovrin-problem', text: `${name}: ${text}` }),
+      problem: (text) => tellProblem(`${name}: ${text}`),
     };
     let stop: Dispose | undefined;
     let address: string | undefined;
@@ -152,7 +152,7 @@ class Page {
   /** @param values what variables hold when it is entered, by their names. */
   private go(screen: string, values?: unknown): void {
     if (!this.program.screens.some(({ name }) => name === screen)) {
-      tell({ type: 'hovrin-problem', text: `There is no screen \`${screen}\`.` });
+      tellProblem(`There is no screen \`${screen}\`.`);
       return;
     }
     this.dialogs.closeAll();
@@ -172,7 +172,7 @@ class Page {
     const screen = this.program.screens.find((each) => each.name === name && each.dialog);
     // What is open already is not opened once more.
     if (!screen || this.opened.includes(name)) {
-      if (!screen) tell({ type: 'hovrin-problem', text: `There is no dialog \`${name}\`.` });
+      if (!screen) tellProblem(`There is no dialog \`${name}\`.`);
       return;
     }
     const element = this.fromTemplate(name);
@@ -200,7 +200,7 @@ class Page {
   }
 
   private closeDialog(): void {
-    if (!this.dialogs.close()) tell({ type: 'hovrin-problem', text: 'No dialog is open.' });
+    if (!this.dialogs.close()) tellProblem('No dialog is open.');
   }
 
   private tellDialogs(): void {
@@ -236,8 +236,7 @@ class Page {
   private onScreen(control: string): HTMLElement | null {
     const shown = this.dialogs.top ?? this.current;
     const element = shown ? finderIn([shown], '')(control) : null;
-    if (!element)
-      tell({ type: 'hovrin-problem', text: `There is no control \`${control}\` on this screen.` });
+    if (!element) tellProblem(`There is no control \`${control}\` on this screen.`);
     return element;
   }
 
@@ -245,7 +244,7 @@ class Page {
     try {
       await navigator.clipboard.writeText(text);
     } catch {
-      tell({ type: 'hovrin-problem', text: 'The browser does not let this page copy anything.' });
+      tellProblem('The browser does not let this page copy anything.');
     }
   }
 
@@ -329,7 +328,7 @@ class Page {
             if (!follows()) element.dispatchEvent(new CustomEvent('hovrin-when', { detail: value }));
           });
         else if (happened.length === mostWhens + 1)
-          tell({ type: 'hovrin-problem', text: `${name}: what it waits for comes about again and again.` });
+          tellProblem(`${name}: what it waits for comes about again and again.`);
       },
       undefined,
       `${name}.when`,

@@ -73,6 +73,9 @@ export function tell(message: PageMessage): void {
   else if (message.type === 'hovrin-problem') console.warn(message.text);
 }
 
+/** Something went wrong; the rest goes on. */
+export const tellProblem = (text: string): void => tell({ type: 'hovrin-problem', text });
+
 /** Whether what happens by itself happens in another window. */
 export const follows = (): boolean => trial?.follows() === true;
 

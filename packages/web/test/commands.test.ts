@@ -75,7 +75,7 @@ describe('a command', () => {
     expect(editor.state).toBe(before);
   });
 
-  it('that is undone selects all that it changed, or leaves a selection that holds it', () => {
+  it('that is undone selects all that it changed, or leaves a selection that holds some of it', () => {
     const ids = ['a', 'b', 'box'].map((name) => idOf(name));
     editor.select(ids);
     runCommand(editor, commandNamed('delete'));

@@ -7,10 +7,10 @@ import { asText } from '../expression/evaluate.ts';
 import { didYouMean } from '../expression/nearest.ts';
 import type { Align, Fraction, Justify, Limit, Sides, Size, TrackList } from '../layout/box.ts';
 import { fontFamilies, fontWeights } from '../text/fonts.ts';
-import { nameProblem } from './names.ts';
+import { looksLikeName, nameProblem } from './names.ts';
 import { type ClampedSize, printClampedSize, readClampedSize } from './text-size.ts';
 import { themeColours } from './theme.ts';
-import { readTracks } from './track-list.ts';
+import { readTracks, tracksText } from './track-list.ts';
 
 export type Reading<T> =
   | { readonly ok: true; readonly value: T; readonly text: string }
@@ -248,7 +248,7 @@ const trackType = (name: string, expects: string, repeats: boolean): PropertyTyp
   words: ['auto', 'min-content', 'max-content', '1fr'],
   read(text) {
     const tracks = readTracks(text, repeats);
-    return typeof tracks === 'string' ? { ok: false, message: tracks } : good(tracks.list, tracks.text);
+    return typeof tracks === 'string' ? { ok: false, message: tracks } : good(tracks, tracksText(text));
   },
 });
 /** The tracks of a grid's template. */
@@ -405,7 +405,7 @@ export const destinationType: PropertyType<string> = {
   words: [],
   read(text) {
     const plain = text.trim();
-    return nameProblem(plain) === undefined || /^(https?:\/\/|mailto:|tel:)[^\s]+$/i.test(plain)
+    return looksLikeName(plain) || /^(https?:\/\/|mailto:|tel:)[^\s]+$/i.test(plain)
       ? good(plain, plain)
       : bad(text, this.expects);
   },
@@ -583,12 +583,11 @@ export const pictureType: PropertyType<string> = {
   },
 };
 
-/** All types by name. */
+/** Types by name, of all that can follow an expression. */
 export const propertyTypes: ReadonlyMap<string, PropertyType> = new Map(
   (
     [
       amountType,
-      secondsType,
       lengthType,
       offsetType,
       letterSpacingType,
@@ -620,7 +619,6 @@ export const propertyTypes: ReadonlyMap<string, PropertyType> = new Map(
       destinationType,
       rangesType,
       pointType,
-      identifierType,
       limitType,
       alignType,
       justifyType,

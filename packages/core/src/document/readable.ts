@@ -266,7 +266,7 @@ function controlsAround(project: Project, reader: Control, scope: Scope): Readab
 
 /** What can be read of where it is shown, with what that is now. */
 const viewNamesAt = (scope: Scope): Readable[] =>
-  Object.keys(viewNames).map((text) => ({ text, what: 'view', value: attempt(() => scope(text)) }));
+  viewNames.map((text) => ({ text, what: 'view', value: attempt(() => scope(text)) }));
 
 /** The variables that a control's expressions know. */
 const knownTo = (project: Project, control: Control) =>

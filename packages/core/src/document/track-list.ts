@@ -2,12 +2,6 @@
 import type { Track, TrackBreadth, TrackList, TrackListPart } from '../layout/box.ts';
 import { mostTracks } from '../layout/grid/tracks.ts';
 
-/** A list that was read, with its canonical text. */
-export interface ReadTracks {
-  readonly list: TrackList;
-  readonly text: string;
-}
-
 /** Says what is wrong with a track list. */
 class TrackProblem extends Error {}
 
@@ -17,13 +11,22 @@ const print = (value: number): string => String(Number(value.toFixed(4)));
 /** One piece of the text: a word, a number with its unit, a bracket, a comma. */
 const token = /\s*([a-z-]+(?=\()|[a-z-]+|[+-]?(?:\d+\.?\d*|\.\d+)(?:%|[a-z]+)?|[(),]|\S)/giy;
 
+function tokensOf(text: string): string[] {
+  const found: string[] = [];
+  token.lastIndex = 0;
+  for (let match = token.exec(text); match; match = token.exec(text)) found.push(match[1]!);
+  return found;
+}
+
+/** A number with its unit. */
+const amount = /^([+-]?(?:\d+\.?\d*|\.\d+))(px|fr|%)?$/;
+
 class TrackReader {
-  private readonly tokens: string[] = [];
+  private readonly tokens: readonly string[];
   private at = 0;
 
   constructor(text: string) {
-    token.lastIndex = 0;
-    for (let match = token.exec(text); match; match = token.exec(text)) this.tokens.push(match[1]!);
+    this.tokens = tokensOf(text);
   }
 
   private get next(): string | undefined {
@@ -43,11 +46,11 @@ class TrackReader {
   }
 
   /** A px number, a percentage, `fr`, or a word. */
-  private breadth(): { value: TrackBreadth; text: string } {
+  private breadth(): TrackBreadth {
     const found = this.take();
     const word = words.find((entry) => entry === found);
-    if (word) return { value: word, text: word };
-    const match = /^([+-]?(?:\d+\.?\d*|\.\d+))(px|fr|%)?$/.exec(found);
+    if (word) return word;
+    const match = amount.exec(found);
     if (!match)
       throw new TrackProblem(
         `\`${found}\` is not a track: a number, \`%\`, \`fr\`, \`auto\`, \`min-content\`, \`max-content\`, \`minmax(a, b)\`, \`fit-content(n)\` or \`repeat(…)\`.`,
@@ -55,63 +58,59 @@ class TrackReader {
     const value = Number(match[1]);
     if (value < 0) throw new TrackProblem(`A track cannot be negative: \`${found}\`.`);
     if (value > 1_000_000) throw new TrackProblem(`\`${found}\` is larger than any screen.`);
-    if (match[2] === 'fr') return { value: { fr: value }, text: `${print(value)}fr` };
-    if (match[2] === '%') return { value: { fraction: value / 100 }, text: `${print(value)}%` };
-    return { value: Math.trunc(value * 64) / 64, text: print(value) };
+    if (match[2] === 'fr') return { fr: value };
+    if (match[2] === '%') return { fraction: value / 100 };
+    return Math.trunc(value * 64) / 64;
   }
 
-  track(): { track: Track; text: string } {
+  track(): Track {
     if (this.next === 'minmax') {
       this.take();
       this.expect('(');
       const min = this.breadth();
-      if (typeof min.value === 'object' && 'fr' in min.value)
+      if (typeof min === 'object' && 'fr' in min)
         throw new TrackProblem('The least size of `minmax` cannot be in `fr`.');
       this.expect(',');
       const max = this.breadth();
       this.expect(')');
-      return { track: { min: min.value, max: max.value }, text: `minmax(${min.text}, ${max.text})` };
+      return { min, max };
     }
     if (this.next === 'fit-content') {
       this.take();
       this.expect('(');
-      const { value, text } = this.breadth();
+      const value = this.breadth();
       if (typeof value !== 'number' && !(typeof value === 'object' && 'fraction' in value))
         throw new TrackProblem('`fit-content` takes a number or a percentage.');
       this.expect(')');
-      return { track: { min: 'auto', max: 'max-content', fitContent: value }, text: `fit-content(${text})` };
+      return { min: 'auto', max: 'max-content', fitContent: value };
     }
-    const { value, text } = this.breadth();
-    return { track: { min: typeof value === 'object' && 'fr' in value ? 'auto' : value, max: value }, text };
+    const max = this.breadth();
+    return { min: typeof max === 'object' && 'fr' in max ? 'auto' : max, max };
   }
 
-  repeat(): { parts: TrackListPart[]; text: string } {
+  repeat(): TrackListPart[] {
     this.take();
     this.expect('(');
     const times = this.take();
     this.expect(',');
     const tracks: Track[] = [];
-    const texts: string[] = [];
     while (this.next !== ')') {
       if (this.next === 'repeat') throw new TrackProblem('A `repeat` cannot stand in another one.');
-      const { track, text } = this.track();
-      tracks.push(track);
-      texts.push(text);
+      tracks.push(this.track());
     }
     this.expect(')');
     if (tracks.length === 0) throw new TrackProblem('A `repeat` needs a track.');
-    const text = `repeat(${times}, ${texts.join(' ')})`;
     if (times === 'auto-fill' || times === 'auto-fit') {
       if (!tracks.every(isCountable))
         throw new TrackProblem(`\`${times}\` can only count tracks with a number or percentage in them.`);
-      return { parts: [{ auto: times === 'auto-fill' ? 'fill' : 'fit', tracks }], text };
+      return [{ auto: times === 'auto-fill' ? 'fill' : 'fit', tracks }];
     }
     const count = Number(times);
     if (!/^\d+$/.test(times) || count < 1 || count * tracks.length > mostTracks)
       throw new TrackProblem(
         `\`repeat\` counts from 1, to at most ${mostTracks} tracks, or by \`auto-fill\` or \`auto-fit\`; not \`${times}\`.`,
       );
-    return { parts: Array.from({ length: count }, () => tracks).flat(), text };
+    return Array.from({ length: count }, () => tracks).flat();
   }
 
   isRepeat(): boolean {
@@ -126,22 +125,15 @@ const isCountable = ({ min, max, fitContent }: Track) =>
   fitContent === undefined && (isDefinite(min) || isDefinite(max));
 
 /** @returns the tracks, or what is wrong with the text. */
-export function readTracks(text: string, repeats: boolean): ReadTracks | string {
+export function readTracks(text: string, repeats: boolean): TrackList | string {
   const reader = new TrackReader(text);
   const list: TrackListPart[] = [];
-  const texts: string[] = [];
   try {
     while (!reader.done) {
       if (reader.isRepeat()) {
         if (!repeats) return '`repeat` cannot stand here.';
-        const { parts, text: printed } = reader.repeat();
-        list.push(...parts);
-        texts.push(printed);
-      } else {
-        const { track, text: printed } = reader.track();
-        list.push(track);
-        texts.push(printed);
-      }
+        list.push(...reader.repeat());
+      } else list.push(reader.track());
     }
   } catch (error) {
     if (!(error instanceof TrackProblem)) throw error;
@@ -153,8 +145,19 @@ export function readTracks(text: string, repeats: boolean): ReadTracks | string 
   if (automatic.length > 1) return '`auto-fill` and `auto-fit` can stand once in a list.';
   if (automatic.length === 1 && !list.every((part) => 'auto' in part || isCountable(part)))
     return 'Beside `auto-fill` or `auto-fit` every track needs a number or a percentage.';
-  return { list, text: texts.join(' ') };
+  return list;
 }
+
+/** The canonical text of a track list that can be read. */
+export const tracksText = (text: string): string =>
+  tokensOf(text)
+    .map((found) => {
+      const [, value, unit = ''] = amount.exec(found) ?? [];
+      return value === undefined ? found : `${print(Number(value))}${unit === 'px' ? '' : unit}`;
+    })
+    .join(' ')
+    .replace(/ ?\( /g, '(')
+    .replace(/ (?=[),])/g, '');
 
 const breadthCss = (breadth: TrackBreadth): string => {
   if (typeof breadth === 'number') return `${print(breadth)}px`;

@@ -7,7 +7,8 @@ import type { Control } from '../document/types.ts';
 import { textInForce } from '../document/values.ts';
 import { hasExpression, unescapeBraces } from '../expression/template.ts';
 import { type Arrangement, arrangementOf, hasLike } from '../kinds/arrangement.ts';
-import { kindNamed, kindOf } from '../kinds/catalogue.ts';
+import { kindOf } from '../kinds/catalogue.ts';
+import { declaredBy, ownSized } from '../kinds/declared.ts';
 import type { CarryingPart, Kind } from '../kinds/kind.ts';
 import { edgeOf } from '../kinds/screen-bars.ts';
 import type { Align, Fraction, Justify, Limit, Sides, Size, TrackList } from '../layout/box.ts';
@@ -105,7 +106,7 @@ export function declarations(
   around: Around,
   arrangement: Arrangement,
 ): Declarations {
-  const css = new Map<string, string>(kindNamed(kind)?.declares?.(own));
+  const css = new Map<string, string>(declaredBy[kind]?.(own));
   const when = <T>(name: string, write: (value: T) => void) => {
     if (own.has(name)) write(own.get(name) as T);
   };
@@ -257,8 +258,7 @@ function pins(css: Map<string, string>, own: OwnValues, kind: string, width: Siz
       css.set(side, limit(wanted as Limit));
     else if (own.has(center)) css.set(side, isShare ? 'stretch' : 'fit-content');
     // Pictures and buttons keep their own size between two pins where nothing else is said.
-    else if (isShare || (kindNamed(kind)?.ownSized && own.has(near) && own.has(far)))
-      css.set(side, 'stretch');
+    else if (isShare || (ownSized.has(kind) && own.has(near) && own.has(far))) css.set(side, 'stretch');
   }
 }
 

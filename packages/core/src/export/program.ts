@@ -223,6 +223,7 @@ function insideBindings(control: Control, name: string, around: Surroundings): I
   return [...parts].map((part) => ({
     control: name,
     kind: kind.name,
+    count: control.children.length,
     part,
     held,
     defaults,

@@ -430,7 +430,7 @@ class Reader {
     )
       return this.refuse(
         node.property,
-        `There is no \`${full}\` here.${didYouMean(full, [...Object.keys(functions), ...Object.keys(constants), ...Object.keys(viewNames)])}`,
+        `There is no \`${full}\` here.${didYouMean(full, [...Object.keys(functions), ...Object.keys(constants), ...viewNames])}`,
       );
     const key: Expression = node.computed
       ? this.expression(node.property, depth)

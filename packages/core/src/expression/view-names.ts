@@ -1,17 +1,14 @@
 /** What an expression can read of where it is shown: names that no variable can have. */
 import { usualLocale } from './formats.ts';
 
-/** Each with what it holds, in words. */
-export const viewNames = {
-  'View.band': 'the band of the width',
-  'View.locale': 'the language of whoever looks',
-  'View.now': 'the day and time now, as 2026-07-14T18:30:05',
-  'View.today': 'the day, as 2026-07-14',
-  'View.time': 'the time of day, as 18:30',
-} as const;
-export type ViewName = keyof typeof viewNames;
+/**
+ * The band of the width; the language of whoever looks; the day and time now, as `2026-07-14T18:30:05`; the day, as
+ * `2026-07-14`; the time of day, as `18:30`.
+ */
+export const viewNames = ['View.band', 'View.locale', 'View.now', 'View.today', 'View.time'] as const;
+export type ViewName = (typeof viewNames)[number];
 
-export const isViewName = (name: string): name is ViewName => Object.hasOwn(viewNames, name);
+export const isViewName = (name: string): name is ViewName => (viewNames as readonly string[]).includes(name);
 
 /** Whether a text may read where it is shown; some that do not are taken for ones that do. */
 export const mayReadView = (text: string): boolean => text.includes('View.');
@@ -19,7 +16,7 @@ export const mayReadView = (text: string): boolean => text.includes('View.');
 /** A day and time as expressions read them (ISO 8601, by the clock of whoever looks, to the second). */
 export function clockOf(date: Date): { now: string; today: string; time: string } {
   const two = (value: number) => String(value).padStart(2, '0');
-  const today = `${String(date.getFullYear()).padStart(4, '0')}-${two(date.getMonth() + 1)}-${two(date.getDate())}`;
+  const today = `${date.getFullYear()}-${two(date.getMonth() + 1)}-${two(date.getDate())}`;
   const time = `${two(date.getHours())}:${two(date.getMinutes())}`;
   return { now: `${today}T${time}:${two(date.getSeconds())}`, today, time };
 }

@@ -4,7 +4,7 @@ import { colourCss, colourValue, theme } from '../document/theme.ts';
 import type { Values } from '../document/values.ts';
 import { iconAttributes, iconDrawing } from './drawings.ts';
 import { pressedEvents } from './events.ts';
-import type { Kind, Look, Property } from './kind.ts';
+import type { Kind, Look, PageElement, Property } from './kind.ts';
 import { boxLook, disabled, padding, placing, sizing, textLook, words } from './properties.ts';
 import { tabindex } from './tabindex.ts';
 import { textStyleOf } from './words.ts';
@@ -73,6 +73,18 @@ export const buttonProperties: readonly Property[] = [
 /** Size of an icon beside words. */
 const besideWords = 20;
 
+/** The element of a button. */
+export const buttonElement = (values: Values): PageElement => ({
+  tag: 'button',
+  attributes: { type: values.flag('submits') ? 'submit' : 'button', disabled: values.flag('disabled') },
+  children: [
+    ...(values.text('icon')
+      ? [{ tag: 'svg', classes: ['part-icon'], attributes: iconAttributes, icon: values.text('icon') }]
+      : []),
+    { tag: 'span', classes: ['part-text'], text: values.text('text') },
+  ],
+});
+
 export const button: Kind = {
   name: 'button',
   label: 'Button',
@@ -139,18 +151,7 @@ export const button: Kind = {
       look: look.box,
     };
   },
-  element: (values) => ({
-    tag: 'button',
-    attributes: { type: values.flag('submits') ? 'submit' : 'button', disabled: values.flag('disabled') },
-    children: [
-      ...(values.text('icon')
-        ? [{ tag: 'svg', classes: ['part-icon'], attributes: iconAttributes, icon: values.text('icon') }]
-        : []),
-      { tag: 'span', classes: ['part-text'], text: values.text('text') },
-    ],
-  }),
-  declares: toneCss,
-  ownSized: true,
+  element: buttonElement,
   css: `.k-button {
   appearance: none;
   display: flex;

@@ -87,6 +87,51 @@ const fine = (value: number): number => Number(value.toFixed(3));
 const style = plainWords({ size: theme.chartTextSize });
 const column = { ...fieldContent, rowGap: 0 };
 
+/** The element of a chart, with all that is drawn in it. */
+export function chartElement(values: Values): PageElement {
+  const drawn = draw(values);
+  const label = values.text('label');
+  const sparkline = values.text('type') === 'sparkline';
+  const say = (text: string): PageElement => ({ tag: 'span', text });
+  const numbers = (values.get<readonly unknown[]>('data') ?? []).slice(0, 40).join(', ');
+  return {
+    tag: 'div',
+    attributes: { role: 'img', 'aria-label': [label, numbers].filter(Boolean).join(': ') },
+    children: [
+      ...(label ? [say(label)] : []),
+      {
+        tag: 'div',
+        classes: ['part-body', ...(sparkline ? ['part-low'] : [])],
+        children: [
+          ...(sparkline
+            ? []
+            : [{ tag: 'div', classes: ['part-scale'], children: [say(drawn.greatest), say(drawn.least)] }]),
+          {
+            tag: 'div',
+            classes: ['part-plot'],
+            attributes: { style: `color: ${colourCss(values.colour('stroke') ?? 'accent')}` },
+            children: [
+              {
+                tag: 'svg',
+                attributes: { viewBox: '0 0 100 100', preserveAspectRatio: 'none' },
+                children: drawn.shapes.map(([tag, attributes]) => ({
+                  tag,
+                  attributes: Object.fromEntries(
+                    Object.entries(attributes).map(([name, value]) => [name, String(value)]),
+                  ),
+                })),
+              },
+            ],
+          },
+        ],
+      },
+      ...(!sparkline && (drawn.first || drawn.last)
+        ? [{ tag: 'div', classes: ['part-foot'], children: [say(drawn.first), say(drawn.last)] }]
+        : []),
+    ],
+  };
+}
+
 export const chart: Kind = {
   name: 'chart',
   label: 'Chart',
@@ -152,49 +197,7 @@ export const chart: Kind = {
       parts: [...(values.text('label') ? [say(values.text('label'))] : []), body, ...(sparkline ? [] : foot)],
     };
   },
-  element(values) {
-    const drawn = draw(values);
-    const label = values.text('label');
-    const sparkline = values.text('type') === 'sparkline';
-    const say = (text: string): PageElement => ({ tag: 'span', text });
-    const numbers = (values.get<readonly unknown[]>('data') ?? []).slice(0, 40).join(', ');
-    return {
-      tag: 'div',
-      attributes: { role: 'img', 'aria-label': [label, numbers].filter(Boolean).join(': ') },
-      children: [
-        ...(label ? [say(label)] : []),
-        {
-          tag: 'div',
-          classes: ['part-body', ...(sparkline ? ['part-low'] : [])],
-          children: [
-            ...(sparkline
-              ? []
-              : [{ tag: 'div', classes: ['part-scale'], children: [say(drawn.greatest), say(drawn.least)] }]),
-            {
-              tag: 'div',
-              classes: ['part-plot'],
-              attributes: { style: `color: ${colourCss(values.colour('stroke') ?? 'accent')}` },
-              children: [
-                {
-                  tag: 'svg',
-                  attributes: { viewBox: '0 0 100 100', preserveAspectRatio: 'none' },
-                  children: drawn.shapes.map(([tag, attributes]) => ({
-                    tag,
-                    attributes: Object.fromEntries(
-                      Object.entries(attributes).map(([name, value]) => [name, String(value)]),
-                    ),
-                  })),
-                },
-              ],
-            },
-          ],
-        },
-        ...(!sparkline && (drawn.first || drawn.last)
-          ? [{ tag: 'div', classes: ['part-foot'], children: [say(drawn.first), say(drawn.last)] }]
-          : []),
-      ],
-    };
-  },
+  element: chartElement,
   css: `.k-chart {
   display: flex;
   flex-direction: column;

@@ -1,13 +1,26 @@
 /** A button that shows a sign instead of words; what it does is still said to those who cannot see it. */
 import { iconType } from '../document/property-types.ts';
 import { theme } from '../document/theme.ts';
-import { buttonLook, buttonProperties, toneCss } from './button.ts';
+import type { Values } from '../document/values.ts';
+import { buttonLook, buttonProperties } from './button.ts';
 import { iconAttributes, iconDrawing } from './drawings.ts';
 import { pressedEvents } from './events.ts';
-import type { Kind } from './kind.ts';
+import type { Kind, PageElement } from './kind.ts';
 import { disabled, words } from './properties.ts';
 
 const textProperties = ['font', 'weight', 'italic', 'line-height', 'letter-spacing'];
+
+/** The element of an icon button. */
+export const iconButtonElement = (values: Values): PageElement => ({
+  tag: 'button',
+  attributes: {
+    type: 'button',
+    'aria-label': values.text('text'),
+    title: values.text('text'),
+    disabled: values.flag('disabled'),
+  },
+  children: [{ tag: 'svg', attributes: iconAttributes, icon: values.text('icon') }],
+});
 
 export const iconButton: Kind = {
   name: 'iconButton',
@@ -69,18 +82,7 @@ export const iconButton: Kind = {
       look: look.box,
     };
   },
-  element: (values) => ({
-    tag: 'button',
-    attributes: {
-      type: 'button',
-      'aria-label': values.text('text'),
-      title: values.text('text'),
-      disabled: values.flag('disabled'),
-    },
-    children: [{ tag: 'svg', attributes: iconAttributes, icon: values.text('icon') }],
-  }),
-  declares: toneCss,
-  ownSized: true,
+  element: iconButtonElement,
   css: `.k-iconButton {
   appearance: none;
   display: flex;

@@ -1,10 +1,21 @@
 /** A small sign of the icon set that ships. */
 import { colourType, iconType, textSizeType, textType } from '../document/property-types.ts';
 import { colourValue, theme } from '../document/theme.ts';
+import type { Values } from '../document/values.ts';
 import { iconAttributes, iconDrawing } from './drawings.ts';
 import { shownEvents } from './events.ts';
-import type { Kind } from './kind.ts';
+import type { Kind, PageElement } from './kind.ts';
 import { boxLook, padding, placing, sizing } from './properties.ts';
+
+/** The element of an icon. */
+export function iconElement(values: Values): PageElement {
+  const description = values.text('alt');
+  return {
+    tag: 'span',
+    attributes: description ? { role: 'img', 'aria-label': description } : { 'aria-hidden': 'true' },
+    children: [{ tag: 'svg', attributes: iconAttributes, icon: values.text('icon') }],
+  };
+}
 
 export const icon: Kind = {
   name: 'icon',
@@ -81,14 +92,7 @@ export const icon: Kind = {
       ],
     };
   },
-  element(values) {
-    const description = values.text('alt');
-    return {
-      tag: 'span',
-      attributes: description ? { role: 'img', 'aria-label': description } : { 'aria-hidden': 'true' },
-      children: [{ tag: 'svg', attributes: iconAttributes, icon: values.text('icon') }],
-    };
-  },
+  element: iconElement,
   css: `.k-icon {
   display: flex;
   align-items: center;

@@ -2,8 +2,21 @@
 import { fitType, pictureType, pointType, textType } from '../document/property-types.ts';
 import { carried } from './carrying.ts';
 import { shownEvents } from './events.ts';
-import type { Kind } from './kind.ts';
+import type { DeclaredCss, Kind } from './kind.ts';
 import { boxLook, padding, placing, sizing } from './properties.ts';
+
+/** How a picture fills its box, as CSS. */
+export const imageCss: DeclaredCss = (own) => [
+  ...(own.has('fit') ? [['object-fit', own.get('fit') as string] as const] : []),
+  ...(own.has('focus')
+    ? [
+        [
+          'object-position',
+          (own.get('focus') as readonly number[]).map((part) => `${part}%`).join(' '),
+        ] as const,
+      ]
+    : []),
+];
 
 export const image: Kind = {
   name: 'image',
@@ -68,18 +81,6 @@ export const image: Kind = {
     };
   },
   element: (values) => ({ tag: 'img', attributes: { src: values.text('src'), alt: values.text('alt') } }),
-  declares: (own) => [
-    ...(own.has('fit') ? [['object-fit', own.get('fit') as string] as const] : []),
-    ...(own.has('focus')
-      ? [
-          [
-            'object-position',
-            (own.get('focus') as readonly number[]).map((part) => `${part}%`).join(' '),
-          ] as const,
-        ]
-      : []),
-  ],
-  ownSized: true,
   css: `.k-image {
   object-fit: cover;
 }`,

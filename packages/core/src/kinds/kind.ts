@@ -200,6 +200,11 @@ export interface Confines {
   readonly most?: number;
 }
 
+/** CSS that follows from properties that are a kind's own, from what a control says itself, by CSS property. */
+export type DeclaredCss = (
+  own: ReadonlyMap<string, unknown>,
+) => Iterable<readonly [name: string, value: string]>;
+
 export interface Kind {
   /** The element in the source. */
   readonly name: string;
@@ -238,10 +243,6 @@ export interface Kind {
    * @param name the control's name, with the items of repeats that it stands in: unique on the page, for ids.
    */
   element(values: Values, children: readonly Control[], name: string): PageElement;
-  /** CSS that follows from properties that are the kind's own, by CSS property. */
-  declares?(own: ReadonlyMap<string, unknown>): Iterable<readonly [name: string, value: string]>;
-  /** Its element keeps a size of its own where others stretch (a button, a picture; Position 3 §4). */
-  readonly ownSized?: boolean;
   /** Parts that carry properties of the control, for the export. */
   parts?(children: readonly Control[]): readonly CarryingPart[];
   /** Rules of the page's stylesheet that it has in common with other kinds; each is there once. */

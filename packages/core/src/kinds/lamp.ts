@@ -4,7 +4,7 @@ import { colourCss, colourValue, theme } from '../document/theme.ts';
 import type { Values } from '../document/values.ts';
 import { noSides } from '../layout/box.ts';
 import { content } from './field.ts';
-import type { Kind } from './kind.ts';
+import type { Kind, PageElement } from './kind.ts';
 import { colourOf } from './meter.ts';
 import { boxLook, padding, placing, sizing, textLook, words } from './properties.ts';
 import { textStyleOf, wordsLook } from './words.ts';
@@ -13,6 +13,20 @@ const lit = (values: Values): string | undefined => {
   const value = values.number('value');
   return value === undefined ? undefined : colourOf(value, values.get('colors'));
 };
+
+/** The light of a lamp, in the colour of its value. */
+export function lightElement(values: Values): PageElement {
+  const colour = lit(values);
+  const value = values.number('value');
+  return {
+    tag: 'span',
+    attributes: {
+      role: 'img',
+      'aria-label': value === undefined ? 'No value' : colour ? `On, ${value}` : `Off, ${value}`,
+      ...(colour ? { style: `background: ${colourCss(colour)}; border-color: ${colourCss(colour)}` } : {}),
+    },
+  };
+}
 
 export const lamp: Kind = {
   name: 'lamp',
@@ -68,26 +82,13 @@ export const lamp: Kind = {
     };
   },
   element(values) {
-    const colour = lit(values);
-    const value = values.number('value');
     return {
       tag: 'div',
       children: [
         {
           tag: 'span',
           classes: ['part-light'],
-          children: [
-            {
-              tag: 'span',
-              attributes: {
-                role: 'img',
-                'aria-label': value === undefined ? 'No value' : colour ? `On, ${value}` : `Off, ${value}`,
-                ...(colour
-                  ? { style: `background: ${colourCss(colour)}; border-color: ${colourCss(colour)}` }
-                  : {}),
-              },
-            },
-          ],
+          children: [lightElement(values)],
         },
         { tag: 'span', classes: ['part-label'], text: values.text('label') },
       ],

@@ -1,14 +1,23 @@
 /** A button that opens a menu of things to do. */
 import { theme } from '../document/theme.ts';
-import { buttonLook, buttonProperties, toneCss } from './button.ts';
+import type { Values } from '../document/values.ts';
+import { buttonLook, buttonProperties } from './button.ts';
 import { chevron } from './drawings.ts';
 import { choose } from './events.ts';
-import type { Kind } from './kind.ts';
+import type { Kind, PageElement } from './kind.ts';
 import { entriesOf, options } from './options.ts';
 import { disabled, words } from './properties.ts';
 import { textStyleOf } from './words.ts';
 
 const side = 16;
+
+/** The entries of a menu; the first has the focus as soon as it is there (HTML, popover focusing steps). */
+export const entryElements = (values: Values): PageElement[] =>
+  entriesOf(values).map(({ value, label }, index) => ({
+    tag: 'button',
+    attributes: { type: 'button', role: 'menuitem', tabindex: '-1', autofocus: index === 0, value },
+    text: label,
+  }));
 
 export const menuButton: Kind = {
   name: 'menuButton',
@@ -86,16 +95,10 @@ export const menuButton: Kind = {
         tag: 'div',
         classes: ['part-menu'],
         attributes: { id: `${name}-menu`, role: 'menu', popover: 'auto', 'aria-label': values.text('text') },
-        // The first has the focus as soon as the menu is there, before any other key (HTML, popover focusing steps).
-        children: entriesOf(values).map(({ value, label }, index) => ({
-          tag: 'button',
-          attributes: { type: 'button', role: 'menuitem', tabindex: '-1', autofocus: index === 0, value },
-          text: label,
-        })),
+        children: entryElements(values),
       },
     ],
   }),
-  declares: toneCss,
   css: `:where(.k-menuButton) {
   position: relative;
 }

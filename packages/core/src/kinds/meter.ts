@@ -4,7 +4,7 @@ import { colourCss } from '../document/theme.ts';
 import type { Values } from '../document/values.ts';
 import { content } from './field.ts';
 import { gaugeCss, gaugeElement, gaugeInside, gaugeNumber, partOf } from './gauge.ts';
-import type { Kind } from './kind.ts';
+import type { Kind, PageElement } from './kind.ts';
 import { boxLook, padding, placing, sizing, words } from './properties.ts';
 
 /** The colour of a number's range; undefined below the first. */
@@ -16,6 +16,38 @@ const shown = (values: Values): string => {
   return value === undefined ? '–' : `${value}${values.text('unit') ? ` ${values.text('unit')}` : ''}`;
 };
 const limits = (values: Values) => ({ min: values.number('min') ?? 0, max: values.number('max') ?? 100 });
+
+/** The element of a meter, filled to its value. */
+export function meterElement(values: Values, name: string): PageElement {
+  const { min, max } = limits(values);
+  const value = values.number('value');
+  const part = partOf(value ?? min, min, max);
+  return gaugeElement(
+    values,
+    name,
+    {
+      tag: 'div',
+      classes: ['part-bar'],
+      attributes: {
+        role: 'meter',
+        'aria-labelledby': `${name}-label`,
+        'aria-valuemin': String(min),
+        'aria-valuemax': String(max),
+        ...(value === undefined ? {} : { 'aria-valuenow': String(value), 'aria-valuetext': shown(values) }),
+      },
+      children: [
+        {
+          tag: 'div',
+          classes: ['part-filled'],
+          attributes: {
+            style: `width: ${Number((part * 100).toFixed(2))}%; background: ${colourCss(colourOf(value ?? min, values.get('colors')) ?? 'accent')}`,
+          },
+        },
+      ],
+    },
+    shown(values),
+  );
+}
 
 export const meter: Kind = {
   name: 'meter',
@@ -44,36 +76,7 @@ export const meter: Kind = {
     const colour = value === undefined ? undefined : colourOf(value, values.get('colors'));
     return gaugeInside(values, make, partOf(value ?? min, min, max), colour ?? 'accent', shown(values));
   },
-  element(values, _, name) {
-    const { min, max } = limits(values);
-    const value = values.number('value');
-    const part = partOf(value ?? min, min, max);
-    return gaugeElement(
-      values,
-      name,
-      {
-        tag: 'div',
-        classes: ['part-bar'],
-        attributes: {
-          role: 'meter',
-          'aria-labelledby': `${name}-label`,
-          'aria-valuemin': String(min),
-          'aria-valuemax': String(max),
-          ...(value === undefined ? {} : { 'aria-valuenow': String(value), 'aria-valuetext': shown(values) }),
-        },
-        children: [
-          {
-            tag: 'div',
-            classes: ['part-filled'],
-            attributes: {
-              style: `width: ${Number((part * 100).toFixed(2))}%; background: ${colourCss(colourOf(value ?? min, values.get('colors')) ?? 'accent')}`,
-            },
-          },
-        ],
-      },
-      shown(values),
-    );
-  },
+  element: (values, _, name) => meterElement(values, name),
   sharedCss: [gaugeCss],
   css: `.k-meter .part-filled {
   height: 100%;

@@ -5,7 +5,7 @@ import { inForce } from '../document/types.ts';
 import type { Values } from '../document/values.ts';
 import type { FlexContent } from '../layout/box.ts';
 import { iconAttributes, iconDrawing } from './drawings.ts';
-import type { Kind } from './kind.ts';
+import type { DeclaredCss, Kind, PageElement } from './kind.ts';
 import { addressTo } from './link.ts';
 import { entriesOf } from './options.ts';
 import { boxLook, padding, paneGap, placing, sizing, textLook, wrapping } from './properties.ts';
@@ -26,6 +26,39 @@ function shownPlaces(values: Values): readonly Entry[] {
   const omitted = values.get<readonly string[]>('omit') ?? [];
   return entriesOf(values).filter(({ value }) => !omitted.includes(value));
 }
+
+/** The element of a navigation, with its places. */
+export function navElement(values: Values): PageElement {
+  const icons = iconsOf(values);
+  return {
+    tag: 'nav',
+    attributes: { 'aria-label': values.text('label') },
+    children: shownPlaces(values).map(({ value, label }) => {
+      const icon = icons.get(value);
+      return {
+        tag: 'a',
+        classes: ['part-place'],
+        attributes: { href: addressTo(value) },
+        children: [
+          ...(icon ? [{ tag: 'svg', attributes: iconAttributes, icon }] : []),
+          { tag: 'span', text: label },
+        ],
+      };
+    }),
+  };
+}
+
+/** How the places stand, as CSS. */
+export const navCss: DeclaredCss = (own) =>
+  own.has('form')
+    ? [
+        ['flex-direction', own.get('form') === 'bar' ? 'row' : 'column'],
+        ['justify-content', own.get('form') === 'bar' ? 'space-evenly' : 'start'],
+        ['text-align', own.get('form') === 'panel' ? 'start' : 'center'],
+        ['--place', own.get('form') === 'panel' ? 'row' : 'column'],
+        ['--place-justify', own.get('form') === 'panel' ? 'start' : 'center'],
+      ]
+    : [];
 
 export const nav: Kind = {
   name: 'nav',
@@ -144,35 +177,7 @@ export const nav: Kind = {
       }),
     };
   },
-  element(values) {
-    const icons = iconsOf(values);
-    return {
-      tag: 'nav',
-      attributes: { 'aria-label': values.text('label') },
-      children: shownPlaces(values).map(({ value, label }) => {
-        const icon = icons.get(value);
-        return {
-          tag: 'a',
-          classes: ['part-place'],
-          attributes: { href: addressTo(value) },
-          children: [
-            ...(icon ? [{ tag: 'svg', attributes: iconAttributes, icon }] : []),
-            { tag: 'span', text: label },
-          ],
-        };
-      }),
-    };
-  },
-  declares: (own) =>
-    own.has('form')
-      ? [
-          ['flex-direction', own.get('form') === 'bar' ? 'row' : 'column'],
-          ['justify-content', own.get('form') === 'bar' ? 'space-evenly' : 'start'],
-          ['text-align', own.get('form') === 'panel' ? 'start' : 'center'],
-          ['--place', own.get('form') === 'panel' ? 'row' : 'column'],
-          ['--place-justify', own.get('form') === 'panel' ? 'start' : 'center'],
-        ]
-      : [],
+  element: navElement,
   css: `.k-nav {
   display: flex;
   justify-content: space-evenly;

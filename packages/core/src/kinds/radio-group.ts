@@ -3,7 +3,7 @@ import { lineUpType } from '../document/property-types.ts';
 import { theme } from '../document/theme.ts';
 import { chosenEvents } from './events.ts';
 import { fieldContent, fieldCss, fieldElement, fieldInside, fieldProperties } from './field.ts';
-import type { Kind } from './kind.ts';
+import type { DeclaredCss, Kind } from './kind.ts';
 import {
   checkCss,
   chosen,
@@ -14,6 +14,22 @@ import {
   optionElements,
   options,
 } from './options.ts';
+
+/** How the options stand, as CSS. */
+export const radioCss: DeclaredCss = (own) =>
+  own.get('like') === 'row'
+    ? [
+        ['flex-flow', 'row wrap'],
+        ['align-items', 'start'],
+        ['gap', '8px 16px'],
+      ]
+    : own.has('like')
+      ? [
+          ['flex-flow', 'column'],
+          ['align-items', 'stretch'],
+          ['gap', '8px'],
+        ]
+      : [];
 
 export const radioGroup: Kind = {
   name: 'radioGroup',
@@ -63,20 +79,6 @@ export const radioGroup: Kind = {
       { group: 'radiogroup' },
     ),
   parts: () => [{ selector: '> .part-options', properties: ['like'] }],
-  declares: (own) =>
-    own.get('like') === 'row'
-      ? [
-          ['flex-flow', 'row wrap'],
-          ['align-items', 'start'],
-          ['gap', '8px 16px'],
-        ]
-      : own.has('like')
-        ? [
-            ['flex-flow', 'column'],
-            ['align-items', 'stretch'],
-            ['gap', '8px'],
-          ]
-        : [],
   sharedCss: [fieldCss, checkCss, optionCss],
   css: `.k-radioGroup > .part-options {
   display: flex;

@@ -17,11 +17,25 @@ import {
   middleLine,
   placeholder,
 } from './field.ts';
-import type { Kind } from './kind.ts';
+import type { Kind, PageElement } from './kind.ts';
 import { entriesOf, options } from './options.ts';
 
 const labelOf = (values: Values): string =>
   entriesOf(values).find(({ value }) => value === values.text('value'))?.label ?? '';
+
+/** What a select offers, in front the words for nothing chosen. */
+export function choiceElements(values: Values): PageElement[] {
+  const chosen = values.text('value');
+  const empty = values.text('placeholder');
+  return [
+    ...(empty ? [{ tag: 'option', attributes: { value: '', selected: chosen === '' }, text: empty }] : []),
+    ...entriesOf(values).map(({ value, label }) => ({
+      tag: 'option',
+      attributes: { value, selected: value === chosen },
+      text: label,
+    })),
+  ];
+}
 
 export const select: Kind = {
   name: 'select',
@@ -52,22 +66,11 @@ export const select: Kind = {
       ),
     ),
   element(values, _, name) {
-    const chosen = values.text('value');
-    const empty = values.text('placeholder');
     return fieldElement(values, name, {
       tag: 'select',
       classes: ['part-input'],
       attributes: inputAttributes(values, name),
-      children: [
-        ...(empty
-          ? [{ tag: 'option', attributes: { value: '', selected: chosen === '' }, text: empty }]
-          : []),
-        ...entriesOf(values).map(({ value, label }) => ({
-          tag: 'option',
-          attributes: { value, selected: value === chosen },
-          text: label,
-        })),
-      ],
+      children: choiceElements(values),
     });
   },
   sharedCss: [fieldCss, inputCss],

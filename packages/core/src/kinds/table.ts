@@ -78,6 +78,70 @@ const gridOf = (count: number): GridContent => ({
   layers: false,
 });
 
+/** The element of a table, with its rows where it has no cells of its own. */
+export function tableElement(values: Values, controls: readonly Control[] = []): PageElement {
+  const { columns, rows } = contentsOf(values, controls);
+  const sort = values.own<string>('sort');
+  const cell = (text: string, numeric: boolean): PageElement => ({
+    tag: 'div',
+    ...(numeric ? { classes: ['part-number'] } : {}),
+    attributes: { role: 'cell', tabindex: '-1' },
+    text,
+  });
+  const head = ({ value, label, numeric }: Contents['columns'][number]): PageElement => ({
+    tag: 'div',
+    ...(numeric ? { classes: ['part-number'] } : {}),
+    attributes: {
+      role: 'columnheader',
+      tabindex: '-1',
+      // A column that nothing is said of cannot be sorted by.
+      'data-field': value,
+      ...(sort === value ? { 'aria-sort': 'ascending' } : {}),
+      ...(sort === `-${value}` ? { 'aria-sort': 'descending' } : {}),
+    },
+    children: [
+      { tag: 'span', text: label },
+      { tag: 'span', classes: ['part-edge'], attributes: { 'aria-hidden': 'true' } },
+    ],
+  });
+  const line = (cells: PageElement[]): PageElement => ({ ...rowElement, children: cells });
+  return {
+    tag: 'div',
+    attributes: {
+      role: 'region',
+      tabindex: '0',
+      'aria-label': values.text('label'),
+      ...(sort === undefined ? {} : { 'data-sort': sort }),
+    },
+    children: [
+      {
+        tag: 'div',
+        classes: ['part-content'],
+        children: [
+          {
+            tag: 'div',
+            classes: ['part-cells'],
+            attributes: {
+              role: 'table',
+              'aria-label': values.text('label'),
+              style: `grid-template-columns: repeat(${Math.max(1, columns.length)}, auto)`,
+            },
+            children: [
+              line(columns.map(head)),
+              ...(controls.length > 0
+                ? []
+                : rows.map((row) =>
+                    line(columns.map(({ value, numeric }) => cell(cellText(row, value), numeric))),
+                  )),
+            ],
+            ...(controls.length > 0 ? { copies: { around: rowElement } } : {}),
+          },
+        ],
+      },
+    ],
+  };
+}
+
 export const table: Kind = {
   name: 'table',
   label: 'Table',
@@ -138,68 +202,7 @@ export const table: Kind = {
       look: { clips: true },
     };
   },
-  element(values, controls) {
-    const { columns, rows } = contentsOf(values, controls);
-    const sort = values.own<string>('sort');
-    const cell = (text: string, numeric: boolean): PageElement => ({
-      tag: 'div',
-      ...(numeric ? { classes: ['part-number'] } : {}),
-      attributes: { role: 'cell', tabindex: '-1' },
-      text,
-    });
-    const head = ({ value, label, numeric }: Contents['columns'][number]): PageElement => ({
-      tag: 'div',
-      ...(numeric ? { classes: ['part-number'] } : {}),
-      attributes: {
-        role: 'columnheader',
-        tabindex: '-1',
-        // A column that nothing is said of cannot be sorted by.
-        'data-field': value,
-        ...(sort === value ? { 'aria-sort': 'ascending' } : {}),
-        ...(sort === `-${value}` ? { 'aria-sort': 'descending' } : {}),
-      },
-      children: [
-        { tag: 'span', text: label },
-        { tag: 'span', classes: ['part-edge'], attributes: { 'aria-hidden': 'true' } },
-      ],
-    });
-    const line = (cells: PageElement[]): PageElement => ({ ...rowElement, children: cells });
-    return {
-      tag: 'div',
-      attributes: {
-        role: 'region',
-        tabindex: '0',
-        'aria-label': values.text('label'),
-        ...(sort === undefined ? {} : { 'data-sort': sort }),
-      },
-      children: [
-        {
-          tag: 'div',
-          classes: ['part-content'],
-          children: [
-            {
-              tag: 'div',
-              classes: ['part-cells'],
-              attributes: {
-                role: 'table',
-                'aria-label': values.text('label'),
-                style: `grid-template-columns: repeat(${Math.max(1, columns.length)}, auto)`,
-              },
-              children: [
-                line(columns.map(head)),
-                ...(controls.length > 0
-                  ? []
-                  : rows.map((row) =>
-                      line(columns.map(({ value, numeric }) => cell(cellText(row, value), numeric))),
-                    )),
-              ],
-              ...(controls.length > 0 ? { copies: { around: rowElement } } : {}),
-            },
-          ],
-        },
-      ],
-    };
-  },
+  element: tableElement,
   css: `.k-table {
   overflow: auto;
 }

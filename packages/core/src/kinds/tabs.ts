@@ -4,7 +4,7 @@ import { colourValue, theme } from '../document/theme.ts';
 import type { Values } from '../document/values.ts';
 import type { FlexContent, Sides } from '../layout/box.ts';
 import { chosenEvents } from './events.ts';
-import type { Kind } from './kind.ts';
+import type { Kind, PageElement } from './kind.ts';
 import { entriesOf } from './options.ts';
 import { boxLook, padding, paneGap, placing, sizing } from './properties.ts';
 import { tabindex } from './tabindex.ts';
@@ -30,6 +30,23 @@ const column: FlexContent = {
   rowGap: 0,
   columnGap: 0,
 };
+
+/** The tabs of some panels. @param count how many panels there are. */
+export function tabElements(values: Values, name: string, count: number): PageElement[] {
+  const open = openOf(values, count);
+  return labelsOf(values, count).map((label, index) => ({
+    tag: 'button',
+    attributes: {
+      type: 'button',
+      role: 'tab',
+      id: `${name}-tab${index + 1}`,
+      'aria-controls': `${name}-panel${index + 1}`,
+      'aria-selected': String(index === open),
+      tabindex: index === open ? '0' : '-1',
+    },
+    text: label,
+  }));
+}
 
 export const tabs: Kind = {
   name: 'tabs',
@@ -101,18 +118,7 @@ export const tabs: Kind = {
           tag: 'div',
           classes: ['part-tabs'],
           attributes: { role: 'tablist' },
-          children: labelsOf(values, children.length).map((label, index) => ({
-            tag: 'button',
-            attributes: {
-              type: 'button',
-              role: 'tab',
-              id: `${name}-tab${index + 1}`,
-              'aria-controls': `${name}-panel${index + 1}`,
-              'aria-selected': String(index === open),
-              tabindex: index === open ? '0' : '-1',
-            },
-            text: label,
-          })),
+          children: tabElements(values, name, children.length),
         },
         ...children.map((_, index) => ({
           tag: 'div',

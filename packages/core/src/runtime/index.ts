@@ -15,9 +15,9 @@ export {
 export type { ActionName } from '../expression/actions.ts';
 export { asText } from '../expression/evaluate.ts';
 export { bandAt, clockOf, type ViewName } from '../expression/view-names.ts';
-export { kindNamed } from '../kinds/catalogue.ts';
 export type { CarryingPart, PageElement, PageTarget, Shape } from '../kinds/kind.ts';
 export { addressTo } from '../kinds/link.ts';
+export { type MadeAnew, madeAnew } from '../kinds/made-anew.ts';
 export { longList, mostItems } from '../kinds/repeat.ts';
 export { wordsInstead } from '../kinds/repeat-words.ts';
 export { withTurn } from '../kinds/tabindex.ts';

@@ -20,6 +20,8 @@ export interface ContentBinding {
 export interface InsideBinding {
   readonly control: string;
   readonly kind: string;
+  /** How many children it has. */
+  readonly count: number;
   /** Class of the part; absent: all that is inside the control's element. */
   readonly part: string | undefined;
   /** The control's values that are no expressions, by property; and what holds where nothing is said. */

@@ -20,7 +20,7 @@ import { addressNow } from '../expression/address.ts';
 import type { Expression, Statement, Template } from '../expression/ast.ts';
 import { asText, EvaluationError, evaluate, evaluateTemplate, type Scope } from '../expression/evaluate.ts';
 import { forbiddenKeys } from '../expression/functions.ts';
-import { isViewName, type ViewName, viewValue } from '../expression/view-names.ts';
+import { isViewName, type ViewName } from '../expression/view-names.ts';
 import type { Program, ProgramVariable } from './program.ts';
 
 /** What the runtime needs from what is around it. */
@@ -151,7 +151,7 @@ export class Runtime {
   private seen(name: ViewName): Signal<string> {
     let held = this.view.get(name);
     if (!held) {
-      const made = signal(viewValue(name, ''));
+      const made = signal('');
       held = made;
       this.view.set(name, made);
       this.host.see?.(name, (value) => {

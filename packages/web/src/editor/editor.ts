@@ -253,7 +253,7 @@ export class Editor {
 
   /**
    * After an undo the screen that it touched is shown, so that it never happens out of sight, and what changed there is
-   * selected; a selection that holds all of it stays.
+   * selected; a selection that holds some of it stays.
    */
   private showWhatChanged(before: Project, steps: readonly Step[]): void {
     const { project } = this.state;
@@ -272,7 +272,8 @@ export class Editor {
       project,
       touched.flatMap((each) => (each.screen === screen ? each.id : [])),
     ).map(({ control }) => control.id);
-    if (changed.some((id) => !this.state.selection.includes(id))) this.update({ selection: changed });
+    if (changed.length > 0 && !changed.some((id) => this.state.selection.includes(id)))
+      this.update({ selection: changed });
   }
 
   private async fetchOlder(): Promise<void> {

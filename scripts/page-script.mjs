@@ -1,36 +1,27 @@
 /**
- * What a running page needs of the kinds of controls: how the elements of those are made whose inside changes while it
- * runs. Their properties, how they are laid out, what they are found by and their stylesheets stay behind when the page's
- * script is bundled; the program says which type takes what.
+ * Leaves behind what a running page does not ask for when its script is bundled: of the kinds of controls all but what is
+ * made anew while it runs, of the types of properties the sentences about what is wrong.
  */
 import { readFile } from 'node:fs/promises';
-
-/** What a page asks of a kind: its name, and how its element is made and its size said while the page runs. */
-const ofKinds = new Set(['name', 'element', 'declares', 'ownSized']);
 
 /** What a page does not ask of a property type: what it says of itself. */
 const ofTypes = new Set(['expects', 'words']);
 
-/** Object literals below a node of a parsed file. */
-function* objectsIn(node) {
-  if (node === null || typeof node !== 'object') return;
-  if (node.type === 'ObjectExpression') yield node;
-  for (const value of Object.values(node))
-    if (Array.isArray(value)) for (const each of value) yield* objectsIn(each);
-    else if (value && typeof value === 'object') yield* objectsIn(value);
-}
-
 const nameOf = ({ key }) => key?.name ?? key?.value;
-const isKind = ({ properties }) =>
-  properties.some((property) => nameOf(property) === 'purpose') ||
-  (properties.some((property) => nameOf(property) === 'element') &&
-    properties.some((property) => nameOf(property) === 'inside'));
-
 /** A file's code with some stretches replaced, `[start, end, text]` each; none lies in another. */
 const replaced = (code, stretches) =>
   stretches
     .toSorted((a, b) => b[0] - a[0])
     .reduce((rest, [start, end, text]) => rest.slice(0, start) + text + rest.slice(end), code);
+
+const effects = new Set(['CallExpression', 'NewExpression', 'SpreadElement', 'MemberExpression']);
+
+/** Whether something may happen as an expression is worked out, for all that a bundler knows. */
+const mayAct = (node) =>
+  node !== null &&
+  typeof node === 'object' &&
+  !/Function/.test(node.type) &&
+  (effects.has(node.type) || Object.values(node).flat().some(mayAct));
 
 /** Constants that nothing reads are left out by the bundler once it may take them for free of effects. */
 function freeOfEffects(code, Parser) {
@@ -39,7 +30,7 @@ function freeOfEffects(code, Parser) {
     .map((statement) => statement.declaration ?? statement)
     .filter(({ type, kind }) => type === 'VariableDeclaration' && kind === 'const')
     .flatMap(({ declarations }) => declarations)
-    .filter(({ init }) => !/^(?:Literal|ArrowFunctionExpression|FunctionExpression)$/.test(init.type));
+    .filter(({ init }) => mayAct(init));
   return replaced(
     code,
     constants.map(({ init: { start, end } }) => [
@@ -59,24 +50,6 @@ const members = (code, objects, isOut) =>
     }),
   );
 
-/** @param madeAnew names of the kinds whose inside is made anew while a page runs. */
-function slimKind(code, Parser, madeAnew) {
-  const program = Parser.parse(code, { ecmaVersion: 'latest', sourceType: 'module' });
-  const kinds = [...objectsIn(program)].filter(isKind);
-  const isOut = (properties) => {
-    const name = properties.find((property) => nameOf(property) === 'name')?.value?.value;
-    const stays = (member) =>
-      member.type === 'SpreadElement' ||
-      (ofKinds.has(nameOf(member)) &&
-        (nameOf(member) !== 'element' || name === undefined || madeAnew.has(name)));
-    return (member) => !stays(member);
-  };
-  return replaced(
-    code,
-    kinds.flatMap((kind) => members(code, [kind], isOut(kind.properties))),
-  );
-}
-
 /** Makers of property types whose second argument says what the type expects. */
 const makers = new Set(['numberType', 'wholeType', 'sidesType', 'trackType', 'momentType']);
 
@@ -93,7 +66,7 @@ function isSentence({ type, value, quasis }) {
 
 /**
  * What reads values of properties, without the sentences about what is wrong and without texts in canonical form: a page
- * takes values, and says in general that one does not fit.
+ * takes values, and has a sentence of its own for one that does not fit.
  */
 function slimReading(code, Parser) {
   const program = Parser.parse(code, { ecmaVersion: 'latest', sourceType: 'module' });
@@ -110,15 +83,11 @@ function slimReading(code, Parser) {
     if (makers.has(called) && node.arguments[1]?.type === 'Literal')
       cuts.push([node.arguments[1].start, node.arguments[1].end, "''"]);
     if (isSentence(node)) {
-      cuts.push([node.start, node.end, "'This does not fit.'"]);
+      cuts.push([node.start, node.end, "'!'"]);
       return;
     }
     if (node.type === 'VariableDeclarator' && node.id.name === 'bad') {
-      cuts.push([
-        node.init.start,
-        node.init.end,
-        "(text) => ({ ok: false, message: text + ' does not fit.' })",
-      ]);
+      cuts.push([node.init.start, node.init.end, "() => ({ ok: false, message: '!' })"]);
       return;
     }
     if (node.type === 'ObjectExpression') {
@@ -133,41 +102,22 @@ function slimReading(code, Parser) {
   return replaced(code, cuts);
 }
 
-/** The kinds with parts that are made anew while a page runs, as the catalogue has them. */
-async function kindsMadeAnew(esbuild, root) {
-  const { outputFiles } = await esbuild.build({
-    entryPoints: ['packages/core/src/kinds/catalogue.ts'],
-    absWorkingDir: root,
-    bundle: true,
-    format: 'esm',
-    platform: 'node',
-    write: false,
-    logLevel: 'warning',
-  });
-  const { kinds } = await import(
-    `data:text/javascript;base64,${Buffer.from(outputFiles[0].contents).toString('base64')}`
-  );
-  const isAnew = ({ page }) => page?.as === 'inside' || page?.as === 'sort';
-  return new Set(kinds.filter(({ properties }) => properties.some(isAnew)).map(({ name }) => name));
-}
-
-export const pageKinds = {
-  name: 'page-kinds',
+export const slimPage = {
+  name: 'page-script',
   async setup(build) {
     // Not before they are installed: whoever builds may have to do that first.
     const { Parser } = await import('acorn');
     const esbuild = await import('esbuild');
-    const madeAnew = await kindsMadeAnew(esbuild, build.initialOptions.absWorkingDir);
     const onLoad = (filter, slim) =>
       build.onLoad({ filter }, async ({ path }) => {
         const source = await readFile(path, 'utf8');
         const { code } = await esbuild.transform(source, { loader: 'ts', target: 'es2023' });
         return { contents: freeOfEffects(slim(code), Parser), loader: 'js' };
       });
-    onLoad(/core\/src\/kinds\/[^/]+\.ts$/, (code) => slimKind(code, Parser, madeAnew));
     onLoad(/core\/src\/document\/(?:property-types|track-list|names)\.ts$/, (code) =>
       slimReading(code, Parser),
     );
+    onLoad(/core\/src\/.+\.ts$/, (code) => code);
     // A library in one file, with constants that most of it is not asked for.
     build.onLoad({ filter: /d3-array\/dist\/[^/]+\.mjs$/ }, async ({ path }) => ({
       contents: freeOfEffects(await readFile(path, 'utf8'), Parser),
