@@ -50,3 +50,32 @@ it('the map shows what feeds a control and what it feeds, and leads there', asyn
   await feeds.getByText('What feeds serve, and what it feeds').waitFor();
   await feeds.getByRole('button', { name: 'Kitchen.totalSum' }).waitFor();
 });
+
+it('what another control holds is kept in a variable by one press, from the tree or where it was typed', async () => {
+  await page.getByRole('button', { name: 'New screen' }).click();
+  await page.keyboard.press('Escape');
+  await page.getByRole('tab', { name: /Source/ }).click();
+  await page.locator('.cm-content').click();
+  await page.keyboard.press('Control+a');
+  await page.keyboard.insertText(
+    '<screen name="Trial"><slider name="heat" label="Stove" value="4" min="0" max="10"/><textField name="who" label="Who" value="Ilka"/><text name="said" text="Hello"/></screen>',
+  );
+  await tree(page, 'said').click();
+  const text = page.getByLabel(/^(Bound )?Text$/).first();
+  await text.fill('{heat * 2}');
+  await page.getByText('`heat` is a control; what it holds is read through a variable').waitFor();
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByText('is 8', { exact: true }).waitFor();
+  await page.getByRole('tab', { name: /Bindings/ }).click();
+  await text.fill('{View.band}, ');
+  await page.getByLabel('Find what can be read').fill('');
+  await page.getByRole('button', { name: 'Open Controls', exact: true }).click();
+  await page.getByRole('button', { name: 'Open who', exact: true }).click();
+  await readable('value kept nowhere yet').click();
+  await expect.poll(() => text.inputValue()).toBe('{View.band}, {who}');
+  await page.getByText(/^is “\w+, Ilka”$/).waitFor();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await tree(page, 'said').click();
+  await readable('value kept nowhere yet').waitFor();
+});

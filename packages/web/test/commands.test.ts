@@ -91,6 +91,30 @@ describe('a command', () => {
     expect(editor.state.selection).toEqual([ids[0]]);
   });
 
+  it('that makes a name known puts into force what was typed with it before, in one undo', () => {
+    const control = idOf('a');
+    const draft = { draft: '{late ? "late" : "in time"}', good: 'first' };
+    editor.dispatch({ label: 'Type', steps: [{ type: 'set', control, property: 'text', value: draft }] });
+    const late = { name: 'late', type: 'boolean', initial: true } as const;
+    const text = () => editor.state.project.screens[0]!.children[0]!.children[0]!.props.text;
+    const { state } = editor.state.project;
+    editor.dispatch({
+      label: 'Know',
+      steps: [
+        {
+          type: 'project',
+          key: 'state',
+          value: [...state.filter(({ name }) => name !== 'late'), { ...late, name: 'other' }],
+        },
+      ],
+    });
+    expect(text()).toEqual(draft);
+    editor.dispatch({ label: 'Know', steps: [{ type: 'project', key: 'state', value: [late] }] });
+    expect(text()).toBe(draft.draft);
+    runCommand(editor, commandNamed('undo'));
+    expect(text()).toEqual(draft);
+  });
+
   it('has a label, and keys that no other has', () => {
     const keys = commands.flatMap((command) => command.keys);
     expect(new Set(keys).size).toBe(keys.length);

@@ -43,12 +43,17 @@ export function withItems<T extends Surroundings>(around: T, items: readonly str
   return { ...around, names: new Names([...around.names, ...inner]) };
 }
 
-function unknownName(uses: readonly NameUse[], { names, ofScreens }: Surroundings): Problem | undefined {
+function unknownName(
+  uses: readonly NameUse[],
+  { names, ofScreens, controls }: Surroundings,
+): Problem | undefined {
   const isKnownThere = ({ name, to }: NameUse) => to !== undefined && ofScreens?.get(to)?.has(name) === true;
   const use = uses.find((each) => !names.has(each.name) && !isViewName(each.name) && !isKnownThere(each));
   return (
     use && {
-      message: `There is no state variable \`${use.name}\`.${didYouMean(use.name, names.keys())}`,
+      message: controls?.has(use.name)
+        ? `\`${use.name}\` is a control; what it holds is read through a variable that it is kept in.`
+        : `There is no state variable \`${use.name}\`.${didYouMean(use.name, names.keys())}`,
       at: use.span[0],
     }
   );

@@ -168,6 +168,33 @@ export function valueTyped(
   return { value: draft, problem: reading };
 }
 
+/**
+ * The steps that put into force what was typed before it could be read: what it names is there now.
+ *
+ * @param steps those that led to the project; what they make known is looked for, and nothing where they make nothing known.
+ */
+export function typedNowValid(project: Project, steps: readonly Step[]): Step[] {
+  const names = steps.some(
+    (step) =>
+      (step.type === 'project' && step.key === 'state') || step.type === 'rename' || step.type === 'insert',
+  );
+  if (!names) return [];
+  return project.screens.flatMap((screen) =>
+    [...walk(screen)].flatMap((control) =>
+      Object.entries(control.props).flatMap(([property, value]): Step[] => {
+        if (typeof value === 'string') return [];
+        const reading = readAttributeText(
+          kindOf(control),
+          property,
+          value.draft,
+          contextOf(project, control),
+        );
+        return reading.ok ? [{ type: 'set', control: control.id, property, value: reading.text }] : [];
+      }),
+    ),
+  );
+}
+
 /** Whether an empty text is a value of the property, rather than its absence. */
 function isWords(control: Control, property: string): boolean {
   const meaning = readAttribute(kindOf(control), property, []);

@@ -90,10 +90,9 @@ export function Bay({ id, screen, layout, size, scale, working, faint }: BayProp
   /** Where a picture from the computer would land. */
   const [files, setFiles] = useState<Drop>();
   const [measuring, setMeasuring] = useState(false);
-  const pointed = hovered !== undefined;
   const holding = useRef(false);
   useEffect(() => {
-    if (!pointed) return undefined;
+    if (!working) return undefined;
     // Distances show as soon as the key is held, not only once the pointer moves.
     const hold = (event: Event) => {
       if (event instanceof KeyboardEvent && event.key !== 'Alt') return;
@@ -103,10 +102,9 @@ export function Bay({ id, screen, layout, size, scale, working, faint }: BayProp
     const events = ['keydown', 'keyup', 'blur'];
     for (const event of events) window.addEventListener(event, hold);
     return () => {
-      holding.current = false;
       for (const event of events) window.removeEventListener(event, hold);
     };
-  }, [pointed]);
+  }, [working]);
   const [under, setUnder] = useState<{ x: number; y: number; ids: readonly string[] }>();
   const drop = bays.drop?.bay === id ? bays.drop.drop : undefined;
 

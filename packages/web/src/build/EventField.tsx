@@ -17,6 +17,7 @@ import { useId, useState } from 'react';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { Menu } from '../parts/Menu.tsx';
 import { ActionCards, copiedCard } from './ActionCards.tsx';
+import { KeepControl } from './KeepControl.tsx';
 import { useSetProperty } from './PropertyField.tsx';
 import { useCompletion } from './useCompletion.tsx';
 
@@ -185,7 +186,9 @@ function EventField({
       </div>
       {problem && (
         <p id={`${id}-problem`} role="alert" className="text-[12px] text-brick">
-          {problem.message} <span className="text-quiet">(at character {problem.at + 1})</span>
+          {problem.message}
+          <KeepControl control={control} text={text} at={problem.at} />{' '}
+          <span className="text-quiet">(at character {problem.at + 1})</span>
           {inForce(held) !== undefined && inForce(held) !== text && (
             <span className="text-quiet"> {`“${inForce(held)}” goes on working.`}</span>
           )}

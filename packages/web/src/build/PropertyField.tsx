@@ -26,6 +26,7 @@ import { HexColorPicker } from 'react-colorful';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { Menu } from '../parts/Menu.tsx';
 import { IconChoice } from './IconChoice.tsx';
+import { KeepControl } from './KeepControl.tsx';
 import { RangeField } from './RangeScale.tsx';
 import { StepLabel } from './StepLabel.tsx';
 import { isStepped, steppedText } from './steppedNumber.ts';
@@ -258,6 +259,7 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
           {draft && inForce(held) !== undefined && (
             <span className="text-quiet"> {`“${inForce(held)}” goes on working.`}</span>
           )}
+          <KeepControl control={control} text={text} at={problem.at} />
         </p>
       )}
       {bound && !problem && !several && (

@@ -22,6 +22,7 @@ import {
   scoped,
   startScreen,
   topmost,
+  typedNowValid,
 } from '@hovrin/core';
 import { api, type OpenedProject, Refused } from '../api.ts';
 import { newId } from './commands/command.ts';
@@ -188,12 +189,17 @@ export class Editor {
     });
   };
 
-  private add(kind: LogEntry['kind'], change: Change): boolean {
-    const applied = applySteps(this.state.project, change.steps);
-    if (!applied.ok) {
-      this.tell(applied.reason);
+  private add(kind: LogEntry['kind'], wanted: Change): boolean {
+    const first = applySteps(this.state.project, wanted.steps);
+    if (!first.ok) {
+      this.tell(first.reason);
       return false;
     }
+    // What was typed before its names were there takes effect with them, and goes with them in one undo.
+    const typed = kind === 'change' ? typedNowValid(first.project, wanted.steps) : [];
+    const change = typed.length > 0 ? { ...wanted, steps: [...wanted.steps, ...typed] } : wanted;
+    const applied = typed.length > 0 ? applySteps(this.state.project, change.steps) : first;
+    if (!applied.ok) throw new Error(applied.reason);
     const entry: PendingEntry = {
       sequence: this.sequence++,
       kind,
@@ -268,12 +274,10 @@ export class Editor {
     if (screen === undefined) return;
     if (screen !== this.state.screenId) this.update({ screenId: screen, selection: [] });
     this.dropLostSelection();
-    const changed = topmost(
-      project,
-      touched.flatMap((each) => (each.screen === screen ? each.id : [])),
-    ).map(({ control }) => control.id);
-    if (changed.length > 0 && !changed.some((id) => this.state.selection.includes(id)))
-      this.update({ selection: changed });
+    const changed = touched.flatMap((each) => (each.screen === screen ? each.id : []));
+    if (changed.some((id) => this.state.selection.includes(id))) return;
+    const all = topmost(project, changed).map(({ control }) => control.id);
+    if (all.length > 0) this.update({ selection: all });
   }
 
   private async fetchOlder(): Promise<void> {
