@@ -49,6 +49,7 @@ export class SourceEditor {
   private quiet = false;
   /** Something was typed that the document does not have yet. */
   private behind = false;
+  private print: { of: Control; bands: Project['bands']; text: string } | undefined;
   private readonly drafts: SourceDrafts;
   private standing: SourceStanding;
 
@@ -124,8 +125,12 @@ export class SourceEditor {
     this.onStanding(this.standing);
   }
 
+  /** The text of the screen that the editor says; printed once, as long as it is that one. */
   private get printed(): string {
-    return printScreen(this.said, this.editor.state.project.bands);
+    const { bands } = this.editor.state.project;
+    if (this.print?.of !== this.said || this.print.bands !== bands)
+      this.print = { of: this.said, bands, text: printScreen(this.said, bands) };
+    return this.print.text;
   }
 
   private get screen(): Control | undefined {
