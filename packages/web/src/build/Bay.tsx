@@ -535,18 +535,18 @@ function AddButtons({
   if (parent && control && parent.kind !== 'pinboard') {
     const index = parent.children.indexOf(control);
     const sideBySide = parent.kind === 'grid' || mainAxisOf(parent) === 'x';
-    // They leave room for the grips, which stand at the far end of the right and bottom edges, at the near end of others.
-    const ahead = (size: number) => Math.min(size / 2, size - 34);
-    const behind = (size: number) => Math.max(size / 2, 34);
+    // They leave room for the grips at the far ends of the right and bottom edges, and for the name above.
+    const ahead = Math.min(width / 2, width - 34);
+    const beside = height < 66 ? 20 : 11;
     const before = { parent: parent.id, index };
     const after = { parent: parent.id, index: index + 1 };
     if (sideBySide) {
       const [atLeft, atRight] = rightToLeft ? [after, before] : [before, after];
-      spots.push({ place: atLeft, x: left - 11, y: top + (rightToLeft ? behind : ahead)(height) });
-      spots.push({ place: atRight, x: left + width + 11, y: top + ahead(height) });
+      spots.push({ place: atLeft, x: left - beside, y: top + height / 2 });
+      spots.push({ place: atRight, x: left + width + beside, y: top + height / 2 });
     } else {
-      spots.push({ place: before, x: left + ahead(width), y: top - 11 });
-      spots.push({ place: after, x: left + ahead(width), y: top + height + 11 });
+      spots.push({ place: before, x: left + ahead, y: top - 11 });
+      spots.push({ place: after, x: left + ahead, y: top + height + 11 });
     }
   }
   if (control && parent && takesInside(control) && control.children.length === 0)
