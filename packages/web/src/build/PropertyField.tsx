@@ -23,6 +23,7 @@ import { ChevronDown, MoveHorizontal, Undo2 } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useId, useRef, useState } from 'react';
 import { HexColorPicker } from 'react-colorful';
+import { flushSync } from 'react-dom';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { Menu } from '../parts/Menu.tsx';
 import { IconChoice } from './IconChoice.tsx';
@@ -156,8 +157,9 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
               aria-label={`Bind ${property.label} to an expression`}
               title={`Bind ${property.label} to an expression`}
               onClick={() => {
-                setTyping(true);
-                requestAnimationFrame(() => document.getElementById(id)?.focus());
+                // The field is there before the next key comes.
+                flushSync(() => setTyping(true));
+                document.getElementById(id)?.focus();
               }}
             >
               {'{ }'}
