@@ -119,12 +119,16 @@ function RowsDialog({
     const into = now.state.find((each) => each.name === name) ?? variable;
     if (!dispatch(`Rows of ${name} from ${from}`, takeRows(now, into, [...read, ...others], rows, firstRows)))
       return;
-    if (
-      !into.table &&
-      now !== editor.state.project &&
-      editor.state.project.state.find((each) => each.name === name)?.table
-    )
-      editor.tell(`${name} is a table now: its rows are kept beside the document.`);
+    const made = editor.state.project.state.find((each) => each.name === name);
+    const counts = (count: number) => `${count.toLocaleString('en-GB')} ${count === 1 ? 'row' : 'rows'}`;
+    const came = made?.table?.rows ?? rowsOf(made ?? into)?.length ?? 0;
+    const words = [
+      `${counts(came)} of ${from}${source.total > 0 ? ` in place of ${counts(source.total)}; undo brings those back` : ''}.`,
+      ...(made?.table && !into.table
+        ? [`${name} is a table now: its rows are kept beside the document.`]
+        : []),
+    ];
+    editor.tell(words.join(' '));
   };
   const bringIn = async (chosen: File) => {
     setRefused(undefined);
