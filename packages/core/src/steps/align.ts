@@ -46,9 +46,9 @@ function union(boxes: readonly Rectangle[]): Rectangle {
 }
 
 /** The inside of a box: without border and padding. */
-function contentOf(box: ScreenBox): Rectangle {
+function contentOf(box: ScreenBox, rightToLeft: boolean): Rectangle {
   const { padding, border } = box.box.style;
-  const left = padding.start + border.start;
+  const left = rightToLeft ? padding.end + border.end : padding.start + border.start;
   const top = padding.top + border.top;
   return {
     x: box.x + left,
@@ -81,15 +81,33 @@ export function shiftPin(control: Control, pin: Pin, by: number, board: ScreenBo
   return { type: 'set', control: control.id, property: pin, value };
 }
 
-/** Moves a control on a pinboard along an axis, by the pins that it has. */
-export function shiftPins(control: Control, axis: Axis, by: number, board: ScreenBox): Step[] {
+/**
+ * Moves a control on a pinboard along an axis, by the pins that it has.
+ *
+ * @param rightToLeft what no pin holds stands at the right then.
+ */
+export function shiftPins(
+  control: Control,
+  axis: Axis,
+  by: number,
+  board: ScreenBox,
+  rightToLeft: boolean,
+): Step[] {
   if (Math.abs(by) < 0.005) return [];
   const pins: readonly Pin[] = axis === 'x' ? ['left', 'right', 'center-x'] : ['top', 'bottom', 'center-y'];
   const held = pins.filter((pin) => inForce(control.props[pin]) !== undefined);
   if (held.length === 0) {
     const { padding } = board.box.style;
+    const fromRight = rightToLeft && axis === 'x';
     const from = axis === 'x' ? padding.start : padding.top;
-    return [{ type: 'set', control: control.id, property: pins[0]!, value: round(from + by) }];
+    return [
+      {
+        type: 'set',
+        control: control.id,
+        property: pins[fromRight ? 1 : 0]!,
+        value: round(from + (fromRight ? -by : by)),
+      },
+    ];
   }
   return held.map((pin) => shiftPin(control, pin, by, board));
 }
@@ -148,10 +166,15 @@ export function alignControls(
     const board = layout.byControl.get(parent.id);
     if (parent.kind === 'pinboard' && board) {
       const box = boxes[index]!;
-      const to = target === 'each other' ? outline : target === 'the parent' ? contentOf(board) : screen;
+      const to =
+        target === 'each other'
+          ? outline
+          : target === 'the parent'
+            ? contentOf(board, layout.rightToLeft)
+            : screen;
       const moved = asOne ? outline : box;
       const by = to[axis] + (to[size] - moved[size]) * at - moved[axis];
-      steps.push(...shiftPins(control, axis, by, board));
+      steps.push(...shiftPins(control, axis, by, board, layout.rightToLeft));
       continue;
     }
     const main = mainAxisOf(parent);
@@ -205,7 +228,7 @@ export function spaceOut(
         last[axis] + last[size] - first[axis] - sorted.reduce((sum, { box }) => sum + box[size], 0);
       let to = first[axis];
       for (const { control, box } of sorted) {
-        steps.push(...shiftPins(control, axis, to - box[axis], board));
+        steps.push(...shiftPins(control, axis, to - box[axis], board, layout.rightToLeft));
         to += box[size] + room / (sorted.length - 1);
       }
     } else if (mainAxisOf(parent) === axis) {

@@ -49,8 +49,8 @@ export function landing(
     const by = { x: drop.line.x - lead.x, y: drop.line.y - lead.y };
     if (found.parent?.id === target.id)
       return propsOf([
-        ...shiftPins(found.control, 'x', by.x, board),
-        ...shiftPins(found.control, 'y', by.y, board),
+        ...shiftPins(found.control, 'x', by.x, board, layout!.rightToLeft),
+        ...shiftPins(found.control, 'y', by.y, board, false),
       ]);
     return freed({
       left: String(Math.round(Number(props.left) + box.x - lead.x)),

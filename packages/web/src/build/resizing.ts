@@ -96,22 +96,16 @@ export function resizePinned(
     return [shiftPin(control, edge < 0 ? pins[0] : pins[1], growth, board)];
   const sized = resizeSteps(control, side, { value: size, like: undefined });
   // The edge that stays by itself when the size grows; 0: both go, the centre line stays.
-  const stays =
-    held.length === 2
-      ? rightToLeft && axis === 'x'
-        ? 1
-        : -1
-      : held[0] === pins[1]
-        ? 1
-        : held[0] === pins[2]
-          ? 0
-          : -1;
+  const farStays =
+    held.length === 1 ? held[0] === pins[1] : rightToLeft && axis === 'x' && (held.length === 2 || !shares);
+  const stays = held[0] === pins[2] ? 0 : farStays ? 1 : -1;
   const by = (growth * (1 + stays * edge)) / 2;
   if (held.length > 0) return [...sized, ...held.map((pin) => shiftPin(control, pin, by, board))];
   if (shares) return [...sized, shiftPin(control, pins[0], by, board)];
   // Where it stands in flow, as it was before.
-  if (by === 0) return [...sized, { type: 'set', control: control.id, property: pins[0], value: null }];
-  return [...sized, ...shiftPins(control, axis, by, board)];
+  const natural = pins[rightToLeft && axis === 'x' ? 1 : 0];
+  if (by === 0) return [...sized, { type: 'set', control: control.id, property: natural, value: null }];
+  return [...sized, ...shiftPins(control, axis, by, board, rightToLeft)];
 }
 
 /** Sizes of a control's siblings, and that of an equal share of the row or column that they stand in. */

@@ -101,8 +101,9 @@ const nudge = (id: string, label: string, key: string, axis: 'x' | 'y', sign: 1 
         const by = sign * (step === 1 ? 1 : editor.state.step);
         const all = movable(editor);
         const steps = all.flatMap(({ control, parent }) => {
-          const board = parent.kind === 'pinboard' && editor.bench?.layout.byControl.get(parent.id);
-          return board ? shiftPins(control, axis, by, board) : [];
+          const layout = editor.bench?.layout;
+          const board = parent.kind === 'pinboard' && layout?.byControl.get(parent.id);
+          return layout && board ? shiftPins(control, axis, by, board, layout.rightToLeft) : [];
         });
         return steps.length > 0
           ? { label: `Nudge ${namesOf(all)}`, steps, group: `nudge ${axis} ${editor.state.selection.join()}` }

@@ -124,15 +124,16 @@ export function duplicateMany(
     parent: last.parent.id,
     index: last.index + 1,
   });
-  const board = editor.bench?.layout.byControl.get(last.parent.id);
+  const { byControl, rightToLeft = false } = editor.bench?.layout ?? {};
+  const board = byControl?.get(last.parent.id);
   if (last.parent.kind === 'pinboard' && board)
     steps.push(
       ...steps.flatMap((step, index) => {
         if (step.type !== 'insert') return [];
         const turn = Math.floor(index / siblings.length) + 1;
         return [
-          ...shiftPins(step.control, 'x', by.x * turn, board),
-          ...shiftPins(step.control, 'y', by.y * turn, board),
+          ...shiftPins(step.control, 'x', by.x * turn, board, rightToLeft),
+          ...shiftPins(step.control, 'y', by.y * turn, board, rightToLeft),
         ];
       }),
     );
