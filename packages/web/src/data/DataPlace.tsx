@@ -21,6 +21,7 @@ import {
 } from '@hovrin/core';
 import { ChevronDown, FileJson, Plus, Table2, Trash2 } from 'lucide-react';
 import { useState } from 'react';
+import { flushSync } from 'react-dom';
 import { useNavigate } from 'react-router';
 import { newId } from '../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
@@ -71,12 +72,11 @@ export function DataPlace() {
     const name = freshName('value', (candidate) =>
       project.state.some((variable) => variable.name === candidate),
     );
-    setState(`Add ${name}`, [...project.state, { name, type: 'text', initial: '' }]);
-    requestAnimationFrame(() => {
-      const field = document.querySelector<HTMLInputElement>(`input[data-variable="${name}"]`);
-      field?.focus();
-      field?.select();
-    });
+    // Its field is there before the next key comes.
+    flushSync(() => setState(`Add ${name}`, [...project.state, { name, type: 'text', initial: '' }]));
+    const field = document.querySelector<HTMLInputElement>(`input[data-variable="${name}"]`);
+    field?.focus();
+    field?.select();
   };
   return (
     <>
