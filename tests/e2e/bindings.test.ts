@@ -63,7 +63,7 @@ it('what another control holds is kept in a variable by one press, from the tree
   await tree(page, 'said').click();
   const text = page.getByLabel(/^(Bound )?Text$/).first();
   await text.fill('{heat * 2}');
-  await page.getByText('`heat` is a control; what it holds is read through a variable').waitFor();
+  await page.getByText('`heat` is a control, no variable').waitFor();
   await page.getByRole('button', { name: 'Keep it' }).click();
   await page.getByText('is 8', { exact: true }).waitFor();
   await page.getByRole('tab', { name: /Bindings/ }).click();

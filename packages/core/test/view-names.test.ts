@@ -10,6 +10,7 @@ import {
   readableAt,
   readableTree,
   ScreenView,
+  sampleOf,
   sweep,
 } from '../src/index.ts';
 import { Runtime } from '../src/runtime/index.ts';
@@ -71,6 +72,11 @@ describe('the names', () => {
     expect(attributeProblems(project, asked('{View.bnad}'))[0]?.message).toMatch(/Did you mean `View.band`/);
     const event = (text: string): Control => ({ ...named(project, 'wrong'), props: { 'on.press': text } });
     expect(attributeProblems(project, event("View.band = 'lap'"))).toHaveLength(1);
+    // A parameter of that name is what it is called with.
+    expect(attributeProblems(project, asked('{[{ band: 1 }].map((View) => View.band)[0]}'))).toEqual([]);
+    expect(sampleOf(project, named(project, 'day'), '{[{ band: 1 }].map((View) => View.band)[0]}')).toEqual({
+      value: 1,
+    });
     const { found } = readableAt(project, named(project, 'day'), 'View.l');
     expect(found).toEqual([{ text: 'locale', what: 'view', value: 'en-GB' }]);
   });

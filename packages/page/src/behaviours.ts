@@ -84,6 +84,16 @@ export function startBehaviours(page: Document): void {
     target.focus();
     if (tab) choosePanel(target);
   });
+  // The first entry has the focus as soon as a menu is there, before any other key (HTML, popover focusing steps). Said
+  // only then: a browser would look for it as the page comes, too.
+  page.addEventListener(
+    'beforetoggle',
+    ({ target }) => {
+      const [first] = entriesIn(target as HTMLElement);
+      if (first) first.autofocus = true;
+    },
+    true,
+  );
   // `toggle` does not bubble (HTML, popover).
   page.addEventListener(
     'toggle',

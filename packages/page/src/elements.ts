@@ -11,14 +11,10 @@ function make(element: PageElement, icons: Icons): Element {
   if (element.classes) made.setAttribute('class', element.classes.join(' '));
   for (const [name, value] of Object.entries(element.attributes ?? {}))
     if (value !== false && (value !== '' || name === 'value'))
-      made.setAttribute(name, value === true ? '' : value);
+      made.setAttribute(name, value === true ? '' : String(value));
   if (element.text !== undefined) made.textContent = element.text;
-  for (const [tag, attributes] of icons[element.icon ?? ''] ?? []) {
-    const texts = Object.fromEntries(
-      Object.entries(attributes).map(([name, value]) => [name, String(value)]),
-    );
-    made.append(make({ tag, attributes: texts }, icons));
-  }
+  for (const [tag, attributes] of icons[element.icon ?? ''] ?? [])
+    made.append(make({ tag, attributes }, icons));
   for (const child of element.children ?? []) if (typeof child !== 'number') made.append(make(child, icons));
   return made;
 }

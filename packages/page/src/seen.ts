@@ -22,7 +22,7 @@ export function see({ bands = [] }: Program, name: ViewName, hold: Hold): void {
     look();
     window.addEventListener('resize', look);
   } else {
-    const part = name === 'View.now' ? 'now' : name === 'View.today' ? 'today' : 'time';
+    const part = name.slice('View.'.length) as 'now' | 'today' | 'time';
     eachSecond((date) => hold(clockOf(date)[part]));
   }
 }

@@ -13,9 +13,6 @@ const reserved = new Set(
 /** Longest name, in UTF-16 units. */
 export const longestName = 64;
 
-/** Whether a text has the form of a name; some that have are words of JavaScript. */
-export const looksLikeName = (text: string): boolean => text.length <= longestName && identifier.test(text);
-
 /** Why a text cannot be a name; undefined where it can (ECMAScript 2023 §12.7). */
 export function nameProblem(name: string): string | undefined {
   if (name === '') return 'A name is missing.';

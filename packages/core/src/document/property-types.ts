@@ -7,7 +7,7 @@ import { asText } from '../expression/evaluate.ts';
 import { didYouMean } from '../expression/nearest.ts';
 import type { Align, Fraction, Justify, Limit, Sides, Size, TrackList } from '../layout/box.ts';
 import { fontFamilies, fontWeights } from '../text/fonts.ts';
-import { looksLikeName, nameProblem } from './names.ts';
+import { nameProblem } from './names.ts';
 import { type ClampedSize, printClampedSize, readClampedSize } from './text-size.ts';
 import { themeColours } from './theme.ts';
 import { readTracks, tracksText } from './track-list.ts';
@@ -405,7 +405,7 @@ export const destinationType: PropertyType<string> = {
   words: [],
   read(text) {
     const plain = text.trim();
-    return looksLikeName(plain) || /^(https?:\/\/|mailto:|tel:)[^\s]+$/i.test(plain)
+    return nameProblem(plain) === undefined || /^(https?:\/\/|mailto:|tel:)[^\s]+$/i.test(plain)
       ? good(plain, plain)
       : bad(text, this.expects);
   },
@@ -582,63 +582,3 @@ export const pictureType: PropertyType<string> = {
       : bad(text, 'the file name of a picture of the project');
   },
 };
-
-/** Types by name, of all that can follow an expression. */
-export const propertyTypes: ReadonlyMap<string, PropertyType> = new Map(
-  (
-    [
-      amountType,
-      lengthType,
-      offsetType,
-      letterSpacingType,
-      linesType,
-      gridLineType,
-      spanType,
-      levelType,
-      orderType,
-      turnType,
-      textSizeType,
-      factorType,
-      lengthsType,
-      marginType,
-      sizeType,
-      pinType,
-      aspectType,
-      ratioType,
-      trackListType,
-      trackPatternType,
-      flowType,
-      listType,
-      anyType,
-      entriesType,
-      placesType,
-      chosenType,
-      dateType,
-      timeType,
-      iconType,
-      destinationType,
-      rangesType,
-      pointType,
-      limitType,
-      alignType,
-      justifyType,
-      cellAlignType,
-      scrollAxisType,
-      paneType,
-      edgeType,
-      fitType,
-      toneType,
-      chartType,
-      navFormType,
-      lineUpType,
-      likeType,
-      textAlignType,
-      familyType,
-      weightType,
-      flagType,
-      textType,
-      colourType,
-      pictureType,
-    ] as PropertyType[]
-  ).map((type) => [type.name, type]),
-);

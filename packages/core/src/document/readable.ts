@@ -99,6 +99,9 @@ const pathPattern = /[\p{ID_Start}$_][\p{ID_Continue}$]*(?:\.[\p{ID_Continue}$]*
 /** A text that an action has begun to be given: the name of a screen or of a control. */
 const pointerPattern = /\b(go|open|focus|scrollTo)\(\s*["'`]([\p{ID_Continue}$]*)$/u;
 
+/** An end in a text, or right behind one. */
+const inText = /["'`]\w*$/;
+
 /** What an action leads to, by name. */
 function pointedAt(project: Project, control: Control, action: string): Readable[] {
   const screen = pathTo(project, control.id)[0];
@@ -114,7 +117,7 @@ function pointedAt(project: Project, control: Control, action: string): Readable
  *
  * @param before the expression up to there.
  * @param isEvent it is what an event does: there are actions besides, and names of what they lead to.
- * @returns what fits, best first, and how many characters of `before` it takes the place of.
+ * @returns what fits, best first (in a text only what an action leads to), and how many characters of `before` it takes the place of.
  */
 export function readableAt(
   project: Project,
@@ -124,6 +127,7 @@ export function readableAt(
 ): { readonly found: readonly Readable[]; readonly replaces: number } {
   const pointer = isEvent ? pointerPattern.exec(before) : undefined;
   if (pointer) return fitting(pointedAt(project, control, pointer[1]!), pointer[2]!);
+  if (inText.test(before)) return { found: [], replaces: 0 };
   const path = pathPattern.exec(before)?.[0] ?? '';
   const names = path.split('.');
   const begun = names.pop() ?? '';

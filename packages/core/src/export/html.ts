@@ -91,7 +91,7 @@ export function screenHtml(screen: Control, elements: Elements, indent: string):
     const fullName = itemName(name, spot.items);
     const element = withTurn(kind.element(values, at.children, fullName), values.number('tabindex'));
     const style = elements.styleOf(at, parent, spot.scope);
-    const attributes: Record<string, string | boolean> = {
+    const attributes: Record<string, string | number | boolean> = {
       class: [`k-${kind.name}`, ...(element.classes ?? []), name].join(' '),
       'data-name': fullName,
       ...element.attributes,
@@ -178,7 +178,7 @@ function printElement(
 ): string {
   const classes = element.classes ? { class: element.classes.join(' ') } : {};
   const attributes = Object.entries({ ...classes, ...element.attributes })
-    .map(([name, value]: [string, string | boolean]) => {
+    .map(([name, value]: [string, string | number | boolean]) => {
       if (value === false || (value === '' && !mayBeEmpty.has(name))) return '';
       return value === true ? ` ${name}` : ` ${name}="${escapeAttribute(String(value))}"`;
     })

@@ -52,7 +52,7 @@ function unknownName(
   return (
     use && {
       message: controls?.has(use.name)
-        ? `\`${use.name}\` is a control; what it holds is read through a variable that it is kept in.`
+        ? `\`${use.name}\` is a control, no variable; what a control holds is read through one that it is kept in.`
         : `There is no state variable \`${use.name}\`.${didYouMean(use.name, names.keys())}`,
       at: use.span[0],
     }

@@ -420,7 +420,8 @@ class Reader {
     const full = dottedName(node);
     if (full !== undefined && Object.hasOwn(constants, full))
       return { type: 'literal', value: constants[full] };
-    if (full !== undefined && isViewName(full)) return { type: 'name', name: full, span: this.span(node) };
+    if (full !== undefined && isViewName(full) && !this.parameters.includes('View'))
+      return { type: 'name', name: full, span: this.span(node) };
     if (node.object.type === 'Super' || node.property.type === 'PrivateIdentifier')
       return this.refuse(node, 'This is not available here.');
     if (

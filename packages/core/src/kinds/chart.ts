@@ -114,12 +114,7 @@ export function chartElement(values: Values): PageElement {
               {
                 tag: 'svg',
                 attributes: { viewBox: '0 0 100 100', preserveAspectRatio: 'none' },
-                children: drawn.shapes.map(([tag, attributes]) => ({
-                  tag,
-                  attributes: Object.fromEntries(
-                    Object.entries(attributes).map(([name, value]) => [name, String(value)]),
-                  ),
-                })),
+                children: drawn.shapes.map(([tag, attributes]) => ({ tag, attributes })),
               },
             ],
           },

@@ -172,7 +172,7 @@ export interface Inside {
 export interface PageElement {
   readonly tag: string;
   readonly classes?: readonly string[];
-  readonly attributes?: Readonly<Record<string, string | boolean>>;
+  readonly attributes?: Readonly<Record<string, string | number | boolean>>;
   /** Words, or elements; absent on a void element. */
   readonly text?: string;
   /** On an `svg`: the name of the icon whose shapes it has. */

@@ -11,11 +11,11 @@ import { textStyleOf } from './words.ts';
 
 const side = 16;
 
-/** The entries of a menu; the first has the focus as soon as it is there (HTML, popover focusing steps). */
+/** The entries of a menu. */
 export const entryElements = (values: Values): PageElement[] =>
-  entriesOf(values).map(({ value, label }, index) => ({
+  entriesOf(values).map(({ value, label }) => ({
     tag: 'button',
-    attributes: { type: 'button', role: 'menuitem', tabindex: '-1', autofocus: index === 0, value },
+    attributes: { type: 'button', role: 'menuitem', tabindex: '-1', value },
     text: label,
   }));
 

@@ -1,8 +1,8 @@
 /** What a running page needs of the core: no parser, no layout, no fonts. */
 
 export { type FeedStatus, silentAfter, standInFolder } from '../document/feed.ts';
-export { propertyTypes } from '../document/property-types.ts';
 export type { Feed, StateValue } from '../document/types.ts';
+export { propertyTypes } from '../document/types-by-name.ts';
 export { convert, Values } from '../document/values.ts';
 export {
   arrangementNow,

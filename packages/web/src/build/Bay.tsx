@@ -1,26 +1,19 @@
 /** One size of the screen on the bench: live, selectable, a place to drop on. */
 
-import {
-  type Control,
-  effectiveNames,
-  locate,
-  mainAxisOf,
-  type ScreenLayout,
-  takesInside,
-} from '@hovrin/core';
+import { type Control, effectiveNames, locate, type ScreenLayout } from '@hovrin/core';
 import { Plus } from 'lucide-react';
 import { type PointerEvent, useEffect, useRef, useState } from 'react';
 import { isLocked, placePictures } from '../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
-import type { InsertPlace } from '../editor/editor.ts';
 import { placeWords } from '../editor/places.ts';
 import type { ScreenSize } from '../sizes.ts';
+import { AddButtons } from './AddButtons.tsx';
 import { Anatomy } from './Anatomy.tsx';
 import { useBays } from './bays.ts';
 import { useBenchView } from './benchView.ts';
 import { Covered } from './Covered.tsx';
 import { DrawLayer } from './DrawLayer.tsx';
-import { type Drop, dropAt, type Rectangle } from './drop.ts';
+import { type Drop, dropAt, type Rectangle, scaled } from './drop.ts';
 import { FocusLayer } from './FocusLayer.tsx';
 import { KindIcon } from './kindIcons.tsx';
 import { DistanceLine, Measured } from './Measured.tsx';
@@ -34,7 +27,6 @@ import { useDragged } from './useDragged.ts';
 import { useShownSelection } from './useShownSelection.ts';
 
 // The same elements each time: nothing looks at them again.
-const plusIcon = <Plus size={13} strokeWidth={2.5} aria-hidden />;
 
 interface BayProps {
   readonly id: string;
@@ -263,13 +255,7 @@ export function Bay({ id, screen, layout, size, scale, working, faint }: BayProp
           />
         )}
         {working && selectedBox && selection.length === 1 && selection[0] !== undefined && !bays.drop && (
-          <AddButtons
-            rightToLeft={layout.rightToLeft}
-            screen={screen}
-            id={selection[0]}
-            box={selectedBox}
-            scale={scale}
-          />
+          <AddButtons rightToLeft={layout.rightToLeft} id={selection[0]} box={selectedBox} scale={scale} />
         )}
         {working && screen.children.length === 0 && !bays.drop && <FirstControl screen={screen} />}
         {working && focusShown && <FocusLayer screen={screen} layout={layout} scale={scale} />}
@@ -383,13 +369,6 @@ function FirstControl({ screen }: { screen: Control }) {
     </div>
   );
 }
-
-const scaled = ({ x, y, width, height }: Rectangle, scale: number) => ({
-  left: x * scale,
-  top: y * scale,
-  width: width * scale,
-  height: height * scale,
-});
 
 function Frame({
   box,
@@ -509,74 +488,6 @@ function SelectionMarks({
       )}
     </div>
   );
-}
-
-/** `+` before and behind the selection, and inside a container that is empty. */
-function AddButtons({
-  screen,
-  id,
-  box,
-  scale,
-  rightToLeft,
-}: {
-  screen: Control;
-  id: string;
-  box: Rectangle;
-  scale: number;
-  rightToLeft: boolean;
-}) {
-  const { editor } = useWorkplace();
-  const { project } = useEditorState('project');
-  const { left, top, width, height } = scaled(box, scale);
-  const spots: { place: InsertPlace; x: number; y: number }[] = [];
-  const parent = findParent(screen, id);
-  const control = id === screen.id ? screen : parent?.children.find((child) => child.id === id);
-  // On a pinboard what is added has a place of its own: it is dragged there, or drawn.
-  if (parent && control && parent.kind !== 'pinboard') {
-    const index = parent.children.indexOf(control);
-    const sideBySide = parent.kind === 'grid' || mainAxisOf(parent) === 'x';
-    // They leave room for the grips at the far ends of the right and bottom edges, and for the name above.
-    const ahead = Math.min(width / 2, width - 34);
-    const beside = height < 66 ? 20 : 11;
-    const before = { parent: parent.id, index };
-    const after = { parent: parent.id, index: index + 1 };
-    if (sideBySide) {
-      const [atLeft, atRight] = rightToLeft ? [after, before] : [before, after];
-      spots.push({ place: atLeft, x: left - beside, y: top + height / 2 });
-      spots.push({ place: atRight, x: left + width + beside, y: top + height / 2 });
-    } else {
-      spots.push({ place: before, x: left + ahead, y: top - 11 });
-      spots.push({ place: after, x: left + ahead, y: top + height + 11 });
-    }
-  }
-  if (control && parent && takesInside(control) && control.children.length === 0)
-    spots.push({ place: { parent: id, index: 0 }, x: left + width / 2, y: top + Math.min(height / 2, 60) });
-  return spots.map(({ place, x, y }, index) => {
-    const words = `Add ${placeWords(project, place)}`;
-    return (
-      <button
-        // biome-ignore lint/suspicious/noArrayIndexKey: buttons hold nothing of their own and only move.
-        key={index}
-        type="button"
-        aria-label={words}
-        title={words}
-        className="pointer-events-auto absolute grid size-[18px] -translate-x-1/2 -translate-y-1/2 place-items-center rounded-sm bg-[#e0a11b] text-[#1f2a24] hover:scale-110"
-        style={{ left: x, top: y }}
-        onClick={() => editor.openPicker(place)}
-      >
-        {plusIcon}
-      </button>
-    );
-  });
-}
-
-function findParent(from: Control, id: string): Control | undefined {
-  if (from.children.some((child) => child.id === id)) return from;
-  for (const child of from.children) {
-    const found = findParent(child, id);
-    if (found) return found;
-  }
-  return undefined;
 }
 
 function DropLine({ drop, scale, words }: { drop: Drop; scale: number; words: string }) {

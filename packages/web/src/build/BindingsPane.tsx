@@ -3,7 +3,6 @@ import {
   type Control,
   type DependencyMap,
   dependencyMap,
-  keptInNew,
   kindOf,
   locate,
   type MapNode,
@@ -12,6 +11,7 @@ import {
 } from '@hovrin/core';
 import { ChevronDown, ChevronRight, Database, Radio } from 'lucide-react';
 import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import { keepInNew } from '../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { expressionBefore, type Field, insertText } from './insertText.ts';
 import { KindIcon } from './kindIcons.tsx';
@@ -70,9 +70,7 @@ function Readables({ tree }: { tree: readonly ReadableBranch[] }) {
     const control = locate(editor.state.project, id)?.control;
     const property = control && kindOf(control).properties.find((each) => each.name === name);
     if (!property) return;
-    const { variable, steps } = keptInNew(editor.state.project, control, property);
-    editor.dispatch({ label: `Keep ${name} in ${variable}`, steps });
-    insert(variable);
+    insert(keepInNew(editor, control, property));
   };
   const found = matching(tree, wanted.trim().toLowerCase());
   const isOpen = (id: string) => toggled.has(id) !== (wanted.trim() !== '');

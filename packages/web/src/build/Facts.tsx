@@ -5,7 +5,6 @@ import {
   controlNameProblem,
   effectiveNames,
   inForce,
-  keptInNew,
   kindOf,
   knownOn,
   locate,
@@ -18,7 +17,7 @@ import {
 } from '@hovrin/core';
 import { ChevronDown, ChevronRight } from 'lucide-react';
 import { memo, type ReactNode, useEffect, useId, useRef, useState } from 'react';
-import { commandNamed, runCommand } from '../editor/commands/index.ts';
+import { commandNamed, keepInNew, runCommand } from '../editor/commands/index.ts';
 import { currentControl, useEditorState, useWorkplace } from '../editor/context.tsx';
 import type { EditorState } from '../editor/editor.ts';
 import { PanelEdge, usePanelSize } from '../parts/PanelEdge.tsx';
@@ -337,11 +336,6 @@ function TwoWayField({ control, property, name }: { control: Control; property: 
   const fitting = knownOn(project, locate(project, control.id)?.screen.name).filter(
     (variable) => variable.computed === undefined && property.twoWay!.includes(variable.type),
   );
-  /** A variable made for this control, called as it is called. */
-  const keepInNew = () => {
-    const { variable, steps } = keptInNew(project, control, property);
-    editor.dispatch({ label: `Keep ${name} in ${variable}`, steps });
-  };
   const lost = target !== '' && !fitting.some((variable) => variable.name === target);
   return (
     <div className="flex items-center gap-1.5">
@@ -362,7 +356,7 @@ function TwoWayField({ control, property, name }: { control: Control; property: 
         aria-invalid={lost}
         value={target}
         onChange={(event) => {
-          if (event.target.value === newVariable) keepInNew();
+          if (event.target.value === newVariable) keepInNew(editor, control, property);
           else set(attribute, property.label, event.target.value === '' ? null : event.target.value);
           rest();
         }}

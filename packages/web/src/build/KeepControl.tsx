@@ -1,5 +1,6 @@
 /** Where an expression names a control: keeps what that holds in a variable, which the expression then reads. */
-import { type Control, effectiveNames, keptInNew, kindOf, locate, walk } from '@hovrin/core';
+import { type Control, effectiveNames, kindOf, locate, walk } from '@hovrin/core';
+import { keepInNew } from '../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 
 /** @param at where in the text the name that is not known stands. */
@@ -18,10 +19,7 @@ export function KeepControl({ control, text, at }: { control: Control; text: str
     <button
       type="button"
       className="btn-bare !h-5 text-[12px] underline underline-offset-2"
-      onClick={() => {
-        const { variable, steps } = keptInNew(project, named, property);
-        editor.dispatch({ label: `Keep ${name} in ${variable}`, steps });
-      }}
+      onClick={() => keepInNew(editor, named, property)}
     >
       Keep it
     </button>

@@ -168,10 +168,9 @@ export class SourceEditor {
       this.stand({ trouble: { since: this.standing.trouble?.since ?? new Date(), problems } });
       return;
     }
-    if (this.standing.trouble) {
-      this.drafts.forget();
-      this.stand({ trouble: undefined });
-    }
+    // One that was restored may be read by now, without having been in trouble here.
+    this.drafts.forget();
+    if (this.standing.trouble) this.stand({ trouble: undefined });
     const now = Date.now();
     if (now - this.last > pause) this.run++;
     this.last = now;

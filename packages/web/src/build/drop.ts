@@ -34,6 +34,14 @@ export interface Drop {
   readonly into: Rectangle;
 }
 
+/** A rectangle in CSS px as it lies on a bay that is shown at a scale. */
+export const scaled = ({ x, y, width, height }: Rectangle, scale: number) => ({
+  left: x * scale,
+  top: y * scale,
+  width: width * scale,
+  height: height * scale,
+});
+
 /** What is dragged: its size, and where in it the pointer is. CSS px. */
 export interface Grabbed {
   readonly width: number;

@@ -47,8 +47,9 @@ export class SourceDrafts {
   /** The screen is another one now: what was typed over the earlier one waits until it is asked for. */
   putAside(): void {
     const typed = sessionStorage.getItem(this.keys.typed);
-    if (typed !== null) sessionStorage.setItem(this.keys.aside, typed);
+    // Not twice at once: there may be room for one only.
     this.forget();
+    if (typed !== null) sessionStorage.setItem(this.keys.aside, typed);
   }
 
   /** The text that waits; it waits no more. */

@@ -72,9 +72,7 @@ function namesIn(project: () => Project, controlAt: (at: number) => Control | un
     if (!control) return null;
     const { before, isEvent } = expression;
     const { found, replaces } = readableAt(project(), control, before, isEvent);
-    const inText = /["'`]\w*$/.test(before);
-    const leads = found.some(({ what }) => what === 'screen' || what === 'control');
-    if (inText ? !leads : replaces === 0 && !explicit && !before.endsWith('.')) return null;
+    if (found.length === 0 || (replaces === 0 && !explicit && !/[.'"`]$/.test(before))) return null;
     return {
       from: pos - replaces,
       filter: false,

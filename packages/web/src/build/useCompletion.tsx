@@ -40,12 +40,9 @@ export function useCompletion(control: Control, whole: boolean) {
     const before = whole ? field.value.slice(0, cursor) : expressionBefore(field.value, cursor);
     // Nothing is offered before something is begun, but for the very first word in braces.
     const begun = before !== undefined && (/[\p{ID_Continue}$.]$/u.test(before) || (!whole && before === ''));
-    const inText = before !== undefined && /["'`]\w*$/.test(before);
-    if (before === undefined || (!begun && !(whole && inText))) return setState(undefined);
+    const inText = whole && /["'`]$/.test(before ?? '');
+    if (before === undefined || (!begun && !inText)) return setState(undefined);
     const { found, replaces } = readableAt(project, control, before, whole);
-    // Inside a text only names of what an action leads to are offered.
-    if (inText && !found.some(({ what }) => what === 'screen' || what === 'control'))
-      return setState(undefined);
     setState(found.length > 0 ? { found: found.slice(0, mostOffered), replaces, chosen: 0 } : undefined);
   };
   const taking = useRef(false);

@@ -7,6 +7,7 @@ import { selectCommands } from './select.ts';
 import { wrapCommands } from './wrap.ts';
 
 export * from './command.ts';
+export { keepInNew } from './keep.ts';
 export { moveTo } from './move.ts';
 export { duplicateMany, insertCopies, placeNew, placePictures } from './place.ts';
 export { boardOf, changeKinds, partOfBoard } from './wrap.ts';
