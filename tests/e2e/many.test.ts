@@ -116,6 +116,26 @@ it('a text that cannot be read is there when the drawer opens again, and waits w
   expect(await text()).toBe(before);
 });
 
+it('what is typed after the drawer was opened anew is undone by itself', async () => {
+  const type = async (words: string) => {
+    await source().getByText('"c"').click();
+    await page.keyboard.press('End');
+    for (let back = 0; back < 2; back++) await page.keyboard.press('ArrowLeft');
+    await page.keyboard.insertText(words);
+    await tree(page, 'b').click();
+  };
+  await type(' size="20"');
+  await page.getByRole('button', { name: 'Close the drawer' }).click();
+  await page.keyboard.press('x');
+  await source().waitFor();
+  await type(' weight="700"');
+  await expect.poll(text).toMatch(/"c"[^>]*size="20"/);
+  expect(await text()).toContain('weight="700"');
+  await page.keyboard.press('Control+z');
+  await expect.poll(text).not.toContain('weight="700"');
+  expect(await text()).toContain('size="20"');
+});
+
 it('several are selected by keys, wrapped, duplicated, unwrapped, and each is undone at once', async () => {
   await tree(page, 'a').click();
   await page.keyboard.press('Shift+ArrowDown');

@@ -4,6 +4,7 @@
  */
 import { type Control, effectiveNames, locate, type ScreenBox, type ScreenLayout } from '@hovrin/core';
 import { type PointerEvent, useRef, useState } from 'react';
+import { newId } from '../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { useBenchView } from './benchView.ts';
 import {
@@ -67,8 +68,6 @@ function gripsOf(pinned: boolean, rightToLeft: boolean): readonly Grip[] {
   ];
 }
 
-let runs = 0;
-
 export function ResizeGrips({
   id,
   box,
@@ -84,7 +83,7 @@ export function ResizeGrips({
   const { project, step } = useEditorState('project', 'step');
   const { snapping } = useBenchView();
   const from = useRef<Dragging>(undefined);
-  const run = useRef(0);
+  const run = useRef('');
   const [words, setWords] = useState<string>();
   const found = locate(project, id);
   if (!found?.parent) return null;
@@ -133,7 +132,7 @@ export function ResizeGrips({
         : resizeSteps(control, side, resized);
     });
     setWords(said.join(' × '));
-    editor.dispatch({ label: `Resize ${names.get(id)}`, steps, group: `resize ${id} ${run.current}` });
+    editor.dispatch({ label: `Resize ${names.get(id)}`, steps, group: `resize ${run.current}` });
   };
   const end = () => {
     from.current = undefined;
@@ -159,7 +158,7 @@ export function ResizeGrips({
             event.stopPropagation();
             event.currentTarget.setPointerCapture(event.pointerId);
             from.current = { grip, x: event.clientX, y: event.clientY, control: found.control, box, layout };
-            run.current = ++runs;
+            run.current = newId();
           }}
           onPointerMove={move}
           onPointerUp={end}

@@ -43,7 +43,8 @@ export class SourceEditor {
   private readonly language = new Compartment();
   /** The screen that the text says; another one in the document means that it changed elsewhere. */
   private said: Control;
-  private run = 0;
+  /** Names a run of typing; no other one has that name, in this editor or an earlier one. */
+  private run = newId();
   private last = 0;
   /** The text or the selection is being set from outside. */
   private quiet = false;
@@ -172,7 +173,7 @@ export class SourceEditor {
     this.drafts.forget();
     if (this.standing.trouble) this.stand({ trouble: undefined });
     const now = Date.now();
-    if (now - this.last > pause) this.run++;
+    if (now - this.last > pause) this.run = newId();
     this.last = now;
     const steps = stepsToText(project, this.screenId, parsed.screen);
     if (steps.length > 0)
@@ -180,7 +181,7 @@ export class SourceEditor {
         exact: true,
         label: `Edit the source of ${parsed.screen.name ?? 'the screen'}`,
         steps,
-        group: `source ${this.screenId} ${this.run}`,
+        group: `source ${this.run}`,
       });
     this.said = this.screen ?? this.said;
     this.selected();
