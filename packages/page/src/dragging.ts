@@ -37,7 +37,7 @@ const takesFrom = (target: HTMLElement, carrier: HTMLElement): boolean =>
 const itemsOf = (target: HTMLElement) =>
   [...target.children].filter(
     (child): child is HTMLElement =>
-      child instanceof HTMLElement && child.tagName !== 'TEMPLATE' && !/\bpart-/.test(child.className),
+      child instanceof HTMLElement && child.tagName !== 'TEMPLATE' && !/\bpa(rt|ge)-/.test(child.className),
   );
 
 /** Which item of its list an element is. */
@@ -103,7 +103,8 @@ class Carrying {
 
   /** Follows the pointer. */
   moveTo(x: number, y: number): void {
-    if (!this.ghost.isConnected) document.body.append(this.ghost);
+    // On the screen, where the carrier's own rules hold.
+    if (!this.ghost.isConnected) this.carrier.closest('.k-screen')!.append(this.ghost);
     Object.assign(this.ghost.style, { left: `${x + 8}px`, top: `${y + 8}px` });
     const over = document
       .elementsFromPoint(x, y)

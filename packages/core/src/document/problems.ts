@@ -1,14 +1,18 @@
-/** What is not valid in a control as it stands: drafts, and expressions whose names are gone. */
+/** What is wrong in a control as it stands: drafts, expressions whose names are gone, values of another type. */
 import { kindOf } from '../kinds/catalogue.ts';
+import { misfitIn } from './misfits.ts';
 import { contextOf, readAttributeText } from './property-text.ts';
+import { sampleOf } from './readable.ts';
 import { asTyped, type Control, type Project } from './types.ts';
 
-/** An attribute whose text is not valid. */
+/** An attribute whose text is not valid, or gives something else than is wanted. */
 export interface AttributeProblem {
   readonly attribute: string;
   readonly message: string;
   /** UTF-16 index into the attribute's text. */
   readonly at: number;
+  /** The text holds nonetheless: only what comes out of it does not fit. */
+  readonly holds: boolean;
 }
 
 /** What an event has that names another control. */
@@ -39,8 +43,14 @@ export function attributeProblems(project: Project, control: Control): readonly 
   const kind = kindOf(control);
   const context = contextOf(project, control);
   const problems = Object.entries(control.props).flatMap(([attribute, value]): AttributeProblem[] => {
-    const reading = readAttributeText(kind, attribute, asTyped(value) ?? '', context);
-    return reading.ok ? [] : [{ attribute, message: reading.message, at: reading.at }];
+    const text = asTyped(value) ?? '';
+    const reading = readAttributeText(kind, attribute, text, context);
+    if (!reading.ok) return [{ attribute, message: reading.message, at: reading.at, holds: false }];
+    const misfit = misfitIn(kind, attribute, text, context, (of) => {
+      const sample = sampleOf(project, control, of);
+      return 'value' in sample ? sample.value : undefined;
+    });
+    return misfit ? [{ attribute, ...misfit, holds: true }] : [];
   });
   const points = Object.values(control.props).some((value) => namesControls.test(asTyped(value) ?? ''));
   const controls = points ? context.controls : undefined;

@@ -108,7 +108,11 @@ export function readAttributeText(
 }
 
 /** What a value names that there is not: an icon, a screen. Undefined where all of it is there. */
-function unknownIn({ type }: Property, value: unknown, { screens }: Surroundings): string | undefined {
+export function unknownIn(
+  { type }: Property,
+  value: unknown,
+  { screens }: Pick<Surroundings, 'screens'>,
+): string | undefined {
   if (type === iconType) {
     const icon = value as string;
     return iconSet().has(icon)

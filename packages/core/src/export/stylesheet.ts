@@ -157,6 +157,12 @@ const carryRules = `
 /* What can be dragged, what would take it, and where it would fall. */
 [data-carries] {
   cursor: grab;
+  -webkit-user-select: none;
+  user-select: none;
+}
+[data-carries] :is(input, textarea) {
+  -webkit-user-select: text;
+  user-select: text;
 }
 .is-carried {
   opacity: 0.5;

@@ -137,7 +137,7 @@ export const chart: Kind = {
   properties: [
     words('label', 'Label', { as: 'inside' }),
     content('type', 'Type', chartType, { default: 'line', effect: 'layout' }),
-    content('data', 'Numbers', listType, { group: 'data', effect: 'layout', page: { as: 'inside' } }),
+    content('data', 'Numbers', listType, { effect: 'layout', page: { as: 'inside' } }),
     content('labels', 'Labels', entriesType, { effect: 'layout', page: { as: 'inside' } }),
     ...sizing,
     ...placing(),

@@ -22,7 +22,7 @@ export const writtenOfLong = 100;
 const instead = (name: keyof RepeatWords, label: string): Property => ({
   name,
   label,
-  group: 'data',
+  group: 'content',
   type: textType,
   effect: 'layout',
   perBand: false,
@@ -46,11 +46,11 @@ export const repeat: Kind = {
   container: true,
   items: (values) => (values.get<readonly unknown[]>('each') ?? []).slice(0, mostItems),
   properties: [
-    { name: 'each', label: 'Each of', group: 'data', type: listType, effect: 'layout', perBand: false },
+    { name: 'each', label: 'Each of', group: 'content', type: listType, effect: 'layout', perBand: false },
     {
       name: 'as',
       label: 'Item called',
-      group: 'data',
+      group: 'content',
       type: identifierType,
       default: 'item',
       effect: 'behaviour',

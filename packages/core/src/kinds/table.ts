@@ -152,7 +152,7 @@ export const table: Kind = {
   confines: { children: ['cell'] },
   items: shownRows,
   properties: [
-    content('rows', 'Rows', listType, { group: 'data', effect: 'layout', page: { as: 'inside' } }),
+    content('rows', 'Rows', listType, { effect: 'layout', page: { as: 'inside' } }),
     content('columns', 'Columns', entriesType, { effect: 'layout', page: { as: 'inside' } }),
     content('label', 'Label', textType, {
       effect: 'behaviour',

@@ -4,6 +4,7 @@ import { useCallback, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { commandNamed, runCommand } from '../editor/commands/index.ts';
 import { currentScreen, useEditorState, useWorkplace } from '../editor/context.tsx';
+import { useHeld } from '../editor/held.ts';
 import { useCommandKeys } from '../editor/keys.ts';
 import { PanelEdge, usePanelSize } from '../parts/PanelEdge.tsx';
 import { keepSizes, keptSizes, resized, type ScreenSize } from '../sizes.ts';
@@ -32,22 +33,27 @@ const outlineOrder = Object.keys(outlineWords) as Outlines[];
 const next = (outlines: Outlines): Outlines =>
   outlineOrder[(outlineOrder.indexOf(outlines) + 1) % outlineOrder.length]!;
 
+const plainlySeen: Seeing = {
+  outlines: 'off',
+  names: true,
+  hidden: false,
+  long: false,
+  sample: 'typical',
+  live: 0,
+  tracing: false,
+};
+
 export function BuildPlace() {
   const { editor } = useWorkplace();
   const state = useEditorState('project', 'screenId');
   const navigate = useNavigate();
   const screen = currentScreen(state);
-  const [zoom, setZoom] = useState<Zoom>('fit');
-  const [seeing, setSeeing] = useState<Seeing>({
-    outlines: 'off',
-    names: true,
-    hidden: false,
-    long: false,
-    sample: 'typical',
-    live: 0,
-    tracing: false,
-  });
-  const see = useCallback((change: Partial<Seeing>) => setSeeing((now) => ({ ...now, ...change })), []);
+  const [zoom, setZoom] = useHeld<Zoom>('zoom', 'fit');
+  const [seeing, setSeeing] = useHeld<Seeing>('seeing', plainlySeen);
+  const see = useCallback(
+    (change: Partial<Seeing>) => setSeeing((now) => ({ ...now, ...change })),
+    [setSeeing],
+  );
   const liveValues = useLiveValues(state.project, seeing.live);
   const [commandsShown, setCommandsShown] = useState(false);
   const scale = useRef(1);
@@ -55,7 +61,7 @@ export function BuildPlace() {
     scale.current = value;
   }, []);
 
-  const [drawer, setDrawer] = useState<DrawerName>();
+  const [drawer, setDrawer] = useHeld<DrawerName | undefined>('drawer', undefined);
   const [sizes, setKept] = useState<readonly ScreenSize[]>(() => keptSizes('build'));
   const setSizes = useCallback((next: readonly ScreenSize[]) => {
     setKept(next);

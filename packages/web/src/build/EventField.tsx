@@ -2,13 +2,11 @@
 import {
   actions,
   asTyped,
+  attributeProblems,
   type Control,
-  contextOf,
   type EventEntry,
   inForce,
   isDialog,
-  kindOf,
-  readAttributeText,
   readCards,
   type StateVariable,
 } from '@hovrin/core';
@@ -110,11 +108,7 @@ function EventField({
   const id = useId();
   const held = control.props[attribute];
   const text = asTyped(held) ?? '';
-  const reading =
-    text === ''
-      ? undefined
-      : readAttributeText(kindOf(control), attribute, text, contextOf(project, control));
-  const problem = reading && !reading.ok ? reading : undefined;
+  const problem = attributeProblems(project, control).find((each) => each.attribute === attribute);
   const change = (next: string) => set(attribute, label, next === '' ? null : next);
   const cards = text === '' ? undefined : readCards(text);
   const completion = useCompletion(control, true);

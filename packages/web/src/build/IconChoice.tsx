@@ -53,7 +53,7 @@ export function IconChoice({
       <Popover.Trigger asChild>
         <button
           type="button"
-          className="absolute top-0 right-0 grid h-7 w-7 place-items-center text-quiet hover:text-ink"
+          className="absolute inset-y-0 right-0 grid w-7 place-items-center text-quiet hover:text-ink"
           aria-label={`Choose ${label}`}
         >
           <IconSign name={iconSet().has(value) ? value : 'search'} size={15} />

@@ -15,30 +15,25 @@ import {
   type Property,
   readAttributeText,
   sampleOf,
-  themeColours,
   valueTyped,
   withoutChange,
 } from '@hovrin/core';
-import { ChevronDown, MoveHorizontal, Undo2 } from 'lucide-react';
-import { Popover } from 'radix-ui';
+import { MoveHorizontal, Undo2 } from 'lucide-react';
 import { useId, useRef, useState } from 'react';
-import { HexColorPicker } from 'react-colorful';
 import { flushSync } from 'react-dom';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
-import { Menu } from '../parts/Menu.tsx';
-import { IconChoice } from './IconChoice.tsx';
 import { KeepControl } from './KeepControl.tsx';
 import { RangeField } from './RangeScale.tsx';
 import { StepLabel } from './StepLabel.tsx';
 import { isStepped, steppedText } from './steppedNumber.ts';
 import { useCompletion, valueWords } from './useCompletion.tsx';
 import { useDraggedNumber } from './useDraggedNumber.ts';
+import { ValueChoice } from './ValueChoice.tsx';
 
 // The same elements each time: nothing looks at them again.
 const undoIcon = <Undo2 size={12} />;
 const smallUndoIcon = <Undo2 size={11} />;
 const dragIcon = <MoveHorizontal size={11} />;
-const moreIcon = <ChevronDown size={13} />;
 
 interface PropertyFieldProps {
   /** The control whose values are shown, and the others that take the same ones. */
@@ -226,18 +221,14 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
                 }
               }}
             />
-            {property.type.name === 'colour' ? (
-              <ColourButton
-                label={property.label}
-                value={text || elsewhere || ''}
-                onValue={change}
-                onDone={rest}
-              />
-            ) : property.type.name === 'icon' ? (
-              <IconChoice label={property.label} value={text} onValue={change} onDone={rest} />
-            ) : (
-              words.length > 0 && <WordsButton label={property.label} words={words} onWord={change} />
-            )}
+            <ValueChoice
+              type={property.type}
+              label={property.label}
+              words={words}
+              value={text || (property.type.name === 'colour' && elsewhere) || ''}
+              onValue={change}
+              onDone={rest}
+            />
             {completion.list}
           </span>
         )}
@@ -264,10 +255,10 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
           <KeepControl control={control} text={text} at={problem.at} />
         </p>
       )}
-      {bound && !problem && !several && (
+      {bound && problem?.holds !== false && !several && (
         <>
           <Sample project={project} control={control} text={text} />
-          <RangeField control={control} property={property} text={text} onText={change} />
+          <RangeField control={control} property={property} text={text} onText={change} onRest={rest} />
         </>
       )}
       {forScope && own && !several && (
@@ -338,92 +329,5 @@ function EveryWhere({
     >
       {dragIcon}
     </button>
-  );
-}
-
-function WordsButton({
-  label,
-  words,
-  onWord,
-}: {
-  label: string;
-  words: readonly string[];
-  onWord: (word: string) => void;
-}) {
-  return (
-    <Menu
-      label={`Values of ${label}`}
-      button={
-        <button
-          type="button"
-          tabIndex={-1}
-          className="absolute top-0 right-0 grid h-7 w-6 place-items-center text-quiet hover:text-ink"
-          aria-label={`Values of ${label}`}
-        >
-          {moreIcon}
-        </button>
-      }
-      entries={words.map((word) => ({ label: word, onSelect: () => onWord(word) }))}
-    />
-  );
-}
-
-function ColourButton({
-  label,
-  value,
-  onValue,
-  onDone,
-}: {
-  label: string;
-  value: string;
-  onValue: (value: string) => void;
-  onDone: () => void;
-}) {
-  const [open, setOpen] = useState(false);
-  const shown = themeColours[value] ?? (value.startsWith('#') ? value : 'transparent');
-  return (
-    <Popover.Root
-      open={open}
-      onOpenChange={(next) => {
-        setOpen(next);
-        if (!next) onDone();
-      }}
-    >
-      <Popover.Trigger asChild>
-        <button
-          type="button"
-          className="absolute top-1 right-1 size-5 rounded-sm border border-rule"
-          style={{ background: shown }}
-          aria-label={`Choose ${label}`}
-        />
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          className="menu flex flex-col gap-2 !p-3"
-          align="end"
-          sideOffset={6}
-          collisionPadding={8}
-          aria-label={`Choose ${label}`}
-        >
-          <div className="grid grid-cols-5 gap-1.5">
-            {Object.entries(themeColours).map(([name, colour]) => (
-              <button
-                key={name}
-                type="button"
-                className={`h-7 w-9 rounded-sm border ${name === value ? 'border-ink' : 'border-rule'}`}
-                style={{ background: colour }}
-                title={name}
-                aria-label={name}
-                onClick={() => onValue(name)}
-              />
-            ))}
-          </div>
-          <HexColorPicker color={shown === 'transparent' ? '#ffffff' : shown} onChange={onValue} />
-          <button type="button" className="btn" onClick={() => onValue('none')}>
-            None
-          </button>
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
   );
 }

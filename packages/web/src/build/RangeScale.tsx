@@ -2,6 +2,7 @@
 import {
   type Control,
   hasExpression,
+  iconSet,
   numbersOf,
   type Property,
   type RangeStop,
@@ -13,8 +14,9 @@ import {
 } from '@hovrin/core';
 import { scaleLinear } from 'd3-scale';
 import { Plus, X } from 'lucide-react';
-import { type PointerEvent, useRef, useState } from 'react';
+import { type PointerEvent, useId, useRef, useState } from 'react';
 import { useEditorState } from '../editor/context.tsx';
+import { ValueChoice } from './ValueChoice.tsx';
 
 /** Size of the scale, px: its width fits the Facts, with room for a handle at both ends. */
 const width = 250;
@@ -48,20 +50,32 @@ const fine = (value: number, span: number): number => {
   return Number(value.toFixed(Math.min(places, 6)));
 };
 
+/** Three values of a property to begin with, low to high. */
+function firstValues({ type, default: usual }: Property): readonly RangeStop['value'][] {
+  if (type.name === 'colour') return ['accent', 'warm', 'alert'];
+  if (type.name === 'icon') return ['circle-check', 'triangle-alert', 'octagon-alert'];
+  if (['text', 'entries'].includes(type.name)) return ['low', 'middling', 'high'];
+  const words = type.words.map(asNumber);
+  if (words.length > 0) return [0, 0.5, 1].map((part) => words[Math.round(part * (words.length - 1))]!);
+  const least = Number(usual) || 0;
+  return [least, 1.5 * least || 1, 2 * least || 2];
+}
+
+/** A text that is a number becomes one. */
+const asNumber = (text: string): RangeStop['value'] =>
+  text.trim() !== '' && String(Number(text)) === text ? Number(text) : text;
+
 /** Ranges to begin with: thirds of where the numbers lie. */
 function firstRanges(of: string, numbers: readonly number[], property: Property): Ranges {
   const [least, most] = extentOf(numbers);
-  const values: readonly (string | number)[] =
-    property.type.name === 'colour'
-      ? ['accent', 'warm', 'alert']
-      : ['text', 'entries'].includes(property.type.name)
-        ? ['low', 'middling', 'high']
-        : [property.default ?? '1', property.default ?? '1', property.default ?? '1'];
   const span = most - least;
   return {
     of,
     blended: false,
-    stops: values.map((value, index) => ({ from: fine(least + (span * index) / 3, span), value })),
+    stops: firstValues(property).map((value, index) => ({
+      from: fine(least + (span * index) / 3, span),
+      value,
+    })),
   };
 }
 
@@ -77,11 +91,14 @@ export function RangeField({
   property,
   text,
   onText,
+  onRest,
 }: {
   control: Control;
   property: Property;
   text: string;
   onText: (text: string) => void;
+  /** What comes is undone by itself. */
+  onRest: () => void;
 }) {
   const { project } = useEditorState('project');
   const ranges = readRanges(text);
@@ -91,7 +108,8 @@ export function RangeField({
         ranges={ranges}
         numbers={numbersOf(project, control, ranges.of)}
         property={property}
-        onChange={(next) => onText(rangesText(next))}
+        onMove={(next) => onText(rangesText(next))}
+        onRest={onRest}
       />
     );
   const of = mappable(text);
@@ -114,10 +132,18 @@ interface RangeScaleProps {
   /** The data's own numbers. */
   readonly numbers: readonly number[];
   readonly property: Property;
-  readonly onChange: (ranges: Ranges) => void;
+  /** Hears of each change of a run of them, as of a drag; what `onRest` ends is undone together. */
+  readonly onMove: (ranges: Ranges) => void;
+  readonly onRest: () => void;
 }
 
-function RangeScale({ ranges, numbers, property, onChange }: RangeScaleProps) {
+function RangeScale({ ranges, numbers, property, onMove, onRest }: RangeScaleProps) {
+  /** A change by itself. */
+  const onChange = (next: Ranges) => {
+    onRest();
+    onMove(next);
+    onRest();
+  };
   const { stops, end, blended, of } = ranges;
   const ends = [...stops.map(({ from }) => from), ...(end === undefined ? [] : [end])];
   const [least, most] = extentOf([...numbers, ...ends]);
@@ -126,18 +152,34 @@ function RangeScale({ ranges, numbers, property, onChange }: RangeScaleProps) {
   const [from, to] = held ?? [least, most];
   const x = scaleLinear([from, to], [edge, width - edge]).clamp(true);
   const svg = useRef<SVGSVGElement>(null);
+  const id = useId();
   const span = to - from;
-  const moveTo = (index: number, value: number) => {
-    const free = Math.min(
-      (ends[index + 1] ?? Number.POSITIVE_INFINITY) - span / 1000,
-      Math.max((ends[index - 1] ?? Number.NEGATIVE_INFINITY) + span / 1000, value),
+  const withEnd = (index: number, at: number): Ranges =>
+    index < stops.length
+      ? { ...ranges, stops: stops.map((stop, each) => (each === index ? { ...stop, from: at } : stop)) }
+      : { ...ranges, end: at };
+  /** Moves an end as far as its neighbours leave room. */
+  const moveTo = (index: number, value: number) =>
+    onMove(
+      withEnd(
+        index,
+        fine(
+          Math.min(
+            (ends[index + 1] ?? Number.POSITIVE_INFINITY) - span / 1000,
+            Math.max((ends[index - 1] ?? Number.NEGATIVE_INFINITY) + span / 1000, value),
+          ),
+          span,
+        ),
+      ),
     );
-    const at = fine(free, span);
-    onChange(
-      index < stops.length
-        ? { ...ranges, stops: stops.map((stop, each) => (each === index ? { ...stop, from: at } : stop)) }
-        : { ...ranges, end: at },
-    );
+  /** Why an end cannot be where somebody types that it is; undefined: it can. */
+  const refusedAt = (index: number, value: number): string | undefined => {
+    const [below, above] = [ends[index - 1], ends[index + 1]];
+    if (below !== undefined && value <= below)
+      return `This begins at ${below} or below; more is needed here.`;
+    return above !== undefined && value >= above
+      ? `The next one begins at ${above}; less is needed here.`
+      : undefined;
   };
   const drag = (index: number) => (event: PointerEvent<SVGElement>) => {
     if (!event.currentTarget.hasPointerCapture(event.pointerId)) return;
@@ -184,17 +226,27 @@ function RangeScale({ ranges, numbers, property, onChange }: RangeScaleProps) {
         ))}
         {stops.map((stop, index) => {
           const left = x(stop.from);
-          const right = x(stops[index + 1]?.from ?? end ?? to);
+          const next = stops[index + 1];
+          const right = x(next?.from ?? end ?? to);
+          const [paint, nextPaint] = [stop, next].map((each) => each && paintOf(each.value, index));
+          const goesOver = blended && next && property.type.name === 'colour';
           return (
-            <rect
-              // biome-ignore lint/suspicious/noArrayIndexKey: a range keeps its place while it is moved.
-              key={index}
-              x={left}
-              y={spreadHeight}
-              width={Math.max(0, right - left)}
-              height={barHeight}
-              fill={paintOf(stop.value, index)}
-            />
+            // biome-ignore lint/suspicious/noArrayIndexKey: a range keeps its place while it is moved.
+            <g key={index}>
+              {goesOver && (
+                <linearGradient id={`${id}-${index}`}>
+                  <stop offset="0" stopColor={paint} />
+                  <stop offset="1" stopColor={nextPaint} />
+                </linearGradient>
+              )}
+              <rect
+                x={left}
+                y={spreadHeight}
+                width={Math.max(0, right - left)}
+                height={barHeight}
+                fill={goesOver ? `url(#${id}-${index})` : paint!}
+              />
+            </g>
           );
         })}
         {ends.map((at, index) => (
@@ -211,11 +263,16 @@ function RangeScale({ ranges, numbers, property, onChange }: RangeScaleProps) {
             className="cursor-ew-resize"
             onPointerDown={(event) => {
               event.currentTarget.setPointerCapture(event.pointerId);
+              onRest();
               setHeld([from, to]);
             }}
             onPointerMove={drag(index)}
             onPointerUp={() => setHeld(undefined)}
-            onLostPointerCapture={() => setHeld(undefined)}
+            onLostPointerCapture={() => {
+              setHeld(undefined);
+              onRest();
+            }}
+            onBlur={onRest}
             onKeyDown={(event) => {
               const by = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1 }[event.key];
               if (by === undefined) return;
@@ -235,23 +292,27 @@ function RangeScale({ ranges, numbers, property, onChange }: RangeScaleProps) {
       <ul className="mt-1 flex flex-col gap-1">
         {stops.map((stop, index) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: a range keeps its place while it is edited.
-          <li key={index} className="flex items-center gap-1 text-[12px]">
+          <li key={index} className="flex flex-wrap items-center gap-1 text-[12px]">
             <span className="w-7 text-quiet">from</span>
             <NumberInput
               label={`Range ${index + 1} begins at`}
               value={stop.from}
-              onValue={(value) => value !== undefined && moveTo(index, value)}
+              refused={(value) =>
+                value === undefined ? 'A range begins at a number.' : refusedAt(index, value)
+              }
+              onValue={(value) => value !== undefined && onChange(withEnd(index, value))}
             />
             <ValueInput
-              label={`Range ${index + 1} is`}
+              range={index + 1}
               value={stop.value}
-              colour={property.type.name === 'colour'}
+              type={property.type}
               onValue={(value) =>
-                onChange({
+                onMove({
                   ...ranges,
                   stops: stops.map((each, at) => (at === index ? { ...each, value } : each)),
                 })
               }
+              onDone={onRest}
             />
             <button
               type="button"
@@ -264,18 +325,20 @@ function RangeScale({ ranges, numbers, property, onChange }: RangeScaleProps) {
             </button>
           </li>
         ))}
-        <li className="flex items-center gap-1 text-[12px]">
+        <li className="flex flex-wrap items-center gap-1 text-[12px]">
           <span className="w-7 text-quiet">end</span>
           <NumberInput
             label="The last range ends at"
             value={end}
+            refused={(value) => (value === undefined ? undefined : refusedAt(stops.length, value))}
             onValue={(value) => {
               const { end: _, ...rest } = ranges;
-              if (value === undefined) onChange(rest);
-              else if (value > (stops.at(-1)?.from ?? value)) onChange({ ...rest, end: value });
+              onChange(value === undefined ? rest : { ...rest, end: value });
             }}
           />
-          <span className="truncate text-quiet">outside: {property.default ?? 'as it is without'}</span>
+          <span className="min-w-0 flex-1 truncate text-quiet">
+            outside: {property.default ?? 'as it is without'}
+          </span>
           <button
             type="button"
             className="btn ml-auto !h-6 !px-1.5"
@@ -295,77 +358,93 @@ function RangeScale({ ranges, numbers, property, onChange }: RangeScaleProps) {
   );
 }
 
-/** A number that is taken once the field is left, or Enter is pressed; empty: none. */
+/** A number that is taken once the field is left, or Enter is pressed; empty: none. What is refused stays, and says why. */
 function NumberInput({
   label,
   value,
+  refused,
   onValue,
 }: {
   label: string;
   value: number | undefined;
+  refused: (value: number | undefined) => string | undefined;
   onValue: (value: number | undefined) => void;
 }) {
   const [typed, setTyped] = useState<string>();
+  const [why, setWhy] = useState<string>();
+  const id = useId();
   const commit = () => {
-    const number = Number(typed);
-    if (typed?.trim() === '') onValue(undefined);
-    else if (typed !== undefined && Number.isFinite(number)) onValue(number);
+    if (typed === undefined) return;
+    const number = typed.trim() === '' ? undefined : Number(typed);
+    const problem = Number.isNaN(number) ? `“${typed}” is no number.` : refused(number);
+    setWhy(problem);
+    if (problem !== undefined) return;
+    onValue(number);
     setTyped(undefined);
   };
   return (
-    <input
-      className="field !h-6 !w-16 text-right text-[12px]"
-      inputMode="decimal"
-      aria-label={label}
-      value={typed ?? (value === undefined ? '' : String(value))}
-      onChange={(event) => setTyped(event.target.value)}
-      onBlur={commit}
-      onKeyDown={(event) => event.key === 'Enter' && commit()}
-    />
+    <>
+      <input
+        className="field !h-6 !w-16 text-right text-[12px]"
+        inputMode="decimal"
+        aria-label={label}
+        aria-invalid={why !== undefined}
+        aria-describedby={why === undefined ? undefined : id}
+        value={typed ?? (value === undefined ? '' : String(value))}
+        onChange={(event) => setTyped(event.target.value)}
+        onBlur={commit}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') commit();
+          if (event.key !== 'Escape' || typed === undefined) return;
+          event.stopPropagation();
+          setTyped(undefined);
+          setWhy(undefined);
+        }}
+      />
+      {why !== undefined && (
+        <p id={id} role="alert" className="order-last w-full text-brick">
+          {why}
+        </p>
+      )}
+    </>
   );
 }
 
-/** What holds in a range: a text that is a number becomes one. */
+/** What holds in a range. */
 function ValueInput({
-  label,
+  range,
   value,
-  colour,
+  type,
   onValue,
+  onDone,
 }: {
-  label: string;
+  /** Its number, from 1. */
+  range: number;
   value: RangeStop['value'];
-  colour: boolean;
+  type: Property['type'];
   onValue: (value: RangeStop['value']) => void;
+  onDone: () => void;
 }) {
+  const text = String(value);
+  const fits = type.read(text).ok && (type.name !== 'icon' || iconSet().has(text));
   return (
     <span className="relative flex min-w-0 flex-1">
-      {colour && (
-        <span
-          aria-hidden
-          className="absolute top-1.5 left-1.5 size-3 rounded-sm border border-rule"
-          style={{ background: paintOf(value, 0) }}
-        />
-      )}
       <input
-        className={`field !h-6 w-full text-[12px] ${colour ? '!pl-6' : ''}`}
-        aria-label={label}
-        list={colour ? 'range-colours' : undefined}
-        value={String(value)}
-        onChange={({ target }) =>
-          onValue(
-            target.value.trim() !== '' && String(Number(target.value)) === target.value
-              ? Number(target.value)
-              : target.value,
-          )
-        }
+        className="field !h-6 w-full pr-6 text-[12px]"
+        aria-label={`Range ${range} is`}
+        aria-invalid={!fits}
+        title={fits ? undefined : `Not ${type.expects}`}
+        value={text}
+        onChange={({ target }) => onValue(asNumber(target.value))}
+        onBlur={onDone}
       />
-      {colour && (
-        <datalist id="range-colours">
-          {Object.keys(themeColours).map((name) => (
-            <option key={name} value={name} />
-          ))}
-        </datalist>
-      )}
+      <ValueChoice
+        type={type}
+        label={`the value of range ${range}`}
+        value={text}
+        onValue={(next) => onValue(asNumber(next))}
+        onDone={onDone}
+      />
     </span>
   );
 }

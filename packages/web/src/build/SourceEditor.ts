@@ -2,7 +2,13 @@
 import { autocompletion, completionKeymap } from '@codemirror/autocomplete';
 import { defaultKeymap, history, historyKeymap, indentWithTab } from '@codemirror/commands';
 import { indentUnit } from '@codemirror/language';
-import { lintKeymap, nextDiagnostic, setDiagnostics } from '@codemirror/lint';
+import {
+  type Diagnostic,
+  diagnosticCount,
+  lintKeymap,
+  nextDiagnostic,
+  setDiagnostics,
+} from '@codemirror/lint';
 import { searchKeymap } from '@codemirror/search';
 import { Compartment, EditorState, type Extension } from '@codemirror/state';
 import { drawSelection, EditorView, highlightActiveLine, keymap, lineNumbers } from '@codemirror/view';
@@ -21,7 +27,8 @@ import {
 import { newId } from '../editor/commands/index.ts';
 import type { Editor } from '../editor/editor.ts';
 import { SourceDrafts } from './sourceDrafts.ts';
-import { diagnosticsOf, sourceLanguage } from './sourceLanguage.ts';
+import { sourceLanguage } from './sourceLanguage.ts';
+import { diagnosticsOf, misfitsOf } from './sourceProblems.ts';
 
 /** The names that are completed as values. */
 const namesOf = ({ bands, screens, state }: Project): string =>
@@ -33,6 +40,8 @@ export interface SourceStanding {
   readonly trouble: { readonly since: Date; readonly problems: readonly SourceProblem[] } | undefined;
   /** Whether a text that could not be read is put aside. */
   readonly aside: boolean;
+  /** How many values there are that do not fit where they go. */
+  readonly misfits: number;
 }
 
 /** A pause after which typing counts as a new run, ms. */
@@ -66,7 +75,7 @@ export class SourceEditor {
     // What could not be read when the editor was closed is there again, unless the screen is another one by now.
     const draft = this.drafts.typed;
     if (draft && draft.of !== printed) this.drafts.putAside();
-    this.standing = { trouble: undefined, aside: this.drafts.aside !== undefined };
+    this.standing = { trouble: undefined, aside: this.drafts.aside !== undefined, misfits: 0 };
     this.view = new EditorView({
       parent,
       state: EditorState.create({
@@ -216,9 +225,17 @@ export class SourceEditor {
         this.stand({ trouble: undefined, aside: this.drafts.aside !== undefined });
       }
       if (!this.view.hasFocus) this.reveal(this.editor.state.selection[0]);
+      if (!this.standing.trouble) this.doubt(misfitsOf(this.view, this.editor.state.project, screen));
     } finally {
       this.quiet = false;
     }
+  }
+
+  /** Underlines what does not fit; nothing is asked of the editor where nothing does, before and now. */
+  private doubt(misfits: readonly Diagnostic[]): void {
+    if (misfits.length > 0 || diagnosticCount(this.view.state) > 0)
+      this.view.dispatch(setDiagnostics(this.view.state, misfits));
+    if (misfits.length !== this.standing.misfits) this.stand({ misfits: misfits.length });
   }
 
   /** Sets the text by the stretch that differs, so that the cursor stays where it was. */

@@ -15,7 +15,11 @@ export function SourcePane({ screen }: { screen: Control }) {
   const { project, selection } = useEditorState('project', 'selection');
   const place = useRef<HTMLDivElement>(null);
   const source = useRef<SourceEditor>(undefined);
-  const [{ trouble, aside }, setStanding] = useState<SourceStanding>({ trouble: undefined, aside: false });
+  const [{ trouble, aside, misfits }, setStanding] = useState<SourceStanding>({
+    trouble: undefined,
+    aside: false,
+    misfits: 0,
+  });
   useEffect(() => {
     const made = new SourceEditor(place.current!, editor, screen.id, setStanding);
     source.current = made;
@@ -42,6 +46,18 @@ export function SourcePane({ screen }: { screen: Control }) {
               the bench shows the last good state, of {trouble.since.toLocaleTimeString()}
             </span>
           </span>
+        )}
+        {!trouble && misfits > 0 && (
+          <button
+            type="button"
+            className="min-w-0 truncate text-copper underline underline-offset-2"
+            title="Go to the next one (F8)"
+            onClick={() => source.current?.toProblem()}
+          >
+            {misfits === 1
+              ? 'A value does not fit where it goes'
+              : `${misfits} values do not fit where they go`}
+          </button>
         )}
         {!trouble && aside && (
           <span role="status" className="flex min-w-0 items-center gap-1 text-quiet">

@@ -2,7 +2,6 @@
 import type { Completion, CompletionContext, CompletionResult } from '@codemirror/autocomplete';
 import { type AttrSpec, type ElementSpec, xml } from '@codemirror/lang-xml';
 import { HighlightStyle, syntaxHighlighting } from '@codemirror/language';
-import type { Diagnostic } from '@codemirror/lint';
 import type { Extension } from '@codemirror/state';
 import type { EditorView } from '@codemirror/view';
 import { hoverTooltip } from '@codemirror/view';
@@ -14,7 +13,6 @@ import {
   kinds,
   type Project,
   readableAt,
-  type SourceProblem,
 } from '@hovrin/core';
 import { tags } from '@lezer/highlight';
 import { expressionBefore } from './insertText.ts';
@@ -158,57 +156,3 @@ export const sourceLanguage = (
     help,
   ];
 };
-
-/** Where the name stands in the tag that ends an element; undefined where none does. @param at where it begins. */
-function closingTagOf(text: string, at: number, element: string): number | undefined {
-  if (!/^[\w-]+$/.test(element)) return undefined;
-  let depth = 0;
-  for (const tag of text.slice(at).matchAll(new RegExp(`<(/?)${element}(?=[\\s/>])[^<>]*?(/?)>`, 'g'))) {
-    depth += tag[1] ? -1 : tag[2] ? 0 : 1;
-    if (depth === 0) return tag[1] ? at + tag.index + 2 : undefined;
-  }
-  return undefined;
-}
-
-/** Problems as the editor underlines them; where there is a nearest name, it is offered. */
-export function diagnosticsOf(view: EditorView, problems: readonly SourceProblem[]): Diagnostic[] {
-  const { doc } = view.state;
-  return problems.map(({ line, column, message }) => {
-    const at = Math.min(doc.length, doc.line(Math.min(doc.lines, Math.max(1, line))).from + column - 1);
-    const rest = doc.sliceString(at, Math.min(doc.length, at + 80));
-    const length = Math.max(1, /^<?[\w.#%$-]+/.exec(rest)?.[0].length ?? 1);
-    const nearest = /Did you mean `([^`]+)`/.exec(message)?.[1];
-    // The first thing that it names: an element, or what stands in quotes.
-    const [, element, quoted] = /<([^<>`]+)>|`([^`]+)`/.exec(message) ?? [];
-    const wrong = element ?? quoted;
-    const offset =
-      wrong === undefined ? -1 : doc.sliceString(at, Math.min(doc.length, at + 400)).indexOf(wrong);
-    return {
-      from: at,
-      to: Math.min(doc.length, at + length),
-      severity: 'error',
-      message: message.replaceAll('`', ''),
-      ...(nearest !== undefined && wrong !== undefined && offset >= 0
-        ? {
-            actions: [
-              {
-                name: `Change to ${nearest}`,
-                apply(target) {
-                  const from = at + offset;
-                  const text = target.state.doc.toString();
-                  const end = element === undefined ? undefined : closingTagOf(text, at, element);
-                  target.dispatch({
-                    changes: [from, ...(end === undefined ? [] : [end])].map((place) => ({
-                      from: place,
-                      to: place + wrong.length,
-                      insert: nearest,
-                    })),
-                  });
-                },
-              },
-            ],
-          }
-        : {}),
-    };
-  });
-}

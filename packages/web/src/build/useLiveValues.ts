@@ -1,5 +1,14 @@
 /** Values of feeds while building: what the simulated devices and services say now, as often as one wants to see it. */
-import { addressAtStart, fitting, type Project, type StateVariable, standInFolder } from '@hovrin/core';
+import {
+  addressAtStart,
+  type Feed,
+  type FeedStatus,
+  fitting,
+  type Project,
+  type StateVariable,
+  silentAfter,
+  standInFolder,
+} from '@hovrin/core';
 import { useEffect, useState } from 'react';
 import { follow } from '../standIns.ts';
 
@@ -26,23 +35,32 @@ export function useLiveValues(project: Project, seconds: number): LiveValues {
     if (feeds.length === 0) return;
     const latest = new Map<string, StateVariable['initial']>();
     let isNew = false;
+    const tell = (name: string | undefined, value: StateVariable['initial']) => {
+      if (name === undefined || latest.get(name) === value) return;
+      latest.set(name, value);
+      isNew = true;
+    };
+    /** When each stream was last heard, ms; one that is asked for answers or fails. */
+    const heard = new Map<Feed, number>();
     const ends = feeds
       .filter(({ feed }) => feed.address.startsWith(standInFolder))
-      .map(({ name, type, feed }) =>
-        follow(
+      .map(({ name, type, feed }) => {
+        const say = (status: FeedStatus) => tell(feed.status, status);
+        if (feed.as === 'events') heard.set(feed, Date.now());
+        return follow(
           feed,
           (value) => {
+            if (feed.as === 'events') heard.set(feed, Date.now());
             const fits = fitting(type, value);
-            if (fits === undefined) return;
-            latest.set(name, fits);
-            if (feed.status !== undefined) latest.set(feed.status, 'live');
-            isNew = true;
+            if (fits !== undefined) tell(name, fits);
+            say(fits === undefined ? 'failed' : 'live');
           },
-          // What does not come stays as it was.
-          () => undefined,
-        ),
-      );
+          () => say('failed'),
+        );
+      });
     const timer = setInterval(() => {
+      for (const [feed, at] of heard)
+        if (Date.now() - at > feed.every * silentAfter * 1000) tell(feed.status, 'silent');
       if (isNew) setValues(new Map(latest));
       isNew = false;
     }, seconds * 1000);

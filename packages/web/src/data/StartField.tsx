@@ -80,6 +80,7 @@ const expressionOf = (value: unknown): string => JSON.stringify(value);
 
 /** A value in short, as one reads it. */
 function shortly(value: unknown): string {
+  if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (Array.isArray(value)) {
     const plain = value.every((item) => typeof item !== 'object' || item === null);
     const first = plain ? `: ${value.slice(0, 6).map(asText).join(', ')}${value.length > 6 ? ' …' : ''}` : '';

@@ -94,6 +94,8 @@ export class Editor {
   state: EditorState;
   /** Kept up to date by the bench while it is there. */
   bench: WorkingBench | undefined;
+  /** How the places were left, see `useHeld`. */
+  readonly held = new Map<string, unknown>();
   private readonly listeners = new Set<() => void>();
   private readonly clientId = claimClient();
   private sequence = 0;

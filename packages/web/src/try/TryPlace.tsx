@@ -6,6 +6,7 @@ import { useEffect, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { api } from '../api.ts';
 import { currentScreen, useEditorState, useWorkplace } from '../editor/context.tsx';
+import { useHeld } from '../editor/held.ts';
 import { Menu } from '../parts/Menu.tsx';
 import { useEscape } from '../parts/useEscape.ts';
 import { allSizes, keepSizes, keptSizes, type ScreenSize, sizeWords } from '../sizes.ts';
@@ -25,9 +26,9 @@ export function TryPlace() {
   const which = query.get('size') ?? 'all';
   const screen = currentScreen(state)?.name ?? '';
   const [sizes, setSizes] = useState<readonly ScreenSize[]>(() => keptSizes('try'));
-  const [conditions, setConditions] = useState<Conditions>(plainConditions);
-  const [linked, setLinked] = useState(true);
-  const [tracing, setTracing] = useState(false);
+  const [conditions, setConditions] = useHeld<Conditions>('conditions', plainConditions);
+  const [linked, setLinked] = useHeld('linked', true);
+  const [tracing, setTracing] = useHeld('tracing', false);
   const [traces, setTraces] = useState<readonly TraceEntry[]>([]);
   const shown = which === 'all' ? sizes : sizes.filter(({ label }) => label === which);
   const choose = (next: readonly ScreenSize[]) => {
