@@ -297,6 +297,7 @@ describe('a control that events name', () => {
     expect(attributeProblems(applied.project, named(applied.project, 'see'))).toEqual([
       {
         attribute: 'on.press',
+        holds: false,
         message: 'There is no control `guest` on this screen. Did you mean `guests`?',
         at: 6,
       },

@@ -3,6 +3,7 @@
  * the other frames, and puts the page into conditions that a frame cannot have by itself.
  */
 import { toldTrace } from '@hovrin/core/runtime';
+import { Coming } from './coming.ts';
 import type { PageMessage, Trial, TrialConditions, TrialMessage, Tried } from './trial.ts';
 
 /** Puts a page into conditions that a frame cannot have by itself. */
@@ -58,11 +59,17 @@ function listen(page: Tried): (happens: () => void) => void {
   const look = document.createElement('style');
   look.textContent = fingertip;
   document.head.append(look);
+  const coming = new Coming((name, value) => quietly(() => page.set(name, value)));
   window.addEventListener('message', ({ source, data }: MessageEvent<TrialMessage>) => {
     if (source !== window.parent) return;
+    if (data.type === 'hovrin-set') {
+      coming.add(data.name, data.value);
+      return;
+    }
+    // Another screen is entered with what came before.
+    if (data.type === 'hovrin-go') coming.follow();
     quietly(() => {
-      if (data.type === 'hovrin-set') page.set(data.name, data.value);
-      else if (data.type === 'hovrin-go') page.go(data.screen);
+      if (data.type === 'hovrin-go') page.go(data.screen);
       else if (data.type === 'hovrin-show-dialogs') page.dialogs(data.names);
       else if (data.type === 'hovrin-conditions') {
         const before = follows();

@@ -43,6 +43,7 @@ import type {
   TwoWayBinding,
 } from '../runtime/program.ts';
 import { aroundOf, arrangementWith, ownValues } from './declarations.ts';
+import { hoisted } from './hoisting.ts';
 import { pictureAddress } from './html.ts';
 
 /** @returns the program of a project's page. */
@@ -60,7 +61,9 @@ export function programOf(project: Project): Program {
       };
       if (computed === undefined) return variable;
       const expression = checkComputed({ ...rest, computed }, project.state);
-      return expression.ok ? { ...variable, computed: expression.value } : variable;
+      return expression.ok
+        ? { ...variable, computed: hoisted(expression.value, holdsText(around)) }
+        : variable;
     }),
     pictures: Object.fromEntries(
       project.assets.map((asset) => [asset.name, pictureAddress(asset.name, project.assets)]),
@@ -171,7 +174,7 @@ function bindingsOf(
     if (each?.ok)
       found.repeats.push({
         control: names.get(control.id)!,
-        each: each.value,
+        each: hoistedIn(each.value, around),
         said: saidTemplates(control, around),
         ...(sort ? { sort: sort.value } : {}),
         as,
@@ -181,6 +184,17 @@ function bindingsOf(
   controls.forEach(visit);
   return found;
 }
+
+/** Whether a name stands for a variable that always holds a text. */
+const holdsText =
+  ({ names }: Surroundings) =>
+  (name: string): boolean =>
+    names.get(name) === 'text';
+
+const hoistedIn = ({ parts, whole }: Template, around: Surroundings): Template => ({
+  parts: parts.map((part) => (typeof part === 'string' ? part : hoisted(part, holdsText(around)))),
+  whole,
+});
 
 /** What a repeat says in place of its items: texts and expressions alike. */
 function saidTemplates(control: Control, around: Surroundings): Record<string, Template> {

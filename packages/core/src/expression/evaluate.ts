@@ -12,7 +12,7 @@ export type Scope = (name: string) => unknown;
 export class EvaluationError extends Error {}
 
 /** Most steps of one evaluation. */
-export const mostSteps = 4_000_000;
+export const mostSteps = 12_000_000;
 /** Longest text that an expression may make, in UTF-16 units. */
 export const longestText = 1_000_000;
 /** Longest list that an expression may make. */
@@ -59,6 +59,10 @@ function guarded<T>(work: () => T): T {
   }
 }
 
+function tooLong(what: string, most: number): never {
+  throw new EvaluationError(`This makes a ${what} of more than ${most}; it was stopped.`);
+}
+
 class Walker {
   private steps = 0;
 
@@ -95,16 +99,16 @@ class Walker {
           : this.value(node.whenFalse, scope);
       case 'template':
         return this.text(node.parts.map((part) => this.value(part, scope)));
-      case 'list':
-        return this.list(
-          node.items.flatMap((item) => {
-            if (item.type !== 'spread') return [this.value(item, scope)];
-            const inner = this.value(item.of, scope);
-            if (!Array.isArray(inner)) throw new EvaluationError('Only a list can be spread into a list.');
-            this.step(inner.length);
-            return inner;
-          }),
-        );
+      case 'list': {
+        let list: unknown[] = [];
+        for (const item of node.items) {
+          const inner = this.value(item.type === 'spread' ? item.of : item, scope);
+          if (item.type !== 'spread') list.push(inner);
+          else if (Array.isArray(inner)) list = this.list(list.concat(inner));
+          else throw new EvaluationError('Only a list can be spread into a list.');
+        }
+        return this.list(list);
+      }
       case 'record': {
         const record: Record<string, unknown> = {};
         for (const entry of node.entries) {
@@ -155,7 +159,7 @@ class Walker {
 
   /** A member's key as text; ways to a prototype are refused. */
   private key(value: unknown): string {
-    const key = typeof value === 'number' ? String(value) : this.text([value]);
+    const key = typeof value === 'string' ? value : this.text([value]);
     if (forbiddenKeys.has(key)) throw new EvaluationError(`\`${key}\` is out of reach for expressions.`);
     return key;
   }
@@ -227,15 +231,13 @@ class Walker {
   }
 
   private fits(text: string): string {
-    if (text.length > longestText)
-      throw new EvaluationError(`This makes a text of more than ${longestText} characters; it was stopped.`);
+    if (text.length > longestText) tooLong('text', longestText);
     this.step(text.length / 100);
     return text;
   }
 
   private list<T>(list: T[]): T[] {
-    if (list.length > longestList)
-      throw new EvaluationError(`This makes a list of more than ${longestList} items; it was stopped.`);
+    if (list.length > longestList) tooLong('list', longestList);
     this.step(list.length);
     return list;
   }
@@ -244,19 +246,21 @@ class Walker {
   text(values: readonly unknown[], separator = '', depth = 0): string {
     if (depth > 20) throw new EvaluationError('This list is nested too deeply to be shown as text.');
     let joined = '';
-    values.forEach((value, index) => {
+    let between = '';
+    for (const value of values) {
       this.step();
-      const piece =
-        value === null || value === undefined
+      joined +=
+        between +
+        (value === null || value === undefined
           ? ''
           : Array.isArray(value)
             ? this.text(value, ',', depth + 1)
             : typeof value === 'object'
               ? '[object Object]'
-              : String(value);
-      joined += index > 0 ? separator + piece : piece;
+              : String(value));
+      between = separator;
       if (joined.length > longestText) this.fits(joined);
-    });
+    }
     return this.fits(joined);
   }
 
@@ -284,17 +288,11 @@ class Walker {
     this.step(of.length / 100);
     if (name === 'repeat' || name === 'padStart' || name === 'padEnd') {
       const length = name === 'repeat' ? of.length * Number(values[0]) : Number(values[0]);
-      if (length > longestText)
-        throw new EvaluationError(
-          `This makes a text of more than ${longestText} characters; it was stopped.`,
-        );
+      if (length > longestText) tooLong('text', longestText);
     }
     if (name === 'replaceAll') {
       const found = of.split(String(values[0])).length - 1;
-      if (of.length + found * String(values[1]).length > longestText)
-        throw new EvaluationError(
-          `This makes a text of more than ${longestText} characters; it was stopped.`,
-        );
+      if (of.length + found * String(values[1]).length > longestText) tooLong('text', longestText);
     }
     const result = (of as unknown as Record<string, Arrow>)[name]!(...values);
     if (typeof result === 'string') return this.fits(result);
@@ -311,9 +309,8 @@ class Walker {
       const keyed = of.map((item) => ({ item, key: this.text([item]) }));
       return keyed.sort((a, b) => (a.key < b.key ? -1 : a.key > b.key ? 1 : 0)).map(({ item }) => item);
     }
-    const takesFunction = /^(every|filter|find|findIndex|findLast|flatMap|map|reduce|some|toSorted)$/.test(
-      name,
-    );
+    // every, filter, find …, flatMap, map, reduce, some, toSorted
+    const takesFunction = /^(every|fi|flatM|map|red|so|toSo)/.test(name);
     if (takesFunction && typeof values[0] !== 'function')
       throw new EvaluationError(`\`${name}\` needs a function, such as \`item => …\`.`);
     const result = (of as unknown as Record<string, Arrow>)[name]!(...values);

@@ -19,10 +19,10 @@ export function findingIn(
 ): Finding {
   const names = new Set([...project.state.map(({ name }) => name), ...taken]);
   const name = freeStateName(names, `find${capital(list)}`);
-  const text = columns.map((column) => `(${memberText('row', column.name)} ?? '')`).join(" + ' ' + ");
+  const fields = columns.map((column) => memberText('row', column.name)).join(', ');
   return {
     variable: { name, type: 'text', initial: '' },
-    found: `${list}.filter(row => (${text || "''"} + '').toLowerCase().includes(${name}.trim().toLowerCase()))`,
+    found: `(${name}.trim() == '' ? ${list} : ${list}.filter(row => [${fields}].join(' ').toLowerCase().includes(${name}.trim().toLowerCase())))`,
   };
 }
 

@@ -24,6 +24,7 @@ import { upperBand } from './scope.ts';
 import { controlsAt, meantAt } from './spot.ts';
 import { type Tracing, useAddress } from './tracing.ts';
 import { useDragged } from './useDragged.ts';
+import { usePartInSight } from './usePartInSight.ts';
 import { useShownSelection } from './useShownSelection.ts';
 
 // The same elements each time: nothing looks at them again.
@@ -76,6 +77,7 @@ export function Bay({ id, screen, layout, size, scale, working, faint }: BayProp
     return editor.state.selection.find((each) => under.includes(each)) ?? meant(event);
   };
   const pictureAddress = usePictureAddress();
+  const part = usePartInSight(surface, scale, layout.boxes.length);
   const names = effectiveNames(screen);
   const selectedBox = selection[0] === undefined ? undefined : layout.byControl.get(selection[0]);
   const selectedLocked = selection[0] !== undefined && isLocked(project, selection[0]);
@@ -169,7 +171,7 @@ export function Bay({ id, screen, layout, size, scale, working, faint }: BayProp
         >
           {traced?.mode === 'under' && <TracedPicture tracing={traced} address={traceAddress} />}
           <div style={traced?.mode === 'under' ? { mixBlendMode: 'multiply' } : undefined}>
-            <Paint layout={layout} pictureAddress={pictureAddress} />
+            <Paint layout={layout} pictureAddress={pictureAddress} part={part} />
           </div>
           {traced && traced.mode !== 'under' && <TracedPicture tracing={traced} address={traceAddress} />}
         </div>

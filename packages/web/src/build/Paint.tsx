@@ -2,6 +2,7 @@
 import type { Drawing, Gauge, ScreenBox, ScreenLayout } from '@hovrin/core';
 import { type CSSProperties, createElement, memo } from 'react';
 import { type Cut, clipOf, windowsOf } from './cut.ts';
+import type { PartInSight } from './usePartInSight.ts';
 
 interface PaintProps {
   readonly layout: ScreenLayout;
@@ -9,25 +10,29 @@ interface PaintProps {
   readonly pictureAddress: (name: string) => string | undefined;
   /** Only the inside of single controls where it is absent. */
   readonly cut?: Cut;
+  /** What is painted; all where it is absent. */
+  readonly part?: PartInSight | undefined;
 }
 
-export const Paint = memo(function Paint({ layout, pictureAddress, cut = 'parts' }: PaintProps) {
+export const Paint = memo(function Paint({ layout, pictureAddress, cut = 'parts', part }: PaintProps) {
   const windows = windowsOf(layout, cut);
   return (
     <>
-      {groupsOf(layout).map(([from, to], index) => (
-        <PaintedGroup
-          // biome-ignore lint/suspicious/noArrayIndexKey: a group is nothing but its place among the others.
-          key={index}
-          from={from}
-          boxes={layout.boxes.slice(from, to).map((box, at) => ({
-            box,
-            clip: clipOf(box, windows[from + at]),
-            opacity: opacityOf(layout, box),
-          }))}
-          pictureAddress={pictureAddress}
-        />
-      ))}
+      {groupsOf(layout).map(([from, to], index) =>
+        part && !isIn(layout, [from, to], part) ? null : (
+          <PaintedGroup
+            // biome-ignore lint/suspicious/noArrayIndexKey: a group is nothing but its place among the others.
+            key={index}
+            from={from}
+            boxes={layout.boxes.slice(from, to).map((box, at) => ({
+              box,
+              clip: clipOf(box, windows[from + at]),
+              opacity: opacityOf(layout, box),
+            }))}
+            pictureAddress={pictureAddress}
+          />
+        ),
+      )}
     </>
   );
 });
@@ -46,6 +51,15 @@ function groupsOf({ boxes }: ScreenLayout): [from: number, to: number][] {
     from = index;
   }
   return groups;
+}
+
+/** Whether any box of a group reaches into a part. */
+function isIn({ boxes }: ScreenLayout, [from, to]: readonly [number, number], part: PartInSight): boolean {
+  for (let index = from; index < to; index++) {
+    const { y, height } = boxes[index]!;
+    if (y < part.bottom && y + height > part.top) return true;
+  }
+  return false;
 }
 
 /** A box with what its surroundings do to it. */

@@ -69,9 +69,10 @@ export function Frames({ sizes, address, conditions, linked, onProblem, onPick, 
       ...(size.hinge ? { hinge: size.hinge } : {}),
     });
   };
+  // biome-ignore lint/correctness/useExhaustiveDependencies: this is all that it tells of.
   useEffect(() => {
     for (const label of frames.current.keys()) tellConditions(label);
-  });
+  }, [conditions, sizes, own, linked]);
   // Other files are loaded into the same frames: their pages begin anew, with what has been entered.
   // biome-ignore lint/correctness/useExhaustiveDependencies: another address is what it is about.
   useEffect(() => screens.current.clear(), [address]);
