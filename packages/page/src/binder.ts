@@ -79,7 +79,7 @@ export class Binder {
           binding.template,
           (value) => {
             const { control, property, type, target } = binding;
-            this.apply(find(control), target, taken(control, property, type, value));
+            this.#apply(find(control), target, taken(control, property, type, value));
           },
           frame,
           `${binding.control}.${binding.property}`,
@@ -91,13 +91,13 @@ export class Binder {
           if (part) writeInput(part, target, value);
         }),
       ),
-      ...bindings.inside.map((binding) => this.bindInside(binding, bindings, find, frame)),
-      ...bindings.style.map((binding) => this.bindStyle(binding, find(binding.control), frame)),
-      ...bindings.repeats.map((binding) => this.bindRepeat(binding, find(binding.control), frame)),
+      ...bindings.inside.map((binding) => this.#bindInside(binding, bindings, find, frame)),
+      ...bindings.style.map((binding) => this.#bindStyle(binding, find(binding.control), frame)),
+      ...bindings.repeats.map((binding) => this.#bindRepeat(binding, find(binding.control), frame)),
     ];
   }
 
-  private bindRepeat(binding: RepeatBinding, element: HTMLElement | null, frame?: ItemFrame): Dispose {
+  #bindRepeat(binding: RepeatBinding, element: HTMLElement | null, frame?: ItemFrame): Dispose {
     const pattern = element?.querySelector<HTMLTemplateElement>(
       ':scope > template, :scope > .part-content > .part-cells > template',
     );
@@ -125,7 +125,7 @@ export class Binder {
   }
 
   /** Makes a part anew when what it shows changes; what is entered in it stays. */
-  private bindInside(binding: InsideBinding, { twoWay }: Bindings, find: Find, frame?: ItemFrame): Dispose {
+  #bindInside(binding: InsideBinding, { twoWay }: Bindings, find: Find, frame?: ItemFrame): Dispose {
     const { kind, count } = binding;
     const held = Object.entries(binding.held);
     const defaults = new Map(Object.entries(binding.defaults));
@@ -156,7 +156,7 @@ export class Binder {
     );
   }
 
-  private apply(element: HTMLElement | null, target: PageTarget, value: unknown): void {
+  #apply(element: HTMLElement | null, target: PageTarget, value: unknown): void {
     const part = partOf(element, target);
     if (!part) return;
     if (target.as === 'carries') {
@@ -172,7 +172,7 @@ export class Binder {
       return;
     }
     if (target.as === 'text') part.textContent = asText(value);
-    else if (target.name === 'src') part.setAttribute('src', this.addressOfPicture(part, asText(value)));
+    else if (target.name === 'src') part.setAttribute('src', this.#addressOfPicture(part, asText(value)));
     else if (target.name === 'href') part.setAttribute('href', addressTo(asText(value)));
     else if (target.as === 'attribute') part.setAttribute(target.name!, asText(value));
     else if (typeof value === 'boolean' || target.name === 'value')
@@ -180,7 +180,7 @@ export class Binder {
     else (part as unknown as Record<string, unknown>)[target.name!] = false;
   }
 
-  private bindStyle(binding: StyleBinding, element: HTMLElement | null, frame?: ItemFrame): Dispose {
+  #bindStyle(binding: StyleBinding, element: HTMLElement | null, frame?: ItemFrame): Dispose {
     const { kind, around, parts } = binding;
     const write = (target: HTMLElement | null, css: Declarations) => {
       if (target) target.style.cssText = [...css].map(([name, value]) => `${name}: ${value}`).join('; ');
@@ -218,7 +218,7 @@ export class Binder {
         watchFields(part, target.name, (value) => this.runtime.enter(variable, value, control), signal);
         continue;
       }
-      part?.addEventListener(eventOf(target), () => this.entered(part, variable, target, control), {
+      part?.addEventListener(eventOf(target), () => this.#entered(part, variable, target, control), {
         signal,
       });
     }
@@ -243,7 +243,7 @@ export class Binder {
   }
 
   /** Where a picture lies: one of the project, or one that the person chose. */
-  private addressOfPicture(part: HTMLElement, name: string): string {
+  #addressOfPicture(part: HTMLElement, name: string): string {
     if (name.startsWith('blob:')) return name;
     return this.program.pictures[name] ?? part.getAttribute('src') ?? '';
   }
@@ -252,12 +252,12 @@ export class Binder {
   takeEntered({ twoWay }: Bindings, find: Find): void {
     for (const { control, variable, target } of twoWay) {
       const part = partOf(find(control), target);
-      if (part && wasEntered(part)) this.entered(part, variable, target, control);
+      if (part && wasEntered(part)) this.#entered(part, variable, target, control);
     }
   }
 
   /** Puts what was entered into a state variable. A number that is not one yet is shown as invalid. */
-  private entered(part: HTMLElement, variable: string, target: PageTarget, control: string): void {
+  #entered(part: HTMLElement, variable: string, target: PageTarget, control: string): void {
     const value = readInput(part, target);
     if (typeof value === 'string' && typeof this.runtime.read(variable) === 'number') {
       const valid = value.trim() !== '' && Number.isFinite(Number(value));

@@ -9,29 +9,29 @@ const quick = 20;
 const longest = 1500;
 
 export class Coming {
-  private readonly values = new Map<string, StateValue>();
-  private timer: ReturnType<typeof setTimeout> | undefined;
+  readonly #values = new Map<string, StateValue>();
+  #timer: ReturnType<typeof setTimeout> | undefined;
   /** How long it took the last time, ms. */
-  private took = 0;
+  #took = 0;
 
   /** @param apply takes a value over. */
   constructor(private readonly apply: (name: string, value: StateValue) => void) {}
 
   add(name: string, value: StateValue): void {
-    this.values.set(name, value);
-    clearTimeout(this.timer);
-    if (this.took < quick) this.follow();
-    else this.timer = setTimeout(() => this.follow(), Math.min(longest, 2 * this.took));
+    this.#values.set(name, value);
+    clearTimeout(this.#timer);
+    if (this.#took < quick) this.follow();
+    else this.#timer = setTimeout(() => this.follow(), Math.min(longest, 2 * this.#took));
   }
 
   /** Takes over what has come, in the order in which it came first. */
   follow(): void {
-    clearTimeout(this.timer);
-    if (this.values.size === 0) return;
+    clearTimeout(this.#timer);
+    if (this.#values.size === 0) return;
     const began = performance.now();
-    const come = [...this.values];
-    this.values.clear();
+    const come = [...this.#values];
+    this.#values.clear();
     for (const [name, value] of come) this.apply(name, value);
-    this.took = performance.now() - began;
+    this.#took = performance.now() - began;
   }
 }

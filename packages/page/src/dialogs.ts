@@ -8,11 +8,11 @@ interface Open {
 }
 
 export class Dialogs {
-  private readonly open: Open[] = [];
+  readonly #open: Open[] = [];
 
   /** What the dialog on top shows. */
   get top(): HTMLElement | undefined {
-    return this.open.at(-1)?.element;
+    return this.#open.at(-1)?.element;
   }
 
   /**
@@ -27,18 +27,18 @@ export class Dialogs {
     dialog.className = 'page-dialog';
     dialog.ariaLabel = label;
     dialog.append(element);
-    dialog.addEventListener('close', () => this.gone(dialog));
+    dialog.addEventListener('close', () => this.#gone(dialog));
     document.body.append(dialog);
-    this.open.push({ dialog, element, closed });
+    this.#open.push({ dialog, element, closed });
     if (quietly) dialog.open = true;
     else dialog.showModal();
   }
 
   /** @returns whether there was one to close. */
   close(): boolean {
-    const dialog = this.open.at(-1)?.dialog;
+    const dialog = this.#open.at(-1)?.dialog;
     dialog?.close();
-    if (dialog) this.gone(dialog);
+    if (dialog) this.#gone(dialog);
     return dialog !== undefined;
   }
 
@@ -47,9 +47,9 @@ export class Dialogs {
   }
 
   /** Comes twice for what an action closes: at once, and as the browser tells of it. */
-  private gone(dialog: HTMLDialogElement): void {
-    const at = this.open.findIndex((each) => each.dialog === dialog);
-    const [open] = at < 0 ? [] : this.open.splice(at, 1);
+  #gone(dialog: HTMLDialogElement): void {
+    const at = this.#open.findIndex((each) => each.dialog === dialog);
+    const [open] = at < 0 ? [] : this.#open.splice(at, 1);
     open?.closed();
     dialog.remove();
   }

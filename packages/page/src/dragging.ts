@@ -76,26 +76,26 @@ function fallAt(target: HTMLElement, x: number, y: number): Fall {
 
 /** Something that is being dragged. */
 class Carrying {
-  private readonly ghost: HTMLElement;
-  private readonly line = document.createElement('div');
-  private fall: Fall | undefined;
+  readonly #ghost: HTMLElement;
+  readonly #line = document.createElement('div');
+  #fall: Fall | undefined;
 
   constructor(
     private readonly carrier: CarryingElement,
     private readonly done: () => void,
   ) {
     const { width, height } = carrier.getBoundingClientRect();
-    this.ghost = carrier.cloneNode(true) as HTMLElement;
-    this.ghost.classList.add('page-carried');
-    this.ghost.removeAttribute('data-name');
-    this.ghost.ariaHidden = 'true';
-    Object.assign(this.ghost.style, { width: `${width}px`, height: `${height}px` });
-    this.line.className = 'page-fall';
+    this.#ghost = carrier.cloneNode(true) as HTMLElement;
+    this.#ghost.classList.add('page-carried');
+    this.#ghost.removeAttribute('data-name');
+    this.#ghost.ariaHidden = 'true';
+    Object.assign(this.#ghost.style, { width: `${width}px`, height: `${height}px` });
+    this.#line.className = 'page-fall';
     carrier.classList.add('is-carried');
-    for (const target of this.targets()) target.classList.add('takes-it');
+    for (const target of this.#targets()) target.classList.add('takes-it');
   }
 
-  private targets(): HTMLElement[] {
+  #targets(): HTMLElement[] {
     return [...document.querySelectorAll<HTMLElement>('[data-takes]')].filter((target) =>
       takesFrom(target, this.carrier),
     );
@@ -104,34 +104,34 @@ class Carrying {
   /** Follows the pointer. */
   moveTo(x: number, y: number): void {
     // On the screen, where the carrier's own rules hold.
-    if (!this.ghost.isConnected) this.carrier.closest('.k-screen')!.append(this.ghost);
-    Object.assign(this.ghost.style, { left: `${x + 8}px`, top: `${y + 8}px` });
+    if (!this.#ghost.isConnected) this.carrier.closest('.k-screen')!.append(this.#ghost);
+    Object.assign(this.#ghost.style, { left: `${x + 8}px`, top: `${y + 8}px` });
     const over = document
       .elementsFromPoint(x, y)
       .map((element) => element.closest<HTMLElement>('[data-takes]'))
       .find((target) => target && takesFrom(target, this.carrier));
-    this.show(over ? fallAt(over, x, y) : undefined);
+    this.#show(over ? fallAt(over, x, y) : undefined);
   }
 
   /** By keys: among what is there. */
   step(by: number): void {
-    const now = this.fall ?? this.start();
+    const now = this.#fall ?? this.#start();
     if (!now) return;
-    this.tell({ ...now, at: Math.max(0, Math.min(itemsOf(now.target).length, now.at + by)) });
+    this.#tell({ ...now, at: Math.max(0, Math.min(itemsOf(now.target).length, now.at + by)) });
   }
 
   /** By keys: to the next container that takes it. */
   toNext(by: number): void {
-    const targets = this.targets();
-    const now = this.fall ?? this.start();
+    const targets = this.#targets();
+    const now = this.#fall ?? this.#start();
     if (!now) return;
     const target = targets[(targets.indexOf(now.target) + by + targets.length) % targets.length]!;
-    this.tell({ target, at: Math.min(now.at, itemsOf(target).length) });
+    this.#tell({ target, at: Math.min(now.at, itemsOf(target).length) });
   }
 
   /** Where it stands, or the first container that takes it. */
-  private start(): Fall | undefined {
-    const targets = this.targets();
+  #start(): Fall | undefined {
+    const targets = this.#targets();
     const target = targets.find((each) => each.contains(this.carrier)) ?? targets[0];
     if (!target) {
       showMessage('Nothing here takes it.');
@@ -146,17 +146,17 @@ class Carrying {
     };
   }
 
-  private tell(fall: Fall): void {
+  #tell(fall: Fall): void {
     const { target, at } = fall;
-    this.show(fall);
+    this.#show(fall);
     target.scrollIntoView({ block: 'nearest' });
     showMessage(`Place ${at + 1} of ${itemsOf(target).length + 1} in ${target.dataset.name ?? 'the list'}`);
   }
 
-  private show(fall: Fall | undefined): void {
-    this.fall = fall;
+  #show(fall: Fall | undefined): void {
+    this.#fall = fall;
     if (!fall) {
-      this.line.remove();
+      this.#line.remove();
       return;
     }
     const { target, at } = fall;
@@ -166,25 +166,25 @@ class Carrying {
     const x = atEnd !== isRightToLeft(target) ? box.right : box.left;
     const y = atEnd ? box.bottom : box.top;
     Object.assign(
-      this.line.style,
+      this.#line.style,
       goesAcross(target)
         ? { left: `${x - 2}px`, top: `${box.top}px`, width: '3px', height: `${box.height}px` }
         : { left: `${box.left}px`, top: `${y - 2}px`, width: `${box.width}px`, height: '3px' },
     );
-    if (!this.line.isConnected) document.body.append(this.line);
+    if (!this.#line.isConnected) document.body.append(this.#line);
   }
 
   /** Lets go; where nothing takes it, all stays as it was. */
   letGo(): void {
-    const { fall } = this;
+    const fall = this.#fall;
     const detail = fall && { value: this.carrier.carried, at: placeOf(fall) };
     this.end();
     fall?.target.dispatchEvent(new CustomEvent('hovrin-drop', { detail }));
   }
 
   end(): void {
-    this.ghost.remove();
-    this.line.remove();
+    this.#ghost.remove();
+    this.#line.remove();
     this.carrier.classList.remove('is-carried');
     for (const target of document.querySelectorAll('.takes-it')) target.classList.remove('takes-it');
     this.done();

@@ -46,7 +46,7 @@ function addressOf({ address }: Feed): string | undefined {
 
 /** Tells how a feed goes, each thing once. */
 class Teller {
-  private told = '';
+  #told = '';
 
   constructor(private readonly target: FeedTarget) {}
 
@@ -63,13 +63,13 @@ class Teller {
   }
 
   failed(why: string): void {
-    if (this.told !== why) this.target.problem(why);
-    this.told = why;
+    if (this.#told !== why) this.target.problem(why);
+    this.#told = why;
     this.target.status('failed');
   }
 
   status(status: FeedStatus): void {
-    if (status === 'live') this.told = '';
+    if (status === 'live') this.#told = '';
     this.target.status(status);
   }
 }

@@ -19,7 +19,7 @@ import { Binder, finderIn } from './binder.ts';
 import { Dialogs } from './dialogs.ts';
 import { startDragging } from './dragging.ts';
 import { type FeedTarget, startFeed } from './feeds.ts';
-import { giveFile } from './files.ts';
+import { copyText, giveFile } from './files.ts';
 import { startForms } from './forms.ts';
 import { startGroups } from './groups.ts';
 import { handlerNamed } from './handlers.ts';
@@ -41,38 +41,38 @@ export function rows(name: string, list: StateValue): void {
 }
 
 class Page {
-  private readonly runtime: Runtime;
-  private readonly binder: Binder;
+  readonly #runtime: Runtime;
+  readonly #binder: Binder;
   /** Screens that have been shown; what was typed into them stays. */
-  private readonly shown = new Map<string, HTMLElement>();
-  private current: HTMLElement | undefined;
+  readonly #shown = new Map<string, HTMLElement>();
+  #current: HTMLElement | undefined;
   /** Names of the screens that have been shown, the one that is shown last. */
-  private readonly way: string[] = [];
-  private bindings: Dispose[] = [];
+  readonly #way: string[] = [];
+  #bindings: Dispose[] = [];
   /** The screen that somebody goes to in another window: what its events do happens there. */
-  private heard: string | undefined;
+  #heard: string | undefined;
   /** Begin to listen to feeds anew, or end it. */
-  private readonly feeds: (() => void)[] = [];
+  readonly #feeds: (() => void)[] = [];
   /** What the next screen is entered with. */
-  private brought: unknown;
-  private readonly dialogs = new Dialogs();
+  #brought: unknown;
+  readonly #dialogs = new Dialogs();
   /** Dialogs are being closed since they were in another window. */
-  private closesQuietly = false;
+  #closesQuietly = false;
   /** Names of the dialogs that are open, the one on top last. */
-  private readonly opened: string[] = [];
+  readonly #opened: string[] = [];
 
   constructor(private readonly program: Program) {
-    this.runtime = new Runtime(program, {
+    this.#runtime = new Runtime(program, {
       actions: {
-        go: (screen, values) => this.go(asText(screen), values),
-        back: () => this.back(),
+        go: (screen, values) => this.#go(asText(screen), values),
+        back: () => this.#back(),
         message: (text) => showMessage(asText(text)),
-        open: (screen, values) => this.openDialog(asText(screen), values),
-        close: () => this.closeDialog(),
-        focus: (control) => this.focus(asText(control)),
-        scrollTo: (control) => this.scrollTo(asText(control)),
+        open: (screen, values) => this.#openDialog(asText(screen), values),
+        close: () => this.#closeDialog(),
+        focus: (control) => this.#focus(asText(control)),
+        scrollTo: (control) => this.#scrollTo(asText(control)),
         download: (name, text) => giveFile(asText(name), asText(text)),
-        copy: (text) => void this.copy(asText(text)),
+        copy: (text) => void copyText(asText(text)),
       },
       problem: tellProblem,
       handler: handlerNamed,
@@ -81,58 +81,58 @@ class Page {
       kept: (name) => keptValue(program.name, name),
       keep: (name, value) => keepValue(program.name, name, value),
     });
-    this.binder = new Binder(this.runtime, program);
+    this.#binder = new Binder(this.#runtime, program);
   }
 
   open(): void {
     const first = document.body.querySelector<HTMLElement>(':scope > .k-screen');
-    if (first) this.shown.set(this.program.start, first);
-    this.current = first ?? undefined;
+    if (first) this.#shown.set(this.program.start, first);
+    this.#current = first ?? undefined;
     startBehaviours(document);
     startGroups(document);
     startForms(document);
     startTables(document);
     startDragging(document);
-    for (const { name, feed } of this.program.state) if (feed) this.feed(name, feed);
+    for (const { name, feed } of this.program.state) if (feed) this.#feed(name, feed);
     // Each page has its tables from beside it, and knows itself how their rows come.
     const told = new Set(this.program.state.flatMap(({ table }) => table?.status ?? []));
     const everywhere = joinTrial({
       // What follows others does so everywhere.
       variables: this.program.state.flatMap(({ name, computed }) => (computed || told.has(name) ? [] : name)),
-      watch: (name, apply) => this.runtime.watch(name, apply),
-      set: (name, value) => this.runtime.assign(name, value),
+      watch: (name, apply) => this.#runtime.watch(name, apply),
+      set: (name, value) => this.#runtime.assign(name, value),
       go: (screen) => {
-        if (this.way.at(-1) !== screen) this.heard = screen;
-        this.go(screen);
+        if (this.#way.at(-1) !== screen) this.#heard = screen;
+        this.#go(screen);
       },
-      dialogs: (names) => this.showDialogs(names),
+      dialogs: (names) => this.#showDialogs(names),
       leads: () => {
-        for (const begin of this.feeds) begin();
+        for (const begin of this.#feeds) begin();
       },
     });
-    for (const { name, table } of this.program.state) if (table) this.table(name, table, everywhere);
+    for (const { name, table } of this.program.state) if (table) this.#table(name, table, everywhere);
     // What the first screen does as it is entered is told to the others, too.
-    window.addEventListener('hashchange', () => this.showAddressed());
-    this.showAddressed();
+    window.addEventListener('hashchange', () => this.#showAddressed());
+    this.#showAddressed();
   }
 
   /** @param everywhere does something that happens in other windows by itself. */
-  private table(name: string, table: ProgramTable, everywhere: (happens: () => void) => void): void {
+  #table(name: string, table: ProgramTable, everywhere: (happens: () => void) => void): void {
     fetchRows(name, table, {
-      receive: (rows) => everywhere(() => this.runtime.begin(name, rows)),
-      status: (status) => this.tellStatus(table.status, status),
+      receive: (rows) => everywhere(() => this.#runtime.begin(name, rows)),
+      status: (status) => this.#tellStatus(table.status, status),
       problem: (text) => tellProblem(`${name}: ${text}`),
     });
   }
 
-  private tellStatus(variable: string | undefined, status: FeedStatus): void {
-    if (this.program.state.some((each) => each.name === variable)) this.runtime.assign(variable!, status);
+  #tellStatus(variable: string | undefined, status: FeedStatus): void {
+    if (this.program.state.some((each) => each.name === variable)) this.#runtime.assign(variable!, status);
   }
 
-  private feed(name: string, feed: ProgramFeed): void {
+  #feed(name: string, feed: ProgramFeed): void {
     const target: FeedTarget = {
-      receive: (value) => this.runtime.assign(name, value),
-      status: (status) => this.tellStatus(feed.status, status),
+      receive: (value) => this.#runtime.assign(name, value),
+      status: (status) => this.#tellStatus(feed.status, status),
       problem: (text) => tellProblem(`${name}: ${text}`),
     };
     let stop: Dispose | undefined;
@@ -142,114 +142,106 @@ class Page {
       stop?.();
       stop = address === undefined || follows() ? undefined : startFeed({ ...feed, address }, target);
     };
-    this.feeds.push(begin);
-    this.runtime.followAddress(feed.template, (now) => {
+    this.#feeds.push(begin);
+    this.#runtime.followAddress(feed.template, (now) => {
       address = now;
       begin();
     });
   }
 
   /** @param values what variables hold when it is entered, by their names. */
-  private go(screen: string, values?: unknown): void {
+  #go(screen: string, values?: unknown): void {
     if (!this.program.screens.some(({ name }) => name === screen)) {
       tellProblem(`There is no screen \`${screen}\`.`);
       return;
     }
-    this.dialogs.closeAll();
+    this.#dialogs.closeAll();
     // A screen that is shown already is not entered once more.
-    if (this.way.at(-1) === screen) this.bring(values);
-    else this.brought = values;
+    if (this.#way.at(-1) === screen) this.#bring(values);
+    else this.#brought = values;
     window.location.hash = encodeURIComponent(screen);
   }
 
   /** Sets the variables that a screen is entered with. */
-  private bring(values: unknown): void {
-    for (const [name, value] of Object.entries(values ?? {})) this.runtime.assign(name, value);
+  #bring(values: unknown): void {
+    for (const [name, value] of Object.entries(values ?? {})) this.#runtime.assign(name, value);
   }
 
   /** @param quietly it was opened in another window. */
-  private openDialog(name: string, values?: unknown, quietly = false): void {
+  #openDialog(name: string, values?: unknown, quietly = false): void {
     const screen = this.program.screens.find((each) => each.name === name && each.dialog);
     // What is open already is not opened once more.
-    if (!screen || this.opened.includes(name)) {
+    if (!screen || this.#opened.includes(name)) {
       if (!screen) tellProblem(`There is no dialog \`${name}\`.`);
       return;
     }
-    const element = this.fromTemplate(name);
+    const element = this.#fromTemplate(name);
     if (!element) return;
     if (!quietly) {
-      this.beginAnew(name);
-      this.bring(values);
+      this.#beginAnew(name);
+      this.#bring(values);
     }
-    this.opened.push(name);
-    this.dialogs.show(
+    this.#opened.push(name);
+    this.#dialogs.show(
       element,
       screen.title,
       () => {
-        if (!this.closesQuietly) element.dispatchEvent(new Event('hovrin-leave'));
+        if (!this.#closesQuietly) element.dispatchEvent(new Event('hovrin-leave'));
         for (const dispose of bound) dispose();
         keepMessage();
-        this.opened.splice(this.opened.indexOf(name), 1);
-        this.tellDialogs();
+        this.#opened.splice(this.#opened.indexOf(name), 1);
+        this.#tellDialogs();
       },
       quietly,
     );
-    const bound = this.bindScreen(screen, element);
+    const bound = this.#bindScreen(screen, element);
     if (!quietly) element.dispatchEvent(new Event('hovrin-enter'));
-    this.tellDialogs();
+    this.#tellDialogs();
   }
 
-  private closeDialog(): void {
-    if (!this.dialogs.close()) tellProblem('No dialog is open.');
+  #closeDialog(): void {
+    if (!this.#dialogs.close()) tellProblem('No dialog is open.');
   }
 
-  private tellDialogs(): void {
-    tell({ type: 'hovrin-dialogs', names: [...this.opened] });
+  #tellDialogs(): void {
+    tell({ type: 'hovrin-dialogs', names: [...this.#opened] });
   }
 
   /** Shows the dialogs that are open elsewhere, and no others. */
-  private showDialogs(names: readonly string[]): void {
-    this.closesQuietly = true;
-    while (this.opened.some((name, index) => names[index] !== name) && this.dialogs.close());
-    this.closesQuietly = false;
-    for (const name of names) this.openDialog(name, undefined, true);
+  #showDialogs(names: readonly string[]): void {
+    this.#closesQuietly = true;
+    while (this.#opened.some((name, index) => names[index] !== name) && this.#dialogs.close());
+    this.#closesQuietly = false;
+    for (const name of names) this.#openDialog(name, undefined, true);
   }
 
   /** The screen before this one; where there was none, the first. */
-  private back(): void {
-    this.way.pop();
-    this.go(this.way.pop() ?? this.program.start);
+  #back(): void {
+    this.#way.pop();
+    this.#go(this.#way.pop() ?? this.program.start);
   }
 
-  private focus(control: string): void {
-    const element = this.onScreen(control);
+  #focus(control: string): void {
+    const element = this.#onScreen(control);
     const target = element?.matches(focusable) ? element : element?.querySelector<HTMLElement>(focusable);
     if (target) target.focus();
     else element?.scrollIntoView({ block: 'nearest' });
   }
 
-  private scrollTo(control: string): void {
-    this.onScreen(control)?.scrollIntoView({ block: 'nearest', behavior: 'smooth' });
+  #scrollTo(control: string): void {
+    this.#onScreen(control)?.scrollIntoView({ block: 'nearest', behavior: 'smooth' });
   }
 
   /** A control of what is shown on top, by its name. */
-  private onScreen(control: string): HTMLElement | null {
-    const shown = this.dialogs.top ?? this.current;
+  #onScreen(control: string): HTMLElement | null {
+    const shown = this.#dialogs.top ?? this.#current;
     const element = shown ? finderIn([shown], '')(control) : null;
     if (!element) tellProblem(`There is no control \`${control}\` on this screen.`);
     return element;
   }
 
-  private async copy(text: string): Promise<void> {
-    try {
-      await navigator.clipboard.writeText(text);
-    } catch {
-      tellProblem('The browser does not let this page copy anything.');
-    }
-  }
-
   /** Shows the screen that the address names, or the start screen. */
-  private showAddressed(): void {
+  #showAddressed(): void {
     let name = '';
     try {
       name = decodeURIComponent(window.location.hash.slice(1));
@@ -260,61 +252,61 @@ class Page {
     const screen =
       screens.find((entry) => entry.name === name) ??
       screens.find((entry) => entry.name === this.program.start);
-    if (screen) this.show(screen);
+    if (screen) this.#show(screen);
   }
 
-  private show(screen: ScreenProgram): void {
-    const element = this.shown.get(screen.name) ?? this.fromTemplate(screen.name);
+  #show(screen: ScreenProgram): void {
+    const element = this.#shown.get(screen.name) ?? this.#fromTemplate(screen.name);
     if (!element) return;
     // A page that begins beside others finds done what happens at the beginning.
-    const heard = this.heard === screen.name || (this.way.length === 0 && follows());
-    this.heard = undefined;
-    if (!heard) this.current?.dispatchEvent(new Event('hovrin-leave'));
-    for (const dispose of this.bindings) dispose();
-    if (this.way.at(-1) !== screen.name) this.way.push(screen.name);
-    this.shown.set(screen.name, element);
+    const heard = this.#heard === screen.name || (this.#way.length === 0 && follows());
+    this.#heard = undefined;
+    if (!heard) this.#current?.dispatchEvent(new Event('hovrin-leave'));
+    for (const dispose of this.#bindings) dispose();
+    if (this.#way.at(-1) !== screen.name) this.#way.push(screen.name);
+    this.#shown.set(screen.name, element);
     if (!heard) {
-      this.beginAnew(screen.name);
-      this.bring(this.brought);
+      this.#beginAnew(screen.name);
+      this.#bring(this.#brought);
     }
-    this.brought = undefined;
-    const moved = this.current !== element;
-    if (moved) this.current?.replaceWith(element);
-    this.current = element;
+    this.#brought = undefined;
+    const moved = this.#current !== element;
+    if (moved) this.#current?.replaceWith(element);
+    this.#current = element;
     document.title = screen.title;
     markPlace(element, screen.name);
     const find = finderIn([element], '');
     // What was entered while the script was still on its way counts.
-    if (!moved) this.binder.takeEntered(screen, find);
-    this.bindings = this.bindScreen(screen, element);
+    if (!moved) this.#binder.takeEntered(screen, find);
+    this.#bindings = this.#bindScreen(screen, element);
     if (moved) window.scrollTo(0, 0);
     tell({ type: 'hovrin-screen', text: screen.name });
     if (!heard) element.dispatchEvent(new Event('hovrin-enter'));
   }
 
   /** What only a screen knows holds at first what it held at the beginning. */
-  private beginAnew(screen: string): void {
+  #beginAnew(screen: string): void {
     for (const variable of this.program.state)
       if (variable.screen === screen && !variable.computed && !variable.kept)
-        this.runtime.assign(variable.name, variable.initial);
+        this.#runtime.assign(variable.name, variable.initial);
   }
 
-  private bindScreen(screen: ScreenProgram, element: HTMLElement): Dispose[] {
+  #bindScreen(screen: ScreenProgram, element: HTMLElement): Dispose[] {
     const find = finderIn([element], '');
     return [
-      ...this.binder.bindAll(screen, find),
-      this.binder.listen(screen, find),
-      this.time(screen, element),
-      this.waitFor(screen, element),
+      ...this.#binder.bindAll(screen, find),
+      this.#binder.listen(screen, find),
+      this.#time(screen, element),
+      this.#waitFor(screen, element),
     ];
   }
 
   /** Tells a screen each time that what it waits for has come about. */
-  private waitFor({ name, when }: ScreenProgram, element: HTMLElement): Dispose {
+  #waitFor({ name, when }: ScreenProgram, element: HTMLElement): Dispose {
     if (!when) return () => {};
     let before: unknown = false;
     let happened: number[] = [];
-    return this.runtime.bind(
+    return this.#runtime.bind(
       when,
       (value) => {
         const turned = value !== before && Boolean(value);
@@ -336,7 +328,7 @@ class Page {
   }
 
   /** Tells a screen each time that its time has passed, as long as it is shown. */
-  private time({ every }: ScreenProgram, element: HTMLElement): Dispose {
+  #time({ every }: ScreenProgram, element: HTMLElement): Dispose {
     if (every === undefined) return () => {};
     const pass = () => {
       if (!follows()) element.dispatchEvent(new Event('hovrin-timer'));
@@ -345,7 +337,7 @@ class Page {
     return () => clearInterval(timer);
   }
 
-  private fromTemplate(name: string): HTMLElement | undefined {
+  #fromTemplate(name: string): HTMLElement | undefined {
     for (const template of document.body.querySelectorAll('template'))
       if (template.dataset.screen === name)
         return (

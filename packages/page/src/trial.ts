@@ -12,6 +12,10 @@ export type PageMessage =
   | { readonly type: 'hovrin-trace'; readonly trace: ToldTrace }
   /** The dialogs that are open now, the one on top last. */
   | { readonly type: 'hovrin-dialogs'; readonly names: readonly string[] }
+  /** A file that the person is to get. */
+  | { readonly type: 'hovrin-file'; readonly name: string; readonly text: string }
+  /** A text to put on the clipboard. */
+  | { readonly type: 'hovrin-copy'; readonly text: string }
   /** A control that the person wants to see on the bench. */
   | { readonly type: 'hovrin-pick'; readonly text: string };
 

@@ -1,6 +1,6 @@
 /** Names of controls and state variables: JavaScript identifiers, unique where they are looked up. */
 
-import { functionNames } from '../expression/functions.ts';
+import { forbiddenKeys, functionNames } from '../expression/functions.ts';
 import { locationsIn, walk } from './tree.ts';
 import type { Control, Project } from './types.ts';
 
@@ -17,12 +17,20 @@ export const longestName = 64;
 export function nameProblem(name: string): string | undefined {
   if (name === '') return 'A name is missing.';
   if (name.length > longestName) return `A name has at most ${longestName} characters.`;
-  if (/^\d/.test(name)) return `A name cannot begin with a digit; try \`_${name}\`.`;
-  if (/\s/.test(name)) return `A name has no spaces; try \`${camelCase(name)}\`.`;
+  if (/^\d/.test(name)) return `A name cannot begin with a digit${trying(`_${name}`)}.`;
+  if (/\s/.test(name)) return `A name has no spaces${trying(camelCase(name))}.`;
   if (!identifier.test(name)) return 'A name has letters, digits, `_` and `$` only.';
   if (reserved.has(name)) return `\`${name}\` is a word of JavaScript and cannot be a name.`;
   return undefined;
 }
+
+/** A name to try instead, where it is one. */
+const trying = (name: string): string => (nameProblem(name) === undefined ? `; try \`${name}\`` : '');
+
+/** Why something that expressions name cannot have a name; undefined where it can. */
+export const valueNameProblem = (name: string): string | undefined =>
+  nameProblem(name) ??
+  (forbiddenKeys.has(name) ? `\`${name}\` cannot be a name: it is out of reach for expressions.` : undefined);
 
 function camelCase(words: string): string {
   return words.trim().replace(/\s+(\S)/g, (_, letter: string) => letter.toUpperCase());
@@ -55,7 +63,7 @@ export function screenNameProblem(project: Project, screenId: string, name: stri
 
 /** Why a state variable cannot have a name; undefined where it can. */
 export function stateNameProblem(project: Project, name: string, self?: string): string | undefined {
-  const problem = nameProblem(name);
+  const problem = valueNameProblem(name);
   if (problem) return problem;
   if (functionNames.has(name)) return `\`${name}\` is a function of expressions.`;
   return project.state.some((variable) => variable.name === name && name !== self)

@@ -7,7 +7,7 @@ import { asText } from '../expression/evaluate.ts';
 import { didYouMean } from '../expression/nearest.ts';
 import type { Align, Fraction, Justify, Limit, Sides, Size, TrackList } from '../layout/box.ts';
 import { fontFamilies, fontWeights } from '../text/fonts.ts';
-import { nameProblem } from './names.ts';
+import { nameProblem, valueNameProblem } from './names.ts';
 import { type ClampedSize, printClampedSize, readClampedSize } from './text-size.ts';
 import { themeColours } from './theme.ts';
 import { readTracks, tracksText } from './track-list.ts';
@@ -459,7 +459,7 @@ export const identifierType: PropertyType<string> = {
   words: [],
   read(text) {
     const plain = text.trim();
-    const problem = nameProblem(plain);
+    const problem = valueNameProblem(plain);
     return problem ? { ok: false, message: problem } : good(plain, plain);
   },
 };

@@ -6,7 +6,7 @@
 import { confinesProblem, kindNamed } from '../kinds/catalogue.ts';
 import { readAttribute } from './attributes.ts';
 import { feedProblem } from './feed.ts';
-import { nameProblem } from './names.ts';
+import { nameProblem, valueNameProblem } from './names.ts';
 import { contextOf, readAttributeText } from './property-text.ts';
 import { countValues, fitting, mostValues, stateTypes } from './state.ts';
 import { storedTableProblem } from './stored-table.ts';
@@ -37,7 +37,7 @@ export function stateProblem(value: unknown): string | undefined {
   const ids = new Set<string>();
   for (const entry of value as StateVariable[]) {
     if (!isRecord(entry) || !isText(entry.name)) return 'A state variable has no name.';
-    const problem = nameProblem(entry.name);
+    const problem = valueNameProblem(entry.name);
     if (problem) return `State variable \`${entry.name}\`: ${problem}`;
     if (seen.has(entry.name)) return `There are two state variables \`${entry.name}\`.`;
     seen.add(entry.name);

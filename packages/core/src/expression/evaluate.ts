@@ -64,15 +64,16 @@ function tooLong(what: string, most: number): never {
 }
 
 class Walker {
-  private steps = 0;
+  #steps = 0;
 
-  private step(count = 1): void {
-    this.steps += count;
-    if (this.steps > mostSteps) throw new EvaluationError('This takes too long to work out; it was stopped.');
+  #step(count = 1): void {
+    this.#steps += count;
+    if (this.#steps > mostSteps)
+      throw new EvaluationError('This takes too long to work out; it was stopped.');
   }
 
   value(node: Expression, scope: Scope): unknown {
-    this.step();
+    this.#step();
     switch (node.type) {
       case 'literal':
         return node.value;
@@ -81,12 +82,12 @@ class Walker {
       case 'member': {
         const of = this.value(node.of, scope);
         if (node.optional && (of === null || of === undefined)) return undefined;
-        return this.member(of, this.key(this.value(node.key, scope)));
+        return this.#member(of, this.#key(this.value(node.key, scope)));
       }
       case 'unary':
-        return this.unary(node.operator, this.value(node.of, scope));
+        return this.#unary(node.operator, this.value(node.of, scope));
       case 'binary':
-        return this.binary(node.operator, this.value(node.left, scope), this.value(node.right, scope));
+        return this.#binary(node.operator, this.value(node.left, scope), this.value(node.right, scope));
       case 'logical': {
         const left = this.value(node.left, scope);
         if (node.operator === '&&') return left ? this.value(node.right, scope) : left;
@@ -104,10 +105,10 @@ class Walker {
         for (const item of node.items) {
           const inner = this.value(item.type === 'spread' ? item.of : item, scope);
           if (item.type !== 'spread') list.push(inner);
-          else if (Array.isArray(inner)) list = this.list(list.concat(inner));
+          else if (Array.isArray(inner)) list = this.#list(list.concat(inner));
           else throw new EvaluationError('Only a list can be spread into a list.');
         }
-        return this.list(list);
+        return this.#list(list);
       }
       case 'record': {
         const record: Record<string, unknown> = {};
@@ -115,14 +116,14 @@ class Walker {
           if (entry.type === 'spread') {
             const inner = this.value(entry.of, scope);
             if (inner !== null && typeof inner === 'object')
-              for (const [key, value] of Object.entries(inner)) record[this.key(key)] = value;
-          } else record[this.key(this.value(entry.key, scope))] = this.value(entry.value, scope);
+              for (const [key, value] of Object.entries(inner)) record[this.#key(key)] = value;
+          } else record[this.#key(this.value(entry.key, scope))] = this.value(entry.value, scope);
         }
         return record;
       }
       case 'arrow': {
         const arrow: Arrow = (...values) => {
-          this.step();
+          this.#step();
           const local: Scope = (name) => {
             const index = node.parameters.lastIndexOf(name);
             return index >= 0 ? values[index] : scope(name);
@@ -136,7 +137,7 @@ class Walker {
         if (node.name === 'String') return this.text(values.slice(0, 1));
         const plain =
           node.name.startsWith('Math.') || node.name === 'Number'
-            ? values.map((value) => this.primitive(value))
+            ? values.map((value) => this.#primitive(value))
             : values;
         try {
           return (functions[node.name] as (...values: unknown[]) => unknown)(...plain);
@@ -148,7 +149,7 @@ class Walker {
       case 'method': {
         const of = this.value(node.of, scope);
         if (node.optional && (of === null || of === undefined)) return undefined;
-        return this.method(
+        return this.#method(
           of,
           node.name,
           node.arguments.map((argument) => this.value(argument, scope)),
@@ -158,13 +159,13 @@ class Walker {
   }
 
   /** A member's key as text; ways to a prototype are refused. */
-  private key(value: unknown): string {
+  #key(value: unknown): string {
     const key = typeof value === 'string' ? value : this.text([value]);
     if (forbiddenKeys.has(key)) throw new EvaluationError(`\`${key}\` is out of reach for expressions.`);
     return key;
   }
 
-  private member(of: unknown, key: string): unknown {
+  #member(of: unknown, key: string): unknown {
     if (of === null || of === undefined)
       throw new EvaluationError(`\`${key}\` cannot be read: there is nothing in front of it.`);
     if (typeof of === 'string' || Array.isArray(of)) {
@@ -175,29 +176,29 @@ class Walker {
     return undefined;
   }
 
-  private unary(operator: string, value: unknown): unknown {
+  #unary(operator: string, value: unknown): unknown {
     if (operator === '!') return !value;
     if (operator === 'typeof') return typeof value;
-    const number = Number(this.primitive(value));
+    const number = Number(this.#primitive(value));
     return operator === '-' ? -number : number;
   }
 
-  private binary(operator: BinaryOperator, left: unknown, right: unknown): unknown {
+  #binary(operator: BinaryOperator, left: unknown, right: unknown): unknown {
     if (operator === '===') return left === right;
     if (operator === '!==') return left !== right;
     const bothObjects = typeof left === 'object' && typeof right === 'object';
     if (operator === '==' || operator === '!=') {
       const same = bothObjects
         ? left === right || (left ?? null) === (right ?? null)
-        : this.looselyEqual(left, right);
+        : this.#looselyEqual(left, right);
       return operator === '==' ? same : !same;
     }
-    const a = this.primitive(left) as number;
-    const b = this.primitive(right) as number;
+    const a = this.#primitive(left) as number;
+    const b = this.#primitive(right) as number;
     switch (operator) {
       case '+':
         return typeof a === 'string' || typeof b === 'string'
-          ? this.fits(`${a as unknown}${b as unknown}`)
+          ? this.#fits(`${a as unknown}${b as unknown}`)
           : a + b;
       case '-':
         return a - b;
@@ -220,25 +221,25 @@ class Walker {
     }
   }
 
-  private looselyEqual(left: unknown, right: unknown): boolean {
+  #looselyEqual(left: unknown, right: unknown): boolean {
     // biome-ignore lint/suspicious/noDoubleEquals: the expression's own operator is ECMAScript's.
-    return this.primitive(left) == this.primitive(right);
+    return this.#primitive(left) == this.#primitive(right);
   }
 
   /** ECMAScript's ToPrimitive for plain data, with the budget kept. */
-  private primitive(value: unknown): unknown {
+  #primitive(value: unknown): unknown {
     return typeof value === 'object' && value !== null ? this.text([value]) : value;
   }
 
-  private fits(text: string): string {
+  #fits(text: string): string {
     if (text.length > longestText) tooLong('text', longestText);
-    this.step(text.length / 100);
+    this.#step(text.length / 100);
     return text;
   }
 
-  private list<T>(list: T[]): T[] {
+  #list<T>(list: T[]): T[] {
     if (list.length > longestList) tooLong('list', longestList);
-    this.step(list.length);
+    this.#step(list.length);
     return list;
   }
 
@@ -248,7 +249,7 @@ class Walker {
     let joined = '';
     let between = '';
     for (const value of values) {
-      this.step();
+      this.#step();
       joined +=
         between +
         (value === null || value === undefined
@@ -259,12 +260,12 @@ class Walker {
               ? '[object Object]'
               : String(value));
       between = separator;
-      if (joined.length > longestText) this.fits(joined);
+      if (joined.length > longestText) this.#fits(joined);
     }
-    return this.fits(joined);
+    return this.#fits(joined);
   }
 
-  private method(of: unknown, name: string, values: unknown[]): unknown {
+  #method(of: unknown, name: string, values: unknown[]): unknown {
     const type = Array.isArray(of) ? 'list' : typeof of;
     if (of === null || of === undefined)
       throw new EvaluationError(`\`${name}\` cannot be called: there is nothing in front of it.`);
@@ -273,19 +274,19 @@ class Walker {
     if (!methods[type].has(name))
       throw new EvaluationError(`A ${type === 'string' ? 'text' : type} has no method \`${name}\`.`);
     if (type === 'string')
-      return this.textMethod(
+      return this.#textMethod(
         of as string,
         name,
-        values.map((value) => this.primitive(value)),
+        values.map((value) => this.#primitive(value)),
       );
-    if (type === 'list') return this.listMethod(of as unknown[], name, values);
-    return (of as Record<string, Arrow>)[name]!(...values.map((value) => this.primitive(value)));
+    if (type === 'list') return this.#listMethod(of as unknown[], name, values);
+    return (of as Record<string, Arrow>)[name]!(...values.map((value) => this.#primitive(value)));
   }
 
-  private textMethod(of: string, name: string, values: unknown[]): unknown {
+  #textMethod(of: string, name: string, values: unknown[]): unknown {
     if (values.some((value) => typeof value === 'function'))
       throw new EvaluationError(`\`${name}\` of a text does not take a function.`);
-    this.step(of.length / 100);
+    this.#step(of.length / 100);
     if (name === 'repeat' || name === 'padStart' || name === 'padEnd') {
       const length = name === 'repeat' ? of.length * Number(values[0]) : Number(values[0]);
       if (length > longestText) tooLong('text', longestText);
@@ -295,12 +296,12 @@ class Walker {
       if (of.length + found * String(values[1]).length > longestText) tooLong('text', longestText);
     }
     const result = (of as unknown as Record<string, Arrow>)[name]!(...values);
-    if (typeof result === 'string') return this.fits(result);
-    return Array.isArray(result) ? this.list(result) : result;
+    if (typeof result === 'string') return this.#fits(result);
+    return Array.isArray(result) ? this.#list(result) : result;
   }
 
-  private listMethod(of: unknown[], name: string, values: unknown[]): unknown {
-    this.step(of.length);
+  #listMethod(of: unknown[], name: string, values: unknown[]): unknown {
+    this.#step(of.length);
     if (name === 'join') return this.text(of, values[0] === undefined ? ',' : this.text([values[0]]));
     if (name === 'toString') return this.text(of, ',');
     if (name === 'flat' && Number(values[0] ?? 1) > 20)
@@ -314,6 +315,6 @@ class Walker {
     if (takesFunction && typeof values[0] !== 'function')
       throw new EvaluationError(`\`${name}\` needs a function, such as \`item => …\`.`);
     const result = (of as unknown as Record<string, Arrow>)[name]!(...values);
-    return Array.isArray(result) ? this.list(result) : result;
+    return Array.isArray(result) ? this.#list(result) : result;
   }
 }

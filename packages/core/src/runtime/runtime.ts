@@ -106,11 +106,11 @@ export const itemFrame = (name: string, value: unknown, around: ItemFrame | unde
 });
 
 export class Runtime {
-  private readonly state = new Map<string, Held>();
-  private readonly view = new Map<ViewName, Signal<string>>();
-  private tracing: Tracing | undefined;
+  readonly #state = new Map<string, Held>();
+  readonly #view = new Map<ViewName, Signal<string>>();
+  #tracing: Tracing | undefined;
   /** Rounds of all `for` in the part of an event that is carried out now. */
-  private rounds = 0;
+  #rounds = 0;
 
   constructor(
     program: Pick<Program, 'state' | 'screens'>,
@@ -118,20 +118,20 @@ export class Runtime {
   ) {
     for (const variable of program.state) {
       const expression = variable.computed;
-      const own = expression ? undefined : signal(this.initial(variable));
-      const value = expression ? computed(() => evaluate(expression, this.scope)) : own!;
-      this.state.set(variable.name, { variable, initial: variable.initial, value, own });
-      if (own && variable.kept) this.keepUp(variable.name, own);
+      const own = expression ? undefined : signal(this.#initial(variable));
+      const value = expression ? computed(() => evaluate(expression, this.#scope)) : own!;
+      this.#state.set(variable.name, { variable, initial: variable.initial, value, own });
+      if (own && variable.kept) this.#keepUp(variable.name, own);
     }
   }
 
   /** What a variable begins with: what was kept of it, if that still fits. */
-  private initial({ name, type, kept, initial }: ProgramVariable): StateValue {
+  #initial({ name, type, kept, initial }: ProgramVariable): StateValue {
     const before = kept ? this.host.kept?.(name) : undefined;
     return (before === undefined ? undefined : fitting(type, before)) ?? initial;
   }
 
-  private keepUp(name: string, value: Signal<StateValue>): void {
+  #keepUp(name: string, value: Signal<StateValue>): void {
     let first = true;
     effect(() => {
       const now = value.value;
@@ -140,20 +140,20 @@ export class Runtime {
     });
   }
 
-  private readonly scope: Scope = (name) => {
-    if (isViewName(name)) return this.seen(name).value;
-    const entry = this.state.get(name);
+  readonly #scope: Scope = (name) => {
+    if (isViewName(name)) return this.#seen(name).value;
+    const entry = this.#state.get(name);
     if (!entry) throw new EvaluationError(`There is no state variable \`${name}\`.`);
     return entry.value.value;
   };
 
   /** What a name of `View` holds; from the first time that it is read it follows what the host tells. */
-  private seen(name: ViewName): Signal<string> {
-    let held = this.view.get(name);
+  #seen(name: ViewName): Signal<string> {
+    let held = this.#view.get(name);
     if (!held) {
       const made = signal('');
       held = made;
-      this.view.set(name, made);
+      this.#view.set(name, made);
       this.host.see?.(name, (value) => {
         made.value = value;
       });
@@ -162,15 +162,15 @@ export class Runtime {
   }
 
   /** Names inside some items: the items' own names first, then the state. */
-  private scopeIn(frame: ItemFrame | undefined): Scope {
-    if (!frame) return this.scope;
-    const outer = this.scopeIn(frame.around);
+  #scopeIn(frame: ItemFrame | undefined): Scope {
+    if (!frame) return this.#scope;
+    const outer = this.#scopeIn(frame.around);
     return (name) => (name === frame.name ? frame.value.value : outer(name));
   }
 
   /** The value of a state variable now. @throws EvaluationError where there is none of that name. */
   read(name: string): StateValue {
-    return untracked(() => this.scope(name)) as StateValue;
+    return untracked(() => this.#scope(name)) as StateValue;
   }
 
   /**
@@ -179,8 +179,8 @@ export class Runtime {
    * @param label what traces call it.
    */
   bind(template: Template, apply: (value: unknown) => void, frame?: ItemFrame, label?: string): Dispose {
-    const scope = this.scopeIn(frame);
-    return this.follow(() => evaluateTemplate(template, scope), apply, label);
+    const scope = this.#scopeIn(frame);
+    return this.#follow(() => evaluateTemplate(template, scope), apply, label);
   }
 
   /** As `bind`, for several values that are applied together. */
@@ -190,9 +190,9 @@ export class Runtime {
     frame?: ItemFrame,
     label?: string,
   ): Dispose {
-    const scope = this.scopeIn(frame);
+    const scope = this.#scopeIn(frame);
     const entries = Object.entries(templates);
-    return this.follow(
+    return this.#follow(
       () => new Map(entries.map(([name, template]) => [name, evaluateTemplate(template, scope)])),
       apply,
       label,
@@ -201,14 +201,14 @@ export class Runtime {
 
   /** Calls `apply` with a state variable now and after each change. */
   watch(name: string, apply: (value: StateValue) => void): Dispose {
-    return this.follow(() => this.scope(name) as StateValue, apply);
+    return this.#follow(() => this.#scope(name) as StateValue, apply);
   }
 
   /** Calls `apply` with an address now and each time that it becomes another one. */
   followAddress(template: Template, apply: (address: string) => void): Dispose {
     let before: string | undefined;
-    return this.follow(
-      () => addressNow(template, this.scope),
+    return this.#follow(
+      () => addressNow(template, this.#scope),
       (address) => {
         if (address !== before) apply(address);
         before = address;
@@ -216,21 +216,21 @@ export class Runtime {
     );
   }
 
-  private follow<T>(read: () => T, apply: (value: T) => void, label?: string): Dispose {
+  #follow<T>(read: () => T, apply: (value: T) => void, label?: string): Dispose {
     return effect(() => {
-      if (label !== undefined) this.tracing?.add('reran', label);
+      if (label !== undefined) this.#tracing?.add('reran', label);
       try {
         const value = read();
         untracked(() => apply(value));
       } catch (error) {
         if (!(error instanceof EvaluationError)) throw error;
-        this.problem(error.message);
+        this.#problem(error.message);
       }
     });
   }
 
-  private problem(message: string): void {
-    this.tracing?.add('problems', message);
+  #problem(message: string): void {
+    this.#tracing?.add('problems', message);
     this.host.problem(message);
   }
 
@@ -241,22 +241,22 @@ export class Runtime {
    * @returns whether it was set.
    */
   assign(name: string, value: unknown): boolean {
-    const entry = this.state.get(name);
+    const entry = this.#state.get(name);
     if (!entry) {
-      this.problem(`There is no state variable \`${name}\`.`);
+      this.#problem(`There is no state variable \`${name}\`.`);
       return false;
     }
     if (!entry.own) {
-      this.problem(`\`${name}\` is worked out from other values; nothing can be assigned to it.`);
+      this.#problem(`\`${name}\` is worked out from other values; nothing can be assigned to it.`);
       return false;
     }
     const fits = fitting(entry.variable.type, value);
     if (fits === undefined) {
       const shown = typeof value === 'string' ? `"${value}"` : String(asText(value) || value);
-      this.problem(`\`${name}\` is a ${entry.variable.type}; ${shown} cannot be assigned to it.`);
+      this.#problem(`\`${name}\` is a ${entry.variable.type}; ${shown} cannot be assigned to it.`);
       return false;
     }
-    this.tracing?.add('changes', { name, before: untracked(() => entry.value.value), after: fits });
+    this.#tracing?.add('changes', { name, before: untracked(() => entry.value.value), after: fits });
     entry.own.value = fits;
     return true;
   }
@@ -266,7 +266,7 @@ export class Runtime {
    * now; what was changed or kept meanwhile stays.
    */
   begin(name: string, value: StateValue): void {
-    const entry = this.state.get(name);
+    const entry = this.#state.get(name);
     if (!entry) return;
     const isUntouched = untracked(() => entry.value.value) === entry.initial;
     entry.initial = value;
@@ -278,20 +278,20 @@ export class Runtime {
    * behind a `wait` is carried out later, as a part of its own.
    */
   run(statements: readonly Statement[], frame?: ItemFrame, origin?: Origin): void {
-    this.goOn(this.carryOut(statements, this.scopeIn(frame)), origin);
+    this.#goOn(this.#carryOut(statements, this.#scopeIn(frame)), origin);
   }
 
   /** Carries out a part of an event, up to its end or to where it waits. */
-  private goOn(going: Going, origin: Origin | undefined): void {
-    this.traced(origin, () =>
+  #goOn(going: Going, origin: Origin | undefined): void {
+    this.#traced(origin, () =>
       batch(() => {
-        this.rounds = 0;
+        this.#rounds = 0;
         try {
           const { value, done } = untracked(() => going.next());
-          if (!done) setTimeout(() => this.goOn(going, origin), value * 1000);
+          if (!done) setTimeout(() => this.#goOn(going, origin), value * 1000);
         } catch (error) {
           if (!(error instanceof EvaluationError)) throw error;
-          this.problem(error.message);
+          this.#problem(error.message);
         }
       }),
     );
@@ -299,23 +299,23 @@ export class Runtime {
 
   /** Takes what a person has entered. */
   enter(name: string, value: unknown, control: string): void {
-    this.traced({ control, event: 'entered' }, () => this.assign(name, value));
+    this.#traced({ control, event: 'entered' }, () => this.assign(name, value));
   }
 
   /** Writes down what happens meanwhile, where somebody wants to hear of it. */
-  private traced(origin: Origin | undefined, happens: () => void): void {
+  #traced(origin: Origin | undefined, happens: () => void): void {
     // What an event sets off at once belongs to that event.
-    if (!this.host.traced || !origin || this.tracing) {
+    if (!this.host.traced || !origin || this.#tracing) {
       happens();
       return;
     }
     const tracing = new Tracing();
     const begun = performance.now();
-    this.tracing = tracing;
+    this.#tracing = tracing;
     try {
       happens();
     } finally {
-      this.tracing = undefined;
+      this.#tracing = undefined;
     }
     const { changes, did, reran, problems, order } = tracing;
     const took = performance.now() - begun;
@@ -323,18 +323,18 @@ export class Runtime {
   }
 
   /** @returns whether the event goes on behind these statements. */
-  private *carryOut(statements: readonly Statement[], scope: Scope): Going {
+  *#carryOut(statements: readonly Statement[], scope: Scope): Going {
     for (const statement of statements) {
-      const goesOn = yield* this.carryOutOne(statement, scope);
+      const goesOn = yield* this.#carryOutOne(statement, scope);
       if (!goesOn) return false;
     }
     return true;
   }
 
-  private *carryOutOne(statement: Statement, scope: Scope): Going {
+  *#carryOutOne(statement: Statement, scope: Scope): Going {
     switch (statement.type) {
       case 'if':
-        return yield* this.carryOut(
+        return yield* this.#carryOut(
           evaluate(statement.test, scope) ? statement.whenTrue : statement.whenFalse,
           scope,
         );
@@ -342,11 +342,11 @@ export class Runtime {
         const list = evaluate(statement.of, scope);
         if (!Array.isArray(list)) throw new EvaluationError('`for` goes through a list; this is none.');
         for (const item of list) {
-          this.rounds += 1;
-          if (this.rounds > mostRounds)
+          this.#rounds += 1;
+          if (this.#rounds > mostRounds)
             throw new EvaluationError(`\`for\` was stopped after ${mostRounds} rounds.`);
           const inner: Scope = (name) => (name === statement.name ? item : scope(name));
-          const goesOn = yield* this.carryOut(statement.body, inner);
+          const goesOn = yield* this.#carryOut(statement.body, inner);
           if (!goesOn) return false;
         }
         return true;
@@ -354,38 +354,38 @@ export class Runtime {
       case 'stop':
         return false;
       case 'action':
-        return yield* this.act(statement, scope);
+        return yield* this.#act(statement, scope);
       case 'handler':
-        this.handle(statement, scope);
+        this.#handle(statement, scope);
         return true;
       case 'alter':
-        this.alter(statement, scope);
+        this.#alter(statement, scope);
         return true;
       case 'assign': {
         const keys = statement.path.map((key) => asText(evaluate(key, scope)));
-        const before = keys.length > 0 ? this.scope(statement.name) : undefined;
-        this.assign(statement.name, inside(before, keys, this.assigned(statement, scope)));
+        const before = keys.length > 0 ? this.#scope(statement.name) : undefined;
+        this.assign(statement.name, inside(before, keys, this.#assigned(statement, scope)));
         return true;
       }
     }
   }
 
-  private *act(statement: Statement & { type: 'action' }, scope: Scope): Going {
+  *#act(statement: Statement & { type: 'action' }, scope: Scope): Going {
     const given = statement.arguments.map((argument) => evaluate(argument, scope));
     if (statement.brings)
       given.push(
         Object.fromEntries(statement.brings.map(({ name, value }) => [name, evaluate(value, scope)])),
       );
-    this.tracing?.add('did', { action: statement.name, given });
+    this.#tracing?.add('did', { action: statement.name, given });
     if (statement.name === 'wait') yield Math.min(longestWait, Math.max(0, Number(given[0]) || 0));
     else this.host.actions[statement.name as ActionName](...given);
     return true;
   }
 
-  private handle({ name, arguments: given }: Statement & { type: 'handler' }, scope: Scope): void {
+  #handle({ name, arguments: given }: Statement & { type: 'handler' }, scope: Scope): void {
     const values = given.map((argument) => evaluate(argument, scope));
     const handler = this.host.handler?.(name);
-    this.tracing?.add('did', {
+    this.#tracing?.add('did', {
       action: handler ? `handlers.${name}` : `(not there yet) handlers.${name}`,
       given: values,
     });
@@ -393,15 +393,15 @@ export class Runtime {
   }
 
   /** Carries out an action on a variable. */
-  private alter(statement: Statement & { type: 'alter' }, scope: Scope): void {
+  #alter(statement: Statement & { type: 'alter' }, scope: Scope): void {
     const { name, action } = statement;
     const keys = statement.path.map((key) => asText(evaluate(key, scope)));
-    const whole = this.scope(name);
+    const whole = this.#scope(name);
     const before = keys.reduce<unknown>(ownValue, whole);
     const [first, second] = statement.arguments.map((argument) => evaluate(argument, scope));
     const after = (): unknown => {
       if (action === 'toggle') return !before;
-      if (action === 'reset') return this.state.get(name)!.initial;
+      if (action === 'reset') return this.#state.get(name)!.initial;
       if (!Array.isArray(before)) throw new EvaluationError(`\`${action}\` takes a list; this is none.`);
       if (action === 'add') return [...before, first];
       if (action === 'place') return placed(before, first, Number(second) || 0);
@@ -411,7 +411,7 @@ export class Runtime {
     this.assign(name, inside(whole, keys, after()));
   }
 
-  private assigned(statement: Statement & { type: 'assign' }, scope: Scope): unknown {
+  #assigned(statement: Statement & { type: 'assign' }, scope: Scope): unknown {
     const { operator, name, span, path, value } = statement;
     if (operator === '=') return evaluate(value, scope);
     const variable: Expression = { type: 'name', name, span };

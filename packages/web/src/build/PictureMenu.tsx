@@ -1,10 +1,11 @@
 /** Saves what the working bay shows as a picture. */
 import { Camera } from 'lucide-react';
 import { api } from '../api.ts';
+import { download } from '../download.ts';
 import { currentScreen, useEditorState, useWorkplace } from '../editor/context.tsx';
 import { Menu } from '../parts/Menu.tsx';
 import type { ScreenSize } from '../sizes.ts';
-import { download, pngOf, svgOf } from './savePicture.ts';
+import { pngOf, svgOf } from './savePicture.ts';
 
 export function PictureMenu({ size }: { size: ScreenSize }) {
   const { editor } = useWorkplace();

@@ -17,6 +17,7 @@ import { Download, Plus, Search, Upload } from 'lucide-react';
 import { nanoid } from 'nanoid';
 import { useRef, useState } from 'react';
 import { api } from '../api.ts';
+import { download, downloadFrom } from '../download.ts';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { Dialog } from '../parts/Dialog.tsx';
 import { Menu } from '../parts/Menu.tsx';
@@ -63,19 +64,6 @@ function StoredTableDialog(props: QuestionProps & { variable: StateVariable & { 
 const largestHere = 1_000_000;
 /** Most rows that a step takes away by naming each. */
 const mostNamed = 2000;
-
-function save(name: string, type: string, text: string): void {
-  const address = URL.createObjectURL(new Blob([text], { type }));
-  saveFrom(address, name);
-  setTimeout(() => URL.revokeObjectURL(address));
-}
-
-function saveFrom(address: string, name: string): void {
-  const link = document.createElement('a');
-  link.href = address;
-  link.download = name;
-  link.click();
-}
 
 const counted = (count: number, one: string, many: string) =>
   `${count.toLocaleString('en')} ${count === 1 ? one : many}`;
@@ -177,9 +165,14 @@ function RowsDialog({
     dispatch(label, steps);
   };
   const saveAs = (as: 'csv' | 'json') => {
-    if (variable.table) saveFrom(api.fileAddress(editor.projectId, name, as), `${name}.${as}`);
-    else if (as === 'csv') save(`${name}.csv`, 'text/csv', csvOf(columns, rowsOf(variable) ?? []));
-    else save(`${name}.json`, 'application/json', JSON.stringify(rowsOf(variable), undefined, 2));
+    if (variable.table) downloadFrom(api.fileAddress(editor.projectId, name, as), `${name}.${as}`);
+    else if (as === 'csv')
+      download(`${name}.csv`, new Blob([csvOf(columns, rowsOf(variable) ?? [])], { type: 'text/csv' }));
+    else
+      download(
+        `${name}.json`,
+        new Blob([JSON.stringify(rowsOf(variable), undefined, 2)], { type: 'application/json' }),
+      );
   };
   const more = refused ? refused.more + Math.max(0, refused.said.length - 50) : 0;
   return (

@@ -1,6 +1,7 @@
 /** Bringing pictures from the computer into the project. */
 import type { Asset, Step } from '@hovrin/core';
 import { api } from '../api.ts';
+import { withoutScripts } from './cleanPicture.ts';
 import type { Editor } from './editor.ts';
 
 /**
@@ -8,7 +9,8 @@ import type { Editor } from './editor.ts';
  *
  * @throws Error where the file is not a picture, or the server does not take it.
  */
-export async function storePicture(editor: Editor, file: File): Promise<Asset> {
+export async function storePicture(editor: Editor, chosen: File): Promise<Asset> {
+  const { file, isCleaned } = await withoutScripts(chosen);
   const size = await naturalSize(file);
   const dot = file.name.lastIndexOf('.');
   const stem =
@@ -20,6 +22,7 @@ export async function storePicture(editor: Editor, file: File): Promise<Asset> {
   for (let count = 2; taken(name); count++) name = `${stem}-${count}${ending}`;
   const asset: Asset = { name, type: file.type, ...size };
   await api.putAsset(editor.projectId, asset, file);
+  if (isCleaned) editor.tell(`${file.name} had something in it that acts; that was left out.`);
   return asset;
 }
 

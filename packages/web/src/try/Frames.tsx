@@ -6,12 +6,15 @@ import { Covered } from '../build/Covered.tsx';
 import { Menu } from '../parts/Menu.tsx';
 import { foldings, resized, type ScreenSize, safeOf, shared, sizeWords, turned } from '../sizes.ts';
 import type { Conditions } from './conditions.tsx';
+import type { GivenThing } from './Given.tsx';
 
 /** What a running page says to the window around it. */
 type PageMessage =
   | { readonly type: 'hovrin-problem' | 'hovrin-screen' | 'hovrin-pick'; readonly text: string }
   | { readonly type: 'hovrin-state'; readonly name: string; readonly value: unknown }
   | { readonly type: 'hovrin-trace'; readonly trace: ToldTrace }
+  | { readonly type: 'hovrin-file'; readonly name: string; readonly text: string }
+  | { readonly type: 'hovrin-copy'; readonly text: string }
   | { readonly type: 'hovrin-dialogs'; readonly names: readonly string[] };
 
 const gap = 28;
@@ -27,10 +30,20 @@ interface FramesProps {
   readonly linked: boolean;
   readonly onProblem: (text: string) => void;
   readonly onPick: (screen: string, control: string) => void;
+  readonly onGiven: (thing: GivenThing) => void;
   readonly onTrace: (size: string, screen: string, trace: ToldTrace) => void;
 }
 
-export function Frames({ sizes, address, conditions, linked, onProblem, onPick, onTrace }: FramesProps) {
+export function Frames({
+  sizes,
+  address,
+  conditions,
+  linked,
+  onProblem,
+  onPick,
+  onGiven,
+  onTrace,
+}: FramesProps) {
   const area = useRef<HTMLDivElement>(null);
   const frames = useRef(new Map<string, HTMLIFrameElement>());
   /** Which screen each shows, and what has been entered since the beginning. */
@@ -90,6 +103,12 @@ export function Frames({ sizes, address, conditions, linked, onProblem, onPick, 
           break;
         case 'hovrin-pick':
           onPick(screens.current.get(label) ?? '', String(data.text));
+          break;
+        case 'hovrin-file':
+          onGiven({ as: 'file', name: String(data.name), text: String(data.text) });
+          break;
+        case 'hovrin-copy':
+          onGiven({ as: 'copy', text: String(data.text) });
           break;
         case 'hovrin-trace':
           onTrace(label, screens.current.get(label) ?? '', data.trace);

@@ -12,6 +12,7 @@ import { useEscape } from '../parts/useEscape.ts';
 import { allSizes, keepSizes, keptSizes, type ScreenSize, sizeWords } from '../sizes.ts';
 import { ConditionFields, type Conditions, plainConditions } from './conditions.tsx';
 import { Frames } from './Frames.tsx';
+import { Given, type GivenThing } from './Given.tsx';
 import { mostTraces, type TraceEntry, TracePane } from './TracePane.tsx';
 
 export function TryPlace() {
@@ -23,6 +24,7 @@ export function TryPlace() {
   const [run, setRun] = useState(0);
   const [problem, setProblem] = useState<string>();
   const [offline, setOffline] = useState(false);
+  const [given, setGiven] = useState<readonly GivenThing[]>([]);
   const which = query.get('size') ?? 'all';
   const screen = currentScreen(state)?.name ?? '';
   const [sizes, setSizes] = useState<readonly ScreenSize[]>(() => keptSizes('try'));
@@ -41,6 +43,7 @@ export function TryPlace() {
   useEffect(() => {
     let gone = false;
     setProblem(undefined);
+    setGiven([]);
     setTraces([]);
     void editor.settled().then((settled) => {
       if (gone) return;
@@ -172,6 +175,9 @@ export function TryPlace() {
           {offline ? 'The server cannot be reached; what runs here may lack the newest changes.' : problem}
         </p>
       )}
+      {given.length > 0 && (
+        <Given things={given} onProblem={setProblem} onDone={() => setGiven(given.slice(1))} />
+      )}
       <main className="flex min-h-0 flex-1">
         {revision === undefined ? (
           <p className="m-auto text-quiet" aria-busy="true">
@@ -186,6 +192,7 @@ export function TryPlace() {
             linked={linked}
             onProblem={setProblem}
             onPick={pick}
+            onGiven={(thing) => setGiven((things) => [...things, thing])}
             onTrace={hear}
           />
         )}
