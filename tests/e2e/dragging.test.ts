@@ -51,6 +51,16 @@ it('a row goes to another list, where it falls, and what takes it is lit', async
   await dragTo('dormGuest[1]', over.x, over.y - over.height / 4);
   expect(await page.locator('.takes-it').count()).toBe(2);
   expect(await page.locator('.page-fall').count()).toBe(1);
+  // What is dragged looks like itself, and no words are selected on the way.
+  const looks = (selector: string) =>
+    page
+      .locator(selector)
+      .evaluate((element) => [
+        getComputedStyle(element).paddingLeft,
+        getComputedStyle(element).borderTopWidth,
+      ]);
+  expect(await looks('.page-carried')).toEqual(await looks('[data-name="dormGuest[1]"]'));
+  expect(await page.evaluate(() => String(getSelection()))).toBe('');
   await page.mouse.up();
   await expect.poll(() => who('twin')).toEqual(['Bruno', 'Oddvar']);
   expect(await who('dorm')).toEqual(['Ilka', 'Fenna']);

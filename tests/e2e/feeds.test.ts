@@ -117,6 +117,17 @@ it('the bench shows what feeds say now, as often as one wants, and stands still 
   };
   await see('Values of feeds, each second');
   await expect.poll(words).not.toBe(still);
+  // A mast that is silent now and then is silent there too; what is seen stays as it was while one is elsewhere.
+  const fault = async (words: string) => {
+    await page.getByRole('link', { name: 'Data' }).click();
+    await page.getByLabel('Fault of mast').selectOption({ label: words });
+    await page.locator('[data-saving="saved"]').waitFor();
+    await page.getByRole('link', { name: 'Build' }).click();
+  };
+  await fault('silent now and then');
+  await expect.poll(words, { timeout: 30_000 }).toContain('The mast is silent');
+  await expect.poll(words, { timeout: 30_000 }).toContain('The mast is live');
+  await fault('none');
   await see('Values of feeds stand still');
   await expect.poll(words).toBe(still);
 });
@@ -149,13 +160,60 @@ it('ranges are moved on their scale by keys and by hand, and the bench follows',
   expect(await axeFaults(page)).toEqual([]);
 });
 
-it('a number where a colour is wanted is offered ranges', async () => {
+it('what cannot be a range is refused with a reason, and one move is one undo', async () => {
+  const third = page.getByLabel('Range 3 begins at');
+  const before = await third.inputValue();
+  for (const [typed, message] of [
+    ['1', /^This begins at [\d.]+ or below; more is needed here\.$/],
+    ['many', '“many” is no number.'],
+    ['', 'A range begins at a number.'],
+  ] as const) {
+    await third.fill(typed);
+    await page.keyboard.press('Enter');
+    await page.getByText(message).waitFor();
+  }
+  await page.keyboard.press('Escape');
+  expect(await third.inputValue()).toBe(before);
+  await third.fill('60');
+  await page.keyboard.press('Enter');
+  const end = page.getByLabel('The last range ends at');
+  const endBefore = await end.inputValue();
+  await end.fill('90');
+  await page.keyboard.press('Enter');
+  await tree(page, 'windValue').click();
+  await page.keyboard.press('Control+z');
+  await expect.poll(() => end.inputValue()).toBe(endBefore);
+  expect(await third.inputValue()).toBe('60');
+  await page.keyboard.press('Control+z');
+  await expect.poll(() => third.inputValue()).toBe(before);
+});
+
+it('a number where a colour is wanted is said, and offered ranges', async () => {
   await tree(page, 'snowValue').click();
   const colour = page.getByLabel(/^(Bound )?Colour$/);
   await colour.fill('{mast.snow}');
+  await page.getByText(/^As everything begins: `91` is not a colour/).waitFor();
   await page.getByRole('button', { name: 'By ranges of the number' }).last().click();
   await expect.poll(() => colour.inputValue()).toMatch(/^\{Range\.steps\(mast\.snow, /);
   expect(await page.getByLabel('Range 1 is').inputValue()).toBe('accent');
+  await page.getByRole('button', { name: 'Choose the value of range 1' }).click();
+  await page.getByRole('button', { name: 'warm', exact: true }).click();
+  await page.keyboard.press('Escape');
+  await expect.poll(() => colour.inputValue()).toMatch(/'warm'.*'warm'.*'alert'/);
+  // A word that is none is said with the nearest, in the field and in the source; there it is mended by one press.
+  await page.getByLabel('Range 3 is').fill('alrt');
+  await page.getByText(/Did you mean `alert`/).waitFor();
+  await page.keyboard.press('Tab');
+  await tree(page, 'Mast').click();
+  await page.keyboard.press('x');
+  await page.getByRole('button', { name: 'A value does not fit where it goes' }).click();
+  await page.getByRole('button', { name: 'Change to alert' }).click();
+  await page
+    .getByRole('button', { name: 'A value does not fit where it goes' })
+    .waitFor({ state: 'detached' });
+  await page.getByRole('button', { name: 'Close the drawer' }).click();
+  await tree(page, 'snowValue').click();
+  await expect.poll(() => colour.inputValue()).toContain("'alert'");
 });
 
 it('what a screen does as it is entered happens once, however many sizes are shown', async () => {
@@ -195,4 +253,20 @@ it('a link that is pressed in one size before its page runs is followed in all o
   await page.unroute('**/script.js*');
   for (const label of ['Hand', 'Lap', 'Desk'])
     await page.frameLocator(`iframe[title^="${label},"]`).locator('[data-name="windValue"]').waitFor();
+});
+
+it('a mast that is stuck at one reading is not believed', async () => {
+  await build();
+  await page.getByRole('link', { name: 'Data' }).click();
+  await page.getByLabel('Fault of mast').selectOption({ label: 'stuck at one reading' });
+  await page.locator('[data-saving="saved"]').waitFor();
+  await page.getByRole('link', { name: 'Build' }).click();
+  await page.locator('[data-bay="working"]').waitFor();
+  await tryWeather();
+  await expect.poll(() => named('windValue').innerText()).toMatch(/^\d/);
+  await expect
+    .poll(() => named('mastLamp').innerText(), { timeout: 40_000 })
+    .toBe('The mast is stuck at one reading');
+  expect(await named('windValue').innerText()).toBe('–');
+  expect(await named('adviceWords').innerText()).toContain('look out of the window');
 });

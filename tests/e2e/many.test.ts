@@ -424,3 +424,30 @@ it('what is dropped on a closed tab is in its panel; a part of a pinboard is arr
   await page.getByRole('button', { name: 'Take it' }).click();
   await expect.poll(text).toMatch(/<pinboard name="board"[^>]*> <column name="column1"[^>]*> <text name="b"/);
 });
+
+it('of ten thousand items the bench paints those that can be seen, wherever it is scrolled to', async () => {
+  await write(
+    `<screen name="Screen1"><repeat name="list" each="{'x'.repeat(10000).split('').map((x, index) => index)}" as="n" gap="4"><text name="line" text="Line {n}"/></repeat></screen>`,
+  );
+  const working = page.locator('[data-bay="working"]');
+  const painted = () => working.locator('span').allInnerTexts();
+  await expect.poll(async () => (await painted())[0]).toBe('Line 0');
+  expect((await painted()).length).toBeLessThan(500);
+  const { x, y } = (await working.boundingBox())!;
+  await page.mouse.move(x + 40, y + 40);
+  await page.mouse.wheel(0, 40_000);
+  const seen = () =>
+    working.locator('span').evaluateAll((spans) =>
+      spans
+        .filter((span) => {
+          const { top, bottom } = span.getBoundingClientRect();
+          return bottom > 0 && top < window.innerHeight;
+        })
+        .map((span) => Number(span.textContent.slice(5))),
+    );
+  await expect.poll(async () => (await seen()).at(-1)).toBeGreaterThan(500);
+  const numbers = await seen();
+  expect(numbers).toEqual(numbers.map((_, index) => numbers[0]! + index));
+  expect(numbers.length).toBeGreaterThan(10);
+  expect((await painted()).length).toBeLessThan(500);
+});
