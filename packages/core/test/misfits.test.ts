@@ -103,6 +103,10 @@ describe('what does not fit where it goes', () => {
         <button name="press" text="x" on.press="late = true; if (late) guests = name ? 'many' : 2" />
         <button name="right" text="x" on.press="guests = guests + 1; name = guests; late = guests == 4" />
         <button name="wrong" text="x" on.press="late = guests" />
+        <button name="grown" text="x" on.press="guests += 2; name += guests; guests *= 2; late += 1" />
+        <button name="waits" text="x" on.press="wait(guests); wait(late ? 2 : 'soon')" />
+        <button name="goes" text="x" on.press="go(name); go(guests)" />
+        <button name="enough" text="x" on.press="guests ??= 2; guests += name; late ||= guests > 3; wait('2'); message(guests)" />
       </screen>`,
     ),
   };
@@ -151,7 +155,16 @@ describe('what does not fit where it goes', () => {
     ]);
   });
 
+  it('is what becomes of a variable, and what an action does not take', () => {
+    const messages = (name: string) => said(name).map(({ message }) => message);
+    expect(messages('grown')).toEqual([
+      'This gives a number; what is wanted here is a yes or no, to be kept in `late`.',
+    ]);
+    expect(messages('waits')).toEqual(['`wait` takes a number here; “soon” is none.']);
+    expect(messages('goes')).toEqual(['This gives a number; what is wanted here is a text.']);
+  });
+
   it('is nothing that fits, or that nobody knows', () => {
-    expect([...said('fine'), ...said('right')]).toEqual([]);
+    expect([...said('fine'), ...said('right'), ...said('enough')]).toEqual([]);
   });
 });

@@ -3,7 +3,8 @@
  * that is kept in a number. It is said while it is typed; the value holds nonetheless, and where it does not fit the
  * property is what it is without.
  */
-import type { Expression } from '../expression/ast.ts';
+import { actions, alterings } from '../expression/actions.ts';
+import type { AssignmentOperator, BinaryOperator, Expression, Span, Statement } from '../expression/ast.ts';
 import { asText } from '../expression/evaluate.ts';
 import { allStatements } from '../expression/names.ts';
 import { parseStatements } from '../expression/parse.ts';
@@ -104,21 +105,55 @@ export function misfitIn(
   return message === undefined ? undefined : { message: `As everything begins: ${message}`, at: 0 };
 }
 
-/** Assignments of what a variable cannot hold. */
+/** What an event keeps in a variable that cannot hold it, or gives to an action that takes something else. */
 function misfitInEvent(text: string, typeOf: TypeOf): Problem | undefined {
   const read = parseStatements(text);
   if (!read.ok) return undefined;
   for (const statement of allStatements(read.value)) {
-    if (statement.type !== 'assign' || statement.path.length > 0 || statement.operator !== '=') continue;
-    const { name, span } = statement;
-    const type = typeOf(name);
-    if (!isStateType(type)) continue;
-    const results = resultsOf(statement.value, typeOf, span[0]);
+    const problem = misfitInAssignment(statement, typeOf) ?? misfitInAction(statement, typeOf);
+    if (problem) return problem;
+  }
+  return undefined;
+}
+
+function misfitInAssignment(statement: Statement, typeOf: TypeOf): Problem | undefined {
+  if (statement.type !== 'assign' || statement.path.length > 0) return undefined;
+  const { name, span, value, operator } = statement;
+  const type = typeOf(name);
+  if (!isStateType(type)) return undefined;
+  const results = resultsOf(assigned(name, span, operator, value), typeOf, span[0]);
+  const judge: Judge = (given) =>
+    fitting(type, given) === undefined
+      ? `\`${name}\` is ${typeWords[type]}; ${shown(given)} cannot be kept in it.`
+      : undefined;
+  return firstMisfit(results, judge, `${typeWords[type]}, to be kept in \`${name}\``);
+}
+
+/** What a variable is assigned, as an expression: `count += 2` is `count + 2`. */
+function assigned(name: string, span: Span, operator: AssignmentOperator, value: Expression): Expression {
+  if (operator === '=') return value;
+  const left: Expression = { type: 'name', name, span };
+  const by = operator.slice(0, -1);
+  return by === '&&' || by === '||' || by === '??'
+    ? { type: 'logical', operator: by, left, right: value }
+    : { type: 'binary', operator: by as BinaryOperator, left, right: value };
+}
+
+function misfitInAction(statement: Statement, typeOf: TypeOf): Problem | undefined {
+  if (statement.type !== 'action' && statement.type !== 'alter') return undefined;
+  // The variable that an action alters stands in front of what it is given.
+  const [name, entry, first] =
+    statement.type === 'alter'
+      ? [statement.action, alterings[statement.action], 1]
+      : [statement.name, actions[statement.name as keyof typeof actions], 0];
+  for (const [index, given] of statement.arguments.entries()) {
+    const type = entry?.types?.[index + first];
+    if (type === undefined) continue;
     const judge: Judge = (value) =>
-      fitting(type, value) === undefined
-        ? `\`${name}\` is ${typeWords[type]}; ${shown(value)} cannot be kept in it.`
+      fitting(type, value) === undefined || (type === 'text' && typeof value !== 'string')
+        ? `\`${name}\` takes ${typeWords[type]} here; ${shown(value)} is none.`
         : undefined;
-    const problem = firstMisfit(results, judge, `${typeWords[type]}, to be kept in \`${name}\``);
+    const problem = firstMisfit(resultsOf(given, typeOf, 0), judge, typeWords[type]);
     if (problem) return problem;
   }
   return undefined;

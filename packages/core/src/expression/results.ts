@@ -142,8 +142,9 @@ const ofFunction = (name: string): ResultType | undefined =>
 
 const isText = (result: Result): boolean =>
   'type' in result ? result.type === 'text' || result.type === 'date' : typeof result.value === 'string';
+/** Whether adding takes it for a number. */
 const isNumber = (result: Result): boolean =>
-  'type' in result ? result.type === 'number' : typeof result.value === 'number';
+  'type' in result ? ['number', 'boolean'].includes(result.type) : typeof result.value !== 'string';
 
 /** Where the first name of an expression stands; undefined where it names nothing. */
 const firstPlace = (expression: Expression): number | undefined =>
