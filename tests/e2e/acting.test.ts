@@ -15,6 +15,7 @@ const checkIn = `<screen name="CheckIn" padding="16" gap="12" when="{guests.leng
   </repeat>
   <button name="late" text="Later" on.press="note = 'soon'; wait(0.3); note = 'now'" />
   <button name="print" text="Print" on.press="handlers.print(guests.length)" on.doublepress="note = 'twice'" />
+  <textField name="code" label="Code" min-length="3" max-length="6" pattern="[A-Z]+" message="Three to six capitals" value.bind="code" />
   <textField name="keys" label="Keys" on.key="note = key" />
   <column height="900" />
   <text name="end" text="End" on.visible="note = 'at the end'" />
@@ -43,6 +44,7 @@ beforeAll(async () => {
       { name: 'changed', type: 'boolean', initial: false },
       { name: 'note', type: 'text', initial: '' },
       { name: 'picked', type: 'text', initial: '' },
+      { name: 'code', type: 'text', initial: '' },
       { name: 'reason', type: 'text', initial: '', screen: 'Sure' },
     ],
   );
@@ -74,6 +76,25 @@ it('a form that is valid is sent once, by Enter too, and then is as nobody had t
   await expect.poll(told).toBe('not valid, as it was, full of guests');
   expect(await page.getByLabel('Guest').inputValue()).toBe('');
   expect(await page.getByText('Is here already').isVisible()).toBe(false);
+});
+
+it('what is wrong is said while one types, once one pauses, not before, and goes as soon as it is right', async () => {
+  const code = page.getByLabel('Code');
+  const isSaid = () => page.getByText('Three to six capitals').isVisible();
+  await code.focus();
+  expect(await isSaid()).toBe(false);
+  await page.keyboard.type('AB');
+  expect(await isSaid()).toBe(false);
+  await expect.poll(isSaid).toBe(true);
+  expect(await code.evaluate((input) => input === document.activeElement)).toBe(true);
+  await page.keyboard.type('C');
+  await expect.poll(isSaid).toBe(false);
+  await page.keyboard.type('d');
+  await expect.poll(isSaid).toBe(true);
+  await page.keyboard.press('Backspace');
+  await page.keyboard.type('DEFGH');
+  expect(await code.inputValue()).toBe('ABCDEF');
+  expect(await isSaid()).toBe(false);
 });
 
 it('a dialog opens over the screen with the focus inside, and gives it back', async () => {

@@ -140,7 +140,7 @@ describe('a form from a schema', () => {
       back: { type: 'string', format: 'date', title: 'Brought back on' },
       member: { type: ['boolean', 'null'] },
       code: { type: 'string', pattern: '[A-Z]{2}\\d+' },
-      remarks: { type: 'string', maxLength: 500 },
+      remarks: { type: 'string', minLength: 10, maxLength: 500 },
       sizes: { type: 'array' },
     },
   };
@@ -168,6 +168,8 @@ describe('a form from a schema', () => {
     });
     const count = [...walk(made.screen)].find(({ name }) => name === 'countField')!;
     expect(count.props).toMatchObject({ min: '1', max: '12', hint: 'At most a dozen' });
+    const remarks = [...walk(made.screen)].find(({ name }) => name === 'remarksField')!;
+    expect(remarks.props).toMatchObject({ 'min-length': '10', 'max-length': '500' });
     expect(project.state.find(({ name }) => name === 'newCount')?.initial).toBe(1);
   });
 

@@ -12,7 +12,7 @@ const entered = (form: HTMLElement): string =>
   );
 
 /** Fields whose number cannot be read are marked by the page itself. */
-const firstInvalid = (form: HTMLElement): HTMLElement | undefined =>
+const firstInvalid = (form: HTMLElement): HTMLInputElement | undefined =>
   fieldsOf(form).find((field) => !field.validity.valid || field.ariaInvalid === 'true');
 
 const states: readonly string[] = ['input', 'change', 'hovrin-shown', 'hovrin-valid', 'hovrin-sent'];
@@ -51,12 +51,26 @@ function forget(form: HTMLFormElement): void {
     if (field.type === 'file') continue;
     field.value = value;
     field.checked = checked;
+    delete field.dataset.typed;
     field.dispatchEvent(new Event('hovrin-shown'));
   }
 }
 
-/** Refuses to send forms that are not valid: the first field that is wrong takes the focus and says why. */
+/** After a pause of so many ms while somebody types, a field says what is wrong. */
+const pause = 700;
+
+/**
+ * Refuses to send forms that are not valid: the first field that is wrong takes the focus and says why, in its own
+ * words, or in the browser's where it has none.
+ */
 export function startForms(page: Document): void {
+  let typing: ReturnType<typeof setTimeout>;
+  page.addEventListener('input', ({ target }) => {
+    clearTimeout(typing);
+    typing = setTimeout(() => {
+      (target as HTMLElement).dataset.typed = '';
+    }, pause);
+  });
   page.addEventListener(
     'submit',
     (event) => {
@@ -74,6 +88,7 @@ export function startForms(page: Document): void {
       }
       event.stopPropagation();
       wrong.focus();
+      if (!wrong.closest('.field')?.querySelector('.part-message')) wrong.reportValidity();
     },
     true,
   );

@@ -99,7 +99,9 @@ export function writeInput(
     input.checked = value === true;
     return;
   }
-  if (!(typeof value === 'number' && input.value.trim() !== '' && Number(input.value) === value))
-    input.value = asText(value);
+  const text = asText(value);
+  const isSame = typeof value === 'number' && input.value.trim() !== '' && Number(input.value) === value;
+  // Written anew it would not be what somebody typed any more, whose length is judged (HTML §4.10.18.3).
+  if (!isSame && input.value !== text) input.value = text;
   input.dispatchEvent(new Event('hovrin-shown'));
 }

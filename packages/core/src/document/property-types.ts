@@ -91,6 +91,12 @@ export const linesType = wholeType(
   'a whole number from 1 to 1000',
   (value) => value >= 1 && value <= 1000,
 );
+/** How many characters one enters (HTML §4.10.18.3, §4.10.18.4). */
+export const charactersType = wholeType(
+  'characters',
+  'a whole number from 0 to 100000',
+  (value) => value >= 0 && value <= 100_000,
+);
 /** A line of a grid; negative ones count from the end (Grid 1 §8.3). */
 export const gridLineType = wholeType(
   'grid line',

@@ -1,8 +1,9 @@
 /**
  * What all fields have in common: a label above what one enters, a hint below it, and a message where what was
- * entered is not valid. The message appears once the person has left the field (Selectors 4, `:user-invalid`).
+ * entered is not valid. The message appears once the person has left the field (Selectors 4, `:user-invalid`), or has
+ * paused while typing; from then on it comes and goes with what is typed.
  */
-import { flagType, textType } from '../document/property-types.ts';
+import { charactersType, flagType, textType } from '../document/property-types.ts';
 import { colourValue, theme } from '../document/theme.ts';
 import type { StateType } from '../document/types.ts';
 import type { Values } from '../document/values.ts';
@@ -37,6 +38,24 @@ export const inputAttribute = (name: string, label: string, type: Property['type
     effect: 'behaviour',
     page: { part: 'part-input', as: 'attribute', name },
   });
+
+/** How long what one types may be, in characters. */
+export const lengths: readonly Property[] = [
+  content('min-length', 'Least length', charactersType, {
+    effect: 'behaviour',
+    page: { part: 'part-input', as: 'attribute', name: 'minlength' },
+  }),
+  content('max-length', 'Greatest length', charactersType, {
+    effect: 'behaviour',
+    page: { part: 'part-input', as: 'attribute', name: 'maxlength' },
+  }),
+];
+
+/** What an input says of how long it may be; attributes without a value are left out. */
+export const lengthAttributes = (values: Values): PageElement['attributes'] => ({
+  minlength: values.number('min-length') ?? false,
+  maxlength: values.number('max-length') ?? false,
+});
 
 export const placeholder: Property = content('placeholder', 'Placeholder', textType, {
   page: { part: 'part-input', as: 'attribute', name: 'placeholder' },
@@ -310,10 +329,10 @@ export const fieldCss = `.field {
   font-size: ${theme.hintSize / 16}rem;
   color: var(--alert);
 }
-.field:has(:user-invalid) > .part-message {
+.field:has(:user-invalid, [data-typed]:invalid) > .part-message {
   display: block;
 }
-.field :user-invalid {
+.field :is(:user-invalid, [data-typed]:invalid) {
   border-color: var(--alert);
 }
 .field:has(:disabled) {

@@ -15,6 +15,8 @@ import {
   fieldProperties,
   inputAttributes,
   inputCss,
+  lengthAttributes,
+  lengths,
   placeholder,
 } from './field.ts';
 import type { Kind } from './kind.ts';
@@ -34,6 +36,7 @@ export const textArea: Kind = {
   properties: fieldProperties([
     entered(textType, ['text']),
     placeholder,
+    ...lengths,
     content('rows', 'Lines shown', linesType, {
       effect: 'layout',
       default: '3',
@@ -62,6 +65,7 @@ export const textArea: Kind = {
         ...inputAttributes(values, name),
         rows: String(values.number('rows') ?? 3),
         placeholder: values.text('placeholder'),
+        ...lengthAttributes(values),
       },
       text: values.text('value'),
     }),

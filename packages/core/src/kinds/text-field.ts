@@ -11,6 +11,8 @@ import {
   inputAttribute,
   inputAttributes,
   inputCss,
+  lengthAttributes,
+  lengths,
   placeholder,
 } from './field.ts';
 import type { Kind } from './kind.ts';
@@ -25,6 +27,7 @@ export const textField: Kind = {
   properties: fieldProperties([
     entered(textType, ['text', 'number']),
     placeholder,
+    ...lengths,
     inputAttribute('pattern', 'Pattern', textType),
   ]),
   events: typedEvents,
@@ -39,6 +42,7 @@ export const textField: Kind = {
         ...inputAttributes(values, name),
         value: values.text('value'),
         placeholder: values.text('placeholder'),
+        ...lengthAttributes(values),
         pattern: values.text('pattern'),
       },
     }),

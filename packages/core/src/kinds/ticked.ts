@@ -147,7 +147,7 @@ const tickedCss = `.ticked {
   color: var(--alert);
 }
 .ticked .part-hint:empty,
-.ticked:not(:has(:user-invalid)) .part-message {
+.ticked:not(:has(:user-invalid, [data-typed]:invalid)) .part-message {
   display: none;
 }
 .ticked:has(> .part-input:disabled) {

@@ -62,10 +62,19 @@ function fieldOf(make: Maker, list: string, question: Asked): Control {
       });
     case 'date':
       return make('dateField', name, shared);
-    case 'text':
+    case 'text': {
+      const lengths = {
+        ...(question.minLength === undefined ? {} : { 'min-length': String(question.minLength) }),
+        ...(question.maxLength === undefined ? {} : { 'max-length': String(question.maxLength) }),
+      };
       return long
-        ? make('textArea', name, { ...shared, rows: '3' })
-        : make('textField', name, { ...shared, ...(pattern ? { pattern: escapeBraces(pattern) } : {}) });
+        ? make('textArea', name, { ...shared, ...lengths, rows: '3' })
+        : make('textField', name, {
+            ...shared,
+            ...lengths,
+            ...(pattern ? { pattern: escapeBraces(pattern) } : {}),
+          });
+    }
   }
 }
 

@@ -22,6 +22,9 @@ export interface FormQuestion {
   readonly max?: number;
   /** Of texts: a regular expression (HTML, `pattern`). */
   readonly pattern?: string;
+  /** Of texts: characters. */
+  readonly minLength?: number;
+  readonly maxLength?: number;
   /** Of texts: several lines. */
   readonly long: boolean;
   readonly hint?: string;
@@ -67,7 +70,7 @@ export interface SchemaReading {
 
 /**
  * Reads an object of JSON Schema (2020-12, as far as it describes plain values): `type`, `enum`, `const`, `format: date`,
- * `required`, `minimum`, `maximum`, `pattern`, `maxLength`, `title`, `description`.
+ * `required`, `minimum`, `maximum`, `pattern`, `minLength`, `maxLength`, `title`, `description`.
  *
  * @throws Error in words where it is no schema of an object.
  */
@@ -116,7 +119,8 @@ function questionOf(
             : undefined;
   if (type === undefined) return undefined;
   const number = (key: string) => (typeof property[key] === 'number' ? property[key] : undefined);
-  const [min, max, most] = [number('minimum'), number('maximum'), number('maxLength')];
+  const [min, max] = [number('minimum'), number('maximum')];
+  const [minLength, maxLength] = [number('minLength'), number('maxLength')];
   return {
     name,
     label: typeof property.title === 'string' ? property.title : spoken(name),
@@ -124,9 +128,11 @@ function questionOf(
     required,
     unique: false,
     values,
-    long: type === 'text' && values.length === 0 && (most ?? 0) > longText,
+    long: type === 'text' && values.length === 0 && (maxLength ?? 0) > longText,
     ...(min === undefined ? {} : { min }),
     ...(max === undefined ? {} : { max }),
+    ...(minLength === undefined ? {} : { minLength }),
+    ...(maxLength === undefined ? {} : { maxLength }),
     ...(typeof property.pattern === 'string' ? { pattern: property.pattern } : {}),
     ...(typeof property.description === 'string' ? { hint: property.description } : {}),
   };
