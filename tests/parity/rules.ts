@@ -273,6 +273,24 @@ export const rules: readonly Rule[] = [
     ),
   },
   {
+    name: 'between two pins a ratio gives the height of what is as wide as its content (Sizing 4 §6.1)',
+    source: screen(
+      '<pinboard height="107"><text text="Soup" width="fit" aspect="0.5" top="42" bottom="5" /></pinboard><pinboard height="40"><nav options="trial: Soup" width="fit" aspect="0.5" top="42" bottom="-5%" /></pinboard><pinboard height="207"><column width="fit" padding="8" aspect="0.5" max-width="20" top="42" bottom="5" /></pinboard><pinboard height="107"><text text="Soup soup soup soup" width="fit" aspect="2" max-width="40" max-height="90%" top="42" bottom="5" /></pinboard><pinboard height="107"><image width="fit" aspect="2" max-width="40" top="42" bottom="5" /></pinboard><pinboard height="47"><button text="Soup" width="fit" aspect="0.5" top="42" bottom="5" /></pinboard><pinboard height="107"><iconButton icon="bed" width="fit" aspect="0.5" min-width="90" top="42" bottom="5" /></pinboard>',
+    ),
+  },
+  {
+    name: 'a column wraps where a part of a known height ends, and is as wide as its lines (Flexbox 1 §9.3.5, §9.9.1)',
+    source: screen(
+      '<layers align="center"><column wrap="true" width="fit" max-height="80%"><spacer width="50" height="30" /><spacer width="94" height="40" /></column></layers><layers align="center" height="100"><column wrap="true" width="fit" height="50%"><spacer width="50" height="30" /><spacer width="94" height="40" /></column></layers><grid align="center" rows="100"><column wrap="true" justify-self="start" max-height="50%"><spacer width="50" height="30" /><spacer width="94" height="40" /></column></grid><row align="start" height="100"><column wrap="true" max-height="50%" min-height="45"><spacer width="50" height="30" /><spacer width="94" height="40" /></column></row><column align="start" height="100"><column wrap="true" max-height="50%"><spacer width="50" height="30" /><spacer width="94" height="40" /></column></column><pinboard height="100"><column wrap="true" max-height="50%"><spacer width="50" height="30" /><spacer width="94" height="40" /></column></pinboard>',
+    ),
+  },
+  {
+    name: 'limits that a ratio carries over count repetitions (Grid 1 §7.2.3.2, Sizing 4 §6.3)',
+    source: screen(
+      '<column align="start"><grid aspect="3/2" min-height="174" columns="repeat(auto-fill, 120)"><spacer width="10" height="10" /></grid></column><column align="start"><grid aspect="3/2" max-height="174" columns="repeat(auto-fill, 120)"><spacer width="10" height="10" /></grid></column><column align="start"><grid aspect="3/2" min-height="174" max-width="200" columns="repeat(auto-fill, 50)" gap="7"><spacer width="10" height="10" /></grid></column><row align="start"><grid aspect="3/2" min-height="100" padding="10" columns="repeat(auto-fit, 50)" gap="7"><spacer width="10" height="10" /></grid></row><column align="start"><grid aspect="3/2" min-width="200" rows="repeat(auto-fill, 40)" gap="7"><spacer width="10" height="10" /></grid></column>',
+    ),
+  },
+  {
     name: 'order among siblings (Display 3 §3)',
     source: screen(
       '<row><text text="a" order="2" /><text text="b" lap.order="-1" /><text text="c" order="1" lap.order="3" /></row><grid columns="1fr 1fr"><text text="d" order="1" /><text text="e" /></grid>',

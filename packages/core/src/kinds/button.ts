@@ -133,6 +133,7 @@ export const button: Kind = {
         columnGap: theme.checkGap,
         safe: true,
       },
+      style: { fillsPins: true },
       parts: [
         ...(icon
           ? [

@@ -69,6 +69,7 @@ export const iconButton: Kind = {
         columnGap: 0,
         safe: true,
       },
+      style: { fillsPins: true },
       parts: [
         make.blank(
           { width: side, height: side },

@@ -85,6 +85,8 @@ export interface BoxStyle {
   readonly firm: boolean;
   /** The edge of the screen that a bar stays at. */
   readonly edge: Edge | undefined;
+  /** As high as the room between two pins, whatever its ratio and its content say (what is a button on a page). */
+  readonly fillsPins: boolean;
 }
 
 /** Where a screen folds: from its start side to the fold, how wide that is, and the screen's own width. CSS px. */
@@ -121,6 +123,7 @@ export const noStyle: BoxStyle = {
   area: undefined,
   order: 0,
   firm: false,
+  fillsPins: false,
   edge: undefined,
 };
 

@@ -249,6 +249,7 @@ function styleOf(values: Values, arrangement: Arrangement | undefined): BoxStyle
     area: areaOf(values),
     order: values.number('order') ?? 0,
     firm: false,
+    fillsPins: false,
     edge: undefined,
   };
 }

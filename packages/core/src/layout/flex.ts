@@ -3,7 +3,7 @@ import type { Align, Box, FlexContent, Justify, Size } from './box.ts';
 import { distribute, type FlexItem, hypothetical } from './distribute.ts';
 import { explainFlex } from './explain-flex.ts';
 import type { Laid } from './laid.ts';
-import { contentHolds, heightByRatio, layOut, layStretched } from './lay-out.ts';
+import { contentHolds, heightByRatio, layByContent, layOut, layStretched } from './lay-out.ts';
 import type { Pass } from './record.ts';
 import {
   across,
@@ -21,6 +21,7 @@ import {
   pixels,
   widthByRatio,
   widthRange,
+  wrapsByLimits,
 } from './sizes.ts';
 import {
   contentWidths,
@@ -106,7 +107,7 @@ export function layOutFlex(
 
   // Cross sizes of lines (§9.4).
   const crossKnown = row ? innerHeight : inside.width;
-  const isNeeded = !free && box.style.aspect !== undefined;
+  const isNeeded = !free && (box.style.aspect !== undefined || wrapsByLimits(box));
   // What is stretched in a row of known height needs no more than that.
   if (isNeeded && definite && row && !content.wrap)
     for (const line of lines) for (const item of line) stretch(pass, item, crossKnown, inside);
@@ -431,12 +432,7 @@ function layRowItem(pass: Pass, { box: child, main }: Item, inside: FlexInside):
     pass.held(child, fixed, limits.min, limits.max);
     return layOut(pass, child, main, Math.max(limits.min, Math.min(limits.max, fixed)), true);
   }
-  const natural = layOut(pass, child, main, Number.NaN, false);
-  pass.held(child, natural.height, limits.min, limits.max);
-  const height = Math.max(limits.min, Math.min(limits.max, natural.height));
-  return height === natural.height
-    ? natural
-    : layOut(pass, child, main, height, child.style.aspect !== undefined);
+  return layByContent(pass, child, main, limits).laid;
 }
 
 /**

@@ -46,6 +46,8 @@ export interface WidthsAt extends Answer {
   readonly height: number | undefined;
   /** What percentages of the box's own width limits refer to, where that counts. */
   readonly basis: number | undefined;
+  /** What percentages of its height limits refer to, where that counts. */
+  readonly heightBasis: number | undefined;
   readonly widths: Widths;
 }
 

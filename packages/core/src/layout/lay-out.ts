@@ -8,7 +8,16 @@ import { layOutPinboard } from './pinboard.ts';
 import type { ContentReason } from './reason.ts';
 import { Log, type Pass, recordOf } from './record.ts';
 import { layOutScroll } from './scroll.ts';
-import { frameHeight, frameTop, frameWidth, heightOfWidth, heightRange, isFraction } from './sizes.ts';
+import {
+  frameHeight,
+  frameTop,
+  frameWidth,
+  heightOfWidth,
+  heightRange,
+  isFraction,
+  type Range,
+  wrapsByLimits,
+} from './sizes.ts';
 import { layOutSplit } from './split.ts';
 import { isEnough } from './work.ts';
 
@@ -40,6 +49,35 @@ export function layStretched(pass: Pass, box: Box, width: number, height: number
     if (pass.equal(box, 'least', natural.height, height)) return natural;
   }
   return layOut(pass, box, width, height, true);
+}
+
+/**
+ * Lays out a box as high as its content, within limits of which some may be parts of its container's height.
+ *
+ * @returns how it is then, and the height by content before its limits.
+ */
+export function layByContent(
+  pass: Pass,
+  box: Box,
+  width: number,
+  limits: Range,
+): { readonly laid: Laid; readonly natural: number } {
+  const clamped = (height: number) => {
+    pass.held(box, height, limits.min, limits.max);
+    return Math.max(limits.min, Math.min(limits.max, height));
+  };
+  if (wrapsByLimits(box) && limits.max < Infinity) {
+    // Its lines break where its greatest height ends (Flexbox 1 §9.3.5), and it is as high as the longest of them.
+    const whole = layOut(pass, box, width, limits.max, false);
+    const natural = whole.needed ?? whole.height;
+    return { laid: layOut(pass, box, width, clamped(natural), false), natural };
+  }
+  const laid = layOut(pass, box, width, Number.NaN, false);
+  const height = clamped(laid.height);
+  return {
+    laid: height === laid.height ? laid : layOut(pass, box, width, height, box.style.aspect !== undefined),
+    natural: laid.height,
+  };
 }
 
 function keptAnswer(

@@ -1,7 +1,7 @@
 /** Children held at edges or centre lines of their parent (CSS Positioned Layout 3 §4, CSS Align 3 §6.3). */
 import type { Box, Pin, PinboardContent, Pins, Size } from './box.ts';
 import type { Laid } from './laid.ts';
-import { contentHolds, layOut } from './lay-out.ts';
+import { contentHolds, heightByRatio, layByContent, layOut } from './lay-out.ts';
 import { limitReasons, type PlaceReason, type Reasons, type SizeRule } from './reason.ts';
 import type { Pass } from './record.ts';
 import {
@@ -14,8 +14,9 @@ import {
   pixels,
   widthByRatio,
   widthRange,
+  widthsByLimits,
 } from './sizes.ts';
-import { keepsWidthOf, leastByContent, widthsAcross, widthsByLimits } from './widths.ts';
+import { keepsWidthOf, leastByContent, widthsAcross } from './widths.ts';
 
 const noPins: Pins = {
   left: undefined,
@@ -65,6 +66,9 @@ function placeIn(held: Hold, outer: number, size: number, far: number): number {
 
 /** Whether a size fills the room between two pins. */
 const fillsRoom = (size: Size, held: Hold) => isShare(size) || (size === undefined && held.by === 'both');
+
+/** A ratio that somebody gave it; a picture's sides decide in another way. */
+const hasFreeRatio = ({ style, content }: Box) => style.aspect !== undefined && content.type !== 'picture';
 
 export function layOutPinboard(
   pass: Pass,
@@ -158,9 +162,18 @@ export function layOutPinboard(
     pass.held(child, childWidth, widthLimits.min, widthLimits.max);
     childWidth = Math.max(widthLimits.min, Math.min(widthLimits.max, childWidth));
 
+    // A height between two pins is none of its own: the ratio gives it where the width is by content (CSS Sizing 4 §6.1).
+    const isFree = style.height === undefined && !style.fillsPins;
+    if (childHeight !== undefined && isFree && style.width === 'fit' && hasFreeRatio(child)) {
+      childHeight = heightByRatio(pass, child, childWidth);
+      heightRule = { rule: 'ratio', from: childWidth, value: childHeight };
+      pass.held(child, childHeight, heightLimits.min, heightLimits.max);
+      childHeight = Math.max(heightLimits.min, Math.min(heightLimits.max, childHeight));
+    }
+
     let laid: Laid;
-    // A height between two pins is none of its own, so content holds up what has a ratio (CSS Sizing 4 §6.2).
-    const isHeld = style.aspect !== undefined && style.height === undefined && contentHolds(child);
+    // So content holds up what has a ratio, too (§6.2).
+    const isHeld = style.aspect !== undefined && isFree && contentHolds(child);
     if (childHeight !== undefined && isHeld) {
       const { needed = 0 } = layOut(pass, child, childWidth, childHeight, true);
       const least = Math.min(needed, heightLimits.max);
@@ -170,12 +183,9 @@ export function layOutPinboard(
     }
     if (childHeight !== undefined) laid = layOut(pass, child, childWidth, childHeight, true);
     else {
-      laid = layOut(pass, child, childWidth, Number.NaN, false);
-      pass.held(child, laid.height, heightLimits.min, heightLimits.max);
-      const clamped = Math.max(heightLimits.min, Math.min(heightLimits.max, laid.height));
-      heightRule = { rule: 'content', value: laid.height };
-      if (clamped !== laid.height)
-        laid = layOut(pass, child, childWidth, clamped, style.aspect !== undefined);
+      const byContent = layByContent(pass, child, childWidth, heightLimits);
+      laid = byContent.laid;
+      heightRule = { rule: 'content', value: byContent.natural };
     }
     const x =
       placeIn(inline, childWidth + margin, wide, pixels(far, wide) ?? 0) + border.start + style.margin.start;

@@ -70,6 +70,10 @@ export function ownHeight(box: Box): number | undefined {
   return Math.max(min, Math.min(max, height));
 }
 
+/** Whether a column wraps where a part of its container's height ends: only who knows that height knows its lines. */
+export const wrapsByLimits = ({ style, content }: Box): boolean =>
+  content.type === 'flex' && content.direction === 'column' && content.wrap && isFraction(style.maxHeight);
+
 /** Whether one side of the box follows from the other. */
 export const hasRatio = ({ style, content }: Box): boolean =>
   style.aspect !== undefined || content.type === 'picture';
@@ -97,6 +101,13 @@ export function widthByRatio(pass: Pass, box: Box, height: number): number {
     aspect === undefined ? height - frameHeight(box) : height * aspect - frameWidth(box),
   );
   return widthOfHeight(box, height);
+}
+
+/** Least and greatest widths that height limits carry over by an aspect ratio (CSS Sizing 4 §6.3). */
+export function widthsByLimits(pass: Pass, box: Box, heightBasis: number | undefined): Range {
+  const limits = heightRange(box, heightBasis, pass);
+  const min = widthOfHeight(box, limits.min);
+  return { min, max: limits.max < Infinity ? Math.max(min, widthOfHeight(box, limits.max)) : Infinity };
 }
 
 /** The border-box height that goes with a border-box width. Only for boxes with a ratio. */

@@ -16,10 +16,10 @@ import {
   ownHeight,
   pictureWidth,
   pixels,
-  type Range,
   widthByRatio,
-  widthOfHeight,
   widthRange,
+  widthsByLimits,
+  wrapsByLimits,
 } from './sizes.ts';
 import { isEnough } from './work.ts';
 
@@ -37,8 +37,10 @@ export function contentWidths(
   basis?: number,
   heightBasis?: number,
 ): Widths {
-  if (basis !== undefined && countsByLimits(box))
-    return transferred(pass, box, measuredAt(pass.onTheWay, box, height, basis), heightBasis);
+  const across = basis !== undefined && countsByLimits(box) ? basis : undefined;
+  const along = heightBasis !== undefined && wrapsByLimits(box) ? heightBasis : undefined;
+  if (across !== undefined || along !== undefined)
+    return transferred(pass, box, measuredAt(pass.onTheWay, box, height, across, along), heightBasis);
   if (height !== undefined && box.widthAsksHeight)
     return transferred(pass, box, measuredAt(pass.onTheWay, box, height), heightBasis);
   const { aspect, minHeight, maxHeight } = box.style;
@@ -63,15 +65,23 @@ const silent = new Pass('nothing');
 const heightsKept = 24;
 
 /** The same at a height. Each level of a nest asks for it more than once, so it is worked out once. */
-function measuredAt(pass: Pass, box: Box, height: number | undefined, basis?: number): Widths {
+function measuredAt(
+  pass: Pass,
+  box: Box,
+  height: number | undefined,
+  basis?: number,
+  heightBasis?: number,
+): Widths {
   const kept = pass.recording ? box.known.recordedWidths : box.known.widthsAt;
-  let answer = kept.find((each) => each.height === height && each.basis === basis);
+  let answer = kept.find(
+    (each) => each.height === height && each.basis === basis && each.heightBasis === heightBasis,
+  );
   if (!answer && isEnough()) answer = kept.at(-1);
   if (!answer) {
     const { log } = pass;
     pass.log = pass.recording ? new Log() : undefined;
-    const widths = measure(pass, box, height, basis);
-    answer = { box, height, basis, widths, record: pass.log && recordOf(pass.log) };
+    const widths = measure(pass, box, height, basis, heightBasis);
+    answer = { box, height, basis, heightBasis, widths, record: pass.log && recordOf(pass.log) };
     pass.log = log;
     if (kept.length >= heightsKept) kept.shift();
     kept.push(answer);
@@ -114,16 +124,15 @@ export function widthsAcross(...asked: Parameters<typeof widthsWithin>): Widths 
   };
 }
 
-/** Least and greatest widths that height limits carry over by an aspect ratio (CSS Sizing 4 §6.3). */
-export function widthsByLimits(pass: Pass, box: Box, heightBasis: number | undefined): Range {
-  const limits = heightRange(box, heightBasis, pass);
-  const min = widthOfHeight(box, limits.min);
-  return { min, max: limits.max < Infinity ? Math.max(min, widthOfHeight(box, limits.max)) : Infinity };
-}
-
 const same = (width: number): Widths => ({ min: width, max: width });
 
-function measure(pass: Pass, box: Box, height: number | undefined, basis?: number): Widths {
+function measure(
+  pass: Pass,
+  box: Box,
+  height: number | undefined,
+  basis?: number,
+  heightBasis?: number,
+): Widths {
   const frame = frameWidth(box);
   const { content } = box;
   switch (content.type) {
@@ -172,7 +181,7 @@ function measure(pass: Pass, box: Box, height: number | undefined, basis?: numbe
       if (!row)
         return {
           min: min + frame,
-          max: (content.wrap ? columnsWidth(pass, box, content, max, height) : max) + frame,
+          max: (content.wrap ? columnsWidth(pass, box, content, max, height, heightBasis) : max) + frame,
         };
       const gaps = Math.max(0, box.children.length - 1) * content.columnGap;
       return { min: min + (content.wrap ? 0 : gaps) + frame, max: max + gaps + frame };
@@ -190,9 +199,10 @@ function columnsWidth(
   content: FlexContent,
   widest: number,
   known: number | undefined,
+  limitsOf: number | undefined,
 ): number {
   const definite = known ?? ownHeight(box);
-  const room = (definite ?? heightRange(box, undefined).max) - frameHeight(box);
+  const room = (definite ?? heightRange(box, limitsOf, pass).max) - frameHeight(box);
   // Percentages of the children's heights refer to it where it is definite.
   const basis = definite === undefined ? undefined : Math.max(0, room);
   if (room === Infinity) return widest;

@@ -1,7 +1,7 @@
 /** Chooses an icon of the set that ships: type to find, or look through them. */
 import { iconSet } from '@hovrin/core';
-import { Popover } from 'radix-ui';
 import { createElement, useMemo, useState } from 'react';
+import { ChoicePopover } from './ChoicePopover.tsx';
 
 /** Icons shown at a time; typing narrows them down. */
 const mostShown = 120;
@@ -36,21 +36,16 @@ export function IconChoice({
   onValue: (value: string) => void;
   onDone: () => void;
 }) {
-  const [open, setOpen] = useState(false);
   const [typed, setTyped] = useState('');
   const found = useMemo(() => {
     const wanted = typed.trim().toLowerCase().split(/\s+/).filter(Boolean);
     return [...iconSet().keys()].filter((name) => wanted.every((word) => name.includes(word)));
   }, [typed]);
   return (
-    <Popover.Root
-      open={open}
-      onOpenChange={(next) => {
-        setOpen(next);
-        if (!next) onDone();
-      }}
-    >
-      <Popover.Trigger asChild>
+    <ChoicePopover
+      label={`Choose ${label}`}
+      className="w-[300px]"
+      button={
         <button
           type="button"
           className="absolute inset-y-0 right-0 grid w-7 place-items-center text-quiet hover:text-ink"
@@ -58,15 +53,11 @@ export function IconChoice({
         >
           <IconSign name={iconSet().has(value) ? value : 'search'} size={15} />
         </button>
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          className="menu flex w-[300px] flex-col gap-2 !p-3"
-          align="end"
-          sideOffset={6}
-          collisionPadding={8}
-          aria-label={`Choose ${label}`}
-        >
+      }
+      onDone={onDone}
+    >
+      {(close) => (
+        <>
           <input
             className="field"
             aria-label="Find an icon"
@@ -84,8 +75,7 @@ export function IconChoice({
                 aria-label={name}
                 onClick={() => {
                   onValue(name);
-                  setOpen(false);
-                  onDone();
+                  close();
                 }}
               >
                 <IconSign name={name} />
@@ -99,8 +89,8 @@ export function IconChoice({
                 ? `${mostShown} of ${found.length}; type to find others`
                 : `${found.length} icons`}
           </p>
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+        </>
+      )}
+    </ChoicePopover>
   );
 }

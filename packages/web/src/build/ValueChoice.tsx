@@ -1,10 +1,9 @@
 /** What stands at the end of a field and opens the values that its type knows: colours, icons, words. */
 import { type Property, themeColours } from '@hovrin/core';
 import { ChevronDown } from 'lucide-react';
-import { Popover } from 'radix-ui';
-import { useState } from 'react';
 import { HexColorPicker } from 'react-colorful';
 import { Menu } from '../parts/Menu.tsx';
+import { ChoicePopover } from './ChoicePopover.tsx';
 import { IconChoice } from './IconChoice.tsx';
 
 // The same element each time: nothing looks at it again.
@@ -67,32 +66,22 @@ function ColourButton({
   onValue: (value: string) => void;
   onDone: () => void;
 }) {
-  const [open, setOpen] = useState(false);
   const shown = themeColours[value] ?? (value.startsWith('#') ? value : 'transparent');
   return (
-    <Popover.Root
-      open={open}
-      onOpenChange={(next) => {
-        setOpen(next);
-        if (!next) onDone();
-      }}
-    >
-      <Popover.Trigger asChild>
+    <ChoicePopover
+      label={`Choose ${label}`}
+      button={
         <button
           type="button"
           className="absolute inset-y-0 right-1 my-auto size-5 rounded-sm border border-rule"
           style={{ background: shown }}
           aria-label={`Choose ${label}`}
         />
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          className="menu flex flex-col gap-2 !p-3"
-          align="end"
-          sideOffset={6}
-          collisionPadding={8}
-          aria-label={`Choose ${label}`}
-        >
+      }
+      onDone={onDone}
+    >
+      {() => (
+        <>
           <div className="grid grid-cols-5 gap-1.5">
             {Object.entries(themeColours).map(([name, colour]) => (
               <button
@@ -110,8 +99,8 @@ function ColourButton({
           <button type="button" className="btn" onClick={() => onValue('none')}>
             None
           </button>
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+        </>
+      )}
+    </ChoicePopover>
   );
 }

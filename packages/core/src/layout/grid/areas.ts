@@ -1,7 +1,7 @@
 /** Items of a grid in their areas: how large an area is, and how an item lies in it (CSS Grid 1 §6, Align 3 §6). */
 import type { Align, Box, GridContent } from '../box.ts';
 import type { Laid } from '../laid.ts';
-import { layOut, layStretched } from '../lay-out.ts';
+import { layByContent, layOut, layStretched } from '../lay-out.ts';
 import type { AreaReason, SizeRule } from '../reason.ts';
 import type { Pass } from '../record.ts';
 import {
@@ -161,9 +161,7 @@ export function layItem(
       widthRule,
       heightRule: rule,
     };
-  let laid = layOut(pass, box, width, Number.NaN, false);
-  const heightRule: SizeRule = { rule: 'content', value: laid.height };
-  const clamped = held(laid.height);
-  if (clamped !== laid.height) laid = layOut(pass, box, width, clamped, style.aspect !== undefined);
+  const { laid, natural } = layByContent(pass, box, width, limits);
+  const heightRule: SizeRule = { rule: 'content', value: natural };
   return { laid, areaWidth, areaHeight, widthRule, heightRule };
 }

@@ -2,7 +2,15 @@
 import type { Box, GridContent } from '../box.ts';
 import type { Widths } from '../laid.ts';
 import type { Pass } from '../record.ts';
-import { frameHeight, frameWidth, heightRange, isFraction, ownHeight, widthRange } from '../sizes.ts';
+import {
+  frameHeight,
+  frameWidth,
+  heightRange,
+  isFraction,
+  ownHeight,
+  widthRange,
+  widthsByLimits,
+} from '../sizes.ts';
 import { sizeAxes } from './axes.ts';
 import { gapsOf } from './sizing.ts';
 import { countTracks, explicitTracks, partsOf } from './tracks.ts';
@@ -27,7 +35,13 @@ export function gridWidths(
   const frame = frameWidth(box);
   const { style } = box;
   const inner = (height: number) => Math.max(0, height - frameHeight(box));
-  const limits = widthRange(box, basis, pass);
+  // Limits of a height count, too, by a ratio (CSS Sizing 4 §6.3).
+  const own = widthRange(box, basis, pass);
+  const carried = style.aspect === undefined ? own : widthsByLimits(pass, box, undefined);
+  const limits = {
+    min: Math.max(own.min, Math.min(own.max, carried.min)),
+    max: Math.min(own.max, Math.max(own.min, carried.max)),
+  };
   const least = Math.max(0, limits.min - frame);
   // As many columns as fit the width, or else the greatest one, where that is known (§7.2.3.2).
   const fixed = typeof style.width === 'number' ? style.width : undefined;

@@ -1,0 +1,38 @@
+/** What opens at the end of a field, to choose its value in. */
+import { Popover } from 'radix-ui';
+import { type ReactElement, type ReactNode, useState } from 'react';
+
+interface ChoicePopoverProps {
+  readonly label: string;
+  /** What opens it. */
+  readonly button: ReactElement;
+  readonly className?: string;
+  /** It was closed, with a choice or without. */
+  readonly onDone: () => void;
+  /** What is in it; `close` closes it. */
+  readonly children: (close: () => void) => ReactNode;
+}
+
+export function ChoicePopover({ label, button, className = '', onDone, children }: ChoicePopoverProps) {
+  const [open, setOpen] = useState(false);
+  const change = (next: boolean) => {
+    setOpen(next);
+    if (!next) onDone();
+  };
+  return (
+    <Popover.Root open={open} onOpenChange={change}>
+      <Popover.Trigger asChild>{button}</Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          className={`menu flex flex-col gap-2 !p-3 ${className}`}
+          align="end"
+          sideOffset={6}
+          collisionPadding={8}
+          aria-label={label}
+        >
+          {children(() => change(false))}
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
