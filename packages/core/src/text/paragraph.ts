@@ -148,7 +148,7 @@ function prepare(shaper: Shaper, text: string, style: TextStyle, rightToLeft: bo
     for (const end of piece.breaks) {
       // Browsers round the places of both ends, not the width between them.
       const least =
-        ceilUnit(placeIn(shaped, endOfWords(piece, start, end))) - ceilUnit(placeIn(shaped, start));
+        ceilUnit(widthIn(shaped, 0, endOfWords(piece, start, end))) - ceilUnit(widthIn(shaped, 0, start));
       minContent = Math.max(minContent, least);
       start = end;
     }

@@ -38,17 +38,13 @@ export function layOutGrid(
 
   const columnList = explicitTracks(content.columns, innerWidth, 0, content.columnGap, innerWidth);
   countTracks(pass, box, columnList);
-  const rowRoom = (definite ? innerHeight : undefined) ?? (mostHeight < Infinity ? mostHeight : undefined);
-  const rowList = explicitTracks(
-    content.rows,
-    rowRoom,
-    leastHeight,
-    content.rowGap,
-    rowRoom ?? partsOf(leastHeight),
-  );
-  countTracks(pass, box, rowList);
   // A height that is not definite holds the grid itself, not its rows; it is what they are to fill at least.
   const rowsIn = definite ? innerHeight : undefined;
+  const rowRoom = rowsIn ?? (mostHeight < Infinity ? mostHeight : undefined);
+  // A part of a greatest height is no size as long as content decides; one of a least height is (as browsers do it).
+  const rowParts = rowsIn ?? partsOf(leastHeight);
+  const rowList = explicitTracks(content.rows, rowRoom, leastHeight, content.rowGap, rowParts);
+  countTracks(pass, box, rowList);
   const leastRows = Math.max(leastHeight, definite ? 0 : (innerHeight ?? 0));
   const sized = sizeAxes(pass, box, content, {
     columnList,

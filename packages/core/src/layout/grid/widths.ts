@@ -58,13 +58,8 @@ export function gridWidths(
   const width = (wanted: 'min-content' | 'max-content') => {
     const columnList = explicitTracks(content.columns, room, least, content.columnGap, percentOf);
     countTracks(pass, box, columnList);
-    const rowList = explicitTracks(
-      content.rows,
-      rowRoom,
-      leastHeight,
-      content.rowGap,
-      rowRoom ?? partsOf(leastHeight),
-    );
+    const rowParts = high ?? partsOf(leastHeight);
+    const rowList = explicitTracks(content.rows, rowRoom, leastHeight, content.rowGap, rowParts);
     countTracks(pass, box, rowList);
     const { columns } = sizeAxes(pass, box, content, {
       columnList,
