@@ -285,6 +285,18 @@ export const rules: readonly Rule[] = [
     ),
   },
   {
+    name: 'what follows from its height fits the line of a column that wraps (Flexbox 1 §9.4.7)',
+    source: screen(
+      '<row><column width="36" wrap="true"><spacer width="450" height="20" /><row align-self="start"><heading text="See the wardens" /><spacer width="100" aspect="16/9" /></row></column></row><grid><column width="10%" wrap="true"><spacer width="450" height="20" /><grid align-self="baseline" gap="0.5"><heading text="See the wardens" /><spacer width="405" aspect="16/9" col-span="3" /></grid></column></grid>',
+    ),
+  },
+  {
+    name: 'parts of a greatest height count no rows, parts of a least one do (Grid 1 §7.2.3.2)',
+    source: screen(
+      '<grid max-height="174" rows="repeat(auto-fill, minmax(20%, 1fr))" row-gap="39" /><grid max-height="174" min-height="50" rows="repeat(auto-fill, 20%)" row-gap="39" /><grid max-height="174" rows="10 repeat(auto-fit, 20%)" row-gap="9"><spacer width="9" height="40" /><spacer width="9" height="40" /></grid>',
+    ),
+  },
+  {
     name: 'limits that a ratio carries over count repetitions (Grid 1 §7.2.3.2, Sizing 4 §6.3)',
     source: screen(
       '<column align="start"><grid aspect="3/2" min-height="174" columns="repeat(auto-fill, 120)"><spacer width="10" height="10" /></grid></column><column align="start"><grid aspect="3/2" max-height="174" columns="repeat(auto-fill, 120)"><spacer width="10" height="10" /></grid></column><column align="start"><grid aspect="3/2" min-height="174" max-width="200" columns="repeat(auto-fill, 50)" gap="7"><spacer width="10" height="10" /></grid></column><row align="start"><grid aspect="3/2" min-height="100" padding="10" columns="repeat(auto-fit, 50)" gap="7"><spacer width="10" height="10" /></grid></row><column align="start"><grid aspect="3/2" min-width="200" rows="repeat(auto-fill, 40)" gap="7"><spacer width="10" height="10" /></grid></column>',

@@ -438,10 +438,15 @@ function layRowItem(pass: Pass, { box: child, main }: Item, inside: FlexInside):
 /**
  * A column's child at its final height.
  *
- * @param isFilled whether it is known what one fills that is stretched: in a column of several lines its line is not,
- *   before each child has been laid out once.
+ * @param filled what one fills that is stretched, and what there is for one by content. In a column of several lines
+ *   that is its line, which is not known before each child has been laid out once.
  */
-function layColumnItem(pass: Pass, item: Item, inside: FlexInside, isFilled = !inside.content.wrap): Laid {
+function layColumnItem(
+  pass: Pass,
+  item: Item,
+  inside: FlexInside,
+  filled = inside.content.wrap ? undefined : inside.width,
+): Laid {
   // A share starts from a definite 0, so what it grows to is definite too (§9.8), whatever its column is.
   const { height } = item.box.style;
   const definite =
@@ -449,7 +454,7 @@ function layColumnItem(pass: Pass, item: Item, inside: FlexInside, isFilled = !i
     isShare(height) ||
     item.box.style.aspect !== undefined ||
     pixels(height, inside.heightBasis) !== undefined;
-  return layOut(pass, item.box, widthAtHeight(pass, item, inside, definite, isFilled), item.main, definite);
+  return layOut(pass, item.box, widthAtHeight(pass, item, inside, definite, filled), item.main, definite);
 }
 
 /**
@@ -461,16 +466,16 @@ function widthAtHeight(
   { box, align, main, x: width }: Item,
   inside: FlexInside,
   definite: boolean,
-  isFilled: boolean,
+  filled: number | undefined,
 ): number {
   const { style } = box;
-  const filled = isFilled && fills(style.width, align);
-  if (!box.widthAsksHeight || pixels(style.width, inside.width) !== undefined || filled) return width;
+  const isFilled = filled !== undefined && fills(style.width, align);
+  if (!box.widthAsksHeight || pixels(style.width, inside.width) !== undefined || isFilled) return width;
   const limits = widthRange(box, inside.width, pass);
   if (!hasRatio(box)) {
     if (!definite) return width;
     const widths = contentWidths(pass, box, main);
-    const room = inside.width - across(style.margin);
+    const room = (filled ?? inside.width) - across(style.margin);
     pass.sign(box, 'fit', room - widths.max);
     pass.sign(box, 'fit', room - widths.min);
     const fitting = Math.min(widths.max, Math.max(widths.min, room));
@@ -532,7 +537,7 @@ function stretch(pass: Pass, item: Item, cross: number, inside: FlexInside): voi
     const width = columnItemWidth(pass, item.box, item.align, inside, cross, cross);
     if (width !== item.laid.width) {
       item.x = width;
-      item.laid = layColumnItem(pass, item, inside, true);
+      item.laid = layColumnItem(pass, item, inside, cross);
     }
   }
 }
