@@ -300,7 +300,7 @@ export function makeBox(box: Omit<Box, 'known' | 'size' | 'heightMatters' | 'wid
     box.style.aspect !== undefined ||
     box.content.type === 'picture' ||
     (box.content.type === 'flex' && box.content.wrap && box.content.direction === 'column') ||
-    (passesHeightOn(box.content) && box.children.some((child) => child.widthAsksHeight));
+    (passesHeightOn(box.content) && box.children.some((child) => followsIn(box.content, child)));
   return {
     control: box.control,
     style: box.style,
@@ -320,6 +320,14 @@ const passesHeightOn = (content: Content): boolean =>
   content.type === 'scroll'
     ? content.axis === 'horizontal'
     : content.type !== 'pinboard' && content.type !== 'split';
+
+/** Whether a child's width may follow from its container's height. Lines of a row that wraps are as high as what is in them. */
+const followsIn = (content: Content, { style, widthAsksHeight }: Box): boolean =>
+  widthAsksHeight &&
+  (content.type !== 'flex' ||
+    content.direction !== 'row' ||
+    !content.wrap ||
+    [style.height, style.minHeight, style.maxHeight].some(isFractionOf));
 
 const isFractionOf = (size: Size | Limit): boolean => typeof size === 'object' && 'fraction' in size;
 

@@ -8,7 +8,7 @@ import { alignOf, areaSize, itemWidth } from './areas.ts';
 import { baselineOf } from './baselines.ts';
 import { columnContributors, rowContributors, widthsAtHeight } from './contributions.ts';
 import { type Placed, type Placement, placeItems } from './placement.ts';
-import { type Axis, asksContent, type SizedTrack, sizeTracks, startTracks } from './sizing.ts';
+import { type Axis, asksContent, flexOf, type SizedTrack, sizeTracks, startTracks } from './sizing.ts';
 import { autoTrack, type ExplicitTracks } from './tracks.ts';
 
 /** What there is to size a grid with. */
@@ -108,10 +108,11 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
       over.map(({ track }) => track),
     );
   }
-  const sizeRows = (widths: readonly number[], room: number | undefined) => {
+  const sizeRows = (widths: readonly number[], room: number | undefined, leastFlex?: number) => {
     const rows = startTracks(rowTracks, room);
     sizeTracks(pass, box, rows, rowContributors(pass, items, widths, rows), {
       ...given.rows,
+      ...(leastFlex === undefined ? {} : { leastFlex }),
       room,
       gap: content.rowGap,
     });
@@ -158,7 +159,11 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
     return { placement, columns, rows: [], stale: false, rowsIn: () => [] };
   let widths = widthsIn(columns);
   const firstRows = sizeRows(widths, given.rows.room);
-  const firstArea = (item: Placed) => areaSize(firstRows, item.row, item.rowSpan, content.rowGap);
+  // Columns do not look at what a least height adds to flexible rows (as browsers do it).
+  const isFlexed =
+    again.length > 0 && given.rows.room === undefined && rowTracks.some(({ track }) => flexOf(track) > 0);
+  const askedRows = isFlexed ? sizeRows(widths, undefined, 0) : firstRows;
+  const firstArea = (item: Placed) => areaSize(askedRows, item.row, item.rowSpan, content.rowGap);
   // Steps 3 and 4: where nothing could be assumed of the rows of an item that asks for them, or they came out otherwise,
   // once more.
   const stale = again.some((item) => {

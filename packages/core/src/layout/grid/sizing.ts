@@ -39,6 +39,8 @@ export interface Axis {
   /** Inner sizes that the grid has at least and at most, where `room` is undefined. */
   readonly least: number;
   readonly most: number;
+  /** What flexible tracks fill at least, where that is not `least`. */
+  readonly leastFlex?: number;
   readonly gap: number;
 }
 
@@ -505,8 +507,9 @@ function expandFlexible(
     }
     const total =
       tracks.reduce((sum, { track, base }) => sum + Math.max(base, flexOf(track) * fraction), 0) + gaps;
-    pass.held(grid, total, axis.least, axis.most);
-    if (total < axis.least) fraction = frSize(pass, grid, tracks, axis.least - gaps);
+    const least = axis.leastFlex ?? axis.least;
+    pass.held(grid, total, least, axis.most);
+    if (total < least) fraction = frSize(pass, grid, tracks, least - gaps);
     else if (total > axis.most) fraction = frSize(pass, grid, tracks, axis.most - gaps);
   }
   // Whole 64ths, with what was cut off passed on, as browsers do it.
