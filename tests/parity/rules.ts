@@ -297,6 +297,18 @@ export const rules: readonly Rule[] = [
     ),
   },
   {
+    name: 'columns follow rows that are known: implicit ones too, flexible ones without a least height (Grid 1 §12.1)',
+    source: screen(
+      '<grid columns="fit-content(120)" rows="repeat(auto-fit, minmax(110, 1fr))" auto-rows="20 60"><choiceList aspect="16/9" /><image src="wide.svg" /></grid><grid width="150" min-height="259" rows="minmax(60, 1fr) 80"><image src="wide.svg" /></grid><grid width="150" min-height="259" rows="auto 80"><image src="wide.svg" /></grid><row><grid min-height="300" rows="1fr 2fr"><image src="wide.svg" /><image src="wide.svg" /></grid></row>',
+    ),
+  },
+  {
+    name: 'a row that wraps asks for no height, so rows of its grid are not filled again (Grid 1 §12.1)',
+    source: screen(
+      '<grid max-height="190" rows="fit-content(120) minmax(40, 200)"><row wrap="true"><text max-height="101" aspect="0.5" text="" /></row><spacer row="3" height="8" /></grid>',
+    ),
+  },
+  {
     name: 'limits that a ratio carries over count repetitions (Grid 1 §7.2.3.2, Sizing 4 §6.3)',
     source: screen(
       '<column align="start"><grid aspect="3/2" min-height="174" columns="repeat(auto-fill, 120)"><spacer width="10" height="10" /></grid></column><column align="start"><grid aspect="3/2" max-height="174" columns="repeat(auto-fill, 120)"><spacer width="10" height="10" /></grid></column><column align="start"><grid aspect="3/2" min-height="174" max-width="200" columns="repeat(auto-fill, 50)" gap="7"><spacer width="10" height="10" /></grid></column><row align="start"><grid aspect="3/2" min-height="100" padding="10" columns="repeat(auto-fit, 50)" gap="7"><spacer width="10" height="10" /></grid></row><column align="start"><grid aspect="3/2" min-width="200" rows="repeat(auto-fill, 40)" gap="7"><spacer width="10" height="10" /></grid></column>',

@@ -148,10 +148,9 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
   };
   // §12.1 step 1: rows with a definite greatest size are taken to have it.
   const assumedArea = (item: Placed) => {
-    const from = item.row - placement.rowsBefore;
-    const over = from < 0 ? [] : rowList.tracks.slice(from, from + item.rowSpan);
-    return over.length === item.rowSpan && over.every(({ max }) => typeof max === 'number')
-      ? over.reduce((sum, { max }) => sum + (max as number), (item.rowSpan - 1) * content.rowGap)
+    const over = rowTracks.slice(item.row, item.row + item.rowSpan);
+    return over.every(({ track }) => typeof track.max === 'number')
+      ? over.reduce((sum, { track }) => sum + (track.max as number), (item.rowSpan - 1) * content.rowGap)
       : undefined;
   };
   let columns = sizeColumns(widthsBy(assumedArea));
