@@ -213,44 +213,17 @@ export interface Making {
   readonly rare?: boolean;
 }
 
-/**
- * Takes away what is known to come out differently: docs/layout.md lists it, under its last heading.
- *
- * @param within the kind and properties of the parent.
- */
-function plain(kind: string, props: Record<string, string>, within?: [string, Record<string, string>]): void {
-  const drop = (accept: (name: string, text: string) => boolean) => {
-    for (const [attribute, text] of Object.entries(props)) {
-      const name = attribute.slice(attribute.indexOf('.') + 1);
-      if (accept(name, text)) delete props[attribute];
-    }
-  };
-  if (!within) return;
-  const [parent, around] = within;
-  const says = (list: Record<string, string>, name: string, text: string) =>
-    Object.entries(list).some(
-      ([attribute, value]) => attribute.slice(attribute.indexOf('.') + 1) === name && value === text,
-    );
-  const isInside = kind === 'column' && parent === 'column' && says(around, 'wrap', 'true');
-  if (kind === 'cell' || isInside) drop((name) => name === 'wrap');
+/** Takes away what is known to come out differently: docs/layout.md lists it, under its last heading. */
+function plain(kind: string, props: Record<string, string>): void {
+  if (kind !== 'cell') return;
+  for (const name of Object.keys(props)) if (/(^|\.)wrap$/.test(name)) delete props[name];
 }
 
-/** Whether a control's width may follow from its height, or that of something in it. */
-const asksHeight = ({ kind, props, children }: Control): boolean =>
-  kind === 'image' ||
-  Object.keys(props).some((name) => /(^|\.)aspect$/.test(name)) ||
-  children.some(asksHeight);
-
 /** Whether nothing in a document is known to come out differently. */
-export function isPlain(control: Control, parent?: Control): boolean {
-  const props = { ...(control.props as Record<string, string>) };
-  plain(control.kind, props, parent && [parent.kind, parent.props as Record<string, string>]);
-  const wraps = Object.keys(props).some((name) => /(^|\.)wrap$/.test(name));
-  if (control.kind === 'column' && wraps && control.children.some(asksHeight)) return false;
-  return (
-    JSON.stringify(props) === JSON.stringify(control.props) &&
-    control.children.every((child) => isPlain(child, control))
-  );
+export function isPlain({ kind, props, children }: Control): boolean {
+  const kept = { ...(props as Record<string, string>) };
+  plain(kind, kept);
+  return JSON.stringify(kept) === JSON.stringify(props) && children.every(isPlain);
 }
 
 /** Makes the random screen of a seed. */
@@ -281,7 +254,7 @@ export function randomScreen(seed: number, { without = [], rare = false }: Makin
           props[`${chance.one(['lap', 'desk', 'landscape', 'portrait'])}.${property.name}`] = changed;
       }
     }
-    if (!rare) plain(kind, props, within);
+    if (!rare) plain(kind, props);
     if (kind === 'image' && chance.of(0.7)) props.src = 'wide.svg';
     const kept = (names: readonly string[]) => names.filter((name) => !without.includes(name));
     const inner = kept([...(depth > 0 ? containers : []), ...(kind === 'screen' ? ['bar'] : [])]);
@@ -296,8 +269,6 @@ export function randomScreen(seed: number, { without = [], rare = false }: Makin
             make(chance.one(inner.length > 0 && chance.of(0.45) ? inner : outer), [kind, props], depth - 1),
           )
         : [];
-    if (!rare && kind === 'column' && children.some(asksHeight))
-      for (const name of Object.keys(props)) if (/(^|\.)wrap$/.test(name)) delete props[name];
     return { id: `p${++count}`, kind, ...(kind === 'screen' ? { name: 'trial' } : {}), props, children };
   };
   return make('screen', undefined, 3);
