@@ -309,6 +309,12 @@ export const rules: readonly Rule[] = [
     ),
   },
   {
+    name: 'what is in a column that wraps is as wide as the height of its container says (Flexbox 1 §9.9.1)',
+    source: screen(
+      `<table rows="{[{a: 1, b: 'hut'}]}"><cell wrap="true"><image height="100%" /><heading text="yes?no 18:40" /></cell></table><row><grid><column wrap="true"><image height="100%" /><heading text="yes?no 18:40" /></column></grid></row><column align="start"><grid><column wrap="true"><image height="40%" /><spacer width="60" height="30" /></column></grid><grid><column wrap="true"><spacer aspect="4/3" height="100%" /><spacer width="60" height="30" /></column></grid></column>`,
+    ),
+  },
+  {
     name: 'limits that a ratio carries over count repetitions (Grid 1 §7.2.3.2, Sizing 4 §6.3)',
     source: screen(
       '<column align="start"><grid aspect="3/2" min-height="174" columns="repeat(auto-fill, 120)"><spacer width="10" height="10" /></grid></column><column align="start"><grid aspect="3/2" max-height="174" columns="repeat(auto-fill, 120)"><spacer width="10" height="10" /></grid></column><column align="start"><grid aspect="3/2" min-height="174" max-width="200" columns="repeat(auto-fill, 50)" gap="7"><spacer width="10" height="10" /></grid></column><row align="start"><grid aspect="3/2" min-height="100" padding="10" columns="repeat(auto-fit, 50)" gap="7"><spacer width="10" height="10" /></grid></row><column align="start"><grid aspect="3/2" min-width="200" rows="repeat(auto-fill, 40)" gap="7"><spacer width="10" height="10" /></grid></column>',

@@ -210,7 +210,8 @@ function columnsWidth(
   let line = 0;
   let length = -1;
   for (const child of box.children) {
-    const widths = contribution(pass, child, false);
+    const byContainer = heightByContainer(pass, box, content, child, known);
+    const widths = contribution(pass, child, false, byContainer, basis);
     const margin = across(child.style.margin);
     const width = pass.clamp(child, widest, widths.min, widths.max) - margin;
     const { min, max } = heightRange(child, basis, pass);
