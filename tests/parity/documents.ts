@@ -209,25 +209,10 @@ const values: Readonly<Record<string, [often: number, value: (chance: Chance) =>
 export interface Making {
   /** Properties and kinds to leave out, by name. */
   readonly without?: readonly string[];
-  /** Also what is known to come out differently now and then; see docs/layout.md. */
-  readonly rare?: boolean;
-}
-
-/** Takes away what is known to come out differently: docs/layout.md lists it, under its last heading. */
-function plain(kind: string, props: Record<string, string>): void {
-  if (kind !== 'cell') return;
-  for (const name of Object.keys(props)) if (/(^|\.)wrap$/.test(name)) delete props[name];
-}
-
-/** Whether nothing in a document is known to come out differently. */
-export function isPlain({ kind, props, children }: Control): boolean {
-  const kept = { ...(props as Record<string, string>) };
-  plain(kind, kept);
-  return JSON.stringify(kept) === JSON.stringify(props) && children.every(isPlain);
 }
 
 /** Makes the random screen of a seed. */
-export function randomScreen(seed: number, { without = [], rare = false }: Making = {}): Control {
+export function randomScreen(seed: number, { without = [] }: Making = {}): Control {
   const chance = new Chance(seed);
   let count = 0;
   const make = (
@@ -254,7 +239,6 @@ export function randomScreen(seed: number, { without = [], rare = false }: Makin
           props[`${chance.one(['lap', 'desk', 'landscape', 'portrait'])}.${property.name}`] = changed;
       }
     }
-    if (!rare) plain(kind, props);
     if (kind === 'image' && chance.of(0.7)) props.src = 'wide.svg';
     const kept = (names: readonly string[]) => names.filter((name) => !without.includes(name));
     const inner = kept([...(depth > 0 ? containers : []), ...(kind === 'screen' ? ['bar'] : [])]);
@@ -335,9 +319,7 @@ export async function shrink(
   screen: Control,
   fails: (screen: Control) => Promise<boolean>,
 ): Promise<Control> {
-  const keep = isPlain(screen);
-  for (const less of smaller(screen))
-    if ((!keep || isPlain(less)) && (await fails(less))) return shrink(less, fails);
+  for (const less of smaller(screen)) if (await fails(less)) return shrink(less, fails);
   return screen;
 }
 

@@ -19,8 +19,6 @@ const { values } = parseArgs({
     without: { type: 'string', default: '' },
     /** A document of its own instead of random ones: every box of it in every view, as the core and the page have it. */
     file: { type: 'string' },
-    /** Also what is known to differ now and then. */
-    rare: { type: 'boolean', default: false },
     /** How often a differing document is laid out to make it smaller. */
     tries: { type: 'string', default: '200' },
     /** Shrinks and shows, keeps nothing. */
@@ -67,14 +65,13 @@ async function keep(seed: number, screen: Control, view: View): Promise<void> {
   console.log(`Seed ${seed} differs at ${JSON.stringify(view)}:\n${text}`);
   for (const { name, core, browser, by } of differences.slice(0, 4))
     console.log(`  ${name}: core ${core.join(' ')}, browser ${browser?.join(' ')}, by ${by.toFixed(3)}`);
-  // What is known to differ is shown, not held.
-  if (values.look || values.rare) return;
+  if (values.look) return;
   await mkdir(join(workspace, foundFolder), { recursive: true });
   await writeFile(join(workspace, foundFolder, `seed${seed}.screen.xml`), text);
 }
 
 for (let seed = first; seed < first + documents; seed++) {
-  const screen = randomScreen(seed, { without, rare: values.rare });
+  const screen = randomScreen(seed, { without });
   const result = await bench.compare(trialProject(screen), views).catch(async (error: Error) => {
     console.log(`Seed ${seed}: ${error.message}`);
     await bench.reopen();

@@ -309,7 +309,10 @@ export function makeBox(box: Omit<Box, 'known' | 'size' | 'heightMatters' | 'wid
     size: box.children.reduce((sum, { size }) => sum + size, 1),
     look: box.look,
     items: box.items,
-    heightMatters: askHeight(box.content, box.children),
+    // Rows that a limit cuts off fill a height that is given, if it is the same one.
+    heightMatters:
+      askHeight(box.content, box.children) ||
+      (box.content.type === 'grid' && (box.style.minHeight ?? box.style.maxHeight) !== undefined),
     widthAsksHeight,
     known: nothingKnown(),
   };
