@@ -83,3 +83,29 @@ it('a control that is pressed with Alt is selected on the bench', async () => {
   await page.keyboard.up('Alt');
   await page.getByRole('treeitem', { name: 'summary', exact: true, selected: true }).waitFor();
 });
+
+it('a form that is seen again says nothing of what was wrong before', async () => {
+  const go = (name: string) =>
+    frame('Desk').locator('[data-name="navBeside"]').getByRole('link', { name, exact: true }).press('Enter');
+  const said = frame('Desk').getByText('Who is it?');
+  await page.getByRole('button', { name: 'Try' }).click();
+  await ropes('Desk').waitFor();
+  await go('Check-in');
+  const guest = frame('Desk').locator('[data-name="guest"] input');
+  await guest.focus();
+  await page.keyboard.type('Zora');
+  await page.keyboard.press('Control+a');
+  await page.keyboard.press('Delete');
+  await said.waitFor();
+  await go('Tonight');
+  await ropes('Desk').waitFor();
+  await go('Check-in');
+  await guest.waitFor();
+  expect(await said.isVisible()).toBe(false);
+  await guest.focus();
+  await page.keyboard.type('Zora');
+  await go('Tonight');
+  await ropes('Desk').waitFor();
+  await go('Check-in');
+  await expect.poll(() => guest.inputValue()).toBe('Zora');
+});

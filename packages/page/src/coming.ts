@@ -24,6 +24,11 @@ export class Coming {
     else this.#timer = setTimeout(() => this.follow(), Math.min(longest, 2 * this.#took));
   }
 
+  /** What the person has entered here since counts, not what came before. */
+  forget(name: string): void {
+    this.#values.delete(name);
+  }
+
   /** Takes over what has come, in the order in which it came first. */
   follow(): void {
     clearTimeout(this.#timer);

@@ -43,8 +43,8 @@ export function watchFields(
   look();
 }
 
-/** The fields of a form that was sent are as if nobody had been in them yet; what is in them stays. */
-function forget(form: HTMLFormElement): void {
+/** The fields of a form that was sent, or is seen again, are as if nobody had been in them yet; what is in them stays. */
+export function forget(form: HTMLFormElement): void {
   const held = fieldsOf(form).map((field) => ({ field, value: field.value, checked: field.checked }));
   form.reset();
   for (const { field, value, checked } of held) {

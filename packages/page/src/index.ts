@@ -20,7 +20,7 @@ import { Dialogs } from './dialogs.ts';
 import { startDragging } from './dragging.ts';
 import { type FeedTarget, startFeed } from './feeds.ts';
 import { copyText, giveFile } from './files.ts';
-import { startForms } from './forms.ts';
+import { forget, startForms } from './forms.ts';
 import { startGroups } from './groups.ts';
 import { handlerNamed } from './handlers.ts';
 import { keepValue, keptValue } from './kept.ts';
@@ -271,7 +271,10 @@ class Page {
     }
     this.#brought = undefined;
     const moved = this.#current !== element;
-    if (moved) this.#current?.replaceWith(element);
+    if (moved) {
+      this.#current?.replaceWith(element);
+      element.querySelectorAll('form').forEach(forget);
+    }
     this.#current = element;
     document.title = screen.title;
     markPlace(element, screen.name);

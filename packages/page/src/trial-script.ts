@@ -42,10 +42,13 @@ const follows = (): boolean =>
 
 function listen(page: Tried): (happens: () => void) => void {
   let hearing = true;
+  const coming = new Coming((name, value) => quietly(() => page.set(name, value)));
   for (const name of page.variables)
     page.watch(name, (value) => {
       // What came from outside, and what was there from the beginning, is known there.
-      if (!hearing) tell({ type: 'hovrin-state', name, value });
+      if (hearing) return;
+      coming.forget(name);
+      tell({ type: 'hovrin-state', name, value });
     });
   hearing = false;
   const quietly = (happens: () => void) => {
@@ -59,7 +62,6 @@ function listen(page: Tried): (happens: () => void) => void {
   const look = document.createElement('style');
   look.textContent = fingertip;
   document.head.append(look);
-  const coming = new Coming((name, value) => quietly(() => page.set(name, value)));
   window.addEventListener('message', ({ source, data }: MessageEvent<TrialMessage>) => {
     if (source !== window.parent) return;
     if (data.type === 'hovrin-set') {

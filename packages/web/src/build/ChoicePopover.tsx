@@ -2,6 +2,16 @@
 import { Popover } from 'radix-ui';
 import { type ReactElement, type ReactNode, useState } from 'react';
 
+/** What something to choose a value in is given. */
+export interface ChoiceProps {
+  /** What the value is called, in the names of buttons. */
+  readonly label: string;
+  readonly value: string;
+  readonly onValue: (value: string) => void;
+  /** A choice has come to its end. */
+  readonly onDone: () => void;
+}
+
 interface ChoicePopoverProps {
   readonly label: string;
   /** What opens it. */

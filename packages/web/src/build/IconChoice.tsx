@@ -1,7 +1,7 @@
 /** Chooses an icon of the set that ships: type to find, or look through them. */
 import { iconSet } from '@hovrin/core';
 import { createElement, useMemo, useState } from 'react';
-import { ChoicePopover } from './ChoicePopover.tsx';
+import { ChoicePopover, type ChoiceProps } from './ChoicePopover.tsx';
 
 /** Icons shown at a time; typing narrows them down. */
 const mostShown = 120;
@@ -25,17 +25,7 @@ export function IconSign({ name, size = 18 }: { name: string; size?: number }) {
   );
 }
 
-export function IconChoice({
-  label,
-  value,
-  onValue,
-  onDone,
-}: {
-  label: string;
-  value: string;
-  onValue: (value: string) => void;
-  onDone: () => void;
-}) {
+export function IconChoice({ label, value, onValue, onDone }: ChoiceProps) {
   const [typed, setTyped] = useState('');
   const found = useMemo(() => {
     const wanted = typed.trim().toLowerCase().split(/\s+/).filter(Boolean);

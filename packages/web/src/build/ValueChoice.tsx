@@ -3,22 +3,16 @@ import { type Property, themeColours } from '@hovrin/core';
 import { ChevronDown } from 'lucide-react';
 import { HexColorPicker } from 'react-colorful';
 import { Menu } from '../parts/Menu.tsx';
-import { ChoicePopover } from './ChoicePopover.tsx';
+import { ChoicePopover, type ChoiceProps } from './ChoicePopover.tsx';
 import { IconChoice } from './IconChoice.tsx';
 
 // The same element each time: nothing looks at it again.
 const moreIcon = <ChevronDown size={13} />;
 
-interface ValueChoiceProps {
+interface ValueChoiceProps extends ChoiceProps {
   readonly type: Property['type'];
-  /** What the value is called, in the names of buttons. */
-  readonly label: string;
-  readonly value: string;
   /** Words to choose from; those of the type where absent. */
   readonly words?: readonly string[];
-  readonly onValue: (value: string) => void;
-  /** A choice has come to its end. */
-  readonly onDone: () => void;
 }
 
 /** Nothing where the values of the type cannot be listed. */
@@ -55,17 +49,7 @@ function WordsButton({
   );
 }
 
-function ColourButton({
-  label,
-  value,
-  onValue,
-  onDone,
-}: {
-  label: string;
-  value: string;
-  onValue: (value: string) => void;
-  onDone: () => void;
-}) {
+function ColourButton({ label, value, onValue, onDone }: ChoiceProps) {
   const shown = themeColours[value] ?? (value.startsWith('#') ? value : 'transparent');
   return (
     <ChoicePopover

@@ -1,5 +1,5 @@
 /** Which part of a bay can be seen: a screen with very many boxes is painted only there. */
-import { type RefObject, useLayoutEffect, useState } from 'react';
+import { type RefObject, useCallback, useLayoutEffect, useState } from 'react';
 
 /** From where to where, CSS px of the screen from its top. */
 export interface PartInSight {
@@ -25,16 +25,19 @@ export function usePartInSight(
 ): PartInSight | undefined {
   const [part, setPart] = useState<PartInSight>({ top: 0, bottom: 4 * step });
   const isLong = boxes > painted;
+  const look = useCallback(() => {
+    const top = bay.current?.getBoundingClientRect().top ?? 0;
+    const from = (Math.floor(-top / step) - 1) * step;
+    const to = (Math.ceil((window.innerHeight - top) / step) + 1) * step;
+    const next = { top: from / scale, bottom: to / scale };
+    setPart((now) => (now.top === next.top && now.bottom === next.bottom ? now : next));
+  }, [bay, scale]);
+  // What stands around it may have changed with it.
+  useLayoutEffect(() => {
+    if (isLong) look();
+  });
   useLayoutEffect(() => {
     if (!isLong) return;
-    const look = () => {
-      const top = bay.current?.getBoundingClientRect().top ?? 0;
-      const from = (Math.floor(-top / step) - 1) * step;
-      const to = (Math.ceil((window.innerHeight - top) / step) + 1) * step;
-      const next = { top: from / scale, bottom: to / scale };
-      setPart((now) => (now.top === next.top && now.bottom === next.bottom ? now : next));
-    };
-    look();
     // Whatever is scrolled around it: such events do not bubble.
     document.addEventListener('scroll', look, { capture: true, passive: true });
     window.addEventListener('resize', look);
@@ -42,6 +45,6 @@ export function usePartInSight(
       document.removeEventListener('scroll', look, { capture: true });
       window.removeEventListener('resize', look);
     };
-  }, [bay, scale, isLong]);
+  }, [look, isLong]);
   return isLong ? part : undefined;
 }
