@@ -321,6 +321,30 @@ export const rules: readonly Rule[] = [
     ),
   },
   {
+    name: 'rows are repeated as often as fits, and limits that are parts of a height count (Grid 1 §7.2.3.2)',
+    source: screen(
+      '<row height="400" align="start"><grid max-height="50%" rows="repeat(auto-fill, 60)" flow="column"><icon /><icon /><icon /><icon /><icon /></grid><grid min-height="50%" rows="repeat(auto-fill, 60)" flow="column"><icon /><icon /><icon /><icon /><icon /></grid><grid min-height="50%" rows="repeat(auto-fill, 20%)" flow="column"><icon /><icon /><icon /><icon /><icon /></grid></row><grid rows="400" align="start"><grid max-height="50%" rows="repeat(auto-fill, 60)" flow="column"><icon /><icon /><icon /><icon /><icon /></grid></grid><pinboard height="200"><grid min-height="50%" rows="repeat(auto-fill, 30)" flow="column"><icon /><icon /><icon /><icon /><icon /></grid></pinboard><grid align="center"><grid lap.min-height="90%" rows="repeat(auto-fill, minmax(20%, 1fr))"><icon /></grid></grid>',
+    ),
+  },
+  {
+    name: 'a grid that repeats rows is as wide as the height that is known makes it (Grid 1 §7.2.3.2)',
+    source: screen(
+      '<row height="200"><grid rows="repeat(auto-fill, 60)" flow="column"><icon /><icon /><icon /><icon /><icon /></grid><icon /></row><row><row height="200"><grid rows="repeat(auto-fill, 60)" flow="column"><icon /><icon /><icon /><icon /><icon /></grid><icon /></row></row><row height="200"><row><grid rows="repeat(auto-fill, 60)" flow="column"><icon /><icon /><icon /><icon /><icon /></grid><icon /></row></row><row height="200" align="start"><grid height="50%" rows="repeat(auto-fill, 60)" flow="column"><icon /><icon /><icon /><icon /><icon /></grid><icon /></row><row height="300"><grid rows="repeat(auto-fill, minmax(60, 1fr))" flow="column"><icon /><icon /><icon /><icon /><icon /></grid><grid rows="repeat(auto-fill, 40%)" flow="column"><icon /><icon /><icon /><icon /><icon /></grid><icon /></row><grid rows="200" columns="auto 1fr"><grid rows="repeat(auto-fill, 60)" flow="column"><icon /><icon /><icon /><icon /><icon /></grid><icon /></grid><grid height="200" columns="auto 1fr"><grid rows="repeat(auto-fill, 60)" flow="column"><icon /><icon /><icon /><icon /><icon /></grid><icon /></grid><layers height="200" justify="start"><grid rows="repeat(auto-fill, 60)" flow="column"><icon /><icon /><icon /><icon /><icon /></grid></layers>',
+    ),
+  },
+  {
+    name: 'only what follows from a height has columns sized again, and rows filled (Grid 1 §12.1)',
+    source: screen(
+      '<grid max-height="42"><row><image height="fit" /></row><lamp min-height="20%" /></grid><grid max-height="42"><row><image /></row><lamp min-height="20%" /></grid><grid max-height="42"><column><image /></column><lamp min-height="20%" /></grid><grid max-height="42"><column><image height="50%" /></column><lamp min-height="20%" /></grid><grid max-height="42"><grid columns="repeat(auto-fill, 50)"><image /></grid><lamp min-height="20%" /></grid><grid max-height="42"><row><row aspect="2" width="100" /></row><lamp min-height="20%" /></grid>',
+    ),
+  },
+  {
+    name: 'parts of a height refer to the ratio of a split, as of others (Sizing 4 §6.2)',
+    source: screen(
+      '<pinboard height="100"><split aspect="0.5" width="20"><row height="100%" margin="30" /></split></pinboard>',
+    ),
+  },
+  {
     name: 'order among siblings (Display 3 §3)',
     source: screen(
       '<row><text text="a" order="2" /><text text="b" lap.order="-1" /><text text="c" order="1" lap.order="3" /></row><grid columns="1fr 1fr"><text text="d" order="1" /><text text="e" /></grid>',

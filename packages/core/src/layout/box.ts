@@ -6,8 +6,10 @@
  */
 import type { Paragraphs } from '../text/paragraph.ts';
 import type { Answers } from './between.ts';
+import { asksContent } from './grid/sizing.ts';
 import type { Laid, Widths, WidthsAt } from './laid.ts';
 import type { Outcome } from './record.ts';
+import { fills, isFraction } from './sizes.ts';
 
 /** A share of what is left over (`share N`). */
 export interface Share {
@@ -254,10 +256,20 @@ export interface Box {
    */
   readonly heightMatters: boolean;
   /**
-   * Whether its width by content may follow from a height: it or something inside has a ratio, or is a column that
-   * wraps.
+   * Whether its width by content may follow from a height: it or something inside has a ratio, is a column that wraps,
+   * or a grid that repeats as many rows as there is room for.
    */
   readonly widthAsksHeight: boolean;
+  /**
+   * Whether the columns that it stands in are sized once more when its rows are known, as browsers do it: not for grids
+   * that repeat rows, which they ask only at heights that are known beforehand.
+   */
+  readonly asksAgain: boolean;
+  /**
+   * Whether limits of its height that are parts of its container's decide about what is inside before its height is
+   * known: where a column wraps, how many rows a grid has and what they fill.
+   */
+  readonly limitsMatter: boolean;
   /** What the engine has worked out about this box; belongs to the engine. */
   readonly known: Known;
 }
@@ -294,45 +306,89 @@ export const nothingKnown = (): Known => ({
   explained: [],
 });
 
+/** What `makeBox` finds out by itself. */
+type Derived = 'known' | 'size' | 'heightMatters' | 'widthAsksHeight' | 'asksAgain' | 'limitsMatter';
+
 /** Makes a box with nothing known about it yet. */
-export function makeBox(box: Omit<Box, 'known' | 'size' | 'heightMatters' | 'widthAsksHeight'>): Box {
-  const widthAsksHeight =
-    box.style.aspect !== undefined ||
-    box.content.type === 'picture' ||
-    (box.content.type === 'flex' && box.content.wrap && box.content.direction === 'column') ||
-    (passesHeightOn(box.content) && box.children.some((child) => followsIn(box.content, child)));
+export function makeBox(box: Omit<Box, Derived>): Box {
+  const { content, style, children } = box;
+  const { minHeight, maxHeight } = style;
+  const inside = passesHeightOn(content, children)
+    ? children.filter((child) => isHeldBy(content, child.style))
+    : [];
+  const asksAgain =
+    style.aspect !== undefined ||
+    content.type === 'picture' ||
+    isWrappingColumn(content) ||
+    inside.some((child) => child.asksAgain);
   return {
     control: box.control,
-    style: box.style,
-    content: box.content,
-    children: box.children,
-    size: box.children.reduce((sum, { size }) => sum + size, 1),
+    style,
+    content,
+    children,
+    size: children.reduce((sum, { size }) => sum + size, 1),
     look: box.look,
     items: box.items,
     // Rows that a limit cuts off fill a height that is given, if it is the same one.
     heightMatters:
-      askHeight(box.content, box.children) ||
-      (box.content.type === 'grid' && (box.style.minHeight ?? box.style.maxHeight) !== undefined),
-    widthAsksHeight,
+      askHeight(content, children) || (content.type === 'grid' && (minHeight ?? maxHeight) !== undefined),
+    widthAsksHeight:
+      asksAgain ||
+      (content.type === 'grid' && content.rows.some((part) => 'auto' in part)) ||
+      inside.some((child) => child.widthAsksHeight),
+    asksAgain,
+    limitsMatter:
+      (isFraction(maxHeight) && (isWrappingColumn(content) || content.type === 'grid')) ||
+      (isFraction(minHeight) && content.type === 'grid'),
     known: nothingKnown(),
   };
 }
 
-/** Whether children may be as wide as their own height says, because the box's height says how high they are. */
-const passesHeightOn = (content: Content): boolean =>
-  content.type === 'scroll'
-    ? content.axis === 'horizontal'
-    : content.type !== 'pinboard' && content.type !== 'split';
+const isWrappingColumn = (content: Content): boolean =>
+  content.type === 'flex' && content.wrap && content.direction === 'column';
 
-/** Whether a child's width may follow from its container's height. Lines of a row that wraps are as high as what is in them. */
-const followsIn = (content: Content, { style, widthAsksHeight }: Box): boolean =>
-  widthAsksHeight &&
-  (content.type !== 'flex' ||
-    content.direction !== 'row' ||
-    !content.wrap ||
-    [style.height, style.minHeight, style.maxHeight].some(isFractionOf));
+/** Whether children that are as wide as their height says have to do with the width of what they stand in. */
+function passesHeightOn(content: Content, children: readonly Box[]): boolean {
+  switch (content.type) {
+    case 'scroll':
+      return content.axis === 'horizontal';
+    case 'grid':
+      return !hasFixedColumns(content, children);
+    default:
+      return content.type !== 'pinboard' && content.type !== 'split';
+  }
+}
 
-const isFractionOf = (size: Size | Limit): boolean => typeof size === 'object' && 'fraction' in size;
+/** Whether all children stand in columns that ask nothing of them. */
+const hasFixedColumns = ({ columns, flow }: GridContent, children: readonly Box[]): boolean =>
+  columns.length > 0 &&
+  flow === 'row' &&
+  columns.every((part) =>
+    ('auto' in part ? part.tracks : [part]).every((each) => !asksContent(each, undefined)),
+  ) &&
+  children.every(
+    ({ style: { area } }) =>
+      area === undefined || (area.column === undefined && area.columnSpan <= columns.length),
+  );
+
+/**
+ * Whether a child's height follows from its container's, and its width is not known anyway. Lines of a row that wraps are
+ * as high as what is in them.
+ */
+function isHeldBy(content: Content, style: BoxStyle): boolean {
+  if (typeof style.width === 'number') return false;
+  if ([style.height, style.minHeight, style.maxHeight].some(isFraction)) return true;
+  if (content.type === 'flex' && (content.direction === 'column' || content.wrap)) return false;
+  if (content.type === 'scroll') return true;
+  return (
+    (content.type === 'flex' || content.type === 'grid') &&
+    fills(style.height, style.alignSelf ?? content.align)
+  );
+}
+
+/** Whether a child's width may follow from its container's height. */
+export const followsIn = (content: Content, { style, widthAsksHeight }: Box): boolean =>
+  widthAsksHeight && isHeldBy(content, style);
 
 function askHeight(content: Content, children: readonly Box[]): boolean {
   switch (content.type) {
@@ -348,8 +404,7 @@ function askHeight(content: Content, children: readonly Box[]): boolean {
       return false;
   }
   for (const { style, heightMatters, widthAsksHeight } of children) {
-    if (isFractionOf(style.height) || isFractionOf(style.minHeight) || isFractionOf(style.maxHeight))
-      return true;
+    if ([style.height, style.minHeight, style.maxHeight].some(isFraction)) return true;
     if (widthAsksHeight) return true;
     if (heightMatters && typeof style.height !== 'number') return true;
   }

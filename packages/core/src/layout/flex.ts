@@ -21,7 +21,6 @@ import {
   pixels,
   widthByRatio,
   widthRange,
-  wrapsByLimits,
 } from './sizes.ts';
 import {
   contentWidths,
@@ -54,6 +53,7 @@ export interface Item extends FlexItem {
 /**
  * Lays out a container's children. Called by `layOut`, which keeps what comes back.
  *
+ * @param limitsOf what parts of its own height limits refer to, where that is known and its height is free.
  * @param percentOf border-box height that parts of a height refer to.
  */
 export function layOutFlex(
@@ -63,12 +63,13 @@ export function layOutFlex(
   width: number,
   height: number,
   definite: boolean,
+  limitsOf: number | undefined,
   children: readonly Box[] = box.children,
   percentOf = height,
 ): Laid {
   const row = content.direction === 'row';
   const free = Number.isNaN(height);
-  const limits = heightRange(box, undefined);
+  const limits = heightRange(box, limitsOf, pass);
   const frameH = frameHeight(box);
   const innerHeight = free ? Number.NaN : Math.max(0, height - frameH);
   const inside: FlexInside = {
@@ -107,7 +108,7 @@ export function layOutFlex(
 
   // Cross sizes of lines (§9.4).
   const crossKnown = row ? innerHeight : inside.width;
-  const isNeeded = !free && (box.style.aspect !== undefined || wrapsByLimits(box));
+  const isNeeded = limitsOf !== undefined || (!free && box.style.aspect !== undefined);
   // What is stretched in a row of known height needs no more than that.
   if (isNeeded && definite && row && !content.wrap)
     for (const line of lines) for (const item of line) stretch(pass, item, crossKnown, inside);
@@ -432,7 +433,7 @@ function layRowItem(pass: Pass, { box: child, main }: Item, inside: FlexInside):
     pass.held(child, fixed, limits.min, limits.max);
     return layOut(pass, child, main, Math.max(limits.min, Math.min(limits.max, fixed)), true);
   }
-  return layByContent(pass, child, main, limits).laid;
+  return layByContent(pass, child, main, limits, inside.heightBasis).laid;
 }
 
 /**

@@ -35,6 +35,8 @@ export interface Laid {
   readonly needed?: number;
   /** The height it was asked for; NaN where that was free. */
   readonly asked: number;
+  /** Of a box whose limits matter, laid out at a free height: what parts in them refer to, where that is known. */
+  readonly limitsOf?: number;
   /** Whether percentages inside could refer to that height (CSS Sizing 3 §2.2, "definite"). */
   readonly definite: boolean;
   /** How it came about, in passes that write that down; a layout is an `Answer`. */

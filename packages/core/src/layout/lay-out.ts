@@ -16,7 +16,6 @@ import {
   heightRange,
   isFraction,
   type Range,
-  wrapsByLimits,
 } from './sizes.ts';
 import { layOutSplit } from './split.ts';
 import { isEnough } from './work.ts';
@@ -30,11 +29,27 @@ const answersKept = 24;
  * @param width its border-box width.
  * @param height its border-box height; NaN: as high as the content, within the box's own limits.
  * @param definite whether percentages of children may refer to the height (CSS Sizing 3 §2.2).
+ * @param limitsOf where its limits matter and its height is free: what parts in them refer to.
  */
-export function layOut(pass: Pass, box: Box, width: number, height: number, definite: boolean): Laid {
+export function layOut(
+  pass: Pass,
+  box: Box,
+  width: number,
+  height: number,
+  definite: boolean,
+  limitsOf?: number,
+): Laid {
   const laid = pass.recording
-    ? sweptAnswer(pass, box, width, height, definite)
-    : keptAnswer(pass, pass.explaining ? box.known.explained : box.known.laid, box, width, height, definite);
+    ? sweptAnswer(pass, box, width, height, definite, limitsOf)
+    : keptAnswer(
+        pass,
+        pass.explaining ? box.known.explained : box.known.laid,
+        box,
+        width,
+        height,
+        definite,
+        limitsOf,
+      );
   if (pass.log !== undefined) pass.log.push(laid);
   return laid;
 }
@@ -54,6 +69,7 @@ export function layStretched(pass: Pass, box: Box, width: number, height: number
 /**
  * Lays out a box as high as its content, within limits of which some may be parts of its container's height.
  *
+ * @param limitsOf what parts of them refer to, where that is known.
  * @returns how it is then, and the height by content before its limits.
  */
 export function layByContent(
@@ -61,19 +77,14 @@ export function layByContent(
   box: Box,
   width: number,
   limits: Range,
+  limitsOf: number | undefined,
 ): { readonly laid: Laid; readonly natural: number } {
-  const clamped = (height: number) => {
-    pass.held(box, height, limits.min, limits.max);
-    return Math.max(limits.min, Math.min(limits.max, height));
-  };
-  if (wrapsByLimits(box) && limits.max < Infinity) {
-    // Its lines break where its greatest height ends (Flexbox 1 §9.3.5), and it is as high as the longest of them.
-    const whole = layOut(pass, box, width, limits.max, false);
-    const natural = whole.needed ?? whole.height;
-    return { laid: layOut(pass, box, width, clamped(natural), false), natural };
+  if (box.limitsMatter && limitsOf !== undefined) {
+    const laid = layOut(pass, box, width, Number.NaN, false, limitsOf);
+    return { laid, natural: (box.style.aspect === undefined ? laid.needed : undefined) ?? laid.height };
   }
   const laid = layOut(pass, box, width, Number.NaN, false);
-  const height = clamped(laid.height);
+  const height = pass.clamp(box, laid.height, limits.min, limits.max);
   return {
     laid: height === laid.height ? laid : layOut(pass, box, width, height, box.style.aspect !== undefined),
     natural: laid.height,
@@ -87,28 +98,36 @@ function keptAnswer(
   width: number,
   height: number,
   definite: boolean,
+  limitsOf: number | undefined,
 ): Laid {
-  const known = find(answers, width, height, definite, minds(box, definite));
+  const known = find(answers, width, height, definite, limitsOf, minds(box, definite));
   if (known) return known;
   const laid =
     pass.recording || pass.explaining
-      ? written(pass, box, width, height, definite)
-      : anew(pass, box, width, height, definite);
+      ? written(pass, box, width, height, definite, limitsOf)
+      : anew(pass, box, width, height, definite, limitsOf);
   if (answers.length >= answersKept) answers.shift();
   answers.push(laid);
   return laid;
 }
 
 /** The answer of a pass that writes down its comparisons; of a free height it may be read off between two others. */
-function sweptAnswer(pass: Pass, box: Box, width: number, height: number, definite: boolean): Laid {
+function sweptAnswer(
+  pass: Pass,
+  box: Box,
+  width: number,
+  height: number,
+  definite: boolean,
+  limitsOf: number | undefined,
+): Laid {
   const { known } = box;
   const free = Number.isNaN(height);
-  if (free || !minds(box, definite)) {
+  if (limitsOf === undefined && (free || !minds(box, definite))) {
     known.swept ??= new Answers();
-    const laid = known.swept.at(width, (at) => written(pass, box, at, Number.NaN, false));
+    const laid = known.swept.at(width, (at) => written(pass, box, at, Number.NaN, false, undefined));
     if (free || Math.abs(laid.height - height) < 1e-9) return laid;
   }
-  return keptAnswer(pass, known.recorded, box, width, height, definite);
+  return keptAnswer(pass, known.recorded, box, width, height, definite, limitsOf);
 }
 
 /**
@@ -124,25 +143,38 @@ function find(
   width: number,
   height: number,
   definite: boolean,
+  limitsOf: number | undefined,
   mindsHeight: boolean,
 ): Laid | undefined {
   const free = Number.isNaN(height);
   for (let index = answers.length - 1; index >= 0; index--) {
     const laid = answers[index]!;
     if (laid.width !== width) continue;
-    if (free ? Number.isNaN(laid.asked) : laid.asked === height && laid.definite === definite) return laid;
-    if (!free && !mindsHeight && laid.height === height) return laid;
+    if (
+      free
+        ? Number.isNaN(laid.asked) && laid.limitsOf === limitsOf
+        : laid.asked === height && laid.definite === definite
+    )
+      return laid;
+    if (!free && !mindsHeight && laid.height === height && laid.limitsOf === undefined) return laid;
   }
   return undefined;
 }
 
 /** Lays out with a fresh list of notes, and keeps them with the answer. */
-function written(pass: Pass, box: Box, width: number, height: number, definite: boolean): Laid {
+function written(
+  pass: Pass,
+  box: Box,
+  width: number,
+  height: number,
+  definite: boolean,
+  limitsOf: number | undefined,
+): Laid {
   const { log, reasons, content } = pass;
   pass.log = pass.recording ? new Log() : undefined;
   pass.reasons = [];
   pass.content = undefined;
-  const laid = anew(pass, box, width, height, definite) as { -readonly [K in keyof Laid]: Laid[K] };
+  const laid = anew(pass, box, width, height, definite, limitsOf) as { -readonly [K in keyof Laid]: Laid[K] };
   laid.record = recordOf(pass.log ?? new Log(), pass.reasons, pass.content);
   pass.log = log;
   pass.reasons = reasons;
@@ -166,36 +198,39 @@ function anew(
   width: number,
   height: number,
   definite: boolean,
+  limitsOf: number | undefined,
   percentOf = height,
 ): Laid {
   const { last } = box.known;
   if (isEnough() && last) return asBefore(last, width, height, definite);
-  const laid = worked(pass, box, width, height, definite, percentOf);
+  const worked = work(pass, box, width, height, definite, limitsOf, percentOf);
+  const laid = limitsOf === undefined ? worked : { ...worked, limitsOf };
   box.known.last = laid;
   return laid;
 }
 
-function worked(
+function work(
   pass: Pass,
   box: Box,
   width: number,
   height: number,
   definite: boolean,
+  limitsOf: number | undefined,
   percentOf: number,
 ): Laid {
-  if (Number.isNaN(height) && box.style.aspect !== undefined) return byRatio(pass, box, width);
+  if (Number.isNaN(height) && box.style.aspect !== undefined) return byRatio(pass, box, width, limitsOf);
   const { content } = box;
   switch (content.type) {
     case 'flex':
-      return layOutFlex(pass, box, content, width, height, definite, box.children, percentOf);
+      return layOutFlex(pass, box, content, width, height, definite, limitsOf, box.children, percentOf);
     case 'grid':
-      return layOutGrid(pass, box, content, width, height, definite);
+      return layOutGrid(pass, box, content, width, height, definite, limitsOf);
     case 'pinboard':
       return layOutPinboard(pass, box, content, width, height, definite);
     case 'scroll':
       return layOutScroll(pass, box, content, width, height, definite);
     case 'split':
-      return layOutSplit(pass, box, content, width, height, definite);
+      return layOutSplit(pass, box, content, width, height, definite, percentOf);
     case 'text': {
       const room = Math.max(0, width - frameWidth(box));
       const set = content.paragraphs.set(room);
@@ -292,12 +327,12 @@ export const contentHolds = ({ style, content }: Box): boolean =>
  * A box with an aspect ratio and a free height: as high as the ratio says, but no lower than its content unless it
  * has a least height of its own (CSS Sizing 4 §6.2). That height is definite.
  */
-function byRatio(pass: Pass, box: Box, width: number): Laid {
-  const limits = heightRange(box, undefined);
+function byRatio(pass: Pass, box: Box, width: number, limitsOf: number | undefined): Laid {
+  const limits = heightRange(box, limitsOf, pass);
   const ratio = heightByRatio(pass, box, width);
   pass.held(box, ratio, limits.min, limits.max);
   let height = Math.max(limits.min, Math.min(limits.max, ratio));
-  let laid = anew(pass, box, width, height, true);
+  let laid = anew(pass, box, width, height, true, undefined);
   let least = limits.min;
   if (contentHolds(box) && laid.needed !== undefined) {
     // Content that follows from the height is as the ratio's height has it: what is stretched holds nothing up.
@@ -305,7 +340,7 @@ function byRatio(pass: Pass, box: Box, width: number): Laid {
     pass.sign(box, 'least', height - least);
     if (least > height) {
       // Parts of a height still refer to the ratio's, what is stretched fills the box.
-      laid = anew(pass, box, width, least, true, height);
+      laid = anew(pass, box, width, least, true, undefined, height);
       height = least;
     }
   }

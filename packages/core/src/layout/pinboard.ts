@@ -183,7 +183,7 @@ export function layOutPinboard(
     }
     if (childHeight !== undefined) laid = layOut(pass, child, childWidth, childHeight, true);
     else {
-      const byContent = layByContent(pass, child, childWidth, heightLimits);
+      const byContent = layByContent(pass, child, childWidth, heightLimits, high);
       laid = byContent.laid;
       heightRule = { rule: 'content', value: byContent.natural };
     }

@@ -70,10 +70,6 @@ export function ownHeight(box: Box): number | undefined {
   return Math.max(min, Math.min(max, height));
 }
 
-/** Whether a column wraps where a part of its container's height ends: only who knows that height knows its lines. */
-export const wrapsByLimits = ({ style, content }: Box): boolean =>
-  content.type === 'flex' && content.direction === 'column' && content.wrap && isFraction(style.maxHeight);
-
 /** Whether one side of the box follows from the other. */
 export const hasRatio = ({ style, content }: Box): boolean =>
   style.aspect !== undefined || content.type === 'picture';

@@ -17,6 +17,7 @@ const rowOf = (columnGap: number): FlexContent => ({
   columnGap,
 });
 
+/** @param percentOf border-box height that parts of a height refer to. */
 export function layOutSplit(
   pass: Pass,
   box: Box,
@@ -24,6 +25,7 @@ export function layOutSplit(
   width: number,
   height: number,
   definite: boolean,
+  percentOf: number,
 ): Laid {
   let panes = box.children;
   let { columnGap } = content;
@@ -38,5 +40,5 @@ export function layOutSplit(
     if (room < needed) panes = [panes[content.show === 'first' ? 0 : 1]!];
     else if (content.folded) ({ panes, columnGap } = content.folded);
   }
-  return layOutFlex(pass, box, rowOf(columnGap), width, height, definite, panes);
+  return layOutFlex(pass, box, rowOf(columnGap), width, height, definite, undefined, panes, percentOf);
 }

@@ -19,7 +19,6 @@ import {
   widthByRatio,
   widthRange,
   widthsByLimits,
-  wrapsByLimits,
 } from './sizes.ts';
 import { isEnough } from './work.ts';
 
@@ -38,7 +37,7 @@ export function contentWidths(
   heightBasis?: number,
 ): Widths {
   const across = basis !== undefined && countsByLimits(box) ? basis : undefined;
-  const along = heightBasis !== undefined && wrapsByLimits(box) ? heightBasis : undefined;
+  const along = heightBasis !== undefined && box.limitsMatter ? heightBasis : undefined;
   if (across !== undefined || along !== undefined)
     return transferred(pass, box, measuredAt(pass.onTheWay, box, height, across, along), heightBasis);
   if (height !== undefined && box.widthAsksHeight)
@@ -156,7 +155,7 @@ function measure(
         : same(widths.max + frame);
     }
     case 'grid':
-      return gridWidths(pass, box, content, height, basis);
+      return gridWidths(pass, box, content, height, basis, heightBasis);
     case 'flex': {
       const row = content.direction === 'row';
       let min = 0;

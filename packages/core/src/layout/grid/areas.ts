@@ -124,12 +124,14 @@ interface LaidItem {
   readonly heightRule: SizeRule;
 }
 
+/** @param asks whether its width by content may follow from the height that its area gives it. */
 export function layItem(
   pass: Pass,
   box: Box,
   content: GridContent,
   areaWidth: number,
   areaHeight: number,
+  asks: boolean,
 ): LaidItem {
   const { style } = box;
   const limits = heightRange(box, areaHeight, pass);
@@ -149,7 +151,8 @@ export function layItem(
     rule = { rule: 'stretch', from: areaHeight, margin: down(style.margin), to: 'area' };
     height = held(areaHeight - down(style.margin));
   }
-  const { width, rule: widthRule } = itemWidth(pass, box, content, areaWidth, height, areaHeight);
+  const known = asks || typeof style.height === 'number' ? height : undefined;
+  const { width, rule: widthRule } = itemWidth(pass, box, content, areaWidth, known, areaHeight);
   if (rule && height !== undefined)
     return {
       laid:
@@ -161,7 +164,7 @@ export function layItem(
       widthRule,
       heightRule: rule,
     };
-  const { laid, natural } = layByContent(pass, box, width, limits);
+  const { laid, natural } = layByContent(pass, box, width, limits, areaHeight);
   const heightRule: SizeRule = { rule: 'content', value: natural };
   return { laid, areaWidth, areaHeight, widthRule, heightRule };
 }

@@ -1,8 +1,8 @@
 /** Both axes of a grid, columns first, and once more where rows change what columns are asked for (CSS Grid 1 §12.1). */
-import type { Box, GridContent, Track } from '../box.ts';
+import { type Box, followsIn, type GridContent, type Track } from '../box.ts';
 import type { Widths } from '../laid.ts';
 import type { Pass } from '../record.ts';
-import { down, fills, heightRange, isFraction, pixels, widthRange } from '../sizes.ts';
+import { down, fills, heightRange, pixels, widthRange } from '../sizes.ts';
 import { widthsWithin } from '../widths.ts';
 import { alignOf, areaSize, itemWidth } from './areas.ts';
 import { baselineOf } from './baselines.ts';
@@ -28,6 +28,8 @@ export interface GridTracks {
   readonly rows: readonly SizedTrack[];
   /** Whether columns may have changed since the rows were sized. */
   readonly stale: boolean;
+  /** The height of an item's rows, where that is known before anything is sized. */
+  assumedArea(item: Placed): number | undefined;
   /** Rows at another room, with the columns as they are. */
   rowsIn(room: number): SizedTrack[];
 }
@@ -55,13 +57,6 @@ function tracksOf(
     const [from, length] = explicit.collapsible ?? [0, 0];
     return { track, collapsed: at >= from && at < from + length && !occupied(index) };
   });
-}
-
-/** Whether the height that its rows give an item changes how wide it would like to be. */
-function asksItsRows({ box }: Placed, content: GridContent): boolean {
-  const { width, height, minHeight, maxHeight } = box.style;
-  if (!box.widthAsksHeight || typeof width === 'number') return false;
-  return [height, minHeight, maxHeight].some(isFraction) || fills(height, alignOf(box, content));
 }
 
 export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: GridRoom): GridTracks {
@@ -120,17 +115,18 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
   };
 
   // What nobody asks about changes nothing: columns that are as wide as they say.
-  const again = items.filter(
+  const asking = items.filter(
     (item) =>
-      asksItsRows(item, content) &&
+      followsIn(content, item.box) &&
       columnTracks
         .slice(item.column, item.column + item.columnSpan)
         .some(({ track }) => asksContent(track, given.columns.room)),
   );
+  const again = asking.filter(({ box: item }) => item.asksAgain);
   /** Widths of such items at the height that rows of some size give them. */
   const widthsBy = (rowsUnder: (item: Placed) => number | undefined) => {
     const known = new Map<Placed, Widths>();
-    for (const item of again) {
+    for (const item of asking) {
       const area = rowsUnder(item);
       if (area === undefined) continue;
       const { style } = item.box;
@@ -155,7 +151,7 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
   };
   let columns = sizeColumns(widthsBy(assumedArea));
   if (given.columns.room === undefined && again.length === 0)
-    return { placement, columns, rows: [], stale: false, rowsIn: () => [] };
+    return { placement, columns, rows: [], stale: false, assumedArea, rowsIn: () => [] };
   let widths = widthsIn(columns);
   const firstRows = sizeRows(widths, given.rows.room);
   // Columns do not look at what a least height adds to flexible rows (as browsers do it).
@@ -170,7 +166,7 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
     return assumed === undefined || !pass.equal(item.box, 'largest', firstArea(item), assumed);
   });
   if (stale) {
-    columns = sizeColumns(widthsBy(firstArea));
+    columns = sizeColumns(widthsBy((item) => (item.box.asksAgain ? firstArea(item) : assumedArea(item))));
     widths = widthsIn(columns);
   }
   return {
@@ -178,6 +174,7 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
     columns,
     rows: firstRows,
     stale,
+    assumedArea,
     rowsIn: (room) => sizeRows(widths, room),
   };
 }

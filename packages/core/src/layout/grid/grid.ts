@@ -27,10 +27,11 @@ export function layOutGrid(
   width: number,
   height: number,
   definite: boolean,
+  limitsOf: number | undefined,
 ): Laid {
   const free = Number.isNaN(height);
   const frameH = frameHeight(box);
-  const limits = heightRange(box, undefined);
+  const limits = heightRange(box, limitsOf, pass);
   const innerWidth = Math.max(0, width - frameWidth(box));
   const innerHeight = free ? undefined : Math.max(0, height - frameH);
   const leastHeight = Math.max(0, limits.min - frameH);
@@ -70,13 +71,14 @@ export function layOutGrid(
   const children: Laid[] = [];
   const places: number[] = [];
   const reasons: Reasons[] = [];
-  const laidItems = items.map(({ box: child, column, columnSpan, row, rowSpan }) =>
+  const laidItems = items.map((item) =>
     layItem(
       pass,
-      child,
+      item.box,
       content,
-      areaSize(columns, column, columnSpan, content.columnGap),
-      areaSize(rows, row, rowSpan, content.rowGap),
+      areaSize(columns, item.column, item.columnSpan, content.columnGap),
+      areaSize(rows, item.row, item.rowSpan, content.rowGap),
+      item.box.asksAgain || sized.assumedArea(item) !== undefined,
     ),
   );
   // Rows made room for baselines of items by content; items line up by those that they have in their rows.
@@ -173,7 +175,9 @@ export function layOutGrid(
     definite,
     record: undefined,
   };
-  return free || box.style.aspect === undefined ? laid : { ...laid, needed: natural + frameH };
+  return limitsOf === undefined && (free || box.style.aspect === undefined)
+    ? laid
+    : { ...laid, needed: natural + frameH };
 }
 
 /** Whether a track depends on the height of the grid. */

@@ -24,6 +24,7 @@ export const countsByLimits = ({ style, content }: Box): boolean =>
 /**
  * @param known the grid's border-box height, where that is known beforehand.
  * @param basis what percentages of its width limits refer to, where that is known.
+ * @param heightBasis what percentages of its height limits refer to, where that is known.
  */
 export function gridWidths(
   pass: Pass,
@@ -31,13 +32,14 @@ export function gridWidths(
   content: GridContent,
   known: number | undefined,
   basis: number | undefined,
+  heightBasis: number | undefined,
 ): Widths {
   const frame = frameWidth(box);
   const { style } = box;
   const inner = (height: number) => Math.max(0, height - frameHeight(box));
   // Limits of a height count, too, by a ratio (CSS Sizing 4 §6.3).
   const own = widthRange(box, basis, pass);
-  const carried = style.aspect === undefined ? own : widthsByLimits(pass, box, undefined);
+  const carried = style.aspect === undefined ? own : widthsByLimits(pass, box, heightBasis);
   const limits = {
     min: Math.max(own.min, Math.min(own.max, carried.min)),
     max: Math.min(own.max, Math.max(own.min, carried.max)),
@@ -49,7 +51,7 @@ export function gridWidths(
   const room = bound < Infinity ? Math.max(0, bound - frame) : undefined;
   // A part of a greatest width is no size as long as content decides; one of a least width is.
   const percentOf = fixed === undefined ? partsOf(least) : room;
-  const heights = heightRange(box, undefined);
+  const heights = heightRange(box, heightBasis, pass);
   const asked = known ?? ownHeight(box);
   const high = asked === undefined ? undefined : inner(asked);
   const leastHeight = inner(heights.min);
