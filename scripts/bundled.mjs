@@ -12,8 +12,8 @@ export async function runBundled(file, words) {
   installPackages();
   const { bundleForNode, ensureBuilt } = await import('./build.mjs');
   await ensureBuilt(['fonts', 'page']);
-  // Three folders below the root, where bundles look for the workspace's files.
-  const outfile = join(root, 'packages/core/dist', `${basename(file, '.ts')}.mjs`);
+  // Three folders below the root, where bundles look for the workspace's files; two may run at once.
+  const outfile = join(root, 'packages/core/dist', `${basename(file, '.ts')}-${process.pid}.mjs`);
   await bundleForNode(file, outfile);
   const { status } = spawnSync(process.execPath, ['--expose-gc', outfile, ...words], {
     cwd: root,

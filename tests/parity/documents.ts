@@ -205,14 +205,61 @@ const values: Readonly<Record<string, [often: number, value: (chance: Chance) =>
   nowrap: [0.08, oneOf('true')],
 };
 
+const heights = oneOf('120', '200', '333', '480', 'share', 'share', 'share 2', 'fit', '100%', '50%', '62.5%');
+const parts = oneOf('20%', '50%', '90%', '100%', '60', '150', '260');
+
+/** What is said otherwise on a screen whose containers mostly know how high they are. */
+const valuesOfHeights: typeof values = {
+  text: [1, (chance) => Array.from({ length: chance.whole(1, 5) }, () => chance.one(vocabulary)).join(' ')],
+  width: [0.35, oneOf('share', 'share', 'share 2', 'fit', '100%', '50%', '33%', '180', '260')],
+  height: [0.5, heights],
+  'min-width': [0.06, parts],
+  'max-width': [0.06, parts],
+  'min-height': [0.12, parts],
+  'max-height': [0.12, parts],
+  align: [0.4, oneOf('start', 'center', 'end')],
+  wrap: [0.25, oneOf('true')],
+  aspect: [0.08, oneOf('16/9', '1', '0.5')],
+  columns: [
+    0.7,
+    oneOf(
+      ...['1fr', '1fr 1fr', 'auto 1fr', 'auto auto', '120 1fr', 'max-content minmax(0, 1fr)', '25% 1fr'],
+      ...[
+        'repeat(auto-fill, minmax(90, 1fr))',
+        'repeat(auto-fit, minmax(25%, 1fr))',
+        'repeat(auto-fill, 70)',
+      ],
+    ),
+  ],
+  rows: [
+    0.5,
+    oneOf(
+      ...[
+        'auto 1fr',
+        '1fr 1fr',
+        '1fr',
+        '60 auto',
+        'minmax(40, 1fr) auto',
+        '25% auto',
+        'fit-content(50%) 1fr',
+      ],
+      ...['repeat(auto-fill, 60)', 'repeat(auto-fill, minmax(50, 1fr))', 'repeat(auto-fit, 25%)'],
+    ),
+  ],
+  flow: [0.35, oneOf('column', 'column dense', 'row dense')],
+};
+const leavesOfHeights = ['text', 'text', 'icon', 'image', 'button', 'spacer', 'textField'];
+
 /** How a random screen is made. */
 export interface Making {
+  /** Whether its containers mostly know how high they are, and what is in them refers to that. */
+  readonly heights?: boolean;
   /** Properties and kinds to leave out, by name. */
   readonly without?: readonly string[];
 }
 
 /** Makes the random screen of a seed. */
-export function randomScreen(seed: number, { without = [] }: Making = {}): Control {
+export function randomScreen(seed: number, { without = [], heights: isHigh = false }: Making = {}): Control {
   const chance = new Chance(seed);
   let count = 0;
   const make = (
@@ -223,7 +270,10 @@ export function randomScreen(seed: number, { without = [] }: Making = {}): Contr
     const parent = within?.[0] ?? '';
     const props: Record<string, string> = {};
     for (const property of kindNamed(kind)!.properties) {
-      const entry = values[`${kind}.${property.name}`] ?? values[property.name];
+      const entry =
+        (isHigh ? valuesOfHeights[property.name] : undefined) ??
+        values[`${kind}.${property.name}`] ??
+        values[property.name];
       if (!entry || without.includes(property.name)) continue;
       if (property.onlyIn && !property.onlyIn.includes(parent)) continue;
       const [often, value] = entry;
@@ -242,7 +292,7 @@ export function randomScreen(seed: number, { without = [] }: Making = {}): Contr
     if (kind === 'image' && chance.of(0.7)) props.src = 'wide.svg';
     const kept = (names: readonly string[]) => names.filter((name) => !without.includes(name));
     const inner = kept([...(depth > 0 ? containers : []), ...(kind === 'screen' ? ['bar'] : [])]);
-    const outer = kept(leaves);
+    const outer = kept(isHigh ? leavesOfHeights : leaves);
     const { container, confines } = kindNamed(kind)!;
     const children = confines?.children
       ? Array.from({ length: chance.of(0.4) ? chance.whole(1, 3) : 0 }, () =>

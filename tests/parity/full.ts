@@ -17,6 +17,8 @@ const { values } = parseArgs({
     seed: { type: 'string', default: '41000' },
     /** Properties and kinds that no document has. */
     without: { type: 'string', default: '' },
+    /** Screens whose containers mostly know how high they are. */
+    heights: { type: 'boolean', default: false },
     /** A document of its own instead of random ones: every box of it in every view, as the core and the page have it. */
     file: { type: 'string' },
     /** How often a differing document is laid out to make it smaller. */
@@ -71,7 +73,7 @@ async function keep(seed: number, screen: Control, view: View): Promise<void> {
 }
 
 for (let seed = first; seed < first + documents; seed++) {
-  const screen = randomScreen(seed, { without });
+  const screen = randomScreen(seed, { without, heights: values.heights });
   const result = await bench.compare(trialProject(screen), views).catch(async (error: Error) => {
     console.log(`Seed ${seed}: ${error.message}`);
     await bench.reopen();

@@ -81,10 +81,17 @@ export function distribute(items: readonly FlexItem[], room: number, pass: Pass)
     const shares = growing ? free > 0 : free < 0 && weight > 0;
 
     let violation = 0;
-    for (const item of items) {
+    // In whole 64ths, the last item first, each its part of what is left then, as browsers do it.
+    let left = free;
+    let leftParts = weight;
+    for (let index = items.length - 1; index >= 0; index--) {
+      const item = items[index]!;
       if (item.frozen) continue;
       const part = growing ? item.grow : item.shrink * item.shrinkBase;
-      const size = shares ? item.base + roundUnit((free * part) / weight) : item.base;
+      const change = shares && part > 0 ? roundUnit((left * part) / leftParts) : 0;
+      left -= change;
+      leftParts -= part;
+      const size = item.base + change;
       item.main = Math.max(item.min, Math.min(item.max, size));
       item.left = shares ? free : 0;
       item.allParts = weight;
@@ -96,18 +103,16 @@ export function distribute(items: readonly FlexItem[], room: number, pass: Pass)
       if (pass.log) pass.held(item.box, size, item.min, item.max);
     }
     if (pass.log && violation !== 0) pass.sign(items[0]!.box, 'room', violation);
-    let index = 0;
     for (const item of items) {
       if (item.frozen) continue;
-      const change = item.main - unclamped[index++]!;
+      const change = item.main - unclamped.pop()!;
       if (violation === 0 || (violation > 0 ? change > 0 : change < 0)) {
         item.frozen = true;
         open--;
       }
     }
-    unclamped.length = 0;
   }
 }
 
-/** Sizes before their limits within one turn of the loop; empty between turns. */
+/** Sizes before their limits within one turn of the loop, the last item first; empty between turns. */
 const unclamped: number[] = [];

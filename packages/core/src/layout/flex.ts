@@ -25,9 +25,9 @@ import {
 import {
   contentWidths,
   heightWithin,
+  isHeldAcross,
   keepsWidthOf,
   leastByContent,
-  widthsAcross,
   widthsWithin,
 } from './widths.ts';
 
@@ -342,11 +342,11 @@ function columnItemWidth(
   else if (fill !== undefined && fills(style.width, align)) width = fill - margin;
   else {
     const height = child.widthAsksHeight ? knownHeight(pass, child, inside) : undefined;
-    let widths = widthsAcross(pass, child, height, inside.heightBasis, inside.width);
+    let widths = widthsWithin(pass, child, height, inside.heightBasis, inside.width);
     if (height !== undefined && hasRatio(child)) {
       const byHeight = widthByRatio(pass, child, height);
       const kept = keepsWidthOf(child)
-        ? pass.larger(child, 'least', byHeight, leastByContent(pass, child))
+        ? pass.larger(child, 'least', byHeight, leastByContent(pass, child, height))
         : byHeight;
       widths = { min: kept, max: kept };
     }
@@ -484,8 +484,12 @@ function widthAtHeight(
     return Math.max(limits.min, Math.min(limits.max, fitting));
   }
   // A number was looked at with the width; browsers take any percentage for one, even where it counts for nothing.
-  if (typeof style.height === 'number' || isFraction(style.height)) return width;
-  const byHeight = widthByRatio(pass, box, main);
+  if (typeof style.height === 'number') return width;
+  const byHeight = !isFraction(style.height)
+    ? widthByRatio(pass, box, main)
+    : isHeldAcross(box)
+      ? pass.larger(box, 'least', width, leastByContent(pass, box, main))
+      : width;
   pass.held(box, byHeight, limits.min, limits.max);
   return Math.max(limits.min, Math.min(limits.max, byHeight));
 }

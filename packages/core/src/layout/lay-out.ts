@@ -224,7 +224,7 @@ function work(
     case 'flex':
       return layOutFlex(pass, box, content, width, height, definite, limitsOf, box.children, percentOf);
     case 'grid':
-      return layOutGrid(pass, box, content, width, height, definite, limitsOf);
+      return layOutGrid(pass, box, content, width, height, definite, limitsOf, percentOf);
     case 'pinboard':
       return layOutPinboard(pass, box, content, width, height, definite);
     case 'scroll':

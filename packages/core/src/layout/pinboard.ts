@@ -16,7 +16,7 @@ import {
   widthRange,
   widthsByLimits,
 } from './sizes.ts';
-import { keepsWidthOf, leastByContent, widthsAcross } from './widths.ts';
+import { keepsWidthOf, leastByContent, widthsWithin } from './widths.ts';
 
 const noPins: Pins = {
   left: undefined,
@@ -145,7 +145,7 @@ export function layOutPinboard(
       childWidth = widthByRatio(pass, child, childHeight);
       widthRule = { rule: 'ratio', from: childHeight, value: childWidth };
     } else {
-      const { min, max } = widthsAcross(pass, child, childHeight, high, wide);
+      const { min, max } = widthsWithin(pass, child, childHeight, high, wide);
       const room = inline.room - margin;
       pass.sign(child, 'fit', room - max);
       pass.sign(child, 'fit', room - min);
@@ -154,7 +154,7 @@ export function layOutPinboard(
     }
     // Browsers let content hold up the width of what has a ratio and a height, whatever width it is given.
     if (style.aspect !== undefined && childHeight !== undefined && keepsWidthOf(child)) {
-      const least = Math.min(leastByContent(pass, child), widthLimits.max);
+      const least = Math.min(leastByContent(pass, child, childHeight), widthLimits.max);
       const kept = pass.larger(child, 'least', childWidth, least);
       if (kept > childWidth) widthRule = { rule: 'ratio', from: childHeight, value: kept };
       childWidth = kept;

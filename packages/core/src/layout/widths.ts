@@ -107,21 +107,9 @@ function transferred(pass: Pass, box: Box, widths: Widths, heightBasis?: number)
   return { min: pass.clamp(box, widths.min, min, max), max: pass.clamp(box, widths.max, min, max) };
 }
 
-/**
- * Content widths of a box that does not stand in a row. Beside a percentage of a height, even one that counts for
- * nothing, browsers let the smallest content hold up what a ratio carries over. Parameters as of `widthsWithin`.
- */
-export function widthsAcross(...asked: Parameters<typeof widthsWithin>): Widths {
-  const [pass, child, height] = asked;
-  const widths = widthsWithin(...asked);
-  if (child.style.aspect === undefined || !isFraction(child.style.height) || !keepsWidthOf(child))
-    return widths;
-  const least = leastByContent(pass, child, height);
-  return {
-    min: pass.larger(child, 'least', widths.min, least),
-    max: pass.larger(child, 'least', widths.max, least),
-  };
-}
+/** Whether content holds up a width by ratio beside a percentage of a height, even one that counts for nothing (as browsers do it). */
+export const isHeldAcross = (box: Box): boolean =>
+  box.style.aspect !== undefined && isFraction(box.style.height) && keepsWidthOf(box);
 
 const same = (width: number): Widths => ({ min: width, max: width });
 
@@ -303,9 +291,14 @@ export function contribution(
       const limits = heightRange(child, heightBasis, pass);
       height = pass.clamp(child, asked, limits.min, limits.max);
     }
-    own = row
-      ? widthsWithin(pass, child, height, heightBasis)
-      : widthsAcross(pass, child, height, heightBasis);
+    own = widthsWithin(pass, child, height, heightBasis);
+    if (!row && isHeldAcross(child)) {
+      const least = leastByContent(pass, child, height);
+      own = {
+        min: pass.larger(child, 'least', own.min, least),
+        max: pass.larger(child, 'least', own.max, least),
+      };
+    }
     if (height !== undefined && hasRatio(child)) {
       const width = widthByRatio(pass, child, height);
       // A share has no least size of its own along its row.

@@ -16,7 +16,7 @@ import {
   widthByRatio,
   widthRange,
 } from '../sizes.ts';
-import { keepsWidthOf, leastByContent, widthsAcross } from '../widths.ts';
+import { keepsWidthOf, leastByContent, widthsWithin } from '../widths.ts';
 import { flexOf, gapsOf, type SizedTrack } from './sizing.ts';
 
 /** The size of an area: its tracks and the gaps between them. */
@@ -101,10 +101,10 @@ export function itemWidth(
     rule = { rule: 'stretch', from: area, margin, to: 'area' };
   } else if (hasRatio(box) && height !== undefined) {
     width = widthByRatio(pass, box, height);
-    if (keepsWidthOf(box)) width = pass.larger(box, 'least', width, leastByContent(pass, box));
+    if (keepsWidthOf(box)) width = pass.larger(box, 'least', width, leastByContent(pass, box, height));
     rule = { rule: 'ratio', from: height, value: width };
   } else {
-    const { min, max } = widthsAcross(pass, box, height, areaHeight, area);
+    const { min, max } = widthsWithin(pass, box, height, areaHeight, area);
     const room = area - margin;
     pass.sign(box, 'fit', room - max);
     pass.sign(box, 'fit', room - min);

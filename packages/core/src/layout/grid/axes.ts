@@ -3,7 +3,7 @@ import { type Box, followsIn, type GridContent, type Track } from '../box.ts';
 import type { Widths } from '../laid.ts';
 import type { Pass } from '../record.ts';
 import { down, fills, heightRange, pixels, widthRange } from '../sizes.ts';
-import { widthsWithin } from '../widths.ts';
+import { isCompressible, widthsWithin } from '../widths.ts';
 import { alignOf, areaSize, itemWidth } from './areas.ts';
 import { baselineOf } from './baselines.ts';
 import { columnContributors, rowContributors, widthsAtHeight } from './contributions.ts';
@@ -134,7 +134,8 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
       const fill = fills(style.height, alignOf(item.box, content)) ? area - down(style.margin) : undefined;
       const asked = pixels(style.height, area) ?? fill;
       if (asked === undefined) {
-        known.set(item, widthsWithin(pass, item.box, undefined, area));
+        const { min, max } = widthsWithin(pass, item.box, undefined, area);
+        known.set(item, { min: isCompressible(item.box) ? 0 : min, max });
         continue;
       }
       pass.held(item.box, asked, range.min, range.max);

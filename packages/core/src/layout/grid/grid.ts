@@ -20,6 +20,7 @@ import { baselineShift, gridBaseline, sharedBaselines } from './baselines.ts';
 import { flexOf, gapsOf } from './sizing.ts';
 import { countTracks, explicitTracks, partsOf } from './tracks.ts';
 
+/** @param percentOf border-box height that rows are counted by where it is definite. */
 export function layOutGrid(
   pass: Pass,
   box: Box,
@@ -28,6 +29,7 @@ export function layOutGrid(
   height: number,
   definite: boolean,
   limitsOf: number | undefined,
+  percentOf: number,
 ): Laid {
   const free = Number.isNaN(height);
   const frameH = frameHeight(box);
@@ -41,9 +43,10 @@ export function layOutGrid(
   countTracks(pass, box, columnList);
   // A height that is not definite holds the grid itself, not its rows; it is what they are to fill at least.
   const rowsIn = definite ? innerHeight : undefined;
-  const rowRoom = rowsIn ?? (mostHeight < Infinity ? mostHeight : undefined);
+  const countedIn = definite ? Math.max(0, percentOf - frameH) : undefined;
+  const rowRoom = countedIn ?? (mostHeight < Infinity ? mostHeight : undefined);
   // A part of a greatest height is no size as long as content decides; one of a least height is (as browsers do it).
-  const rowParts = rowsIn ?? partsOf(leastHeight);
+  const rowParts = countedIn ?? partsOf(leastHeight);
   const rowList = explicitTracks(content.rows, rowRoom, leastHeight, content.rowGap, rowParts);
   countTracks(pass, box, rowList);
   const leastRows = Math.max(leastHeight, definite ? 0 : (innerHeight ?? 0));
