@@ -345,6 +345,36 @@ export const rules: readonly Rule[] = [
     ),
   },
   {
+    name: 'what a height by ratio repeats is counted before content holds it up (Grid 1 §7.2.3.2, Sizing 4 §6.2)',
+    source: screen(
+      '<row><grid width="200" aspect="2" rows="repeat(auto-fill, 40)"><spacer width="10" height="70" /><spacer height="70"/><spacer height="70"/><spacer height="70"/></grid></row><row><grid width="200" height="fit" aspect="2" rows="repeat(auto-fill, 40)"><spacer width="10" height="70" /><spacer height="70"/><spacer height="70"/><spacer height="70"/></grid></row><row><grid aspect="2" rows="repeat(auto-fill, 40)"><spacer width="200" height="70" /><spacer height="70"/><spacer height="70"/><spacer height="70"/></grid></row><row align="start"><grid aspect="2" rows="repeat(auto-fill, 40)"><spacer width="200" height="70" /><spacer height="70"/><spacer height="70"/><spacer height="70"/></grid></row><row align="start"><grid aspect="2" width="200" rows="repeat(auto-fill, 40)"><spacer width="200" height="70" /><spacer height="70"/><spacer height="70"/><spacer height="70"/></grid></row><column align="start"><grid aspect="2" width="200" rows="repeat(auto-fill, 40)"><spacer width="200" height="70" /><spacer height="70"/><spacer height="70"/><spacer height="70"/></grid></column><grid align="start"><grid aspect="2" width="200" rows="repeat(auto-fill, 40)"><spacer width="200" height="70" /><spacer height="70"/><spacer height="70"/><spacer height="70"/></grid></grid><grid><grid aspect="2" width="200" rows="repeat(auto-fill, 40)"><spacer width="200" height="70" /><spacer height="70"/><spacer height="70"/><spacer height="70"/></grid></grid><pinboard height="200"><grid aspect="2" width="200" rows="repeat(auto-fill, 40)"><spacer width="200" height="70" /><spacer height="70"/><spacer height="70"/><spacer height="70"/></grid></pinboard><row><grid width="200" aspect="2" rows="repeat(auto-fill, 40%)"><spacer width="10" height="70" /><spacer height="70"/><spacer height="70"/><spacer height="70"/></grid></row><row><grid width="200" aspect="2" rows="repeat(auto-fill, minmax(40, 1fr))"><spacer width="10" height="70" /><spacer height="70"/><spacer height="70"/><spacer height="70"/></grid></row><grid align="start"><grid aspect="2" width="200" rows="repeat(auto-fill, minmax(40, 1fr))"><spacer width="200" height="70" /><spacer height="70"/><spacer height="70"/><spacer height="70"/></grid></grid>',
+    ),
+  },
+  {
+    name: 'beside a part of an unknown height content holds up the width at the height of the ratio (Sizing 4 §6.2)',
+    source: screen(
+      '<row height="50%" aspect="1"><image /></row><layers height="50%" aspect="0.5"><image /></layers><row height="50%" aspect="1"><image /><text text="some words"/></row><row height="50%" aspect="1"><image height="fit"/></row><column height="50%" aspect="0.5"><image /></column><column height="50%" aspect="0.5"><image height="100%"/></column><column height="50%" aspect="0.5" align="start"><image height="100%"/></column><row height="50%" aspect="0.5" max-width="200"><image /></row><row height="50%" aspect="0.5" min-width="20"><image /></row><row height="50%" aspect="0.5" width="fit"><image /></row><row height="50%" aspect="0.5" max-height="100"><image /></row><row height="50%" aspect="0.5"><column wrap="true"><image /><image/></column></row><row height="50%" aspect="1"><image /><text text="some words and many more of them, so that it is seen at no one line"/></row><row align="start"><row height="50%" aspect="0.5"><image /></row></row><grid align="start"><row height="50%" aspect="0.5" ><image /></row></grid><grid align="start" justify="start"><row height="50%" aspect="0.5" ><image /></row></grid><grid align="start" justify="start" columns="20"><row height="50%" aspect="0.5" ><image /></row></grid>',
+    ),
+  },
+  {
+    name: 'beside a part of a known height it does so at that height (Sizing 4 §6.2)',
+    source: screen(
+      '<column height="320"><row height="50%" aspect="0.5"><image /></row></column><column height="320"><row height="160" aspect="0.5"><image /></row></column><column height="320"><row height="share" aspect="0.5"><image /></row></column><grid height="320"><row height="160" aspect="0.5"><image /></row></grid><grid rows="320"><row height="50%" aspect="0.5"><image /></row></grid><grid rows="160" justify="start"><row aspect="0.5" align-self="stretch"><image /></row></grid><grid height="160" justify="start"><row aspect="0.5" height="share"><image /></row></grid><pinboard height="320"><row height="160" aspect="0.5"><image /></row></pinboard><pinboard height="320"><row height="50%" aspect="0.5"><image /></row></pinboard><pinboard height="160"><row top="0" bottom="0" aspect="0.5"><image /></row></pinboard><row height="320"><row height="50%" aspect="0.5"><image /></row></row><row height="320"><row height="160" aspect="0.5"><image /></row></row><row height="160"><row aspect="0.5"><image /></row></row><column wrap="true" height="320"><row height="50%" aspect="0.5"><image /></row></column>',
+    ),
+  },
+  {
+    name: 'a column that wraps breaks again once its height is definite: with margins below 0 it was higher on the way (Flexbox 1 §9.3)',
+    source: screen(
+      '<row><column wrap="true"><heading /><heading text="hut" /><textField height="share 3" margin="-4 8 0" /></column></row><row><column wrap="true"><spacer width="20" height="0"/><spacer width="30" height="40" /><row width="50" height="share" margin="-4 0 0" /></column></row><row><column wrap="true"><spacer width="20" height="0"/><spacer width="30" height="40" /><row width="50" height="0" margin="-4 0 0" /></column></row><row><column wrap="true"><spacer width="20" height="10"/><spacer width="30" height="40" /><row width="50" height="10" margin="-4 0 0" /></column></row><row><column wrap="true"><spacer width="20" height="10"/><spacer width="30" height="40" /><row width="50" height="10" margin="-14 0 0" /></column></row><row><column wrap="true"><spacer width="20" height="10"/><spacer width="30" height="40" /><row width="50" height="10" margin="-24 0 0" /></column></row><row><column wrap="true"><spacer width="20" height="10"/><spacer width="30" height="40" /><row width="50" height="10" margin="0 0 -24" /></column></row><row><column wrap="true"><spacer width="30" height="40" /><row width="50" height="10" margin="0 0 -24" /><spacer width="20" height="10"/></column></row><column height="40"><column height="share" align-self="start" wrap="true"><spacer width="30" height="5" margin="-7" /><spacer width="40" height="20" /></column></column>',
+    ),
+  },
+  {
+    name: 'a picture whose width is a part may be compressed, whatever its rows say (Sizing 3 §5.2.2)',
+    source: screen(
+      '<column height="640"><grid height="share" align="start"><image width="33%" min-height="90%" /></grid><grid height="share" align="start"><image max-width="80%" min-height="90%" /></grid></column>',
+    ),
+  },
+  {
     name: 'order among siblings (Display 3 §3)',
     source: screen(
       '<row><text text="a" order="2" /><text text="b" lap.order="-1" /><text text="c" order="1" lap.order="3" /></row><grid columns="1fr 1fr"><text text="d" order="1" /><text text="e" /></grid>',

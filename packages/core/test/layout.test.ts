@@ -40,6 +40,21 @@ describe('sizes along a row', () => {
     expect([a![2], b![2], c![2]]).toEqual([72, 144, 144]);
   });
 
+  it.each([
+    [101, [1, 1, 1], [2154, 2155, 2155]],
+    [100, [1, 1, 1, 1, 1, 1, 1], [914, 915, 914, 915, 914, 914, 914]],
+    [103, [1, 1, 1, 1, 1, 1, 1], [941, 942, 941, 942, 942, 942, 942]],
+    [289, [1.5, 2, 1], [6165, 8221, 4110]],
+    [101, [1.5, 2, 1], [2155, 2873, 1436]],
+  ])('%d px in shares of %j are whole 64ths that add up, as in a browser', (width, shares, wanted) => {
+    const children = shares.map(
+      (share, index) => `<row name="c${index}" width="share ${share}" height="1" />`,
+    );
+    const all = boxes(`<screen name="s"><row width="${width}">${children.join('')}</row></screen>`);
+    // Boxes are told to four decimals.
+    expect(shares.map((_, index) => Math.round(all[`c${index}`]![2]! * 64))).toEqual(wanted);
+  });
+
   it('a minimum is kept, and its share taken from the others', () => {
     const { a, b } = boxes(
       '<screen name="s"><row><column name="a" width="share" min-width="300" /><column name="b" width="share" /></row></screen>',

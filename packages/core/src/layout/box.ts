@@ -398,6 +398,13 @@ function askHeight(content: Content, children: readonly Box[]): boolean {
       if (content.rows.length > 0 || content.autoRows.length > 0) return true;
       break;
     case 'flex':
+      // With margins below 0 a column may be higher on the way than it is at the end: it breaks there, once that is definite.
+      if (
+        isWrappingColumn(content) &&
+        children.some(({ style: { margin } }) => margin.top < 0 || margin.bottom < 0)
+      )
+        return true;
+      break;
     case 'split':
       break;
     default:

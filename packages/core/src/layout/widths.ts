@@ -195,7 +195,8 @@ function columnsWidth(
   if (room === Infinity) return widest;
   let total = 0;
   let line = 0;
-  let length = -1;
+  // Undefined before the first line; margins may make a line shorter than nothing.
+  let length: number | undefined;
   for (const child of box.children) {
     const byContainer = heightByContainer(pass, box, content, child, known);
     const widths = contribution(pass, child, false, byContainer, basis);
@@ -206,11 +207,11 @@ function columnsWidth(
       ? 0
       : (pixels(child.style.height, basis) ?? layOut(pass, child, width, Number.NaN, false).height);
     const size = pass.clamp(child, natural, min, max) + down(child.style.margin);
-    const after = length + content.rowGap + size;
-    if (length >= 0) pass.sign(child, 'wrap', room - after, true);
-    if (length >= 0 && after <= room) length = after;
+    const after = (length ?? 0) + content.rowGap + size;
+    if (length !== undefined) pass.sign(child, 'wrap', room - after, true);
+    if (length !== undefined && after <= room) length = after;
     else {
-      if (length >= 0) total += line + content.columnGap;
+      if (length !== undefined) total += line + content.columnGap;
       length = size;
       line = 0;
     }
