@@ -375,6 +375,12 @@ export const rules: readonly Rule[] = [
     ),
   },
   {
+    name: 'a grid that repeats rows keeps the width that it had before its height was known (Grid 1 §7.2.3.2, as browsers do it)',
+    source: screen(
+      '<column height="400" align="start"><grid rows="repeat(auto-fill, 60)" flow="column" ><icon /><icon /><icon /><icon /><icon /></grid><grid rows="repeat(auto-fill, 60)" flow="column" height="share"><icon /><icon /><icon /><icon /><icon /></grid><grid rows="repeat(auto-fill, 60)" flow="column" height="50%"><icon /><icon /><icon /><icon /><icon /></grid><grid rows="repeat(auto-fill, 60)" flow="column" min-height="50%"><icon /><icon /><icon /><icon /><icon /></grid><grid rows="repeat(auto-fill, 60)" flow="column" max-height="50%"><icon /><icon /><icon /><icon /><icon /></grid></column><row height="400" align="start"><grid rows="repeat(auto-fill, 60)" flow="column" min-height="50%"><icon /><icon /><icon /><icon /><icon /></grid><grid rows="repeat(auto-fill, 60)" flow="column" max-height="50%"><icon /><icon /><icon /><icon /><icon /></grid></row><pinboard height="400"><grid rows="repeat(auto-fill, 60)" flow="column" min-height="50%"><icon /><icon /><icon /><icon /><icon /></grid><grid rows="repeat(auto-fill, 60)" flow="column" max-height="50%"><icon /><icon /><icon /><icon /><icon /></grid></pinboard><grid rows="400 400" align="start" justify="start"><grid rows="repeat(auto-fill, 60)" flow="column" min-height="50%"><icon /><icon /><icon /><icon /><icon /></grid><grid rows="repeat(auto-fill, 60)" flow="column" max-height="50%"><icon /><icon /><icon /><icon /><icon /></grid></grid><column wrap="true" height="400" align="start"><grid rows="repeat(auto-fill, 60)" flow="column" min-height="50%"><icon /><icon /><icon /><icon /><icon /></grid><grid rows="repeat(auto-fill, 60)" flow="column" max-height="50%"><icon /><icon /><icon /><icon /><icon /></grid></column><grid height="400" align="start" justify="start"><grid rows="repeat(auto-fill, 60)" flow="column" min-height="50%"><icon /><icon /><icon /><icon /><icon /></grid><grid rows="repeat(auto-fill, 60)" flow="column" max-height="50%"><icon /><icon /><icon /><icon /><icon /></grid></grid>',
+    ),
+  },
+  {
     name: 'order among siblings (Display 3 §3)',
     source: screen(
       '<row><text text="a" order="2" /><text text="b" lap.order="-1" /><text text="c" order="1" lap.order="3" /></row><grid columns="1fr 1fr"><text text="d" order="1" /><text text="e" /></grid>',

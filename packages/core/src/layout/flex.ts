@@ -342,7 +342,8 @@ function columnItemWidth(
   else if (fill !== undefined && fills(style.width, align)) width = fill - margin;
   else {
     const height = child.widthAsksHeight ? knownHeight(pass, child, inside) : undefined;
-    let widths = widthsWithin(pass, child, height, inside.heightBasis, inside.width);
+    const limitsOf = child.asksAgain ? inside.heightBasis : undefined;
+    let widths = widthsWithin(pass, child, height, limitsOf, inside.width);
     if (height !== undefined && hasRatio(child)) {
       const byHeight = widthByRatio(pass, child, height);
       const kept = keepsWidthOf(child)
@@ -474,7 +475,8 @@ function widthAtHeight(
   if (!box.widthAsksHeight || pixels(style.width, inside.width) !== undefined || isFilled) return width;
   const limits = widthRange(box, inside.width, pass);
   if (!hasRatio(box)) {
-    if (!definite) return width;
+    // What does not ask again keeps the width that it had on the way; a share was not measured there.
+    if (!definite || (!box.asksAgain && !isShare(style.height))) return width;
     const widths = contentWidths(pass, box, main);
     const room = (filled ?? inside.width) - across(style.margin);
     pass.sign(box, 'fit', room - widths.max);

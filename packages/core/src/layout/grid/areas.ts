@@ -152,7 +152,8 @@ export function layItem(
     height = held(areaHeight - down(style.margin));
   }
   const known = asks || typeof style.height === 'number' ? height : undefined;
-  const { width, rule: widthRule } = itemWidth(pass, box, content, areaWidth, known, areaHeight);
+  const limitsOf = asks ? areaHeight : undefined;
+  const { width, rule: widthRule } = itemWidth(pass, box, content, areaWidth, known, limitsOf);
   if (rule && height !== undefined)
     return {
       laid:
