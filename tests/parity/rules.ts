@@ -381,6 +381,12 @@ export const rules: readonly Rule[] = [
     ),
   },
   {
+    name: 'a grid is as wide as limits that are parts say only where what they refer to was known first (Grid 1 §12.1)',
+    source: screen(
+      '<column align="end"><grid align="center"><grid min-height="120%" columns="20"><image src="wide.svg" height="share" col-span="2" /></grid></grid><grid align="center"><grid min-height="120%"><image src="wide.svg" height="share" /></grid></grid><grid align="center"><image min-height="120%" src="wide.svg" /></grid></column><row height="200" align="start"><grid min-height="60%"><image src="wide.svg" height="share" /></grid><grid max-height="30%" rows="1fr"><image src="wide.svg" height="share" /></grid></row><column height="100%" aspect="16/9"><text text="fi unforeseeablyuninterruptedwords" size="40" weight="600" italic="true" /></column>',
+    ),
+  },
+  {
     name: 'order among siblings (Display 3 §3)',
     source: screen(
       '<row><text text="a" order="2" /><text text="b" lap.order="-1" /><text text="c" order="1" lap.order="3" /></row><grid columns="1fr 1fr"><text text="d" order="1" /><text text="e" /></grid>',

@@ -58,9 +58,19 @@ const noItems: readonly number[] = [];
 type MadeBox = Pick<Spot, 'parent' | 'arrangement'> & { readonly box: Box | undefined };
 export type MadeBoxes = WeakMap<Control, MadeBox>;
 
+/** What a control's attributes say, where something is in it: a change inside leaves them as they are. */
+interface Read {
+  readonly kind: Kind;
+  readonly arrangement: Arrangement | undefined;
+  readonly values: Values;
+  readonly style: BoxStyle;
+}
+
 /** Makes boxes; keeps those of controls that did not change, so that their layout is kept too. */
 export class Builder {
   private readonly made: MadeBoxes = new WeakMap();
+  /** By the attributes themselves, which versions of a control share. */
+  private readonly read = new WeakMap<Control['props'], Read>();
   private readonly make: Making;
   private screen: Control | undefined;
 
@@ -154,8 +164,7 @@ export class Builder {
 
   private anew(control: Control, spot: Spot): Box | undefined {
     const kind = kindOf(control);
-    const around = spot.scope === this.around.scope ? this.around : { ...this.around, scope: spot.scope };
-    const values = valuesOf(control, kind, around);
+    const { values, style } = this.reading(control, kind, spot);
     if (values.flag('hidden')) return undefined;
     const children = this.childrenOf(control, kind, values, spot);
     const inside = kind.inside(values, this.makingOf(control), children, control.children);
@@ -164,14 +173,23 @@ export class Builder {
       (children.includes(undefined) ? children.flatMap((child) => child ?? []) : (children as Box[]));
     return makeBox({
       control: control.id,
-      style: inside.style
-        ? { ...styleOf(values, spot.arrangement), ...inside.style }
-        : styleOf(values, spot.arrangement),
+      style: inside.style ? { ...style, ...inside.style } : style,
       content: inside.content,
       children: inOrder(parts),
       look: scaleLook(lookOf(values, inside.look), this.around.textScale),
       items: spot.items,
     });
+  }
+
+  private reading(control: Control, kind: Kind, { arrangement, scope, items }: Spot): Read {
+    const isKept = control.children.length > 0 && items.length === 0;
+    const known = isKept ? this.read.get(control.props) : undefined;
+    if (known && known.kind === kind && known.arrangement === arrangement) return known;
+    const around = scope === this.around.scope ? this.around : { ...this.around, scope };
+    const values = valuesOf(control, kind, around);
+    const read = { kind, arrangement, values, style: styleOf(values, arrangement) };
+    if (isKept) this.read.set(control.props, read);
+    return read;
   }
 
   /** What a control's inside is made with: on a screen that folds, a split knows where. */

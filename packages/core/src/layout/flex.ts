@@ -485,13 +485,12 @@ function widthAtHeight(
     pass.held(box, fitting, limits.min, limits.max);
     return Math.max(limits.min, Math.min(limits.max, fitting));
   }
-  // A number was looked at with the width; browsers take any percentage for one, even where it counts for nothing.
-  if (typeof style.height === 'number') return width;
-  const byHeight = !isFraction(style.height)
-    ? widthByRatio(pass, box, main)
-    : isHeldAcross(box)
-      ? pass.larger(box, 'least', width, leastByContent(pass, box, main))
-      : width;
+  // A number was looked at with the width; beside a percentage content holds up what the ratio says, even where the
+  // percentage counts for nothing (as browsers do it).
+  const isPart = isFraction(style.height);
+  if (typeof style.height === 'number' || (isPart && !isHeldAcross(box))) return width;
+  let byHeight = widthByRatio(pass, box, main);
+  if (isPart) byHeight = pass.larger(box, 'least', byHeight, leastByContent(pass, box, main));
   pass.held(box, byHeight, limits.min, limits.max);
   return Math.max(limits.min, Math.min(limits.max, byHeight));
 }

@@ -124,14 +124,21 @@ interface LaidItem {
   readonly heightRule: SizeRule;
 }
 
-/** @param asks whether its width by content may follow from the height that its area gives it. */
+/**
+ * Whether limits that are parts of the height of its area count in an item's width by content: those of a grid only where
+ * that height is known before anything is sized (as browsers do it).
+ */
+export const countsLimits = ({ style, content, limitsMatter, asksAgain }: Box, isKnown: boolean): boolean =>
+  isKnown || (asksAgain && !(limitsMatter && content.type === 'grid' && style.aspect === undefined));
+
+/** @param isKnown whether the height of its area was known before anything was sized. */
 export function layItem(
   pass: Pass,
   box: Box,
   content: GridContent,
   areaWidth: number,
   areaHeight: number,
-  asks: boolean,
+  isKnown: boolean,
 ): LaidItem {
   const { style } = box;
   const limits = heightRange(box, areaHeight, pass);
@@ -151,8 +158,8 @@ export function layItem(
     rule = { rule: 'stretch', from: areaHeight, margin: down(style.margin), to: 'area' };
     height = held(areaHeight - down(style.margin));
   }
-  const known = asks || typeof style.height === 'number' ? height : undefined;
-  const limitsOf = asks ? areaHeight : undefined;
+  const known = isKnown || box.asksAgain || typeof style.height === 'number' ? height : undefined;
+  const limitsOf = countsLimits(box, isKnown) ? areaHeight : undefined;
   const { width, rule: widthRule } = itemWidth(pass, box, content, areaWidth, known, limitsOf);
   if (rule && height !== undefined)
     return {

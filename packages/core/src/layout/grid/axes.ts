@@ -4,7 +4,7 @@ import type { Widths } from '../laid.ts';
 import type { Pass } from '../record.ts';
 import { down, fills, heightRange, pixels, widthRange } from '../sizes.ts';
 import { isCompressible, widthsWithin } from '../widths.ts';
-import { alignOf, areaSize, itemWidth } from './areas.ts';
+import { alignOf, areaSize, countsLimits, itemWidth } from './areas.ts';
 import { baselineOf } from './baselines.ts';
 import { columnContributors, rowContributors, widthsAtHeight } from './contributions.ts';
 import { type Placed, type Placement, placeItems } from './placement.ts';
@@ -134,7 +134,8 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
       const fill = fills(style.height, alignOf(item.box, content)) ? area - down(style.margin) : undefined;
       const asked = pixels(style.height, area) ?? fill;
       if (asked === undefined) {
-        const { min, max } = widthsWithin(pass, item.box, undefined, area);
+        const limitsOf = countsLimits(item.box, assumedArea(item) !== undefined) ? area : undefined;
+        const { min, max } = widthsWithin(pass, item.box, undefined, limitsOf);
         known.set(item, { min: isCompressible(item.box) ? 0 : min, max });
         continue;
       }

@@ -81,7 +81,7 @@ export function layOutGrid(
       content,
       areaSize(columns, item.column, item.columnSpan, content.columnGap),
       areaSize(rows, item.row, item.rowSpan, content.rowGap),
-      item.box.asksAgain || sized.assumedArea(item) !== undefined,
+      sized.assumedArea(item) !== undefined,
     ),
   );
   // Rows made room for baselines of items by content; items line up by those that they have in their rows.
