@@ -6,10 +6,8 @@
  */
 import type { Paragraphs } from '../text/paragraph.ts';
 import type { Answers } from './between.ts';
-import { asksContent } from './grid/sizing.ts';
 import type { Laid, Widths, WidthsAt } from './laid.ts';
 import type { Outcome } from './record.ts';
-import { fills, isFraction } from './sizes.ts';
 
 /** A share of what is left over (`share N`). */
 export interface Share {
@@ -274,146 +272,34 @@ export interface Box {
   readonly known: Known;
 }
 
-/** The engine's notes on one box. */
+/** The engine's notes on one box; undefined: none yet. */
 export interface Known {
   widths: Widths | undefined;
   /** The same at given heights, the last few: of plain passes, and of those that write down their comparisons. */
-  readonly widthsAt: WidthsAt[];
-  readonly recordedWidths: WidthsAt[];
+  widthsAt: WidthsAt[] | undefined;
+  recordedWidths: WidthsAt[] | undefined;
   /** The last answer of all. */
   last: Laid | undefined;
   /** Answers of plain passes, the last few. */
-  readonly laid: Laid[];
+  laid: Laid[] | undefined;
   /** Answers of passes that write down their comparisons: at given heights, and at free ones. */
-  readonly recorded: Laid[];
+  recorded: Laid[] | undefined;
   swept: Answers | undefined;
   /** How signs came out; see `signOf`. */
-  readonly signs: Outcome[];
+  signs: Outcome[] | undefined;
   /** Answers of passes that write down their reasons. */
-  readonly explained: Laid[];
+  explained: Laid[] | undefined;
 }
 
-/** What is known about a box that is new. */
+/** What is known about a box that is new. Lists are made when there is something in them: screens have many boxes. */
 export const nothingKnown = (): Known => ({
   widths: undefined,
-  widthsAt: [],
-  recordedWidths: [],
+  widthsAt: undefined,
+  recordedWidths: undefined,
   last: undefined,
-  laid: [],
-  recorded: [],
+  laid: undefined,
+  recorded: undefined,
   swept: undefined,
-  signs: [],
-  explained: [],
+  signs: undefined,
+  explained: undefined,
 });
-
-/** What `makeBox` finds out by itself. */
-type Derived = 'known' | 'size' | 'heightMatters' | 'widthAsksHeight' | 'asksAgain' | 'limitsMatter';
-
-/** Makes a box with nothing known about it yet. */
-export function makeBox(box: Omit<Box, Derived>): Box {
-  const { content, style, children } = box;
-  const { minHeight, maxHeight } = style;
-  const inside = passesHeightOn(content, children)
-    ? children.filter((child) => isHeldBy(content, child.style))
-    : [];
-  const asksAgain =
-    style.aspect !== undefined ||
-    content.type === 'picture' ||
-    isWrappingColumn(content) ||
-    inside.some((child) => child.asksAgain);
-  return {
-    control: box.control,
-    style,
-    content,
-    children,
-    size: children.reduce((sum, { size }) => sum + size, 1),
-    look: box.look,
-    items: box.items,
-    // Rows that a limit cuts off fill a height that is given, if it is the same one.
-    heightMatters:
-      askHeight(content, children) || (content.type === 'grid' && (minHeight ?? maxHeight) !== undefined),
-    widthAsksHeight:
-      asksAgain ||
-      (content.type === 'grid' && content.rows.some((part) => 'auto' in part)) ||
-      inside.some((child) => child.widthAsksHeight),
-    asksAgain,
-    limitsMatter:
-      (isFraction(maxHeight) && (isWrappingColumn(content) || content.type === 'grid')) ||
-      (isFraction(minHeight) && content.type === 'grid'),
-    known: nothingKnown(),
-  };
-}
-
-const isWrappingColumn = (content: Content): boolean =>
-  content.type === 'flex' && content.wrap && content.direction === 'column';
-
-/** Whether children that are as wide as their height says have to do with the width of what they stand in. */
-function passesHeightOn(content: Content, children: readonly Box[]): boolean {
-  switch (content.type) {
-    case 'scroll':
-      return content.axis === 'horizontal';
-    case 'grid':
-      return !hasFixedColumns(content, children);
-    default:
-      return content.type !== 'pinboard' && content.type !== 'split';
-  }
-}
-
-/** Whether all children stand in columns that ask nothing of them. */
-const hasFixedColumns = ({ columns, flow }: GridContent, children: readonly Box[]): boolean =>
-  columns.length > 0 &&
-  flow === 'row' &&
-  columns.every((part) =>
-    ('auto' in part ? part.tracks : [part]).every((each) => !asksContent(each, undefined)),
-  ) &&
-  children.every(
-    ({ style: { area } }) =>
-      area === undefined || (area.column === undefined && area.columnSpan <= columns.length),
-  );
-
-/**
- * Whether a child's height follows from its container's, and its width is not known anyway. Lines of a row that wraps are
- * as high as what is in them.
- */
-function isHeldBy(content: Content, style: BoxStyle): boolean {
-  if (typeof style.width === 'number') return false;
-  if ([style.height, style.minHeight, style.maxHeight].some(isFraction)) return true;
-  if (content.type === 'flex' && (content.direction === 'column' || content.wrap)) return false;
-  if (content.type === 'scroll') return true;
-  return (
-    (content.type === 'flex' || content.type === 'grid') &&
-    fills(style.height, style.alignSelf ?? content.align)
-  );
-}
-
-/** Whether a child's width may follow from its container's height. */
-export const followsIn = (content: Content, { style, widthAsksHeight }: Box): boolean =>
-  widthAsksHeight && isHeldBy(content, style);
-
-function askHeight(content: Content, children: readonly Box[]): boolean {
-  switch (content.type) {
-    case 'scroll':
-      return true;
-    case 'grid':
-      if (content.rows.length > 0 || content.autoRows.length > 0) return true;
-      break;
-    case 'flex':
-      // With margins below 0 a column may be higher on the way than it is at the end: it breaks there, once that is definite.
-      if (
-        isWrappingColumn(content) &&
-        children.some(({ style: { margin } }) => margin.top < 0 || margin.bottom < 0)
-      )
-        return true;
-      break;
-    case 'split':
-      break;
-    default:
-      return false;
-  }
-  for (const { style, heightMatters, widthAsksHeight } of children) {
-    if ([style.height, style.minHeight, style.maxHeight].some(isFraction)) return true;
-    if (widthAsksHeight) return true;
-    if (heightMatters && typeof style.height !== 'number') return true;
-  }
-  return false;
-}

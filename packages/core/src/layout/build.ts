@@ -22,7 +22,6 @@ import {
   type Fraction,
   type GridArea,
   type HingeInside,
-  makeBox,
   noSides,
   noStyle,
   type Pin,
@@ -30,6 +29,7 @@ import {
   type Sides,
   type Size,
 } from './box.ts';
+import { makeBox } from './make-box.ts';
 import { sizesWithRatio } from './ratio.ts';
 
 /** What boxes depend on besides the controls themselves. */

@@ -2,11 +2,12 @@
 import type { Align, Box, FlexContent, Justify, Size } from './box.ts';
 import { distribute, type FlexItem, hypothetical } from './distribute.ts';
 import { explainFlex } from './explain-flex.ts';
-import type { Laid } from './laid.ts';
+import { asEarlyAs, type Definite, type Laid } from './laid.ts';
 import { contentHolds, heightByRatio, layByContent, layOut, layStretched } from './lay-out.ts';
 import type { Pass } from './record.ts';
 import {
   across,
+  asksAfresh,
   down,
   fills,
   frameHeight,
@@ -38,6 +39,8 @@ export interface FlexInside {
   readonly height: number;
   /** What percentage heights of children refer to; undefined where that is not known. */
   readonly heightBasis: number | undefined;
+  /** How a height that follows from it is known. */
+  readonly known: true | 'late';
   readonly content: FlexContent;
   readonly row: boolean;
 }
@@ -62,7 +65,7 @@ export function layOutFlex(
   content: FlexContent,
   width: number,
   height: number,
-  definite: boolean,
+  definite: Definite,
   limitsOf: number | undefined,
   children: readonly Box[] = box.children,
   percentOf = height,
@@ -77,6 +80,7 @@ export function layOutFlex(
     width: Math.max(0, width - frameWidth(box)),
     height: innerHeight,
     heightBasis: free || !definite ? undefined : Math.max(0, percentOf - frameH),
+    known: asEarlyAs(definite),
     content,
     row,
   };
@@ -234,9 +238,9 @@ function rowItem(pass: Pass, child: Box, inside: FlexInside): Item {
   if (fixed !== undefined) base = fixed;
   else if (isShare(style.width)) base = 0;
   else {
-    const height = child.widthAsksHeight ? knownHeight(pass, child, inside) : undefined;
+    const height = knownHeight(pass, child, inside);
     const byHeight = height !== undefined && hasRatio(child) ? widthByRatio(pass, child, height) : undefined;
-    const widths = widthsWithin(pass, child, height, inside.heightBasis, inside.width);
+    const widths = widthsWithin(pass, child, height, limitsBasis(child, inside, inside.known), inside.width);
     base = byHeight ?? widths.max;
     // §4.5: the automatic minimum is the smallest content size, no greater than the own maximum.
     if (style.minWidth === undefined && !givesWayFully(child)) {
@@ -260,8 +264,17 @@ function rowItem(pass: Pass, child: Box, inside: FlexInside): Item {
   );
 }
 
-/** The border-box height of a child, where its container knows that before it is laid out (§9.2.3 B, §9.8). */
+/** What parts in limits of its height refer to where a child's width by content is asked. */
+const limitsBasis = (child: Box, { heightBasis }: FlexInside, known: true | 'late'): number | undefined =>
+  asksAfresh(child) || known === true ? heightBasis : undefined;
+
+/**
+ * The border-box height of a child whose width may follow from it, where its container knows that before it is laid out
+ * (§9.2.3 B, §9.8).
+ */
 function knownHeight(pass: Pass, child: Box, inside: FlexInside): number | undefined {
+  const isEarly = inside.known === true || asksAfresh(child) || typeof child.style.height === 'number';
+  if (!child.widthAsksHeight || !isEarly) return undefined;
   const range = heightRange(child, inside.heightBasis, pass);
   const height =
     inside.heightBasis === undefined
@@ -341,9 +354,8 @@ function columnItemWidth(
   if (fixed !== undefined) width = fixed;
   else if (fill !== undefined && fills(style.width, align)) width = fill - margin;
   else {
-    const height = child.widthAsksHeight ? knownHeight(pass, child, inside) : undefined;
-    const limitsOf = child.asksAgain ? inside.heightBasis : undefined;
-    let widths = widthsWithin(pass, child, height, limitsOf, inside.width);
+    const height = knownHeight(pass, child, inside);
+    let widths = widthsWithin(pass, child, height, limitsBasis(child, inside, 'late'), inside.width);
     if (height !== undefined && hasRatio(child)) {
       const byHeight = widthByRatio(pass, child, height);
       const kept = keepsWidthOf(child)
@@ -432,7 +444,8 @@ function layRowItem(pass: Pass, { box: child, main }: Item, inside: FlexInside):
   const fixed = pixels(child.style.height, inside.heightBasis);
   if (fixed !== undefined) {
     pass.held(child, fixed, limits.min, limits.max);
-    return layOut(pass, child, main, Math.max(limits.min, Math.min(limits.max, fixed)), true);
+    const known = typeof child.style.height === 'number' ? true : inside.known;
+    return layOut(pass, child, main, Math.max(limits.min, Math.min(limits.max, fixed)), known);
   }
   return layByContent(pass, child, main, limits, inside.heightBasis).laid;
 }
@@ -451,12 +464,12 @@ function layColumnItem(
 ): Laid {
   // A share starts from a definite 0, so what it grows to is definite too (§9.8), whatever its column is.
   const { height } = item.box.style;
-  const definite =
-    inside.heightBasis !== undefined ||
-    isShare(height) ||
-    item.box.style.aspect !== undefined ||
-    pixels(height, inside.heightBasis) !== undefined;
-  return layOut(pass, item.box, widthAtHeight(pass, item, inside, definite, filled), item.main, definite);
+  const isKnown = isShare(height) || pixels(height, inside.heightBasis) !== undefined;
+  const isDefinite = inside.heightBasis !== undefined || item.box.style.aspect !== undefined || isKnown;
+  // What is not known was found out by laying it out.
+  const known = typeof height === 'number' ? true : isKnown ? inside.known : 'late';
+  const width = widthAtHeight(pass, item, inside, isDefinite, filled);
+  return layOut(pass, item.box, width, item.main, isDefinite && known);
 }
 
 /**
@@ -467,7 +480,7 @@ function widthAtHeight(
   pass: Pass,
   { box, align, main, x: width }: Item,
   inside: FlexInside,
-  definite: boolean,
+  definite: Definite,
   filled: number | undefined,
 ): number {
   const { style } = box;
@@ -476,7 +489,7 @@ function widthAtHeight(
   const limits = widthRange(box, inside.width, pass);
   if (!hasRatio(box)) {
     // What does not ask again keeps the width that it had on the way; a share was not measured there.
-    if (!definite || (!box.asksAgain && !isShare(style.height))) return width;
+    if (!definite || (!asksAfresh(box) && !isShare(style.height))) return width;
     const widths = contentWidths(pass, box, main);
     const room = (filled ?? inside.width) - across(style.margin);
     pass.sign(box, 'fit', room - widths.max);
@@ -537,7 +550,9 @@ function stretch(pass: Pass, item: Item, cross: number, inside: FlexInside): voi
     const limits = heightRange(item.box, inside.heightBasis, pass);
     const wanted = cross - down(style.margin);
     pass.held(item.box, wanted, limits.min, limits.max);
-    item.laid = layStretched(pass, item.box, item.main, Math.max(limits.min, Math.min(limits.max, wanted)));
+    const known = inside.heightBasis === undefined || inside.content.wrap ? 'late' : inside.known;
+    const height = Math.max(limits.min, Math.min(limits.max, wanted));
+    item.laid = layStretched(pass, item.box, item.main, height, known);
   } else if (inside.content.wrap) {
     // In a column of several lines what is by content has its line's width, not the container's.
     const width = columnItemWidth(pass, item.box, item.align, inside, cross, cross);

@@ -9,6 +9,15 @@ export interface Widths {
   readonly max: number;
 }
 
+/**
+ * Whether percentages inside of a box may refer to its height (CSS Sizing 3 §2.2, "definite"). `late`: they may, but the box
+ * was laid out at a free height before, and grids in it that repeat rows keep the width that they had then, as in browsers.
+ */
+export type Definite = boolean | 'late';
+
+/** Whether a height that follows from that of the container is known as early as that one. */
+export const asEarlyAs = (definite: Definite): true | 'late' => (definite === 'late' ? 'late' : true);
+
 /** A box with its size, and its children with their places. */
 export interface Laid {
   readonly box: Box;
@@ -37,8 +46,8 @@ export interface Laid {
   readonly asked: number;
   /** Of a box whose limits matter, laid out at a free height: what parts in them refer to, where that is known. */
   readonly limitsOf?: number;
-  /** Whether percentages inside could refer to that height (CSS Sizing 3 §2.2, "definite"). */
-  readonly definite: boolean;
+  /** Whether percentages inside could refer to that height. */
+  readonly definite: Definite;
   /** How it came about, in passes that write that down; a layout is an `Answer`. */
   readonly record: Record | undefined;
 }

@@ -1,9 +1,9 @@
 /** Lays out one box at a size, by what it holds, and remembers the answer with the box. */
 import { Answers } from './between.ts';
-import type { Box } from './box.ts';
+import type { Box, Known } from './box.ts';
 import { layOutFlex } from './flex.ts';
 import { layOutGrid } from './grid/grid.ts';
-import { type Laid, noChildren } from './laid.ts';
+import { type Definite, type Laid, noChildren } from './laid.ts';
 import { layOutPinboard } from './pinboard.ts';
 import type { ContentReason } from './reason.ts';
 import { Log, type Pass, recordOf } from './record.ts';
@@ -28,7 +28,7 @@ const answersKept = 24;
  * @param box what to lay out.
  * @param width its border-box width.
  * @param height its border-box height; NaN: as high as the content, within the box's own limits.
- * @param definite whether percentages of children may refer to the height (CSS Sizing 3 §2.2).
+ * @param definite whether percentages of children may refer to the height.
  * @param limitsOf where its limits matter and its height is free: what parts in them refer to.
  */
 export function layOut(
@@ -36,20 +36,12 @@ export function layOut(
   box: Box,
   width: number,
   height: number,
-  definite: boolean,
+  definite: Definite,
   limitsOf?: number,
 ): Laid {
   const laid = pass.recording
     ? sweptAnswer(pass, box, width, height, definite, limitsOf)
-    : keptAnswer(
-        pass,
-        pass.explaining ? box.known.explained : box.known.laid,
-        box,
-        width,
-        height,
-        definite,
-        limitsOf,
-      );
+    : keptAnswer(pass, box, width, height, definite, limitsOf);
   if (pass.log !== undefined) pass.log.push(laid);
   return laid;
 }
@@ -58,12 +50,18 @@ export function layOut(
  * Lays out a box stretched to a height. With a ratio it has a definite height by content too; where stretching makes no
  * difference to that, parts of it go on referring to the ratio's (as browsers do it).
  */
-export function layStretched(pass: Pass, box: Box, width: number, height: number): Laid {
+export function layStretched(
+  pass: Pass,
+  box: Box,
+  width: number,
+  height: number,
+  definite: true | 'late',
+): Laid {
   if (box.style.aspect !== undefined && box.heightMatters) {
     const natural = layOut(pass, box, width, Number.NaN, false);
     if (pass.equal(box, 'least', natural.height, height)) return natural;
   }
-  return layOut(pass, box, width, height, true);
+  return layOut(pass, box, width, height, definite);
 }
 
 /**
@@ -91,15 +89,29 @@ export function layByContent(
   };
 }
 
+/** Where answers of such a pass are kept. */
+function answersOf(pass: Pass, known: Known): Laid[] {
+  if (pass.recording) {
+    known.recorded ??= [];
+    return known.recorded;
+  }
+  if (pass.explaining) {
+    known.explained ??= [];
+    return known.explained;
+  }
+  known.laid ??= [];
+  return known.laid;
+}
+
 function keptAnswer(
   pass: Pass,
-  answers: Laid[],
   box: Box,
   width: number,
   height: number,
-  definite: boolean,
+  definite: Definite,
   limitsOf: number | undefined,
 ): Laid {
+  const answers = answersOf(pass, box.known);
   const known = find(answers, width, height, definite, limitsOf, minds(box, definite));
   if (known) return known;
   const laid =
@@ -117,7 +129,7 @@ function sweptAnswer(
   box: Box,
   width: number,
   height: number,
-  definite: boolean,
+  definite: Definite,
   limitsOf: number | undefined,
 ): Laid {
   const { known } = box;
@@ -127,22 +139,22 @@ function sweptAnswer(
     const laid = known.swept.at(width, (at) => written(pass, box, at, Number.NaN, false, undefined));
     if (free || Math.abs(laid.height - height) < 1e-9) return laid;
   }
-  return keptAnswer(pass, known.recorded, box, width, height, definite, limitsOf);
+  return keptAnswer(pass, box, width, height, definite, limitsOf);
 }
 
 /**
  * Whether a given height may make a difference to what is inside where it equals the height by content: something inside
  * asks for a part of it. Where it is not definite nobody may; but with a ratio the height by content is.
  */
-const minds = ({ heightMatters, style }: Box, definite: boolean): boolean =>
-  heightMatters && (definite || style.aspect !== undefined);
+const minds = ({ heightMatters, style }: Box, definite: Definite): boolean =>
+  heightMatters && (definite !== false || style.aspect !== undefined);
 
 /** The latest answer to the same question, or to one that must have the same answer. */
 function find(
   answers: readonly Laid[],
   width: number,
   height: number,
-  definite: boolean,
+  definite: Definite,
   limitsOf: number | undefined,
   mindsHeight: boolean,
 ): Laid | undefined {
@@ -167,7 +179,7 @@ function written(
   box: Box,
   width: number,
   height: number,
-  definite: boolean,
+  definite: Definite,
   limitsOf: number | undefined,
 ): Laid {
   const { log, reasons, content } = pass;
@@ -183,7 +195,7 @@ function written(
 }
 
 /** An answer to another question, where there has to be one. */
-const asBefore = (last: Laid, width: number, height: number, definite: boolean): Laid => ({
+const asBefore = (last: Laid, width: number, height: number, definite: Definite): Laid => ({
   ...last,
   width,
   height: Number.isNaN(height) ? last.height : height,
@@ -197,7 +209,7 @@ function anew(
   box: Box,
   width: number,
   height: number,
-  definite: boolean,
+  definite: Definite,
   limitsOf: number | undefined,
   percentOf = height,
 ): Laid {
@@ -214,7 +226,7 @@ function work(
   box: Box,
   width: number,
   height: number,
-  definite: boolean,
+  definite: Definite,
   limitsOf: number | undefined,
   percentOf: number,
 ): Laid {
@@ -276,7 +288,7 @@ function leaf(
   box: Box,
   width: number,
   height: number,
-  definite: boolean,
+  definite: Definite,
   reason: ContentReason,
   contentHeight: number,
   baseline?: number,

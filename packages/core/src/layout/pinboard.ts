@@ -1,11 +1,12 @@
 /** Children held at edges or centre lines of their parent (CSS Positioned Layout 3 §4, CSS Align 3 §6.3). */
 import type { Box, Pin, PinboardContent, Pins, Size } from './box.ts';
-import type { Laid } from './laid.ts';
+import { asEarlyAs, type Definite, type Laid } from './laid.ts';
 import { contentHolds, heightByRatio, layByContent, layOut } from './lay-out.ts';
 import { limitReasons, type PlaceReason, type Reasons, type SizeRule } from './reason.ts';
 import type { Pass } from './record.ts';
 import {
   across,
+  asksAfresh,
   down,
   frameHeight,
   hasRatio,
@@ -76,7 +77,7 @@ export function layOutPinboard(
   content: PinboardContent,
   width: number,
   height: number,
-  definite: boolean,
+  definite: Definite,
 ): Laid {
   const { border, padding } = box.style;
   const limits = heightRange(box, undefined);
@@ -102,6 +103,7 @@ export function layOutPinboard(
     const heightLimits = heightRange(child, high, pass);
     const margin = across(style.margin);
 
+    const known = typeof style.height === 'number' ? true : asEarlyAs(definite);
     let childHeight = pixels(style.height, high);
     let heightRule: SizeRule | undefined =
       childHeight === undefined
@@ -145,7 +147,14 @@ export function layOutPinboard(
       childWidth = widthByRatio(pass, child, childHeight);
       widthRule = { rule: 'ratio', from: childHeight, value: childWidth };
     } else {
-      const { min, max } = widthsWithin(pass, child, childHeight, high, wide);
+      const isEarly = known === true || asksAfresh(child);
+      const { min, max } = widthsWithin(
+        pass,
+        child,
+        isEarly ? childHeight : undefined,
+        isEarly ? high : undefined,
+        wide,
+      );
       const room = inline.room - margin;
       pass.sign(child, 'fit', room - max);
       pass.sign(child, 'fit', room - min);
@@ -175,13 +184,13 @@ export function layOutPinboard(
     // So content holds up what has a ratio, too (§6.2).
     const isHeld = style.aspect !== undefined && isFree && contentHolds(child);
     if (childHeight !== undefined && isHeld) {
-      const { needed = 0 } = layOut(pass, child, childWidth, childHeight, true);
+      const { needed = 0 } = layOut(pass, child, childWidth, childHeight, known);
       const least = Math.min(needed, heightLimits.max);
       const kept = pass.larger(child, 'least', childHeight, least);
       if (kept > childHeight) heightRule = { rule: 'content', value: kept };
       childHeight = kept;
     }
-    if (childHeight !== undefined) laid = layOut(pass, child, childWidth, childHeight, true);
+    if (childHeight !== undefined) laid = layOut(pass, child, childWidth, childHeight, known);
     else {
       const byContent = layByContent(pass, child, childWidth, heightLimits, high);
       laid = byContent.laid;

@@ -61,13 +61,15 @@ const topics: { readonly [Question in Topic]: number } = {
  */
 function signOf(box: Box, question: Topic, positive: boolean, jump: boolean, least: 0 | 1): Outcome {
   const index = 8 * topics[question] + 4 * least + (positive ? 2 : 0) + (jump ? 1 : 0);
-  const known = box.known.signs[index];
+  box.known.signs ??= [];
+  const { signs } = box.known;
+  const known = signs[index];
   if (known) return known;
   const limit = least * Number.MIN_VALUE;
   const outcome = positive
     ? new Outcome(box, question, limit, Infinity, jump)
     : new Outcome(box, question, -Infinity, limit - Number.MIN_VALUE, jump);
-  box.known.signs[index] = outcome;
+  signs[index] = outcome;
   return outcome;
 }
 

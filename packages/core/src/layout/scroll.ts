@@ -1,9 +1,9 @@
 /** What can be scrolled: one child without a bound along the axis (CSS Overflow 3). */
 import type { Box, ScrollContent } from './box.ts';
-import type { Laid } from './laid.ts';
+import type { Definite, Laid } from './laid.ts';
 import { layOut } from './lay-out.ts';
 import type { Pass } from './record.ts';
-import { frameHeight, frameStart, frameTop, frameWidth, heightRange } from './sizes.ts';
+import { asksAfresh, frameHeight, frameStart, frameTop, frameWidth, heightRange } from './sizes.ts';
 import { contentWidths } from './widths.ts';
 
 /**
@@ -16,7 +16,7 @@ export function layOutScroll(
   content: ScrollContent,
   width: number,
   height: number,
-  definite: boolean,
+  definite: Definite,
 ): Laid {
   const inner = box.children[0]!;
   const frameH = frameHeight(box);
@@ -26,14 +26,15 @@ export function layOutScroll(
   let innerWidth = room;
   if (content.axis !== 'vertical') {
     // Along a row that is as high as what is seen, pictures' widths follow from that.
-    const known = content.axis === 'horizontal' && definite ? seen : undefined;
+    const isKnown = definite === true || (definite === 'late' && asksAfresh(inner));
+    const known = content.axis === 'horizontal' && isKnown ? seen : undefined;
     const { max } = contentWidths(pass, inner, known);
     pass.sign(inner, 'fit', room - max);
     innerWidth = Math.max(room, max);
   }
   let laid: Laid;
   if (content.axis === 'horizontal' && seen !== undefined && definite)
-    laid = layOut(pass, inner, innerWidth, seen, true);
+    laid = layOut(pass, inner, innerWidth, seen, definite);
   else {
     laid = layOut(pass, inner, innerWidth, Number.NaN, false);
     if (content.axis !== 'horizontal' && seen !== undefined && definite) {

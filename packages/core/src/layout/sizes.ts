@@ -70,6 +70,16 @@ export function ownHeight(box: Box): number | undefined {
   return Math.max(min, Math.min(max, height));
 }
 
+/**
+ * Whether a box is asked for its width by content anew once its height is known, as browsers do it: not a grid that repeats
+ * rows, unless limits of its width are parts of something.
+ */
+export const asksAfresh = (box: Box): boolean => box.asksAgain || limitsWidthByParts(box);
+
+/** Whether a limit of the width is a part of what there is. */
+export const limitsWidthByParts = ({ style }: Box): boolean =>
+  isFraction(style.minWidth) || isFraction(style.maxWidth);
+
 /** Whether one side of the box follows from the other. */
 export const hasRatio = ({ style, content }: Box): boolean =>
   style.aspect !== undefined || content.type === 'picture';

@@ -1,7 +1,7 @@
 /** Two panes side by side where both have room, else one of them (container queries, CSS Conditional 5 §5). */
 import type { Box, FlexContent, SplitContent } from './box.ts';
 import { layOutFlex } from './flex.ts';
-import type { Laid } from './laid.ts';
+import type { Definite, Laid } from './laid.ts';
 import type { Pass } from './record.ts';
 import { frameWidth } from './sizes.ts';
 import { widthForBoth } from './split-room.ts';
@@ -24,7 +24,7 @@ export function layOutSplit(
   content: SplitContent,
   width: number,
   height: number,
-  definite: boolean,
+  definite: Definite,
   percentOf: number,
 ): Laid {
   let panes = box.children;

@@ -71,7 +71,10 @@ function measuredAt(
   basis?: number,
   heightBasis?: number,
 ): Widths {
-  const kept = pass.recording ? box.known.recordedWidths : box.known.widthsAt;
+  const { known } = box;
+  if (pass.recording) known.recordedWidths ??= [];
+  else known.widthsAt ??= [];
+  const kept = (pass.recording ? known.recordedWidths : known.widthsAt)!;
   let answer = kept.find(
     (each) => each.height === height && each.basis === basis && each.heightBasis === heightBasis,
   );

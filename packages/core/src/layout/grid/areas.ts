@@ -6,12 +6,14 @@ import type { AreaReason, SizeRule } from '../reason.ts';
 import type { Pass } from '../record.ts';
 import {
   across,
+  asksAfresh,
   down,
   fills,
   hasRatio,
   heightRange,
   isFraction,
   isShare,
+  limitsWidthByParts,
   pixels,
   widthByRatio,
   widthRange,
@@ -128,10 +130,15 @@ interface LaidItem {
  * Whether limits that are parts of the height of its area count in an item's width by content: those of a grid only where
  * that height is known before anything is sized (as browsers do it).
  */
-export const countsLimits = ({ style, content, limitsMatter, asksAgain }: Box, isKnown: boolean): boolean =>
-  isKnown || (asksAgain && !(limitsMatter && content.type === 'grid' && style.aspect === undefined));
+export const countsLimits = (box: Box, isKnown: boolean): boolean =>
+  isKnown ||
+  limitsWidthByParts(box) ||
+  (box.asksAgain && !(box.limitsMatter && box.content.type === 'grid' && box.style.aspect === undefined));
 
-/** @param isKnown whether the height of its area was known before anything was sized. */
+/**
+ * @param isKnown whether the height of its area was known before anything was sized.
+ * @param known how a height is known that follows from the grid's.
+ */
 export function layItem(
   pass: Pass,
   box: Box,
@@ -139,6 +146,7 @@ export function layItem(
   areaWidth: number,
   areaHeight: number,
   isKnown: boolean,
+  known: true | 'late',
 ): LaidItem {
   const { style } = box;
   const limits = heightRange(box, areaHeight, pass);
@@ -158,15 +166,17 @@ export function layItem(
     rule = { rule: 'stretch', from: areaHeight, margin: down(style.margin), to: 'area' };
     height = held(areaHeight - down(style.margin));
   }
-  const known = isKnown || box.asksAgain || typeof style.height === 'number' ? height : undefined;
+  const isNumber = typeof style.height === 'number';
+  const early = isKnown || asksAfresh(box) || isNumber ? height : undefined;
   const limitsOf = countsLimits(box, isKnown) ? areaHeight : undefined;
-  const { width, rule: widthRule } = itemWidth(pass, box, content, areaWidth, known, limitsOf);
+  const { width, rule: widthRule } = itemWidth(pass, box, content, areaWidth, early, limitsOf);
+  const definite = isNumber ? true : isKnown ? known : 'late';
   if (rule && height !== undefined)
     return {
       laid:
         rule.rule === 'stretch'
-          ? layStretched(pass, box, width, height)
-          : layOut(pass, box, width, height, true),
+          ? layStretched(pass, box, width, height, definite)
+          : layOut(pass, box, width, height, definite),
       areaWidth,
       areaHeight,
       widthRule,

@@ -1,6 +1,7 @@
 /** Both axes of a grid, columns first, and once more where rows change what columns are asked for (CSS Grid 1 §12.1). */
-import { type Box, followsIn, type GridContent, type Track } from '../box.ts';
+import type { Box, GridContent, Track } from '../box.ts';
 import type { Widths } from '../laid.ts';
+import { followsIn } from '../make-box.ts';
 import type { Pass } from '../record.ts';
 import { down, fills, heightRange, pixels, widthRange } from '../sizes.ts';
 import { isCompressible, widthsWithin } from '../widths.ts';

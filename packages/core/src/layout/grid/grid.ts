@@ -1,6 +1,6 @@
 /** Grids, and layers as grids of one cell (CSS Grid 1). */
 import type { Align, Box, GridContent } from '../box.ts';
-import type { Laid } from '../laid.ts';
+import { asEarlyAs, type Definite, type Laid } from '../laid.ts';
 import { limitReasons, type Reasons } from '../reason.ts';
 import type { Pass } from '../record.ts';
 import {
@@ -27,7 +27,7 @@ export function layOutGrid(
   content: GridContent,
   width: number,
   height: number,
-  definite: boolean,
+  definite: Definite,
   limitsOf: number | undefined,
   percentOf: number,
 ): Laid {
@@ -82,6 +82,7 @@ export function layOutGrid(
       areaSize(columns, item.column, item.columnSpan, content.columnGap),
       areaSize(rows, item.row, item.rowSpan, content.rowGap),
       sized.assumedArea(item) !== undefined,
+      asEarlyAs(definite),
     ),
   );
   // Rows made room for baselines of items by content; items line up by those that they have in their rows.

@@ -6,7 +6,7 @@ import {
   frameHeight,
   frameWidth,
   heightRange,
-  isFraction,
+  limitsWidthByParts,
   ownHeight,
   widthRange,
   widthsByLimits,
@@ -16,10 +16,10 @@ import { gapsOf } from './sizing.ts';
 import { countTracks, explicitTracks, partsOf } from './tracks.ts';
 
 /** Whether limits of a grid decide how many columns it repeats. */
-export const countsByLimits = ({ style, content }: Box): boolean =>
-  content.type === 'grid' &&
-  (isFraction(style.minWidth) || isFraction(style.maxWidth)) &&
-  content.columns.some((part) => 'auto' in part);
+export const countsByLimits = (box: Box): boolean =>
+  box.content.type === 'grid' &&
+  limitsWidthByParts(box) &&
+  box.content.columns.some((part) => 'auto' in part);
 
 /**
  * @param known the grid's border-box height, where that is known beforehand.

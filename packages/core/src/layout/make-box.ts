@@ -1,0 +1,121 @@
+/** Boxes with what their surroundings ask about them: whether their width follows from a height, and what limits decide. */
+import { type Box, type BoxStyle, type Content, type GridContent, nothingKnown } from './box.ts';
+import { asksContent } from './grid/sizing.ts';
+import { fills, isFraction } from './sizes.ts';
+
+/** What `makeBox` finds out by itself. */
+type Derived = 'known' | 'size' | 'heightMatters' | 'widthAsksHeight' | 'asksAgain' | 'limitsMatter';
+
+/** Makes a box with nothing known about it yet. */
+export function makeBox(box: Omit<Box, Derived>): Box {
+  const { content, style, children } = box;
+  const { minHeight, maxHeight } = style;
+  let size = 1;
+  let asksAgain = style.aspect !== undefined || content.type === 'picture' || isWrappingColumn(content);
+  let widthAsksHeight = asksAgain || (content.type === 'grid' && content.rows.some((part) => 'auto' in part));
+  let passes: boolean | undefined;
+  for (const child of children) {
+    size += child.size;
+    if (!followsIn(content, child)) continue;
+    passes ??= passesHeightOn(content, children);
+    if (!passes) continue;
+    widthAsksHeight = true;
+    asksAgain ||= child.asksAgain;
+  }
+  return {
+    control: box.control,
+    style,
+    content,
+    children,
+    size,
+    look: box.look,
+    items: box.items,
+    // Rows that a limit cuts off fill a height that is given, if it is the same one.
+    heightMatters:
+      askHeight(content, children) || (content.type === 'grid' && (minHeight ?? maxHeight) !== undefined),
+    widthAsksHeight,
+    asksAgain,
+    limitsMatter:
+      (isFraction(maxHeight) && (isWrappingColumn(content) || content.type === 'grid')) ||
+      (isFraction(minHeight) && content.type === 'grid'),
+    known: nothingKnown(),
+  };
+}
+
+const isWrappingColumn = (content: Content): boolean =>
+  content.type === 'flex' && content.wrap && content.direction === 'column';
+
+/** Whether children that are as wide as their height says have to do with the width of what they stand in. */
+function passesHeightOn(content: Content, children: readonly Box[]): boolean {
+  switch (content.type) {
+    case 'scroll':
+      return content.axis === 'horizontal';
+    case 'grid':
+      return !hasFixedColumns(content, children);
+    default:
+      return content.type !== 'pinboard' && content.type !== 'split';
+  }
+}
+
+/** Whether all children stand in columns that ask nothing of them. */
+const hasFixedColumns = ({ columns, flow }: GridContent, children: readonly Box[]): boolean =>
+  columns.length > 0 &&
+  flow === 'row' &&
+  columns.every((part) =>
+    ('auto' in part ? part.tracks : [part]).every((each) => !asksContent(each, undefined)),
+  ) &&
+  children.every(
+    ({ style: { area } }) =>
+      area === undefined || (area.column === undefined && area.columnSpan <= columns.length),
+  );
+
+/** Whether a height, or a limit of it, is a part of the container's. */
+const hasPart = ({ height, minHeight, maxHeight }: BoxStyle): boolean =>
+  isFraction(height) || isFraction(minHeight) || isFraction(maxHeight);
+
+/**
+ * Whether a child's height follows from its container's, and its width is not known anyway. Lines of a row that wraps are
+ * as high as what is in them.
+ */
+function isHeldBy(content: Content, style: BoxStyle): boolean {
+  if (typeof style.width === 'number') return false;
+  if (hasPart(style)) return true;
+  if (content.type === 'flex' && (content.direction === 'column' || content.wrap)) return false;
+  if (content.type === 'scroll') return true;
+  return (
+    (content.type === 'flex' || content.type === 'grid') &&
+    fills(style.height, style.alignSelf ?? content.align)
+  );
+}
+
+/** Whether a child's width may follow from its container's height. */
+export const followsIn = (content: Content, { style, widthAsksHeight }: Box): boolean =>
+  widthAsksHeight && isHeldBy(content, style);
+
+function askHeight(content: Content, children: readonly Box[]): boolean {
+  switch (content.type) {
+    case 'scroll':
+      return true;
+    case 'grid':
+      if (content.rows.length > 0 || content.autoRows.length > 0) return true;
+      break;
+    case 'flex':
+      // With margins below 0 a column may be higher on the way than it is at the end: it breaks there, once that is definite.
+      if (
+        isWrappingColumn(content) &&
+        children.some(({ style: { margin } }) => margin.top < 0 || margin.bottom < 0)
+      )
+        return true;
+      break;
+    case 'split':
+      break;
+    default:
+      return false;
+  }
+  for (const { style, heightMatters, widthAsksHeight } of children) {
+    if (hasPart(style)) return true;
+    if (widthAsksHeight) return true;
+    if (heightMatters && typeof style.height !== 'number') return true;
+  }
+  return false;
+}
