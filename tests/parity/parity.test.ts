@@ -133,11 +133,13 @@ describe('bound values', () => {
 describe('random documents', () => {
   // Seeds are fixed, so that a failure stays; PARITY_SEED tries others.
   const first = Number(process.env.PARITY_SEED ?? 41_000);
-  const documents = 100;
-  it(`${documents} of them in ${views.length} views`, async () => {
+  it.each([
+    { documents: 100, heights: false, of: 'all kinds and properties' },
+    { documents: 40, heights: true, of: 'containers that know how high they are' },
+  ])(`$documents of $of in ${views.length} views`, async ({ documents, heights }) => {
     let boxes = 0;
     for (let seed = first; seed < first + documents; seed++) {
-      const screen = randomScreen(seed);
+      const screen = randomScreen(seed, { heights });
       const result = await bench.compare(trialProject(screen), views);
       boxes += result.boxes;
       if (result.differences.length === 0) continue;

@@ -399,6 +399,24 @@ export const rules: readonly Rule[] = [
     ),
   },
   {
+    name: 'a column that wraps breaks where the greater of its limits is: the least one wins (Sizing 3 §5.2)',
+    source: screen(
+      '<row height="300" align="start"><column min-height="60%" max-height="100" wrap="true"><spacer width="30" height="80"/><spacer width="40" height="80"/></column></row><row align="start"><column min-height="160" max-height="100" wrap="true"><spacer width="30" height="80"/><spacer width="40" height="80"/></column></row><column align="start"><column min-height="160" max-height="100" wrap="true"><spacer width="30" height="80"/><spacer width="40" height="80"/></column></column><pinboard height="300"><column min-height="60%" max-height="100" wrap="true"><spacer width="30" height="80"/><spacer width="40" height="80"/></column></pinboard><grid min-height="160" max-height="100" rows="repeat(auto-fill, 50)" flow="column" width="fit" align-self="start"><icon/><icon/><icon/><icon/></grid>',
+    ),
+  },
+  {
+    name: 'limits that are parts hold a ratio before content holds it up (Sizing 4 §6.2)',
+    source: screen(
+      '<layers><column max-height="90%" aspect="1"><text height="62.5%" text="hut" /><icon /><image src="wide.svg" width="share" height="200" margin="-4 8 0" /></column></layers><layers height="300"><row aspect="2" min-height="90%" align-self="start"><row height="50%" width="20" /></row></layers>',
+    ),
+  },
+  {
+    name: 'columns do not look at what limits of a height make of flexible rows (Grid 1 §12.1)',
+    source: screen(
+      '<grid max-height="60" columns="1fr 1fr" rows="repeat(auto-fill, minmax(50, 1fr))"><text height="share" aspect="16/9" text="hut" /><spacer height="333" /></grid>',
+    ),
+  },
+  {
     name: 'order among siblings (Display 3 §3)',
     source: screen(
       '<row><text text="a" order="2" /><text text="b" lap.order="-1" /><text text="c" order="1" lap.order="3" /></row><grid columns="1fr 1fr"><text text="d" order="1" /><text text="e" /></grid>',

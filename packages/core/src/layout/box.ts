@@ -265,7 +265,7 @@ export interface Box {
   readonly asksAgain: boolean;
   /**
    * Whether limits of its height that are parts of its container's decide about what is inside before its height is
-   * known: where a column wraps, how many rows a grid has and what they fill.
+   * known: where a column wraps, how many rows a grid has and what they fill, what a ratio comes to.
    */
   readonly limitsMatter: boolean;
   /** What the engine has worked out about this box; belongs to the engine. */

@@ -94,7 +94,7 @@ export function layOutFlex(
     items[index] = row ? rowItem(pass, children[index]!, inside) : columnItem(pass, children[index]!, inside);
   // A column whose height is not definite breaks where its greatest height ends (§9.3.5, the available main size); one
   // that content holds up breaks where its ratio would end it.
-  const lineRoom = row ? inside.width : free ? innerMax : Math.max(0, percentOf - frameH);
+  const lineRoom = row ? inside.width : free ? Math.max(innerMin, innerMax) : Math.max(0, percentOf - frameH);
   const lines = content.wrap ? breakLines(pass, items, lineRoom, mainGap) : items.length > 0 ? [items] : [];
 
   let mainSize = row ? inside.width : innerHeight;

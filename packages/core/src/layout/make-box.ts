@@ -36,8 +36,10 @@ export function makeBox(box: Omit<Box, Derived>): Box {
     widthAsksHeight,
     asksAgain,
     limitsMatter:
-      (isFraction(maxHeight) && (isWrappingColumn(content) || content.type === 'grid')) ||
-      (isFraction(minHeight) && content.type === 'grid'),
+      (isFraction(minHeight) || isFraction(maxHeight)) &&
+      (content.type === 'grid' ||
+        (isWrappingColumn(content) && maxHeight !== undefined) ||
+        (style.aspect !== undefined && content.type !== 'picture')),
     known: nothingKnown(),
   };
 }

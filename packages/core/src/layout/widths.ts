@@ -192,7 +192,8 @@ function columnsWidth(
   limitsOf: number | undefined,
 ): number {
   const definite = known ?? ownHeight(box);
-  const room = (definite ?? heightRange(box, limitsOf, pass).max) - frameHeight(box);
+  const limits = heightRange(box, limitsOf, pass);
+  const room = (definite ?? pass.larger(box, 'least', limits.max, limits.min)) - frameHeight(box);
   // Percentages of the children's heights refer to it where it is definite.
   const basis = definite === undefined ? undefined : Math.max(0, room);
   if (room === Infinity) return widest;

@@ -152,7 +152,19 @@ function* ranges(
         ? sizeChange(screen, from, textScale)
         : bandChange(from, lastPrefixes, prefixes));
     lastPrefixes = prefixes;
-    yield* joined(solve(at, at(from), to > from ? at(to) : undefined), change);
+    const plain = ({ width }: Point): Point => ({
+      width,
+      laid: layOutRoot(new Pass('nothing'), root, viewAt(width)),
+    });
+    for (const found of joined(solve(at, at(from), to > from ? at(to) : undefined), change)) {
+      const { from, to } = found.range;
+      if (to.width - from.width > unit) yield found;
+      else {
+        // Where rounding decides at single widths, what was read off between others says little about them.
+        const start = plain(from);
+        yield { ...found, range: { from: start, to: to === from ? start : plain(to) } };
+      }
+    }
   }
 }
 

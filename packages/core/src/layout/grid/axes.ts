@@ -104,11 +104,11 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
       over.map(({ track }) => track),
     );
   }
-  const sizeRows = (widths: readonly number[], room: number | undefined, leastFlex?: number) => {
+  const sizeRows = (widths: readonly number[], room: number | undefined, flexByContent = false) => {
     const rows = startTracks(rowTracks, room);
     sizeTracks(pass, box, rows, rowContributors(pass, items, widths, rows), {
       ...given.rows,
-      ...(leastFlex === undefined ? {} : { leastFlex }),
+      flexByContent,
       room,
       gap: content.rowGap,
     });
@@ -157,10 +157,10 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
     return { placement, columns, rows: [], stale: false, assumedArea, rowsIn: () => [] };
   let widths = widthsIn(columns);
   const firstRows = sizeRows(widths, given.rows.room);
-  // Columns do not look at what a least height adds to flexible rows (as browsers do it).
+  // Columns do not look at what limits of the height make of flexible rows (as browsers do it).
   const isFlexed =
     again.length > 0 && given.rows.room === undefined && rowTracks.some(({ track }) => flexOf(track) > 0);
-  const askedRows = isFlexed ? sizeRows(widths, undefined, 0) : firstRows;
+  const askedRows = isFlexed ? sizeRows(widths, undefined, true) : firstRows;
   const firstArea = (item: Placed) => areaSize(askedRows, item.row, item.rowSpan, content.rowGap);
   // Steps 3 and 4: where nothing could be assumed of the rows of an item that asks for them, or they came out otherwise,
   // once more.

@@ -39,8 +39,8 @@ export interface Axis {
   /** Inner sizes that the grid has at least and at most, where `room` is undefined. */
   readonly least: number;
   readonly most: number;
-  /** What flexible tracks fill at least, where that is not `least`. */
-  readonly leastFlex?: number;
+  /** Whether flexible tracks are as large as their content says, whatever `least` and `most` are. */
+  readonly flexByContent?: boolean;
   readonly gap: number;
 }
 
@@ -507,10 +507,10 @@ function expandFlexible(
     }
     const total =
       tracks.reduce((sum, { track, base }) => sum + Math.max(base, flexOf(track) * fraction), 0) + gaps;
-    const least = axis.leastFlex ?? axis.least;
-    pass.held(grid, total, least, axis.most);
+    const [least, most] = axis.flexByContent ? [0, Infinity] : [axis.least, axis.most];
+    pass.held(grid, total, least, most);
     if (total < least) fraction = frSize(pass, grid, tracks, least - gaps);
-    else if (total > axis.most) fraction = frSize(pass, grid, tracks, axis.most - gaps);
+    else if (total > most) fraction = frSize(pass, grid, tracks, most - gaps);
   }
   // Whole 64ths, with what was cut off passed on, as browsers do it.
   let carried = 0;
