@@ -152,20 +152,58 @@ function* ranges(
         ? sizeChange(screen, from, textScale)
         : bandChange(from, lastPrefixes, prefixes));
     lastPrefixes = prefixes;
-    const plain = ({ width }: Point): Point => ({
+    const plain = (width: number): Point => ({
       width,
       laid: layOutRoot(new Pass('nothing'), root, viewAt(width)),
     });
-    for (const found of joined(solve(at, at(from), to > from ? at(to) : undefined), change)) {
-      const { from, to } = found.range;
-      if (to.width - from.width > unit) yield found;
-      else {
-        // Where rounding decides at single widths, what was read off between others says little about them.
-        const start = plain(from);
-        yield { ...found, range: { from: start, to: to === from ? start : plain(to) } };
-      }
-    }
+    for (const found of joined(solve(at, at(from), to > from ? at(to) : undefined), change))
+      yield* exactly(found, plain);
   }
+}
+
+/** How wide a range is at most in which rounding may decide at single widths. */
+const mostNarrow = 8 * unit;
+
+/**
+ * A range as it is; a narrow one as layouts that nothing was read off for. Next to where something turns rounding decides, and
+ * what is known at other widths says little.
+ *
+ * @param plain lays the screen out at a width.
+ */
+function* exactly(found: Changed, plain: (width: number) => Point): Generator<Changed, void, void> {
+  const { from, to } = found.range;
+  if (to.width - from.width > mostNarrow) {
+    yield found;
+    return;
+  }
+  const count = Math.round((to.width - from.width) / unit) + 1;
+  const points = Array.from({ length: count }, (_, index) => plain(from.width + index * unit));
+  if (isLinear(points)) {
+    yield { ...found, range: { from: points[0]!, to: points.at(-1)! } };
+    return;
+  }
+  for (const point of points) {
+    const change = () => {
+      const first = found.change();
+      return first && { ...first, width: point.width };
+    };
+    yield { range: { from: point, to: point }, change };
+  }
+}
+
+/** Whether all boxes of layouts at widths one behind another move linearly, but for rounding. */
+function isLinear(points: readonly Point[]): boolean {
+  const [first, last] = [points[0]!, points.at(-1)!];
+  const count = boxesOf(first.laid).length;
+  if (points.some(({ laid }) => boxesOf(laid).length !== count)) return false;
+  const all = points.map((point) => numbersOf(point, count, false));
+  const [start, end] = [all[0]!, all.at(-1)!];
+  return all.every((numbers, index) => {
+    const part = first === last ? 0 : index / (points.length - 1);
+    return numbers.every(
+      (value, at) => Math.abs(value - (start[at]! * (1 - part) + end[at]! * part)) <= 2 * unit,
+    );
+  });
 }
 
 /** The ranges of widths within which the same changes hold, cut where a band begins, the screen turns or text grows. */
