@@ -417,6 +417,18 @@ export const rules: readonly Rule[] = [
     ),
   },
   {
+    name: 'a line keeps the directions that it has in the whole text (UAX #9 §3.4)',
+    source: screen(
+      '<checkbox label="snow (wet) A–Z Łąka kitchen." max-width="15" font="Zilla Slab" weight="600" /><text text="snow (wet) A–Z Łąka kitchen." width="57" font="Zilla Slab" weight="600" size="16" />',
+    ),
+  },
+  {
+    name: 'a grid that a column presses together has the rows that this leaves (Grid 1 §12.1, as browsers do it)',
+    source: screen(
+      '<column max-height="100"><grid min-height="0"><scroll><spacer height="200" width="20" /></scroll></grid><spacer height="60" /></column><column max-height="100"><grid min-height="0" max-height="90"><scroll><spacer height="200" width="20" /></scroll><spacer height="20" /></grid><spacer height="60" /></column><column max-height="100"><grid min-height="0" max-height="30"><scroll><spacer height="200" width="20" /></scroll></grid><spacer height="20" /></column><column max-height="100"><layers min-height="20"><scroll><spacer height="200" width="20" /></scroll><spacer height="20" /></layers><spacer height="50" /></column><column max-height="100"><grid min-height="10" rows="60 auto"><text text="a" /><scroll><spacer height="200" width="20" /></scroll></grid><spacer height="20" /></column>',
+    ),
+  },
+  {
     name: 'order among siblings (Display 3 §3)',
     source: screen(
       '<row><text text="a" order="2" /><text text="b" lap.order="-1" /><text text="c" order="1" lap.order="3" /></row><grid columns="1fr 1fr"><text text="d" order="1" /><text text="e" /></grid>',

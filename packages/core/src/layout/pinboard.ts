@@ -37,6 +37,8 @@ interface Hold {
 }
 
 function hold(
+  pass: Pass,
+  child: Box,
   asked: Size,
   nearPin: Pin,
   farPin: Pin,
@@ -50,6 +52,7 @@ function hold(
   if (center !== undefined) return { from: center, room: size, by: 'center' };
   const before = pixels(near, size);
   const after = pixels(far, size);
+  pass.sign(child, 'room', size - (before ?? 0) - (after ?? 0));
   if (before !== undefined && after !== undefined)
     return { from: before, room: Math.max(0, size - before - after), by: 'both' };
   if (before !== undefined) return { from: before, room: Math.max(0, size - before), by: 'start' };
@@ -97,8 +100,8 @@ export function layOutPinboard(
     const near = content.rightToLeft ? pins.right : pins.left;
     const far = content.rightToLeft ? pins.left : pins.right;
     const center = pins.centerX === undefined || !content.rightToLeft ? pins.centerX : -pins.centerX;
-    const inline = hold(style.width, near, far, center, wide, padding.start);
-    const block = hold(style.height, pins.top, pins.bottom, pins.centerY, high, padding.top);
+    const inline = hold(pass, child, style.width, near, far, center, wide, padding.start);
+    const block = hold(pass, child, style.height, pins.top, pins.bottom, pins.centerY, high, padding.top);
     const widthLimits = widthRange(child, wide, pass);
     const heightLimits = heightRange(child, high, pass);
     const margin = across(style.margin);

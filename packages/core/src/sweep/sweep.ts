@@ -96,8 +96,9 @@ export function* sweep(
   boxes: ViewBoxes = new ViewBoxes(shaper),
 ): Generator<SweepPart, void, void> {
   const { rightToLeft = false } = options;
-  for (const { range, change } of ranges(boxes, project, screen, options))
-    yield { stretch: stretchOf(range, rightToLeft), change: change() };
+  for (const found of ranges(boxes, project, screen, options))
+    for (const { range, change } of exactly(found))
+      yield { stretch: stretchOf(range, rightToLeft), change: change() };
 }
 
 /** A stretch as the layouts at its two ends; all between them moves linearly from the one to the other. */
@@ -131,12 +132,17 @@ interface Changed {
   readonly change: () => Change | undefined;
 }
 
+/** The same, and a layout at one of its widths that nothing is read off for. */
+interface Found extends Changed {
+  readonly plain: (width: number) => Point;
+}
+
 function* ranges(
   boxes: ViewBoxes,
   project: Project,
   screen: Control,
   options: SweepOptions,
-): Generator<Changed, void, void> {
+): Generator<Found, void, void> {
   const { height, textScale = 1, rightToLeft = false } = options;
   const viewAt = (width: number): View => ({ width, height, textScale, rightToLeft });
   let lastPrefixes: string[] | undefined;
@@ -157,7 +163,7 @@ function* ranges(
       laid: layOutRoot(new Pass('nothing'), root, viewAt(width)),
     });
     for (const found of joined(solve(at, at(from), to > from ? at(to) : undefined), change))
-      yield* exactly(found, plain);
+      yield { ...found, plain };
   }
 }
 
@@ -167,10 +173,8 @@ const mostNarrow = 8 * unit;
 /**
  * A range as it is; a narrow one as layouts that nothing was read off for. Next to where something turns rounding decides, and
  * what is known at other widths says little.
- *
- * @param plain lays the screen out at a width.
  */
-function* exactly(found: Changed, plain: (width: number) => Point): Generator<Changed, void, void> {
+function* exactly({ plain, ...found }: Found): Generator<Changed, void, void> {
   const { from, to } = found.range;
   if (to.width - from.width > mostNarrow) {
     yield found;

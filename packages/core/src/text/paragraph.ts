@@ -126,7 +126,7 @@ function prepare(shaper: Shaper, text: string, style: TextStyle, rightToLeft: bo
     const { unsafe } = shaper.shape(piece.text, style, options);
     // A line is shaped with the space at its end, which is cut off afterwards: kerning with it stays.
     if (unsafe[start] || (end < piece.text.length && unsafe[end])) {
-      const part = shaper.shape(piece.text.slice(start, end), style, options);
+      const part = shaper.shapePart(piece.text, start, end, style, options);
       return widthIn(part, 0, endOfWords(piece, start, end) - start);
     }
     return widthWithin(piece, start, end);

@@ -26,6 +26,8 @@ export interface ShapedText {
   readonly unsafe: Uint8Array;
   /** Where the direction turns, in reading order; undefined where it never does. */
   readonly turns: readonly number[] | undefined;
+  /** Embedding levels (UAX #9), one a UTF-16 index; undefined where all runs left to right. */
+  readonly levels: Uint8Array | undefined;
 }
 
 /** How a text is shaped besides its face. */
@@ -108,20 +110,39 @@ export class Shaper {
   /** Shapes a text in a face. Never fails: a character that no file covers takes the first file's blank. */
   shape(text: string, face: Face, options: ShapeOptions): ShapedText {
     const key = `${faceKey(face)}/${options.rightToLeft ? 'r' : ''}${options.spaced ? 's' : ''}/${text}`;
+    return this.kept(key, () =>
+      this.shapeAnew(text, this.filesOf(face), options, embeddingLevels(text, options.rightToLeft)),
+    );
+  }
+
+  /** Shapes a part of a text by itself, in the directions that it has in the whole (UAX #9 §3.4: lines do not change them). */
+  shapePart(text: string, start: number, end: number, face: Face, options: ShapeOptions): ShapedText {
+    const part = text.slice(start, end);
+    const levels = this.shape(text, face, options).levels?.slice(start, end);
+    if (!levels) return this.shape(part, face, options);
+    const key = `${faceKey(face)}/${levels.join('')}${options.spaced ? 's' : ''}/${part}`;
+    return this.kept(key, () => this.shapeAnew(part, this.filesOf(face), options, levels));
+  }
+
+  private kept(key: string, shapeAnew: () => ShapedText): ShapedText {
     const known = this.cache.get(key);
     if (known) return known;
-    const shaped = this.shapeAnew(text, this.filesOf(face), options);
+    const shaped = shapeAnew();
     if (this.cache.size >= cacheLimit) this.cache.clear();
     this.cache.set(key, shaped);
     return shaped;
   }
 
-  private shapeAnew(text: string, files: LoadedFile[], { rightToLeft, spaced }: ShapeOptions): ShapedText {
+  private shapeAnew(
+    text: string,
+    files: LoadedFile[],
+    { spaced }: ShapeOptions,
+    levels: Uint8Array | undefined,
+  ): ShapedText {
     const { length } = text;
     const offsets = new Float64Array(length + 1);
     const clusters = new Uint32Array(length + 1);
     const unsafe = new Uint8Array(length + 1);
-    const levels = embeddingLevels(text, rightToLeft);
     const { buffer } = this;
     for (const { start, end, file, level } of runsOf(text, files, levels)) {
       buffer.clearContents();
@@ -151,7 +172,7 @@ export class Shaper {
       at += advance;
       count += starts;
     }
-    return { text, offsets, clusters, unsafe, turns: levels && turnsOf(levels) };
+    return { text, offsets, clusters, unsafe, turns: levels && turnsOf(levels), levels };
   }
 }
 

@@ -63,8 +63,13 @@ export function layOutGrid(
   const used = free ? Math.max(limits.min, Math.min(limits.max, natural + frameH)) : height;
   // Rows that were sized without it fill the height that came out, where they refer to it or columns have changed
   // since (§11.1 step 4, as browsers do it).
+  // What a column presses together has the rows that this leaves, definite or not (as browsers do it).
+  const isPressed = !free && rowsIn === undefined && height < natural + frameH;
+  if (!free && rowsIn === undefined) pass.sign(box, 'room', height - natural - frameH);
   const asks =
-    sized.stale || (rowsIn === undefined && [...content.rows, ...content.autoRows].some(asksHeight));
+    isPressed ||
+    sized.stale ||
+    (rowsIn === undefined && [...content.rows, ...content.autoRows].some(asksHeight));
   const rows = asks ? sized.rowsIn(rowsIn ?? Math.max(0, used - frameH)) : firstRows;
 
   const columnStarts = trackStarts(columns, content.columnGap);

@@ -6,6 +6,7 @@ import {
   frameHeight,
   frameWidth,
   heightRange,
+  isFraction,
   limitsWidthByParts,
   ownHeight,
   widthRange,
@@ -37,9 +38,10 @@ export function gridWidths(
   const frame = frameWidth(box);
   const { style } = box;
   const inner = (height: number) => Math.max(0, height - frameHeight(box));
-  // Limits of a height count, too, by a ratio (CSS Sizing 4 §6.3).
+  // Limits of a height count, too, by a ratio (CSS Sizing 4 §6.3), but not beside a part of a width (as browsers do it).
   const own = widthRange(box, basis, pass);
-  const carried = style.aspect === undefined ? own : widthsByLimits(pass, box, heightBasis);
+  const carried =
+    style.aspect === undefined || isFraction(style.width) ? own : widthsByLimits(pass, box, heightBasis);
   const limits = {
     min: Math.max(own.min, Math.min(own.max, carried.min)),
     max: Math.min(own.max, Math.max(own.min, carried.max)),
