@@ -79,6 +79,12 @@ function readRatio(text: string): number {
   return ratio;
 }
 
+/** Weights of a family whose files say that they are families of their own; a browser goes by its style sheet instead. */
+const familiesInFiles = [
+  { family: 'Zilla Slab', weight: 500, inFile: 'Zilla Slab Medium' },
+  { family: 'Zilla Slab', weight: 600, inFile: 'Zilla Slab SemiBold' },
+];
+
 /** Draws an SVG picture as PNG, with the fonts that ship. */
 async function drawn(svg: string, ratio: number): Promise<Uint8Array> {
   // Loaded here: no other command needs it, and it is native.
@@ -86,7 +92,15 @@ async function drawn(svg: string, ratio: number): Promise<Uint8Array> {
   const fontFiles = (await readdir(fontFolder))
     .filter((file) => file.endsWith('.ttf'))
     .map((file) => join(fontFolder, file));
-  return new Resvg(svg, {
+  const named = familiesInFiles.reduce(
+    (text, { family, weight, inFile }) =>
+      text.replaceAll(
+        `font-family="${family}" font-weight="${weight}"`,
+        `font-family="${inFile}" font-weight="${weight}"`,
+      ),
+    svg,
+  );
+  return new Resvg(named, {
     font: { fontFiles, loadSystemFonts: false, defaultFontFamily: 'Hanken Grotesk' },
     fitTo: { mode: 'zoom', value: ratio },
   })

@@ -5,6 +5,7 @@
 import { colourValue } from '../document/theme.ts';
 import type { Drawing, Gauge } from '../kinds/kind.ts';
 import type { ScreenBox, ScreenLayout } from '../layout/screen-layout.ts';
+import { isolated } from '../text/directions.ts';
 import {
   type FontFile,
   type FontManifest,
@@ -253,7 +254,9 @@ function words(box: ScreenBox, { rightToLeft }: PictureOptions): string {
   const { content, style } = box.box;
   const padding = sidesOf(style.padding, rightToLeft);
   const border = sidesOf(style.border, rightToLeft);
-  const set = (at: { x: number; y: number }, line: string, centred = false) =>
+  // Not every program knows the direction of a text in SVG: words stand from left to right, in an isolate that runs as the
+  // screen does.
+  const set = (at: { x: number; y: number; 'text-anchor'?: 'end' }, line: string, centred = false) =>
     line === ''
       ? ''
       : tag(
@@ -266,21 +269,20 @@ function words(box: ScreenBox, { rightToLeft }: PictureOptions): string {
             'font-style': text.italic ? 'italic' : undefined,
             'letter-spacing': text.letterSpacing || undefined,
             'text-decoration': look.underline ? 'underline' : undefined,
-            direction: rightToLeft ? 'rtl' : undefined,
             'dominant-baseline': centred ? 'central' : undefined,
             fill: look.colour,
             style: 'white-space: pre',
           },
-          escaped(line),
+          escaped(rightToLeft ? isolated(line) : line),
         );
   const room = width - padding.left - padding.right - border.left - border.right;
   const start = x + border.left + padding.left;
-  // What reads from the right starts at its right end; SVG anchors a text where it starts.
   const placed = (wide: number) => {
-    const spare = Math.max(0, room - wide);
+    const spare = room - wide;
+    // What is wider than its room goes over where it ends.
+    if (spare <= 0) return rightToLeft ? start + spare : start;
     const before = text.align === 'center' ? spare / 2 : (text.align === 'end') === !rightToLeft ? spare : 0;
-    const left = start + before;
-    return rightToLeft ? left + wide : left;
+    return start + before;
   };
   const shown =
     content.type === 'text'
@@ -296,7 +298,7 @@ function words(box: ScreenBox, { rightToLeft }: PictureOptions): string {
                   index * content.paragraphs.lineHeight +
                   content.paragraphs.baseline,
               },
-              line.text,
+              line.alone,
             ),
           )
           .join('')
@@ -305,6 +307,7 @@ function words(box: ScreenBox, { rightToLeft }: PictureOptions): string {
   const { text: inner, padding: inset } = look.inner;
   const baseline = content.type === 'blank' ? content.baseline : undefined;
   const at = {
+    ...(rightToLeft ? { 'text-anchor': 'end' as const } : {}),
     x: rightToLeft ? width - border.right - inset : border.left + inset,
     y: baseline === undefined ? height / 2 : border.top + padding.top + baseline,
   };

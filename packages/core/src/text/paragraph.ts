@@ -5,6 +5,7 @@
  * one, spaces at line ends hang and count nothing, a line feed ends a line.
  */
 import { breakOpportunities } from './breaks.ts';
+import { lineAlone } from './directions.ts';
 import type { ShapedText, Shaper } from './shaper.ts';
 import { ceilUnit, glyphSize, lineHeightOf } from './units.ts';
 
@@ -27,6 +28,8 @@ export interface TextStyle {
 export interface Line {
   /** What stands on it, without the spaces at its end. */
   readonly text: string;
+  /** The same, as it is written where the line stands alone; see `lineAlone`. */
+  readonly alone: string;
   /** CSS px, unrounded. */
   readonly width: number;
 }
@@ -163,8 +166,12 @@ function prepare(shaper: Shaper, text: string, style: TextStyle, rightToLeft: bo
     const lines: Line[] = [];
     let from = 0;
     let below = Infinity;
-    const push = (piece: Piece, start: number, end: number) =>
-      lines.push({ text: piece.text.slice(start, end).trimEnd(), width: widthOf(piece, start, end) });
+    const push = (piece: Piece, start: number, end: number) => {
+      const text = piece.text.slice(start, end).trimEnd();
+      const levels = shaper.shape(piece.text, style, options).levels?.slice(start, start + text.length);
+      const alone = levels ? lineAlone(text, levels, rightToLeft) : text;
+      lines.push({ text, alone, width: widthOf(piece, start, end) });
+    };
     for (const piece of pieces) {
       let start = 0;
       let fits = -1;

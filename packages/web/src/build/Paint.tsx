@@ -194,7 +194,7 @@ const PaintedBox = memo(
               lineHeight: `${height}px`,
             }}
           >
-            {line.text}
+            {line.alone}
           </span>
         ))}
         {look.inner && (
