@@ -429,6 +429,12 @@ export const rules: readonly Rule[] = [
     ),
   },
   {
+    name: 'what a ratio carries over: not for a button between pins, words that are cut, a part of a width (Sizing 4 §6)',
+    source: screen(
+      '<pinboard align-self="start"><button aspect="16/9" left="50%" right="25%" border-width="1 2 3 4" /></pinboard><pinboard align-self="start"><button aspect="16/9" left="50%" right="25%" min-height="60" /></pinboard><pinboard align-self="start"><row aspect="16/9" left="50%" right="25%" padding="10 3" /></pinboard><pinboard><text text="Velmora" height="50" aspect="1" size="33" lines="3" /></pinboard><pinboard><text text="Velmora" left="10" right="300" height="50" aspect="1" size="33" lines="3" /></pinboard><row><grid width="100%" max-height="260" aspect="16/9" columns="repeat(auto-fill, minmax(90, 1fr))" /></row><column align="center"><column><grid width="100%" max-height="260" aspect="16/9" columns="repeat(auto-fill, minmax(90, 1fr))" /></column></column>',
+    ),
+  },
+  {
     name: 'order among siblings (Display 3 §3)',
     source: screen(
       '<row><text text="a" order="2" /><text text="b" lap.order="-1" /><text text="c" order="1" lap.order="3" /></row><grid columns="1fr 1fr"><text text="d" order="1" /><text text="e" /></grid>',

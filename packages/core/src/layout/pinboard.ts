@@ -133,8 +133,8 @@ export function layOutPinboard(
     else if (fillsRoom(style.width, inline)) {
       childWidth = inline.room - margin;
       widthRule = { rule: 'stretch', from: inline.room, margin, to: 'pins' };
-      // Between two pins a ratio carries limits of a height by content over (as browsers do it).
-      const carries = style.aspect !== undefined && child.content.type !== 'picture';
+      // Between two pins a ratio carries limits of a height by content over, but not a button's (as browsers do it).
+      const carries = hasFreeRatio(child) && !style.fillsPins;
       if (carries && style.width === undefined && childHeight === undefined) {
         const { min, max } = widthsByLimits(pass, child, high);
         const held = pass.clamp(child, childWidth, min, max);
@@ -164,8 +164,10 @@ export function layOutPinboard(
       childWidth = Math.min(max, Math.max(min, room));
       widthRule = { rule: 'fit', min, max, room: inline.room, margin };
     }
-    // Browsers let content hold up the width of what has a ratio and a height, whatever width it is given.
-    if (style.aspect !== undefined && childHeight !== undefined && keepsWidthOf(child)) {
+    // Browsers let content hold up the width of what has a ratio and a height, whatever width it is given; not of words that
+    // are cut behind some lines.
+    const isCut = child.content.type === 'text' && child.content.most !== undefined;
+    if (style.aspect !== undefined && childHeight !== undefined && keepsWidthOf(child) && !isCut) {
       const least = Math.min(leastByContent(pass, child, childHeight), widthLimits.max);
       const kept = pass.larger(child, 'least', childWidth, least);
       if (kept > childWidth) widthRule = { rule: 'ratio', from: childHeight, value: kept };
