@@ -2,7 +2,7 @@
 import type { Align, Box, FlexContent, Justify, Size } from './box.ts';
 import { distribute, type FlexItem, hypothetical } from './distribute.ts';
 import { explainFlex } from './explain-flex.ts';
-import { asEarlyAs, type Definite, type Laid } from './laid.ts';
+import { asEarlyAs, type Laid, type Question } from './laid.ts';
 import { contentHolds, heightByRatio, layByContent, layOut, layStretched } from './lay-out.ts';
 import type { Pass } from './record.ts';
 import {
@@ -55,20 +55,13 @@ export interface Item extends FlexItem {
 
 /**
  * Lays out a container's children. Called by `layOut`, which keeps what comes back.
- *
- * @param limitsOf what parts of its own height limits refer to, where that is known and its height is free.
- * @param percentOf border-box height that parts of a height refer to.
  */
 export function layOutFlex(
   pass: Pass,
   box: Box,
   content: FlexContent,
-  width: number,
-  height: number,
-  definite: Definite,
-  limitsOf: number | undefined,
+  { width, height, definite, limitsOf, percentOf }: Question,
   children: readonly Box[] = box.children,
-  percentOf = height,
 ): Laid {
   const row = content.direction === 'row';
   const free = Number.isNaN(height);
@@ -480,7 +473,7 @@ function widthAtHeight(
   pass: Pass,
   { box, align, main, x: width }: Item,
   inside: FlexInside,
-  definite: Definite,
+  definite: boolean,
   filled: number | undefined,
 ): number {
   const { style } = box;

@@ -18,6 +18,18 @@ export type Definite = boolean | 'late';
 /** Whether a height that follows from that of the container is known as early as that one. */
 export const asEarlyAs = (definite: Definite): true | 'late' => (definite === 'late' ? 'late' : true);
 
+/** What a box is asked for: how it is at some size. CSS px, of its border box. */
+export interface Question {
+  readonly width: number;
+  /** NaN: as high as the content, within the box's own limits. */
+  readonly height: number;
+  readonly definite: Definite;
+  /** Where its limits matter and its height is free: what parts in them refer to, where that is known. */
+  readonly limitsOf: number | undefined;
+  /** What parts of a height refer to, and rows are counted by: the height, or what it was before content held it up. */
+  readonly percentOf: number;
+}
+
 /** A box with its size, and its children with their places. */
 export interface Laid {
   readonly box: Box;

@@ -3,7 +3,7 @@ import { Answers } from './between.ts';
 import type { Box, Known } from './box.ts';
 import { layOutFlex } from './flex.ts';
 import { layOutGrid } from './grid/grid.ts';
-import { type Definite, type Laid, noChildren } from './laid.ts';
+import { type Definite, type Laid, noChildren, type Question } from './laid.ts';
 import { layOutPinboard } from './pinboard.ts';
 import type { ContentReason } from './reason.ts';
 import { Log, type Pass, recordOf } from './record.ts';
@@ -39,9 +39,8 @@ export function layOut(
   definite: Definite,
   limitsOf?: number,
 ): Laid {
-  const laid = pass.recording
-    ? sweptAnswer(pass, box, width, height, definite, limitsOf)
-    : keptAnswer(pass, box, width, height, definite, limitsOf);
+  const asked: Question = { width, height, definite, limitsOf, percentOf: height };
+  const laid = pass.recording ? sweptAnswer(pass, box, asked) : keptAnswer(pass, box, asked);
   if (pass.log !== undefined) pass.log.push(laid);
   return laid;
 }
@@ -103,44 +102,37 @@ function answersOf(pass: Pass, known: Known): Laid[] {
   return known.laid;
 }
 
-function keptAnswer(
-  pass: Pass,
-  box: Box,
-  width: number,
-  height: number,
-  definite: Definite,
-  limitsOf: number | undefined,
-): Laid {
+function keptAnswer(pass: Pass, box: Box, asked: Question): Laid {
   const answers = answersOf(pass, box.known);
-  const known = find(answers, width, height, definite, limitsOf, minds(box, definite));
+  const known = find(answers, asked, minds(box, asked.definite));
   if (known) return known;
-  const laid =
-    pass.recording || pass.explaining
-      ? written(pass, box, width, height, definite, limitsOf)
-      : anew(pass, box, width, height, definite, limitsOf);
+  const laid = pass.recording || pass.explaining ? written(pass, box, asked) : anew(pass, box, asked);
   if (answers.length >= answersKept) answers.shift();
   answers.push(laid);
   return laid;
 }
 
 /** The answer of a pass that writes down its comparisons; of a free height it may be read off between two others. */
-function sweptAnswer(
-  pass: Pass,
-  box: Box,
-  width: number,
-  height: number,
-  definite: Definite,
-  limitsOf: number | undefined,
-): Laid {
+function sweptAnswer(pass: Pass, box: Box, asked: Question): Laid {
   const { known } = box;
+  const { width, height, definite, limitsOf } = asked;
   const free = Number.isNaN(height);
   if (limitsOf === undefined && (free || !minds(box, definite))) {
     known.swept ??= new Answers();
-    const laid = known.swept.at(width, (at) => written(pass, box, at, Number.NaN, false, undefined));
+    const laid = known.swept.at(width, (at) => written(pass, box, freely(at)));
     if (free || Math.abs(laid.height - height) < 1e-9) return laid;
   }
-  return keptAnswer(pass, box, width, height, definite, limitsOf);
+  return keptAnswer(pass, box, asked);
 }
+
+/** How a box is at a width, by itself. */
+const freely = (width: number): Question => ({
+  width,
+  height: Number.NaN,
+  definite: false,
+  limitsOf: undefined,
+  percentOf: Number.NaN,
+});
 
 /**
  * Whether a given height may make a difference to what is inside where it equals the height by content: something inside
@@ -152,10 +144,7 @@ const minds = ({ heightMatters, style }: Box, definite: Definite): boolean =>
 /** The latest answer to the same question, or to one that must have the same answer. */
 function find(
   answers: readonly Laid[],
-  width: number,
-  height: number,
-  definite: Definite,
-  limitsOf: number | undefined,
+  { width, height, definite, limitsOf }: Question,
   mindsHeight: boolean,
 ): Laid | undefined {
   const free = Number.isNaN(height);
@@ -174,19 +163,12 @@ function find(
 }
 
 /** Lays out with a fresh list of notes, and keeps them with the answer. */
-function written(
-  pass: Pass,
-  box: Box,
-  width: number,
-  height: number,
-  definite: Definite,
-  limitsOf: number | undefined,
-): Laid {
+function written(pass: Pass, box: Box, asked: Question): Laid {
   const { log, reasons, content } = pass;
   pass.log = pass.recording ? new Log() : undefined;
   pass.reasons = [];
   pass.content = undefined;
-  const laid = anew(pass, box, width, height, definite, limitsOf) as { -readonly [K in keyof Laid]: Laid[K] };
+  const laid = anew(pass, box, asked) as { -readonly [K in keyof Laid]: Laid[K] };
   laid.record = recordOf(pass.log ?? new Log(), pass.reasons, pass.content);
   pass.log = log;
   pass.reasons = reasons;
@@ -195,7 +177,7 @@ function written(
 }
 
 /** An answer to another question, where there has to be one. */
-const asBefore = (last: Laid, width: number, height: number, definite: Definite): Laid => ({
+const asBefore = (last: Laid, { width, height, definite }: Question): Laid => ({
   ...last,
   width,
   height: Number.isNaN(height) ? last.height : height,
@@ -203,46 +185,30 @@ const asBefore = (last: Laid, width: number, height: number, definite: Definite)
   definite,
 });
 
-/** @param percentOf border-box height that parts of a height refer to in a row or column, where that is another one. */
-function anew(
-  pass: Pass,
-  box: Box,
-  width: number,
-  height: number,
-  definite: Definite,
-  limitsOf: number | undefined,
-  percentOf = height,
-): Laid {
+function anew(pass: Pass, box: Box, asked: Question): Laid {
   const { last } = box.known;
-  if (isEnough() && last) return asBefore(last, width, height, definite);
-  const worked = work(pass, box, width, height, definite, limitsOf, percentOf);
-  const laid = limitsOf === undefined ? worked : { ...worked, limitsOf };
+  if (isEnough() && last) return asBefore(last, asked);
+  const worked = work(pass, box, asked);
+  const laid = asked.limitsOf === undefined ? worked : { ...worked, limitsOf: asked.limitsOf };
   box.known.last = laid;
   return laid;
 }
 
-function work(
-  pass: Pass,
-  box: Box,
-  width: number,
-  height: number,
-  definite: Definite,
-  limitsOf: number | undefined,
-  percentOf: number,
-): Laid {
-  if (Number.isNaN(height) && box.style.aspect !== undefined) return byRatio(pass, box, width, limitsOf);
+function work(pass: Pass, box: Box, asked: Question): Laid {
+  const { width, height } = asked;
+  if (Number.isNaN(height) && box.style.aspect !== undefined) return byRatio(pass, box, asked);
   const { content } = box;
   switch (content.type) {
     case 'flex':
-      return layOutFlex(pass, box, content, width, height, definite, limitsOf, box.children, percentOf);
+      return layOutFlex(pass, box, content, asked);
     case 'grid':
-      return layOutGrid(pass, box, content, width, height, definite, limitsOf, percentOf);
+      return layOutGrid(pass, box, content, asked);
     case 'pinboard':
-      return layOutPinboard(pass, box, content, width, height, definite);
+      return layOutPinboard(pass, box, content, asked);
     case 'scroll':
-      return layOutScroll(pass, box, content, width, height, definite);
+      return layOutScroll(pass, box, content, asked);
     case 'split':
-      return layOutSplit(pass, box, content, width, height, definite, percentOf);
+      return layOutSplit(pass, box, content, asked);
     case 'text': {
       const room = Math.max(0, width - frameWidth(box));
       const set = content.paragraphs.set(room);
@@ -255,9 +221,7 @@ function work(
       return leaf(
         pass,
         box,
-        width,
-        height,
-        definite,
+        asked,
         { rule: 'words', count: lines.length, lineHeight, frame: frameHeight(box) },
         lines.length * lineHeight,
         lines.length > 0 ? frameTop(box) + content.paragraphs.baseline : undefined,
@@ -267,15 +231,13 @@ function work(
     case 'picture': {
       const full = heightByRatio(pass, box, width);
       const reason = { rule: 'ratio', from: width, value: full } as const;
-      return leaf(pass, box, width, height, definite, reason, full - frameHeight(box));
+      return leaf(pass, box, asked, reason, full - frameHeight(box));
     }
     case 'blank':
       return leaf(
         pass,
         box,
-        width,
-        height,
-        definite,
+        asked,
         { rule: 'own', value: content.height, frame: frameHeight(box) },
         content.height,
         content.baseline === undefined ? undefined : frameTop(box) + content.baseline,
@@ -286,9 +248,7 @@ function work(
 function leaf(
   pass: Pass,
   box: Box,
-  width: number,
-  height: number,
-  definite: Definite,
+  { width, height, definite }: Question,
   reason: ContentReason,
   contentHeight: number,
   baseline?: number,
@@ -339,12 +299,13 @@ export const contentHolds = ({ style, content }: Box): boolean =>
  * A box with an aspect ratio and a free height: as high as the ratio says, but no lower than its content unless it
  * has a least height of its own (CSS Sizing 4 §6.2). That height is definite.
  */
-function byRatio(pass: Pass, box: Box, width: number, limitsOf: number | undefined): Laid {
+function byRatio(pass: Pass, box: Box, { width, limitsOf }: Question): Laid {
   const limits = heightRange(box, limitsOf, pass);
   const ratio = heightByRatio(pass, box, width);
   pass.held(box, ratio, limits.min, limits.max);
   let height = Math.max(limits.min, Math.min(limits.max, ratio));
-  let laid = anew(pass, box, width, height, true, undefined);
+  const at = { width, height, definite: true, limitsOf: undefined, percentOf: height };
+  let laid = anew(pass, box, at);
   let least = limits.min;
   if (contentHolds(box) && laid.needed !== undefined) {
     // Content that follows from the height is as the ratio's height has it: what is stretched holds nothing up.
@@ -352,7 +313,7 @@ function byRatio(pass: Pass, box: Box, width: number, limitsOf: number | undefin
     pass.sign(box, 'least', height - least);
     if (least > height) {
       // Parts of a height still refer to the ratio's, what is stretched fills the box.
-      laid = anew(pass, box, width, least, true, undefined, height);
+      laid = anew(pass, box, { ...at, height: least });
       height = least;
     }
   }

@@ -1,6 +1,6 @@
 /** Children held at edges or centre lines of their parent (CSS Positioned Layout 3 §4, CSS Align 3 §6.3). */
 import type { Box, Pin, PinboardContent, Pins, Size } from './box.ts';
-import { asEarlyAs, type Definite, type Laid } from './laid.ts';
+import { asEarlyAs, type Laid, type Question } from './laid.ts';
 import { contentHolds, heightByRatio, layByContent, layOut } from './lay-out.ts';
 import { limitReasons, type PlaceReason, type Reasons, type SizeRule } from './reason.ts';
 import type { Pass } from './record.ts';
@@ -78,9 +78,7 @@ export function layOutPinboard(
   pass: Pass,
   box: Box,
   content: PinboardContent,
-  width: number,
-  height: number,
-  definite: Definite,
+  { width, height, definite }: Question,
 ): Laid {
   const { border, padding } = box.style;
   const limits = heightRange(box, undefined);

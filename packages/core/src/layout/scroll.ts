@@ -1,6 +1,6 @@
 /** What can be scrolled: one child without a bound along the axis (CSS Overflow 3). */
 import type { Box, ScrollContent } from './box.ts';
-import type { Definite, Laid } from './laid.ts';
+import type { Laid, Question } from './laid.ts';
 import { layOut } from './lay-out.ts';
 import type { Pass } from './record.ts';
 import { asksAfresh, frameHeight, frameStart, frameTop, frameWidth, heightRange } from './sizes.ts';
@@ -14,9 +14,7 @@ export function layOutScroll(
   pass: Pass,
   box: Box,
   content: ScrollContent,
-  width: number,
-  height: number,
-  definite: Definite,
+  { width, height, definite }: Question,
 ): Laid {
   const inner = box.children[0]!;
   const frameH = frameHeight(box);

@@ -1,7 +1,7 @@
 /** Two panes side by side where both have room, else one of them (container queries, CSS Conditional 5 §5). */
 import type { Box, FlexContent, SplitContent } from './box.ts';
 import { layOutFlex } from './flex.ts';
-import type { Definite, Laid } from './laid.ts';
+import type { Laid, Question } from './laid.ts';
 import type { Pass } from './record.ts';
 import { frameWidth } from './sizes.ts';
 import { widthForBoth } from './split-room.ts';
@@ -17,20 +17,11 @@ const rowOf = (columnGap: number): FlexContent => ({
   columnGap,
 });
 
-/** @param percentOf border-box height that parts of a height refer to. */
-export function layOutSplit(
-  pass: Pass,
-  box: Box,
-  content: SplitContent,
-  width: number,
-  height: number,
-  definite: Definite,
-  percentOf: number,
-): Laid {
+export function layOutSplit(pass: Pass, box: Box, content: SplitContent, asked: Question): Laid {
   let panes = box.children;
   let { columnGap } = content;
   if (panes.length === 2) {
-    const room = Math.max(0, width - frameWidth(box));
+    const room = Math.max(0, asked.width - frameWidth(box));
     const needed = widthForBoth(
       panes.map(({ style }) => style.minWidth),
       content.ratio,
@@ -40,5 +31,5 @@ export function layOutSplit(
     if (room < needed) panes = [panes[content.show === 'first' ? 0 : 1]!];
     else if (content.folded) ({ panes, columnGap } = content.folded);
   }
-  return layOutFlex(pass, box, rowOf(columnGap), width, height, definite, undefined, panes, percentOf);
+  return layOutFlex(pass, box, rowOf(columnGap), asked, panes);
 }

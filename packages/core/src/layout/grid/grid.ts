@@ -1,6 +1,6 @@
 /** Grids, and layers as grids of one cell (CSS Grid 1). */
 import type { Align, Box, GridContent } from '../box.ts';
-import { asEarlyAs, type Definite, type Laid } from '../laid.ts';
+import { asEarlyAs, type Laid, type Question } from '../laid.ts';
 import { limitReasons, type Reasons } from '../reason.ts';
 import type { Pass } from '../record.ts';
 import {
@@ -20,16 +20,11 @@ import { baselineShift, gridBaseline, sharedBaselines } from './baselines.ts';
 import { flexOf, gapsOf } from './sizing.ts';
 import { countTracks, explicitTracks, partsOf } from './tracks.ts';
 
-/** @param percentOf border-box height that rows are counted by where it is definite. */
 export function layOutGrid(
   pass: Pass,
   box: Box,
   content: GridContent,
-  width: number,
-  height: number,
-  definite: Definite,
-  limitsOf: number | undefined,
-  percentOf: number,
+  { width, height, definite, limitsOf, percentOf }: Question,
 ): Laid {
   const free = Number.isNaN(height);
   const frameH = frameHeight(box);
