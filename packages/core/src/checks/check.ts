@@ -143,6 +143,8 @@ function add(all: Map<string, AllTaken>, taken: Taken): void {
 
 /** Less than this many px are left by rounding, where one measure ends and another begins; windows have whole widths. */
 const sliver = 1 / 16;
+/** How far apart widths may be that are told as one: a few narrow stretches are left out between others. CSS px. */
+const apart = 1 / 4;
 const canBeSeen = ({ from, to }: Interval): boolean => to - from >= sliver || Math.ceil(from) <= to;
 
 /** Joins what touches of one finding; what was found in the same conditions stands together. */
@@ -153,7 +155,10 @@ function unite(taken: AllTaken): Gathered {
     const first = taken[begin]!.where;
     const next = taken[end]?.where;
     if (next?.textScale === first.textScale && next.orientation === first.orientation) continue;
-    for (const interval of united(taken.slice(begin, end).map((each) => each.where)))
+    for (const interval of united(
+      taken.slice(begin, end).map((each) => each.where),
+      apart,
+    ))
       if (canBeSeen(interval)) where.push({ ...first, ...interval });
     begin = end;
   }

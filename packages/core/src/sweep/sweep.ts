@@ -110,7 +110,8 @@ export interface StretchLayouts {
 }
 
 /**
- * The same stretches with everything that a layout knows, words and extents included.
+ * The same stretches with everything that a layout knows, words and extents included. Narrow ones between two whole px are
+ * left out: where shares of a row turn, each of them does so a 64th or two beside the others.
  *
  * @param boxes what is kept from one sweep to the next.
  */
@@ -122,6 +123,7 @@ export function* sweepLayouts(
 ): Generator<StretchLayouts, void, void> {
   for (const { range } of ranges(boxes, project, screen, options)) {
     const { from, to } = range;
+    if (to.width - from.width <= mostNarrow && Math.ceil(from.width) > to.width) continue;
     yield { from: from.width, to: to.width, start: from.laid, end: to.laid };
   }
 }
@@ -167,7 +169,7 @@ function* ranges(
   }
 }
 
-/** How wide a range is at most in which rounding may decide at single widths. */
+/** How wide a range is at most in which rounding may decide at single widths, CSS px. */
 const mostNarrow = 8 * unit;
 
 /**
