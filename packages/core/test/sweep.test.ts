@@ -3,6 +3,7 @@ import { randomScreen, trialProject } from '../../../tests/parity/documents.ts';
 import {
   boxAt,
   type Control,
+  changesByPx,
   type Project,
   ScreenView,
   type SweepPart,
@@ -117,6 +118,22 @@ describe('a sweep', () => {
           .lines.map(({ text }) => text);
       expect(lines(change!.width)).not.toEqual(lines(change!.width - 1 / 64));
     }
+  });
+
+  it('tells of what turns between two px as of one thing: texts of equal shares', () => {
+    const cell = '<text width="share" text="Guests who come after nine" />';
+    const { parts } = swept(`<row gap="12" padding="5">${cell.repeat(4)}</row>`);
+    const changes = parts.flatMap(({ change }) => (change ? [change] : []));
+    const told = changesByPx(changes);
+    expect(told.length).toBeLessThan(changes.length);
+    expect(new Set(told.map(({ width }) => Math.ceil(width))).size).toBe(told.length);
+    const causes = (list: typeof changes) => list.flatMap((change) => change.causes);
+    expect(causes(told)).toEqual(causes(changes));
+    const breaks = told.filter((change) => causes([change]).some(({ question }) => question === 'lines'));
+    for (const { causes: those } of breaks)
+      expect(
+        new Set(those.filter(({ question }) => question === 'lines').map(({ control }) => control)).size,
+      ).toBe(4);
   });
 
   it('can be stopped before its end', () => {

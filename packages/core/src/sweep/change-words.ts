@@ -10,6 +10,25 @@ export function sweepChangeWords(change: Change, screen: Control): string[] {
   return [...new Set(said)];
 }
 
+/**
+ * Changes between the same two whole px as one, at the last of them: texts of equal shares break a 64th of a px beside each
+ * other, which nobody means to hear one by one.
+ */
+export function changesByPx(changes: readonly Change[]): Change[] {
+  const found: Change[] = [];
+  for (const change of changes) {
+    const last = found.at(-1);
+    if (!last || Math.ceil(last.width) !== Math.ceil(change.width)) found.push(change);
+    else
+      found[found.length - 1] = {
+        width: change.width,
+        jump: last.jump || change.jump,
+        causes: [...last.causes, ...change.causes],
+      };
+  }
+  return found;
+}
+
 /** How much a cause matters to somebody who looks at the whole: 0 most. */
 export function causeRank({ question }: Cause): number {
   return [

@@ -4,6 +4,7 @@ import {
   type Change,
   type Control,
   causeRank,
+  changesByPx,
   effectiveNames,
   locate,
   type SweepPart,
@@ -99,7 +100,10 @@ export function SweepPane({ screen, control }: { screen: Control; control: Contr
     .y0(({ low }) => y(low))
     .y1(({ high }) => y(high));
   const ids = useMemo(() => new Set(controls.map(({ id }) => id)), [controls]);
-  const changes = swept.parts.flatMap(({ change }) => (change ? [change] : []));
+  const changes = useMemo(
+    () => changesByPx(swept.parts.flatMap(({ change }) => (change ? [change] : []))),
+    [swept.parts],
+  );
   const concerning = changes.filter((change) => concerns(change, ids, project));
   const within = (value: number) => Math.round(Math.min(sweptTo, Math.max(sweptFrom, value)));
   const move = (event: PointerEvent<HTMLDivElement>) => {
