@@ -435,6 +435,12 @@ export const rules: readonly Rule[] = [
     ),
   },
   {
+    name: 'what spans tracks raises all of them alike, fit-content() too (Grid 1 §12.5.1)',
+    source: screen(
+      '<grid columns="min-content fit-content(120) 1fr"><spacer width="640" height="20" col-span="2" row="2" /><spacer height="5" width="100" /><spacer height="5" width="200" /></grid><grid columns="auto fit-content(120) 1fr"><spacer width="640" height="20" col-span="2" row="2" /><spacer height="5" width="100" /><spacer height="5" width="200" /></grid><grid columns="max-content fit-content(120)"><spacer width="640" height="20" col-span="2" row="2" /><spacer height="5" width="100" /><spacer height="5" width="200" /></grid><grid columns="fit-content(50) fit-content(120) 1fr"><spacer width="640" height="20" col-span="2" row="2" /><spacer height="5" width="100" /><spacer height="5" width="200" /></grid><grid columns="min-content fit-content(120) auto"><spacer width="640" height="20" col-span="3" row="2" /><spacer height="5" width="100" /><spacer height="5" width="200" /><spacer height="5" width="30" /></grid><grid columns="fit-content(300) fit-content(120) 100"><spacer width="640" height="20" col-span="3" row="2" /><spacer height="5" width="100" /><spacer height="5" width="200" /><spacer height="5" width="30" /></grid><grid columns="fit-content(300) fit-content(120) minmax(auto, 200)"><spacer width="640" height="20" col-span="3" row="2" /><spacer height="5" width="100" /><spacer height="5" width="200" /><spacer height="5" width="30" /></grid><grid columns="min-content fit-content(120) 1fr"><spacer width="640" height="20" col-span="2" row="2" /><spacer height="5" width="397" /><spacer height="5" /></grid><grid columns="auto fit-content(120)"><spacer width="640" height="20" col-span="2" row="2" /><spacer height="5" width="397" /><spacer height="5" /></grid><grid columns="fit-content(500) fit-content(120) 1fr"><spacer width="640" height="20" col-span="2" row="2" /><spacer height="5" width="397" /><spacer height="5" /></grid>',
+    ),
+  },
+  {
     name: 'order among siblings (Display 3 §3)',
     source: screen(
       '<row><text text="a" order="2" /><text text="b" lap.order="-1" /><text text="c" order="1" lap.order="3" /></row><grid columns="1fr 1fr"><text text="d" order="1" /><text text="e" /></grid>',

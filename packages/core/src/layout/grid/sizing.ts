@@ -342,18 +342,13 @@ function shareExtra(
     if (extra > 1e-9) {
       const free = affected.filter(beyond);
       const growing = free.length > 0 ? free : affected;
-      // `fit-content` tracks take nothing beyond their limit as long as others do.
-      const unfitted = growing.filter(
-        ({ track, base }) => fitLimit(track, room) > base || track.fitContent === undefined,
-      );
-      const takers = unfitted.length > 0 ? unfitted : growing;
-      const further = new Map<SizedTrack, number>(takers.map((track) => [track, 0]));
+      const further = new Map<SizedTrack, number>(growing.map((track) => [track, 0]));
       // The argument of `fit-content` bounds its growth limit; what is kept by content goes beyond it.
       const roomIn = (track: SizedTrack) =>
-        which === 'limit' || takers.some((other) => other.track.fitContent === undefined)
+        which === 'limit'
           ? Math.max(0, fitLimit(track.track, room) - size(track) - increases.get(track)!)
           : Infinity;
-      fill(pass, box, takers, further, extra, roomIn);
+      fill(pass, box, growing, further, extra, roomIn);
       for (const [track, more] of further) increases.set(track, increases.get(track)! + more);
     }
   }
