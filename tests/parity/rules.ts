@@ -441,6 +441,12 @@ export const rules: readonly Rule[] = [
     ),
   },
   {
+    name: 'what content needs of a ratio is asked anew where its height is not definite (Sizing 4 §6.2)',
+    source: screen(
+      '<grid columns="auto" justify="start"><column wrap="true"><nav options="trial" icons="trial: bed" aspect="1" /></column></grid><grid columns="auto" justify="start"><column wrap="true"><row aspect="1"><layers><text text="abc def" height="100" /></layers></row></column></grid>',
+    ),
+  },
+  {
     name: 'order among siblings (Display 3 §3)',
     source: screen(
       '<row><text text="a" order="2" /><text text="b" lap.order="-1" /><text text="c" order="1" lap.order="3" /></row><grid columns="1fr 1fr"><text text="d" order="1" /><text text="e" /></grid>',

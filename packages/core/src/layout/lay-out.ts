@@ -136,10 +136,11 @@ const freely = (width: number): Question => ({
 
 /**
  * Whether a given height may make a difference to what is inside where it equals the height by content: something inside
- * asks for a part of it. Where it is not definite nobody may; but with a ratio the height by content is.
+ * asks for a part of it. Where it is not definite nobody may; but with a ratio the height by content is, and what content
+ * needs (`needed`) is another number where it is not.
  */
 const minds = ({ heightMatters, style }: Box, definite: Definite): boolean =>
-  heightMatters && (definite !== false || style.aspect !== undefined);
+  style.aspect !== undefined || (heightMatters && definite !== false);
 
 /** The latest answer to the same question, or to one that must have the same answer. */
 function find(
