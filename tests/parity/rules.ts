@@ -447,6 +447,24 @@ export const rules: readonly Rule[] = [
     ),
   },
   {
+    name: 'a column that wraps is as wide as its lines, with what content holds up in them (Flexbox 1 §4.5, §9.9.1)',
+    source: screen(
+      '<row height="150" align="start"><column height="100%" wrap="true"><row aspect="2"><layers><text text="abc def" height="100" /></layers></row><icon height="60" /></column></row><row height="150" align="start"><column height="100%" wrap="true"><row aspect="2" max-width="90"><layers><text text="abc def" height="100" /></layers></row><row aspect="2" min-height="20"><text text="abc def" height="100" /></row><icon height="60" /></column></row>',
+    ),
+  },
+  {
+    name: 'auto columns fill a least width before rows are asked, flexible ones do not (Grid 1 §12.7, §12.8)',
+    source: screen(
+      '<grid min-width="300" align-self="start"><image width="100%" margin="17" /></grid><grid min-width="60%" align-self="start"><image width="60%" margin="17" col="1" /><image width="100%" margin="17" col="2" /></grid><grid min-width="300" align-self="start" columns="1fr"><image width="100%" margin="17" /></grid><grid min-width="300" align-self="start" columns="1fr 2fr"><image width="50%" margin="17" /><image width="100%" margin="17" /></grid><grid min-width="300" align-self="start" columns="1fr auto"><image width="50%" margin="17" /><image width="100%" margin="17" /></grid><grid height="62.5%" min-width="90%" aspect="16/9"><image min-width="100%" margin="17" /></grid>',
+    ),
+  },
+  {
+    name: 'content that repeats rows holds up a width by ratio as it was asked first, beside a part of a height (Sizing 4 §6.2)',
+    source: screen(
+      '<column max-width="50%"><grid height="62.5%" max-height="150" aspect="16/9" columns="120 1fr" rows="repeat(auto-fill, 60)" flow="column" gap="14" align="start"><text text="abc" margin="5" col-span="2" /><button text="soup" /></grid></column><grid height="62.5%" max-height="150" aspect="16/9" rows="repeat(auto-fill, 60)" flow="column" gap="14"><text text="abc" /><text text="soup soup" /><text text="soup soup" /><text text="soup soup" /></grid><grid height="62.5%" max-height="50" aspect="16/9" rows="repeat(auto-fill, 60)" flow="column" gap="14"><text text="abc" /><text text="soup soup" /><text text="soup soup" /></grid>',
+    ),
+  },
+  {
     name: 'order among siblings (Display 3 §3)',
     source: screen(
       '<row><text text="a" order="2" /><text text="b" lap.order="-1" /><text text="c" order="1" lap.order="3" /></row><grid columns="1fr 1fr"><text text="d" order="1" /><text text="e" /></grid>',

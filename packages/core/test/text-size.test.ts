@@ -2,7 +2,7 @@
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { lengthened, longTexts, type Project, ScreenView, sweep, sweepChangeWords } from '../src/index.ts';
-import { boxAt } from '../src/sweep/sweep.ts';
+import { boxAt } from '../src/sweep/stretch.ts';
 import type { Shaper } from '../src/text/shaper.ts';
 import { named, projectOf, testShaper } from './documents.ts';
 

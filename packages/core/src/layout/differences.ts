@@ -1,10 +1,12 @@
 /** Where two layouts of one screen were decided differently. */
+
+import { isWholeUnits, unit } from '../text/units.ts';
 import { alikeOf } from './between.ts';
 import type { Box } from './box.ts';
 import { type Answer, Outcome, type Topic } from './record.ts';
 
 /** A value that was compared, and the limits between which it comes out the same. */
-export interface Compared extends Pick<Outcome, 'low' | 'high' | 'jump'> {
+export interface Compared extends Pick<Outcome, 'low' | 'high' | 'jump' | 'perPx'> {
   readonly value: number;
 }
 
@@ -18,12 +20,12 @@ export interface Decision {
 }
 
 function decision(before: Outcome, value: number, after: Outcome, other: number): Decision {
-  const { box, question, low, high, jump } = before;
+  const { box, question, low, high, jump, perPx } = before;
   return {
     box,
     question,
-    before: { value, low, high, jump },
-    after: { value: other, low: after.low, high: after.high, jump: after.jump },
+    before: { value, low, high, jump, perPx },
+    after: { value: other, low: after.low, high: after.high, jump: after.jump, perPx: after.perPx },
   };
 }
 
@@ -104,17 +106,14 @@ const areAlike = (a: Answer, b: Answer): boolean => {
   return set !== undefined && set === alikeOf(b);
 };
 
-const unit = 1 / 64;
-
-const isWhole = (value: number): boolean => Number.isInteger(value / unit);
-
 /** The last width at which a decision still comes out as at the smaller one, since what is compared is linear. */
 export function turningPoint({ before, after }: Decision, from: number, to: number): number | undefined {
   const limit = after.value >= before.high ? before.high : before.low;
   const rise = after.value - before.value;
   if (rise === 0 || !Number.isFinite(limit)) return undefined;
   // A part of what is shared out in a row is rounded to 64ths, so it reaches a limit half a 64th before it.
-  const isPart = Math.abs(rise) < 0.999 * (to - from) && (isWhole(before.value) || isWhole(after.value));
+  const isPart =
+    Math.abs(rise) < 0.999 * (to - from) && (isWholeUnits(before.value) || isWholeUnits(after.value));
   const early = isPart ? (Math.sign(rise) * unit) / 2 : 0;
   const width = from + ((to - from) * (limit - early - before.value)) / rise;
   return Number.isFinite(width) ? Math.ceil(width * 64 - 1e-6) / 64 - unit : undefined;

@@ -3,7 +3,8 @@ import type { Align, Box, FlexContent, Justify, Size } from './box.ts';
 import { distribute, type FlexItem, hypothetical } from './distribute.ts';
 import { explainFlex } from './explain-flex.ts';
 import { asEarlyAs, type Laid, type Question } from './laid.ts';
-import { contentHolds, heightByRatio, layByContent, layOut, layStretched } from './lay-out.ts';
+import { heightByRatio, layByContent, layOut, layStretched, leastByRatio } from './lay-out.ts';
+import { contentAsksAgain } from './make-box.ts';
 import type { Pass } from './record.ts';
 import {
   across,
@@ -15,7 +16,6 @@ import {
   frameTop,
   frameWidth,
   hasRatio,
-  heightOfWidth,
   heightRange,
   isFraction,
   isShare,
@@ -25,6 +25,7 @@ import {
 } from './sizes.ts';
 import {
   contentWidths,
+  givesWayFully,
   heightWithin,
   isHeldAcross,
   keepsWidthOf,
@@ -217,9 +218,6 @@ function alignOf(child: Box, content: FlexContent, crossSize: Size): Align {
   return word === 'baseline' && content.direction === 'column' ? 'start' : word;
 }
 
-/** Whether the smallest content does not hold a box up along its parent's main axis (Flexbox 1 §4.5: it scrolls). */
-export const givesWayFully = ({ content }: Box): boolean => content.type === 'scroll';
-
 /** A child of a row: its flex base size and limits along the width (§9.2). */
 function rowItem(pass: Pass, child: Box, inside: FlexInside): Item {
   const { style } = child;
@@ -233,14 +231,20 @@ function rowItem(pass: Pass, child: Box, inside: FlexInside): Item {
   else {
     const height = knownHeight(pass, child, inside);
     const byHeight = height !== undefined && hasRatio(child) ? widthByRatio(pass, child, height) : undefined;
-    const widths = widthsWithin(pass, child, height, limitsBasis(child, inside, inside.known), inside.width);
+    const limitsOf = limitsBasis(child, inside, inside.known);
+    const widths = widthsWithin(pass, child, height, limitsOf, inside.width);
     base = byHeight ?? widths.max;
     // §4.5: the automatic minimum is the smallest content size, no greater than the own maximum.
     if (style.minWidth === undefined && !givesWayFully(child)) {
       const least =
         child.content.type === 'picture' || byHeight === undefined
           ? (byHeight ?? widths.min)
-          : pass.larger(child, 'least', byHeight, leastByContent(pass, child, height));
+          : pass.larger(
+              child,
+              'least',
+              byHeight,
+              leastByContent(pass, child, height, inside.width, limitsOf, 'all'),
+            );
       min = pass.clamp(child, least, min, limits.max);
     }
   }
@@ -295,16 +299,9 @@ function columnItem(pass: Pass, child: Box, inside: FlexInside): Item {
       base = layOut(pass, child, width, Number.NaN, false).height;
       least = base;
     } else {
-      // §9.2.3 B: from its width. §4.5: what its content needs holds it up, as far as its greatest width goes; that
-      // height is not definite for what is inside.
+      // §9.2.3 B: from its width.
       base = heightByRatio(pass, child, width);
-      least = pass.clamp(child, base, limits.min, limits.max);
-      if (contentHolds(child)) {
-        const { needed = least } = layOut(pass, child, width, least, false);
-        least = pass.larger(child, 'least', needed, least);
-      }
-      const { min: narrowest, max: most } = widthRange(child, inside.width, pass);
-      if (most < Infinity) least = Math.min(least, heightOfWidth(child, Math.max(narrowest, most)));
+      least = leastByRatio(pass, child, width, base, limits, inside.width);
     }
     if (style.minHeight === undefined && !givesWayFully(child))
       min = Math.max(min, Math.min(least, limits.max));
@@ -348,11 +345,14 @@ function columnItemWidth(
   else if (fill !== undefined && fills(style.width, align)) width = fill - margin;
   else {
     const height = knownHeight(pass, child, inside);
-    let widths = widthsWithin(pass, child, height, limitsBasis(child, inside, 'late'), inside.width);
+    // How many columns a grid repeats follows from numbers among its height limits only (as browsers do it).
+    const carried = isFraction(style.height) ? 'none' : 'numbers';
+    const limitsOf = limitsBasis(child, inside, 'late');
+    let widths = widthsWithin(pass, child, height, limitsOf, inside.width, carried);
     if (height !== undefined && hasRatio(child)) {
       const byHeight = widthByRatio(pass, child, height);
       const kept = keepsWidthOf(child)
-        ? pass.larger(child, 'least', byHeight, leastByContent(pass, child, height))
+        ? pass.larger(child, 'least', byHeight, leastByContent(pass, child, height, inside.width))
         : byHeight;
       widths = { min: kept, max: kept };
     }
@@ -496,7 +496,10 @@ function widthAtHeight(
   const isPart = isFraction(style.height);
   if (typeof style.height === 'number' || (isPart && !isHeldAcross(box))) return width;
   let byHeight = widthByRatio(pass, box, main);
-  if (isPart) byHeight = pass.larger(box, 'least', byHeight, leastByContent(pass, box, main));
+  if (isPart) {
+    const least = leastByContent(pass, box, contentAsksAgain(box) ? main : undefined, inside.width);
+    byHeight = pass.larger(box, 'least', byHeight, least);
+  }
   pass.held(box, byHeight, limits.min, limits.max);
   return Math.max(limits.min, Math.min(limits.max, byHeight));
 }

@@ -1,6 +1,7 @@
 /** What the engine says about a box. All lengths in CSS px, of border boxes. */
 import type { Line } from '../text/paragraph.ts';
 import type { Box } from './box.ts';
+import type { Carried } from './grid/widths.ts';
 import type { Answer, Record } from './record.ts';
 
 /** The narrowest and widest useful border-box width by content (CSS Sizing 3 §5.1). */
@@ -71,6 +72,8 @@ export interface WidthsAt extends Answer {
   readonly basis: number | undefined;
   /** What percentages of its height limits refer to, where that counts. */
   readonly heightBasis: number | undefined;
+  /** Which limits of a grid's height bound its width by its ratio. */
+  readonly carried: Carried;
   readonly widths: Widths;
 }
 

@@ -16,6 +16,7 @@ import {
   heightRange,
   isFraction,
   type Range,
+  widthRange,
 } from './sizes.ts';
 import { layOutSplit } from './split.ts';
 import { isEnough } from './work.ts';
@@ -295,6 +296,31 @@ export const contentHolds = ({ style, content }: Box): boolean =>
   !isFraction(style.height) &&
   content.type !== 'picture' &&
   content.type !== 'scroll';
+
+/**
+ * The automatic least height of a column's child with an aspect ratio (Flexbox 1 §4.5): what its content needs holds it up,
+ * as far as its greatest width goes; its height by ratio is not definite for what is inside.
+ *
+ * @param ratio its height by ratio at that width.
+ * @param limits of its height.
+ * @param of what parts in the limits of its width refer to, where that is known.
+ */
+export function leastByRatio(
+  pass: Pass,
+  box: Box,
+  width: number,
+  ratio: number,
+  limits: Range,
+  of: number | undefined,
+): number {
+  let least = pass.clamp(box, ratio, limits.min, limits.max);
+  if (contentHolds(box)) {
+    const { needed = least } = layOut(pass, box, width, least, false);
+    least = pass.larger(box, 'least', needed, least);
+  }
+  const { min, max } = widthRange(box, of, pass);
+  return max < Infinity ? Math.min(least, heightOfWidth(box, Math.max(min, max))) : least;
+}
 
 /**
  * A box with an aspect ratio and a free height: as high as the ratio says, but no lower than its content unless it

@@ -11,17 +11,16 @@ export function makeBox(box: Omit<Box, Derived>): Box {
   const { content, style, children } = box;
   const { minHeight, maxHeight } = style;
   let size = 1;
-  let asksAgain = style.aspect !== undefined || content.type === 'picture' || isWrappingColumn(content);
-  let widthAsksHeight = asksAgain || (content.type === 'grid' && content.rows.some((part) => 'auto' in part));
-  let passes: boolean | undefined;
+  const hasOwnRatio = style.aspect !== undefined || content.type === 'picture';
+  let follows = false;
   for (const child of children) {
     size += child.size;
-    if (!followsIn(content, child)) continue;
-    passes ??= passesHeightOn(content, children);
-    if (!passes) continue;
-    widthAsksHeight = true;
-    asksAgain ||= child.asksAgain;
+    follows ||= followsIn(content, child);
   }
+  const inside = follows && passesHeightOn(content, children);
+  const asksAgain = hasOwnRatio || contentAsksAgain(box);
+  const widthAsksHeight =
+    asksAgain || inside || (content.type === 'grid' && content.rows.some((part) => 'auto' in part));
   return {
     control: box.control,
     style,
@@ -46,6 +45,15 @@ export function makeBox(box: Omit<Box, Derived>): Box {
 
 const isWrappingColumn = (content: Content): boolean =>
   content.type === 'flex' && content.wrap && content.direction === 'column';
+
+/**
+ * Whether what stands in a box, without its own ratio, is asked for its width by content anew once the height is known
+ * (see `asksAfresh`).
+ */
+export const contentAsksAgain = ({ content, children }: Pick<Box, 'content' | 'children'>): boolean =>
+  isWrappingColumn(content) ||
+  (children.some((child) => child.asksAgain && followsIn(content, child)) &&
+    passesHeightOn(content, children));
 
 /** Whether children that are as wide as their height says have to do with the width of what they stand in. */
 function passesHeightOn(content: Content, children: readonly Box[]): boolean {

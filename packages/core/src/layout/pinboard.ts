@@ -166,7 +166,7 @@ export function layOutPinboard(
     // are cut behind some lines.
     const isCut = child.content.type === 'text' && child.content.most !== undefined;
     if (style.aspect !== undefined && childHeight !== undefined && keepsWidthOf(child) && !isCut) {
-      const least = Math.min(leastByContent(pass, child, childHeight), widthLimits.max);
+      const least = Math.min(leastByContent(pass, child, childHeight, wide), widthLimits.max);
       const kept = pass.larger(child, 'least', childWidth, least);
       if (kept > childWidth) widthRule = { rule: 'ratio', from: childHeight, value: kept };
       childWidth = kept;

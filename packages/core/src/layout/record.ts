@@ -38,6 +38,8 @@ export class Outcome {
     readonly high: number,
     /** Whether places jump when the outcome changes; otherwise they only change their pace. */
     readonly jump: boolean,
+    /** How much of the value a px is: 1 where that is a length. */
+    readonly perPx = 1,
   ) {}
 }
 
@@ -169,9 +171,17 @@ export class Pass {
     return a === b;
   }
 
-  /** Notes that a value lies in a range with the same outcome throughout. */
-  within(box: Box, question: Topic, value: number, low: number, high: number, jump: boolean): void {
-    this.log?.push(new Outcome(box, question, low, high, jump), value);
+  /** Notes that a value, of which a px is `perPx`, lies in a range with the same outcome throughout. */
+  within(
+    box: Box,
+    question: Topic,
+    value: number,
+    low: number,
+    high: number,
+    jump: boolean,
+    perPx?: number,
+  ): void {
+    this.log?.push(new Outcome(box, question, low, high, jump, perPx), value);
   }
 
   /** The larger of two numbers; which one that is, is noted. */

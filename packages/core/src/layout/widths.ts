@@ -1,8 +1,8 @@
 /** How narrow and how wide a box would like to be by its content (CSS Sizing 3 §5, Flexbox 1 §9.9). */
 import type { Box, FlexContent } from './box.ts';
-import { countsByLimits, gridWidths } from './grid/widths.ts';
+import { asksWidthLimits, type Carried, carriesLimits, gridWidths } from './grid/widths.ts';
 import type { Widths } from './laid.ts';
-import { layOut } from './lay-out.ts';
+import { heightByRatio, layOut, leastByRatio } from './lay-out.ts';
 import { Log, Pass, recordOf } from './record.ts';
 import {
   across,
@@ -28,6 +28,7 @@ import { isEnough } from './work.ts';
  * @param height the box's border-box height, where that is known beforehand: pictures inside may follow from it.
  * @param basis what percentages of its own width limits refer to, where that is known.
  * @param heightBasis what percentages of its own height limits refer to, where that is known.
+ * @param carried which of a grid's height limits say how many columns it repeats.
  */
 export function contentWidths(
   pass: Pass,
@@ -35,22 +36,38 @@ export function contentWidths(
   height?: number,
   basis?: number,
   heightBasis?: number,
+  carried?: Carried,
 ): Widths {
-  const across = basis !== undefined && countsByLimits(box) ? basis : undefined;
-  const along = heightBasis !== undefined && box.limitsMatter ? heightBasis : undefined;
-  if (across !== undefined || along !== undefined)
-    return transferred(pass, box, measuredAt(pass.onTheWay, box, height, across, along), heightBasis);
-  if (height !== undefined && box.widthAsksHeight)
-    return transferred(pass, box, measuredAt(pass.onTheWay, box, height), heightBasis);
+  const widths = counted(pass, box, height, basis, heightBasis, carried);
   const { aspect, minHeight, maxHeight } = box.style;
-  return heightBasis !== undefined && aspect !== undefined && (isFraction(minHeight) || isFraction(maxHeight))
-    ? transferred(pass, box, measured(box), heightBasis)
-    : freeWidths(box);
+  if (aspect === undefined) return widths;
+  const isFree =
+    widths === box.known.widths &&
+    (heightBasis === undefined || !(isFraction(minHeight) || isFraction(maxHeight)));
+  return transferred(isFree ? silent : pass, box, widths, heightBasis);
 }
 
 /** Content widths where no height is known: the same at every width of the screen, so nothing is written down. */
 export const freeWidths = (box: Box): Widths =>
   box.style.aspect === undefined ? measured(box) : transferred(silent, box, measured(box));
+
+/** As `contentWidths`, without what height limits make of the result. */
+function counted(
+  pass: Pass,
+  box: Box,
+  height?: number,
+  basis?: number,
+  heightBasis?: number,
+  carried: Carried = 'all',
+): Widths {
+  const across = basis !== undefined && asksWidthLimits(box) ? basis : undefined;
+  const ignoresParts = carried === 'numbers' && box.style.aspect !== undefined;
+  const along = heightBasis !== undefined && box.limitsMatter && !ignoresParts ? heightBasis : undefined;
+  const at = box.widthAsksHeight ? height : undefined;
+  const way = carried !== 'all' && carriesLimits(box) ? carried : 'all';
+  if (across === undefined && along === undefined && at === undefined && way === 'all') return measured(box);
+  return measuredAt(pass.onTheWay, box, at, across, along, way);
+}
 
 /** The same without what limits of its height have to do with them. */
 function measured(box: Box): Widths {
@@ -68,22 +85,27 @@ function measuredAt(
   pass: Pass,
   box: Box,
   height: number | undefined,
-  basis?: number,
-  heightBasis?: number,
+  basis: number | undefined,
+  heightBasis: number | undefined,
+  carried: Carried,
 ): Widths {
   const { known } = box;
   if (pass.recording) known.recordedWidths ??= [];
   else known.widthsAt ??= [];
   const kept = (pass.recording ? known.recordedWidths : known.widthsAt)!;
   let answer = kept.find(
-    (each) => each.height === height && each.basis === basis && each.heightBasis === heightBasis,
+    (each) =>
+      each.height === height &&
+      each.basis === basis &&
+      each.heightBasis === heightBasis &&
+      each.carried === carried,
   );
   if (!answer && isEnough()) answer = kept.at(-1);
   if (!answer) {
     const { log } = pass;
     pass.log = pass.recording ? new Log() : undefined;
-    const widths = measure(pass, box, height, basis, heightBasis);
-    answer = { box, height, basis, heightBasis, widths, record: pass.log && recordOf(pass.log) };
+    const widths = measure(pass, box, height, basis, heightBasis, carried);
+    answer = { box, height, basis, heightBasis, carried, widths, record: pass.log && recordOf(pass.log) };
     pass.log = log;
     if (kept.length >= heightsKept) kept.shift();
     kept.push(answer);
@@ -94,10 +116,16 @@ function measuredAt(
 
 /**
  * The smallest content that holds up a width by ratio (CSS Sizing 4 §6.2). Limits of the height are in the ratio's
- * other side already, so they do not bound it.
+ * other side already, so they do not bound it. Parameters as those of `contentWidths`.
  */
-export const leastByContent = (pass: Pass, box: Box, height?: number): number =>
-  (height !== undefined && box.widthAsksHeight ? measuredAt(pass.onTheWay, box, height) : measured(box)).min;
+export const leastByContent = (
+  pass: Pass,
+  box: Box,
+  height?: number,
+  basis?: number,
+  heightBasis?: number,
+  carried: Carried = 'none',
+): number => counted(pass, box, height, basis, heightBasis, carried).min;
 
 /**
  * Height limits of a box with an aspect ratio bound its width by content, too (CSS Sizing 4 §6.3).
@@ -122,6 +150,7 @@ function measure(
   height: number | undefined,
   basis?: number,
   heightBasis?: number,
+  carried: Carried = 'all',
 ): Widths {
   const frame = frameWidth(box);
   const { content } = box;
@@ -146,7 +175,7 @@ function measure(
         : same(widths.max + frame);
     }
     case 'grid':
-      return gridWidths(pass, box, content, height, basis, heightBasis);
+      return gridWidths(pass, box, content, height, basis, heightBasis, carried);
     case 'flex': {
       const row = content.direction === 'row';
       let min = 0;
@@ -206,11 +235,7 @@ function columnsWidth(
     const widths = contribution(pass, child, false, byContainer, basis);
     const margin = across(child.style.margin);
     const width = pass.clamp(child, widest, widths.min, widths.max) - margin;
-    const { min, max } = heightRange(child, basis, pass);
-    const natural = isShare(child.style.height)
-      ? 0
-      : (pixels(child.style.height, basis) ?? layOut(pass, child, width, Number.NaN, false).height);
-    const size = pass.clamp(child, natural, min, max) + down(child.style.margin);
+    const size = heightInColumn(pass, child, width, basis) + down(child.style.margin);
     const after = (length ?? 0) + content.rowGap + size;
     if (length !== undefined) pass.sign(child, 'wrap', room - after, true);
     if (length !== undefined && after <= room) length = after;
@@ -222,6 +247,21 @@ function columnsWidth(
     line = pass.larger(child, 'largest', line, width + margin);
   }
   return total + line;
+}
+
+/** How high a child of a column counts where lines break: its hypothetical size (Flexbox 1 §9.2.3). */
+function heightInColumn(pass: Pass, child: Box, width: number, of: number | undefined): number {
+  const { style, content } = child;
+  const limits = heightRange(child, of, pass);
+  const held = (height: number) => pass.clamp(child, height, limits.min, limits.max);
+  const fixed = isShare(style.height) ? 0 : pixels(style.height, of);
+  if (fixed !== undefined) return held(fixed);
+  if (style.aspect === undefined || content.type === 'picture')
+    return held(layOut(pass, child, width, Number.NaN, false).height);
+  const ratio = heightByRatio(pass, child, width);
+  const isHeldUp = style.minHeight === undefined && !givesWayFully(child);
+  const least = isHeldUp ? leastByRatio(pass, child, width, ratio, limits, undefined) : 0;
+  return held(pass.larger(child, 'least', ratio, least));
 }
 
 /** A child's border-box height, where it follows from the known height of its container; else undefined. */
@@ -262,6 +302,9 @@ export function heightWithin(
 export const keepsWidthOf = ({ style, content }: Box): boolean =>
   style.minWidth === undefined && content.type !== 'picture' && content.type !== 'scroll';
 
+/** Whether the smallest content does not hold a box up along its parent's main axis (Flexbox 1 §4.5: it scrolls). */
+export const givesWayFully = ({ content }: Box): boolean => content.type === 'scroll';
+
 /** A picture whose width or greatest width is a percentage may be compressed to nothing (CSS Sizing 3 §5.2.2). */
 export const isCompressible = ({ style, content }: Box): boolean =>
   content.type === 'picture' && (isFraction(style.width) || isFraction(style.maxWidth));
@@ -273,6 +316,7 @@ export const isCompressible = ({ style, content }: Box): boolean =>
  * @param row whether the parent puts its children side by side.
  * @param byParent border-box height by the parent, where that is known beforehand.
  * @param heightBasis what percentages of heights refer to.
+ * @param carried which of a grid's height limits say how many columns it repeats.
  */
 export function contribution(
   pass: Pass,
@@ -280,6 +324,7 @@ export function contribution(
   row: boolean,
   byParent?: number,
   heightBasis?: number,
+  carried: Carried = row || !isFraction(child.style.height) ? 'all' : 'none',
 ): Widths {
   const { style } = child;
   const range = widthRange(child, undefined);
@@ -296,7 +341,7 @@ export function contribution(
       const limits = heightRange(child, heightBasis, pass);
       height = pass.clamp(child, asked, limits.min, limits.max);
     }
-    own = widthsWithin(pass, child, height, heightBasis);
+    own = widthsWithin(pass, child, height, heightBasis, undefined, carried);
     if (!row && isHeldAcross(child)) {
       const least = leastByContent(pass, child, height);
       own = {
@@ -308,7 +353,8 @@ export function contribution(
       const width = widthByRatio(pass, child, height);
       // A share has no least size of its own along its row.
       const isKept = keepsWidthOf(child) && !(row && isShare(style.width));
-      own = same(isKept ? pass.larger(child, 'least', width, leastByContent(pass, child, height)) : width);
+      const least = () => leastByContent(pass, child, height, undefined, heightBasis, row ? 'all' : 'none');
+      own = same(isKept ? pass.larger(child, 'least', width, least()) : width);
     }
   }
   // What does not follow from a height is the same at every width of the screen.
@@ -323,6 +369,7 @@ export function contribution(
  * @param height its border-box height, where that is known beforehand.
  * @param heightBasis what percentages of heights refer to.
  * @param widthBasis what percentages of widths refer to.
+ * @param carried which of a grid's height limits say how many columns it repeats.
  */
 export function widthsWithin(
   pass: Pass,
@@ -330,9 +377,10 @@ export function widthsWithin(
   height: number | undefined,
   heightBasis: number | undefined,
   widthBasis?: number,
+  carried?: Carried,
 ): Widths {
   const { content } = child;
   if (content.type !== 'picture' || heightBasis === undefined)
-    return contentWidths(pass, child, height, widthBasis, heightBasis);
+    return contentWidths(pass, child, height, widthBasis, heightBasis, carried);
   return same(pictureWidth(pass, child, content, heightBasis));
 }

@@ -1,7 +1,7 @@
 /** What happens at a width, in words. */
 import { effectiveNames } from '../document/names.ts';
 import type { Control } from '../document/types.ts';
-import type { Cause, Change } from './sweep.ts';
+import type { Cause, Change } from './change.ts';
 
 /** A sentence for each thing that happens at a width; the ones that make boxes jump first. */
 export function sweepChangeWords(change: Change, screen: Control): string[] {

@@ -3,6 +3,12 @@
  * sums over many boxes stay equal. All functions take and give CSS px.
  */
 
+/** One 64th. */
+export const unit = 1 / 64;
+
+/** Whether a length is one of whole 64ths, but for what is lost in dividing. */
+export const isWholeUnits = (px: number): boolean => Math.abs(px * 64 - Math.round(px * 64)) < 1e-6;
+
 /** To the 64th below. */
 export const floorUnit = (px: number): number => Math.floor(px * 64) / 64;
 /** To the 64th above. */

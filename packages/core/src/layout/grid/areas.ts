@@ -103,10 +103,11 @@ export function itemWidth(
     rule = { rule: 'stretch', from: area, margin, to: 'area' };
   } else if (hasRatio(box) && height !== undefined) {
     width = widthByRatio(pass, box, height);
-    if (keepsWidthOf(box)) width = pass.larger(box, 'least', width, leastByContent(pass, box, height));
+    if (keepsWidthOf(box)) width = pass.larger(box, 'least', width, leastByContent(pass, box, height, area));
     rule = { rule: 'ratio', from: height, value: width };
   } else {
-    const { min, max } = widthsWithin(pass, box, height, areaHeight, area);
+    const carried = isFraction(style.height) ? 'none' : 'all';
+    const { min, max } = widthsWithin(pass, box, height, areaHeight, area, carried);
     const room = area - margin;
     pass.sign(box, 'fit', room - max);
     pass.sign(box, 'fit', room - min);
@@ -137,7 +138,6 @@ export const countsLimits = (box: Box, isKnown: boolean): boolean =>
 
 /**
  * @param isKnown whether the height of its area was known before anything was sized.
- * @param known how a height is known that follows from the grid's.
  */
 export function layItem(
   pass: Pass,
@@ -146,7 +146,6 @@ export function layItem(
   areaWidth: number,
   areaHeight: number,
   isKnown: boolean,
-  known: true | 'late',
 ): LaidItem {
   const { style } = box;
   const limits = heightRange(box, areaHeight, pass);
@@ -170,7 +169,7 @@ export function layItem(
   const early = isKnown || asksAfresh(box) || isNumber ? height : undefined;
   const limitsOf = countsLimits(box, isKnown) ? areaHeight : undefined;
   const { width, rule: widthRule } = itemWidth(pass, box, content, areaWidth, early, limitsOf);
-  const definite = isNumber ? true : isKnown ? known : 'late';
+  const definite = isNumber || isKnown ? true : 'late';
   if (rule && height !== undefined)
     return {
       laid:

@@ -16,7 +16,8 @@ import { autoTrack, type ExplicitTracks } from './tracks.ts';
 export interface GridRoom {
   readonly columnList: ExplicitTracks;
   readonly rowList: ExplicitTracks;
-  readonly columns: Pick<Axis, 'room' | 'wanted'>;
+  /** `least`: the width that the grid has at least, where `room` is undefined. */
+  readonly columns: Pick<Axis, 'room' | 'wanted' | 'least'>;
   /** `room` undefined: rows are as high as their content, `least` and `most` as far as they can be known. */
   readonly rows: Pick<Axis, 'room' | 'wanted' | 'least' | 'most'>;
 }
@@ -82,8 +83,8 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
     }
     sizeTracks(pass, box, sized, columnContributors(pass, placement, sized, known), {
       ...given.columns,
-      least: 0,
       most: Infinity,
+      flexByContent: true,
       gap: content.columnGap,
     });
     return sized;
@@ -136,7 +137,7 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
       const asked = pixels(style.height, area) ?? fill;
       if (asked === undefined) {
         const limitsOf = countsLimits(item.box, assumedArea(item) !== undefined) ? area : undefined;
-        const { min, max } = widthsWithin(pass, item.box, undefined, limitsOf);
+        const { min, max } = widthsWithin(pass, item.box, undefined, limitsOf, undefined, 'none');
         known.set(item, { min: isCompressible(item.box) ? 0 : min, max });
         continue;
       }

@@ -46,7 +46,9 @@ export function columnContributors(
     const byRow = known.get(item);
     const limits = widthRange(box, undefined);
     const outer = (width: number) => Math.max(limits.min, Math.min(limits.max, width)) + margin;
-    const widths = byRow ? { min: outer(byRow.min), max: outer(byRow.max) } : contribution(pass, box, false);
+    const widths = byRow
+      ? { min: outer(byRow.min), max: outer(byRow.max) }
+      : contribution(pass, box, false, undefined, undefined, 'none');
     return {
       box,
       from: column,
@@ -67,7 +69,7 @@ export function columnContributors(
 
 /** Widths by content of a box whose border-box height its rows give. */
 export function widthsAtHeight(pass: Pass, box: Box, height: number): Widths {
-  const widths = contentWidths(pass, box, height);
+  const widths = contentWidths(pass, box, height, undefined, undefined, 'none');
   if (!hasRatio(box)) return widths;
   const width = widthByRatio(pass, box, height);
   const least = keepsWidthOf(box) ? leastByContent(pass, box, height) : 0;

@@ -1,6 +1,6 @@
 /** Grids, and layers as grids of one cell (CSS Grid 1). */
 import type { Align, Box, GridContent } from '../box.ts';
-import { asEarlyAs, type Laid, type Question } from '../laid.ts';
+import type { Laid, Question } from '../laid.ts';
 import { limitReasons, type Reasons } from '../reason.ts';
 import type { Pass } from '../record.ts';
 import {
@@ -48,7 +48,7 @@ export function layOutGrid(
   const sized = sizeAxes(pass, box, content, {
     columnList,
     rowList,
-    columns: { room: innerWidth, wanted: 'max-content' },
+    columns: { room: innerWidth, wanted: 'max-content', least: 0 },
     rows: { room: rowsIn, wanted: 'max-content', least: leastRows, most: mostHeight },
   });
   const { placement, columns, rows: firstRows } = sized;
@@ -82,7 +82,6 @@ export function layOutGrid(
       areaSize(columns, item.column, item.columnSpan, content.columnGap),
       areaSize(rows, item.row, item.rowSpan, content.rowGap),
       sized.assumedArea(item) !== undefined,
-      asEarlyAs(definite),
     ),
   );
   // Rows made room for baselines of items by content; items line up by those that they have in their rows.

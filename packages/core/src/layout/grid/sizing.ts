@@ -370,15 +370,13 @@ function fill(
   extra: number,
   capOf: (track: SizedTrack) => number,
 ): number {
-  const open = pass.sorted(
-    box,
-    tracks.filter((track) => capOf(track) > 0),
-    capOf,
-  );
+  const room = (track: SizedTrack) => Math.max(0, capOf(track));
+  // Those that are full are written down as well: which they are may be a matter of rounding.
+  const open = pass.sorted(box, pass.log ? tracks : tracks.filter((track) => room(track) > 0), room);
   let left = extra;
   for (const [index, track] of open.entries()) {
     const part = floorUnit(left / (open.length - index) + 1e-9);
-    const cap = capOf(track);
+    const cap = room(track);
     pass.sign(box, 'room', cap - part);
     const taken = Math.min(cap, part);
     increases.set(track, taken);
@@ -441,7 +439,7 @@ function maximize(
   if (axis.room !== undefined) {
     const free = axis.room - gapsOf(tracks, axis.gap) - tracks.reduce((sum, { base }) => sum + base, 0);
     pass.sign(grid, 'room', free);
-    if (free > 0) growToLimits(pass, grid, setsOf(tracks, items), free);
+    if (free > 0 || pass.log) growToLimits(pass, grid, setsOf(tracks, items), Math.max(0, free));
   } else if (axis.wanted === 'max-content') {
     // As if there were no end of room; browsers do not look at a greatest size of the grid here.
     for (const track of tracks) track.base = Math.max(track.base, track.limit);
@@ -538,9 +536,10 @@ function stretchAuto(
   const total = tracks.reduce((sum, { base }) => sum + base, 0) + gapsOf(tracks, axis.gap);
   const room = axis.room ?? (axis.wanted === 'max-content' ? axis.least : 0);
   pass.sign(grid, 'room', room - total);
-  if (room <= total) return;
+  // What is written down has the same form on both sides of where room is left, so that one can be held against the other.
+  if (room <= total && !pass.log) return;
   const sets = setsOf(tracks, items).filter(([first]) => isAuto(first!));
-  let left = growToLimits(pass, grid, sets, room - total);
+  let left = growToLimits(pass, grid, sets, Math.max(0, room - total));
   for (const [index, track] of auto.entries()) {
     const part = floorUnit(left / (auto.length - index) + 1e-9);
     track.base += part;

@@ -19,6 +19,9 @@ export interface ExplicitTracks {
   readonly repetitions: number;
   /** How often it would stand if parts of one counted; it is written from `repetitions` on to below one more. */
   readonly fitting: number;
+  /** How long a repetition is with its gaps, CSS px, and how many of its sizes are parts, each cut to a 64th. */
+  readonly length: number;
+  readonly parts: number;
   /** Whether `repetitions` is the least or the most that there can be. */
   readonly end: 'least' | 'most' | undefined;
 }
@@ -58,12 +61,15 @@ export function explicitTracks(
       collapsible: undefined,
       repetitions: 0,
       fitting: 0,
+      length: 0,
+      parts: 0,
       end: undefined,
     };
   const others = written.reduce((sum, track) => sum + countedSize(track, of), 0) + written.length * gap;
   // A repetition counts for at least one px, so that there is an end to them.
   const sizes = repeated.tracks.map((track) => Math.max(1, countedSize(track, of)));
   const once = sizes.reduce((sum, size) => sum + size, 0) + repeated.tracks.length * gap;
+  const parts = repeated.tracks.filter(({ min, max }) => isFraction(min) || isFraction(max)).length;
   const most = Math.max(1, Math.floor((mostTracks - written.length) / repeated.tracks.length));
   let fitting = 1;
   let count = 1;
@@ -74,7 +80,6 @@ export function explicitTracks(
   }
   // Parts are cut to whole 64ths, which must not ask for one track more.
   else if (least > 0) {
-    const parts = repeated.tracks.filter(({ min, max }) => isFraction(min) || isFraction(max)).length;
     const needed = (least - others + gap) / (once + parts / 64);
     count = Math.ceil(needed);
     // Counted up instead of down: the whole number itself is the end of its range.
@@ -90,16 +95,20 @@ export function explicitTracks(
     collapsible: repeated.auto === 'fit' ? [at, count * repeated.tracks.length] : undefined,
     repetitions: count,
     fitting,
+    length: once,
+    parts,
     end: count === 1 ? 'least' : count === most ? 'most' : undefined,
   };
 }
 
 /** Notes how many tracks an automatic repetition made. */
-export function countTracks(pass: Pass, box: Box, { repetitions, fitting, end }: ExplicitTracks): void {
+export function countTracks(pass: Pass, box: Box, tracks: ExplicitTracks): void {
+  const { repetitions, fitting, length, parts, end } = tracks;
   if (repetitions === 0) return;
   const low = end === 'least' ? -Infinity : repetitions;
   const high = end === 'most' ? Infinity : repetitions + 1;
-  pass.within(box, 'tracks', fitting, low, high, true);
+  // Parts may all be a 64th off.
+  pass.within(box, 'tracks', fitting, low, high, true, Math.max(1, parts * repetitions) / length);
 }
 
 /** What parts of a size by content refer to: the least that it can be. */

@@ -16,16 +16,33 @@ import { sizeAxes } from './axes.ts';
 import { gapsOf } from './sizing.ts';
 import { countTracks, explicitTracks, partsOf } from './tracks.ts';
 
-/** Whether limits of a grid decide how many columns it repeats. */
-export const countsByLimits = (box: Box): boolean =>
+/**
+ * Whether limits of its width that are parts of something have to do with how wide a grid is by content: they decide how many
+ * columns it repeats, and `auto` columns fill the least width before rows are asked (CSS Grid 1 §12.8).
+ */
+export const asksWidthLimits = (box: Box): boolean =>
   box.content.type === 'grid' &&
   limitsWidthByParts(box) &&
-  box.content.columns.some((part) => 'auto' in part);
+  (box.content.columns.some((part) => 'auto' in part) || (box.asksAgain && isFraction(box.style.minWidth)));
+
+/**
+ * Which limits of a grid's height bound its width by its ratio (CSS Sizing 4 §6.3), and so how many columns it repeats.
+ * `numbers`: those that are no parts of a height.
+ */
+export type Carried = 'all' | 'numbers' | 'none';
+
+/** Whether there are any. Not beside a part of a width (as browsers do it). */
+export const carriesLimits = ({ style, content }: Box): boolean =>
+  style.aspect !== undefined &&
+  content.type === 'grid' &&
+  !isFraction(style.width) &&
+  (style.minHeight ?? style.maxHeight) !== undefined;
 
 /**
  * @param known the grid's border-box height, where that is known beforehand.
  * @param basis what percentages of its width limits refer to, where that is known.
  * @param heightBasis what percentages of its height limits refer to, where that is known.
+ * @param carried which of these bound its width.
  */
 export function gridWidths(
   pass: Pass,
@@ -34,17 +51,19 @@ export function gridWidths(
   known: number | undefined,
   basis: number | undefined,
   heightBasis: number | undefined,
+  carried: Carried,
 ): Widths {
   const frame = frameWidth(box);
   const { style } = box;
   const inner = (height: number) => Math.max(0, height - frameHeight(box));
-  // Limits of a height count, too, by a ratio (CSS Sizing 4 §6.3), but not beside a part of a width (as browsers do it).
   const own = widthRange(box, basis, pass);
-  const carried =
-    style.aspect === undefined || isFraction(style.width) ? own : widthsByLimits(pass, box, heightBasis);
+  const byRatio =
+    carried !== 'none' && carriesLimits(box)
+      ? widthsByLimits(pass, box, carried === 'all' ? heightBasis : undefined)
+      : own;
   const limits = {
-    min: Math.max(own.min, Math.min(own.max, carried.min)),
-    max: Math.min(own.max, Math.max(own.min, carried.max)),
+    min: Math.max(own.min, Math.min(own.max, byRatio.min)),
+    max: Math.min(own.max, Math.max(own.min, byRatio.max)),
   };
   const least = Math.max(0, limits.min - frame);
   // As many columns as fit the width, or else the greatest one, where that is known (§7.2.3.2).
@@ -68,7 +87,7 @@ export function gridWidths(
     const { columns } = sizeAxes(pass, box, content, {
       columnList,
       rowList,
-      columns: { room: undefined, wanted },
+      columns: { room: undefined, wanted, least },
       rows: { room: high, wanted: 'max-content', least: leastHeight, most: mostHeight },
     });
     return columns.reduce((sum, { base }) => sum + base, 0) + gapsOf(columns, content.columnGap) + frame;
