@@ -2,6 +2,7 @@
 import type { Align, Box, FlexContent, Justify, Size } from './box.ts';
 import { distribute, type FlexItem, hypothetical } from './distribute.ts';
 import { explainFlex } from './explain-flex.ts';
+import { carriesAcross } from './grid/widths.ts';
 import { asEarlyAs, type Laid, type Question } from './laid.ts';
 import { heightByRatio, layByContent, layOut, layStretched, leastByRatio } from './lay-out.ts';
 import { contentAsksAgain } from './make-box.ts';
@@ -346,7 +347,7 @@ function columnItemWidth(
   else {
     const height = knownHeight(pass, child, inside);
     // How many columns a grid repeats follows from numbers among its height limits only (as browsers do it).
-    const carried = isFraction(style.height) ? 'none' : 'numbers';
+    const carried = carriesAcross(child) ? 'numbers' : 'none';
     const limitsOf = limitsBasis(child, inside, 'late');
     let widths = widthsWithin(pass, child, height, limitsOf, inside.width, carried);
     if (height !== undefined && hasRatio(child)) {

@@ -1,5 +1,6 @@
 /** Children held at edges or centre lines of their parent (CSS Positioned Layout 3 §4, CSS Align 3 §6.3). */
 import type { Box, Pin, PinboardContent, Pins, Size } from './box.ts';
+import { carriesAcross } from './grid/widths.ts';
 import { asEarlyAs, type Laid, type Question } from './laid.ts';
 import { contentHolds, heightByRatio, layByContent, layOut } from './lay-out.ts';
 import { limitReasons, type PlaceReason, type Reasons, type SizeRule } from './reason.ts';
@@ -155,6 +156,7 @@ export function layOutPinboard(
         isEarly ? childHeight : undefined,
         isEarly ? high : undefined,
         wide,
+        carriesAcross(child) ? 'all' : 'none',
       );
       const room = inline.room - margin;
       pass.sign(child, 'fit', room - max);

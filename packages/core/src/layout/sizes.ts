@@ -19,6 +19,9 @@ export const isShare = (size: Size): size is Share => typeof size === 'object' &
 export const isFraction = (size: unknown): size is Fraction =>
   typeof size === 'object' && size !== null && 'fraction' in size;
 
+/** Whether a size is by content: no number, nor a part or a share of what there is, known or not. */
+export const isByContent = (size: Size): boolean => size === undefined || size === 'fit';
+
 /**
  * A size or limit as px, where it is known.
  *

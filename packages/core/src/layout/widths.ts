@@ -1,6 +1,6 @@
 /** How narrow and how wide a box would like to be by its content (CSS Sizing 3 §5, Flexbox 1 §9.9). */
 import type { Box, FlexContent } from './box.ts';
-import { asksWidthLimits, type Carried, carriesLimits, gridWidths } from './grid/widths.ts';
+import { asksWidthLimits, type Carried, carriesAcross, carriesLimits, gridWidths } from './grid/widths.ts';
 import type { Widths } from './laid.ts';
 import { heightByRatio, layOut, leastByRatio } from './lay-out.ts';
 import { Log, Pass, recordOf } from './record.ts';
@@ -324,7 +324,7 @@ export function contribution(
   row: boolean,
   byParent?: number,
   heightBasis?: number,
-  carried: Carried = row || !isFraction(child.style.height) ? 'all' : 'none',
+  carried: Carried = row || carriesAcross(child) ? 'all' : 'none',
 ): Widths {
   const { style } = child;
   const range = widthRange(child, undefined);

@@ -20,6 +20,7 @@ import {
 } from '../sizes.ts';
 import { keepsWidthOf, leastByContent, widthsWithin } from '../widths.ts';
 import { flexOf, gapsOf, type SizedTrack } from './sizing.ts';
+import { type Carried, carriesAcross } from './widths.ts';
 
 /** The size of an area: its tracks and the gaps between them. */
 export function areaSize(tracks: readonly SizedTrack[], from: number, span: number, gap: number): number {
@@ -73,6 +74,10 @@ export function justifyOf({ style }: Box, content: GridContent): Exclude<Align, 
 export const alignOf = ({ style }: Box, content: GridContent): Align =>
   isShare(style.height) ? 'stretch' : (style.alignSelf ?? content.align);
 
+/** Which height limits of an item that is a grid itself say how many columns it repeats: none of one that fills its area's width. */
+export const carriedOf = (box: Box, content: GridContent): Carried =>
+  carriesAcross(box) && !fills(box.style.width, justifyOf(box, content)) ? 'all' : 'none';
+
 /**
  * An item's width in an area of some width, and the rule that gave it.
  *
@@ -106,8 +111,7 @@ export function itemWidth(
     if (keepsWidthOf(box)) width = pass.larger(box, 'least', width, leastByContent(pass, box, height, area));
     rule = { rule: 'ratio', from: height, value: width };
   } else {
-    const carried = isFraction(style.height) ? 'none' : 'all';
-    const { min, max } = widthsWithin(pass, box, height, areaHeight, area, carried);
+    const { min, max } = widthsWithin(pass, box, height, areaHeight, area, carriedOf(box, content));
     const room = area - margin;
     pass.sign(box, 'fit', room - max);
     pass.sign(box, 'fit', room - min);
@@ -137,7 +141,7 @@ export const countsLimits = (box: Box, isKnown: boolean): boolean =>
   (box.asksAgain && !(box.limitsMatter && box.content.type === 'grid' && box.style.aspect === undefined));
 
 /**
- * @param isKnown whether the height of its area was known before anything was sized.
+ * @param known how the height of its area was known before anything was sized, if it was.
  */
 export function layItem(
   pass: Pass,
@@ -145,7 +149,7 @@ export function layItem(
   content: GridContent,
   areaWidth: number,
   areaHeight: number,
-  isKnown: boolean,
+  known: true | 'late' | undefined,
 ): LaidItem {
   const { style } = box;
   const limits = heightRange(box, areaHeight, pass);
@@ -166,10 +170,11 @@ export function layItem(
     height = held(areaHeight - down(style.margin));
   }
   const isNumber = typeof style.height === 'number';
+  const isKnown = known !== undefined;
   const early = isKnown || asksAfresh(box) || isNumber ? height : undefined;
   const limitsOf = countsLimits(box, isKnown) ? areaHeight : undefined;
   const { width, rule: widthRule } = itemWidth(pass, box, content, areaWidth, early, limitsOf);
-  const definite = isNumber || isKnown ? true : 'late';
+  const definite = isNumber ? true : (known ?? 'late');
   if (rule && height !== undefined)
     return {
       laid:

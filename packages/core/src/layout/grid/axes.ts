@@ -3,9 +3,9 @@ import type { Box, GridContent, Track } from '../box.ts';
 import type { Widths } from '../laid.ts';
 import { followsIn } from '../make-box.ts';
 import type { Pass } from '../record.ts';
-import { down, fills, heightRange, pixels, widthRange } from '../sizes.ts';
+import { down, fills, heightRange, isFraction, pixels, widthRange } from '../sizes.ts';
 import { isCompressible, widthsWithin } from '../widths.ts';
-import { alignOf, areaSize, countsLimits, itemWidth } from './areas.ts';
+import { alignOf, areaSize, carriedOf, countsLimits, itemWidth } from './areas.ts';
 import { baselineOf } from './baselines.ts';
 import { columnContributors, rowContributors, widthsAtHeight } from './contributions.ts';
 import { type Placed, type Placement, placeItems } from './placement.ts';
@@ -32,6 +32,8 @@ export interface GridTracks {
   readonly stale: boolean;
   /** The height of an item's rows, where that is known before anything is sized. */
   assumedArea(item: Placed): number | undefined;
+  /** Whether it is known without the grid's own height. */
+  isOwnArea(item: Placed): boolean;
   /** Rows at another room, with the columns as they are. */
   rowsIn(room: number): SizedTrack[];
 }
@@ -81,7 +83,7 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
       pass.held(item, min, range.min, range.max);
       pass.held(item, max, range.min, range.max);
     }
-    sizeTracks(pass, box, sized, columnContributors(pass, placement, sized, known), {
+    sizeTracks(pass, box, sized, columnContributors(pass, content, placement, sized, known), {
       ...given.columns,
       most: Infinity,
       flexByContent: true,
@@ -137,7 +139,14 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
       const asked = pixels(style.height, area) ?? fill;
       if (asked === undefined) {
         const limitsOf = countsLimits(item.box, assumedArea(item) !== undefined) ? area : undefined;
-        const { min, max } = widthsWithin(pass, item.box, undefined, limitsOf, undefined, 'none');
+        const { min, max } = widthsWithin(
+          pass,
+          item.box,
+          undefined,
+          limitsOf,
+          undefined,
+          carriedOf(item.box, content),
+        );
         known.set(item, { min: isCompressible(item.box) ? 0 : min, max });
         continue;
       }
@@ -147,15 +156,22 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
     return known;
   };
   // §12.1 step 1: rows with a definite greatest size are taken to have it.
+  const greatest = ({ max }: Track) =>
+    typeof max === 'number' ? max : isFraction(max) ? pixels(max, given.rows.room) : undefined;
   const assumedArea = (item: Placed) => {
-    const over = rowTracks.slice(item.row, item.row + item.rowSpan);
-    return over.every(({ track }) => typeof track.max === 'number')
-      ? over.reduce((sum, { track }) => sum + (track.max as number), (item.rowSpan - 1) * content.rowGap)
-      : undefined;
+    let area = (item.rowSpan - 1) * content.rowGap;
+    for (const { track } of rowTracks.slice(item.row, item.row + item.rowSpan)) {
+      const size = greatest(track);
+      if (size === undefined) return undefined;
+      area += size;
+    }
+    return area;
   };
+  const isOwnArea = (item: Placed) =>
+    rowTracks.slice(item.row, item.row + item.rowSpan).every(({ track }) => typeof track.max === 'number');
   let columns = sizeColumns(widthsBy(assumedArea));
   if (given.columns.room === undefined && again.length === 0)
-    return { placement, columns, rows: [], stale: false, assumedArea, rowsIn: () => [] };
+    return { placement, columns, rows: [], stale: false, assumedArea, isOwnArea, rowsIn: () => [] };
   let widths = widthsIn(columns);
   const firstRows = sizeRows(widths, given.rows.room);
   // Columns do not look at what limits of the height make of flexible rows (as browsers do it).
@@ -179,6 +195,7 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
     rows: firstRows,
     stale,
     assumedArea,
+    isOwnArea,
     rowsIn: (room) => sizeRows(widths, room),
   };
 }

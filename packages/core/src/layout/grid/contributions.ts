@@ -1,5 +1,5 @@
 /** What items ask of the tracks they stand in (CSS Grid 1 §12.5). */
-import type { Box } from '../box.ts';
+import type { Box, GridContent } from '../box.ts';
 import type { Laid, Widths } from '../laid.ts';
 import { layOut } from '../lay-out.ts';
 import type { Pass } from '../record.ts';
@@ -15,6 +15,7 @@ import {
   widthRange,
 } from '../sizes.ts';
 import { contentWidths, contribution, isCompressible, keepsWidthOf, leastByContent } from '../widths.ts';
+import { carriedOf } from './areas.ts';
 import { baselineShift, sharedBaselines } from './baselines.ts';
 import type { Placed, Placement } from './placement.ts';
 import { type Contributor, flexOf, type SizedTrack } from './sizing.ts';
@@ -35,6 +36,7 @@ function hasAutomaticMinimum(box: Box, over: readonly SizedTrack[]): boolean {
  */
 export function columnContributors(
   pass: Pass,
+  content: GridContent,
   placement: Placement,
   tracks: readonly SizedTrack[],
   known: ReadonlyMap<Placed, Widths> = new Map(),
@@ -48,7 +50,7 @@ export function columnContributors(
     const outer = (width: number) => Math.max(limits.min, Math.min(limits.max, width)) + margin;
     const widths = byRow
       ? { min: outer(byRow.min), max: outer(byRow.max) }
-      : contribution(pass, box, false, undefined, undefined, 'none');
+      : contribution(pass, box, false, undefined, undefined, carriedOf(box, content));
     return {
       box,
       from: column,

@@ -1,6 +1,6 @@
 /** Grids, and layers as grids of one cell (CSS Grid 1). */
 import type { Align, Box, GridContent } from '../box.ts';
-import type { Laid, Question } from '../laid.ts';
+import { asEarlyAs, type Laid, type Question } from '../laid.ts';
 import { limitReasons, type Reasons } from '../reason.ts';
 import type { Pass } from '../record.ts';
 import {
@@ -81,7 +81,7 @@ export function layOutGrid(
       content,
       areaSize(columns, item.column, item.columnSpan, content.columnGap),
       areaSize(rows, item.row, item.rowSpan, content.rowGap),
-      sized.assumedArea(item) !== undefined,
+      sized.isOwnArea(item) ? true : sized.assumedArea(item) === undefined ? undefined : asEarlyAs(definite),
     ),
   );
   // Rows made room for baselines of items by content; items line up by those that they have in their rows.

@@ -6,6 +6,7 @@ import {
   frameHeight,
   frameWidth,
   heightRange,
+  isByContent,
   isFraction,
   limitsWidthByParts,
   ownHeight,
@@ -37,6 +38,12 @@ export const carriesLimits = ({ style, content }: Box): boolean =>
   content.type === 'grid' &&
   !isFraction(style.width) &&
   (style.minHeight ?? style.maxHeight) !== undefined;
+
+/**
+ * Whether they count where a box is not in a row: not where its height is not by content, nor where it says that its width is
+ * (`fit-content`), as browsers do it.
+ */
+export const carriesAcross = ({ style }: Box): boolean => style.width !== 'fit' && isByContent(style.height);
 
 /**
  * @param known the grid's border-box height, where that is known beforehand.
