@@ -6,8 +6,9 @@
  */
 import { breakOpportunities } from './breaks.ts';
 import { lineAlone } from './directions.ts';
+import { placesOf, unitScale } from './places.ts';
 import type { ShapedText, Shaper } from './shaper.ts';
-import { ceilUnit, glyphSize, lineHeightOf } from './units.ts';
+import { ceilUnit, lineHeightOf } from './units.ts';
 
 /** How a text is set. */
 export interface TextStyle {
@@ -93,7 +94,7 @@ export function setText(shaper: Shaper, text: string, style: TextStyle, rightToL
 }
 
 function prepare(shaper: Shaper, text: string, style: TextStyle, rightToLeft: boolean): Paragraphs {
-  const size = glyphSize(style.size, shaper.unitsPerEm(style));
+  const scale = unitScale(style.size, shaper.unitsPerEm(style));
   const spacing = style.letterSpacing;
   const options = { rightToLeft, spaced: spacing !== 0 };
   const pieces: Piece[] = collapse(text).map((line) => ({
@@ -105,9 +106,16 @@ function prepare(shaper: Shaper, text: string, style: TextStyle, rightToLeft: bo
   const endOfWords = (piece: Piece, start: number, end: number): number =>
     end > start && piece.text[end - 1] === ' ' ? end - 1 : end;
 
+  const places = new Map<ShapedText, Float32Array>();
   /** From a text's start to a character of it. */
-  const placeIn = ({ offsets, clusters }: ShapedText, at: number): number =>
-    offsets[at]! * size + clusters[at]! * spacing;
+  const placeIn = (shaped: ShapedText, at: number): number => {
+    let known = places.get(shaped);
+    if (!known) {
+      known = placesOf(shaped, scale);
+      places.set(shaped, known);
+    }
+    return known[at]! + shaped.clusters[at]! * spacing;
+  };
   /** Stretches of one direction are measured by themselves, and each is rounded up. */
   const widthIn = (shaped: ShapedText, start: number, end: number): number => {
     let width = 0;

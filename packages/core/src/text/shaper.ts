@@ -1,7 +1,7 @@
 /**
  * Turns words into widths with the shaper that browsers use (HarfBuzz), on the fonts that ship.
  *
- * Widths are kept in font units and scaled by the size at the end, so one shaping serves all sizes.
+ * Widths are kept in font units and scaled by the size at the end (`places.ts`), so one shaping serves all sizes.
  */
 import { Blob, Buffer, Direction, Feature, Font, Face as FontFace, GlyphFlag, shape } from 'harfbuzzjs';
 import { embeddingLevels } from './directions.ts';
@@ -15,11 +15,13 @@ export interface LineMetrics {
   readonly descent: number;
 }
 
-/** One text shaped in one face, in units of an em (multiply by the font size for CSS px). */
+/** One text shaped in one face, in the font's units. */
 export interface ShapedText {
   readonly text: string;
-  /** Distance from the start of the text to each UTF-16 index, in reading order; one longer than the text. */
-  readonly offsets: Float64Array;
+  /** How wide the glyphs are by themselves that begin at each UTF-16 index. */
+  readonly advances: Int32Array;
+  /** What kerning adds to that; browsers scale the two by different sizes. Undefined where it adds nothing. */
+  readonly kerns: Int32Array | undefined;
   /** How many characters (glyph clusters) stand before each index; what letter spacing counts by. */
   readonly clusters: Uint32Array;
   /** 1 where a break in front of the index could change the shapes on either side (kerning, ligatures). */
@@ -43,6 +45,8 @@ interface LoadedFile {
   readonly unitsPerEm: number;
   /** From code point to whether the file is used for it. */
   readonly covered: Set<number>;
+  /** Advances of glyphs by themselves, as far as they were asked for. */
+  readonly advances: Map<number, number>;
 }
 
 const cacheLimit = 20_000;
@@ -74,7 +78,7 @@ export class Shaper {
       );
       const key = faceKey(file);
       const list = shaper.faces.get(key) ?? [];
-      list.push({ font, unitsPerEm, covered });
+      list.push({ font, unitsPerEm, covered, advances: new Map() });
       shaper.faces.set(key, list);
     }
     return shaper;
@@ -140,7 +144,8 @@ export class Shaper {
     levels: Uint8Array | undefined,
   ): ShapedText {
     const { length } = text;
-    const offsets = new Float64Array(length + 1);
+    const advances = new Int32Array(length);
+    let kerns: Int32Array | undefined;
     const clusters = new Uint32Array(length + 1);
     const unsafe = new Uint8Array(length + 1);
     const { buffer } = this;
@@ -153,27 +158,38 @@ export class Shaper {
       const infos = buffer.getGlyphInfos();
       const positions = buffer.getGlyphPositions();
       for (let index = 0; index < infos.length; index++) {
-        const { cluster, flags } = infos[index]!;
+        const { codepoint: glyph, cluster, flags } = infos[index]!;
         const at = start + cluster;
-        // For now advance and start of each cluster; added up below.
-        offsets[at]! += positions[index]!.xAdvance / file.unitsPerEm;
+        const advance = advanceOf(file, glyph);
+        const kern = positions[index]!.xAdvance - advance;
+        advances[at]! += advance;
+        if (kern !== 0) {
+          kerns ??= new Int32Array(length);
+          kerns[at]! += kern;
+        }
+        // For now the start of each cluster; added up below.
         clusters[at] = 1;
         if (flags & GlyphFlag.UNSAFE_TO_BREAK) unsafe[at] = 1;
       }
     }
-    let at = 0;
     let count = 0;
     for (let index = 0; index <= length; index++) {
-      const advance = offsets[index]!;
       const starts = clusters[index]!;
-      offsets[index] = at;
       clusters[index] = count;
       if (!starts && index < length) unsafe[index] = 1;
-      at += advance;
       count += starts;
     }
-    return { text, offsets, clusters, unsafe, turns: levels && turnsOf(levels), levels };
+    return { text, advances, kerns, clusters, unsafe, turns: levels && turnsOf(levels), levels };
   }
+}
+
+function advanceOf({ font, advances }: LoadedFile, glyph: number): number {
+  let advance = advances.get(glyph);
+  if (advance === undefined) {
+    advance = font.glyphHAdvance(glyph);
+    advances.set(glyph, advance);
+  }
+  return advance;
 }
 
 function openFont(data: Uint8Array): { font: Font; unitsPerEm: number; present: number[] } {

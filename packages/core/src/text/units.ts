@@ -16,15 +16,6 @@ export const ceilUnit = (px: number): number => Math.ceil(px * 64 - 1e-6) / 64;
 /** To the nearest 64th. */
 export const roundUnit = (px: number): number => Math.round(px * 64) / 64;
 
-/**
- * The size that glyphs are really drawn at: browsers here cut a font size to a hundredth of a px (in single
- * precision), the rasteriser then to a 64th; what one unit of the font comes to is kept in 65536ths of a 64th.
- */
-export function glyphSize(px: number, unitsPerEm: number): number {
-  const cut = floorUnit(Math.trunc(Math.fround(Math.fround(px) * 100)) / 100);
-  return (Math.round((cut * 64 * 65536) / unitsPerEm) * unitsPerEm) / (64 * 65536);
-}
-
 /** Height of a line: the font size as a whole 64th, times the factor, cut to a 64th. */
 export const lineHeightOf = (size: number, factor: number): number => floorUnit(roundUnit(size) * factor);
 
