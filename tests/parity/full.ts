@@ -8,6 +8,7 @@ import { parseArgs } from 'node:util';
 import { type Control, defaultBands, printScreen, type View } from '@hovrin/core';
 import { workspace } from '@hovrin/files';
 import { ParityBench, tolerance } from './compare.ts';
+import { nests } from './crossings.ts';
 import { randomScreen, readTrial, shrink, trialProject } from './documents.ts';
 import { foundFolder } from './found.ts';
 
@@ -19,6 +20,8 @@ const { values } = parseArgs({
     without: { type: 'string', default: '' },
     /** How many screens more whose containers mostly know how high they are; a quarter as many where nothing is said. */
     heights: { type: 'string' },
+    /** How many documents more of random nests; a tenth as many where nothing is said. */
+    nests: { type: 'string' },
     /** A document of its own instead of random ones: every box of it in every view, as the core and the page have it. */
     file: { type: 'string' },
     /** How often a differing document is laid out to make it smaller. */
@@ -30,6 +33,7 @@ const { values } = parseArgs({
 const first = Number(values.seed);
 const documents = Number(values.documents);
 const high = Number(values.heights ?? Math.floor(documents / 4));
+const nested = Number(values.nests ?? Math.floor(documents / 10));
 const without = values.without.split(',').filter(Boolean);
 const views: View[] = [
   { width: 360, height: 640 },
@@ -73,12 +77,19 @@ async function keep(seed: string, screen: Control, view: View): Promise<void> {
   await writeFile(join(workspace, foundFolder, `seed${seed}.screen.xml`), text);
 }
 
-const seeds = [
-  ...Array.from({ length: documents }, (_, index) => ({ seed: `${first + index}`, heights: false })),
-  ...Array.from({ length: high }, (_, index) => ({ seed: `${first + index}-heights`, heights: true })),
+/** The documents of a kind, by seeds from the first on. */
+const some = (count: number, kind: string, make: (seed: number) => Control) =>
+  Array.from({ length: count }, (_, index) => ({
+    seed: `${first + index}${kind}`,
+    screen: () => make(first + index),
+  }));
+const all = [
+  ...some(documents, '', (seed) => randomScreen(seed, { without })),
+  ...some(high, '-heights', (seed) => randomScreen(seed, { without, heights: true })),
+  ...some(nested, '-nests', (seed) => readTrial(nests(seed)).screens[0]!),
 ];
-for (const { seed, heights } of seeds) {
-  const screen = randomScreen(Number.parseInt(seed, 10), { without, heights });
+for (const { seed, screen: make } of all) {
+  const screen = make();
   const result = await bench.compare(trialProject(screen), views).catch(async (error: Error) => {
     console.log(`Seed ${seed}: ${error.message}`);
     await bench.reopen();
@@ -96,7 +107,7 @@ for (const { seed, heights } of seeds) {
 }
 await bench.close();
 console.log(
-  `${seeds.length} documents, ${boxes} boxes compared, worst difference ${worst.toFixed(3)} px, ${differing.length} documents with a difference over ${tolerance} px`,
+  `${all.length} documents, ${boxes} boxes compared, worst difference ${worst.toFixed(3)} px, ${differing.length} documents with a difference over ${tolerance} px`,
 );
 if (differing.length > 0) console.log(`Their seeds: ${differing.join(' ')}`);
 if (givenUp.length > 0) console.log(`The browser gave up: ${givenUp.join(' ')}`);

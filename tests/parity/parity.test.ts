@@ -4,6 +4,7 @@ import { defaultBands, parseScreen, printScreen, type View } from '@hovrin/core'
 import { readProjectFolder, workspace } from '@hovrin/files';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { ParityBench } from './compare.ts';
+import { crossing, nests, surroundings } from './crossings.ts';
 import { randomScreen, readTrial, shrink, trialAssets, trialProject } from './documents.ts';
 import { foundDocuments } from './found.ts';
 import { rules } from './rules.ts';
@@ -33,6 +34,23 @@ describe('each rule, and what once differed', () => {
       expect(result.differences).toEqual([]);
     },
   );
+});
+
+describe('every kind of content in', () => {
+  it.each(surroundings.map((around, index) => [around, index % 2 === 1] as const))(
+    '%s',
+    async (around, rightToLeft) => {
+      const result = await bench.compare(readTrial(crossing(around)), [
+        { width: 1280, height: 800, rightToLeft },
+      ]);
+      expect(result.boxes).toBeGreaterThan(500);
+      expect(result.differences).toEqual([]);
+    },
+  );
+  it.each([1, 2, 3, 4, 5])('random nests of them, %i', async (seed) => {
+    const result = await bench.compare(readTrial(nests(seed)), [views[0]!]);
+    expect(result.differences).toEqual([]);
+  });
 });
 
 describe('the demo', () => {

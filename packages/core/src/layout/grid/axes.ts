@@ -63,6 +63,18 @@ function tracksOf(
   });
 }
 
+/**
+ * Whether the content of what spans some tracks has to do with their sizes. Where one of several is flexible only such count,
+ * and the automatic minimum is none (§6.6, §12.5 step 4).
+ */
+function spanAsksContent(over: readonly Track[], room: number | undefined): boolean {
+  if (room === undefined || over.length === 1 || !over.some((track) => flexOf(track) > 0))
+    return over.some((track) => asksContent(track, room));
+  return over.some(
+    (track) => flexOf(track) > 0 && (track.min === 'min-content' || track.min === 'max-content'),
+  );
+}
+
 export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: GridRoom): GridTracks {
   const { columnList, rowList } = given;
   const placement = placeItems(content, box.children, columnList.tracks.length, rowList.tracks.length);
@@ -120,11 +132,12 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
 
   // What nobody asks about changes nothing: columns that are as wide as they say.
   const asking = items.filter(
-    (item) =>
-      followsIn(content, item.box) &&
-      columnTracks
-        .slice(item.column, item.column + item.columnSpan)
-        .some(({ track }) => asksContent(track, given.columns.room)),
+    ({ box: item, column, columnSpan }) =>
+      followsIn(content, item) &&
+      spanAsksContent(
+        columnTracks.slice(column, column + columnSpan).map(({ track }) => track),
+        given.columns.room,
+      ),
   );
   const again = asking.filter(({ box: item }) => item.asksAgain);
   /** Widths of such items at the height that rows of some size give them. */

@@ -1,5 +1,5 @@
 /** Grids, and layers as grids of one cell (CSS Grid 1). */
-import type { Align, Box, GridContent } from '../box.ts';
+import type { Align, Box, GridContent, Track } from '../box.ts';
 import { asEarlyAs, type Laid, type Question } from '../laid.ts';
 import { limitReasons, type Reasons } from '../reason.ts';
 import type { Pass } from '../record.ts';
@@ -62,9 +62,7 @@ export function layOutGrid(
   const isPressed = !free && rowsIn === undefined && height < natural + frameH;
   if (!free && rowsIn === undefined) pass.sign(box, 'room', height - natural - frameH);
   const asks =
-    isPressed ||
-    sized.stale ||
-    (rowsIn === undefined && [...content.rows, ...content.autoRows].some(asksHeight));
+    isPressed || sized.stale || (rowsIn === undefined && firstRows.some(({ track }) => asksHeight(track)));
   const rows = asks ? sized.rowsIn(rowsIn ?? Math.max(0, used - frameH)) : firstRows;
 
   const columnStarts = trackStarts(columns, content.columnGap);
@@ -184,7 +182,5 @@ export function layOutGrid(
 }
 
 /** Whether a track depends on the height of the grid. */
-const asksHeight = (part: GridContent['rows'][number]): boolean =>
-  'auto' in part
-    ? part.tracks.some(asksHeight)
-    : isFraction(part.min) || isFraction(part.max) || isFraction(part.fitContent) || flexOf(part) > 0;
+const asksHeight = (track: Track): boolean =>
+  isFraction(track.min) || isFraction(track.max) || isFraction(track.fitContent) || flexOf(track) > 0;
