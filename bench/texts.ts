@@ -18,6 +18,7 @@ export function texts(shaper: Shaper): Measured[] {
     lineHeight: 1.4,
     letterSpacing: 0,
     noWrap: false,
+    align: 'start' as const,
   };
   const measure = () => {
     for (const label of labels) setText(shaper, label, style).maxContent;

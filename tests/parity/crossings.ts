@@ -149,7 +149,6 @@ export const contents: readonly string[] = [
   '<grid max-height="50%" aspect="2" rows="repeat(auto-fill, 40)" flow="column"><text text="abc"/><text text="def"/><text text="ghi"/></grid>',
   '<grid min-height="50%" aspect="0.2" rows="repeat(auto-fill, 40)" flow="column"><text text="abc"/><text text="def"/><text text="ghi"/></grid>',
   '<grid max-height="70" aspect="0.2" rows="repeat(auto-fill, 40)" flow="column"><text text="abc"/><text text="def"/><text text="ghi"/></grid>',
-  '<grid min-height="70" aspect="0.2" rows="repeat(auto-fill, 40)" flow="column"><text text="abc"/><text text="def"/><text text="ghi"/></grid>',
   '<grid height="70" max-height="30%" aspect="0.2" rows="repeat(auto-fill, 40)" flow="column"><text text="abc"/><text text="def"/><text text="ghi"/></grid>',
   '<grid height="70" min-height="50%" aspect="0.2" rows="repeat(auto-fill, 40)" flow="column"><text text="abc"/><text text="def"/><text text="ghi"/></grid>',
   '<grid aspect="2" columns="repeat(auto-fit, minmax(25%, 1fr))"><text text="abc"/><text text="def"/><text text="ghi"/></grid>',
@@ -273,9 +272,12 @@ function documentOf(cases: readonly string[]): string {
 
 const put = (inside: string, around: string): string => around.replace('@', inside);
 
-/** A document with each kind of content in one of the surroundings, once where the height is known and once where it is not. */
-export const crossing = (around: string): string =>
-  documentOf(contents.flatMap((content) => [put(content, around), put(content, around)]));
+/** How many turns there are until each kind of content has stood in each of the surroundings. */
+export const turns = contents.length;
+
+/** A document with each of the surroundings around some content, another one each turn. */
+export const crossings = (turn: number): string =>
+  documentOf(surroundings.map((around, index) => put(contents[(turn + index) % turns]!, around)));
 
 /** How many nests a document has. */
 const nestsEach = 40;

@@ -8,7 +8,7 @@ import { parseArgs } from 'node:util';
 import { type Control, defaultBands, printScreen, type View } from '@hovrin/core';
 import { workspace } from '@hovrin/files';
 import { ParityBench, tolerance } from './compare.ts';
-import { nests } from './crossings.ts';
+import { crossings, nests, turns } from './crossings.ts';
 import { randomScreen, readTrial, shrink, trialProject } from './documents.ts';
 import { foundFolder } from './found.ts';
 
@@ -20,7 +20,7 @@ const { values } = parseArgs({
     without: { type: 'string', default: '' },
     /** How many screens more whose containers mostly know how high they are; a quarter as many where nothing is said. */
     heights: { type: 'string' },
-    /** How many documents more of random nests; a tenth as many where nothing is said. */
+    /** How many documents more of random nests; a tenth as many, and every container around everything, where nothing is said. */
     nests: { type: 'string' },
     /** A document of its own instead of random ones: every box of it in every view, as the core and the page have it. */
     file: { type: 'string' },
@@ -34,6 +34,8 @@ const first = Number(values.seed);
 const documents = Number(values.documents);
 const high = Number(values.heights ?? Math.floor(documents / 4));
 const nested = Number(values.nests ?? Math.floor(documents / 10));
+/** Turns in which every container stands around all kinds of content; they have no seed. */
+const crossed = values.nests === undefined ? turns : 0;
 const without = values.without.split(',').filter(Boolean);
 const views: View[] = [
   { width: 360, height: 640 },
@@ -86,6 +88,10 @@ const some = (count: number, kind: string, make: (seed: number) => Control) =>
 const all = [
   ...some(documents, '', (seed) => randomScreen(seed, { without })),
   ...some(high, '-heights', (seed) => randomScreen(seed, { without, heights: true })),
+  ...Array.from({ length: crossed }, (_, turn) => ({
+    seed: `${turn}-crossings`,
+    screen: () => readTrial(crossings(turn)).screens[0]!,
+  })),
   ...some(nested, '-nests', (seed) => readTrial(nests(seed)).screens[0]!),
 ];
 for (const { seed, screen: make } of all) {

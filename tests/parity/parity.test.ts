@@ -4,7 +4,7 @@ import { defaultBands, parseScreen, printScreen, type View } from '@hovrin/core'
 import { readProjectFolder, workspace } from '@hovrin/files';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { ParityBench } from './compare.ts';
-import { crossing, nests, surroundings } from './crossings.ts';
+import { crossings, nests, turns } from './crossings.ts';
 import { randomScreen, readTrial, shrink, trialAssets, trialProject } from './documents.ts';
 import { foundDocuments } from './found.ts';
 import { rules } from './rules.ts';
@@ -36,18 +36,19 @@ describe('each rule, and what once differed', () => {
   );
 });
 
-describe('every kind of content in', () => {
-  it.each(surroundings.map((around, index) => [around, index % 2 === 1] as const))(
-    '%s',
-    async (around, rightToLeft) => {
-      const result = await bench.compare(readTrial(crossing(around)), [
-        { width: 1280, height: 800, rightToLeft },
+describe('every container around kinds of content', () => {
+  // All of them in the full run.
+  it.each(Array.from({ length: 12 }, (_, index) => index * Math.floor(turns / 12)))(
+    'turn %i',
+    async (turn) => {
+      const result = await bench.compare(readTrial(crossings(turn)), [
+        { width: 1280, height: 800, rightToLeft: turn % 2 === 1 },
       ]);
-      expect(result.boxes).toBeGreaterThan(500);
+      expect(result.boxes).toBeGreaterThan(400);
       expect(result.differences).toEqual([]);
     },
   );
-  it.each([1, 2, 3, 4, 5])('random nests of them, %i', async (seed) => {
+  it.each([1, 2, 3, 4])('random nests of them, %i', async (seed) => {
     const result = await bench.compare(readTrial(nests(seed)), [views[0]!]);
     expect(result.differences).toEqual([]);
   });

@@ -465,6 +465,30 @@ export const rules: readonly Rule[] = [
     ),
   },
   {
+    name: 'words that do not stand at the start of their lines are measured without the space behind them (Text 3 §4.1.2)',
+    source: screen(
+      '<column width="204"><button text="(wet) 3/4 12 -5° the snow (wet) 18:40 snow (wet)" icon="arrow-right" font="Zilla Slab" size="27" /></column><column width="138"><text text="12 the snow (wet)" text-align="center" weight="600" font="Zilla Slab" size="27" /></column><column width="138"><text text="12 the snow (wet)" weight="600" font="Zilla Slab" size="27" /></column><column width="100.5"><text text="yes?no wardens bunk AVAT A–Z board" size="15" font="Source Serif 4" /></column>',
+    ),
+  },
+  {
+    name: 'advances and kerning are scaled each by a size of its own (Fonts 4 §4.1)',
+    source: screen(
+      '<grid><repeat each="{[1, 2, 3]}"><text text="ridge A–Z Velmora" height="62.5%" aspect="0.5" size="13.5" /></repeat></grid>',
+    ),
+  },
+  {
+    name: 'rows that are parts of a known height are known before columns are sized, implicit ones count where there are any (Grid 1 §12.1)',
+    source: screen(
+      '<grid columns="auto auto" rows="50% 1fr" height="150"><text text="abc def ghi jkl" /><image height="50%" /><image /></grid><grid max-height="52" rows="minmax(40, 200) 80" auto-rows="1fr"><button text="x" /></grid><column height="340"><grid rows="200"><row><grid height="50%" rows="repeat(auto-fill, 40)" flow="column"><text text="abc" /><text text="def" /><text text="ghi" /></grid></row></grid></column>',
+    ),
+  },
+  {
+    name: 'what spans a flexible column asks nothing of the others, so rows are not sized once more for it (Grid 1 §12.5)',
+    source: screen(
+      '<grid max-height="106" columns="auto 1fr"><image col-span="2" /><scroll width="66" row="2" col="1"><spacer height="20" /></scroll></grid><grid max-height="106" columns="auto auto"><image col-span="2" /><scroll width="66" row="2" col="1"><spacer height="20" /></scroll></grid><grid max-height="106" columns="auto minmax(min-content, 1fr)"><image col-span="2" /><scroll width="66" row="2" col="1"><spacer height="20" /></scroll></grid>',
+    ),
+  },
+  {
     name: 'order among siblings (Display 3 §3)',
     source: screen(
       '<row><text text="a" order="2" /><text text="b" lap.order="-1" /><text text="c" order="1" lap.order="3" /></row><grid columns="1fr 1fr"><text text="d" order="1" /><text text="e" /></grid>',

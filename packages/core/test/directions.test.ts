@@ -17,6 +17,7 @@ const style = {
   lineHeight: 1.4,
   letterSpacing: 0,
   noWrap: false,
+  align: 'start' as const,
 };
 
 /** Characters of a line that are seen, with their levels in a text that stands alone. */

@@ -116,6 +116,7 @@ describe('text', () => {
       italic: false,
       letterSpacing: 0,
       noWrap: false,
+      align: 'start',
     });
     expect(set.set(set.maxContent).lines.map((line) => line.text)).toEqual(['a longish line', 'short']);
     expect(set.set(set.minContent).lines.map((line) => line.text)).toEqual(['a', 'longish', 'line', 'short']);
@@ -136,6 +137,7 @@ describe('text', () => {
             italic: false,
             letterSpacing: 0,
             noWrap: false,
+            align: 'start',
           });
           const lines = set.set(width).lines.map((line) => line.text);
           expect(lines.join('').replaceAll(' ', '')).toBe(text.replaceAll(' ', ''));

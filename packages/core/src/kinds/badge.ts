@@ -1,5 +1,6 @@
 /** A short word about something: a state, a count. */
 import { theme } from '../document/theme.ts';
+import type { TextAlign } from '../text/paragraph.ts';
 import { carried } from './carrying.ts';
 import { shownEvents } from './events.ts';
 import type { Kind } from './kind.ts';
@@ -26,9 +27,9 @@ export const badge: Kind = {
   events: shownEvents,
   starter: { text: 'New' },
   inside(values, make) {
-    const style = { ...textStyleOf(values), noWrap: true };
-    const align = (values.text('text-align') || 'center') as 'start' | 'center' | 'end';
-    return { content: make.content(values.text('text'), style), look: wordsLook(values, style, align) };
+    const align = values.get<TextAlign>('text-align') ?? 'center';
+    const style = { ...textStyleOf(values, align), noWrap: true };
+    return { content: make.content(values.text('text'), style), look: wordsLook(values, style) };
   },
   element: (values) => ({ tag: 'span', text: values.text('text') }),
   css: `.k-badge {

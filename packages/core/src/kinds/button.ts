@@ -32,7 +32,7 @@ export const tone: Property = {
 /** The look of a button and of its words. */
 export function buttonLook(values: Values): { box: Look; words: Look } {
   const { ground, words: ink, ring } = toneOf(values);
-  const style = textStyleOf(values);
+  const style = textStyleOf(values, 'center');
   return {
     box: {
       ...(values.colour('background') ? {} : { background: colourValue(ground) }),
@@ -41,7 +41,7 @@ export function buttonLook(values: Values): { box: Look; words: Look } {
     },
     words: {
       colour: colourValue(values.colour('color') ?? ink),
-      text: { ...style, align: 'center' },
+      text: style,
     },
   };
 }
@@ -117,7 +117,7 @@ export const button: Kind = {
   events: pressedEvents,
   starter: { text: 'Button' },
   inside(values, make) {
-    const style = textStyleOf(values);
+    const style = textStyleOf(values, 'center');
     const text = values.text('text');
     const icon = values.text('icon');
     const look = buttonLook(values);

@@ -158,8 +158,7 @@ export const chart: Kind = {
   inside(values, make) {
     const drawn = draw(values);
     const sparkline = values.text('type') === 'sparkline';
-    const say = (text: string) =>
-      make.words(text, style, { colour: colourValue('quiet'), text: { ...style, align: 'start' } });
+    const say = (text: string) => make.words(text, style, { colour: colourValue('quiet'), text: style });
     const plot = make.blank(
       { width: theme.chartWidth, height: 0 },
       {

@@ -34,7 +34,7 @@ export const code: Kind = {
   starter: { text: '46.1250 N, 12.0830 E' },
   inside(values, make) {
     const style = { ...textStyleOf(values), noWrap: true };
-    const line = make.words(values.text('text'), style, wordsLook(values, style, 'start'));
+    const line = make.words(values.text('text'), style, wordsLook(values, style));
     return {
       content: { type: 'scroll', axis: 'horizontal' },
       parts: [

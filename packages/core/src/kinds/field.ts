@@ -116,7 +116,7 @@ const labelStyle = plainWords({ weight: theme.labelWeight, size: theme.labelSize
 const hintStyle = plainWords({ size: theme.hintSize });
 const start = (style: ReturnType<typeof plainWords>, colour: string): Look => ({
   colour: colourValue(colour),
-  text: { ...style, align: 'start' },
+  text: style,
 });
 
 /** The column that a field is. */
@@ -180,7 +180,7 @@ export function fieldBox(
       borderColour: colourValue('quiet'),
       corner: theme.corner,
       colour: colourValue(shown ? 'ink' : 'quiet'),
-      text: { ...style, align: 'start' },
+      text: style,
       inner: { text: shown || values.text('placeholder'), padding: theme.fieldPadding },
       ...rest.look,
     },

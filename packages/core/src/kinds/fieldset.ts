@@ -27,7 +27,7 @@ export const fieldset: Kind = {
   inside(values, make, children) {
     const caption = values.text('caption');
     const shown = children.flatMap((child) => child ?? []);
-    const look = { colour: colourValue('ink'), text: { ...captionStyle, align: 'start' as const } };
+    const look = { colour: colourValue('ink'), text: captionStyle };
     return {
       content: flexContent(values, 'column'),
       parts: caption ? [make.words(caption, captionStyle, look), ...shown] : shown,

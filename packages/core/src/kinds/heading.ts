@@ -51,10 +51,9 @@ export const heading: Kind = {
   starter: { text: 'Heading' },
   inside(values, make) {
     const style = textStyleOf(values);
-    const align = (values.text('text-align') || 'start') as 'start' | 'center' | 'end';
     return {
       content: make.content(values.text('text'), style, values.number('lines')),
-      look: wordsLook(values, style, align),
+      look: wordsLook(values, style),
     };
   },
   element: (values) => ({ tag: `h${values.number('level') ?? 2}`, text: values.text('text') }),

@@ -113,7 +113,7 @@ export interface Look {
   readonly corner?: number;
   readonly colour?: string;
   readonly opacity?: number;
-  readonly text?: TextStyle & { readonly align: 'start' | 'center' | 'end' };
+  readonly text?: TextStyle;
   /** Words inside a blank box, on one line, in the middle of its height or so many px from its top. */
   readonly inner?: { readonly text: string; readonly padding: number; readonly top?: number };
   /** A line through the middle of the box that is filled to a part of it, from its start. */

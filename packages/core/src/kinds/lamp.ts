@@ -78,7 +78,7 @@ export const lamp: Kind = {
         rowGap: 0,
         columnGap: theme.checkGap,
       },
-      parts: [light, make.words(values.text('label'), style, wordsLook(values, style, 'start'))],
+      parts: [light, make.words(values.text('label'), style, wordsLook(values, style))],
     };
   },
   element(values) {

@@ -51,10 +51,9 @@ export const link: Kind = {
   starter: { text: 'Link' },
   inside(values, make) {
     const style = textStyleOf(values);
-    const align = (values.text('text-align') || 'start') as 'start' | 'center' | 'end';
     return {
       content: make.content(values.text('text'), style, values.number('lines')),
-      look: { ...wordsLook(values, style, align), underline: true },
+      look: { ...wordsLook(values, style), underline: true },
     };
   },
   element: (values) => ({

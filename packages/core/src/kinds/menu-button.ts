@@ -37,7 +37,7 @@ export const menuButton: Kind = {
   events: [choose],
   starter: { text: 'More', options: 'Print list | Send a message | Close the hut' },
   inside(values, make) {
-    const style = textStyleOf(values);
+    const style = textStyleOf(values, 'center');
     const look = buttonLook(values);
     const size = side * make.scale;
     return {

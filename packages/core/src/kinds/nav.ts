@@ -138,9 +138,9 @@ export const nav: Kind = {
   },
   inside(values, make) {
     const form = values.get<Form>('form') ?? 'bar';
-    const style = textStyleOf(values);
+    const style = textStyleOf(values, form === 'panel' ? 'start' : 'center');
     const gap = values.number('gap') ?? 0;
-    const look = wordsLook(values, style, form === 'panel' ? 'start' : 'center');
+    const look = wordsLook(values, style);
     const { block, inline } = theme.cellPadding;
     const content: FlexContent = {
       type: 'flex',

@@ -85,10 +85,7 @@ export function optionBox(
       rowGap: 0,
       columnGap: theme.checkGap,
     },
-    [
-      checkBox(make, state),
-      make.words(label, style, { colour: colourValue('ink'), text: { ...style, align: 'start' } }),
-    ],
+    [checkBox(make, state), make.words(label, style, { colour: colourValue('ink'), text: style })],
     inset ? { padding: { top: block, bottom: block, start: inline, end: inline } } : {},
   );
 }

@@ -78,7 +78,7 @@ export const repeat: Kind = {
     const style = plainWords();
     return {
       content: fieldContent,
-      parts: [make.words(said, style, { colour: colourValue('quiet'), text: { ...style, align: 'start' } })],
+      parts: [make.words(said, style, { colour: colourValue('quiet'), text: style })],
     };
   },
   element: (values) => ({

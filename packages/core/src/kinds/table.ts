@@ -5,6 +5,7 @@ import { type Control, inForce } from '../document/types.ts';
 import type { Values } from '../document/values.ts';
 import { asText } from '../expression/evaluate.ts';
 import type { GridContent, Sides } from '../layout/box.ts';
+import type { TextStyle } from '../text/paragraph.ts';
 import { shownEvents } from './events.ts';
 import { content, fieldContent } from './field.ts';
 import type { Kind, PageElement } from './kind.ts';
@@ -176,18 +177,20 @@ export const table: Kind = {
   },
   inside(values, make, children, controls) {
     const { columns, rows } = contentsOf(values, controls);
-    const cell = (text: string, style: typeof cellStyle, numeric: boolean, ground?: string) =>
-      make.words(
+    const cell = (text: string, plain: TextStyle, numeric: boolean, ground?: string) => {
+      const style: TextStyle = { ...plain, align: numeric ? 'end' : 'start' };
+      return make.words(
         text,
         style,
         {
           colour: colourValue('ink'),
           borderColour: colourValue('line'),
           ...(ground ? { background: colourValue(ground) } : {}),
-          text: { ...style, align: numeric ? 'end' : 'start' },
+          text: style,
         },
         { padding: cellPadding, border: cellBorder },
       );
+    };
     const cells = [
       ...columns.map(({ label, numeric }) => cell(label, headStyle, numeric, 'page')),
       ...(controls.length > 0

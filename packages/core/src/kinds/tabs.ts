@@ -94,7 +94,7 @@ export const tabs: Kind = {
         style,
         {
           colour: colourValue(index === open ? 'accent' : 'quiet'),
-          text: { ...style, align: 'start' },
+          text: style,
           borderColour: index === open ? colourValue('accent') : 'transparent',
         },
         { padding: tabPadding, border: { top: 0, end: 0, bottom: 2, start: 0 } },

@@ -38,10 +38,9 @@ export const text: Kind = {
   starter: { text: 'Text' },
   inside(values, make) {
     const style = textStyleOf(values);
-    const align = (values.text('text-align') || 'start') as 'start' | 'center' | 'end';
     return {
       content: make.content(values.text('text'), style, values.number('lines')),
-      look: wordsLook(values, style, align),
+      look: wordsLook(values, style),
     };
   },
   element: (values) => ({ tag: 'p', text: values.text('text') }),

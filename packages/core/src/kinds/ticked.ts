@@ -43,7 +43,7 @@ export const ticked = ({ on, box, input, sharedCss, ...kind }: Ticked): Kind => 
     const style = textStyleOf(values);
     const hint = values.text('hint');
     const small = { ...style, size: theme.hintSize };
-    const look = wordsLook(values, style, 'start');
+    const look = wordsLook(values, style);
     return {
       content: {
         type: 'flex',
@@ -61,7 +61,7 @@ export const ticked = ({ on, box, input, sharedCss, ...kind }: Ticked): Kind => 
               { ...fieldContent, rowGap: 0 },
               [
                 make.words(values.text('label'), style, look),
-                make.words(hint, small, { colour: colourValue('quiet'), text: { ...small, align: 'start' } }),
+                make.words(hint, small, { colour: colourValue('quiet'), text: small }),
               ],
               large,
             )

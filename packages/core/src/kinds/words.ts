@@ -1,10 +1,11 @@
 /** Reading how a control's words are set from its values. */
 import { colourValue, theme } from '../document/theme.ts';
 import type { Values } from '../document/values.ts';
-import type { TextStyle } from '../text/paragraph.ts';
+import type { TextAlign, TextStyle } from '../text/paragraph.ts';
 import type { Look } from './kind.ts';
 
-export function textStyleOf(values: Values): TextStyle {
+/** @param align to which side lines stand; by its `text-align` where nothing is said. */
+export function textStyleOf(values: Values, align?: TextAlign): TextStyle {
   return {
     family: values.text('font') || theme.family,
     weight: values.number('weight') ?? 400,
@@ -13,12 +14,13 @@ export function textStyleOf(values: Values): TextStyle {
     lineHeight: values.number('line-height') ?? theme.lineHeight,
     letterSpacing: values.number('letter-spacing') ?? 0,
     noWrap: values.flag('nowrap'),
+    align: align ?? values.get<TextAlign>('text-align') ?? 'start',
   };
 }
 
 /** The look of words in a style; `size` in the look is before the reader's text scale. */
-export function wordsLook(values: Values, style: TextStyle, align: 'start' | 'center' | 'end'): Look {
-  return { colour: colourValue(values.colour('color') ?? 'ink'), text: { ...style, align } };
+export function wordsLook(values: Values, style: TextStyle): Look {
+  return { colour: colourValue(values.colour('color') ?? 'ink'), text: style };
 }
 
 /** Plain words of the theme, for the kinds' own parts. */
@@ -30,5 +32,6 @@ export const plainWords = (rest: Partial<TextStyle> = {}): TextStyle => ({
   lineHeight: theme.lineHeight,
   letterSpacing: 0,
   noWrap: false,
+  align: 'start',
   ...rest,
 });

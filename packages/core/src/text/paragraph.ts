@@ -10,6 +10,9 @@ import { placesOf, unitScale } from './places.ts';
 import type { ShapedText, Shaper } from './shaper.ts';
 import { ceilUnit, lineHeightOf } from './units.ts';
 
+/** To which side of their box lines stand. */
+export type TextAlign = 'start' | 'center' | 'end';
+
 /** How a text is set. */
 export interface TextStyle {
   readonly family: string;
@@ -23,6 +26,7 @@ export interface TextStyle {
   readonly letterSpacing: number;
   /** True: lines end only at line feeds. */
   readonly noWrap: boolean;
+  readonly align: TextAlign;
 }
 
 /** One line of a set text. */
@@ -82,8 +86,8 @@ const mostPrepared = 20_000;
  * @param rightToLeft the direction of the paragraph.
  */
 export function setText(shaper: Shaper, text: string, style: TextStyle, rightToLeft = false): Paragraphs {
-  const { family, weight, italic, size, lineHeight, letterSpacing, noWrap } = style;
-  const key = `${family}/${weight}/${italic}/${size}/${lineHeight}/${letterSpacing}/${noWrap}/${rightToLeft}/${text}`;
+  const { family, weight, italic, size, lineHeight, letterSpacing, noWrap, align } = style;
+  const key = `${family}/${weight}/${italic}/${size}/${lineHeight}/${letterSpacing}/${noWrap}/${align === 'start'}/${rightToLeft}/${text}`;
   let known = shaper.prepared.get(key) as Paragraphs | undefined;
   if (!known) {
     known = prepare(shaper, text, style, rightToLeft);
@@ -144,11 +148,17 @@ function prepare(shaper: Shaper, text: string, style: TextStyle, rightToLeft: bo
   };
 
   /**
-   * The least width that a stretch fits in: both as a part of the whole and shaped on its own, as browsers decide.
-   * They let a line be a 64th wider than its room.
+   * The least width that a stretch fits in: both as a part of the whole and shaped on its own, as browsers decide; where lines
+   * do not stand at the start, also without the space at its end, since kerning with that would shift them. They let a line be a
+   * 64th wider than its room.
    */
-  const needOf = (piece: Piece, start: number, end: number): number =>
-    Math.max(ceilUnit(widthWithin(piece, start, end)), ceilUnit(widthOf(piece, start, end))) - 1 / 64;
+  const needOf = (piece: Piece, start: number, end: number): number => {
+    const widths = [widthWithin(piece, start, end), widthOf(piece, start, end)];
+    const words = endOfWords(piece, start, end);
+    if (style.align !== 'start' && words < end && shaper.shape(piece.text, style, options).unsafe[words])
+      widths.push(widthOf(piece, start, words));
+    return Math.max(...widths.map(ceilUnit)) - 1 / 64;
+  };
 
   let minContent = 0;
   let maxContent = 0;

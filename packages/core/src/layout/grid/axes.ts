@@ -124,6 +124,8 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
     sizeTracks(pass, box, rows, rowContributors(pass, items, widths, rows), {
       ...given.rows,
       flexByContent,
+      // A grid by content has none to fill then; one that is laid out does (as browsers do it).
+      least: flexByContent && given.columns.room === undefined ? 0 : given.rows.least,
       room,
       gap: content.rowGap,
     });
