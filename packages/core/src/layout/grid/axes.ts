@@ -30,10 +30,8 @@ export interface GridTracks {
   readonly rows: readonly SizedTrack[];
   /** Whether columns may have changed since the rows were sized. */
   readonly stale: boolean;
-  /** The height of an item's rows, where that is known before anything is sized. */
-  assumedArea(item: Placed): number | undefined;
-  /** Whether it is known without the grid's own height. */
-  isOwnArea(item: Placed): boolean;
+  /** How the height of an item's rows is known before anything is sized: of itself or by the grid's; undefined where it is not. */
+  areaKnown(item: Placed): 'of itself' | 'by the grid' | undefined;
   /** Rows at another room, with the columns as they are. */
   rowsIn(room: number): SizedTrack[];
 }
@@ -173,20 +171,23 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
   // §12.1 step 1: rows with a definite greatest size are taken to have it.
   const greatest = ({ max }: Track) =>
     typeof max === 'number' ? max : isFraction(max) ? pixels(max, given.rows.room) : undefined;
+  const rowsOf = ({ row, rowSpan }: Placed) => rowTracks.slice(row, row + rowSpan);
   const assumedArea = (item: Placed) => {
     let area = (item.rowSpan - 1) * content.rowGap;
-    for (const { track } of rowTracks.slice(item.row, item.row + item.rowSpan)) {
+    for (const { track } of rowsOf(item)) {
       const size = greatest(track);
       if (size === undefined) return undefined;
       area += size;
     }
     return area;
   };
-  const isOwnArea = (item: Placed) =>
-    rowTracks.slice(item.row, item.row + item.rowSpan).every(({ track }) => typeof track.max === 'number');
+  const areaKnown = (item: Placed) => {
+    if (assumedArea(item) === undefined) return undefined;
+    return rowsOf(item).every(({ track }) => typeof track.max === 'number') ? 'of itself' : 'by the grid';
+  };
   let columns = sizeColumns(widthsBy(assumedArea));
   if (given.columns.room === undefined && again.length === 0)
-    return { placement, columns, rows: [], stale: false, assumedArea, isOwnArea, rowsIn: () => [] };
+    return { placement, columns, rows: [], stale: false, areaKnown, rowsIn: () => [] };
   let widths = widthsIn(columns);
   const firstRows = sizeRows(widths, given.rows.room);
   // Columns do not look at what limits of the height make of flexible rows (as browsers do it).
@@ -209,8 +210,7 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
     columns,
     rows: firstRows,
     stale,
-    assumedArea,
-    isOwnArea,
+    areaKnown,
     rowsIn: (room) => sizeRows(widths, room),
   };
 }

@@ -72,16 +72,18 @@ export function layOutGrid(
   const children: Laid[] = [];
   const places: number[] = [];
   const reasons: Reasons[] = [];
-  const laidItems = items.map((item) =>
-    layItem(
+  const known = { 'of itself': true, 'by the grid': asEarlyAs(definite) } as const;
+  const laidItems = items.map((item) => {
+    const how = sized.areaKnown(item);
+    return layItem(
       pass,
       item.box,
       content,
       areaSize(columns, item.column, item.columnSpan, content.columnGap),
       areaSize(rows, item.row, item.rowSpan, content.rowGap),
-      sized.isOwnArea(item) ? true : sized.assumedArea(item) === undefined ? undefined : asEarlyAs(definite),
-    ),
-  );
+      how && known[how],
+    );
+  });
   // Rows made room for baselines of items by content; items line up by those that they have in their rows.
   const baselines = sharedBaselines(
     pass,
