@@ -35,7 +35,7 @@ const documents = Number(values.documents);
 const high = Number(values.heights ?? Math.floor(documents / 4));
 const nested = Number(values.nests ?? Math.floor(documents / 10));
 /** Turns in which every container stands around all kinds of content; they have no seed. */
-const crossed = values.nests === undefined ? turns : 0;
+const crossed = values.nests === undefined && documents > 0 ? turns : 0;
 const without = values.without.split(',').filter(Boolean);
 const views: View[] = [
   { width: 360, height: 640 },

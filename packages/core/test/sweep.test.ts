@@ -171,6 +171,16 @@ it('where rounding lets a track come and go, each 64th of a px is looked at', ()
   expect(counts.length).toBeGreaterThan(2);
 });
 
+it('nothing is left out where rounding reaches farther than is looked', () => {
+  // Of 33.3 % three times next to nothing is left for many px.
+  const { parts } = swept(
+    '<grid columns="repeat(auto-fill, minmax(33.3%, 1fr))" gap="0.3"><column height="9" /><column height="9" /><column height="9" /></grid>',
+  );
+  for (const [index, { stretch }] of parts.entries())
+    expect(stretch.from).toBeCloseTo(index === 0 ? range.from : parts[index - 1]!.stretch.to + 1 / 64, 9);
+  expect(parts.at(-1)!.stretch.to).toBe(range.to);
+});
+
 describe('every stretch', () => {
   it.each([
     { from: 500, heights: false, of: 'all kinds' },

@@ -143,7 +143,10 @@ function trimmed(
   }
   if (astray === 0) return { range, others: [] };
   const others = points.slice(0, astray);
-  const next = points[astray];
+  // What is left begins one further, also where nothing was looked at any more.
+  const width = end === 'end' ? to.width - astray * unit : from.width + astray * unit;
+  const isInside = from.width <= width && width <= to.width;
+  const next = isInside ? (points[astray] ?? plain(width)) : undefined;
   if (end === 'start') return { range: next && { from: next, to }, others };
   return { range: next && { from, to: next }, others: others.toReversed() };
 }
