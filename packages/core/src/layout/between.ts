@@ -21,6 +21,7 @@ export class Between implements Laid {
   readonly lines: Laid['lines'];
   readonly asked = Number.NaN;
   readonly definite = false;
+  readonly measured = false;
   private inner: Laid[] | undefined;
   private placed: number[] | undefined;
   private written: RecordBetween | undefined;

@@ -264,6 +264,11 @@ export interface Box {
    */
   readonly asksAgain: boolean;
   /**
+   * Whether it is a grid that repeats rows, or has one inside: browsers keep how wide such a grid is by its content when it is
+   * asked first, so it matters who asks, and what is known of the height by then.
+   */
+  readonly keepsAnswer: boolean;
+  /**
    * Whether limits of its height that are parts of its container's decide about what is inside before its height is
    * known: where a column wraps, how many rows a grid has and what they fill, what a ratio comes to.
    */

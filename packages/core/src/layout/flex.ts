@@ -3,7 +3,7 @@ import type { Align, Box, FlexContent, Justify, Size } from './box.ts';
 import { distribute, type FlexItem, hypothetical } from './distribute.ts';
 import { explainFlex } from './explain-flex.ts';
 import { carriesAcross } from './grid/widths.ts';
-import { asEarlyAs, type Laid, type Question } from './laid.ts';
+import { asEarlyAs, type Laid, type Measured, type Question } from './laid.ts';
 import { heightByRatio, layByContent, layOut, layStretched, leastByRatio } from './lay-out.ts';
 import { contentAsksAgain } from './make-box.ts';
 import type { Pass } from './record.ts';
@@ -18,6 +18,7 @@ import {
   frameWidth,
   hasRatio,
   heightRange,
+  isByContent,
   isFraction,
   isShare,
   pixels,
@@ -43,6 +44,8 @@ export interface FlexInside {
   readonly heightBasis: number | undefined;
   /** How a height that follows from it is known. */
   readonly known: true | 'late';
+  /** Of the container; what is in it was asked with it. */
+  readonly measured: Measured;
   readonly content: FlexContent;
   readonly row: boolean;
 }
@@ -62,7 +65,7 @@ export function layOutFlex(
   pass: Pass,
   box: Box,
   content: FlexContent,
-  { width, height, definite, limitsOf, percentOf }: Question,
+  { width, height, definite, measured, limitsOf, percentOf }: Question,
   children: readonly Box[] = box.children,
 ): Laid {
   const row = content.direction === 'row';
@@ -76,6 +79,7 @@ export function layOutFlex(
     height: innerHeight,
     heightBasis: free || !definite ? undefined : Math.max(0, percentOf - frameH),
     known: asEarlyAs(definite),
+    measured,
     content,
     row,
   };
@@ -198,6 +202,7 @@ export function layOutFlex(
     extent: undefined,
     asked: height,
     definite,
+    measured,
     record: undefined,
   };
   // Boxes with a ratio are few: all others are objects of one and the same kind.
@@ -244,7 +249,7 @@ function rowItem(pass: Pass, child: Box, inside: FlexInside): Item {
               child,
               'least',
               byHeight,
-              leastByContent(pass, child, height, inside.width, limitsOf, 'all'),
+              leastByContent(pass, child, keptHeight(child, inside, height), inside.width, limitsOf, 'all'),
             );
       min = pass.clamp(child, least, min, limits.max);
     }
@@ -260,6 +265,36 @@ function rowItem(pass: Pass, child: Box, inside: FlexInside): Item {
     frameWidth(child),
     across(style.margin),
   );
+}
+
+/**
+ * Whether a child is asked for its width by content before it is laid out: with its container, or by it.
+ *
+ * @param align how it lies across.
+ */
+function measuredIn(pass: Pass, child: Box, inside: FlexInside, align: Align): Measured {
+  const { width, aspect } = child.style;
+  if (!child.keepsAnswer || typeof width === 'number') return false;
+  // Lines of columns are as wide as what is in them.
+  const isFilled = !inside.row && !inside.content.wrap && fills(width, align);
+  if (!inside.measured && (!isByContent(width) || isFilled)) return false;
+  const isKnown = aspect !== undefined && inside.known === true;
+  return isKnown && knownHeight(pass, child, inside) !== undefined ? 'known' : 'free';
+}
+
+/**
+ * How the height is known that a child with a share of a column comes to: not when the column was asked for its width by
+ * content. One that was laid out at a free height before had the same shares then, if it was as high.
+ */
+function knownShare(
+  pass: Pass,
+  child: Box,
+  { box, width, height, known, measured }: FlexInside,
+): true | 'late' {
+  if (measured && child.keepsAnswer && typeof child.style.width !== 'number') return 'late';
+  if (known === true || !child.keepsAnswer) return known;
+  const before = layOut(pass, box, width + frameWidth(box), Number.NaN, false, false);
+  return pass.equal(box, 'least', before.height, height + frameHeight(box)) ? true : 'late';
 }
 
 /** What parts in limits of its height refer to where a child's width by content is asked. */
@@ -283,11 +318,16 @@ function knownHeight(pass: Pass, child: Box, inside: FlexInside): number | undef
   return Math.max(range.min, Math.min(range.max, height));
 }
 
+/** The height at which what holds up a child's width by ratio is asked: none where it keeps what it said before. */
+const keptHeight = (child: Box, { known }: FlexInside, height: number | undefined): number | undefined =>
+  known === true || typeof child.style.height === 'number' || contentAsksAgain(child) ? height : undefined;
+
 /** A child of a column: its width is known first, its height along the column follows. */
 function columnItem(pass: Pass, child: Box, inside: FlexInside): Item {
   const { style } = child;
   const align = alignOf(child, inside.content, style.width);
   const width = columnItemWidth(pass, child, align, inside, inside.content.wrap ? undefined : inside.width);
+  const measured = measuredIn(pass, child, inside, align);
   const limits = heightRange(child, inside.heightBasis, pass);
   const fixed = pixels(style.height, inside.heightBasis);
   let base: number;
@@ -297,12 +337,12 @@ function columnItem(pass: Pass, child: Box, inside: FlexInside): Item {
   else {
     let least: number;
     if (style.aspect === undefined || child.content.type === 'picture') {
-      base = layOut(pass, child, width, Number.NaN, false).height;
+      base = layOut(pass, child, width, Number.NaN, false, measured).height;
       least = base;
     } else {
       // §9.2.3 B: from its width.
       base = heightByRatio(pass, child, width);
-      least = leastByRatio(pass, child, width, base, limits, inside.width);
+      least = leastByRatio(pass, child, width, base, limits, inside.width, measured);
     }
     if (style.minHeight === undefined && !givesWayFully(child))
       min = Math.max(min, Math.min(least, limits.max));
@@ -348,12 +388,18 @@ function columnItemWidth(
     const height = knownHeight(pass, child, inside);
     // How many columns a grid repeats follows from numbers among its height limits only (as browsers do it).
     const carried = carriesAcross(child) ? 'numbers' : 'none';
-    const limitsOf = limitsBasis(child, inside, 'late');
+    // Nothing is known of heights when a column asks what is in it, unless that was asked before with the column's own.
+    const limitsOf = limitsBasis(child, inside, inside.measured ? inside.known : 'late');
     let widths = widthsWithin(pass, child, height, limitsOf, inside.width, carried);
     if (height !== undefined && hasRatio(child)) {
       const byHeight = widthByRatio(pass, child, height);
       const kept = keepsWidthOf(child)
-        ? pass.larger(child, 'least', byHeight, leastByContent(pass, child, height, inside.width))
+        ? pass.larger(
+            child,
+            'least',
+            byHeight,
+            leastByContent(pass, child, keptHeight(child, inside, height), inside.width),
+          )
         : byHeight;
       widths = { min: kept, max: kept };
     }
@@ -433,15 +479,16 @@ function lengthOf(line: readonly Item[], gap: number): number {
 }
 
 /** A row's child at its final width, as high as it would like to be (§9.4.7). */
-function layRowItem(pass: Pass, { box: child, main }: Item, inside: FlexInside): Laid {
+function layRowItem(pass: Pass, { box: child, main, align }: Item, inside: FlexInside): Laid {
   const limits = heightRange(child, inside.heightBasis, pass);
+  const measured = measuredIn(pass, child, inside, align);
   const fixed = pixels(child.style.height, inside.heightBasis);
   if (fixed !== undefined) {
     pass.held(child, fixed, limits.min, limits.max);
     const known = typeof child.style.height === 'number' ? true : inside.known;
-    return layOut(pass, child, main, Math.max(limits.min, Math.min(limits.max, fixed)), known);
+    return layOut(pass, child, main, Math.max(limits.min, Math.min(limits.max, fixed)), known, measured);
   }
-  return layByContent(pass, child, main, limits, inside.heightBasis).laid;
+  return layByContent(pass, child, main, limits, measured, inside.heightBasis).laid;
 }
 
 /**
@@ -460,10 +507,14 @@ function layColumnItem(
   const { height } = item.box.style;
   const isKnown = isShare(height) || pixels(height, inside.heightBasis) !== undefined;
   const isDefinite = inside.heightBasis !== undefined || item.box.style.aspect !== undefined || isKnown;
+  let known: true | 'late';
+  if (typeof height === 'number') known = true;
+  else if (isShare(height)) known = knownShare(pass, item.box, inside);
   // What is not known was found out by laying it out.
-  const known = typeof height === 'number' ? true : isKnown ? inside.known : 'late';
+  else known = isKnown ? inside.known : 'late';
   const width = widthAtHeight(pass, item, inside, isDefinite, filled);
-  return layOut(pass, item.box, width, item.main, isDefinite && known);
+  const measured = measuredIn(pass, item.box, inside, item.align);
+  return layOut(pass, item.box, width, item.main, isDefinite && known, measured);
 }
 
 /**
@@ -482,8 +533,10 @@ function widthAtHeight(
   if (!box.widthAsksHeight || pixels(style.width, inside.width) !== undefined || isFilled) return width;
   const limits = widthRange(box, inside.width, pass);
   if (!hasRatio(box)) {
-    // What does not ask again keeps the width that it had on the way; a share was not measured there.
-    if (!definite || (!asksAfresh(box) && !isShare(style.height))) return width;
+    // What does not ask again keeps the width that it had on the way; a share was not asked there.
+    if (!definite) return width;
+    const isFirst = isShare(style.height) && knownShare(pass, box, inside) === true;
+    if (!asksAfresh(box) && !isFirst) return width;
     const widths = contentWidths(pass, box, main);
     const room = (filled ?? inside.width) - across(style.margin);
     pass.sign(box, 'fit', room - widths.max);
@@ -549,7 +602,14 @@ function stretch(pass: Pass, item: Item, cross: number, inside: FlexInside): voi
     pass.held(item.box, wanted, limits.min, limits.max);
     const known = inside.heightBasis === undefined || inside.content.wrap ? 'late' : inside.known;
     const height = Math.max(limits.min, Math.min(limits.max, wanted));
-    item.laid = layStretched(pass, item.box, item.main, height, known);
+    item.laid = layStretched(
+      pass,
+      item.box,
+      item.main,
+      height,
+      known,
+      measuredIn(pass, item.box, inside, item.align),
+    );
   } else if (inside.content.wrap) {
     // In a column of several lines what is by content has its line's width, not the container's.
     const width = columnItemWidth(pass, item.box, item.align, inside, cross, cross);

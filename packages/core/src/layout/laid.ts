@@ -19,12 +19,19 @@ export type Definite = boolean | 'late';
 /** Whether a height that follows from that of the container is known as early as that one. */
 export const asEarlyAs = (definite: Definite): true | 'late' => (definite === 'late' ? 'late' : true);
 
+/**
+ * Whether a box was asked for its width by content before it is laid out, and if so, whether its height was known then. Said
+ * only of boxes that keep answers (`Box.keepsAnswer`), and the latter of those whose height is a ratio's.
+ */
+export type Measured = false | 'free' | 'known';
+
 /** What a box is asked for: how it is at some size. CSS px, of its border box. */
 export interface Question {
   readonly width: number;
   /** NaN: as high as the content, within the box's own limits. */
   readonly height: number;
   readonly definite: Definite;
+  readonly measured: Measured;
   /** Where its limits matter and its height is free: what parts in them refer to, where that is known. */
   readonly limitsOf: number | undefined;
   /** What parts of a height refer to, and rows are counted by: the height, or what it was before content held it up. */
@@ -61,6 +68,8 @@ export interface Laid {
   readonly limitsOf?: number;
   /** Whether percentages inside could refer to that height. */
   readonly definite: Definite;
+  /** Whether it had been asked for its width by content. */
+  readonly measured: Measured;
   /** How it came about, in passes that write that down; a layout is an `Answer`. */
   readonly record: Record | undefined;
 }

@@ -3,7 +3,7 @@ import { Answers } from './between.ts';
 import type { Box, Known } from './box.ts';
 import { layOutFlex } from './flex.ts';
 import { layOutGrid } from './grid/grid.ts';
-import { type Definite, type Laid, noChildren, type Question } from './laid.ts';
+import { type Definite, type Laid, type Measured, noChildren, type Question } from './laid.ts';
 import { layOutPinboard } from './pinboard.ts';
 import type { ContentReason } from './reason.ts';
 import { Log, type Pass, recordOf } from './record.ts';
@@ -30,6 +30,7 @@ const answersKept = 24;
  * @param width its border-box width.
  * @param height its border-box height; NaN: as high as the content, within the box's own limits.
  * @param definite whether percentages of children may refer to the height.
+ * @param measured whether it was asked for its width by content before.
  * @param limitsOf where its limits matter and its height is free: what parts in them refer to.
  */
 export function layOut(
@@ -38,9 +39,17 @@ export function layOut(
   width: number,
   height: number,
   definite: Definite,
+  measured: Measured,
   limitsOf?: number,
 ): Laid {
-  const asked: Question = { width, height, definite, limitsOf, percentOf: height };
+  const asked: Question = {
+    width,
+    height,
+    definite,
+    measured: box.keepsAnswer && measured,
+    limitsOf,
+    percentOf: height,
+  };
   const laid = pass.recording ? sweptAnswer(pass, box, asked) : keptAnswer(pass, box, asked);
   if (pass.log !== undefined) pass.log.push(laid);
   return laid;
@@ -56,12 +65,13 @@ export function layStretched(
   width: number,
   height: number,
   definite: true | 'late',
+  measured: Measured,
 ): Laid {
   if (box.style.aspect !== undefined && box.heightMatters) {
-    const natural = layOut(pass, box, width, Number.NaN, false);
+    const natural = layOut(pass, box, width, Number.NaN, false, measured);
     if (pass.equal(box, 'least', natural.height, height)) return natural;
   }
-  return layOut(pass, box, width, height, definite);
+  return layOut(pass, box, width, height, definite, measured);
 }
 
 /**
@@ -75,16 +85,20 @@ export function layByContent(
   box: Box,
   width: number,
   limits: Range,
+  measured: Measured,
   limitsOf: number | undefined,
 ): { readonly laid: Laid; readonly natural: number } {
   if (box.limitsMatter && limitsOf !== undefined) {
-    const laid = layOut(pass, box, width, Number.NaN, false, limitsOf);
+    const laid = layOut(pass, box, width, Number.NaN, false, measured, limitsOf);
     return { laid, natural: (box.style.aspect === undefined ? laid.needed : undefined) ?? laid.height };
   }
-  const laid = layOut(pass, box, width, Number.NaN, false);
+  const laid = layOut(pass, box, width, Number.NaN, false, measured);
   const height = pass.clamp(box, laid.height, limits.min, limits.max);
   return {
-    laid: height === laid.height ? laid : layOut(pass, box, width, height, box.style.aspect !== undefined),
+    laid:
+      height === laid.height
+        ? laid
+        : layOut(pass, box, width, height, box.style.aspect !== undefined, measured),
     natural: laid.height,
   };
 }
@@ -116,9 +130,9 @@ function keptAnswer(pass: Pass, box: Box, asked: Question): Laid {
 /** The answer of a pass that writes down its comparisons; of a free height it may be read off between two others. */
 function sweptAnswer(pass: Pass, box: Box, asked: Question): Laid {
   const { known } = box;
-  const { width, height, definite, limitsOf } = asked;
+  const { width, height, definite, measured, limitsOf } = asked;
   const free = Number.isNaN(height);
-  if (limitsOf === undefined && (free || !minds(box, definite))) {
+  if (limitsOf === undefined && !measured && (free || !minds(box, definite))) {
     known.swept ??= new Answers();
     const laid = known.swept.at(width, (at) => written(pass, box, freely(at)));
     if (free || Math.abs(laid.height - height) < 1e-9) return laid;
@@ -131,6 +145,7 @@ const freely = (width: number): Question => ({
   width,
   height: Number.NaN,
   definite: false,
+  measured: false,
   limitsOf: undefined,
   percentOf: Number.NaN,
 });
@@ -146,13 +161,13 @@ const minds = ({ heightMatters, style }: Box, definite: Definite): boolean =>
 /** The latest answer to the same question, or to one that must have the same answer. */
 function find(
   answers: readonly Laid[],
-  { width, height, definite, limitsOf }: Question,
+  { width, height, definite, measured, limitsOf }: Question,
   mindsHeight: boolean,
 ): Laid | undefined {
   const free = Number.isNaN(height);
   for (let index = answers.length - 1; index >= 0; index--) {
     const laid = answers[index]!;
-    if (laid.width !== width) continue;
+    if (laid.width !== width || laid.measured !== measured) continue;
     if (
       free
         ? Number.isNaN(laid.asked) && laid.limitsOf === limitsOf
@@ -179,12 +194,13 @@ function written(pass: Pass, box: Box, asked: Question): Laid {
 }
 
 /** An answer to another question, where there has to be one. */
-const asBefore = (last: Laid, { width, height, definite }: Question): Laid => ({
+const asBefore = (last: Laid, { width, height, definite, measured }: Question): Laid => ({
   ...last,
   width,
   height: Number.isNaN(height) ? last.height : height,
   asked: height,
   definite,
+  measured,
 });
 
 function anew(pass: Pass, box: Box, asked: Question): Laid {
@@ -250,7 +266,7 @@ function work(pass: Pass, box: Box, asked: Question): Laid {
 function leaf(
   pass: Pass,
   box: Box,
-  { width, height, definite }: Question,
+  { width, height, definite, measured }: Question,
   reason: ContentReason,
   contentHeight: number,
   baseline?: number,
@@ -275,6 +291,7 @@ function leaf(
     extent: undefined,
     asked: height,
     definite,
+    measured,
     record: undefined,
   };
   return box.style.aspect === undefined ? laid : { ...laid, needed: contentHeight + frameHeight(box) };
@@ -304,6 +321,7 @@ export const contentHolds = ({ style, content }: Box): boolean =>
  * @param ratio its height by ratio at that width.
  * @param limits of its height.
  * @param of what parts in the limits of its width refer to, where that is known.
+ * @param measured whether it was asked for its width by content before.
  */
 export function leastByRatio(
   pass: Pass,
@@ -312,10 +330,11 @@ export function leastByRatio(
   ratio: number,
   limits: Range,
   of: number | undefined,
+  measured: Measured,
 ): number {
   let least = pass.clamp(box, ratio, limits.min, limits.max);
   if (contentHolds(box)) {
-    const { needed = least } = layOut(pass, box, width, least, false);
+    const { needed = least } = layOut(pass, box, width, least, false, measured);
     least = pass.larger(box, 'least', needed, least);
   }
   const { min, max } = widthRange(box, of, pass);
@@ -326,12 +345,14 @@ export function leastByRatio(
  * A box with an aspect ratio and a free height: as high as the ratio says, but no lower than its content unless it
  * has a least height of its own (CSS Sizing 4 §6.2). That height is definite.
  */
-function byRatio(pass: Pass, box: Box, { width, limitsOf }: Question): Laid {
+function byRatio(pass: Pass, box: Box, { width, measured, limitsOf }: Question): Laid {
   const limits = heightRange(box, limitsOf, pass);
   const ratio = heightByRatio(pass, box, width);
   pass.held(box, ratio, limits.min, limits.max);
   let height = Math.max(limits.min, Math.min(limits.max, ratio));
-  const at = { width, height, definite: true, limitsOf: undefined, percentOf: height };
+  // Its content may have been asked before this height was known.
+  const definite = measured === 'free' ? 'late' : true;
+  const at = { width, height, definite, measured, limitsOf: undefined, percentOf: height } as const;
   let laid = anew(pass, box, at);
   let least = limits.min;
   if (contentHolds(box) && laid.needed !== undefined) {

@@ -4,7 +4,14 @@ import { asksContent } from './grid/sizing.ts';
 import { fills, isFraction } from './sizes.ts';
 
 /** What `makeBox` finds out by itself. */
-type Derived = 'known' | 'size' | 'heightMatters' | 'widthAsksHeight' | 'asksAgain' | 'limitsMatter';
+type Derived =
+  | 'known'
+  | 'size'
+  | 'heightMatters'
+  | 'widthAsksHeight'
+  | 'asksAgain'
+  | 'keepsAnswer'
+  | 'limitsMatter';
 
 /** Makes a box with nothing known about it yet. */
 export function makeBox(box: Omit<Box, Derived>): Box {
@@ -19,8 +26,7 @@ export function makeBox(box: Omit<Box, Derived>): Box {
   }
   const inside = follows && passesHeightOn(content, children);
   const asksAgain = hasOwnRatio || contentAsksAgain(box);
-  const widthAsksHeight =
-    asksAgain || inside || (content.type === 'grid' && content.rows.some((part) => 'auto' in part));
+  const repeatsRows = content.type === 'grid' && content.rows.some((part) => 'auto' in part);
   return {
     control: box.control,
     style,
@@ -32,8 +38,9 @@ export function makeBox(box: Omit<Box, Derived>): Box {
     // Rows that a limit cuts off fill a height that is given, if it is the same one.
     heightMatters:
       askHeight(content, children) || (content.type === 'grid' && (minHeight ?? maxHeight) !== undefined),
-    widthAsksHeight,
+    widthAsksHeight: asksAgain || inside || repeatsRows,
     asksAgain,
+    keepsAnswer: repeatsRows || children.some((child) => child.keepsAnswer),
     limitsMatter:
       (isFraction(minHeight) || isFraction(maxHeight)) &&
       (content.type === 'grid' ||

@@ -12,6 +12,7 @@ import {
   frameHeight,
   hasRatio,
   heightRange,
+  isByContent,
   isShare,
   pixels,
   widthByRatio,
@@ -79,7 +80,7 @@ export function layOutPinboard(
   pass: Pass,
   box: Box,
   content: PinboardContent,
-  { width, height, definite }: Question,
+  { width, height, definite, measured }: Question,
 ): Laid {
   const { border, padding } = box.style;
   const limits = heightRange(box, undefined);
@@ -124,6 +125,7 @@ export function layOutPinboard(
 
     let childWidth = pixels(style.width, wide);
     let widthRule: SizeRule;
+    const isMeasured = isByContent(style.width) && !fillsRoom(style.width, inline) && 'free';
     if (childWidth !== undefined)
       widthRule =
         typeof style.width === 'number'
@@ -189,15 +191,15 @@ export function layOutPinboard(
     // So content holds up what has a ratio, too (§6.2).
     const isHeld = style.aspect !== undefined && isFree && contentHolds(child);
     if (childHeight !== undefined && isHeld) {
-      const { needed = 0 } = layOut(pass, child, childWidth, childHeight, known);
+      const { needed = 0 } = layOut(pass, child, childWidth, childHeight, known, isMeasured);
       const least = Math.min(needed, heightLimits.max);
       const kept = pass.larger(child, 'least', childHeight, least);
       if (kept > childHeight) heightRule = { rule: 'content', value: kept };
       childHeight = kept;
     }
-    if (childHeight !== undefined) laid = layOut(pass, child, childWidth, childHeight, known);
+    if (childHeight !== undefined) laid = layOut(pass, child, childWidth, childHeight, known, isMeasured);
     else {
-      const byContent = layByContent(pass, child, childWidth, heightLimits, high);
+      const byContent = layByContent(pass, child, childWidth, heightLimits, isMeasured, high);
       laid = byContent.laid;
       heightRule = { rule: 'content', value: byContent.natural };
     }
@@ -236,6 +238,7 @@ export function layOutPinboard(
     extent: undefined,
     asked: height,
     definite,
+    measured,
     record: undefined,
   };
 }

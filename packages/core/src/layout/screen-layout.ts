@@ -114,8 +114,8 @@ export class ScreenView {
 export function layOutRoot(pass: Pass, root: Box, view: View): Laid {
   beginWork(root.size);
   const { width, height } = roomIn(view);
-  if (root.style.firm) return layOut(pass, root, width, height, true);
-  if (root.style.minHeight === height) return layOut(pass, root, width, Number.NaN, false);
+  if (root.style.firm) return layOut(pass, root, width, height, true, false);
+  if (root.style.minHeight === height) return layOut(pass, root, width, Number.NaN, false, false);
   const known = roots.get(root);
   const screen =
     known?.style.minHeight === height
@@ -126,7 +126,7 @@ export function layOutRoot(pass: Pass, root: Box, view: View): Laid {
           known: nothingKnown(),
         };
   roots.set(root, screen);
-  return layOut(pass, screen, width, Number.NaN, false);
+  return layOut(pass, screen, width, Number.NaN, false, false);
 }
 
 /** The boxes of screens with the height of the view that they were last seen in. */

@@ -14,7 +14,7 @@ export function layOutScroll(
   pass: Pass,
   box: Box,
   content: ScrollContent,
-  { width, height, definite }: Question,
+  { width, height, definite, measured }: Question,
 ): Laid {
   const inner = box.children[0]!;
   const frameH = frameHeight(box);
@@ -30,14 +30,15 @@ export function layOutScroll(
     pass.sign(inner, 'fit', room - max);
     innerWidth = Math.max(room, max);
   }
+  const isMeasured = measured || (content.axis !== 'vertical' && 'free');
   let laid: Laid;
   if (content.axis === 'horizontal' && seen !== undefined && definite)
-    laid = layOut(pass, inner, innerWidth, seen, definite);
+    laid = layOut(pass, inner, innerWidth, seen, definite, isMeasured);
   else {
-    laid = layOut(pass, inner, innerWidth, Number.NaN, false);
+    laid = layOut(pass, inner, innerWidth, Number.NaN, false, isMeasured);
     if (content.axis !== 'horizontal' && seen !== undefined && definite) {
       pass.sign(inner, 'least', laid.height - seen);
-      if (laid.height < seen) laid = layOut(pass, inner, innerWidth, seen, false);
+      if (laid.height < seen) laid = layOut(pass, inner, innerWidth, seen, false, isMeasured);
     }
   }
   const limits = heightRange(box, undefined);
@@ -68,6 +69,7 @@ export function layOutScroll(
     },
     asked: height,
     definite,
+    measured,
     record: undefined,
   };
 }

@@ -31,5 +31,6 @@ export function layOutSplit(pass: Pass, box: Box, content: SplitContent, asked: 
     if (room < needed) panes = [panes[content.show === 'first' ? 0 : 1]!];
     else if (content.folded) ({ panes, columnGap } = content.folded);
   }
-  return layOutFlex(pass, box, rowOf(columnGap), asked, panes);
+  // It never asks its panes how wide they are by content.
+  return layOutFlex(pass, box, rowOf(columnGap), { ...asked, measured: false }, panes);
 }

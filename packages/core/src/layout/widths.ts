@@ -257,10 +257,10 @@ function heightInColumn(pass: Pass, child: Box, width: number, of: number | unde
   const fixed = isShare(style.height) ? 0 : pixels(style.height, of);
   if (fixed !== undefined) return held(fixed);
   if (style.aspect === undefined || content.type === 'picture')
-    return held(layOut(pass, child, width, Number.NaN, false).height);
+    return held(layOut(pass, child, width, Number.NaN, false, 'free').height);
   const ratio = heightByRatio(pass, child, width);
   const isHeldUp = style.minHeight === undefined && !givesWayFully(child);
-  const least = isHeldUp ? leastByRatio(pass, child, width, ratio, limits, undefined) : 0;
+  const least = isHeldUp ? leastByRatio(pass, child, width, ratio, limits, undefined, 'free') : 0;
   return held(pass.larger(child, 'least', ratio, least));
 }
 

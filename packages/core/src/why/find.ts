@@ -86,7 +86,7 @@ export class ExplainedScreen {
 
   /** Why a box would be as high as it is by its content alone. */
   contentOf({ laid }: Found): { reason: ContentReason; height: number } | undefined {
-    const natural = layOut(this.pass, laid.box, laid.width, Number.NaN, false);
+    const natural = layOut(this.pass, laid.box, laid.width, Number.NaN, false, laid.measured);
     const reason = natural.record?.content;
     return reason && { reason, height: natural.height };
   }

@@ -19,6 +19,7 @@ import {
   widthRange,
 } from '../sizes.ts';
 import { keepsWidthOf, leastByContent, widthsWithin } from '../widths.ts';
+import type { Placed } from './placement.ts';
 import { flexOf, gapsOf, type SizedTrack } from './sizing.ts';
 import { type Carried, carriesAcross } from './widths.ts';
 
@@ -145,7 +146,7 @@ export const countsLimits = (box: Box, isKnown: boolean): boolean =>
  */
 export function layItem(
   pass: Pass,
-  box: Box,
+  { box, measured }: Placed,
   content: GridContent,
   areaWidth: number,
   areaHeight: number,
@@ -179,14 +180,14 @@ export function layItem(
     return {
       laid:
         rule.rule === 'stretch'
-          ? layStretched(pass, box, width, height, definite)
-          : layOut(pass, box, width, height, definite),
+          ? layStretched(pass, box, width, height, definite, measured)
+          : layOut(pass, box, width, height, definite, measured),
       areaWidth,
       areaHeight,
       widthRule,
       heightRule: rule,
     };
-  const { laid, natural } = layByContent(pass, box, width, limits, areaHeight);
+  const { laid, natural } = layByContent(pass, box, width, limits, measured, areaHeight);
   const heightRule: SizeRule = { rule: 'content', value: natural };
   return { laid, areaWidth, areaHeight, widthRule, heightRule };
 }

@@ -1,11 +1,20 @@
 /** Both axes of a grid, columns first, and once more where rows change what columns are asked for (CSS Grid 1 §12.1). */
 import type { Box, GridContent, Track } from '../box.ts';
-import type { Widths } from '../laid.ts';
+import type { Measured, Widths } from '../laid.ts';
 import { followsIn } from '../make-box.ts';
 import type { Pass } from '../record.ts';
-import { down, fills, heightRange, isFraction, pixels, widthRange } from '../sizes.ts';
+import {
+  asksAfresh,
+  down,
+  fills,
+  heightRange,
+  isByContent,
+  isFraction,
+  pixels,
+  widthRange,
+} from '../sizes.ts';
 import { isCompressible, widthsWithin } from '../widths.ts';
-import { alignOf, areaSize, carriedOf, countsLimits, itemWidth } from './areas.ts';
+import { alignOf, areaSize, carriedOf, countsLimits, itemWidth, justifyOf } from './areas.ts';
 import { baselineOf } from './baselines.ts';
 import { columnContributors, rowContributors, widthsAtHeight } from './contributions.ts';
 import { type Placed, type Placement, placeItems } from './placement.ts';
@@ -20,6 +29,9 @@ export interface GridRoom {
   readonly columns: Pick<Axis, 'room' | 'wanted' | 'least'>;
   /** `room` undefined: rows are as high as their content, `least` and `most` as far as they can be known. */
   readonly rows: Pick<Axis, 'room' | 'wanted' | 'least' | 'most'>;
+  readonly measured: Measured;
+  /** Whether the room of rows was not known when that was asked. */
+  readonly late: boolean;
 }
 
 /** Sized tracks. */
@@ -109,7 +121,34 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
   const rowTracks = tracksOf(rowList, content.autoRows, placement.rowsBefore, placement.rows, (index) =>
     items.some((item) => item.row <= index && index < item.row + item.rowSpan),
   );
+  const columnsOf = ({ column, columnSpan }: Placed) =>
+    columnTracks.slice(column, column + columnSpan).map(({ track }) => track);
+  // §12.1 step 1: rows with a definite greatest size are taken to have it.
+  const greatest = ({ max }: Track, isLate: boolean) =>
+    typeof max === 'number' ? max : isFraction(max) && !isLate ? pixels(max, given.rows.room) : undefined;
+  const rowsOf = ({ row, rowSpan }: Placed) => rowTracks.slice(row, row + rowSpan);
+  const assumedArea = (item: Placed) => {
+    let area = (item.rowSpan - 1) * content.rowGap;
+    const isLate = given.late && !asksAfresh(item.box);
+    for (const { track } of rowsOf(item)) {
+      const size = greatest(track, isLate);
+      if (size === undefined) return undefined;
+      area += size;
+    }
+    return area;
+  };
+  const measuredIn = (item: Placed): Measured => {
+    const { width, height } = item.box.style;
+    if (!item.box.keepsAnswer || typeof width === 'number') return false;
+    const isAsked =
+      spanAsksContent(columnsOf(item), given.measured ? undefined : given.columns.room) ||
+      (isByContent(width) && !fills(width, justifyOf(item.box, content)));
+    if (!isAsked) return false;
+    const isHeld = isFraction(height) || fills(height, alignOf(item.box, content));
+    return isHeld && assumedArea(item) !== undefined ? 'known' : 'free';
+  };
   for (const item of items) {
+    item.measured = measuredIn(item);
     const over = rowTracks.slice(item.row, item.row + item.rowSpan);
     item.baseline = baselineOf(
       item,
@@ -132,12 +171,7 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
 
   // What nobody asks about changes nothing: columns that are as wide as they say.
   const asking = items.filter(
-    ({ box: item, column, columnSpan }) =>
-      followsIn(content, item) &&
-      spanAsksContent(
-        columnTracks.slice(column, column + columnSpan).map(({ track }) => track),
-        given.columns.room,
-      ),
+    (item) => followsIn(content, item.box) && spanAsksContent(columnsOf(item), given.columns.room),
   );
   const again = asking.filter(({ box: item }) => item.asksAgain);
   /** Widths of such items at the height that rows of some size give them. */
@@ -167,19 +201,6 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
       known.set(item, widthsAtHeight(pass, item.box, Math.max(range.min, Math.min(range.max, asked))));
     }
     return known;
-  };
-  // §12.1 step 1: rows with a definite greatest size are taken to have it.
-  const greatest = ({ max }: Track) =>
-    typeof max === 'number' ? max : isFraction(max) ? pixels(max, given.rows.room) : undefined;
-  const rowsOf = ({ row, rowSpan }: Placed) => rowTracks.slice(row, row + rowSpan);
-  const assumedArea = (item: Placed) => {
-    let area = (item.rowSpan - 1) * content.rowGap;
-    for (const { track } of rowsOf(item)) {
-      const size = greatest(track);
-      if (size === undefined) return undefined;
-      area += size;
-    }
-    return area;
   };
   const areaKnown = (item: Placed) => {
     if (assumedArea(item) === undefined) return undefined;

@@ -90,13 +90,13 @@ export function rowContributors(
   const shared = sharedBaselines(
     pass,
     items,
-    items.map((item, index) => layForRow(pass, item.box, widths[index]!)),
+    items.map((item, index) => layForRow(pass, item, widths[index]!)),
   );
   return items.map((item, index) => {
     const { box, row, rowSpan } = item;
     const { style } = box;
     const margin = down(style.margin);
-    const laid = () => layForRow(pass, box, widths[index]!);
+    const laid = () => layForRow(pass, item, widths[index]!);
     const height = () => laid().height + margin + shim();
     // §12.5 step 1: baseline-aligned items count with the room that lines them up.
     const shim = () => baselineShift(laid(), item, shared);
@@ -120,11 +120,13 @@ export function rowContributors(
 }
 
 /** An item as its row sees it while the row's size is not known. */
-export function layForRow(pass: Pass, box: Box, width: number): Laid {
+export function layForRow(pass: Pass, { box, measured }: Placed, width: number): Laid {
   const limits = heightRange(box, undefined);
   const fixed = pixels(box.style.height, undefined);
-  const natural = layOut(pass, box, width, fixed ?? Number.NaN, fixed !== undefined);
+  const natural = layOut(pass, box, width, fixed ?? Number.NaN, fixed !== undefined, measured);
   pass.held(box, natural.height, limits.min, limits.max);
   const height = Math.max(limits.min, Math.min(limits.max, natural.height));
-  return height === natural.height ? natural : layOut(pass, box, width, height, fixed !== undefined);
+  return height === natural.height
+    ? natural
+    : layOut(pass, box, width, height, fixed !== undefined, measured);
 }

@@ -24,7 +24,7 @@ export function layOutGrid(
   pass: Pass,
   box: Box,
   content: GridContent,
-  { width, height, definite, limitsOf, percentOf }: Question,
+  { width, height, definite, measured, limitsOf, percentOf }: Question,
 ): Laid {
   const free = Number.isNaN(height);
   const frameH = frameHeight(box);
@@ -50,6 +50,8 @@ export function layOutGrid(
     rowList,
     columns: { room: innerWidth, wanted: 'max-content', least: 0 },
     rows: { room: rowsIn, wanted: 'max-content', least: leastRows, most: mostHeight },
+    measured,
+    late: definite === 'late',
   });
   const { placement, columns, rows: firstRows } = sized;
   const { items } = placement;
@@ -77,7 +79,7 @@ export function layOutGrid(
     const how = sized.areaKnown(item);
     return layItem(
       pass,
-      item.box,
+      item,
       content,
       areaSize(columns, item.column, item.columnSpan, content.columnGap),
       areaSize(rows, item.row, item.rowSpan, content.rowGap),
@@ -176,6 +178,7 @@ export function layOutGrid(
     },
     asked: height,
     definite,
+    measured,
     record: undefined,
   };
   return limitsOf === undefined && (free || box.style.aspect === undefined)

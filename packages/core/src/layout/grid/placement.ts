@@ -1,5 +1,6 @@
 /** Which cells the items of a grid stand in (CSS Grid 1 §8.5). */
 import type { Box, GridContent } from '../box.ts';
+import type { Measured } from '../laid.ts';
 
 /** An item and its cells: first track and number of tracks in each axis, counted from the implicit grid's start. */
 export interface Placed {
@@ -10,6 +11,8 @@ export interface Placed {
   readonly rowSpan: number;
   /** Which baselines are lined up with those of its row; `sizeAxes` finds that out. */
   baseline: 'none' | 'its own' | 'any';
+  /** `sizeAxes` finds that out, too. */
+  measured: Measured;
 }
 
 export interface Placement {
@@ -67,6 +70,7 @@ export function placeItems(
         columnSpan: 1,
         rowSpan: 1,
         baseline: 'none',
+        measured: false,
       })),
       columns: 1,
       rows: 1,
@@ -161,6 +165,7 @@ export function placeItems(
           columnSpan: item.minorSpan,
           rowSpan: item.majorSpan,
           baseline: 'none',
+          measured: false,
         }
       : {
           box: item.box,
@@ -169,6 +174,7 @@ export function placeItems(
           columnSpan: item.majorSpan,
           rowSpan: item.minorSpan,
           baseline: 'none',
+          measured: false,
         };
   });
   return {

@@ -96,6 +96,8 @@ export function gridWidths(
       rowList,
       columns: { room: undefined, wanted, least },
       rows: { room: high, wanted: 'max-content', least: leastHeight, most: mostHeight },
+      measured: 'free',
+      late: false,
     });
     return columns.reduce((sum, { base }) => sum + base, 0) + gapsOf(columns, content.columnGap) + frame;
   };
