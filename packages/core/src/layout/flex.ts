@@ -3,7 +3,7 @@ import type { Align, Box, FlexContent, Justify, Size } from './box.ts';
 import { distribute, type FlexItem, hypothetical } from './distribute.ts';
 import { explainFlex } from './explain-flex.ts';
 import { carriesAcross } from './grid/widths.ts';
-import { asEarlyAs, type Laid, type Measured, type Question } from './laid.ts';
+import { asEarlyAs, type Definite, type Laid, type Measured, type Question } from './laid.ts';
 import { heightByRatio, layByContent, layOut, layStretched, leastByRatio } from './lay-out.ts';
 import { contentAsksAgain } from './make-box.ts';
 import type { Pass } from './record.ts';
@@ -237,20 +237,21 @@ function rowItem(pass: Pass, child: Box, inside: FlexInside): Item {
   else {
     const height = knownHeight(pass, child, inside);
     const byHeight = height !== undefined && hasRatio(child) ? widthByRatio(pass, child, height) : undefined;
-    const limitsOf = limitsBasis(child, inside, inside.known);
-    const widths = widthsWithin(pass, child, height, limitsOf, inside.width);
+    const given = {
+      height,
+      widthOf: inside.width,
+      heightOf: inside.heightBasis,
+      carried: 'all',
+      isLate: isLate(child, inside),
+    } as const;
+    const widths = widthsWithin(pass, child, given);
     base = byHeight ?? widths.max;
     // §4.5: the automatic minimum is the smallest content size, no greater than the own maximum.
     if (style.minWidth === undefined && !givesWayFully(child)) {
       const least =
         child.content.type === 'picture' || byHeight === undefined
           ? (byHeight ?? widths.min)
-          : pass.larger(
-              child,
-              'least',
-              byHeight,
-              leastByContent(pass, child, keptHeight(child, inside, height), inside.width, limitsOf, 'all'),
-            );
+          : pass.larger(child, 'least', byHeight, leastByContent(pass, child, given));
       min = pass.clamp(child, least, min, limits.max);
     }
   }
@@ -297,17 +298,16 @@ function knownShare(
   return pass.equal(box, 'least', before.height, height + frameHeight(box)) ? true : 'late';
 }
 
-/** What parts in limits of its height refer to where a child's width by content is asked. */
-const limitsBasis = (child: Box, { heightBasis }: FlexInside, known: true | 'late'): number | undefined =>
-  asksAfresh(child) || known === true ? heightBasis : undefined;
+/** Whether what is known of a child's height was not when it was asked first. */
+const isLate = ({ style }: Box, { known }: FlexInside): boolean =>
+  known === 'late' && typeof style.height !== 'number';
 
 /**
  * The border-box height of a child whose width may follow from it, where its container knows that before it is laid out
  * (§9.2.3 B, §9.8).
  */
 function knownHeight(pass: Pass, child: Box, inside: FlexInside): number | undefined {
-  const isEarly = inside.known === true || asksAfresh(child) || typeof child.style.height === 'number';
-  if (!child.widthAsksHeight || !isEarly) return undefined;
+  if (!child.widthAsksHeight) return undefined;
   const range = heightRange(child, inside.heightBasis, pass);
   const height =
     inside.heightBasis === undefined
@@ -317,10 +317,6 @@ function knownHeight(pass: Pass, child: Box, inside: FlexInside): number | undef
   pass.held(child, height, range.min, range.max);
   return Math.max(range.min, Math.min(range.max, height));
 }
-
-/** The height at which what holds up a child's width by ratio is asked: none where it keeps what it said before. */
-const keptHeight = (child: Box, { known }: FlexInside, height: number | undefined): number | undefined =>
-  known === true || typeof child.style.height === 'number' || contentAsksAgain(child) ? height : undefined;
 
 /** A child of a column: its width is known first, its height along the column follows. */
 function columnItem(pass: Pass, child: Box, inside: FlexInside): Item {
@@ -389,17 +385,13 @@ function columnItemWidth(
     // How many columns a grid repeats follows from numbers among its height limits only (as browsers do it).
     const carried = carriesAcross(child) ? 'numbers' : 'none';
     // Nothing is known of heights when a column asks what is in it, unless that was asked before with the column's own.
-    const limitsOf = limitsBasis(child, inside, inside.measured ? inside.known : 'late');
-    let widths = widthsWithin(pass, child, height, limitsOf, inside.width, carried);
+    const heightOf = asksAfresh(child) || inside.measured ? inside.heightBasis : undefined;
+    const given = { height, widthOf: inside.width, isLate: isLate(child, inside) };
+    let widths = widthsWithin(pass, child, { ...given, heightOf, carried });
     if (height !== undefined && hasRatio(child)) {
       const byHeight = widthByRatio(pass, child, height);
       const kept = keepsWidthOf(child)
-        ? pass.larger(
-            child,
-            'least',
-            byHeight,
-            leastByContent(pass, child, keptHeight(child, inside, height), inside.width),
-          )
+        ? pass.larger(child, 'least', byHeight, leastByContent(pass, child, given))
         : byHeight;
       widths = { min: kept, max: kept };
     }
@@ -512,7 +504,7 @@ function layColumnItem(
   else if (isShare(height)) known = knownShare(pass, item.box, inside);
   // What is not known was found out by laying it out.
   else known = isKnown ? inside.known : 'late';
-  const width = widthAtHeight(pass, item, inside, isDefinite, filled);
+  const width = widthAtHeight(pass, item, inside, isDefinite && known, filled);
   const measured = measuredIn(pass, item.box, inside, item.align);
   return layOut(pass, item.box, width, item.main, isDefinite && known, measured);
 }
@@ -525,7 +517,7 @@ function widthAtHeight(
   pass: Pass,
   { box, align, main, x: width }: Item,
   inside: FlexInside,
-  definite: boolean,
+  known: Definite,
   filled: number | undefined,
 ): number {
   const { style } = box;
@@ -534,10 +526,9 @@ function widthAtHeight(
   const limits = widthRange(box, inside.width, pass);
   if (!hasRatio(box)) {
     // What does not ask again keeps the width that it had on the way; a share was not asked there.
-    if (!definite) return width;
-    const isFirst = isShare(style.height) && knownShare(pass, box, inside) === true;
-    if (!asksAfresh(box) && !isFirst) return width;
-    const widths = contentWidths(pass, box, main);
+    if (!known) return width;
+    if (!asksAfresh(box) && !(isShare(style.height) && known === true)) return width;
+    const widths = contentWidths(pass, box, { height: main, isLate: known === 'late' });
     const room = (filled ?? inside.width) - across(style.margin);
     pass.sign(box, 'fit', room - widths.max);
     pass.sign(box, 'fit', room - widths.min);
@@ -551,7 +542,11 @@ function widthAtHeight(
   if (typeof style.height === 'number' || (isPart && !isHeldAcross(box))) return width;
   let byHeight = widthByRatio(pass, box, main);
   if (isPart) {
-    const least = leastByContent(pass, box, contentAsksAgain(box) ? main : undefined, inside.width);
+    const least = leastByContent(pass, box, {
+      height: contentAsksAgain(box) ? main : undefined,
+      widthOf: inside.width,
+      isLate: known === 'late',
+    });
     byHeight = pass.larger(box, 'least', byHeight, least);
   }
   pass.held(box, byHeight, limits.min, limits.max);

@@ -10,6 +10,20 @@ export interface Widths {
   readonly max: number;
 }
 
+/** What is known when a box is asked for its width by content. CSS px; undefined: not known. */
+export interface Given {
+  /** Its border-box height: pictures inside may follow from it. */
+  readonly height?: number | undefined;
+  /** What percentages of its own width limits refer to. */
+  readonly widthOf?: number | undefined;
+  /** What percentages of its own height, and limits of it, refer to. */
+  readonly heightOf?: number | undefined;
+  /** Which of a grid's height limits say how many columns it repeats. */
+  readonly carried?: Carried | undefined;
+  /** Whether that came to be known when it had been asked before: what keeps answers (`Box.keepsAnswer`) keeps that one. */
+  readonly isLate?: boolean | undefined;
+}
+
 /**
  * Whether percentages inside of a box may refer to its height (CSS Sizing 3 §2.2, "definite"). `late`: they may, but the box
  * was laid out at a free height before, and grids in it that repeat rows keep the width that they had then, as in browsers.
@@ -74,15 +88,9 @@ export interface Laid {
   readonly record: Record | undefined;
 }
 
-/** Content widths at a height, CSS px. */
+/** Content widths with what had to do with them. */
 export interface WidthsAt extends Answer {
-  readonly height: number | undefined;
-  /** What percentages of the box's own width limits refer to, where that counts. */
-  readonly basis: number | undefined;
-  /** What percentages of its height limits refer to, where that counts. */
-  readonly heightBasis: number | undefined;
-  /** Which limits of a grid's height bound its width by its ratio. */
-  readonly carried: Carried;
+  readonly given: Given;
   readonly widths: Widths;
 }
 

@@ -1,7 +1,7 @@
 /** Boxes with what their surroundings ask about them: whether their width follows from a height, and what limits decide. */
 import { type Box, type BoxStyle, type Content, type GridContent, nothingKnown } from './box.ts';
 import { asksContent } from './grid/sizing.ts';
-import { fills, isFraction } from './sizes.ts';
+import { fills, isFraction, limitsHeightByParts } from './sizes.ts';
 
 /** What `makeBox` finds out by itself. */
 type Derived =
@@ -42,7 +42,7 @@ export function makeBox(box: Omit<Box, Derived>): Box {
     asksAgain,
     keepsAnswer: repeatsRows || children.some((child) => child.keepsAnswer),
     limitsMatter:
-      (isFraction(minHeight) || isFraction(maxHeight)) &&
+      limitsHeightByParts(box) &&
       (content.type === 'grid' ||
         (isWrappingColumn(content) && maxHeight !== undefined) ||
         (style.aspect !== undefined && content.type !== 'picture')),

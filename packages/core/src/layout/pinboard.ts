@@ -152,14 +152,13 @@ export function layOutPinboard(
       widthRule = { rule: 'ratio', from: childHeight, value: childWidth };
     } else {
       const isEarly = known === true || asksAfresh(child);
-      const { min, max } = widthsWithin(
-        pass,
-        child,
-        isEarly ? childHeight : undefined,
-        isEarly ? high : undefined,
-        wide,
-        carriesAcross(child) ? 'all' : 'none',
-      );
+      const { min, max } = widthsWithin(pass, child, {
+        height: isEarly ? childHeight : undefined,
+        widthOf: wide,
+        heightOf: isEarly ? high : undefined,
+        carried: carriesAcross(child) ? 'all' : 'none',
+        isLate: known === 'late',
+      });
       const room = inline.room - margin;
       pass.sign(child, 'fit', room - max);
       pass.sign(child, 'fit', room - min);
@@ -170,7 +169,10 @@ export function layOutPinboard(
     // are cut behind some lines.
     const isCut = child.content.type === 'text' && child.content.most !== undefined;
     if (style.aspect !== undefined && childHeight !== undefined && keepsWidthOf(child) && !isCut) {
-      const least = Math.min(leastByContent(pass, child, childHeight, wide), widthLimits.max);
+      const least = Math.min(
+        leastByContent(pass, child, { height: childHeight, widthOf: wide, isLate: known === 'late' }),
+        widthLimits.max,
+      );
       const kept = pass.larger(child, 'least', childWidth, least);
       if (kept > childWidth) widthRule = { rule: 'ratio', from: childHeight, value: kept };
       childWidth = kept;

@@ -26,7 +26,7 @@ export function layOutScroll(
     // Along a row that is as high as what is seen, pictures' widths follow from that.
     const isKnown = definite === true || (definite === 'late' && asksAfresh(inner));
     const known = content.axis === 'horizontal' && isKnown ? seen : undefined;
-    const { max } = contentWidths(pass, inner, known);
+    const { max } = contentWidths(pass, inner, { height: known, isLate: definite === 'late' });
     pass.sign(inner, 'fit', room - max);
     innerWidth = Math.max(room, max);
   }

@@ -83,6 +83,10 @@ export const asksAfresh = (box: Box): boolean => box.asksAgain || limitsWidthByP
 export const limitsWidthByParts = ({ style }: Box): boolean =>
   isFraction(style.minWidth) || isFraction(style.maxWidth);
 
+/** Whether a limit of the height is. */
+export const limitsHeightByParts = ({ style }: Pick<Box, 'style'>): boolean =>
+  isFraction(style.minHeight) || isFraction(style.maxHeight);
+
 /** Whether one side of the box follows from the other. */
 export const hasRatio = ({ style, content }: Box): boolean =>
   style.aspect !== undefined || content.type === 'picture';

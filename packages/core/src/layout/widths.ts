@@ -1,11 +1,13 @@
 /** How narrow and how wide a box would like to be by its content (CSS Sizing 3 §5, Flexbox 1 §9.9). */
 import type { Box, FlexContent } from './box.ts';
 import { asksWidthLimits, type Carried, carriesAcross, carriesLimits, gridWidths } from './grid/widths.ts';
-import type { Widths } from './laid.ts';
+import type { Given, Widths } from './laid.ts';
 import { heightByRatio, layOut, leastByRatio } from './lay-out.ts';
+import { contentAsksAgain } from './make-box.ts';
 import { Log, Pass, recordOf } from './record.ts';
 import {
   across,
+  asksAfresh,
   down,
   frameHeight,
   frameWidth,
@@ -13,6 +15,8 @@ import {
   heightRange,
   isFraction,
   isShare,
+  limitsHeightByParts,
+  limitsWidthByParts,
   ownHeight,
   pictureWidth,
   pixels,
@@ -22,29 +26,12 @@ import {
 } from './sizes.ts';
 import { isEnough } from './work.ts';
 
-/**
- * Border-box widths by content alone; the box's own `width` and limits are not looked at.
- *
- * @param height the box's border-box height, where that is known beforehand: pictures inside may follow from it.
- * @param basis what percentages of its own width limits refer to, where that is known.
- * @param heightBasis what percentages of its own height limits refer to, where that is known.
- * @param carried which of a grid's height limits say how many columns it repeats.
- */
-export function contentWidths(
-  pass: Pass,
-  box: Box,
-  height?: number,
-  basis?: number,
-  heightBasis?: number,
-  carried?: Carried,
-): Widths {
-  const widths = counted(pass, box, height, basis, heightBasis, carried);
-  const { aspect, minHeight, maxHeight } = box.style;
-  if (aspect === undefined) return widths;
-  const isFree =
-    widths === box.known.widths &&
-    (heightBasis === undefined || !(isFraction(minHeight) || isFraction(maxHeight)));
-  return transferred(isFree ? silent : pass, box, widths, heightBasis);
+/** Border-box widths by content alone; the box's own `width` and limits are not looked at. */
+export function contentWidths(pass: Pass, box: Box, given: Given): Widths {
+  const widths = counted(pass, box, given, given.carried ?? 'all');
+  if (box.style.aspect === undefined) return widths;
+  const isFree = widths === box.known.widths && (given.heightOf === undefined || !limitsHeightByParts(box));
+  return transferred(isFree ? silent : pass, box, widths, given.heightOf);
 }
 
 /** Content widths where no height is known: the same at every width of the screen, so nothing is written down. */
@@ -52,26 +39,25 @@ export const freeWidths = (box: Box): Widths =>
   box.style.aspect === undefined ? measured(box) : transferred(silent, box, measured(box));
 
 /** As `contentWidths`, without what height limits make of the result. */
-function counted(
-  pass: Pass,
-  box: Box,
-  height?: number,
-  basis?: number,
-  heightBasis?: number,
-  carried: Carried = 'all',
-): Widths {
-  const across = basis !== undefined && asksWidthLimits(box) ? basis : undefined;
-  const ignoresParts = carried === 'numbers' && box.style.aspect !== undefined;
-  const along = heightBasis !== undefined && box.limitsMatter && !ignoresParts ? heightBasis : undefined;
-  const at = box.widthAsksHeight ? height : undefined;
-  const way = carried !== 'all' && carriesLimits(box) ? carried : 'all';
-  if (across === undefined && along === undefined && at === undefined && way === 'all') return measured(box);
-  return measuredAt(pass.onTheWay, box, at, across, along, way);
+function counted(pass: Pass, box: Box, given: Given, wanted: Carried): Widths {
+  const widthOf = given.widthOf !== undefined && asksWidthLimits(box) ? given.widthOf : undefined;
+  const ignoresParts = wanted === 'numbers' && box.style.aspect !== undefined;
+  const isKept = given.isLate === true && box.keepsAnswer;
+  const keepsLimits = isKept && !asksAfresh(box);
+  // Not beside limits that are parts of something and have to do with its width.
+  const isAsked = limitsWidthByParts(box) || (box.style.aspect !== undefined && limitsHeightByParts(box));
+  const keepsHeight = isKept && !isAsked && !contentAsksAgain(box);
+  const heightOf = box.limitsMatter && !ignoresParts && !keepsLimits ? given.heightOf : undefined;
+  const height = box.widthAsksHeight && !keepsHeight ? given.height : undefined;
+  const carried = wanted !== 'all' && carriesLimits(box) ? wanted : 'all';
+  const isKnown = height !== undefined || heightOf !== undefined;
+  if (widthOf === undefined && !isKnown && carried === 'all') return measured(box);
+  return measuredAt(pass.onTheWay, box, { height, widthOf, heightOf, carried, isLate: isKnown && isKept });
 }
 
 /** The same without what limits of its height have to do with them. */
 function measured(box: Box): Widths {
-  box.known.widths ??= measure(silent, box, undefined);
+  box.known.widths ??= measure(silent, box, {});
   return box.known.widths;
 }
 
@@ -80,32 +66,26 @@ const silent = new Pass('nothing');
 /** Heights at which content widths of a box are kept. */
 const heightsKept = 24;
 
-/** The same at a height. Each level of a nest asks for it more than once, so it is worked out once. */
-function measuredAt(
-  pass: Pass,
-  box: Box,
-  height: number | undefined,
-  basis: number | undefined,
-  heightBasis: number | undefined,
-  carried: Carried,
-): Widths {
+const isSame = (a: Given, b: Given): boolean =>
+  a.height === b.height &&
+  a.widthOf === b.widthOf &&
+  a.heightOf === b.heightOf &&
+  a.carried === b.carried &&
+  a.isLate === b.isLate;
+
+/** The same with something known. Each level of a nest asks for it more than once, so it is worked out once. */
+function measuredAt(pass: Pass, box: Box, given: Given): Widths {
   const { known } = box;
   if (pass.recording) known.recordedWidths ??= [];
   else known.widthsAt ??= [];
   const kept = (pass.recording ? known.recordedWidths : known.widthsAt)!;
-  let answer = kept.find(
-    (each) =>
-      each.height === height &&
-      each.basis === basis &&
-      each.heightBasis === heightBasis &&
-      each.carried === carried,
-  );
+  let answer = kept.find((each) => isSame(each.given, given));
   if (!answer && isEnough()) answer = kept.at(-1);
   if (!answer) {
     const { log } = pass;
     pass.log = pass.recording ? new Log() : undefined;
-    const widths = measure(pass, box, height, basis, heightBasis, carried);
-    answer = { box, height, basis, heightBasis, carried, widths, record: pass.log && recordOf(pass.log) };
+    const widths = measure(pass, box, given);
+    answer = { box, given, widths, record: pass.log && recordOf(pass.log) };
     pass.log = log;
     if (kept.length >= heightsKept) kept.shift();
     kept.push(answer);
@@ -116,16 +96,10 @@ function measuredAt(
 
 /**
  * The smallest content that holds up a width by ratio (CSS Sizing 4 §6.2). Limits of the height are in the ratio's
- * other side already, so they do not bound it. Parameters as those of `contentWidths`.
+ * other side already, so they do not bound it.
  */
-export const leastByContent = (
-  pass: Pass,
-  box: Box,
-  height?: number,
-  basis?: number,
-  heightBasis?: number,
-  carried: Carried = 'none',
-): number => counted(pass, box, height, basis, heightBasis, carried).min;
+export const leastByContent = (pass: Pass, box: Box, given: Given): number =>
+  counted(pass, box, given, given.carried ?? 'none').min;
 
 /**
  * Height limits of a box with an aspect ratio bound its width by content, too (CSS Sizing 4 §6.3).
@@ -144,14 +118,8 @@ export const isHeldAcross = (box: Box): boolean =>
 
 const same = (width: number): Widths => ({ min: width, max: width });
 
-function measure(
-  pass: Pass,
-  box: Box,
-  height: number | undefined,
-  basis?: number,
-  heightBasis?: number,
-  carried: Carried = 'all',
-): Widths {
+function measure(pass: Pass, box: Box, given: Given): Widths {
+  const { height, isLate } = given;
   const frame = frameWidth(box);
   const { content } = box;
   switch (content.type) {
@@ -169,26 +137,22 @@ function measure(
       const inner = box.children[0];
       if (!inner) return same(frame);
       const inside = height === undefined ? undefined : Math.max(0, height - frameHeight(box));
-      const widths = contribution(pass, inner, false, content.axis === 'horizontal' ? inside : undefined);
+      const known = content.axis === 'horizontal' ? inside : undefined;
+      const widths = contribution(pass, inner, false, { height: known, isLate });
       return content.axis === 'vertical'
         ? { min: widths.min + frame, max: widths.max + frame }
         : same(widths.max + frame);
     }
     case 'grid':
-      return gridWidths(pass, box, content, height, basis, heightBasis, carried);
+      return gridWidths(pass, box, content, given);
     case 'flex': {
       const row = content.direction === 'row';
       let min = 0;
       let max = 0;
       const inner = height === undefined ? undefined : Math.max(0, height - frameHeight(box));
       for (const child of box.children) {
-        const widths = contribution(
-          pass,
-          child,
-          row,
-          heightByContainer(pass, box, content, child, height),
-          inner,
-        );
+        const byContainer = heightByContainer(pass, box, content, child, height);
+        const widths = contribution(pass, child, row, { height: byContainer, heightOf: inner, isLate });
         if (row) {
           min = content.wrap ? pass.larger(child, 'largest', min, widths.min) : min + widths.min;
           max += widths.max;
@@ -200,7 +164,7 @@ function measure(
       if (!row)
         return {
           min: min + frame,
-          max: (content.wrap ? columnsWidth(pass, box, content, max, height, heightBasis) : max) + frame,
+          max: (content.wrap ? columnsWidth(pass, box, content, max, given) : max) + frame,
         };
       const gaps = Math.max(0, box.children.length - 1) * content.columnGap;
       return { min: min + (content.wrap ? 0 : gaps) + frame, max: max + gaps + frame };
@@ -217,11 +181,10 @@ function columnsWidth(
   box: Box,
   content: FlexContent,
   widest: number,
-  known: number | undefined,
-  limitsOf: number | undefined,
+  { height: known, heightOf, isLate }: Given,
 ): number {
   const definite = known ?? ownHeight(box);
-  const limits = heightRange(box, limitsOf, pass);
+  const limits = heightRange(box, heightOf, pass);
   const room = (definite ?? pass.larger(box, 'least', limits.max, limits.min)) - frameHeight(box);
   // Percentages of the children's heights refer to it where it is definite.
   const basis = definite === undefined ? undefined : Math.max(0, room);
@@ -232,7 +195,7 @@ function columnsWidth(
   let length: number | undefined;
   for (const child of box.children) {
     const byContainer = heightByContainer(pass, box, content, child, known);
-    const widths = contribution(pass, child, false, byContainer, basis);
+    const widths = contribution(pass, child, false, { height: byContainer, heightOf: basis, isLate });
     const margin = across(child.style.margin);
     const width = pass.clamp(child, widest, widths.min, widths.max) - margin;
     const size = heightInColumn(pass, child, width, basis) + down(child.style.margin);
@@ -314,19 +277,11 @@ export const isCompressible = ({ style, content }: Box): boolean =>
  * by content otherwise. A percentage counts as absent here (CSS Sizing 3 §5.2.1).
  *
  * @param row whether the parent puts its children side by side.
- * @param byParent border-box height by the parent, where that is known beforehand.
- * @param heightBasis what percentages of heights refer to.
- * @param carried which of a grid's height limits say how many columns it repeats.
+ * @param given the height is that which the parent gives it.
  */
-export function contribution(
-  pass: Pass,
-  child: Box,
-  row: boolean,
-  byParent?: number,
-  heightBasis?: number,
-  carried: Carried = row || carriesAcross(child) ? 'all' : 'none',
-): Widths {
+export function contribution(pass: Pass, child: Box, row: boolean, given: Given): Widths {
   const { style } = child;
+  const { heightOf, isLate, carried = row || carriesAcross(child) ? 'all' : 'none' } = given;
   const range = widthRange(child, undefined);
   const margin = across(style.margin);
   const fixed = pixels(style.width, undefined);
@@ -335,15 +290,16 @@ export function contribution(
   let own: Widths;
   if (fixed !== undefined) own = same(fixed);
   else {
-    const asked = child.widthAsksHeight ? (byParent ?? pixels(style.height, undefined)) : undefined;
+    const asked = child.widthAsksHeight ? (given.height ?? pixels(style.height, undefined)) : undefined;
     let height: number | undefined;
     if (asked !== undefined) {
-      const limits = heightRange(child, heightBasis, pass);
+      const limits = heightRange(child, heightOf, pass);
       height = pass.clamp(child, asked, limits.min, limits.max);
     }
-    own = widthsWithin(pass, child, height, heightBasis, undefined, carried);
+    const known = { height, heightOf, isLate: isLate && typeof style.height !== 'number' };
+    own = widthsWithin(pass, child, { ...known, carried });
     if (!row && isHeldAcross(child)) {
-      const least = leastByContent(pass, child, height);
+      const least = leastByContent(pass, child, { ...known, heightOf: undefined });
       own = {
         min: pass.larger(child, 'least', own.min, least),
         max: pass.larger(child, 'least', own.max, least),
@@ -353,7 +309,7 @@ export function contribution(
       const width = widthByRatio(pass, child, height);
       // A share has no least size of its own along its row.
       const isKept = keepsWidthOf(child) && !(row && isShare(style.width));
-      const least = () => leastByContent(pass, child, height, undefined, heightBasis, row ? 'all' : 'none');
+      const least = () => leastByContent(pass, child, { ...known, carried: row ? 'all' : 'none' });
       own = same(isKept ? pass.larger(child, 'least', width, least()) : width);
     }
   }
@@ -363,24 +319,9 @@ export function contribution(
   return { min: clamped(compressible ? 0 : own.min), max: clamped(own.max) };
 }
 
-/**
- * Content widths of a child of a row or column.
- *
- * @param height its border-box height, where that is known beforehand.
- * @param heightBasis what percentages of heights refer to.
- * @param widthBasis what percentages of widths refer to.
- * @param carried which of a grid's height limits say how many columns it repeats.
- */
-export function widthsWithin(
-  pass: Pass,
-  child: Box,
-  height: number | undefined,
-  heightBasis: number | undefined,
-  widthBasis?: number,
-  carried?: Carried,
-): Widths {
+/** Content widths of a child of a container. */
+export function widthsWithin(pass: Pass, child: Box, given: Given): Widths {
   const { content } = child;
-  if (content.type !== 'picture' || heightBasis === undefined)
-    return contentWidths(pass, child, height, widthBasis, heightBasis, carried);
-  return same(pictureWidth(pass, child, content, heightBasis));
+  if (content.type !== 'picture' || given.heightOf === undefined) return contentWidths(pass, child, given);
+  return same(pictureWidth(pass, child, content, given.heightOf));
 }

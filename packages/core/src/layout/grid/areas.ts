@@ -1,6 +1,6 @@
 /** Items of a grid in their areas: how large an area is, and how an item lies in it (CSS Grid 1 §6, Align 3 §6). */
 import type { Align, Box, GridContent } from '../box.ts';
-import type { Laid } from '../laid.ts';
+import type { Given, Laid } from '../laid.ts';
 import { layByContent, layOut, layStretched } from '../lay-out.ts';
 import type { AreaReason, SizeRule } from '../reason.ts';
 import type { Pass } from '../record.ts';
@@ -82,16 +82,14 @@ export const carriedOf = (box: Box, content: GridContent): Carried =>
 /**
  * An item's width in an area of some width, and the rule that gave it.
  *
- * @param height its border-box height, where that is known.
- * @param areaHeight the height of the area, where that is known.
+ * @param given `heightOf`: the height of the area, where that is known.
  */
 export function itemWidth(
   pass: Pass,
   box: Box,
   content: GridContent,
   area: number,
-  height: number | undefined,
-  areaHeight?: number,
+  { height, heightOf, isLate }: Given,
 ): { width: number; rule: SizeRule } {
   const { style } = box;
   const limits = widthRange(box, area, pass);
@@ -109,10 +107,17 @@ export function itemWidth(
     rule = { rule: 'stretch', from: area, margin, to: 'area' };
   } else if (hasRatio(box) && height !== undefined) {
     width = widthByRatio(pass, box, height);
-    if (keepsWidthOf(box)) width = pass.larger(box, 'least', width, leastByContent(pass, box, height, area));
+    if (keepsWidthOf(box))
+      width = pass.larger(box, 'least', width, leastByContent(pass, box, { height, widthOf: area, isLate }));
     rule = { rule: 'ratio', from: height, value: width };
   } else {
-    const { min, max } = widthsWithin(pass, box, height, areaHeight, area, carriedOf(box, content));
+    const { min, max } = widthsWithin(pass, box, {
+      height,
+      widthOf: area,
+      heightOf,
+      carried: carriedOf(box, content),
+      isLate,
+    });
     const room = area - margin;
     pass.sign(box, 'fit', room - max);
     pass.sign(box, 'fit', room - min);
@@ -174,7 +179,11 @@ export function layItem(
   const isKnown = known !== undefined;
   const early = isKnown || asksAfresh(box) || isNumber ? height : undefined;
   const limitsOf = countsLimits(box, isKnown) ? areaHeight : undefined;
-  const { width, rule: widthRule } = itemWidth(pass, box, content, areaWidth, early, limitsOf);
+  const { width, rule: widthRule } = itemWidth(pass, box, content, areaWidth, {
+    height: early,
+    heightOf: limitsOf,
+    isLate: !isNumber && known !== true,
+  });
   const definite = isNumber ? true : (known ?? 'late');
   if (rule && height !== undefined)
     return {

@@ -116,7 +116,8 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
   const widthsIn = (columns: readonly SizedTrack[]) =>
     items.map((item) => {
       const area = areaSize(columns, item.column, item.columnSpan, content.columnGap);
-      return itemWidth(pass, item.box, content, area, pixels(item.box.style.height, undefined)).width;
+      return itemWidth(pass, item.box, content, area, { height: pixels(item.box.style.height, undefined) })
+        .width;
     });
   const rowTracks = tracksOf(rowList, content.autoRows, placement.rowsBefore, placement.rows, (index) =>
     items.some((item) => item.row <= index && index < item.row + item.rowSpan),
@@ -136,6 +137,10 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
       area += size;
     }
     return area;
+  };
+  const areaKnown = (item: Placed) => {
+    if (assumedArea(item) === undefined) return undefined;
+    return rowsOf(item).every(({ track }) => typeof track.max === 'number') ? 'of itself' : 'by the grid';
   };
   const measuredIn = (item: Placed): Measured => {
     const { width, height } = item.box.style;
@@ -174,6 +179,11 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
     (item) => followsIn(content, item.box) && spanAsksContent(columnsOf(item), given.columns.room),
   );
   const again = asking.filter(({ box: item }) => item.asksAgain);
+  /** Whether the height of its rows was known when it was asked first. */
+  const isEarly = (item: Placed) => {
+    const how = areaKnown(item);
+    return how === 'of itself' || (how === 'by the grid' && !given.late);
+  };
   /** Widths of such items at the height that rows of some size give them. */
   const widthsBy = (rowsUnder: (item: Placed) => number | undefined) => {
     const known = new Map<Placed, Widths>();
@@ -184,27 +194,21 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
       const range = heightRange(item.box, area, pass);
       const fill = fills(style.height, alignOf(item.box, content)) ? area - down(style.margin) : undefined;
       const asked = pixels(style.height, area) ?? fill;
+      const isLate = typeof style.height !== 'number' && !isEarly(item);
       if (asked === undefined) {
         const limitsOf = countsLimits(item.box, assumedArea(item) !== undefined) ? area : undefined;
-        const { min, max } = widthsWithin(
-          pass,
-          item.box,
-          undefined,
-          limitsOf,
-          undefined,
-          carriedOf(item.box, content),
-        );
+        const carried = carriedOf(item.box, content);
+        const { min, max } = widthsWithin(pass, item.box, { heightOf: limitsOf, carried, isLate });
         known.set(item, { min: isCompressible(item.box) ? 0 : min, max });
         continue;
       }
       pass.held(item.box, asked, range.min, range.max);
-      known.set(item, widthsAtHeight(pass, item.box, Math.max(range.min, Math.min(range.max, asked))));
+      known.set(
+        item,
+        widthsAtHeight(pass, item.box, Math.max(range.min, Math.min(range.max, asked)), isLate),
+      );
     }
     return known;
-  };
-  const areaKnown = (item: Placed) => {
-    if (assumedArea(item) === undefined) return undefined;
-    return rowsOf(item).every(({ track }) => typeof track.max === 'number') ? 'of itself' : 'by the grid';
   };
   let columns = sizeColumns(widthsBy(assumedArea));
   if (given.columns.room === undefined && again.length === 0)

@@ -50,7 +50,7 @@ export function columnContributors(
     const outer = (width: number) => Math.max(limits.min, Math.min(limits.max, width)) + margin;
     const widths = byRow
       ? { min: outer(byRow.min), max: outer(byRow.max) }
-      : contribution(pass, box, false, undefined, undefined, carriedOf(box, content));
+      : contribution(pass, box, false, { carried: carriedOf(box, content) });
     return {
       box,
       from: column,
@@ -69,12 +69,17 @@ export function columnContributors(
   });
 }
 
-/** Widths by content of a box whose border-box height its rows give. */
-export function widthsAtHeight(pass: Pass, box: Box, height: number): Widths {
-  const widths = contentWidths(pass, box, height, undefined, undefined, 'none');
+/**
+ * Widths by content of a box whose border-box height its rows give.
+ *
+ * @param isLate whether they were not known when it was asked first.
+ */
+export function widthsAtHeight(pass: Pass, box: Box, height: number, isLate: boolean): Widths {
+  const given = { height, isLate, carried: 'none' } as const;
+  const widths = contentWidths(pass, box, given);
   if (!hasRatio(box)) return widths;
   const width = widthByRatio(pass, box, height);
-  const least = keepsWidthOf(box) ? leastByContent(pass, box, height) : 0;
+  const least = keepsWidthOf(box) ? leastByContent(pass, box, given) : 0;
   pass.sign(box, 'least', width - least);
   const max = Math.max(width, least);
   return { min: isCompressible(box) ? 0 : max, max };

@@ -1,6 +1,6 @@
 /** Content widths of a grid: its columns sized with no room of their own (CSS Grid 1 §6.2). */
 import type { Box, GridContent } from '../box.ts';
-import type { Widths } from '../laid.ts';
+import type { Given, Widths } from '../laid.ts';
 import type { Pass } from '../record.ts';
 import {
   frameHeight,
@@ -45,28 +45,20 @@ export const carriesLimits = ({ style, content }: Box): boolean =>
  */
 export const carriesAcross = ({ style }: Box): boolean => style.width !== 'fit' && isByContent(style.height);
 
-/**
- * @param known the grid's border-box height, where that is known beforehand.
- * @param basis what percentages of its width limits refer to, where that is known.
- * @param heightBasis what percentages of its height limits refer to, where that is known.
- * @param carried which of these bound its width.
- */
+/** @param given `carried`: which of its height limits bound its width. */
 export function gridWidths(
   pass: Pass,
   box: Box,
   content: GridContent,
-  known: number | undefined,
-  basis: number | undefined,
-  heightBasis: number | undefined,
-  carried: Carried,
+  { height: known, widthOf, heightOf, carried = 'all', isLate = false }: Given,
 ): Widths {
   const frame = frameWidth(box);
   const { style } = box;
   const inner = (height: number) => Math.max(0, height - frameHeight(box));
-  const own = widthRange(box, basis, pass);
+  const own = widthRange(box, widthOf, pass);
   const byRatio =
     carried !== 'none' && carriesLimits(box)
-      ? widthsByLimits(pass, box, carried === 'all' ? heightBasis : undefined)
+      ? widthsByLimits(pass, box, carried === 'all' ? heightOf : undefined)
       : own;
   const limits = {
     min: Math.max(own.min, Math.min(own.max, byRatio.min)),
@@ -79,7 +71,7 @@ export function gridWidths(
   const room = bound < Infinity ? Math.max(0, bound - frame) : undefined;
   // A part of a greatest width is no size as long as content decides; one of a least width is.
   const percentOf = fixed === undefined ? partsOf(least) : room;
-  const heights = heightRange(box, heightBasis, pass);
+  const heights = heightRange(box, heightOf, pass);
   const asked = known ?? ownHeight(box);
   const high = asked === undefined ? undefined : inner(asked);
   const leastHeight = inner(heights.min);
@@ -97,7 +89,7 @@ export function gridWidths(
       columns: { room: undefined, wanted, least },
       rows: { room: high, wanted: 'max-content', least: leastHeight, most: mostHeight },
       measured: 'free',
-      late: false,
+      late: isLate,
     });
     return columns.reduce((sum, { base }) => sum + base, 0) + gapsOf(columns, content.columnGap) + frame;
   };
