@@ -1,7 +1,7 @@
 /** Boxes with what their surroundings ask about them: whether their width follows from a height, and what limits decide. */
 import { type Box, type BoxStyle, type Content, type GridContent, nothingKnown } from './box.ts';
 import { asksContent } from './grid/sizing.ts';
-import { fills, isFraction, limitsHeightByParts } from './sizes.ts';
+import { fills, ignoresLateLimits, isFraction, limitsHeightByParts } from './sizes.ts';
 
 /** What `makeBox` finds out by itself. */
 type Derived =
@@ -40,7 +40,7 @@ export function makeBox(box: Omit<Box, Derived>): Box {
       askHeight(content, children) || (content.type === 'grid' && (minHeight ?? maxHeight) !== undefined),
     widthAsksHeight: asksAgain || inside || repeatsRows,
     asksAgain,
-    keepsAnswer: repeatsRows || children.some((child) => child.keepsAnswer),
+    keepsAnswer: repeatsRows || ignoresLateLimits(box) || children.some((child) => child.keepsAnswer),
     limitsMatter:
       limitsHeightByParts(box) &&
       (content.type === 'grid' ||

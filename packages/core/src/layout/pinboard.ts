@@ -7,7 +7,6 @@ import { limitReasons, type PlaceReason, type Reasons, type SizeRule } from './r
 import type { Pass } from './record.ts';
 import {
   across,
-  asksAfresh,
   down,
   frameHeight,
   hasRatio,
@@ -151,11 +150,10 @@ export function layOutPinboard(
       childWidth = widthByRatio(pass, child, childHeight);
       widthRule = { rule: 'ratio', from: childHeight, value: childWidth };
     } else {
-      const isEarly = known === true || asksAfresh(child);
       const { min, max } = widthsWithin(pass, child, {
-        height: isEarly ? childHeight : undefined,
+        height: childHeight,
         widthOf: wide,
-        heightOf: isEarly ? high : undefined,
+        heightOf: high,
         carried: carriesAcross(child) ? 'all' : 'none',
         isLate: known === 'late',
       });

@@ -3,7 +3,7 @@ import type { Box, ScrollContent } from './box.ts';
 import type { Laid, Question } from './laid.ts';
 import { layOut } from './lay-out.ts';
 import type { Pass } from './record.ts';
-import { asksAfresh, frameHeight, frameStart, frameTop, frameWidth, heightRange } from './sizes.ts';
+import { frameHeight, frameStart, frameTop, frameWidth, heightRange } from './sizes.ts';
 import { contentWidths } from './widths.ts';
 
 /**
@@ -24,8 +24,7 @@ export function layOutScroll(
   let innerWidth = room;
   if (content.axis !== 'vertical') {
     // Along a row that is as high as what is seen, pictures' widths follow from that.
-    const isKnown = definite === true || (definite === 'late' && asksAfresh(inner));
-    const known = content.axis === 'horizontal' && isKnown ? seen : undefined;
+    const known = content.axis === 'horizontal' && definite !== false ? seen : undefined;
     const { max } = contentWidths(pass, inner, { height: known, isLate: definite === 'late' });
     pass.sign(inner, 'fit', room - max);
     innerWidth = Math.max(room, max);

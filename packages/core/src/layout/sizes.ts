@@ -80,8 +80,15 @@ export function ownHeight(box: Box): number | undefined {
 export const asksAfresh = (box: Box): boolean => box.asksAgain || limitsWidthByParts(box);
 
 /** Whether a limit of the width is a part of what there is. */
-export const limitsWidthByParts = ({ style }: Box): boolean =>
+export const limitsWidthByParts = ({ style }: Pick<Box, 'style'>): boolean =>
   isFraction(style.minWidth) || isFraction(style.maxWidth);
+
+/** Whether it is a grid whose height limits, parts of its container's height, count only where they are known at first. */
+export const ignoresLateLimits = (box: Pick<Box, 'style' | 'content'>): boolean =>
+  box.content.type === 'grid' &&
+  box.style.aspect === undefined &&
+  limitsHeightByParts(box) &&
+  !limitsWidthByParts(box);
 
 /** Whether a limit of the height is. */
 export const limitsHeightByParts = ({ style }: Pick<Box, 'style'>): boolean =>

@@ -13,6 +13,7 @@ import {
   frameWidth,
   hasRatio,
   heightRange,
+  ignoresLateLimits,
   isFraction,
   isShare,
   limitsHeightByParts,
@@ -43,7 +44,7 @@ function counted(pass: Pass, box: Box, given: Given, wanted: Carried): Widths {
   const widthOf = given.widthOf !== undefined && asksWidthLimits(box) ? given.widthOf : undefined;
   const ignoresParts = wanted === 'numbers' && box.style.aspect !== undefined;
   const isKept = given.isLate === true && box.keepsAnswer;
-  const keepsLimits = isKept && !asksAfresh(box);
+  const keepsLimits = isKept && (!asksAfresh(box) || ignoresLateLimits(box));
   // Not beside limits that are parts of something and have to do with its width.
   const isAsked = limitsWidthByParts(box) || (box.style.aspect !== undefined && limitsHeightByParts(box));
   const keepsHeight = isKept && !isAsked && !contentAsksAgain(box);

@@ -6,14 +6,12 @@ import type { AreaReason, SizeRule } from '../reason.ts';
 import type { Pass } from '../record.ts';
 import {
   across,
-  asksAfresh,
   down,
   fills,
   hasRatio,
   heightRange,
   isFraction,
   isShare,
-  limitsWidthByParts,
   pixels,
   widthByRatio,
   widthRange,
@@ -138,15 +136,6 @@ interface LaidItem {
 }
 
 /**
- * Whether limits that are parts of the height of its area count in an item's width by content: those of a grid only where
- * that height is known before anything is sized (as browsers do it).
- */
-export const countsLimits = (box: Box, isKnown: boolean): boolean =>
-  isKnown ||
-  limitsWidthByParts(box) ||
-  (box.asksAgain && !(box.limitsMatter && box.content.type === 'grid' && box.style.aspect === undefined));
-
-/**
  * @param known how the height of its area was known before anything was sized, if it was.
  */
 export function layItem(
@@ -176,12 +165,9 @@ export function layItem(
     height = held(areaHeight - down(style.margin));
   }
   const isNumber = typeof style.height === 'number';
-  const isKnown = known !== undefined;
-  const early = isKnown || asksAfresh(box) || isNumber ? height : undefined;
-  const limitsOf = countsLimits(box, isKnown) ? areaHeight : undefined;
   const { width, rule: widthRule } = itemWidth(pass, box, content, areaWidth, {
-    height: early,
-    heightOf: limitsOf,
+    height,
+    heightOf: areaHeight,
     isLate: !isNumber && known !== true,
   });
   const definite = isNumber ? true : (known ?? 'late');

@@ -14,7 +14,7 @@ import {
   widthRange,
 } from '../sizes.ts';
 import { isCompressible, widthsWithin } from '../widths.ts';
-import { alignOf, areaSize, carriedOf, countsLimits, itemWidth, justifyOf } from './areas.ts';
+import { alignOf, areaSize, carriedOf, itemWidth, justifyOf } from './areas.ts';
 import { baselineOf } from './baselines.ts';
 import { columnContributors, rowContributors, widthsAtHeight } from './contributions.ts';
 import { type Placed, type Placement, placeItems } from './placement.ts';
@@ -166,8 +166,6 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
     sizeTracks(pass, box, rows, rowContributors(pass, items, widths, rows), {
       ...given.rows,
       flexByContent,
-      // A grid by content has none to fill then; one that is laid out does (as browsers do it).
-      least: flexByContent && given.columns.room === undefined ? 0 : given.rows.least,
       room,
       gap: content.rowGap,
     });
@@ -196,9 +194,8 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
       const asked = pixels(style.height, area) ?? fill;
       const isLate = typeof style.height !== 'number' && !isEarly(item);
       if (asked === undefined) {
-        const limitsOf = countsLimits(item.box, assumedArea(item) !== undefined) ? area : undefined;
         const carried = carriedOf(item.box, content);
-        const { min, max } = widthsWithin(pass, item.box, { heightOf: limitsOf, carried, isLate });
+        const { min, max } = widthsWithin(pass, item.box, { heightOf: area, carried, isLate });
         known.set(item, { min: isCompressible(item.box) ? 0 : min, max });
         continue;
       }
