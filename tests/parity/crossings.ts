@@ -111,12 +111,24 @@ export const surroundings: readonly string[] = [
   '<row height="200"><column wrap="true" max-height="50%">@<spacer height="100"/></column></row>',
   '<grid columns="auto" justify="start"><column wrap="true" max-height="150">@<spacer height="100"/></column></grid>',
   '<row><scroll axis="horizontal" height="200">@</scroll></row>',
+  '<column height="100%" align="start">@</column>',
+  '<column height="150" align="start">@</column>',
+  '<column height="share" align="start">@</column>',
+  '<column width="50%" align="start">@</column>',
+  '<column width="200" height="60%" align="start">@</column>',
+  '<row height="50%" align="start">@</row>',
+  '<layers height="50%" align="start" justify="start">@</layers>',
+  '<layers align="start">@</layers>',
+  '<column align="start" aspect="2">@</column>',
+  '<column wrap="true" height="50%">@</column>',
+  '<scroll axis="horizontal" height="70%">@</scroll>',
+  '<grid columns="auto" rows="100%" align="start" justify="start">@</grid>',
+  '<row height="200"><column align="start">@</column></row>',
+  '<row wrap="true"><column height="120" align="start">@</column></row>',
+  '<column><spacer height="100"/>@</column>',
 ];
 
-/**
- * What stands there. Grids that repeat rows by a part of a height are left out, but for those with a ratio: how wide browsers
- * make them depends on what they were asked first (docs/layout.md).
- */
+/** What stands there. */
 export const contents: readonly string[] = [
   '<grid height="200" max-height="100%" aspect="16/9" columns="repeat(auto-fill, 70)"><text text="abc def ghi"/><text text="x"/></grid>',
   '<grid height="200" max-height="250" aspect="16/9" columns="repeat(auto-fill, 70)"><text text="abc def ghi"/><text text="x"/></grid>',
@@ -260,6 +272,17 @@ export const contents: readonly string[] = [
   '<grid width="fit" align-self="start" max-height="90%" aspect="16/9" columns="repeat(auto-fill, 70)"/>',
   '<grid width="fit" align-self="start" max-height="250" aspect="16/9" columns="repeat(auto-fill, 70)"/>',
   '<grid width="fit" align-self="start" min-height="50%" aspect="16/9" columns="repeat(auto-fill, 70)"/>',
+  '<grid height="50%" rows="repeat(auto-fill, 40)" flow="column"><text text="abc"/><text text="def"/><text text="ghi"/></grid>',
+  '<grid max-height="50%" rows="repeat(auto-fill, 40)" flow="column"><text text="abc"/><text text="def"/><text text="ghi"/></grid>',
+  '<grid min-height="50%" rows="repeat(auto-fill, 40)" flow="column"><text text="abc"/><text text="def"/><text text="ghi"/></grid>',
+  '<grid height="share" rows="repeat(auto-fill, 40)" flow="column"><text text="abc"/><text text="def"/><text text="ghi"/></grid>',
+  '<grid min-height="40%" columns="80" rows="repeat(auto-fit, minmax(25%, 1fr))" flow="column"><text text="abc"/><text text="def"/><text text="ghi"/></grid>',
+  '<grid max-height="40%" columns="80" rows="repeat(auto-fit, minmax(25%, 1fr))" flow="column"><text text="abc"/><text text="def"/><text text="ghi"/></grid>',
+  '<grid height="40%" columns="80" rows="repeat(auto-fit, minmax(25%, 1fr))" flow="column"><text text="abc"/><text text="def"/><text text="ghi"/></grid>',
+  '<grid min-height="70" aspect="0.2" rows="repeat(auto-fill, 40)" flow="column"><text text="abc"/><text text="def"/><text text="ghi"/></grid>',
+  '<layers min-height="90%"><spacer height="20" width="20"/><column height="share" aspect="1"><spacer height="20" width="20"/></column></layers>',
+  '<layers max-height="20%"><spacer height="90" width="20"/><column height="share" aspect="1"><spacer height="20" width="20"/></column></layers>',
+  '<grid min-height="90%" rows="1fr auto" columns="auto"><spacer height="20" width="20"/><column height="share" aspect="1"><spacer height="20" width="20"/></column></grid>',
 ];
 
 /** A document in which each case has room of its own; every second one knows how high it is. */

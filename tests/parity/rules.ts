@@ -489,6 +489,24 @@ export const rules: readonly Rule[] = [
     ),
   },
   {
+    name: 'a grid that repeats rows keeps the width that it said first, also where its container asked it (as browsers do it)',
+    source: screen(
+      '<row height="333" align="start"><column height="100%" align="start"><grid max-height="50%" rows="repeat(auto-fill, 40)" flow="column"><spacer width="20" height="10" /><spacer width="20" height="10" /><spacer width="20" height="10" /></grid></column></row><column height="333" align="start"><grid max-height="50%" rows="repeat(auto-fill, 40)" flow="column"><spacer width="20" height="10" /><spacer width="20" height="10" /><spacer width="20" height="10" /></grid></column><row height="333" align="start"><column height="100%" align="start"><grid height="share" rows="repeat(auto-fill, 40)" flow="column"><spacer width="20" height="10" /><spacer width="20" height="10" /><spacer width="20" height="10" /></grid></column></row><column height="333" align="start"><grid height="share" rows="repeat(auto-fill, 40)" flow="column"><spacer width="20" height="10" /><spacer width="20" height="10" /><spacer width="20" height="10" /></grid></column><column min-height="250" align="start"><grid height="share" rows="repeat(auto-fill, 40)" flow="column"><spacer width="20" height="10" /><spacer width="20" height="10" /><spacer width="20" height="10" /></grid></column><row align="start"><row aspect="2"><grid min-height="70" aspect="0.2" rows="repeat(auto-fill, 40)" flow="column"><spacer width="20" height="10" /><spacer width="20" height="10" /><spacer width="20" height="10" /></grid></row></row><row height="300"><column align="start" aspect="2"><grid max-height="50%" rows="repeat(auto-fill, 40)" flow="column"><spacer width="20" height="10" /><spacer width="20" height="10" /><spacer width="20" height="10" /></grid></column></row><row height="300" wrap="true"><column width="50%" align="start"><grid height="share" rows="repeat(auto-fill, 40)" flow="column"><spacer width="20" height="10" /><spacer width="20" height="10" /><spacer width="20" height="10" /></grid></column></row>',
+    ),
+  },
+  {
+    name: 'nor does it change in what is asked once more when rows are known (Grid 1 §12.1, as browsers do it)',
+    source: screen(
+      '<layers height="333"><grid columns="auto" rows="100%" align="start" justify="start"><grid max-height="50%" rows="repeat(auto-fill, 40)" flow="column"><spacer width="20" height="10" /><spacer width="20" height="10" /><spacer width="20" height="10" /></grid></grid></layers><grid columns="auto" justify="start"><column wrap="true" max-height="150"><grid max-height="50%" rows="repeat(auto-fill, 40)" flow="column"><spacer width="20" height="10" /><spacer width="20" height="10" /><spacer width="20" height="10" /></grid><spacer height="100" /></column></grid><grid rows="200 auto"><row><grid max-height="50%" rows="repeat(auto-fill, 40)" flow="column"><spacer width="20" height="10" /><spacer width="20" height="10" /><spacer width="20" height="10" /></grid></row></grid>',
+    ),
+  },
+  {
+    name: 'least heights of a grid that come to be known late do not make it wider (Sizing 3 §5.1, as browsers do it)',
+    source: screen(
+      '<layers align-self="start"><column><spacer height="100" /><layers min-height="90%"><spacer width="20" height="20" /><column height="share" aspect="1"><spacer width="20" height="20" /></column></layers></column></layers><row height="300" align="start"><grid min-height="90%" rows="1fr auto" columns="auto"><spacer width="20" height="20" /><column height="share" aspect="1"><spacer width="20" height="20" /></column></grid></row><row><column><spacer height="100" /><layers min-height="90%"><spacer width="20" height="20" /><column height="share" aspect="1"><spacer width="20" height="20" /></column></layers></column></row>',
+    ),
+  },
+  {
     name: 'order among siblings (Display 3 §3)',
     source: screen(
       '<row><text text="a" order="2" /><text text="b" lap.order="-1" /><text text="c" order="1" lap.order="3" /></row><grid columns="1fr 1fr"><text text="d" order="1" /><text text="e" /></grid>',

@@ -143,11 +143,16 @@ describe('a sweep', () => {
   });
 });
 
-/** Widths from one to another, a 64th apart, at which a box is not where the sweep says. */
-function astray({ parts, project, screen }: ReturnType<typeof swept>, from: number, to: number): number[] {
+/** Widths from one to another at which a box is not where the sweep says: looked at each 64th of a px, or at each `step`. */
+function astray(
+  { parts, project, screen }: ReturnType<typeof swept>,
+  from: number,
+  to: number,
+  step = 1 / 64,
+): number[] {
   const view = new ScreenView(shaper);
   const found: number[] = [];
-  for (let width = from; width <= to; width += 1 / 64) {
+  for (let width = from; width <= to; width += step) {
     const { stretch } = parts.find(({ stretch: each }) => each.from <= width && width <= each.to)!;
     const isOff = view
       .layOut(project, screen, { width, height: range.height })
@@ -179,6 +184,22 @@ it('nothing is left out where rounding reaches farther than is looked', () => {
   for (const [index, { stretch }] of parts.entries())
     expect(stretch.from).toBeCloseTo(index === 0 ? range.from : parts[index - 1]!.stretch.to + 1 / 64, 9);
   expect(parts.at(-1)!.stretch.to).toBe(range.to);
+});
+
+it.each([
+  // Together 0.02 % too wide, less than what is cut off six times: they are on one line at every third px or so.
+  ['items of a line', `<row wrap="true">${'<column width="16.67%" height="9" />'.repeat(6)}</row>`, 100],
+  [
+    'columns of a grid',
+    '<grid columns="repeat(auto-fill, minmax(33.334%, 1fr))"><column height="9" /><column height="9" /><column height="9" /></grid>',
+    700,
+  ],
+])('where parts add up to all there is but for rounding, each px is laid out: %s', (_, inside, least) => {
+  const found = swept(inside);
+  expect(astray(found, range.from, range.to, 1)).toEqual([]);
+  expect(found.parts.filter(({ change }) => change?.jump).length).toBeGreaterThan(least);
+  // What is the same as a px before is no change.
+  expect(found.parts.some(({ change }, index) => index > 0 && change === undefined)).toBe(true);
 });
 
 describe('every stretch', () => {

@@ -264,8 +264,8 @@ export interface Box {
    */
   readonly asksAgain: boolean;
   /**
-   * Whether it is a grid that repeats rows, or has one inside: browsers keep how wide such a grid is by its content when it is
-   * asked first, so it matters who asks, and what is known of the height by then.
+   * Whether it is a grid that repeats rows or has limits that are parts of a height, or has one inside: browsers keep how wide
+   * such a grid is by its content when it is asked first, so it matters who asks, and what is known of the height by then.
    */
   readonly keepsAnswer: boolean;
   /**

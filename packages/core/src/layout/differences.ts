@@ -6,7 +6,7 @@ import type { Box } from './box.ts';
 import { type Answer, Outcome, type Topic } from './record.ts';
 
 /** A value that was compared, and the limits between which it comes out the same. */
-export interface Compared extends Pick<Outcome, 'low' | 'high' | 'jump' | 'perPx'> {
+export interface Compared extends Pick<Outcome, 'low' | 'high' | 'jump' | 'perPx' | 'terms'> {
   readonly value: number;
 }
 
@@ -19,14 +19,18 @@ export interface Decision {
   readonly after: Compared;
 }
 
+const compared = ({ low, high, jump, perPx, terms }: Outcome, value: number): Compared => ({
+  value,
+  low,
+  high,
+  jump,
+  perPx,
+  terms,
+});
+
 function decision(before: Outcome, value: number, after: Outcome, other: number): Decision {
-  const { box, question, low, high, jump, perPx } = before;
-  return {
-    box,
-    question,
-    before: { value, low, high, jump, perPx },
-    after: { value: other, low: after.low, high: after.high, jump: after.jump, perPx: after.perPx },
-  };
+  const { box, question } = before;
+  return { box, question, before: compared(before, value), after: compared(after, other) };
 }
 
 /** Where the records stop being comparable without a decision before it having changed. */
@@ -117,6 +121,23 @@ export function turningPoint({ before, after }: Decision, from: number, to: numb
   const early = isPart ? (Math.sign(rise) * unit) / 2 : 0;
   const width = from + ((to - from) * (limit - early - before.value)) / rise;
   return Number.isFinite(width) ? Math.ceil(width * 64 - 1e-6) / 64 - unit : undefined;
+}
+
+/** All that was compared in two layouts that were decided alike. */
+export function* comparedIn(a: Answer, b: Answer): Generator<Decision, void, void> {
+  const visited = new Set<Answer>();
+  function* visit(from: Answer, to: Answer): Generator<Decision, void, void> {
+    if (from === to || visited.has(from)) return;
+    visited.add(from);
+    for (const [index, before] of (from.record?.entries ?? []).entries()) {
+      const after = to.record?.entries[index];
+      if (before instanceof Outcome && after instanceof Outcome)
+        yield decision(before, from.record!.values[index]!, after, to.record!.values[index]!);
+      else if (after !== undefined && !(before instanceof Outcome) && !(after instanceof Outcome))
+        yield* visit(before, after);
+    }
+  }
+  yield* visit(a, b);
 }
 
 /** All decisions in which two layouts differ, as far as their records can be held against each other. */

@@ -132,7 +132,7 @@ function sweptAnswer(pass: Pass, box: Box, asked: Question): Laid {
   const { known } = box;
   const { width, height, definite, measured, limitsOf } = asked;
   const free = Number.isNaN(height);
-  if (limitsOf === undefined && !measured && (free || !minds(box, definite))) {
+  if (pass.readsOff && limitsOf === undefined && !measured && (free || !minds(box, definite))) {
     known.swept ??= new Answers();
     const laid = known.swept.at(width, (at) => written(pass, box, freely(at)));
     if (free || Math.abs(laid.height - height) < 1e-9) return laid;

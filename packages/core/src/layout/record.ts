@@ -25,6 +25,9 @@ export type Topic =
   /** Which of several is the largest. */
   | 'largest';
 
+/** How many sizes a value is taken to be made of where that is not counted. */
+const manyTerms = 6;
+
 /**
  * How a comparison came out. That stays so as long as the value compared lies between `low` and `high`, which do not
  * depend on the screen's width. A sign that came out alike is one and the same object, so that records are held against
@@ -40,6 +43,8 @@ export class Outcome {
     readonly jump: boolean,
     /** How much of the value a px is: 1 where that is a length. */
     readonly perPx = 1,
+    /** Of how many sizes, each cut to a whole 64th of a px, the value is made at most. */
+    readonly terms = manyTerms,
   ) {}
 }
 
@@ -139,12 +144,18 @@ export class Pass {
 
   /** Whether comparisons are written down. */
   readonly recording: boolean;
+  /** Whether answers may be read off between two others then. */
+  readonly readsOff: boolean;
   /** Whether reasons are. */
   readonly explaining: boolean;
 
-  /** @param writes what to write down; nothing in a plain pass. */
-  constructor(writes: 'nothing' | 'comparisons' | 'reasons') {
-    this.recording = writes === 'comparisons';
+  /**
+   * @param writes what to write down; nothing in a plain pass. `all comparisons`: everything is laid out for them, nothing
+   *   is read off between two other widths.
+   */
+  constructor(writes: 'nothing' | 'comparisons' | 'all comparisons' | 'reasons') {
+    this.recording = writes === 'comparisons' || writes === 'all comparisons';
+    this.readsOff = writes === 'comparisons';
     this.explaining = writes === 'reasons';
   }
 
@@ -171,7 +182,7 @@ export class Pass {
     return a === b;
   }
 
-  /** Notes that a value, of which a px is `perPx`, lies in a range with the same outcome throughout. */
+  /** Notes that a value, of which a px is `perPx`, lies in a range with the same outcome throughout. `terms`: see `Outcome`. */
   within(
     box: Box,
     question: Topic,
@@ -180,8 +191,9 @@ export class Pass {
     high: number,
     jump: boolean,
     perPx?: number,
+    terms?: number,
   ): void {
-    this.log?.push(new Outcome(box, question, low, high, jump, perPx), value);
+    this.log?.push(new Outcome(box, question, low, high, jump, perPx, terms), value);
   }
 
   /** The larger of two numbers; which one that is, is noted. */

@@ -4,8 +4,9 @@
  * two layouts does not show that, so such widths are laid out one by one.
  */
 import { allDifferences, type Decision } from '../layout/differences.ts';
-import { isWholeUnits, unit } from '../text/units.ts';
+import { unit } from '../text/units.ts';
 import type { Change } from './change.ts';
+import { reachOf } from './rounding-zone.ts';
 import { boxesOf, numbersOf, type Point, type Range } from './stretch.ts';
 
 /** A range, and what changed at its beginning: worked out when somebody asks. */
@@ -23,12 +24,6 @@ export interface Found extends Changed {
 
 /** How wide a range is at most that is laid out at each 64th, CSS px. */
 export const mostNarrow = 8 * unit;
-
-/** How far a number may be off by rounding that adds up, in 64ths of a px. */
-const mostOff = 5;
-
-/** A number that hardly changes with the width stays close to its limit for long: how many 64ths are looked at. */
-const mostSteps = 256;
 
 /** Ranges as they are, but for the widths in them at which rounding decides. Those stand by themselves. */
 export function* exactly(found: Iterable<Found>): Generator<Changed, void, void> {
@@ -69,7 +64,7 @@ function* single(
 /** A range as it is; a narrow one as layouts that nothing was read off for. */
 function* narrowly({ plain, ...found }: Found): Generator<Changed, void, void> {
   const { from, to } = found.range;
-  if (to.width - from.width > mostNarrow) {
+  if (found.range.isPx || to.width - from.width > mostNarrow) {
     yield found;
     return;
   }
@@ -98,6 +93,7 @@ function isOn({ from, to }: Range): (point: Point) => boolean {
  * compared goes up in whole 64ths with the width: then it turns once.
  */
 function stepsBeside(before: Range, { range: after, turned }: Changed): number {
+  if (before.isPx || after.isPx) return 0;
   const far = turned().filter((each) => each.before.jump);
   if (far.length === 0) return 0;
   const width = after.to.width - before.from.width;
@@ -106,16 +102,12 @@ function stepsBeside(before: Range, { range: after, turned }: Changed): number {
     .reduce((steps, near) => Math.max(steps, stepsOf(near, far, width)), 0);
 }
 
-/** The slope below which a number in whole 64ths may go up and down. */
-const leastSlope = 0.1;
-
 function stepsOf(near: Decision, far: readonly Decision[], width: number): number {
   const whole = far.find(({ box, question }) => box === near.box && question === near.question);
-  if (!whole) return mostOff;
-  const { perPx } = near.before;
-  const slope = Math.abs(whole.after.value - whole.before.value) / width / perPx;
-  const isWhole = [near.before, near.after].every(({ value }) => isWholeUnits(value / perPx));
-  return isWhole && slope >= leastSlope ? 0 : Math.min(mostSteps, Math.ceil(mostOff / slope));
+  if (!whole) return near.before.terms;
+  const { low, high } = near.before;
+  const limit = near.after.value >= high ? high : low;
+  return Math.ceil(reachOf(whole.before, whole.after, limit, width) / unit);
 }
 
 /**

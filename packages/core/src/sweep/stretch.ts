@@ -30,6 +30,8 @@ export interface Point {
 export interface Range {
   readonly from: Point;
   readonly to: Point;
+  /** A px, as it is at its beginning: what is between two whole px is not known there (`rounding-zone.ts`). */
+  readonly isPx?: true;
 }
 
 /** All boxes of a layout in a row. */

@@ -27,6 +27,7 @@ import type { Shaper } from '../text/shaper.ts';
 import { floorUnit, unit } from '../text/units.ts';
 import { bandChange, type Change, changeBy, sizeChange } from './change.ts';
 import { type Changed, exactly, type Found, mostNarrow } from './rounding.ts';
+import { addsUpParts, type Rising, roundingZone } from './rounding-zone.ts';
 import { type Point, type Range, type Stretch, stretchOf } from './stretch.ts';
 
 export interface SweepOptions {
@@ -103,6 +104,8 @@ function* ranges(
     if (!root) return;
     const pass = new Pass('comparisons');
     const at = (width: number): Point => ({ width, laid: layOutRoot(pass, root, viewAt(width)) });
+    const exact = new Pass('all comparisons');
+    const exactlyAt = (width: number): Point => ({ width, laid: layOutRoot(exact, root, viewAt(width)) });
     const prefixes = prefixesInForce({ bands: project.bands, width: from, height });
     const change =
       lastPrefixes &&
@@ -114,7 +117,11 @@ function* ranges(
       width,
       laid: layOutRoot(new Pass('nothing'), root, viewAt(width)),
     });
-    for (const found of joined(solve(at, at(from), to > from ? at(to) : undefined), change))
+    const rising: Rising | undefined = addsUpParts(root) ? new Map() : undefined;
+    for (const found of joined(
+      solve({ at, exactlyAt, rising }, at(from), to > from ? at(to) : undefined),
+      change,
+    ))
       yield { ...found, plain };
   }
 }
@@ -138,22 +145,43 @@ function segments(
 const firstLeap = 4 * unit;
 const leapGrows = 8;
 
+/** A screen whose layouts are cut into ranges. */
+interface Solved {
+  /** Its layout at a width, boxes in it read off between others. */
+  readonly at: (width: number) => Point;
+  /** The same with everything laid out. */
+  readonly exactlyAt: (width: number) => Point;
+  /** Of a screen in which sizes are compared that are sums of parts (`addsUpParts`): what rises with the width. */
+  readonly rising: Rising | undefined;
+}
+
 /**
  * Cuts a range of widths until nothing changes within any part.
  *
  * @param leap how far to cut into it at least; 0 where the last cut got on.
  */
-function* solve(
-  at: (width: number) => Point,
-  from: Point,
-  to: Point | undefined,
-  leap = 0,
-): Generator<Range, void, void> {
+function* solve(solved: Solved, from: Point, to: Point | undefined, leap = 0): Generator<Range, void, void> {
   if (!to) {
     yield { from, to: from };
     return;
   }
+  const { at } = solved;
   const difference = firstDifference(from.laid, to.laid);
+  const zone =
+    solved.rising && difference !== unlike
+      ? roundingZone({ from, to }, difference, solved.rising)
+      : undefined;
+  if (zone) {
+    const { first, last } = zone;
+    const next = last + 1;
+    if (first > from.width) yield* solve(solved, from, at(first - unit));
+    for (let width = first; width <= last; width++) {
+      const point = solved.exactlyAt(width);
+      yield { from: point, to: { ...point, width: Math.min(width + 1 - unit, to.width) }, isPx: true };
+    }
+    if (next <= to.width) yield* solve(solved, at(next), to);
+    return;
+  }
   let left: number | undefined;
   if (difference === undefined) {
     yield { from, to };
@@ -177,8 +205,8 @@ function* solve(
   const above = right === to.width ? to : at(right);
   const small = Math.max(2 * unit, leap + unit);
   const farther = leap === 0 ? firstLeap : leap * leapGrows;
-  yield* solve(at, from, below === from ? undefined : below, to.width - left <= small ? farther : 0);
-  yield* solve(at, above, above === to ? undefined : to, right - from.width <= small ? farther : 0);
+  yield* solve(solved, from, below === from ? undefined : below, to.width - left <= small ? farther : 0);
+  yield* solve(solved, above, above === to ? undefined : to, right - from.width <= small ? farther : 0);
 }
 
 /** Joins ranges that were cut for nothing. */
@@ -194,10 +222,15 @@ function* joined(found: Iterable<Range>, first: Change | undefined): Generator<C
       known ??= previous ? allDifferences(previous.from.laid, range.to.laid) : [];
       return known;
     };
-    return { range, turned, change: () => (previous ? changeBy(turned(), range.from.width) : first) };
+    const change = () => {
+      if (!previous) return first;
+      return range.isPx && turned().length === 0 ? undefined : changeBy(turned(), range.from.width);
+    };
+    return { range, turned, change };
   };
   for (const range of found) {
-    if (open && !firstDifference(open.from.laid, range.to.laid) && sharesEnds(open, range)) {
+    const isPx = open?.isPx ?? range.isPx;
+    if (open && !isPx && !firstDifference(open.from.laid, range.to.laid) && sharesEnds(open, range)) {
       open = { from: open.from, to: range.to };
       continue;
     }

@@ -107,8 +107,8 @@ export function countTracks(pass: Pass, box: Box, tracks: ExplicitTracks): void 
   if (repetitions === 0) return;
   const low = end === 'least' ? -Infinity : repetitions;
   const high = end === 'most' ? Infinity : repetitions + 1;
-  // Parts may all be a 64th off.
-  pass.within(box, 'tracks', fitting, low, high, true, Math.max(1, parts * repetitions) / length);
+  // The room, what stands beside the repetitions, and the parts in one more of them.
+  pass.within(box, 'tracks', fitting, low, high, true, 1 / length, 2 + parts * (repetitions + 1));
 }
 
 /** What parts of a size by content refer to: the least that it can be. */
