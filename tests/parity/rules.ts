@@ -507,6 +507,12 @@ export const rules: readonly Rule[] = [
     ),
   },
   {
+    name: 'a width by content goes through the height of its ratio, beside a part of a height that counts for nothing (as browsers do it)',
+    source: screen(
+      '<scroll height="33%" aspect="16/9"><text text="half&#10;line office To hut b" /></scroll><column align="start"><row height="33%" aspect="1.37" min-width="20"><text text="line office To hut b" /></row></column>',
+    ),
+  },
+  {
     name: 'order among siblings (Display 3 §3)',
     source: screen(
       '<row><text text="a" order="2" /><text text="b" lap.order="-1" /><text text="c" order="1" lap.order="3" /></row><grid columns="1fr 1fr"><text text="d" order="1" /><text text="e" /></grid>',

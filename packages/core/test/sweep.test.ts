@@ -9,6 +9,7 @@ import {
   type SweepPart,
   sweep,
   sweepChangeWords,
+  toldChanges,
 } from '../src/index.ts';
 import type { Shaper } from '../src/text/shaper.ts';
 import { named, projectOf, testShaper } from './documents.ts';
@@ -200,6 +201,26 @@ it.each([
   expect(found.parts.filter(({ change }) => change?.jump).length).toBeGreaterThan(least);
   // What is the same as a px before is no change.
   expect(found.parts.some(({ change }, index) => index > 0 && change === undefined)).toBe(true);
+});
+
+it('what rounding lets come and go is told as one thing', () => {
+  const { parts, screen } = swept(
+    `<row wrap="true">${Array.from({ length: 6 }, (_, index) => `<column name="c${index}" width="16.67%" height="9" />`).join('')}</row>`,
+  );
+  const changes = parts.flatMap(({ change }) => (change ? [change] : []));
+  const told = toldChanges(changes);
+  const [first, ...others] = told.filter(({ until }) => until !== undefined);
+  expect(others).toEqual([]);
+  expect(first!.width).toBeLessThan(300);
+  expect(first!.until).toBeGreaterThan(400);
+  expect(sweepChangeWords(first!, screen)).toEqual([
+    `\`c5\` goes to a new line and back from px to px up to ${Math.ceil(first!.until!)}: only rounding decides`,
+  ]);
+  // Bands, and all that is no part of it, are told as they were.
+  const bands = (list: typeof changes) =>
+    list.filter(({ causes }) => causes.some(({ question }) => question === 'band')).map(({ width }) => width);
+  expect(bands(told)).toEqual(bands(changes));
+  expect(told.length).toBeLessThan(12);
 });
 
 describe('every stretch', () => {

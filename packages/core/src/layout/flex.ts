@@ -538,10 +538,9 @@ function widthAtHeight(
   }
   // A number was looked at with the width; beside a percentage content holds up what the ratio says, even where the
   // percentage counts for nothing (as browsers do it).
-  const isPart = isFraction(style.height);
-  if (typeof style.height === 'number' || (isPart && !isHeldAcross(box))) return width;
+  if (typeof style.height === 'number') return width;
   let byHeight = widthByRatio(pass, box, main);
-  if (isPart) {
+  if (isHeldAcross(box)) {
     const least = leastByContent(pass, box, {
       height: contentAsksAgain(box) ? main : undefined,
       widthOf: inside.width,

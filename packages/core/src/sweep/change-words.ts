@@ -4,10 +4,72 @@ import type { Control } from '../document/types.ts';
 import type { Cause, Change } from './change.ts';
 
 /** A sentence for each thing that happens at a width; the ones that make boxes jump first. */
-export function sweepChangeWords(change: Change, screen: Control): string[] {
+export function sweepChangeWords({ causes, until }: Change, screen: Control): string[] {
   const names = effectiveNames(screen);
-  const said = change.causes.map((cause) => causeWords(cause, names.get(cause.control ?? '')));
+  const said = causes.map((cause) => {
+    const name = names.get(cause.control ?? '');
+    return until === undefined ? causeWords(cause, name) : comingWords(cause, name, until);
+  });
   return [...new Set(said)];
+}
+
+/** What somebody is told who looks at the whole: changes by px, and what rounding lets come and go as one. */
+export const toldChanges = (changes: readonly Change[]): Change[] => inRuns(changesByPx(changes));
+
+/** From how many turns on something comes and goes. */
+const leastRun = 6;
+
+/** How far apart two turns are at most that are told as one, CSS px. */
+const mostApart = 16;
+
+/** Runs of changes of which each undoes the one before, as one. */
+function inRuns(changes: readonly Change[]): Change[] {
+  const told: Change[] = [];
+  let run: Change[] = [];
+  const close = () => {
+    const first = run[0];
+    if (first && run.length >= leastRun) {
+      const turns = (cause: Cause) => run.every(({ causes }) => causes.some((each) => isAbout(each, cause)));
+      told.push({ ...first, until: run.at(-1)!.width, causes: first.causes.filter(turns) });
+    } else told.push(...run);
+    run = [];
+  };
+  for (const change of changes) {
+    const last = run.at(-1);
+    if (last && !(change.width - last.width <= mostApart && undoes(last, change))) close();
+    run.push(change);
+  }
+  close();
+  return told;
+}
+
+const isAbout = (a: Cause, b: Cause): boolean => a.question === b.question && a.control === b.control;
+
+/** Whether a change is the opposite of the one before, and what else it is makes no box jump. */
+const undoes = (before: Change, after: Change): boolean =>
+  after.causes.every(({ question }) => comesAndGoes.has(question) || follows.has(question)) &&
+  before.causes.some(
+    (cause) =>
+      comesAndGoes.has(cause.question) &&
+      after.causes.some(
+        (each) =>
+          isAbout(each, cause) &&
+          Math.sign(each.after - each.before) !== Math.sign(cause.after - cause.before),
+      ),
+  );
+
+const comesAndGoes: ReadonlySet<Cause['question']> = new Set(['wrap', 'tracks', 'panes']);
+const follows: ReadonlySet<Cause['question']> = new Set(['least', 'greatest', 'room', 'fit', 'largest']);
+
+function comingWords({ question }: Cause, control: string | undefined, until: number): string {
+  const name = control === undefined ? 'a part' : `\`${control}\``;
+  const what =
+    question === 'wrap'
+      ? `${name} goes to a new line and back`
+      : question === 'tracks'
+        ? `${name} gets and loses a track`
+        : `${name} shows one pane and both`;
+  return `${what} from px to px up to ${Math.ceil(until)}: only rounding decides`;
 }
 
 /**

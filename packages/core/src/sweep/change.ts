@@ -20,6 +20,8 @@ export interface Cause {
 /** A width from which on things behave differently than just below it. */
 export interface Change {
   readonly width: number;
+  /** Of one that stands for many: up to which width rounding lets the same thing come and go. */
+  readonly until?: number;
   /** Whether boxes jump there; otherwise they only change their pace. */
   readonly jump: boolean;
   readonly causes: readonly Cause[];

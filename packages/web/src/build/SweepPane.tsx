@@ -4,11 +4,11 @@ import {
   type Change,
   type Control,
   causeRank,
-  changesByPx,
   effectiveNames,
   locate,
   type SweepPart,
   sweepChangeWords,
+  toldChanges,
 } from '@hovrin/core';
 import { scaleLinear } from 'd3-scale';
 import { area } from 'd3-shape';
@@ -101,7 +101,7 @@ export function SweepPane({ screen, control }: { screen: Control; control: Contr
     .y1(({ high }) => y(high));
   const ids = useMemo(() => new Set(controls.map(({ id }) => id)), [controls]);
   const changes = useMemo(
-    () => changesByPx(swept.parts.flatMap(({ change }) => (change ? [change] : []))),
+    () => toldChanges(swept.parts.flatMap(({ change }) => (change ? [change] : []))),
     [swept.parts],
   );
   const concerning = changes.filter((change) => concerns(change, ids, project));
@@ -225,6 +225,20 @@ export function SweepPane({ screen, control }: { screen: Control; control: Contr
                 </text>
               );
             })}
+            {concerning.map(
+              ({ width: from, until }) =>
+                until !== undefined && (
+                  <rect
+                    key={from}
+                    x={x(from)}
+                    y={edge.top - 4}
+                    width={x(until) - x(from)}
+                    height={room.height - edge.bottom - edge.top + 4}
+                    fill="#1f2a24"
+                    fillOpacity={0.12}
+                  />
+                ),
+            )}
             {concerning.map((change) => (
               <line
                 key={change.width}

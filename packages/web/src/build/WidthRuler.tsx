@@ -2,7 +2,7 @@
  * The widths above the bench: bands with edges to drag, the working width to drag, where the layout changes its behaviour,
  * and where something is wrong.
  */
-import { setBand } from '@hovrin/core';
+import { setBand, toldChanges } from '@hovrin/core';
 import { scaleLinear } from 'd3-scale';
 import { type PointerEvent, useEffect, useMemo, useRef, useState } from 'react';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
@@ -55,7 +55,7 @@ export function WidthRuler() {
     .filter(({ severity }) => severity === 'error')
     .flatMap(({ where }) => where)
     .filter(({ textScale }) => textScale === 1);
-  const changes = swept.parts.flatMap(({ change }) => (change ? [change] : []));
+  const changes = toldChanges(swept.parts.flatMap(({ change }) => (change ? [change] : [])));
   layoutChanges.current = changes.flatMap(({ jump, width: at }) => (jump ? Math.ceil(at) : []));
   return (
     <div
@@ -118,15 +118,15 @@ export function WidthRuler() {
             </g>
           );
         })}
-        {changes.map((change) => (
-          <line
-            key={change.width}
-            x1={x(change.width)}
-            x2={x(change.width)}
-            y1={24}
-            y2={28}
-            className="stroke-quiet"
-            strokeOpacity={change.jump ? 0.8 : 0.35}
+        {changes.map(({ width: from, until = from, jump }) => (
+          <rect
+            key={from}
+            x={x(from) - 0.5}
+            y={24}
+            width={x(until) - x(from) + 1}
+            height={4}
+            className="fill-quiet"
+            fillOpacity={jump ? 0.8 : 0.35}
           />
         ))}
         {wrong.map(({ from, to, orientation }, index) => (
