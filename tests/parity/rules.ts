@@ -546,4 +546,10 @@ export const rules: readonly Rule[] = [
       '<split name="panes" show="first" lap.show="second" desk.show="first" gap="8"><column name="one" min-width="700"><text text="All arrivals" /></column><column name="other" min-width="700"><text text="One of them, and more of it" width="200" /></column></split>',
     ),
   },
+  {
+    name: 'or with the orientation of the screen (Media Queries 4 §4.3)',
+    source: screen(
+      '<split show="second" portrait.show="first" ratio="1/1"><icon min-width="1000" /><row min-width="1000"><spacer height="70" /></row></split><split show="second" landscape.show="first"><icon min-width="1000" /><row min-width="1000"><spacer height="70" /></row></split>',
+    ),
+  },
 ];

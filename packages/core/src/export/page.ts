@@ -103,8 +103,8 @@ function tableFiles(project: Project, program: Program, { rowsOfTable }: PagePar
 export function exportPage(project: Project, parts: PageParts): ExportedPage {
   const wanted = facesOf(project);
   const start = startScreen(project);
-  // The page's own media queries decide; here only what no query can change is written.
-  const circumstances = { bands: [], width: 0, height: 0, scope: initialScope(project) };
+  // The page's own media queries decide about bands and orientations; here is what holds where none of them says otherwise.
+  const circumstances = { bands: [], width: 0, height: 0, prefixes: [''], scope: initialScope(project) };
   const elements = {
     circumstances,
     assets: project.assets,
