@@ -513,6 +513,12 @@ export const rules: readonly Rule[] = [
     ),
   },
   {
+    name: 'rows that are parts of nothing are sized by content, so what is high by them has no part in their baselines then (Grid 1 §10.6)',
+    source: screen(
+      '<grid columns="auto auto" rows="20%" align="baseline"><spacer height="90" width="30" max-height="20%" /><numberField /></grid><grid columns="auto auto" rows="minmax(0, 20%)" align="baseline"><image max-height="20%" /><numberField /></grid><grid columns="auto auto" rows="20%" align="baseline" height="200"><spacer height="90" width="30" max-height="20%" /><numberField /></grid>',
+    ),
+  },
+  {
     name: 'order among siblings (Display 3 §3)',
     source: screen(
       '<row><text text="a" order="2" /><text text="b" lap.order="-1" /><text text="c" order="1" lap.order="3" /></row><grid columns="1fr 1fr"><text text="d" order="1" /><text text="e" /></grid>',

@@ -152,16 +152,12 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
     const isHeld = isFraction(height) || fills(height, alignOf(item.box, content));
     return isHeld && assumedArea(item) !== undefined ? 'known' : 'free';
   };
-  for (const item of items) {
-    item.measured = measuredIn(item);
-    const over = rowTracks.slice(item.row, item.row + item.rowSpan);
-    item.baseline = baselineOf(
-      item,
-      content,
-      over.map(({ track }) => track),
-    );
-  }
+  for (const item of items) item.measured = measuredIn(item);
   const sizeRows = (widths: readonly number[], room: number | undefined, flexByContent = false) => {
+    for (const item of items) {
+      const over = rowsOf(item).map(({ track }) => track);
+      item.baseline = baselineOf(item, content, over, room !== undefined);
+    }
     const rows = startTracks(rowTracks, room);
     sizeTracks(pass, box, rows, rowContributors(pass, items, widths, rows), {
       ...given.rows,

@@ -14,16 +14,18 @@ const upTo = (laid: Laid, { box }: Placed) => box.style.margin.top + (laid.basel
  * start then.
  *
  * @param over the rows that it stands in.
+ * @param isKnown whether parts in their sizes refer to something; else such rows are sized by content.
  */
 export function baselineOf(
   { box }: Placed,
   content: GridContent,
   over: readonly Track[],
+  isKnown: boolean,
 ): Placed['baseline'] {
   if (alignOf(box, content) !== 'baseline') return 'none';
   const { height, minHeight, maxHeight } = box.style;
   if (![height, minHeight, maxHeight].some(isFraction)) return 'any';
-  const fixed = (breadth: Track['min']) => typeof breadth === 'number' || isFraction(breadth);
+  const fixed = (breadth: Track['min']) => typeof breadth === 'number' || (isKnown && isFraction(breadth));
   return over.every(({ min, max }) => fixed(min) && fixed(max)) ? 'any' : 'its own';
 }
 

@@ -9,7 +9,7 @@ export interface Placed {
   row: number;
   readonly columnSpan: number;
   readonly rowSpan: number;
-  /** Which baselines are lined up with those of its row; `sizeAxes` finds that out. */
+  /** Which baselines are lined up with those of its row; `sizeAxes` finds that out whenever it sizes rows. */
   baseline: 'none' | 'its own' | 'any';
   /** `sizeAxes` finds that out, too. */
   measured: Measured;
