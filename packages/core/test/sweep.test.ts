@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { randomScreen, trialProject } from '../../../tests/parity/documents.ts';
 import {
@@ -202,6 +203,29 @@ it.each([
   // What is the same as a px before is no change.
   expect(found.parts.some(({ change }, index) => index > 0 && change === undefined)).toBe(true);
 });
+
+it('whatever parts of a width stand beside each other, each whole px is as it is laid out', () => {
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 2, max: 12 }),
+      // In hundredths of a per cent: how much more or less than all there is they are together.
+      fc.integer({ min: -60, max: 60 }),
+      fc.integer({ min: 0, max: 3 }),
+      fc.boolean(),
+      (count, more, gap, isGrid) => {
+        const part = `${Math.round((10_000 + more) / count) / 100}%`;
+        const items = '<column height="9" />'.repeat(count);
+        const found = swept(
+          isGrid
+            ? `<grid columns="repeat(auto-fill, minmax(${part}, 1fr))" gap="${gap}">${items}</grid>`
+            : `<row wrap="true" gap="${gap}">${items.replaceAll('<column', `<column width="${part}"`)}</row>`,
+        );
+        expect(astray(found, 280, 900, 1), `${count} of ${part} with ${gap}`).toEqual([]);
+      },
+    ),
+    { numRuns: 30, seed: 7 },
+  );
+}, 120_000);
 
 it('what rounding lets come and go is told as one thing', () => {
   const { parts, screen } = swept(

@@ -3,10 +3,9 @@
  * 64ths let it turn again and again. Six items of 16.67 % on a line are such a thing: together 0.02 % too wide, which up to
  * 470 px is less than what is cut off. Such widths are laid out at each whole px.
  */
-import type { Box, Limit, Size } from '../layout/box.ts';
+import type { Box } from '../layout/box.ts';
 import { type Compared, comparedIn, type Decision } from '../layout/differences.ts';
 import type { Topic } from '../layout/record.ts';
-import { isFraction } from '../layout/sizes.ts';
 import { isWholeUnits, unit } from '../text/units.ts';
 import type { Range } from './stretch.ts';
 
@@ -67,17 +66,4 @@ export function roundingZone(
     }
   }
   return undefined;
-}
-
-/** Whether something in a box may be decided by sizes of which several are cut to whole 64ths. */
-export function addsUpParts({ content, children }: Box): boolean {
-  const isPart = (size: Size | Limit) => isFraction(size);
-  const wraps = content.type === 'flex' && content.wrap;
-  if (wraps && children.some(({ style }) => [style.width, style.minWidth, style.maxWidth].some(isPart)))
-    return true;
-  if (content.type === 'grid')
-    for (const part of content.columns)
-      if ('auto' in part && part.tracks.some(({ min, max }) => isFraction(min) || isFraction(max)))
-        return true;
-  return children.some(addsUpParts);
 }

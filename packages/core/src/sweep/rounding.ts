@@ -20,7 +20,12 @@ export interface Changed {
 /** The same, and a layout at one of its widths that nothing is read off for. */
 export interface Found extends Changed {
   readonly plain: (width: number) => Point;
+  /** Whether so many sizes are cut that what moves evenly but for that is to be looked at each px. */
+  readonly isCut: boolean;
 }
+
+/** How many cuts may add up, each at most a 64th of a px, for boxes to be where they are read off, to a tenth of a px. */
+export const mostCuts = 5;
 
 /** How wide a range is at most that is laid out at each 64th, CSS px. */
 export const mostNarrow = 8 * unit;
@@ -61,11 +66,12 @@ function* single(
     };
 }
 
-/** A range as it is; a narrow one as layouts that nothing was read off for. */
-function* narrowly({ plain, ...found }: Found): Generator<Changed, void, void> {
+/** A range as it is; a narrow one, or one in which cuts add up, as layouts that nothing was read off for. */
+function* narrowly({ plain, isCut, ...found }: Found): Generator<Changed, void, void> {
   const { from, to } = found.range;
   if (found.range.isPx || to.width - from.width > mostNarrow) {
-    yield found;
+    if (isCut && !found.range.isPx) yield* eachPx(plain, found);
+    else yield found;
     return;
   }
   const count = Math.round((to.width - from.width) / unit) + 1;
@@ -73,6 +79,23 @@ function* narrowly({ plain, ...found }: Found): Generator<Changed, void, void> {
   const range = { from: points[0]!, to: points.at(-1)! };
   if (points.every(isOn(range))) yield { ...found, range };
   else yield* single(points, found);
+}
+
+/** A range cut at each whole px. */
+function* eachPx(plain: Found['plain'], { range, ...found }: Changed): Generator<Changed, void, void> {
+  const { to } = range;
+  let point = range.from;
+  let change = found.change;
+  while (point.width < to.width) {
+    const next = plain(Math.min(Math.floor(point.width) + 1, to.width));
+    // A 64th before the next one boxes are as good as there.
+    const end = next.width === to.width ? next : { ...next, width: next.width - unit };
+    yield { ...found, range: { from: point, to: end }, change };
+    change = () => undefined;
+    if (end === next) return;
+    point = next;
+  }
+  yield { ...found, range: { from: point, to: point }, change };
 }
 
 /** Whether all boxes of a layout are where a range says, but for rounding. */

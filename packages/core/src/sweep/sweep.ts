@@ -26,8 +26,9 @@ import { ViewBoxes } from '../layout/view-boxes.ts';
 import type { Shaper } from '../text/shaper.ts';
 import { floorUnit, unit } from '../text/units.ts';
 import { bandChange, type Change, changeBy, sizeChange } from './change.ts';
-import { type Changed, exactly, type Found, mostNarrow } from './rounding.ts';
-import { addsUpParts, type Rising, roundingZone } from './rounding-zone.ts';
+import { cutsIn, decidesByCuts } from './cuts.ts';
+import { type Changed, exactly, type Found, mostCuts, mostNarrow } from './rounding.ts';
+import { type Rising, roundingZone } from './rounding-zone.ts';
 import { type Point, type Range, type Stretch, stretchOf } from './stretch.ts';
 
 export interface SweepOptions {
@@ -117,12 +118,13 @@ function* ranges(
       width,
       laid: layOutRoot(new Pass('nothing'), root, viewAt(width)),
     });
-    const rising: Rising | undefined = addsUpParts(root) ? new Map() : undefined;
+    const isCut = cutsIn(root) > mostCuts;
+    const rising: Rising | undefined = decidesByCuts(root) ? new Map() : undefined;
     for (const found of joined(
       solve({ at, exactlyAt, rising }, at(from), to > from ? at(to) : undefined),
       change,
     ))
-      yield { ...found, plain };
+      yield { ...found, plain, isCut };
   }
 }
 
@@ -151,7 +153,7 @@ interface Solved {
   readonly at: (width: number) => Point;
   /** The same with everything laid out. */
   readonly exactlyAt: (width: number) => Point;
-  /** Of a screen in which sizes are compared that are sums of parts (`addsUpParts`): what rises with the width. */
+  /** Of a screen in which what is cut to 64ths decides (`decidesByCuts`): what rises with the width. */
   readonly rising: Rising | undefined;
 }
 
