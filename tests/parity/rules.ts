@@ -519,6 +519,12 @@ export const rules: readonly Rule[] = [
     ),
   },
   {
+    name: 'a baseline above the edge of a scroll counts as that edge (Align 3 §9.1)',
+    source: screen(
+      '<grid columns="auto auto" align="baseline"><scroll><spacer margin="-4 8 0" /></scroll><text text="hut" /></grid><row align="baseline"><scroll height="30"><text text="hut" margin="-40 0 0" /></scroll><text text="hut" /></row>',
+    ),
+  },
+  {
     name: 'order among siblings (Display 3 §3)',
     source: screen(
       '<row><text text="a" order="2" /><text text="b" lap.order="-1" /><text text="c" order="1" lap.order="3" /></row><grid columns="1fr 1fr"><text text="d" order="1" /><text text="e" /></grid>',

@@ -48,11 +48,10 @@ export function layOutScroll(
   }
   const used = free ? Math.max(limits.min, Math.min(limits.max, natural)) : height;
   const { border, padding } = box.style;
-  // Baselines of what is inside count no lower than the box's own edge (Align 3 §9.1).
+  // Baselines of what is inside count no lower and no higher than the box's own edges (Align 3 §9.1).
   let baseline = laid.baseline === undefined ? undefined : frameTop(box) + laid.baseline;
   if (baseline !== undefined) {
-    pass.sign(box, 'least', used - baseline);
-    baseline = Math.min(baseline, used);
+    baseline = pass.clamp(box, baseline, 0, used);
   }
   return {
     box,
