@@ -332,6 +332,15 @@ export const contents: readonly string[] = [
   '<grid columns="repeat(3, minmax(min-content, 1fr)) fit-content(20%)" rows="fit-content(30) 1fr" height="60%"><text text="abc def" col-span="3"/><text text="abc def ghi"/><image row-span="2" height="100%"/><text text="x" col="-1" row="-2"/></grid>',
   '<grid columns="0 1fr 0.2fr" auto-columns="30 10%" auto-rows="minmax(5, max-content)" flow="row dense"><text text="abc" col="6"/><text text="abc" row="4" col-span="2"/><image/></grid>',
   '<grid columns="100% 50%" rows="100%" max-height="30"><text text="abc"/><text text="def"/></grid>',
+  '<grid height="share" min-width="20%" columns="repeat(auto-fill, 70)" flow="column"><image/></grid>',
+  '<grid height="share" max-width="20%" columns="repeat(auto-fill, 70)" flow="column"><image/></grid>',
+  '<grid height="50%" min-width="20%" columns="repeat(auto-fill, 70)" flow="column"><image/></grid>',
+  '<grid min-width="20%" columns="repeat(auto-fill, 70)"><image height="50%"/></grid>',
+  '<grid max-width="20%" columns="repeat(auto-fill, 70)"><image height="50%"/></grid>',
+  '<grid min-width="20%" columns="repeat(auto-fit, 70)" rows="repeat(auto-fill, 50)"><image height="50%"/></grid>',
+  '<grid height="share" min-width="20%" columns="repeat(auto-fill, 20%)" rows="1fr"><row height="80%" aspect="1"/></grid>',
+  '<grid height="share" min-width="20%" columns="auto"><image height="50%"/></grid>',
+  '<row height="share" min-width="20%"><grid min-width="50%" columns="repeat(auto-fill, 33)"><image height="50%"/></grid></row>',
 ];
 
 /** A document in which each case has room of its own; every second one knows how high it is. */

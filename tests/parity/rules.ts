@@ -525,6 +525,12 @@ export const rules: readonly Rule[] = [
     ),
   },
   {
+    name: 'a least width that is a part of what there is counts for columns that are repeated, whatever height comes out (Grid 1 §7.2.3.2)',
+    source: screen(
+      '<column height="300" align="start"><grid height="share" min-width="20%" columns="repeat(auto-fill, 70)" flow="column"><image /></grid></column><column height="300" align="start"><grid min-width="20%" columns="repeat(auto-fill, 70)"><image height="share" /></grid></column>',
+    ),
+  },
+  {
     name: 'order among siblings (Display 3 §3)',
     source: screen(
       '<row><text text="a" order="2" /><text text="b" lap.order="-1" /><text text="c" order="1" lap.order="3" /></row><grid columns="1fr 1fr"><text text="d" order="1" /><text text="e" /></grid>',

@@ -528,7 +528,8 @@ function widthAtHeight(
     // What does not ask again keeps the width that it had on the way; a share was not asked there.
     if (!known) return width;
     if (!asksAfresh(box) && !(isShare(style.height) && known === true)) return width;
-    const widths = contentWidths(pass, box, { height: main, isLate: known === 'late' });
+    const isLate = known === 'late';
+    const widths = contentWidths(pass, box, { height: main, widthOf: inside.width, isLate });
     const room = (filled ?? inside.width) - across(style.margin);
     pass.sign(box, 'fit', room - widths.max);
     pass.sign(box, 'fit', room - widths.min);
