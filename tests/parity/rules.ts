@@ -531,6 +531,12 @@ export const rules: readonly Rule[] = [
     ),
   },
   {
+    name: 'a least size asks for one track more only where a 64th of it is missing (Grid 1 §7.2.3.2, as browsers do it)',
+    source: screen(
+      '<column align="start"><grid min-width="33.5" columns="repeat(auto-fill, 33)"><spacer height="20" /></grid><grid min-width="33.52" columns="repeat(auto-fill, 33)"><spacer height="20" /></grid><grid min-width="100" columns="repeat(auto-fill, 33.3%)"><spacer height="20" /></grid></column><row align="start"><grid min-height="66.9" rows="repeat(auto-fill, 33)" flow="column"><spacer width="20" /><spacer width="20" /><spacer width="20" /></grid><grid min-height="66.2" rows="20 repeat(auto-fill, 40) 3" row-gap="1.5" flow="column"><spacer width="20" /><spacer width="20" /><spacer width="20" /></grid></row>',
+    ),
+  },
+  {
     name: 'order among siblings (Display 3 §3)',
     source: screen(
       '<row><text text="a" order="2" /><text text="b" lap.order="-1" /><text text="c" order="1" lap.order="3" /></row><grid columns="1fr 1fr"><text text="d" order="1" /><text text="e" /></grid>',

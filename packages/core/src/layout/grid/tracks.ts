@@ -1,6 +1,6 @@
 /** From a track list to the tracks of an explicit grid: automatic repetitions counted out (CSS Grid 1 §7.2.3.2). */
 
-import { floorUnit } from '../../text/units.ts';
+import { floorUnit, unit } from '../../text/units.ts';
 import type { Box, Track, TrackBreadth, TrackList, TrackListPart } from '../box.ts';
 import type { Pass } from '../record.ts';
 import { isFraction } from '../sizes.ts';
@@ -78,12 +78,10 @@ export function explicitTracks(
     fitting = (room - others + gap) / once;
     count = Math.floor(fitting);
   }
-  // Parts are cut to whole 64ths, which must not ask for one track more.
+  // Browsers cut what is needed to whole 64ths of a repetition, so that next to nothing asks for no track more.
   else if (least > 0) {
-    const needed = (least - others + gap) / (once + parts / 64);
-    count = Math.ceil(needed);
-    // Counted up instead of down: the whole number itself is the end of its range.
-    fitting = Math.min(needed + 1, count + 1 - 1e-9);
+    fitting = (least - others + gap) / once + 1 - unit;
+    count = Math.floor(fitting);
   }
   count = Math.min(most, Math.max(1, count));
   const at = list.indexOf(repeated);
