@@ -537,6 +537,12 @@ export const rules: readonly Rule[] = [
     ),
   },
   {
+    name: 'small factors that content holds up say nothing about the others by content (Grid 1 §12.7.1, as browsers do it)',
+    source: screen(
+      '<row align="start"><grid columns="0.11fr 3fr"><text text="a few words that break" /></grid></row><row align="start"><grid columns="0.11fr 0.2fr 3fr"><text text="a few words that break" col-span="2" /></grid></row><scroll axis="horizontal" width="143"><grid columns="min-content 0.3fr 2fr"><text text="hut" /><text text="a few words that break" /></grid></scroll>',
+    ),
+  },
+  {
     name: 'order among siblings (Display 3 §3)',
     source: screen(
       '<row><text text="a" order="2" /><text text="b" lap.order="-1" /><text text="c" order="1" lap.order="3" /></row><grid columns="1fr 1fr"><text text="d" order="1" /><text text="e" /></grid>',

@@ -457,6 +457,8 @@ function frSize(pass: Pass, grid: Box, tracks: readonly SizedTrack[], room: numb
       if (flex > 0) factors += flex;
       else left -= track.base;
     }
+    // Where no track can take its part, browsers let none of them say how large it is.
+    if (factors === 0) return 0;
     const size = Math.max(0, left) / Math.max(1, factors);
     let again = false;
     for (const track of tracks) {
