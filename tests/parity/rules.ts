@@ -543,6 +543,18 @@ export const rules: readonly Rule[] = [
     ),
   },
   {
+    name: 'a factor of 0 is flexible, and what is in its track says how large an fr is (Grid 1 §12.7)',
+    source: screen(
+      '<column width="61"><grid rows="0fr 2fr"><image /></grid></column><row align="start"><grid columns="0fr 2fr"><spacer width="30" height="9" /><text text="abc" /></grid></row><row align="start"><grid columns="0fr"><text text="abc def" /></grid></row>',
+    ),
+  },
+  {
+    name: 'pictures have rows filled again, also of a width of their own (Grid 1 §12.1, as browsers do it)',
+    source: screen(
+      '<grid max-height="42"><column min-height="34"><spacer height="59" /></column><image width="67" /></grid><grid max-height="42"><column min-height="34"><spacer height="59" /></column><row><image width="20" /></row></grid><grid max-height="42"><column min-height="34"><spacer height="59" /></column><row width="67"><image width="20" /></row></grid>',
+    ),
+  },
+  {
     name: 'order among siblings (Display 3 §3)',
     source: screen(
       '<row><text text="a" order="2" /><text text="b" lap.order="-1" /><text text="c" order="1" lap.order="3" /></row><grid columns="1fr 1fr"><text text="d" order="1" /><text text="e" /></grid>',

@@ -91,11 +91,11 @@ const hasPart = ({ height, minHeight, maxHeight }: BoxStyle): boolean =>
   isFraction(height) || isFraction(minHeight) || isFraction(maxHeight);
 
 /**
- * Whether a child's height follows from its container's, and its width is not known anyway. Lines of a row that wraps are
- * as high as what is in them.
+ * Whether a child's height follows from its container's, and its width is not known anyway: browsers do not look at that of
+ * a picture. Lines of a row that wraps are as high as what is in them.
  */
-function isHeldBy(content: Content, style: BoxStyle): boolean {
-  if (typeof style.width === 'number') return false;
+function isHeldBy(content: Content, { style, content: { type } }: Box): boolean {
+  if (typeof style.width === 'number' && type !== 'picture') return false;
   if (hasPart(style)) return true;
   if (content.type === 'flex' && (content.direction === 'column' || content.wrap)) return false;
   if (content.type === 'scroll') return true;
@@ -106,8 +106,8 @@ function isHeldBy(content: Content, style: BoxStyle): boolean {
 }
 
 /** Whether a child's width may follow from its container's height. */
-export const followsIn = (content: Content, { style, widthAsksHeight }: Box): boolean =>
-  widthAsksHeight && isHeldBy(content, style);
+export const followsIn = (content: Content, child: Box): boolean =>
+  child.widthAsksHeight && isHeldBy(content, child);
 
 function askHeight(content: Content, children: readonly Box[]): boolean {
   switch (content.type) {

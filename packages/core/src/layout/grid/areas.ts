@@ -18,7 +18,7 @@ import {
 } from '../sizes.ts';
 import { keepsWidthOf, leastByContent, widthsWithin } from '../widths.ts';
 import type { Placed } from './placement.ts';
-import { flexOf, gapsOf, type SizedTrack } from './sizing.ts';
+import { gapsOf, isFlexible, type SizedTrack } from './sizing.ts';
 import { type Carried, carriesAcross } from './widths.ts';
 
 /** The size of an area: its tracks and the gaps between them. */
@@ -40,7 +40,7 @@ export function areaReason(
       number: from + index + 1,
       size: base,
       raisedBy,
-      flexible: flexOf(track) > 0,
+      flexible: isFlexible(track),
     })),
     gaps: gapsOf(over, gap),
   };

@@ -18,7 +18,7 @@ import { alignOf, areaSize, carriedOf, itemWidth, justifyOf } from './areas.ts';
 import { baselineOf } from './baselines.ts';
 import { columnContributors, rowContributors, widthsAtHeight } from './contributions.ts';
 import { type Placed, type Placement, placeItems } from './placement.ts';
-import { type Axis, asksContent, flexOf, type SizedTrack, sizeTracks, startTracks } from './sizing.ts';
+import { type Axis, asksContent, isFlexible, type SizedTrack, sizeTracks, startTracks } from './sizing.ts';
 import { autoTrack, type ExplicitTracks } from './tracks.ts';
 
 /** What there is to size a grid with. */
@@ -78,10 +78,10 @@ function tracksOf(
  * and the automatic minimum is none (§6.6, §12.5 step 4).
  */
 function spanAsksContent(over: readonly Track[], room: number | undefined): boolean {
-  if (room === undefined || over.length === 1 || !over.some((track) => flexOf(track) > 0))
+  if (room === undefined || over.length === 1 || !over.some((track) => isFlexible(track)))
     return over.some((track) => asksContent(track, room));
   return over.some(
-    (track) => flexOf(track) > 0 && (track.min === 'min-content' || track.min === 'max-content'),
+    (track) => isFlexible(track) && (track.min === 'min-content' || track.min === 'max-content'),
   );
 }
 
@@ -183,8 +183,8 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
     const known = new Map<Placed, Widths>();
     for (const item of asking) {
       const area = rowsUnder(item);
-      if (area === undefined) continue;
       const { style } = item.box;
+      if (area === undefined || typeof style.width === 'number') continue;
       const range = heightRange(item.box, area, pass);
       const fill = fills(style.height, alignOf(item.box, content)) ? area - down(style.margin) : undefined;
       const asked = pixels(style.height, area) ?? fill;
@@ -210,7 +210,7 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
   const firstRows = sizeRows(widths, given.rows.room);
   // Columns do not look at what limits of the height make of flexible rows (as browsers do it).
   const isFlexed =
-    again.length > 0 && given.rows.room === undefined && rowTracks.some(({ track }) => flexOf(track) > 0);
+    again.length > 0 && given.rows.room === undefined && rowTracks.some(({ track }) => isFlexible(track));
   const askedRows = isFlexed ? sizeRows(widths, undefined, true) : firstRows;
   const firstArea = (item: Placed) => areaSize(askedRows, item.row, item.rowSpan, content.rowGap);
   // Steps 3 and 4: where nothing could be assumed of the rows of an item that asks for them, or they came out otherwise,

@@ -18,7 +18,7 @@ import { contentWidths, contribution, isCompressible, keepsWidthOf, leastByConte
 import { carriedOf } from './areas.ts';
 import { baselineShift, sharedBaselines } from './baselines.ts';
 import type { Placed, Placement } from './placement.ts';
-import { type Contributor, flexOf, type SizedTrack } from './sizing.ts';
+import { type Contributor, isFlexible, type SizedTrack } from './sizing.ts';
 
 const isAutoLeast = ({ track }: SizedTrack) => track.min === 'auto' || typeof track.min === 'object';
 
@@ -26,7 +26,7 @@ const isAutoLeast = ({ track }: SizedTrack) => track.min === 'auto' || typeof tr
 function hasAutomaticMinimum(box: Box, over: readonly SizedTrack[]): boolean {
   if (box.content.type === 'scroll') return false;
   if (!over.some(isAutoLeast)) return false;
-  return over.length === 1 || !over.some(({ track }) => flexOf(track) > 0);
+  return over.length === 1 || !over.some(({ track }) => isFlexible(track));
 }
 
 /**

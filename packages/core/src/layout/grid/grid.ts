@@ -17,7 +17,7 @@ import {
 import { alignOf, areaReason, areaSize, justifyOf, layItem, trackStarts } from './areas.ts';
 import { sizeAxes } from './axes.ts';
 import { baselineShift, gridBaseline, sharedBaselines } from './baselines.ts';
-import { flexOf, gapsOf } from './sizing.ts';
+import { gapsOf, isFlexible } from './sizing.ts';
 import { countTracks, explicitTracks, partsOf } from './tracks.ts';
 
 export function layOutGrid(
@@ -188,4 +188,4 @@ export function layOutGrid(
 
 /** Whether a track depends on the height of the grid. */
 const asksHeight = (track: Track): boolean =>
-  isFraction(track.min) || isFraction(track.max) || isFraction(track.fitContent) || flexOf(track) > 0;
+  isFraction(track.min) || isFraction(track.max) || isFraction(track.fitContent) || isFlexible(track);

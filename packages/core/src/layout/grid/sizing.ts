@@ -61,6 +61,9 @@ const fixedSize = (breadth: TrackBreadth, room: number | undefined): number =>
       ? floorUnit(breadth.fraction * room)
       : 0;
 
+/** Whether a track may take what is left: also with a factor of 0, which then takes none of it. */
+export const isFlexible = ({ max }: Track): boolean => typeof max === 'object' && 'fr' in max;
+
 export const flexOf = ({ max }: Track): number => (typeof max === 'object' && 'fr' in max ? max.fr : 0);
 
 const minKind = (track: Track, room: number | undefined): Kind => {
@@ -482,7 +485,7 @@ function expandFlexible(
   items: readonly Contributor[],
   axis: Axis,
 ): void {
-  const flexible = tracks.filter(({ track, collapsed }) => !collapsed && flexOf(track) > 0);
+  const flexible = tracks.filter(({ track, collapsed }) => !collapsed && isFlexible(track));
   if (flexible.length === 0) return;
   const gaps = gapsOf(tracks, axis.gap);
   let fraction = 0;
@@ -497,7 +500,7 @@ function expandFlexible(
     for (const { track, base } of flexible) raise(flexOf(track) > 1 ? base / flexOf(track) : base);
     for (const item of items) {
       const over = spanned(tracks, item);
-      if (over.some(({ track }) => flexOf(track) > 0))
+      if (over.some(({ track }) => isFlexible(track)))
         raise(frSize(pass, grid, over, item.maxContent() - gapsOf(over, axis.gap)));
     }
     const total =
