@@ -254,12 +254,27 @@ const leavesOfHeights = ['text', 'text', 'icon', 'image', 'button', 'spacer', 't
 export interface Making {
   /** Whether its containers mostly know how high they are, and what is in them refers to that. */
   readonly heights?: boolean;
+  /** Whether its numbers are as odd as people type them and drags leave them, and not round. */
+  readonly odd?: boolean;
   /** Properties and kinds to leave out, by name. */
   readonly without?: readonly string[];
 }
 
+/** A value in which about half of the numbers are no round ones. */
+const odd = (chance: Chance, text: string): string =>
+  text.includes('{')
+    ? text
+    : text.replace(/\d+(\.\d+)?/g, (number) =>
+        chance.of(0.5)
+          ? String(Number((Number(number) + chance.next()).toFixed(chance.whole(1, 3))))
+          : number,
+      );
+
 /** Makes the random screen of a seed. */
-export function randomScreen(seed: number, { without = [], heights: isHigh = false }: Making = {}): Control {
+export function randomScreen(
+  seed: number,
+  { without = [], heights: isHigh = false, odd: isOdd = false }: Making = {},
+): Control {
   const chance = new Chance(seed);
   let count = 0;
   const make = (
@@ -279,7 +294,8 @@ export function randomScreen(seed: number, { without = [], heights: isHigh = fal
       const [often, value] = entry;
       const fitting = () => {
         const text = value(chance);
-        return property.type.read(text).ok || text.includes('{') ? text : undefined;
+        const reads = (each: string) => property.type.read(each).ok || each.includes('{');
+        return [...(isOdd ? [odd(chance, text)] : []), text].find(reads);
       };
       const own = chance.of(often) ? fitting() : undefined;
       if (own !== undefined) props[property.name] = own;

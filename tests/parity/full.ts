@@ -20,6 +20,8 @@ const { values } = parseArgs({
     without: { type: 'string', default: '' },
     /** How many screens more whose containers mostly know how high they are; a quarter as many where nothing is said. */
     heights: { type: 'string' },
+    /** How many screens more with numbers that are not round; a quarter as many where nothing is said. */
+    odd: { type: 'string' },
     /** How many documents more of random nests; a tenth as many, and every container around everything, where nothing is said. */
     nests: { type: 'string' },
     /** A document of its own instead of random ones: every box of it in every view, as the core and the page have it. */
@@ -33,6 +35,7 @@ const { values } = parseArgs({
 const first = Number(values.seed);
 const documents = Number(values.documents);
 const high = Number(values.heights ?? Math.floor(documents / 4));
+const odd = Number(values.odd ?? Math.floor(documents / 4));
 const nested = Number(values.nests ?? Math.floor(documents / 10));
 /** Turns in which every container stands around all kinds of content; they have no seed. */
 const crossed = values.nests === undefined && documents > 0 ? turns : 0;
@@ -88,6 +91,7 @@ const some = (count: number, kind: string, make: (seed: number) => Control) =>
 const all = [
   ...some(documents, '', (seed) => randomScreen(seed, { without })),
   ...some(high, '-heights', (seed) => randomScreen(seed, { without, heights: true })),
+  ...some(odd, '-odd', (seed) => randomScreen(seed, { without, odd: true })),
   ...Array.from({ length: crossed }, (_, turn) => ({
     seed: `${turn}-crossings`,
     screen: () => readTrial(crossings(turn)).screens[0]!,
