@@ -86,7 +86,7 @@ it('Sweep draws the widths as they come, and moves the working width by pointer 
 it('a change is swept for the ruler and for the open drawer alike', async () => {
   await tree(page, 'label').click();
   await drawer().getByRole('tab', { name: 'Sweep' }).click();
-  const ticks = page.getByRole('slider', { name: 'Working width, over the bands' }).locator('line');
+  const ticks = page.getByRole('slider', { name: 'Working width, over the bands' }).locator('[data-change]');
   await expect.poll(() => drawer().getByRole('status').count()).toBe(0);
   const [onRuler, inDrawer] = [await ticks.count(), await drawer().getByRole('listitem').count()];
   await fact(page, 'Text').fill(

@@ -121,6 +121,7 @@ export function WidthRuler() {
         {changes.map(({ width: from, until = from, jump }) => (
           <rect
             key={from}
+            data-change={from}
             x={x(from) - 0.5}
             y={24}
             width={x(until) - x(from) + 1}
