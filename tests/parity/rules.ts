@@ -555,6 +555,12 @@ export const rules: readonly Rule[] = [
     ),
   },
   {
+    name: 'heights of lines that come out as whole 64ths but for the last bit (Inline 3 §4.2, percentages in single precision)',
+    source: screen(
+      '<text size="11.1" width="20" text="one two three four five six seven eight" /><text size="21.8" width="20" text="one two three four five six seven eight" /><text size="33.9" width="20" text="one two three four five six seven eight" /><button size="43.2" text="hut" />',
+    ),
+  },
+  {
     name: 'order among siblings (Display 3 §3)',
     source: screen(
       '<row><text text="a" order="2" /><text text="b" lap.order="-1" /><text text="c" order="1" lap.order="3" /></row><grid columns="1fr 1fr"><text text="d" order="1" /><text text="e" /></grid>',

@@ -16,8 +16,14 @@ export const ceilUnit = (px: number): number => Math.ceil(px * 64 - 1e-6) / 64;
 /** To the nearest 64th. */
 export const roundUnit = (px: number): number => Math.round(px * 64) / 64;
 
-/** Height of a line: the font size as a whole 64th, times the factor, cut to a 64th. */
-export const lineHeightOf = (size: number, factor: number): number => floorUnit(roundUnit(size) * factor);
+/**
+ * Height of a line: the font size as a whole 64th, times the factor, cut to a 64th. Browsers keep the factor in per cent and
+ * work in single precision, which decides where the product is a whole 64th.
+ */
+export function lineHeightOf(size: number, factor: number): number {
+  const percent = Math.fround(factor * 100);
+  return floorUnit(Math.fround(Math.fround(roundUnit(size) * percent) / 100));
+}
 
 /**
  * A font size for a reader's text scale, as a page has it: `rem`, times the root's font size, which is kept in
