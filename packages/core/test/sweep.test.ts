@@ -245,6 +245,16 @@ it('what rounding lets come and go is told as one thing', () => {
     list.filter(({ causes }) => causes.some(({ question }) => question === 'band')).map(({ width }) => width);
   expect(bands(told)).toEqual(bands(changes));
   expect(told.length).toBeLessThan(12);
+  // A band that begins on the px of the first turn is told, too.
+  const turn = (width: number, question: 'wrap' | 'band', back: boolean): (typeof changes)[number] => ({
+    width,
+    jump: true,
+    causes: [{ question, control: 'c', before: back ? -1 : 1, after: back ? 1 : -1 }],
+  });
+  const turns = Array.from({ length: 9 }, (_, at) => turn(560 + at, 'wrap', at % 2 === 1));
+  const both = toldChanges([turn(560, 'band', true), ...turns]);
+  expect(bands(both)).toEqual([560]);
+  expect(both.map(({ until }) => until)).toEqual([undefined, 568]);
 });
 
 describe('every stretch', () => {

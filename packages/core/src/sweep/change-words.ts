@@ -45,9 +45,11 @@ function inRuns(changes: readonly Change[]): Change[] {
 
 const isAbout = (a: Cause, b: Cause): boolean => a.question === b.question && a.control === b.control;
 
-/** Whether a change is the opposite of the one before, and what else it is makes no box jump. */
+/** Whether a change is the opposite of the one before, and what else they are makes no box jump. */
 const undoes = (before: Change, after: Change): boolean =>
-  after.causes.every(({ question }) => comesAndGoes.has(question) || follows.has(question)) &&
+  [...before.causes, ...after.causes].every(
+    ({ question }) => comesAndGoes.has(question) || follows.has(question),
+  ) &&
   before.causes.some(
     (cause) =>
       comesAndGoes.has(cause.question) &&

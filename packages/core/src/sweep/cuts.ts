@@ -6,7 +6,7 @@ const isPart = ({ width, minWidth, maxWidth }: BoxStyle): boolean =>
   [width, minWidth, maxWidth].some(isFraction);
 
 /** How many columns of a part of a list are parts of the grid; repeated ones as often as they may stand side by side. */
-function partsOf(part: TrackListPart): number {
+function cutsOf(part: TrackListPart): number {
   if (!('auto' in part)) return isFraction(part.min) || isFraction(part.max) ? 1 : 0;
   const fractions = part.tracks.flatMap(({ min, max }) => [max, min].filter(isFraction).slice(0, 1));
   const once = fractions.reduce((sum, { fraction }) => sum + fraction, 0);
@@ -17,7 +17,7 @@ function partsOf(part: TrackListPart): number {
 function cutsInLine({ content, children }: Box): number {
   const parts = children.filter(({ style }) => isPart(style)).length;
   if (content.type === 'flex' && content.direction === 'row') return parts;
-  const tracks = content.type === 'grid' ? content.columns.reduce((sum, part) => sum + partsOf(part), 0) : 0;
+  const tracks = content.type === 'grid' ? content.columns.reduce((sum, part) => sum + cutsOf(part), 0) : 0;
   return tracks + Math.min(1, parts);
 }
 
