@@ -227,6 +227,16 @@ it('whatever parts of a width stand beside each other, each whole px is as it is
   );
 }, 120_000);
 
+it('where rounding decides, what moves evenly is known between two whole px, too', () => {
+  const items = '<column width="16.67%" height="9" />'.repeat(6);
+  const { parts } = swept(`<column><column name="all" height="9" /><row wrap="true">${items}</row></column>`);
+  const inZone = parts.filter(({ stretch }) => stretch.to < 450);
+  expect(inZone.length).toBeGreaterThan(100);
+  for (const { stretch } of inZone)
+    for (let width = stretch.from; width <= stretch.to; width += 1 / 64)
+      expect(boxAt(stretch, 2, width)[2]).toBeCloseTo(width, 9);
+});
+
 it('what rounding lets come and go is told as one thing', () => {
   const { parts, screen } = swept(
     `<row wrap="true">${Array.from({ length: 6 }, (_, index) => `<column name="c${index}" width="16.67%" height="9" />`).join('')}</row>`,

@@ -30,7 +30,7 @@ export interface Point {
 export interface Range {
   readonly from: Point;
   readonly to: Point;
-  /** A px, as it is at its beginning: what is between two whole px is not known there (`rounding-zone.ts`). */
+  /** A px, or a part of one, among widths at which rounding decides: known at both ends and at each whole px (`rounding-zone.ts`). */
   readonly isPx?: true;
 }
 

@@ -176,10 +176,12 @@ function* solve(solved: Solved, from: Point, to: Point | undefined, leap = 0): G
   if (zone) {
     const { first, last } = zone;
     const next = last + 1;
+    const withinPx = { ...solved, at: solved.exactlyAt, rising: undefined };
     if (first > from.width) yield* solve(solved, from, at(first - unit));
     for (let width = first; width <= last; width++) {
-      const point = solved.exactlyAt(width);
-      yield { from: point, to: { ...point, width: Math.min(width + 1 - unit, to.width) }, isPx: true };
+      const start = solved.exactlyAt(width);
+      const end = solved.exactlyAt(Math.min(width + 1 - unit, to.width));
+      for (const part of solve(withinPx, start, end)) yield { ...part, isPx: true };
     }
     if (next <= to.width) yield* solve(solved, at(next), to);
     return;
