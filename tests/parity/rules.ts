@@ -600,4 +600,16 @@ export const rules: readonly Rule[] = [
       '<split show="second" portrait.show="first" ratio="1/1"><icon min-width="1000" /><row min-width="1000"><spacer height="70" /></row></split><split show="second" landscape.show="first"><icon min-width="1000" /><row min-width="1000"><spacer height="70" /></row></split>',
     ),
   },
+  {
+    name: 'a length of a track comes to the same 64th of a px in the page (Grid 1 §7.2, CSS Values 4 §5.2)',
+    source: screen(
+      '<row align="start"><grid max-width="666.67" columns="repeat(auto-fill, 25.9)"><icon /></grid></row><row><grid columns="repeat(auto-fit, minmax(9.72, 13.9))" auto-columns="7.42" rows="3.29 fit-content(8.6)" width="300"><spacer row="2" height="30" /></grid></row>',
+    ),
+  },
+  {
+    name: 'a split as wide as both panes need, to the 64th, shows both (CSS Conditional 5 §5)',
+    source: screen(
+      '<column width="300.05"><split gap="0.05"><column min-width="100"><spacer height="9" /></column><column min-width="200"><spacer height="9" /></column></split></column><column width="300.04"><split gap="0.05"><column min-width="100"><spacer height="9" /></column><column min-width="200"><spacer height="9" /></column></split></column>',
+    ),
+  },
 ];

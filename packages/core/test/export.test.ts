@@ -23,6 +23,10 @@ describe('the stylesheet', () => {
       '<row><text name="t" width="120" height="50%" /></row>',
       '.s .t { width: 120px; flex: none; height: 50%; }',
     ],
+    [
+      '<grid name="t" columns="repeat(auto-fill, minmax(25.9, 1fr))" auto-rows="7.42 fit-content(8.6)" />',
+      '.s .t { grid-template-columns: repeat(auto-fill, minmax(25.9px, 1fr)); grid-auto-rows: 7.42px fit-content(8.6px); }',
+    ],
     ['<row><text name="t" width="fit" height="fit" /></row>', '.s .t { height: fit-content; }'],
     [
       '<column><text name="t" height="share" min-height="20" /></column>',

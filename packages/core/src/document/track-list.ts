@@ -1,6 +1,7 @@
 /** Reading `columns`, `rows`, `auto-rows` and `auto-columns`: CSS grid-template syntax without names (Grid 1 §7.2). */
 import type { Track, TrackBreadth, TrackList, TrackListPart } from '../layout/box.ts';
 import { mostTracks } from '../layout/grid/tracks.ts';
+import { keptUnit } from '../text/units.ts';
 
 /** Says what is wrong with a track list. */
 class TrackProblem extends Error {}
@@ -60,7 +61,7 @@ class TrackReader {
     if (value > 1_000_000) throw new TrackProblem(`\`${found}\` is larger than any screen.`);
     if (match[2] === 'fr') return { fr: value };
     if (match[2] === '%') return { fraction: value / 100 };
-    return Math.trunc(value * 64) / 64;
+    return value;
   }
 
   track(): Track {
@@ -159,8 +160,12 @@ export const tracksText = (text: string): string =>
     .replace(/ ?\( /g, '(')
     .replace(/ (?=[),])/g, '');
 
+/** A length such that a reader keeps the same 64th of a px as we do. */
+const lengthText = (px: number): string =>
+  keptUnit(Number(print(px))) === keptUnit(px) ? print(px) : print(Math.ceil(px * 100) / 100);
+
 const breadthCss = (breadth: TrackBreadth): string => {
-  if (typeof breadth === 'number') return `${print(breadth)}px`;
+  if (typeof breadth === 'number') return `${lengthText(breadth)}px`;
   if (typeof breadth === 'string') return breadth;
   return 'fr' in breadth ? `${print(breadth.fr)}fr` : `${print(breadth.fraction * 100)}%`;
 };

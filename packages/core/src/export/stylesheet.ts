@@ -267,6 +267,9 @@ function neededBySplit(split: Control, prefixes: readonly string[]): number | un
   );
 }
 
+/** A length with all of its 64ths: what is to be told apart is as wide to the 64th. */
+const lengthText = (px: number): string => String(Number(px.toFixed(6)));
+
 /** Where a split shows one pane, on some screens. */
 function splitRule(split: Control, selector: string, { prefixes }: Range): Rule | undefined {
   const needed = neededBySplit(split, prefixes) ?? 0;
@@ -280,7 +283,7 @@ function splitRule(split: Control, selector: string, { prefixes }: Range): Rule 
         ? `${selector}[data-show="first"] > :last-child,\n  ${selector}[data-show="second"] > :first-child`
         : `${selector} > :${here === 'second' ? 'first' : 'last'}-child`,
     css: new Map([['display', 'none']]),
-    container: needed === Infinity ? '(width >= 0px)' : `(width < ${Number(needed.toFixed(4))}px)`,
+    container: needed === Infinity ? '(width >= 0px)' : `(width < ${lengthText(needed)}px)`,
   };
 }
 
@@ -311,7 +314,7 @@ function hingeSections(
         ['flex', 'none'],
         ['width', `calc(${toFold} - ${inset}px)`],
       ]),
-      container: `(width >= ${Number(Math.max(0, needed).toFixed(4))}px)`,
+      container: `(width >= ${lengthText(Math.max(0, needed))}px)`,
     },
   ];
   const join = (...parts: (string | undefined)[]) => parts.filter(Boolean).join(' and ');

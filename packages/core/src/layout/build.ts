@@ -13,7 +13,7 @@ import { kindOf } from '../kinds/catalogue.ts';
 import type { Kind, Look, Making } from '../kinds/kind.ts';
 import { setText, type TextStyle } from '../text/paragraph.ts';
 import type { Shaper } from '../text/shaper.ts';
-import { scaledSize } from '../text/units.ts';
+import { keptUnit, scaledSize } from '../text/units.ts';
 import {
   type Align,
   type Box,
@@ -113,7 +113,7 @@ export class Builder {
       content,
       words: (text, style, look, place) => part(content(text, style), [], look, place),
       blank: ({ width, height, ...rest }, look, place) =>
-        part({ type: 'blank', width: kept(width), height: kept(height), ...rest }, [], look, place),
+        part({ type: 'blank', width: keptUnit(width), height: keptUnit(height), ...rest }, [], look, place),
       group: (inside, children, place) => part(inside, children, {}, place),
       centredBaseline(style, height) {
         const { ascent, descent } = shaper.lineMetrics(style, scaledSize(style.size, textScale));
@@ -198,7 +198,7 @@ export class Builder {
     if (control.kind !== 'split' || !hinge || !this.screen) return this.make;
     const { side, inset, pane } = hingeSide(this.screen, control, prefixes ?? []);
     const room = side === 'start' ? hinge.start : hinge.room - hinge.start - hinge.width;
-    return { ...this.make, paneAtHinge: { pane, width: kept(room - inset), gap: kept(hinge.width) } };
+    return { ...this.make, paneAtHinge: { pane, width: keptUnit(room - inset), gap: keptUnit(hinge.width) } };
   }
 
   /** The boxes of a container's children; where they are repeated, for each item in turn. */
@@ -237,15 +237,13 @@ function inOrder(children: readonly Box[]): readonly Box[] {
     : children;
 }
 
-/** A length as browsers keep it: a whole 64th, cut towards zero. */
-const kept = (px: number): number => Math.trunc(px * 64) / 64;
-const keptSides = (sides: Sides | undefined, keep = kept): Sides =>
+const keptSides = (sides: Sides | undefined, keep = keptUnit): Sides =>
   sides
     ? { top: keep(sides.top), end: keep(sides.end), bottom: keep(sides.bottom), start: keep(sides.start) }
     : noSides;
 /** Border widths are whole px, never less than one unless none (CSS Backgrounds 3 §3.3, "snap as a border width"). */
 const keptBorder = (px: number): number => (px > 0 ? Math.max(1, Math.floor(px)) : 0);
-const keptSize = <T extends Size>(size: T): T => (typeof size === 'number' ? (kept(size) as T) : size);
+const keptSize = <T extends Size>(size: T): T => (typeof size === 'number' ? (keptUnit(size) as T) : size);
 
 function styleOf(values: Values, arrangement: Arrangement | undefined): BoxStyle {
   const aspect = values.number('aspect');
@@ -275,11 +273,11 @@ function styleOf(values: Values, arrangement: Arrangement | undefined): BoxStyle
 function pinsOf(values: Values): Pins {
   const pin = (name: string): Pin => {
     const value = values.get<number | Fraction>(name);
-    return typeof value === 'number' ? kept(value) : value;
+    return typeof value === 'number' ? keptUnit(value) : value;
   };
   const offset = (name: string) => {
     const value = values.number(name);
-    return value === undefined ? undefined : kept(value);
+    return value === undefined ? undefined : keptUnit(value);
   };
   return {
     left: pin('left'),

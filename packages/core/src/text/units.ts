@@ -11,6 +11,8 @@ export const isWholeUnits = (px: number): boolean => Math.abs(px * 64 - Math.rou
 
 /** To the 64th below. */
 export const floorUnit = (px: number): number => Math.floor(px * 64) / 64;
+/** To the 64th towards zero: a length that is written down, as browsers keep it. */
+export const keptUnit = (px: number): number => Math.trunc(px * 64) / 64;
 /** To the 64th above. */
 export const ceilUnit = (px: number): number => Math.ceil(px * 64 - 1e-6) / 64;
 /** To the nearest 64th. */
