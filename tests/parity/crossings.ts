@@ -341,6 +341,21 @@ export const contents: readonly string[] = [
   '<grid height="share" min-width="20%" columns="repeat(auto-fill, 20%)" rows="1fr"><row height="80%" aspect="1"/></grid>',
   '<grid height="share" min-width="20%" columns="auto"><image height="50%"/></grid>',
   '<row height="share" min-width="20%"><grid min-width="50%" columns="repeat(auto-fill, 33)"><image height="50%"/></grid></row>',
+  '<grid width="share" height="share" max-height="250" aspect="16/9" columns="repeat(auto-fill, 70)"/>',
+  '<grid width="share" height="200" min-height="250" aspect="16/9" columns="repeat(auto-fill, 70)"/>',
+  '<grid width="share" height="50%" max-height="60%" aspect="16/9" columns="repeat(auto-fill, 70)"><text text="abc"/></grid>',
+  '<row width="share" height="50%" max-height="100" aspect="1"><image height="50%"/><text text="abc def"/></row>',
+  '<row height="50%" max-height="100" min-height="20" aspect="1"><image/><text text="abc def"/></row>',
+  '<column height="33%" max-height="70" aspect="0.777" wrap="true"><image height="40"/><text text="abc def"/></column>',
+  '<layers width="share" height="33%" min-height="170" aspect="3/2"><image height="50%"/><text text="abc def"/></layers>',
+  '<grid height="33%" max-height="50" aspect="1" columns="auto 1fr"><image/><text text="abc def"/></grid>',
+  '<grid width="share" height="33%" max-height="50%" min-width="20%" aspect="3/2" columns="repeat(auto-fit, minmax(60, 1fr))"><text text="abc"/><text text="def ghi"/></grid>',
+  '<grid width="share" height="200" max-height="61.3" aspect="0.777" rows="repeat(auto-fill, 40)" flow="column"><text text="abc"/><text text="def"/><text text="ghi"/></grid>',
+  '<grid width="share" height="40%" max-height="61.3" aspect="0.777" rows="repeat(auto-fill, 40)" flow="column"><text text="abc"/><text text="def"/><text text="ghi"/></grid>',
+  '<row width="share" height="120" max-height="80%" aspect="0.5"><image height="50%"/><text text="abc def"/></row>',
+  '<column width="share" height="30%" min-height="90" max-height="110" aspect="2" wrap="true"><text text="abc def"/><text text="abc def"/><text text="abc def"/><image height="30"/></column>',
+  '<fieldset caption="abc def" height="33%" max-height="90" aspect="0.777"><text text="abc def ghi"/></fieldset>',
+  '<grid columns="25.9 fit-content(33.3%) minmax(12.34, 0.5fr)" rows="20% 33.33%" height="share" max-height="77.7"><text text="abc def"/><image height="50%"/><text text="ghi" row-span="2"/></grid>',
 ];
 
 /** A document in which each case has room of its own; every second one knows how high it is. */

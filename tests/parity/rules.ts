@@ -609,7 +609,19 @@ export const rules: readonly Rule[] = [
   {
     name: 'a split as wide as both panes need, to the 64th, shows both (CSS Conditional 5 §5)',
     source: screen(
-      '<column width="300.05"><split gap="0.05"><column min-width="100"><spacer height="9" /></column><column min-width="200"><spacer height="9" /></column></split></column><column width="300.04"><split gap="0.05"><column min-width="100"><spacer height="9" /></column><column min-width="200"><spacer height="9" /></column></split></column>',
+      '<column width="300.05"><split ratio="1/2" gap="0.05"><column min-width="100"><spacer height="9" /></column><column min-width="200"><spacer height="9" /></column></split></column><column width="300.04"><split ratio="1/2" gap="0.05"><column min-width="100"><spacer height="9" /></column><column min-width="200"><spacer height="9" /></column></split></column><column width="300.05"><split ratio="1/2"><column min-width="100.02"><spacer height="9" /></column><column><spacer height="9" /></column></split></column>',
+    ),
+  },
+  {
+    name: 'a grid that fills the width of its column repeats as many columns as its height limits say by the ratio (Sizing 4 §6.3)',
+    source: screen(
+      '<column align="center"><column><grid width="share" height="share" max-height="250" aspect="16/9" columns="repeat(auto-fill, 70)" /></column></column><column align="center"><column><grid width="share" height="200" min-height="250" aspect="16/9" columns="repeat(auto-fill, 70)" /></column></column><column align="center"><column><grid width="share" height="50%" max-height="250" aspect="16/9" columns="repeat(auto-fill, 70)" /></column></column><column height="300" wrap="true"><grid width="share" height="50%" max-height="60%" aspect="16/9" columns="repeat(auto-fill, 70)" /><spacer height="200" /></column><row align="start"><layers><grid width="share" height="200" max-height="250" aspect="16/9" columns="repeat(auto-fill, 70)" /></layers></row>',
+    ),
+  },
+  {
+    name: 'limits of a height bound a width by content, also beside a part of a height that counts for nothing (Sizing 4 §6.3)',
+    source: screen(
+      '<column align="start"><column><row height="50%" max-height="100" aspect="1"><image height="50%" /><text text="abc def" /></row></column><column><row width="share" height="50%" max-height="100" min-height="130" aspect="1"><image height="50%" /><text text="abc def" /></row></column></column>',
     ),
   },
 ];

@@ -9,6 +9,7 @@ import { textInForce } from '../document/values.ts';
 import { kindOf, kinds } from '../kinds/catalogue.ts';
 import type { Limit } from '../layout/box.ts';
 import { widthForBoth } from '../layout/split-room.ts';
+import { keptUnit } from '../text/units.ts';
 import { classOf } from './class-names.ts';
 import {
   aroundOf,
@@ -260,10 +261,11 @@ function neededBySplit(split: Control, prefixes: readonly string[]): number | un
   const own = ownValues(split, kindOf(split), prefixes);
   const panes = split.children.map((pane) => ownValues(pane, kindOf(pane), prefixes));
   if (panes.length < 2 || panes.some((pane) => pane.get('hidden') === true)) return undefined;
+  const kept = (length: Limit) => (typeof length === 'number' ? keptUnit(length) : length);
   return widthForBoth(
-    panes.map((pane) => pane.get('min-width') as Limit),
+    panes.map((pane) => kept(pane.get('min-width') as Limit)),
     (own.get('ratio') as readonly [number, number] | undefined) ?? [1, 1],
-    ((own.get('column-gap') ?? own.get('gap')) as number | undefined) ?? 0,
+    keptUnit(((own.get('column-gap') ?? own.get('gap')) as number | undefined) ?? 0),
   );
 }
 

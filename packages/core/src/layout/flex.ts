@@ -3,7 +3,7 @@ import type { Align, Box, FlexContent, Justify, Size } from './box.ts';
 import { distribute, type FlexItem, hypothetical } from './distribute.ts';
 import { explainFlex } from './explain-flex.ts';
 import { carriesAcross } from './grid/widths.ts';
-import { asEarlyAs, type Definite, type Laid, type Measured, type Question } from './laid.ts';
+import { asEarlyAs, type Definite, type Given, type Laid, type Measured, type Question } from './laid.ts';
 import { heightByRatio, layByContent, layOut, layStretched, leastByRatio } from './lay-out.ts';
 import { contentAsksAgain } from './make-box.ts';
 import type { Pass } from './record.ts';
@@ -391,7 +391,7 @@ function columnItemWidth(
     if (height !== undefined && hasRatio(child)) {
       const byHeight = widthByRatio(pass, child, height);
       const kept = keepsWidthOf(child)
-        ? pass.larger(child, 'least', byHeight, leastByContent(pass, child, given))
+        ? pass.larger(child, 'least', byHeight, leastAcross(pass, child, given, inside))
         : byHeight;
       widths = { min: kept, max: kept };
     }
@@ -509,6 +509,14 @@ function layColumnItem(
   return layOut(pass, item.box, width, item.main, isDefinite && known, measured);
 }
 
+/** The smallest content that holds up the width by ratio of a column's child. */
+const leastAcross = (pass: Pass, child: Box, given: Given, { heightBasis }: FlexInside): number =>
+  leastByContent(
+    pass,
+    child,
+    carriesAcross(child) ? { ...given, carried: 'all', heightOf: heightBasis } : given,
+  );
+
 /**
  * The width of a column's child once its height is final: with a ratio and no width of its own it keeps the ratio;
  * one by content follows from what is inside at that height.
@@ -542,11 +550,12 @@ function widthAtHeight(
   if (typeof style.height === 'number') return width;
   let byHeight = widthByRatio(pass, box, main);
   if (isHeldAcross(box)) {
-    const least = leastByContent(pass, box, {
+    const given = {
       height: contentAsksAgain(box) ? main : undefined,
       widthOf: inside.width,
       isLate: known === 'late',
-    });
+    };
+    const least = leastAcross(pass, box, given, inside);
     byHeight = pass.larger(box, 'least', byHeight, least);
   }
   pass.held(box, byHeight, limits.min, limits.max);

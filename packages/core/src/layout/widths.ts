@@ -299,18 +299,11 @@ export function contribution(pass: Pass, child: Box, row: boolean, given: Given)
     }
     const known = { height, heightOf, isLate: isLate && typeof style.height !== 'number' };
     own = widthsWithin(pass, child, { ...known, carried });
-    if (!row && isHeldAcross(child)) {
-      const least = leastByContent(pass, child, { ...known, heightOf: undefined });
-      own = {
-        min: pass.larger(child, 'least', own.min, least),
-        max: pass.larger(child, 'least', own.max, least),
-      };
-    }
     if (height !== undefined && hasRatio(child)) {
       const width = widthByRatio(pass, child, height);
       // A share has no least size of its own along its row.
       const isKept = keepsWidthOf(child) && !(row && isShare(style.width));
-      const least = () => leastByContent(pass, child, { ...known, carried: row ? 'all' : 'none' });
+      const least = () => leastByContent(pass, child, { ...known, carried: row ? 'all' : carried });
       own = same(isKept ? pass.larger(child, 'least', width, least()) : width);
     }
   }

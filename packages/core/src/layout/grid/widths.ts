@@ -43,7 +43,7 @@ export const carriesLimits = ({ style, content }: Box): boolean =>
  * Whether they count where a box is not in a row: not where its height is not by content, nor where it says that its width is
  * (`fit-content`), as browsers do it.
  */
-export const carriesAcross = ({ style }: Box): boolean => style.width !== 'fit' && isByContent(style.height);
+export const carriesAcross = ({ style }: Box): boolean => style.width !== 'fit';
 
 /** @param given `carried`: which of its height limits bound its width. */
 export function gridWidths(
