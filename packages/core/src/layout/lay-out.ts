@@ -1,7 +1,7 @@
 /** Lays out one box at a size, by what it holds, and remembers the answer with the box. */
 import { Answers } from './between.ts';
 import type { Box, Known } from './box.ts';
-import { layOutFlex } from './flex.ts';
+import { layOutFlex } from './flex/flex.ts';
 import { layOutGrid } from './grid/grid.ts';
 import { type Definite, type Laid, type Measured, noChildren, type Question } from './laid.ts';
 import { layOutPinboard } from './pinboard.ts';

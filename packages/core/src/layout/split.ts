@@ -1,6 +1,6 @@
 /** Two panes side by side where both have room, else one of them (container queries, CSS Conditional 5 §5). */
 import type { Box, FlexContent, SplitContent } from './box.ts';
-import { layOutFlex } from './flex.ts';
+import { layOutFlex } from './flex/flex.ts';
 import type { Laid, Question } from './laid.ts';
 import type { Pass } from './record.ts';
 import { frameWidth } from './sizes.ts';

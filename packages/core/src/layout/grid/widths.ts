@@ -6,7 +6,6 @@ import {
   frameHeight,
   frameWidth,
   heightRange,
-  isByContent,
   isFraction,
   limitsWidthByParts,
   ownHeight,

@@ -1,7 +1,8 @@
 /** Resolving flexible lengths: how the room on one line is shared out (CSS Flexbox 1 §9.7). */
-import { roundUnit } from '../text/units.ts';
-import type { Box } from './box.ts';
-import type { Pass } from './record.ts';
+
+import { roundUnit } from '../../text/units.ts';
+import type { Box } from '../box.ts';
+import type { Pass } from '../record.ts';
 
 /** One item of a line. Lengths are border-box px along the main axis. */
 export interface FlexItem {

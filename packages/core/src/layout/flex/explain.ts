@@ -1,5 +1,5 @@
 /** Writes down why the children of a row or column have their sizes and places, from what the layout has at hand. */
-import { type FlexInside, type Item, roomBefore, roomBetween } from './flex.ts';
+
 import {
   type LineRoom,
   limitReasons,
@@ -7,8 +7,8 @@ import {
   type Reasons,
   type SizeReason,
   type SizeRule,
-} from './reason.ts';
-import type { Pass } from './record.ts';
+} from '../reason.ts';
+import type { Pass } from '../record.ts';
 import {
   across,
   down,
@@ -21,8 +21,10 @@ import {
   isShare,
   pixels,
   widthRange,
-} from './sizes.ts';
-import { freeWidths } from './widths.ts';
+} from '../sizes.ts';
+import { freeWidths } from '../widths.ts';
+import type { FlexInside, Item } from './inside.ts';
+import { roomBefore, roomBetween } from './room.ts';
 
 /** What the layout of a row or column came to. */
 export interface FlexOutcome {

@@ -1,0 +1,55 @@
+/** A child of a row or column, before it has a size. */
+import type { Align, Box, FlexContent, Size } from '../box.ts';
+import type { Laid } from '../laid.ts';
+import type { Pass } from '../record.ts';
+import { isFraction, isShare } from '../sizes.ts';
+import type { Item } from './inside.ts';
+
+/** How a child lies across the main axis: `share` fills, `fit` never does. */
+export function alignOf(child: Box, content: FlexContent, crossSize: Size): Align {
+  if (isShare(crossSize)) return 'stretch';
+  const word = child.style.alignSelf ?? content.align;
+  // Baselines run across: in a column there are none to line up by, and the start stands for them.
+  return word === 'baseline' && content.direction === 'column' ? 'start' : word;
+}
+
+/**
+ * @param base flex base size, `min` and `max` the limits along the main axis: border-box px.
+ * @param frame padding and borders along it.
+ * @param margin both margins along it.
+ */
+export function makeItem(
+  pass: Pass,
+  box: Box,
+  align: Align,
+  mainSize: Size,
+  base: number,
+  min: number,
+  max: number,
+  frame: number,
+  margin: number,
+): Item {
+  const changes = isFraction(mainSize) || box.widthAsksHeight;
+  const floor = changes ? pass.larger(box, 'least', base, frame) : Math.max(base, frame);
+  return {
+    box,
+    align,
+    base: floor,
+    grow: isShare(mainSize) ? mainSize.share : 0,
+    // A number or percentage does not give way, whether the percentage is known or not; others do.
+    shrink: typeof mainSize === 'number' || isFraction(mainSize) || box.style.firm ? 0 : 1,
+    shrinkBase: Math.max(0, floor - frame),
+    min: Math.max(frame, min),
+    max,
+    margin,
+    main: 0,
+    frozen: false,
+    left: 0,
+    allParts: 0,
+    turn: 0,
+    change: 'none',
+    laid: undefined as unknown as Laid,
+    x: 0,
+    y: 0,
+  };
+}
