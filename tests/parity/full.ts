@@ -11,6 +11,7 @@ import { ParityBench, tolerance } from './compare.ts';
 import { crossings, nests, turns } from './crossings.ts';
 import { randomScreen, readTrial, shrink, trialProject } from './documents.ts';
 import { foundFolder } from './found.ts';
+import { texts } from './texts.ts';
 
 const { values } = parseArgs({
   options: {
@@ -22,6 +23,8 @@ const { values } = parseArgs({
     heights: { type: 'string' },
     /** How many screens more with numbers that are not round; a quarter as many where nothing is said. */
     odd: { type: 'string' },
+    /** How many documents more of random texts; a tenth as many where nothing is said. */
+    texts: { type: 'string' },
     /** How many documents more of random nests; a tenth as many, and every container around everything, where nothing is said. */
     nests: { type: 'string' },
     /** A document of its own instead of random ones: every box of it in every view, as the core and the page have it. */
@@ -36,6 +39,7 @@ const first = Number(values.seed);
 const documents = Number(values.documents);
 const high = Number(values.heights ?? Math.floor(documents / 4));
 const odd = Number(values.odd ?? Math.floor(documents / 4));
+const worded = Number(values.texts ?? Math.floor(documents / 10));
 const nested = Number(values.nests ?? Math.floor(documents / 10));
 /** Turns in which every container stands around all kinds of content; they have no seed. */
 const crossed = values.nests === undefined && documents > 0 ? turns : 0;
@@ -92,6 +96,7 @@ const all = [
   ...some(documents, '', (seed) => randomScreen(seed, { without })),
   ...some(high, '-heights', (seed) => randomScreen(seed, { without, heights: true })),
   ...some(odd, '-odd', (seed) => randomScreen(seed, { without, odd: true })),
+  ...some(worded, '-texts', (seed) => readTrial(texts(seed)).screens[0]!),
   ...Array.from({ length: crossed }, (_, turn) => ({
     seed: `${turn}-crossings`,
     screen: () => readTrial(crossings(turn)).screens[0]!,

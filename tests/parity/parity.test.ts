@@ -8,6 +8,7 @@ import { crossings, nests, turns } from './crossings.ts';
 import { randomScreen, readTrial, shrink, trialAssets, trialProject } from './documents.ts';
 import { foundDocuments } from './found.ts';
 import { rules } from './rules.ts';
+import { texts } from './texts.ts';
 
 let bench: ParityBench;
 beforeAll(async () => {
@@ -50,6 +51,20 @@ describe('every container around kinds of content', () => {
   );
   it.each([1, 2, 3, 4])('random nests of them, %i', async (seed) => {
     const result = await bench.compare(readTrial(nests(seed)), [views[0]!]);
+    expect(result.differences).toEqual([]);
+  });
+});
+
+describe('random texts', () => {
+  it.each([1, 2, 3, 4, 5])('as on the page, %i', async (seed) => {
+    const view = {
+      width: 820,
+      height: 1180,
+      rightToLeft: seed % 2 === 0,
+      textScale: seed % 3 === 0 ? 1.3 : 1,
+    };
+    const result = await bench.compare(readTrial(texts(seed)), [view]);
+    expect(result.boxes).toBeGreaterThan(100);
     expect(result.differences).toEqual([]);
   });
 });

@@ -146,12 +146,57 @@ describe('text', () => {
     );
   });
 
+  it('shows a hyphen where a line ends at a soft one, and nowhere else', () => {
+    const style = { family: 'Zilla Slab', weight: 400, size: 16, lineHeight: 1.4, italic: false } as const;
+    const set = (text: string, noWrap = false) =>
+      setText(shaper, text, { ...style, letterSpacing: 0, noWrap, align: 'start' });
+    const parted = set('after\u00adnoon');
+    expect(parted.set(parted.maxContent).lines.map(({ text }) => text)).toEqual(['after\u00adnoon']);
+    expect(parted.set(parted.minContent).lines.map(({ text }) => text)).toEqual([
+      'after\u00ad-',
+      'noon',
+    ]);
+    expect(parted.maxContent).toBe(set('afternoon').maxContent);
+    expect(parted.minContent).toBeCloseTo(set('after').maxContent + set('-').maxContent, 1);
+    expect(set('after\u00adnoon', true).minContent).toBe(parted.maxContent);
+  });
+
+  it('spaces neither what is not seen nor letters that are joined', () => {
+    const style = {
+      family: 'Hanken Grotesk',
+      weight: 400,
+      size: 16,
+      lineHeight: 1.4,
+      italic: false,
+    } as const;
+    const added = (text: string) => {
+      const [plain, spaced] = [0, 10].map(
+        (letterSpacing) =>
+          setText(shaper, text, { ...style, letterSpacing, noWrap: true, align: 'start' }).maxContent,
+      );
+      return Math.round((spaced! - plain!) / 10);
+    };
+    expect(added('zero\u200bwidth')).toBe(9);
+    expect(added('مرحبا')).toBe(0);
+    expect(added('abc, مرحبا, def')).toBe(9);
+    expect(added('abc (مرحبا) def')).toBe(10);
+    expect(added('abc שלום, 12')).toBe(12);
+  });
+
   it.each([
     ['weather-proof', [8, 13]],
     ['ABC-123 -5', [4, 8, 10]],
     ['yes?no', [4, 6]],
     ['a/b c', [4, 5]],
     ['snow (wet)', [5, 10]],
+    // A dash that begins a word stays with it.
+    ['a –b', [2, 4]],
+    ['a– b', [3, 4]],
+    ['£(5', [1, 3]],
+    ['−(5', [3]],
+    ['£(5 −', [4, 5]],
+    ['שש-שש', [3, 5]],
+    ['שש-éé', [5]],
   ])('%s may break at %j', (text, expected) => {
     expect(breakOpportunities(text)).toEqual(expected);
   });

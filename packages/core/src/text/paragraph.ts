@@ -7,7 +7,8 @@
 import { breakOpportunities } from './breaks.ts';
 import { lineAlone } from './directions.ts';
 import { placesOf, unitScale } from './places.ts';
-import type { ShapedText, Shaper } from './shaper.ts';
+import { scriptsOf } from './scripts.ts';
+import type { ShapedText, ShapeOptions, Shaper } from './shaper.ts';
 import { ceilUnit, lineHeightOf } from './units.ts';
 
 /** To which side of their box lines stand. */
@@ -63,6 +64,7 @@ export interface SetLines {
 interface Piece {
   readonly text: string;
   readonly breaks: readonly number[];
+  readonly options: ShapeOptions;
 }
 
 /**
@@ -76,6 +78,10 @@ function collapse(text: string): string[] {
     .map((line) => line.replace(/[ \t\f]+/g, ' ').replace(/^ | $/g, ''));
   return lines.at(-1) === '' ? lines.slice(0, -1) : lines;
 }
+
+/** Whether a line that ends there ends with a hyphen: at a soft one (CSS Text 3 §5.4), also in front of the space at its end. */
+const isHyphenated = (text: string, end: number): boolean =>
+  text[end - (text[end - 1] === ' ' ? 2 : 1)] === '\u00ad';
 
 /** Most texts kept prepared. */
 const mostPrepared = 20_000;
@@ -100,11 +106,19 @@ export function setText(shaper: Shaper, text: string, style: TextStyle, rightToL
 function prepare(shaper: Shaper, text: string, style: TextStyle, rightToLeft: boolean): Paragraphs {
   const scale = unitScale(style.size, shaper.unitsPerEm(style));
   const spacing = style.letterSpacing;
-  const options = { rightToLeft, spaced: spacing !== 0 };
-  const pieces: Piece[] = collapse(text).map((line) => ({
-    text: line,
-    breaks: style.noWrap ? [line.length] : breakOpportunities(line),
-  }));
+  const lines = collapse(text);
+  // What belongs to no script follows what is in other lines.
+  const scripts = scriptsOf(lines.join('\n'));
+  let at = 0;
+  const pieces: Piece[] = lines.map((line) => {
+    const start = at;
+    at += line.length + 1;
+    return {
+      text: line,
+      breaks: style.noWrap ? [line.length] : breakOpportunities(line),
+      options: { rightToLeft, spaced: spacing !== 0, scripts: scripts?.slice(start, start + line.length) },
+    };
+  });
 
   /** Where a stretch ends without the space behind it. */
   const endOfWords = (piece: Piece, start: number, end: number): number =>
@@ -118,7 +132,7 @@ function prepare(shaper: Shaper, text: string, style: TextStyle, rightToLeft: bo
       known = placesOf(shaped, scale);
       places.set(shaped, known);
     }
-    return known[at]! + shaped.clusters[at]! * spacing;
+    return known[at]! + shaped.spaced[at]! * spacing;
   };
   /** Stretches of one direction are measured by themselves, and each is rounded up. */
   const widthIn = (shaped: ShapedText, start: number, end: number): number => {
@@ -132,16 +146,26 @@ function prepare(shaper: Shaper, text: string, style: TextStyle, rightToLeft: bo
     return width + placeIn(shaped, end) - placeIn(shaped, from);
   };
 
+  /** What is added to a line that ends at a soft hyphen: not spaced, as browsers do it. */
+  let hyphenWidth: number | undefined;
+  const hyphenAt = ({ text: whole }: Piece, end: number): number => {
+    if (style.noWrap || !isHyphenated(whole, end)) return 0;
+    hyphenWidth ??= ceilUnit(
+      placesOf(shaper.shape(shaper.hyphenOf(style), style, { rightToLeft: false, spaced: false }), scale)[1]!,
+    );
+    return hyphenWidth;
+  };
+
   /** Width of a stretch as a part of the whole. */
   const widthWithin = (piece: Piece, start: number, end: number): number =>
-    widthIn(shaper.shape(piece.text, style, options), start, endOfWords(piece, start, end));
+    widthIn(shaper.shape(piece.text, style, piece.options), start, endOfWords(piece, start, end));
 
   /** Width of a stretch set on a line of its own, without the space at its end. */
   const widthOf = (piece: Piece, start: number, end: number): number => {
-    const { unsafe } = shaper.shape(piece.text, style, options);
+    const { unsafe } = shaper.shape(piece.text, style, piece.options);
     // A line is shaped with the space at its end, which is cut off afterwards: kerning with it stays.
     if (unsafe[start] || (end < piece.text.length && unsafe[end])) {
-      const part = shaper.shapePart(piece.text, start, end, style, options);
+      const part = shaper.shapePart(piece.text, start, end, style, piece.options);
       return widthIn(part, 0, endOfWords(piece, start, end) - start);
     }
     return widthWithin(piece, start, end);
@@ -155,22 +179,26 @@ function prepare(shaper: Shaper, text: string, style: TextStyle, rightToLeft: bo
   const needOf = (piece: Piece, start: number, end: number): number => {
     const widths = [widthWithin(piece, start, end), widthOf(piece, start, end)];
     const words = endOfWords(piece, start, end);
-    if (style.align !== 'start' && words < end && shaper.shape(piece.text, style, options).unsafe[words])
+    if (
+      style.align !== 'start' &&
+      words < end &&
+      shaper.shape(piece.text, style, piece.options).unsafe[words]
+    )
       widths.push(widthOf(piece, start, words));
-    return Math.max(...widths.map(ceilUnit)) - 1 / 64;
+    return Math.max(...widths.map(ceilUnit)) + hyphenAt(piece, end) - 1 / 64;
   };
 
   let minContent = 0;
   let maxContent = 0;
   for (const piece of pieces) {
     maxContent = Math.max(maxContent, widthOf(piece, 0, piece.text.length));
-    const shaped = shaper.shape(piece.text, style, options);
+    const shaped = shaper.shape(piece.text, style, piece.options);
     let start = 0;
     for (const end of piece.breaks) {
       // Browsers round the places of both ends, not the width between them.
       const least =
         ceilUnit(widthIn(shaped, 0, endOfWords(piece, start, end))) - ceilUnit(widthIn(shaped, 0, start));
-      minContent = Math.max(minContent, least);
+      minContent = Math.max(minContent, least + hyphenAt(piece, end));
       start = end;
     }
   }
@@ -185,10 +213,15 @@ function prepare(shaper: Shaper, text: string, style: TextStyle, rightToLeft: bo
     let from = 0;
     let below = Infinity;
     const push = (piece: Piece, start: number, end: number) => {
-      const text = piece.text.slice(start, end).trimEnd();
-      const levels = shaper.shape(piece.text, style, options).levels?.slice(start, start + text.length);
-      const alone = levels ? lineAlone(text, levels, rightToLeft) : text;
-      lines.push({ text, alone, width: widthOf(piece, start, end) });
+      const words = piece.text.slice(start, end).trimEnd();
+      const levels = shaper
+        .shape(piece.text, style, piece.options)
+        .levels?.slice(start, start + words.length);
+      const alone = levels ? lineAlone(words, levels, rightToLeft) : words;
+      const hyphen = hyphenAt(piece, end);
+      const mark = hyphen > 0 ? shaper.hyphenOf(style) : '';
+      const width = widthOf(piece, start, end) + hyphen;
+      lines.push({ text: words + mark, alone: alone + mark, width });
     };
     for (const piece of pieces) {
       let start = 0;
@@ -222,7 +255,8 @@ function prepare(shaper: Shaper, text: string, style: TextStyle, rightToLeft: bo
     return { lines, from, below };
   };
 
-  const widest = ceilUnit(maxContent);
+  // A soft hyphen at the very end is seen only by the narrowest width.
+  const widest = Math.max(ceilUnit(maxContent), minContent);
   /** The last answers; a pass over a screen asks for a width more than once. */
   const known: SetLines[] = [];
   return {

@@ -6,6 +6,7 @@
 import { Blob, Buffer, Direction, Feature, Font, Face as FontFace, GlyphFlag, shape } from 'harfbuzzjs';
 import { embeddingLevels } from './directions.ts';
 import { type Face, type FontManifest, faceKey, parseUnicodeRange } from './fonts.ts';
+import { arabic, scriptsOf, scriptTag } from './scripts.ts';
 
 /** Vertical measures of a face at a size, whole CSS px as browsers round them. */
 export interface LineMetrics {
@@ -22,14 +23,16 @@ export interface ShapedText {
   readonly advances: Int32Array;
   /** What kerning adds to that; browsers scale the two by different sizes. Undefined where it adds nothing. */
   readonly kerns: Int32Array | undefined;
-  /** How many characters (glyph clusters) stand before each index; what letter spacing counts by. */
-  readonly clusters: Uint32Array;
+  /** How many characters (glyph clusters) that letter spacing counts stand before each index. */
+  readonly spaced: Uint32Array;
   /** 1 where a break in front of the index could change the shapes on either side (kerning, ligatures). */
   readonly unsafe: Uint8Array;
   /** Where the direction turns, in reading order; undefined where it never does. */
   readonly turns: readonly number[] | undefined;
   /** Embedding levels (UAX #9), one a UTF-16 index; undefined where all runs left to right. */
   readonly levels: Uint8Array | undefined;
+  /** Scripts (UAX #24), one a UTF-16 index; undefined where it is the same throughout. */
+  readonly scripts: Uint8Array | undefined;
 }
 
 /** How a text is shaped besides its face. */
@@ -38,6 +41,8 @@ export interface ShapeOptions {
   readonly rightToLeft: boolean;
   /** Letters are spaced, so they are not joined into ligatures (CSS Text 3 §8.2). */
   readonly spaced: boolean;
+  /** In which scripts its characters are (`scriptsOf`), where that follows from what is around it. */
+  readonly scripts?: Uint8Array | undefined;
 }
 
 interface LoadedFile {
@@ -106,6 +111,11 @@ export class Shaper {
     };
   }
 
+  /** What stands at the end of a line that ends within a word (CSS Text 4 §5.4): a hyphen, where the face has one. */
+  hyphenOf(face: Face): string {
+    return this.filesOf(face)[0]!.covered.has(0x2010) ? '\u2010' : '-';
+  }
+
   /** Units that an em of a face is divided into. */
   unitsPerEm(face: Face): number {
     return this.filesOf(face)[0]!.unitsPerEm;
@@ -113,19 +123,31 @@ export class Shaper {
 
   /** Shapes a text in a face. Never fails: a character that no file covers takes the first file's blank. */
   shape(text: string, face: Face, options: ShapeOptions): ShapedText {
-    const key = `${faceKey(face)}/${options.rightToLeft ? 'r' : ''}${options.spaced ? 's' : ''}/${text}`;
+    const { rightToLeft, spaced, scripts } = options;
+    const key = `${faceKey(face)}/${scripts?.join('') ?? ''}${rightToLeft ? 'r' : ''}${spaced ? 's' : ''}/${text}`;
     return this.kept(key, () =>
-      this.shapeAnew(text, this.filesOf(face), options, embeddingLevels(text, options.rightToLeft)),
+      this.shapeAnew(
+        text,
+        this.filesOf(face),
+        options,
+        embeddingLevels(text, rightToLeft),
+        scripts ?? scriptsOf(text),
+      ),
     );
   }
 
-  /** Shapes a part of a text by itself, in the directions that it has in the whole (UAX #9 §3.4: lines do not change them). */
+  /**
+   * Shapes a part of a text by itself, in the directions and scripts that it has in the whole (UAX #9 §3.4: lines do not change
+   * them).
+   */
   shapePart(text: string, start: number, end: number, face: Face, options: ShapeOptions): ShapedText {
     const part = text.slice(start, end);
-    const levels = this.shape(text, face, options).levels?.slice(start, end);
-    if (!levels) return this.shape(part, face, options);
-    const key = `${faceKey(face)}/${levels.join('')}${options.spaced ? 's' : ''}/${part}`;
-    return this.kept(key, () => this.shapeAnew(part, this.filesOf(face), options, levels));
+    const whole = this.shape(text, face, options);
+    const [levels, scripts] = [whole.levels?.slice(start, end), whole.scripts?.slice(start, end)];
+    if (!levels && !scripts) return this.shape(part, face, options);
+    const given = `${levels?.join('') ?? ''}/${scripts?.join('') ?? ''}`;
+    const key = `${faceKey(face)}/${given}${options.spaced ? 's' : ''}/${part}`;
+    return this.kept(key, () => this.shapeAnew(part, this.filesOf(face), options, levels, scripts));
   }
 
   private kept(key: string, shapeAnew: () => ShapedText): ShapedText {
@@ -142,16 +164,20 @@ export class Shaper {
     files: LoadedFile[],
     { spaced }: ShapeOptions,
     levels: Uint8Array | undefined,
+    scripts: Uint8Array | undefined,
   ): ShapedText {
     const { length } = text;
     const advances = new Int32Array(length);
     let kerns: Int32Array | undefined;
-    const clusters = new Uint32Array(length + 1);
+    const isSpaced = new Uint32Array(length + 1);
+    const starts = new Uint8Array(length + 1);
     const unsafe = new Uint8Array(length + 1);
     const { buffer } = this;
-    for (const { start, end, file, level } of runsOf(text, files, levels)) {
+    for (const { start, end, file, level, script } of runsOf(text, files, levels, scripts)) {
       buffer.clearContents();
       buffer.addText(start === 0 && end === length ? text : text.slice(start, end));
+      const tag = scriptTag(script);
+      if (tag) buffer.setScript(tag);
       buffer.guessSegmentProperties();
       buffer.setDirection(level % 2 === 0 ? Direction.LTR : Direction.RTL);
       shape(file.font, buffer, spaced ? this.unjoined : undefined);
@@ -167,19 +193,28 @@ export class Shaper {
           kerns ??= new Int32Array(length);
           kerns[at]! += kern;
         }
-        // For now the start of each cluster; added up below.
-        clusters[at] = 1;
+        starts[at] = 1;
+        if (takesSpacing(text[at]!, script)) isSpaced[at] = 1;
         if (flags & GlyphFlag.UNSAFE_TO_BREAK) unsafe[at] = 1;
       }
     }
     let count = 0;
     for (let index = 0; index <= length; index++) {
-      const starts = clusters[index]!;
-      clusters[index] = count;
-      if (!starts && index < length) unsafe[index] = 1;
-      count += starts;
+      if (!starts[index] && index < length) unsafe[index] = 1;
+      const counts = isSpaced[index]!;
+      isSpaced[index] = count;
+      count += counts;
     }
-    return { text, advances, kerns, clusters, unsafe, turns: levels && turnsOf(levels), levels };
+    return {
+      text,
+      advances,
+      kerns,
+      spaced: isSpaced,
+      unsafe,
+      turns: levels && turnsOf(levels),
+      levels,
+      scripts,
+    };
   }
 }
 
@@ -206,29 +241,45 @@ function turnsOf(levels: Uint8Array): readonly number[] | undefined {
   return turns.length > 0 ? turns : undefined;
 }
 
+/** What is not seen (UAX #44, Default_Ignorable_Code_Point) is not spaced. */
+const unseen = /\p{DI}/u;
+
+/** Whether letter spacing is added to a character: not between letters that are joined, only to the spaces there. */
+const takesSpacing = (character: string, script: number): boolean =>
+  script === arabic
+    ? character === ' ' || character === '\u00a0'
+    : character < '\u00ad' || !unseen.test(character);
+
 interface Run {
   readonly start: number;
   end: number;
   readonly file: LoadedFile;
   readonly level: number;
+  readonly script: number;
 }
 
 const mark = /\p{M}|\u200d/u;
 
-/** Cuts a text into stretches of one file and one direction; a mark stays with the character before it. */
-function runsOf(text: string, files: LoadedFile[], levels: Uint8Array | undefined): Run[] {
+/** Cuts a text into stretches of one file, one direction and one script; a mark stays with the character before it. */
+function runsOf(
+  text: string,
+  files: LoadedFile[],
+  levels: Uint8Array | undefined,
+  scripts: Uint8Array | undefined,
+): Run[] {
   const runs: Run[] = [];
   let last: Run | undefined;
   for (let index = 0; index < text.length; ) {
     const code = text.codePointAt(index)!;
     const end = index + (code > 0xffff ? 2 : 1);
     const level = levels?.[index] ?? 0;
+    const script = scripts?.[index] ?? 0;
     let file: LoadedFile;
     if (code > 0x2ff && last?.file.covered.has(code) && mark.test(text.slice(index, end))) file = last.file;
     else file = files.find((f) => f.covered.has(code)) ?? files[0]!;
-    if (last && last.file === file && last.level === level) last.end = end;
+    if (last && last.file === file && last.level === level && last.script === script) last.end = end;
     else {
-      last = { start: index, end, file, level };
+      last = { start: index, end, file, level, script };
       runs.push(last);
     }
     index = end;
