@@ -25,7 +25,22 @@ const others = [
   ['noto-sans-hebrew', 'hebrew', ['normal']],
   ['noto-sans-arabic', 'arabic', ['normal']],
 ];
-const version = 2;
+// Signs that none of these have, cut out of larger families: arrows and mathematics, figures of all kinds, keys and marks.
+const signs = [
+  ['noto-sans-math', 'latin', [[0x2190, 0x22ff]]],
+  [
+    'noto-sans-symbols-2',
+    'symbols',
+    [
+      [0x2300, 0x23ff],
+      [0x25a0, 0x27bf],
+      [0x2b00, 0x2bff],
+    ],
+  ],
+];
+const version = 3;
+
+const hex = (code) => code.toString(16).toUpperCase();
 
 export async function makeFonts() {
   const list = join(out, 'fonts.json');
@@ -36,6 +51,7 @@ export async function makeFonts() {
   }
   const require = createRequire(join(root, 'packages/core/package.json'));
   const { decompress } = require('wawoff2');
+  const subsetFont = require('subset-font');
   await rm(out, { recursive: true, force: true });
   await mkdir(out, { recursive: true });
   const made = new Set();
@@ -47,6 +63,23 @@ export async function makeFonts() {
     const source = join(folder, `files/${name}-${set}-${weight}-${style}.woff2`);
     await copyFile(source, join(out, `${file}.woff2`));
     await writeFile(join(out, `${file}.ttf`), await decompress(await readFile(source)));
+    return file;
+  };
+  const makeSigns = async (name, set, ranges) => {
+    const file = `${name}-signs`;
+    if (made.has(file)) return file;
+    made.add(file);
+    const folder = dirname(require.resolve(`@fontsource/${name}/package.json`));
+    const whole = await readFile(join(folder, `files/${name}-${set}-400-normal.woff2`));
+    const wanted = ranges
+      .flatMap(([from, to]) => Array.from({ length: to - from + 1 }, (_, index) => from + index))
+      .map((code) => String.fromCodePoint(code))
+      .join('');
+    for (const [ending, targetFormat] of [
+      ['woff2', 'woff2'],
+      ['ttf', 'truetype'],
+    ])
+      await writeFile(join(out, `${file}.${ending}`), await subsetFont(whole, wanted, { targetFormat }));
     return file;
   };
   const rangesOf = async (name) =>
@@ -76,6 +109,14 @@ export async function makeFonts() {
             italic,
             file: await make(other, set, weight, styles.includes(style) ? style : 'normal'),
             unicodeRange: (await rangesOf(other))[set],
+          });
+        for (const [other, set, ranges] of signs)
+          files.push({
+            family,
+            weight,
+            italic,
+            file: await makeSigns(other, set, ranges),
+            unicodeRange: ranges.map(([from, to]) => `U+${hex(from)}-${hex(to)}`).join(),
           });
       }
   // The workbench itself is set in these fonts too; the same rules as in exported pages.

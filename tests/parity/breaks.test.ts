@@ -6,7 +6,7 @@ import { launchChromium } from '../browser/chromium.ts';
 
 /** Of each class of UAX #14 that the shipped fonts have characters of, and all of ASCII that is neither letter nor digit. */
 const characters = [
-  ...'aZ5éαЯשם٣½!"#$%&\'()*+,-./:;<=>?@[\\]^_`{|}~–—‐‑…“”‘’«»„¿¡§©°€£¢±−·•×№‰″؟',
+  ...'aZ5éαЯשם٣½!"#$%&\'()*+,-./:;<=>?@[\\]^_`{|}~–—‐‑…“”‘’«»„¿¡§©°€£¢±−·•×№‰″؟→✓★☎⚠≥∞▸●⌘',
   ...'\u00a0\u2009\u2060\u200b',
 ];
 const surroundings = [

@@ -74,6 +74,7 @@ const pieces = [
   ...['snake_case_name', 'CamelCaseName', 'https://velmora.example/a/b?x=1&y=2', 'desk@velmora.example'],
   ...['no\u00a0break', 'soft\u00adhyphen\u00adated', 'pre\u00ad', 'zero\u200bwidth', 'word\u2060joined'],
   ...['שלום', 'עולם!', 'مرحبا', 'بكم', 'Прибытие', 'Αφίξεις', 'naïve', 'Ångström'],
+  ...['→', '←', 'north→south', '✓', '✗', '★', '⚠', '≥', '≠', '⌘K', '▸', '●', '∞', '☎'],
   ...['  ', '   ', '\n', '\n\n', ' \n ', '\t'],
 ];
 

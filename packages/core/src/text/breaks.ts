@@ -32,7 +32,7 @@ const classes = {
   hyphen: /[-\u058a\u05be\u1400\u2010\u2012\u2013]/u,
   /** AL and HL: letters, and signs that behave as such. */
   letter:
-    /(?=[^\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Hangul}])[\p{L}\p{No}#&*<=>@^_`~¦§¨©¬®¯¶·¸×÷†‡•™―׳״]/u,
+    /(?=[^\p{sc=Han}\p{sc=Hiragana}\p{sc=Katakana}\p{sc=Hangul}\p{Emoji_Presentation}\p{Sc}+±−°№℃℉])[\p{L}\p{No}\p{So}\p{Sm}\p{Sk}#&*@_§¶·†‡•―׳״]/u,
   hebrew: /(?=\p{L})\p{Script=Hebrew}/u,
   /** NU. */
   digit: /[\p{Nd}٫٬]/u,
