@@ -152,13 +152,27 @@ describe('text', () => {
       setText(shaper, text, { ...style, letterSpacing: 0, noWrap, align: 'start' });
     const parted = set('after\u00adnoon');
     expect(parted.set(parted.maxContent).lines.map(({ text }) => text)).toEqual(['after\u00adnoon']);
-    expect(parted.set(parted.minContent).lines.map(({ text }) => text)).toEqual([
-      'after\u00ad-',
-      'noon',
-    ]);
+    expect(parted.set(parted.minContent).lines.map(({ text }) => text)).toEqual(['after\u00ad-', 'noon']);
     expect(parted.maxContent).toBe(set('afternoon').maxContent);
     expect(parted.minContent).toBeCloseTo(set('after').maxContent + set('-').maxContent, 1);
     expect(set('after\u00adnoon', true).minContent).toBe(parted.maxContent);
+  });
+
+  it('keeps a hyphen that begins a line with the letters behind it', () => {
+    const style = {
+      family: 'Hanken Grotesk',
+      weight: 400,
+      size: 16,
+      lineHeight: 1.4,
+      italic: false,
+    } as const;
+    const lines = (text: string) =>
+      setText(shaper, text, { ...style, letterSpacing: 0, noWrap: false, align: 'start' })
+        .set(1)
+        .lines.map((line) => line.text);
+    expect(lines('half--éclair')).toEqual(['half-', '-éclair']);
+    expect(lines('half-éclair')).toEqual(['half-', 'éclair']);
+    expect(lines('half--day')).toEqual(['half-', '-', 'day']);
   });
 
   it('spaces neither what is not seen nor letters that are joined', () => {

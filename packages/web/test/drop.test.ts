@@ -43,6 +43,25 @@ describe('a drop', () => {
     expect(at(300, 86)?.line).toEqual({ x: 20, y: 85, width: 350, height: 0 });
   });
 
+  it('goes into an empty row or column that has no size yet, a little beside it, too', () => {
+    const bare = projectOf(
+      `<screen name="s" padding="20" gap="16"><text name="note" text="note" height="40" /><row name="line" /><row name="both" height="50"><text name="a" text="a" width="100" /><column name="side" /></row></screen>`,
+    );
+    const layout = new ScreenView(shaper).layOut(bare, bare.screens[0]!, { width: 390, height: 844 });
+    const into = (x: number, y: number) => {
+      const drop = dropAt(bare, bare.screens[0]!, layout, x, y)!;
+      return [placeWords(bare, drop.place), drop.into.height];
+    };
+    // The row is at 76, between a text that ends at 60 and a row that begins at 92.
+    expect(into(200, 76)).toEqual(['into line', 24]);
+    expect(into(200, 70.5)).toEqual(['into line', 24]);
+    expect(into(200, 81.5)).toEqual(['into line', 24]);
+    expect(into(200, 65)).toEqual(['into s, after note', 844]);
+    expect(into(200, 87)).toEqual(['into s, after line', 844]);
+    expect(into(120, 117)).toEqual(['into side', 50]);
+    expect(into(60, 117)).toEqual(['into both, before a', 50]);
+  });
+
   it('never lands inside what is moved, and counts without it', () => {
     expect(at(60, 50, 'line')?.words).toBe('into Tonight, before note');
     expect(at(125, 50, 'a')?.words).toBe('into line, before b');

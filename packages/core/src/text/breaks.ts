@@ -90,6 +90,16 @@ function laterVersions(text: string, index: number): boolean | undefined {
 }
 
 /**
+ * Whether a line that begins at an index may not end at one of its break opportunities: behind a hyphen, which begins a word there
+ * as well (LB20a; browsers look at nothing in front of the line).
+ */
+export const beginsWithHyphen = (text: string, start: number, end: number): boolean =>
+  end === start + 1 &&
+  isOf('hyphen', text[start]) &&
+  isOf('letter', text[end]) &&
+  !(isAscii(text[start]!) && isAscii(text[end]!));
+
+/**
  * The places where a line of one paragraph may end, its end included.
  *
  * @param paragraph text without line feeds, white space already collapsed (CSS Text 3 §4.1).

@@ -4,7 +4,7 @@
  * White space as CSS `white-space-collapse: preserve-breaks` has it (CSS Text 4 §3.1): runs of spaces become
  * one, spaces at line ends hang and count nothing, a line feed ends a line.
  */
-import { breakOpportunities } from './breaks.ts';
+import { beginsWithHyphen, breakOpportunities } from './breaks.ts';
 import { lineAlone } from './directions.ts';
 import { placesOf, unitScale } from './places.ts';
 import { scriptsOf } from './scripts.ts';
@@ -195,6 +195,7 @@ function prepare(shaper: Shaper, text: string, style: TextStyle, rightToLeft: bo
     const shaped = shaper.shape(piece.text, style, piece.options);
     let start = 0;
     for (const end of piece.breaks) {
+      if (beginsWithHyphen(piece.text, start, end)) continue;
       // Browsers round the places of both ends, not the width between them.
       const least =
         ceilUnit(widthIn(shaped, 0, endOfWords(piece, start, end))) - ceilUnit(widthIn(shaped, 0, start));
@@ -229,6 +230,7 @@ function prepare(shaper: Shaper, text: string, style: TextStyle, rightToLeft: bo
       let need = 0;
       for (let index = 0; index < piece.breaks.length; index++) {
         const end = piece.breaks[index]!;
+        if (beginsWithHyphen(piece.text, start, end)) continue;
         const wanted = needOf(piece, start, end);
         if (wanted <= width) {
           fits = end;

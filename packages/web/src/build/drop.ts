@@ -60,6 +60,16 @@ export interface Snapping {
 /** How near to a container's edge a place beside it is meant rather than one inside, CSS px. */
 const edge = 6;
 
+/** How far an empty container reaches at least, CSS px: one that is not high by itself could not be hit. */
+const leastReach = 24;
+
+/** Where a container takes what is dropped. */
+function reachOf({ children }: Control, { x, y, width, height }: Rectangle): Rectangle {
+  if (children.length > 0) return { x, y, width, height };
+  const [across, down] = [Math.max(width, leastReach), Math.max(height, leastReach)];
+  return { x: x - (across - width) / 2, y: y - (down - height) / 2, width: across, height: down };
+}
+
 const holds = ({ x, y, width, height }: Rectangle, px: number, py: number) =>
   px >= x && px <= x + width && py >= y && py <= y + height;
 
@@ -83,9 +93,10 @@ export function dropAt(
     target = inner;
     const axis: 'row' | 'column' = target.kind === 'row' ? 'row' : 'column';
     inner = target.children.find((child) => {
-      const box = layout.byControl.get(child.id);
-      if (!box || !takesInside(child) || (moved && contains(moved, child.id)) || !holds(box, x, y))
-        return false;
+      const laid = layout.byControl.get(child.id);
+      if (!laid || !takesInside(child) || (moved && contains(moved, child.id))) return false;
+      const box = reachOf(child, laid);
+      if (!holds(box, x, y)) return false;
       // Near the edges that lie along the outer container's axis, a place beside the inner one is meant.
       const [near, far] =
         axis === 'row' ? [x - box.x, box.x + box.width - x] : [y - box.y, box.y + box.height - y];
@@ -254,7 +265,11 @@ function placeIn(
   const before = next < 0 ? seen.at(-1) : seen[next - 1];
   const after = next < 0 ? undefined : seen[next];
   const index = after ? after.index : others.length;
-  return { place: { parent: target.id, index }, line: lineBetween(into, before?.box, after?.box, row), into };
+  return {
+    place: { parent: target.id, index },
+    line: lineBetween(into, before?.box, after?.box, row),
+    into: reachOf(target, into),
+  };
 }
 
 /** The line between two neighbours, or at the end of a container where there is only one. */
