@@ -86,6 +86,37 @@ it('a number steps by keys and by dragging its label, and is sent back to its de
   await width.fill('50%');
 });
 
+it('Enter goes to the words of a control, as two presses do, and Escape gives the keys back to the bench', async () => {
+  await page.getByRole('treeitem', { name: 'Screen1', exact: true }).click();
+  await addByKeys(page, 'heading', 'evening');
+  const text = fact(page, 'Text');
+  const isTyped = () => text.evaluate((field) => field === document.activeElement);
+  await page.keyboard.press('Enter');
+  await expect.poll(isTyped).toBe(true);
+  await page.keyboard.type('Who sleeps here');
+  await page.keyboard.press('Escape');
+  await expect.poll(isTyped).toBe(false);
+  const words = page.locator('[data-bay="working"]').getByText('Who sleeps here', { exact: true });
+  await words.waitFor();
+  // Keys are the bench's again; where a button has them, Enter presses that.
+  await page.keyboard.press('w');
+  const why = page.getByRole('tab', { name: 'Why' });
+  await page.getByRole('tabpanel', { name: 'Why' }).waitFor();
+  await page.getByRole('tab', { name: 'Sweep' }).focus();
+  await page.keyboard.press('Enter');
+  await page.getByRole('tabpanel', { name: 'Sweep' }).waitFor();
+  expect(await isTyped()).toBe(false);
+  await why.click();
+  await page.getByRole('button', { name: 'Close the drawer' }).click();
+  await tree(page, 'ridge').click();
+  const box = (await words.boundingBox())!;
+  await page.mouse.dblclick(box.x + 8, box.y + box.height / 2);
+  await expect.poll(isTyped).toBe(true);
+  await page.keyboard.type('Tonight');
+  await page.keyboard.press('Escape');
+  await page.locator('[data-bay="working"]').getByText('Tonight', { exact: true }).waitFor();
+});
+
 it('an input is given a variable of its own in one change', async () => {
   await page.getByRole('treeitem', { name: 'Screen1', exact: true }).click();
   await addByKeys(page, 'yes no', 'ropes');

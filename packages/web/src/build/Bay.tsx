@@ -3,7 +3,7 @@
 import { type Control, effectiveNames, locate, type ScreenLayout } from '@hovrin/core';
 import { Plus } from 'lucide-react';
 import { type PointerEvent, useEffect, useRef, useState } from 'react';
-import { isLocked, placePictures } from '../editor/commands/index.ts';
+import { commandNamed, isLocked, placePictures, runCommand } from '../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { placeWords } from '../editor/places.ts';
 import type { ScreenSize } from '../sizes.ts';
@@ -152,6 +152,7 @@ export function Bay({ id, screen, layout, size, scale, working, faint }: BayProp
             );
           }
         }}
+        onDoubleClick={() => runCommand(editor, commandNamed('type-first'))}
         onContextMenu={(event) => {
           event.preventDefault();
           const [x, y] = pointOf(event);

@@ -16,7 +16,16 @@ import {
   screenNameProblem,
 } from '@hovrin/core';
 import { ChevronDown, ChevronRight } from 'lucide-react';
-import { memo, type ReactNode, useEffect, useId, useRef, useState } from 'react';
+import {
+  type KeyboardEvent,
+  memo,
+  type ReactNode,
+  type RefObject,
+  useEffect,
+  useId,
+  useRef,
+  useState,
+} from 'react';
 import { commandNamed, keepInNew, runCommand } from '../editor/commands/index.ts';
 import { currentControl, useEditorState, useWorkplace } from '../editor/context.tsx';
 import type { EditorState } from '../editor/editor.ts';
@@ -58,12 +67,18 @@ export function Facts() {
     >
       <PanelEdge label="Width of Facts" side="left" panel={panel} />
       <div className="flex min-h-0 flex-1 flex-col overflow-y-auto">
-        <fieldset ref={fields} className="contents">
+        <fieldset ref={fields} className="contents" onKeyDown={leaveByEscape}>
           <FactsOf selection={selection} screenId={screenId} />
         </fieldset>
       </div>
     </aside>
   );
+}
+
+/** Leaves a field; what was typed there is taken, or put back by the field itself, before that. */
+function leaveByEscape({ key, target, currentTarget }: KeyboardEvent<HTMLElement>): void {
+  if (key !== 'Escape' || !(target instanceof HTMLElement) || !currentTarget.contains(target)) return;
+  setTimeout(() => target.blur());
 }
 
 type Chosen = Pick<EditorState, 'selection' | 'screenId'>;
@@ -82,6 +97,8 @@ const FactsOf = memo(function FactsOf({ selection, screenId }: Chosen) {
 /** Fields hold nothing themselves, so they stay and show the next control; where they do, they are made anew. */
 function ControlFacts({ control }: { control: Control }) {
   const { project } = useEditorState('project');
+  const sections = useRef<HTMLDivElement>(null);
+  useTypedFirst(control, sections);
   const found = locate(project, control.id);
   if (!found) return null;
   const kind = kindOf(control);
@@ -97,9 +114,26 @@ function ControlFacts({ control }: { control: Control }) {
       <NameField key={control.id} control={control} name={name} />
       <Reference text={referenceText(control, name)} />
       {found.parent && <ArrangeStrip />}
-      <Sections control={control} />
+      <div ref={sections} className="contents">
+        <Sections control={control} />
+      </div>
     </>
   );
+}
+
+/** Puts the keys into the first property of a control when that is to be typed next. */
+function useTypedFirst(control: Control, around: RefObject<HTMLElement | null>): void {
+  const { editor } = useWorkplace();
+  const { typing } = useEditorState('typing');
+  useEffect(() => {
+    if (typing?.control !== control.id || typing.what !== 'first') return;
+    const field = around.current?.querySelector<HTMLInputElement | HTMLTextAreaElement | HTMLSelectElement>(
+      'textarea, select, input:not([type="hidden"])',
+    );
+    field?.focus();
+    if (field && 'select' in field) field.select();
+    editor.setTyping(undefined);
+  }, [typing, control.id, editor, around]);
 }
 
 /** All properties and events of a control. */
@@ -206,7 +240,7 @@ function Section({ title, children }: { title: string; children: ReactNode }) {
 
 function NameField({ control, name }: { control: Control; name: string }) {
   const { editor } = useWorkplace();
-  const { project, naming } = useEditorState('project', 'naming');
+  const { project, typing } = useEditorState('project', 'typing');
   const field = useRef<HTMLInputElement>(null);
   const [typed, setTyped] = useState<string>();
   const found = locate(project, control.id)!;
@@ -218,11 +252,11 @@ function NameField({ control, name }: { control: Control; name: string }) {
         ? screenNameProblem(project, control.id, typed)
         : controlNameProblem(found.screen, control, typed);
   useEffect(() => {
-    if (naming !== control.id) return;
+    if (typing?.control !== control.id || typing.what !== 'name') return;
     field.current?.focus();
     field.current?.select();
-    editor.setNaming(undefined);
-  }, [naming, control.id, editor]);
+    editor.setTyping(undefined);
+  }, [typing, control.id, editor]);
   const commit = () => {
     if (typed !== undefined && typed !== control.name && !problem)
       editor.dispatch({

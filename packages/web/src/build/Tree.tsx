@@ -137,7 +137,7 @@ function ScreenMenu({ screen }: { screen: Control }) {
           label: 'Rename',
           onSelect: () => {
             editor.select([screen.id]);
-            editor.setNaming(screen.id);
+            editor.setTyping({ control: screen.id, what: 'name' });
           },
         },
         {

@@ -54,11 +54,11 @@ class Following {
     else this.takeBack ??= afterPaint(() => this.show());
   }
 
-  /** Nothing is shown as selected that is not on the screen any more; and what is typed next may be a name. */
+  /** Nothing is shown as selected that is not on the screen any more; and what is typed next goes into a field. */
   private get isAtOnce(): boolean {
-    const { project, screenId, naming } = this.editor.state;
+    const { project, screenId, typing } = this.editor.state;
     return (
-      naming !== undefined ||
+      typing !== undefined ||
       screenId !== this.shown.screenId ||
       this.shown.selection.some((id) => locate(project, id) === undefined)
     );

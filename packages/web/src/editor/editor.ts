@@ -72,8 +72,8 @@ export interface EditorState {
   readonly scope: string;
   /** What dragging and nudging go by, CSS px. */
   readonly step: number;
-  /** The control whose name is to be typed next. */
-  readonly naming: string | undefined;
+  /** The control of which something is to be typed next, and what: its name, or the first of its properties (its words). */
+  readonly typing: { readonly control: string; readonly what: 'name' | 'first' } | undefined;
 }
 
 /** A pending entry knows what takes it back, like a stored one. */
@@ -130,7 +130,7 @@ export class Editor {
       revision: opened.revision,
       notice: undefined,
       picker: undefined,
-      naming: undefined,
+      typing: undefined,
       asking: undefined,
       alignTarget: 'each other',
       alignAsOne: false,
@@ -330,7 +330,7 @@ export class Editor {
     localStorage.setItem('hovrin.step', String(step));
     this.update({ step });
   };
-  setNaming = (naming: string | undefined): void => this.update({ naming });
+  setTyping = (typing: EditorState['typing']): void => this.update({ typing });
 
   /** Shows a sentence for a while. */
   tell = (notice: string): void => {

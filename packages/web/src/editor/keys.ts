@@ -48,6 +48,9 @@ export const keyWords = (keys: string): string =>
 function isTaken(event: KeyboardEvent | ClipboardEvent): boolean {
   const target = event.target as HTMLElement;
   if (target.closest('[role="menu"], [role="dialog"], [role="listbox"], .cm-editor')) return true;
+  // Enter presses what it stands on.
+  if (event instanceof KeyboardEvent && event.key === 'Enter' && target.closest('button, a, summary, input'))
+    return true;
   // Arrow keys go round the choices of a radio group.
   if (
     target instanceof HTMLInputElement &&

@@ -43,7 +43,7 @@ export function placeNew(
     steps: [{ type: 'insert', ...place, control }],
     select: [control.id],
   });
-  if (done) editor.setNaming(control.id);
+  if (done) editor.setTyping({ control: control.id, what: 'name' });
 }
 
 /** Whether something stands in a form that nothing sends yet. */
@@ -193,7 +193,7 @@ const adding = (
         steps: [{ type: 'insert', parent: null, index: project.screens.length, control: screen }],
         select: [screen.id],
       });
-      if (done) editor.setNaming(screen.id);
+      if (done) editor.setTyping({ control: screen.id, what: 'name' });
     });
     return true;
   },
@@ -236,8 +236,21 @@ export const placeCommands: readonly Command[] = [
       if (!locate(editor.state.project, id)) return false;
       dispatch?.(() => {
         editor.select([id]);
-        editor.setNaming(id);
+        editor.setTyping({ control: id, what: 'name' });
       });
+      return true;
+    },
+  },
+  {
+    id: 'type-first',
+    label: 'Type its words, or its first property',
+    findBy: 'edit text label content facts',
+    keys: ['Enter'],
+    group: 'Place',
+    run(editor, dispatch) {
+      const found = selected(editor);
+      if (!found) return false;
+      dispatch?.(() => editor.setTyping({ control: found.control.id, what: 'first' }));
       return true;
     },
   },
