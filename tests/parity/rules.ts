@@ -624,4 +624,10 @@ export const rules: readonly Rule[] = [
       '<column align="start"><column><row height="50%" max-height="100" aspect="1"><image height="50%" /><text text="abc def" /></row></column><column><row width="share" height="50%" max-height="100" min-height="130" aspect="1"><image height="50%" /><text text="abc def" /></row></column></column>',
     ),
   },
+  {
+    name: 'a gap of two lengths: between rows, and between columns (Align 3 §8.2)',
+    source: screen(
+      '<row wrap="true" gap="7.3 13" width="200"><spacer width="90" height="20" /><spacer width="90" height="20" /><spacer width="90" height="20" /></row><grid columns="1fr 1fr" gap="4 9.99"><text text="a" /><text text="b" /><text text="c" /></grid><column gap="3 50"><text text="a" /><text text="b" /></column><row gap="3 50" column-gap="8" lap.gap="20"><text text="a" /><text text="b" /></row><split gap="0 31" ratio="1/2"><column min-width="90"><text text="a" /></column><column><text text="b" /></column></split><tabs gap="7.3 2"><text text="a" /></tabs><nav options="Tonight | Arrivals" gap="1 3.33" />',
+    ),
+  },
 ];

@@ -37,6 +37,7 @@ describe('the stylesheet', () => {
       '<text name="t" padding="0 8" size="20" color="warm" />',
       '.s .t { padding: 0 8px; font-size: 1.25rem; color: var(--warm); }',
     ],
+    ['<row name="t" gap="4 8.5" />', '.s .t { gap: 4px 8.5px; }'],
     [
       '<row name="t" gap="8" row-gap="4" justify="between" wrap="true" />',
       '.s .t { gap: 4px 8px; justify-content: space-between; flex-wrap: wrap; }',

@@ -185,7 +185,7 @@ describe('a step', () => {
         index: 0,
         control: { id: 'x', kind: 'row', props: { gap: 'wide' }, children: [] },
       },
-      'gap: `wide` is not a length of 0 or more.',
+      'gap: `wide` is not one or two lengths of 0 or more.',
     ],
     [{ type: 'set', control: 'a', property: 'gap', value: 7 }, 'A change of a property lacks something.'],
     [{ type: 'project', key: 'secrets', value: 7 }, 'A project has no value `secrets`.'],

@@ -5,7 +5,7 @@
 
 import { asText } from '../expression/evaluate.ts';
 import { didYouMean } from '../expression/nearest.ts';
-import type { Align, Fraction, Justify, Limit, Sides, Size, TrackList } from '../layout/box.ts';
+import type { Align, Fraction, Gaps, Justify, Limit, Sides, Size, TrackList } from '../layout/box.ts';
 import { fontFamilies, fontWeights } from '../text/fonts.ts';
 import { nameProblem, valueNameProblem } from './names.ts';
 import { type ClampedSize, printClampedSize, readClampedSize } from './text-size.ts';
@@ -161,6 +161,22 @@ function sidesType(name: string, expects: string, negative: boolean): PropertyTy
     },
   };
 }
+
+const gapsExpects = 'one or two lengths of 0 or more';
+
+/** Gaps: one length for both, or that between rows and that between columns (Align 3 §8.2). */
+export const gapsType: PropertyType<Gaps> = {
+  name: 'gaps',
+  expects: gapsExpects,
+  words: [],
+  read(text) {
+    const numbers = text.trim().split(/\s+/).map(readNumber);
+    const [row, column = row] = numbers;
+    if (numbers.length > 2 || row === undefined || column === undefined || row < 0 || column < 0)
+      return bad(text, gapsExpects);
+    return good({ row, column }, numbers.map((value) => printNumber(value!)).join(' '));
+  },
+};
 
 /** Lengths of the four sides, 0 or more. */
 export const lengthsType = sidesType('lengths', 'one to four lengths of 0 or more', false);

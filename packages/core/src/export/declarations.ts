@@ -11,7 +11,7 @@ import { kindOf } from '../kinds/catalogue.ts';
 import { declaredBy, ownSized } from '../kinds/declared.ts';
 import type { CarryingPart, Kind } from '../kinds/kind.ts';
 import { edgeOf } from '../kinds/screen-bars.ts';
-import type { Align, Fraction, Justify, Limit, Sides, Size, TrackList } from '../layout/box.ts';
+import type { Align, Fraction, Gaps, Justify, Limit, Sides, Size, TrackList } from '../layout/box.ts';
 import { sizesWithRatio } from '../layout/ratio.ts';
 
 /** CSS property to value, in the order in which they are written. */
@@ -215,9 +215,11 @@ function placeInside(css: Map<string, string>, own: OwnValues, kind: string, arr
 const spreads = { between: true, around: true, evenly: true };
 
 function gaps(css: Map<string, string>, own: OwnValues): void {
-  const found = ['row-gap', 'column-gap'].map(
-    (name) => (own.get(name) ?? own.get('gap')) as number | undefined,
-  );
+  const both = own.get('gap') as Gaps | undefined;
+  const found = [
+    (own.get('row-gap') as number | undefined) ?? both?.row,
+    (own.get('column-gap') as number | undefined) ?? both?.column,
+  ];
   if (found.some((gap) => gap !== undefined))
     css.set('gap', [...new Set(found.map((gap) => px(gap ?? 0)))].join(' '));
 }

@@ -7,7 +7,7 @@ import { locationsIn, walk } from '../document/tree.ts';
 import { type Band, type Control, inForce, isDialog, type Project } from '../document/types.ts';
 import { textInForce } from '../document/values.ts';
 import { kindOf, kinds } from '../kinds/catalogue.ts';
-import type { Limit } from '../layout/box.ts';
+import type { Gaps, Limit } from '../layout/box.ts';
 import { widthForBoth } from '../layout/split-room.ts';
 import { keptUnit } from '../text/units.ts';
 import { classOf } from './class-names.ts';
@@ -265,7 +265,7 @@ function neededBySplit(split: Control, prefixes: readonly string[]): number | un
   return widthForBoth(
     panes.map((pane) => kept(pane.get('min-width') as Limit)),
     (own.get('ratio') as readonly [number, number] | undefined) ?? [1, 1],
-    keptUnit(((own.get('column-gap') ?? own.get('gap')) as number | undefined) ?? 0),
+    keptUnit((own.get('gap') as Gaps | undefined)?.column ?? 0),
   );
 }
 

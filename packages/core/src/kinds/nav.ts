@@ -5,6 +5,7 @@ import { inForce } from '../document/types.ts';
 import type { Values } from '../document/values.ts';
 import type { FlexContent } from '../layout/box.ts';
 import { iconAttributes, iconDrawing } from './drawings.ts';
+import { gapsOf } from './flex-inside.ts';
 import type { DeclaredCss, Kind, PageElement } from './kind.ts';
 import { addressTo } from './link.ts';
 import { entriesOf } from './options.ts';
@@ -139,7 +140,6 @@ export const nav: Kind = {
   inside(values, make) {
     const form = values.get<Form>('form') ?? 'bar';
     const style = textStyleOf(values, form === 'panel' ? 'start' : 'center');
-    const gap = values.number('gap') ?? 0;
     const look = wordsLook(values, style);
     const { block, inline } = theme.cellPadding;
     const content: FlexContent = {
@@ -148,8 +148,7 @@ export const nav: Kind = {
       align: 'stretch',
       justify: form === 'bar' ? 'evenly' : 'start',
       wrap: values.flag('wrap'),
-      rowGap: gap,
-      columnGap: gap,
+      ...gapsOf(values),
     };
     const place: FlexContent = {
       type: 'flex',

@@ -9,6 +9,7 @@ import {
   familyType,
   flagType,
   flowType,
+  gapsType,
   gridLineType,
   justifyType,
   lengthsType,
@@ -121,7 +122,7 @@ export const padding = (rest: Rest = {}): Property => ({
 });
 
 const gaps: readonly Property[] = [
-  { name: 'gap', label: 'Gap', group: 'inside', type: lengthType, ...layout },
+  { name: 'gap', label: 'Gap', group: 'inside', type: gapsType, ...layout },
   { name: 'row-gap', label: 'Row gap', group: 'inside', type: lengthType, ...layout },
   { name: 'column-gap', label: 'Column gap', group: 'inside', type: lengthType, ...layout },
 ];

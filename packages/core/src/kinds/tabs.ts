@@ -4,6 +4,7 @@ import { colourValue, theme } from '../document/theme.ts';
 import type { Values } from '../document/values.ts';
 import type { FlexContent, Sides } from '../layout/box.ts';
 import { chosenEvents } from './events.ts';
+import { gapsOf } from './flex-inside.ts';
 import type { Kind, PageElement } from './kind.ts';
 import { entriesOf } from './options.ts';
 import { boxLook, padding, paneGap, placing, sizing } from './properties.ts';
@@ -102,7 +103,7 @@ export const tabs: Kind = {
     );
     const panel = children[open];
     return {
-      content: { ...column, rowGap: values.number('gap') ?? 0 },
+      content: { ...column, rowGap: gapsOf(values).rowGap },
       parts: [
         make.group({ ...column, direction: 'row' }, heads),
         ...(children.length > 0 ? [make.group(column, panel ? [panel] : [])] : []),

@@ -30,6 +30,12 @@ export interface Sides {
   readonly start: number;
 }
 
+/** Gaps between rows and between columns, px (CSS Box Alignment 3 §8). */
+export interface Gaps {
+  readonly row: number;
+  readonly column: number;
+}
+
 export const noSides: Sides = { top: 0, end: 0, bottom: 0, start: 0 };
 
 /** Alignment across a container's main axis; in grids and layers of an item in its area. */

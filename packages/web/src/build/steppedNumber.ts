@@ -2,7 +2,7 @@
 import type { Property } from '@hovrin/core';
 
 /** Types of lengths: dragged px for px, to whole steps. */
-const lengths = new Set(['length', 'size', 'limit', 'margin', 'lengths']);
+const lengths = new Set(['length', 'size', 'limit', 'margin', 'lengths', 'gaps']);
 const counts = new Set(['amount', 'lines', 'span', 'level', 'text size', 'factor']);
 
 export const isLength = ({ type }: Property): boolean => lengths.has(type.name);
