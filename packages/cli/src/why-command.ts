@@ -35,10 +35,20 @@ export async function whyCommand(words: readonly string[], print: (text: string)
   const why = new Why(await loadShaper(), project, screen, view);
   if (!why.has(id)) throw new BadInput(`\`${values.control}\` is hidden at ${values.size}.`);
   const found = asked.flatMap((question) => why.explain(id, question) ?? []);
-  if (values.json) print(`${JSON.stringify(found, null, 2)}\n`);
-  else for (const explanation of found) print(readable(explanation));
+  const names = effectiveNames(screen);
+  if (values.json) print(`${JSON.stringify(found, withNames(names), 2)}\n`);
+  else for (const explanation of found) print(readable(explanation, names));
   return 0;
 }
+
+/** What the core calls a control means nothing outside; its name does. For `JSON.stringify`. */
+const withNames =
+  (names: ReadonlyMap<string, string>) =>
+  (key: string, value: unknown): unknown => {
+    if (key === 'control' && typeof value === 'string') return names.get(value) ?? value;
+    if (key === 'mentions') return (value as readonly string[]).map((id) => names.get(id) ?? id);
+    return value;
+  };
 
 function readQuestions(text: string | undefined): readonly Question[] {
   if (text === undefined) return questions;
@@ -60,7 +70,11 @@ function findControl(project: Project, asked: string): { screen: Control; id: st
 
 const number = (value: number): string => String(Number(value.toFixed(2)) + 0);
 
-function readable({ question, sentence, remarks, workings, sources, fixes }: Explanation): string {
+function readable(
+  { control: asked, question, sentence, remarks, workings, sources, fixes }: Explanation,
+  names: ReadonlyMap<string, string>,
+): string {
+  const of = (control: string) => (control === asked ? '' : `\`${names.get(control) ?? control}\` `);
   const term = ({ what, value, from }: Term) =>
     `${number(value)} (${from === undefined ? what : `from above: ${what}`})`;
   const signs = { sum: ' + ', product: ' × ', greatest: ', ', least: ', ', given: '' } as const;
@@ -74,13 +88,13 @@ function readable({ question, sentence, remarks, workings, sources, fixes }: Exp
     ...remarks.map((remark) => `  ! ${remark}`),
     ...arithmetic,
     ...sources.map(
-      ({ property, text, from }) =>
-        `    ${property}: ${text === '' ? 'not set' : text} (${from === 'own' ? 'set here' : from === 'default' ? 'default' : `from ${from}`})`,
+      ({ control, property, text, from }) =>
+        `    ${of(control)}${property}: ${text === '' ? 'not set' : text} (${from === 'own' ? 'set here' : from === 'default' ? 'default' : `from ${from}`})`,
     ),
     ...fixes.map(({ label, steps }) => {
       const set = steps.map((step) =>
         step.type === 'set'
-          ? `${step.property}=${step.value === null ? 'none' : `"${step.value}"`}`
+          ? `${of(step.control)}${step.property}=${step.value === null ? 'none' : `"${step.value}"`}`
           : step.type,
       );
       return `  > ${label} (${set.join(', ')})`;

@@ -126,6 +126,26 @@ describe('hovrin why', () => {
     expect(out).toMatch(/width: share \(set here\)/);
   });
 
+  it('calls controls by their names, and says of others whose a value is', async () => {
+    const { out } = await ask('--control', 'text1', '--axis', 'height');
+    expect(out).toMatch(/`row1` \w[\w-]*: /);
+    const { out: json } = await ask('--control', 'text1', '--json');
+    const found = JSON.parse(json) as {
+      control: string;
+      mentions: string[];
+      sources: { control: string }[];
+      fixes: { steps: { control: string }[] }[];
+    }[];
+    const called = found.flatMap(({ control, mentions, sources, fixes }) => [
+      ...[control, ...mentions, ...sources.map((source) => source.control)],
+      ...fixes.flatMap(({ steps }) => steps.map((step) => step.control)),
+    ]);
+    const { out: boxes } = await hovrin('layout', join(folder, 'a.screen.xml'), '--size', '390x844');
+    const names = (JSON.parse(boxes) as { name: string }[]).map(({ name }) => name);
+    expect(called.filter((name) => !names.includes(name))).toEqual([]);
+    expect(new Set(called)).toContain('row1');
+  });
+
   it('answers all four questions as JSON', async () => {
     const { out } = await ask('--control', 'text2', '--json');
     const found = JSON.parse(out) as { question: string; workings: unknown[]; value: number }[];

@@ -57,6 +57,24 @@ describe('the puzzles', () => {
     expect(fixed(fit, 'field', 'width', 'Let `line` fill `s`')[2]).toBeGreaterThan(300);
   });
 
+  it('a share gets no more than its content where its row is only as wide as that', () => {
+    const row =
+      '<row align="start"><row name="line"><text name="lonely" text="Who" width="share" /></row></row>';
+    const { remarks } = why(row, 'lonely', 'width');
+    expect(remarks).toEqual(['`line` is only as wide as its content, so there is no more to share out.']);
+    expect(fixed(row, 'lonely', 'width', 'Give `line` a share of `row1`')[2]).toBeGreaterThan(300);
+  });
+
+  it('words in what scrolls sideways stay on one line, and can be bounded by what is seen of it', () => {
+    const scroll = `<scroll name="strip" axis="horizontal" padding="4"><text name="words" text="${'and on and on '.repeat(9)}" /></scroll>`;
+    const { remarks } = why(scroll, 'words', 'width');
+    expect(remarks).toEqual(['Nothing bounds its width, so its words stay on one line.']);
+    const fix = 'Let `words` be at most 350 wide, as `strip` is inside';
+    expect(fixed(scroll, 'words', 'width', fix)[2]).toBe(350);
+    expect(why(scroll.replace('axis="horizontal"', ''), 'words', 'width').remarks).toEqual([]);
+    expect(why('<text name="words" text="Who" />', 'words', 'width').remarks).toEqual([]);
+  });
+
   it('a share takes its parts of what the others leave, and the numbers are said', () => {
     const { sentence, workings } = why(
       '<row name="line" padding="0 16" gap="6"><text name="fixed" text="x" width="118" /><column name="name" width="share 2" height="9" /><column name="other" width="share" height="9" /></row>',

@@ -3,10 +3,11 @@ import { readAttribute } from '../document/attributes.ts';
 import { contextOf, readAttributeText } from '../document/property-text.ts';
 import { trackListCss } from '../document/track-list.ts';
 import { kindOf } from '../kinds/catalogue.ts';
+import { frameWidth } from '../layout/sizes.ts';
 import type { Step } from '../steps/step.ts';
 import type { Fix, Question } from './explanation.ts';
 import type { ExplainedScreen, Found } from './find.ts';
-import { isByContent, overflow, starving } from './remarks.ts';
+import { isByContent, overflow, scrollsSideways, starving } from './remarks.ts';
 import { show } from './size.ts';
 
 /** Collects fixes; what a kind does not have, or what is said already, is left out. */
@@ -58,7 +59,7 @@ function sizeFixes(on: ExplainedScreen, found: Found, axis: 'width' | 'height', 
   const main = on.axisOf(parentFound.laid.box) === (axis === 'width' ? 'row' : 'column');
   const hasText = found.laid.box.content.type === 'text';
 
-  if (by.rule === 'share' && by.left <= 0 && isByContent(found, axis)) {
+  if (by.rule === 'share' && isByContent(found, axis)) {
     const around = parentFound.parent;
     if (around) {
       const over = on.name(on.controlOf(around));
@@ -112,6 +113,16 @@ function sizeFixes(on: ExplainedScreen, found: Found, axis: 'width' | 'height', 
       fixes.add(`Take away the min-${axis} of ${self}`, [control, `min-${axis}`, null]);
     else if (limits.min?.automatic)
       fixes.add(`Let ${self} be smaller than its content`, [control, `min-${axis}`, '0']);
+  }
+  const scroll = parentFound.parent;
+  if (scroll && axis === 'width' && hasText && scrollsSideways(found)) {
+    const room = Math.floor(scroll.laid.width - frameWidth(scroll.laid.box));
+    if (reason.result > room)
+      fixes.add(`Let ${self} be at most ${room} wide, as ${on.name(on.controlOf(scroll))} is inside`, [
+        control,
+        'max-width',
+        String(room),
+      ]);
   }
   if (limits.max && Math.abs(reason.result - limits.max.value) < 0.05)
     fixes.add(`Take away the max-${axis} of ${self}`, [control, `max-${axis}`, null]);

@@ -53,9 +53,9 @@ export function remarksOn(on: ExplainedScreen, found: Found, question: Question)
         : `${on.name(control)} is held up to ${show(size)} by its min-${axis}; that is missing here.`,
     );
   const by = found.reasons?.[question]?.by;
-  if (by?.rule === 'share' && by.left <= 0 && isByContent(found, axis))
+  if (by?.rule === 'share' && isByContent(found, axis))
     remarks.push(
-      `${parent} is only as ${words[axis].large} as its content, so it never has anything left over.`,
+      `${parent} is only as ${words[axis].large} as its content, so ${by.left <= 0 ? 'it never has anything left over' : 'there is no more to share out'}.`,
     );
   const content = found.laid.box.content;
   if (
@@ -63,10 +63,16 @@ export function remarksOn(on: ExplainedScreen, found: Found, question: Question)
     content.type === 'text' &&
     found.laid.lines.length === 1 &&
     (by?.rule === 'content' || by?.rule === 'fit') &&
-    out.after > 0.05
+    (out.after > 0.05 || scrollsSideways(found))
   )
     remarks.push('Nothing bounds its width, so its words stay on one line.');
   return remarks;
+}
+
+/** Whether something stands in what scrolls sideways, where no width is too much. */
+export function scrollsSideways({ parent }: Found): boolean {
+  const content = parent?.parent?.laid.box.content;
+  return content?.type === 'scroll' && content.axis !== 'vertical';
 }
 
 /** Whether the parent's size along an axis comes from what is in it. */
