@@ -55,19 +55,17 @@ const hebrewLetters = /(?<!\/)(?=\p{L})\p{Script=Hebrew}/gu;
 /** After what a hyphen begins a word (LB20a): nothing, spaces, and what glues. */
 const beforeWord = /[ \u00a0\u200b\u2011\u202f\u2028]/u;
 
-/** Texts of these alone are looked at without regard to numbers (as browsers do it). */
-const latin1 = /^[\0-\u00ff]*$/;
+const latin1 = /[\0-\u00ff]/;
 
 /** Whether a number begins at an index: a digit, maybe behind a separator. */
 const beginsNumber = (text: string, index: number): boolean =>
-  !latin1.test(text) &&
-  (isOf('digit', text[index]) || (isOf('separator', text[index]) && isOf('digit', text[index + 1])));
+  isOf('digit', text[index]) || (isOf('separator', text[index]) && isOf('digit', text[index + 1]));
 
 /** Whether the characters before an index end in a number: digits, and separators behind them. */
 function endsInNumber(text: string, index: number): boolean {
   let at = index - 1;
   while (isOf('separator', text[at])) at--;
-  return isOf('digit', text[at]) && !latin1.test(text);
+  return isOf('digit', text[at]);
 }
 
 /** What Unicode 17 says of a break in front of an index where the package, which knows Unicode 13, may be wrong; else undefined. */
@@ -81,11 +79,13 @@ function laterVersions(text: string, index: number): boolean | undefined {
     // LB21a: after a Hebrew letter only another one may follow on the next line.
     if (isOf('hebrew', before) && !isOf('hebrew', next)) return false;
   }
-  // LB25: brackets, signs and separators belong to numbers, and only to them.
-  if (isOf('sign', last) && isOf('opening', next)) return !beginsNumber(text, index + 1);
-  if (isOf('closing', last) && isOf('sign', next)) return !endsInNumber(text, index - 1);
-  if (isOf('separator', last) && isOf('sign', next) && endsInNumber(text, index)) return false;
-  if (last === '/' && isOf('digit', next)) return !endsInNumber(text, index);
+  // LB25: brackets, signs and separators belong to numbers, and only to them. Between two characters of Latin-1 browsers look for
+  // no numbers.
+  const numbers = !(latin1.test(last) && latin1.test(next));
+  if (isOf('sign', last) && isOf('opening', next)) return !(numbers && beginsNumber(text, index + 1));
+  if (isOf('closing', last) && isOf('sign', next)) return !(numbers && endsInNumber(text, index - 1));
+  if (isOf('separator', last) && isOf('sign', next) && numbers && endsInNumber(text, index)) return false;
+  if (last === '/' && isOf('digit', next)) return !(numbers && endsInNumber(text, index));
   return undefined;
 }
 
