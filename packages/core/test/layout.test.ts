@@ -107,19 +107,26 @@ describe('direction and text scale', () => {
 });
 
 describe('text', () => {
+  const plain = {
+    family: 'Hanken Grotesk',
+    weight: 400,
+    size: 16,
+    lineHeight: 1.4,
+    italic: false,
+    letterSpacing: 0,
+    noWrap: false,
+    align: 'start',
+  } as const;
+  const linesOf = (text: string, width: number) =>
+    setText(shaper, text, plain)
+      .set(width)
+      .lines.map((line) => line.text);
+
   it('is as wide as its longest line and as narrow as its longest word', () => {
-    const set = setText(shaper, 'a longish line\nshort', {
-      family: 'Hanken Grotesk',
-      weight: 400,
-      size: 16,
-      lineHeight: 1.4,
-      italic: false,
-      letterSpacing: 0,
-      noWrap: false,
-      align: 'start',
-    });
-    expect(set.set(set.maxContent).lines.map((line) => line.text)).toEqual(['a longish line', 'short']);
-    expect(set.set(set.minContent).lines.map((line) => line.text)).toEqual(['a', 'longish', 'line', 'short']);
+    const text = 'a longish line\nshort';
+    const { minContent, maxContent } = setText(shaper, text, plain);
+    expect(linesOf(text, maxContent)).toEqual(['a longish line', 'short']);
+    expect(linesOf(text, minContent)).toEqual(['a', 'longish', 'line', 'short']);
   });
 
   it('loses no word, at any width', () => {
@@ -129,16 +136,8 @@ describe('text', () => {
         fc.integer({ min: 0, max: 300 }),
         (words, width) => {
           const text = words.join(' ');
-          const set = setText(shaper, text, {
-            family: 'Zilla Slab',
-            weight: 600,
-            size: 17.3,
-            lineHeight: 1.4,
-            italic: false,
-            letterSpacing: 0,
-            noWrap: false,
-            align: 'start',
-          });
+          const style = { ...plain, family: 'Zilla Slab', weight: 600, size: 17.3 };
+          const set = setText(shaper, text, style);
           const lines = set.set(width).lines.map((line) => line.text);
           expect(lines.join('').replaceAll(' ', '')).toBe(text.replaceAll(' ', ''));
         },
@@ -147,9 +146,8 @@ describe('text', () => {
   });
 
   it('shows a hyphen where a line ends at a soft one, and nowhere else', () => {
-    const style = { family: 'Zilla Slab', weight: 400, size: 16, lineHeight: 1.4, italic: false } as const;
     const set = (text: string, noWrap = false) =>
-      setText(shaper, text, { ...style, letterSpacing: 0, noWrap, align: 'start' });
+      setText(shaper, text, { ...plain, family: 'Zilla Slab', noWrap });
     const parted = set('after\u00adnoon');
     expect(parted.set(parted.maxContent).lines.map(({ text }) => text)).toEqual(['after\u00adnoon']);
     expect(parted.set(parted.minContent).lines.map(({ text }) => text)).toEqual(['after\u00ad-', 'noon']);
@@ -159,36 +157,17 @@ describe('text', () => {
   });
 
   it('keeps a hyphen that begins a line with the letters behind it', () => {
-    const style = {
-      family: 'Hanken Grotesk',
-      weight: 400,
-      size: 16,
-      lineHeight: 1.4,
-      italic: false,
-    } as const;
-    const lines = (text: string) =>
-      setText(shaper, text, { ...style, letterSpacing: 0, noWrap: false, align: 'start' })
-        .set(1)
-        .lines.map((line) => line.text);
-    expect(lines('half--éclair')).toEqual(['half-', '-éclair']);
-    expect(lines('half-éclair')).toEqual(['half-', 'éclair']);
-    expect(lines('half--day')).toEqual(['half-', '-', 'day']);
+    expect(linesOf('half--éclair', 1)).toEqual(['half-', '-éclair']);
+    expect(linesOf('half-éclair', 1)).toEqual(['half-', 'éclair']);
+    expect(linesOf('half--day', 1)).toEqual(['half-', '-', 'day']);
   });
 
   it('spaces neither what is not seen nor letters that are joined', () => {
-    const style = {
-      family: 'Hanken Grotesk',
-      weight: 400,
-      size: 16,
-      lineHeight: 1.4,
-      italic: false,
-    } as const;
     const added = (text: string) => {
-      const [plain, spaced] = [0, 10].map(
-        (letterSpacing) =>
-          setText(shaper, text, { ...style, letterSpacing, noWrap: true, align: 'start' }).maxContent,
+      const [close, spaced] = [0, 10].map(
+        (letterSpacing) => setText(shaper, text, { ...plain, letterSpacing, noWrap: true }).maxContent,
       );
-      return Math.round((spaced! - plain!) / 10);
+      return Math.round((spaced! - close!) / 10);
     };
     expect(added('zero\u200bwidth')).toBe(9);
     expect(added('مرحبا')).toBe(0);
