@@ -113,10 +113,6 @@ function transferred(pass: Pass, box: Box, widths: Widths, heightBasis?: number)
   return { min: pass.clamp(box, widths.min, min, max), max: pass.clamp(box, widths.max, min, max) };
 }
 
-/** Whether content holds up a width by ratio beside a percentage of a height, even one that counts for nothing (as browsers do it). */
-export const isHeldAcross = (box: Box): boolean =>
-  box.style.aspect !== undefined && isFraction(box.style.height) && keepsWidthOf(box);
-
 const same = (width: number): Widths => ({ min: width, max: width });
 
 function measure(pass: Pass, box: Box, given: Given): Widths {

@@ -13,19 +13,13 @@ import {
   frameHeight,
   hasRatio,
   heightRange,
+  isFraction,
   isShare,
   pixels,
   widthByRatio,
   widthRange,
 } from '../sizes.ts';
-import {
-  contentWidths,
-  givesWayFully,
-  isHeldAcross,
-  keepsWidthOf,
-  leastByContent,
-  widthsWithin,
-} from '../widths.ts';
+import { contentWidths, givesWayFully, keepsWidthOf, leastByContent, widthsWithin } from '../widths.ts';
 import type { FlexInside, Item } from './inside.ts';
 import { alignOf, makeItem } from './item.ts';
 import { isLate, knownHeight, knownShare, measuredIn } from './known.ts';
@@ -146,6 +140,10 @@ export function layColumnItem(
   const measured = measuredIn(pass, item.box, inside, item.align);
   return layOut(pass, item.box, width, item.main, isDefinite && known, measured);
 }
+
+/** Whether content holds up a width by ratio beside a percentage of a height, even one that counts for nothing (as browsers do it). */
+const isHeldAcross = (box: Box): boolean =>
+  box.style.aspect !== undefined && isFraction(box.style.height) && keepsWidthOf(box);
 
 /** The smallest content that holds up the width by ratio of a column's child. */
 const leastAcross = (pass: Pass, child: Box, given: Given, { heightBasis }: FlexInside): number =>

@@ -38,10 +38,7 @@ export const carriesLimits = ({ style, content }: Box): boolean =>
   !isFraction(style.width) &&
   (style.minHeight ?? style.maxHeight) !== undefined;
 
-/**
- * Whether they count where a box is not in a row: not where its height is not by content, nor where it says that its width is
- * (`fit-content`), as browsers do it.
- */
+/** Whether they count where a box is not in a row: not where it says that its width is by content (`fit-content`), as browsers do it. */
 export const carriesAcross = ({ style }: Box): boolean => style.width !== 'fit';
 
 /** @param given `carried`: which of its height limits bound its width. */
