@@ -8,7 +8,7 @@ import { parseArgs } from 'node:util';
 import { type Control, defaultBands, printScreen, type View } from '@hovrin/core';
 import { workspace } from '@hovrin/files';
 import { ParityBench, tolerance } from './compare.ts';
-import { crossings, nests, turns } from './crossings.ts';
+import { alteredNests, crossings, nests, turns } from './crossings.ts';
 import { randomScreen, readTrial, shrink, trialProject } from './documents.ts';
 import { foundFolder } from './found.ts';
 import { texts } from './texts.ts';
@@ -25,7 +25,7 @@ const { values } = parseArgs({
     odd: { type: 'string' },
     /** How many documents more of random texts; a tenth as many where nothing is said. */
     texts: { type: 'string' },
-    /** How many documents more of random nests; a tenth as many, and every container around everything, where nothing is said. */
+    /** How many documents more of random nests, and of altered ones; a tenth as many, and every container around everything, where nothing is said. */
     nests: { type: 'string' },
     /** A document of its own instead of random ones: every box of it in every view, as the core and the page have it. */
     file: { type: 'string' },
@@ -102,6 +102,7 @@ const all = [
     screen: () => readTrial(crossings(turn)).screens[0]!,
   })),
   ...some(nested, '-nests', (seed) => readTrial(nests(seed)).screens[0]!),
+  ...some(nested, '-altered', (seed) => readTrial(alteredNests(seed)).screens[0]!),
 ];
 for (const { seed, screen: make } of all) {
   const screen = make();

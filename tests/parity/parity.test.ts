@@ -4,7 +4,7 @@ import { defaultBands, parseScreen, printScreen, type View } from '@hovrin/core'
 import { readProjectFolder, workspace } from '@hovrin/files';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { ParityBench } from './compare.ts';
-import { crossings, nests, turns } from './crossings.ts';
+import { alteredNests, crossings, nests, turns } from './crossings.ts';
 import { randomScreen, readTrial, shrink, trialAssets, trialProject } from './documents.ts';
 import { foundDocuments } from './found.ts';
 import { rules } from './rules.ts';
@@ -49,9 +49,9 @@ describe('every container around kinds of content', () => {
       expect(result.differences).toEqual([]);
     },
   );
-  it.each([1, 2, 3, 4])('random nests of them, %i', async (seed) => {
-    const result = await bench.compare(readTrial(nests(seed)), [views[0]!]);
-    expect(result.differences).toEqual([]);
+  it.each([1, 2, 3, 4])('random nests of them, as they are and altered, %i', async (seed) => {
+    for (const each of [nests(seed), alteredNests(seed)])
+      expect((await bench.compare(readTrial(each), [views[0]!])).differences).toEqual([]);
   });
 });
 

@@ -630,4 +630,16 @@ export const rules: readonly Rule[] = [
       '<row wrap="true" gap="7.3 13" width="200"><spacer width="90" height="20" /><spacer width="90" height="20" /><spacer width="90" height="20" /></row><grid columns="1fr 1fr" gap="4 9.99"><text text="a" /><text text="b" /><text text="c" /></grid><column gap="3 50"><text text="a" /><text text="b" /></column><row gap="3 50" column-gap="8" lap.gap="20"><text text="a" /><text text="b" /></row><split gap="0 31" ratio="1/2"><column min-width="90"><text text="a" /></column><column><text text="b" /></column></split><tabs gap="7.3 2"><text text="a" /></tabs><nav options="Tonight | Arrivals" gap="1 3.33" />',
     ),
   },
+  {
+    name: 'flexible tracks that their content fills exactly take their parts, however their factors add up (Grid 1 §12.7.1)',
+    source: screen(
+      '<column align="start"><grid columns="repeat(3, minmax(min-content, 0.8fr)) fit-content(40.2%)" rows="fit-content(30) 0.78fr"><image col-span="2" row-span="2" /><text /></grid></column>',
+    ),
+  },
+  {
+    name: 'content that repeats rows holds up a width by ratio at a part of a height that is known first (Sizing 4 §6.2)',
+    source: screen(
+      '<pinboard height="336.9"><column top="10" bottom="10"><grid height="33.3%" aspect="0.5" rows="repeat(auto-fill, 40)" flow="column"><text text="abc" /><text text="def" /><text text="ghi" /></grid></column></pinboard><row height="316.9" align="start"><column height="100%"><grid height="33.3%" aspect="0.5" rows="repeat(auto-fill, 40)" flow="column"><text text="abc" /><text text="def" /><text text="ghi" /></grid></column></row>',
+    ),
+  },
 ];

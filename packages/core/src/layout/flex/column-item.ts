@@ -186,8 +186,9 @@ function widthAtHeight(
   if (typeof style.height === 'number') return width;
   let byHeight = widthByRatio(pass, box, main);
   if (isHeldAcross(box)) {
+    const isAsked = contentAsksAgain(box) || pixels(style.height, inside.heightBasis) !== undefined;
     const given = {
-      height: contentAsksAgain(box) ? main : undefined,
+      height: isAsked ? main : undefined,
       widthOf: inside.width,
       isLate: known === 'late',
     };

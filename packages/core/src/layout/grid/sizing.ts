@@ -467,8 +467,10 @@ function frSize(pass: Pass, grid: Box, tracks: readonly SizedTrack[], room: numb
     for (const track of tracks) {
       const flex = rigid.has(track) ? 0 : flexOf(track.track);
       if (flex === 0) continue;
-      pass.sign(grid, 'least', size * flex - track.base);
-      if (size * flex < track.base) {
+      // Factors such as 0.8 add up to a last bit too much.
+      const beyond = size * flex - track.base + 1e-6;
+      pass.sign(grid, 'least', beyond);
+      if (beyond < 0) {
         rigid.add(track);
         again = true;
       }
