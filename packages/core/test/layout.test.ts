@@ -162,6 +162,15 @@ describe('text', () => {
     expect(linesOf('half--day', 1)).toEqual(['half-', '-', 'day']);
   });
 
+  it('takes no part of a text for another text that reads like what is known of it', () => {
+    const options = { rightToLeft: false, spaced: false };
+    shaper.forget();
+    const whole = 'α4 β';
+    const script = shaper.shape(whole, plain, options).scripts![1]!;
+    expect(shaper.shapePart(whole, 1, 2, plain, options).text).toBe('4');
+    expect(shaper.shape(`${script}/4`, plain, options).text).toBe(`${script}/4`);
+  });
+
   it('spaces neither what is not seen nor letters that are joined', () => {
     const added = (text: string) => {
       const [close, spaced] = [0, 10].map(

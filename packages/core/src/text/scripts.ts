@@ -15,7 +15,7 @@ const neutral = /[\p{scx=Common}\p{scx=Inherited}]/u;
 const other = 1 << scripts.length;
 
 /** Of the letters that are joined. */
-export const arabic = 5;
+export const arabic = scripts.findIndex(({ tag }) => tag === 'Arab') + 1;
 
 /** ISO 15924 tag of a script; undefined for those that no font that ships has letters of, and where there are no letters. */
 export const scriptTag = (script: number): string | undefined => scripts[script - 1]?.tag;

@@ -146,7 +146,7 @@ export class Shaper {
     const [levels, scripts] = [whole.levels?.slice(start, end), whole.scripts?.slice(start, end)];
     if (!levels && !scripts) return this.shape(part, face, options);
     const given = `${levels?.join('') ?? ''}/${scripts?.join('') ?? ''}`;
-    const key = `${faceKey(face)}/${given}${options.spaced ? 's' : ''}/${part}`;
+    const key = `${faceKey(face)}/part/${given}${options.spaced ? 's' : ''}/${part}`;
     return this.kept(key, () => this.shapeAnew(part, this.filesOf(face), options, levels, scripts));
   }
 
