@@ -27,7 +27,7 @@ export function tables(): Measured[] {
     ])!;
   const rows = Array.from({ length: count }, (_, index) => rowAt(index));
   const stays: StateVariable = { name: 'stays', type: 'list', initial: [], table: { id: 't', rows: 0 } };
-  send({ type: 'project', key: 'state', value: [stays] });
+  send({ type: 'put', of: 'state', entity: stays });
   send({ type: 'rows', list: 'stays', at: 0, remove: [], insert: store.rows.keep(id, rows) });
   const took = (work: () => void) => {
     work();

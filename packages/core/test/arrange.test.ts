@@ -326,9 +326,7 @@ describe('an edited text', () => {
       { type: 'set', control: idOf(project, 'a'), property: 'text', value: 'two' },
       { type: 'set', control: idOf(project, 'a'), property: 'size', value: '20' },
     ]);
-    expect(edit('name="b"', 'name="d"')).toEqual([
-      { type: 'rename', control: idOf(project, 'b'), name: 'd' },
-    ]);
+    expect(edit('name="b"', 'name="d"')).toEqual([{ type: 'name', control: idOf(project, 'b'), name: 'd' }]);
     expect(edit('<text name="c" />', '')).toEqual([{ type: 'remove', control: idOf(project, 'c') }]);
     expect(
       edit('<text name="b" /></row><text name="c" />', '</row><text name="c" /><text name="b" />'),

@@ -133,14 +133,16 @@ describe('a project', () => {
   });
 
   it.each([
-    [{ ...project, format: 2 }, 'format 2'],
+    [{ ...project, format: 1 }, 'format 1'],
+    [{ ...project, format: 3 }, 'A newer version reads it.'],
     [{ ...project, name: 5 }, 'no name'],
     [{ ...project, bands: [] }, 'bands'],
     [{ ...project, state: [{ name: 'a', type: 'number', initial: 'x' }] }, 'not of type number'],
     [{ ...project, state: [{ name: 'a b', type: 'text', initial: '' }] }, 'no spaces'],
     [{ ...project, assets: [{ name: '../x', type: 'image/png', width: 1, height: 1 }] }, 'file name'],
     [{ ...project, assets: [{ name: 'x', type: 'text/html', width: 1, height: 1 }] }, 'not a picture'],
-    [{ ...project, screens: [...project.screens, ...project.screens] }, 'the id'],
+    [{ ...project, screens: [...project.screens, ...project.screens] }, 'two screens'],
+    [{ ...project, screens: [...project.screens, { ...project.screens[0], name: 'Another' }] }, 'the id'],
     [null, 'not a project'],
   ])('%# that is not valid says why', (value, words) => {
     expect(projectProblem(value)).toContain(words);

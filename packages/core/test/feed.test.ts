@@ -64,7 +64,7 @@ describe('the address of a feed', () => {
         },
       ],
     };
-    const renamed = applySteps(project, renameState(project, 'name', 'who'));
+    const renamed = applySteps(project, renameState('name', 'who'));
     if (!renamed.ok) throw new Error(renamed.reason);
     expect(renamed.project.state.at(-1)!.feed).toMatchObject({
       address: 'https://hut.example/{guests}?n={who}',

@@ -253,7 +253,7 @@ describe('a variable that follows others', () => {
   });
 
   it('follows when another one is renamed', () => {
-    const applied = applySteps(project, renameState(project, 'bunks', 'beds'));
+    const applied = applySteps(project, renameState('bunks', 'beds'));
     expect(applied.ok && applied.project.state[2]).toMatchObject({ computed: 'beds - guests.length' });
   });
 });

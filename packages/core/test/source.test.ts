@@ -192,7 +192,9 @@ describe('a project as a folder', () => {
     );
     expect(read).toMatchObject({
       ok: false,
-      problems: [{ file: 'project.json', message: 'There is no entry `stat` in a project.' }],
+      problems: [
+        { file: 'project.json', message: 'There is no entry `stat` in a project. Did you mean `start`?' },
+      ],
     });
   });
 });

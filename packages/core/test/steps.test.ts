@@ -11,11 +11,13 @@ import {
   defaultBands,
   emptyHistory,
   historyAfter,
+  historyOf,
   inForce,
   type LogEntry,
   mergeAll,
   nameControl,
   type Project,
+  projectFormat,
   projectProblem,
   renameScreen,
   renameState,
@@ -36,7 +38,7 @@ function randomProject(seed: number): Project {
     ...renumbered(randomScreen(seed * 2 + index), `${index}`),
     name: `Screen${index}`,
   }));
-  return { format: 1, name: 'Trial', bands: defaultBands, state: testState, assets: [], screens };
+  return { format: projectFormat, name: 'Trial', bands: defaultBands, state: testState, assets: [], screens };
 }
 
 /** A step that may or may not fit the project. */
@@ -58,7 +60,7 @@ function randomStep(project: Project): fc.Arbitrary<Step> {
       property: fc.constantFrom('gap', 'text', 'width', 'lap.gap', 'nonsense'),
       value: fc.constantFrom('4', 'share', null),
     }),
-    fc.record({ type: fc.constant('rename' as const), control: id, name: fc.option(name) }),
+    fc.record({ type: fc.constant('name' as const), control: id, name: fc.option(name) }),
     fc.record({
       type: fc.constant('insert' as const),
       parent: id,
@@ -68,7 +70,7 @@ function randomStep(project: Project): fc.Arbitrary<Step> {
     fc.record({
       type: fc.constant('project' as const),
       key: fc.constant('name' as const),
-      value: fc.constantFrom('Hut', '', 5),
+      value: fc.constantFrom('Hut', '', 'Velmora'),
     }),
   );
 }
@@ -187,11 +189,11 @@ describe('a step', () => {
       },
       'gap: `wide` is not one or two lengths of 0 or more.',
     ],
-    [{ type: 'set', control: 'a', property: 'gap', value: 7 }, 'A change of a property lacks something.'],
+    [{ type: 'set', control: 'a', property: 'gap' }, 'A change of a property lacks something.'],
     [{ type: 'project', key: 'secrets', value: 7 }, 'A project has no value `secrets`.'],
     [{ type: 'explode' }, 'There is no step `explode`.'],
   ])('from outside is refused when it is not one: %j', (step, message) => {
-    expect(stepProblem({ bands: defaultBands }, step)).toBe(message);
+    expect(stepProblem(randomProject(1), step)).toBe(message);
   });
 });
 
@@ -201,7 +203,7 @@ describe('renaming', () => {
       projectOf(`<screen name="A"><text name="t" text="guests: {guests + 1} {[1].map(guests =&gt; guests)[0]} {({ guests }).guests}" />
       <textField name="f" value.bind="guests" /><button name="b" on.press="guests = guests - 1; if (guests &lt; 0) { guests = 0 }" />
       <button name="g" on.press="go('A', { guests: guests + 1 }); go('A', { guests })" /></screen>`);
-    const applied = applySteps(project, renameState(project, 'guests', 'people'));
+    const applied = applySteps(project, renameState('guests', 'people'));
     if (!applied.ok) throw new Error(applied.reason);
     expect(named(applied.project, 't').props.text).toBe(
       'guests: {people + 1} {[1].map(guests => guests)[0]} {({ guests: people }).guests}',
@@ -236,25 +238,47 @@ describe('renaming', () => {
 });
 
 describe('history', () => {
-  const entry = (kind: LogEntry['kind'], label: string, group?: string): LogEntry => ({
+  let sequence = 0;
+  const entry = (kind: LogEntry['kind'], label: string, more: Partial<LogEntry> = {}): LogEntry => ({
     kind,
     label,
+    sequence: sequence++,
     steps: [],
     inverse: [{ type: 'remove', control: label }],
-    ...(group ? { group } : {}),
+    ...more,
   });
+  const group = 'typing';
   it('undoes and redoes in turn, joins a run of typing, and forgets what was undone after a new change', () => {
-    const typed = [
+    const typed = historyOf([
       entry('change', 'a'),
-      entry('change', 'b1', 'typing'),
-      entry('change', 'b2', 'typing'),
-    ].reduce(historyAfter, emptyHistory);
+      entry('change', 'b1', { group }),
+      entry('change', 'b2', { group }),
+    ]);
     expect(typed.undo.map((item) => item.label)).toEqual(['a', 'b2']);
-    expect(typed.undo[1]!.steps).toHaveLength(2);
+    expect(typed.undo[1]!.steps).toEqual([
+      { type: 'remove', control: 'b2' },
+      { type: 'remove', control: 'b1' },
+    ]);
     const undone = historyAfter(typed, entry('undo', 'b2'));
     expect([undone.undo.length, undone.redo.length]).toEqual([1, 1]);
     expect(historyAfter(undone, entry('redo', 'b2')).undo).toHaveLength(2);
     expect(historyAfter(undone, entry('change', 'c')).redo).toEqual([]);
+  });
+
+  it('takes back what an undo names, where newer changes were passed over', () => {
+    const first = entry('change', 'a');
+    const entries = [first, entry('change', 'b'), entry('undo', 'a', { takes: first.sequence })];
+    const { undo, redo } = historyOf(entries);
+    expect([undo, redo].map((list) => list.map(({ label }) => label))).toEqual([['b'], ['a']]);
+  });
+
+  it('is read alike entry by entry and all at once, in time that grows with their number only', () => {
+    const many = Array.from({ length: 3000 }, (_, index) =>
+      entry('change', `c${index}`, index % 3 === 0 ? {} : { group: `g${index % 7}` }),
+    );
+    const some = many.slice(0, 300);
+    expect(historyOf(some)).toEqual(some.reduce(historyAfter, emptyHistory));
+    expect(historyOf(many).undo.length).toBeGreaterThan(2000);
   });
 });
 
@@ -291,7 +315,7 @@ describe('a control that events name', () => {
     const see = named(project, 'see');
     expect(attributeProblems(project, see)).toEqual([]);
     const applied = applySteps(project, [
-      { type: 'rename', control: named(project, 'guest').id, name: 'guests' },
+      { type: 'name', control: named(project, 'guest').id, name: 'guests' },
     ]);
     if (!applied.ok) throw new Error(applied.reason);
     expect(attributeProblems(applied.project, named(applied.project, 'see'))).toEqual([

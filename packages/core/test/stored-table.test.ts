@@ -5,6 +5,8 @@ import { programOf } from '../src/export/program.ts';
 import {
   applyStep,
   applySteps,
+  changing,
+  collectionFault,
   firstRows,
   inSample,
   orderOfRows,
@@ -19,7 +21,7 @@ import {
   rewrittenRow,
   rowSteps,
   type StateVariable,
-  stateProblem,
+  stateVariables,
   stepProblem,
 } from '../src/index.ts';
 import { projectOf } from './documents.ts';
@@ -173,15 +175,15 @@ describe('rows of a table', () => {
     });
   });
 
-  it('stay what they are when the state is set by somebody who knew fewer', () => {
+  it('stay what they are when its variable is changed and renamed by somebody who knew fewer', () => {
     const old = tableOf(rowsNamed(3));
     const now = withState(tableOf(rowsNamed(8)), told);
-    const applied = applyStep(now, {
-      type: 'project',
-      key: 'state',
-      value: [{ ...old, name: 'nights' }, told],
-    });
+    const applied = applySteps(now, [
+      ...changing('state', old, { ...old, kept: true }),
+      ...renameState('stays', 'nights'),
+    ]);
     if (!applied.ok) throw new Error(applied.reason);
+    expect(applied.project.state[0]).toMatchObject({ name: 'nights', kept: true });
     expect(initialOf(applied.project, 'nights')).toHaveLength(8);
     expect(applied.project.state[0]!.table!.rows).toBe(8);
   });
@@ -208,14 +210,17 @@ describe('rows of a table', () => {
 
 describe('a table in a project', () => {
   it('says what is not right about it', () => {
-    const problem = (more: object) => stateProblem([{ ...tableOf(rowsNamed(2)), ...more }, told]);
+    const problem = (more: object) =>
+      collectionFault(stateVariables, [{ ...tableOf(rowsNamed(2)), ...more }, told], withState())?.message;
     expect(problem({})).toBeUndefined();
     expect(problem({ table: { id: '', rows: 2 } })).toContain('has no `id`');
     expect(problem({ table: { id: 't', rows: 1 } })).toContain('more rows than its table');
     expect(problem({ table: { id: 't', rows: -1 } })).toContain('0 to 200000 rows');
     expect(problem({ type: 'text', initial: '' })).toContain('only a list');
     expect(problem({ computed: '[]' })).toContain('from elsewhere');
-    expect(stateProblem([tableOf([]), { ...tableOf([]), name: 'other' }])).toContain('another variable');
+    expect(
+      collectionFault(stateVariables, [tableOf([]), { ...tableOf([]), name: 'other' }], withState())?.message,
+    ).toContain('another variable');
   });
 
   it('lies in a file of its own, one row on a line, and is read from there', () => {
@@ -241,7 +246,7 @@ describe('a table in a project', () => {
 
   it('tells the variable that it was given, under its new name as well', () => {
     const project = withState(tableOf(rowsNamed(2)), told);
-    const renamed = applySteps(project, renameState(project, 'told', 'stayStatus'));
+    const renamed = applySteps(project, renameState('told', 'stayStatus'));
     expect(renamed.ok && renamed.project.state[0]!.table!.status).toBe('stayStatus');
   });
 

@@ -134,7 +134,7 @@ it('a column refers to rows of another list: what is not there is told, forms as
   const made = makeForm(project, 'stays', 'A stay', questionsOf(columnsOf(stays), rows), () => `n${++ids}`);
   const select = [...walk(made.screen)].find(({ kind }) => kind === 'select')!;
   expect(select.props.options).toBe('{rooms.map(row => row.room)}');
-  const renamed = applySteps(project, renameState(project, 'rooms', 'places'));
+  const renamed = applySteps(project, renameState('rooms', 'places'));
   expect(renamed.ok && columnsOf(renamed.project.state[1]!)[1]!.refers).toEqual({
     list: 'places',
     column: 'room',

@@ -2,6 +2,7 @@
 import type { IncomingMessage } from 'node:http';
 import type Joi from 'joi';
 import type { Context, Middleware } from 'koa';
+import { UnreadableProject } from './store/reading.ts';
 
 /** An error with a status and a sentence for the person; sent as `{ error }`. */
 export class RequestError extends Error {
@@ -20,6 +21,11 @@ export const answerErrors: Middleware = async (context, next) => {
     if (context.status === 404 && context.body === undefined)
       throw new RequestError(404, 'There is nothing here.');
   } catch (error) {
+    if (error instanceof UnreadableProject) {
+      context.status = 422;
+      context.body = { error: error.message };
+      return;
+    }
     if (!(error instanceof RequestError)) console.error(error);
     context.status = error instanceof RequestError ? error.status : 500;
     context.body = {

@@ -6,6 +6,7 @@ import { guard } from './guard.ts';
 import { answerErrors } from './request.ts';
 import { application } from './routes/application.ts';
 import { assetRoutes } from './routes/assets.ts';
+import { changeRoutes } from './routes/changes.ts';
 import { pageRoutes } from './routes/pages.ts';
 import { projectRoutes } from './routes/projects.ts';
 import { standInRoutes } from './routes/stand-ins.ts';
@@ -16,6 +17,7 @@ import type { Store } from './store/store.ts';
 export function makeApplication(store: Store): Koa {
   const router = new Router();
   projectRoutes(router, store);
+  changeRoutes(router, store);
   assetRoutes(router, store);
   pageRoutes(router, store);
   tableRoutes(router, store);

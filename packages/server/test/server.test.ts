@@ -50,7 +50,7 @@ describe('the log', () => {
     const again = await send(id, 'client-one', 0, 0, set(screen, 'gap', '4'));
     expect([first.body.revision, again.body.revision]).toEqual([1, 1]);
     expect(again.body.accepted).toEqual(first.body.accepted);
-    expect(store.entriesAfter(id, 0)).toHaveLength(1);
+    expect(store.entriesAfter(id, 0).entries).toHaveLength(1);
   });
 
   it('puts steps with an old base on top where they still fit, and tells what was missed', async () => {
@@ -74,7 +74,13 @@ describe('the log', () => {
       status: 409,
       body: {
         revision: 2,
-        refused: [{ sequence: 0, control: 'title', reason: 'The control is not there any more.' }],
+        refused: [
+          {
+            sequence: 0,
+            control: 'title',
+            reason: 'The control is not there any more. “Try” took it away.',
+          },
+        ],
       },
     });
   });
@@ -93,34 +99,18 @@ describe('the log', () => {
 
   it('tells other windows of each entry', async () => {
     const { id, screen } = await blank();
-    const stream = await fetch(`${base}/api/projects/${id}/changes?since=0`);
+    const stream = await fetch(`${base}/api/changes?of=${id}:0`);
     const reader = stream.body!.getReader();
     await send(id, 'client-one', 0, 0, set(screen, 'gap', '12'));
     let heard = '';
     while (!heard.includes('"gap"')) heard += new TextDecoder().decode((await reader.read()).value);
-    expect(heard).toContain('id: 1');
+    expect(heard).toContain('"revision":1');
     await reader.cancel();
   });
 });
 
 describe('requests', () => {
   it.each([
-    [
-      'no sequence',
-      {
-        clientId: 'client-one',
-        baseRevision: 0,
-        entries: [{ kind: 'change', label: '', steps: [{ type: 'remove', control: 'x' }] }],
-      },
-    ],
-    [
-      'an unknown kind',
-      {
-        clientId: 'client-one',
-        baseRevision: 0,
-        entries: [{ sequence: 0, kind: 'destroy', label: '', steps: [{ type: 'remove', control: 'x' }] }],
-      },
-    ],
     ['a negative base', { clientId: 'client-one', baseRevision: -1, entries: [] }],
     ['something else', 'nonsense'],
   ])('with %s are refused with a sentence', async (_, body) => {
@@ -128,6 +118,32 @@ describe('requests', () => {
     const answer = await call<{ error: string }>('POST', `/api/projects/${id}/entries`, body);
     expect(answer.status).toBe(400);
     expect(answer.body.error.length).toBeGreaterThan(5);
+  });
+
+  it('with an entry that is none refuse that one, and store the others', async () => {
+    const { id, screen } = await blank();
+    const steps = [set(screen, 'gap', '4')];
+    const good = { sequence: 7, kind: 'change', label: 'Good', steps };
+    const entries = [
+      { ...good, sequence: undefined },
+      { ...good, sequence: 1, kind: 'destroy' },
+      { ...good, sequence: 2, label: 'x'.repeat(301) },
+      { ...good, sequence: 3, group: 'x'.repeat(65) },
+      { ...good, sequence: 4, steps: [] },
+      { ...good, sequence: 5, steps: [{ type: 'set', control: screen, property: 'gap', value: 'wide' }] },
+      'nonsense',
+      good,
+    ];
+    const answer = await call<Appended>('POST', `/api/projects/${id}/entries`, {
+      clientId: 'client-one',
+      baseRevision: 0,
+      entries,
+    });
+    expect(answer.status).toBe(409);
+    expect(answer.body.refused).toHaveLength(7);
+    for (const { reason } of answer.body.refused) expect(reason).toMatch(/^.{10,}\.$/);
+    expect(answer.body.accepted.map(({ label }) => label)).toEqual(['Good']);
+    expect(store.read(id)!.project.screens[0]!.props.gap).toBe('4');
   });
 
   it('whose steps make no valid project are refused, and change nothing', async () => {

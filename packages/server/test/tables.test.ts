@@ -30,6 +30,10 @@ async function send(id: string, ...steps: Step[]): Promise<Appended> {
   return body;
 }
 
+/** The steps that take back what was stored last. */
+const inverseOf = (id: string, { accepted }: Appended): readonly Step[] =>
+  store.history(id, 'window-one', accepted[0]!.revision + 1).entries.at(-1)!.inverse;
+
 const stays: StateVariable = {
   name: 'stays',
   type: 'list',
@@ -44,7 +48,7 @@ const stays: StateVariable = {
 /** A project with an empty table. */
 async function withTable(): Promise<string> {
   const id = store.createBlank('Trial');
-  await send(id, { type: 'project', key: 'state', value: [stays] });
+  await send(id, { type: 'put', of: 'state', entity: stays });
   return id;
 }
 
@@ -89,9 +93,9 @@ it('an entry that does not fit changes nothing, neither in the document nor amon
   expect(stored(id)).toEqual(guests(3));
   expect(store.read(id)!.project.state[0]!.table!.rows).toBe(3);
   const strange = await send(id, {
-    type: 'project',
-    key: 'state',
-    value: [stays, { ...stays, name: 'other', table: { id: 't9', rows: 4 } }],
+    type: 'put',
+    of: 'state',
+    entity: { ...stays, name: 'other', table: { id: 't9', rows: 4 } },
   });
   expect(strange.refused).toMatchObject([{ reason: 'The rows of `other` are not there.' }]);
 });
@@ -147,18 +151,18 @@ it('a file of 20,000 rows comes in as one step, and going back takes it away and
   const put = await send(id, rowsStep(0, guests(3), taken.body.rows));
   expect(store.rows.rows(id, 't1')).toEqual(guests(20_000, 100));
   expect(store.read(id)!.project.state[0]!.initial).toHaveLength(1000);
-  const back = await send(id, ...put.accepted[0]!.inverse);
+  const back = await send(id, ...inverseOf(id, put));
   expect(back.refused).toEqual([]);
   expect(store.read(id)!.project).toEqual(before);
   expect(stored(id)).toEqual(guests(3));
-  await send(id, ...back.accepted[0]!.inverse);
+  await send(id, ...inverseOf(id, back));
   expect(stored(id)).toEqual(guests(20_000, 100));
   // Half of them go by a name for what went; they come back under it.
   const batch = { batch: 'went', count: 10_000, first: guests(1000, 100) };
   const gone = await send(id, rowsStep(0, batch, []));
   expect(stored(id)).toEqual(guests(10_000, 10_100));
   expect(store.read(id)!.project.state[0]!.initial).toEqual(guests(1000, 10_100));
-  await send(id, ...gone.accepted[0]!.inverse);
+  await send(id, ...inverseOf(id, gone));
   expect(stored(id)).toEqual(guests(20_000, 100));
   // Somebody changed one of them meanwhile: what went under that name is not what is there.
   await send(id, rowsStep(5000, [guest(5100)], [guest(1)]));

@@ -5,6 +5,7 @@ import { Link, NavLink, Outlet, useLocation, useParams } from 'react-router';
 import { useEditorState, type Workplace, WorkplaceContext } from './editor/context.tsx';
 import { Editor } from './editor/editor.ts';
 import { loadShaper } from './fonts.ts';
+import { AsidesDialog } from './saving/AsidesDialog.tsx';
 
 const places = [
   { to: '', label: 'Build', icon: Box },
@@ -106,6 +107,7 @@ function Frame() {
       <div className="flex min-w-0 flex-1 flex-col">
         <Outlet />
       </div>
+      <AsidesDialog />
       {notice && <Notice text={notice} />}
     </div>
   );

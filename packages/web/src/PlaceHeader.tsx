@@ -4,27 +4,7 @@ import type { ReactNode } from 'react';
 import { canRun, commandNamed, runCommand } from './editor/commands/index.ts';
 import { useEditorState, useWorkplace } from './editor/context.tsx';
 import { keyWords } from './editor/keys.ts';
-
-const savingWords = {
-  saved: 'Saved',
-  saving: 'Saving …',
-  offline: 'Not connected: changes are kept here',
-} as const;
-
-/** Whether the server has everything. */
-export function SavingSign() {
-  const { saving } = useEditorState('saving');
-  return (
-    <span
-      role="status"
-      aria-live="polite"
-      data-saving={saving}
-      className={`text-[12px] whitespace-nowrap ${saving === 'offline' ? 'font-medium text-brick' : 'text-quiet'}`}
-    >
-      {savingWords[saving]}
-    </span>
-  );
-}
+import { SavingSign } from './saving/SavingSign.tsx';
 
 const icons = { undo: Undo2, redo: Redo2 } as const;
 

@@ -3,6 +3,7 @@ import type {
   Appended,
   Asset,
   Column,
+  HistoryEntry,
   PlacedRow,
   Project,
   Rewriting,
@@ -10,7 +11,6 @@ import type {
   RowQuestion,
   SampleCondition,
   SentEntry,
-  StoredEntry,
 } from '@hovrin/core';
 
 /** The server cannot be reached. */
@@ -38,15 +38,17 @@ export interface ProjectSummary {
   readonly name: string;
   readonly updatedAt: number;
   readonly deletedAt: number | null;
-  readonly screens: number;
+  /** Undefined where the project cannot be read. */
+  readonly screens?: number;
 }
 
 export interface OpenedProject {
   readonly project: Project;
   readonly revision: number;
-  readonly entries: readonly StoredEntry[];
-  /** Whether there are entries before these. */
-  readonly older: boolean;
+  /** The number that this window's next entry has. */
+  readonly nextSequence: number;
+  /** A sentence about changes that could not be read and are kept aside; undefined where all could. */
+  readonly damage?: string;
 }
 
 /** A page of a stored table's rows. */
@@ -103,9 +105,15 @@ export const api = {
   duplicate: (id: string) => request<{ id: string }>('POST', `${at(id)}/duplicate`),
   remove: (id: string) => request('DELETE', at(id)),
   restore: (id: string) => request('POST', `${at(id)}/restore`),
-  open: (id: string) => request<OpenedProject>('GET', at(id)),
-  entriesBefore: (id: string, revision: number) =>
-    request<Pick<OpenedProject, 'entries' | 'older'>>('GET', `${at(id)}/entries?before=${revision}`),
+  open: (id: string, client: string) =>
+    request<OpenedProject>('GET', `${at(id)}?${new URLSearchParams({ client })}`),
+  /** A page of a window's own entries before a revision, oldest first. */
+  history: (id: string, client: string, before: number) =>
+    request<{ entries: HistoryEntry[]; older: boolean }>(
+      'GET',
+      `${at(id)}/history?${new URLSearchParams({ client, before: String(before) })}`,
+    ),
+  unreadableAddress: (id: string) => `${at(id)}/unreadable`,
   append: (id: string, clientId: string, baseRevision: number, entries: readonly SentEntry[]) =>
     request<Appended>('POST', `${at(id)}/entries`, { clientId, baseRevision, entries }, [409]),
   putAsset: (id: string, asset: Asset, file: Blob) =>
@@ -135,7 +143,6 @@ export const api = {
   rewritten: (id: string, list: string, change: Rewriting) =>
     request<RowBatch>('POST', `${table(id, list)}/rewritten`, change),
   fileAddress: (id: string, list: string, as: 'csv' | 'json') => `${table(id, list)}/file?as=${as}`,
-  changesAddress: (id: string, since: number) => `${at(id)}/changes?since=${since}`,
   assetAddress: (id: string, name: string) => `${at(id)}/assets/${encodeURIComponent(name)}`,
   zipAddress: (id: string) => `${at(id)}/page.zip`,
   /** @param long with longer texts. */

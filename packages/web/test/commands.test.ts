@@ -4,6 +4,7 @@ import { projectOf } from '../../core/test/documents.ts';
 import { canRun, commandNamed, commands, runCommand } from '../src/editor/commands/index.ts';
 import { Editor } from '../src/editor/editor.ts';
 import { keyWords, matches } from '../src/editor/keys.ts';
+import { installBrowser } from './fakeBrowser.ts';
 
 let editor: Editor;
 const idOf = (name: string, from = editor.state.project.screens): string => {
@@ -20,18 +21,12 @@ const outline = (project: Project) => {
 };
 
 beforeEach(() => {
-  const kept = new Map<string, string>();
-  vi.stubGlobal('navigator', {});
+  installBrowser();
   vi.stubGlobal('fetch', () => new Promise(() => undefined));
-  vi.stubGlobal('localStorage', {
-    getItem: (key: string) => kept.get(key) ?? null,
-    setItem: (key: string, value: string) => kept.set(key, value),
-    removeItem: (key: string) => kept.delete(key),
-  });
   const project = projectOf(
     '<screen name="A"><row name="line"><text name="a" /><text name="b" /></row><column name="box" /></screen>',
   );
-  editor = new Editor('p', { project, revision: 0, entries: [], older: false });
+  editor = new Editor('p', { project, revision: 0, nextSequence: 0 }, 'window-one');
 });
 
 /** Selects a control, runs commands, gives the outline and what is selected. */
@@ -93,23 +88,16 @@ describe('a command', () => {
 
   it('that makes a name known puts into force what was typed with it before, in one undo', () => {
     const control = idOf('a');
-    const draft = { draft: '{late ? "late" : "in time"}', good: 'first' };
+    const draft = { draft: '{delayed ? "late" : "in time"}', good: 'first' };
     editor.dispatch({ label: 'Type', steps: [{ type: 'set', control, property: 'text', value: draft }] });
-    const late = { name: 'late', type: 'boolean', initial: true } as const;
+    const late = { name: 'delayed', type: 'boolean', initial: true } as const;
     const text = () => editor.state.project.screens[0]!.children[0]!.children[0]!.props.text;
-    const { state } = editor.state.project;
     editor.dispatch({
       label: 'Know',
-      steps: [
-        {
-          type: 'project',
-          key: 'state',
-          value: [...state.filter(({ name }) => name !== 'late'), { ...late, name: 'other' }],
-        },
-      ],
+      steps: [{ type: 'put', of: 'state', entity: { ...late, name: 'other' } }],
     });
     expect(text()).toEqual(draft);
-    editor.dispatch({ label: 'Know', steps: [{ type: 'project', key: 'state', value: [late] }] });
+    editor.dispatch({ label: 'Know', steps: [{ type: 'put', of: 'state', entity: late }] });
     expect(text()).toBe(draft.draft);
     runCommand(editor, commandNamed('undo'));
     expect(text()).toEqual(draft);

@@ -2,6 +2,7 @@
  * What is the same in two states of a document, made one and the same object again. Documents that come from
  * elsewhere (another thread, a file) are new throughout, yet most of what is worked out about them is known already.
  */
+import { listedCollections } from '../collections/catalogue.ts';
 import type { Control, Project } from './types.ts';
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
@@ -9,16 +10,18 @@ const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.str
 /**
  * @param before the state that is known.
  * @param now the new one.
- * @returns the new state, with the controls, bands, state and assets of `before` wherever nothing in them differs.
+ * @returns the new state, with the controls and the lists of entities of `before` wherever nothing in them differs.
  */
 export function keepSame(before: Project | undefined, now: Project): Project {
   if (!before) return now;
   const known = new Map(before.screens.map((screen) => [screen.id, screen]));
+  const lists = listedCollections().flatMap(({ id }) => {
+    const [old, list] = [before, now].map((of) => (of as unknown as Record<string, unknown>)[id]);
+    return old !== undefined && same(old, list) ? [[id, old]] : [];
+  });
   return {
     ...now,
-    bands: same(before.bands, now.bands) ? before.bands : now.bands,
-    state: same(before.state, now.state) ? before.state : now.state,
-    assets: same(before.assets, now.assets) ? before.assets : now.assets,
+    ...Object.fromEntries(lists),
     screens: now.screens.map((screen) => keptControl(known.get(screen.id), screen)),
   };
 }

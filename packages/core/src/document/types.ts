@@ -146,7 +146,7 @@ export interface Project {
   readonly screens: readonly Control[];
 }
 
-export const projectFormat = 1;
+export const projectFormat = 2;
 
 /** The bands of a new project. */
 export const defaultBands: readonly Band[] = [

@@ -1,5 +1,6 @@
 /** Finding some of a list's records: a variable for what is looked for, and the list of those that have it. */
 import type { Column, Project, StateVariable } from '../document/types.ts';
+import { putting } from '../steps/entities.ts';
 import type { Step } from '../steps/step.ts';
 import { capital, freeStateName, memberText } from './maker.ts';
 
@@ -34,9 +35,6 @@ export function shownOf(of: string, { name, type }: Column): string {
   return type === 'boolean' ? `{${value} ? 'yes' : 'no'}` : `{${value}}`;
 }
 
-/** The step that adds variables to those that are there. */
-export const addingState = (project: Project, ...variables: readonly StateVariable[]): Step => ({
-  type: 'project',
-  key: 'state',
-  value: [...project.state, ...variables],
-});
+/** The steps that add variables to those that are there. */
+export const addingState = (...variables: readonly StateVariable[]): Step[] =>
+  variables.map((variable) => putting('state', variable));

@@ -3,6 +3,7 @@ import { emptyValues } from '../document/state.ts';
 import { referredValues } from '../document/table.ts';
 import type { Control, Project, StateType, StateVariable } from '../document/types.ts';
 import { escapeBraces } from '../expression/template.ts';
+import { addingState } from './finding.ts';
 import {
   capital,
   freeScreenName,
@@ -124,15 +125,14 @@ export function makeForm(
     ),
   ]);
   const there = project.state.some(({ name }) => name === list);
-  const state = [
-    ...project.state,
+  const variables = [
     ...(there ? [] : [{ name: list, type: 'list', initial: [] } as const]),
     ...asked.map(({ variable }) => variable),
   ];
   return {
     screen,
     steps: [
-      { type: 'project', key: 'state', value: state },
+      ...addingState(...variables),
       { type: 'insert', parent: null, index: project.screens.length, control: screen },
     ],
   };

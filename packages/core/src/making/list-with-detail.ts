@@ -105,7 +105,7 @@ export function makeListWithDetail(
   return {
     screen,
     steps: [
-      addingState(project, ...variables),
+      ...addingState(...variables),
       { type: 'insert', parent: null, index: project.screens.length, control: screen },
     ],
   };

@@ -41,7 +41,7 @@ export function makeList(
   return {
     screen,
     steps: [
-      addingState(project, variable),
+      ...addingState(variable),
       { type: 'insert', parent: null, index: project.screens.length, control: screen },
     ],
   };

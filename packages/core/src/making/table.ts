@@ -43,7 +43,7 @@ export function makeTable(
   return {
     screen,
     steps: [
-      addingState(project, variable, { name: order, type: 'text', initial: '' }),
+      ...addingState(variable, { name: order, type: 'text', initial: '' }),
       { type: 'insert', parent: null, index: project.screens.length, control: screen },
     ],
   };

@@ -1,34 +1,15 @@
 /** A project as a folder of files, and back: `project.json`, one XML file a screen, one JSON file a stored table. */
 
 import { nameProblem } from '../document/names.ts';
+import { projectProblem } from '../document/project-problem.ts';
 import { contextOf } from '../document/property-text.ts';
 import { mostTableRows, rowsProblem, withRows } from '../document/stored-table.ts';
 import type { Row } from '../document/table.ts';
-import {
-  type Asset,
-  type Band,
-  type Control,
-  defaultBands,
-  type Project,
-  projectFormat,
-  type StateVariable,
-} from '../document/types.ts';
-import { assetsProblem, bandsProblem, projectProblem, stateProblem } from '../document/validate.ts';
+import type { Control, Project, StateVariable } from '../document/types.ts';
 import { parseScreen } from './parse.ts';
 import { printScreen } from './print.ts';
-import { placeAt, type SourceProblem } from './problem.ts';
-
-/** What stands in `project.json`. */
-interface ProjectFile {
-  readonly format: number;
-  readonly name: string;
-  readonly start?: string;
-  /** Names of the screens in their order. */
-  readonly screens?: readonly string[];
-  readonly bands?: readonly Band[];
-  readonly state?: readonly StateVariable[];
-  readonly assets?: readonly Asset[];
-}
+import type { SourceProblem } from './problem.ts';
+import { printProjectFile, readProjectFile, untitled } from './project-file.ts';
 
 /** All rows of a project's stored tables, by the tables' ids. */
 export type StoredRows = ReadonlyMap<string, readonly Row[]>;
@@ -36,8 +17,6 @@ export type StoredRows = ReadonlyMap<string, readonly Row[]>;
 export type FolderReading =
   | { readonly ok: true; readonly project: Project; readonly rows: StoredRows }
   | { readonly ok: false; readonly problems: readonly SourceProblem[] };
-
-const knownKeys = ['$schema', 'format', 'name', 'start', 'screens', 'bands', 'state', 'assets'];
 
 /** A screen's name by its file: `screens/Tonight.screen.xml` is `Tonight`. */
 export const screenNameOf = (path: string): string =>
@@ -53,22 +32,14 @@ export const screenNameOf = (path: string): string =>
  * @param newId makes an id for a control.
  */
 export function readFolder(files: ReadonlyMap<string, string>, newId: () => string): FolderReading {
-  const head = readProjectFile(
-    files.get('project.json') ?? `{ "format": ${projectFormat}, "name": "Untitled" }`,
-  );
+  const text = files.get('project.json');
+  const head: ReturnType<typeof readProjectFile> =
+    text === undefined ? { project: untitled(), order: [] } : readProjectFile(text);
   if ('problem' in head) return { ok: false, problems: [head.problem] };
   const paths = [...files.keys()].filter((path) => path.endsWith('.screen.xml')).toSorted();
-  const tables = readTables(head.file.state ?? [], files);
+  const tables = readTables(head.project.state, files);
   if ('problem' in tables) return { ok: false, problems: [tables.problem] };
-  const base: Project = {
-    format: projectFormat,
-    name: head.file.name,
-    ...(head.file.start === undefined ? {} : { start: head.file.start }),
-    bands: head.file.bands ?? defaultBands,
-    state: tables.state,
-    assets: head.file.assets ?? [],
-    screens: [],
-  };
+  const base: Project = { ...head.project, state: tables.state };
   // Names of all screens first, since events of one may lead to another.
   const named = new Map(
     paths.map((path) => [
@@ -98,7 +69,7 @@ export function readFolder(files: ReadonlyMap<string, string>, newId: () => stri
     screens.push({ ...parsed.screen, name });
   }
   if (problems.length > 0) return { ok: false, problems };
-  const order = head.file.screens ?? [];
+  const { order } = head;
   const rank = (screen: Control) =>
     order.includes(screen.name!) ? order.indexOf(screen.name!) : order.length;
   const project = { ...base, screens: screens.toSorted((a, b) => rank(a) - rank(b)) };
@@ -110,36 +81,6 @@ export function readFolder(files: ReadonlyMap<string, string>, newId: () => stri
   return message
     ? { ok: false, problems: [{ file: 'project.json', line: 1, column: 1, message }] }
     : { ok: true, project, rows: tables.rows };
-}
-
-function readProjectFile(text: string): { file: ProjectFile } | { problem: SourceProblem } {
-  const fail = (message: string, index = 0) => ({
-    problem: { file: 'project.json', ...placeAt(text, index), message },
-  });
-  let data: unknown;
-  try {
-    data = JSON.parse(text);
-  } catch (error) {
-    const position = /position (\d+)/.exec((error as Error).message);
-    return fail((error as Error).message, position ? Number(position[1]) : 0);
-  }
-  if (typeof data !== 'object' || data === null || Array.isArray(data)) return fail('An object is expected.');
-  const file = data as ProjectFile;
-  const unknown = Object.keys(file).find((key) => !knownKeys.includes(key));
-  if (unknown) return fail(`There is no entry \`${unknown}\` in a project.`, text.indexOf(`"${unknown}"`));
-  if (file.format !== projectFormat)
-    return fail(`The format is ${String(file.format)}; this version reads format ${projectFormat}.`);
-  if (typeof file.name !== 'string' || file.name === '') return fail('The project has no name.');
-  if (
-    file.screens !== undefined &&
-    !(Array.isArray(file.screens) && file.screens.every((name) => typeof name === 'string'))
-  )
-    return fail('`screens` is not a list of names.');
-  const problem =
-    (file.bands === undefined ? undefined : bandsProblem(file.bands)) ??
-    (file.state === undefined ? undefined : stateProblem(file.state)) ??
-    (file.assets === undefined ? undefined : assetsProblem(file.assets));
-  return problem ? fail(problem) : { file };
 }
 
 /** Where the rows of a table lie in a folder. */
@@ -188,19 +129,8 @@ const rowLines = (rows: readonly Row[]): string =>
  * @param rows of its stored tables; without them, the rows that the document holds.
  */
 export function printFolder(project: Project, rows: StoredRows = new Map()): Map<string, string> {
-  const file: ProjectFile = {
-    format: project.format,
-    name: project.name,
-    ...(project.start === undefined ? {} : { start: project.start }),
-    screens: project.screens.map((screen) => screen.name!),
-    bands: project.bands,
-    // The rows of a table, and how many they are, stand in its own file.
-    state: project.state.map((variable) =>
-      variable.table ? { ...variable, initial: [], table: { ...variable.table, rows: 0 } } : variable,
-    ),
-    assets: project.assets,
-  };
-  const files = new Map([['project.json', `${JSON.stringify(file, null, 2)}\n`]]);
+  // The rows of a table, and how many they are, stand in its own file.
+  const files = new Map([['project.json', printProjectFile(project)]]);
   for (const { name, initial, table } of project.state)
     if (table) files.set(tableFile(name), rowLines(rows.get(table.id) ?? (initial as readonly Row[])));
   for (const screen of project.screens)

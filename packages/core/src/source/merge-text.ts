@@ -97,7 +97,7 @@ export function stepsToText(project: Project, screenId: string, after: Control):
     if (next.name !== old.name) {
       if (next === after && next.name !== undefined) {
         for (const step of renameScreen(now, old.id, next.name)) if (!take(step)) return false;
-      } else if (!take({ type: 'rename', control: old.id, name: next.name ?? null })) return false;
+      } else if (!take({ type: 'name', control: old.id, name: next.name ?? null })) return false;
     }
     for (const property of new Set([...Object.keys(old.props), ...Object.keys(next.props)])) {
       const value = next.props[property] ?? null;

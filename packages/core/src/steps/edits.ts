@@ -1,35 +1,17 @@
 /** Changes that take several steps: what they must carry with them stands here, not at each caller. */
 
-import { type Attribute, readAttribute } from '../document/attributes.ts';
+import { readAttribute } from '../document/attributes.ts';
 import { effectiveNames, freeName, freshName, stateNameProblem } from '../document/names.ts';
 import { contextOf, readAttributeText } from '../document/property-text.ts';
-import { destinationType, placesType } from '../document/property-types.ts';
 import { emptyValues, fitting } from '../document/state.ts';
 import { locate, walk } from '../document/tree.ts';
-import {
-  type Column,
-  type Control,
-  type Draft,
-  type Feed,
-  inForce,
-  type Project,
-  type PropertyValue,
-  type StateVariable,
-} from '../document/types.ts';
-import {
-  type NameUse,
-  namesOf,
-  namesOfStatements,
-  namesOfTemplate,
-  type PointerUse,
-  pointersOf,
-  renameIn,
-} from '../expression/names.ts';
-import { parseExpression, parseStatements } from '../expression/parse.ts';
-import { escapeBraces, hasExpression, parseTemplate, unescapeBraces } from '../expression/template.ts';
+import { type Control, type Draft, inForce, type Project, type PropertyValue } from '../document/types.ts';
+import { pointedElsewhere, usesIn } from '../expression/renaming.ts';
+import { escapeBraces, hasExpression, unescapeBraces } from '../expression/template.ts';
 import { kindNamed, kindOf } from '../kinds/catalogue.ts';
 import type { Property } from '../kinds/kind.ts';
 import { spoken } from '../making/questions.ts';
+import { putting } from './entities.ts';
 import type { Step } from './step.ts';
 
 /** A new control of a kind as it is placed, with a name from its kind. */
@@ -68,13 +50,6 @@ export function newScreen(project: Project, newId: () => string): Control {
   };
 }
 
-/** An event's text changed, and likewise what is turned off in it. */
-const inEvent = (text: string, change: (text: string) => string): string =>
-  change(text).replace(
-    /(\/\* off: )([\s\S]*?)(\s*\*\/)/g,
-    (_, open: string, inner: string, close: string) => `${open}${change(inner)}${close}`,
-  );
-
 /** The steps that change texts of attributes, where they become others. */
 function changedTexts(
   screens: readonly Control[],
@@ -93,20 +68,6 @@ function changedTexts(
   );
 }
 
-/** An event in which a screen or control has another name. */
-const pointedElsewhere = (text: string, what: PointerUse['what'], from: string, to: string): string =>
-  inEvent(text, (part) => {
-    const read = parseStatements(part);
-    if (!read.ok) return part;
-    return pointersOf(read.value)
-      .filter((use) => use.what === what && use.name === from)
-      .toSorted((a, b) => b.span[0] - a.span[0])
-      .reduce((result, { span: [start, end] }) => {
-        const quote = result[start]!;
-        return `${result.slice(0, start)}${quote}${to}${quote}${result.slice(end)}`;
-      }, part);
-  });
-
 /**
  * Names a control; events of its screen that name it follow. What people read on it, as far as that is still what a new
  * one begins with, is said after the name.
@@ -118,7 +79,7 @@ export function nameControl(screen: Control, control: Control, name: string): St
   const word = kind.group === 'ask' ? 'label' : kind.group === 'act' ? 'text' : undefined;
   const starter = word === undefined ? undefined : kind.starter[word];
   const from = effectiveNames(screen).get(control.id);
-  const steps: Step[] = [{ type: 'rename', control: control.id, name }];
+  const steps: Step[] = [{ type: 'name', control: control.id, name }];
   if (from !== undefined)
     steps.push(
       ...changedTexts([screen], (_, property, text) =>
@@ -168,17 +129,16 @@ export function valueTyped(
   return { value: draft, problem: reading };
 }
 
+/** Kinds of steps that make names known. */
+const makingKnown: ReadonlySet<Step['type']> = new Set(['put', 'change', 'rename', 'name', 'insert']);
+
 /**
  * The steps that put into force what was typed before it could be read: what it names is there now.
  *
  * @param steps those that led to the project; what they make known is looked for, and nothing where they make nothing known.
  */
 export function typedNowValid(project: Project, steps: readonly Step[]): Step[] {
-  const names = steps.some(
-    (step) =>
-      (step.type === 'project' && step.key === 'state') || step.type === 'rename' || step.type === 'insert',
-  );
-  if (!names) return [];
+  if (!steps.some(({ type }) => makingKnown.has(type))) return [];
   return project.screens.flatMap((screen) =>
     [...walk(screen)].flatMap((control) =>
       Object.entries(control.props).flatMap(([property, value]): Step[] => {
@@ -199,17 +159,6 @@ export function typedNowValid(project: Project, steps: readonly Step[]): Step[] 
 function isWords(control: Control, property: string): boolean {
   const meaning = readAttribute(kindOf(control), property, []);
   return typeof meaning !== 'string' && meaning.role === 'value' && meaning.property.type.name === 'text';
-}
-
-/** Names that an attribute's text reads or writes; none where it cannot be read. */
-function usesIn(meaning: Attribute, text: string): NameUse[] {
-  if (meaning.role === 'bind') return [{ name: text, span: [0, text.length], written: true }];
-  if (meaning.role === 'event') {
-    const read = parseStatements(text);
-    return read.ok ? namesOfStatements(read.value) : [];
-  }
-  const read = hasExpression(text) ? parseTemplate(text) : undefined;
-  return read?.ok ? namesOfTemplate(read.value) : [];
 }
 
 /**
@@ -238,11 +187,7 @@ export function keptInNew(
   return {
     variable,
     steps: [
-      {
-        type: 'project',
-        key: 'state',
-        value: [...project.state, { name: variable, type, initial: begins ?? emptyValues[type] }],
-      },
+      putting('state', { name: variable, type, initial: begins ?? emptyValues[type] }),
       { type: 'set', control: control.id, property: `${property.name}.bind`, value: variable },
     ],
   };
@@ -273,79 +218,15 @@ export function usesOfState(project: Project, name: string): StateUse[] {
   );
 }
 
-const renamedReference = (column: Column, from: string, to: string): Column =>
-  column.refers?.list === from ? { ...column, refers: { ...column.refers, list: to } } : column;
-
-function renamedFeed(feed: Feed, from: string, to: string): Feed {
-  const read = parseTemplate(feed.address);
-  return {
-    ...feed,
-    address: read.ok ? renameIn(feed.address, namesOfTemplate(read.value), from, to) : feed.address,
-    ...(feed.status === from ? { status: to } : {}),
-  };
-}
-
 /** Renames a state variable together with every expression, binding and event that uses it. */
-export function renameState(project: Project, from: string, to: string): Step[] {
-  const state = project.state.map((variable): StateVariable => {
-    const { computed } = variable;
-    const expression = computed === undefined ? undefined : parseExpression(computed);
-    return {
-      ...variable,
-      ...(variable.name === from ? { name: to } : {}),
-      ...(variable.columns
-        ? { columns: variable.columns.map((column) => renamedReference(column, from, to)) }
-        : {}),
-      ...(variable.feed ? { feed: renamedFeed(variable.feed, from, to) } : {}),
-      ...(variable.table?.status === from ? { table: { ...variable.table, status: to } } : {}),
-      ...(expression?.ok ? { computed: renameIn(computed!, namesOf(expression.value), from, to) } : {}),
-    };
-  });
-  const followers = changedTexts(project.screens, (control, property, text) => {
-    const meaning = readAttribute(kindOf(control), property, project.bands);
-    if (typeof meaning === 'string') return undefined;
-    return inEvent(text, (part) => renameIn(part, usesIn(meaning, part), from, to));
-  });
-  return [{ type: 'project', key: 'state', value: state }, ...followers];
-}
-
-/** A value that names screens, with one of them under another name; undefined where it does not name it. */
-function leadingElsewhere(control: Control, property: string, text: string, from: string, to: string) {
-  const meaning = readAttribute(kindOf(control), property, []);
-  if (typeof meaning === 'string' || meaning.role !== 'value') return undefined;
-  const { type } = meaning.property;
-  if (type === destinationType) return text === from ? to : undefined;
-  const places = type === placesType ? placesType.read(text) : undefined;
-  if (!places?.ok || !places.value.some(({ value }) => value === from)) return undefined;
-  // What a person read stays what it was.
-  return places.value
-    .map(({ value, label }) =>
-      value === from ? `${to}: ${label}` : value === label ? label : `${value}: ${label}`,
-    )
-    .join(' | ');
-}
+export const renameState = (from: string, to: string): Step[] => [
+  { type: 'rename', of: 'state', key: from, to },
+];
 
 /** Renames a screen together with every `go("…")`, link and navigation that leads to it. */
 export function renameScreen(project: Project, id: string, to: string): Step[] {
-  const screen = locate(project, id)?.control;
-  const from = screen?.name;
-  const steps: Step[] = [{ type: 'rename', control: id, name: to }];
-  if (from === undefined) return steps;
-  steps.push(
-    ...changedTexts(project.screens, (control, property, text) =>
-      property.startsWith('on.')
-        ? pointedElsewhere(text, 'screen', from, to)
-        : leadingElsewhere(control, property, text, from, to),
-    ),
-  );
-  if (project.state.some((variable) => variable.screen === from))
-    steps.push({
-      type: 'project',
-      key: 'state',
-      value: project.state.map((variable) =>
-        variable.screen === from ? { ...variable, screen: to } : variable,
-      ),
-    });
-  if (project.start === from) steps.push({ type: 'project', key: 'start', value: to });
-  return steps;
+  const from = locate(project, id)?.control.name;
+  return from === undefined
+    ? [{ type: 'name', control: id, name: to }]
+    : [{ type: 'rename', of: 'screens', key: from, to }];
 }

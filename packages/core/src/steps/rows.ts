@@ -14,7 +14,7 @@ import {
 } from '../document/stored-table.ts';
 import { type Row, rowsOf } from '../document/table.ts';
 import type { Project } from '../document/types.ts';
-import type { Applied } from './step.ts';
+import { type Applied, refuse, type StepKind } from './applied.ts';
 
 /** Puts rows in the place of others. What goes has to be what is there, so that nobody's change is lost unseen. */
 export interface RowsStep extends Splice {
@@ -78,13 +78,11 @@ export function rowSteps(list: string, { changed = [], added = [] }: RowEdit, co
   return steps;
 }
 
-const refuse = (reason: string, list: string): Applied => ({ ok: false, reason, control: list });
-
 /** Whether rows are the ones that stand at a place; of a table only the first are known here. */
 const standThere = (first: readonly unknown[], { at, remove }: Splice): boolean =>
   firstOf(remove).every((row, index) => at + index >= first.length || same(row, first[at + index]));
 
-export function changeRows(project: Project, step: RowsStep): Applied {
+function changeRows(project: Project, step: RowsStep): Applied {
   const { list, at, remove, insert } = step;
   const index = project.state.findIndex(({ name }) => name === list);
   const variable = project.state[index];
@@ -124,8 +122,7 @@ export function changeRows(project: Project, step: RowsStep): Applied {
   };
 }
 
-/** What is wrong with a step of rows that came from outside; undefined where nothing is. */
-export function rowsStepProblem(step: Readonly<Record<string, unknown>>): string | undefined {
+function rowsFault(step: Readonly<Record<string, unknown>>): string | undefined {
   const { list, at, remove, insert, behind = [] } = step as Partial<Record<keyof RowsStep, unknown>>;
   if (typeof list !== 'string' || !Number.isInteger(at) || Number(at) < 0)
     return 'A change of rows has no place.';
@@ -145,3 +142,11 @@ function setProblem(set: unknown): string | undefined {
     ? 'A batch of rows has more rows than it says.'
     : undefined;
 }
+
+export const rowsKind: StepKind<RowsStep> = {
+  type: 'rows',
+  apply: changeRows,
+  fault: (_, step) => rowsFault(step),
+  mapped: (_, step, { of, from, to }) =>
+    of === 'state' && step.list === from ? { ...step, list: to } : step,
+};

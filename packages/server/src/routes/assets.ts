@@ -25,13 +25,13 @@ export function assetRoutes(router: Router, store: Store): void {
     if (!types.includes(type)) throw new RequestError(415, 'A picture is PNG, JPEG, WebP, GIF or SVG.');
     const asset = check(context.query, shape);
     const bytes = await readBody(context.req, largestPicture);
-    if (!store.putAsset(id, { ...asset, type }, bytes))
+    if (!store.pictures.put(id, { ...asset, type }, bytes))
       throw new RequestError(409, `There is already a picture ${asset.name}.`);
     context.body = {};
   });
 
   router.get('/api/projects/:id/assets/:name', (context) => {
-    const asset = store.asset(context.params.id ?? '', context.params.name ?? '');
+    const asset = store.pictures.get(context.params.id ?? '', context.params.name ?? '');
     if (!asset) throw new RequestError(404, 'There is no such picture.');
     context.type = asset.type;
     // Drawn as a picture only: an SVG opened by its address runs nothing.

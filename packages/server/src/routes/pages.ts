@@ -49,7 +49,7 @@ export function pageRoutes(router: Router, store: Store): void {
     for (const font of page.fonts)
       files[`fonts/${font}`] = [await readFile(join(fontFolder, font)), { level: 0 }];
     for (const asset of page.assets) {
-      const found = store.asset(id, asset);
+      const found = store.pictures.get(id, asset);
       if (found) files[`assets/${asset}`] = found.bytes;
     }
     context.type = 'application/zip';
@@ -84,7 +84,8 @@ export function pageRoutes(router: Router, store: Store): void {
       context.body = await readFile(join(fontFolder, file));
       return;
     }
-    const asset = folder === 'assets' && page.assets.includes(file) ? store.asset(id, file) : undefined;
+    const asset =
+      folder === 'assets' && page.assets.includes(file) ? store.pictures.get(id, file) : undefined;
     if (!asset) throw new RequestError(404, 'The page has no such file.');
     context.type = asset.type;
     context.body = asset.bytes;

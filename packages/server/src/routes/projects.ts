@@ -1,34 +1,24 @@
-/** The list of projects, and one project: reading it, adding to its log, hearing of changes. */
-import { PassThrough } from 'node:stream';
-import type { SentEntry, StoredEntry } from '@hovrin/core';
+/** The list of projects, and one project: reading it, adding to its log. */
+import { longestEntry, mostEntriesOfBatch, type SentEntry } from '@hovrin/core';
 import type Router from '@koa/router';
 import Joi from 'joi';
 import { check, RequestError, readJson } from '../request.ts';
-import { entriesAtOnce, type Store } from '../store/store.ts';
+import type { Store } from '../store/store.ts';
 
 const nameShape = Joi.object<{ name: string }>({ name: Joi.string().trim().min(1).max(200).required() });
 
+/** A window, as its requests name it. */
+const clientShape = Joi.string().pattern(/^[\w-]{8,64}$/);
+
 const sendShape = Joi.object<{ clientId: string; baseRevision: number; entries: SentEntry[] }>({
-  clientId: Joi.string().min(8).max(64).required(),
+  clientId: clientShape.required(),
   baseRevision: Joi.number().integer().min(0).required(),
-  entries: Joi.array()
-    .max(1000)
-    .items(
-      Joi.object({
-        sequence: Joi.number().integer().min(0).required(),
-        kind: Joi.string().valid('change', 'undo', 'redo').required(),
-        label: Joi.string().allow('').max(300).required(),
-        group: Joi.string().max(100),
-        // What a step may hold is checked by the core, against the project.
-        steps: Joi.array()
-          .items(Joi.object({ type: Joi.string().required() }).unknown(true))
-          .min(1)
-          .max(20_000)
-          .required(),
-      }),
-    )
-    .required(),
+  // Each entry is held against its shape by itself, so that one that is none does not keep others back.
+  entries: Joi.array().max(mostEntriesOfBatch).items(Joi.any()).required(),
 });
+
+/** Longest body of entries, in bytes: one entry of the greatest length, in characters of up to three bytes. */
+const largestBody = 3 * longestEntry;
 
 export function projectRoutes(router: Router, store: Store): void {
   const known = (id: string | undefined): string => {
@@ -52,7 +42,7 @@ export function projectRoutes(router: Router, store: Store): void {
     const { revision } = store.read(id)!;
     store.append(id, 'projects-list', revision, [
       {
-        sequence: revision + 1,
+        sequence: store.nextSequence(id, 'projects-list'),
         kind: 'change',
         label: 'Rename project',
         steps: [{ type: 'project', key: 'name', value: name }],
@@ -78,51 +68,42 @@ export function projectRoutes(router: Router, store: Store): void {
 
   router.get('/api/projects/:id', (context) => {
     const id = known(context.params.id);
-    const { project, revision } = store.read(id)!;
-    const entries = store.entriesBefore(id, revision + 1);
-    context.body = { project, revision, entries, older: entries.length === entriesAtOnce };
+    const { client } = check(
+      context.query,
+      Joi.object<{ client?: string }>({ client: clientShape }).unknown(true),
+    );
+    context.body = {
+      ...store.read(id)!,
+      ...(client === undefined ? {} : { nextSequence: store.nextSequence(id, client) }),
+    };
   });
 
-  router.get('/api/projects/:id/entries', (context) => {
+  // What a window did itself, for undo and redo, page by page from the newest.
+  router.get('/api/projects/:id/history', (context) => {
     const id = known(context.params.id);
-    const { before } = check(
+    const { client, before } = check(
       context.query,
-      Joi.object<{ before: number }>({ before: Joi.number().integer().min(0).required() }),
+      Joi.object<{ client: string; before: number }>({
+        client: clientShape.required(),
+        before: Joi.number().integer().min(0).required(),
+      }),
     );
-    const entries = store.entriesBefore(id, before);
-    context.body = { entries, older: entries.length === entriesAtOnce };
+    context.body = store.history(id, client, before);
+  });
+
+  // Entries that could not be read when the project was opened, to be taken away as a file.
+  router.get('/api/projects/:id/unreadable', (context) => {
+    const id = known(context.params.id);
+    context.attachment('unreadable-changes.json');
+    context.type = 'application/json';
+    context.body = JSON.stringify(store.unreadable(id), undefined, 1);
   });
 
   router.post('/api/projects/:id/entries', async (context) => {
     const id = known(context.params.id);
-    const { clientId, baseRevision, entries } = await readJson(context, sendShape);
+    const { clientId, baseRevision, entries } = await readJson(context, sendShape, largestBody);
     const appended = store.append(id, clientId, baseRevision, entries)!;
     context.status = appended.refused.length > 0 ? 409 : 200;
     context.body = appended;
-  });
-
-  // Server-sent events (HTML §9.2): each entry as it is stored.
-  router.get('/api/projects/:id/changes', (context) => {
-    const id = known(context.params.id);
-    const { since } = check(
-      context.query,
-      Joi.object<{ since: number }>({ since: Joi.number().integer().min(0).required() }).unknown(true),
-    );
-    const stream = new PassThrough();
-    const send = (entry: StoredEntry) =>
-      stream.write(`id: ${entry.revision}\ndata: ${JSON.stringify(entry)}\n\n`);
-    const from = Number(context.get('Last-Event-ID') || since);
-    stream.write(': open\n\n');
-    for (const entry of store.entriesAfter(id, from)) send(entry);
-    const end = store.listen(id, send);
-    const alive = setInterval(() => stream.write(': alive\n\n'), 15_000);
-    stream.on('close', () => {
-      clearInterval(alive);
-      end();
-    });
-    context.req.on('close', () => stream.destroy());
-    context.type = 'text/event-stream';
-    context.set('Cache-Control', 'no-store');
-    context.body = stream;
   });
 }

@@ -2,12 +2,26 @@
 import { mkdirSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { workspace } from '@hovrin/files';
-import Database from 'better-sqlite3';
-import { type BetterSQLite3Database, drizzle } from 'drizzle-orm/better-sqlite3';
+import type { RunResult } from 'better-sqlite3';
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
-import * as schema from './schema.ts';
+import { BetterSQLiteSession } from 'drizzle-orm/better-sqlite3/session';
+import { BaseSQLiteDatabase, SQLiteSyncDialect } from 'drizzle-orm/sqlite-core';
+import Database from 'libsql';
 
-export type Db = BetterSQLite3Database<typeof schema>;
+export type Db = BaseSQLiteDatabase<'sync', RunResult>;
+/** A transaction in the database. */
+export type Transaction = Parameters<Parameters<Db['transaction']>[0]>[0];
+
+/**
+ * Drizzle on the `libsql` package, which has the interface of `better-sqlite3` and brings its binaries inside packages
+ * of the registry: nothing is compiled when Hovrin is installed. Drizzle's own entry for that interface imports
+ * `better-sqlite3` itself, so its parts are put together here.
+ */
+function drizzleOn(sqlite: Database.Database): Db {
+  const dialect = new SQLiteSyncDialect();
+  const session = new BetterSQLiteSession(sqlite as never, dialect, undefined);
+  return new BaseSQLiteDatabase('sync', dialect, session as never, undefined);
+}
 
 /**
  * @param file path of the SQLite file, or `:memory:`.
@@ -20,7 +34,7 @@ export function openDatabase(file: string): { db: Db; close: () => void } {
   // What is answered as saved must survive a power cut, not only the end of the process.
   sqlite.pragma('synchronous = FULL');
   sqlite.pragma('foreign_keys = ON');
-  const db = drizzle(sqlite, { schema });
-  migrate(db, { migrationsFolder: join(workspace, 'packages/server/drizzle') });
+  const db = drizzleOn(sqlite);
+  migrate(db as never, { migrationsFolder: join(workspace, 'packages/server/drizzle') });
   return { db, close: () => sqlite.close() };
 }

@@ -10,13 +10,16 @@ import {
   firstRows,
   isBatch,
   orderOfRows,
+  type Project,
   type Row,
   type RowBatch,
   type RowQuestion,
   type RowsStep,
   type StateVariable,
+  type Step,
   same,
   tableProblems,
+  withRows,
 } from '@hovrin/core';
 import { and, asc, between, count, eq, gte, sql } from 'drizzle-orm';
 import { nanoid } from 'nanoid';
@@ -92,6 +95,35 @@ export class RowStore {
   /** A list of records with all its rows, those that the document does not hold included. */
   withAllRows(projectId: string, variable: StateVariable): StateVariable {
     return variable.table ? { ...variable, initial: this.rows(projectId, variable.table.id) } : variable;
+  }
+
+  /** Does to the rows of tables what a step does to the document. @returns why it cannot. */
+  applyStep(db: Writing, projectId: string, before: Project, after: Project, step: Step): string | undefined {
+    if (step.type === 'rows') {
+      const table = before.state.find(({ name }) => name === step.list)?.table;
+      return table && this.apply(db, projectId, table.id, step);
+    }
+    if (before.state === after.state) return undefined;
+    const known = new Set(before.state.flatMap(({ table }) => table?.id ?? []));
+    const strange = after.state.find(
+      ({ table }) => table && !known.has(table.id) && this.count(projectId, table.id, db) !== table.rows,
+    );
+    return strange && `The rows of \`${strange.name}\` are not there.`;
+  }
+
+  /** A project that holds as many of its tables' first rows as it may. */
+  withFirstRows(projectId: string, project: Project): Project {
+    const isShort = ({ initial, table }: StateVariable) =>
+      table !== undefined && (initial as readonly Row[]).length < Math.min(firstRows, table.rows);
+    if (!project.state.some(isShort)) return project;
+    return {
+      ...project,
+      state: project.state.map((each) =>
+        isShort(each)
+          ? withRows({ ...each, table: each.table! }, this.rows(projectId, each.table!.id))
+          : each,
+      ),
+    };
   }
 
   /**
@@ -199,6 +231,6 @@ const ofTable = (projectId: string, tableId: string) =>
 
 function keepBatch(db: Writing, projectId: string, id: string, rows: readonly Row[]): void {
   db.insert(batches)
-    .values({ projectId, id, rows: deflateSync(JSON.stringify(rows)) })
+    .values({ projectId, id, rows: deflateSync(JSON.stringify(rows)), createdAt: Date.now() })
     .run();
 }

@@ -19,6 +19,8 @@ export const projects = sqliteTable('projects', {
   updatedAt: integer('updated_at').notNull(),
   /** When it was thrown away; null while it is in use. */
   deletedAt: integer('deleted_at'),
+  /** How many screens it has: the list of projects reads no documents. Null: not counted yet. */
+  screens: integer('screens'),
 });
 
 /** The log of steps. Entries are only ever added. */
@@ -34,6 +36,8 @@ export const entries = sqliteTable(
     kind: text('kind', { enum: ['change', 'undo', 'redo'] }).notNull(),
     label: text('label').notNull(),
     group: text('group_id'),
+    /** Of an undo or redo: the number of the client's entry that it takes back. */
+    takes: integer('takes'),
     /** JSON of the steps. */
     steps: text('steps').notNull(),
     /** JSON of the steps that take them back. */
@@ -44,6 +48,23 @@ export const entries = sqliteTable(
     primaryKey({ columns: [table.projectId, table.revision] }),
     uniqueIndex('entries_client_sequence').on(table.projectId, table.clientId, table.sequence),
   ],
+);
+
+/** Entries that could not be read when their project was opened: they are kept, but not a part of it. */
+export const unreadable = sqliteTable(
+  'unreadable',
+  {
+    projectId: text('project_id')
+      .notNull()
+      .references(() => projects.id, { onDelete: 'cascade' }),
+    revision: integer('revision').notNull(),
+    /** When it was put aside, ms since 1970. */
+    time: integer('time').notNull(),
+    reason: text('reason').notNull(),
+    label: text('label').notNull(),
+    steps: text('steps').notNull(),
+  },
+  (table) => [index('unreadable_project').on(table.projectId)],
 );
 
 /** Whole projects at some revisions, so that opening one does not start from the first entry. */
@@ -86,6 +107,8 @@ export const batches = sqliteTable(
     id: text('id').notNull(),
     /** JSON of the rows, deflated. */
     rows: blob('rows', { mode: 'buffer' }).notNull(),
+    /** When they came, ms since 1970. */
+    createdAt: integer('created_at').notNull().default(0),
   },
   (table) => [primaryKey({ columns: [table.projectId, table.id] })],
 );

@@ -4,38 +4,31 @@
  */
 import {
   type Appended,
-  type Applied,
-  type AppliedAll,
-  type Asset,
-  applyStep,
-  applySteps,
-  defaultBands,
-  firstRows,
+  type HistoryEntry,
   newScreen,
   type Project,
-  projectFormat,
   projectProblem,
-  type Refusal,
   type Row,
   type SentEntry,
   type StateVariable,
   type Step,
   type StoredEntry,
   type StoredRows,
-  stepProblem,
-  walk,
-  withRows,
+  untitled,
 } from '@hovrin/core';
-import { and, asc, desc, eq, gt, isNotNull, isNull, lt } from 'drizzle-orm';
+import { and, asc, desc, eq, isNotNull, isNull } from 'drizzle-orm';
 import { nanoid } from 'nanoid';
-import type { Db } from './database.ts';
+import type { Db, Transaction } from './database.ts';
+import { Log, type Run } from './log.ts';
+import { PictureStore } from './pictures.ts';
+import { type ReadProject, readProjectFrom, UnreadableProject } from './reading.ts';
 import { RowStore } from './rows.ts';
-import { assets, entries, projects, snapshots } from './schema.ts';
+import { projects, snapshots, unreadable } from './schema.ts';
 
-/** A snapshot is kept every so many entries. */
-const entriesPerSnapshot = 100;
-/** Entries sent with a project at once; older ones are fetched when needed. */
-export const entriesAtOnce = 1000;
+export { UnreadableProject } from './reading.ts';
+
+/** Projects that are held in memory; the one that was used longest ago goes first. */
+const mostHeld = 20;
 
 export interface ProjectSummary {
   readonly id: string;
@@ -44,22 +37,8 @@ export interface ProjectSummary {
   /** Milliseconds since 1970. */
   readonly updatedAt: number;
   readonly deletedAt: number | null;
-  readonly screens: number;
-}
-
-export interface OpenProject {
-  readonly project: Project;
-  readonly revision: number;
-}
-
-/** A transaction in the database. */
-type Transaction = Parameters<Parameters<Db['transaction']>[0]>[0];
-
-/** Steps that do not apply: what was done of them is taken back. */
-class NotApplied extends Error {
-  constructor(readonly refusal: Extract<Applied, { ok: false }>) {
-    super(refusal.reason);
-  }
+  /** Undefined where it is not known, since the project cannot be read. */
+  readonly screens: number | undefined;
 }
 
 /** Told of each stored entry. */
@@ -67,39 +46,57 @@ export type Listener = (entry: StoredEntry) => void;
 
 export class Store {
   /** Newest versions of projects in use. */
-  private readonly open = new Map<string, OpenProject>();
-  private readonly listeners = new Map<string, Set<Listener>>();
+  readonly #open = new Map<string, ReadProject>();
+  readonly #listeners = new Map<string, Set<Listener>>();
+  readonly #db: Db;
+  readonly #now: () => number;
+  readonly #log: Log;
   /** Rows of stored tables. */
   readonly rows: RowStore;
+  readonly pictures: PictureStore;
 
-  constructor(
-    private readonly db: Db,
-    private readonly now: () => number = Date.now,
-  ) {
+  constructor(db: Db, now: () => number = Date.now) {
+    this.#db = db;
+    this.#now = now;
+    this.#log = new Log(db, now);
     this.rows = new RowStore(db);
+    this.pictures = new PictureStore(db);
   }
 
+  /** All projects, newest first; no document is read for it. */
   list(deleted = false): ProjectSummary[] {
-    const rows = this.db
+    return this.#db
       .select()
       .from(projects)
       .where(deleted ? isNotNull(projects.deletedAt) : isNull(projects.deletedAt))
       .orderBy(desc(projects.updatedAt))
-      .all();
-    return rows.map(({ id, name, revision, updatedAt, deletedAt }) => ({
-      id,
-      name,
-      revision,
-      updatedAt,
-      deletedAt,
-      screens: this.read(id)?.project.screens.length ?? 0,
-    }));
+      .all()
+      .map(({ id, name, revision, updatedAt, deletedAt, screens }) => ({
+        id,
+        name,
+        revision,
+        updatedAt,
+        deletedAt,
+        screens: screens ?? this.#counted(id),
+      }));
+  }
+
+  /** How many screens a project of an older version of Hovrin has; counted once. */
+  #counted(id: string): number | undefined {
+    try {
+      const screens = this.read(id)?.project.screens.length;
+      if (screens !== undefined) this.#db.update(projects).set({ screens }).where(eq(projects.id, id)).run();
+      return screens;
+    } catch (error) {
+      if (error instanceof UnreadableProject) return undefined;
+      throw error;
+    }
   }
 
   /** Whether there is a project of that id that is not thrown away. */
   has(id: string): boolean {
     return (
-      this.db
+      this.#db
         .select({ id: projects.id })
         .from(projects)
         .where(and(eq(projects.id, id), isNull(projects.deletedAt)))
@@ -109,12 +106,12 @@ export class Store {
 
   /** Whether nothing was ever stored. */
   isEmpty(): boolean {
-    return this.db.select({ id: projects.id }).from(projects).get() === undefined;
+    return this.#db.select({ id: projects.id }).from(projects).get() === undefined;
   }
 
   /** Whether anything was done since the first project was loaded. */
   isChanged(): boolean {
-    const all = this.db
+    const all = this.#db
       .select({ revision: projects.revision, deletedAt: projects.deletedAt })
       .from(projects)
       .all();
@@ -142,36 +139,27 @@ export class Store {
       )[0];
     if (problem) throw new Error(problem);
     const id = nanoid(12);
-    const time = this.now();
-    this.db.transaction((tx) => {
+    const time = this.#now();
+    const { name, screens } = project;
+    this.#db.transaction((tx) => {
       tx.insert(projects)
-        .values({ id, name: project.name, revision: 0, createdAt: time, updatedAt: time })
+        .values({ id, name, revision: 0, createdAt: time, updatedAt: time, screens: screens.length })
         .run();
       tx.insert(snapshots)
         .values({ projectId: id, revision: 0, document: JSON.stringify(project) })
         .run();
       for (const asset of project.assets) {
         const bytes = pictures.get(asset.name);
-        if (bytes)
-          tx.insert(assets)
-            .values({ projectId: id, ...asset, bytes })
-            .run();
+        if (bytes) this.pictures.put(id, asset, bytes, tx);
       }
       for (const each of tables) this.rows.fill(tx, id, each.table!.id, rowsOfTable(each));
     });
-    this.open.set(id, { project, revision: 0 });
+    this.#hold(id, { project, revision: 0 });
     return id;
   }
 
   createBlank(name: string): string {
-    const blank: Project = {
-      format: projectFormat,
-      name,
-      bands: defaultBands,
-      state: [],
-      assets: [],
-      screens: [],
-    };
+    const blank = untitled(name);
     return this.create({ ...blank, screens: [newScreen(blank, () => nanoid(10))] });
   }
 
@@ -181,13 +169,13 @@ export class Store {
     if (!found) return undefined;
     const pictures = new Map(
       found.project.assets.flatMap(({ name }) => {
-        const asset = this.asset(id, name);
-        return asset ? [[name, asset.bytes] as [string, Buffer]] : [];
+        const picture = this.pictures.get(id, name);
+        return picture ? [[name, picture.bytes] as [string, Buffer]] : [];
       }),
     );
     const tables = found.project.state.flatMap(({ table }) => table ?? []);
     return this.create(
-      { ...found.project, name: `${found.project.name} (copy)` },
+      { ...found.project, name: `${found.project.name.slice(0, 190)} (copy)` },
       pictures,
       new Map(tables.map((table) => [table.id, this.rows.rows(id, table.id)])),
     );
@@ -196,9 +184,9 @@ export class Store {
   /** Throws a project away, or takes it back. @returns whether there is such a project. */
   setDeleted(id: string, deleted: boolean): boolean {
     return (
-      this.db
+      this.#db
         .update(projects)
-        .set({ deletedAt: deleted ? this.now() : null })
+        .set({ deletedAt: deleted ? this.#now() : null })
         .where(eq(projects.id, id))
         .run().changes > 0
     );
@@ -206,64 +194,54 @@ export class Store {
 
   /** Takes away everything that is stored. */
   clear(): void {
-    this.db.delete(projects).run();
-    for (const id of this.open.keys()) this.rows.forget(id);
-    this.open.clear();
+    this.#db.delete(projects).run();
+    for (const id of this.#open.keys()) this.rows.forget(id);
+    this.#open.clear();
   }
 
-  /** The newest version of a project; undefined where there is none. */
-  read(id: string): OpenProject | undefined {
-    const known = this.open.get(id);
-    if (known) return known;
-    const snapshot = this.db
+  /** The newest version of a project; undefined where there is none. @throws UnreadableProject. */
+  read(id: string): ReadProject | undefined {
+    const known = this.#open.get(id);
+    if (known) return this.#hold(id, known);
+    const isThere = this.#db.select({ id: projects.id }).from(projects).where(eq(projects.id, id)).get();
+    if (!isThere) return undefined;
+    const read = readProjectFrom(this.#db, id, this.#now());
+    return this.#hold(id, { ...read, project: this.rows.withFirstRows(id, read.project) });
+  }
+
+  #hold(id: string, project: ReadProject): ReadProject {
+    this.#open.delete(id);
+    this.#open.set(id, project);
+    if (this.#open.size > mostHeld) this.#open.delete(this.#open.keys().next().value!);
+    return project;
+  }
+
+  /** Entries after a revision, oldest first, as far as one answer carries them. */
+  entriesAfter(id: string, revision: number, except?: string): Run {
+    return this.#log.after(id, revision, except);
+  }
+
+  /** A page of a client's own entries before a revision, for undo and redo. */
+  history(id: string, clientId: string, before: number): { entries: HistoryEntry[]; older: boolean } {
+    return this.#log.history(id, clientId, before);
+  }
+
+  /** The number that a client's next entry has. */
+  nextSequence(id: string, clientId: string): number {
+    return this.#log.nextSequence(id, clientId);
+  }
+
+  /** Entries that could not be read when the project was opened, as they were stored. */
+  unreadable(id: string): object[] {
+    return this.#db
       .select()
-      .from(snapshots)
-      .where(eq(snapshots.projectId, id))
-      .orderBy(desc(snapshots.revision))
-      .get();
-    if (!snapshot) return undefined;
-    let project = JSON.parse(snapshot.document) as Project;
-    let { revision } = snapshot;
-    for (const entry of this.entriesAfter(id, revision)) {
-      const applied = applySteps(project, entry.steps);
-      if (!applied.ok)
-        throw new Error(`Entry ${entry.revision} of project ${id} does not apply: ${applied.reason}`);
-      project = applied.project;
-      revision = entry.revision;
-    }
-    const found = { project: this.withFirstRows(id, project), revision };
-    this.open.set(id, found);
-    return found;
+      .from(unreadable)
+      .where(eq(unreadable.projectId, id))
+      .orderBy(asc(unreadable.revision))
+      .all();
   }
 
-  entriesAfter(id: string, revision: number): StoredEntry[] {
-    return this.db
-      .select()
-      .from(entries)
-      .where(and(eq(entries.projectId, id), gt(entries.revision, revision)))
-      .orderBy(asc(entries.revision))
-      .all()
-      .map(fromRow);
-  }
-
-  /** At most `entriesAtOnce` entries before a revision, oldest first. */
-  entriesBefore(id: string, revision: number): StoredEntry[] {
-    return this.db
-      .select()
-      .from(entries)
-      .where(and(eq(entries.projectId, id), lt(entries.revision, revision)))
-      .orderBy(desc(entries.revision))
-      .limit(entriesAtOnce)
-      .all()
-      .map(fromRow)
-      .reverse();
-  }
-
-  /**
-   * Adds a client's entries to the log. Entries that are there already (same client and sequence) change
-   * nothing. Steps are applied to the newest version, whatever the client's base was; those that do not fit
-   * are refused with a reason, the others stand.
-   */
+  /** Adds a client's entries to the log, see `Log.append`. @returns undefined where there is no such project. */
   append(
     id: string,
     clientId: string,
@@ -272,186 +250,47 @@ export class Store {
   ): Appended | undefined {
     const before = this.read(id);
     if (!before) return undefined;
-    let { project, revision } = before;
-    const stored: StoredEntry[] = [];
-    const accepted: StoredEntry[] = [];
-    const refused: Refusal[] = [];
-    const write = (tx: Transaction): void => {
-      for (const entry of sent) {
-        const row = tx
-          .select()
-          .from(entries)
-          .where(
-            and(
-              eq(entries.projectId, id),
-              eq(entries.clientId, clientId),
-              eq(entries.sequence, entry.sequence),
-            ),
-          )
-          .get();
-        if (row) {
-          accepted.push(fromRow(row));
-          continue;
-        }
-        const applied = this.applyEntry(tx, id, project, entry.steps);
-        if (!applied.ok) {
-          const control =
-            applied.control && (this.nameOfLost(id, applied.control, baseRevision) ?? applied.control);
-          refused.push({ sequence: entry.sequence, reason: applied.reason, ...(control ? { control } : {}) });
-          continue;
-        }
-        ({ project } = applied);
-        revision += 1;
-        const added: StoredEntry = {
-          ...entry,
-          inverse: applied.inverse,
-          revision,
-          clientId,
-          time: this.now(),
-        };
-        tx.insert(entries)
-          .values({
-            projectId: id,
-            ...added,
-            group: added.group ?? null,
-            steps: JSON.stringify(added.steps),
-            inverse: JSON.stringify(added.inverse),
-          })
-          .run();
-        if (revision % entriesPerSnapshot === 0)
-          tx.insert(snapshots)
-            .values({ projectId: id, revision, document: JSON.stringify(project) })
-            .run();
-        stored.push(added);
-        accepted.push(added);
-      }
-      if (stored.length > 0)
-        tx.update(projects)
-          .set({ revision, name: project.name, updatedAt: this.now() })
-          .where(eq(projects.id, id))
-          .run();
-    };
+    const applyToRows = (tx: Transaction, from: Project, to: Project, step: Step) =>
+      this.rows.applyStep(tx, id, from, to, step);
+    let done: ReturnType<Log['append']>;
     try {
-      this.db.transaction(write);
+      done = this.#log.append(id, clientId, baseRevision, sent, before, applyToRows, () =>
+        this.rows.forget(id),
+      );
     } catch (error) {
       // The rows that are held may be ahead of those that are stored.
       this.rows.forget(id);
       throw error;
     }
+    const { project, stored, revision, accepted, refused } = done;
     // Only what the database holds now counts as the newest version.
-    this.open.set(id, { project: this.withFirstRows(id, project), revision });
-    for (const entry of stored) for (const listener of this.listeners.get(id) ?? []) listener(entry);
-    const missed = this.entriesAfter(id, baseRevision).filter((entry) => entry.clientId !== clientId);
-    return { revision, accepted, refused, missed };
-  }
-
-  /** Applies the steps of an entry to the document and to the rows of its tables: all of them, or none. */
-  private applyEntry(tx: Transaction, id: string, project: Project, steps: readonly Step[]): AppliedAll {
-    let current = project;
-    const inverse: Step[] = [];
-    try {
-      tx.transaction((inner) => {
-        for (const step of steps) {
-          const problem = stepProblem(current, step);
-          if (problem !== undefined) throw new NotApplied({ ok: false, reason: problem });
-          const applied = applyStep(current, step);
-          if (!applied.ok) throw new NotApplied(applied);
-          const reason = this.applyToRows(inner, id, current, applied.project, step);
-          if (reason !== undefined) throw new NotApplied({ ok: false, reason });
-          current = applied.project;
-          inverse.unshift(applied.inverse);
-        }
-      });
-    } catch (error) {
-      if (!(error instanceof NotApplied)) throw error;
-      this.rows.forget(id);
-      return error.refusal;
-    }
-    return { ok: true, project: current, inverse };
-  }
-
-  /** Does to the rows of tables what a step does. @returns why it cannot. */
-  private applyToRows(
-    tx: Transaction,
-    id: string,
-    before: Project,
-    after: Project,
-    step: Step,
-  ): string | undefined {
-    if (step.type === 'rows') {
-      const table = before.state.find(({ name }) => name === step.list)?.table;
-      return table && this.rows.apply(tx, id, table.id, step);
-    }
-    if (step.type !== 'project' || step.key !== 'state') return undefined;
-    const known = new Set(before.state.flatMap(({ table }) => table?.id ?? []));
-    const strange = after.state.find(
-      ({ table }) => table && !known.has(table.id) && this.rows.count(id, table.id, tx) !== table.rows,
-    );
-    return strange && `The rows of \`${strange.name}\` are not there.`;
-  }
-
-  /** A project that holds as many of its tables' first rows as it may. */
-  private withFirstRows(id: string, project: Project): Project {
-    const isShort = ({ initial, table }: StateVariable) =>
-      table !== undefined && (initial as readonly Row[]).length < Math.min(firstRows, table.rows);
-    if (!project.state.some(isShort)) return project;
+    this.#hold(id, { ...before, project: this.rows.withFirstRows(id, project), revision });
+    for (const entry of stored) for (const listener of this.#listeners.get(id) ?? []) listener(entry);
+    const missed = this.#log.after(id, baseRevision, clientId);
     return {
-      ...project,
-      state: project.state.map((each) =>
-        isShort(each) ? withRows({ ...each, table: each.table! }, this.rows.rows(id, each.table!.id)) : each,
-      ),
+      revision,
+      accepted,
+      refused: refused.map((refusal) => this.#named(id, baseRevision, refusal)),
+      missed: missed.entries,
+      ...(missed.isTooLong ? { isBehind: true } : {}),
     };
   }
 
-  /** The name of a control that was taken away after a revision; undefined where none of that id was. */
-  private nameOfLost(id: string, control: string, after: number): string | undefined {
-    for (const { inverse } of this.entriesAfter(id, after))
-      for (const step of inverse) {
-        const lost =
-          step.type === 'insert' ? [...walk(step.control)].find((each) => each.id === control) : undefined;
-        if (lost) return lost.name ?? lost.kind;
-      }
-    return undefined;
+  /** A refusal with the change that took away what it is about, where one did. */
+  #named(id: string, after: number, refusal: Appended['refused'][number]): Appended['refused'][number] {
+    const took = refusal.control === undefined ? undefined : this.#log.whoTook(id, after, refusal.control);
+    return took
+      ? { ...refusal, control: took.name, reason: `${refusal.reason} “${took.label}” took it away.` }
+      : refusal;
   }
 
   /** Calls a listener with each entry that is stored from now on. @returns what ends it. */
   listen(id: string, listener: Listener): () => void {
-    const set = this.listeners.get(id) ?? new Set();
-    this.listeners.set(id, set.add(listener));
-    return () => set.delete(listener);
+    const set = this.#listeners.get(id) ?? new Set();
+    this.#listeners.set(id, set.add(listener));
+    return () => {
+      set.delete(listener);
+      if (set.size === 0) this.#listeners.delete(id);
+    };
   }
-
-  asset(id: string, name: string): { type: string; bytes: Buffer } | undefined {
-    return this.db
-      .select({ type: assets.type, bytes: assets.bytes })
-      .from(assets)
-      .where(and(eq(assets.projectId, id), eq(assets.name, name)))
-      .get();
-  }
-
-  /** Keeps a picture's bytes; the project's list of pictures is changed by a step. A picture is never overwritten. */
-  putAsset(id: string, asset: Asset, bytes: Buffer): boolean {
-    return (
-      this.db
-        .insert(assets)
-        .values({ projectId: id, ...asset, bytes })
-        .onConflictDoNothing()
-        .run().changes > 0
-    );
-  }
-}
-
-function fromRow(row: typeof entries.$inferSelect): StoredEntry {
-  const { revision, clientId, sequence, kind, label, group, time } = row;
-  return {
-    revision,
-    clientId,
-    sequence,
-    kind,
-    label,
-    ...(group === null ? {} : { group }),
-    steps: JSON.parse(row.steps) as Step[],
-    inverse: JSON.parse(row.inverse) as Step[],
-    time,
-  };
 }

@@ -30,7 +30,7 @@ export function PictureField({
       editor.dispatch({
         label: `Bring in ${asset.name}`,
         steps: [
-          ...pictureSteps(editor, [asset]),
+          ...pictureSteps([asset]),
           { type: 'set', control: control.id, property: property.name, value: asset.name },
         ],
       });

@@ -146,7 +146,7 @@ function ScreenMenu({ screen }: { screen: Control }) {
           onSelect: () =>
             editor.dispatch({
               label: `Open ${screen.name} first`,
-              steps: [{ type: 'project', key: 'start', value: screen.name }],
+              steps: [{ type: 'project', key: 'start', value: screen.name ?? null }],
             }),
         },
         {

@@ -1,6 +1,8 @@
 /** Data: the project's state variables, with type, initial value and who uses them. */
 import {
+  changing,
   columnsOf,
+  dropping,
   effectiveNames,
   followedBy,
   freshName,
@@ -10,6 +12,7 @@ import {
   makeList,
   makeListWithDetail,
   makeTable,
+  putting,
   questionsOf,
   renameState,
   rowsOf,
@@ -49,15 +52,9 @@ export function DataPlace() {
   const { project } = useEditorState('project');
   const navigate = useNavigate();
   useCommandKeys(editor);
-  const setState = (label: string, state: readonly StateVariable[], group?: string) =>
-    editor.dispatch({
-      label,
-      steps: [{ type: 'project', key: 'state', value: state }],
-      ...(group ? { group } : {}),
-    });
-  const remove = (variable: StateVariable, index: number) => {
+  const remove = (variable: StateVariable) => {
     const uses = usesOfState(project, variable.name).length;
-    setState(`Delete ${variable.name}`, project.state.toSpliced(index, 1));
+    editor.dispatch({ label: `Delete ${variable.name}`, steps: [dropping('state', variable)] });
     if (uses > 0)
       editor.tell(
         `${uses} ${uses === 1 ? 'property still names' : 'properties still name'} ${variable.name}; they are marked in the tree. Undo brings it back.`,
@@ -73,7 +70,12 @@ export function DataPlace() {
       project.state.some((variable) => variable.name === candidate),
     );
     // Its field is there before the next key comes.
-    flushSync(() => setState(`Add ${name}`, [...project.state, { name, type: 'text', initial: '' }]));
+    flushSync(() =>
+      editor.dispatch({
+        label: `Add ${name}`,
+        steps: [putting('state', { name, type: 'text', initial: '' })],
+      }),
+    );
     const field = document.querySelector<HTMLInputElement>(`input[data-variable="${name}"]`);
     field?.focus();
     field?.select();
@@ -140,9 +142,13 @@ export function DataPlace() {
                       key={index}
                       variable={variable}
                       onChange={(changed, label, group) =>
-                        setState(label, project.state.with(index, changed), group)
+                        editor.dispatch({
+                          label,
+                          steps: changing('state', variable, changed),
+                          ...(group ? { group } : {}),
+                        })
                       }
-                      onRemove={() => remove(variable, index)}
+                      onRemove={() => remove(variable)}
                       onMade={take}
                     />
                   ))}
@@ -189,7 +195,7 @@ function VariableRow({ variable, onChange, onRemove, onMade }: VariableRowProps)
           }
           value={chosenType(variable)}
           onChange={(event) => {
-            const steps = retype(project, variable, event.target.value as ChosenType);
+            const steps = retype(variable, event.target.value as ChosenType);
             if (typeof steps === 'string') editor.tell(steps);
             else editor.dispatch({ label: `Type of ${variable.name}`, steps });
           }}
@@ -357,7 +363,7 @@ function VariableName({ variable }: { variable: StateVariable }) {
     if (typed !== undefined && typed !== variable.name && !problem)
       editor.dispatch({
         label: `Rename ${variable.name} to ${typed}`,
-        steps: renameState(project, variable.name, typed),
+        steps: renameState(variable.name, typed),
       });
     if (!problem) setTyped(undefined);
   };

@@ -1,5 +1,5 @@
 /** Which variable is told how a feed or a table's rows come; a new one can be made for it. */
-import { freeName, type Project, type StateVariable } from '@hovrin/core';
+import { changing, freeName, type Project, putting, type StateVariable } from '@hovrin/core';
 import { useWorkplace } from '../editor/context.tsx';
 
 interface StatusFieldProps {
@@ -22,15 +22,11 @@ export function StatusField({ project, variable, status, withStatus, words }: St
     const told = isNew
       ? freeName(`${name}Status`, (each) => project.state.some((other) => other.name === each))
       : chosen || undefined;
-    const state = project.state.map((each) => (each.name === name ? withStatus(told) : each));
     editor.dispatch({
       label: `Tell how ${name} goes`,
       steps: [
-        {
-          type: 'project',
-          key: 'state',
-          value: isNew ? [...state, { name: told, type: 'text', initial: 'live' }] : state,
-        },
+        ...(isNew ? [putting('state', { name: told, type: 'text', initial: 'live' })] : []),
+        ...changing('state', variable, withStatus(told)),
       ],
     });
   };

@@ -24,7 +24,7 @@ import { Menu } from '../parts/Menu.tsx';
 import { ColumnDialog } from './ColumnDialog.tsx';
 import { type RowSource, useListRows, useStoredRows } from './rowSource.ts';
 import { TableGrid } from './TableGrid.tsx';
-import { setColumns, takeRows, withVariable } from './tableChanges.ts';
+import { changed, setColumns, takeRows } from './tableChanges.ts';
 
 interface TableDialogProps {
   readonly variable: StateVariable;
@@ -87,8 +87,8 @@ function RowsDialog({
   /** Changes rows; from then on the columns are what they were taken for, whatever comes into them. */
   const editRows = (label: string, steps: readonly Step[]) => {
     const isSaid = columns.every((each) => variable.columns?.some(({ name: own }) => own === each.name));
-    const said = withVariable(project, name, (each) => ({ ...each, columns }));
-    return dispatch(label, isSaid ? steps : [said, ...steps]);
+    const said = changed(variable, (each) => ({ ...each, columns }));
+    return dispatch(label, isSaid ? steps : [...said, ...steps]);
   };
   /** Does something that takes a while, and says what goes wrong. */
   const during = async (words: string, work: () => Promise<void>) => {
@@ -101,11 +101,10 @@ function RowsDialog({
       setWorking(undefined);
     }
   };
-  const take = (from: string, read: readonly Column[], rows: Parameters<typeof takeRows>[3]) => {
+  const take = (from: string, read: readonly Column[], rows: Parameters<typeof takeRows>[2]) => {
     const others = columns.filter((each) => !read.some(({ name: own }) => own === each.name));
-    const { project: now } = editor.state;
-    const into = now.state.find((each) => each.name === name) ?? variable;
-    if (!dispatch(`Rows of ${name} from ${from}`, takeRows(now, into, [...read, ...others], rows, firstRows)))
+    const into = editor.state.project.state.find((each) => each.name === name) ?? variable;
+    if (!dispatch(`Rows of ${name} from ${from}`, takeRows(into, [...read, ...others], rows, firstRows)))
       return;
     const made = editor.state.project.state.find((each) => each.name === name);
     const counts = (count: number) => `${count.toLocaleString('en-GB')} ${count === 1 ? 'row' : 'rows'}`;
@@ -141,11 +140,11 @@ function RowsDialog({
   const changeColumns = (
     label: string,
     next: readonly Column[],
-    rewriting?: Parameters<typeof setColumns>[4],
+    rewriting?: Parameters<typeof setColumns>[3],
   ) =>
     during('The rows are being changed …', async () => {
       if (rewriting && variable.table) await editor.settled();
-      dispatch(label, await setColumns(editor.projectId, editor.state.project, variable, next, rewriting));
+      dispatch(label, await setColumns(editor.projectId, variable, next, rewriting));
     });
   const remove = async (from: number, until: number) => {
     const label = `Remove rows from ${name}`;

@@ -1,10 +1,10 @@
 /** What is done to lists of records as a whole: each the steps of one change, and so one undo. */
 import {
   type Column,
+  changing,
   countOf,
   emptyValues,
   fitting,
-  type Project,
   type Rewriting,
   type Row,
   type RowSet,
@@ -24,16 +24,11 @@ export type ChosenType = StateType | 'table';
 
 export const chosenType = ({ type, table }: StateVariable): ChosenType => (table ? 'table' : type);
 
-/** State with one variable changed. */
-export const withVariable = (
-  project: Project,
-  name: string,
+/** The steps that change what is said of a variable. */
+export const changed = (
+  variable: StateVariable,
   change: (variable: StateVariable) => StateVariable,
-): Step => ({
-  type: 'project',
-  key: 'state',
-  value: project.state.map((each) => (each.name === name ? change(each) : each)),
-});
+): Step[] => changing('state', variable, change(variable));
 
 /** All rows of a list, as a step takes them away; of a table only the first are here. */
 export function allRows(variable: StateVariable): RowSet {
@@ -59,7 +54,6 @@ function asTable({ computed: _, feed, ...variable }: StateVariable): StateVariab
 
 /** Rows in the place of all that a list has; many make a table of it. */
 export function takeRows(
-  project: Project,
   variable: StateVariable,
   columns: readonly Column[],
   rows: RowSet,
@@ -67,21 +61,21 @@ export function takeRows(
 ): Step[] {
   const { name } = variable;
   if (variable.table || countOf(rows) <= mostOfList)
-    return [withVariable(project, name, (each) => ({ ...each, columns })), ...replaceAll(variable, rows)];
+    return [...changed(variable, (each) => ({ ...each, columns })), ...replaceAll(variable, rows)];
   return [
-    withVariable(project, name, (each) => ({ ...asTable(each), columns })),
+    ...changed(variable, (each) => ({ ...asTable(each), columns })),
     { type: 'rows', list: name, at: 0, remove: [], insert: rows },
   ];
 }
 
 /** Gives a variable another type. @returns its steps, or why it cannot have it. */
-export function retype(project: Project, variable: StateVariable, type: ChosenType): Step[] | string {
+export function retype(variable: StateVariable, type: ChosenType): Step[] | string {
   const { name } = variable;
   const rows = rowsOf(variable);
   if (type === 'table') {
     if (variable.type === 'list' && (variable.initial as readonly unknown[]).length > 0 && !rows)
       return `Not all that ${name} holds are records, so it is no table yet.`;
-    return [withVariable(project, name, asTable), ...rowSteps(name, { added: rows ?? [] }, 0)];
+    return [...changed(variable, asTable), ...rowSteps(name, { added: rows ?? [] }, 0)];
   }
   const { table, ...rest } = variable;
   if (table && type === 'list' && rows && rows.length < table.rows)
@@ -90,27 +84,26 @@ export function retype(project: Project, variable: StateVariable, type: ChosenTy
   const initial = fitting(type, variable.initial) ?? emptyValues[type];
   return [
     ...(table ? replaceAll(variable, []) : []),
-    withVariable(project, name, () => ({ ...rest, type, initial })),
+    ...changed(variable, () => ({ ...rest, type, initial })),
   ];
 }
 
 /** Sets the columns of a list, with what becomes of the values of one of them. */
 export async function setColumns(
   projectId: string,
-  project: Project,
   variable: StateVariable,
   columns: readonly Column[],
   rewriting: Rewriting | undefined,
 ): Promise<Step[]> {
   const { name } = variable;
-  const said = withVariable(project, name, (each) => ({ ...each, columns }));
-  if (!rewriting || rowCount(variable) === 0) return [said];
+  const said = changed(variable, (each) => ({ ...each, columns }));
+  if (!rewriting || rowCount(variable) === 0) return said;
   const rows = rowsOf(variable) ?? [];
   if (rows.length < rowCount(variable))
-    return [said, ...replaceAll(variable, await api.rewritten(projectId, name, rewriting))];
-  const changed = rows.flatMap((row: Row, place) => {
+    return [...said, ...replaceAll(variable, await api.rewritten(projectId, name, rewriting))];
+  const rewritten = rows.flatMap((row: Row, place) => {
     const to = rewrittenRow(row, rewriting);
     return to === row ? [] : [{ place, row, to }];
   });
-  return [said, ...rowSteps(name, { changed }, rows.length)];
+  return [...said, ...rowSteps(name, { changed: rewritten }, rows.length)];
 }

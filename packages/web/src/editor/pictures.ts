@@ -1,5 +1,5 @@
 /** Bringing pictures from the computer into the project. */
-import type { Asset, Step } from '@hovrin/core';
+import { type Asset, putting, type Step } from '@hovrin/core';
 import { api } from '../api.ts';
 import { withoutScripts } from './cleanPicture.ts';
 import type { Editor } from './editor.ts';
@@ -27,9 +27,8 @@ export async function storePicture(editor: Editor, chosen: File): Promise<Asset>
 }
 
 /** The step that makes stored pictures known to the project. */
-export const pictureSteps = (editor: Editor, assets: readonly Asset[]): Step[] => [
-  { type: 'project', key: 'assets', value: [...editor.state.project.assets, ...assets] },
-];
+export const pictureSteps = (assets: readonly Asset[]): Step[] =>
+  assets.map((asset) => putting('assets', asset));
 
 /** A picture's own size in CSS px. @throws Error where the file is not a picture. */
 function naturalSize(file: File): Promise<{ width: number; height: number }> {

@@ -78,7 +78,7 @@ export async function placePictures(
   const { steps, select } = insertCopies(editor, images, { parent, index });
   editor.dispatch({
     label: `Bring in ${assets.map(({ name }) => name).join(', ')}`,
-    steps: [...pictureSteps(editor, assets), ...steps],
+    steps: [...pictureSteps(assets), ...steps],
     select,
   });
 }

@@ -1,0 +1,103 @@
+/** The collections of a project. A new one stands in a file of its own, and here in the list. */
+
+import type { Project } from '../document/types.ts';
+import { didYouMean } from '../expression/nearest.ts';
+import { bands } from './bands.ts';
+import { type Collection, type Fault, isRecord } from './collection.ts';
+import { pictures } from './pictures.ts';
+import { screens } from './screens.ts';
+import { stateVariables } from './state-variables.ts';
+
+const known = new Map<string, Collection>(
+  ([bands, stateVariables, pictures, screens] as unknown as readonly Collection[]).map((each) => [
+    each.id,
+    each,
+  ]),
+);
+
+/** All collections, in the order in which `project.json` has them. */
+export const collections = (): readonly Collection[] => [...known.values()];
+
+/** The collections whose entities stand in `project.json` and change by steps of entities. */
+export const listedCollections = (): readonly Collection[] => collections().filter(({ inTree }) => !inTree);
+
+/** The collection of an id; undefined where there is none. */
+export const collectionNamed = (id: string): Collection | undefined => known.get(id);
+
+/** Adds a collection. @returns what takes it away again. */
+export function addCollection<E extends object>(collection: Collection<E>): () => void {
+  if (known.has(collection.id)) throw new Error(`There is already a collection ${collection.id}`);
+  known.set(collection.id, collection as unknown as Collection);
+  return () => known.delete(collection.id);
+}
+
+/** The entities of a collection; none where a project has none of it. */
+export const entitiesOf = (project: object, { id }: Collection): readonly object[] =>
+  ((project as Readonly<Record<string, unknown>>)[id] as readonly object[] | undefined) ?? [];
+
+/** The entity of a key, with its place; undefined where there is none. */
+export function entityOf(
+  project: object,
+  collection: Collection,
+  key: string,
+): { readonly entity: object; readonly index: number } | undefined {
+  const entities = entitiesOf(project, collection);
+  const index = entities.findIndex((each) => collection.keyOf(each) === key);
+  return index < 0 ? undefined : { entity: entities[index]!, index };
+}
+
+/** A project with other entities of a collection, in the order of that collection. */
+export function withEntities<P extends object>(
+  project: P,
+  collection: Collection,
+  entities: readonly object[],
+): P {
+  const { compare } = collection;
+  return {
+    ...project,
+    [collection.id]: compare
+      ? entities.toSorted((one, other) => compare.call(collection, one, other))
+      : entities,
+  };
+}
+
+/** What is wrong with one entity, unknown fields included; undefined where nothing is. */
+export function entityFault(
+  collection: Collection,
+  entity: unknown,
+  project: Pick<Project, 'bands'>,
+): Fault | undefined {
+  const fault = collection.fault(entity, project);
+  if (fault || !isRecord(entity)) return fault ?? undefined;
+  const strange = Object.keys(entity).find((field) => !collection.fields.includes(field));
+  return strange === undefined
+    ? undefined
+    : {
+        path: strange,
+        message: `A ${collection.word} has no \`${strange}\`.${didYouMean(strange, collection.fields)}`,
+      };
+}
+
+/** What is wrong with all entities of a collection, from outside; the path begins with the collection's id. */
+export function collectionFault(
+  collection: Collection,
+  value: unknown,
+  project: Pick<Project, 'bands'>,
+): Fault | undefined {
+  const { id, least, most, word } = collection;
+  if (!Array.isArray(value)) return { path: id, message: `\`${id}\` is not a list.` };
+  if (value.length < least)
+    return { path: id, message: `\`${id}\` is not a list with at least one ${word}.` };
+  if (value.length > most) return { path: id, message: `A project has at most ${most} of \`${id}\`.` };
+  const keys = new Set<string>();
+  for (const [index, entity] of value.entries()) {
+    const path = `${id}[${index}]`;
+    const fault = entityFault(collection, entity, project);
+    if (fault) return { path: fault.path === '' ? path : `${path}.${fault.path}`, message: fault.message };
+    const key = collection.keyOf(entity as object);
+    if (keys.has(key)) return { path, message: `There are two ${word}s \`${key}\`.` };
+    keys.add(key);
+  }
+  const among = collection.faultAmong?.(value as object[]);
+  return among === undefined ? undefined : { path: id, message: among };
+}

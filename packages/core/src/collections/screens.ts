@@ -1,0 +1,75 @@
+/** The project's screens. They are controls: they come, go and move by steps of the tree. */
+import { readAttribute } from '../document/attributes.ts';
+import { nameProblem } from '../document/names.ts';
+import { destinationType, placesType } from '../document/property-types.ts';
+import { walk } from '../document/tree.ts';
+import { type Control, inForce, type Project, type StateVariable } from '../document/types.ts';
+import { controlProblem } from '../document/validate.ts';
+import { pointedElsewhere } from '../expression/renaming.ts';
+import { kindNamed, kindOf } from '../kinds/catalogue.ts';
+import type { AttributeText, Collection } from './collection.ts';
+
+/** An attribute's text that names screens, with one of them under another name. */
+function leadingElsewhere(
+  control: Control,
+  property: string,
+  text: string,
+  from: string,
+  to: string,
+): string {
+  if (property.startsWith('on.')) return pointedElsewhere(text, 'screen', from, to);
+  const meaning = readAttribute(kindOf(control), property, []);
+  if (typeof meaning === 'string' || meaning.role !== 'value') return text;
+  const { type } = meaning.property;
+  if (type === destinationType) return text === from ? to : text;
+  const places = type === placesType ? placesType.read(text) : undefined;
+  if (!places?.ok || !places.value.some(({ value }) => value === from)) return text;
+  // What a person read stays what it was.
+  return places.value
+    .map(({ value, label }) =>
+      value === from ? `${to}: ${label}` : value === label ? label : `${value}: ${label}`,
+    )
+    .join(' | ');
+}
+
+const inAttribute = (control: Control, [attribute, text]: AttributeText, from: string, to: string) =>
+  [attribute, leadingElsewhere(control, attribute, text, from, to)] as const;
+
+export const screens: Collection<Control> = {
+  id: 'screens',
+  word: 'screen',
+  least: 0,
+  most: 1000,
+  fields: ['id', 'kind', 'name', 'props', 'children', 'comments'],
+  inTree: true,
+  keyOf: ({ name }) => name!,
+  keyProblem: nameProblem,
+  fault: (screen, project) => {
+    const message = controlProblem(project, screen, true);
+    return message === undefined ? undefined : { path: '', message };
+  },
+  empty: (name) => ({
+    id: name,
+    kind: 'screen',
+    name,
+    props: { ...kindNamed('screen')!.starter },
+    children: [],
+  }),
+  rekeyed: (screen, name) => ({ ...screen, name }),
+  inAttribute,
+  inEntity: (of, entity, from, to) =>
+    of === 'state' && (entity as Partial<StateVariable>).screen === from ? { ...entity, screen: to } : entity,
+  inProject: (project, from, to) => (project.start === from ? { ...project, start: to } : project),
+  uses: (project: Project, name) =>
+    project.screens.flatMap((screen) =>
+      [...walk(screen)].flatMap((control) =>
+        Object.entries(control.props).flatMap(([attribute, value]) => {
+          const text = inForce(value);
+          if (text === undefined) return [];
+          // What would change with the name is what names it.
+          const changed = leadingElsewhere(control, attribute, text, name, `${name}_`);
+          return changed === text ? [] : [{ screen, control, attribute }];
+        }),
+      ),
+    ),
+};

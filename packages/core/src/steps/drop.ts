@@ -1,0 +1,57 @@
+/** The step that takes an entity out of a collection. */
+import { withEntities } from '../collections/catalogue.ts';
+import { refuse, type StepKind } from './applied.ts';
+import { compared, isKey, mappedKey, namedEntity, namingFault } from './entity.ts';
+import { isExpectation, isExpected } from './expectation.ts';
+import { togetherProblem } from './put.ts';
+
+/** Takes an entity away. */
+export interface DropStep {
+  readonly type: 'drop';
+  /** The collection's id. */
+  readonly of: string;
+  readonly key: string;
+  /** The entity that is expected, see `expectationOf`; absent: any. */
+  readonly was?: string;
+}
+
+export const dropKind: StepKind<DropStep> = {
+  type: 'drop',
+  apply(project, step) {
+    const found = namedEntity(project, step);
+    if ('refusal' in found) return found.refusal;
+    const { collection, entity, index, entities } = found;
+    const { of, key } = step;
+    if (!isExpected(step.was, compared(collection, entity)))
+      return refuse(`The ${collection.word} \`${key}\` has changed meanwhile.`, key);
+    const [use, ...more] = collection.needed ? collection.uses(project, key) : [];
+    if (use) {
+      const others = more.length === 0 ? '' : ` and ${more.length} more`;
+      return refuse(
+        `The ${collection.word} \`${key}\` is used meanwhile: \`${use.attribute}\` of ${use.control.name ?? use.control.kind} on ${use.screen.name}${others}.`,
+        key,
+      );
+    }
+    const rest = entities.toSpliced(index, 1);
+    const next = entities[index + 1];
+    return (
+      togetherProblem(collection, rest, key) ?? {
+        ok: true,
+        project: withEntities(project, collection, rest),
+        inverse: {
+          type: 'put',
+          of,
+          entity,
+          ...(next && !collection.compare ? { before: collection.keyOf(next) } : {}),
+        },
+      }
+    );
+  },
+  fault(_, step) {
+    return (
+      namingFault(step) ??
+      (isKey(step.key) && isExpectation(step.was) ? undefined : 'A deletion lacks something.')
+    );
+  },
+  mapped: (_, step, renamed) => ({ ...step, key: mappedKey(step, step.key, renamed) }),
+};

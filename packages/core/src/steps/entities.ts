@@ -1,0 +1,43 @@
+/** Steps of entities, each with what it expects to find, made from the entities themselves. */
+import { collectionNamed } from '../collections/catalogue.ts';
+import { same } from '../document/same.ts';
+import type { ChangeStep, FieldChange } from './change.ts';
+import type { DropStep } from './drop.ts';
+import { compared } from './entity.ts';
+import { expectationOf } from './expectation.ts';
+import type { PutStep } from './put.ts';
+
+/** The step that adds an entity, as the last of its collection. */
+export const putting = (of: string, entity: object): PutStep => ({ type: 'put', of, entity });
+
+/** The step that takes an entity away, as it is now. */
+export function dropping(of: string, entity: object): DropStep {
+  const collection = collectionNamed(of)!;
+  return {
+    type: 'drop',
+    of,
+    key: collection.keyOf(entity),
+    was: expectationOf(compared(collection, entity)),
+  };
+}
+
+/**
+ * The steps that make an entity another one with the same key: only the fields that differ, each with the value that it
+ * has now; none where nothing differs.
+ */
+export function changing<E extends object>(of: string, before: E, after: E): ChangeStep[] {
+  const collection = collectionNamed(of)!;
+  const next = collection.succeeding?.(after, before) ?? after;
+  const held = compared(collection, before) as Readonly<Record<string, unknown>>;
+  const fields: Record<string, FieldChange> = {};
+  for (const field of collection.fields) {
+    const now = (before as Readonly<Record<string, unknown>>)[field];
+    const to = (next as Readonly<Record<string, unknown>>)[field];
+    if (same(now, to)) continue;
+    const was = expectationOf(held[field]);
+    fields[field] = to === undefined ? { was } : { was, to };
+  }
+  return Object.keys(fields).length === 0
+    ? []
+    : [{ type: 'change', of, key: collection.keyOf(before), fields }];
+}

@@ -1,0 +1,168 @@
+/** The step that gives an entity another key, and follows into everything that names it. */
+import {
+  collectionNamed,
+  entitiesOf,
+  entityOf,
+  listedCollections,
+  withEntities,
+} from '../collections/catalogue.ts';
+import type { Collection } from '../collections/collection.ts';
+import { walk } from '../document/tree.ts';
+import type { Control, Project, PropertyValue } from '../document/types.ts';
+import { type Applied, type Renamed, refuse, type StepKind } from './applied.ts';
+import { isKey, mappedKey, namedEntity, namingFault } from './entity.ts';
+import { expectationOf, isExpected } from './expectation.ts';
+import { mappedAttribute } from './mapped.ts';
+
+/** An attribute that gets a text of its own, where it still has the one that is expected. */
+export interface ExactText {
+  readonly control: string;
+  readonly attribute: string;
+  readonly was: string;
+  readonly value: PropertyValue;
+}
+
+/** Renames an entity, wherever it is named when the step is applied. */
+export interface RenameStep {
+  readonly type: 'rename';
+  /** The collection's id. */
+  readonly of: string;
+  readonly key: string;
+  readonly to: string;
+  /** Attributes that following alone would not make what they were: a renaming is taken back exactly. */
+  readonly exact?: readonly ExactText[];
+}
+
+type Attribute = readonly [attribute: string, value: PropertyValue];
+
+/** Carries a renaming into the attributes of screens. */
+class Following {
+  readonly #exact: ReadonlyMap<string, ExactText>;
+  constructor(
+    private readonly project: Project,
+    private readonly renamed: Renamed,
+    exact: readonly ExactText[] = [],
+  ) {
+    this.#exact = new Map(exact.map((each) => [`${each.control} ${each.attribute}`, each]));
+  }
+
+  attribute(control: Control, [attribute, value]: Attribute): Attribute {
+    const [name, now] = mappedAttribute(this.project, control, [attribute, value], this.renamed);
+    const exact = this.#exact.get(`${control.id} ${attribute}`);
+    return [name, exact && isExpected(exact.was, value) ? exact.value : now!];
+  }
+
+  /** A control and all below it. @returns the same object where nothing changes. */
+  control(control: Control): Control {
+    const before = Object.entries(control.props);
+    const props = before.map((each) => this.attribute(control, each));
+    const isChanged = props.some(
+      ([name, value], index) =>
+        name !== before[index]![0] || expectationOf(value) !== expectationOf(before[index]![1]),
+    );
+    const children = control.children.map((child) => this.control(child));
+    const isSame = children.every((child, index) => child === control.children[index]);
+    if (!isChanged && isSame) return control;
+    return {
+      ...control,
+      ...(isChanged ? { props: Object.fromEntries(props) } : {}),
+      ...(isSame ? {} : { children }),
+    };
+  }
+}
+
+/** Texts that renaming back would not make again, by what they are now. */
+function notFollowedBack(before: Project, after: Project, back: Renamed): ExactText[] {
+  const following = new Following(after, back);
+  return before.screens.flatMap((screen, at) => {
+    const now = [...walk(after.screens[at]!)];
+    return [...walk(screen)].flatMap((control, index) => {
+      const changed = Object.entries(now[index]!.props);
+      return Object.entries(control.props).flatMap(([, value], place): ExactText[] => {
+        const [attribute, held] = changed[place]!;
+        const [, again] = following.attribute(now[index]!, [attribute, held]);
+        return expectationOf(again) === expectationOf(value)
+          ? []
+          : [{ control: control.id, attribute, was: expectationOf(held), value }];
+      });
+    });
+  });
+}
+
+/** Why an entity cannot have a key; undefined where it can. */
+function keyRefusal(
+  project: Project,
+  collection: Collection,
+  to: string,
+): Extract<Applied, { ok: false }> | undefined {
+  const problem = collection.keyProblem(to);
+  if (problem) return refuse(problem, to);
+  return entityOf(project, collection, to)
+    ? refuse(`There is already a ${collection.word} \`${to}\`.`, to)
+    : undefined;
+}
+
+function renamedEverywhere(
+  project: Project,
+  collection: Collection,
+  { key, to, exact }: RenameStep,
+): Project {
+  const entities = entitiesOf(project, collection).map((each) =>
+    collection.keyOf(each) === key ? collection.rekeyed(each, to) : each,
+  );
+  const following = new Following(project, { of: collection.id, from: key, to }, exact);
+  let next = withEntities(project, collection, entities);
+  for (const each of listedCollections()) {
+    const all = entitiesOf(next, each);
+    const followed = all.map((entity) => collection.inEntity?.(each.id, entity, key, to) ?? entity);
+    if (followed.some((entity, index) => entity !== all[index])) next = withEntities(next, each, followed);
+  }
+  if (collection.inAttribute)
+    next = { ...next, screens: next.screens.map((screen) => following.control(screen)) };
+  return collection.inProject?.(next, key, to) ?? next;
+}
+
+export const renameKind: StepKind<RenameStep> = {
+  type: 'rename',
+  apply(project, step) {
+    const found = namedEntity(project, step);
+    if ('refusal' in found) return found.refusal;
+    const { collection } = found;
+    const { of, key, to } = step;
+    const refusal = keyRefusal(project, collection, to);
+    if (refusal) return refusal;
+    const next = renamedEverywhere(project, collection, step);
+    const exact = collection.inAttribute ? notFollowedBack(project, next, { of, from: to, to: key }) : [];
+    return {
+      ok: true,
+      project: next,
+      inverse: { type: 'rename', of, key: to, to: key, ...(exact.length > 0 ? { exact } : {}) },
+    };
+  },
+  fault(_, step) {
+    const isExact = (each: Partial<ExactText>) =>
+      typeof each === 'object' &&
+      each !== null &&
+      typeof each.control === 'string' &&
+      typeof each.attribute === 'string' &&
+      typeof each.was === 'string' &&
+      each.value !== undefined &&
+      each.value !== null;
+    return (
+      namingFault(step) ??
+      (isKey(step.key) &&
+      isKey(step.to) &&
+      (step.exact === undefined || (Array.isArray(step.exact) && step.exact.every(isExact)))
+        ? undefined
+        : 'A renaming lacks something.')
+    );
+  },
+  mapped: (_, step, renamed) => ({ ...step, key: mappedKey(step, step.key, renamed) }),
+};
+
+/** The renaming that a step makes of an entity; undefined for all others. */
+export const renamingOf = (step: { readonly type: string }): Renamed | undefined => {
+  if (step.type !== 'rename') return undefined;
+  const { of, key, to } = step as RenameStep;
+  return collectionNamed(of) && { of, from: key, to };
+};

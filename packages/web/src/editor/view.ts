@@ -1,0 +1,183 @@
+/**
+ * How a person looks at the open project: the screen, the selection, what values are set for, what is asked. None of it
+ * is a part of the project.
+ */
+import {
+  type AlignTarget,
+  type History,
+  locate,
+  type Project,
+  pathTo,
+  type Step,
+  startScreen,
+  topmost,
+  touchedBy,
+} from '@hovrin/core';
+import type { Aside } from './kept.ts';
+import type { Saving } from './outbox.ts';
+
+/** A place where something can be put. */
+export interface InsertPlace {
+  readonly parent: string;
+  readonly index: number;
+}
+
+export interface EditorState {
+  readonly project: Project;
+  readonly screenId: string;
+  readonly selection: readonly string[];
+  readonly history: History;
+  readonly saving: Saving;
+  /** Why the server cannot store, where it says so. */
+  readonly failure: string | undefined;
+  /** Changes that were not stored, until the person says what becomes of them. */
+  readonly asides: readonly Aside[];
+  /** Changes that only this window holds, since the browser's storage is full. */
+  readonly isUnkept: boolean;
+  /** Revision that the server has confirmed. */
+  readonly revision: number;
+  /** Something that the person should know; goes away by itself. */
+  readonly notice: string | undefined;
+  /** What the picker is open for, if it is: a place, or a control that is to be another kind. */
+  readonly picker: InsertPlace | { readonly change: string } | undefined;
+  /** A question that a command asks before it is done. */
+  readonly asking: 'duplicate' | 'arrange' | 'replace' | 'bands' | 'changes' | 'asides' | undefined;
+  /** What controls are lined up with, and whether as one. */
+  readonly alignTarget: AlignTarget;
+  readonly alignAsOne: boolean;
+  /** What values are set for: a band's name (from there up), an orientation; empty: all widths. */
+  readonly scope: string;
+  /** What dragging and nudging go by, CSS px. */
+  readonly step: number;
+  /** The control of which something is to be typed next, and what: its name, or the first of its properties (its words). */
+  readonly typing: { readonly control: string; readonly what: 'name' | 'first' } | undefined;
+}
+
+/** How long a notice stays, ms. */
+const noticeStays = 8000;
+
+/** The state of an editor as it begins. */
+export const beginning = (project: Project, revision: number): EditorState => ({
+  project,
+  screenId: startScreen(project)?.id ?? '',
+  selection: [],
+  history: { undo: [], redo: [] },
+  saving: 'saved',
+  failure: undefined,
+  asides: [],
+  isUnkept: false,
+  revision,
+  notice: undefined,
+  picker: undefined,
+  typing: undefined,
+  asking: undefined,
+  alignTarget: 'each other',
+  alignAsOne: false,
+  scope: '',
+  step: Number(localStorage.getItem('hovrin.step')) || 4,
+});
+
+export class EditorView {
+  state: EditorState;
+  /** How the places were left, see `useHeld`. */
+  readonly held = new Map<string, unknown>();
+  readonly #listeners = new Set<() => void>();
+  #noticeTimer: ReturnType<typeof setTimeout> | undefined;
+  /** Whether what is edited for follows from the bay that was pressed last. */
+  #scopeOfBay = false;
+
+  constructor(state: EditorState) {
+    this.state = state;
+  }
+
+  subscribe = (listener: () => void): (() => void) => {
+    this.#listeners.add(listener);
+    return () => this.#listeners.delete(listener);
+  };
+
+  protected update(change: Partial<EditorState>): void {
+    this.state = { ...this.state, ...change };
+    for (const listener of this.#listeners) listener();
+  }
+
+  select = (ids: readonly string[]): void => {
+    const [first] = ids;
+    const at = first === undefined ? undefined : locate(this.state.project, first);
+    this.update({
+      selection: ids,
+      ...(at && at.screen.id !== this.state.screenId ? { screenId: at.screen.id } : {}),
+    });
+  };
+
+  showScreen = (screenId: string): void => {
+    if (screenId !== this.state.screenId) this.update({ screenId, selection: [], picker: undefined });
+  };
+
+  openPicker = (picker: EditorState['picker']): void => this.update({ picker });
+  ask = (asking: EditorState['asking']): void => this.update({ asking });
+  alignTo = (alignTarget: AlignTarget, alignAsOne: boolean): void => this.update({ alignTarget, alignAsOne });
+  editFor = (scope: string): void => {
+    this.#scopeOfBay = false;
+    this.update({ scope });
+  };
+  /** What is edited in a side bay is for its band; in the working bay again for what it was before. */
+  editIn = (band: string | undefined): void => {
+    if (band === undefined) {
+      if (this.#scopeOfBay) this.editFor('');
+    } else if (this.state.scope === '' || this.#scopeOfBay) {
+      this.#scopeOfBay = true;
+      this.update({ scope: band });
+    }
+  };
+  stepBy = (step: number): void => {
+    localStorage.setItem('hovrin.step', String(step));
+    this.update({ step });
+  };
+  setTyping = (typing: EditorState['typing']): void => this.update({ typing });
+
+  /** Shows a sentence for a while. */
+  tell = (notice: string): void => {
+    clearTimeout(this.#noticeTimer);
+    this.#noticeTimer = setTimeout(() => this.update({ notice: undefined }), noticeStays);
+    this.update({ notice });
+  };
+
+  dismissNotice = (): void => this.update({ notice: undefined });
+
+  /** Lets go of what is not there any more: selected controls, the shown screen, a band that is edited for. */
+  protected dropLost(): void {
+    const { project, selection, screenId, scope } = this.state;
+    const left = selection.filter((id) => pathTo(project, id).length > 0);
+    const screen = project.screens.some((each) => each.id === screenId)
+      ? screenId
+      : (startScreen(project)?.id ?? '');
+    if (left.length !== selection.length || screen !== screenId)
+      this.update({ selection: left, screenId: screen });
+    const isScope =
+      ['', 'portrait', 'landscape'].includes(scope) || project.bands.some(({ name }) => name === scope);
+    if (!isScope) this.editFor('');
+  }
+
+  /**
+   * After an undo the screen that it touched is shown, so that it never happens out of sight, and what changed there is
+   * selected; a selection that holds some of it stays.
+   */
+  protected showWhatChanged(before: Project, steps: readonly Step[]): void {
+    const { project } = this.state;
+    const touched = steps.flatMap(touchedBy).flatMap((id) => {
+      const screen = locate(project, id)?.screen.id ?? locate(before, id)?.screen.id;
+      return screen !== undefined && project.screens.some((each) => each.id === screen)
+        ? [{ id, screen }]
+        : [];
+    });
+    // Where something changed on the screen that is shown, that is what one sees.
+    const { screen } = touched.find((each) => each.screen === this.state.screenId) ?? touched[0] ?? {};
+    if (screen === undefined) return;
+    if (screen !== this.state.screenId) this.update({ screenId: screen, selection: [] });
+    this.dropLost();
+    const changed = touched.flatMap((each) => (each.screen === screen ? each.id : []));
+    if (changed.some((id) => this.state.selection.includes(id))) return;
+    const all = topmost(project, changed).map(({ control }) => control.id);
+    if (all.length > 0) this.update({ selection: all });
+  }
+}
