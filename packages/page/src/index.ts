@@ -12,6 +12,7 @@ import {
   Runtime,
   type ScreenProgram,
   type StateValue,
+  sharingBudget,
   type Trace,
 } from '@hovrin/core/runtime';
 import { markPlace, startBehaviours } from './behaviours.ts';
@@ -32,7 +33,9 @@ import { follows, joinTrial, tell, tellProblem, trial } from './trial.ts';
 
 /** Starts the page. Called once, when the document is there. */
 export function start(program: Program): void {
-  new Page(program).open();
+  const page = new Page(program);
+  // All that the first screen shows is one whole: it opens in time, with what is too costly left out.
+  sharingBudget(() => page.open());
 }
 
 /** Takes the rows of a table; called by the scripts that they lie in. */
@@ -100,7 +103,7 @@ class Page {
       // What follows others does so everywhere.
       variables: this.program.state.flatMap(({ name, computed }) => (computed || told.has(name) ? [] : name)),
       watch: (name, apply) => this.#runtime.watch(name, apply),
-      set: (name, value) => this.#runtime.assign(name, value),
+      set: (name, value) => this.#runtime.take(name, value),
       go: (screen) => {
         if (this.#way.at(-1) !== screen) this.#heard = screen;
         this.#go(screen);
@@ -131,7 +134,7 @@ class Page {
 
   #feed(name: string, feed: ProgramFeed): void {
     const target: FeedTarget = {
-      receive: (value) => this.#runtime.assign(name, value),
+      receive: (value) => this.#runtime.take(name, value),
       status: (status) => this.#tellStatus(feed.status, status),
       problem: (text) => tellProblem(`${name}: ${text}`),
     };

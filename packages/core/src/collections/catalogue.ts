@@ -52,12 +52,12 @@ export function withEntities<P extends object>(
   collection: Collection,
   entities: readonly object[],
 ): P {
-  const { compare } = collection;
+  const { compare, id, optional } = collection;
+  const { [id]: _, ...rest } = project as P & Record<string, unknown>;
+  if (optional && entities.length === 0) return rest as P;
   return {
     ...project,
-    [collection.id]: compare
-      ? entities.toSorted((one, other) => compare.call(collection, one, other))
-      : entities,
+    [id]: compare ? entities.toSorted((one, other) => compare.call(collection, one, other)) : entities,
   };
 }
 

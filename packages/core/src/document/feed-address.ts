@@ -1,8 +1,8 @@
 /** The address of a feed as it is when everything begins. */
 import { addressNow } from '../expression/address.ts';
 import { EvaluationError } from '../expression/evaluate.ts';
+import { initialScope } from '../expression/initial-scope.ts';
 import { parseTemplate } from '../expression/template.ts';
-import { initialScope } from '../layout/view-boxes.ts';
 import type { Feed, Project } from './types.ts';
 
 /** An address that cannot be worked out stays as it is written. */

@@ -1,6 +1,7 @@
 /** Names of controls and state variables: JavaScript identifiers, unique where they are looked up. */
 
-import { forbiddenKeys, functionNames } from '../expression/functions.ts';
+import { forbiddenKeys } from '../expression/forbidden-keys.ts';
+import { functionNames } from '../expression/functions.ts';
 import { locationsIn, walk } from './tree.ts';
 import type { Control, Project } from './types.ts';
 

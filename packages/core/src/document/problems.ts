@@ -1,9 +1,10 @@
 /** What is wrong in a control as it stands: drafts, expressions whose names are gone, values of another type. */
+import { sharingBudget } from '../expression/budget.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import { misfitIn } from './misfits.ts';
 import { contextOf, readAttributeText } from './property-text.ts';
 import { sampleOf } from './readable.ts';
-import { asTyped, type Control, type Project } from './types.ts';
+import { asTyped, type Control, type Project, type PropertyValue } from './types.ts';
 
 /** An attribute whose text is not valid, or gives something else than is wanted. */
 export interface AttributeProblem {
@@ -42,7 +43,7 @@ export function attributeProblems(project: Project, control: Control): readonly 
     return known.problems;
   const kind = kindOf(control);
   const context = contextOf(project, control);
-  const problems = Object.entries(control.props).flatMap(([attribute, value]): AttributeProblem[] => {
+  const problemOf = ([attribute, value]: [string, PropertyValue]): AttributeProblem[] => {
     const text = asTyped(value) ?? '';
     const reading = readAttributeText(kind, attribute, text, context);
     if (!reading.ok) return [{ attribute, message: reading.message, at: reading.at, holds: false }];
@@ -51,7 +52,8 @@ export function attributeProblems(project: Project, control: Control): readonly 
       return 'value' in sample ? sample.value : undefined;
     });
     return misfit ? [{ attribute, ...misfit, holds: true }] : [];
-  });
+  };
+  const problems = sharingBudget(() => Object.entries(control.props).flatMap(problemOf));
   const points = Object.values(control.props).some((value) => namesControls.test(asTyped(value) ?? ''));
   const controls = points ? context.controls : undefined;
   found.set(control, { state: project.state, screens, controls, problems });

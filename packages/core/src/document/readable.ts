@@ -3,10 +3,10 @@
 import { actions, alterings } from '../expression/actions.ts';
 import { EvaluationError, evaluateTemplate, type Scope } from '../expression/evaluate.ts';
 import { constants, functions, methods } from '../expression/functions.ts';
+import { initialScope } from '../expression/initial-scope.ts';
 import { parseTemplate } from '../expression/template.ts';
 import { viewNames } from '../expression/view-names.ts';
 import { kindOf } from '../kinds/catalogue.ts';
-import { initialScope } from '../layout/view-boxes.ts';
 import { controlNames, effectiveNames } from './names.ts';
 import { knownOn } from './property-text.ts';
 import { repetitionOf } from './repetition.ts';

@@ -1,4 +1,5 @@
 /** What state variables hold: their types, what fits a type, and how deep and long it may be. */
+import { forbiddenKeys } from '../expression/forbidden-keys.ts';
 import type { StateType, StateValue } from './types.ts';
 
 /** How deep lists and records may stand in each other. */
@@ -33,7 +34,7 @@ export function isPlain(value: unknown, depth = 0): boolean {
       if (Array.isArray(value)) return value.every((item) => isPlain(item, depth + 1));
       return (
         Object.getPrototypeOf(value) === Object.prototype &&
-        Object.values(value).every((item) => isPlain(item, depth + 1))
+        Object.entries(value).every(([key, item]) => !forbiddenKeys.has(key) && isPlain(item, depth + 1))
       );
     default:
       return false;

@@ -81,8 +81,9 @@ export const theme = {
 } as const;
 
 /** A colour attribute as CSS; a role becomes its hexadecimal value. */
-export const colourValue = (text: string): string => themeColours[text] ?? text;
+export const colourValue = (text: string): string =>
+  Object.hasOwn(themeColours, text) ? themeColours[text]! : text;
 
 /** A colour attribute as a page's stylesheet has it. */
 export const colourCss = (text: string): string =>
-  text in themeColours ? `var(--${text})` : text === 'none' ? 'transparent' : text;
+  Object.hasOwn(themeColours, text) ? `var(--${text})` : text === 'none' ? 'transparent' : text;

@@ -9,10 +9,11 @@ import { theme } from '../document/theme.ts';
 import { walk } from '../document/tree.ts';
 import { type Control, inForce, type Project, startScreen } from '../document/types.ts';
 import { convert } from '../document/values.ts';
+import { sharingBudget } from '../expression/budget.ts';
 import { EvaluationError, evaluateTemplate, type Scope } from '../expression/evaluate.ts';
+import { initialScope } from '../expression/initial-scope.ts';
 import { hasExpression } from '../expression/template.ts';
 import { kindOf } from '../kinds/catalogue.ts';
-import { initialScope } from '../layout/view-boxes.ts';
 import type { Program } from '../runtime/program.ts';
 import { type Face, type FontManifest, fontFaceRules, fontWeights } from '../text/fonts.ts';
 import { aroundOf, arrangementNow, arrangementWith, declarations, ownValues } from './declarations.ts';
@@ -100,7 +101,10 @@ function tableFiles(project: Project, program: Program, { rowsOfTable }: PagePar
 }
 
 /** Makes the files of a page. Bytes of fonts and pictures are put beside them by the caller. */
-export function exportPage(project: Project, parts: PageParts): ExportedPage {
+export const exportPage = (project: Project, parts: PageParts): ExportedPage =>
+  sharingBudget(() => exported(project, parts));
+
+function exported(project: Project, parts: PageParts): ExportedPage {
   const wanted = facesOf(project);
   const start = startScreen(project);
   // The page's own media queries decide about bands and orientations; here is what holds where none of them says otherwise.

@@ -3,16 +3,15 @@
  * prototypes, no code. A budget ends whatever would not end by itself.
  */
 import type { BinaryOperator, Expression, Template } from './ast.ts';
-import { forbiddenKeys, functions, methods } from './functions.ts';
+import { budgetNow, EvaluationError, itemUnits } from './budget.ts';
+import { forbiddenKeys } from './forbidden-keys.ts';
+import { functions, methods, takingFunctions } from './functions.ts';
+
+export { EvaluationError } from './budget.ts';
 
 /** Gives the value of a name; throws `EvaluationError` where there is none. */
 export type Scope = (name: string) => unknown;
 
-/** What went wrong while working out an expression. */
-export class EvaluationError extends Error {}
-
-/** Most steps of one evaluation. */
-export const mostSteps = 12_000_000;
 /** Longest text that an expression may make, in UTF-16 units. */
 export const longestText = 1_000_000;
 /** Longest list that an expression may make. */
@@ -26,7 +25,7 @@ type Arrow = (...values: unknown[]) => unknown;
  * @throws EvaluationError with a sentence for the developer.
  */
 export function evaluate(expression: Expression, scope: Scope): unknown {
-  return guarded(() => new Walker().value(expression, scope));
+  return guarded(() => plain(new Walker().value(expression, scope)));
 }
 
 /** Works out a value with expressions: one expression keeps its type, anything else becomes text. */
@@ -34,7 +33,8 @@ export function evaluateTemplate(template: Template, scope: Scope): unknown {
   return guarded(() => {
     const walker = new Walker();
     const [first] = template.parts;
-    if (template.whole && first !== undefined && typeof first !== 'string') return walker.value(first, scope);
+    if (template.whole && first !== undefined && typeof first !== 'string')
+      return plain(walker.value(first, scope));
     return walker.text(
       template.parts.map((part) => (typeof part === 'string' ? part : walker.value(part, scope))),
     );
@@ -63,13 +63,21 @@ function tooLong(what: string, most: number): never {
   throw new EvaluationError(`This makes a ${what} of more than ${most}; it was stopped.`);
 }
 
+/** A value that may be kept: a function is only there for the method that it is given to. */
+function plain(value: unknown): unknown {
+  if (typeof value === 'function')
+    throw new EvaluationError('A function only stands in the brackets of a method, such as `map`.');
+  return value;
+}
+
+/** Arguments of one call cost this much besides: making a formatter takes as long as many steps. */
+const formatSteps = 400;
+
 class Walker {
-  #steps = 0;
+  readonly #budget = budgetNow();
 
   #step(count = 1): void {
-    this.#steps += count;
-    if (this.#steps > mostSteps)
-      throw new EvaluationError('This takes too long to work out; it was stopped.');
+    this.#budget.spend(count);
   }
 
   value(node: Expression, scope: Scope): unknown {
@@ -103,7 +111,7 @@ class Walker {
       case 'list': {
         let list: unknown[] = [];
         for (const item of node.items) {
-          const inner = this.value(item.type === 'spread' ? item.of : item, scope);
+          const inner = plain(this.value(item.type === 'spread' ? item.of : item, scope));
           if (item.type !== 'spread') list.push(inner);
           else if (Array.isArray(inner)) list = this.#list(list.concat(inner));
           else throw new EvaluationError('Only a list can be spread into a list.');
@@ -112,12 +120,13 @@ class Walker {
       }
       case 'record': {
         const record: Record<string, unknown> = {};
+        this.#budget.make(node.entries.length * itemUnits);
         for (const entry of node.entries) {
           if (entry.type === 'spread') {
             const inner = this.value(entry.of, scope);
             if (inner !== null && typeof inner === 'object')
-              for (const [key, value] of Object.entries(inner)) record[this.#key(key)] = value;
-          } else record[this.#key(this.value(entry.key, scope))] = this.value(entry.value, scope);
+              for (const [key, value] of this.#list(Object.entries(inner))) record[this.#key(key)] = value;
+          } else record[this.#key(this.value(entry.key, scope))] = plain(this.value(entry.value, scope));
         }
         return record;
       }
@@ -133,18 +142,8 @@ class Walker {
         return arrow;
       }
       case 'call': {
-        const values = node.arguments.map((argument) => this.value(argument, scope));
-        if (node.name === 'String') return this.text(values.slice(0, 1));
-        const plain =
-          node.name.startsWith('Math.') || node.name === 'Number'
-            ? values.map((value) => this.#primitive(value))
-            : values;
-        try {
-          return (functions[node.name] as (...values: unknown[]) => unknown)(...plain);
-        } catch (error) {
-          // Formats refuse what is no currency, unit, locale or option.
-          throw new EvaluationError(`\`${node.name}\`: ${(error as Error).message}`);
-        }
+        const values = node.arguments.map((argument) => plain(this.value(argument, scope)));
+        return this.#call(node.name, values);
       }
       case 'method': {
         const of = this.value(node.of, scope);
@@ -156,6 +155,25 @@ class Walker {
         );
       }
     }
+  }
+
+  #call(name: string, values: readonly unknown[]): unknown {
+    if (name === 'String') return this.text(values.slice(0, 1));
+    const given =
+      name.startsWith('Math.') || name === 'Number' || name.startsWith('parse')
+        ? values.map((value) => this.#primitive(value))
+        : values;
+    for (const value of given) if (Array.isArray(value)) this.#step(value.length);
+    if (name.startsWith('Format.')) this.#step(formatSteps);
+    let result: unknown;
+    try {
+      result = (functions[name] as (...values: unknown[]) => unknown)(...given);
+    } catch (error) {
+      // Formats refuse what is no currency, unit, locale or option.
+      throw new EvaluationError(`\`${name}\`: ${(error as Error).message}`);
+    }
+    if (typeof result === 'string') return this.#fits(result);
+    return Array.isArray(result) ? this.#list(result) : result;
   }
 
   /** A member's key as text; ways to a prototype are refused. */
@@ -234,12 +252,15 @@ class Walker {
   #fits(text: string): string {
     if (text.length > longestText) tooLong('text', longestText);
     this.#step(text.length / 100);
+    // Short texts are the rule, and soon gone.
+    if (text.length > 100) this.#budget.make(text.length);
     return text;
   }
 
   #list<T>(list: T[]): T[] {
     if (list.length > longestList) tooLong('list', longestList);
     this.#step(list.length);
+    this.#budget.make(list.length * itemUnits);
     return list;
   }
 
@@ -280,7 +301,11 @@ class Walker {
         values.map((value) => this.#primitive(value)),
       );
     if (type === 'list') return this.#listMethod(of as unknown[], name, values);
-    return (of as Record<string, Arrow>)[name]!(...values.map((value) => this.#primitive(value)));
+    const method = (type === 'number' ? Number.prototype : Boolean.prototype) as unknown as Record<
+      string,
+      Arrow
+    >;
+    return method[name]!.call(of, ...values.slice(0, 1).map((value) => this.#primitive(plain(value))));
   }
 
   #textMethod(of: string, name: string, values: unknown[]): unknown {
@@ -291,17 +316,26 @@ class Walker {
       const length = name === 'repeat' ? of.length * Number(values[0]) : Number(values[0]);
       if (length > longestText) tooLong('text', longestText);
     }
-    if (name === 'replaceAll') {
-      const found = of.split(String(values[0])).length - 1;
-      if (of.length + found * String(values[1]).length > longestText) tooLong('text', longestText);
+    if (name === 'replaceAll' || name === 'replace') {
+      const [wanted, by] = [String(values[0]), String(values[1])];
+      const found = name === 'replace' ? 1 : of.split(wanted).length - 1;
+      // `$&` and the like put what stands around into the place of what was found (ECMAScript, GetSubstitution).
+      const put = by.length + by.split('$').length * (by.includes('$') ? of.length : 0);
+      if (of.length + found * put > longestText) tooLong('text', longestText);
     }
-    const result = (of as unknown as Record<string, Arrow>)[name]!(...values);
+    if (name === 'split' && values[1] === undefined && of.length > longestList) tooLong('list', longestList);
+    const result = (String.prototype as unknown as Record<string, Arrow>)[name]!.call(
+      of,
+      ...values.slice(0, 3),
+    );
     if (typeof result === 'string') return this.#fits(result);
     return Array.isArray(result) ? this.#list(result) : result;
   }
 
   #listMethod(of: unknown[], name: string, values: unknown[]): unknown {
     this.#step(of.length);
+    const takes = takingFunctions.has(name);
+    for (const [index, value] of values.entries()) if (!takes || index > 0) plain(value);
     if (name === 'join') return this.text(of, values[0] === undefined ? ',' : this.text([values[0]]));
     if (name === 'toString') return this.text(of, ',');
     if (name === 'flat' && Number(values[0] ?? 1) > 20)
@@ -310,11 +344,17 @@ class Walker {
       const keyed = of.map((item) => ({ item, key: this.text([item]) }));
       return keyed.sort((a, b) => (a.key < b.key ? -1 : a.key > b.key ? 1 : 0)).map(({ item }) => item);
     }
-    // every, filter, find …, flatMap, map, reduce, some, toSorted
-    const takesFunction = /^(every|fi|flatM|map|red|so|toSo)/.test(name);
-    if (takesFunction && typeof values[0] !== 'function')
+    if (takes && typeof values[0] !== 'function')
       throw new EvaluationError(`\`${name}\` needs a function, such as \`item => …\`.`);
-    const result = (of as unknown as Record<string, Arrow>)[name]!(...values);
+    // What a function is called with besides it is no `this`, and only `reduce` takes something to begin with.
+    const given = takes && name !== 'reduce' ? values.slice(0, 1) : values;
+    if (takes) given[0] = this.#given(values[0] as Arrow);
+    const result = (Array.prototype as unknown as Record<string, Arrow>)[name]!.call(of, ...given);
     return Array.isArray(result) ? this.#list(result) : result;
+  }
+
+  /** A function as a method is given it: what it gives is plain. */
+  #given(arrow: Arrow): Arrow {
+    return (...values) => plain(arrow(...values));
   }
 }

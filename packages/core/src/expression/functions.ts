@@ -6,8 +6,12 @@ import { formats } from './formats.ts';
 import { groupFunctions } from './groups.ts';
 import { rangeFunctions } from './range-functions.ts';
 
+/** A table that is looked up by names from outside: it has its entries and nothing else, no prototype. */
+const table = <T>(entries: Readonly<Record<string, T>>): Readonly<Record<string, T>> =>
+  Object.freeze(Object.assign(Object.create(null) as Record<string, T>, entries));
+
 /** Functions by full name. */
-export const functions: Readonly<Record<string, (...values: never[]) => unknown>> = {
+export const functions = table<(...values: never[]) => unknown>({
   Number: (value: unknown) => Number(value),
   String: (value: unknown) => value,
   Boolean: (value: unknown) => Boolean(value),
@@ -45,16 +49,16 @@ export const functions: Readonly<Record<string, (...values: never[]) => unknown>
   ...formats,
   ...rangeFunctions,
   ...groupFunctions,
-};
+});
 
 /** Constants by full name. */
-export const constants: Readonly<Record<string, number>> = {
+export const constants = table<number>({
   'Math.PI': Math.PI,
   'Math.E': Math.E,
   'Number.MAX_SAFE_INTEGER': Number.MAX_SAFE_INTEGER,
   NaN: Number.NaN,
   Infinity: Number.POSITIVE_INFINITY,
-};
+});
 
 /** Names that hold functions and constants but are no values themselves. */
 export const namespaces: ReadonlySet<string> = new Set([
@@ -90,18 +94,12 @@ export const functionNames: ReadonlySet<string> = new Set([
   ...Object.keys(functions).filter((name) => !name.includes('.')),
 ]);
 
+/** Methods of lists that take a function, which is the first that they take; no other takes one. */
+export const takingFunctions: ReadonlySet<string> = new Set(
+  'every filter find findIndex findLast flatMap map reduce some toSorted'.split(' '),
+);
+
 /** All method names, whatever the type. */
 export const methodNames: ReadonlySet<string> = new Set(
   Object.values(methods).flatMap((names) => [...names]),
 );
-
-/** Names that would lead out of the data (ECMAScript's ways to a prototype or to code). */
-export const forbiddenKeys: ReadonlySet<string> = new Set([
-  '__proto__',
-  'prototype',
-  'constructor',
-  '__defineGetter__',
-  '__defineSetter__',
-  '__lookupGetter__',
-  '__lookupSetter__',
-]);

@@ -14,7 +14,8 @@ import type {
   Statement,
   UnaryOperator,
 } from './ast.ts';
-import { constants, forbiddenKeys, functions, methodNames, namespaces } from './functions.ts';
+import { forbiddenKeys } from './forbidden-keys.ts';
+import { constants, functions, methodNames, namespaces } from './functions.ts';
 import { didYouMean } from './nearest.ts';
 import { ExpressionError, type Outcome, outcome } from './problem.ts';
 import { isViewName, viewNames } from './view-names.ts';
@@ -412,7 +413,8 @@ class Reader {
   private name(node: AnyNode & { type: 'Identifier' }): Expression {
     if (this.parameters.includes(node.name)) return { type: 'name', name: node.name, span: this.span(node) };
     if (node.name === 'undefined') return { type: 'literal', value: undefined };
-    if (node.name in constants) return { type: 'literal', value: constants[node.name] };
+    if (Object.hasOwn(constants, node.name)) return { type: 'literal', value: constants[node.name] };
+    this.refuseKey(node, node.name);
     return { type: 'name', name: node.name, span: this.span(node) };
   }
 

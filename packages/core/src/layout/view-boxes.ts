@@ -6,37 +6,13 @@ import { prefixesOf, viewPrefix } from '../document/steadiness.ts';
 import { clampedSizesOf, textSizeAt } from '../document/text-size.ts';
 import type { Control, Project } from '../document/types.ts';
 import { prefixesInForce } from '../document/values.ts';
-import { checkComputed } from '../expression/computed.ts';
-import { EvaluationError, evaluate, type Scope } from '../expression/evaluate.ts';
-import { bandAt, isViewName, mayReadView, viewValue } from '../expression/view-names.ts';
+import { sharingBudget } from '../expression/budget.ts';
+import { initialScope } from '../expression/initial-scope.ts';
+import { mayReadView } from '../expression/view-names.ts';
 import type { Shaper } from '../text/shaper.ts';
 import type { Box, HingeInside } from './box.ts';
 import { Builder, type MadeBoxes } from './build.ts';
 import type { View } from './screen-layout.ts';
-
-/**
- * The initial values of the state, as a scope for expressions.
- *
- * @param width of what the expressions are shown in, CSS px.
- */
-export function initialScope({ state, bands }: Pick<Project, 'state' | 'bands'>, width = 0): Scope {
-  const values = new Map<string, unknown>();
-  const byName = new Map(state.map((variable) => [variable.name, variable]));
-  const scope: Scope = (name) => {
-    if (values.has(name)) return values.get(name);
-    if (isViewName(name)) return viewValue(name, bandAt(bands, width));
-    const variable = byName.get(name);
-    if (!variable) throw new EvaluationError(`There is no state variable \`${name}\`.`);
-    values.set(name, variable.initial);
-    if (variable.computed === undefined) return variable.initial;
-    const expression = checkComputed(variable, state);
-    if (!expression.ok) throw new EvaluationError(`\`${name}\`: ${expression.problem.message}`);
-    const value = evaluate(expression.value, scope);
-    values.set(name, value);
-    return value;
-  };
-  return scope;
-}
 
 /** The two sides of a hinge as a screen sees them: from its own start side, and how much room it has. */
 function hingeIn({ width, rightToLeft, safe, hinge }: View): HingeInside | undefined {
@@ -94,7 +70,7 @@ export class ViewBoxes {
     this.builders.delete(key);
     this.builders.set(key, builder);
     if (this.builders.size > this.most) this.builders.delete(this.builders.keys().next().value!);
-    return builder.box(screen);
+    return sharingBudget(() => builder.box(screen));
   }
 
   private steadyIn({ textScale = 1, rightToLeft = false }: View): MadeBoxes {

@@ -2,7 +2,7 @@
 import type { Row } from '../document/table.ts';
 import { cellText } from '../document/table.ts';
 import type { Column, ColumnType, Reference } from '../document/types.ts';
-import { forbiddenKeys } from '../expression/functions.ts';
+import { forbiddenKeys } from '../expression/forbidden-keys.ts';
 
 export interface FormQuestion {
   /** The key under which the answer is kept. */

@@ -13,6 +13,7 @@ export {
   withoutParts,
 } from '../export/declarations.ts';
 export type { ActionName } from '../expression/actions.ts';
+export { sharingBudget } from '../expression/budget.ts';
 export { asText } from '../expression/evaluate.ts';
 export { bandAt, clockOf, type ViewName } from '../expression/view-names.ts';
 export type { CarryingPart, PageElement, PageTarget, Shape } from '../kinds/kind.ts';

@@ -18,8 +18,9 @@ import type { StateValue } from '../document/types.ts';
 import type { ActionName } from '../expression/actions.ts';
 import { addressNow } from '../expression/address.ts';
 import type { Expression, Statement, Template } from '../expression/ast.ts';
+import { budgetNow, sharingBudget } from '../expression/budget.ts';
 import { asText, EvaluationError, evaluate, evaluateTemplate, type Scope } from '../expression/evaluate.ts';
-import { forbiddenKeys } from '../expression/functions.ts';
+import { forbiddenKeys } from '../expression/forbidden-keys.ts';
 import { isViewName, type ViewName } from '../expression/view-names.ts';
 import type { Program, ProgramVariable } from './program.ts';
 
@@ -270,7 +271,12 @@ export class Runtime {
     if (!entry) return;
     const isUntouched = untracked(() => entry.value.value) === entry.initial;
     entry.initial = value;
-    if (isUntouched) this.assign(name, value);
+    if (isUntouched) this.take(name, value);
+  }
+
+  /** Takes a value that a feed gives, with all that follows from it as one whole. @returns whether it was set. */
+  take(name: string, value: unknown): boolean {
+    return sharingBudget(() => this.assign(name, value));
   }
 
   /**
@@ -283,7 +289,7 @@ export class Runtime {
 
   /** Carries out a part of an event, up to its end or to where it waits. */
   #goOn(going: Going, origin: Origin | undefined): void {
-    this.#traced(origin, () =>
+    this.#whole(origin, () =>
       batch(() => {
         this.#rounds = 0;
         try {
@@ -299,7 +305,15 @@ export class Runtime {
 
   /** Takes what a person has entered. */
   enter(name: string, value: unknown, control: string): void {
-    this.#traced({ control, event: 'entered' }, () => this.assign(name, value));
+    this.#whole({ control, event: 'entered' }, () => this.assign(name, value));
+  }
+
+  /**
+   * Carries out an event with all that follows from it: it shares one budget, so that it ends in time however much
+   * follows. A host begins with all of its bindings as one whole, too.
+   */
+  #whole(origin: Origin | undefined, happens: () => void): void {
+    sharingBudget(() => this.#traced(origin, happens));
   }
 
   /** Writes down what happens meanwhile, where somebody wants to hear of it. */
@@ -403,6 +417,7 @@ export class Runtime {
       if (action === 'toggle') return !before;
       if (action === 'reset') return this.#state.get(name)!.initial;
       if (!Array.isArray(before)) throw new EvaluationError(`\`${action}\` takes a list; this is none.`);
+      budgetNow().spend(before.length);
       if (action === 'add') return [...before, first];
       if (action === 'place') return placed(before, first, Number(second) || 0);
       if (action === 'remove') return before.filter((row) => !same(row, first));

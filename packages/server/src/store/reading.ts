@@ -49,6 +49,10 @@ function readSnapshot({ revision, document }: typeof snapshots.$inferSelect): Sn
   return { project: newest.data as unknown as Project, revision, isOlder: newest.isOlder };
 }
 
+/** A sentence about a snapshot, where it says that a newer version of Hovrin wrote it: an older one is no way back. */
+const newerFormat = (sentence: string): string | undefined =>
+  /format \d+; this version of Hovrin reads formats up to/.test(sentence) ? sentence : undefined;
+
 /** What an entry makes of a project. */
 function applied(project: Project, row: EntryRow, isOlder: boolean) {
   try {
@@ -98,6 +102,8 @@ class ProjectReader {
       .orderBy(desc(snapshots.revision))
       .all();
     const read = rows.map(readSnapshot);
+    const newer = read.find((each) => typeof each === 'string' && each === newerFormat(each));
+    if (typeof newer === 'string') throw new UnreadableProject(newer);
     const good = read.filter((each) => typeof each !== 'string');
     if (good.length === 0)
       throw new UnreadableProject(

@@ -1,0 +1,68 @@
+/**
+ * How much may be worked out: steps of time and units of memory. One expression has a budget of its own; where many
+ * belong to one whole (a layout, a page as it begins, an event with all that follows from it), they share one, so that
+ * many costly expressions cost no more than one.
+ */
+
+/** Most steps of one evaluation, or of a whole. */
+export const mostSteps = 12_000_000;
+/** Most units that one evaluation, or a whole, may make: a character is one, an item of a list `itemUnits`. */
+export const mostUnits = 40_000_000;
+/** Units of an item of a list, or of a record's entry. */
+export const itemUnits = 10;
+
+/** What went wrong while working out an expression. */
+export class EvaluationError extends Error {}
+
+export class Budget {
+  #steps: number;
+  #units: number;
+  readonly #isShared: boolean;
+
+  constructor(isShared = false, steps = mostSteps, units = mostUnits) {
+    this.#isShared = isShared;
+    this.#steps = steps;
+    this.#units = units;
+  }
+
+  /** @throws EvaluationError where it has run out. */
+  spend(steps: number): void {
+    this.#steps -= steps;
+    if (this.#steps < 0)
+      throw new EvaluationError(
+        this.#isShared
+          ? 'This was left out: what belongs together here takes too long to work out.'
+          : 'This takes too long to work out; it was stopped.',
+      );
+  }
+
+  /** @throws EvaluationError where it has run out. */
+  make(units: number): void {
+    this.#units -= units;
+    if (this.#units < 0)
+      throw new EvaluationError(
+        this.#isShared
+          ? 'This was left out: what belongs together here makes more than there is room for.'
+          : 'This makes more than there is room for; it was stopped.',
+      );
+  }
+}
+
+let shared: Budget | undefined;
+
+/** The budget of an evaluation that begins now: that of the whole, or one of its own. */
+export const budgetNow = (): Budget => shared ?? new Budget();
+
+/** Works something out with a budget that is there already, whatever whole it is asked in. */
+export function spending<T>(budget: Budget, work: () => T): T {
+  const around = shared;
+  shared = budget;
+  try {
+    return work();
+  } finally {
+    shared = around;
+  }
+}
+
+/** Works something out as one whole; inside another whole it belongs to that one. */
+export const sharingBudget = <T>(work: () => T): T => (shared ? work() : spending(new Budget(true), work));

@@ -1,0 +1,93 @@
+/** What the state holds as everything begins, for expressions that are worked out without a running page. */
+import type { Band, Project, StateVariable } from '../document/types.ts';
+import { Budget, spending } from './budget.ts';
+import { checkComputed, sourcesOf } from './computed.ts';
+import { EvaluationError, evaluate, type Scope } from './evaluate.ts';
+import { bandAt, isViewName, viewValue } from './view-names.ts';
+
+/** The values of one state in one band. What follows from others is worked out when it is first asked for. */
+class InitialValues {
+  readonly #values = new Map<string, unknown>();
+  readonly #failed = new Map<string, EvaluationError>();
+  readonly #byName: ReadonlyMap<string, StateVariable>;
+  readonly #state: readonly StateVariable[];
+  readonly #band: string;
+  /** All that follows from others shares one, so that it is the same whatever it is asked for by. */
+  readonly #budget = new Budget(true);
+
+  constructor(state: readonly StateVariable[], band: string) {
+    this.#state = state;
+    this.#band = band;
+    this.#byName = new Map(state.map((variable) => [variable.name, variable]));
+  }
+
+  readonly scope: Scope = (name) => {
+    if (this.#values.has(name)) return this.#values.get(name);
+    if (isViewName(name)) return viewValue(name, this.#band);
+    const variable = this.#byName.get(name);
+    if (!variable) throw new EvaluationError(`There is no state variable \`${name}\`.`);
+    if (variable.computed === undefined) return variable.initial;
+    const failed = this.#failed.get(name);
+    if (failed) throw failed;
+    this.#workOut(variable);
+    return this.scope(name);
+  };
+
+  #isOpen = (variable: StateVariable): boolean =>
+    variable.computed !== undefined && !this.#values.has(variable.name) && !this.#failed.has(variable.name);
+
+  /** Works a variable out, and first all that it follows from: however long the chain, none calls the next. */
+  #workOut(wanted: StateVariable): void {
+    const waiting = [wanted];
+    const begun = new Set<string>();
+    for (let variable = waiting.at(-1); variable; variable = waiting.at(-1)) {
+      if (!begun.has(variable.name)) {
+        begun.add(variable.name);
+        for (const name of sourcesOf(variable)) {
+          const source = this.#byName.get(name);
+          if (source && this.#isOpen(source) && !begun.has(name)) waiting.push(source);
+        }
+        if (waiting.at(-1) !== variable) continue;
+      }
+      waiting.pop();
+      if (this.#isOpen(variable)) this.#evaluate(variable);
+    }
+  }
+
+  #evaluate(variable: StateVariable): void {
+    const { name } = variable;
+    const expression = checkComputed(variable, this.#state);
+    try {
+      if (!expression.ok) throw new EvaluationError(`\`${name}\`: ${expression.problem.message}`);
+      const value = spending(this.#budget, () => evaluate(expression.value, this.scope));
+      this.#values.set(name, value);
+    } catch (error) {
+      if (!(error instanceof EvaluationError)) throw error;
+      const isNamed = error.message.startsWith('`');
+      this.#failed.set(name, isNamed ? error : new EvaluationError(`\`${name}\`: ${error.message}`));
+    }
+  }
+}
+
+/** Values of a state, by the band that they are seen in. */
+const known = new WeakMap<readonly StateVariable[], Map<string, InitialValues>>();
+
+/**
+ * The initial values of the state, as a scope for expressions. Worked out once for each version of the state.
+ *
+ * @param width of what the expressions are shown in, CSS px.
+ */
+export function initialScope(
+  { state, bands }: { readonly state: Project['state']; readonly bands: readonly Band[] },
+  width = 0,
+): Scope {
+  const band = bandAt(bands, width);
+  const byBand = known.get(state) ?? new Map<string, InitialValues>();
+  known.set(state, byBand);
+  let values = byBand.get(band);
+  if (!values) {
+    values = new InitialValues(state, band);
+    byBand.set(band, values);
+  }
+  return values.scope;
+}
