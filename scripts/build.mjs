@@ -89,7 +89,10 @@ const parts = {
   server: {
     sources: ['packages/core/src', 'packages/files/src', 'packages/server/src'],
     made: 'packages/server/dist/server.mjs',
-    make: () => bundleForNode('packages/server/src/index.ts', 'packages/server/dist/server.mjs'),
+    make: async () => {
+      await bundleForNode('packages/server/src/work/worker.ts', 'packages/server/dist/worker.mjs');
+      await bundleForNode('packages/server/src/index.ts', 'packages/server/dist/server.mjs');
+    },
   },
   web: {
     sources: [

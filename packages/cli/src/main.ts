@@ -1,9 +1,11 @@
 /** `hovrin`: the core from a shell or a build. Exit codes: 0 fine, 1 findings, 2 bad input. */
 
+import { backupCommand, restoreCommand } from './backup-command.ts';
 import { BadInput } from './bad-input.ts';
 import { checkCommand } from './check-command.ts';
 import { exportCommand } from './export-command.ts';
 import { layoutCommand } from './layout-command.ts';
+import { packCommand, unpackCommand } from './pack-command.ts';
 import { pictureCommand } from './picture-command.ts';
 import { sweepCommand } from './sweep-command.ts';
 import { whyCommand } from './why-command.ts';
@@ -22,6 +24,12 @@ const help = `hovrin: lays out screens and writes them as pages
       writes a screen as an SVG file that carries its fonts and pictures, or as a PNG file of N px for each px
   hovrin export html FILE|FOLDER --out DIR [--rtl]
       writes index.html and what it needs
+  hovrin pack FOLDER --out FILE.hovrin.zip
+  hovrin unpack FILE.hovrin.zip --out DIR
+      a project's folder as one file, and back, byte for byte
+  hovrin backup [--data FOLDER] --out FILE
+  hovrin restore FILE [--data FOLDER]
+      all projects of a server as one file, taken while it runs, and put back while it does not
 `;
 
 /** Runs a command line. @returns the exit code. */
@@ -46,6 +54,10 @@ export async function run(
     if (command === 'check') return await checkCommand(rest, print);
     if (command === 'picture') return await pictureCommand(rest, print);
     if (command === 'export') return await exportCommand(rest, print);
+    if (command === 'pack') return await packCommand(rest, print);
+    if (command === 'unpack') return await unpackCommand(rest, print);
+    if (command === 'backup') return await backupCommand(rest, print);
+    if (command === 'restore') return await restoreCommand(rest, print);
     throw new BadInput(`There is no command \`${command}\`. \`hovrin help\` lists them.`);
   } catch (error) {
     if (!(error instanceof BadInput)) throw error;

@@ -82,6 +82,7 @@ export * from './making/list-with-detail.ts';
 export * from './making/maker.ts';
 export * from './making/questions.ts';
 export * from './making/table.ts';
+export * from './picture/clean-svg.ts';
 export * from './picture/svg.ts';
 export * from './source/folder.ts';
 export * from './source/merge-text.ts';

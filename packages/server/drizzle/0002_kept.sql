@@ -11,4 +11,5 @@ CREATE TABLE `unreadable` (
 CREATE INDEX `unreadable_project` ON `unreadable` (`project_id`);--> statement-breakpoint
 ALTER TABLE `batches` ADD `created_at` integer DEFAULT 0 NOT NULL;--> statement-breakpoint
 ALTER TABLE `entries` ADD `takes` integer;--> statement-breakpoint
+ALTER TABLE `projects` ADD `is_foreign` integer DEFAULT false NOT NULL;--> statement-breakpoint
 ALTER TABLE `projects` ADD `screens` integer;

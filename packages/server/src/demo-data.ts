@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { problemLine } from '@hovrin/core';
 import { readProjectFolder, workspace } from '@hovrin/files';
 import { nanoid } from 'nanoid';
+import { storable } from './routes/assets.ts';
 import type { Store } from './store/store.ts';
 
 /** Loads the demo project into a store. @returns its id. @throws Error where its sources are not valid. */
@@ -11,7 +12,7 @@ export async function loadDemo(store: Store): Promise<string> {
   const reading = await readProjectFolder(join(workspace, 'demo/velmora-hut'), () => nanoid(10));
   if (!reading.ok) throw new Error(reading.problems.map(problemLine).join('\n'));
   const pictures = new Map<string, Buffer>();
-  for (const { name } of reading.project.assets)
-    pictures.set(name, await readFile(join(reading.assetFolder, name)));
+  for (const { name, type } of reading.project.assets)
+    pictures.set(name, storable(name, type, await readFile(join(reading.assetFolder, name))));
   return store.create(reading.project, pictures, reading.rows);
 }

@@ -1,13 +1,18 @@
-/** Starts the server: `server.mjs --port N --data FOLDER [--fresh] [--yes]`. */
+/** Starts the server: `server.mjs --port N --data FOLDER [--fresh] [--yes] [--log]`. */
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { createInterface } from 'node:readline/promises';
 import { parseArgs } from 'node:util';
 import { workspace } from '@hovrin/files';
 import { loadDemo } from './demo-data.ts';
-import { listen, makeApplication } from './server.ts';
-import { openDatabase } from './store/database.ts';
+import { listen, makeApplication, requestLog } from './server.ts';
+import { type DataFolder, FolderRefused, openDataFolder } from './store/data-folder.ts';
 import { Store } from './store/store.ts';
+import { sweep } from './store/sweep.ts';
+import { Workshop } from './work/workshop.ts';
+
+/** Milliseconds from one sweep to the next. */
+const sweepEvery = 24 * 3600 * 1000;
 
 /** Whether nothing listens on a port of loopback. */
 function isFree(port: number): Promise<boolean> {
@@ -38,10 +43,11 @@ function readOptions() {
         data: { type: 'string', default: join(workspace, 'data') },
         fresh: { type: 'boolean' },
         yes: { type: 'boolean' },
+        log: { type: 'boolean' },
       },
     }).values;
   } catch (error) {
-    return `${(error as Error).message}\nThe options are --port N, --data FOLDER, --fresh and --yes.`;
+    return `${(error as Error).message}\nThe options are --port N, --data FOLDER, --fresh, --yes and --log.`;
   }
 }
 
@@ -63,7 +69,19 @@ async function main(): Promise<number> {
     );
     return 3;
   }
-  const { db, close } = openDatabase(join(values.data, 'hovrin.sqlite'));
+  let folder: DataFolder;
+  try {
+    folder = openDataFolder(values.data);
+  } catch (error) {
+    console.error(
+      error instanceof FolderRefused
+        ? error.message
+        : `The data in ${values.data} cannot be opened: ${(error as Error).message}`,
+    );
+    return 3;
+  }
+  const { db, file, told, close } = folder;
+  for (const sentence of told) console.error(sentence);
   const store = new Store(db);
   if (values.fresh && !store.isEmpty()) {
     if (
@@ -77,16 +95,22 @@ async function main(): Promise<number> {
     store.clear();
   }
   if (store.isEmpty()) await loadDemo(store);
-  const server = await listen(makeApplication(store), port);
+  sweep(db, Date.now());
+  setInterval(() => sweep(db, Date.now()), sweepEvery).unref();
+  const workshop = new Workshop(file);
+  const log = values.log ? requestLog((line) => console.log(line)) : undefined;
+  const server = await listen(makeApplication({ store, workshop }, log), port);
   console.log(`Hovrin is at http://127.0.0.1:${port}/ (its data in ${values.data}; stop it with Ctrl+C)`);
-  for (const signal of ['SIGINT', 'SIGTERM'] as const)
-    process.on(signal, () => {
-      server.closeAllConnections();
-      server.close(() => {
+  const stop = () => {
+    server.closeAllConnections();
+    server.close(() => {
+      void workshop.close().then(() => {
         close();
         process.exit(0);
       });
     });
+  };
+  for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, stop);
   return 0;
 }
 

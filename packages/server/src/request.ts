@@ -3,6 +3,7 @@ import type { IncomingMessage } from 'node:http';
 import type Joi from 'joi';
 import type { Context, Middleware } from 'koa';
 import { UnreadableProject } from './store/reading.ts';
+import { JobFailed } from './work/workshop.ts';
 
 /** An error with a status and a sentence for the person; sent as `{ error }`. */
 export class RequestError extends Error {
@@ -14,18 +15,28 @@ export class RequestError extends Error {
   }
 }
 
+/** Whether the database could not be written for want of room. */
+const isDiskFull = (error: unknown): boolean =>
+  error instanceof Error &&
+  /SQLITE_FULL|ENOSPC|database or disk is full/.test(`${(error as { code?: string }).code} ${error.message}`);
+
 /** Turns errors into answers. Unexpected ones are printed and answered without details. */
 export const answerErrors: Middleware = async (context, next) => {
   try {
     await next();
     if (context.status === 404 && context.body === undefined)
       throw new RequestError(404, 'There is nothing here.');
-  } catch (error) {
-    if (error instanceof UnreadableProject) {
-      context.status = 422;
+  } catch (thrown) {
+    let error: unknown = thrown;
+    if (error instanceof UnreadableProject || error instanceof JobFailed) {
+      context.status = error instanceof JobFailed ? 503 : 422;
       context.body = { error: error.message };
       return;
     }
+    // An address that is no address (`/%`), and a disk that has no room left.
+    if (error instanceof URIError) error = new RequestError(400, 'This address cannot be read.');
+    if (isDiskFull(error))
+      error = new RequestError(507, 'The disk is full: nothing can be stored until there is room again.');
     if (!(error instanceof RequestError)) console.error(error);
     context.status = error instanceof RequestError ? error.status : 500;
     context.body = {
@@ -64,6 +75,6 @@ export async function readJson<T>(context: Context, shape: Joi.Schema<T>, limit 
 /** Holds data against a shape. @throws RequestError 400. */
 export function check<T>(data: unknown, shape: Joi.Schema<T>): T {
   const { value, error } = shape.validate(data, { convert: true, abortEarly: true });
-  if (error) throw new RequestError(400, error.message);
+  if (error) throw new RequestError(400, `${error.message}.`);
   return value as T;
 }

@@ -6,6 +6,7 @@ import { join } from 'node:path';
 import { listen, makeApplication } from '../src/server.ts';
 import { openDatabase } from '../src/store/database.ts';
 import { Store } from '../src/store/store.ts';
+import { type Bounds, Workshop } from '../src/work/workshop.ts';
 
 export interface Served {
   readonly store: Store;
@@ -16,12 +17,16 @@ export interface Served {
   close(): Promise<void>;
 }
 
-export async function served(): Promise<Served> {
+/** @param bounds of jobs. */
+export async function served(bounds: Partial<Bounds> = {}): Promise<Served> {
   const folder = await mkdtemp(join(tmpdir(), 'hovrin-server-'));
   const file = join(folder, 'test.sqlite');
   const { db, close } = openDatabase(file);
   const store = new Store(db);
-  const server = await listen(makeApplication(store), 0);
+  const workshop = new Workshop(file, bounds);
+  const server = await listen(makeApplication({ store, workshop }), 0);
+  // Tests that work for seconds in this very thread find their connections still there.
+  server.keepAliveTimeout = 120_000;
   return {
     store,
     file,
@@ -29,6 +34,7 @@ export async function served(): Promise<Served> {
     async close() {
       server.closeAllConnections();
       server.close();
+      await workshop.close();
       close();
       await rm(folder, { recursive: true });
     },

@@ -223,7 +223,7 @@ describe('projects', () => {
     const put = (type: string, name = 'a.png') =>
       fetch(`${base}/api/projects/${id}/assets?name=${name}&width=2&height=2`, {
         method: 'POST',
-        body: 'x',
+        body: type === 'image/png' ? new Uint8Array([0x89, 0x50, 0x4e, 0x47, 13, 10, 26, 10]) : 'x',
         headers: { 'Content-Type': type },
       });
     expect((await put('text/html')).status).toBe(415);

@@ -1,14 +1,7 @@
-import { mkdtemp, rm } from 'node:fs/promises';
-import type { Server } from 'node:http';
-import type { AddressInfo } from 'node:net';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import fc from 'fast-check';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { listen, makeApplication } from '../src/server.ts';
 import { type mastFaults, readMast } from '../src/stand-ins/mast.ts';
-import { openDatabase } from '../src/store/database.ts';
-import { Store } from '../src/store/store.ts';
+import { type Served, served } from './served.ts';
 
 describe('the weather mast', () => {
   it('says the same to everybody at a time, what can be, and little else a second later', () => {
@@ -42,23 +35,13 @@ describe('the weather mast', () => {
 });
 
 describe('over the network', () => {
-  let folder: string;
-  let server: Server;
+  let server: Served;
   let base: string;
-  let close: () => void;
   beforeAll(async () => {
-    folder = await mkdtemp(join(tmpdir(), 'hovrin-standins-'));
-    const opened = openDatabase(join(folder, 'test.sqlite'));
-    close = opened.close;
-    server = await listen(makeApplication(new Store(opened.db)), 0);
-    base = `http://127.0.0.1:${(server.address() as AddressInfo).port}/stand-ins`;
+    server = await served();
+    base = `${server.base}/stand-ins`;
   });
-  afterAll(async () => {
-    server.closeAllConnections();
-    server.close();
-    close();
-    await rm(folder, { recursive: true });
-  });
+  afterAll(() => server.close());
 
   it('the mast speaks as often as it is asked to, until nobody listens', async () => {
     const ending = new AbortController();

@@ -2,7 +2,7 @@
  * The grammar of attribute names: a property, a change of it from a band (`lap.gap`) or for an orientation
  * (`portrait.gap`), its two-way binding (`value.bind`), an event (`on.press`).
  */
-import { didYouMean } from '../expression/nearest.ts';
+import { didYouMean, quoted } from '../expression/nearest.ts';
 import type { EventEntry, Kind, Property } from '../kinds/kind.ts';
 import type { Band } from './types.ts';
 
@@ -27,7 +27,7 @@ export function readAttribute(kind: Kind, name: string, bands: readonly Band[]):
     const event = kind.events.find((entry) => entry.name === rest);
     return event
       ? { role: 'event', event }
-      : `A ${kind.name} has no event \`${rest}\`.${didYouMean(
+      : `A ${kind.name} has no event ${quoted(rest)}.${didYouMean(
           rest,
           kind.events.map((entry) => entry.name),
         )}`;
@@ -45,12 +45,12 @@ export function readAttribute(kind: Kind, name: string, bands: readonly Band[]):
     return unknown(kind, name, rest);
   }
   if (dot > 0 && kind.properties.some((entry) => entry.name === rest))
-    return `There is no band \`${prefix}\`.${didYouMean(prefix, prefixes)}`;
+    return `There is no band ${quoted(prefix)}.${didYouMean(prefix, prefixes)}`;
   return unknown(kind, name, name);
 }
 
 const unknown = (kind: Kind, name: string, word: string) =>
-  `A ${kind.name} has no attribute \`${name}\`.${didYouMean(word, [
+  `A ${kind.name} has no attribute ${quoted(name)}.${didYouMean(word, [
     'name',
     ...kind.properties.flatMap((property) =>
       property.twoWay ? [property.name, `${property.name}.bind`] : [property.name],

@@ -7,7 +7,7 @@ import {
   type Surroundings,
   withItems,
 } from '../expression/check.ts';
-import { didYouMean } from '../expression/nearest.ts';
+import { didYouMean, quoted } from '../expression/nearest.ts';
 import { escapeBraces, hasExpression, unescapeBraces } from '../expression/template.ts';
 import { iconSet } from '../icons/icon-set.ts';
 import type { Kind, Property } from '../kinds/kind.ts';
@@ -117,7 +117,7 @@ export function unknownIn(
     const icon = value as string;
     return iconSet().has(icon)
       ? undefined
-      : `There is no icon \`${icon}\`.${didYouMean(icon, iconSet().keys())}`;
+      : `There is no icon ${quoted(icon)}.${didYouMean(icon, iconSet().keys())}`;
   }
   const named =
     type === destinationType && nameProblem(value as string) === undefined
@@ -126,7 +126,7 @@ export function unknownIn(
         ? (value as readonly Entry[]).map((entry) => entry.value)
         : [];
   const missing = named.find((name) => !screens.has(name));
-  return missing && `There is no screen \`${missing}\`.${didYouMean(missing, screens)}`;
+  return missing && `There is no screen ${quoted(missing)}.${didYouMean(missing, screens)}`;
 }
 
 /** Surroundings in which every name is known. */

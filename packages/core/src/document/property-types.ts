@@ -4,7 +4,7 @@
  */
 
 import { asText } from '../expression/evaluate.ts';
-import { didYouMean } from '../expression/nearest.ts';
+import { didYouMean, quoted } from '../expression/nearest.ts';
 import type { Align, Fraction, Gaps, Justify, Limit, Sides, Size, TrackList } from '../layout/box.ts';
 import { fontFamilies, fontWeights } from '../text/fonts.ts';
 import { nameProblem, valueNameProblem } from './names.ts';
@@ -49,7 +49,7 @@ const bad = (
   words: readonly string[] = [],
 ): { ok: false; message: string } => ({
   ok: false,
-  message: `\`${text}\` is not ${expects}.${didYouMean(text, words)}`,
+  message: `${quoted(text)} is not ${expects}.${didYouMean(text, words)}`,
 });
 
 function numberType(name: string, expects: string, allows: (value: number) => boolean): PropertyType<number> {
@@ -344,7 +344,7 @@ export const entriesType: PropertyType<readonly Entry[]> = {
       return { ok: false, message: `There are at most ${mostEntries} entries.` };
     const values = entries.map(({ value }) => value);
     const twice = values.find((value, index) => values.indexOf(value) !== index);
-    if (twice !== undefined) return { ok: false, message: `\`${twice}\` stands there twice.` };
+    if (twice !== undefined) return { ok: false, message: `${quoted(twice)} stands there twice.` };
     return good(
       entries,
       entries.map(({ value, label }) => (value === label ? label : `${value}: ${label}`)).join(' | '),

@@ -1,4 +1,5 @@
 /** Reading `columns`, `rows`, `auto-rows` and `auto-columns`: CSS grid-template syntax without names (Grid 1 §7.2). */
+import { quoted } from '../expression/nearest.ts';
 import type { Track, TrackBreadth, TrackList, TrackListPart } from '../layout/box.ts';
 import { mostTracks } from '../layout/grid/tracks.ts';
 import { keptUnit } from '../text/units.ts';
@@ -43,7 +44,7 @@ class TrackReader {
   }
   private expect(sign: string): void {
     const found = this.take();
-    if (found !== sign) throw new TrackProblem(`\`${sign}\` is missing before \`${found}\`.`);
+    if (found !== sign) throw new TrackProblem(`\`${sign}\` is missing before ${quoted(found)}.`);
   }
 
   /** A px number, a percentage, `fr`, or a word. */
@@ -54,11 +55,11 @@ class TrackReader {
     const match = amount.exec(found);
     if (!match)
       throw new TrackProblem(
-        `\`${found}\` is not a track: a number, \`%\`, \`fr\`, \`auto\`, \`min-content\`, \`max-content\`, \`minmax(a, b)\`, \`fit-content(n)\` or \`repeat(…)\`.`,
+        `${quoted(found)} is not a track: a number, \`%\`, \`fr\`, \`auto\`, \`min-content\`, \`max-content\`, \`minmax(a, b)\`, \`fit-content(n)\` or \`repeat(…)\`.`,
       );
     const value = Number(match[1]);
-    if (value < 0) throw new TrackProblem(`A track cannot be negative: \`${found}\`.`);
-    if (value > 1_000_000) throw new TrackProblem(`\`${found}\` is larger than any screen.`);
+    if (value < 0) throw new TrackProblem(`A track cannot be negative: ${quoted(found)}.`);
+    if (value > 1_000_000) throw new TrackProblem(`${quoted(found)} is larger than any screen.`);
     if (match[2] === 'fr') return { fr: value };
     if (match[2] === '%') return { fraction: value / 100 };
     return value;
@@ -103,13 +104,13 @@ class TrackReader {
     if (tracks.length === 0) throw new TrackProblem('A `repeat` needs a track.');
     if (times === 'auto-fill' || times === 'auto-fit') {
       if (!tracks.every(isCountable))
-        throw new TrackProblem(`\`${times}\` can only count tracks with a number or percentage in them.`);
+        throw new TrackProblem(`${quoted(times)} can only count tracks with a number or percentage in them.`);
       return [{ auto: times === 'auto-fill' ? 'fill' : 'fit', tracks }];
     }
     const count = Number(times);
     if (!/^\d+$/.test(times) || count < 1 || count * tracks.length > mostTracks)
       throw new TrackProblem(
-        `\`repeat\` counts from 1, to at most ${mostTracks} tracks, or by \`auto-fill\` or \`auto-fit\`; not \`${times}\`.`,
+        `\`repeat\` counts from 1, to at most ${mostTracks} tracks, or by \`auto-fill\` or \`auto-fit\`; not ${quoted(times)}.`,
       );
     return Array.from({ length: count }, () => tracks).flat();
   }

@@ -21,8 +21,16 @@ export function distance(from: string, to: string): number {
   return row[b.length]!;
 }
 
+/** Words longer than this are no mistyped names. */
+const longestWord = 64;
+
+/** A text as a sentence quotes it: a long one with its end left out. */
+export const quoted = (text: string): string =>
+  `\`${text.length <= longestWord ? text : `${text.slice(0, longestWord)}…`}\``;
+
 /** The nearest of some words, or undefined where none is near enough to be meant. */
 export function nearest(word: string, known: Iterable<string>): string | undefined {
+  if (word.length > longestWord) return undefined;
   let best: string | undefined;
   let least = Math.max(2, Math.floor(word.length / 2)) + 0.5;
   for (const candidate of known) {

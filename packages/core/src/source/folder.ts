@@ -30,8 +30,13 @@ export const screenNameOf = (path: string): string =>
  *
  * @param files text by path inside the folder, `/` between names; `project.json` may be missing.
  * @param newId makes an id for a control.
+ * @param namesKnown false: what expressions and links name need not be there, since it may be mended later.
  */
-export function readFolder(files: ReadonlyMap<string, string>, newId: () => string): FolderReading {
+export function readFolder(
+  files: ReadonlyMap<string, string>,
+  newId: () => string,
+  namesKnown = true,
+): FolderReading {
   const text = files.get('project.json');
   const head: ReturnType<typeof readProjectFile> =
     text === undefined ? { project: untitled(), order: [] } : readProjectFile(text);
@@ -52,6 +57,7 @@ export function readFolder(files: ReadonlyMap<string, string>, newId: () => stri
     ...contextOf(base),
     screens: new Set(named.values()),
     dialogs: new Set(dialogs.map((path) => named.get(path)!)),
+    namesKnown,
   };
   const problems: SourceProblem[] = [];
   const screens: Control[] = [];

@@ -91,7 +91,8 @@ export function printProjectFile(project: Project): string {
   const data = {
     format,
     name,
-    ...(start === undefined ? {} : { start }),
+    // Without its screen it says nothing: the first one opens.
+    ...(screens.some((screen) => screen.name === start) ? { start } : {}),
     screens: screens.map((screen) => screen.name!),
     ...Object.fromEntries(lists),
   };

@@ -3,8 +3,8 @@ import { PassThrough } from 'node:stream';
 import type { StoredEntry } from '@hovrin/core';
 import type Router from '@koa/router';
 import Joi from 'joi';
+import type { Parts } from '../parts.ts';
 import { check } from '../request.ts';
-import type { Store } from '../store/store.ts';
 
 /** Bytes that may wait in a stream that nobody reads; then it ends, and what was missed is asked for. */
 const mostWaiting = 4_000_000;
@@ -20,7 +20,7 @@ const shape = Joi.object<{ of: string }>({
     .required(),
 });
 
-export function changeRoutes(router: Router, store: Store): void {
+export function changeRoutes(router: Router, { store }: Parts): void {
   // `of`: projects, each with the revision that is known.
   router.get('/api/changes', (context) => {
     const { of } = check(context.query, shape);

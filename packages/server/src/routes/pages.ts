@@ -1,12 +1,11 @@
 /** The exported page: as a zip to take away, and served for Try, where it runs in a sandboxed frame. */
 import { readFile } from 'node:fs/promises';
 import { extname, join } from 'node:path';
-import { type ExportedPage, feedOrigins, inSample, longTexts, sampleConditions } from '@hovrin/core';
-import { fontFolder, makePage, workspace } from '@hovrin/files';
+import { type ExportedPage, feedOrigins, sampleConditions } from '@hovrin/core';
+import { fontFolder, workspace } from '@hovrin/files';
 import type Router from '@koa/router';
-import { strToU8, type Zippable, zipSync } from 'fflate';
+import type { Parts } from '../parts.ts';
 import { RequestError } from '../request.ts';
-import type { Store } from '../store/store.ts';
 
 /** What a running page may do: run its own script, show its own files, listen to its feeds, nothing else. */
 const pagePolicy = (origins: readonly string[]) =>
@@ -14,47 +13,48 @@ const pagePolicy = (origins: readonly string[]) =>
 
 const trialScript = '<script src="trial.js" defer></script>';
 
-export function pageRoutes(router: Router, store: Store): void {
-  /** The newest page of each project. */
-  const pages = new Map<string, { revision: number; page: ExportedPage }>();
+/** Pages that are held; the one that was used longest ago goes first. */
+const mostHeld = 12;
+
+interface Made {
+  readonly revision: number;
+  readonly page: ExportedPage;
+  readonly name: string;
+  readonly origins: readonly string[];
+}
+
+export function pageRoutes(router: Router, { store, workshop }: Parts): void {
+  /** The newest pages, by project and conditions: being made, or made. */
+  const pages = new Map<string, { revision: number; page: Promise<ExportedPage> }>();
 
   /** @param conditions what the page is tried in: `long` texts, a condition of its tables (`rows-empty`). */
-  async function pageOf(
-    id: string,
-    conditions: readonly string[] = [],
-  ): Promise<{ revision: number; page: ExportedPage; name: string; origins: readonly string[] }> {
+  async function pageOf(id: string, conditions: readonly string[] = []): Promise<Made> {
     const open = store.has(id) ? store.read(id) : undefined;
     if (!open) throw new RequestError(404, 'There is no such project.');
+    const { project, revision } = open;
     const long = conditions.includes('long');
     const sample = sampleConditions.find((each) => conditions.includes(`rows-${each}`)) ?? 'typical';
     const key = `${id} ${long} ${sample}`;
-    let made = pages.get(key);
-    if (made?.revision !== open.revision) {
-      const told = inSample(open.project, sample);
-      const project = long ? longTexts(told) : told;
-      made = {
-        revision: open.revision,
-        page: await makePage(project, { rowsOfTable: (table) => store.rows.rows(id, table) }),
-      };
-      pages.set(key, made);
-    }
-    return { ...made, name: open.project.name, origins: feedOrigins(open.project.state) };
+    const known = pages.get(key);
+    const made =
+      known?.revision === revision
+        ? known
+        : { revision, page: workshop.do('page', { id, project, long, sample }) };
+    pages.delete(key);
+    pages.set(key, made);
+    // One that failed is made anew when it is asked for again.
+    made.page.catch(() => pages.get(key) === made && pages.delete(key));
+    if (pages.size > mostHeld) pages.delete(pages.keys().next().value!);
+    return { revision, page: await made.page, name: project.name, origins: feedOrigins(project.state) };
   }
 
   router.get('/api/projects/:id/page.zip', async (context) => {
     const id = context.params.id ?? '';
     const { page, name } = await pageOf(id);
-    const files: Zippable = {};
-    for (const [path, text] of page.files) files[path] = strToU8(text);
-    for (const font of page.fonts)
-      files[`fonts/${font}`] = [await readFile(join(fontFolder, font)), { level: 0 }];
-    for (const asset of page.assets) {
-      const found = store.pictures.get(id, asset);
-      if (found) files[`assets/${asset}`] = found.bytes;
-    }
+    const zip = await workshop.do('zip', { id, page });
     context.type = 'application/zip';
     context.attachment(`${name.replace(/[^\w-]+/g, '-').toLowerCase() || 'page'}.zip`);
-    context.body = Buffer.from(zipSync(files));
+    context.body = Buffer.from(zip);
   });
 
   // The revision in the address only keeps browsers from showing an older page; behind it stand conditions: `7~long`.

@@ -2,8 +2,8 @@
 import { longestEntry, mostEntriesOfBatch, type SentEntry } from '@hovrin/core';
 import type Router from '@koa/router';
 import Joi from 'joi';
+import type { Parts } from '../parts.ts';
 import { check, RequestError, readJson } from '../request.ts';
-import type { Store } from '../store/store.ts';
 
 const nameShape = Joi.object<{ name: string }>({ name: Joi.string().trim().min(1).max(200).required() });
 
@@ -20,7 +20,7 @@ const sendShape = Joi.object<{ clientId: string; baseRevision: number; entries: 
 /** Longest body of entries, in bytes: one entry of the greatest length, in characters of up to three bytes. */
 const largestBody = 3 * longestEntry;
 
-export function projectRoutes(router: Router, store: Store): void {
+export function projectRoutes(router: Router, { store }: Parts): void {
   const known = (id: string | undefined): string => {
     if (id === undefined || !store.has(id))
       throw new RequestError(404, 'There is no such project; it may have been deleted.');
@@ -74,6 +74,7 @@ export function projectRoutes(router: Router, store: Store): void {
     );
     context.body = {
       ...store.read(id)!,
+      isForeign: store.isForeign(id),
       ...(client === undefined ? {} : { nextSequence: store.nextSequence(id, client) }),
     };
   });

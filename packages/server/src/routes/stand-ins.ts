@@ -25,7 +25,7 @@ const suppersQuery = Joi.object({
 
 function queryOf<T>(schema: Joi.ObjectSchema<T>, query: unknown): T {
   const { value, error } = schema.validate(query);
-  if (error) throw new RequestError(400, error.message);
+  if (error) throw new RequestError(400, `${error.message}.`);
   return value;
 }
 

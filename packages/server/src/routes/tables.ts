@@ -4,25 +4,19 @@ import {
   cellKey,
   columnsOf,
   columnTypes,
-  csvOf,
-  mostTableRows,
   type Project,
   type Rewriting,
-  readTableFile,
-  rewrittenRow,
   rowsOf,
   type StateVariable,
 } from '@hovrin/core';
 import type Router from '@koa/router';
 import Joi from 'joi';
 import type { Context } from 'koa';
+import type { Parts } from '../parts.ts';
 import { check, RequestError, readBody, readJson } from '../request.ts';
-import type { Store } from '../store/store.ts';
 
 /** Largest file of rows, bytes. */
 const largestFile = 100_000_000;
-/** Most of what is wrong with a file that is told. */
-const mostSaid = 200;
 /** Most rows of one page. */
 const longestPage = 20_000;
 
@@ -60,7 +54,7 @@ interface Found {
   readonly columns: readonly Column[];
 }
 
-export function tableRoutes(router: Router, store: Store): void {
+export function tableRoutes(router: Router, { store, workshop }: Parts): void {
   /** The list of records that a request is about. */
   function listOf(context: Context & { params: Record<string, string> }): Found {
     const { id = '', list } = context.params;
@@ -105,39 +99,26 @@ export function tableRoutes(router: Router, store: Store): void {
       context.query,
       Joi.object<{ name: string }>({ name: Joi.string().max(300).required() }),
     );
-    const text = (await readBody(context.req, largestFile)).toString('utf8');
-    const state = project.state.map((each) =>
-      each.name === variable.name ? each : store.rows.withAllRows(id, each),
-    );
-    const reading = readTableFile(name, text, columns, state);
-    if (!reading.ok) {
-      const { said } = reading;
-      context.body = { ok: false, said: said.slice(0, mostSaid), more: Math.max(0, said.length - mostSaid) };
-      return;
-    }
-    if (reading.rows.length > mostTableRows)
-      throw new RequestError(413, `A table has at most ${mostTableRows} rows; the file has more.`);
-    context.body = { ok: true, columns: reading.columns, rows: store.rows.keep(id, reading.rows) };
+    const bytes = await readBody(context.req, largestFile);
+    const state = project.state.filter((each) => each.name !== variable.name);
+    const outcome = await workshop.do('file', { id, name, bytes, columns, state });
+    context.body = outcome.ok ? { ...outcome, rows: store.rows.keepPacked(id, outcome.rows) } : outcome;
   });
 
   router.post('/api/projects/:id/tables/:list/rewritten', async (context) => {
     const { id, table } = tableOf(context);
     const change = await readJson(context, rewritingShape);
-    context.body = store.rows.keep(
-      id,
-      store.rows.rows(id, table).map((row) => rewrittenRow(row, change)),
-    );
+    context.body = store.rows.keepPacked(id, await workshop.do('rewritten', { id, table, change }));
   });
 
-  router.get('/api/projects/:id/tables/:list/file', (context) => {
+  router.get('/api/projects/:id/tables/:list/file', async (context) => {
     const { id, table, variable, columns } = tableOf(context);
     const { as } = check(
       context.query,
       Joi.object<{ as: 'csv' | 'json' }>({ as: Joi.string().valid('csv', 'json').required() }),
     );
-    const rows = store.rows.rows(id, table);
+    context.body = await workshop.do('rowsAs', { id, table, as, columns });
     context.attachment(`${variable.name}.${as}`);
     context.type = as === 'csv' ? 'text/csv' : 'application/json';
-    context.body = as === 'csv' ? csvOf(columns, rows) : JSON.stringify(rows, undefined, 1);
   });
 }

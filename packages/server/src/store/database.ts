@@ -23,13 +23,20 @@ function drizzleOn(sqlite: Database.Database): Db {
   return new BaseSQLiteDatabase('sync', dialect, session as never, undefined);
 }
 
+/** Milliseconds that one connection waits for another that writes. */
+const patience = 10_000;
+
 /**
- * @param file path of the SQLite file, or `:memory:`.
+ * @param file path of the SQLite file. @param isReader it only reads, beside the connection that writes.
  * @returns the database and what closes it.
  */
-export function openDatabase(file: string): { db: Db; close: () => void } {
-  if (file !== ':memory:') mkdirSync(dirname(file), { recursive: true });
-  const sqlite = new Database(file);
+export function openDatabase(file: string, { isReader = false } = {}): { db: Db; close: () => void } {
+  mkdirSync(dirname(file), { recursive: true });
+  const sqlite = new Database(file, { timeout: patience });
+  if (isReader) {
+    sqlite.pragma('query_only = ON');
+    return { db: drizzleOn(sqlite), close: () => sqlite.close() };
+  }
   sqlite.pragma('journal_mode = WAL');
   // What is answered as saved must survive a power cut, not only the end of the process.
   sqlite.pragma('synchronous = FULL');

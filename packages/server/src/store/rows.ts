@@ -23,6 +23,7 @@ import {
 } from '@hovrin/core';
 import { and, asc, between, count, eq, gte, sql } from 'drizzle-orm';
 import { nanoid } from 'nanoid';
+import type { PackedRows } from '../work/jobs.ts';
 import type { Db } from './database.ts';
 import { batches, records } from './schema.ts';
 
@@ -180,6 +181,16 @@ export class RowStore {
     const batch = nanoid(16);
     keepBatch(this.db, projectId, batch, rows);
     return { batch, count: rows.length, first: rows.slice(0, firstRows) };
+  }
+
+  /** Keeps rows that were packed elsewhere for a step that names them. */
+  keepPacked(projectId: string, { packed, count, first }: PackedRows): RowBatch {
+    const batch = nanoid(16);
+    this.db
+      .insert(batches)
+      .values({ projectId, id: batch, rows: Buffer.from(packed), createdAt: Date.now() })
+      .run();
+    return { batch, count, first };
   }
 
   /** Forgets what is held of a project: a change of it did not come about, or it is not there any more. */

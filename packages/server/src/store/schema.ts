@@ -19,6 +19,8 @@ export const projects = sqliteTable('projects', {
   updatedAt: integer('updated_at').notNull(),
   /** When it was thrown away; null while it is in use. */
   deletedAt: integer('deleted_at'),
+  /** It was brought in from elsewhere: what it calls outside is asked about first. */
+  isForeign: integer('is_foreign', { mode: 'boolean' }).notNull().default(false),
   /** How many screens it has: the list of projects reads no documents. Null: not counted yet. */
   screens: integer('screens'),
 });

@@ -16,7 +16,7 @@ import {
   type StoredRows,
   untitled,
 } from '@hovrin/core';
-import { and, asc, desc, eq, isNotNull, isNull } from 'drizzle-orm';
+import { and, asc, count, desc, eq, isNotNull, isNull } from 'drizzle-orm';
 import { nanoid } from 'nanoid';
 import type { Db, Transaction } from './database.ts';
 import { Log, type Run } from './log.ts';
@@ -104,6 +104,19 @@ export class Store {
     );
   }
 
+  /** How many projects there are that are not thrown away. */
+  count(): number {
+    return this.#db.select({ all: count() }).from(projects).where(isNull(projects.deletedAt)).get()!.all;
+  }
+
+  /** Whether a project was brought in from elsewhere. */
+  isForeign(id: string): boolean {
+    return (
+      this.#db.select({ isForeign: projects.isForeign }).from(projects).where(eq(projects.id, id)).get()
+        ?.isForeign ?? false
+    );
+  }
+
   /** Whether nothing was ever stored. */
   isEmpty(): boolean {
     return this.#db.select({ id: projects.id }).from(projects).get() === undefined;
@@ -122,12 +135,14 @@ export class Store {
    * Stores a new project.
    *
    * @param rows of its stored tables; of one that is not among them the document holds all.
+   * @param isForeign it was brought in from elsewhere.
    * @throws Error where it is not a valid one.
    */
   create(
     project: Project,
     pictures: ReadonlyMap<string, Buffer> = new Map(),
     rows: StoredRows = new Map(),
+    isForeign = false,
   ): string {
     const rowsOfTable = ({ initial, table }: StateVariable): readonly Row[] =>
       rows.get(table!.id) ?? (initial as readonly Row[]);
@@ -143,7 +158,15 @@ export class Store {
     const { name, screens } = project;
     this.#db.transaction((tx) => {
       tx.insert(projects)
-        .values({ id, name, revision: 0, createdAt: time, updatedAt: time, screens: screens.length })
+        .values({
+          id,
+          name,
+          revision: 0,
+          createdAt: time,
+          updatedAt: time,
+          screens: screens.length,
+          isForeign,
+        })
         .run();
       tx.insert(snapshots)
         .values({ projectId: id, revision: 0, document: JSON.stringify(project) })
@@ -178,6 +201,7 @@ export class Store {
       { ...found.project, name: `${found.project.name.slice(0, 190)} (copy)` },
       pictures,
       new Map(tables.map((table) => [table.id, this.rows.rows(id, table.id)])),
+      this.isForeign(id),
     );
   }
 

@@ -1,7 +1,6 @@
 /** Bringing pictures from the computer into the project. */
-import { type Asset, putting, type Step } from '@hovrin/core';
+import { type Asset, cleanSvg, putting, type Step } from '@hovrin/core';
 import { api } from '../api.ts';
-import { withoutScripts } from './cleanPicture.ts';
 import type { Editor } from './editor.ts';
 
 /**
@@ -10,7 +9,7 @@ import type { Editor } from './editor.ts';
  * @throws Error where the file is not a picture, or the server does not take it.
  */
 export async function storePicture(editor: Editor, chosen: File): Promise<Asset> {
-  const { file, isCleaned } = await withoutScripts(chosen);
+  const { file, leftOut } = await onlyDrawing(chosen);
   const size = await naturalSize(file);
   const dot = file.name.lastIndexOf('.');
   const stem =
@@ -22,8 +21,19 @@ export async function storePicture(editor: Editor, chosen: File): Promise<Asset>
   for (let count = 2; taken(name); count++) name = `${stem}-${count}${ending}`;
   const asset: Asset = { name, type: file.type, ...size };
   await api.putAsset(editor.projectId, asset, file);
-  if (isCleaned) editor.tell(`${file.name} had something in it that acts; that was left out.`);
+  if (leftOut.length > 0)
+    editor.tell(
+      `${file.name} had something in it that does not draw; that was left out: ${leftOut.join(', ')}.`,
+    );
   return asset;
+}
+
+/** An SVG file rebuilt of what draws; any other file as it is. @throws Error where it is no SVG picture. */
+async function onlyDrawing(file: File): Promise<{ file: File; leftOut: readonly string[] }> {
+  if (file.type !== 'image/svg+xml') return { file, leftOut: [] };
+  const cleaned = cleanSvg(await file.text());
+  if (!cleaned.ok) throw new Error(`${file.name} cannot be read: ${cleaned.message}`);
+  return { file: new File([cleaned.text], file.name, { type: file.type }), leftOut: cleaned.leftOut };
 }
 
 /** The step that makes stored pictures known to the project. */

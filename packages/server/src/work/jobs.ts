@@ -1,0 +1,196 @@
+/**
+ * What is worked out beside the server, in a thread that can be ended: pages, files of rows, zips. The thread that
+ * stores answers meanwhile. Each job is a function of plain data; it reads rows and pictures from the database itself.
+ */
+import { readFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import { deflateSync } from 'node:zlib';
+import {
+  type Column,
+  csvOf,
+  type ExportedPage,
+  firstRows,
+  inSample,
+  longTexts,
+  mostTableRows,
+  type Project,
+  type Rewriting,
+  type Row,
+  readTableFile,
+  rewrittenRow,
+  type SampleCondition,
+  type StateVariable,
+} from '@hovrin/core';
+import {
+  filesOf,
+  fontFolder,
+  makePage,
+  packProject,
+  RefusedZip,
+  readFiles,
+  type UnpackedProject,
+  unpackProject,
+} from '@hovrin/files';
+import { strToU8, type Zippable, zipSync } from 'fflate';
+import { nanoid } from 'nanoid';
+import type { PictureStore } from '../store/pictures.ts';
+import type { RowStore } from '../store/rows.ts';
+
+/** Rows on their way into the database: packed, with the first of them. */
+export interface PackedRows {
+  /** JSON of the rows, deflated. */
+  readonly packed: Uint8Array;
+  readonly count: number;
+  readonly first: readonly Row[];
+}
+
+/** Most of what is wrong with a file that is told. */
+const mostSaid = 200;
+
+export type FileOutcome =
+  | { readonly ok: true; readonly columns: readonly Column[]; readonly rows: PackedRows }
+  | { readonly ok: false; readonly said: readonly string[]; readonly more: number };
+
+/** What jobs read from. */
+export interface Sources {
+  readonly rows: RowStore;
+  readonly pictures: PictureStore;
+}
+
+const pack = (rows: readonly Row[]): PackedRows => ({
+  packed: deflateSync(JSON.stringify(rows)),
+  count: rows.length,
+  first: rows.slice(0, firstRows),
+});
+
+interface PageJob {
+  readonly id: string;
+  readonly project: Project;
+  /** With longer texts. */
+  readonly long: boolean;
+  readonly sample: SampleCondition;
+}
+
+interface FileJob {
+  readonly id: string;
+  readonly name: string;
+  /** The file, UTF-8. */
+  readonly bytes: Uint8Array;
+  readonly columns: readonly Column[];
+  /** Where what they refer to is found. */
+  readonly state: readonly StateVariable[];
+}
+
+interface ZipJob {
+  readonly id: string;
+  readonly page: ExportedPage;
+}
+
+interface PackJob {
+  readonly id: string;
+  readonly project: Project;
+}
+
+/** A project out of a zip, or what keeps it out. */
+export type UnpackOutcome =
+  | ({ readonly ok: true } & UnpackedProject)
+  | { readonly ok: false; readonly message: string };
+
+interface TableJob {
+  readonly id: string;
+  readonly table: string;
+}
+
+export const jobs = {
+  /** The page of a project. */
+  async page({ rows }: Sources, { id, project, long, sample }: PageJob): Promise<ExportedPage> {
+    const told = inSample(project, sample);
+    return makePage(long ? longTexts(told) : told, { rowsOfTable: (table) => rows.rows(id, table) });
+  },
+
+  /** A page as a zip, with its fonts and pictures. */
+  async zip({ pictures }: Sources, { id, page }: ZipJob): Promise<Uint8Array> {
+    const files: Zippable = {};
+    for (const [path, text] of page.files) files[path] = strToU8(text);
+    for (const font of page.fonts)
+      files[`fonts/${font}`] = [await readFile(join(fontFolder, font)), { level: 0 }];
+    for (const asset of page.assets) {
+      const found = pictures.get(id, asset);
+      // Pictures are packed already, but for drawings.
+      if (found) files[`assets/${asset}`] = [found.bytes, { level: found.type === 'image/svg+xml' ? 6 : 0 }];
+    }
+    return zipSync(files);
+  },
+
+  /** A project as a zip of its folder. */
+  async pack({ rows, pictures }: Sources, { id, project }: PackJob): Promise<Uint8Array> {
+    const tables = project.state.flatMap(({ table }) => table ?? []);
+    const found = project.assets.flatMap(({ name }) => {
+      const picture = pictures.get(id, name);
+      return picture ? [[name, picture.bytes] as const] : [];
+    });
+    return packProject(
+      filesOf({
+        project,
+        rows: new Map(tables.map((table) => [table.id, rows.rows(id, table.id)])),
+        pictures: new Map(found),
+      }),
+    );
+  },
+
+  /** A project out of a zip of its folder. */
+  async unpack(_: Sources, { bytes }: { readonly bytes: Uint8Array }): Promise<UnpackOutcome> {
+    try {
+      return { ok: true, ...readFiles(unpackProject(bytes), () => nanoid(10)) };
+    } catch (error) {
+      if (error instanceof RefusedZip) return { ok: false, message: error.message };
+      throw error;
+    }
+  },
+
+  /** Rows from a file. */
+  async file({ rows }: Sources, { id, name, bytes, columns, state }: FileJob): Promise<FileOutcome> {
+    const text = new TextDecoder().decode(bytes);
+    const whole = state.map((each) => rows.withAllRows(id, each));
+    const reading = readTableFile(name, text, columns, whole);
+    if (!reading.ok) {
+      const { said } = reading;
+      return { ok: false, said: said.slice(0, mostSaid), more: Math.max(0, said.length - mostSaid) };
+    }
+    return reading.rows.length > mostTableRows
+      ? {
+          ok: false,
+          said: [`A table has at most ${mostTableRows} rows; the file has ${reading.rows.length}.`],
+          more: 0,
+        }
+      : { ok: true, columns: reading.columns, rows: pack(reading.rows) };
+  },
+
+  /** The rows of a table after a change of a column. */
+  async rewritten(
+    { rows }: Sources,
+    { id, table, change }: TableJob & { readonly change: Rewriting },
+  ): Promise<PackedRows> {
+    return pack(rows.rows(id, table).map((row) => rewrittenRow(row, change)));
+  },
+
+  /** The rows of a table as a file. */
+  async rowsAs(
+    { rows }: Sources,
+    {
+      id,
+      table,
+      as,
+      columns,
+    }: TableJob & { readonly as: 'csv' | 'json'; readonly columns: readonly Column[] },
+  ): Promise<string> {
+    const all = rows.rows(id, table);
+    return as === 'csv' ? csvOf(columns, all) : JSON.stringify(all, undefined, 1);
+  },
+};
+
+export type Jobs = typeof jobs;
+/** What a job is given. */
+export type Given<J extends keyof Jobs> = Parameters<Jobs[J]>[1];
+/** What comes of it. */
+export type Outcome<J extends keyof Jobs> = Awaited<ReturnType<Jobs[J]>>;

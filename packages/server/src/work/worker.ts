@@ -1,0 +1,23 @@
+/** The thread that jobs are done in. */
+import { parentPort, workerData } from 'node:worker_threads';
+import { openDatabase } from '../store/database.ts';
+import { PictureStore } from '../store/pictures.ts';
+import { RowStore } from '../store/rows.ts';
+import { type Jobs, jobs } from './jobs.ts';
+import type { Order } from './workshop.ts';
+
+const { file } = workerData as { file: string };
+const { db } = openDatabase(file, { isReader: true });
+
+parentPort!.on('message', async ({ job, given }: Order) => {
+  try {
+    // Rows may have changed since the last job: this thread hears of no step.
+    const sources = { rows: new RowStore(db), pictures: new PictureStore(db) };
+    const outcome = await (jobs[job] as (...all: unknown[]) => Promise<unknown>)(sources, given);
+    parentPort!.postMessage({ outcome });
+  } catch (error) {
+    parentPort!.postMessage({ problem: (error as Error).message });
+  }
+});
+
+export type { Jobs };
