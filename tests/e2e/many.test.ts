@@ -140,7 +140,7 @@ it('several are selected by keys, wrapped, duplicated, unwrapped, and each is un
   await tree(page, 'a').click();
   await page.keyboard.press('Shift+ArrowDown');
   await expect.poll(() => page.getByRole('treeitem', { selected: true }).count()).toBe(2);
-  await page.keyboard.press('Shift+R');
+  await page.keyboard.press('Alt+R');
   expect(await treeNames(page)).toEqual(['Screen1', 'row1', 'a', 'b', 'line', 'c']);
   await page.keyboard.press('Control+Shift+D');
   await page.getByLabel('Copies').fill('2');
@@ -148,7 +148,7 @@ it('several are selected by keys, wrapped, duplicated, unwrapped, and each is un
   expect((await treeNames(page)).filter((name) => name.startsWith('row'))).toEqual(['row1', 'row2', 'row3']);
   await page.keyboard.press('Control+z');
   await tree(page, 'row1').click();
-  await page.keyboard.press('Shift+U');
+  await page.keyboard.press('Alt+U');
   expect(await treeNames(page)).toEqual(['Screen1', 'a', 'b', 'line', 'c']);
 });
 

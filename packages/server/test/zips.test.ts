@@ -164,14 +164,18 @@ describe('a zip that is refused', () => {
       () => zipSync({ ...good, 'project.json': new Uint8Array([0xff, 0xfe, 0x00]) }),
       /not UTF-8/,
     ],
-  ])('%s says why, and nothing of it is brought in', async (_, make, message) => {
-    const count = server.store.count();
-    const { status, body } = await bring(make());
-    expect(status).toBeGreaterThanOrEqual(400);
-    expect(status).toBeLessThan(500);
-    expect(body.error).toMatch(message);
-    expect(server.store.count()).toBe(count);
-  }, 60_000);
+  ])(
+    '%s says why, and nothing of it is brought in',
+    async (_, make, message) => {
+      const count = server.store.count();
+      const { status, body } = await bring(make());
+      expect(status).toBeGreaterThanOrEqual(400);
+      expect(status).toBeLessThan(500);
+      expect(body.error).toMatch(message);
+      expect(server.store.count()).toBe(count);
+    },
+    60_000,
+  );
 
   it('loses what could act in its pictures as it comes in', async () => {
     const evil = '<svg xmlns="http://www.w3.org/2000/svg"><script>1</script><rect width="2"/></svg>';

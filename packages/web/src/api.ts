@@ -31,6 +31,8 @@ export interface PageConditions {
   readonly long: boolean;
   /** What the tables have in them. */
   readonly sample: SampleCondition;
+  /** A project that came from elsewhere may call who it names. */
+  readonly calls?: boolean;
 }
 
 export interface ProjectSummary {
@@ -47,6 +49,8 @@ export interface OpenedProject {
   readonly revision: number;
   /** The number that this window's next entry has. */
   readonly nextSequence: number;
+  /** It was brought in from elsewhere. */
+  readonly isForeign?: boolean;
   /** A sentence about changes that could not be read and are kept aside; undefined where all could. */
   readonly damage?: string;
 }
@@ -105,6 +109,10 @@ export const api = {
   duplicate: (id: string) => request<{ id: string }>('POST', `${at(id)}/duplicate`),
   remove: (id: string) => request('DELETE', at(id)),
   restore: (id: string) => request('POST', `${at(id)}/restore`),
+  /** Brings a project in that was taken out as a zip. */
+  bringIn: (file: File) =>
+    request<{ id: string }>('POST', '/api/projects/zip', file.slice(0, file.size, 'application/zip')),
+  projectZipAddress: (id: string) => `${at(id)}/project.zip`,
   open: (id: string, client: string) =>
     request<OpenedProject>('GET', `${at(id)}?${new URLSearchParams({ client })}`),
   /** A page of a window's own entries before a revision, oldest first. */
@@ -146,6 +154,6 @@ export const api = {
   assetAddress: (id: string, name: string) => `${at(id)}/assets/${encodeURIComponent(name)}`,
   zipAddress: (id: string) => `${at(id)}/page.zip`,
   /** @param long with longer texts. */
-  tryAddress: (id: string, revision: number, screen: string, { long, sample }: PageConditions) =>
-    `/try/${encodeURIComponent(id)}/${revision}${long ? '~long' : ''}${sample === 'typical' ? '' : `~rows-${sample}`}/index.html#${encodeURIComponent(screen)}`,
+  tryAddress: (id: string, revision: number, screen: string, { long, sample, calls }: PageConditions) =>
+    `/try/${encodeURIComponent(id)}/${revision}${long ? '~long' : ''}${sample === 'typical' ? '' : `~rows-${sample}`}${calls ? '~calls' : ''}/index.html#${encodeURIComponent(screen)}`,
 };

@@ -32,6 +32,8 @@ export function pageRoutes(router: Router, { store, workshop }: Parts): void {
     const open = store.has(id) ? store.read(id) : undefined;
     if (!open) throw new RequestError(404, 'There is no such project.');
     const { project, revision } = open;
+    // What came from elsewhere calls nobody before a person has agreed.
+    const origins = store.isForeign(id) && !conditions.includes('calls') ? [] : feedOrigins(project.state);
     const long = conditions.includes('long');
     const sample = sampleConditions.find((each) => conditions.includes(`rows-${each}`)) ?? 'typical';
     const key = `${id} ${long} ${sample}`;
@@ -45,7 +47,7 @@ export function pageRoutes(router: Router, { store, workshop }: Parts): void {
     // One that failed is made anew when it is asked for again.
     made.page.catch(() => pages.get(key) === made && pages.delete(key));
     if (pages.size > mostHeld) pages.delete(pages.keys().next().value!);
-    return { revision, page: await made.page, name: project.name, origins: feedOrigins(project.state) };
+    return { revision, page: await made.page, name: project.name, origins };
   }
 
   router.get('/api/projects/:id/page.zip', async (context) => {

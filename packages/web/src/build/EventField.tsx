@@ -18,6 +18,7 @@ import { ActionCards, copiedCard } from './ActionCards.tsx';
 import { KeepControl } from './KeepControl.tsx';
 import { useSetProperty } from './PropertyField.tsx';
 import { useCompletion } from './useCompletion.tsx';
+import { useTypedText } from './useTypedText.ts';
 
 /** The events of a control: those that do something, and the first; the others wait until they are wanted. */
 export function EventFields({
@@ -112,6 +113,7 @@ function EventField({
   const change = (next: string) => set(attribute, label, next === '' ? null : next);
   const cards = text === '' ? undefined : readCards(text);
   const completion = useCompletion(control, true);
+  const typed = useTypedText(`${control.id} ${attribute}`, text, change);
   const add = (statement: string) => {
     set(attribute, label, text.trim() === '' ? statement : `${text.replace(/[;\s]*$/, '')}; ${statement}`);
     rest();
@@ -165,13 +167,14 @@ function EventField({
           aria-invalid={problem !== undefined}
           aria-describedby={problem ? `${id}-problem` : undefined}
           placeholder={`count = count + 1; go("${others[0]?.name ?? 'Screen1'}")`}
-          value={text}
+          value={typed.shown}
           onChange={(event) => {
-            change(event.target.value);
+            typed.type(event.target.value);
             completion.look(event.target);
           }}
           onKeyDown={completion.key}
           onBlur={() => {
+            typed.leave();
             rest();
             completion.close();
           }}

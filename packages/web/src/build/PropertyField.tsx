@@ -26,8 +26,10 @@ import { KeepControl } from './KeepControl.tsx';
 import { RangeField } from './RangeScale.tsx';
 import { StepLabel } from './StepLabel.tsx';
 import { isStepped, steppedText } from './steppedNumber.ts';
+import { isBeginning } from './typedText.ts';
 import { useCompletion, valueWords } from './useCompletion.tsx';
 import { useDraggedNumber } from './useDraggedNumber.ts';
+import { useTypedText } from './useTypedText.ts';
 import { ValueChoice } from './ValueChoice.tsx';
 
 // The same elements each time: nothing looks at them again.
@@ -71,6 +73,12 @@ export function useSetProperty(controls: readonly [Control, ...Control[]], contr
   };
 }
 
+/** Whether a property's words stand on as many lines as they have: elsewhere a line break is not seen. */
+const showsLines = ({ kind }: Control, { name }: Property): boolean =>
+  (kind === 'text' || kind === 'code' || kind === 'heading') && name === 'text'
+    ? true
+    : kind === 'textArea' && name === 'value';
+
 /** Types whose entries are separated by `|`. */
 const lists = new Set(['entries', 'places', 'ranges', 'chosen']);
 
@@ -97,6 +105,17 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
   const isList = lists.has(property.type.name) && !text.includes('{');
   const change = (next: string) => set(attribute, property.label, next === '' && !isWords ? null : next);
   const completion = useCompletion(control, false);
+  const typed = useTypedText(
+    `${controls.map((each) => each.id).join()} ${attribute}`,
+    isList ? text.split(/ *\| */).join('\n') : text,
+    (next) => change(isList ? next.split('\n').join(' | ') : next),
+    (next) => isBeginning(property, next),
+  );
+  const leave = () => {
+    typed.leave();
+    rest();
+    completion.close();
+  };
   const canStep = isStepped(property);
   const take = (next: string | undefined) => {
     const valid =
@@ -104,8 +123,12 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
       readAttributeText(kindOf(control), attribute, next, contextOf(project, control)).ok;
     if (next !== undefined && valid) change(next);
   };
-  const step = (by: number) => take(steppedText(text || elsewhere || '0', by));
+  const step = (by: number) => {
+    typed.leave();
+    take(steppedText(typed.shown || elsewhere || '0', by));
+  };
   const drag = useDraggedNumber(control, property);
+  const isManyLines = isList || showsLines(control, property);
   // A yes or no is a checkbox until somebody wants an expression there.
   const [typing, setTyping] = useState(false);
   const flag = property.type.name === 'flag' && !bound && !problem && !typing && !several;
@@ -153,15 +176,20 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
               title={`Bind ${property.label} to an expression`}
               onClick={() => {
                 // The field is there before the next key comes.
-                flushSync(() => setTyping(true));
-                document.getElementById(id)?.focus();
+                flushSync(() => {
+                  setTyping(true);
+                  typed.type('{}');
+                });
+                const field = document.getElementById(id) as HTMLInputElement | null;
+                field?.focus();
+                field?.setSelectionRange(1, 1);
               }}
             >
               {'{ }'}
             </button>
           </span>
         ) : (isWords && property.group === 'content') || isList ? (
-          <span className="relative flex flex-1" data-completes>
+          <span className="relative flex min-w-0 flex-1 flex-col" data-completes>
             <textarea
               {...completion.field}
               id={id}
@@ -172,63 +200,67 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
               title={isList ? 'One a line; `value: label` where they differ' : undefined}
               aria-invalid={problem !== undefined}
               aria-describedby={problem ? `${id}-problem` : undefined}
-              value={isList ? text.split(/ *\| */).join('\n') : text}
+              value={typed.shown}
               placeholder={several ? 'several' : (elsewhere ?? '')}
               onChange={(event) => {
-                change(isList ? event.target.value.split('\n').join(' | ') : event.target.value);
+                typed.type(event.target.value);
                 if (!isList) completion.look(event.target);
               }}
-              onKeyDown={completion.key}
-              onBlur={() => {
-                rest();
-                completion.close();
+              onKeyDown={(event) => {
+                if (completion.key(event) || event.key !== 'Enter' || isManyLines || event.shiftKey) return;
+                // A line break in words of one line would be there unseen.
+                event.preventDefault();
+                leave();
               }}
+              onBlur={leave}
             />
             {completion.list}
           </span>
         ) : (
-          <span className="relative flex-1" data-completes>
-            <input
-              {...completion.field}
-              id={id}
-              className={`field pr-6 ${bound ? '!border-lake' : forScope && own ? '!border-copper' : ''} ${canStep ? 'text-right' : ''}`}
-              aria-invalid={problem !== undefined}
-              aria-describedby={problem ? `${id}-problem` : undefined}
-              spellCheck={false}
-              value={text}
-              placeholder={
-                (several ? 'several' : elsewhere) ??
-                (property.type.name === 'size'
-                  ? 'auto'
-                  : property.type.name === 'flag'
-                    ? '{ an expression }'
-                    : '')
-              }
-              onChange={(event) => {
-                change(event.target.value);
-                completion.look(event.target);
-              }}
-              onBlur={() => {
-                rest();
-                completion.close();
-                setTyping(false);
-              }}
-              onKeyDown={(event) => {
-                if (completion.key(event)) return;
-                if ((event.key === 'ArrowUp' || event.key === 'ArrowDown') && canStep) {
-                  event.preventDefault();
-                  step((event.key === 'ArrowUp' ? 1 : -1) * (event.shiftKey ? 10 : 1));
+          <span className="min-w-0 flex-1" data-completes>
+            <span className="relative block">
+              <input
+                {...completion.field}
+                id={id}
+                className={`field pr-6 ${bound ? '!border-lake' : forScope && own ? '!border-copper' : ''} ${canStep ? 'text-right' : ''}`}
+                aria-invalid={problem !== undefined}
+                aria-describedby={problem ? `${id}-problem` : undefined}
+                spellCheck={false}
+                value={typed.shown}
+                placeholder={
+                  (several ? 'several' : elsewhere) ??
+                  (property.type.name === 'size'
+                    ? 'auto'
+                    : property.type.name === 'flag'
+                      ? '{ an expression }'
+                      : '')
                 }
-              }}
-            />
-            <ValueChoice
-              type={property.type}
-              label={property.label}
-              words={words}
-              value={text || (property.type.name === 'colour' && elsewhere) || ''}
-              onValue={change}
-              onDone={rest}
-            />
+                onChange={(event) => {
+                  typed.type(event.target.value);
+                  completion.look(event.target);
+                }}
+                onBlur={() => {
+                  leave();
+                  setTyping(false);
+                }}
+                onKeyDown={(event) => {
+                  if (completion.key(event)) return;
+                  if (event.key === 'Enter') leave();
+                  if ((event.key === 'ArrowUp' || event.key === 'ArrowDown') && canStep) {
+                    event.preventDefault();
+                    step((event.key === 'ArrowUp' ? 1 : -1) * (event.shiftKey ? 10 : 1));
+                  }
+                }}
+              />
+              <ValueChoice
+                type={property.type}
+                label={property.label}
+                words={words}
+                value={text || (property.type.name === 'colour' && elsewhere) || ''}
+                onValue={change}
+                onDone={rest}
+              />
+            </span>
             {completion.list}
           </span>
         )}

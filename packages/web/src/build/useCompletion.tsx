@@ -23,6 +23,9 @@ export const readableWords = ({ what, value }: Readable): string =>
       ? what
       : valueWords(value);
 
+/** The end of a number that is being typed: `0.5` is no member of `0`. */
+const inNumber = /(?:^|[^\p{ID_Continue}$.])\d[\d_.]*$/u;
+
 /** Most that is offered at once. */
 const mostOffered = 8;
 
@@ -39,7 +42,9 @@ export function useCompletion(control: Control, whole: boolean) {
     const cursor = field.selectionStart ?? 0;
     const before = whole ? field.value.slice(0, cursor) : expressionBefore(field.value, cursor);
     // Nothing is offered before something is begun, but for the very first word in braces.
-    const begun = before !== undefined && (/[\p{ID_Continue}$.]$/u.test(before) || (!whole && before === ''));
+    const begun =
+      before !== undefined &&
+      ((/[\p{ID_Continue}$.]$/u.test(before) && !inNumber.test(before)) || (!whole && before === ''));
     const inText = whole && /["'`]$/.test(before ?? '');
     if (before === undefined || (!begun && !inText)) return setState(undefined);
     const { found, replaces } = readableAt(project, control, before, whole);
@@ -82,7 +87,7 @@ export function useCompletion(control: Control, whole: boolean) {
         id={`${id}-list`}
         role="listbox"
         aria-label="What can be read here"
-        className="menu absolute inset-x-0 top-full z-20 mt-0.5 !min-w-0"
+        className="menu mt-0.5 !min-w-0 !shadow-none"
       >
         {state.found.map((readable, index) => (
           <div

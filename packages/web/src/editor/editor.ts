@@ -66,6 +66,8 @@ function groupKey(group: string): string {
 export class Editor extends EditorView {
   /** Kept up to date by the bench while it is there. */
   bench: WorkingBench | undefined;
+  /** It was brought in from elsewhere: whom it calls is asked about first. */
+  readonly isForeign: boolean;
   readonly #clientId: string;
   readonly #outbox: Outbox;
   readonly #session: Session;
@@ -83,6 +85,7 @@ export class Editor extends EditorView {
   ) {
     super(beginning(opened.project, opened.revision));
     this.#clientId = clientId;
+    this.isForeign = opened.isForeign ?? false;
     this.#asides = new Asides(projectId, (asides) => this.update({ asides }));
     this.#history = new OwnHistory((before) => api.history(projectId, clientId, before));
     this.#session = new Session(

@@ -13,7 +13,9 @@ export function matches(event: KeyboardEvent, keys: string): boolean {
   const mod = parts.includes('Mod');
   // Plus and equals share a key; most keyboards give plus with Shift only.
   const typed = event.key === '=' ? '+' : event.key;
-  const pressed = typed.length === 1 ? typed.toUpperCase() : typed;
+  // With Alt some keyboards give another sign; the key itself is what counts.
+  const letter = parts.includes('Alt') ? /^Key([A-Z])$/.exec(event.code ?? '')?.[1] : undefined;
+  const pressed = letter ?? (typed.length === 1 ? typed.toUpperCase() : typed);
   // Whether a sign needs Shift is a matter of the keyboard.
   const isSign = key.length === 1 && key.toLowerCase() === key && !/\d/.test(key);
   return (
@@ -66,6 +68,28 @@ function isTaken(event: KeyboardEvent | ClipboardEvent): boolean {
   );
 }
 
+/** What the field that has the keys held when it got them. */
+let atFocus: { readonly field: EventTarget; readonly value: string } | undefined;
+
+if (typeof document !== 'undefined')
+  document.addEventListener('focusin', ({ target }) => {
+    const isField = target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement;
+    atFocus = isField ? { field: target, value: target.value } : undefined;
+  });
+
+/** Whether undo or redo is pressed in a field in which nothing was typed: then it is not about the field. */
+function isUndoOfUntouched(event: KeyboardEvent): boolean {
+  const { target } = event;
+  const isField = target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement;
+  return (
+    isField &&
+    atFocus?.field === target &&
+    atFocus.value === target.value &&
+    !target.closest('[role="dialog"], [role="menu"]') &&
+    ['undo', 'redo'].some((id) => commandNamed(id).keys.some((keys) => matches(event, keys)))
+  );
+}
+
 /** Lets keys run commands while the component is there. */
 export function useCommandKeys(
   editor: Editor,
@@ -73,7 +97,7 @@ export function useCommandKeys(
 ): void {
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
-      if (event.defaultPrevented || isTaken(event)) return;
+      if (event.defaultPrevented || (isTaken(event) && !isUndoOfUntouched(event))) return;
       const other = extra.find(({ keys }) => matches(event, keys));
       // Pasting waits for the event that brings what is on the system's clipboard.
       const command: Command | undefined = commands.find(

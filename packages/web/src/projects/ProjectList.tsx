@@ -1,9 +1,10 @@
 /** The list of projects: open, new, rename, duplicate, delete with a way back. */
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { MoreHorizontal, Plus } from 'lucide-react';
-import { type FormEvent, useEffect, useState } from 'react';
+import { FolderInput, MoreHorizontal, Plus } from 'lucide-react';
+import { type FormEvent, useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { api, type ProjectSummary } from '../api.ts';
+import { downloadFrom } from '../download.ts';
 import { Dialog } from '../parts/Dialog.tsx';
 import { Menu } from '../parts/Menu.tsx';
 
@@ -20,6 +21,10 @@ export function ProjectList() {
     mutationFn: (work: () => Promise<unknown>) => work(),
     onSettled: () => queries.invalidateQueries({ queryKey: listKey }),
   });
+  const bringing = useMutation({
+    mutationFn: (file: File) => api.bringIn(file),
+    onSettled: () => queries.invalidateQueries({ queryKey: listKey }),
+  });
   useEffect(() => {
     document.title = 'Projects · Hovrin';
   }, []);
@@ -30,7 +35,15 @@ export function ProjectList() {
   };
 
   return (
-    <main className="mx-auto flex min-h-full max-w-4xl flex-col gap-6 px-6 py-10">
+    <main
+      className="mx-auto flex min-h-full max-w-4xl flex-col gap-6 px-6 py-10"
+      onDragOver={(event) => event.dataTransfer.types.includes('Files') && event.preventDefault()}
+      onDrop={(event) => {
+        event.preventDefault();
+        const [file] = event.dataTransfer.files;
+        if (file) bringing.mutate(file, { onSuccess: ({ id }) => void navigate(`/projects/${id}`) });
+      }}
+    >
       <header className="flex items-end justify-between gap-4">
         <div>
           <p className="flex items-center gap-2 font-semibold text-spruce">
@@ -38,10 +51,31 @@ export function ProjectList() {
           </p>
           <h1 className="mt-1 text-2xl font-semibold">Projects</h1>
         </div>
-        <button type="button" className="btn btn-main" onClick={() => setNaming('new')}>
-          <Plus size={15} aria-hidden /> New project
-        </button>
+        <div className="flex gap-2">
+          <BringIn
+            isBusy={bringing.isPending}
+            onFile={(file) =>
+              bringing.mutate(file, { onSuccess: ({ id }) => void navigate(`/projects/${id}`) })
+            }
+          />
+          <button type="button" className="btn btn-main" onClick={() => setNaming('new')}>
+            <Plus size={15} aria-hidden /> New project
+          </button>
+        </div>
       </header>
+
+      {bringing.isPending && (
+        <p role="status" className="text-quiet">
+          “{bringing.variables?.name}” is being checked …
+        </p>
+      )}
+      {bringing.isError && (
+        <NotBroughtIn
+          name={bringing.variables?.name ?? ''}
+          message={bringing.error.message}
+          onClose={() => bringing.reset()}
+        />
+      )}
 
       {list.isPending && <p className="text-quiet">Loading the projects …</p>}
       {list.isError && (
@@ -97,7 +131,9 @@ export function ProjectList() {
               >
                 <span className="truncate text-[15px] font-semibold">{project.name}</span>
                 <span className="ml-auto shrink-0 text-quiet">
-                  {project.screens} {project.screens === 1 ? 'screen' : 'screens'}
+                  {project.screens === undefined
+                    ? 'cannot be read'
+                    : `${project.screens} ${project.screens === 1 ? 'screen' : 'screens'}`}
                 </span>
                 <span className="w-44 shrink-0 text-right text-quiet">{times.format(project.updatedAt)}</span>
               </Link>
@@ -111,6 +147,10 @@ export function ProjectList() {
                 entries={[
                   { label: 'Open', onSelect: () => void navigate(`/projects/${project.id}`) },
                   { label: 'Rename', onSelect: () => setNaming(project) },
+                  {
+                    label: 'Take it out as a file',
+                    onSelect: () => downloadFrom(api.projectZipAddress(project.id), ''),
+                  },
                   { label: 'Duplicate', onSelect: () => act.mutate(() => api.duplicate(project.id)) },
                   {
                     label: 'Delete',
@@ -163,6 +203,57 @@ export function ProjectList() {
         />
       )}
     </main>
+  );
+}
+
+/** Chooses a project's file to bring in. */
+function BringIn({ isBusy, onFile }: { isBusy: boolean; onFile: (file: File) => void }) {
+  const field = useRef<HTMLInputElement>(null);
+  return (
+    <>
+      <input
+        ref={field}
+        type="file"
+        accept=".zip,application/zip"
+        className="hidden"
+        aria-label="A project’s file"
+        onChange={(event) => {
+          const [file] = event.target.files ?? [];
+          if (file) onFile(file);
+          // The same file can be chosen again, once it is mended.
+          event.target.value = '';
+        }}
+      />
+      <button
+        type="button"
+        className="btn"
+        disabled={isBusy}
+        title="A project that was taken out as a file (.hovrin.zip); it can be dropped here, too"
+        onClick={() => field.current?.click()}
+      >
+        <FolderInput size={15} aria-hidden /> Bring in
+      </button>
+    </>
+  );
+}
+
+/** All that keeps a file out, a line each. */
+function NotBroughtIn({ name, message, onClose }: { name: string; message: string; onClose: () => void }) {
+  const lines = message.split('\n');
+  return (
+    <div role="alert" className="flex flex-col gap-2 rounded-md border border-brick bg-sheet p-4">
+      <div className="flex items-center justify-between gap-4">
+        <p className="font-medium">“{name}” was not brought in; nothing was changed.</p>
+        <button type="button" className="btn" onClick={onClose}>
+          Close
+        </button>
+      </div>
+      <ul className="max-h-60 overflow-auto font-mono text-[12px]">
+        {lines.map((line) => (
+          <li key={line}>{line}</li>
+        ))}
+      </ul>
+    </div>
   );
 }
 

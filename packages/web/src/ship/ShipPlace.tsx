@@ -27,14 +27,14 @@ export function ShipPlace() {
     ),
   );
 
-  const download = async () => {
+  const download = async (address: string) => {
     setState('working');
     // What is handed over is what is shown: everything must have reached the server first.
     const settled = await editor.settled();
     setState(settled ? 'ready' : 'offline');
     if (!settled) return;
     const link = document.createElement('a');
-    link.href = api.zipAddress(editor.projectId);
+    link.href = address;
     link.download = '';
     link.click();
   };
@@ -77,16 +77,38 @@ export function ShipPlace() {
                 type="button"
                 className="btn btn-main"
                 disabled={state === 'working' || project.screens.length === 0}
-                onClick={() => void download()}
+                onClick={() => void download(api.zipAddress(editor.projectId))}
               >
                 <Download size={15} aria-hidden />{' '}
                 {state === 'working' ? 'Saving first …' : 'Download as zip'}
               </button>
             </div>
           </section>
+          <section className="flex flex-col gap-3 rounded-md border border-rule bg-sheet p-5">
+            <div>
+              <h2 className="text-[15px] font-semibold">The project itself</h2>
+              <p className="text-quiet">
+                Its folder as one file: screens as XML,{' '}
+                <span className="font-mono text-[12px]">project.json</span>, tables and pictures. It is
+                brought in again from the list of projects.
+              </p>
+            </div>
+            <div>
+              <button
+                type="button"
+                className="btn"
+                disabled={state === 'working'}
+                onClick={() => void download(api.projectZipAddress(editor.projectId))}
+              >
+                <Download size={15} aria-hidden /> Take it out as a file
+              </button>
+            </div>
+          </section>
           <p className="text-quiet">
             From a shell, with the project’s source folder:{' '}
-            <code className="font-mono text-[12px] text-ink">npx hovrin export html FOLDER --out DIR</code>
+            <code className="font-mono text-[12px] text-ink">npx hovrin export html FOLDER --out DIR</code>.
+            The folder itself comes out of the file by{' '}
+            <code className="font-mono text-[12px] text-ink">npx hovrin unpack FILE --out DIR</code>
           </p>
         </div>
       </main>

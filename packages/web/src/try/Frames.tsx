@@ -51,6 +51,8 @@ export function Frames({
   const entered = useRef(new Map<string, unknown>());
   const [own, setOwn] = useState<ReadonlyMap<string, ScreenSize>>(new Map());
   const [room, setRoom] = useState({ width: 0, height: 0 });
+  /** Sizes whose page has said that it runs. */
+  const [running, setRunning] = useState<ReadonlySet<string>>(new Set());
   useEffect(() => {
     const watch = new ResizeObserver(
       ([entry]) => entry && setRoom({ width: entry.contentRect.width, height: entry.contentRect.height }),
@@ -88,7 +90,10 @@ export function Frames({
   }, [conditions, sizes, own, linked]);
   // Other files are loaded into the same frames: their pages begin anew, with what has been entered.
   // biome-ignore lint/correctness/useExhaustiveDependencies: another address is what it is about.
-  useEffect(() => screens.current.clear(), [address]);
+  useEffect(() => {
+    screens.current.clear();
+    setRunning(new Set());
+  }, [address]);
   // Other rows are another beginning: what was made of the ones before does not belong to them.
   // biome-ignore lint/correctness/useExhaustiveDependencies: other rows are what it is about.
   useEffect(() => entered.current.clear(), [conditions.sample]);
@@ -118,6 +123,7 @@ export function Frames({
           const began = !screens.current.has(label);
           screens.current.set(label, screen);
           if (began) {
+            setRunning((before) => new Set(before).add(label));
             tellConditions(label);
             if (linked)
               for (const [name, value] of entered.current) send(label, { type: 'hovrin-set', name, value });
@@ -225,12 +231,33 @@ export function Frames({
                   onThere={onThere}
                 />
               </div>
+              {!running.has(size.label) && <Coming label={size.label} />}
               <Covered size={size} scale={scale} />
               <Corner size={size} scale={scale} onSize={change} />
             </div>
           </figure>
         ))}
     </div>
+  );
+}
+
+/** Milliseconds after which a page that has said nothing is told of. */
+const patience = 8000;
+
+/** What stands over a frame until its page runs. */
+function Coming({ label }: { label: string }) {
+  const [isLate, setLate] = useState(false);
+  useEffect(() => {
+    const timer = setTimeout(() => setLate(true), patience);
+    return () => clearTimeout(timer);
+  }, []);
+  return (
+    <p
+      role="status"
+      className="pointer-events-none absolute inset-x-0 top-0 rounded-t-md bg-sheet/90 px-3 py-2 text-[12px] text-quiet"
+    >
+      {isLate ? `${label} has not started yet; its script may have failed.` : 'Starting …'}
+    </p>
   );
 }
 

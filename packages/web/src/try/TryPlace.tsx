@@ -10,10 +10,13 @@ import { useHeld } from '../editor/held.ts';
 import { Menu } from '../parts/Menu.tsx';
 import { useEscape } from '../parts/useEscape.ts';
 import { allSizes, keepSizes, keptSizes, type ScreenSize, sizeWords } from '../sizes.ts';
+import { AskCalls } from './AskCalls.tsx';
+import { allowCalls, allowedCalls, calledBy } from './calls.ts';
 import { ConditionFields, type Conditions, plainConditions } from './conditions.tsx';
 import { Frames } from './Frames.tsx';
 import { Given, type GivenThing } from './Given.tsx';
 import { mostTraces, type TraceEntry, TracePane } from './TracePane.tsx';
+import { usePage } from './usePage.ts';
 
 export function TryPlace() {
   const { editor } = useWorkplace();
@@ -32,6 +35,19 @@ export function TryPlace() {
   const [linked, setLinked] = useHeld('linked', true);
   const [tracing, setTracing] = useHeld('tracing', false);
   const [traces, setTraces] = useState<readonly TraceEntry[]>([]);
+  const called = calledBy(state.project);
+  const [calls, setCalls] = useHeld<boolean | undefined>('calls', undefined);
+  const isAllowed =
+    !editor.isForeign || called.every(({ origin }) => allowedCalls(editor.projectId).includes(origin));
+  const isAsked = !isAllowed && calls === undefined;
+  const address =
+    revision === undefined || isAsked
+      ? undefined
+      : api.tryAddress(editor.projectId, revision, screen, {
+          ...conditions,
+          calls: editor.isForeign && isAllowed,
+        });
+  const page = usePage(address, run);
   const shown = which === 'all' ? sizes : sizes.filter(({ label }) => label === which);
   const choose = (next: readonly ScreenSize[]) => {
     setSizes(next);
@@ -179,15 +195,35 @@ export function TryPlace() {
         <Given things={given} onProblem={setProblem} onDone={() => setGiven(given.slice(1))} />
       )}
       <main className="flex min-h-0 flex-1">
-        {revision === undefined ? (
-          <p className="m-auto text-quiet" aria-busy="true">
-            Starting the application …
+        {isAsked ? (
+          <AskCalls
+            called={called}
+            onAnswer={(isYes) => {
+              if (isYes)
+                allowCalls(
+                  editor.projectId,
+                  called.map(({ origin }) => origin),
+                );
+              setCalls(isYes);
+            }}
+          />
+        ) : page.what === 'failed' ? (
+          <section role="alert" className="m-auto flex max-w-lg flex-col items-start gap-3 p-4">
+            <h2 className="text-[15px] font-semibold">The application could not be started</h2>
+            <p>{page.message}</p>
+            <button type="button" className="btn" onClick={() => setRun(run + 1)}>
+              Try again
+            </button>
+          </section>
+        ) : address === undefined || page.what === 'coming' ? (
+          <p className="m-auto text-quiet" role="status" aria-busy="true">
+            Making the application …
           </p>
         ) : (
           <Frames
             key={`${run} ${revision}`}
             sizes={shown}
-            address={api.tryAddress(editor.projectId, revision, screen, conditions)}
+            address={address}
             conditions={conditions}
             linked={linked}
             onProblem={setProblem}

@@ -283,7 +283,7 @@ export const placeCommands: readonly Command[] = [
     },
   },
   changing(
-    { id: 'delete', label: 'Delete', keys: ['Delete', 'Backspace'], group: 'Place', findBy: 'remove' },
+    { id: 'delete', label: 'Delete', keys: ['Delete', 'Mod+Backspace'], group: 'Place', findBy: 'remove' },
     (editor) => {
       const all = targets(editor);
       return all.length === 0

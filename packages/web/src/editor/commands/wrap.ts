@@ -20,7 +20,7 @@ const wrap = (kind: string, key: string): Command =>
     {
       id: `wrap-${kind}`,
       label: `Wrap in ${kind === 'layers' ? '' : 'a '}${kindNamed(kind)!.label.toLowerCase()}`,
-      keys: [`Shift+${key}`],
+      keys: [`Alt+${key}`],
       findBy: 'group put into',
       group: 'Wrap',
     },
@@ -101,7 +101,7 @@ export const wrapCommands: readonly Command[] = [
     {
       id: 'unwrap',
       label: 'Unwrap: what is inside takes its place',
-      keys: ['Shift+U'],
+      keys: ['Alt+U'],
       group: 'Wrap',
       findBy: 'ungroup',
     },
@@ -137,9 +137,9 @@ export const wrapCommands: readonly Command[] = [
     },
   },
   keep('look', 'K'),
-  give('look', 'L'),
+  give('look', 'Alt+K'),
   keep('size', 'Z'),
-  give('size', 'Z'),
+  give('size', 'Alt+Z'),
 ];
 
 /** The pinboard that is selected, or that what is selected stands on. */
