@@ -2,7 +2,7 @@ import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   test: {
-    include: ['packages/*/test/**/*.test.ts', 'tests/**/*.test.ts'],
+    include: ['packages/*/test/**/*.test.ts', 'tests/**/*.test.{ts,tsx}'],
     testTimeout: 180_000,
     hookTimeout: 180_000,
     // As long as what a person would wait for on a busy machine.

@@ -82,6 +82,11 @@ function slimReading(code, Parser) {
     }
     if (makers.has(called) && node.arguments[1]?.type === 'Literal')
       cuts.push([node.arguments[1].start, node.arguments[1].end, "''"]);
+    // Nothing on a page is called by a word of JavaScript: what names it says was checked before.
+    if (node.type === 'VariableDeclarator' && node.id.name === 'reserved') {
+      cuts.push([node.init.start, node.init.end, 'new Set()']);
+      return;
+    }
     if (isSentence(node)) {
       cuts.push([node.start, node.end, "'!'"]);
       return;

@@ -91,7 +91,9 @@ it('a picture loses what could act in it, and a person is told', async () => {
     'evil.svg',
     '<script>top.acted=1</script><a href="javascript:top.acted=1"><rect width="9" height="9"/></a>',
   );
-  await page.getByText(/evil.svg had something in it that does not draw; that was left out: <script>/).waitFor();
+  await page
+    .getByText(/evil.svg had something in it that does not draw; that was left out: <script>/)
+    .waitFor();
   await expect.poll(() => fact(page, 'Picture').inputValue()).toBe('evil.svg');
   const left = await stored('evil.svg');
   expect(left).toContain('<rect');

@@ -92,6 +92,7 @@ export * from './source/problem.ts';
 export * from './source/project-file.ts';
 export * from './source/spans.ts';
 export * from './steps/align.ts';
+export * from './steps/another-key.ts';
 export * from './steps/bands.ts';
 export * from './steps/change-kind.ts';
 export * from './steps/edits.ts';

@@ -44,7 +44,7 @@ describe('a budget', () => {
     const worked = all.filter((each) => each === 600).length;
     expect(worked).toBeGreaterThan(1);
     expect(worked).toBeLessThan(12);
-    expect(all.at(-1)).toMatch(/^This was left out: what belongs together here /);
+    expect(all.at(-1)).toMatch(/^This was left out: with all else here /);
     // The next whole has one of its own.
     expect(sharingBudget(() => outcomes(1))).toEqual([600]);
   });
@@ -90,7 +90,7 @@ describe('variables that follow others', () => {
       }
     });
     expect(found[0]).toBe(180_000);
-    expect(found.at(-1)).toMatch(/^`long29`: This was left out: what belongs together here makes more/);
+    expect(found.at(-1)).toMatch(/^`long29`: This was left out: with all else here /);
   });
 
   it('in a chain of five thousand are worked out, each once', () => {
@@ -153,7 +153,7 @@ it('an event with all that it sets off shares one', () => {
   );
   if (!event.ok) throw new Error(event.problem.message);
   runtime.run(event.value);
-  expect(problems).toEqual([expect.stringMatching(/^This was left out: what belongs together here /)]);
+  expect(problems).toEqual([expect.stringMatching(/^This was left out: with all else here /)]);
   // What was done before it ran out holds.
   expect(runtime.read('sum')).toBeGreaterThan(0);
   expect(runtime.read('sum')).toBeLessThan(600 * 600);

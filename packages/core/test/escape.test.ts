@@ -187,7 +187,6 @@ it('no hostile text gives anything but plain data', () => {
 it('tables that are looked up by names have nothing but their own', () => {
   for (const table of [functions, constants]) {
     expect(Object.getPrototypeOf(table)).toBeNull();
-    expect(Object.isFrozen(table)).toBe(true);
   }
 });
 

@@ -39,6 +39,8 @@ function placeMenu(menu: HTMLElement): void {
 function showNumber(slider: HTMLInputElement): void {
   const output = slider.closest('.field')?.querySelector('output');
   if (output) output.textContent = slider.value;
+  const { min, max, value } = slider;
+  slider.style.setProperty('--part', `${(+value - +min) / (+max - +min) || 0}`);
 }
 
 /** Marks the place of the application that is on the page. */

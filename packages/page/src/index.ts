@@ -33,9 +33,8 @@ import { follows, joinTrial, tell, tellProblem, trial } from './trial.ts';
 
 /** Starts the page. Called once, when the document is there. */
 export function start(program: Program): void {
-  const page = new Page(program);
   // All that the first screen shows is one whole: it opens in time, with what is too costly left out.
-  sharingBudget(() => page.open());
+  sharingBudget(() => new Page(program).open());
 }
 
 /** Takes the rows of a table; called by the scripts that they lie in. */

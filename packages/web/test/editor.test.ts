@@ -188,6 +188,42 @@ describe('two windows', () => {
     expect(names()).toEqual(['soup']);
   });
 
+  it('that add one of the same name have both, with what was done with each since', async () => {
+    const put = (initial: string): Step => ({
+      type: 'put',
+      of: 'state',
+      entity: { name: 'value1', type: 'text', initial },
+    });
+    editor.dispatch({ label: 'Add value1', steps: [put('mine')] });
+    editor.dispatch({
+      label: 'Show it',
+      steps: [
+        set('{value1}'),
+        { type: 'change', of: 'state', key: 'value1', fields: { kept: { to: true } } },
+      ],
+    });
+    server.other('Add value1', put('theirs'));
+    vi.spyOn(api, 'append').mockImplementation(async (_, client, base, sent) => {
+      const answer = await server.append(client, base, sent);
+      await new Promise((resolve) => setTimeout(resolve, 200));
+      return answer;
+    });
+    await vi.advanceTimersByTimeAsync(350);
+    // While the answer is on its way, it goes on.
+    editor.dispatch({
+      label: 'Call it late',
+      steps: [{ type: 'rename', of: 'state', key: 'value1', to: 'late' }],
+    });
+    await later(2000);
+    expect(server.project.state).toEqual([
+      { name: 'value1', type: 'text', initial: 'theirs' },
+      { name: 'late', type: 'text', initial: 'mine', kept: true },
+    ]);
+    expect(server.project.screens[0]!.children[0]!.props.text).toBe('{late}');
+    expect(editor.state.project).toEqual(server.project);
+    expect([editor.state.asides, editor.state.saving]).toEqual([[], 'saved']);
+  });
+
   it('keep a change of what one of them renames meanwhile', async () => {
     const entity = { name: 'late', type: 'boolean', initial: false };
     server.other('Add late', { type: 'put', of: 'state', entity });

@@ -2,6 +2,8 @@
 import {
   type Appended,
   applySteps,
+  entitiesAdded,
+  entityNamed,
   entryProblem,
   type HistoryEntry,
   type Project,
@@ -48,6 +50,7 @@ export class FakeServer {
   };
 
   #append(clientId: string, base: number, sent: readonly SentEntry[]): Appended {
+    const lost = new Set<string>();
     const accepted: StoredEntry[] = [];
     const refused: Refusal[] = [];
     for (const entry of sent) {
@@ -58,9 +61,13 @@ export class FakeServer {
         accepted.push(known);
         continue;
       }
-      const problem = entryProblem(entry);
+      const builds =
+        Array.isArray(entry.steps) && entry.steps.some((step) => lost.has(entityNamed(step) ?? ''));
+      const problem =
+        entryProblem(entry) ?? (builds ? 'It builds on a change that was not kept.' : undefined);
       const applied = problem === undefined ? applySteps(this.project, entry.steps) : undefined;
       if (!applied?.ok) {
+        for (const each of Array.isArray(entry.steps) ? entitiesAdded(entry.steps) : []) lost.add(each);
         refused.push({ sequence: entry.sequence, reason: problem ?? (applied as { reason: string }).reason });
         continue;
       }

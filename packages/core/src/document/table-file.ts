@@ -17,12 +17,12 @@ function linesOf(name: string, text: string): string[][] {
       value as Row[],
     );
   }
-  const { data, errors } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
+  const { data, errors } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: true });
   // One column alone has nothing that separates it from others.
   const fault = errors.find(({ code }) => code !== 'UndetectableDelimiter');
   if (fault)
     throw new Error(`${fault.message}${fault.row === undefined ? '' : `, in line ${fault.row + 1}`}`);
-  return data;
+  return data.map((line) => line.map(unguarded));
 }
 
 /** What came of reading a file: its rows, or everything that keeps them out, in words that say where. */
@@ -54,6 +54,25 @@ export function readTableFile(
   return { ok: false, said: reading.problems.map(({ line, message }) => `${where(line)}: ${message}`) };
 }
 
-/** Rows as CSV; what a spreadsheet would take for a formula is kept from being one. */
-export const csvOf = (columns: readonly Column[], rows: readonly Row[]): string =>
-  Papa.unparse(tableLines(columns, rows), { escapeFormulae: true });
+/** Texts that a spreadsheet takes for formulas, guarded ones included. */
+const formula = /^'*[=+\-@\t\r]/;
+
+/** A cell as CSV has it: a text that would be a formula gets a guard, which is taken off again when it is read. */
+const guarded = (text: string, value: unknown): string =>
+  typeof value === 'string' && formula.test(text) ? `'${text}` : text;
+
+/** The text of a cell without its guard. */
+const unguarded = (text: string): string =>
+  text.startsWith("'") && formula.test(text) ? text.slice(1) : text;
+
+/** Rows as CSV (RFC 4180); what a spreadsheet would take for a formula is kept from being one, numbers stay numbers. */
+export function csvOf(columns: readonly Column[], rows: readonly Row[]): string {
+  const [header = [], ...lines] = tableLines(columns, rows);
+  const cells = lines.map((line, index) =>
+    line.map((text, at) => guarded(text, rows[index]![columns[at]!.name])),
+  );
+  // A line of one empty cell would be no line: quoted, it is one.
+  return Papa.unparse([header.map((name) => guarded(name, name)), ...cells], {
+    quotes: (value: unknown) => value === '' && columns.length === 1,
+  });
+}

@@ -2,6 +2,7 @@
 
 /** Colours by role; an attribute may name one instead of a hexadecimal colour. */
 export const themeColours: Readonly<Record<string, string>> = {
+  __proto__: null as never,
   page: '#f6f3ec',
   sheet: '#fffdf8',
   tint: '#e4ece6',
@@ -81,9 +82,8 @@ export const theme = {
 } as const;
 
 /** A colour attribute as CSS; a role becomes its hexadecimal value. */
-export const colourValue = (text: string): string =>
-  Object.hasOwn(themeColours, text) ? themeColours[text]! : text;
+export const colourValue = (text: string): string => themeColours[text] ?? text;
 
 /** A colour attribute as a page's stylesheet has it. */
 export const colourCss = (text: string): string =>
-  Object.hasOwn(themeColours, text) ? `var(--${text})` : text === 'none' ? 'transparent' : text;
+  text in themeColours ? `var(--${text})` : text === 'none' ? 'transparent' : text;

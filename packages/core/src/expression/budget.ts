@@ -15,38 +15,27 @@ export const itemUnits = 10;
 export class EvaluationError extends Error {}
 
 export class Budget {
-  #steps: number;
-  #units: number;
-  readonly #isShared: boolean;
+  #steps = mostSteps;
+  #units = mostUnits;
 
-  constructor(isShared = false, steps = mostSteps, units = mostUnits) {
-    this.#isShared = isShared;
-    this.#steps = steps;
-    this.#units = units;
+  readonly #end: string;
+
+  /** @param end what it says when it has run out. */
+  constructor(end = 'stopped: it takes') {
+    this.#end = end;
   }
 
   /** @throws EvaluationError where it has run out. */
-  spend(steps: number): void {
+  spend(steps: number, units = 0): void {
     this.#steps -= steps;
-    if (this.#steps < 0)
-      throw new EvaluationError(
-        this.#isShared
-          ? 'This was left out: what belongs together here takes too long to work out.'
-          : 'This takes too long to work out; it was stopped.',
-      );
-  }
-
-  /** @throws EvaluationError where it has run out. */
-  make(units: number): void {
     this.#units -= units;
-    if (this.#units < 0)
-      throw new EvaluationError(
-        this.#isShared
-          ? 'This was left out: what belongs together here makes more than there is room for.'
-          : 'This makes more than there is room for; it was stopped.',
-      );
+    if (this.#steps < 0 || this.#units < 0)
+      throw new EvaluationError(`This was ${this.#end} too long, or too much room.`);
   }
 }
+
+/** A budget that many expressions share. */
+export const sharedBudget = (): Budget => new Budget('left out: with all else here it takes');
 
 let shared: Budget | undefined;
 
@@ -65,4 +54,4 @@ export function spending<T>(budget: Budget, work: () => T): T {
 }
 
 /** Works something out as one whole; inside another whole it belongs to that one. */
-export const sharingBudget = <T>(work: () => T): T => (shared ? work() : spending(new Budget(true), work));
+export const sharingBudget = <T>(work: () => T): T => (shared ? work() : spending(sharedBudget(), work));

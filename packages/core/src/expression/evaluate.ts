@@ -5,7 +5,7 @@
 import type { BinaryOperator, Expression, Template } from './ast.ts';
 import { budgetNow, EvaluationError, itemUnits } from './budget.ts';
 import { forbiddenKeys } from './forbidden-keys.ts';
-import { functions, methods, takingFunctions } from './functions.ts';
+import { functions, methods } from './functions.ts';
 
 export { EvaluationError } from './budget.ts';
 
@@ -16,6 +16,9 @@ export type Scope = (name: string) => unknown;
 export const longestText = 1_000_000;
 /** Longest list that an expression may make. */
 export const longestList = 200_000;
+
+/** How deep lists are looked into, as text and by `flat`; what is deeper is refused as `guarded` says. */
+const deepestList = 20;
 
 type Arrow = (...values: unknown[]) => unknown;
 
@@ -65,8 +68,7 @@ function tooLong(what: string, most: number): never {
 
 /** A value that may be kept: a function is only there for the method that it is given to. */
 function plain(value: unknown): unknown {
-  if (typeof value === 'function')
-    throw new EvaluationError('A function only stands in the brackets of a method, such as `map`.');
+  if (typeof value === 'function') throw new EvaluationError('A function cannot stand here.');
   return value;
 }
 
@@ -76,8 +78,8 @@ const formatSteps = 400;
 class Walker {
   readonly #budget = budgetNow();
 
-  #step(count = 1): void {
-    this.#budget.spend(count);
+  #step(count = 1, units = 0): void {
+    this.#budget.spend(count, units);
   }
 
   value(node: Expression, scope: Scope): unknown {
@@ -120,7 +122,7 @@ class Walker {
       }
       case 'record': {
         const record: Record<string, unknown> = {};
-        this.#budget.make(node.entries.length * itemUnits);
+        this.#step(0, node.entries.length * itemUnits);
         for (const entry of node.entries) {
           if (entry.type === 'spread') {
             const inner = this.value(entry.of, scope);
@@ -251,22 +253,20 @@ class Walker {
 
   #fits(text: string): string {
     if (text.length > longestText) tooLong('text', longestText);
-    this.#step(text.length / 100);
     // Short texts are the rule, and soon gone.
-    if (text.length > 100) this.#budget.make(text.length);
+    this.#step(text.length / 100, text.length > 100 ? text.length : 0);
     return text;
   }
 
   #list<T>(list: T[]): T[] {
     if (list.length > longestList) tooLong('list', longestList);
-    this.#step(list.length);
-    this.#budget.make(list.length * itemUnits);
+    this.#step(list.length, list.length * itemUnits);
     return list;
   }
 
   /** Joins values as text, within the budget; null and undefined are nothing. */
   text(values: readonly unknown[], separator = '', depth = 0): string {
-    if (depth > 20) throw new EvaluationError('This list is nested too deeply to be shown as text.');
+    if (depth > deepestList) throw new RangeError();
     let joined = '';
     let between = '';
     for (const value of values) {
@@ -294,52 +294,37 @@ class Walker {
       throw new EvaluationError(`A record has no method \`${name}\`.`);
     if (!methods[type].has(name))
       throw new EvaluationError(`A ${type === 'string' ? 'text' : type} has no method \`${name}\`.`);
-    if (type === 'string')
-      return this.#textMethod(
-        of as string,
-        name,
-        values.map((value) => this.#primitive(value)),
-      );
-    if (type === 'list') return this.#listMethod(of as unknown[], name, values);
-    const method = (type === 'number' ? Number.prototype : Boolean.prototype) as unknown as Record<
-      string,
-      Arrow
-    >;
-    return method[name]!.call(of, ...values.slice(0, 1).map((value) => this.#primitive(plain(value))));
+    // every, filter, find …, flatMap, map, reduce, some, toSorted: no other takes a function, and these take one first.
+    const takes = type === 'list' && /^(every|fi|flatM|map|red|so|toSo)/.test(name);
+    for (const value of takes ? values.slice(1) : values) plain(value);
+    if (Array.isArray(of)) return this.#listMethod(of, name, values, takes);
+    const given = values.map((value) => this.#primitive(value));
+    return type === 'string'
+      ? this.#textMethod(of as string, name, given)
+      : (of as Record<string, Arrow>)[name]!(...given);
   }
 
   #textMethod(of: string, name: string, values: unknown[]): unknown {
-    if (values.some((value) => typeof value === 'function'))
-      throw new EvaluationError(`\`${name}\` of a text does not take a function.`);
     this.#step(of.length / 100);
-    if (name === 'repeat' || name === 'padStart' || name === 'padEnd') {
-      const length = name === 'repeat' ? of.length * Number(values[0]) : Number(values[0]);
-      if (length > longestText) tooLong('text', longestText);
-    }
+    if (/^(repeat|pad)/.test(name) && Number(values[0]) * (name === 'repeat' ? of.length : 1) > longestText)
+      tooLong('text', longestText);
     if (name === 'replaceAll' || name === 'replace') {
-      const [wanted, by] = [String(values[0]), String(values[1])];
-      const found = name === 'replace' ? 1 : of.split(wanted).length - 1;
+      const by = String(values[1]);
+      const found = name === 'replace' ? 1 : of.split(String(values[0])).length - 1;
       // `$&` and the like put what stands around into the place of what was found (ECMAScript, GetSubstitution).
-      const put = by.length + by.split('$').length * (by.includes('$') ? of.length : 0);
+      const put = by.length * (by.includes('$') ? of.length : 1);
       if (of.length + found * put > longestText) tooLong('text', longestText);
     }
-    if (name === 'split' && values[1] === undefined && of.length > longestList) tooLong('list', longestList);
-    const result = (String.prototype as unknown as Record<string, Arrow>)[name]!.call(
-      of,
-      ...values.slice(0, 3),
-    );
+    const result = (of as unknown as Record<string, Arrow>)[name]!(...values);
     if (typeof result === 'string') return this.#fits(result);
     return Array.isArray(result) ? this.#list(result) : result;
   }
 
-  #listMethod(of: unknown[], name: string, values: unknown[]): unknown {
+  #listMethod(of: unknown[], name: string, values: unknown[], takes: boolean): unknown {
     this.#step(of.length);
-    const takes = takingFunctions.has(name);
-    for (const [index, value] of values.entries()) if (!takes || index > 0) plain(value);
     if (name === 'join') return this.text(of, values[0] === undefined ? ',' : this.text([values[0]]));
     if (name === 'toString') return this.text(of, ',');
-    if (name === 'flat' && Number(values[0] ?? 1) > 20)
-      throw new EvaluationError('Lists are flattened 20 levels deep at most.');
+    if (name === 'flat' && Number(values[0] ?? 1) > deepestList) throw new RangeError();
     if (name === 'toSorted' && values[0] === undefined) {
       const keyed = of.map((item) => ({ item, key: this.text([item]) }));
       return keyed.sort((a, b) => (a.key < b.key ? -1 : a.key > b.key ? 1 : 0)).map(({ item }) => item);
@@ -347,14 +332,11 @@ class Walker {
     if (takes && typeof values[0] !== 'function')
       throw new EvaluationError(`\`${name}\` needs a function, such as \`item => …\`.`);
     // What a function is called with besides it is no `this`, and only `reduce` takes something to begin with.
-    const given = takes && name !== 'reduce' ? values.slice(0, 1) : values;
-    if (takes) given[0] = this.#given(values[0] as Arrow);
-    const result = (Array.prototype as unknown as Record<string, Arrow>)[name]!.call(of, ...given);
+    const [arrow] = values as [Arrow];
+    const given = takes
+      ? [(...all: unknown[]) => plain(arrow(...all)), ...(name === 'reduce' ? values.slice(1) : [])]
+      : values;
+    const result = (of as unknown as Record<string, Arrow>)[name]!(...given);
     return Array.isArray(result) ? this.#list(result) : result;
-  }
-
-  /** A function as a method is given it: what it gives is plain. */
-  #given(arrow: Arrow): Arrow {
-    return (...values) => plain(arrow(...values));
   }
 }

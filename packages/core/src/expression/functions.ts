@@ -6,12 +6,12 @@ import { formats } from './formats.ts';
 import { groupFunctions } from './groups.ts';
 import { rangeFunctions } from './range-functions.ts';
 
-/** A table that is looked up by names from outside: it has its entries and nothing else, no prototype. */
-const table = <T>(entries: Readonly<Record<string, T>>): Readonly<Record<string, T>> =>
-  Object.freeze(Object.assign(Object.create(null) as Record<string, T>, entries));
-
-/** Functions by full name. */
-export const functions = table<(...values: never[]) => unknown>({
+/**
+ * Functions by full name. Tables that are looked up by names from outside have their entries and nothing else: no
+ * prototype (ECMAScript §B.3.1).
+ */
+export const functions: Readonly<Record<string, (...values: never[]) => unknown>> = {
+  __proto__: null as never,
   Number: (value: unknown) => Number(value),
   String: (value: unknown) => value,
   Boolean: (value: unknown) => Boolean(value),
@@ -49,16 +49,17 @@ export const functions = table<(...values: never[]) => unknown>({
   ...formats,
   ...rangeFunctions,
   ...groupFunctions,
-});
+};
 
 /** Constants by full name. */
-export const constants = table<number>({
+export const constants: Readonly<Record<string, number>> = {
+  __proto__: null as never,
   'Math.PI': Math.PI,
   'Math.E': Math.E,
   'Number.MAX_SAFE_INTEGER': Number.MAX_SAFE_INTEGER,
   NaN: Number.NaN,
   Infinity: Number.POSITIVE_INFINITY,
-});
+};
 
 /** Names that hold functions and constants but are no values themselves. */
 export const namespaces: ReadonlySet<string> = new Set([
@@ -93,11 +94,6 @@ export const functionNames: ReadonlySet<string> = new Set([
   ...namespaces,
   ...Object.keys(functions).filter((name) => !name.includes('.')),
 ]);
-
-/** Methods of lists that take a function, which is the first that they take; no other takes one. */
-export const takingFunctions: ReadonlySet<string> = new Set(
-  'every filter find findIndex findLast flatMap map reduce some toSorted'.split(' '),
-);
 
 /** All method names, whatever the type. */
 export const methodNames: ReadonlySet<string> = new Set(

@@ -1,6 +1,6 @@
 /** What the state holds as everything begins, for expressions that are worked out without a running page. */
 import type { Band, Project, StateVariable } from '../document/types.ts';
-import { Budget, spending } from './budget.ts';
+import { sharedBudget, spending } from './budget.ts';
 import { checkComputed, sourcesOf } from './computed.ts';
 import { EvaluationError, evaluate, type Scope } from './evaluate.ts';
 import { bandAt, isViewName, viewValue } from './view-names.ts';
@@ -13,7 +13,7 @@ class InitialValues {
   readonly #state: readonly StateVariable[];
   readonly #band: string;
   /** All that follows from others shares one, so that it is the same whatever it is asked for by. */
-  readonly #budget = new Budget(true);
+  readonly #budget = sharedBudget();
 
   constructor(state: readonly StateVariable[], band: string) {
     this.#state = state;

@@ -1,5 +1,6 @@
 /** A day to choose. */
 import { dateType } from '../document/property-types.ts';
+import { calendar, pickerCss } from './drawings.ts';
 import { chosenEvents } from './events.ts';
 import {
   bareLineCss,
@@ -34,7 +35,11 @@ export const dateField: Kind = {
     fieldInside(
       values,
       make,
-      fieldBox(values, make, values.text('value') || 'dd.mm.yyyy', { line: middleLine }),
+      fieldBox(values, make, values.text('value') || 'dd.mm.yyyy', {
+        line: middleLine,
+        written: 'date',
+        look: { drawing: calendar },
+      }),
     ),
   element: (values, _, name) =>
     fieldElement(values, name, {
@@ -49,5 +54,6 @@ export const dateField: Kind = {
       },
     }),
   sharedCss: [fieldCss, inputCss],
-  css: bareLineCss('dateField', middleLine),
+  css: `${bareLineCss('dateField', middleLine)}
+${pickerCss('dateField', calendar)}`,
 };

@@ -13,12 +13,43 @@ export const dot: Drawing = {
   shapes: [['circle', { cx: 8, cy: 8, r: 4, fill: 'currentColor' }]],
   place: 'middle',
 };
-/** Points down: there is a list to open. */
-export const chevron: Drawing = {
+/** What signs inside fields are drawn in: quieter than the words. */
+export const signColour = '#5b655f';
+const sign = (d: string): Drawing => ({
   size: [16, 16],
-  shapes: [['path', { d: 'M4 6l4 4 4-4', fill: 'none', stroke: 'currentColor', 'stroke-width': 1.8 }]],
+  shapes: [['path', { d, fill: 'none', stroke: signColour, 'stroke-width': 1.8 }]],
   place: 16,
-};
+});
+/** Points down: there is a list to open. */
+export const chevron = sign('M4 6l4 4 4-4');
+/** A day is chosen there. */
+export const calendar = sign('M2.5 4h11v9.5h-11zM2.5 7h11M5.5 2v3M10.5 2v3');
+/** A time is chosen there. */
+export const clock = sign('M8 2.5a5.5 5.5 0 1 0 .01 0zM8 5v3.2l2 1.6');
+
+/** What opens the choice of a date or a time, drawn as on the bench; where a browser draws its own, that one stays. */
+export const pickerCss = (kind: string, drawing: Drawing): string =>
+  `.k-${kind} > .part-input::-webkit-calendar-picker-indicator {
+  width: 16px;
+  height: 16px;
+  margin-inline-end: -2px;
+  padding: 0;
+  background: ${asBackground(drawing, signColour)} center / 16px no-repeat;
+}
+${[
+  '',
+  '-fields-wrapper',
+  '-day-field',
+  '-month-field',
+  '-year-field',
+  '-hour-field',
+  '-minute-field',
+  '-ampm-field',
+]
+  .map((part) => `.k-${kind} > .part-input::-webkit-datetime-edit${part}`)
+  .join(',\n')} {
+  padding: 0;
+}`;
 
 /** A drawing as a background image of a page; what takes the colour around it takes this one. */
 export function asBackground({ size, shapes }: Drawing, colour: string): string {

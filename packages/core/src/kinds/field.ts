@@ -160,13 +160,18 @@ export function fieldInside(values: Values, make: Making, input: Box, beside?: s
 /**
  * The box that one types into: as high as the theme says, with words in it on one line.
  *
- * @param rest `line`: where the line of words stands that a bare field is lined up by; see `bareLineCss`.
+ * @param rest `written`: the words are a value that browsers write in the reader's way; `line`: where the line of words stands that a bare field is lined up by; see `bareLineCss`.
  */
 export function fieldBox(
   values: Values,
   make: Making,
   shown: string,
-  rest: { height?: number; look?: Look; line?: BareLine } = {},
+  rest: {
+    height?: number;
+    look?: Look;
+    line?: BareLine;
+    written?: NonNullable<Look['inner']>['written'];
+  } = {},
 ): Box {
   const style = plainWords({ noWrap: true });
   const height = (rest.height ?? theme.fieldHeight) * make.scale;
@@ -181,7 +186,11 @@ export function fieldBox(
       corner: theme.corner,
       colour: colourValue(shown ? 'ink' : 'quiet'),
       text: style,
-      inner: { text: shown || values.text('placeholder'), padding: theme.fieldPadding },
+      inner: {
+        text: shown || values.text('placeholder'),
+        padding: theme.fieldPadding,
+        ...(rest.written === undefined ? {} : { written: rest.written }),
+      },
       ...rest.look,
     },
     { height, border: { top: 1, end: 1, bottom: 1, start: 1 } },

@@ -115,7 +115,13 @@ export interface Look {
   readonly opacity?: number;
   readonly text?: TextStyle;
   /** Words inside a blank box, on one line, in the middle of its height or so many px from its top. */
-  readonly inner?: { readonly text: string; readonly padding: number; readonly top?: number };
+  readonly inner?: {
+    readonly text: string;
+    readonly padding: number;
+    readonly top?: number;
+    /** The words are a value that browsers write in the way of whoever reads them; the text is as HTML has it. */
+    readonly written?: 'date' | 'time' | 'number';
+  };
   /** A line through the middle of the box that is filled to a part of it, from its start. */
   readonly gauge?: Gauge;
   /** A line inside the edge that takes no room. */

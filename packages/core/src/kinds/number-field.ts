@@ -44,7 +44,8 @@ export const numberField: Kind = {
   ]),
   events: typedEvents,
   starter: { label: 'Count' },
-  inside: (values, make) => fieldInside(values, make, fieldBox(values, make, number(values.number('value')))),
+  inside: (values, make) =>
+    fieldInside(values, make, fieldBox(values, make, number(values.number('value')), { written: 'number' })),
   element: (values, _, name) =>
     fieldElement(values, name, {
       tag: 'input',

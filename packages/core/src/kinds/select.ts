@@ -2,7 +2,7 @@
 import { textType } from '../document/property-types.ts';
 import { theme } from '../document/theme.ts';
 import type { Values } from '../document/values.ts';
-import { asBackground, chevron } from './drawings.ts';
+import { asBackground, chevron, signColour } from './drawings.ts';
 import { chosenEvents } from './events.ts';
 import {
   bareLineCss,
@@ -77,7 +77,7 @@ export const select: Kind = {
   css: `${bareLineCss('select', middleLine)}
 .k-select > .part-input {
   padding-inline-end: ${theme.fieldPadding * 2 + 8}px;
-  background: var(--sheet) ${asBackground(chevron, '#5b655f')} right ${theme.fieldPadding - 2}px center / 16px no-repeat;
+  background: var(--sheet) ${asBackground(chevron, signColour)} right ${theme.fieldPadding - 2}px center / 16px no-repeat;
 }
 .k-select > .part-input:dir(rtl) {
   background-position-x: ${theme.fieldPadding - 2}px;

@@ -21,6 +21,21 @@ const rangeOf = (values: Values) => {
   return { min, max, value, part: max > min ? (value - min) / (max - min) : 0 };
 };
 
+/** Thickness of the line and diameter of what is moved along it, CSS px. */
+const lineThickness = 4;
+const knob = 16;
+
+const track = `height: ${lineThickness}px;
+  border-radius: ${lineThickness / 2}px;`;
+const thumb = `box-sizing: border-box;
+  width: ${knob}px;
+  height: ${knob}px;
+  border: 0;
+  border-radius: 50%;
+  background: var(--accent);`;
+/** How much of the line is filled: what is moved stays inside it at both ends. */
+const filled = `calc(${knob / 2}px + (100% - ${knob}px) * var(--part, 0))`;
+
 export const slider: Kind = {
   name: 'slider',
   label: 'Slider',
@@ -42,14 +57,20 @@ export const slider: Kind = {
     const line = make.blank(
       { width: theme.fieldWidth, height },
       {
-        gauge: { part, thickness: 4, knob: 16, colour: colourValue('accent'), ground: colourValue('line') },
+        gauge: {
+          part,
+          thickness: lineThickness,
+          knob,
+          colour: colourValue('accent'),
+          ground: colourValue('line'),
+        },
       },
       { height },
     );
     return fieldInside(values, make, line, String(value));
   },
   element(values, _, name) {
-    const { min, max, value } = rangeOf(values);
+    const { min, max, value, part } = rangeOf(values);
     return fieldElement(
       values,
       name,
@@ -64,6 +85,8 @@ export const slider: Kind = {
           max: String(max),
           step: String(values.number('step') ?? 'any'),
           value: String(value),
+          // How far it is filled; the page's script goes on with it.
+          style: `--part: ${Number(part.toFixed(4))}`,
         },
       },
       {
@@ -90,6 +113,30 @@ export const slider: Kind = {
   max-width: 100%;
   height: ${theme.sliderHeight / 16}rem;
   margin: 0;
-  accent-color: var(--accent);
+  appearance: none;
+  background: none;
+}
+.k-slider > .part-input::-webkit-slider-runnable-track {
+  ${track}
+  background: linear-gradient(var(--accent) 0 0) 0 0 / ${filled} 100% no-repeat var(--line);
+}
+.k-slider > .part-input:dir(rtl)::-webkit-slider-runnable-track {
+  background-position-x: 100%;
+}
+.k-slider > .part-input::-webkit-slider-thumb {
+  ${thumb}
+  appearance: none;
+  margin-top: ${(lineThickness - knob) / 2}px;
+}
+.k-slider > .part-input::-moz-range-track {
+  ${track}
+  background: var(--line);
+}
+.k-slider > .part-input::-moz-range-progress {
+  ${track}
+  background: var(--accent);
+}
+.k-slider > .part-input::-moz-range-thumb {
+  ${thumb}
 }`,
 };

@@ -1,5 +1,6 @@
 /** A time of day to choose. */
 import { timeType } from '../document/property-types.ts';
+import { clock, pickerCss } from './drawings.ts';
 import { chosenEvents } from './events.ts';
 import {
   bareLineCss,
@@ -31,7 +32,15 @@ export const timeField: Kind = {
   events: chosenEvents,
   starter: { label: 'Time' },
   inside: (values, make) =>
-    fieldInside(values, make, fieldBox(values, make, values.text('value') || '--:--', { line: middleLine })),
+    fieldInside(
+      values,
+      make,
+      fieldBox(values, make, values.text('value') || '--:--', {
+        line: middleLine,
+        written: 'time',
+        look: { drawing: clock },
+      }),
+    ),
   element: (values, _, name) =>
     fieldElement(values, name, {
       tag: 'input',
@@ -45,5 +54,6 @@ export const timeField: Kind = {
       },
     }),
   sharedCss: [fieldCss, inputCss],
-  css: bareLineCss('timeField', middleLine),
+  css: `${bareLineCss('timeField', middleLine)}
+${pickerCss('timeField', clock)}`,
 };

@@ -110,8 +110,6 @@ export class Runtime {
   readonly #state = new Map<string, Held>();
   readonly #view = new Map<ViewName, Signal<string>>();
   #tracing: Tracing | undefined;
-  /** Rounds of all `for` in the part of an event that is carried out now. */
-  #rounds = 0;
 
   constructor(
     program: Pick<Program, 'state' | 'screens'>,
@@ -289,9 +287,8 @@ export class Runtime {
 
   /** Carries out a part of an event, up to its end or to where it waits. */
   #goOn(going: Going, origin: Origin | undefined): void {
-    this.#whole(origin, () =>
+    this.#traced(origin, () =>
       batch(() => {
-        this.#rounds = 0;
         try {
           const { value, done } = untracked(() => going.next());
           if (!done) setTimeout(() => this.#goOn(going, origin), value * 1000);
@@ -305,29 +302,24 @@ export class Runtime {
 
   /** Takes what a person has entered. */
   enter(name: string, value: unknown, control: string): void {
-    this.#whole({ control, event: 'entered' }, () => this.assign(name, value));
+    this.#traced({ control, event: 'entered' }, () => this.assign(name, value));
   }
 
   /**
-   * Carries out an event with all that follows from it: it shares one budget, so that it ends in time however much
-   * follows. A host begins with all of its bindings as one whole, too.
+   * Carries out an event with all that follows from it, within one budget, so that it ends in time however much follows;
+   * and writes down what happens meanwhile, where somebody wants to hear of it.
    */
-  #whole(origin: Origin | undefined, happens: () => void): void {
-    sharingBudget(() => this.#traced(origin, happens));
-  }
-
-  /** Writes down what happens meanwhile, where somebody wants to hear of it. */
   #traced(origin: Origin | undefined, happens: () => void): void {
     // What an event sets off at once belongs to that event.
     if (!this.host.traced || !origin || this.#tracing) {
-      happens();
+      sharingBudget(happens);
       return;
     }
     const tracing = new Tracing();
     const begun = performance.now();
     this.#tracing = tracing;
     try {
-      happens();
+      sharingBudget(happens);
     } finally {
       this.#tracing = undefined;
     }
@@ -356,9 +348,7 @@ export class Runtime {
         const list = evaluate(statement.of, scope);
         if (!Array.isArray(list)) throw new EvaluationError('`for` goes through a list; this is none.');
         for (const item of list) {
-          this.#rounds += 1;
-          if (this.#rounds > mostRounds)
-            throw new EvaluationError(`\`for\` was stopped after ${mostRounds} rounds.`);
+          budgetNow().spend(roundSteps);
           const inner: Scope = (name) => (name === statement.name ? item : scope(name));
           const goesOn = yield* this.#carryOut(statement.body, inner);
           if (!goesOn) return false;
@@ -444,8 +434,8 @@ export class Runtime {
 /** An event on its way: gives the seconds that it waits, in the end whether what stands behind it is carried out. */
 type Going = Generator<number, boolean>;
 
-/** Most rounds of all `for` of an event, and the longest wait in seconds. */
-const mostRounds = 10_000;
+/** What a round of `for` costs besides what is in it: an event's budget is enough for some 10,000. Longest wait, seconds. */
+const roundSteps = 1200;
 const longestWait = 3600;
 
 /** A value with another one at some place inside it; all that stands beside it stays. */

@@ -3,6 +3,8 @@ import {
   type Appended,
   applyStep,
   applySteps,
+  entitiesAdded,
+  entityNamed,
   entryProblem,
   type HistoryEntry,
   mapStep,
@@ -58,6 +60,28 @@ class NotApplied extends Error {
   ) {
     super(reason);
   }
+}
+
+/** The entities that steps from outside would add; none where they are no steps. */
+function addedBy(steps: readonly Step[]): string[] {
+  try {
+    return entitiesAdded(steps);
+  } catch {
+    return [];
+  }
+}
+
+/** Why steps cannot stand without an entry that was refused; undefined where they can. */
+function buildsOn(steps: readonly Step[], lost: ReadonlySet<string>): string | undefined {
+  if (lost.size === 0) return undefined;
+  const isLost = (step: Step) => {
+    try {
+      return lost.has(entityNamed(step) ?? '');
+    } catch {
+      return false;
+    }
+  };
+  return steps.some(isLost) ? 'It builds on a change that was not kept.' : undefined;
 }
 
 /** A step from outside on top of renamings; one that is none is left to be refused. */
@@ -214,6 +238,8 @@ export class Log {
     const accepted: StoredEntry[] = [];
     const refused: Refusal[] = [];
     const at: Writing = { ...before };
+    /** Entities that were to be added and were not: what is done with them is not meant for others of their keys. */
+    const lost = new Set<string>();
     this.#db.transaction((tx) => {
       for (const entry of sent) {
         const known = this.#known(tx, id, clientId, entry.sequence);
@@ -221,13 +247,14 @@ export class Log {
           accepted.push(known);
           continue;
         }
-        const problem = entryProblem(entry);
+        const problem = entryProblem(entry) ?? buildsOn(entry.steps, lost);
         const done =
           problem === undefined
             ? this.#applied(tx, at.project, entry.steps, renamings, applyToRows)
             : { reason: problem };
         if ('reason' in done) {
           onRefused();
+          if (Array.isArray(entry?.steps)) for (const each of addedBy(entry.steps)) lost.add(each);
           refused.push({ sequence: entry.sequence, ...done });
           continue;
         }

@@ -2,7 +2,7 @@
 
 import { type Control, effectiveNames, locate, type ScreenLayout } from '@hovrin/core';
 import { Plus } from 'lucide-react';
-import { type PointerEvent, useEffect, useRef, useState } from 'react';
+import { type PointerEvent, useEffect, useMemo, useRef, useState } from 'react';
 import { commandNamed, isLocked, placePictures, runCommand } from '../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { placeWords } from '../editor/places.ts';
@@ -12,6 +12,7 @@ import { Anatomy } from './Anatomy.tsx';
 import { useBays } from './bays.ts';
 import { useBenchView } from './benchView.ts';
 import { Covered } from './Covered.tsx';
+import { openScrolls, windowsOf } from './cut.ts';
 import { DrawLayer } from './DrawLayer.tsx';
 import { type Drop, dropAt, type Rectangle, scaled } from './drop.ts';
 import { FocusLayer } from './FocusLayer.tsx';
@@ -20,8 +21,9 @@ import { DistanceLine, Measured } from './Measured.tsx';
 import { Paint } from './Paint.tsx';
 import { usePictureAddress } from './pictureAddress.ts';
 import { ResizeGrips } from './ResizeGrips.tsx';
+import { ScrollSigns } from './ScrollSigns.tsx';
 import { upperBand } from './scope.ts';
-import { controlsAt, meantAt } from './spot.ts';
+import { controlsAt, keepWindows, meantAt } from './spot.ts';
 import { type Tracing, useAddress } from './tracing.ts';
 import { useDragged } from './useDragged.ts';
 import { usePartInSight } from './usePartInSight.ts';
@@ -57,6 +59,8 @@ export function Bay({ id, screen, layout, size, scale, working, faint }: BayProp
   });
 
   const height = Math.max(layout.fullHeight, size.height);
+  const windows = useMemo(() => windowsOf(layout, openScrolls(layout, selection)), [layout, selection]);
+  keepWindows(layout, windows);
   useEffect(() => {
     const element = surface.current;
     if (!element) return;
@@ -172,7 +176,7 @@ export function Bay({ id, screen, layout, size, scale, working, faint }: BayProp
         >
           {traced?.mode === 'under' && <TracedPicture tracing={traced} address={traceAddress} />}
           <div style={traced?.mode === 'under' ? { mixBlendMode: 'multiply' } : undefined}>
-            <Paint layout={layout} pictureAddress={pictureAddress} part={part} />
+            <Paint layout={layout} windows={windows} pictureAddress={pictureAddress} part={part} />
           </div>
           {traced && traced.mode !== 'under' && <TracedPicture tracing={traced} address={traceAddress} />}
         </div>
@@ -181,6 +185,7 @@ export function Bay({ id, screen, layout, size, scale, working, faint }: BayProp
       </div>
       <div className="pointer-events-none absolute inset-0 [contain:layout_size]">
         <Covered size={size} scale={scale} />
+        <ScrollSigns layout={layout} scale={scale} />
         {layout.fullHeight > size.height + 0.5 && (
           <Fold at={size.height * scale} height={size.height} words={working} />
         )}

@@ -1,21 +1,25 @@
 /** Paints a laid-out screen: every box at the place that the core worked out, words line by line. */
 import type { Drawing, Gauge, ScreenBox, ScreenLayout } from '@hovrin/core';
 import { type CSSProperties, createElement, memo } from 'react';
-import { type Cut, clipOf, windowsOf } from './cut.ts';
+import { clipOf, type Window, windowsOf } from './cut.ts';
 import type { PartInSight } from './usePartInSight.ts';
 
 interface PaintProps {
   readonly layout: ScreenLayout;
   /** The address of a picture of the project. */
   readonly pictureAddress: (name: string) => string | undefined;
-  /** Only the inside of single controls where it is absent. */
-  readonly cut?: Cut;
+  /** Where each box can be seen; where it is absent, all that scrolls is cut. */
+  readonly windows?: readonly (Window | undefined)[];
   /** What is painted; all where it is absent. */
   readonly part?: PartInSight | undefined;
 }
 
-export const Paint = memo(function Paint({ layout, pictureAddress, cut = 'parts', part }: PaintProps) {
-  const windows = windowsOf(layout, cut);
+export const Paint = memo(function Paint({
+  layout,
+  pictureAddress,
+  windows = windowsOf(layout),
+  part,
+}: PaintProps) {
   return (
     <>
       {groupsOf(layout).map(([from, to], index) =>
@@ -28,6 +32,7 @@ export const Paint = memo(function Paint({ layout, pictureAddress, cut = 'parts'
               box,
               clip: clipOf(box, windows[from + at]),
               opacity: opacityOf(layout, box),
+              rightToLeft: layout.rightToLeft,
             }))}
             pictureAddress={pictureAddress}
           />
@@ -67,6 +72,7 @@ interface Painted {
   readonly box: ScreenBox;
   readonly clip: string | undefined;
   readonly opacity: number;
+  readonly rightToLeft: boolean;
 }
 
 interface PaintedGroupProps extends Pick<PaintProps, 'pictureAddress'> {
@@ -79,12 +85,13 @@ const PaintedGroup = memo(
   function PaintedGroup({ from, boxes, pictureAddress }: PaintedGroupProps) {
     return (
       <>
-        {boxes.map(({ box, clip, opacity }, index) => (
+        {boxes.map(({ box, clip, opacity, rightToLeft }, index) => (
           <PaintedBox
             key={box.control === undefined ? `part ${from + index}` : `${box.control} ${box.items.join()}`}
             box={box}
             clip={clip}
             opacity={opacity}
+            rightToLeft={rightToLeft}
             pictureAddress={pictureAddress}
           />
         ))}
@@ -120,12 +127,22 @@ const paintsAlike = (a: Painted, b: Painted): boolean =>
   a.box.width === b.box.width &&
   a.box.height === b.box.height &&
   a.opacity === b.opacity &&
+  a.rightToLeft === b.rightToLeft &&
   a.clip === b.clip;
 
 const PaintedBox = memo(
-  function PaintedBox({ box, clip, opacity, pictureAddress }: Painted & Pick<PaintProps, 'pictureAddress'>) {
+  function PaintedBox({
+    box,
+    clip,
+    opacity,
+    rightToLeft,
+    pictureAddress,
+  }: Painted & Pick<PaintProps, 'pictureAddress'>) {
     const { look, lines } = box;
     const { border, padding } = box.box.style;
+    // Sides that are said by the direction of the words, as the screen has them.
+    const [left, right] = rightToLeft ? (['end', 'start'] as const) : (['start', 'end'] as const);
+    const isMoment = look.inner?.written === 'date' || look.inner?.written === 'time';
     const style: CSSProperties = {
       position: 'absolute',
       left: box.x,
@@ -138,9 +155,11 @@ const PaintedBox = memo(
       borderStyle: 'solid',
       borderColor: look.borderColour ?? 'transparent',
       boxShadow: look.ring && `inset 0 0 0 1px ${look.ring}`,
-      borderWidth: `${border.top}px ${border.end}px ${border.bottom}px ${border.start}px`,
+      borderWidth: `${border.top}px ${border[right]}px ${border.bottom}px ${border[left]}px`,
       opacity,
       clipPath: clip,
+      // Days and times run as the browser's language does.
+      direction: rightToLeft && !isMoment ? 'rtl' : undefined,
     };
     const text = look.text;
     const font: CSSProperties = text
@@ -159,8 +178,13 @@ const PaintedBox = memo(
     const content = box.box.content;
     const height = content.type === 'text' ? content.paragraphs.lineHeight : 0;
     const room = box.width - padding.start - padding.end - border.start - border.end;
-    const shift = (width: number) =>
-      text?.align === 'end' ? room - width : text?.align === 'center' ? (room - width) / 2 : 0;
+    /** How far from its left edge a line of a width stands. What is wider than its room goes over where it ends. */
+    const shift = (width: number) => {
+      const spare = room - width;
+      if (spare <= 0) return rightToLeft ? spare : 0;
+      if (text?.align === 'center') return spare / 2;
+      return (text?.align === 'end') === rightToLeft ? 0 : spare;
+    };
     const address = look.picture === undefined ? undefined : pictureAddress(look.picture);
     return (
       <div style={style}>
@@ -176,6 +200,7 @@ const PaintedBox = memo(
                 objectFit: look.pictureFit,
                 objectPosition: look.pictureFocus?.map((part) => `${part}%`).join(' '),
                 display: 'block',
+                borderRadius: look.corner,
               }}
             />
           ) : (
@@ -189,7 +214,7 @@ const PaintedBox = memo(
             key={index}
             style={{
               ...font,
-              left: padding.start + Math.max(0, shift(line.width)),
+              left: padding[left] + shift(line.width),
               top: padding.top + index * height,
               lineHeight: `${height}px`,
             }}
@@ -206,10 +231,12 @@ const PaintedBox = memo(
               display: 'flex',
               alignItems: look.inner.top === undefined ? 'center' : 'start',
               paddingTop: look.inner.top,
+              // Browsers put the words of fields with a sign in them a px higher than those that one types into.
+              paddingBottom: typeof look.drawing?.place === 'number' ? 2 : undefined,
               overflow: 'hidden',
             }}
           >
-            {look.inner.text}
+            {writtenWords(look.inner)}
           </span>
         )}
       </div>
@@ -217,6 +244,35 @@ const PaintedBox = memo(
   },
   (a, b) => a.pictureAddress === b.pictureAddress && paintsAlike(a, b),
 );
+
+/** The words in a field, as this browser writes them where it does so by itself. */
+function writtenWords({ text, written }: NonNullable<ScreenBox['look']['inner']>): string {
+  if (written === undefined || text === '') return text;
+  if (written === 'number') {
+    const number = Number(text);
+    return Number.isFinite(number) ? numbers.format(number) : text;
+  }
+  if (written === 'time') {
+    const [hours, minutes] = text.split(':').map(Number);
+    return Number.isFinite(hours) && Number.isFinite(minutes)
+      ? times.format(new Date(2000, 0, 1, hours, minutes))
+      : times
+          .formatToParts(new Date(2000, 0, 1, 0, 0))
+          .map(({ type, value }) => (type === 'literal' ? value : '--'))
+          .join('');
+  }
+  const day = new Date(`${text}T00:00:00`);
+  if (!Number.isNaN(day.getTime())) return days.format(day);
+  return days
+    .formatToParts(new Date(2000, 0, 1))
+    .map(({ type, value }) => ({ day: 'dd', month: 'mm', year: 'yyyy' })[type as 'day'] ?? value)
+    .join('');
+}
+
+// In the browser's own way, as its fields have it: no page can choose another.
+const days = new Intl.DateTimeFormat(undefined, { year: 'numeric', month: '2-digit', day: '2-digit' });
+const times = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });
+const numbers = new Intl.NumberFormat(undefined, { useGrouping: false, maximumFractionDigits: 20 });
 
 /** Lines and shapes, stretched to the box, in its middle, or at its end. */
 function Drawn({ drawing, colour }: { drawing: Drawing; colour: string | undefined }) {

@@ -105,6 +105,8 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
   const isList = lists.has(property.type.name) && !text.includes('{');
   const change = (next: string) => set(attribute, property.label, next === '' && !isWords ? null : next);
   const completion = useCompletion(control, false);
+  // A yes or no is a checkbox until somebody wants an expression there.
+  const [typing, setTyping] = useState(false);
   const typed = useTypedText(
     `${controls.map((each) => each.id).join()} ${attribute}`,
     isList ? text.split(/ *\| */).join('\n') : text,
@@ -115,6 +117,16 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
     typed.leave();
     rest();
     completion.close();
+  };
+  /** Takes what a field holds; braces that are typed where the field has put some are not there twice. */
+  const typeIn = (field: HTMLInputElement) => {
+    const { value, selectionStart } = field;
+    const isTwice = typing && (value.startsWith('{{') || value.endsWith('}}'));
+    if (!isTwice) return typed.type(value);
+    const once = value.replace(/^\{\{/, '{').replace(/\}\}$/, '}');
+    const cursor = (selectionStart ?? value.length) - (value.startsWith('{{') ? 1 : 0);
+    flushSync(() => typed.type(once));
+    field.setSelectionRange(cursor, cursor);
   };
   const canStep = isStepped(property);
   const take = (next: string | undefined) => {
@@ -129,8 +141,6 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
   };
   const drag = useDraggedNumber(control, property);
   const isManyLines = isList || showsLines(control, property);
-  // A yes or no is a checkbox until somebody wants an expression there.
-  const [typing, setTyping] = useState(false);
   const flag = property.type.name === 'flag' && !bound && !problem && !typing && !several;
   const words =
     property.type.name === 'destination'
@@ -236,7 +246,7 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
                       : '')
                 }
                 onChange={(event) => {
-                  typed.type(event.target.value);
+                  typeIn(event.target);
                   completion.look(event.target);
                 }}
                 onBlur={() => {

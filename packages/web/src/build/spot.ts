@@ -1,14 +1,25 @@
 /** Which control is meant at a point of a laid-out screen. */
 import { type Control, locationsIn, type ScreenLayout } from '@hovrin/core';
+import { isInWindow, type Window } from './cut.ts';
 import type { Rectangle } from './drop.ts';
 
+const seen = new WeakMap<ScreenLayout, readonly (Window | undefined)[]>();
+
+/** Says where the boxes of a layout can be seen: what is cut off is not there for the pointer either. */
+export const keepWindows = (layout: ScreenLayout, windows: readonly (Window | undefined)[]): void => {
+  seen.set(layout, windows);
+};
+
 /** All controls at a point, the innermost and uppermost first; the screen is not one of them. */
-export function controlsAt(screen: Control, { boxes }: ScreenLayout, x: number, y: number): string[] {
+export function controlsAt(screen: Control, layout: ScreenLayout, x: number, y: number): string[] {
+  const { boxes } = layout;
+  const windows = seen.get(layout);
   const found = new Set<string>();
   // Looked for with each move of the pointer: most boxes are left by one number.
   for (let index = boxes.length - 1; index >= 0; index--) {
     const box = boxes[index]!;
     if (y < box.y || x < box.x || y > box.y + box.height || x > box.x + box.width) continue;
+    if (!isInWindow(windows?.[index], x, y)) continue;
     const { control } = box;
     if (control !== undefined && control !== screen.id) found.add(control);
   }

@@ -4,9 +4,12 @@
  * on its way the outbox's; the shown project is the one with the other on top.
  */
 import {
+  type Appended,
   applySteps,
+  entityNamed,
   expectationOf,
   type HistoryPart,
+  keysToChange,
   type LogEntry,
   longestGroup,
   mapStep,
@@ -17,6 +20,7 @@ import {
   scoped,
   shortLabel,
   typedNowValid,
+  underOtherKeys,
   walk,
 } from '@hovrin/core';
 import { api, type OpenedProject } from '../api.ts';
@@ -103,10 +107,7 @@ export class Editor extends EditorView {
         answered: (answer, sent) => {
           const known = this.#session.revision;
           this.#session.answered(answer);
-          for (const { sequence, reason, control } of answer.refused) {
-            const entry = sent.find((each) => each.sequence === sequence);
-            if (entry) this.#setAside(entry, control ? `${reason} (${control})` : reason);
-          }
+          this.#refused(answer.refused, sent);
           // Something that had arrived before, though its answer was lost: what takes it back is only known there.
           if (answer.accepted.some(({ revision }) => revision <= known)) void this.#readHistory();
           if (answer.refused.length > 0 || answer.missed.length > 0) this.#rebuild();
@@ -270,6 +271,33 @@ export class Editor extends EditorView {
         })),
       );
     this.#rebuild();
+  }
+
+  /**
+   * What was refused is set aside; but what another window only happened to add under the same key is added under
+   * another one, with all that was done with it since.
+   */
+  #refused(refused: Appended['refused'], sent: readonly PendingEntry[]): void {
+    const { project } = this.#session;
+    const entries = refused.flatMap(({ sequence, reason, control }) => {
+      const entry = sent.find((each) => each.sequence === sequence);
+      return entry ? [{ entry, reason: control ? `${reason} (${control})` : reason }] : [];
+    });
+    const renamed = entries.flatMap(({ entry }) => keysToChange(project, entry.steps));
+    const concerned = new Set(renamed.map(({ of, from }) => `${of} ${from}`));
+    const isConcerned = ({ steps }: PendingEntry) =>
+      steps.some((step) => concerned.has(entityNamed(step) ?? ''));
+    const again = entries.filter(({ entry }) => isConcerned(entry));
+    for (const { entry, reason } of entries) if (!isConcerned(entry)) this.#setAside(entry, reason);
+    if (again.length === 0) return;
+    const mapped = <E extends Pick<PendingEntry, 'steps'>>(entry: E): E => ({
+      ...entry,
+      steps: underOtherKeys(project, entry.steps, renamed),
+    });
+    this.#outbox.replace(this.#outbox.pending.map(mapped));
+    this.#outbox.putBefore(again.map(({ entry: { sequence: _, ...entry } }) => mapped(entry)));
+    for (const { from, to } of renamed)
+      this.tell(`Another window has added \`${from}\`, too; yours is \`${to}\` now.`);
   }
 
   /** Remembers what another window took away, and says so where this person was at work on it. */

@@ -117,6 +117,14 @@ export class Outbox {
     this.#around.changed();
   }
 
+  /** Entries that go before all that waits, as new ones. */
+  putBefore(entries: readonly Omit<PendingEntry, 'sequence'>[]): void {
+    const added = entries.map((entry) => ({ ...entry, sequence: this.#sequence++ }));
+    this.pending = [...added, ...this.pending];
+    if (this.saving === 'saved') this.saving = 'saving';
+    this.#sendSoon(0);
+  }
+
   #sendSoon(after: number): void {
     clearTimeout(this.#timer);
     if (!this.#isClosed) this.#timer = setTimeout(() => void this.flush(), after);
@@ -162,7 +170,7 @@ export class Outbox {
       return true;
     }
     this.#isSending = true;
-    this.#attempted = Math.max(this.#attempted, batch.at(-1)!.sequence);
+    this.#attempted = Math.max(this.#attempted, ...batch.map(({ sequence }) => sequence));
     let answer: Appended;
     try {
       answer = await this.#around.send(batch.map(sent));

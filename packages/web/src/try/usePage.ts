@@ -13,7 +13,8 @@ export function usePage(address: string | undefined, attempt: number): PageState
   useEffect(() => {
     if (path === undefined) return;
     const asking = new AbortController();
-    setState({ what: 'coming' });
+    // What runs already goes on until the next page is there.
+    setState((before) => (before.what === 'there' ? before : { what: 'coming' }));
     fetch(path, { signal: asking.signal }).then(
       async (answer) => {
         if (answer.ok) setState({ what: 'there' });

@@ -154,7 +154,7 @@ export function WallPlace() {
                         colorScheme: 'light',
                       }}
                     >
-                      <Paint layout={layout} pictureAddress={pictureAddress} cut="all" />
+                      <Paint layout={layout} pictureAddress={pictureAddress} />
                     </div>
                   </div>
                 </figure>
