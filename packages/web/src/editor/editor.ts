@@ -9,6 +9,7 @@ import {
   entityNamed,
   expectationOf,
   type HistoryPart,
+  isExpected,
   keysToChange,
   type LogEntry,
   longestGroup,
@@ -329,6 +330,11 @@ export class Editor extends EditorView {
 
   #setAside({ label, steps }: Pick<PendingEntry, 'label' | 'steps'>, reason: string): void {
     const took = this.#whoTook(steps);
+    // What was told of the deletion alone is a part of this.
+    const told = this.#asides.list.find(
+      (each) => took && each.steps.length === 0 && isExpected(expectationOf(each.putBack), took.putBack),
+    );
+    if (told) this.#asides.drop(told.id);
     this.#addAside({ label, reason, steps, ...(took ? { putBack: took.putBack } : {}) });
   }
 
