@@ -12,10 +12,10 @@ import {
   boxesToCheck,
   checkAll,
   checkScreen,
+  deltaOf,
   effectiveNames,
   type Finding,
   ignoreStep,
-  keepSame,
   type Project,
   ScreenView,
   type Step,
@@ -24,6 +24,7 @@ import {
   usualCheck,
   walk,
   whereWords,
+  withDelta,
 } from '../src/index.ts';
 import type { Shaper } from '../src/text/shaper.ts';
 import { named, projectOf, testShaper } from './documents.ts';
@@ -212,8 +213,9 @@ it('finds after a change, from what it knew before, what it finds from nothing',
       const step: Step = { type: 'set', control: control.id, property, value };
       const applied = applySteps(project, [step]);
       if (!applied.ok) continue;
-      // As it comes from another thread: equal, but nothing in it the same object.
-      project = keepSame(project, structuredClone(applied.project));
+      // As another thread comes by it: what has changed is sent, and is nothing of this one's.
+      const received = project;
+      project = withDelta(received, structuredClone(deltaOf(received, applied.project)));
       const now = project.screens[0]!;
       const options = { ...usualCheck, from: 300, to: 1000, textScales: [1] };
       const run = checkScreen(shaper, project, now, options, boxes);

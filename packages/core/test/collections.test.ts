@@ -10,9 +10,9 @@ import {
   collectionFault,
   collectionNamed,
   collections,
+  deltaOf,
   dropping,
   entitiesOf,
-  keepSame,
   mapStep,
   mergeAll,
   type Project,
@@ -25,6 +25,7 @@ import {
   type StateVariable,
   type Step,
   stepProblem,
+  withDelta,
 } from '../src/index.ts';
 import { expectationOf, isExpected } from '../src/steps/expectation.ts';
 import { named, projectOf } from './documents.ts';
@@ -80,8 +81,9 @@ describe('a collection that is added', () => {
     const read = readFolder(files, () => `n${Math.random()}`.replace('.', ''));
     expect(read.ok && listOf(read.project)).toEqual(listOf(changed));
     expect(printFolder((read as { project: Project }).project)).toEqual(files);
-    const twin = JSON.parse(JSON.stringify(changed)) as Project;
-    expect(listOf(keepSame(changed, twin))).toBe(listOf(changed));
+    const sent = structuredClone(deltaOf(base, changed));
+    expect(withDelta(base, sent)).toEqual(changed);
+    expect(withDelta(changed, structuredClone(deltaOf(changed, base)))).toEqual(base);
     expect(listOf(done(changed, dropping('notes', listOf(changed)[0]!)))).toHaveLength(1);
   });
 

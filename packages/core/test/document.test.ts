@@ -1,4 +1,6 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { randomScreen } from '../../../tests/parity/documents.ts';
 import { colourType, limitType, marginType, sizeType } from '../src/document/property-types.ts';
 import {
   applySteps,
@@ -7,19 +9,23 @@ import {
   controlNameProblem,
   controlProblem,
   defaultBands,
+  deltaOf,
   effectiveNames,
   initialScope,
-  keepSame,
   kindOf,
   kinds,
   locate,
   nameProblem,
   nearest,
+  type Project,
   pathTo,
   projectProblem,
   readAttributeText,
+  type Step,
   stateNameProblem,
   valuesOf,
+  walk,
+  withDelta,
 } from '../src/index.ts';
 import { named, projectOf } from './documents.ts';
 
@@ -191,23 +197,60 @@ describe('values in force', () => {
   });
 });
 
-describe('a state of the document from elsewhere', () => {
+describe('the next version of a document, in another thread', () => {
   const before = projectOf(
     '<screen name="s"><row name="a"><text name="t" text="x" /></row><column name="b" /></screen>',
   );
+  const sent = (from: Project | undefined, now: Project) => structuredClone(deltaOf(from, now));
 
-  it('has what is the same as the same objects, and what differs anew', () => {
-    const changed = structuredClone(before) as typeof before;
-    const now = keepSame(before, changed);
-    expect(now.screens[0]).toBe(before.screens[0]);
-    expect(now.bands).toBe(before.bands);
+  it('shares with the one before what did not change, and only the rest is sent', () => {
+    expect(withDelta(before, sent(before, before)).screens).toBe(before.screens);
+    expect(withDelta(undefined, sent(undefined, before))).toEqual(before);
     const applied = applySteps(before, [
       { type: 'set', control: named(before, 't').id, property: 'text', value: 'y' },
     ]);
     if (!applied.ok) throw new Error(applied.reason);
-    const other = keepSame(before, structuredClone(applied.project));
+    const delta = sent(before, applied.project);
+    expect(JSON.stringify(delta)).not.toContain('column');
+    const other = withDelta(before, delta);
     expect(other).toEqual(applied.project);
     expect(named(other, 'a')).not.toBe(named(before, 'a'));
+    // What stands around a change keeps its attributes, the same object.
+    expect(named(other, 'a').props).toBe(named(before, 'a').props);
     expect(named(other, 'b')).toBe(named(before, 'b'));
+    expect(other.bands).toBe(before.bands);
+  });
+
+  it('is the same, whatever became of it', () => {
+    const project = (seed: number): Project => ({
+      ...before,
+      screens: [{ ...randomScreen(seed), name: 'A' }],
+    });
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 400 }), fc.array(fc.nat(), { maxLength: 8 }), (seed, picks) => {
+        const first = project(seed);
+        let [here, there] = [first, withDelta(undefined, sent(undefined, first))];
+        for (const pick of picks) {
+          const controls = [...walk(here.screens[0]!)];
+          const [control, parent] = [
+            controls[pick % controls.length]!,
+            controls[(pick * 7) % controls.length]!,
+          ];
+          const steps: Step[] = [
+            { type: 'set', control: control.id, property: 'width', value: String(pick % 90) },
+            { type: 'move', control: control.id, parent: parent.id, index: pick % 3 },
+            { type: 'remove', control: control.id },
+            { type: 'name', control: control.id, name: `n${pick}` },
+            { type: 'put', of: 'state', entity: { name: `v${pick}`, type: 'text', initial: '' } },
+          ];
+          const applied = applySteps(here, [steps[pick % steps.length]!]);
+          if (!applied.ok) continue;
+          there = withDelta(there, sent(here, applied.project));
+          here = applied.project;
+          expect(there).toEqual(here);
+        }
+      }),
+      { numRuns: 150 },
+    );
   });
 });

@@ -3,18 +3,10 @@ import { readAttribute } from '../document/attributes.ts';
 import { feedProblem } from '../document/feed.ts';
 import { valueNameProblem } from '../document/names.ts';
 import { countValues, fitting, mostValues, stateTypes } from '../document/state.ts';
+import { usesOfState } from '../document/state-uses.ts';
 import { storedTableProblem } from '../document/stored-table.ts';
 import { columnTypes } from '../document/table.ts';
-import { walk } from '../document/tree.ts';
-import {
-  type Column,
-  type ColumnType,
-  type Control,
-  type Feed,
-  inForce,
-  type Project,
-  type StateVariable,
-} from '../document/types.ts';
+import type { Column, ColumnType, Control, Feed, Project, StateVariable } from '../document/types.ts';
 import { namesOf, namesOfTemplate, renameIn } from '../expression/names.ts';
 import { parseExpression } from '../expression/parse.ts';
 import { inEvent, usesIn } from '../expression/renaming.ts';
@@ -145,18 +137,12 @@ function inEntity<T extends object>(of: string, entity: T, from: string, to: str
   };
 }
 
-function uses(project: Project, name: string): Use[] {
-  return project.screens.flatMap((screen) =>
-    [...walk(screen)].flatMap((control) =>
-      Object.entries(control.props).flatMap(([attribute, value]) => {
-        const meaning = readAttribute(kindOf(control), attribute, project.bands);
-        const text = inForce(value);
-        if (typeof meaning === 'string' || text === undefined) return [];
-        return usesIn(meaning, text).some((use) => use.name === name) ? [{ screen, control, attribute }] : [];
-      }),
-    ),
-  );
-}
+const uses = (project: Project, name: string): Use[] =>
+  usesOfState(project, name).map(({ screen, control, property }) => ({
+    screen,
+    control,
+    attribute: property,
+  }));
 
 /** Without its rows, which change by steps of rows. */
 const withoutRows = (variable: StateVariable): StateVariable =>

@@ -2,9 +2,9 @@
 import { followedBy } from '../expression/address.ts';
 import { namesOfTemplate } from '../expression/names.ts';
 import { parseTemplate } from '../expression/template.ts';
-import { type StateUse, usesOfState } from '../steps/edits.ts';
 import { effectiveNames } from './names.ts';
 import { itemNames } from './property-text.ts';
+import { type StateUse, usesOfState } from './state-uses.ts';
 import { pathTo, walk } from './tree.ts';
 import { type Control, inForce, type Project, type StateVariable } from './types.ts';
 

@@ -6,7 +6,7 @@ import { contextOf, readAttributeText } from '../document/property-text.ts';
 import { emptyValues, fitting } from '../document/state.ts';
 import { locate, walk } from '../document/tree.ts';
 import { type Control, type Draft, inForce, type Project, type PropertyValue } from '../document/types.ts';
-import { pointedElsewhere, usesIn } from '../expression/renaming.ts';
+import { pointedElsewhere } from '../expression/renaming.ts';
 import { escapeBraces, hasExpression, unescapeBraces } from '../expression/template.ts';
 import { kindNamed, kindOf } from '../kinds/catalogue.ts';
 import type { Property } from '../kinds/kind.ts';
@@ -191,31 +191,6 @@ export function keptInNew(
       { type: 'set', control: control.id, property: `${property.name}.bind`, value: variable },
     ],
   };
-}
-
-/** Where a state variable is used. */
-export interface StateUse {
-  readonly screen: Control;
-  readonly control: Control;
-  readonly property: string;
-  /** Whether it is set there; otherwise it is only read. */
-  readonly written: boolean;
-}
-
-/** All attributes that read or write a state variable. */
-export function usesOfState(project: Project, name: string): StateUse[] {
-  return project.screens.flatMap((screen) =>
-    [...walk(screen)].flatMap((control) =>
-      Object.entries(control.props).flatMap(([property, value]) => {
-        const meaning = readAttribute(kindOf(control), property, project.bands);
-        const text = inForce(value);
-        if (typeof meaning === 'string' || text === undefined) return [];
-        const uses = usesIn(meaning, text).filter((use) => use.name === name);
-        const written = uses.some((use) => use.written);
-        return uses.length > 0 ? [{ screen, control, property, written }] : [];
-      }),
-    ),
-  );
 }
 
 /** Renames a state variable together with every expression, binding and event that uses it. */

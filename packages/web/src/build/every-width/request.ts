@@ -1,5 +1,5 @@
 /** What the interface and the worker that looks at every width say to each other. */
-import type { Finding, Project, SweepOptions, SweepPart } from '@hovrin/core';
+import type { Finding, ProjectDelta, SweepOptions, SweepPart } from '@hovrin/core';
 
 /** Widths that are looked at, CSS px. */
 export const sweptFrom = 280;
@@ -8,8 +8,8 @@ export const sweptTo = 1920;
 interface Asked {
   /** Rises; of each task only the last request is worked on. */
   readonly id: number;
-  /** The screen it is about is its only one. */
-  readonly project: Project;
+  /** The project, with no other screens than the one that it is about: what changed since the request before. */
+  readonly delta: ProjectDelta;
 }
 
 export interface CheckRequest extends Asked {

@@ -1,5 +1,5 @@
 /** What is known of a screen at every width, as far as it is known: what the checks find, and its sweep. */
-import type { Control, Finding, Project, SweepPart } from '@hovrin/core';
+import { type Control, deltaOf, type Finding, type Project, type SweepPart } from '@hovrin/core';
 import { createContext, useCallback, useContext, useEffect, useState } from 'react';
 import { sweptFrom, sweptTo, type WidthsAnswer, type WidthsRequest } from './request.ts';
 
@@ -28,7 +28,10 @@ function startWorker(): Worker {
   return worker;
 }
 
-type Unnumbered<Request> = Request extends WidthsRequest ? Omit<Request, 'id'> : never;
+type Unsent<Request> = Request extends WidthsRequest ? Omit<Request, 'id' | 'delta'> : never;
+
+/** What the worker has: the version that was sent last. */
+let sent: Project | undefined;
 
 /**
  * Asks the worker, once what is asked about has been at rest for a while.
@@ -36,14 +39,21 @@ type Unnumbered<Request> = Request extends WidthsRequest ? Omit<Request, 'id'> :
  * @param hear is given each answer.
  * @returns takes the question back.
  */
-function ask(request: Unnumbered<WidthsRequest>, hear: (answer: WidthsAnswer) => void): () => void {
+function ask(
+  project: Project,
+  request: Unsent<WidthsRequest>,
+  hear: (answer: WidthsAnswer) => void,
+): () => void {
   const id = ++count;
   const asked = startWorker();
   const listen = ({ data }: MessageEvent<WidthsAnswer>) => {
     if (data.id === id) hear(data);
   };
   asked.addEventListener('message', listen);
-  const timer = setTimeout(() => asked.postMessage({ ...request, id }), rest);
+  const timer = setTimeout(() => {
+    asked.postMessage({ ...request, id, delta: deltaOf(sent, project) });
+    sent = project;
+  }, rest);
   return () => {
     clearTimeout(timer);
     asked.removeEventListener('message', listen);
@@ -83,7 +93,7 @@ export function useChecks(project: Project, screen: Control | undefined): Checke
   useEffect(() => {
     if (!screen) return;
     know((before) => ({ ...before, running: true, stretches: 0 }));
-    return ask({ task: 'check', project: alone(project, screen) }, (answer) => {
+    return ask(alone(project, screen), { task: 'check' }, (answer) => {
       if (answer.task !== 'check') return;
       const { done, findings, stretches, problem } = answer;
       know((before) => ({
@@ -104,7 +114,7 @@ export function useSweep(project: Project, screen: Control | undefined, height: 
     const options = { from: sweptFrom, to: sweptTo, height };
     const heard: SweepPart[] = [];
     know((before) => ({ ...before, done: false }));
-    return ask({ task: 'sweep', project: alone(project, screen), options }, (answer) => {
+    return ask(alone(project, screen), { task: 'sweep', options }, (answer) => {
       if (answer.task !== 'sweep') return;
       heard.push(...answer.parts);
       know(() => ({ parts: [...heard], done: answer.done, problem: answer.problem }));

@@ -2,7 +2,7 @@
  * Checks a screen at every width and sweeps it, beside the interface. One worker does both, the checks first: they would
  * only take the processor from each other, and what the one has found out about a box the other knows, too.
  */
-import type { CheckStep, Control, Project, ViewBoxes } from '@hovrin/core';
+import type { CheckStep, Control, Project, ProjectDelta, ViewBoxes } from '@hovrin/core';
 import type { Shaper } from '@hovrin/core/text/shaper';
 import type { CheckRequest, SweepRequest, WidthsAnswer, WidthsRequest } from './request.ts';
 import { sliced } from './sliced.ts';
@@ -20,10 +20,15 @@ const isNewest = ({ task, id }: WidthsRequest) => newest.get(task) === id;
 
 type Core = typeof import('@hovrin/core');
 
-/** What both tasks begin with: the document, with all that is known about it. */
-function opened(core: Core, shaper: Shaper, asked: Project): { project: Project; boxes: ViewBoxes } {
-  const project = core.keepSame(known?.project, asked);
-  known = { project, boxes: known?.boxes ?? core.boxesToCheck(shaper) };
+/** What changed, request by request, and is not in the document yet. */
+let deltas: ProjectDelta[] = [];
+
+/** What both tasks begin with: the newest document, with all that is known about it. */
+function opened(core: Core, shaper: Shaper): { project: Project; boxes: ViewBoxes } {
+  let project = known?.project;
+  for (const delta of deltas) project = core.withDelta(project, delta);
+  deltas = [];
+  known = { project: project!, boxes: known?.boxes ?? core.boxesToCheck(shaper) };
   return known;
 }
 
@@ -31,7 +36,7 @@ const stretchesIn = (steps: readonly CheckStep[]) => steps.filter((step) => step
 
 async function check(core: Core, shaper: Shaper, request: CheckRequest): Promise<void> {
   const { id, task } = request;
-  const { project, boxes } = opened(core, shaper, request.project);
+  const { project, boxes } = opened(core, shaper);
   let stretches = 0;
   const end = await sliced(
     core.checkScreen(shaper, project, screenOf(project), core.usualCheck, boxes),
@@ -48,7 +53,7 @@ async function check(core: Core, shaper: Shaper, request: CheckRequest): Promise
 
 async function sweep(core: Core, shaper: Shaper, request: SweepRequest): Promise<void> {
   const { id, task, options } = request;
-  const { project, boxes } = opened(core, shaper, request.project);
+  const { project, boxes } = opened(core, shaper);
   const end = await sliced(
     core.sweep(shaper, project, screenOf(project), options, boxes),
     () => isNewest(request),
@@ -87,5 +92,6 @@ async function workAll(): Promise<void> {
 self.onmessage = ({ data }: MessageEvent<WidthsRequest>) => {
   newest.set(data.task, data.id);
   waiting.set(data.task, data);
+  deltas.push(data.delta);
   if (!busy) void workAll();
 };
