@@ -71,6 +71,9 @@ export function itemNames(controls: readonly Pick<Control, 'kind' | 'props'>[]):
   return controls.flatMap((control) => repetitionAround(control)?.as ?? []);
 }
 
+/** A pattern (HTML §4.10.5.3.6) with its counts, `{2}` or `{2,4}`, as braces that are read as they are. */
+const withCounts = (text: string): string => text.replaceAll(/(?<!\{)\{(\d+(?:,\d*)?)\}(?!\})/g, '{{$1}}');
+
 /** Reads an attribute's text. @returns its canonical form, or what is wrong and where. */
 export function readAttributeText(
   kind: Kind,
@@ -89,6 +92,7 @@ export function readAttributeText(
     return checked.ok ? { ok: true, text: text.trim() } : { ok: false, ...checked.problem };
   }
   const { type } = attribute.property;
+  if (attribute.property.name === 'pattern') text = withCounts(text);
   if (hasExpression(text)) {
     if (attribute.property.plainChanges && name !== attribute.property.name)
       return {

@@ -1,6 +1,7 @@
 /** Holds an expression or event against what it may use: are all names there, are all actions known. */
 import { type ActionEntry, actions, alterings } from './actions.ts';
 import type { Statement, Template } from './ast.ts';
+import { meantBy } from './meant.ts';
 import {
   actionsOf,
   allStatements,
@@ -53,7 +54,7 @@ function unknownName(
     use && {
       message: controls?.has(use.name)
         ? `\`${use.name}\` is a control, no variable; what a control holds is read through one that it is kept in.`
-        : `There is no state variable \`${use.name}\`.${didYouMean(use.name, names.keys())}`,
+        : `There is no state variable \`${use.name}\`.${meantBy(use.name) || didYouMean(use.name, names.keys())}`,
       at: use.span[0],
     }
   );
@@ -84,7 +85,10 @@ export function checkStatements(text: string, around: Surroundings): Outcome<Sta
 function assignedItem(uses: readonly NameUse[], names: ReadonlyMap<string, string>): Problem | undefined {
   const use = uses.find(({ name, written }) => written && names.get(name) === itemType);
   return (
-    use && { message: `\`${use.name}\` is the item of a repeat; it cannot be assigned.`, at: use.span[0] }
+    use && {
+      message: `\`${use.name}\` is the item of a repeat; it cannot be assigned. Its row is changed by \`change(list, ${use.name}, { … })\`.`,
+      at: use.span[0],
+    }
   );
 }
 
@@ -108,7 +112,7 @@ function actionProblem(
       : undefined;
     if (!action)
       return {
-        message: `There is no action \`${use.name}\`.${didYouMean(use.name, [...Object.keys(actions), ...Object.keys(alterings)])}`,
+        message: `There is no action \`${use.name}\`.${meantBy(use.name) || didYouMean(use.name, [...Object.keys(actions), ...Object.keys(alterings)])}`,
         at,
       };
     if (use.arguments.length !== action.count)

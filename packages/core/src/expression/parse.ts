@@ -16,6 +16,7 @@ import type {
 } from './ast.ts';
 import { forbiddenKeys } from './forbidden-keys.ts';
 import { constants, functions, methodNames, namespaces } from './functions.ts';
+import { meantBy } from './meant.ts';
 import { didYouMean } from './nearest.ts';
 import { ExpressionError, type Outcome, outcome } from './problem.ts';
 import { isViewName, viewNames } from './view-names.ts';
@@ -433,7 +434,7 @@ class Reader {
     )
       return this.refuse(
         node.property,
-        `There is no \`${full}\` here.${didYouMean(full, [...Object.keys(functions), ...Object.keys(constants), ...viewNames])}`,
+        `There is no \`${full}\` here.${meantBy(full) || didYouMean(full, [...Object.keys(functions), ...Object.keys(constants), ...viewNames])}`,
       );
     const key: Expression = node.computed
       ? this.expression(node.property, depth)
@@ -460,12 +461,12 @@ class Reader {
       if (space !== undefined && namespaces.has(space))
         return this.refuse(
           callee,
-          `There is no \`${full}\` here.${didYouMean(full!, Object.keys(functions))}`,
+          `There is no \`${full}\` here.${meantBy(full!) || didYouMean(full!, Object.keys(functions))}`,
         );
       if (!methodNames.has(name))
         return this.refuse(
           callee.property,
-          `There is no method \`${name}\` here.${didYouMean(name, methodNames)}`,
+          `There is no method \`${name}\` here.${(full && meantBy(full)) || didYouMean(name, methodNames)}`,
         );
       return {
         type: 'method',
@@ -477,7 +478,7 @@ class Reader {
     }
     return this.refuse(
       callee,
-      `${full ? `\`${full}\`` : 'This'} cannot be called here.${full ? didYouMean(full, Object.keys(functions)) : ''}`,
+      `${full ? `\`${full}\`` : 'This'} cannot be called here.${full ? meantBy(full) || didYouMean(full, Object.keys(functions)) : ''}`,
     );
   }
 }

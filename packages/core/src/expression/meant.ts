@@ -1,0 +1,26 @@
+/** Names that people write for something that is called otherwise here: a word more about what is meant. */
+import { viewNames } from './view-names.ts';
+
+/** Ways of other programs, and of ECMAScript's parts that are left out, with what does the same here. */
+const instead: Readonly<Record<string, string>> = {
+  'Math.random': 'A screen is to look the same each time, so nothing here is random.',
+  'Date.now': 'The day and time now are read as `View.now`.',
+  Date: 'The day and time now are read as `View.now`, the day as `View.today`.',
+  now: 'The day and time now are read as `View.now`.',
+  today: 'The day is read as `View.today`.',
+  repeat: 'A list is gone through by `for (const item of list) { … }`; on a screen by a Repeat.',
+  forEach: 'A list is gone through by `for (const item of list) { … }`.',
+  setTimeout: 'What comes later stands behind `wait(seconds)`.',
+  alert: 'Words are shown by `message("…")`.',
+  navigate: 'Another screen is gone to by `go("…")`.',
+};
+
+/** A sentence about what is meant by a name; empty where nothing is known. */
+export function meantBy(name: string): string {
+  if (Object.hasOwn(instead, name)) return ` ${instead[name]}`;
+  const [first] = name.split('.');
+  if (first?.toLowerCase() === 'view') {
+    return ` ${viewNames.map((each) => `\`${each}\``).join(', ')} can be read.`;
+  }
+  return '';
+}
