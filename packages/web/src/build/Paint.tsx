@@ -162,6 +162,7 @@ const PaintedBox = memo(
       direction: rightToLeft && !isMoment ? 'rtl' : undefined,
     };
     const text = look.text;
+    const inner = look.inner ? writtenWords(look.inner) : '';
     const font: CSSProperties = text
       ? {
           position: 'absolute',
@@ -231,12 +232,14 @@ const PaintedBox = memo(
               display: 'flex',
               alignItems: look.inner.top === undefined ? 'center' : 'start',
               paddingTop: look.inner.top,
-              // Browsers put the words of fields with a sign in them a px higher than those that one types into.
-              paddingBottom: typeof look.drawing?.place === 'number' ? 2 : undefined,
+              // Browsers put the words of fields with a sign in them a px higher than those that one types into,
+              // but for a time, whose narrow space is of another font, with more below its baseline.
+              paddingBottom:
+                typeof look.drawing?.place === 'number' && !inner.includes(narrowSpace) ? 2 : undefined,
               overflow: 'hidden',
             }}
           >
-            {writtenWords(look.inner)}
+            {inner}
           </span>
         )}
       </div>
@@ -255,10 +258,10 @@ function writtenWords({ text, written }: NonNullable<ScreenBox['look']['inner']>
   if (written === 'time') {
     const [hours, minutes] = text.split(':').map(Number);
     return Number.isFinite(hours) && Number.isFinite(minutes)
-      ? times.format(new Date(2000, 0, 1, hours, minutes))
+      ? narrowed(times.format(new Date(2000, 0, 1, hours, minutes)))
       : times
           .formatToParts(new Date(2000, 0, 1, 0, 0))
-          .map(({ type, value }) => (type === 'literal' ? value : '--'))
+          .map(({ type, value }) => (type === 'literal' ? narrowed(value) : '--'))
           .join('');
   }
   const day = new Date(`${text}T00:00:00`);
@@ -273,6 +276,13 @@ function writtenWords({ text, written }: NonNullable<ScreenBox['look']['inner']>
 const days = new Intl.DateTimeFormat(undefined, { year: 'numeric', month: '2-digit', day: '2-digit' });
 const times = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });
 const numbers = new Intl.NumberFormat(undefined, { useGrouping: false, maximumFractionDigits: 20 });
+
+const narrowSpace = '\u202f';
+
+/** With the narrow space that fields have before AM and PM (CLDR); scripts are given a plain one for it. */
+function narrowed(time: string): string {
+  return time.replace(' ', narrowSpace);
+}
 
 /** Lines and shapes, stretched to the box, in its middle, or at its end. */
 function Drawn({ drawing, colour }: { drawing: Drawing; colour: string | undefined }) {
