@@ -2,27 +2,17 @@
  * Changes on their way to the server, in the order in which they were made. They go in batches within the bounds that
  * the server holds to; what it refuses is set aside, so that it keeps nothing else back.
  */
-import {
-  type Appended,
-  entryLength,
-  longestBatch,
-  mergeAll,
-  mostEntriesOfBatch,
-  mostStepsOfEntry,
-  type SentEntry,
-  type Step,
-  sendingProblem,
-} from '@hovrin/core';
+import { type Appended, mergeAll, mostEntriesOfBatch, mostStepsOfEntry, type SentEntry } from '@hovrin/core';
 import { Refused, Unreachable } from '../api.ts';
+import { nextBatch, type PendingEntry, sent } from './batch.ts';
+
+export type { PendingEntry } from './batch.ts';
 
 /**
  * `saved`: the server has everything; `saving`: something is on its way; `offline`: the server cannot be reached;
  * `failing`: it answers, but cannot store.
  */
 export type Saving = 'saved' | 'saving' | 'offline' | 'failing';
-
-/** A change that knows what takes it back. */
-export type PendingEntry = SentEntry & { readonly inverse: readonly Step[] };
 
 export interface OutboxSurroundings {
   /** Sends entries; rejects with `Unreachable` or `Refused`. */
@@ -41,9 +31,6 @@ export const gatherFor = 300;
 const retryAfter = { first: 1500, most: 15_000 };
 /** So often an entry that the server stumbles over alone is tried. */
 const triesAlone = 3;
-
-/** An entry without what the server works out itself. */
-const sent = ({ inverse: _, ...entry }: PendingEntry): SentEntry => entry;
 
 export class Outbox {
   pending: readonly PendingEntry[];
@@ -130,21 +117,12 @@ export class Outbox {
     if (!this.#isClosed) this.#timer = setTimeout(() => void this.flush(), after);
   }
 
-  /** The next entries to go, within the bounds; those that can never go are set aside. */
-  #nextBatch(): PendingEntry[] {
-    const batch: PendingEntry[] = [];
-    let length = 0;
-    for (const entry of this.pending) {
-      const own = entryLength(sent(entry));
-      const problem = sendingProblem(sent(entry), own);
-      if (problem !== undefined) {
-        this.pending = this.pending.filter((each) => each !== entry);
-        this.#around.setAside(entry, problem);
-        continue;
-      }
-      if (batch.length > 0 && (batch.length >= this.#most || length + own > longestBatch)) break;
-      batch.push(entry);
-      length += own;
+  /** The next entries to go; those that can never go are set aside. */
+  #nextBatch(): readonly PendingEntry[] {
+    const { batch, never } = nextBatch(this.pending, this.#most);
+    for (const { entry, problem } of never) {
+      this.pending = this.pending.filter((each) => each !== entry);
+      this.#around.setAside(entry, problem);
     }
     return batch;
   }
