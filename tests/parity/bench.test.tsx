@@ -46,7 +46,9 @@ async function written(project: Project, rightToLeft: boolean, name: string): Pr
 async function shot(file: string): Promise<Buffer> {
   await tab.goto(`file://${file}`);
   await tab.evaluate(() => document.fonts.ready);
-  return tab.screenshot({ animations: 'disabled', caret: 'hide' });
+  const take = () => tab.screenshot({ animations: 'disabled', caret: 'hide' });
+  // A browser that has just come to a page has no picture of it for a moment, on a busy machine.
+  return take().catch(take);
 }
 
 /** Kinds that only stand in others, and what is put around or into them. */
