@@ -1,11 +1,12 @@
 /**
  * All benchmarks. Every figure is a ratio measured in this one run. `--json`; `--write`: into docs/; `--only NAME`: one
- * of memory, engines, relayout, texts, sweeps, checks, rechecks, runs, tables, feel, growth.
+ * of memory, engines, relayout, texts, sweeps, checks, rechecks, runs, tables, attended, feel, growth.
  */
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { loadShaper, workspace } from '@hovrin/files';
+import { attended } from './attended.ts';
 import { checks } from './checks.ts';
 import { engines, memory } from './engines.ts';
 import { feel } from './feel.ts';
@@ -36,6 +37,7 @@ const suites: Readonly<Record<string, () => readonly Measured[] | Promise<readon
   rechecks,
   runs,
   tables,
+  attended,
   feel,
 };
 const asked = (name: string) => options.only === undefined || options.only === name;

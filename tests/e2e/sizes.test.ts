@@ -3,7 +3,7 @@ import { readFile } from 'node:fs/promises';
 import type { Page } from 'playwright-core';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { axeFaults } from '../browser/axe.ts';
-import { fact, saved, tree, Workbench } from './workbench.ts';
+import { fact, facts, saved, tree, Workbench } from './workbench.ts';
 
 let bench: Workbench;
 let page: Page;
@@ -37,6 +37,22 @@ it('a value that is set for a band holds from there up, says what it is elsewher
   await page.keyboard.press('Escape');
   for (let undo = 0; undo < 2; undo++) await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await page.getByText('lap: 16').waitFor();
+});
+
+it('a value that is bound for all widths is shown as bound for those of a band, too', async () => {
+  await tree(page, 'counts').click();
+  await fact(page, 'Padding').fill('{2 + 3}');
+  const bound = facts(page).getByRole('img', { name: 'Bound', exact: true });
+  await bound.waitFor();
+  await edit(/^Lap and up/);
+  await tree(page, 'counts').click();
+  await bound.waitFor();
+  await page.getByText('is 5', { exact: true }).waitFor();
+  await fact(page, 'Padding').fill('12');
+  await expect.poll(() => bound.count()).toBe(0);
+  await edit('All widths');
+  for (let undo = 0; undo < 2; undo++) await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect.poll(() => fact(page, 'Padding').inputValue()).toBe('');
 });
 
 it('B edits for the band of this width; resizing by hand then leaves other widths alone', async () => {

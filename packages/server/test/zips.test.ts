@@ -177,6 +177,19 @@ describe('a zip that is refused', () => {
     60_000,
   );
 
+  it('whose picture is not what it says it is is not brought in', async () => {
+    const assets = '[{ "name": "a.png", "type": "image/png", "width": 1, "height": 1 }]';
+    const zip = zipSync({
+      ...good,
+      'assets/a.png': strToU8('<html>'),
+      'project.json': strToU8(`{ "format": 2, "name": "x", "assets": ${assets} }`),
+    });
+    const count = server.store.count();
+    const { status, body } = await bring(zip);
+    expect([status, body.error]).toEqual([422, 'a.png is not what it says it is: image/png.']);
+    expect(server.store.count()).toBe(count);
+  });
+
   it('loses what could act in its pictures as it comes in', async () => {
     const evil = '<svg xmlns="http://www.w3.org/2000/svg"><script>1</script><rect width="2"/></svg>';
     const assets = '[{ "name": "a.svg", "type": "image/svg+xml", "width": 1, "height": 1 }]';

@@ -1,5 +1,4 @@
 /** Pictures of a project: keeping them, showing them. */
-import { cleanSvg } from '@hovrin/core';
 import type Router from '@koa/router';
 import Joi from 'joi';
 import type { Parts } from '../parts.ts';
@@ -18,38 +17,17 @@ const shape = Joi.object<{ name: string; width: number; height: number }>({
   height: Joi.number().positive().max(20_000).required(),
 });
 
-/** The first bytes of the files that are pictures, in hexadecimal, by media type. */
-const beginnings: Readonly<Record<string, RegExp>> = {
-  'image/png': /^89504e470d0a1a0a/,
-  'image/jpeg': /^ffd8ff/,
-  'image/webp': /^52494646.{8}57454250/,
-  'image/gif': /^47494638(37|39)61/,
-};
-
-/**
- * A picture as it is stored: an SVG is rebuilt of what draws, whoever sent it.
- *
- * @throws RequestError where the bytes are no picture of that type.
- */
-export function storable(name: string, type: string, bytes: Buffer): Buffer {
-  if (type !== 'image/svg+xml') {
-    if (beginnings[type]?.test(bytes.subarray(0, 16).toString('hex'))) return bytes;
-    throw new RequestError(415, `${name} is not what it says it is: ${type}.`);
-  }
-  const cleaned = cleanSvg(bytes.toString('utf8'));
-  if (!cleaned.ok) throw new RequestError(415, `${name} cannot be read: ${cleaned.message}`);
-  return Buffer.from(cleaned.text);
-}
-
-export function assetRoutes(router: Router, { store }: Parts): void {
+export function assetRoutes(router: Router, { store, workshop }: Parts): void {
   router.post('/api/projects/:id/assets', async (context) => {
     const id = context.params.id ?? '';
     if (!store.has(id)) throw new RequestError(404, 'There is no such project.');
     const type = context.get('Content-Type');
     if (!types.includes(type)) throw new RequestError(415, 'A picture is PNG, JPEG, WebP, GIF or SVG.');
     const asset = check(context.query, shape);
-    const bytes = storable(asset.name, type, await readBody(context.req, largestPicture));
-    if (!store.pictures.put(id, { ...asset, type }, bytes))
+    const bytes = await readBody(context.req, largestPicture);
+    const outcome = await workshop.do('picture', { name: asset.name, type, bytes });
+    if (!outcome.ok) throw new RequestError(415, outcome.message);
+    if (!store.pictures.put(id, { ...asset, type }, Buffer.from(outcome.bytes)))
       throw new RequestError(409, `There is already a picture ${asset.name}.`);
     context.body = {};
   });

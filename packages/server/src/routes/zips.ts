@@ -3,7 +3,6 @@ import { zipLimits } from '@hovrin/files';
 import type Router from '@koa/router';
 import type { Parts } from '../parts.ts';
 import { RequestError, readBody } from '../request.ts';
-import { storable } from './assets.ts';
 
 /** A file name without what file systems do not like. */
 const fileName = (name: string): string => name.replace(/[^\p{L}\p{N} _-]+/gu, '').trim() || 'project';
@@ -25,9 +24,6 @@ export function zipRoutes(router: Router, { store, workshop }: Parts): void {
     const outcome = await workshop.do('unpack', { bytes });
     if (!outcome.ok) throw new RequestError(422, outcome.message);
     const { project, rows, pictures } = outcome;
-    const stored = new Map(
-      project.assets.map(({ name, type }) => [name, storable(name, type, Buffer.from(pictures.get(name)!))]),
-    );
-    context.body = { id: store.create(project, stored, rows, true) };
+    context.body = { id: await store.bringIn(project, pictures, rows) };
   });
 }

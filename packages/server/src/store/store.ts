@@ -135,14 +135,14 @@ export class Store {
    * Stores a new project.
    *
    * @param rows of its stored tables; of one that is not among them the document holds all.
-   * @param isForeign it was brought in from elsewhere.
+   * @param how it comes: from elsewhere; hidden, as a deleted one, until it is restored.
    * @throws Error where it is not a valid one.
    */
   create(
     project: Project,
     pictures: ReadonlyMap<string, Buffer> = new Map(),
     rows: StoredRows = new Map(),
-    isForeign = false,
+    how: { readonly isForeign?: boolean; readonly isHidden?: boolean } = {},
   ): string {
     const rowsOfTable = ({ initial, table }: StateVariable): readonly Row[] =>
       rows.get(table!.id) ?? (initial as readonly Row[]);
@@ -165,7 +165,8 @@ export class Store {
           createdAt: time,
           updatedAt: time,
           screens: screens.length,
-          isForeign,
+          isForeign: how.isForeign ?? false,
+          deletedAt: how.isHidden ? time : null,
         })
         .run();
       tx.insert(snapshots)
@@ -178,6 +179,25 @@ export class Store {
       for (const each of tables) this.rows.fill(tx, id, each.table!.id, rowsOfTable(each));
     });
     this.#hold(id, { project, revision: 0 });
+    return id;
+  }
+
+  /**
+   * Brings a project in from elsewhere, picture by picture: others are answered in between. It is seen when all of it is
+   * there.
+   */
+  async bringIn(
+    project: Project,
+    pictures: ReadonlyMap<string, Uint8Array>,
+    rows: StoredRows,
+  ): Promise<string> {
+    const id = this.create(project, new Map(), rows, { isForeign: true, isHidden: true });
+    for (const asset of project.assets) {
+      const bytes = pictures.get(asset.name);
+      if (bytes) this.pictures.put(id, asset, Buffer.from(bytes));
+      await new Promise(setImmediate);
+    }
+    this.setDeleted(id, false);
     return id;
   }
 
@@ -201,7 +221,7 @@ export class Store {
       { ...found.project, name: `${found.project.name.slice(0, 190)} (copy)` },
       pictures,
       new Map(tables.map((table) => [table.id, this.rows.rows(id, table.id)])),
-      this.isForeign(id),
+      { isForeign: this.isForeign(id) },
     );
   }
 

@@ -35,6 +35,7 @@ import { strToU8, type Zippable, zipSync } from 'fflate';
 import { nanoid } from 'nanoid';
 import type { PictureStore } from '../store/pictures.ts';
 import type { RowStore } from '../store/rows.ts';
+import { storable, UnfitPicture } from './storable.ts';
 
 /** Rows on their way into the database: packed, with the first of them. */
 export interface PackedRows {
@@ -96,6 +97,18 @@ export type UnpackOutcome =
   | ({ readonly ok: true } & UnpackedProject)
   | { readonly ok: false; readonly message: string };
 
+interface PictureJob {
+  readonly name: string;
+  /** Its media type. */
+  readonly type: string;
+  readonly bytes: Uint8Array;
+}
+
+/** A picture to be stored, or why it is none. */
+export type PictureOutcome =
+  | { readonly ok: true; readonly bytes: Uint8Array }
+  | { readonly ok: false; readonly message: string };
+
 interface TableJob {
   readonly id: string;
   readonly table: string;
@@ -141,9 +154,24 @@ export const jobs = {
   /** A project out of a zip of its folder. */
   async unpack(_: Sources, { bytes }: { readonly bytes: Uint8Array }): Promise<UnpackOutcome> {
     try {
-      return { ok: true, ...readFiles(unpackProject(bytes), () => nanoid(10)) };
+      const unpacked = readFiles(unpackProject(bytes), () => nanoid(10));
+      const pictures = unpacked.project.assets.map(
+        ({ name, type }) => [name, storable(name, type, unpacked.pictures.get(name)!)] as const,
+      );
+      return { ok: true, ...unpacked, pictures: new Map(pictures) };
     } catch (error) {
-      if (error instanceof RefusedZip) return { ok: false, message: error.message };
+      if (error instanceof RefusedZip || error instanceof UnfitPicture)
+        return { ok: false, message: error.message };
+      throw error;
+    }
+  },
+
+  /** A picture as it is stored. */
+  async picture(_: Sources, { name, type, bytes }: PictureJob): Promise<PictureOutcome> {
+    try {
+      return { ok: true, bytes: storable(name, type, bytes) };
+    } catch (error) {
+      if (error instanceof UnfitPicture) return { ok: false, message: error.message };
       throw error;
     }
   },

@@ -99,7 +99,9 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
   const own = several || held !== undefined;
   const draft = asTyped(held) !== inForce(held);
   const problem = attributeProblems(project, control).find((each) => each.attribute === attribute);
-  const bound = own && hasExpression(inForce(held) ?? '');
+  // What is not changed for these widths is here as it is elsewhere, bound too.
+  const inherited = forScope && !own ? (elsewhere ?? '') : '';
+  const bound = hasExpression(own ? (inForce(held) ?? '') : inherited);
   const isWords = property.type.name === 'text';
   // Entries are typed one a line; what is bound is one expression.
   const isList = lists.has(property.type.name) && !text.includes('{');
@@ -299,8 +301,10 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
       )}
       {bound && problem?.holds !== false && !several && (
         <>
-          <Sample project={project} control={control} text={text} />
-          <RangeField control={control} property={property} text={text} onText={change} onRest={rest} />
+          <Sample project={project} control={control} text={own ? text : inherited} />
+          {own && (
+            <RangeField control={control} property={property} text={text} onText={change} onRest={rest} />
+          )}
         </>
       )}
       {forScope && own && !several && (
