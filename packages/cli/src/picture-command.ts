@@ -41,7 +41,12 @@ export async function pictureCommand(
   const screen = values.screen
     ? project.screens.find(({ name }) => name === values.screen)
     : project.screens[0];
-  if (!screen) throw new BadInput(`There is no screen \`${values.screen}\`.`);
+  if (!screen)
+    throw new BadInput(
+      values.screen === undefined
+        ? 'There is no screen in this project.'
+        : `There is no screen \`${values.screen}\`.`,
+    );
   const [shaper, manifest] = await Promise.all([loadShaper(), loadFontManifest()]);
   const layout = new ScreenView(shaper).layOut(project, screen, view);
   const files = fontFilesOf(manifest, layout);

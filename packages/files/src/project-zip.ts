@@ -2,6 +2,7 @@
 import { mkdir, readdir, readFile, writeFile } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import { type Project, printFolder, problemLine, readFolder, type StoredRows } from '@hovrin/core';
+import { isProject, noProject } from './project.ts';
 import { isProjectPath, packProject, RefusedZip, unpackProject } from './zip.ts';
 
 /** A project out of a zip. */
@@ -27,8 +28,7 @@ export function readFiles(files: ReadonlyMap<string, Uint8Array>, newId: () => s
       throw new RefusedZip(`${path} is not UTF-8.`);
     }
   }
-  if (![...texts.keys()].some((path) => path.endsWith('.screen.xml')))
-    throw new RefusedZip('There is no screen (`*.screen.xml`) in this project.');
+  if (!isProject(texts.keys())) throw new RefusedZip(noProject);
   // Names that lead nowhere are marked on the bench, as they were where the project was packed.
   const read = readFolder(texts, newId, false);
   if (!read.ok) {

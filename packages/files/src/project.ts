@@ -62,6 +62,11 @@ async function textFilesIn(folder: string, prefix = ''): Promise<string[]> {
   return found.flat();
 }
 
+/** Whether files make a project: one may have no screen yet, or screens only. */
+export const isProject = (paths: Iterable<string>): boolean =>
+  [...paths].some((path) => path === 'project.json' || path.endsWith('.screen.xml'));
+export const noProject = 'There is no project here: neither a project.json nor a screen (`*.screen.xml`).';
+
 /** Reads a project folder. @throws where the folder cannot be read. */
 export async function readProjectFolder(folder: string, newId = countedIds()): Promise<ProjectReading> {
   const files = new Map<string, string>();
@@ -73,13 +78,8 @@ export async function readProjectFolder(folder: string, newId = countedIds()): P
       return { ok: false, problems: [{ file: path, line: 1, column: 1, message: 'The file is not UTF-8.' }] };
     }
   }
-  if (![...files.keys()].some((path) => path.endsWith('.screen.xml')))
-    return {
-      ok: false,
-      problems: [
-        { file: folder, line: 1, column: 1, message: 'There is no screen (`*.screen.xml`) in this folder.' },
-      ],
-    };
+  if (!isProject(files.keys()))
+    return { ok: false, problems: [{ file: folder, line: 1, column: 1, message: noProject }] };
   const read = readFolder(files, newId);
   return read.ok ? { ...read, assetFolder: join(folder, 'assets') } : read;
 }

@@ -62,6 +62,18 @@ describe('a project', () => {
     expect(await packFolder(out)).toEqual(zip);
   });
 
+  it('goes out and comes in though it has no screen any more', async () => {
+    const id = server.store.createBlank('Empty');
+    const [screen] = server.store.read(id)!.project.screens;
+    server.store.append(id, 'window-one', 0, [
+      { sequence: 0, kind: 'change', label: 'Delete', steps: [{ type: 'remove', control: screen!.id }] },
+    ]);
+    const { bytes } = await takeOut(id);
+    const { status, body } = await bring(bytes);
+    expect(status).toBe(200);
+    expect(server.store.read(body.id)!.project.screens).toEqual([]);
+  });
+
   it('packed by hand with its folder around it is taken, too', async () => {
     const files = Object.fromEntries(
       [...(await filesInFolder(source))].map(([path, bytes]) => [`hut/${path}`, bytes]),
@@ -124,7 +136,7 @@ describe('a zip that is refused', () => {
         ),
       /more than 10000 files/,
     ],
-    ['no screen', () => zipSync({ 'project.json': good['project.json'] }), /There is no screen/],
+    ['no project', () => zipSync({ 'assets/a.svg': strToU8('<svg/>') }), /There is no project here/],
     [
       'a picture that is missing',
       () =>
