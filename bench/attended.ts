@@ -5,24 +5,16 @@
 import { spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { mkdtemp, rm } from 'node:fs/promises';
-import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Project, Step } from '@hovrin/core';
 import { workspace } from '@hovrin/files';
+import { freePort } from '../tests/browser/free-port.ts';
 import { costly, type HeavyRequest, heavyRequests, insert, text } from './heavy-requests.ts';
 import type { Measured } from './measure.ts';
 
 /** Milliseconds that a request to another project may wait. */
 const most = 200;
-
-async function freePort(): Promise<number> {
-  const probe = createServer().listen(0, '127.0.0.1');
-  await once(probe, 'listening');
-  const { port } = probe.address() as { port: number };
-  probe.close();
-  return port;
-}
 
 /** A server in a process of its own, until `end`. */
 async function served(folder: string): Promise<{ base: string; end: () => Promise<void> }> {

@@ -2,20 +2,12 @@
 import { type ChildProcess, spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { mkdtemp, rm } from 'node:fs/promises';
-import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { workspace } from '@hovrin/files';
 import type { Browser, BrowserContext, Locator, Page } from 'playwright-core';
 import { launchChromium } from '../browser/chromium.ts';
-
-async function freePort(): Promise<number> {
-  const probe = createServer().listen(0, '127.0.0.1');
-  await once(probe, 'listening');
-  const { port } = probe.address() as { port: number };
-  probe.close();
-  return port;
-}
+import { freePort } from '../browser/free-port.ts';
 
 export class Workbench {
   readonly problems: string[] = [];

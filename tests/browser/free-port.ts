@@ -1,0 +1,11 @@
+import { once } from 'node:events';
+import { createServer } from 'node:net';
+
+/** A port of loopback on which nothing listens. */
+export async function freePort(): Promise<number> {
+  const probe = createServer().listen(0, '127.0.0.1');
+  await once(probe, 'listening');
+  const { port } = probe.address() as { port: number };
+  probe.close();
+  return port;
+}
