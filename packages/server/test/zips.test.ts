@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { filesInFolder, packFolder, packProject, unpackInto, unpackProject, workspace } from '@hovrin/files';
 import { strToU8, unzipSync, zipSync } from 'fflate';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { loadDemo } from '../src/demo-data.ts';
 import { type Served, served } from './served.ts';
 
@@ -200,6 +200,20 @@ describe('a zip that is refused', () => {
     const { status, body } = await bring(zip);
     expect([status, body.error]).toEqual([422, 'a.png is not what it says it is: image/png.']);
     expect(server.store.count()).toBe(count);
+  });
+
+  it('leaves nothing behind where it cannot be stored in the middle of it', async () => {
+    const before = [server.store.list(), server.store.list(true)];
+    const put = vi.spyOn(server.store.pictures, 'put').mockImplementation(() => {
+      // Nobody sees what is not all there, among the deleted ones neither.
+      expect([server.store.list(), server.store.list(true)]).toEqual(before);
+      throw Object.assign(new Error('database or disk is full'), { code: 'SQLITE_FULL' });
+    });
+    const { status, body } = await bring((await takeOut(demo)).bytes);
+    expect([status, body.error]).toEqual([507, expect.stringMatching(/disk is full/)]);
+    expect(put).toHaveBeenCalledTimes(1);
+    put.mockRestore();
+    expect([server.store.list(), server.store.list(true)]).toEqual(before);
   });
 
   it('loses what could act in its pictures as it comes in', async () => {

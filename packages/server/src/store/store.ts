@@ -16,7 +16,7 @@ import {
   type StoredRows,
   untitled,
 } from '@hovrin/core';
-import { and, asc, count, desc, eq, isNotNull, isNull } from 'drizzle-orm';
+import { and, asc, count, desc, eq, gt, isNull } from 'drizzle-orm';
 import { nanoid } from 'nanoid';
 import type { Db, Transaction } from './database.ts';
 import { Log, type Run } from './log.ts';
@@ -44,6 +44,9 @@ export interface ProjectSummary {
 /** Told of each stored entry. */
 export type Listener = (entry: StoredEntry) => void;
 
+/** When a project was deleted of which not all is there yet: so long ago that the next sweep takes what a power cut left. */
+const coming = 0;
+
 export class Store {
   /** Newest versions of projects in use. */
   readonly #open = new Map<string, ReadProject>();
@@ -68,7 +71,7 @@ export class Store {
     return this.#db
       .select()
       .from(projects)
-      .where(deleted ? isNotNull(projects.deletedAt) : isNull(projects.deletedAt))
+      .where(deleted ? gt(projects.deletedAt, coming) : isNull(projects.deletedAt))
       .orderBy(desc(projects.updatedAt))
       .all()
       .map(({ id, name, revision, updatedAt, deletedAt, screens }) => ({
@@ -135,14 +138,14 @@ export class Store {
    * Stores a new project.
    *
    * @param rows of its stored tables; of one that is not among them the document holds all.
-   * @param how it comes: from elsewhere; hidden, as a deleted one, until it is restored.
+   * @param how it comes: from elsewhere; not all of it is there yet, and nobody sees it.
    * @throws Error where it is not a valid one.
    */
   create(
     project: Project,
     pictures: ReadonlyMap<string, Buffer> = new Map(),
     rows: StoredRows = new Map(),
-    how: { readonly isForeign?: boolean; readonly isHidden?: boolean } = {},
+    how: { readonly isForeign?: boolean; readonly isComing?: boolean } = {},
   ): string {
     const rowsOfTable = ({ initial, table }: StateVariable): readonly Row[] =>
       rows.get(table!.id) ?? (initial as readonly Row[]);
@@ -166,7 +169,7 @@ export class Store {
           updatedAt: time,
           screens: screens.length,
           isForeign: how.isForeign ?? false,
-          deletedAt: how.isHidden ? time : null,
+          deletedAt: how.isComing ? coming : null,
         })
         .run();
       tx.insert(snapshots)
@@ -184,20 +187,25 @@ export class Store {
 
   /**
    * Brings a project in from elsewhere, picture by picture: others are answered in between. It is seen when all of it is
-   * there.
+   * there; where that fails, nothing of it stays.
    */
   async bringIn(
     project: Project,
     pictures: ReadonlyMap<string, Uint8Array>,
     rows: StoredRows,
   ): Promise<string> {
-    const id = this.create(project, new Map(), rows, { isForeign: true, isHidden: true });
-    for (const asset of project.assets) {
-      const bytes = pictures.get(asset.name);
-      if (bytes) this.pictures.put(id, asset, Buffer.from(bytes));
-      await new Promise(setImmediate);
+    const id = this.create(project, new Map(), rows, { isForeign: true, isComing: true });
+    try {
+      for (const asset of project.assets) {
+        const bytes = pictures.get(asset.name);
+        if (bytes) this.pictures.put(id, asset, Buffer.from(bytes));
+        await new Promise(setImmediate);
+      }
+      this.setDeleted(id, false);
+    } catch (error) {
+      this.#db.delete(projects).where(eq(projects.id, id)).run();
+      throw error;
     }
-    this.setDeleted(id, false);
     return id;
   }
 
