@@ -112,8 +112,8 @@ it.each(cases)('%s', async (name, source) => {
     const share = await differing(tab, page, bench);
     const bound = native[name] ?? most;
     if (share >= bound) {
-      await writeFile(join('/tmp', `bench-${name}-${rightToLeft}-page.png`), page);
-      await writeFile(join('/tmp', `bench-${name}-${rightToLeft}-bench.png`), bench);
+      await writeFile(join(tmpdir(), `bench-${name}-${rightToLeft}-page.png`), page);
+      await writeFile(join(tmpdir(), `bench-${name}-${rightToLeft}-bench.png`), bench);
     }
     expect.soft(share, rightToLeft ? 'from right to left' : 'from left to right').toBeLessThan(bound);
   }

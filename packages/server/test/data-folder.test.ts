@@ -6,7 +6,7 @@ import { mkdtemp, rm, truncate, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { copyDatabase, databaseProblem, holdFolder } from '@hovrin/files';
-import { eq } from 'drizzle-orm';
+import { eq, sql } from 'drizzle-orm';
 import Database from 'libsql';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { run } from '../../cli/src/main.ts';
@@ -83,6 +83,34 @@ describe('a data folder', () => {
     holdFolder(folder)!();
     expect(readdirSync(folder).some((name) => name.includes('unreadable'))).toBe(false);
   });
+});
+
+it('a database that has no room says so, keeps what it has, and goes on when there is room again', () => {
+  const { db, close } = openDataFolder(folder);
+  const store = new Store(db);
+  const id = store.createBlank('Full');
+  const screen = store.read(id)!.project.screens[0]!.id;
+  let sequence = 0;
+  const add = () => {
+    const control = { id: `c${sequence}`, kind: 'text', props: { text: 'x'.repeat(20_000) }, children: [] };
+    const steps = [{ type: 'insert' as const, parent: screen, index: 0, control }];
+    const entry = { sequence: sequence++, kind: 'change' as const, label: 'Add', steps };
+    return store.append(id, 'window-one', 0, [entry])!.accepted.length;
+  };
+  add();
+  // SQLite answers as it does where the disk is full.
+  const { page_count: pages } = db.get<{ page_count: number }>(sql`PRAGMA page_count`);
+  db.get(sql.raw(`PRAGMA max_page_count = ${pages + 50}`));
+  let stored = 1;
+  expect(() => {
+    while (stored < 100) stored += add();
+  }).toThrow(/database or disk is full/);
+  expect(add).toThrow(/database or disk is full/);
+  expect(stored).toBeGreaterThan(1);
+  db.get(sql.raw('PRAGMA max_page_count = 1000000'));
+  stored += add();
+  expect(new Store(db).read(id)!.project.screens[0]!.children).toHaveLength(stored);
+  close();
 });
 
 describe('a backup', () => {

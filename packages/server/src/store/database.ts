@@ -23,6 +23,17 @@ function drizzleOn(sqlite: Database.Database): Db {
   return new BaseSQLiteDatabase('sync', dialect, session as never, undefined);
 }
 
+/**
+ * Where the disk is full, SQLite rolls a transaction back by itself. `libsql` then rolls back once more, which fails, and
+ * hides why; here the second one is left out.
+ */
+class Connection extends Database {
+  override exec(sql: string): this {
+    if (sql !== 'ROLLBACK' || this.inTransaction) super.exec(sql);
+    return this;
+  }
+}
+
 /** Milliseconds that one connection waits for another that writes. */
 const patience = 10_000;
 
@@ -32,7 +43,7 @@ const patience = 10_000;
  */
 export function openDatabase(file: string, { isReader = false } = {}): { db: Db; close: () => void } {
   mkdirSync(dirname(file), { recursive: true });
-  const sqlite = new Database(file, { timeout: patience });
+  const sqlite = new Connection(file, { timeout: patience });
   if (isReader) {
     sqlite.pragma('query_only = ON');
     return { db: drizzleOn(sqlite), close: () => sqlite.close() };

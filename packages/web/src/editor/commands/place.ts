@@ -244,7 +244,7 @@ export const placeCommands: readonly Command[] = [
   {
     id: 'type-first',
     label: 'Type its words, or its first property',
-    findBy: 'edit text label content facts',
+    findBy: 'text label content facts edit',
     keys: ['Enter'],
     group: 'Place',
     run(editor, dispatch) {
