@@ -7,7 +7,7 @@ export default defineConfig({
     hookTimeout: 180_000,
     // As long as what a person would wait for on a busy machine.
     expect: { poll: { timeout: 30_000 } },
-    // Two cores: the browser takes one of them.
-    maxWorkers: 2,
+    // Three for two cores: while one waits for a browser to load or a server to start, others go on.
+    maxWorkers: 3,
   },
 });

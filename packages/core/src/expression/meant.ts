@@ -1,5 +1,9 @@
 /** Names that people write for something that is called otherwise here: a word more about what is meant. */
+import { distance } from './nearest.ts';
 import { viewNames } from './view-names.ts';
+
+/** So many slips of a finger still say which of View's names was meant. */
+const slips = 2;
 
 /** Ways of other programs, and of ECMAScript's parts that are left out, with what does the same here. */
 const instead: Readonly<Record<string, string>> = {
@@ -20,6 +24,8 @@ export function meantBy(name: string): string {
   if (Object.hasOwn(instead, name)) return ` ${instead[name]}`;
   const [first] = name.split('.');
   if (first?.toLowerCase() === 'view') {
+    const slipped = viewNames.find((each) => distance(name, each) <= slips);
+    if (slipped) return ` Did you mean \`${slipped}\`?`;
     return ` ${viewNames.map((each) => `\`${each}\``).join(', ')} can be read.`;
   }
   return '';
