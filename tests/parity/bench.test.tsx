@@ -8,7 +8,7 @@ import type { Browser, Page } from 'playwright-core';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { projectOf } from '../../packages/core/test/documents.ts';
-import { Paint } from '../../packages/web/src/build/Paint.tsx';
+import { Paint } from '../../packages/web/src/workbench/bays/Paint.tsx';
 import { launchChromium } from '../browser/chromium.ts';
 import { differing } from '../browser/pixels.ts';
 

@@ -3,13 +3,13 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Link, RouterProvider } from 'react-router';
-import { BuildPlace } from './build/BuildPlace.tsx';
 import { DataPlace } from './data/DataPlace.tsx';
 import { OpenedProject } from './OpenedProject.tsx';
 import { ProjectList } from './projects/ProjectList.tsx';
 import { ShipPlace } from './ship/ShipPlace.tsx';
 import { TryPlace } from './try/TryPlace.tsx';
 import { WallPlace } from './wall/WallPlace.tsx';
+import { BuildPlace } from './workbench/BuildPlace.tsx';
 import './styles.css';
 
 function NotHere() {

@@ -2,8 +2,8 @@
 import { type Control, defaultBands, type Project, parseScreen, ScreenView } from '@hovrin/core';
 import { loadShaper } from '@hovrin/files';
 import { expect, it } from 'vitest';
-import { clipOf, openScrolls, scrollSigns, windowsOf } from '../src/build/cut.ts';
-import { controlsAt, keepWindows } from '../src/build/spot.ts';
+import { clipOf, openScrolls, scrollSigns, windowsOf } from '../src/workbench/bays/cut.ts';
+import { controlsAt, keepWindows } from '../src/workbench/hands/spot.ts';
 
 async function layoutOf(source: string) {
   let count = 0;

@@ -2,9 +2,9 @@ import { ScreenView } from '@hovrin/core';
 import type { Shaper } from '@hovrin/core/text/shaper';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { named, projectOf, testShaper } from '../../core/test/documents.ts';
-import { dropAt } from '../src/build/drop.ts';
-import { steppedText } from '../src/build/steppedNumber.ts';
 import { placeWords } from '../src/editor/places.ts';
+import { steppedText } from '../src/workbench/fields/steppedNumber.ts';
+import { dropAt } from '../src/workbench/hands/drop.ts';
 
 let shaper: Shaper;
 beforeAll(async () => {

@@ -3,9 +3,9 @@ import { applySteps, type Control, ScreenView } from '@hovrin/core';
 import type { Shaper } from '@hovrin/core/text/shaper';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { named, projectOf, testShaper } from '../../core/test/documents.ts';
-import { dropAt } from '../src/build/drop.ts';
-import { snapped } from '../src/build/guides.ts';
-import { landing, staysOnBoard } from '../src/build/landing.ts';
+import { dropAt } from '../src/workbench/hands/drop.ts';
+import { snapped } from '../src/workbench/hands/guides.ts';
+import { landing, staysOnBoard } from '../src/workbench/hands/landing.ts';
 
 let shaper: Shaper;
 beforeAll(async () => {

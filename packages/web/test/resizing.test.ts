@@ -4,7 +4,7 @@ import type { Shaper } from '@hovrin/core/text/shaper';
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { named, projectOf, testShaper } from '../../core/test/documents.ts';
-import { resizedTo, resizePinned, spanTo } from '../src/build/resizing.ts';
+import { resizedTo, resizePinned, spanTo } from '../src/workbench/hands/resizing.ts';
 
 let shaper: Shaper;
 beforeAll(async () => {

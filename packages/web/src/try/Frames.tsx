@@ -2,9 +2,9 @@
 import type { ToldTrace } from '@hovrin/core/runtime';
 import { MoreHorizontal, RotateCw } from 'lucide-react';
 import { type PointerEvent, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
-import { Covered } from '../build/Covered.tsx';
 import { Menu } from '../parts/Menu.tsx';
 import { foldings, resized, type ScreenSize, safeOf, shared, sizeWords, turned } from '../sizes.ts';
+import { Covered } from '../workbench/bays/Covered.tsx';
 import type { Conditions } from './conditions.tsx';
 import type { GivenThing } from './Given.tsx';
 

@@ -5,15 +5,15 @@ import { ArrowLeft, Camera, Printer } from 'lucide-react';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api } from '../api.ts';
-import { Paint } from '../build/Paint.tsx';
-import { usePictureAddress } from '../build/pictureAddress.ts';
-import { pngOf, svgOf } from '../build/savePicture.ts';
-import { bandAt } from '../build/scope.ts';
 import { download } from '../download.ts';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { Menu } from '../parts/Menu.tsx';
 import { useEscape } from '../parts/useEscape.ts';
 import { type ScreenSize, sizeWords, usualSizes } from '../sizes.ts';
+import { Paint } from '../workbench/bays/Paint.tsx';
+import { usePictureAddress } from '../workbench/bays/pictureAddress.ts';
+import { pngOf, svgOf } from '../workbench/bays/savePicture.ts';
+import { bandAt } from '../workbench/scope.ts';
 import { type Hanging, onePicture, wallGap } from './onePicture.ts';
 
 /** One size for each band: a usual one, or where the band begins. */

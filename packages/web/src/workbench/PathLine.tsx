@@ -1,0 +1,163 @@
+/** The path from the project down to the selection, each part a button; on its right what is always at hand. */
+import { effectiveNames, locate, pathTo, sampleConditions, sampleWords } from '@hovrin/core';
+import { Grid2x2, Keyboard, Play } from 'lucide-react';
+import { useNavigate } from 'react-router';
+import { useWorkplace } from '../editor/context.tsx';
+import { keyWords } from '../editor/keys.ts';
+import { HistoryButtons } from '../PlaceHeader.tsx';
+import { Menu } from '../parts/Menu.tsx';
+import { SavingSign } from '../saving/SavingSign.tsx';
+import { type Outlines, outlineWords, useBenchView } from './bench/benchView.ts';
+import { usualZooms, type Zoom } from './bench/zoom.ts';
+import { useShownSelection } from './useShownSelection.ts';
+
+// The same elements each time: nothing looks at them again.
+const seenIcon = <Grid2x2 size={16} aria-hidden />;
+const keysIcon = <Keyboard size={16} />;
+const tryIcon = <Play size={14} aria-hidden />;
+
+interface PathLineProps {
+  readonly zoom: Zoom;
+  readonly onZoom: (zoom: Zoom) => void;
+  readonly onCommands: () => void;
+}
+
+/** How often values of feeds are shown, in seconds. */
+const liveRates = [
+  [0, 'Values of feeds stand still'],
+  [1, 'Values of feeds, each second'],
+  [5, 'Values of feeds, each 5 seconds'],
+] as const;
+
+export function PathLine({ zoom, onZoom, onCommands }: PathLineProps) {
+  const { editor } = useWorkplace();
+  const { project, selection, screenId } = useShownSelection();
+  const navigate = useNavigate();
+  const { seeing, see } = useBenchView();
+  const path = pathTo(project, selection[0] ?? screenId);
+  const screen = locate(project, screenId)?.screen;
+  const names = screen ? effectiveNames(screen) : new Map<string, string>();
+  return (
+    <header className="flex h-11 shrink-0 items-center gap-2 border-b border-rule bg-sheet pr-3 pl-3">
+      <h1 className="sr-only">Build {project.name}</h1>
+      <nav
+        aria-label="Path"
+        className="flex min-w-0 flex-1 items-center overflow-x-auto [scrollbar-width:none]"
+      >
+        <span className="shrink-0 text-quiet">{project.name}</span>
+        {path.map((control, index) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a level is the same level for another control.
+          <span key={index} className="flex shrink-0 items-center">
+            <span className="px-1 text-quiet" aria-hidden>
+              ▸
+            </span>
+            <button
+              type="button"
+              className={`rounded-sm px-1 hover:bg-sunk ${index === path.length - 1 ? 'font-semibold' : ''}`}
+              aria-current={index === path.length - 1 ? 'true' : undefined}
+              onClick={() => editor.select([control.id])}
+            >
+              {names.get(control.id)}
+            </button>
+          </span>
+        ))}
+      </nav>
+      <SavingSign />
+      <HistoryButtons />
+      <Menu
+        label="Zoom"
+        button={
+          <button type="button" className="btn-bare" title="Zoom of the working bay">
+            {zoom === 'fit' ? 'Fit' : zoom === 'selection' ? 'Selection' : `${Math.round(zoom * 100)} %`}
+          </button>
+        }
+        entries={[
+          { label: 'Fit', keys: '0', checked: zoom === 'fit', onSelect: () => onZoom('fit') },
+          {
+            label: 'The selection',
+            keys: '9',
+            disabled: selection.length === 0,
+            onSelect: () => onZoom('selection'),
+          },
+          ...usualZooms.map((value) => ({
+            label: `${value * 100} %`,
+            checked: zoom === value,
+            onSelect: () => onZoom(value),
+          })),
+        ]}
+      />
+      <Menu
+        label="What is seen"
+        button={
+          <button
+            type="button"
+            className={`btn-bare ${seeing.outlines !== 'off' || seeing.hidden || seeing.long || seeing.sample !== 'typical' || seeing.live > 0 || seeing.tracing ? '!bg-spruce !text-on-spruce' : ''}`}
+            title="Outlines, what is hidden, other rows and texts (O)"
+          >
+            {seenIcon} <span className="sr-only">What is seen</span>
+          </button>
+        }
+        entries={[
+          ...Object.entries(outlineWords).map(([name, label]) => ({
+            label,
+            checked: seeing.outlines === name,
+            onSelect: () => see({ outlines: name as Outlines }),
+          })),
+          {
+            label: 'Names on outlines',
+            keys: keyWords('Shift+O'),
+            checked: seeing.names,
+            onSelect: () => see({ names: !seeing.names }),
+          },
+          {
+            label: 'What is hidden, faintly',
+            keys: keyWords('Shift+H'),
+            checked: seeing.hidden,
+            onSelect: () => see({ hidden: !seeing.hidden }),
+          },
+          {
+            label: 'Longer texts, with accents',
+            keys: keyWords('Shift+T'),
+            checked: seeing.long,
+            onSelect: () => see({ long: !seeing.long }),
+          },
+          ...sampleConditions.map((sample) => ({
+            label: sampleWords[sample],
+            checked: seeing.sample === sample,
+            onSelect: () => see({ sample }),
+          })),
+          ...(project.state.some(({ feed }) => feed)
+            ? liveRates.map(([live, label]) => ({
+                label,
+                checked: seeing.live === live,
+                onSelect: () => see({ live }),
+              }))
+            : []),
+          {
+            label: 'A picture to trace',
+            keys: 'J',
+            checked: seeing.tracing,
+            onSelect: () => see({ tracing: !seeing.tracing }),
+          },
+        ]}
+      />
+      <button
+        type="button"
+        className="btn-bare"
+        aria-label="Commands"
+        title="All commands and their keys (?)"
+        onClick={onCommands}
+      >
+        {keysIcon}
+      </button>
+      <button
+        type="button"
+        className="btn btn-main"
+        disabled={project.screens.length === 0}
+        onClick={() => void navigate('try')}
+      >
+        {tryIcon} Try
+      </button>
+    </header>
+  );
+}

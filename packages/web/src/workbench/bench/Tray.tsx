@@ -1,0 +1,98 @@
+/** The parts, pinned open to drag from; a press opens nothing but adds at the selection. */
+
+import type { Kind } from '@hovrin/core';
+import { ChevronDown, ChevronRight } from 'lucide-react';
+import { memo, useState } from 'react';
+import { placeNew } from '../../editor/commands/index.ts';
+import { useWorkplace } from '../../editor/context.tsx';
+import { keyWords } from '../../editor/keys.ts';
+import { placeAtSelection } from '../../editor/places.ts';
+import { groups, groupWords, placeable } from '../dialogs/Picker.tsx';
+import { useDragged } from '../hands/useDragged.ts';
+import { KindIcon } from '../kindIcons.tsx';
+import { useBenchView } from './benchView.ts';
+
+export const Tray = memo(function Tray() {
+  const [open, setOpen] = useState(localStorage.getItem('hovrin.tray') !== 'closed');
+  const [group, setGroup] = useState<Kind['group']>(
+    groups.find((each) => each === localStorage.getItem('hovrin.tray.group')) ?? 'arrange',
+  );
+  const choose = (next: Kind['group']) => {
+    setGroup(next);
+    localStorage.setItem('hovrin.tray.group', next);
+  };
+  const toggle = () => {
+    setOpen(!open);
+    localStorage.setItem('hovrin.tray', open ? 'closed' : 'open');
+  };
+  return (
+    <section aria-label="Parts" className="shrink-0 border-t border-rule">
+      <button
+        type="button"
+        className="flex h-9 w-full items-center gap-1.5 px-3 font-semibold"
+        aria-expanded={open}
+        onClick={toggle}
+      >
+        {open ? <ChevronDown size={14} /> : <ChevronRight size={14} />} Parts
+        <span className="ml-auto text-[11px] font-normal text-quiet">drag, or press {keyWords('A')}</span>
+      </button>
+      {open && (
+        <>
+          <div role="radiogroup" aria-label="Group of parts" className="flex gap-3 px-3 pb-1.5">
+            {groups.map((each) => (
+              <label
+                key={each}
+                className={`cursor-pointer border-b-2 pb-0.5 has-[:focus-visible]:outline ${each === group ? 'border-ink font-medium' : 'border-transparent text-quiet hover:text-ink'}`}
+              >
+                <input
+                  type="radio"
+                  name="tray-group"
+                  className="sr-only"
+                  checked={each === group}
+                  onChange={() => choose(each)}
+                />
+                {groupWords[each]}
+              </label>
+            ))}
+          </div>
+          <div className="grid max-h-[200px] grid-cols-2 gap-1 overflow-y-auto px-2 pb-2">
+            {placeable
+              .filter((kind) => kind.group === group)
+              .map((kind) => (
+                <TrayPart key={kind.name} kind={kind} />
+              ))}
+          </div>
+        </>
+      )}
+    </section>
+  );
+});
+
+function TrayPart({ kind }: { kind: Kind }) {
+  const { editor } = useWorkplace();
+  const { drawing, setDrawing } = useBenchView();
+  const { setNodeRef, onPointerDown } = useDragged({
+    id: `part ${kind.name}`,
+    data: { from: 'tray', kind: kind.name },
+  });
+  return (
+    <button
+      ref={setNodeRef}
+      type="button"
+      onPointerDown={onPointerDown}
+      title={`${kind.purpose} Shift+press, then draw its size on the bench.`}
+      aria-pressed={drawing === kind.name}
+      className="flex h-7 aria-pressed:border-saffron aria-pressed:bg-saffron/25 touch-none items-center gap-1.5 rounded-md border border-rule bg-sheet px-1.5 text-left text-[12.5px] hover:border-quiet"
+      onClick={(event) => {
+        if (event.shiftKey) setDrawing(drawing === kind.name ? undefined : kind.name);
+        else {
+          const place = placeAtSelection(editor.state);
+          if (place) placeNew(editor, kind.name, place);
+        }
+      }}
+    >
+      <KindIcon kind={kind.name} size={13} />
+      <span className="truncate">{kind.label}</span>
+    </button>
+  );
+}

@@ -1,0 +1,46 @@
+/** A sentence in which names stand in backticks; names of controls light up and can be selected. */
+import { type Control, effectiveNames } from '@hovrin/core';
+import { useMemo } from 'react';
+import { useWorkplace } from '../../editor/context.tsx';
+import { useBenchView } from '../bench/benchView.ts';
+
+export function Sentence({ screen, children: text }: { screen: Control; children: string }) {
+  const byName = useMemo(
+    () => new Map([...effectiveNames(screen)].map(([id, name]) => [name, id])),
+    [screen],
+  );
+  return text.split(/`([^`]+)`/).map((part, index) => {
+    const key = `${index} ${part}`;
+    if (index % 2 === 0) return <span key={key}>{part}</span>;
+    const id = byName.get(part);
+    return id === undefined ? (
+      <code key={key} className="font-mono text-[12px]">
+        {part}
+      </code>
+    ) : (
+      <ControlWord key={key} id={id} name={part} />
+    );
+  });
+}
+
+/** The name of a control: lit on the bench while it is pointed at, selected when it is pressed. */
+export function ControlWord({ id, name }: { id: string; name: string }) {
+  const { editor } = useWorkplace();
+  const { setLit } = useBenchView();
+  return (
+    <button
+      type="button"
+      className="rounded-sm border-b border-dotted border-spruce font-mono text-[12px] text-spruce hover:bg-saffron/25"
+      onMouseEnter={() => setLit(id)}
+      onMouseLeave={() => setLit(undefined)}
+      onFocus={() => setLit(id)}
+      onBlur={() => setLit(undefined)}
+      onClick={() => {
+        setLit(undefined);
+        editor.select([id]);
+      }}
+    >
+      {name}
+    </button>
+  );
+}

@@ -1,0 +1,410 @@
+/** Facts: everything that holds for the selected control, in the order in which one asks. */
+import {
+  asTyped,
+  type Control,
+  controlNameProblem,
+  effectiveNames,
+  inForce,
+  kindOf,
+  knownOn,
+  locate,
+  nameControl,
+  type Property,
+  type PropertyGroup,
+  referenceText,
+  renameScreen,
+  screenNameProblem,
+} from '@hovrin/core';
+import { ChevronDown, ChevronRight } from 'lucide-react';
+import {
+  type KeyboardEvent,
+  memo,
+  type ReactNode,
+  type RefObject,
+  useEffect,
+  useId,
+  useRef,
+  useState,
+} from 'react';
+import { commandNamed, keepInNew, runCommand } from '../../editor/commands/index.ts';
+import { currentControl, useEditorState, useWorkplace } from '../../editor/context.tsx';
+import type { EditorState } from '../../editor/editor.ts';
+import { PanelEdge, usePanelSize } from '../../parts/PanelEdge.tsx';
+import { ArrangeStrip } from '../bench/ArrangeStrip.tsx';
+import { EventFields } from '../fields/EventField.tsx';
+import { PictureField } from '../fields/PictureField.tsx';
+import { PropertyField, useSetProperty } from '../fields/PropertyField.tsx';
+import { KindIcon } from '../kindIcons.tsx';
+import { useDisabledMeanwhile, useShownSelection } from '../useShownSelection.ts';
+
+const openIcon = <ChevronDown size={13} />;
+const closedIcon = <ChevronRight size={13} />;
+
+const groupWords: readonly (readonly [PropertyGroup, string])[] = [
+  ['content', 'Content'],
+  ['place', 'Place'],
+  ['size', 'Size'],
+  ['inside', 'Inside'],
+  ['look', 'Look'],
+  ['data', 'Data'],
+];
+
+/** Facts of what is selected. For the frame until they follow, fields belong to what was selected before, and are disabled. */
+export function Facts() {
+  const { selection, screenId } = useShownSelection();
+  const fields = useRef<HTMLFieldSetElement>(null);
+  useDisabledMeanwhile(fields);
+  const panel = usePanelSize('facts', {
+    usual: 288,
+    least: 260,
+    most: ({ width }) => Math.min(480, 0.3 * width),
+  });
+  return (
+    <aside
+      aria-label="Facts"
+      className="relative flex shrink-0 flex-col border-l border-rule bg-sheet"
+      style={{ width: panel.size }}
+    >
+      <PanelEdge label="Width of Facts" side="left" panel={panel} />
+      <div className="flex min-h-0 flex-1 flex-col overflow-y-auto">
+        <fieldset ref={fields} className="contents" onKeyDown={leaveByEscape}>
+          <FactsOf selection={selection} screenId={screenId} />
+        </fieldset>
+      </div>
+    </aside>
+  );
+}
+
+/** Leaves a field; what was typed there is taken, or put back by the field itself, before that. */
+function leaveByEscape({ key, target, currentTarget }: KeyboardEvent<HTMLElement>): void {
+  if (key !== 'Escape' || !(target instanceof HTMLElement) || !currentTarget.contains(target)) return;
+  setTimeout(() => target.blur());
+}
+
+type Chosen = Pick<EditorState, 'selection' | 'screenId'>;
+
+const FactsOf = memo(function FactsOf({ selection, screenId }: Chosen) {
+  const { project } = useEditorState('project');
+  const many = selection.flatMap((id) => locate(project, id)?.control ?? []);
+  if (many.length > 1)
+    return (
+      <SeveralFacts key={selection.join()} controls={many as unknown as readonly [Control, ...Control[]]} />
+    );
+  const control = currentControl({ project, selection, screenId });
+  return control && <ControlFacts control={control} />;
+});
+
+/** Fields hold nothing themselves, so they stay and show the next control; where they do, they are made anew. */
+function ControlFacts({ control }: { control: Control }) {
+  const { project } = useEditorState('project');
+  const sections = useRef<HTMLDivElement>(null);
+  useTypedFirst(control, sections);
+  const found = locate(project, control.id);
+  if (!found) return null;
+  const kind = kindOf(control);
+  const name = effectiveNames(found.screen).get(control.id)!;
+  return (
+    <>
+      <div className="flex items-center gap-2 px-3 pt-3 text-quiet">
+        <KindIcon kind={control.kind} /> {kind.label}
+        {found.parent && (
+          <span className="ml-auto truncate">in {effectiveNames(found.screen).get(found.parent.id)}</span>
+        )}
+      </div>
+      <NameField key={control.id} control={control} name={name} />
+      <Reference text={referenceText(control, name)} />
+      {found.parent && <ArrangeStrip />}
+      <div ref={sections} className="contents">
+        <Sections control={control} />
+      </div>
+    </>
+  );
+}
+
+/** Puts the keys into the first property of a control when that is to be typed next. */
+function useTypedFirst(control: Control, around: RefObject<HTMLElement | null>): void {
+  const { editor } = useWorkplace();
+  const { typing } = useEditorState('typing');
+  useEffect(() => {
+    if (typing?.control !== control.id || typing.what !== 'first') return;
+    const field = around.current?.querySelector<HTMLInputElement | HTMLTextAreaElement | HTMLSelectElement>(
+      'textarea, select, input:not([type="hidden"])',
+    );
+    field?.focus();
+    if (field && 'select' in field) field.select();
+    editor.setTyping(undefined);
+  }, [typing, control.id, editor, around]);
+}
+
+/** All properties and events of a control. */
+const Sections = memo(function Sections({ control }: { control: Control }) {
+  const { project } = useEditorState('project');
+  const found = locate(project, control.id);
+  if (!found) return null;
+  const kind = kindOf(control);
+  const name = effectiveNames(found.screen).get(control.id)!;
+  return (
+    <>
+      {groupWords.map(([group, words]) => {
+        const properties = kind.properties.filter(
+          (property) => property.group === group && matters(property, control, found.parent),
+        );
+        if (properties.length === 0) return null;
+        return (
+          <Section key={group} title={words}>
+            {properties.map((property) => (
+              <PropertyRow key={property.name} control={control} property={property} name={name} />
+            ))}
+          </Section>
+        );
+      })}
+      {kind.events.length > 0 && (
+        <Section title="Events">
+          <EventFields key={control.id} control={control} name={name} events={kind.events} />
+        </Section>
+      )}
+    </>
+  );
+});
+
+/** What several controls have in common: the properties that all of them have, set on all at once. */
+function SeveralFacts({ controls }: { controls: readonly [Control, ...Control[]] }) {
+  const { project } = useEditorState('project');
+  const [first, ...others] = controls;
+  const parents = controls.map(({ id }) => locate(project, id)?.parent);
+  const shared = kindOf(first).properties.filter(
+    (property) =>
+      others.every((other) =>
+        kindOf(other).properties.some(({ name, type }) => name === property.name && type === property.type),
+      ) && controls.every((control, index) => matters(property, control, parents[index])),
+  );
+  const kinds = [...new Set(controls.map((control) => kindOf(control).label))];
+  return (
+    <>
+      <div className="px-3 pt-3 pb-2.5">
+        <p className="font-semibold">{controls.length} controls</p>
+        <p className="text-quiet">{kinds.join(', ')}</p>
+      </div>
+      <ArrangeStrip />
+      {groupWords.map(([group, words]) => {
+        const properties = shared.filter((property) => property.group === group);
+        if (properties.length === 0) return null;
+        return (
+          <Section key={group} title={words}>
+            {properties.map((property) => (
+              <PropertyField
+                key={property.name}
+                controls={controls}
+                property={property}
+                name={`${controls.length} controls`}
+              />
+            ))}
+          </Section>
+        );
+      })}
+    </>
+  );
+}
+
+/** Whether a property means something where the control stands, or says something all the same. */
+function matters(property: Property, control: Control, parent: Control | undefined): boolean {
+  const { name, onlyIn, notIn } = property;
+  // What checks let stand is looked at where they are.
+  if (name === 'ignore') return false;
+  const kind = parent?.kind ?? '';
+  if ((!onlyIn || onlyIn.includes(kind)) && !notIn?.includes(kind)) return true;
+  return Object.keys(control.props).some((key) => key === name || key.endsWith(`.${name}`));
+}
+
+function Section({ title, children }: { title: string; children: ReactNode }) {
+  const [open, setOpen] = useState(localStorage.getItem(`hovrin.facts.${title}`) !== 'closed');
+  return (
+    <section className="border-t border-rule px-3 py-1.5" aria-label={title}>
+      <h3>
+        <button
+          type="button"
+          className="-ml-1 flex h-7 w-full items-center gap-1 font-semibold"
+          aria-expanded={open}
+          onClick={() => {
+            setOpen(!open);
+            localStorage.setItem(`hovrin.facts.${title}`, open ? 'closed' : 'open');
+          }}
+        >
+          {open ? openIcon : closedIcon} {title}
+        </button>
+      </h3>
+      {open && <div className="flex flex-col gap-1 pb-1.5">{children}</div>}
+    </section>
+  );
+}
+
+function NameField({ control, name }: { control: Control; name: string }) {
+  const { editor } = useWorkplace();
+  const { project, typing } = useEditorState('project', 'typing');
+  const field = useRef<HTMLInputElement>(null);
+  const [typed, setTyped] = useState<string>();
+  const found = locate(project, control.id)!;
+  const isScreen = found.parent === undefined;
+  const problem =
+    typed === undefined || typed === control.name
+      ? undefined
+      : isScreen
+        ? screenNameProblem(project, control.id, typed)
+        : controlNameProblem(found.screen, control, typed);
+  useEffect(() => {
+    if (typing?.control !== control.id || typing.what !== 'name') return;
+    field.current?.focus();
+    field.current?.select();
+    editor.setTyping(undefined);
+  }, [typing, control.id, editor]);
+  const commit = () => {
+    if (typed !== undefined && typed !== control.name && !problem)
+      editor.dispatch({
+        label: `Rename ${name} to ${typed}`,
+        steps: isScreen
+          ? renameScreen(project, control.id, typed)
+          : nameControl(found.screen, control, typed),
+      });
+    if (!problem) setTyped(undefined);
+  };
+  const id = useId();
+  return (
+    <div className="px-3 pt-1.5 pb-2.5">
+      <div className="flex items-center gap-1.5">
+        <label htmlFor={id} className="w-[86px] shrink-0 text-quiet">
+          Name
+        </label>
+        <input
+          id={id}
+          ref={field}
+          className="field font-mono font-medium"
+          aria-invalid={problem !== undefined}
+          aria-describedby={problem ? `${id}-problem` : undefined}
+          spellCheck={false}
+          value={typed ?? name}
+          onChange={(event) => setTyped(event.target.value)}
+          onBlur={commit}
+          onKeyDown={(event) => {
+            // Leaving the field commits.
+            if (event.key === 'Enter' && !problem) event.currentTarget.blur();
+            if (event.key === 'Escape') {
+              setTyped(undefined);
+              // The field is left only after the old name is back.
+              setTimeout(() => field.current?.blur());
+            }
+          }}
+        />
+        <span className="w-5" />
+      </div>
+      {problem && (
+        <p id={`${id}-problem`} role="alert" className="mt-1 ml-[92px] text-[12px] text-brick">
+          {problem}
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** What the control is to code that is written against it. */
+function Reference({ text }: { text: string }) {
+  const { editor } = useWorkplace();
+  return (
+    <button
+      type="button"
+      className="btn-bare -mt-1.5 mb-1.5 ml-[104px] !h-5 !justify-start self-start truncate !px-1 font-mono text-[11px] text-quiet"
+      aria-label="Copy the reference"
+      title={`${text}: copy it for code`}
+      onClick={() =>
+        void navigator.clipboard.writeText(text).then(
+          () => editor.tell('Copied.'),
+          () => editor.tell('The browser does not let this page copy anything.'),
+        )
+      }
+    >
+      {text}
+    </button>
+  );
+}
+
+function PropertyRow({ control, property, name }: { control: Control; property: Property; name: string }) {
+  const { editor } = useWorkplace();
+  // The cells of a table say what its columns are.
+  if (property.name === 'columns' && control.kind === 'table' && control.children.length > 0) return null;
+  return (
+    <>
+      {property.type.name === 'picture' ? (
+        <PictureField key={control.id} control={control} property={property} name={name} />
+      ) : (
+        // What a form knows of itself nobody sets.
+        property.page?.as !== 'form' &&
+        inForce(control.props[`${property.name}.bind`]) === undefined && (
+          <PropertyField controls={[control]} property={property} name={name} />
+        )
+      )}
+      {property.twoWay && <TwoWayField control={control} property={property} name={name} />}
+      {property.name === 'columns' && control.kind === 'table' && (
+        <button
+          type="button"
+          className="btn ml-[92px] !h-6 self-start text-[12px]"
+          title="Each column becomes a cell, in which any controls can stand"
+          onClick={() => runCommand(editor, commandNamed('cells'))}
+        >
+          Make them cells
+        </button>
+      )}
+    </>
+  );
+}
+
+/** The choice that makes a variable; no name can be like it. */
+const newVariable = '+';
+
+/** Joins an input's value with a state variable, in both directions. */
+function TwoWayField({ control, property, name }: { control: Control; property: Property; name: string }) {
+  const { editor } = useWorkplace();
+  const { project } = useEditorState('project');
+  const { set, rest } = useSetProperty([control], name);
+  const id = useId();
+  const attribute = `${property.name}.bind`;
+  const target = asTyped(control.props[attribute]) ?? '';
+  const fitting = knownOn(project, locate(project, control.id)?.screen.name).filter(
+    (variable) => variable.computed === undefined && property.twoWay!.includes(variable.type),
+  );
+  const lost = target !== '' && !fitting.some((variable) => variable.name === target);
+  return (
+    <div className="flex items-center gap-1.5">
+      <label htmlFor={id} className="w-[86px] shrink-0 text-quiet">
+        {target && (
+          <span
+            role="img"
+            aria-label="Bound"
+            className="mr-1 inline-block size-1.5 rounded-[1px] bg-lake align-middle"
+          />
+        )}
+        {property.page?.as === 'form' ? `${property.label} in` : 'Kept in'}
+      </label>
+      <select
+        id={id}
+        aria-label={`${property.label} kept in`}
+        className={`field flex-1 ${target ? '!border-lake' : ''}`}
+        aria-invalid={lost}
+        value={target}
+        onChange={(event) => {
+          if (event.target.value === newVariable) keepInNew(editor, control, property);
+          else set(attribute, property.label, event.target.value === '' ? null : event.target.value);
+          rest();
+        }}
+      >
+        <option value="">nowhere</option>
+        {lost && <option value={target}>{target} (not there)</option>}
+        {fitting.map((variable) => (
+          <option key={variable.name} value={variable.name}>
+            {variable.name}
+          </option>
+        ))}
+        <option value={newVariable}>a new variable</option>
+      </select>
+      <span className="w-5" />
+    </div>
+  );
+}

@@ -1,0 +1,175 @@
+/**
+ * Bars and corners of the selected control, to drag it wider or higher; the number stands beside it. On a pinboard all
+ * edges can be dragged, elsewhere those that a new size moves.
+ */
+import { type Control, effectiveNames, locate, type ScreenBox, type ScreenLayout } from '@hovrin/core';
+import { type PointerEvent, useRef, useState } from 'react';
+import { newId } from '../../editor/commands/index.ts';
+import { useEditorState, useWorkplace } from '../../editor/context.tsx';
+import { useBenchView } from '../bench/benchView.ts';
+import {
+  equalShare,
+  type Grip,
+  limitsOf,
+  resizedTo,
+  resizePinned,
+  resizeSteps,
+  siblingSizes,
+  spanTo,
+} from './resizing.ts';
+
+interface Dragging {
+  readonly grip: Grip;
+  readonly x: number;
+  readonly y: number;
+  /** The control before, its box and the layout that they are of. */
+  readonly control: Control;
+  readonly box: ScreenBox;
+  readonly layout: ScreenLayout;
+}
+
+/** Where the bar or corner of a grip stands on the edges of the box. */
+function placeOf({ x, y }: Grip): string {
+  if (x !== 0 && y !== 0)
+    return `size-3 ${x < 0 ? '-left-[9px]' : '-right-[9px]'} ${y < 0 ? '-top-[9px]' : '-bottom-[9px]'} ${
+      x === y ? 'cursor-nwse-resize' : 'cursor-nesw-resize'
+    }`;
+  const look = 'bg-[#1f2a24] hover:bg-[#e0a11b]';
+  if (x !== 0)
+    return `h-5 max-h-full w-[5px] cursor-ew-resize ${look} ${x < 0 ? '-left-[5px] top-1' : '-right-[5px] bottom-1'}`;
+  return `h-[5px] w-5 max-w-full cursor-ns-resize ${look} ${y < 0 ? 'left-1 -top-[5px]' : 'right-1 -bottom-[5px]'}`;
+}
+
+const edgeWords = { x: { [-1]: 'left', 1: 'right' }, y: { [-1]: 'top', 1: 'bottom' } } as const;
+const wordsOf = ({ x, y }: Grip) =>
+  `Drag the ${[...(y === 0 ? [] : [edgeWords.y[y]]), ...(x === 0 ? [] : [edgeWords.x[x]])].join(' ')} ${
+    x === 0 || y === 0 ? 'edge' : 'corner'
+  }`;
+
+/** The grips of a box, the corners last: they lie over the bars. */
+function gripsOf(pinned: boolean, rightToLeft: boolean): readonly Grip[] {
+  if (!pinned) {
+    const x = rightToLeft ? -1 : 1;
+    return [
+      { x, y: 0 },
+      { x: 0, y: 1 },
+      { x, y: 1 },
+    ];
+  }
+  return [
+    { x: 1, y: 0 },
+    { x: 0, y: 1 },
+    { x: -1, y: 0 },
+    { x: 0, y: -1 },
+    { x: -1, y: -1 },
+    { x: 1, y: -1 },
+    { x: -1, y: 1 },
+    { x: 1, y: 1 },
+  ];
+}
+
+export function ResizeGrips({
+  id,
+  box,
+  layout,
+  scale,
+}: {
+  id: string;
+  box: ScreenBox;
+  layout: ScreenLayout;
+  scale: number;
+}) {
+  const { editor } = useWorkplace();
+  const { project, step } = useEditorState('project', 'step');
+  const { snapping } = useBenchView();
+  const from = useRef<Dragging>(undefined);
+  const run = useRef('');
+  const [words, setWords] = useState<string>();
+  const found = locate(project, id);
+  if (!found?.parent) return null;
+  const { parent, screen } = found;
+  const pinned = parent.kind === 'pinboard';
+  const names = effectiveNames(screen);
+  const move = (event: PointerEvent) => {
+    const start = from.current;
+    if (!start) return;
+    const { control, layout: before } = start;
+    const { rightToLeft } = before;
+    const around = before.byControl.get(parent.id)!;
+    const said: string[] = [];
+    const steps = (['width', 'height'] as const).flatMap((side) => {
+      const edge = side === 'width' ? start.grip.x : start.grip.y;
+      if (edge === 0) return [];
+      const growth = (edge * (side === 'width' ? event.clientX - start.x : event.clientY - start.y)) / scale;
+      const toEnd =
+        side === 'height'
+          ? start.box.y + start.box.height - around.y
+          : rightToLeft
+            ? around.x + around.width - start.box.x
+            : start.box.x + start.box.width - around.x;
+      const span =
+        parent.kind === 'grid' && !event.altKey
+          ? spanTo(control, start.box, around, side, toEnd + growth, rightToLeft)
+          : undefined;
+      if (span) {
+        const what = side === 'width' ? 'column' : 'row';
+        said.push(`${span.count} ${what}${span.count === 1 ? '' : 's'}`);
+        const value = span.count === 1 ? null : String(span.count);
+        return [{ type: 'set', control: control.id, property: span.property, value } as const];
+      }
+      const resized = resizedTo(
+        start.box[side] + growth,
+        siblingSizes(parent, control, before, side, (each) => names.get(each) ?? ''),
+        limitsOf(control, side),
+        { step, on: snapping !== event.altKey },
+      );
+      const { value, like } = resized;
+      said.push(
+        `${Math.round(value * 100) / 100}${like ? (like === equalShare ? `, ${like}` : ` like ${like}`) : ''}`,
+      );
+      return pinned
+        ? resizePinned(control, side, start.box, edge, value, around, rightToLeft)
+        : resizeSteps(control, side, resized);
+    });
+    setWords(said.join(' × '));
+    editor.dispatch({ label: `Resize ${names.get(id)}`, steps, group: `resize ${run.current}` });
+  };
+  const end = () => {
+    from.current = undefined;
+    setWords(undefined);
+  };
+  return (
+    <div
+      className="absolute"
+      style={{
+        left: box.x * scale,
+        top: box.y * scale,
+        width: box.width * scale,
+        height: box.height * scale,
+      }}
+    >
+      {gripsOf(pinned, layout.rightToLeft).map((grip) => (
+        <div
+          key={`${grip.x} ${grip.y}`}
+          className={`pointer-events-auto absolute touch-none ${placeOf(grip)}`}
+          data-grip={`${grip.x} ${grip.y}`}
+          title={wordsOf(grip)}
+          onPointerDown={(event) => {
+            event.stopPropagation();
+            event.currentTarget.setPointerCapture(event.pointerId);
+            from.current = { grip, x: event.clientX, y: event.clientY, control: found.control, box, layout };
+            run.current = newId();
+          }}
+          onPointerMove={move}
+          onPointerUp={end}
+          onPointerCancel={end}
+        />
+      ))}
+      {words && (
+        <span className="absolute top-full left-full mt-2 ml-2 bg-[#1f2a24] px-1.5 font-mono text-[11px] leading-[18px] whitespace-nowrap text-[#fffdf8]">
+          {words}
+        </span>
+      )}
+    </div>
+  );
+}

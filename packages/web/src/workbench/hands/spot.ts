@@ -1,0 +1,82 @@
+/** Which control is meant at a point of a laid-out screen. */
+import { type Control, locationsIn, type ScreenLayout } from '@hovrin/core';
+import { isInWindow, type Window } from '../bays/cut.ts';
+import type { Rectangle } from './drop.ts';
+
+const seen = new WeakMap<ScreenLayout, readonly (Window | undefined)[]>();
+
+/** Says where the boxes of a layout can be seen: what is cut off is not there for the pointer either. */
+export const keepWindows = (layout: ScreenLayout, windows: readonly (Window | undefined)[]): void => {
+  seen.set(layout, windows);
+};
+
+/** All controls at a point, the innermost and uppermost first; the screen is not one of them. */
+export function controlsAt(screen: Control, layout: ScreenLayout, x: number, y: number): string[] {
+  const { boxes } = layout;
+  const windows = seen.get(layout);
+  const found = new Set<string>();
+  // Looked for with each move of the pointer: most boxes are left by one number.
+  for (let index = boxes.length - 1; index >= 0; index--) {
+    const box = boxes[index]!;
+    if (y < box.y || x < box.x || y > box.y + box.height || x > box.x + box.width) continue;
+    if (!isInWindow(windows?.[index], x, y)) continue;
+    const { control } = box;
+    if (control !== undefined && control !== screen.id) found.add(control);
+  }
+  return [...found];
+}
+
+/** From the screen's child down to a control, both included. */
+function pathDown(screen: Control, id: string): string[] {
+  const locations = locationsIn(screen);
+  const path: string[] = [];
+  for (let at = locations.get(id); at?.parent; at = locations.get(at.parent.id)) path.unshift(at.control.id);
+  return path;
+}
+
+/**
+ * What a click means: beside the selection, or else the outermost; a click on what is selected goes one deeper.
+ *
+ * @param straight go to the innermost at once.
+ */
+export function meantAt(
+  screen: Control,
+  layout: ScreenLayout,
+  selection: readonly string[],
+  x: number,
+  y: number,
+  straight: boolean,
+): string | undefined {
+  const [innermost] = controlsAt(screen, layout, x, y);
+  if (innermost === undefined) return undefined;
+  if (straight) return innermost;
+  const path = pathDown(screen, innermost);
+  const [selected] = selection;
+  const around = selected === undefined ? [] : pathDown(screen, selected);
+  const at = path.indexOf(selected ?? '');
+  if (at >= 0) return path[Math.min(at + 1, path.length - 1)];
+  // The first that is not around the selection: its sibling, or that of something around it.
+  return path.find((id) => !around.includes(id)) ?? innermost;
+}
+
+/** The controls that lie in a rectangle as a whole, those inside of others left out. */
+export function controlsIn(screen: Control, layout: ScreenLayout, area: Rectangle): string[] {
+  const inside = (id: string) => {
+    const box = layout.byControl.get(id);
+    return (
+      box !== undefined &&
+      box.x >= area.x &&
+      box.y >= area.y &&
+      box.x + box.width <= area.x + area.width &&
+      box.y + box.height <= area.y + area.height
+    );
+  };
+  const found: string[] = [];
+  const visit = (control: Control) => {
+    for (const child of control.children)
+      if (inside(child.id)) found.push(child.id);
+      else visit(child);
+  };
+  visit(screen);
+  return found;
+}
