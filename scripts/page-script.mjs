@@ -3,6 +3,7 @@
  * made anew while it runs, of the types of properties the sentences about what is wrong.
  */
 import { readFile } from 'node:fs/promises';
+import { dirname, join } from 'node:path';
 
 /** What a page does not ask of a property type: what it says of itself. */
 const ofTypes = new Set(['expects', 'words']);
@@ -107,6 +108,80 @@ function slimReading(code, Parser) {
   return replaced(code, cuts);
 }
 
+/**
+ * What stands in place of `kinds/on-page.ts` in the page's script: the manners of the kinds in the catalogue, each imported
+ * by itself, so that the bundler leaves the rest of the kinds behind.
+ */
+async function mannersAlone(folder, esbuild) {
+  const catalogue = await readFile(join(folder, 'catalogue.ts'), 'utf8');
+  const files = [...catalogue.matchAll(/^import \{ (\w+) \} from '(\.\/[\w-]+\.ts)';$/gm)].map(
+    ([, kind, path]) => ({ kind, path }),
+  );
+  const asked = files.map(
+    ({ kind, path }, at) => `import * as file${at} from '${path}';
+found.push({ ...(({ name, manner }) => ({ name, manner }))(file${at}.${kind}), own: file${at}.manner, path: '${path}' });`,
+  );
+  const { outputFiles } = await esbuild.build({
+    stdin: { contents: `const found = []; export default found;\n${asked.join('\n')}`, resolveDir: folder },
+    bundle: true,
+    write: false,
+    format: 'esm',
+    platform: 'node',
+    logLevel: 'warning',
+    // Kinds that say nothing special have no manner.
+    logOverride: { 'import-is-undefined': 'silent' },
+  });
+  const { text } = outputFiles[0];
+  const { default: found } = await import(
+    `data:text/javascript;base64,${Buffer.from(text).toString('base64')}`
+  );
+  const withManner = found.filter(({ manner }) => manner);
+  const hidden = withManner.find(({ manner, own }) => manner !== own);
+  if (hidden) throw new Error(`${hidden.path} has to export the manner of its kind by the name \`manner\`.`);
+  return `${withManner.map(({ path }, at) => `import { manner as m${at} } from '${path}';`).join('\n')}
+export const manners = new Map([${withManner.map(({ name }, at) => `['${name}', m${at}]`).join(', ')}]);`;
+}
+
+/** Functions that make a property, with the place of its name among what they are given; what is behind it is cut. */
+const propertyMakers = new Map([
+  ['laidOut', 1],
+  ['content', 0],
+  ['words', 0],
+  ['inputAttribute', 0],
+  ['gaugeNumber', 0],
+  ['known', 0],
+  ['entered', -1],
+]);
+
+/** Whether an object literal is a property of a kind. */
+const isProperty = ({ type, properties }) =>
+  type === 'ObjectExpression' &&
+  ['name', 'label', 'group', 'type'].every((name) => properties.some((each) => nameOf(each) === name));
+
+/** Properties of kinds without all but their names: a page reads values by them, and knows nothing else of them. */
+function slimProperties(code, Parser) {
+  const cuts = [];
+  const visit = (node) => {
+    if (node === null || typeof node !== 'object') return;
+    const called = node.type === 'CallExpression' ? node.callee.name : undefined;
+    if (isProperty(node)) {
+      cuts.push(...members(code, [node], (each) => nameOf(each) !== 'name'));
+      return;
+    }
+    const place = propertyMakers.get(called);
+    const name = node.arguments?.[place];
+    if (place === -1 || name?.type === 'Literal') {
+      const [first] = node.arguments;
+      if (place > 0) cuts.push([first.start, node.arguments[place - 1].end, '0']);
+      cuts.push([place === -1 ? first.start : name.end, node.arguments.at(-1).end, '']);
+      return;
+    }
+    for (const value of Object.values(node)) (Array.isArray(value) ? value : [value]).forEach(visit);
+  };
+  visit(Parser.parse(code, { ecmaVersion: 'latest', sourceType: 'module' }));
+  return replaced(code, cuts);
+}
+
 export const slimPage = {
   name: 'page-script',
   async setup(build) {
@@ -119,9 +194,15 @@ export const slimPage = {
         const { code } = await esbuild.transform(source, { loader: 'ts', target: 'es2023' });
         return { contents: freeOfEffects(slim(code), Parser), loader: 'js' };
       });
+    build.onLoad({ filter: /core\/src\/kinds\/on-page\.ts$/ }, async ({ path }) => ({
+      contents: await mannersAlone(dirname(path), esbuild),
+      loader: 'js',
+      resolveDir: dirname(path),
+    }));
     onLoad(/core\/src\/document\/(?:property-types|track-list|names)\.ts$/, (code) =>
       slimReading(code, Parser),
     );
+    onLoad(/core\/src\/kinds\/.+\.ts$/, (code) => slimProperties(code, Parser));
     onLoad(/core\/src\/.+\.ts$/, (code) => code);
     // A library in one file, with constants that most of it is not asked for.
     build.onLoad({ filter: /d3-array\/dist\/[^/]+\.mjs$/ }, async ({ path }) => ({

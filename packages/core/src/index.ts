@@ -14,6 +14,7 @@ export * from './collections/catalogue.ts';
 export * from './collections/collection.ts';
 export { stateVariables } from './collections/state-variables.ts';
 export * from './document/attributes.ts';
+export * from './document/cascade.ts';
 export * from './document/delta.ts';
 export * from './document/dependencies.ts';
 export * from './document/feed.ts';

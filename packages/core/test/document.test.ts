@@ -9,6 +9,7 @@ import {
   controlNameProblem,
   controlProblem,
   defaultBands,
+  defaultText,
   deltaOf,
   effectiveNames,
   initialScope,
@@ -20,9 +21,12 @@ import {
   type Project,
   pathTo,
   projectProblem,
+  propertiesOf,
   readAttributeText,
   type Step,
+  shippedTheme,
   stateNameProblem,
+  themeOf,
   valuesOf,
   walk,
   withDelta,
@@ -77,7 +81,10 @@ describe('a property type', () => {
     for (const kind of kinds) {
       for (const property of kind.properties)
         if (property.default !== undefined)
-          expect(property.type.read(property.default), `${kind.name} ${property.name}`).toMatchObject({
+          expect(
+            property.type.read(defaultText(property, shippedTheme)!),
+            `${kind.name} ${property.name}`,
+          ).toMatchObject({
             ok: true,
           });
       for (const [name, text] of Object.entries(kind.starter))
@@ -191,8 +198,12 @@ describe('values in force', () => {
       width: 390,
       height: 844,
       scope: initialScope(project),
+      theme: themeOf(project),
     });
-    expect([values.number('size'), values.size('width'), values.text('text')]).toEqual([16, 120, '']);
+    const [size, width, text] = ['size', 'width', 'text'].map(
+      (name) => propertiesOf(kindOf(control)).get(name)!,
+    );
+    expect([values.get(size!), values.get(width!), values.get(text!) ?? '']).toEqual([16, 120, '']);
     expect(values.problems).toMatchObject([{ property: 'size' }]);
   });
 });

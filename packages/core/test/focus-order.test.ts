@@ -11,6 +11,7 @@ import {
   hasFocusTurns,
   type Project,
   ScreenView,
+  shippedTheme,
 } from '../src/index.ts';
 import type { Shaper } from '../src/text/shaper.ts';
 import { named, projectOf, testShaper } from './documents.ts';
@@ -70,7 +71,7 @@ it('stands on the page’s elements that take the focus', () => {
   const html = screenHtml(
     screenOf(changed),
     {
-      circumstances: { bands: [], width: 0, height: 0, scope: () => undefined },
+      circumstances: { bands: [], width: 0, height: 0, scope: () => undefined, theme: shippedTheme },
       assets: [],
       styleOf: () => '',
     },

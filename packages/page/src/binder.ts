@@ -15,7 +15,7 @@ import {
   type InsideBinding,
   type ItemFrame,
   itemFrame,
-  madeAnew,
+  manners,
   type PageTarget,
   type Program,
   partDeclarations,
@@ -27,6 +27,7 @@ import {
   shownRows,
   sortedRows,
   type TableRow,
+  tabindex,
   Values,
   withoutParts,
   withTurn,
@@ -135,8 +136,10 @@ export class Binder {
         const element = find(binding.control);
         if (!element) return;
         const values = new Values(new Map([...held, ...takenAll(binding, results)]), defaults);
-        const { children, ...made } = madeAnew[kind]!(values, element.dataset.name ?? '', count);
-        const turned = children.map((child) => withTurn(child, values.number('tabindex')));
+        const anew = manners.get(kind)?.anew?.(values, element.dataset.name ?? '', count);
+        if (!anew) return;
+        const { children, ...made } = anew;
+        const turned = children.map((child) => withTurn(child, values.get(tabindex)));
         const focused = kind === 'table' ? focusedIn(element) : undefined;
         replaceInside(element, binding.part, { ...made, children: turned }, this.program.icons);
         if (kind === 'table') {
@@ -182,22 +185,23 @@ export class Binder {
 
   #bindStyle(binding: StyleBinding, element: HTMLElement | null, frame?: ItemFrame): Dispose {
     const { kind, around, parts } = binding;
+    const manner = manners.get(kind) ?? {};
     const write = (target: HTMLElement | null, css: Declarations) => {
       if (target) target.style.cssText = [...css].map(([name, value]) => `${name}: ${value}`).join('; ');
     };
     return this.runtime.bindAll(
       binding.templates,
       (values) => {
-        const own = takenAll(binding, values);
-        const arrangement = arrangementNow(kind, own, binding.arrangement);
-        const css = new Map(declarations(withoutParts(own, parts), kind, around, arrangement));
-        const colour = colourDeclaration(kind, own);
+        const own = new Values(takenAll(binding, values));
+        const arrangement = arrangementNow(manner, own, binding.arrangement);
+        const css = new Map(declarations(withoutParts(own, parts), manner, around, arrangement));
+        const colour = colourDeclaration(manner, own);
         if (colour) css.set(...colour);
         write(element, css);
         for (const part of parts)
           write(
             element?.querySelector<HTMLElement>(`:scope ${part.selector}`) ?? null,
-            partDeclarations(own, kind, part, arrangement),
+            partDeclarations(own, manner, part, arrangement),
           );
       },
       frame,

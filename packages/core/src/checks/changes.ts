@@ -1,6 +1,9 @@
 /** Checks of changes from a band: those that say what holds already, and those that make a layout worse. */
+
 import { propertyOf } from '../document/attributes.ts';
+import { defaultText, propertiesOf } from '../document/cascade.ts';
 import { effectiveNames } from '../document/names.ts';
+import { themeOf } from '../document/theme.ts';
 import { walk } from '../document/tree.ts';
 import { type Control, inForce, type Project } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
@@ -61,12 +64,14 @@ export function withoutChange(
   const names = [...below.map(({ name }) => `${name}.${property}`), property];
   return (
     names.map((name) => inForce(control.props[name])).find((value) => value !== undefined) ??
-    defaultOf(control, property)
+    defaultOf(project, control, property)
   );
 }
 
-const defaultOf = (control: Control, property: string) =>
-  kindOf(control).properties.find(({ name }) => name === property)?.default;
+function defaultOf(project: Project, control: Control, name: string): string | undefined {
+  const property = propertiesOf(kindOf(control)).get(name);
+  return property && defaultText(property, themeOf(project));
+}
 
 /** Widths on which a change holds. */
 function whereOf(project: Project, { prefix }: BandChange, { from, to }: CheckOptions): Where | undefined {

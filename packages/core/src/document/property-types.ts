@@ -5,11 +5,22 @@
 
 import { asText } from '../expression/evaluate.ts';
 import { didYouMean, quoted } from '../expression/nearest.ts';
-import type { Align, Fraction, Gaps, Justify, Limit, Sides, Size, TrackList } from '../layout/box.ts';
+import type {
+  Align,
+  Fraction,
+  Gaps,
+  Justify,
+  Limit,
+  Sides,
+  Size,
+  Track,
+  TrackList,
+  TrackListPart,
+} from '../layout/box.ts';
 import { fontFamilies, fontWeights } from '../text/fonts.ts';
 import { nameProblem, valueNameProblem } from './names.ts';
 import { type ClampedSize, printClampedSize, readClampedSize } from './text-size.ts';
-import { themeColours } from './theme.ts';
+import { colourRoles } from './theme.ts';
 import { readTracks, tracksText } from './track-list.ts';
 
 export type Reading<T> =
@@ -275,12 +286,20 @@ const trackType = (name: string, expects: string, repeats: boolean): PropertyTyp
 });
 /** The tracks of a grid's template. */
 export const trackListType = trackType('tracks', 'tracks such as `120 1fr auto`', true);
-/** The tracks that no template has. */
-export const trackPatternType = trackType(
+const patternReader: Omit<PropertyType<TrackList>, 'take'> = trackType(
   'track pattern',
   'tracks such as `120 auto`, without `repeat`',
   false,
 );
+const isTrack = (part: TrackListPart): part is Track => !('auto' in part);
+/** The tracks that no template has. */
+export const trackPatternType: PropertyType<readonly Track[]> = {
+  ...patternReader,
+  read(text) {
+    const reading = patternReader.read(text);
+    return reading.ok ? { ...reading, value: reading.value.filter(isTrack) } : reading;
+  },
+};
 
 const flowWords = ['row', 'column', 'dense', 'row dense', 'column dense'];
 /** How items without a place fill a grid (Grid 1 §7.7). */
@@ -575,7 +594,7 @@ export const textType: PropertyType<string> = {
   take: (result) => ({ value: asText(result) }),
 };
 
-const colourWords = [...Object.keys(themeColours), 'none'];
+const colourWords: readonly string[] = [...colourRoles, 'none'];
 const colourExpects = 'a colour: #rgb, #rrggbb, #rrggbbaa, `none` or a colour of the theme';
 /** A colour of the theme or a hexadecimal one (CSS Color 4 §5.2). */
 export const colourType: PropertyType<string> = {

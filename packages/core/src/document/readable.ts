@@ -7,12 +7,12 @@ import { initialScope } from '../expression/initial-scope.ts';
 import { parseTemplate } from '../expression/template.ts';
 import { viewNames } from '../expression/view-names.ts';
 import { kindOf } from '../kinds/catalogue.ts';
+import { textInForce } from './cascade.ts';
 import { controlNames, effectiveNames } from './names.ts';
 import { knownOn } from './property-text.ts';
 import { repetitionOf } from './repetition.ts';
 import { pathTo } from './tree.ts';
 import { type Control, inForce, isDialog, type Project } from './types.ts';
-import { textInForce } from './values.ts';
 
 /** Something that can be written into an expression. */
 export interface Readable {

@@ -1,8 +1,11 @@
-/** The look that all projects start from: colours by role, and the numbers of the controls. Lengths in CSS px. */
+/**
+ * The theme: the look that all controls of a project start from. It is the last layer of the cascade; what is laid out,
+ * painted or exported gets one as a value, so that two projects, or two modes of one, can have different ones.
+ */
+import type { Project } from './types.ts';
 
-/** Colours by role; an attribute may name one instead of a hexadecimal colour. */
-export const themeColours: Readonly<Record<string, string>> = {
-  __proto__: null as never,
+/** Colours of the roles that kinds and attributes name, in light surroundings, of the theme that ships. */
+export const colours = {
   page: '#f6f3ec',
   sheet: '#fffdf8',
   tint: '#e4ece6',
@@ -13,10 +16,16 @@ export const themeColours: Readonly<Record<string, string>> = {
   'on-accent': '#fffdf8',
   warm: '#b86b35',
   alert: '#b23a2e',
-};
+} as const;
+
+/** What a colour is for; an attribute may name one instead of a hexadecimal colour. */
+export type ColourRole = keyof typeof colours;
+export const colourRoles = Object.keys(colours) as readonly ColourRole[];
+const roles: ReadonlySet<string> = new Set(colourRoles);
+const isRole = (text: string): text is ColourRole => roles.has(text);
 
 /** The same roles where the reader asks for dark colours (CSS Color Adjustment 1 §2). */
-export const darkColours: Readonly<Record<string, string>> = {
+const darkColours: Readonly<Record<ColourRole, string>> = {
   page: '#1a201d',
   sheet: '#232b27',
   tint: '#2b3a34',
@@ -30,10 +39,12 @@ export const darkColours: Readonly<Record<string, string>> = {
 };
 
 /** Roles that stand for others where the reader asks for more contrast (Media Queries 5 §12.3). */
-export const contrastRoles: Readonly<Record<string, string>> = { quiet: 'ink', line: 'ink' };
+const contrastRoles: Theme['contrastRoles'] = { quiet: 'ink', line: 'ink' };
 
-/** Numbers that make up a control's own size. Those marked "scaled" are multiplied by the reader's text scale. */
-export const theme = {
+/**
+ * What makes up a control's own size, lengths in CSS px. Those marked "scaled" are multiplied by the reader's text scale.
+ */
+const measures = {
   family: 'Hanken Grotesk',
   /** Scaled. */
   textSize: 16,
@@ -81,9 +92,35 @@ export const theme = {
   missingPicture: { width: 160, height: 120 },
 } as const;
 
-/** A colour attribute as CSS; a role becomes its hexadecimal value. */
-export const colourValue = (text: string): string => themeColours[text] ?? text;
+type Measures = {
+  readonly [Name in keyof typeof measures]: (typeof measures)[Name] extends number
+    ? number
+    : (typeof measures)[Name] extends string
+      ? string
+      : { readonly [Side in keyof (typeof measures)[Name]]: number };
+};
 
-/** A colour attribute as a page's stylesheet has it. */
+export interface Theme extends Measures {
+  /** Colours by role, as CSS has them. */
+  readonly colours: Readonly<Record<ColourRole, string>>;
+  readonly darkColours: Readonly<Record<ColourRole, string>>;
+  /** Roles that stand for others where the reader asks for more contrast. */
+  readonly contrastRoles: Readonly<Partial<Record<ColourRole, ColourRole>>>;
+}
+
+/** The name of a measure; a property of a kind may be as large as one says where nothing else is said. */
+export type Measure = keyof Measures;
+
+/** The theme that ships. */
+export const shippedTheme: Theme = { ...measures, colours, darkColours, contrastRoles };
+
+/** The theme of a project. */
+export const themeOf = (_: Pick<Project, 'assets'>): Theme => shippedTheme;
+
+/** A colour attribute as a painter needs it: a role becomes the theme's colour. */
+export const colourIn = ({ colours }: Pick<Theme, 'colours'>, text: string): string =>
+  isRole(text) ? colours[text] : text;
+
+/** A colour attribute as a page's stylesheet has it: a role becomes its custom property. */
 export const colourCss = (text: string): string =>
-  text in themeColours ? `var(--${text})` : text === 'none' ? 'transparent' : text;
+  isRole(text) ? `var(--${text})` : text === 'none' ? 'transparent' : text;

@@ -4,10 +4,11 @@ import type { Template } from '../expression/ast.ts';
 import { asText, EvaluationError, evaluateTemplate, type Scope } from '../expression/evaluate.ts';
 import { hasExpression, parseTemplate, unescapeBraces } from '../expression/template.ts';
 import type { Kind, Property } from '../kinds/kind.ts';
-import type { Align, Justify, Limit, Sides, Size } from '../layout/box.ts';
+import { allSaid, defaultText, prefixesInForce } from './cascade.ts';
 import type { PropertyType } from './property-types.ts';
 import { type ClampedSize, textSizeAt } from './text-size.ts';
-import { type Band, type Control, inForce } from './types.ts';
+import type { Theme } from './theme.ts';
+import type { Band, Control } from './types.ts';
 
 /** The circumstances that decide which changes hold. Lengths in CSS px. */
 export interface Circumstances {
@@ -15,6 +16,7 @@ export interface Circumstances {
   readonly width: number;
   readonly height: number;
   readonly scope: Scope;
+  readonly theme: Theme;
   /** The reader's text scale; 1 where absent. */
   readonly textScale?: number;
   /** The prefixes in force, where they are worked out already; see `prefixesInForce`. */
@@ -27,64 +29,42 @@ export interface ValueProblem {
   readonly message: string;
 }
 
-/** Typed access to a control's values; a property without one gives undefined. */
+/** A control's values, read by the property itself: `values.get(gap)` has the type that `gap` says. */
 export class Values {
   constructor(
     private readonly held: ReadonlyMap<string, unknown>,
     /** What holds where nothing is said. */
-    private readonly defaults: ReadonlyMap<string, unknown>,
+    private readonly defaults: ReadonlyMap<string, unknown> = none,
     readonly problems: readonly ValueProblem[] = [],
   ) {}
 
-  /** A value of the type that its property has; undefined where there is none. */
-  get<T>(name: string): T | undefined {
+  /** What holds; undefined where nothing does. */
+  get<T>({ name }: Key<T>): T | undefined {
     return (this.held.get(name) ?? this.defaults.get(name)) as T | undefined;
   }
-  /** What the control says itself, without what holds where nothing is said. */
-  own<T>(name: string): T | undefined {
+  /** What is said, without what holds where nothing is said. */
+  own<T>({ name }: Key<T>): T | undefined {
     return this.held.get(name) as T | undefined;
   }
-  has(name: string): boolean {
-    return this.get(name) !== undefined;
+  has(property: Key<unknown>): boolean {
+    return this.get(property) !== undefined;
   }
-  number(name: string): number | undefined {
-    return this.get<number>(name);
+  /** A text; empty where nothing holds. */
+  text(property: Key<string>): string {
+    return this.get(property) ?? '';
   }
-  text(name: string): string {
-    return this.get<string>(name) ?? '';
+  flag(property: Key<boolean>): boolean {
+    return this.get(property) === true;
   }
-  flag(name: string): boolean {
-    return this.get<boolean>(name) === true;
-  }
-  size(name: string): Size {
-    return this.get<Size>(name);
-  }
-  limit(name: string): Limit {
-    return this.get<Limit>(name);
-  }
-  sides(name: string): Sides | undefined {
-    return this.get<Sides>(name);
-  }
-  align(name: string): Align | undefined {
-    return this.get<Align>(name);
-  }
-  justify(name: string): Justify | undefined {
-    return this.get<Justify>(name);
-  }
-  colour(name: string): string | undefined {
-    return this.get<string>(name);
+  /** Those of the values that are said whose property passes. */
+  only(passes: (name: string) => boolean): Values {
+    return new Values(new Map([...this.held].filter(([name]) => passes(name))));
   }
 }
 
-/** The prefixes whose changes hold, weakest first; the empty one is the control's own value. */
-export function prefixesInForce({
-  bands,
-  width,
-  height,
-}: Pick<Circumstances, 'bands' | 'width' | 'height'>): string[] {
-  const reached = bands.filter((band) => width >= band.from).toSorted((a, b) => a.from - b.from);
-  return ['', ...reached.map((band) => `${band.name}.`), width > height ? 'landscape.' : 'portrait.'];
-}
+/** What a value is read by: a property, of which the name counts; kinds may differ in what holds where nothing is said. */
+export type Key<T> = Pick<Property<T>, 'name' | 'type'>;
+const none: ReadonlyMap<string, unknown> = new Map();
 
 const templates = new Map<string, Template | string>();
 
@@ -108,94 +88,28 @@ export function convert(type: PropertyType, result: unknown): { value?: unknown;
   return reading.ok ? { value: reading.value } : { message: reading.message };
 }
 
-/**
- * The text of a property that holds under some prefixes, weakest first; undefined where the control says nothing.
- * A two-way binding reads as the expression of its variable.
- */
-export function textInForce(
-  control: Control,
-  property: Pick<Property, 'name' | 'twoWay'>,
-  prefixes: readonly string[],
-): string | undefined {
-  const target = property.twoWay && inForce(control.props[`${property.name}.bind`]);
-  if (target) return `{${target}}`;
-  let text: string | undefined;
-  for (const prefix of prefixes) text = inForce(control.props[prefix + property.name]) ?? text;
-  return text;
-}
+const defaults = new WeakMap<Theme, WeakMap<Kind, ReadonlyMap<string, unknown>>>();
 
-/** A kind's properties by name, and what holds where nothing is said. */
-interface KindValues {
-  readonly byName: ReadonlyMap<string, Property>;
-  readonly defaults: ReadonlyMap<string, unknown>;
-}
-
-const kindValues = new WeakMap<Kind, KindValues>();
-
-function valuesOfKind(kind: Kind): KindValues {
-  let known = kindValues.get(kind);
+/** What holds for a kind where nothing is said, by property. */
+export function defaultsOf(kind: Kind, theme: Theme): ReadonlyMap<string, unknown> {
+  let ofTheme = defaults.get(theme);
+  if (!ofTheme) {
+    ofTheme = new WeakMap();
+    defaults.set(theme, ofTheme);
+  }
+  let known = ofTheme.get(kind);
   if (!known) {
-    const defaults = new Map<string, unknown>();
-    for (const property of kind.properties) {
-      const reading = property.default === undefined ? undefined : property.type.read(property.default);
-      if (reading?.ok) defaults.set(property.name, reading.value);
-    }
-    known = { byName: new Map(kind.properties.map((property) => [property.name, property])), defaults };
-    kindValues.set(kind, known);
+    known = new Map(
+      kind.properties.flatMap((property) => {
+        const text = defaultText(property, theme);
+        const reading = text === undefined ? undefined : property.type.read(text);
+        return reading?.ok ? [[property.name, reading.value] as const] : [];
+      }),
+    );
+    ofTheme.set(kind, known);
   }
   return known;
 }
-
-/** What a control says about a property: the text in force and how strong what said it is. */
-interface Said {
-  text: string;
-  rank: number;
-}
-
-/**
- * The texts in force of all properties that a control says something about, as `textInForce` has them for one: in
- * one go, since a screen has many controls.
- */
-function allInForce(
-  control: Control,
-  byName: ReadonlyMap<string, Property>,
-  prefixes: readonly string[],
-): Map<Property, Said> {
-  const found = new Map<Property, Said>();
-  const say = (property: Property, text: string | undefined, rank: number) => {
-    if (text === undefined) return;
-    const before = found.get(property);
-    if (!before) found.set(property, { text, rank });
-    else if (rank >= before.rank) {
-      before.text = text;
-      before.rank = rank;
-    }
-  };
-  for (const attribute in control.props) {
-    const own = byName.get(attribute);
-    if (own) {
-      say(own, inForce(control.props[attribute]), 0);
-      continue;
-    }
-    const dot = attribute.indexOf('.');
-    if (dot <= 0) continue;
-    const rest = attribute.slice(dot + 1);
-    const property = byName.get(rest === 'bind' ? attribute.slice(0, dot) : rest);
-    if (!property) continue;
-    if (rest === 'bind') {
-      const target = property.twoWay && inForce(control.props[attribute]);
-      // A two-way binding wins over all else.
-      if (target) say(property, `{${target}}`, Infinity);
-      continue;
-    }
-    const rank = prefixes.indexOf(attribute.slice(0, dot + 1));
-    if (rank > 0) say(property, inForce(control.props[attribute]), rank);
-  }
-  return found;
-}
-
-/** What holds for a kind where nothing is said, by property. */
-export const defaultsOf = (kind: Kind): ReadonlyMap<string, unknown> => valuesOfKind(kind).defaults;
 
 const isClamped = ({ name }: Property, value: unknown): value is ClampedSize =>
   name === 'size' && typeof value === 'object';
@@ -203,10 +117,9 @@ const isClamped = ({ name }: Property, value: unknown): value is ClampedSize =>
 /** Works out all values of a control. An expression that fails leaves its property at its default. */
 export function valuesOf(control: Control, kind: Kind, circumstances: Circumstances): Values {
   const prefixes = circumstances.prefixes ?? prefixesInForce(circumstances);
-  const { byName, defaults } = valuesOfKind(kind);
   const held = new Map<string, unknown>();
   let problems: ValueProblem[] | undefined;
-  for (const [property, { text }] of allInForce(control, byName, prefixes)) {
+  for (const [property, { text }] of allSaid(control, kind, prefixes)) {
     const { value, message } = hasExpression(text)
       ? worked(property, text, circumstances.scope)
       : readPlain(property, text);
@@ -222,7 +135,7 @@ export function valuesOf(control: Control, kind: Kind, circumstances: Circumstan
       problems.push({ property: property.name, message });
     }
   }
-  return new Values(held, defaults, problems);
+  return new Values(held, defaultsOf(kind, circumstances.theme), problems);
 }
 
 /** What plain texts came to, by type of property; the same few recur all over a screen. */

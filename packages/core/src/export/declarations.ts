@@ -1,82 +1,115 @@
 /** A control's values as CSS. Only what the control says itself is said; kinds' defaults stand in their own rules. */
 
-import type { ClampedSize } from '../document/text-size.ts';
-import { colourCss as colour } from '../document/theme.ts';
+import { allSaid } from '../document/cascade.ts';
+import { colourCss as colour, type Theme } from '../document/theme.ts';
 import { trackListCss } from '../document/track-list.ts';
 import type { Control } from '../document/types.ts';
-import { textInForce } from '../document/values.ts';
+import { defaultsOf, Values } from '../document/values.ts';
 import { hasExpression, unescapeBraces } from '../expression/template.ts';
-import { type Arrangement, arrangementOf, hasLike } from '../kinds/arrangement.ts';
 import { kindOf } from '../kinds/catalogue.ts';
-import { declaredBy, ownSized } from '../kinds/declared.ts';
-import type { CarryingPart, Kind } from '../kinds/kind.ts';
+import type { Arrangement, CarryingPart, Manner, Property } from '../kinds/kind.ts';
+import { arrangementOf, mannerOf } from '../kinds/manner.ts';
+import {
+  align,
+  alignSelf,
+  aspect,
+  autoColumns,
+  autoRows,
+  background,
+  borderColour,
+  borderWidth,
+  bottom,
+  centerX,
+  centerY,
+  col,
+  colour as colourKey,
+  colSpan,
+  columnGap,
+  columns,
+  corner,
+  flow,
+  font,
+  gap,
+  height,
+  hidden,
+  italic,
+  justify,
+  justifySelf,
+  left,
+  letterSpacing,
+  lineHeight,
+  lines,
+  margin,
+  maxHeight,
+  maxWidth,
+  minHeight,
+  minWidth,
+  nowrap,
+  order,
+  padding,
+  right,
+  row,
+  rowGap,
+  rowSpan,
+  rows,
+  textAlign,
+  size as textSize,
+  top,
+  weight,
+  width,
+  wrap,
+} from '../kinds/properties.ts';
 import { edgeOf } from '../kinds/screen-bars.ts';
-import type { Align, Fraction, Gaps, Justify, Limit, Sides, Size, TrackList } from '../layout/box.ts';
+import type { Align, Fraction, Justify, Limit, Sides, Size } from '../layout/box.ts';
 import { sizesWithRatio } from '../layout/ratio.ts';
 
 /** CSS property to value, in the order in which they are written. */
 export type Declarations = ReadonlyMap<string, string>;
-
-/** Typed values by property name, of those that a control sets. */
-export type OwnValues = ReadonlyMap<string, unknown>;
+type Css = Map<string, string>;
 
 /**
- * How the container around a control arranges it: one after another along an axis, in cells, at pins, or as a pane of
- * a split with its part of the width.
+ * How the container around a control arranges it: one after another along an axis, in cells, at pins, or as a pane
+ * beside another with its part of the width.
  */
 export type Around = { readonly type: Arrangement } | { readonly type: 'pane'; readonly part: number };
 
+/** Under which conditions values are asked for. */
+export interface Conditions {
+  /** Bands and orientation in front of attributes, weakest first. */
+  readonly prefixes: readonly string[];
+  readonly theme: Theme;
+}
+
 /**
- * How a container arranges its children under some prefixes.
+ * How a container arranges its children under some conditions.
  *
- * @param index which of its children is asked about.
+ * @param child which of its children is asked about.
  */
 export function aroundOf(
   parent: Control | undefined,
   child: Control | undefined,
-  prefixes: readonly string[],
+  conditions: Conditions,
 ): Around {
   if (!parent) return { type: 'column' };
-  const kind = kindOf(parent);
-  const own = ownValues(parent, kind, prefixes);
-  if (parent.kind === 'split') {
-    const ratio = (own.get('ratio') ?? defaultOf(kind, 'ratio')) as readonly [number, number];
-    return { type: 'pane', part: ratio[child ? parent.children.indexOf(child) : 0] ?? 1 };
-  }
+  const manner = mannerOf(kindOf(parent));
+  const values = plainValues(parent, conditions);
+  const ratio = manner.panes && values.get(manner.panes.ratio);
+  if (ratio) return { type: 'pane', part: ratio[child ? parent.children.indexOf(child) : 0] ?? 1 };
   // A bar of the screen stands beside or above the rest of it.
-  const edge = parent.kind === 'screen' && child ? edgeOf(child) : undefined;
-  return { type: edge === 'start' || edge === 'end' ? 'row' : arrangementWith(kind, own) };
+  const edge = child && edgeOf(child);
+  return { type: edge === 'start' || edge === 'end' ? 'row' : arrangementOf(manner, values) };
 }
 
-/** How a kind arranges what is in it, with the values that it has. */
-export const arrangementWith = (kind: Kind, own: OwnValues): Arrangement =>
-  arrangementOf(kind.name, (name) => own.get(name) ?? defaultOf(kind, name));
-
-/** How a kind arranges what is in it once an expression may say so. @param otherwise where none does. */
-export const arrangementNow = (kind: string, own: OwnValues, otherwise: Arrangement): Arrangement =>
-  ['like', 'axis', 'edge'].some((name) => own.has(name))
-    ? arrangementOf(kind, (name) => own.get(name))
-    : otherwise;
-
-/** What holds for a property of a kind where nothing is said. */
-function defaultOf(kind: Kind, name: string): unknown {
-  const property = kind.properties.find((entry) => entry.name === name);
-  const reading = property?.default === undefined ? undefined : property.type.read(property.default);
-  return reading?.ok ? reading.value : undefined;
-}
-
-/**
- * The values that a control sets without expressions, under some prefixes.
- */
-export function ownValues(control: Control, kind: Kind, prefixes: readonly string[]): Map<string, unknown> {
-  const own = new Map<string, unknown>();
-  for (const property of kind.properties) {
-    const text = textInForce(control, property, prefixes);
-    if (text === undefined || hasExpression(text)) continue;
+/** The values of a control without those that follow expressions, under some conditions. */
+export function plainValues(control: Control, { prefixes, theme }: Conditions): Values {
+  const kind = kindOf(control);
+  const said = new Map<string, unknown>();
+  for (const [property, { text }] of allSaid(control, kind, prefixes)) {
+    if (hasExpression(text)) continue;
     const reading = property.type.read(unescapeBraces(text));
-    if (reading.ok) own.set(property.name, reading.value);
+    if (reading.ok) said.set(property.name, reading.value);
   }
-  return own;
+  return new Values(said, defaultsOf(kind, theme));
 }
 
 const px = (value: number): string => (value === 0 ? '0' : `${Number(value.toFixed(4))}px`);
@@ -95,212 +128,223 @@ const justifyWords: Record<Justify, string> = {
 };
 
 /**
- * @param own what the control sets.
- * @param kind the kind of the control, by name.
+ * @param values what the control says itself is said here, too.
+ * @param manner of the control's kind.
  * @param around how the container around it arranges it.
  * @param arrangement how it arranges what is in it.
  */
 export function declarations(
-  own: OwnValues,
-  kind: string,
+  values: Values,
+  manner: Manner,
   around: Around,
   arrangement: Arrangement,
 ): Declarations {
-  const css = new Map<string, string>(declaredBy[kind]?.(own));
-  const when = <T>(name: string, write: (value: T) => void) => {
-    if (own.has(name)) write(own.get(name) as T);
-  };
-  when<boolean>('hidden', (hidden) => hidden && css.set('display', 'none'));
-  placeInside(css, own, kind, arrangement);
-  when<Align>(
-    'align-self',
-    (value) =>
-      around.type !== 'pins' &&
-      css.set('align-self', around.type === 'column' ? withoutBaseline(value) : value),
-  );
+  const css = new Map<string, string>(manner.css?.(values));
+  const isHidden = values.flag(hidden);
+  if (isHidden) css.set('display', 'none');
+  placeInside(css, values, arrangement);
+  const self = values.own(alignSelf);
+  if (self && around.type !== 'pins')
+    css.set('align-self', around.type === 'column' ? withoutBaseline(self) : self);
   const inCells = around.type === 'cells' || around.type === 'layers';
-  if (inCells) when<Align>('justify-self', (value) => css.set('justify-self', withoutBaseline(value)));
-  if (around.type === 'cells') gridArea(css, own);
-  const { width, height } = sizesWithRatio(
-    own.get('width') as Size,
-    own.get('height') as Size,
-    own.get('aspect') as number | undefined,
+  const across = values.own(justifySelf);
+  if (across && inCells) css.set('justify-self', withoutBaseline(across));
+  if (around.type === 'cells') gridArea(css, values);
+  sizesIn(css, values, manner, around);
+  const place = values.own(order);
+  if (place !== undefined) css.set('order', String(place));
+  const outside = values.own(margin);
+  if (outside) sides(css, 'margin', '', outside);
+  const inside = values.own(padding);
+  if (inside) sides(css, 'padding', '', inside);
+  boxLook(css, values);
+  textLook(css, values);
+  // Whatever else was said about how it is shown.
+  if (isHidden) css.set('display', 'none');
+  return css;
+}
+
+/** Width, height, their limits and the ratio. */
+function sizesIn(css: Css, values: Values, manner: Manner, around: Around): void {
+  const ratio = values.own(aspect);
+  const wanted = sizesWithRatio(
+    values.own(width),
+    values.own(height),
+    ratio,
     around.type === 'pane' ? undefined : around.type,
   );
-  if (around.type === 'pins') pins(css, own, kind, width, height);
+  if (around.type === 'pins') pins(css, values, manner, wanted);
   else {
-    size(css, around.type === 'pane' ? undefined : width, 'width', around);
-    size(css, height, 'height', around);
+    size(css, around.type === 'pane' ? undefined : wanted.width, 'width', around);
+    size(css, wanted.height, 'height', around);
   }
-  for (const name of ['min-width', 'max-width', 'min-height', 'max-height'])
-    when<Limit>(name, (value) => css.set(name, limit(value)));
-  when<number>('aspect', (value) => css.set('aspect-ratio', String(Number(value.toFixed(6)))));
-  when<number>('order', (value) => css.set('order', String(value)));
-  when<Sides>('margin', (value) => sides(css, 'margin', '', value));
-  when<Sides>('padding', (value) => sides(css, 'padding', '', value));
-  when<string>('background', (value) => css.set('background', colour(value)));
-  when<number>('corner', (value) => css.set('border-radius', px(value)));
-  when<Sides>('border-width', (value) => {
+  for (const key of [minWidth, maxWidth, minHeight, maxHeight]) {
+    const value = values.own(key);
+    if (value !== undefined) css.set(key.name, limit(value));
+  }
+  if (ratio !== undefined) css.set('aspect-ratio', String(Number(ratio.toFixed(6))));
+}
+
+function boxLook(css: Css, values: Values): void {
+  const ground = values.own(background);
+  if (ground !== undefined) css.set('background', colour(ground));
+  const radius = values.own(corner);
+  if (radius !== undefined) css.set('border-radius', px(radius));
+  const border = values.own(borderWidth);
+  if (border) {
     css.set('border-style', 'solid');
-    sides(css, 'border', '-width', value);
-    css.set('border-color', colour((own.get('border-color') as string | undefined) ?? 'line'));
-  });
-  when<string>('font', (value) => css.set('font-family', `"${value}"`));
-  when<number | ClampedSize>('size', (value) =>
-    css.set(
-      'font-size',
-      typeof value === 'number'
-        ? rem(value)
-        : `clamp(${rem(value.min)}, round(down, ${value.vw}vw, 1px), ${rem(value.max)})`,
-    ),
+    sides(css, 'border', '-width', border);
+    css.set('border-color', colour(values.own(borderColour) ?? 'line'));
+  }
+}
+
+function textLook(css: Css, values: Values): void {
+  const say = <T>(key: Property<T>, name: string, text: (value: T) => string) => {
+    const value = values.own(key);
+    if (value !== undefined) css.set(name, text(value));
+  };
+  say(font, 'font-family', (value) => `"${value}"`);
+  say(textSize, 'font-size', (value) =>
+    typeof value === 'number'
+      ? rem(value)
+      : `clamp(${rem(value.min)}, round(down, ${value.vw}vw, 1px), ${rem(value.max)})`,
   );
-  when<number>('weight', (value) => css.set('font-weight', String(value)));
-  when<boolean>('italic', (value) => css.set('font-style', value ? 'italic' : 'normal'));
-  when<number>('line-height', (value) => css.set('line-height', String(value)));
-  when<number>('letter-spacing', (value) => css.set('letter-spacing', px(value)));
-  when<string>('text-align', (value) => css.set('text-align', value));
-  when<number>('lines', (value) => {
+  say(weight, 'font-weight', String);
+  say(italic, 'font-style', (value) => (value ? 'italic' : 'normal'));
+  say(lineHeight, 'line-height', String);
+  say(letterSpacing, 'letter-spacing', px);
+  say(textAlign, 'text-align', String);
+  const most = values.own(lines);
+  if (most !== undefined) {
     css.set('display', '-webkit-box');
     css.set('-webkit-box-orient', 'vertical');
-    css.set('-webkit-line-clamp', String(value));
+    css.set('-webkit-line-clamp', String(most));
     css.set('overflow', 'clip');
-  });
-  when<boolean>('nowrap', (value) => css.set('text-wrap-mode', value ? 'nowrap' : 'wrap'));
-  if (own.get('hidden') === true) css.set('display', 'none');
-  return css;
+  }
+  say(nowrap, 'text-wrap-mode', (value) => (value ? 'nowrap' : 'wrap'));
 }
 
 /** Baselines run across: from side to side there are none to line up by, and the start stands for them. */
 const withoutBaseline = (word: Align): Align => (word === 'baseline' ? 'start' : word);
 
 /** How a container arranges what is in it. */
-function placeInside(css: Map<string, string>, own: OwnValues, kind: string, arrangement: Arrangement): void {
+function placeInside(css: Css, values: Values, arrangement: Arrangement): void {
   const inCells = arrangement === 'cells' || arrangement === 'layers';
-  if (hasLike(kind) && own.has('like')) {
-    css.set('display', inCells ? 'grid' : 'flex');
-    if (!inCells) css.set('flex-direction', own.get('like') as string);
-    else {
-      // Said in full: what has a size of its own, a picture, would start in its cell otherwise (Grid 1 §6.2).
-      css.set('align-items', 'stretch');
-      css.set('justify-items', 'stretch');
-    }
-  }
-  if (kind === 'scroll') {
-    const axis = own.get('axis') as string | undefined;
-    if (axis === 'horizontal') css.set('overflow', 'auto hidden');
-    else if (axis === 'both') css.set('overflow', 'auto');
-    else if (axis === 'vertical') css.set('overflow', 'hidden auto');
-  }
-  if (inCells) {
-    for (const name of ['columns', 'rows'])
-      if (own.has(name)) css.set(`grid-template-${name}`, trackListCss(own.get(name) as TrackList));
-    for (const name of ['auto-columns', 'auto-rows'])
-      if (own.has(name)) css.set(`grid-${name}`, trackListCss(own.get(name) as TrackList));
-    const flow = own.get('flow') as { axis: string; dense: boolean } | undefined;
-    if (flow) css.set('grid-auto-flow', flow.dense ? `${flow.axis} dense` : flow.axis);
-  }
-  gaps(css, own);
-  const align = own.get('align') as Align | undefined;
-  if (align) css.set('align-items', arrangement === 'column' ? withoutBaseline(align) : align);
-  const justify = own.get('justify') as Justify | undefined;
-  if (justify)
+  if (inCells) tracks(css, values);
+  gaps(css, values);
+  const across = values.own(align);
+  if (across) css.set('align-items', arrangement === 'column' ? withoutBaseline(across) : across);
+  const along = values.own(justify);
+  if (along)
     css.set(
       inCells ? 'justify-items' : 'justify-content',
       // What spreads a row's children out has no meaning in cells.
-      inCells ? (justify in spreads ? 'stretch' : justify) : justifyWords[justify],
+      inCells ? (along in spreads ? 'stretch' : along) : justifyWords[along],
     );
-  if (own.has('wrap') && !inCells) css.set('flex-wrap', own.get('wrap') ? 'wrap' : 'nowrap');
+  const wraps = values.own(wrap);
+  if (wraps !== undefined && !inCells) css.set('flex-wrap', wraps ? 'wrap' : 'nowrap');
 }
 
 const spreads = { between: true, around: true, evenly: true };
 
-function gaps(css: Map<string, string>, own: OwnValues): void {
-  const both = own.get('gap') as Gaps | undefined;
-  const found = [
-    (own.get('row-gap') as number | undefined) ?? both?.row,
-    (own.get('column-gap') as number | undefined) ?? both?.column,
-  ];
-  if (found.some((gap) => gap !== undefined))
-    css.set('gap', [...new Set(found.map((gap) => px(gap ?? 0)))].join(' '));
+function tracks(css: Css, values: Values): void {
+  for (const [key, name] of [
+    [columns, 'grid-template-columns'],
+    [rows, 'grid-template-rows'],
+    [autoColumns, 'grid-auto-columns'],
+    [autoRows, 'grid-auto-rows'],
+  ] as const) {
+    const list = values.own(key);
+    if (list) css.set(name, trackListCss(list));
+  }
+  const filling = values.own(flow);
+  if (filling) css.set('grid-auto-flow', filling.dense ? `${filling.axis} dense` : filling.axis);
+}
+
+function gaps(css: Css, values: Values): void {
+  const both = values.own(gap);
+  const found = [values.own(rowGap) ?? both?.row, values.own(columnGap) ?? both?.column];
+  if (found.some((each) => each !== undefined))
+    css.set('gap', [...new Set(found.map((each) => px(each ?? 0)))].join(' '));
 }
 
 /** Lines and spans of a grid's item. */
-function gridArea(css: Map<string, string>, own: OwnValues): void {
+function gridArea(css: Css, values: Values): void {
   for (const [axis, line, span] of [
-    ['column', 'col', 'col-span'],
-    ['row', 'row', 'row-span'],
+    ['column', col, colSpan],
+    ['row', row, rowSpan],
   ] as const) {
-    const parts = [own.get(line), own.has(span) ? `span ${own.get(span)}` : undefined].filter(
-      (part) => part !== undefined,
-    );
+    const [at, over] = [values.own(line), values.own(span)];
+    const parts = [...(at === undefined ? [] : [at]), ...(over === undefined ? [] : [`span ${over}`])];
     if (parts.length > 0) css.set(`grid-${axis}`, parts.join(' / '));
   }
 }
 
 /** Place and size of a child of a pinboard. */
-function pins(css: Map<string, string>, own: OwnValues, kind: string, width: Size, height: Size): void {
+function pins(
+  css: Css,
+  values: Values,
+  { keepsSize = false }: Manner,
+  sizes: { readonly width: Size; readonly height: Size },
+): void {
   const length = (value: number | Fraction) =>
     typeof value === 'number' ? px(value) : percent(value.fraction);
-  for (const [axis, wanted, near, far, center, side] of [
-    ['justify-self', width, 'left', 'right', 'center-x', 'width'],
-    ['align-self', height, 'top', 'bottom', 'center-y', 'height'],
+  for (const [axis, side, near, far, centre] of [
+    ['justify-self', 'width', left, right, centerX],
+    ['align-self', 'height', top, bottom, centerY],
   ] as const) {
-    if (own.has(center)) {
-      const offset = own.get(center) as number;
-      css.set(near, px(offset));
-      css.set(far, px(-offset));
+    const wanted = sizes[side];
+    const offset = values.own(centre);
+    const held = [near, far].map((pin) => ({ name: pin.name, at: values.own(pin) }));
+    if (offset !== undefined) {
+      css.set(near.name, px(offset));
+      css.set(far.name, px(-offset));
       css.set(axis, 'unsafe center');
-    } else
-      for (const pin of [near, far])
-        if (own.has(pin)) css.set(pin, length(own.get(pin) as number | Fraction));
+    } else for (const { name, at } of held) if (at !== undefined) css.set(name, length(at));
     const isShare = typeof wanted === 'object' && 'share' in wanted;
-    if (isShare) for (const pin of [near, far]) if (!css.has(pin)) css.set(pin, '0');
+    if (isShare) for (const { name } of held) if (!css.has(name)) css.set(name, '0');
     if (wanted === 'fit') css.set(side, 'fit-content');
-    else if (typeof wanted === 'number' || (typeof wanted === 'object' && 'fraction' in wanted))
-      css.set(side, limit(wanted as Limit));
-    else if (own.has(center)) css.set(side, isShare ? 'stretch' : 'fit-content');
+    else if (isLimit(wanted)) css.set(side, limit(wanted));
+    else if (offset !== undefined) css.set(side, isShare ? 'stretch' : 'fit-content');
     // Pictures and buttons keep their own size between two pins where nothing else is said.
-    else if (isShare || (ownSized.has(kind) && own.has(near) && own.has(far))) css.set(side, 'stretch');
+    else if (isShare || (keepsSize && held.every(({ at }) => at !== undefined))) css.set(side, 'stretch');
   }
 }
 
-/** What a control says itself, without what a part inside it carries. */
-export function withoutParts(own: OwnValues, parts: readonly CarryingPart[]): OwnValues {
+const isLimit = (size: Size): size is number | Fraction =>
+  typeof size === 'number' || (typeof size === 'object' && 'fraction' in size);
+
+/** What a control says itself, without what parts inside it carry. */
+export function withoutParts(values: Values, parts: readonly CarryingPart[]): Values {
   const carried = new Set(parts.flatMap(({ properties }) => properties));
-  return carried.size === 0 ? own : new Map([...own].filter(([name]) => !carried.has(name)));
+  return carried.size === 0 ? values : values.only((name) => !carried.has(name));
 }
 
 /** What a part inside a control carries. */
 export function partDeclarations(
-  own: OwnValues,
-  kind: string,
+  values: Values,
+  manner: Manner,
   part: CarryingPart,
   arrangement: Arrangement,
 ): Declarations {
-  const carried = new Map([...own].filter(([name]) => part.properties.includes(name)));
-  const css = new Map(declarations(carried, kind, { type: 'column' }, arrangement));
-  if (kind === 'scroll' && own.has('axis')) {
-    const axis = own.get('axis');
-    css.set('flex-direction', axis === 'horizontal' ? 'row' : 'column');
-    css.set('width', axis === 'vertical' ? 'auto' : 'max-content');
-    css.set('min-width', axis === 'vertical' ? '0' : '100%');
-    css.set('height', axis === 'horizontal' ? '100%' : 'auto');
-    css.set('min-height', axis === 'horizontal' ? '0' : '100%');
-  }
-  return css;
+  const carried = values.only((name) => part.properties.includes(name));
+  return new Map([
+    ...declarations(carried, manner, { type: 'column' }, arrangement),
+    ...(manner.partCss?.(values) ?? []),
+  ]);
 }
 
-/** The property that carries a control's `color`: the words', except on a control that is nothing but its colour. */
-export function colourDeclaration(kind: string, own: OwnValues): [string, string] | undefined {
-  if (!own.has('color')) return undefined;
-  return [kind === 'divider' ? 'background' : 'color', colour(own.get('color') as string)];
+/** What `color` says: of the words, except on a control that is nothing but its colour. */
+export function colourDeclaration({ paints }: Manner, values: Values): [string, string] | undefined {
+  const said = values.own(colourKey);
+  return said === undefined ? undefined : [paints ?? 'color', colour(said)];
 }
 
-function size(css: Map<string, string>, value: Size, side: 'width' | 'height', around: Around): void {
+function size(css: Css, value: Size, side: 'width' | 'height', around: Around): void {
   if (value === undefined) return;
   const main = side === 'width' ? around.type === 'row' || around.type === 'pane' : around.type === 'column';
-  if (typeof value === 'number' || (typeof value === 'object' && 'fraction' in value)) {
-    css.set(side, limit(value as Limit));
+  if (isLimit(value)) {
+    css.set(side, limit(value));
     if (main) css.set('flex', 'none');
   } else if (value === 'fit') {
     // Along the main axis that is what happens anyway; across it keeps from stretching.
@@ -318,7 +362,7 @@ function size(css: Map<string, string>, value: Size, side: 'width' | 'height', a
 }
 
 /** Four sides; where start and end differ, flow-relative properties let them swap in right-to-left. */
-function sides(css: Map<string, string>, name: string, suffix: string, value: Sides): void {
+function sides(css: Css, name: string, suffix: string, value: Sides): void {
   const { top, end, bottom, start } = value;
   if (start === end) {
     const list = top === bottom ? (top === end ? [top] : [top, end]) : [top, end, bottom];

@@ -4,10 +4,9 @@
  */
 import { pathIn } from '../document/tree.ts';
 import type { Control } from '../document/types.ts';
-import { kindOf } from '../kinds/catalogue.ts';
+import { borderWidth, hidden, margin, order, padding } from '../kinds/properties.ts';
 import { edgeOf } from '../kinds/screen-bars.ts';
-import type { Sides } from '../layout/box.ts';
-import { ownValues } from './declarations.ts';
+import { type Conditions, plainValues } from './declarations.ts';
 
 export interface HingeSide {
   /** The side of the screen that is measured from. */
@@ -21,20 +20,19 @@ export interface HingeSide {
 /**
  * From which side a split's panes are measured: from the start, but where a bar lies there and none at the end.
  *
- * @param prefixes of the changes that hold.
+ * @param conditions those that hold.
  */
-export function hingeSide(screen: Control, split: Control, prefixes: readonly string[]): HingeSide {
-  const valuesOf = (control: Control) => ownValues(control, kindOf(control), prefixes);
+export function hingeSide(screen: Control, split: Control, conditions: Conditions): HingeSide {
+  const valuesOf = (control: Control) => plainValues(control, conditions);
   const hasBar = (edge: 'start' | 'end') =>
-    screen.children.some((child) => edgeOf(child) === edge && valuesOf(child).get('hidden') !== true);
+    screen.children.some((child) => edgeOf(child) === edge && !valuesOf(child).flag(hidden));
   const side = hasBar('start') && !hasBar('end') ? 'end' : 'start';
   let inset = 0;
   for (const control of pathIn(screen, split.id)) {
     const own = valuesOf(control);
-    for (const name of ['margin', 'border-width', 'padding'])
-      inset += (own.get(name) as Sides | undefined)?.[side] ?? 0;
+    for (const key of [margin, borderWidth, padding]) inset += own.own(key)?.[side] ?? 0;
   }
-  const [one, other] = split.children.map((pane) => Number(valuesOf(pane).get('order') ?? 0));
-  const first = other !== undefined && one! > other ? 1 : 0;
+  const [one, other] = split.children.map((pane) => valuesOf(pane).get(order) ?? 0);
+  const first = one !== undefined && other !== undefined && one > other ? 1 : 0;
   return { side, inset, pane: side === 'start' ? first : first === 0 ? 1 : 0 };
 }

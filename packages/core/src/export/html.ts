@@ -1,18 +1,21 @@
 /** The page's HTML: real elements, the controls' names on them, words and attributes escaped. */
 
+import { propertiesOf } from '../document/cascade.ts';
 import { effectiveNames } from '../document/names.ts';
+import { pictureType } from '../document/property-types.ts';
 import { repetitionOf } from '../document/repetition.ts';
-import { theme } from '../document/theme.ts';
+import type { Theme } from '../document/theme.ts';
 import { type Asset, type Control, inForce } from '../document/types.ts';
 import type { Circumstances } from '../document/values.ts';
 import { type Values, valuesOf } from '../document/values.ts';
 import type { Scope } from '../expression/evaluate.ts';
+import { asText } from '../expression/evaluate.ts';
 import { unescapeBraces } from '../expression/template.ts';
 import { iconShapes } from '../icons/icon-set.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import type { Kind, PageElement, Shape } from '../kinds/kind.ts';
-import { longList, mostItems, saidBy, writtenOfLong } from '../kinds/repeat.ts';
-import { withTurn } from '../kinds/tabindex.ts';
+import { longList, mostItems, writtenOfLong } from '../kinds/repeat.ts';
+import { tabindex, withTurn } from '../kinds/tabindex.ts';
 import { itemName } from '../layout/screen-layout.ts';
 
 /** Attributes that say something even when they are empty. */
@@ -33,10 +36,10 @@ const escapeAttribute = (text: string): string =>
   escapeText(text).replaceAll('"', '&quot;').replaceAll('\n', '&#10;');
 
 /** Where a picture of the project lies beside the page; a drawn stand-in where the project has no such picture. */
-export function pictureAddress(name: string, assets: readonly Asset[]): string {
+export function pictureAddress(name: string, assets: readonly Asset[], theme: Theme): string {
   if (assets.some((asset) => asset.name === name)) return `assets/${encodeURIComponent(name)}`;
   const { width, height } = theme.missingPicture;
-  return `data:image/svg+xml,${encodeURIComponent(`<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}"><rect width="100%" height="100%" fill="#d8d2c4"/></svg>`)}`;
+  return `data:image/svg+xml,${encodeURIComponent(`<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}"><rect width="100%" height="100%" fill="${theme.colours.line}"/></svg>`)}`;
 }
 
 /** What the elements of a screen are made with. */
@@ -58,9 +61,7 @@ interface Spot {
 
 /** Whether something below a control takes the focus itself. */
 const holdsFocus = (control: Control): boolean =>
-  control.children.some(
-    (child) => ['ask', 'act'].includes(kindOf(child).group) || child.kind === 'link' || holdsFocus(child),
-  );
+  control.children.some((child) => propertiesOf(kindOf(child)).has(tabindex.name) || holdsFocus(child));
 
 /** What makes something pressable that no element of HTML is: by keys too, and told where it is read out. */
 function pressing(control: Control, kind: Kind): Record<string, string> {
@@ -89,7 +90,7 @@ export function screenHtml(screen: Control, elements: Elements, indent: string):
     const name = names.get(at.id)!;
     const values = valuesOf(at, kind, { ...elements.circumstances, scope: spot.scope });
     const fullName = itemName(name, spot.items);
-    const element = withTurn(kind.element(values, at.children, fullName), values.number('tabindex'));
+    const element = withTurn(kind.element(values, at.children, fullName), values.get(tabindex));
     const style = elements.styleOf(at, parent, spot.scope);
     const attributes: Record<string, string | number | boolean> = {
       class: [`k-${kind.name}`, ...(element.classes ?? []), name].join(' '),
@@ -99,7 +100,13 @@ export function screenHtml(screen: Control, elements: Elements, indent: string):
       ...carrying(at),
       ...(style ? { style } : {}),
     };
-    if (kind.name === 'image') attributes.src = pictureAddress(values.text('src'), elements.assets);
+    for (const property of kind.properties)
+      if (property.type.name === pictureType.name && property.page?.as === 'attribute')
+        attributes[property.page.name ?? property.name] = pictureAddress(
+          asText(values.get(property)),
+          elements.assets,
+          elements.circumstances.theme,
+        );
     const { text, children, icon, copies } = element;
     const tag = spot.inForm && element.tag === 'form' ? 'div' : element.tag;
     return printElement(
@@ -137,7 +144,7 @@ export function screenHtml(screen: Control, elements: Elements, indent: string):
       );
       return around ? [printElement(around, inner, () => '', undefined, made)] : made;
     };
-    const said = at.kind === 'repeat' ? saidBy(values) : '';
+    const said = kindOf(at).said?.(values) ?? '';
     const all = said ? [] : kindOf(at).items!(values);
     const list = all.slice(0, all.length > longList ? writtenOfLong : mostItems);
     const pattern = item(list[0], [], `${space}  `).join('\n');

@@ -3,20 +3,23 @@
  * opened from disk, and a browser lays it out as the core does.
  */
 
+import { defaultText } from '../document/cascade.ts';
 import { contextOf } from '../document/property-text.ts';
 import type { Row } from '../document/table.ts';
-import { theme } from '../document/theme.ts';
+import { themeOf } from '../document/theme.ts';
 import { walk } from '../document/tree.ts';
 import { type Control, inForce, type Project, startScreen } from '../document/types.ts';
-import { convert } from '../document/values.ts';
+import { convert, Values } from '../document/values.ts';
 import { sharingBudget } from '../expression/budget.ts';
 import { EvaluationError, evaluateTemplate, type Scope } from '../expression/evaluate.ts';
 import { initialScope } from '../expression/initial-scope.ts';
 import { hasExpression } from '../expression/template.ts';
 import { kindOf } from '../kinds/catalogue.ts';
+import { arrangementNow, arrangementOf, mannerOf } from '../kinds/manner.ts';
+import { font, weight } from '../kinds/properties.ts';
 import type { Program } from '../runtime/program.ts';
 import { type Face, type FontManifest, fontFaceRules, fontWeights } from '../text/fonts.ts';
-import { aroundOf, arrangementNow, arrangementWith, declarations, ownValues } from './declarations.ts';
+import { aroundOf, type Conditions, declarations, plainValues } from './declarations.ts';
 import { escapeText, pictureAddress, screenHtml } from './html.ts';
 import { addressOf, programOf, styleTemplates, titleOf } from './program.ts';
 import { stylesheet } from './stylesheet.ts';
@@ -41,35 +44,47 @@ export interface ExportedPage {
 }
 
 /** Inline style for what is bound, at the values that a scope has. */
-function initialStyle(project: Project, control: Control, parent: Control | undefined, scope: Scope): string {
+function initialStyle(
+  project: Project,
+  control: Control,
+  parent: Control | undefined,
+  scope: Scope,
+  conditions: Conditions,
+): string {
   if (!parent) return '';
   const kind = kindOf(control);
-  const own = new Map<string, unknown>();
+  const bound = new Map<string, unknown>();
   const templates = styleTemplates(control, contextOf(project, control));
-  for (const [name, template] of Object.entries(templates)) {
+  for (const property of kind.properties) {
+    const template = templates[property.name];
+    if (!template) continue;
     try {
-      const { type } = kind.properties.find((property) => property.name === name)!;
-      const { value } = convert(type, evaluateTemplate(template, scope));
-      if (value !== undefined) own.set(name, value);
+      const { value } = convert(property.type, evaluateTemplate(template, scope));
+      if (value !== undefined) bound.set(property.name, value);
     } catch (error) {
       if (!(error instanceof EvaluationError)) throw error;
     }
   }
-  const arrangement = arrangementNow(kind.name, own, arrangementWith(kind, ownValues(control, kind, [''])));
-  const css = declarations(own, kind.name, aroundOf(parent, control, ['']), arrangement);
+  const values = new Values(bound);
+  const manner = mannerOf(kind);
+  const plain = arrangementOf(manner, plainValues(control, conditions));
+  const around = aroundOf(parent, control, conditions);
+  const css = declarations(values, manner, around, arrangementNow(manner, values, plain));
   return [...css].map(([name, value]) => `${name}: ${value}`).join('; ');
 }
 
 /** The faces that a project's texts are set in: of each family, the weights and slants that something asks for. */
 function facesOf(project: Project): (face: Face) => boolean {
+  const theme = themeOf(project);
   const families = new Set<string>([theme.family]);
   const weights = new Set<string>([400, theme.labelWeight, theme.captionWeight].map(String));
   let italic = false;
   for (const screen of project.screens)
     for (const control of walk(screen)) {
-      for (const { name, default: preset } of kindOf(control).properties) {
-        if (name === 'weight' && preset) weights.add(preset);
-        if (name === 'font' && preset) families.add(preset);
+      for (const property of kindOf(control).properties) {
+        const preset = defaultText(property, theme);
+        if (property.name === weight.name && preset) weights.add(preset);
+        if (property.name === font.name && preset) families.add(preset);
       }
       for (const [name, value] of Object.entries(control.props)) {
         const word = name.slice(name.lastIndexOf('.') + 1);
@@ -108,12 +123,13 @@ function exported(project: Project, parts: PageParts): ExportedPage {
   const wanted = facesOf(project);
   const start = startScreen(project);
   // The page's own media queries decide about bands and orientations; here is what holds where none of them says otherwise.
-  const circumstances = { bands: [], width: 0, height: 0, prefixes: [''], scope: initialScope(project) };
+  const conditions = { prefixes: [''], theme: themeOf(project) };
+  const circumstances = { bands: [], width: 0, height: 0, ...conditions, scope: initialScope(project) };
   const elements = {
     circumstances,
     assets: project.assets,
     styleOf: (control: Control, parent: Control | undefined, scope: Scope) =>
-      initialStyle(project, control, parent, scope),
+      initialStyle(project, control, parent, scope, conditions),
   };
   const others = project.screens
     .filter((screen) => screen !== start)

@@ -1,9 +1,11 @@
 /** Makes the program that an exported page runs. Values that are not valid are left out; the last good ones run. */
 
+import { textInForce } from '../document/cascade.ts';
 import { effectiveNames } from '../document/names.ts';
 import { contextOf } from '../document/property-text.ts';
 import { secondsType } from '../document/property-types.ts';
 import { repetitionOf } from '../document/repetition.ts';
+import { themeOf } from '../document/theme.ts';
 import { walk } from '../document/tree.ts';
 import {
   type Control,
@@ -14,7 +16,7 @@ import {
   type StoredTable,
   startScreen,
 } from '../document/types.ts';
-import { defaultsOf, textInForce } from '../document/values.ts';
+import { defaultsOf } from '../document/values.ts';
 import type { Template } from '../expression/ast.ts';
 import {
   checkStatements,
@@ -28,7 +30,8 @@ import { hasExpression, unescapeBraces } from '../expression/template.ts';
 import { mayReadView } from '../expression/view-names.ts';
 import { iconSet } from '../icons/icon-set.ts';
 import { kindOf } from '../kinds/catalogue.ts';
-import type { Kind, Shape } from '../kinds/kind.ts';
+import type { Kind, Property, Shape } from '../kinds/kind.ts';
+import { arrangementOf, mannerOf } from '../kinds/manner.ts';
 import type {
   Bindings,
   ContentBinding,
@@ -42,13 +45,18 @@ import type {
   StyleBinding,
   TwoWayBinding,
 } from '../runtime/program.ts';
-import { aroundOf, arrangementWith, ownValues } from './declarations.ts';
+import { aroundOf, type Conditions, plainValues } from './declarations.ts';
 import { hoisted } from './hoisting.ts';
 import { pictureAddress } from './html.ts';
 
+/** What bindings are read with: what expressions may name, and the values of what holds on all screens. */
+interface Binding extends Surroundings {
+  readonly conditions: Conditions;
+}
+
 /** @returns the program of a project's page. */
 export function programOf(project: Project): Program {
-  const around = contextOf(project);
+  const around = { ...contextOf(project), conditions: { prefixes: [''], theme: themeOf(project) } };
   return {
     name: project.name,
     start: addressOf(startScreen(project)),
@@ -66,7 +74,10 @@ export function programOf(project: Project): Program {
         : variable;
     }),
     pictures: Object.fromEntries(
-      project.assets.map((asset) => [asset.name, pictureAddress(asset.name, project.assets)]),
+      project.assets.map((asset) => [
+        asset.name,
+        pictureAddress(asset.name, project.assets, around.conditions.theme),
+      ]),
     ),
     icons: iconsAskedFor(project),
     screens: project.screens.map((screen) => screenProgram(screen, around)),
@@ -119,7 +130,7 @@ export function styleTemplates(control: Control, around: Surroundings): Record<s
   return found;
 }
 
-function screenProgram(screen: Control, around: Surroundings): ScreenProgram {
+function screenProgram(screen: Control, around: Binding): ScreenProgram {
   const bindings = bindingsOf([{ control: screen, parent: undefined }], effectiveNames(screen), around);
   const every = secondsType.read(inForce(screen.props.every) ?? '');
   const text = inForce(screen.props.when);
@@ -144,7 +155,7 @@ interface Standing {
 function bindingsOf(
   controls: readonly Standing[],
   names: ReadonlyMap<string, string>,
-  around: Surroundings,
+  around: Binding,
 ): Bindings {
   const found = {
     content: [] as ContentBinding[],
@@ -162,14 +173,14 @@ function bindingsOf(
       below.forEach(visit);
       return;
     }
-    const templateOf = (name: string) => {
-      const property = kindOf(control).properties.find((each) => each.name === name)!;
-      const text = textInForce(control, property, ['']);
+    const templateOf = (property: Property | undefined) => {
+      const text = property && textInForce(control, property, ['']);
       const checked = text === undefined ? undefined : checkTemplate(text, around);
       return checked?.ok ? checked : undefined;
     };
-    const each = templateOf(repetition.list);
-    const sort = control.kind === 'table' ? templateOf('sort') : undefined;
+    const { properties } = kindOf(control);
+    const each = templateOf(properties.find(({ name }) => name === repetition.list));
+    const sort = templateOf(properties.find(({ page }) => page?.as === 'sort'));
     const { as } = repetition;
     if (each?.ok)
       found.repeats.push({
@@ -208,7 +219,7 @@ function saidTemplates(control: Control, around: Surroundings): Record<string, T
 }
 
 /** The parts of a control that are made anew, since something in them is bound. */
-function insideBindings(control: Control, name: string, around: Surroundings): InsideBinding[] {
+function insideBindings(control: Control, name: string, around: Binding): InsideBinding[] {
   // What is repeated is made item by item.
   if (repetitionOf(control)) return [];
   const kind = kindOf(control);
@@ -232,7 +243,7 @@ function insideBindings(control: Control, name: string, around: Surroundings): I
     if (isSort || property.page?.as === 'inside') parts.add(property.page?.part);
   }
   if (parts.size === 0) return [];
-  const defaults = Object.fromEntries(defaultsOf(kind));
+  const defaults = Object.fromEntries(defaultsOf(kind, around.conditions.theme));
   const types = typesOf(kind, templates);
   return [...parts].map((part) => ({
     control: name,
@@ -279,7 +290,7 @@ function iconsAskedFor(project: Project): Record<string, readonly Shape[]> {
 function bindControl(
   { control, parent }: Standing,
   name: string,
-  around: Surroundings,
+  around: Binding,
   {
     content,
     inside,
@@ -316,8 +327,8 @@ function bindControl(
     style.push({
       control: name,
       kind: kind.name,
-      around: aroundOf(parent, control, ['']),
-      arrangement: arrangementWith(kind, ownValues(control, kind, [''])),
+      around: aroundOf(parent, control, around.conditions),
+      arrangement: arrangementOf(mannerOf(kind), plainValues(control, around.conditions)),
       parts: kind.parts?.(control.children) ?? [],
       templates,
       types: typesOf(kind, templates),

@@ -2,39 +2,24 @@
 
 import { orientations } from '../document/attributes.ts';
 import { effectiveNames } from '../document/names.ts';
-import { contrastRoles, darkColours, theme, themeColours } from '../document/theme.ts';
+import { colourRoles, type Theme, themeOf } from '../document/theme.ts';
 import { locationsIn, walk } from '../document/tree.ts';
 import { type Band, type Control, inForce, isDialog, type Project } from '../document/types.ts';
-import { textInForce } from '../document/values.ts';
 import { kindOf, kinds } from '../kinds/catalogue.ts';
-import type { Gaps, Limit } from '../layout/box.ts';
-import { widthForBoth } from '../layout/split-room.ts';
-import { keptUnit } from '../text/units.ts';
+import { arrangementOf, mannerOf } from '../kinds/manner.ts';
 import { classOf } from './class-names.ts';
 import {
   aroundOf,
-  arrangementWith,
+  type Conditions,
   colourDeclaration,
   type Declarations,
   declarations,
-  ownValues,
   partDeclarations,
+  plainValues,
   withoutParts,
 } from './declarations.ts';
-import { hingeSide } from './hinge-side.ts';
-
-interface Rule {
-  readonly selector: string;
-  readonly css: Declarations;
-  /** A container query around it. */
-  readonly container?: string;
-}
-
-/** Rules that hold under one media query; no query: always. */
-interface Section {
-  readonly query: string | undefined;
-  readonly rules: Rule[];
-}
+import { keepsHinge, paneSections } from './pane-sections.ts';
+import type { Rule, Section } from './rule.ts';
 
 function printRule({ selector, css, container }: Rule, indent: string): string {
   if (container)
@@ -64,17 +49,18 @@ const hingeRules = `
 
 /** The rules that all pages have, those of the kinds that this one uses included. */
 function baseRules(project: Project): string {
+  const theme = themeOf(project);
   const used = new Set(project.screens.flatMap((screen) => [...walk(screen)].map((control) => control.kind)));
-  const colours = Object.entries(themeColours).map(
-    ([name, value]) => `  --${name}: light-dark(${value}, ${darkColours[name]});\n`,
+  const colours = colourRoles.map(
+    (role) => `  --${role}: light-dark(${theme.colours[role]}, ${theme.darkColours[role]});\n`,
   );
-  const contrast = Object.entries(contrastRoles).map(([name, role]) => `--${name}: var(--${role});`);
-  const hinged = project.screens.some((screen) =>
-    [...walk(screen)].some(({ kind, props }) => kind === 'split' && props.hinge === 'true'),
-  );
+  const contrast = Object.entries(theme.contrastRoles).map(([name, role]) => `--${name}: var(--${role});`);
+  const hinged = project.screens.some((screen) => [...walk(screen)].some(keepsHinge));
   const usedKinds = kinds.filter((kind) => used.has(kind.name));
   const shared = new Set(usedKinds.flatMap((kind) => kind.sharedCss ?? []));
-  const kindRules = [...shared, ...usedKinds.flatMap(({ css }) => css || [])].map((css) => `${css}\n`);
+  const kindRules = [...[...shared].map((css) => css(theme)), ...usedKinds.map((kind) => kind.css(theme))]
+    .filter(Boolean)
+    .map((css) => `${css}\n`);
   const indented = kindRules.join('\n').replace(/^(?=.)/gm, '  ');
   return `:root {
   color-scheme: light dark;
@@ -95,7 +81,7 @@ ${colours.join('')}  /* What notches and rounded corners cover is kept free. */
 :root[data-contrast="more"] {
   ${contrast.join('\n  ')}
 }
-${hinged ? hingeRules : ''}${showsMessages(project) || hasCarried(project) ? messageRules : ''}${project.screens.some(isDialog) ? dialogRules : ''}${hasCarried(project) ? carryRules : ''}
+${hinged ? hingeRules : ''}${showsMessages(project) || hasCarried(project) ? messageRules(theme) : ''}${project.screens.some(isDialog) ? dialogRules : ''}${hasCarried(project) ? carryRules : ''}
 /* Rules of the kinds; those of single controls come after this layer and win over it. */
 @layer kinds {
   *,
@@ -206,7 +192,7 @@ const dialogRules = `
 }
 `;
 
-const messageRules = `
+const messageRules = ({ corner }: Theme) => `
 /* Words that events show for a while. */
 .page-message {
   position: fixed;
@@ -216,7 +202,7 @@ const messageRules = `
   max-width: min(100% - 32px, 36rem);
   margin-inline: auto;
   padding: 10px 16px;
-  border-radius: ${theme.corner}px;
+  border-radius: ${corner}px;
   background: var(--ink);
   color: var(--page);
 }
@@ -229,137 +215,25 @@ const messageRules = `
 function declarationsUnder(
   control: Control,
   parent: Control | undefined,
-  prefixes: readonly string[],
+  conditions: Conditions,
 ): Map<string, Declarations> {
   const kind = kindOf(control);
-  const own = ownValues(control, kind, prefixes);
+  const manner = mannerOf(kind);
+  const own = plainValues(control, conditions);
   const parts = kind.parts?.(control.children) ?? [];
-  const around = aroundOf(parent, control, prefixes);
-  const arrangement = arrangementWith(kind, own);
-  const css = new Map(declarations(withoutParts(own, parts), kind.name, around, arrangement));
+  const around = aroundOf(parent, control, conditions);
+  const arrangement = arrangementOf(manner, own);
+  const css = new Map(declarations(withoutParts(own, parts), manner, around, arrangement));
   // A pane of a split takes its part of the width, whatever is in it.
   if (around.type === 'pane') {
     css.set('flex', `${around.part} 1 0px`);
     if (!css.has('min-width')) css.set('min-width', '0');
   }
-  const colour = colourDeclaration(kind.name, own);
+  const colour = colourDeclaration(manner, own);
   if (colour) css.set(...colour);
   const found = new Map<string, Declarations>([['', css]]);
-  for (const part of parts)
-    found.set(` ${part.selector}`, partDeclarations(own, kind.name, part, arrangement));
+  for (const part of parts) found.set(` ${part.selector}`, partDeclarations(own, manner, part, arrangement));
   return found;
-}
-
-/** A range of screens, as a media query, and the prefixes that hold there. */
-interface Range {
-  readonly query: string | undefined;
-  readonly prefixes: readonly string[];
-}
-
-/** From which width on a split shows both panes, on some screens; undefined: it has one alone. */
-function neededBySplit(split: Control, prefixes: readonly string[]): number | undefined {
-  const own = ownValues(split, kindOf(split), prefixes);
-  const panes = split.children.map((pane) => ownValues(pane, kindOf(pane), prefixes));
-  if (panes.length < 2 || panes.some((pane) => pane.get('hidden') === true)) return undefined;
-  const kept = (length: Limit) => (typeof length === 'number' ? keptUnit(length) : length);
-  return widthForBoth(
-    panes.map((pane) => kept(pane.get('min-width') as Limit)),
-    (own.get('ratio') as readonly [number, number] | undefined) ?? [1, 1],
-    keptUnit((own.get('gap') as Gaps | undefined)?.column ?? 0),
-  );
-}
-
-/** A length with all of its 64ths: what is to be told apart is as wide to the 64th. */
-const lengthText = (px: number): string => String(Number(px.toFixed(6)));
-
-/** Where a split shows one pane, on some screens. */
-function splitRule(split: Control, selector: string, { prefixes }: Range): Rule | undefined {
-  const needed = neededBySplit(split, prefixes) ?? 0;
-  if (needed <= 0) return undefined;
-  const show = (of: readonly string[]) => textInForce(split, { name: 'show' }, of) ?? 'first';
-  const here = show(prefixes);
-  return {
-    // What it changes to from a band holds whatever the page's script shows elsewhere.
-    selector:
-      here === show([''])
-        ? `${selector}[data-show="first"] > :last-child,\n  ${selector}[data-show="second"] > :first-child`
-        : `${selector} > :${here === 'second' ? 'first' : 'last'}-child`,
-    css: new Map([['display', 'none']]),
-    container: needed === Infinity ? '(width >= 0px)' : `(width < ${lengthText(needed)}px)`,
-  };
-}
-
-/**
- * A split that keeps its gap at the hinge: on devices with two segments beside each other (CSS Viewport 1, Viewport
- * Segments), and where a page is tried out as if on one.
- */
-function hingeSections(
-  screen: Control,
-  split: Control,
-  selector: string,
-  { query, prefixes }: Range,
-): Section[] {
-  const needed = neededBySplit(split, prefixes);
-  const asks = ownValues(split, kindOf(split), ['']).get('hinge') === true;
-  // One pane alone lies across the fold.
-  if (!asks || needed === undefined || needed === Infinity) return [];
-  const { side, inset, pane } = hingeSide(screen, split, prefixes);
-  const toFold =
-    side === 'start'
-      ? 'var(--hinge-start)'
-      : '100vw - var(--safe-left) - var(--safe-right) - var(--hinge-start) - var(--hinge-width)';
-  const rules = (around: string): Rule[] => [
-    { selector: `${around}${selector}`, css: new Map([['column-gap', 'var(--hinge-width)']]) },
-    {
-      selector: `${around}${selector} > :${pane === 0 ? 'first' : 'last'}-child`,
-      css: new Map([
-        ['flex', 'none'],
-        ['width', `calc(${toFold} - ${inset}px)`],
-      ]),
-      container: `(width >= ${lengthText(Math.max(0, needed))}px)`,
-    },
-  ];
-  const join = (...parts: (string | undefined)[]) => parts.filter(Boolean).join(' and ');
-  return [
-    { query, rules: rules(':root[data-hinged] ') },
-    { query: join('(horizontal-viewport-segments: 2)', query), rules: rules('') },
-  ];
-}
-
-/** The sections in which splits of a screen show one pane: one for all screens, or one for each band that differs. */
-function splitSections(screen: Control, stages: readonly { from: number; prefixes: string[] }[]): Section[] {
-  const names = effectiveNames(screen);
-  const sections: Section[] = [];
-  for (const { control } of locationsIn(screen).values()) {
-    if (control.kind !== 'split') continue;
-    const selector = `.${classOf(names.get(screen.id)!)} .${classOf(names.get(control.id)!)}`;
-    const turns = [control, ...control.children].some((each) =>
-      Object.keys(each.props).some((name) => orientations.some((word) => name.startsWith(`${word}.`))),
-    );
-    const ranges: Range[] = stages.flatMap(({ from, prefixes }, index) => {
-      const next = stages[index + 1]?.from;
-      const widths = [
-        ...(from > 0 ? [`(width >= ${from}px)`] : []),
-        ...(next === undefined ? [] : [`(width < ${next}px)`]),
-      ];
-      const join = (parts: string[]) => (parts.length > 0 ? parts.join(' and ') : undefined);
-      return turns
-        ? orientations.map((word) => ({
-            query: join([`(orientation: ${word})`, ...widths]),
-            prefixes: [...prefixes, `${word}.`],
-          }))
-        : [{ query: join(widths), prefixes }];
-    });
-    const rules = ranges.map((range) => splitRule(control, selector, range));
-    for (const range of ranges) sections.push(...hingeSections(screen, control, selector, range));
-    const said = new Set(rules.map((rule) => rule && `${rule.selector} ${rule.container}`));
-    if (said.size === 1) {
-      if (rules[0]) sections.push({ query: undefined, rules: [rules[0]] });
-    } else
-      for (const [index, rule] of rules.entries())
-        if (rule) sections.push({ query: ranges[index]!.query, rules: [rule] });
-  }
-  return sections;
 }
 
 /** What must be said so that `after` holds where `before` held. What falls away goes back to the kind's rules. */
@@ -377,7 +251,7 @@ function difference(
 }
 
 /** The sections of one screen: always; from each band up; and for each orientation, from each band up. */
-function screenSections(screen: Control, bands: readonly Band[]): Section[] {
+function screenSections(screen: Control, bands: readonly Band[], theme: Theme): Section[] {
   const names = effectiveNames(screen);
   const ordered = bands.toSorted((a, b) => a.from - b.from);
   const stages = [{ from: 0, prefixes: [''] }];
@@ -403,7 +277,7 @@ function screenSections(screen: Control, bands: readonly Band[]): Section[] {
     const selector = parent
       ? `.${classOf(names.get(screen.id)!)} .${classOf(names.get(control.id)!)}`
       : `.${classOf(names.get(screen.id)!)}`;
-    const staged = stages.map(({ prefixes }) => declarationsUnder(control, parent, prefixes));
+    const staged = stages.map(({ prefixes }) => declarationsUnder(control, parent, { prefixes, theme }));
     for (const inside of staged[0]!.keys()) {
       const push = (section: Section, css: Declarations) => {
         if (css.size > 0) section.rules.push({ selector: `${selector}${inside}`, css });
@@ -418,7 +292,10 @@ function screenSections(screen: Control, bands: readonly Band[]): Section[] {
         if (!turns) return;
         const touched = new Set<string>();
         stages.forEach(({ prefixes }, stage) => {
-          const turned = declarationsUnder(control, parent, [...prefixes, `${orientation}.`]);
+          const turned = declarationsUnder(control, parent, {
+            prefixes: [...prefixes, `${orientation}.`],
+            theme,
+          });
           const css = difference(staged[stage]!.get(inside)!, turned.get(inside)!, touched);
           for (const name of css.keys()) touched.add(name);
           push(byOrientation[which]![stage]!, css);
@@ -426,7 +303,7 @@ function screenSections(screen: Control, bands: readonly Band[]): Section[] {
       });
     }
   }
-  return [always, ...byStage, ...byOrientation.flat(), ...splitSections(screen, stages)];
+  return [always, ...byStage, ...byOrientation.flat(), ...paneSections(screen, stages, theme)];
 }
 
 /**
@@ -436,7 +313,9 @@ function screenSections(screen: Control, bands: readonly Band[]): Section[] {
  */
 export function stylesheet(project: Project, fontRules: string): string {
   const screens = project.screens.map((screen) => {
-    const sections = screenSections(screen, project.bands).map(printSection).filter(Boolean);
+    const sections = screenSections(screen, project.bands, themeOf(project))
+      .map(printSection)
+      .filter(Boolean);
     return `/* ${effectiveNames(screen).get(screen.id)} */\n${sections.join('\n')}`;
   });
   return [fontRules, baseRules(project), ...screens].join('\n');

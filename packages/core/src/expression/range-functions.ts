@@ -4,7 +4,7 @@
  * one to the next little by little. What is below all ranges, or above an end, gives nothing: a property then is what
  * it is without.
  */
-import { colourValue } from '../document/theme.ts';
+import { colourIn, colours } from '../document/theme.ts';
 
 const numeric = (value: unknown): number | undefined => {
   const number = typeof value === 'string' && value.trim() !== '' ? Number(value) : value;
@@ -29,7 +29,7 @@ export function stopsOf(given: readonly unknown[]): {
 
 /** Red, green and blue of a colour, from 0 to 255; undefined where it is none. */
 function channels(value: unknown): readonly number[] | undefined {
-  const text = typeof value === 'string' ? colourValue(value) : '';
+  const text = typeof value === 'string' ? colourIn({ colours }, value) : '';
   const long = /^#[\da-f]{3}$/i.test(text) ? text.replaceAll(/[\da-f]/gi, '$&$&') : text;
   return /^#[\da-f]{6}$/i.test(long)
     ? [1, 3, 5].map((at) => Number.parseInt(long.slice(at, at + 2), 16))

@@ -1,11 +1,12 @@
-/** A short word about something: a state, a count. */
-import { theme } from '../document/theme.ts';
-import type { TextAlign } from '../text/paragraph.ts';
 import { carried } from './carrying.ts';
 import { shownEvents } from './events.ts';
 import type { Kind } from './kind.ts';
-import { boxLook, padding, placing, sizing, textAlign, textLook, words } from './properties.ts';
+import { boxLook, padding, placing, preset, sizing, textAlign, textLook, words } from './properties.ts';
 import { textStyleOf, wordsLook } from './words.ts';
+
+const own = {
+  text: words('text', 'Text', { as: 'text' }),
+};
 
 export const badge: Kind = {
   name: 'badge',
@@ -15,24 +16,24 @@ export const badge: Kind = {
   findBy: ['tag', 'label', 'status', 'count', 'chip', 'pill', 'warning', 'error', 'alert'],
   container: false,
   properties: [
-    words('text', 'Text', { as: 'text' }),
+    own.text,
     ...sizing,
     ...placing({ alignSelf: 'start' }),
-    padding({ default: '2 10' }),
+    preset(padding, '2 10'),
     ...boxLook({ background: 'tint', corner: '999' }),
-    ...textLook({ weight: String(theme.labelWeight), size: String(theme.hintSize), colour: 'accent' }),
-    textAlign('center'),
+    ...textLook({ weight: { theme: 'labelWeight' }, size: { theme: 'hintSize' }, colour: 'accent' }),
+    preset(textAlign, 'center'),
     ...carried,
   ],
   events: shownEvents,
   starter: { text: 'New' },
   inside(values, make) {
-    const align = values.get<TextAlign>('text-align') ?? 'center';
-    const style = { ...textStyleOf(values, align), noWrap: true };
-    return { content: make.content(values.text('text'), style), look: wordsLook(values, style) };
+    const align = values.get(textAlign) ?? 'center';
+    const style = { ...textStyleOf(values, make, align), noWrap: true };
+    return { content: make.content(values.text(own.text), style), look: wordsLook(values, make, style) };
   },
-  element: (values) => ({ tag: 'span', text: values.text('text') }),
-  css: `.k-badge {
+  element: (values) => ({ tag: 'span', text: values.text(own.text) }),
+  css: (theme) => `.k-badge {
   display: block;
   align-self: start;
   padding: 2px 10px;

@@ -1,9 +1,26 @@
 /** A row or column that stays at an edge of the screen. */
 import { edgeType } from '../document/property-types.ts';
-import type { Edge } from '../layout/box.ts';
+import { arrangedBy } from './arrangement.ts';
 import { flexContent } from './flex-inside.ts';
-import type { Kind } from './kind.ts';
-import { arranging, boxLook, padding, placing, sizing } from './properties.ts';
+import type { Kind, Manner } from './kind.ts';
+import { arranging, boxLook, padding, placing, property, sizing } from './properties.ts';
+
+const own = {
+  edge: property({
+    name: 'edge',
+    label: 'Edge',
+    group: 'place',
+    type: edgeType,
+    default: 'top',
+    effect: 'layout',
+    // The edge decides where the bar stands in the page's elements, which no width can change.
+    perBand: false,
+  }),
+};
+
+export const manner: Manner = {
+  arranges: arrangedBy(own.edge, (edge) => (edge === 'start' || edge === 'end' ? 'column' : 'row')),
+};
 
 export const bar: Kind = {
   name: 'bar',
@@ -13,34 +30,19 @@ export const bar: Kind = {
   findBy: ['header', 'footer', 'toolbar', 'side bar', 'sticky', 'fixed'],
   container: true,
   confines: { parents: ['screen'] },
-  properties: [
-    {
-      name: 'edge',
-      label: 'Edge',
-      group: 'place',
-      type: edgeType,
-      default: 'top',
-      effect: 'layout',
-      // The edge decides where the bar stands in the page's elements, which no width can change.
-      perBand: false,
-    },
-    ...sizing,
-    ...placing(),
-    padding(),
-    ...arranging,
-    ...boxLook({ background: 'sheet' }),
-  ],
+  manner,
+  properties: [own.edge, ...sizing, ...placing(), padding, ...arranging, ...boxLook({ background: 'sheet' })],
   events: [],
   starter: { edge: 'top', padding: '12 16', gap: '12', align: 'center' },
   inside(values) {
-    const edge = values.get<Edge>('edge') ?? 'top';
+    const edge = values.get(own.edge) ?? 'top';
     return {
       content: flexContent(values, edge === 'start' || edge === 'end' ? 'column' : 'row'),
       style: { edge, firm: true },
     };
   },
-  element: (values) => ({ tag: 'div', attributes: { 'data-edge': values.text('edge') || 'top' } }),
-  css: `.k-bar {
+  element: (values) => ({ tag: 'div', attributes: { 'data-edge': values.text(own.edge) || 'top' } }),
+  css: () => `.k-bar {
   display: flex;
   flex: none;
   background: var(--sheet);

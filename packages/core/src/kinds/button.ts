@@ -1,13 +1,48 @@
 /** Does something when pressed. */
 import { flagType, iconType, toneType } from '../document/property-types.ts';
-import { colourCss, colourValue, theme } from '../document/theme.ts';
+import { colourCss } from '../document/theme.ts';
 import type { Values } from '../document/values.ts';
 import { iconAttributes, iconDrawing } from './drawings.ts';
 import { pressedEvents } from './events.ts';
-import type { Kind, Look, PageElement, Property } from './kind.ts';
-import { boxLook, disabled, padding, placing, sizing, textLook, words } from './properties.ts';
+import type { Kind, Look, Making, Manner, PageElement, Property } from './kind.ts';
+import { inside } from './made-anew.ts';
+import {
+  background,
+  boxLook,
+  colour,
+  disabled,
+  disabledBy,
+  padding,
+  placing,
+  preset,
+  property,
+  sizing,
+  textLook,
+  words,
+} from './properties.ts';
 import { tabindex } from './tabindex.ts';
 import { textStyleOf } from './words.ts';
+
+const own = {
+  text: words('text', 'Text', { as: 'text', part: 'part-text' }),
+  icon: property({
+    name: 'icon',
+    label: 'Icon',
+    group: 'content',
+    type: iconType,
+    effect: 'layout',
+    perBand: false,
+    page: { as: 'inside' },
+  }),
+  submits: property({
+    name: 'submits',
+    label: 'Submits its form',
+    group: 'content',
+    type: flagType,
+    effect: 'behaviour',
+    perBand: false,
+  }),
+};
 
 /** What a tone paints a button with: its ground, its words, and a line inside its edge. */
 const tones = {
@@ -15,11 +50,10 @@ const tones = {
   plain: { ground: 'sheet', words: 'accent', ring: 'line' },
   danger: { ground: 'alert', words: 'on-accent', ring: undefined },
 } as const;
-type Tone = keyof typeof tones;
-const toneOf = (values: Values) => tones[values.get<Tone>('tone') ?? 'primary'];
+const toneOf = (values: Values) => tones[values.get(tone) ?? 'primary'];
 
 /** How much a button asks to be pressed. */
-export const tone: Property = {
+export const tone = property({
   name: 'tone',
   label: 'Tone',
   group: 'look',
@@ -27,33 +61,37 @@ export const tone: Property = {
   default: 'primary',
   effect: 'look',
   perBand: true,
-};
+});
 
 /** The look of a button and of its words. */
-export function buttonLook(values: Values): { box: Look; words: Look } {
+export function buttonLook(values: Values, make: Making): { box: Look; words: Look } {
   const { ground, words: ink, ring } = toneOf(values);
-  const style = textStyleOf(values, 'center');
+  const style = textStyleOf(values, make, 'center');
   return {
     box: {
-      ...(values.colour('background') ? {} : { background: colourValue(ground) }),
-      ...(ring && !values.colour('background') ? { ring: colourValue(ring) } : {}),
-      ...(values.flag('disabled') ? { opacity: 0.5 } : {}),
+      ...(values.get(background) ? {} : { background: make.colour(ground) }),
+      ...(ring && !values.get(background) ? { ring: make.colour(ring) } : {}),
+      ...(values.flag(disabled) ? { opacity: 0.5 } : {}),
     },
     words: {
-      colour: colourValue(values.colour('color') ?? ink),
+      colour: make.colour(values.get(colour) ?? ink),
       text: style,
     },
   };
 }
 
 /** The CSS of a button's tone. */
-export function toneCss(own: ReadonlyMap<string, unknown>): [string, string][] {
-  if (!own.has('tone')) return [];
-  const { ground, words: ink, ring } = tones[own.get('tone') as Tone];
+export function toneCss(values: Values): [string, string][] {
+  const said = values.own(tone);
+  if (!said) return [];
+  const { ground, words: ink, ring } = tones[said];
   return [
     ['background', colourCss(ground)],
     ['color', colourCss(ink)],
-    ['box-shadow', ring && !own.has('background') ? `inset 0 0 0 1px ${colourCss(ring)}` : 'none'],
+    [
+      'box-shadow',
+      ring && values.own(background) === undefined ? `inset 0 0 0 1px ${colourCss(ring)}` : 'none',
+    ],
   ];
 }
 
@@ -63,8 +101,8 @@ export const buttonProperties: readonly Property[] = [
   ...sizing,
   ...placing(),
   tabindex,
-  padding({ default: '9 16' }),
-  ...boxLook({ corner: String(theme.corner) }),
+  preset(padding, '9 16'),
+  ...boxLook({ corner: { theme: 'corner' } }),
   ...textLook({ weight: '600' }).map(({ default: preset, ...rest }) =>
     rest.name === 'color' || preset === undefined ? rest : { ...rest, default: preset },
   ),
@@ -76,14 +114,20 @@ const besideWords = 20;
 /** The element of a button. */
 export const buttonElement = (values: Values): PageElement => ({
   tag: 'button',
-  attributes: { type: values.flag('submits') ? 'submit' : 'button', disabled: values.flag('disabled') },
+  attributes: { type: values.flag(own.submits) ? 'submit' : 'button', disabled: values.flag(disabled) },
   children: [
-    ...(values.text('icon')
-      ? [{ tag: 'svg', classes: ['part-icon'], attributes: iconAttributes, icon: values.text('icon') }]
+    ...(values.text(own.icon)
+      ? [{ tag: 'svg', classes: ['part-icon'], attributes: iconAttributes, icon: values.text(own.icon) }]
       : []),
-    { tag: 'span', classes: ['part-text'], text: values.text('text') },
+    { tag: 'span', classes: ['part-text'], text: values.text(own.text) },
   ],
 });
+
+export const manner: Manner = {
+  css: toneCss,
+  keepsSize: true,
+  anew: (values) => inside(buttonElement(values)),
+};
 
 export const button: Kind = {
   name: 'button',
@@ -92,35 +136,21 @@ export const button: Kind = {
   purpose: 'Does something when it is pressed.',
   findBy: ['press', 'click', 'action', 'submit', 'send', 'save', 'cancel', 'accept'],
   container: false,
+  manner,
   properties: [
-    words('text', 'Text', { as: 'text', part: 'part-text' }),
-    {
-      name: 'icon',
-      label: 'Icon',
-      group: 'content',
-      type: iconType,
-      effect: 'layout',
-      perBand: false,
-      page: { as: 'inside' },
-    },
-    disabled({ as: 'property', name: 'disabled' }),
-    {
-      name: 'submits',
-      label: 'Submits its form',
-      group: 'content',
-      type: flagType,
-      effect: 'behaviour',
-      perBand: false,
-    },
+    own.text,
+    own.icon,
+    disabledBy({ as: 'property', name: 'disabled' }),
+    own.submits,
     ...buttonProperties,
   ],
   events: pressedEvents,
   starter: { text: 'Button' },
   inside(values, make) {
-    const style = textStyleOf(values, 'center');
-    const text = values.text('text');
-    const icon = values.text('icon');
-    const look = buttonLook(values);
+    const style = textStyleOf(values, make, 'center');
+    const text = values.text(own.text);
+    const icon = values.text(own.icon);
+    const look = buttonLook(values, make);
     const side = besideWords * make.scale;
     return {
       content: {
@@ -130,7 +160,7 @@ export const button: Kind = {
         justify: 'center',
         wrap: false,
         rowGap: 0,
-        columnGap: theme.checkGap,
+        columnGap: make.theme.checkGap,
         safe: true,
       },
       style: { fillsPins: true },
@@ -153,7 +183,7 @@ export const button: Kind = {
     };
   },
   element: buttonElement,
-  css: `.k-button {
+  css: (theme) => `.k-button {
   appearance: none;
   display: flex;
   align-items: safe center;

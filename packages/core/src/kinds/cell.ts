@@ -1,11 +1,8 @@
 /** A cell of a table's rows, made of controls: one column of it. */
 import { textType } from '../document/property-types.ts';
-import { theme } from '../document/theme.ts';
-import { arrangedContent, likeProperty } from './arrangement.ts';
-import type { Kind, Property } from './kind.ts';
-import { arranging, boxLook, gridTracks, padding, wrapping } from './properties.ts';
-
-const { block, inline } = theme.cellPadding;
+import { arrangedContent, likeManner, likeProperty } from './arrangement.ts';
+import type { Kind, Manner, Property } from './kind.ts';
+import { arranging, boxLook, gridTracks, padding, preset, wrap } from './properties.ts';
 
 /** What the head of its column says of it; the table makes it. */
 const ofColumn = (name: string, label: string): Property => ({
@@ -17,6 +14,8 @@ const ofColumn = (name: string, label: string): Property => ({
   perBand: false,
 });
 
+export const manner: Manner = likeManner;
+
 export const cell: Kind = {
   name: 'cell',
   label: 'Cell',
@@ -25,13 +24,14 @@ export const cell: Kind = {
   findBy: ['column', 'table', 'row', 'field'],
   container: true,
   confines: { parents: ['table'] },
+  manner,
   properties: [
     ofColumn('head', 'Head'),
     ofColumn('field', 'Field to sort by'),
-    padding({ default: `${block} ${inline}` }),
+    preset(padding, { theme: 'cellPadding' }),
     likeProperty('column'),
     ...arranging,
-    wrapping,
+    wrap,
     ...gridTracks,
     ...boxLook({ borderWidth: '0 0 1' }),
   ],
@@ -39,7 +39,7 @@ export const cell: Kind = {
   starter: { head: 'Column' },
   inside: (values) => ({ content: arrangedContent(values) }),
   element: () => ({ tag: 'div', attributes: { role: 'cell', tabindex: '-1' } }),
-  css: `.k-cell {
+  css: ({ cellPadding: { block, inline } }) => `.k-cell {
   display: flex;
   flex-direction: column;
   padding: ${block}px ${inline}px;

@@ -1,13 +1,25 @@
 /** Numbers as a line or as bars. */
 import { nice, tickStep } from 'd3-array';
-import { chartType, colourType, type Entry, entriesType, listType } from '../document/property-types.ts';
-import { colourCss, colourValue, theme } from '../document/theme.ts';
+import { chartType, colourType, entriesType, listType } from '../document/property-types.ts';
+import { colourCss } from '../document/theme.ts';
 import type { Values } from '../document/values.ts';
 import { shownEvents } from './events.ts';
-import { content, fieldContent } from './field.ts';
-import type { Kind, PageElement, Shape } from './kind.ts';
+import { columnOf, content } from './field.ts';
+import type { Kind, Manner, PageElement, Shape } from './kind.ts';
+import { inside } from './made-anew.ts';
 import { boxLook, padding, placing, sizing, words } from './properties.ts';
-import { plainWords } from './words.ts';
+
+const own = {
+  label: words('label', 'Label', { as: 'inside' }),
+  type: content('type', 'Type', chartType, { default: 'line', effect: 'layout' }),
+  data: content('data', 'Numbers', listType, { effect: 'layout', page: { as: 'inside' } }),
+  labels: content('labels', 'Labels', entriesType, { effect: 'layout', page: { as: 'inside' } }),
+  stroke: content('stroke', 'Colour', colourType, {
+    group: 'look',
+    default: 'accent',
+    page: { as: 'inside' },
+  }),
+};
 
 /** What a chart is drawn from: shapes on a square of 100 by 100, and the words of its axes. */
 interface Drawn {
@@ -25,11 +37,9 @@ const plain = {
 } as const;
 
 function draw(values: Values): Drawn {
-  const numbers = (values.get<readonly unknown[]>('data') ?? [])
-    .map(Number)
-    .filter((value) => Number.isFinite(value));
-  const labels = values.get<readonly Entry[]>('labels') ?? [];
-  const type = values.text('type') || 'line';
+  const numbers = (values.get(own.data) ?? []).map(Number).filter((value) => Number.isFinite(value));
+  const labels = values.get(own.labels) ?? [];
+  const type = values.text(own.type) || 'line';
   // Bars stand on nothing, so their scale begins there.
   const ends = type === 'bar' ? [0, ...numbers] : numbers;
   const within = ends.length > 0 ? ([Math.min(...ends), Math.max(...ends)] as const) : ([0, 0] as const);
@@ -84,16 +94,13 @@ function axisText(value: number, least: number, greatest: number): string {
 const round = (value: number): number => Number(value.toFixed(2));
 const fine = (value: number): number => Number(value.toFixed(3));
 
-const style = plainWords({ size: theme.chartTextSize });
-const column = { ...fieldContent, rowGap: 0 };
-
 /** The element of a chart, with all that is drawn in it. */
 export function chartElement(values: Values): PageElement {
   const drawn = draw(values);
-  const label = values.text('label');
-  const sparkline = values.text('type') === 'sparkline';
+  const label = values.text(own.label);
+  const sparkline = values.text(own.type) === 'sparkline';
   const say = (text: string): PageElement => ({ tag: 'span', text });
-  const numbers = (values.get<readonly unknown[]>('data') ?? []).slice(0, 40).join(', ');
+  const numbers = (values.get(own.data) ?? []).slice(0, 40).join(', ');
   return {
     tag: 'div',
     attributes: { role: 'img', 'aria-label': [label, numbers].filter(Boolean).join(': ') },
@@ -109,7 +116,7 @@ export function chartElement(values: Values): PageElement {
           {
             tag: 'div',
             classes: ['part-plot'],
-            attributes: { style: `color: ${colourCss(values.colour('stroke') ?? 'accent')}` },
+            attributes: { style: `color: ${colourCss(values.get(own.stroke) ?? 'accent')}` },
             children: [
               {
                 tag: 'svg',
@@ -127,6 +134,8 @@ export function chartElement(values: Values): PageElement {
   };
 }
 
+export const manner: Manner = { anew: (values) => inside(chartElement(values)) };
+
 export const chart: Kind = {
   name: 'chart',
   label: 'Chart',
@@ -134,20 +143,17 @@ export const chart: Kind = {
   purpose: 'Numbers as a line, as bars, or as a sparkline between words.',
   findBy: ['graph', 'plot', 'line', 'bar', 'sparkline', 'trend', 'diagram', 'history', 'live'],
   container: false,
+  manner,
   properties: [
-    words('label', 'Label', { as: 'inside' }),
-    content('type', 'Type', chartType, { default: 'line', effect: 'layout' }),
-    content('data', 'Numbers', listType, { effect: 'layout', page: { as: 'inside' } }),
-    content('labels', 'Labels', entriesType, { effect: 'layout', page: { as: 'inside' } }),
+    own.label,
+    own.type,
+    own.data,
+    own.labels,
     ...sizing,
     ...placing(),
-    padding(),
+    padding,
     ...boxLook(),
-    content('stroke', 'Colour', colourType, {
-      group: 'look',
-      default: 'accent',
-      page: { as: 'inside' },
-    }),
+    own.stroke,
   ],
   events: shownEvents,
   starter: {
@@ -157,24 +163,25 @@ export const chart: Kind = {
   },
   inside(values, make) {
     const drawn = draw(values);
-    const sparkline = values.text('type') === 'sparkline';
-    const say = (text: string) => make.words(text, style, { colour: colourValue('quiet'), text: style });
+    const style = make.plain({ size: make.theme.chartTextSize });
+    const sparkline = values.text(own.type) === 'sparkline';
+    const say = (text: string) => make.words(text, style, { colour: make.colour('quiet'), text: style });
     const plot = make.blank(
-      { width: theme.chartWidth, height: 0 },
+      { width: make.theme.chartWidth, height: 0 },
       {
-        colour: colourValue(values.colour('stroke') ?? 'accent'),
+        colour: make.colour(values.get(own.stroke) ?? 'accent'),
         drawing: { size: [100, 100], shapes: drawn.shapes, place: 'stretch' },
       },
       { width: { share: 1 } },
     );
-    const row = { ...column, direction: 'row' as const, columnGap: theme.checkGap };
-    const height = sparkline ? theme.sparklineHeight : theme.chartHeight;
+    const row = { ...columnOf, direction: 'row' as const, columnGap: make.theme.checkGap };
+    const height = sparkline ? make.theme.sparklineHeight : make.theme.chartHeight;
     const body = make.group(
       row,
       sparkline
         ? [plot]
         : [
-            make.group({ ...column, align: 'end', justify: 'between' }, [
+            make.group({ ...columnOf, align: 'end', justify: 'between' }, [
               say(drawn.greatest),
               say(drawn.least),
             ]),
@@ -187,12 +194,16 @@ export const chart: Kind = {
         ? [make.group({ ...row, justify: 'between' }, [say(drawn.first), say(drawn.last)])]
         : [];
     return {
-      content: { ...column, rowGap: theme.labelGap },
-      parts: [...(values.text('label') ? [say(values.text('label'))] : []), body, ...(sparkline ? [] : foot)],
+      content: { ...columnOf, rowGap: make.theme.labelGap },
+      parts: [
+        ...(values.text(own.label) ? [say(values.text(own.label))] : []),
+        body,
+        ...(sparkline ? [] : foot),
+      ],
     };
   },
   element: chartElement,
-  css: `.k-chart {
+  css: (theme) => `.k-chart {
   display: flex;
   flex-direction: column;
   gap: ${theme.labelGap}px;

@@ -1,6 +1,6 @@
 /** A yes or no, with its label beside it. */
 import { checkBox, checkCss } from './options.ts';
-import { ticked } from './ticked.ts';
+import { isChecked, ticked } from './ticked.ts';
 
 export const checkbox = ticked({
   name: 'checkbox',
@@ -9,8 +9,8 @@ export const checkbox = ticked({
   findBy: ['yes no', 'tick', 'agree', 'option', 'boolean', 'accept', 'terms'],
   on: 'Checked',
   starter: { label: 'Label' },
-  box: (values, make) => checkBox(make, { round: false, checked: values.flag('checked') }),
+  box: (values, make) => checkBox(make, { round: false, checked: isChecked(values) }),
   input: { classes: ['part-check'] },
   sharedCss: [checkCss],
-  css: '',
+  css: () => '',
 });

@@ -1,8 +1,7 @@
 /** One or several things to choose from a list. */
-import { colourValue, theme } from '../document/theme.ts';
 import { chosenEvents } from './events.ts';
-import { fieldContent, fieldCss, fieldElement, fieldInside, fieldProperties } from './field.ts';
-import type { Kind } from './kind.ts';
+import { columnOf, fieldCss, fieldElement, fieldInside, fieldProperties, required } from './field.ts';
+import type { Kind, Manner } from './kind.ts';
 import {
   checkCss,
   chosen,
@@ -15,6 +14,10 @@ import {
   options,
 } from './options.ts';
 
+export const manner: Manner = {
+  anew: (values, name) => ({ children: optionElements(values, name, !values.flag(many)) }),
+};
+
 export const choiceList: Kind = {
   name: 'choiceList',
   label: 'Choice list',
@@ -22,21 +25,26 @@ export const choiceList: Kind = {
   purpose: 'Asks to choose one or several things from a list.',
   findBy: ['several', 'many', 'multiple', 'checkboxes', 'list', 'options', 'tags'],
   container: false,
+  manner,
   properties: fieldProperties([chosen, options({ part: 'part-options', as: 'inside' }), many]),
   events: chosenEvents,
   starter: { label: 'Needs', options: 'Blanket | Packed lunch | Drying room', many: 'true' },
   inside(values, make) {
     const picked = chosenOf(values);
-    const round = !values.flag('many');
+    const round = !values.flag(many);
     const boxes = entriesOf(values).map(({ value, label }) =>
       optionBox(make, label, { round, checked: picked.includes(value) }, true),
     );
-    const list = make.group({ ...fieldContent, rowGap: 0 }, boxes, {
+    const list = make.group(columnOf, boxes, {
       border: { top: 1, end: 1, bottom: 1, start: 1 },
     });
     return fieldInside(values, make, {
       ...list,
-      look: { background: colourValue('sheet'), borderColour: colourValue('quiet'), corner: theme.corner },
+      look: {
+        background: make.colour('sheet'),
+        borderColour: make.colour('quiet'),
+        corner: make.theme.corner,
+      },
     });
   },
   element: (values, _, name) =>
@@ -47,13 +55,13 @@ export const choiceList: Kind = {
         tag: 'div',
         classes: ['part-options'],
         // HTML has no group of boxes of which one has to be ticked; the page sees to it.
-        attributes: { 'data-needs-one': values.flag('many') && values.flag('required') },
-        children: optionElements(values, name, !values.flag('many')),
+        attributes: { 'data-needs-one': values.flag(many) && values.flag(required) },
+        children: optionElements(values, name, !values.flag(many)),
       },
-      { group: values.flag('many') ? 'group' : 'radiogroup' },
+      { group: values.flag(many) ? 'group' : 'radiogroup' },
     ),
   sharedCss: [fieldCss, checkCss, optionCss],
-  css: `.k-choiceList > .part-options {
+  css: (theme) => `.k-choiceList > .part-options {
   border: 1px solid var(--quiet);
   border-radius: ${theme.corner}px;
   background: var(--sheet);

@@ -1,10 +1,13 @@
 /** Words that keep their shape: code, long numbers. They scroll sideways where they are too long. */
 import { familyType, textSizeType } from '../document/property-types.ts';
-import { theme } from '../document/theme.ts';
 import type { Kind } from './kind.ts';
-import { boxLook, padding, placing, sizing, textLook, words } from './properties.ts';
+import { boxLook, padding, placing, preset, sizing, textLook, words } from './properties.ts';
 import { tabindex } from './tabindex.ts';
 import { textStyleOf, wordsLook } from './words.ts';
+
+const own = {
+  text: words('text', 'Text', { as: 'text', part: 'part-text' }),
+};
 
 const size = 14;
 
@@ -16,12 +19,12 @@ export const code: Kind = {
   findBy: ['monospace', 'figures', 'display', 'pre', 'output', 'money', 'iban', 'id'],
   container: false,
   properties: [
-    words('text', 'Text', { as: 'text', part: 'part-text' }),
+    own.text,
     ...sizing,
     ...placing(),
     tabindex,
-    padding({ default: '8 12' }),
-    ...boxLook({ background: 'tint', corner: String(theme.corner) }),
+    preset(padding, '8 12'),
+    ...boxLook({ background: 'tint', corner: { theme: 'corner' } }),
     ...textLook().map((property) =>
       property.type === familyType
         ? { ...property, default: 'JetBrains Mono' }
@@ -33,8 +36,8 @@ export const code: Kind = {
   events: [],
   starter: { text: '46.1250 N, 12.0830 E' },
   inside(values, make) {
-    const style = { ...textStyleOf(values), noWrap: true };
-    const line = make.words(values.text('text'), style, wordsLook(values, style));
+    const style = { ...textStyleOf(values, make), noWrap: true };
+    const line = make.words(values.text(own.text), style, wordsLook(values, make, style));
     return {
       content: { type: 'scroll', axis: 'horizontal' },
       parts: [
@@ -61,11 +64,11 @@ export const code: Kind = {
       {
         tag: 'div',
         classes: ['part-line'],
-        children: [{ tag: 'code', classes: ['part-text'], text: values.text('text') }],
+        children: [{ tag: 'code', classes: ['part-text'], text: values.text(own.text) }],
       },
     ],
   }),
-  css: `.k-code {
+  css: (theme) => `.k-code {
   padding: 8px 12px;
   border-radius: ${theme.corner}px;
   overflow: auto hidden;

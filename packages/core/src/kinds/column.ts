@@ -1,8 +1,10 @@
 /** Children one below the other. */
-import { arrangedContent, arrangingAlong } from './arrangement.ts';
+import { arrangedContent, arrangingAlong, likeManner } from './arrangement.ts';
 import { carried, takingEvents } from './carrying.ts';
 import { shownEvents } from './events.ts';
-import type { Kind } from './kind.ts';
+import type { Kind, Manner } from './kind.ts';
+
+export const manner: Manner = likeManner;
 
 export const column: Kind = {
   name: 'column',
@@ -11,12 +13,13 @@ export const column: Kind = {
   purpose: 'Puts controls one below the other.',
   findBy: ['vertical', 'stack', 'below', 'card', 'align'],
   container: true,
+  manner,
   properties: [...arrangingAlong('column'), ...carried],
   events: [...shownEvents, ...takingEvents],
   starter: { gap: '12' },
   inside: (values) => ({ content: arrangedContent(values) }),
   element: () => ({ tag: 'div' }),
-  css: `.k-column {
+  css: () => `.k-column {
   display: flex;
   flex-direction: column;
 }`,

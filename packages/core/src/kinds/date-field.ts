@@ -17,6 +17,12 @@ import {
 } from './field.ts';
 import type { Kind } from './kind.ts';
 
+const own = {
+  value: entered(dateType, ['date', 'text']),
+  min: inputAttribute('min', 'Earliest', dateType),
+  max: inputAttribute('max', 'Latest', dateType),
+};
+
 export const dateField: Kind = {
   name: 'dateField',
   label: 'Date',
@@ -24,19 +30,15 @@ export const dateField: Kind = {
   purpose: 'Asks for a day.',
   findBy: ['when', 'day', 'calendar', 'arrival', 'birthday', 'week', 'month', 'birth'],
   container: false,
-  properties: fieldProperties([
-    entered(dateType, ['date', 'text']),
-    inputAttribute('min', 'Earliest', dateType),
-    inputAttribute('max', 'Latest', dateType),
-  ]),
+  properties: fieldProperties([own.value, own.min, own.max]),
   events: chosenEvents,
   starter: { label: 'Date' },
   inside: (values, make) =>
     fieldInside(
       values,
       make,
-      fieldBox(values, make, values.text('value') || 'dd.mm.yyyy', {
-        line: middleLine,
+      fieldBox(values, make, values.text(own.value) || 'dd.mm.yyyy', {
+        line: middleLine(make.theme),
         written: 'date',
         look: { drawing: calendar },
       }),
@@ -48,12 +50,12 @@ export const dateField: Kind = {
       attributes: {
         type: 'date',
         ...inputAttributes(values, name),
-        value: values.text('value'),
-        min: values.text('min'),
-        max: values.text('max'),
+        value: values.text(own.value),
+        min: values.text(own.min),
+        max: values.text(own.max),
       },
     }),
   sharedCss: [fieldCss, inputCss],
-  css: `${bareLineCss('dateField', middleLine)}
+  css: (theme) => `${bareLineCss('dateField', theme, middleLine(theme))}
 ${pickerCss('dateField', calendar)}`,
 };

@@ -1,8 +1,21 @@
 /** A thin line between controls: across a column, down a row. */
 import { colourType } from '../document/property-types.ts';
-import { colourValue } from '../document/theme.ts';
-import type { Kind } from './kind.ts';
-import { boxLook, padding, placing, sizing } from './properties.ts';
+import type { Kind, Manner } from './kind.ts';
+import { boxLook, padding, placing, preset, property, sizing } from './properties.ts';
+
+const own = {
+  color: property({
+    name: 'color',
+    label: 'Colour',
+    group: 'look',
+    type: colourType,
+    default: 'line',
+    effect: 'look',
+    perBand: true,
+  }),
+};
+
+export const manner: Manner = { paints: 'background' };
 
 export const divider: Kind = {
   name: 'divider',
@@ -11,30 +24,23 @@ export const divider: Kind = {
   purpose: 'A thin line between controls.',
   findBy: ['line', 'rule', 'separator', 'border'],
   container: false,
+  manner,
   properties: [
     ...sizing,
     ...placing({ alignSelf: 'stretch' }),
     // Half a px on each side keeps it one px thick, whatever its size is said to be.
-    padding({ default: '0.5' }),
+    preset(padding, '0.5'),
     ...boxLook().filter(({ name }) => name.startsWith('border')),
-    {
-      name: 'color',
-      label: 'Colour',
-      group: 'look',
-      type: colourType,
-      default: 'line',
-      effect: 'look',
-      perBand: true,
-    },
+    own.color,
   ],
   events: [],
   starter: {},
-  inside: (values) => ({
+  inside: (values, make) => ({
     content: { type: 'blank', width: 0, height: 0 },
-    look: { background: colourValue(values.colour('color') ?? 'line') },
+    look: { background: make.colour(values.get(own.color) ?? 'line') },
   }),
   element: () => ({ tag: 'hr' }),
-  css: `.k-divider {
+  css: () => `.k-divider {
   align-self: stretch;
   margin: 0;
   padding: 0.5px;

@@ -3,61 +3,60 @@
  * entered is not valid. The message appears once the person has left the field (Selectors 4, `:user-invalid`), or has
  * paused while typing; from then on it comes and goes with what is typed.
  */
-import { charactersType, flagType, textType } from '../document/property-types.ts';
-import { colourValue, theme } from '../document/theme.ts';
+import { charactersType, flagType, type PropertyType, textType } from '../document/property-types.ts';
+import type { Theme } from '../document/theme.ts';
 import type { StateType } from '../document/types.ts';
 import type { Values } from '../document/values.ts';
 import type { Box, FlexContent } from '../layout/box.ts';
 import type { TextStyle } from '../text/paragraph.ts';
 import type { Inside, Look, Making, PageElement, PageTarget, Property } from './kind.ts';
-import { boxLook, disabled, padding, placing, sizing, words } from './properties.ts';
+import { boxLook, disabled, disabledBy, padding, placing, sizing, words } from './properties.ts';
 import { tabindex } from './tabindex.ts';
-import { plainWords } from './words.ts';
 
 /** What is entered, one input or several. */
 export const inputTarget = (name: string): PageTarget => ({ part: 'part-input', as: 'property', name });
 
 /** A property whose value is part of what a field holds. */
-export const content = (
+export const content = <T>(
   name: string,
   label: string,
-  type: Property['type'],
-  rest: Partial<Property> = {},
-): Property => ({ name, label, group: 'content', type, effect: 'look', perBand: false, ...rest });
+  type: PropertyType<T>,
+  rest: Partial<Property<T>> = {},
+): Property<T> => ({ name, label, group: 'content', type, effect: 'look', perBand: false, ...rest });
 
 /** What was entered; may be bound in both directions. */
-export const entered = (
-  type: Property['type'],
+export const entered = <T>(
+  type: PropertyType<T>,
   twoWay: readonly StateType[],
   page: PageTarget = inputTarget('value'),
-): Property => content('value', 'Value', type, { twoWay, page });
+): Property<T> => content('value', 'Value', type, { twoWay, page });
 
 /** An attribute of the input. */
-export const inputAttribute = (name: string, label: string, type: Property['type']): Property =>
+export const inputAttribute = <T>(name: string, label: string, type: PropertyType<T>): Property<T> =>
   content(name, label, type, {
     effect: 'behaviour',
     page: { part: 'part-input', as: 'attribute', name },
   });
 
+const minLength = content('min-length', 'Least length', charactersType, {
+  effect: 'behaviour',
+  page: { part: 'part-input', as: 'attribute', name: 'minlength' },
+});
+const maxLength = content('max-length', 'Greatest length', charactersType, {
+  effect: 'behaviour',
+  page: { part: 'part-input', as: 'attribute', name: 'maxlength' },
+});
+
 /** How long what one types may be, in characters. */
-export const lengths: readonly Property[] = [
-  content('min-length', 'Least length', charactersType, {
-    effect: 'behaviour',
-    page: { part: 'part-input', as: 'attribute', name: 'minlength' },
-  }),
-  content('max-length', 'Greatest length', charactersType, {
-    effect: 'behaviour',
-    page: { part: 'part-input', as: 'attribute', name: 'maxlength' },
-  }),
-];
+export const lengths: readonly Property[] = [minLength, maxLength];
 
 /** What an input says of how long it may be; attributes without a value are left out. */
 export const lengthAttributes = (values: Values): PageElement['attributes'] => ({
-  minlength: values.number('min-length') ?? false,
-  maxlength: values.number('max-length') ?? false,
+  minlength: values.get(minLength) ?? false,
+  maxlength: values.get(maxLength) ?? false,
 });
 
-export const placeholder: Property = content('placeholder', 'Placeholder', textType, {
+export const placeholder = content('placeholder', 'Placeholder', textType, {
   page: { part: 'part-input', as: 'attribute', name: 'placeholder' },
 });
 
@@ -66,7 +65,7 @@ export const placeholder: Property = content('placeholder', 'Placeholder', textT
  *
  * @param what whether it is valid, or has changed.
  */
-export const known = (name: string, label: string, what: 'valid' | 'changed'): Property => ({
+export const known = (name: string, label: string, what: 'valid' | 'changed'): Property<boolean> => ({
   name,
   label,
   group: 'data',
@@ -77,22 +76,20 @@ export const known = (name: string, label: string, what: 'valid' | 'changed'): P
   page: { as: 'form', name: what },
 });
 
+export const label = words('label', 'Label', { as: 'text', part: 'part-label' });
+export const hint = words('hint', 'Hint', { as: 'text', part: 'part-hint' });
+export const required = content('required', 'Required', flagType, {
+  effect: 'behaviour',
+  page: { as: 'inputs', name: 'required' },
+});
+const valid = content('valid', 'Valid when', flagType, { effect: 'behaviour', page: { as: 'validity' } });
+export const message = content('message', 'Message', textType, {
+  effect: 'behaviour',
+  page: { part: 'part-message', as: 'text' },
+});
+
 /** Properties that check what is entered. */
-export const checking: readonly Property[] = [
-  content('required', 'Required', flagType, {
-    effect: 'behaviour',
-    page: { as: 'inputs', name: 'required' },
-  }),
-  content('valid', 'Valid when', flagType, {
-    effect: 'behaviour',
-    page: { as: 'validity' },
-  }),
-  content('message', 'Message', textType, {
-    effect: 'behaviour',
-    page: { part: 'part-message', as: 'text' },
-  }),
-  known('validity', 'Valid', 'valid'),
-];
+export const checking: readonly Property[] = [required, valid, message, known('validity', 'Valid', 'valid')];
 
 /**
  * All properties of a field, in the order of the source.
@@ -100,35 +97,31 @@ export const checking: readonly Property[] = [
  * @param own those of the kind itself, `value` first.
  */
 export const fieldProperties = (own: readonly Property[]): readonly Property[] => [
-  words('label', 'Label', { as: 'text', part: 'part-label' }),
+  label,
   ...own,
-  words('hint', 'Hint', { as: 'text', part: 'part-hint' }),
+  hint,
   ...checking,
-  disabled({ as: 'inputs', name: 'disabled' }),
+  disabledBy({ as: 'inputs', name: 'disabled' }),
   ...sizing,
   ...placing(),
   tabindex,
-  padding(),
+  padding,
   ...boxLook(),
 ];
 
-const labelStyle = plainWords({ weight: theme.labelWeight, size: theme.labelSize });
-const hintStyle = plainWords({ size: theme.hintSize });
-const start = (style: ReturnType<typeof plainWords>, colour: string): Look => ({
-  colour: colourValue(colour),
-  text: style,
-});
-
-/** The column that a field is. */
-export const fieldContent: FlexContent = {
+/** A column of parts, without gaps. */
+export const columnOf: FlexContent = {
   type: 'flex',
   direction: 'column',
   align: 'stretch',
   justify: 'start',
   wrap: false,
-  rowGap: theme.labelGap,
+  rowGap: 0,
   columnGap: 0,
 };
+
+/** The column that a field is. */
+export const fieldContent = ({ theme }: Making): FlexContent => ({ ...columnOf, rowGap: theme.labelGap });
 
 /**
  * What is inside a field.
@@ -137,23 +130,26 @@ export const fieldContent: FlexContent = {
  * @param beside a short text at the end of the label's line; undefined: the label is no line with others.
  */
 export function fieldInside(values: Values, make: Making, input: Box, beside?: string): Inside {
-  const label = values.text('label');
-  const hint = values.text('hint');
-  const line = label ? [make.words(label, labelStyle, start(labelStyle, 'ink'))] : [];
-  const end = beside ? [make.words(beside, labelStyle, start(labelStyle, 'quiet'))] : [];
+  const { theme } = make;
+  const labelStyle = make.plain({ weight: theme.labelWeight, size: theme.labelSize });
+  const hintStyle = make.plain({ size: theme.hintSize });
+  const say = (text: string, style: TextStyle, colour: string) =>
+    text ? [make.words(text, style, { colour: make.colour(colour), text: style })] : [];
+  const line = say(values.text(label), labelStyle, 'ink');
+  const end = say(beside ?? '', labelStyle, 'quiet');
   const headed = beside !== undefined && line.length + end.length > 0;
   const head = headed
     ? [
-        make.group(
-          { ...fieldContent, direction: 'row', justify: 'between', rowGap: 0, columnGap: theme.checkGap },
-          [...line, ...end],
-        ),
+        make.group({ ...columnOf, direction: 'row', justify: 'between', columnGap: theme.checkGap }, [
+          ...line,
+          ...end,
+        ]),
       ]
     : line;
   return {
-    content: fieldContent,
-    parts: [...head, input, ...(hint ? [make.words(hint, hintStyle, start(hintStyle, 'quiet'))] : [])],
-    look: values.flag('disabled') ? { opacity: 0.5 } : {},
+    content: fieldContent(make),
+    parts: [...head, input, ...say(values.text(hint), hintStyle, 'quiet')],
+    look: values.flag(disabled) ? { opacity: 0.5 } : {},
   };
 }
 
@@ -173,21 +169,22 @@ export function fieldBox(
     written?: NonNullable<Look['inner']>['written'];
   } = {},
 ): Box {
-  const style = plainWords({ noWrap: true });
+  const { theme } = make;
+  const style = make.plain({ noWrap: true });
   const height = (rest.height ?? theme.fieldHeight) * make.scale;
   const baseline = rest.line
-    ? rest.line.above - 1 + lineBaseline(make, plainWords({ lineHeight: rest.line.lineHeight }))
+    ? rest.line.above - 1 + lineBaseline(make, make.plain({ lineHeight: rest.line.lineHeight }))
     : make.centredBaseline(style, height - 2);
   return make.blank(
     { width: theme.fieldWidth - 2, height, baseline },
     {
-      background: colourValue('sheet'),
-      borderColour: colourValue('quiet'),
+      background: make.colour('sheet'),
+      borderColour: make.colour('quiet'),
       corner: theme.corner,
-      colour: colourValue(shown ? 'ink' : 'quiet'),
+      colour: make.colour(shown ? 'ink' : 'quiet'),
       text: style,
       inner: {
-        text: shown || values.text('placeholder'),
+        text: shown || values.text(placeholder),
         padding: theme.fieldPadding,
         ...(rest.written === undefined ? {} : { written: rest.written }),
       },
@@ -203,7 +200,10 @@ export interface BareLine {
   readonly lineHeight: number;
 }
 /** One line in the middle of a field of the usual height. */
-export const middleLine: BareLine = { above: 0, lineHeight: theme.fieldHeight / theme.textSize };
+export const middleLine = ({ fieldHeight, textSize }: Theme): BareLine => ({
+  above: 0,
+  lineHeight: fieldHeight / textSize,
+});
 
 function lineBaseline(make: Making, style: TextStyle): number {
   const words = make.content('', style);
@@ -216,11 +216,12 @@ function lineBaseline(make: Making, style: TextStyle): number {
  */
 export const bareLineCss = (
   kind: string,
+  { labelGap }: Theme,
   { above, lineHeight }: BareLine,
 ): string => `.k-${kind} > .part-label:empty {
   display: block;
   height: ${above}px;
-  margin-bottom: ${-above - theme.labelGap}px;
+  margin-bottom: ${-above - labelGap}px;
   padding-top: ${above}px;
   font-size: 1rem;
   font-weight: 400;
@@ -233,18 +234,18 @@ export const bareLineCss = (
 /** Attributes that tie an input to the hint and the message of its field. */
 export const described = (values: Values, name: string): Record<string, string> => {
   const ids = [
-    ...(values.text('hint') ? [`${name}-hint`] : []),
+    ...(values.text(hint) ? [`${name}-hint`] : []),
     ...(hasMessage(values) ? [`${name}-message`] : []),
   ];
   return ids.length > 0 ? { 'aria-describedby': ids.join(' ') } : {};
 };
-export const hasMessage = (values: Values) => values.text('message') !== '' || values.has('valid');
+export const hasMessage = (values: Values) => values.text(message) !== '' || values.has(valid);
 
 /** Attributes that every input of a field has. */
 export const inputAttributes = (values: Values, name: string): Record<string, string | boolean> => ({
   id: `${name}-input`,
-  required: values.flag('required'),
-  disabled: values.flag('disabled'),
+  required: values.flag(required),
+  disabled: values.flag(disabled),
   ...described(values, name),
 });
 
@@ -260,18 +261,18 @@ export function fieldElement(
   input: PageElement,
   rest: { group?: 'group' | 'radiogroup'; beside?: PageElement } = {},
 ): PageElement {
-  const label: PageElement = rest.group
+  const heading: PageElement = rest.group
     ? {
         tag: 'span',
         classes: ['part-label'],
         attributes: { id: `${name}-label` },
-        text: values.text('label'),
+        text: values.text(label),
       }
     : {
         tag: 'label',
         classes: ['part-label'],
         attributes: { for: `${name}-input` },
-        text: values.text('label'),
+        text: values.text(label),
       };
   return {
     tag: 'div',
@@ -286,13 +287,15 @@ export function fieldElement(
         }
       : {}),
     children: [
-      ...(rest.beside ? [{ tag: 'div', classes: ['part-head'], children: [label, rest.beside] }] : [label]),
+      ...(rest.beside
+        ? [{ tag: 'div', classes: ['part-head'], children: [heading, rest.beside] }]
+        : [heading]),
       input,
       {
         tag: 'span',
         classes: ['part-hint'],
         attributes: { id: `${name}-hint` },
-        text: values.text('hint'),
+        text: values.text(hint),
       },
       ...(hasMessage(values)
         ? [
@@ -300,7 +303,7 @@ export function fieldElement(
               tag: 'span',
               classes: ['part-message'],
               attributes: { id: `${name}-message` },
-              text: values.text('message'),
+              text: values.text(message),
             },
           ]
         : []),
@@ -309,7 +312,7 @@ export function fieldElement(
 }
 
 /** What all fields look like on a page. */
-export const fieldCss = `.field {
+export const fieldCss = (theme: Theme): string => `.field {
   display: flex;
   flex-direction: column;
   gap: ${theme.labelGap}px;
@@ -349,7 +352,7 @@ export const fieldCss = `.field {
 }`;
 
 /** The box that one types into or opens, on a page. */
-export const inputCss = `.field > .part-input {
+export const inputCss = (theme: Theme): string => `.field > .part-input {
   appearance: none;
   display: block;
   flex: none;

@@ -1,11 +1,11 @@
 /** A group of controls with a caption. */
-import { colourValue, theme } from '../document/theme.ts';
 import { flexContent } from './flex-inside.ts';
 import type { Kind } from './kind.ts';
 import { arranging, boxLook, padding, placing, sizing, words } from './properties.ts';
-import { plainWords } from './words.ts';
 
-const captionStyle = plainWords({ weight: theme.captionWeight });
+const own = {
+  caption: words('caption', 'Caption', { as: 'text', part: 'part-caption' }),
+};
 
 export const fieldset: Kind = {
   name: 'fieldset',
@@ -14,20 +14,14 @@ export const fieldset: Kind = {
   purpose: 'A group of controls that belong together, under a caption.',
   findBy: ['group', 'section', 'form', 'caption', 'legend'],
   container: true,
-  properties: [
-    words('caption', 'Caption', { as: 'text', part: 'part-caption' }),
-    ...sizing,
-    ...placing(),
-    padding(),
-    ...arranging,
-    ...boxLook(),
-  ],
+  properties: [own.caption, ...sizing, ...placing(), padding, ...arranging, ...boxLook()],
   events: [],
   starter: { caption: 'Caption', gap: '12' },
   inside(values, make, children) {
-    const caption = values.text('caption');
+    const captionStyle = make.plain({ weight: make.theme.captionWeight });
+    const caption = values.text(own.caption);
     const shown = children.flatMap((child) => child ?? []);
-    const look = { colour: colourValue('ink'), text: captionStyle };
+    const look = { colour: make.colour('ink'), text: captionStyle };
     return {
       content: flexContent(values, 'column'),
       parts: caption ? [make.words(caption, captionStyle, look), ...shown] : shown,
@@ -36,18 +30,18 @@ export const fieldset: Kind = {
   // A group by role: browsers lay the element `fieldset` out by rules of its own.
   element: (values, children) => ({
     tag: 'div',
-    attributes: { role: 'group', 'aria-label': values.text('caption') },
+    attributes: { role: 'group', 'aria-label': values.text(own.caption) },
     children: [
       {
         tag: 'span',
         classes: ['part-caption'],
         attributes: { 'aria-hidden': 'true' },
-        text: values.text('caption'),
+        text: values.text(own.caption),
       },
       ...children.map((_, index) => index),
     ],
   }),
-  css: `.k-fieldset {
+  css: (theme) => `.k-fieldset {
   display: flex;
   flex-direction: column;
 }

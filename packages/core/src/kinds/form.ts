@@ -1,7 +1,9 @@
 /** Fields that are sent together: nothing is sent while one of them is not valid. */
-import { arrangedContent, arrangingAlong } from './arrangement.ts';
+import { arrangedContent, arrangingAlong, likeManner } from './arrangement.ts';
 import { known } from './field.ts';
-import type { Kind } from './kind.ts';
+import type { Kind, Manner } from './kind.ts';
+
+export const manner: Manner = likeManner;
 
 export const form: Kind = {
   name: 'form',
@@ -10,6 +12,7 @@ export const form: Kind = {
   purpose: 'Fields that are sent together, once all of them are valid.',
   findBy: ['fields', 'submit', 'send', 'save', 'questions', 'validate', 'entry'],
   container: true,
+  manner,
   properties: [
     known('valid', 'Valid', 'valid'),
     known('changed', 'Changed', 'changed'),
@@ -21,7 +24,7 @@ export const form: Kind = {
   inside: (values) => ({ content: arrangedContent(values) }),
   // The page tells what is not valid itself, beside the fields and in their own words.
   element: () => ({ tag: 'form', attributes: { novalidate: true } }),
-  css: `.k-form {
+  css: () => `.k-form {
   display: flex;
   flex-direction: column;
 }`,

@@ -1,12 +1,12 @@
 /** What progress and meter have in common: words above a line that is filled to a part. */
 import { amountType } from '../document/property-types.ts';
-import { colourValue, theme } from '../document/theme.ts';
+import type { Theme } from '../document/theme.ts';
 import type { Values } from '../document/values.ts';
-import { content, fieldInside } from './field.ts';
+import { content, fieldInside, label } from './field.ts';
 import type { Inside, Making, PageElement, Property } from './kind.ts';
 
 /** A number that the line stands for. */
-export const gaugeNumber = (name: string, label: string, preset?: string): Property =>
+export const gaugeNumber = (name: string, label: string, preset?: string): Property<number> =>
   content(name, label, amountType, {
     ...(preset === undefined ? {} : { default: preset }),
     page: { part: 'part-bar', as: 'attribute', name },
@@ -24,6 +24,7 @@ export function gaugeInside(
   colour: string,
   beside: string,
 ): Inside {
+  const { theme } = make;
   const height = theme.barHeight * make.scale;
   const line = make.blank(
     { width: theme.fieldWidth, height },
@@ -31,8 +32,8 @@ export function gaugeInside(
       gauge: {
         part,
         thickness: height,
-        colour: colourValue(colour),
-        ground: colourValue('line'),
+        colour: make.colour(colour),
+        ground: make.colour('line'),
       },
     },
     { height },
@@ -61,7 +62,7 @@ export const gaugeElement = (
           tag: 'span',
           classes: ['part-label'],
           attributes: { id: `${name}-label` },
-          text: values.text('label'),
+          text: values.text(label),
         },
         { tag: 'span', classes: ['part-value'], text: beside },
       ],
@@ -70,7 +71,7 @@ export const gaugeElement = (
   ],
 });
 
-export const gaugeCss = `.gauge {
+export const gaugeCss = (theme: Theme): string => `.gauge {
   display: flex;
   flex-direction: column;
   gap: ${theme.labelGap}px;

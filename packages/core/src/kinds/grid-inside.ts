@@ -1,8 +1,9 @@
 /** What `grid` and a `repeat` like a grid share. */
 import type { Values } from '../document/values.ts';
-import type { Align, GridContent, Track, TrackBreadth, TrackList } from '../layout/box.ts';
+import type { GridContent, Track, TrackBreadth, TrackList } from '../layout/box.ts';
 import { keptUnit } from '../text/units.ts';
 import { gapsOf } from './flex-inside.ts';
+import { align, autoColumns, autoRows, cellJustify, columns, flow, rows } from './properties.ts';
 
 const cellWords: readonly string[] = ['start', 'center', 'end', 'stretch'];
 
@@ -20,20 +21,20 @@ const keptTracks = (list: TrackList = []): TrackList =>
   list.map((part) => ('auto' in part ? { ...part, tracks: part.tracks.map(keptTrack) } : keptTrack(part)));
 
 export function gridContent(values: Values): GridContent {
-  const flow = values.get<{ axis: 'row' | 'column'; dense: boolean }>('flow');
+  const fill = values.get(flow);
   // A row starts where nothing is said, cells stretch.
-  const justify = values.own<Align>('justify');
+  const said = values.own(cellJustify);
   return {
     type: 'grid',
-    columns: keptTracks(values.get<TrackList>('columns')),
-    rows: keptTracks(values.get<TrackList>('rows')),
-    autoColumns: (values.get<readonly Track[]>('auto-columns') ?? []).map(keptTrack),
-    autoRows: (values.get<readonly Track[]>('auto-rows') ?? []).map(keptTrack),
-    flow: flow?.axis ?? 'row',
-    dense: flow?.dense ?? false,
-    align: values.align('align') ?? 'stretch',
+    columns: keptTracks(values.get(columns)),
+    rows: keptTracks(values.get(rows)),
+    autoColumns: (values.get(autoColumns) ?? []).map(keptTrack),
+    autoRows: (values.get(autoRows) ?? []).map(keptTrack),
+    flow: fill?.axis ?? 'row',
+    dense: fill?.dense ?? false,
+    align: values.get(align) ?? 'stretch',
     // What spreads the children of a row out has no meaning in cells.
-    justify: justify && cellWords.includes(justify) ? justify : 'stretch',
+    justify: said && cellWords.includes(said) ? said : 'stretch',
     ...gapsOf(values),
     layers: false,
   };

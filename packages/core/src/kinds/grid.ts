@@ -1,14 +1,16 @@
 /** Children in rows and columns at once. */
-import { arrangedContent, likeProperty } from './arrangement.ts';
+import { arrangedContent, likeManner, likeProperty } from './arrangement.ts';
 import { carried, takingEvents } from './carrying.ts';
 import { shownEvents } from './events.ts';
-import type { Kind } from './kind.ts';
-import { boxLook, cellArranging, gridArranging, padding, placing, sizing, wrapping } from './properties.ts';
+import type { Kind, Manner } from './kind.ts';
+import { boxLook, cellArranging, gridArranging, padding, placing, sizing, wrap } from './properties.ts';
 
 /** Gaps are those of rows and columns, too. */
 const tracks = gridArranging.map((property) =>
   property.name.endsWith('gap') ? property : { ...property, onlyLike: ['grid'] as const },
 );
+
+export const manner: Manner = likeManner;
 
 export const grid: Kind = {
   name: 'grid',
@@ -17,14 +19,15 @@ export const grid: Kind = {
   purpose: 'Puts controls in rows and columns that line up.',
   findBy: ['table', 'cells', 'tiles', 'cards', 'places', 'gallery', 'responsive', 'two columns'],
   container: true,
+  manner,
   properties: [
     ...sizing,
     ...placing(),
-    padding(),
+    padding,
     likeProperty('grid'),
     ...tracks,
     ...cellArranging,
-    wrapping,
+    wrap,
     ...boxLook(),
     ...carried,
   ],
@@ -32,7 +35,7 @@ export const grid: Kind = {
   starter: { columns: '1fr 1fr', gap: '12' },
   inside: (values) => ({ content: arrangedContent(values) }),
   element: () => ({ tag: 'div' }),
-  css: `.k-grid {
+  css: () => `.k-grid {
   display: grid;
   align-items: stretch;
   justify-items: stretch;

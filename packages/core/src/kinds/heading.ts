@@ -1,20 +1,33 @@
 /** Words that head a part of a screen. */
 import { levelType } from '../document/property-types.ts';
-import { theme } from '../document/theme.ts';
 import { shownEvents } from './events.ts';
 import type { Kind } from './kind.ts';
 import {
   boxLook,
-  mostLines,
-  noWrap,
+  lines,
+  nowrap,
   padding,
   placing,
+  property,
   sizing,
   textAlign,
   textLook,
   words,
 } from './properties.ts';
 import { textStyleOf, wordsLook } from './words.ts';
+
+const own = {
+  text: words('text', 'Text', { as: 'text' }),
+  level: property({
+    name: 'level',
+    label: 'Level',
+    group: 'content',
+    type: levelType,
+    default: '2',
+    effect: 'behaviour',
+    perBand: false,
+  }),
+};
 
 export const heading: Kind = {
   name: 'heading',
@@ -24,40 +37,32 @@ export const heading: Kind = {
   findBy: ['title', 'headline', 'section', 'h1', 'h2'],
   container: false,
   properties: [
-    words('text', 'Text', { as: 'text' }),
-    {
-      name: 'level',
-      label: 'Level',
-      group: 'content',
-      type: levelType,
-      default: '2',
-      effect: 'behaviour',
-      perBand: false,
-    },
+    own.text,
+    own.level,
     ...sizing,
     ...placing(),
-    padding(),
+    padding,
     ...boxLook(),
     ...textLook({
-      weight: String(theme.headingWeight),
-      size: String(theme.headingSize),
-      lineHeight: String(theme.headingLineHeight),
+      weight: { theme: 'headingWeight' },
+      size: { theme: 'headingSize' },
+      lineHeight: { theme: 'headingLineHeight' },
     }),
-    textAlign('start'),
-    mostLines,
-    noWrap,
+    textAlign,
+    lines,
+    nowrap,
   ],
   events: shownEvents,
   starter: { text: 'Heading' },
   inside(values, make) {
-    const style = textStyleOf(values);
+    const style = textStyleOf(values, make);
     return {
-      content: make.content(values.text('text'), style, values.number('lines')),
-      look: wordsLook(values, style),
+      content: make.content(values.text(own.text), style, values.get(lines)),
+      look: wordsLook(values, make, style),
     };
   },
-  element: (values) => ({ tag: `h${values.number('level') ?? 2}`, text: values.text('text') }),
-  css: `.k-heading {
+  element: (values) => ({ tag: `h${values.get(own.level) ?? 2}`, text: values.text(own.text) }),
+  css: (theme) => `.k-heading {
   margin: 0;
   font-size: ${theme.headingSize / 16}rem;
   font-weight: ${theme.headingWeight};

@@ -1,13 +1,33 @@
 /** A button that shows a sign instead of words; what it does is still said to those who cannot see it. */
+
 import { iconType } from '../document/property-types.ts';
-import { theme } from '../document/theme.ts';
 import type { Values } from '../document/values.ts';
-import { buttonLook, buttonProperties } from './button.ts';
+import { buttonLook, buttonProperties, toneCss } from './button.ts';
 import { iconAttributes, iconDrawing } from './drawings.ts';
 import { pressedEvents } from './events.ts';
-import type { Kind, PageElement } from './kind.ts';
-import { disabled, words } from './properties.ts';
+import type { Kind, Manner, PageElement } from './kind.ts';
+import { inside } from './made-anew.ts';
+import { disabled, disabledBy, preset, property, words } from './properties.ts';
+import { textSizeOf } from './words.ts';
 
+const own = {
+  text: {
+    ...words('text', 'What it does', { as: 'attribute', name: 'aria-label' }),
+    effect: 'behaviour' as const,
+  },
+  icon: property({
+    name: 'icon',
+    label: 'Icon',
+    group: 'content',
+    type: iconType,
+    effect: 'look',
+    perBand: false,
+    page: { as: 'inside' },
+  }),
+};
+
+/** What holds where nothing is said, otherwise than on a button with words. */
+const presets = { padding: '8', size: { theme: 'iconSize' }, tone: 'plain' } as const;
 const textProperties = ['font', 'weight', 'italic', 'line-height', 'letter-spacing'];
 
 /** The element of an icon button. */
@@ -15,12 +35,18 @@ export const iconButtonElement = (values: Values): PageElement => ({
   tag: 'button',
   attributes: {
     type: 'button',
-    'aria-label': values.text('text'),
-    title: values.text('text'),
-    disabled: values.flag('disabled'),
+    'aria-label': values.text(own.text),
+    title: values.text(own.text),
+    disabled: values.flag(disabled),
   },
-  children: [{ tag: 'svg', attributes: iconAttributes, icon: values.text('icon') }],
+  children: [{ tag: 'svg', attributes: iconAttributes, icon: values.text(own.icon) }],
 });
+
+export const manner: Manner = {
+  css: toneCss,
+  keepsSize: true,
+  anew: (values) => inside(iconButtonElement(values)),
+};
 
 export const iconButton: Kind = {
   name: 'iconButton',
@@ -29,35 +55,22 @@ export const iconButton: Kind = {
   purpose: 'A button with a sign in place of words.',
   findBy: ['press', 'tool', 'sign', 'symbol'],
   container: false,
+  manner,
   properties: [
-    {
-      name: 'icon',
-      label: 'Icon',
-      group: 'content',
-      type: iconType,
-      effect: 'look',
-      perBand: false,
-      page: { as: 'inside' },
-    },
-    { ...words('text', 'What it does', { as: 'attribute', name: 'aria-label' }), effect: 'behaviour' },
-    disabled({ as: 'property', name: 'disabled' }),
+    own.icon,
+    own.text,
+    disabledBy({ as: 'property', name: 'disabled' }),
     ...buttonProperties
       .filter(({ name }) => !textProperties.includes(name))
-      .map((property) =>
-        property.name === 'padding'
-          ? { ...property, default: '8' }
-          : property.name === 'size'
-            ? { ...property, default: String(theme.iconSize) }
-            : property.name === 'tone'
-              ? { ...property, default: 'plain' }
-              : property,
+      .map((each) =>
+        each.name in presets ? preset(each, presets[each.name as keyof typeof presets]) : each,
       ),
   ],
   events: pressedEvents,
   starter: { icon: 'pencil', text: 'Edit' },
   inside(values, make) {
-    const look = buttonLook(values);
-    const side = (values.number('size') ?? theme.iconSize) * make.scale;
+    const look = buttonLook(values, make);
+    const side = textSizeOf(values, make.theme.iconSize) * make.scale;
     return {
       content: {
         type: 'flex',
@@ -75,7 +88,7 @@ export const iconButton: Kind = {
           { width: side, height: side },
           {
             ...(look.words.colour ? { colour: look.words.colour } : {}),
-            drawing: iconDrawing(make.icon(values.text('icon'))),
+            drawing: iconDrawing(make.icon(values.text(own.icon))),
           },
           { width: side, height: side },
         ),
@@ -84,7 +97,7 @@ export const iconButton: Kind = {
     };
   },
   element: iconButtonElement,
-  css: `.k-iconButton {
+  css: (theme) => `.k-iconButton {
   appearance: none;
   display: flex;
   align-items: safe center;

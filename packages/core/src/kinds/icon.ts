@@ -1,21 +1,64 @@
 /** A small sign of the icon set that ships. */
+
 import { colourType, iconType, textSizeType, textType } from '../document/property-types.ts';
-import { colourValue, theme } from '../document/theme.ts';
 import type { Values } from '../document/values.ts';
 import { iconAttributes, iconDrawing } from './drawings.ts';
 import { shownEvents } from './events.ts';
-import type { Kind, PageElement } from './kind.ts';
-import { boxLook, padding, placing, sizing } from './properties.ts';
+import type { Kind, Manner, PageElement } from './kind.ts';
+import { inside } from './made-anew.ts';
+import { boxLook, padding, placing, property, sizing } from './properties.ts';
+import { textSizeOf } from './words.ts';
+
+const own = {
+  icon: property({
+    name: 'icon',
+    label: 'Icon',
+    group: 'content',
+    type: iconType,
+    effect: 'look',
+    perBand: false,
+    page: { as: 'inside' },
+  }),
+  alt: property({
+    name: 'alt',
+    label: 'Description',
+    group: 'content',
+    type: textType,
+    effect: 'behaviour',
+    perBand: false,
+    page: { as: 'attribute', name: 'aria-label' },
+  }),
+  size: property({
+    name: 'size',
+    label: 'Size',
+    group: 'look',
+    type: textSizeType,
+    default: { theme: 'iconSize' },
+    effect: 'layout',
+    perBand: true,
+  }),
+  color: property({
+    name: 'color',
+    label: 'Colour',
+    group: 'look',
+    type: colourType,
+    default: 'ink',
+    effect: 'look',
+    perBand: true,
+  }),
+};
 
 /** The element of an icon. */
 export function iconElement(values: Values): PageElement {
-  const description = values.text('alt');
+  const description = values.text(own.alt);
   return {
     tag: 'span',
     attributes: description ? { role: 'img', 'aria-label': description } : { 'aria-hidden': 'true' },
-    children: [{ tag: 'svg', attributes: iconAttributes, icon: values.text('icon') }],
+    children: [{ tag: 'svg', attributes: iconAttributes, icon: values.text(own.icon) }],
   };
 }
+
+export const manner: Manner = { anew: (values) => inside(iconElement(values)) };
 
 export const icon: Kind = {
   name: 'icon',
@@ -24,52 +67,12 @@ export const icon: Kind = {
   purpose: 'A small sign; alone it needs a description, beside words it needs none.',
   findBy: ['sign', 'symbol', 'glyph', 'pictogram'],
   container: false,
-  properties: [
-    {
-      name: 'icon',
-      label: 'Icon',
-      group: 'content',
-      type: iconType,
-      effect: 'look',
-      perBand: false,
-      page: { as: 'inside' },
-    },
-    {
-      name: 'alt',
-      label: 'Description',
-      group: 'content',
-      type: textType,
-      effect: 'behaviour',
-      perBand: false,
-      page: { as: 'attribute', name: 'aria-label' },
-    },
-    ...sizing,
-    ...placing(),
-    padding(),
-    ...boxLook(),
-    {
-      name: 'size',
-      label: 'Size',
-      group: 'look',
-      type: textSizeType,
-      default: String(theme.iconSize),
-      effect: 'layout',
-      perBand: true,
-    },
-    {
-      name: 'color',
-      label: 'Colour',
-      group: 'look',
-      type: colourType,
-      default: 'ink',
-      effect: 'look',
-      perBand: true,
-    },
-  ],
+  manner,
+  properties: [own.icon, own.alt, ...sizing, ...placing(), padding, ...boxLook(), own.size, own.color],
   events: shownEvents,
   starter: { icon: 'mountain' },
   inside(values, make) {
-    const side = (values.number('size') ?? theme.iconSize) * make.scale;
+    const side = textSizeOf(values, make.theme.iconSize) * make.scale;
     return {
       content: {
         type: 'flex',
@@ -84,8 +87,8 @@ export const icon: Kind = {
         make.blank(
           { width: side, height: side },
           {
-            colour: colourValue(values.colour('color') ?? 'ink'),
-            drawing: iconDrawing(make.icon(values.text('icon'))),
+            colour: make.colour(values.get(own.color) ?? 'ink'),
+            drawing: iconDrawing(make.icon(values.text(own.icon))),
           },
           { width: side, height: side },
         ),
@@ -93,7 +96,7 @@ export const icon: Kind = {
     };
   },
   element: iconElement,
-  css: `.k-icon {
+  css: (theme) => `.k-icon {
   display: flex;
   align-items: center;
   justify-content: center;

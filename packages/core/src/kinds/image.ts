@@ -2,21 +2,58 @@
 import { fitType, pictureType, pointType, textType } from '../document/property-types.ts';
 import { carried } from './carrying.ts';
 import { shownEvents } from './events.ts';
-import type { DeclaredCss, Kind } from './kind.ts';
-import { boxLook, padding, placing, sizing } from './properties.ts';
+import type { Kind, Manner } from './kind.ts';
+import { boxLook, padding, placing, property, sizing } from './properties.ts';
 
-/** How a picture fills its box, as CSS. */
-export const imageCss: DeclaredCss = (own) => [
-  ...(own.has('fit') ? [['object-fit', own.get('fit') as string] as const] : []),
-  ...(own.has('focus')
-    ? [
-        [
-          'object-position',
-          (own.get('focus') as readonly number[]).map((part) => `${part}%`).join(' '),
-        ] as const,
-      ]
-    : []),
-];
+const own = {
+  src: property({
+    name: 'src',
+    label: 'Picture',
+    group: 'content',
+    type: pictureType,
+    effect: 'layout',
+    perBand: false,
+    page: { as: 'attribute', name: 'src' },
+  }),
+  alt: property({
+    name: 'alt',
+    label: 'Description',
+    group: 'content',
+    type: textType,
+    effect: 'behaviour',
+    perBand: false,
+    page: { as: 'attribute', name: 'alt' },
+  }),
+  fit: property({
+    name: 'fit',
+    label: 'Fit',
+    group: 'look',
+    type: fitType,
+    default: 'cover',
+    effect: 'look',
+    perBand: true,
+  }),
+  focus: property({
+    name: 'focus',
+    label: 'Focus point',
+    group: 'look',
+    type: pointType,
+    effect: 'look',
+    perBand: true,
+  }),
+};
+
+export const manner: Manner = {
+  keepsSize: true,
+  css(values) {
+    const fit = values.own(own.fit);
+    const focus = values.own(own.focus);
+    return [
+      ...(fit ? [['object-fit', fit] as const] : []),
+      ...(focus ? [['object-position', focus.map((part) => `${part}%`).join(' ')] as const] : []),
+    ];
+  },
+};
 
 export const image: Kind = {
   name: 'image',
@@ -25,63 +62,33 @@ export const image: Kind = {
   purpose: 'A picture of the project.',
   findBy: ['picture', 'photo', 'drawing', 'logo', 'avatar', 'portrait'],
   container: false,
+  manner,
   properties: [
-    {
-      name: 'src',
-      label: 'Picture',
-      group: 'content',
-      type: pictureType,
-      effect: 'layout',
-      perBand: false,
-      page: { as: 'attribute', name: 'src' },
-    },
-    {
-      name: 'alt',
-      label: 'Description',
-      group: 'content',
-      type: textType,
-      effect: 'behaviour',
-      perBand: false,
-      page: { as: 'attribute', name: 'alt' },
-    },
-    {
-      name: 'fit',
-      label: 'Fit',
-      group: 'look',
-      type: fitType,
-      default: 'cover',
-      effect: 'look',
-      perBand: true,
-    },
-    {
-      name: 'focus',
-      label: 'Focus point',
-      group: 'look',
-      type: pointType,
-      effect: 'look',
-      perBand: true,
-    },
+    own.src,
+    own.alt,
+    own.fit,
+    own.focus,
     ...sizing,
     ...placing(),
-    padding(),
+    padding,
     ...boxLook(),
     ...carried,
   ],
   events: shownEvents,
   starter: {},
   inside(values, make) {
-    const name = values.text('src');
+    const name = values.text(own.src);
     return {
       content: { type: 'picture', ...make.picture(name) },
       look: {
         picture: name,
-        pictureFit: values.get<'cover'>('fit') ?? 'cover',
-        pictureFocus: values.get<readonly [number, number]>('focus') ?? [50, 50],
+        pictureFit: values.get(own.fit) ?? 'cover',
+        pictureFocus: values.get(own.focus) ?? [50, 50],
       },
     };
   },
-  element: (values) => ({ tag: 'img', attributes: { src: values.text('src'), alt: values.text('alt') } }),
-  css: `.k-image {
+  element: (values) => ({ tag: 'img', attributes: { src: values.text(own.src), alt: values.text(own.alt) } }),
+  css: () => `.k-image {
   object-fit: cover;
 }`,
 };

@@ -4,6 +4,7 @@
  */
 
 import type { PropertyType } from '../document/property-types.ts';
+import type { Measure, Theme } from '../document/theme.ts';
 import type { Control, Project, StateType } from '../document/types.ts';
 import type { Values } from '../document/values.ts';
 import type { Box, Content, PaneAtHinge } from '../layout/box.ts';
@@ -45,15 +46,16 @@ export interface PageTarget {
   readonly name?: string;
 }
 
-export interface Property {
+/** @template T what its value is, as its type reads it. */
+export interface Property<T = unknown> {
   /** The attribute in the source. */
   readonly name: string;
   /** What the interface calls it. */
   readonly label: string;
   readonly group: PropertyGroup;
-  readonly type: PropertyType;
-  /** In canonical text; what holds where nothing is said. */
-  readonly default?: string;
+  readonly type: PropertyType<T>;
+  /** What holds where nothing is said: a text in canonical form, or what the theme says. */
+  readonly default?: string | { readonly theme: Measure };
   readonly effect: Effect;
   /** May differ from band to band. */
   readonly perBand: boolean;
@@ -99,6 +101,11 @@ export interface Making {
   picture(name: string): { readonly width: number; readonly height: number };
   /** A box around others. */
   group(content: Content, children: readonly Box[], place?: Partial<Box['style']>): Box;
+  readonly theme: Theme;
+  /** A colour attribute as a painter needs it. */
+  colour(text: string): string;
+  /** How plain words of the theme are set, for the kinds' own parts. */
+  plain(rest?: Partial<TextStyle>): TextStyle;
   /** The reader's text scale. */
   readonly scale: number;
   readonly rightToLeft: boolean;
@@ -206,10 +213,62 @@ export interface Confines {
   readonly most?: number;
 }
 
-/** CSS that follows from properties that are a kind's own, from what a control says itself, by CSS property. */
-export type DeclaredCss = (
-  own: ReadonlyMap<string, unknown>,
-) => Iterable<readonly [name: string, value: string]>;
+/** CSS that follows from what a control says itself about properties that are a kind's own, by CSS property. */
+export type DeclaredCss = (values: Values) => Iterable<readonly [name: string, value: string]>;
+
+/** How children are put: one after another along an axis, in cells, over each other, or at pins. */
+export type Arrangement = 'row' | 'column' | 'cells' | 'layers' | 'pins';
+
+/** An arrangement that follows from the value of a property. */
+export interface ArrangedBy<T> {
+  readonly by: Property<T>;
+  /** @param value undefined where nothing holds. */
+  as(value: T | undefined): Arrangement;
+}
+
+/** Two children side by side where there is room, as a kind's properties say it. */
+export interface Panes {
+  /** Their parts of the width. */
+  readonly ratio: Property<readonly [number, number]>;
+  /** Which one is shown alone. */
+  readonly show: Property<'first' | 'second'>;
+  /** Whether the gap between them lies where the screen folds. */
+  readonly hinge: Property<boolean>;
+}
+
+/** What is inside an element that is made anew. */
+export interface MadeAnew {
+  readonly children: readonly PageElement[];
+  /** What it is called for those who do not see it, where that follows from what is inside. */
+  readonly label?: string;
+}
+
+/**
+ * What the layout, the export and a running page ask of a kind. A page leaves the rest of the kind behind, so a kind's file
+ * exports this by itself, under the name `manner` (`scripts/page-script.mjs` gathers them).
+ */
+export interface Manner {
+  /** How it puts its children; absent: one below the other. */
+  readonly arranges?: Arrangement | ArrangedBy<string>;
+  /** Its children are panes beside each other, of which one alone is shown where there is no room for both. */
+  readonly panes?: Panes;
+  /** CSS of its own properties. */
+  readonly css?: DeclaredCss;
+  /** CSS of its own properties on a part inside it that carries some (see `parts`). */
+  readonly partCss?: DeclaredCss;
+  /** What `color` paints, where that is not the words. */
+  readonly paints?: 'background';
+  /** Its element keeps a size of its own where others stretch (a button, a picture; Position 3 §4). */
+  readonly keepsSize?: boolean;
+  /**
+   * What of it is made anew when something bound in it changes that has no property of its element: the drawing of a chart,
+   * the options of a select. The part is said by the properties (`page.part`); without one it is all that is inside.
+   *
+   * @param name the control's name, with the items of repeats that it stands in.
+   * @param count how many children the control has.
+   */
+  anew?(values: Values, name: string, count: number): MadeAnew;
+}
 
 export interface Kind {
   /** The element in the source. */
@@ -230,6 +289,10 @@ export interface Kind {
   /** Kinds of the children that a newly placed one has. */
   readonly starterChildren?: readonly string[];
   readonly confines?: Confines;
+  /** What a running page asks, too; absent: nothing special. */
+  readonly manner?: Manner;
+  /** Words that stand in place of its items; empty: the items are shown. */
+  said?(values: Values): string;
   /** The items for which its children stand there in turn (see `repetitionOf`). */
   items?(values: Values): readonly unknown[];
   /**
@@ -252,7 +315,7 @@ export interface Kind {
   /** Parts that carry properties of the control, for the export. */
   parts?(children: readonly Control[]): readonly CarryingPart[];
   /** Rules of the page's stylesheet that it has in common with other kinds; each is there once. */
-  readonly sharedCss?: readonly string[];
+  readonly sharedCss?: readonly ((theme: Theme) => string)[];
   /** Rules of the page's stylesheet for all controls of this kind. */
-  readonly css: string;
+  css(theme: Theme): string;
 }

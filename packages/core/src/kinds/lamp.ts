@@ -1,23 +1,32 @@
 /** An indicator light with its words, in colour by value. */
 import { amountType, rangesType } from '../document/property-types.ts';
-import { colourCss, colourValue, theme } from '../document/theme.ts';
+import { colourCss } from '../document/theme.ts';
 import type { Values } from '../document/values.ts';
 import { noSides } from '../layout/box.ts';
-import { content } from './field.ts';
-import type { Kind, PageElement } from './kind.ts';
+import { content, label } from './field.ts';
+import type { Kind, Manner, PageElement } from './kind.ts';
 import { colourOf } from './meter.ts';
-import { boxLook, padding, placing, sizing, textLook, words } from './properties.ts';
+import { boxLook, padding, placing, sizing, textLook } from './properties.ts';
 import { textStyleOf, wordsLook } from './words.ts';
 
+const own = {
+  label: label,
+  value: content('value', 'Value', amountType, { page: { part: 'part-light', as: 'inside' } }),
+  colors: content('colors', 'Colours by value', rangesType, {
+    default: '1 accent',
+    page: { part: 'part-light', as: 'inside' },
+  }),
+};
+
 const lit = (values: Values): string | undefined => {
-  const value = values.number('value');
-  return value === undefined ? undefined : colourOf(value, values.get('colors'));
+  const value = values.get(own.value);
+  return value === undefined ? undefined : colourOf(value, values.get(own.colors));
 };
 
 /** The light of a lamp, in the colour of its value. */
 export function lightElement(values: Values): PageElement {
   const colour = lit(values);
-  const value = values.number('value');
+  const value = values.get(own.value);
   return {
     tag: 'span',
     attributes: {
@@ -28,6 +37,8 @@ export function lightElement(values: Values): PageElement {
   };
 }
 
+export const manner: Manner = { anew: (values) => ({ children: [lightElement(values)] }) };
+
 export const lamp: Kind = {
   name: 'lamp',
   label: 'Lamp',
@@ -35,30 +46,29 @@ export const lamp: Kind = {
   purpose: 'An indicator light that takes its colour from a number; dark where no range holds it.',
   findBy: ['led', 'light', 'indicator', 'status', 'signal', 'alarm', 'warning', 'error', 'busy', 'red green'],
   container: false,
+  manner,
   properties: [
-    words('label', 'Label', { as: 'text', part: 'part-label' }),
-    content('value', 'Value', amountType, { page: { part: 'part-light', as: 'inside' } }),
-    content('colors', 'Colours by value', rangesType, {
-      default: '1 accent',
-      page: { part: 'part-light', as: 'inside' },
-    }),
+    own.label,
+    own.value,
+    own.colors,
     ...sizing,
     ...placing(),
-    padding(),
+    padding,
     ...boxLook(),
     ...textLook(),
   ],
   events: [],
   starter: { label: 'Generator', value: '1', colors: '1 accent | 2 alert' },
   inside(values, make) {
-    const style = textStyleOf(values);
+    const { theme } = make;
+    const style = textStyleOf(values, make);
     const side = theme.lampSize * make.scale;
     const colour = lit(values);
     const light = make.blank(
       { width: side, height: side },
       {
-        background: colourValue(colour ?? 'sheet'),
-        borderColour: colourValue(colour ?? 'quiet'),
+        background: make.colour(colour ?? 'sheet'),
+        borderColour: make.colour(colour ?? 'quiet'),
         corner: side / 2,
       },
       {
@@ -78,7 +88,7 @@ export const lamp: Kind = {
         rowGap: 0,
         columnGap: theme.checkGap,
       },
-      parts: [light, make.words(values.text('label'), style, wordsLook(values, style))],
+      parts: [light, make.words(values.text(own.label), style, wordsLook(values, make, style))],
     };
   },
   element(values) {
@@ -90,11 +100,11 @@ export const lamp: Kind = {
           classes: ['part-light'],
           children: [lightElement(values)],
         },
-        { tag: 'span', classes: ['part-label'], text: values.text('label') },
+        { tag: 'span', classes: ['part-label'], text: values.text(own.label) },
       ],
     };
   },
-  css: `.k-lamp {
+  css: (theme) => `.k-lamp {
   display: flex;
   align-items: start;
   gap: ${theme.checkGap}px;

@@ -1,9 +1,9 @@
-/** Children over each other. */
-import type { Align } from '../layout/box.ts';
 import { carried, takingEvents } from './carrying.ts';
 import { shownEvents } from './events.ts';
-import type { Kind } from './kind.ts';
-import { boxLook, cellArranging, padding, placing, sizing } from './properties.ts';
+import type { Kind, Manner } from './kind.ts';
+import { align, boxLook, cellArranging, cellJustify, padding, placing, sizing } from './properties.ts';
+
+export const manner: Manner = { arranges: 'layers' };
 
 export const layers: Kind = {
   name: 'layers',
@@ -12,7 +12,8 @@ export const layers: Kind = {
   purpose: 'Puts controls over each other; later ones lie on top.',
   findBy: ['over', 'overlay', 'on top', 'behind', 'badge', 'overlap'],
   container: true,
-  properties: [...sizing, ...placing(), padding(), ...cellArranging, ...boxLook(), ...carried],
+  manner,
+  properties: [...sizing, ...placing(), padding, ...cellArranging, cellJustify, ...boxLook(), ...carried],
   events: [...shownEvents, ...takingEvents],
   starter: {},
   inside: (values) => ({
@@ -24,15 +25,15 @@ export const layers: Kind = {
       autoRows: [],
       flow: 'row',
       dense: false,
-      align: values.align('align') ?? 'stretch',
-      justify: values.get<Align>('justify') ?? 'stretch',
+      align: values.get(align) ?? 'stretch',
+      justify: values.get(cellJustify) ?? 'stretch',
       rowGap: 0,
       columnGap: 0,
       layers: true,
     },
   }),
   element: () => ({ tag: 'div' }),
-  css: `.k-layers {
+  css: () => `.k-layers {
   display: grid;
   align-items: stretch;
   justify-items: stretch;

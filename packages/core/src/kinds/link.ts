@@ -3,10 +3,11 @@ import { destinationType } from '../document/property-types.ts';
 import type { Kind } from './kind.ts';
 import {
   boxLook,
-  mostLines,
-  noWrap,
+  lines,
+  nowrap,
   padding,
   placing,
+  property,
   sizing,
   textAlign,
   textLook,
@@ -14,6 +15,19 @@ import {
 } from './properties.ts';
 import { tabindex } from './tabindex.ts';
 import { textStyleOf, wordsLook } from './words.ts';
+
+const own = {
+  text: words('text', 'Text', { as: 'text' }),
+  to: property({
+    name: 'to',
+    label: 'Leads to',
+    group: 'content',
+    type: destinationType,
+    effect: 'behaviour',
+    perBand: false,
+    page: { as: 'attribute', name: 'href' },
+  }),
+};
 
 /** The address that a destination has on a page: a screen is a fragment of it. */
 export const addressTo = (destination: string): string =>
@@ -27,41 +41,33 @@ export const link: Kind = {
   findBy: ['anchor', 'go to', 'url', 'address', 'telephone', 'mail', 'web', 'back', 'e-mail'],
   container: false,
   properties: [
-    words('text', 'Text', { as: 'text' }),
-    {
-      name: 'to',
-      label: 'Leads to',
-      group: 'content',
-      type: destinationType,
-      effect: 'behaviour',
-      perBand: false,
-      page: { as: 'attribute', name: 'href' },
-    },
+    own.text,
+    own.to,
     ...sizing,
     ...placing(),
     tabindex,
-    padding(),
+    padding,
     ...boxLook(),
     ...textLook({ colour: 'accent' }),
-    textAlign('start'),
-    mostLines,
-    noWrap,
+    textAlign,
+    lines,
+    nowrap,
   ],
   events: [],
   starter: { text: 'Link' },
   inside(values, make) {
-    const style = textStyleOf(values);
+    const style = textStyleOf(values, make);
     return {
-      content: make.content(values.text('text'), style, values.number('lines')),
-      look: { ...wordsLook(values, style), underline: true },
+      content: make.content(values.text(own.text), style, values.get(lines)),
+      look: { ...wordsLook(values, make, style), underline: true },
     };
   },
   element: (values) => ({
     tag: 'a',
-    attributes: { href: addressTo(values.text('to')) },
-    text: values.text('text'),
+    attributes: { href: addressTo(values.text(own.to)) },
+    text: values.text(own.text),
   }),
-  css: `.k-link {
+  css: () => `.k-link {
   display: block;
   color: var(--accent);
   text-underline-offset: 0.15em;

@@ -1,13 +1,16 @@
 /** A button that opens a menu of things to do. */
-import { theme } from '../document/theme.ts';
 import type { Values } from '../document/values.ts';
-import { buttonLook, buttonProperties } from './button.ts';
+import { buttonLook, buttonProperties, toneCss } from './button.ts';
 import { chevron } from './drawings.ts';
 import { choose } from './events.ts';
-import type { Kind, PageElement } from './kind.ts';
+import type { Kind, Manner, PageElement } from './kind.ts';
 import { entriesOf, options } from './options.ts';
-import { disabled, words } from './properties.ts';
+import { disabled, disabledBy, words } from './properties.ts';
 import { textStyleOf } from './words.ts';
+
+const own = {
+  text: words('text', 'Text', { as: 'text', part: 'part-text' }),
+};
 
 const side = 16;
 
@@ -19,6 +22,8 @@ export const entryElements = (values: Values): PageElement[] =>
     text: label,
   }));
 
+export const manner: Manner = { css: toneCss, anew: (values) => ({ children: entryElements(values) }) };
+
 export const menuButton: Kind = {
   name: 'menuButton',
   label: 'Menu button',
@@ -26,10 +31,11 @@ export const menuButton: Kind = {
   purpose: 'Opens a menu of things to do.',
   findBy: ['more', 'actions', 'drop', 'options', 'overflow', 'dots', 'dropdown'],
   container: false,
+  manner,
   properties: [
-    words('text', 'Text', { as: 'text', part: 'part-text' }),
+    own.text,
     { ...options({ part: 'part-menu', as: 'inside' }), label: 'Entries', effect: 'behaviour' },
-    disabled({ part: 'part-button', as: 'property', name: 'disabled' }),
+    disabledBy({ part: 'part-button', as: 'property', name: 'disabled' }),
     ...buttonProperties.map((property) =>
       property.name === 'tone' ? { ...property, default: 'plain' } : property,
     ),
@@ -37,8 +43,8 @@ export const menuButton: Kind = {
   events: [choose],
   starter: { text: 'More', options: 'Print list | Send a message | Close the hut' },
   inside(values, make) {
-    const style = textStyleOf(values, 'center');
-    const look = buttonLook(values);
+    const style = textStyleOf(values, make, 'center');
+    const look = buttonLook(values, make);
     const size = side * make.scale;
     return {
       content: {
@@ -48,11 +54,11 @@ export const menuButton: Kind = {
         justify: 'center',
         wrap: false,
         rowGap: 0,
-        columnGap: theme.checkGap,
+        columnGap: make.theme.checkGap,
         safe: true,
       },
       parts: [
-        make.words(values.text('text'), style, look.words, { minWidth: 0 }),
+        make.words(values.text(own.text), style, look.words, { minWidth: 0 }),
         make.blank(
           { width: size, height: size },
           {
@@ -75,9 +81,9 @@ export const menuButton: Kind = {
           type: 'button',
           popovertarget: `${name}-menu`,
           'aria-haspopup': 'menu',
-          disabled: values.flag('disabled'),
+          disabled: values.flag(disabled),
         },
-        children: [{ tag: 'span', classes: ['part-text'], text: values.text('text') }],
+        children: [{ tag: 'span', classes: ['part-text'], text: values.text(own.text) }],
       },
       {
         tag: 'svg',
@@ -94,12 +100,17 @@ export const menuButton: Kind = {
       {
         tag: 'div',
         classes: ['part-menu'],
-        attributes: { id: `${name}-menu`, role: 'menu', popover: 'auto', 'aria-label': values.text('text') },
+        attributes: {
+          id: `${name}-menu`,
+          role: 'menu',
+          popover: 'auto',
+          'aria-label': values.text(own.text),
+        },
         children: entryElements(values),
       },
     ],
   }),
-  css: `:where(.k-menuButton) {
+  css: (theme) => `:where(.k-menuButton) {
   position: relative;
 }
 .k-menuButton {

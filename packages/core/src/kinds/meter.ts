@@ -2,25 +2,34 @@
 import { type ColourRange, rangesType, textType } from '../document/property-types.ts';
 import { colourCss } from '../document/theme.ts';
 import type { Values } from '../document/values.ts';
-import { content } from './field.ts';
+import { content, label } from './field.ts';
 import { gaugeCss, gaugeElement, gaugeInside, gaugeNumber, partOf } from './gauge.ts';
-import type { Kind, PageElement } from './kind.ts';
-import { boxLook, padding, placing, sizing, words } from './properties.ts';
+import type { Kind, Manner, PageElement } from './kind.ts';
+import { inside } from './made-anew.ts';
+import { boxLook, padding, placing, sizing } from './properties.ts';
+
+const own = {
+  value: { ...gaugeNumber('value', 'Value'), effect: 'layout' as const, page: { as: 'inside' as const } },
+  min: { ...gaugeNumber('min', 'Least', '0'), page: { as: 'inside' as const } },
+  max: { ...gaugeNumber('max', 'Greatest', '100'), page: { as: 'inside' as const } },
+  unit: content('unit', 'Unit', textType, { effect: 'layout', page: { as: 'inside' } }),
+  colors: content('colors', 'Colours by value', rangesType, { page: { as: 'inside' } }),
+};
 
 /** The colour of a number's range; undefined below the first. */
 export const colourOf = (value: number, ranges: readonly ColourRange[] | undefined): string | undefined =>
   ranges?.findLast(({ from }) => value >= from)?.colour;
 
 const shown = (values: Values): string => {
-  const value = values.number('value');
-  return value === undefined ? '–' : `${value}${values.text('unit') ? ` ${values.text('unit')}` : ''}`;
+  const value = values.get(own.value);
+  return value === undefined ? '–' : `${value}${values.text(own.unit) ? ` ${values.text(own.unit)}` : ''}`;
 };
-const limits = (values: Values) => ({ min: values.number('min') ?? 0, max: values.number('max') ?? 100 });
+const limits = (values: Values) => ({ min: values.get(own.min) ?? 0, max: values.get(own.max) ?? 100 });
 
 /** The element of a meter, filled to its value. */
 export function meterElement(values: Values, name: string): PageElement {
   const { min, max } = limits(values);
-  const value = values.number('value');
+  const value = values.get(own.value);
   const part = partOf(value ?? min, min, max);
   return gaugeElement(
     values,
@@ -40,7 +49,7 @@ export function meterElement(values: Values, name: string): PageElement {
           tag: 'div',
           classes: ['part-filled'],
           attributes: {
-            style: `width: ${Number((part * 100).toFixed(2))}%; background: ${colourCss(colourOf(value ?? min, values.get('colors')) ?? 'accent')}`,
+            style: `width: ${Number((part * 100).toFixed(2))}%; background: ${colourCss(colourOf(value ?? min, values.get(own.colors)) ?? 'accent')}`,
           },
         },
       ],
@@ -49,6 +58,8 @@ export function meterElement(values: Values, name: string): PageElement {
   );
 }
 
+export const manner: Manner = { anew: (values, name) => inside(meterElement(values, name)) };
+
 export const meter: Kind = {
   name: 'meter',
   label: 'Meter',
@@ -56,29 +67,30 @@ export const meter: Kind = {
   purpose: 'A measured value within its range, in colour by value.',
   findBy: ['gauge', 'level', 'battery', 'temperature', 'measure', 'wind', 'speed', 'live'],
   container: false,
+  manner,
   properties: [
-    words('label', 'Label', { as: 'text', part: 'part-label' }),
-    { ...gaugeNumber('value', 'Value'), effect: 'layout', page: { as: 'inside' } },
-    { ...gaugeNumber('min', 'Least', '0'), page: { as: 'inside' } },
-    { ...gaugeNumber('max', 'Greatest', '100'), page: { as: 'inside' } },
-    content('unit', 'Unit', textType, { effect: 'layout', page: { as: 'inside' } }),
-    content('colors', 'Colours by value', rangesType, { page: { as: 'inside' } }),
+    label,
+    own.value,
+    own.min,
+    own.max,
+    own.unit,
+    own.colors,
     ...sizing,
     ...placing(),
-    padding(),
+    padding,
     ...boxLook(),
   ],
   events: [],
   starter: { label: 'Battery', value: '72', unit: '%', colors: '0 alert | 20 warm | 40 accent' },
   inside(values, make) {
     const { min, max } = limits(values);
-    const value = values.number('value');
-    const colour = value === undefined ? undefined : colourOf(value, values.get('colors'));
+    const value = values.get(own.value);
+    const colour = value === undefined ? undefined : colourOf(value, values.get(own.colors));
     return gaugeInside(values, make, partOf(value ?? min, min, max), colour ?? 'accent', shown(values));
   },
   element: (values, _, name) => meterElement(values, name),
   sharedCss: [gaugeCss],
-  css: `.k-meter .part-filled {
+  css: () => `.k-meter .part-filled {
   height: 100%;
 }`,
 };

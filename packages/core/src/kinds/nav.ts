@@ -1,31 +1,77 @@
 /** The places of the application: which screens there are, and a way to each of them. */
 import { chosenType, type Entry, navFormType, placesType, textType } from '../document/property-types.ts';
-import { theme } from '../document/theme.ts';
 import { inForce } from '../document/types.ts';
 import type { Values } from '../document/values.ts';
 import type { FlexContent } from '../layout/box.ts';
 import { iconAttributes, iconDrawing } from './drawings.ts';
 import { gapsOf } from './flex-inside.ts';
-import type { DeclaredCss, Kind, PageElement } from './kind.ts';
+import type { DeclaredCss, Kind, Manner, PageElement } from './kind.ts';
 import { addressTo } from './link.ts';
-import { entriesOf } from './options.ts';
-import { boxLook, padding, paneGap, placing, sizing, textLook, wrapping } from './properties.ts';
+import { inside } from './made-anew.ts';
+import { boxLook, gap, padding, placing, property, sizing, textLook, wrap } from './properties.ts';
 import { tabindex } from './tabindex.ts';
 import { textStyleOf, wordsLook } from './words.ts';
 
-type Form = 'bar' | 'rail' | 'panel';
+const own = {
+  options: property({
+    name: 'options',
+    label: 'Screens',
+    group: 'content',
+    type: placesType,
+    effect: 'layout',
+    perBand: false,
+    page: { as: 'inside' },
+  }),
+  icons: property({
+    name: 'icons',
+    label: 'Icons',
+    group: 'content',
+    type: placesType,
+    effect: 'layout',
+    perBand: false,
+    page: { as: 'inside' },
+  }),
+  omit: property({
+    name: 'omit',
+    label: 'Left out',
+    group: 'content',
+    type: chosenType,
+    effect: 'layout',
+    perBand: false,
+    page: { as: 'inside' },
+  }),
+  label: property({
+    name: 'label',
+    label: 'Label',
+    group: 'content',
+    type: textType,
+    default: 'Places',
+    effect: 'behaviour',
+    perBand: false,
+    page: { as: 'attribute', name: 'aria-label' },
+  }),
+  form: property({
+    name: 'form',
+    label: 'Form',
+    group: 'inside',
+    type: navFormType,
+    default: 'bar',
+    effect: 'layout',
+    perBand: true,
+  }),
+};
 
 /** Between an icon and its words, where it stands above or beside them, px. */
 const iconGap = { above: 2, beside: 12 };
 
 /** Names of icons by screen. */
 const iconsOf = (values: Values): ReadonlyMap<string, string> =>
-  new Map((values.get<readonly Entry[]>('icons') ?? []).map(({ value, label }) => [value, label]));
+  new Map((values.get(own.icons) ?? []).map(({ value, label }) => [value, label]));
 
 /** The places that are shown: what is left out stays in the list, for the day it comes back. */
 function shownPlaces(values: Values): readonly Entry[] {
-  const omitted = values.get<readonly string[]>('omit') ?? [];
-  return entriesOf(values).filter(({ value }) => !omitted.includes(value));
+  const omitted = values.get(own.omit) ?? [];
+  return (values.get(own.options) ?? []).filter(({ value }) => !omitted.includes(value));
 }
 
 /** The element of a navigation, with its places. */
@@ -33,7 +79,7 @@ export function navElement(values: Values): PageElement {
   const icons = iconsOf(values);
   return {
     tag: 'nav',
-    attributes: { 'aria-label': values.text('label') },
+    attributes: { 'aria-label': values.text(own.label) },
     children: shownPlaces(values).map(({ value, label }) => {
       const icon = icons.get(value);
       return {
@@ -50,16 +96,20 @@ export function navElement(values: Values): PageElement {
 }
 
 /** How the places stand, as CSS. */
-export const navCss: DeclaredCss = (own) =>
-  own.has('form')
+const navCss: DeclaredCss = (values) => {
+  const form = values.own(own.form);
+  return form
     ? [
-        ['flex-direction', own.get('form') === 'bar' ? 'row' : 'column'],
-        ['justify-content', own.get('form') === 'bar' ? 'space-evenly' : 'start'],
-        ['text-align', own.get('form') === 'panel' ? 'start' : 'center'],
-        ['--place', own.get('form') === 'panel' ? 'row' : 'column'],
-        ['--place-justify', own.get('form') === 'panel' ? 'start' : 'center'],
+        ['flex-direction', form === 'bar' ? 'row' : 'column'],
+        ['justify-content', form === 'bar' ? 'space-evenly' : 'start'],
+        ['text-align', form === 'panel' ? 'start' : 'center'],
+        ['--place', form === 'panel' ? 'row' : 'column'],
+        ['--place-justify', form === 'panel' ? 'start' : 'center'],
       ]
     : [];
+};
+
+export const manner: Manner = { css: navCss, anew: (values) => inside(navElement(values)) };
 
 export const nav: Kind = {
   name: 'nav',
@@ -68,61 +118,21 @@ export const nav: Kind = {
   purpose: 'The places of the application, as a bar, a rail or a panel.',
   findBy: ['menu', 'places', 'screens', 'pages', 'go to', 'home', 'tabs', 'bottom'],
   container: false,
+  manner,
   properties: [
-    {
-      name: 'options',
-      label: 'Screens',
-      group: 'content',
-      type: placesType,
-      effect: 'layout',
-      perBand: false,
-      page: { as: 'inside' },
-    },
-    {
-      name: 'icons',
-      label: 'Icons',
-      group: 'content',
-      type: placesType,
-      effect: 'layout',
-      perBand: false,
-      page: { as: 'inside' },
-    },
-    {
-      name: 'omit',
-      label: 'Left out',
-      group: 'content',
-      type: chosenType,
-      effect: 'layout',
-      perBand: false,
-      page: { as: 'inside' },
-    },
-    {
-      name: 'label',
-      label: 'Label',
-      group: 'content',
-      type: textType,
-      default: 'Places',
-      effect: 'behaviour',
-      perBand: false,
-      page: { as: 'attribute', name: 'aria-label' },
-    },
-    {
-      name: 'form',
-      label: 'Form',
-      group: 'inside',
-      type: navFormType,
-      default: 'bar',
-      effect: 'layout',
-      perBand: true,
-    },
+    own.options,
+    own.icons,
+    own.omit,
+    own.label,
+    own.form,
     ...sizing,
     ...placing(),
     tabindex,
-    padding(),
-    ...paneGap,
-    { ...wrapping, onlyLike: ['row', 'column', 'grid'] },
+    padding,
+    gap,
+    { ...wrap, onlyLike: ['row', 'column', 'grid'] },
     ...boxLook(),
-    ...textLook({ weight: String(theme.labelWeight), colour: 'accent' }),
+    ...textLook({ weight: { theme: 'labelWeight' }, colour: 'accent' }),
   ],
   events: [],
   starter: {},
@@ -138,16 +148,16 @@ export const nav: Kind = {
     return entries.length > 0 ? { options: entries.join(' | ') } : {};
   },
   inside(values, make) {
-    const form = values.get<Form>('form') ?? 'bar';
-    const style = textStyleOf(values, form === 'panel' ? 'start' : 'center');
-    const look = wordsLook(values, style);
-    const { block, inline } = theme.cellPadding;
+    const form = values.get(own.form) ?? 'bar';
+    const style = textStyleOf(values, make, form === 'panel' ? 'start' : 'center');
+    const look = wordsLook(values, make, style);
+    const { block, inline } = make.theme.cellPadding;
     const content: FlexContent = {
       type: 'flex',
       direction: form === 'bar' ? 'row' : 'column',
       align: 'stretch',
       justify: form === 'bar' ? 'evenly' : 'start',
-      wrap: values.flag('wrap'),
+      wrap: values.flag(wrap),
       ...gapsOf(values),
     };
     const place: FlexContent = {
@@ -159,7 +169,7 @@ export const nav: Kind = {
       rowGap: iconGap.above,
       columnGap: iconGap.beside,
     };
-    const side = theme.iconSize * make.scale;
+    const side = make.theme.iconSize * make.scale;
     const icons = iconsOf(values);
     return {
       content,
@@ -177,7 +187,7 @@ export const nav: Kind = {
     };
   },
   element: navElement,
-  css: `.k-nav {
+  css: (theme) => `.k-nav {
   display: flex;
   justify-content: space-evenly;
   color: var(--accent);

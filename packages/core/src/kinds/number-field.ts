@@ -14,6 +14,14 @@ import {
 } from './field.ts';
 import type { Kind } from './kind.ts';
 
+const own = {
+  value: entered(amountType, ['number', 'text']),
+  min: inputAttribute('min', 'Least', amountType),
+  max: inputAttribute('max', 'Greatest', amountType),
+  step: inputAttribute('step', 'Step', amountType),
+  placeholder: inputAttribute('placeholder', 'Placeholder', textType),
+};
+
 const number = (value: number | string | undefined): string => (value === undefined ? '' : String(value));
 
 export const numberField: Kind = {
@@ -35,17 +43,11 @@ export const numberField: Kind = {
     'age',
   ],
   container: false,
-  properties: fieldProperties([
-    entered(amountType, ['number', 'text']),
-    inputAttribute('min', 'Least', amountType),
-    inputAttribute('max', 'Greatest', amountType),
-    inputAttribute('step', 'Step', amountType),
-    inputAttribute('placeholder', 'Placeholder', textType),
-  ]),
+  properties: fieldProperties([own.value, own.min, own.max, own.step, own.placeholder]),
   events: typedEvents,
   starter: { label: 'Count' },
   inside: (values, make) =>
-    fieldInside(values, make, fieldBox(values, make, number(values.number('value')), { written: 'number' })),
+    fieldInside(values, make, fieldBox(values, make, number(values.get(own.value)), { written: 'number' })),
   element: (values, _, name) =>
     fieldElement(values, name, {
       tag: 'input',
@@ -53,13 +55,13 @@ export const numberField: Kind = {
       attributes: {
         type: 'number',
         ...inputAttributes(values, name),
-        value: number(values.number('value')),
-        min: number(values.number('min')),
-        max: number(values.number('max')),
-        step: number(values.number('step') ?? 'any'),
-        placeholder: values.text('placeholder'),
+        value: number(values.get(own.value)),
+        min: number(values.get(own.min)),
+        max: number(values.get(own.max)),
+        step: number(values.get(own.step) ?? 'any'),
+        placeholder: values.text(own.placeholder),
       },
     }),
   sharedCss: [fieldCss, inputCss],
-  css: '',
+  css: () => '',
 };

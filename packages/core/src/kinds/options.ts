@@ -1,25 +1,26 @@
 /** Things to choose from, as the kinds that offer them show them: each with a box to check, and its words. */
 import { chosenType, type Entry, entriesType, flagType } from '../document/property-types.ts';
-import { colourValue, theme } from '../document/theme.ts';
+import type { Theme } from '../document/theme.ts';
 import type { Values } from '../document/values.ts';
 import type { Box } from '../layout/box.ts';
 import { noSides } from '../layout/box.ts';
 import { asBackground, dot, tick } from './drawings.ts';
+import { required } from './field.ts';
 import type { Making, PageElement, PageTarget, Property } from './kind.ts';
-import { plainWords } from './words.ts';
+import { disabled, property } from './properties.ts';
 
-export const options = (page: PageTarget): Property => ({
+const optionsKey = property({
   name: 'options',
   label: 'Options',
   group: 'content',
   type: entriesType,
   effect: 'layout',
   perBand: false,
-  page,
 });
+export const options = (page: PageTarget): Property<readonly Entry[]> => ({ ...optionsKey, page });
 
 /** What is chosen, as values; of one choice it holds one. */
-export const chosen: Property = {
+export const chosen = property({
   name: 'value',
   label: 'Chosen',
   group: 'content',
@@ -28,9 +29,9 @@ export const chosen: Property = {
   perBand: false,
   twoWay: ['text'],
   page: { part: 'part-options', as: 'choice' },
-};
+});
 
-export const many: Property = {
+export const many = property({
   name: 'many',
   label: 'More than one',
   group: 'content',
@@ -38,23 +39,24 @@ export const many: Property = {
   effect: 'behaviour',
   perBand: false,
   page: { part: 'part-options', as: 'inside' },
-};
+});
 
-export const entriesOf = (values: Values): readonly Entry[] => values.get<readonly Entry[]>('options') ?? [];
-export const chosenOf = (values: Values): readonly string[] => values.get<readonly string[]>('value') ?? [];
+export const entriesOf = (values: Values): readonly Entry[] => values.get(optionsKey) ?? [];
+export const chosenOf = (values: Values): readonly string[] => values.get(chosen) ?? [];
 
 /** The box that is checked: square, or round where only one can be. */
 export function checkBox(make: Making, { round, checked }: { round: boolean; checked: boolean }): Box {
+  const { theme } = make;
   const side = theme.checkSize * make.scale;
   // It sits in the middle of the first line.
   const above = ((theme.textSize * theme.lineHeight - theme.checkSize) / 2) * make.scale;
   return make.blank(
     { width: side, height: side },
     {
-      background: colourValue(checked ? 'accent' : 'sheet'),
-      borderColour: colourValue(checked ? 'accent' : 'quiet'),
+      background: make.colour(checked ? 'accent' : 'sheet'),
+      borderColour: make.colour(checked ? 'accent' : 'quiet'),
       corner: round ? side / 2 : theme.corner,
-      ...(checked ? { drawing: round ? dot : tick, colour: colourValue('on-accent') } : {}),
+      ...(checked ? { drawing: round ? dot : tick, colour: make.colour('on-accent') } : {}),
     },
     {
       width: side,
@@ -65,8 +67,6 @@ export function checkBox(make: Making, { round, checked }: { round: boolean; che
   );
 }
 
-const style = plainWords();
-
 /** One thing to choose: its box and its words. `inset`: room around both, as in a list. */
 export function optionBox(
   make: Making,
@@ -74,7 +74,8 @@ export function optionBox(
   state: { round: boolean; checked: boolean },
   inset: boolean,
 ): Box {
-  const { block, inline } = theme.cellPadding;
+  const style = make.plain();
+  const { block, inline } = make.theme.cellPadding;
   return make.group(
     {
       type: 'flex',
@@ -83,9 +84,9 @@ export function optionBox(
       justify: 'start',
       wrap: false,
       rowGap: 0,
-      columnGap: theme.checkGap,
+      columnGap: make.theme.checkGap,
     },
-    [checkBox(make, state), make.words(label, style, { colour: colourValue('ink'), text: style })],
+    [checkBox(make, state), make.words(label, style, { colour: make.colour('ink'), text: style })],
     inset ? { padding: { top: block, bottom: block, start: inline, end: inline } } : {},
   );
 }
@@ -104,8 +105,8 @@ export const optionElements = (values: Values, name: string, round: boolean): Pa
           name: `${name}-options`,
           value,
           checked: chosenOf(values).includes(value),
-          required: round && values.flag('required'),
-          disabled: values.flag('disabled'),
+          required: round && values.flag(required),
+          disabled: values.flag(disabled),
         },
       },
       { tag: 'span', text: label },
@@ -113,7 +114,7 @@ export const optionElements = (values: Values, name: string, round: boolean): Pa
   }));
 
 /** The box that is checked, on a page. */
-export const checkCss = `.part-check {
+export const checkCss = (theme: Theme): string => `.part-check {
   appearance: none;
   flex: none;
   width: ${theme.checkSize / 16}rem;
@@ -130,14 +131,14 @@ export const checkCss = `.part-check {
 .part-check:checked {
   border-color: var(--accent);
   background-color: var(--accent);
-  background-image: ${asBackground(tick, '#fffdf8')};
+  background-image: ${asBackground(tick, theme.colours['on-accent'])};
 }
 .part-check[type="radio"]:checked {
-  background-image: ${asBackground(dot, '#fffdf8')};
+  background-image: ${asBackground(dot, theme.colours['on-accent'])};
 }`;
 
 /** One thing to choose, on a page. */
-export const optionCss = `.part-option {
+export const optionCss = (theme: Theme): string => `.part-option {
   display: flex;
   align-items: start;
   gap: ${theme.checkGap}px;

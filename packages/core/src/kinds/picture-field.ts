@@ -1,6 +1,5 @@
 /** A picture of the person's own, from the device. */
 import { textType } from '../document/property-types.ts';
-import { theme } from '../document/theme.ts';
 import { chosenEvents } from './events.ts';
 import {
   bareLineCss,
@@ -27,7 +26,7 @@ export const pictureField: Kind = {
   events: chosenEvents,
   starter: { label: 'Photo of the pass' },
   inside: (values, make) =>
-    fieldInside(values, make, fieldBox(values, make, 'Choose a picture', { line: middleLine })),
+    fieldInside(values, make, fieldBox(values, make, 'Choose a picture', { line: middleLine(make.theme) })),
   element: (values, _, name) =>
     fieldElement(values, name, {
       tag: 'input',
@@ -35,7 +34,7 @@ export const pictureField: Kind = {
       attributes: { type: 'file', accept: 'image/*', ...inputAttributes(values, name) },
     }),
   sharedCss: [fieldCss, inputCss],
-  css: `${bareLineCss('pictureField', middleLine)}
+  css: (theme) => `${bareLineCss('pictureField', theme, middleLine(theme))}
 .k-pictureField > .part-input {
   line-height: ${(theme.fieldHeight - 2) / 16}rem;
 }

@@ -1,6 +1,8 @@
 /** Children held at edges or centre lines. */
-import type { Kind } from './kind.ts';
+import type { Kind, Manner } from './kind.ts';
 import { boxLook, padding, placing, sizing } from './properties.ts';
+
+export const manner: Manner = { arranges: 'pins' };
 
 export const pinboard: Kind = {
   name: 'pinboard',
@@ -9,12 +11,13 @@ export const pinboard: Kind = {
   purpose: 'Holds each control at edges or centre lines of its own.',
   findBy: ['pin', 'absolute', 'free', 'position', 'map'],
   container: true,
-  properties: [...sizing, ...placing(), padding(), ...boxLook()],
+  manner,
+  properties: [...sizing, ...placing(), padding, ...boxLook()],
   events: [],
   starter: { height: '240' },
   inside: (_, make) => ({ content: { type: 'pinboard', rightToLeft: make.rightToLeft } }),
   element: () => ({ tag: 'div' }),
-  css: `.k-pinboard {
+  css: () => `.k-pinboard {
   position: relative;
 }
 .k-pinboard > * {

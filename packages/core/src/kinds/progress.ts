@@ -1,8 +1,14 @@
 /** How far something has come. */
 
+import { label } from './field.ts';
 import { gaugeCss, gaugeElement, gaugeInside, gaugeNumber, partOf } from './gauge.ts';
 import type { Kind } from './kind.ts';
-import { boxLook, padding, placing, sizing, words } from './properties.ts';
+import { boxLook, padding, placing, sizing } from './properties.ts';
+
+const own = {
+  value: gaugeNumber('value', 'Value'),
+  max: gaugeNumber('max', 'Whole', '100'),
+};
 
 export const progress: Kind = {
   name: 'progress',
@@ -11,27 +17,19 @@ export const progress: Kind = {
   purpose: 'Shows how far something has come; without a value, that it is going on.',
   findBy: ['loading', 'wait', 'percent', 'done', 'bar', 'busy', 'spinner', 'waiting'],
   container: false,
-  properties: [
-    words('label', 'Label', { as: 'text', part: 'part-label' }),
-    gaugeNumber('value', 'Value'),
-    gaugeNumber('max', 'Whole', '100'),
-    ...sizing,
-    ...placing(),
-    padding(),
-    ...boxLook(),
-  ],
+  properties: [label, own.value, own.max, ...sizing, ...placing(), padding, ...boxLook()],
   events: [],
   starter: { label: 'Checked in', value: '60' },
   inside: (values, make) =>
     gaugeInside(
       values,
       make,
-      partOf(values.number('value') ?? 0, 0, values.number('max') ?? 100),
+      partOf(values.get(own.value) ?? 0, 0, values.get(own.max) ?? 100),
       'accent',
       '',
     ),
   element(values, _, name) {
-    const value = values.number('value');
+    const value = values.get(own.value);
     return gaugeElement(
       values,
       name,
@@ -40,7 +38,7 @@ export const progress: Kind = {
         classes: ['part-bar'],
         attributes: {
           'aria-labelledby': `${name}-label`,
-          max: String(values.number('max') ?? 100),
+          max: String(values.get(own.max) ?? 100),
           ...(value === undefined ? {} : { value: String(value) }),
         },
       },
@@ -48,7 +46,7 @@ export const progress: Kind = {
     );
   },
   sharedCss: [gaugeCss],
-  css: `.k-progress > .part-bar::-webkit-progress-bar {
+  css: () => `.k-progress > .part-bar::-webkit-progress-bar {
   background: var(--line);
 }
 .k-progress > .part-bar::-webkit-progress-value {

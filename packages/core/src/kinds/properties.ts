@@ -1,4 +1,7 @@
-/** Properties that several kinds have, by the question they answer. The order is the order of the source. */
+/**
+ * Properties that several kinds have, by the question they answer: each is the key by which its value is read
+ * (`values.get(width)`). Lists of them have the order of the source.
+ */
 import {
   alignType,
   aspectType,
@@ -20,6 +23,7 @@ import {
   marginType,
   offsetType,
   orderType,
+  type PropertyType,
   pinType,
   sizeType,
   spanType,
@@ -32,256 +36,203 @@ import {
 } from '../document/property-types.ts';
 import type { PageTarget, Property } from './kind.ts';
 
-type Rest = Partial<Pick<Property, 'default'>>;
+/** A property as it is written; its type says what its value is. */
+export const property = <T>(written: Property<T>): Property<T> => written;
+
+/** A property that holds something else where nothing is said. @param preset canonical text, or what the theme says. */
+export const preset = <T>(of: Property<T>, preset: NonNullable<Property['default']>): Property<T> => ({
+  ...of,
+  default: preset,
+});
+
 const layout = { effect: 'layout', perBand: true } as const;
 const look = { effect: 'look', perBand: true } as const;
 
+/** One that changes boxes. */
+const laidOut = <T>(
+  group: Property['group'],
+  name: string,
+  label: string,
+  type: PropertyType<T>,
+  rest: Partial<Property<T>> = {},
+): Property<T> => ({ name, label, group, type, ...layout, ...rest });
+
+export const width = laidOut('size', 'width', 'Width', sizeType);
+export const height = laidOut('size', 'height', 'Height', sizeType);
+export const minWidth = laidOut('size', 'min-width', 'Min width', limitType);
+export const maxWidth = laidOut('size', 'max-width', 'Max width', limitType);
+export const minHeight = laidOut('size', 'min-height', 'Min height', limitType);
+export const maxHeight = laidOut('size', 'max-height', 'Max height', limitType);
+export const aspect = laidOut('size', 'aspect', 'Aspect ratio', aspectType);
+
 /** The size a control asks for. */
-export const sizing: readonly Property[] = [
-  { name: 'width', label: 'Width', group: 'size', type: sizeType, ...layout },
-  { name: 'height', label: 'Height', group: 'size', type: sizeType, ...layout },
-  { name: 'min-width', label: 'Min width', group: 'size', type: limitType, ...layout },
-  { name: 'max-width', label: 'Max width', group: 'size', type: limitType, ...layout },
-  { name: 'min-height', label: 'Min height', group: 'size', type: limitType, ...layout },
-  { name: 'max-height', label: 'Max height', group: 'size', type: limitType, ...layout },
-  { name: 'aspect', label: 'Aspect ratio', group: 'size', type: aspectType, ...layout },
-];
+export const sizing: readonly Property[] = [width, height, minWidth, maxWidth, minHeight, maxHeight, aspect];
 
-const inGrid = ['grid', 'repeat'];
-const inCells = ['grid', 'layers', 'repeat'];
-const onPinboard = ['pinboard'];
+const inGrid = { onlyIn: ['grid', 'repeat'] };
+const inCells = { onlyIn: ['grid', 'layers', 'repeat'] };
+const pinned = { onlyIn: ['pinboard'] };
+const notPinned = { notIn: ['pinboard'] };
 
-/** Its place in its parent. */
-export function placing(rest: { alignSelf?: string } = {}): readonly Property[] {
-  const alignSelf: Property = {
-    name: 'align-self',
-    label: 'Align self',
-    group: 'place',
-    type: alignType,
-    notIn: onPinboard,
-    ...layout,
-  };
-  const pin = (name: string, label: string, type: Property['type'] = pinType): Property => ({
-    name,
-    label,
-    group: 'place',
-    type,
-    onlyIn: onPinboard,
-    ...layout,
-  });
-  const area = (name: string, label: string, type: Property['type']): Property => ({
-    name,
-    label,
-    group: 'place',
-    type,
-    onlyIn: inGrid,
-    ...layout,
-  });
-  return [
-    { name: 'margin', label: 'Margin', group: 'place', type: marginType, ...layout },
-    rest.alignSelf === undefined ? alignSelf : { ...alignSelf, default: rest.alignSelf },
-    {
-      name: 'justify-self',
-      label: 'Justify self',
-      group: 'place',
-      type: alignType,
-      onlyIn: inCells,
-      ...layout,
-    },
-    area('col', 'Column', gridLineType),
-    area('row', 'Row', gridLineType),
-    area('col-span', 'Column span', spanType),
-    area('row-span', 'Row span', spanType),
-    pin('left', 'Left'),
-    pin('right', 'Right'),
-    pin('top', 'Top'),
-    pin('bottom', 'Bottom'),
-    pin('center-x', 'Centre across', offsetType),
-    pin('center-y', 'Centre down', offsetType),
-    { name: 'order', label: 'Order', group: 'place', type: orderType, notIn: onPinboard, ...layout },
-    { name: 'hidden', label: 'Hidden', group: 'place', type: flagType, ...layout },
-    { name: 'locked', label: 'Locked', group: 'place', type: flagType, effect: 'behaviour', perBand: false },
-    {
-      name: 'ignore',
-      label: 'Checks ignored',
-      group: 'place',
-      type: entriesType,
-      effect: 'behaviour',
-      perBand: false,
-    },
-  ];
-}
-
-export const padding = (rest: Rest = {}): Property => ({
-  name: 'padding',
-  label: 'Padding',
-  group: 'inside',
-  type: lengthsType,
-  ...layout,
-  ...rest,
+export const margin = laidOut('place', 'margin', 'Margin', marginType);
+export const alignSelf = laidOut('place', 'align-self', 'Align self', alignType, notPinned);
+export const justifySelf = laidOut('place', 'justify-self', 'Justify self', alignType, inCells);
+export const col = laidOut('place', 'col', 'Column', gridLineType, inGrid);
+export const row = laidOut('place', 'row', 'Row', gridLineType, inGrid);
+export const colSpan = laidOut('place', 'col-span', 'Column span', spanType, inGrid);
+export const rowSpan = laidOut('place', 'row-span', 'Row span', spanType, inGrid);
+export const left = laidOut('place', 'left', 'Left', pinType, pinned);
+export const right = laidOut('place', 'right', 'Right', pinType, pinned);
+export const top = laidOut('place', 'top', 'Top', pinType, pinned);
+export const bottom = laidOut('place', 'bottom', 'Bottom', pinType, pinned);
+export const centerX = laidOut('place', 'center-x', 'Centre across', offsetType, pinned);
+export const centerY = laidOut('place', 'center-y', 'Centre down', offsetType, pinned);
+export const order = laidOut('place', 'order', 'Order', orderType, notPinned);
+export const hidden = laidOut('place', 'hidden', 'Hidden', flagType);
+export const locked = property({
+  name: 'locked',
+  label: 'Locked',
+  group: 'place',
+  type: flagType,
+  effect: 'behaviour',
+  perBand: false,
+});
+export const ignore = property({
+  name: 'ignore',
+  label: 'Checks ignored',
+  group: 'place',
+  type: entriesType,
+  effect: 'behaviour',
+  perBand: false,
 });
 
-const gaps: readonly Property[] = [
-  { name: 'gap', label: 'Gap', group: 'inside', type: gapsType, ...layout },
-  { name: 'row-gap', label: 'Row gap', group: 'inside', type: lengthType, ...layout },
-  { name: 'column-gap', label: 'Column gap', group: 'inside', type: lengthType, ...layout },
+/** Its place in its parent. @param own of a kind that stands otherwise where nothing is said. */
+export const placing = (own: { alignSelf?: string } = {}): readonly Property[] => [
+  margin,
+  own.alignSelf === undefined ? alignSelf : preset(alignSelf, own.alignSelf),
+  justifySelf,
+  col,
+  row,
+  colSpan,
+  rowSpan,
+  left,
+  right,
+  top,
+  bottom,
+  centerX,
+  centerY,
+  order,
+  hidden,
+  locked,
+  ignore,
 ];
-const align: Property = {
-  name: 'align',
-  label: 'Align',
-  group: 'inside',
-  type: alignType,
-  default: 'stretch',
-  ...layout,
-};
+
+export const padding = laidOut('inside', 'padding', 'Padding', lengthsType);
+
+export const gap = laidOut('inside', 'gap', 'Gap', gapsType);
+export const rowGap = laidOut('inside', 'row-gap', 'Row gap', lengthType);
+export const columnGap = laidOut('inside', 'column-gap', 'Column gap', lengthType);
+const gaps: readonly Property[] = [gap, rowGap, columnGap];
+
+export const align = laidOut('inside', 'align', 'Align', alignType, { default: 'stretch' });
+export const justify = laidOut('inside', 'justify', 'Justify', justifyType, { default: 'start' });
+/** How children stand across their cells. */
+export const cellJustify = laidOut('inside', 'justify', 'Justify', cellAlignType, { default: 'stretch' });
 
 /** How a container puts its children one after another. */
-export const arranging: readonly Property[] = [
-  ...gaps,
-  align,
-  { name: 'justify', label: 'Justify', group: 'inside', type: justifyType, default: 'start', ...layout },
-];
+export const arranging: readonly Property[] = [...gaps, align, justify];
 
 /** How children lie in cells. */
-export const cellArranging: readonly Property[] = [
-  align,
-  { name: 'justify', label: 'Justify', group: 'inside', type: cellAlignType, default: 'stretch', ...layout },
-];
+export const cellArranging: readonly Property[] = [align, cellJustify];
 
-/** The tracks of a grid, and how it is filled. */
-export const gridArranging: readonly Property[] = [
-  { name: 'columns', label: 'Columns', group: 'inside', type: trackListType, ...layout },
-  { name: 'rows', label: 'Rows', group: 'inside', type: trackListType, ...layout },
-  { name: 'auto-columns', label: 'Auto columns', group: 'inside', type: trackPatternType, ...layout },
-  { name: 'auto-rows', label: 'Auto rows', group: 'inside', type: trackPatternType, ...layout },
-  { name: 'flow', label: 'Flow', group: 'inside', type: flowType, default: 'row', ...layout },
-  ...gaps,
-];
-
-/** One gap between two panes. */
-export const paneGap: readonly Property[] = gaps.filter(({ name }) => name === 'gap');
-
-export const wrapping: Property = {
-  name: 'wrap',
-  label: 'Wrap',
-  group: 'inside',
-  type: flagType,
-  onlyLike: ['row', 'column'],
-  ...layout,
-};
-
-const gapNames = gaps.map(({ name }) => name);
+export const columns = laidOut('inside', 'columns', 'Columns', trackListType);
+export const rows = laidOut('inside', 'rows', 'Rows', trackListType);
+export const autoColumns = laidOut('inside', 'auto-columns', 'Auto columns', trackPatternType);
+export const autoRows = laidOut('inside', 'auto-rows', 'Auto rows', trackPatternType);
+export const flow = laidOut('inside', 'flow', 'Flow', flowType, { default: 'row' });
+const tracks: readonly Property[] = [columns, rows, autoColumns, autoRows, flow];
 
 /** The tracks of what may be like a grid at some widths. */
-export const gridTracks: readonly Property[] = gridArranging
-  .filter(({ name }) => !gapNames.includes(name))
-  .map((property) => ({ ...property, onlyLike: ['grid'] }));
+export const gridTracks: readonly Property[] = tracks.map((each) => ({ ...each, onlyLike: ['grid'] }));
+
+/** The tracks of a grid, and how it is filled; its gaps mean something however it arranges. */
+export const gridArranging: readonly Property[] = [...gridTracks, ...gaps];
+
+export const wrap = laidOut('inside', 'wrap', 'Wrap', flagType, { onlyLike: ['row', 'column'] });
+
+export const background = property({
+  name: 'background',
+  label: 'Background',
+  group: 'look',
+  type: colourType,
+  ...look,
+});
+export const corner = property({ name: 'corner', label: 'Corner', group: 'look', type: lengthType, ...look });
+export const borderWidth = laidOut('look', 'border-width', 'Border', lengthsType);
+export const borderColour = property({
+  name: 'border-color',
+  label: 'Border colour',
+  group: 'look',
+  type: colourType,
+  default: 'line',
+  ...look,
+});
+
+type Presets<Name extends string> = { readonly [Key in Name]?: NonNullable<Property['default']> };
+const presetIf = <T>(of: Property<T>, text: Property['default']): Property<T> =>
+  text === undefined ? of : preset(of, text);
 
 /** The look of a box. */
-export function boxLook(
-  defaults: { background?: string; corner?: string; borderWidth?: string } = {},
-): readonly Property[] {
-  const background: Property = {
-    name: 'background',
-    label: 'Background',
-    group: 'look',
-    type: colourType,
-    ...look,
-  };
-  const corner: Property = { name: 'corner', label: 'Corner', group: 'look', type: lengthType, ...look };
-  const border: Property = {
-    name: 'border-width',
-    label: 'Border',
-    group: 'look',
-    type: lengthsType,
-    ...layout,
-  };
-  return [
-    defaults.background ? { ...background, default: defaults.background } : background,
-    defaults.corner ? { ...corner, default: defaults.corner } : corner,
-    defaults.borderWidth ? { ...border, default: defaults.borderWidth } : border,
-    {
-      name: 'border-color',
-      label: 'Border colour',
-      group: 'look',
-      type: colourType,
-      default: 'line',
-      ...look,
-    },
-  ];
-}
+export const boxLook = (own: Presets<'background' | 'corner' | 'borderWidth'> = {}): readonly Property[] => [
+  presetIf(background, own.background),
+  presetIf(corner, own.corner),
+  presetIf(borderWidth, own.borderWidth),
+  borderColour,
+];
+
+export const font = laidOut('look', 'font', 'Font', familyType, { default: { theme: 'family' } });
+export const size = laidOut('look', 'size', 'Size', textSizeType, { default: { theme: 'textSize' } });
+export const weight = laidOut('look', 'weight', 'Weight', weightType, { default: '400' });
+export const italic = laidOut('look', 'italic', 'Italic', flagType);
+export const lineHeight = laidOut('look', 'line-height', 'Line height', factorType, {
+  default: { theme: 'lineHeight' },
+});
+export const letterSpacing = laidOut('look', 'letter-spacing', 'Letter spacing', letterSpacingType);
+export const colour = property({
+  name: 'color',
+  label: 'Colour',
+  group: 'look',
+  type: colourType,
+  default: 'ink',
+  ...look,
+});
 
 /** How words are set. */
-export function textLook(
-  defaults: { weight?: string; size?: string; lineHeight?: string; colour?: string } = {},
-): readonly Property[] {
-  return [
-    { name: 'font', label: 'Font', group: 'look', type: familyType, default: 'Hanken Grotesk', ...layout },
-    {
-      name: 'size',
-      label: 'Size',
-      group: 'look',
-      type: textSizeType,
-      default: defaults.size ?? '16',
-      ...layout,
-    },
-    {
-      name: 'weight',
-      label: 'Weight',
-      group: 'look',
-      type: weightType,
-      default: defaults.weight ?? '400',
-      ...layout,
-    },
-    { name: 'italic', label: 'Italic', group: 'look', type: flagType, ...layout },
-    {
-      name: 'line-height',
-      label: 'Line height',
-      group: 'look',
-      type: factorType,
-      default: defaults.lineHeight ?? '1.4',
-      ...layout,
-    },
-    { name: 'letter-spacing', label: 'Letter spacing', group: 'look', type: letterSpacingType, ...layout },
-    {
-      name: 'color',
-      label: 'Colour',
-      group: 'look',
-      type: colourType,
-      default: defaults.colour ?? 'ink',
-      ...look,
-    },
-  ];
-}
+export const textLook = (
+  own: Presets<'weight' | 'size' | 'lineHeight' | 'colour'> = {},
+): readonly Property[] => [
+  font,
+  presetIf(size, own.size),
+  presetIf(weight, own.weight),
+  italic,
+  presetIf(lineHeight, own.lineHeight),
+  letterSpacing,
+  presetIf(colour, own.colour),
+];
 
-export const textAlign = (preset: string): Property => ({
+export const textAlign = property({
   name: 'text-align',
   label: 'Text align',
   group: 'look',
   type: textAlignType,
-  default: preset,
-  effect: 'look',
-  perBand: true,
+  default: 'start',
+  ...look,
 });
 
-export const mostLines: Property = {
-  name: 'lines',
-  label: 'Lines at most',
-  group: 'look',
-  type: linesType,
-  ...layout,
-};
-
-export const noWrap: Property = {
-  name: 'nowrap',
-  label: 'No wrap',
-  group: 'look',
-  type: flagType,
-  ...layout,
-};
+export const lines = laidOut('look', 'lines', 'Lines at most', linesType);
+export const nowrap = laidOut('look', 'nowrap', 'No wrap', flagType);
 
 /** Words that a control shows. */
-export const words = (name: string, label: string, page: PageTarget): Property => ({
+export const words = (name: string, label: string, page: PageTarget): Property<string> => ({
   name,
   label,
   group: 'content',
@@ -291,12 +242,13 @@ export const words = (name: string, label: string, page: PageTarget): Property =
   page,
 });
 
-export const disabled = (page: PageTarget): Property => ({
+export const disabled = property({
   name: 'disabled',
   label: 'Disabled',
   group: 'content',
   type: flagType,
   effect: 'behaviour',
   perBand: false,
-  page,
 });
+/** @param page how it reaches the page's element. */
+export const disabledBy = (page: PageTarget): Property<boolean> => ({ ...disabled, page });

@@ -1,9 +1,8 @@
 /** One of a few things to choose from, all in sight. */
 import { lineUpType } from '../document/property-types.ts';
-import { theme } from '../document/theme.ts';
 import { chosenEvents } from './events.ts';
-import { fieldContent, fieldCss, fieldElement, fieldInside, fieldProperties } from './field.ts';
-import type { DeclaredCss, Kind } from './kind.ts';
+import { columnOf, fieldCss, fieldElement, fieldInside, fieldProperties } from './field.ts';
+import type { DeclaredCss, Kind, Manner } from './kind.ts';
 import {
   checkCss,
   chosen,
@@ -14,22 +13,40 @@ import {
   optionElements,
   options,
 } from './options.ts';
+import { property } from './properties.ts';
+
+const own = {
+  like: property({
+    name: 'like',
+    label: 'Options in a',
+    group: 'inside',
+    type: lineUpType,
+    default: 'column',
+    effect: 'layout',
+    perBand: true,
+  }),
+};
 
 /** How the options stand, as CSS. */
-export const radioCss: DeclaredCss = (own) =>
-  own.get('like') === 'row'
+const radioCss: DeclaredCss = (values) =>
+  values.own(own.like) === 'row'
     ? [
         ['flex-flow', 'row wrap'],
         ['align-items', 'start'],
         ['gap', '8px 16px'],
       ]
-    : own.has('like')
+    : values.own(own.like)
       ? [
           ['flex-flow', 'column'],
           ['align-items', 'stretch'],
           ['gap', '8px'],
         ]
       : [];
+
+export const manner: Manner = {
+  css: radioCss,
+  anew: (values, name) => ({ children: optionElements(values, name, true) }),
+};
 
 export const radioGroup: Kind = {
   name: 'radioGroup',
@@ -38,37 +55,26 @@ export const radioGroup: Kind = {
   purpose: 'Asks to choose one of a few things that are all in sight.',
   findBy: ['choice', 'one of', 'options', 'either or', 'radio', 'rating'],
   container: false,
-  properties: fieldProperties([
-    chosen,
-    options({ part: 'part-options', as: 'inside' }),
-    {
-      name: 'like',
-      label: 'Options in a',
-      group: 'inside',
-      type: lineUpType,
-      default: 'column',
-      effect: 'layout',
-      perBand: true,
-    },
-  ]),
+  manner,
+  properties: fieldProperties([chosen, options({ part: 'part-options', as: 'inside' }), own.like]),
   events: chosenEvents,
   starter: { label: 'Supper', options: 'At six | At seven | None' },
   inside(values, make) {
-    const row = values.text('like') === 'row';
+    const row = values.text(own.like) === 'row';
     const picked = chosenOf(values);
     const boxes = entriesOf(values).map(({ value, label }) =>
       optionBox(make, label, { round: true, checked: picked[0] === value }, false),
     );
     const content = row
       ? {
-          ...fieldContent,
+          ...columnOf,
           direction: 'row' as const,
           align: 'start' as const,
           wrap: true,
           rowGap: 8,
           columnGap: 16,
         }
-      : { ...fieldContent, rowGap: 8 };
+      : { ...columnOf, rowGap: 8 };
     return fieldInside(values, make, make.group(content, boxes));
   },
   element: (values, _, name) =>
@@ -80,7 +86,7 @@ export const radioGroup: Kind = {
     ),
   parts: () => [{ selector: '> .part-options', properties: ['like'] }],
   sharedCss: [fieldCss, checkCss, optionCss],
-  css: `.k-radioGroup > .part-options {
+  css: (theme) => `.k-radioGroup > .part-options {
   display: flex;
   flex-flow: column;
   gap: ${theme.checkGap}px;

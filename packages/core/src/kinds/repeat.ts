@@ -1,25 +1,16 @@
 /** Its children once for each item of a list. */
 import { identifierType, listType, textType } from '../document/property-types.ts';
-import { colourValue } from '../document/theme.ts';
 import type { Values } from '../document/values.ts';
-import { arrangedContent, likeProperty } from './arrangement.ts';
+import { arrangedContent, likeManner, likeProperty } from './arrangement.ts';
 import { taking, takingEvents } from './carrying.ts';
 import { shownEvents } from './events.ts';
 import { fieldContent } from './field.ts';
-import type { Kind, Property } from './kind.ts';
-import { arranging, boxLook, gridTracks, padding, placing, sizing, wrapping } from './properties.ts';
+import type { Kind, Manner, Property } from './kind.ts';
+import { arranging, boxLook, gridTracks, padding, placing, property, sizing, wrap } from './properties.ts';
 import { type RepeatWords, wordsInstead } from './repeat-words.ts';
-import { plainWords } from './words.ts';
-
-/** Most items that one repeat shows. */
-export const mostItems = 10_000;
-/** A list with more items than this is long: a page makes copies only of those that are near what is seen. */
-export const longList = 300;
-/** How many of a long list's items a page is written with. */
-export const writtenOfLong = 100;
 
 /** Words in place of the items; the page's script puts them there itself. */
-const instead = (name: keyof RepeatWords, label: string): Property => ({
+const instead = (name: keyof RepeatWords, label: string): Property<string> => ({
   name,
   label,
   group: 'content',
@@ -28,14 +19,38 @@ const instead = (name: keyof RepeatWords, label: string): Property => ({
   perBand: false,
 });
 
+const own = {
+  each: property({
+    name: 'each',
+    label: 'Each of',
+    group: 'content',
+    type: listType,
+    effect: 'layout',
+    perBand: false,
+  }),
+  empty: instead('empty', 'When there are none'),
+  status: instead('status', 'Status of the list'),
+  loading: instead('loading', 'While waiting'),
+  failed: instead('failed', 'When it fails'),
+};
+
+/** Most items that one repeat shows. */
+export const mostItems = 10_000;
+/** A list with more items than this is long: a page makes copies only of those that are near what is seen. */
+export const longList = 300;
+/** How many of a long list's items a page is written with. */
+export const writtenOfLong = 100;
+
 /** What a repeat says in place of its items; empty: nothing. */
-export const saidBy = (values: Values): string =>
-  wordsInstead(values.get<readonly unknown[]>('each') ?? [], {
-    status: values.text('status'),
-    loading: values.text('loading'),
-    failed: values.text('failed'),
-    empty: values.text('empty'),
+const saidBy = (values: Values): string =>
+  wordsInstead(values.get(own.each) ?? [], {
+    status: values.text(own.status),
+    loading: values.text(own.loading),
+    failed: values.text(own.failed),
+    empty: values.text(own.empty),
   });
+
+export const manner: Manner = likeManner;
 
 export const repeat: Kind = {
   name: 'repeat',
@@ -44,9 +59,11 @@ export const repeat: Kind = {
   purpose: 'Repeats what is inside for each item of a list.',
   findBy: ['list', 'each', 'rows', 'items', 'table', 'loop', 'gallery', 'template'],
   container: true,
-  items: (values) => (values.get<readonly unknown[]>('each') ?? []).slice(0, mostItems),
+  said: saidBy,
+  items: (values) => (values.get(own.each) ?? []).slice(0, mostItems),
+  manner,
   properties: [
-    { name: 'each', label: 'Each of', group: 'content', type: listType, effect: 'layout', perBand: false },
+    own.each,
     {
       name: 'as',
       label: 'Item called',
@@ -56,16 +73,16 @@ export const repeat: Kind = {
       effect: 'behaviour',
       perBand: false,
     },
-    instead('empty', 'When there are none'),
-    instead('status', 'Status of the list'),
-    instead('loading', 'While waiting'),
-    instead('failed', 'When it fails'),
+    own.empty,
+    own.status,
+    own.loading,
+    own.failed,
     likeProperty('column'),
     ...sizing,
     ...placing(),
-    padding(),
+    padding,
     ...arranging,
-    wrapping,
+    wrap,
     ...gridTracks,
     ...boxLook(),
     ...taking,
@@ -75,10 +92,10 @@ export const repeat: Kind = {
   inside(values, make) {
     const said = saidBy(values);
     if (said === '') return { content: arrangedContent(values) };
-    const style = plainWords();
+    const style = make.plain();
     return {
-      content: fieldContent,
-      parts: [make.words(said, style, { colour: colourValue('quiet'), text: style })],
+      content: fieldContent(make),
+      parts: [make.words(said, style, { colour: make.colour('quiet'), text: style })],
     };
   },
   element: (values) => ({
@@ -88,7 +105,7 @@ export const repeat: Kind = {
     ...(saidBy(values) ? { classes: ['is-said'] } : {}),
   }),
   // Words stand in a column, however the items are arranged: more important than the control's own rules.
-  css: `.k-repeat {
+  css: () => `.k-repeat {
   display: flex;
   flex-direction: column;
 }

@@ -1,8 +1,10 @@
 /** Children side by side. */
-import { arrangedContent, arrangingAlong } from './arrangement.ts';
+import { arrangedContent, arrangingAlong, likeManner } from './arrangement.ts';
 import { carried, takingEvents } from './carrying.ts';
 import { shownEvents } from './events.ts';
-import type { Kind } from './kind.ts';
+import type { Kind, Manner } from './kind.ts';
+
+export const manner: Manner = likeManner;
 
 export const row: Kind = {
   name: 'row',
@@ -11,12 +13,13 @@ export const row: Kind = {
   purpose: 'Puts controls side by side.',
   findBy: ['horizontal', 'side by side', 'line', 'align', 'toolbar', 'two columns'],
   container: true,
+  manner,
   properties: [...arrangingAlong('row'), ...carried],
   events: [...shownEvents, ...takingEvents],
   starter: { gap: '12' },
   inside: (values) => ({ content: arrangedContent(values) }),
   element: () => ({ tag: 'div' }),
-  css: `.k-row {
+  css: () => `.k-row {
   display: flex;
 }`,
 };

@@ -5,8 +5,19 @@ import { type Box, type FlexContent, noSides } from '../layout/box.ts';
 import { screenEvents } from './events.ts';
 import { flexContent } from './flex-inside.ts';
 import type { Kind } from './kind.ts';
-import { arranging, boxLook, padding } from './properties.ts';
+import { arranging, background, boxLook, padding, property } from './properties.ts';
 import { barsOf, hasBars } from './screen-bars.ts';
+
+const own = {
+  dialog: property({
+    name: 'dialog',
+    label: 'Over others',
+    group: 'content',
+    type: flagType,
+    effect: 'look',
+    perBand: false,
+  }),
+};
 
 const plainRow = (direction: 'row' | 'column'): FlexContent => ({
   type: 'flex',
@@ -43,15 +54,8 @@ export const screen: Kind = {
       effect: 'behaviour',
       perBand: false,
     },
-    {
-      name: 'dialog',
-      label: 'Over others',
-      group: 'content',
-      type: flagType,
-      effect: 'look',
-      perBand: false,
-    },
-    padding(),
+    own.dialog,
+    padding,
     ...arranging,
     ...boxLook({ background: 'page' }),
   ],
@@ -60,12 +64,15 @@ export const screen: Kind = {
   inside(values, make, children, controls) {
     const shown = children.flatMap((child) => child ?? []);
     const content = flexContent(values, 'column');
-    if (!hasBars(controls)) return { content };
+    // Nothing lies under a screen but the page itself; under a dialog there is another screen.
+    const isBare = values.get(background) === 'none' && !values.flag(own.dialog);
+    const look = isBare ? { background: make.colour('page') } : {};
+    if (!hasBars(controls)) return { content, look };
     const at = (edge: Box['style']['edge']) => shown.filter(({ style }) => style.edge === edge);
     // What is no bar scrolls in what the bars leave; bars follow each other from the edge inwards.
     const body = make.group({ type: 'scroll', axis: 'vertical' }, [make.group(content, at(undefined))], {
       width: { share: 1 },
-      padding: values.sides('padding') ?? noSides,
+      padding: values.get(padding) ?? noSides,
     });
     const middle = make.group(plainRow('row'), [...at('start'), body, ...at('end').toReversed()], {
       height: { share: 1 },
@@ -73,12 +80,13 @@ export const screen: Kind = {
     return {
       content: plainRow('column'),
       parts: [...at('top'), middle, ...at('bottom').toReversed()],
+      look,
       style: { firm: true, padding: noSides },
     };
   },
   element(values, children) {
     // A dialog is a landmark itself.
-    const tag = values.flag('dialog') ? 'div' : 'main';
+    const tag = values.flag(own.dialog) ? 'div' : 'main';
     if (!hasBars(children)) return { tag };
     const { top, bottom, start, end, rest } = barsOf(children);
     return {
@@ -114,7 +122,7 @@ export const screen: Kind = {
           },
         ]
       : [],
-  css: `.k-screen {
+  css: () => `.k-screen {
   display: flex;
   flex-direction: column;
   min-height: var(--screen-height);

@@ -1,10 +1,43 @@
 /** A window onto children that may be larger than it. */
 import { scrollAxisType } from '../document/property-types.ts';
-import type { ScrollContent } from '../layout/box.ts';
+import { arrangedBy } from './arrangement.ts';
 import { flexContent } from './flex-inside.ts';
-import type { Kind } from './kind.ts';
-import { arranging, boxLook, padding, placing, sizing } from './properties.ts';
+import type { Kind, Manner } from './kind.ts';
+import { arranging, boxLook, padding, placing, property, sizing } from './properties.ts';
 import { tabindex } from './tabindex.ts';
+
+const own = {
+  axis: property({
+    name: 'axis',
+    label: 'Axis',
+    group: 'inside',
+    type: scrollAxisType,
+    default: 'vertical',
+    effect: 'layout',
+    perBand: true,
+  }),
+};
+
+const overflows = { horizontal: 'auto hidden', both: 'auto', vertical: 'hidden auto' };
+
+export const manner: Manner = {
+  arranges: arrangedBy(own.axis, (axis) => (axis === 'horizontal' ? 'row' : 'column')),
+  css(values) {
+    const axis = values.own(own.axis);
+    return axis === undefined ? [] : [['overflow', overflows[axis]]];
+  },
+  partCss(values) {
+    const axis = values.own(own.axis);
+    if (axis === undefined) return [];
+    return [
+      ['flex-direction', axis === 'horizontal' ? 'row' : 'column'],
+      ['width', axis === 'vertical' ? 'auto' : 'max-content'],
+      ['min-width', axis === 'vertical' ? '0' : '100%'],
+      ['height', axis === 'horizontal' ? '100%' : 'auto'],
+      ['min-height', axis === 'horizontal' ? '0' : '100%'],
+    ];
+  },
+};
 
 export const scroll: Kind = {
   name: 'scroll',
@@ -13,27 +46,12 @@ export const scroll: Kind = {
   purpose: 'Shows a part of what is inside and lets the person scroll to the rest.',
   findBy: ['overflow', 'list', 'long', 'swipe'],
   container: true,
-  properties: [
-    {
-      name: 'axis',
-      label: 'Axis',
-      group: 'inside',
-      type: scrollAxisType,
-      default: 'vertical',
-      effect: 'layout',
-      perBand: true,
-    },
-    ...sizing,
-    ...placing(),
-    tabindex,
-    padding(),
-    ...arranging,
-    ...boxLook(),
-  ],
+  manner,
+  properties: [own.axis, ...sizing, ...placing(), tabindex, padding, ...arranging, ...boxLook()],
   events: [],
   starter: { height: '240', gap: '12' },
   inside(values, make, children) {
-    const axis = values.get<ScrollContent['axis']>('axis') ?? 'vertical';
+    const axis = values.get(own.axis) ?? 'vertical';
     const content = flexContent(values, axis === 'horizontal' ? 'row' : 'column');
     return {
       content: { type: 'scroll', axis },
@@ -52,7 +70,7 @@ export const scroll: Kind = {
     children: [{ tag: 'div', classes: ['part-content'], children: children.map((_, index) => index) }],
   }),
   parts: () => [{ selector: '> .part-content', properties: arranging.map(({ name }) => name) }],
-  css: `.k-scroll {
+  css: () => `.k-scroll {
   overflow: hidden auto;
 }
 .k-scroll > .part-content {

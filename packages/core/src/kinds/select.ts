@@ -1,6 +1,5 @@
 /** One of a few things to choose from, in a list that opens. */
 import { textType } from '../document/property-types.ts';
-import { theme } from '../document/theme.ts';
 import type { Values } from '../document/values.ts';
 import { asBackground, chevron, signColour } from './drawings.ts';
 import { chosenEvents } from './events.ts';
@@ -17,16 +16,20 @@ import {
   middleLine,
   placeholder,
 } from './field.ts';
-import type { Kind, PageElement } from './kind.ts';
+import type { Kind, Manner, PageElement } from './kind.ts';
 import { entriesOf, options } from './options.ts';
 
+const own = {
+  value: entered(textType, ['text']),
+};
+
 const labelOf = (values: Values): string =>
-  entriesOf(values).find(({ value }) => value === values.text('value'))?.label ?? '';
+  entriesOf(values).find(({ value }) => value === values.text(own.value))?.label ?? '';
 
 /** What a select offers, in front the words for nothing chosen. */
 export function choiceElements(values: Values): PageElement[] {
-  const chosen = values.text('value');
-  const empty = values.text('placeholder');
+  const chosen = values.text(own.value);
+  const empty = values.text(placeholder);
   return [
     ...(empty ? [{ tag: 'option', attributes: { value: '', selected: chosen === '' }, text: empty }] : []),
     ...entriesOf(values).map(({ value, label }) => ({
@@ -37,6 +40,8 @@ export function choiceElements(values: Values): PageElement[] {
   ];
 }
 
+export const manner: Manner = { anew: (values) => ({ children: choiceElements(values) }) };
+
 export const select: Kind = {
   name: 'select',
   label: 'Select',
@@ -44,8 +49,9 @@ export const select: Kind = {
   purpose: 'Asks to choose one of a few things, in a list that opens.',
   findBy: ['choice', 'one of', 'drop', 'options', 'pick', 'list', 'dropdown', 'combo', 'country'],
   container: false,
+  manner,
   properties: fieldProperties([
-    entered(textType, ['text']),
+    own.value,
     options({ part: 'part-input', as: 'inside' }),
     { ...placeholder, page: { part: 'part-input', as: 'inside' } },
   ]),
@@ -58,10 +64,10 @@ export const select: Kind = {
       fieldBox(
         values,
         make,
-        labelOf(values) || (values.text('placeholder') ? '' : (entriesOf(values)[0]?.label ?? '')),
+        labelOf(values) || (values.text(placeholder) ? '' : (entriesOf(values)[0]?.label ?? '')),
         {
           look: { drawing: chevron },
-          line: middleLine,
+          line: middleLine(make.theme),
         },
       ),
     ),
@@ -74,7 +80,7 @@ export const select: Kind = {
     });
   },
   sharedCss: [fieldCss, inputCss],
-  css: `${bareLineCss('select', middleLine)}
+  css: (theme) => `${bareLineCss('select', theme, middleLine(theme))}
 .k-select > .part-input {
   padding-inline-end: ${theme.fieldPadding * 2 + 8}px;
   background: var(--sheet) ${asBackground(chevron, signColour)} right ${theme.fieldPadding - 2}px center / 16px no-repeat;

@@ -1,6 +1,5 @@
 /** A number to set by moving along a line. */
 import { amountType } from '../document/property-types.ts';
-import { colourValue, theme } from '../document/theme.ts';
 import type { Values } from '../document/values.ts';
 import { chosenEvents } from './events.ts';
 import {
@@ -14,10 +13,17 @@ import {
 } from './field.ts';
 import type { Kind } from './kind.ts';
 
+const own = {
+  value: entered(amountType, ['number']),
+  min: inputAttribute('min', 'Least', amountType),
+  max: inputAttribute('max', 'Greatest', amountType),
+  step: inputAttribute('step', 'Step', amountType),
+};
+
 const rangeOf = (values: Values) => {
-  const min = values.number('min') ?? 0;
-  const max = Math.max(min, values.number('max') ?? 100);
-  const value = Math.max(min, Math.min(max, values.number('value') ?? (min + max) / 2));
+  const min = values.get(own.min) ?? 0;
+  const max = Math.max(min, values.get(own.max) ?? 100);
+  const value = Math.max(min, Math.min(max, values.get(own.value) ?? (min + max) / 2));
   return { min, max, value, part: max > min ? (value - min) / (max - min) : 0 };
 };
 
@@ -43,15 +49,11 @@ export const slider: Kind = {
   purpose: 'Asks for a number in a range, where about right is good enough.',
   findBy: ['range', 'level', 'volume', 'how much', 'brightness', 'rating'],
   container: false,
-  properties: fieldProperties([
-    entered(amountType, ['number']),
-    inputAttribute('min', 'Least', amountType),
-    inputAttribute('max', 'Greatest', amountType),
-    inputAttribute('step', 'Step', amountType),
-  ]),
+  properties: fieldProperties([own.value, own.min, own.max, own.step]),
   events: chosenEvents,
   starter: { label: 'Stove', min: '0', max: '10', value: '4' },
   inside(values, make) {
+    const { theme } = make;
     const { value, part } = rangeOf(values);
     const height = theme.sliderHeight * make.scale;
     const line = make.blank(
@@ -61,8 +63,8 @@ export const slider: Kind = {
           part,
           thickness: lineThickness,
           knob,
-          colour: colourValue('accent'),
-          ground: colourValue('line'),
+          colour: make.colour('accent'),
+          ground: make.colour('line'),
         },
       },
       { height },
@@ -83,7 +85,7 @@ export const slider: Kind = {
           required: false,
           min: String(min),
           max: String(max),
-          step: String(values.number('step') ?? 'any'),
+          step: String(values.get(own.step) ?? 'any'),
           value: String(value),
           // How far it is filled; the page's script goes on with it.
           style: `--part: ${Number(part.toFixed(4))}`,
@@ -100,7 +102,7 @@ export const slider: Kind = {
     );
   },
   sharedCss: [fieldCss],
-  css: `.k-slider .part-value {
+  css: (theme) => `.k-slider .part-value {
   font-size: ${theme.labelSize / 16}rem;
   font-weight: ${theme.labelWeight};
   color: var(--quiet);

@@ -9,10 +9,10 @@ export const spacer: Kind = {
   purpose: 'Empty room that pushes controls apart.',
   findBy: ['gap', 'space', 'push', 'fill', 'apart'],
   container: false,
-  properties: [...sizing, ...placing(), padding(), ...boxLook()],
+  properties: [...sizing, ...placing(), padding, ...boxLook()],
   events: [],
   starter: { width: 'share', height: 'share' },
   inside: () => ({ content: { type: 'blank', width: 0, height: 0 } }),
   element: () => ({ tag: 'div', attributes: { 'aria-hidden': 'true' } }),
-  css: '',
+  css: () => '',
 };

@@ -1,9 +1,42 @@
 /** Two panes that become one where there is no room. */
 import { flagType, paneType, ratioType } from '../document/property-types.ts';
-import type { Box, Size, SplitContent } from '../layout/box.ts';
+import type { Box, Size } from '../layout/box.ts';
 import { gapsOf } from './flex-inside.ts';
-import type { Kind } from './kind.ts';
-import { boxLook, padding, paneGap, placing, sizing } from './properties.ts';
+import type { Kind, Manner } from './kind.ts';
+import { boxLook, gap, padding, placing, property, sizing } from './properties.ts';
+
+const own = {
+  ratio: property({
+    name: 'ratio',
+    label: 'Ratio',
+    group: 'inside',
+    type: ratioType,
+    default: '1/1',
+    effect: 'layout',
+    perBand: true,
+  }),
+  show: property({
+    name: 'show',
+    label: 'Show',
+    group: 'inside',
+    type: paneType,
+    default: 'first',
+    effect: 'layout',
+    perBand: true,
+    plainChanges: true,
+    page: { as: 'attribute', name: 'data-show' },
+  }),
+  hinge: property({
+    name: 'hinge',
+    label: 'Gap at the hinge',
+    group: 'inside',
+    type: flagType,
+    effect: 'layout',
+    perBand: false,
+  }),
+};
+
+export const manner: Manner = { panes: own };
 
 export const split: Kind = {
   name: 'split',
@@ -21,54 +54,21 @@ export const split: Kind = {
   ],
   container: true,
   confines: { most: 2 },
-  properties: [
-    {
-      name: 'ratio',
-      label: 'Ratio',
-      group: 'inside',
-      type: ratioType,
-      default: '1/1',
-      effect: 'layout',
-      perBand: true,
-    },
-    {
-      name: 'show',
-      label: 'Show',
-      group: 'inside',
-      type: paneType,
-      default: 'first',
-      effect: 'layout',
-      perBand: true,
-      plainChanges: true,
-      page: { as: 'attribute', name: 'data-show' },
-    },
-    {
-      name: 'hinge',
-      label: 'Gap at the hinge',
-      group: 'inside',
-      type: flagType,
-      effect: 'layout',
-      perBand: false,
-    },
-    ...sizing,
-    ...placing(),
-    padding(),
-    ...paneGap,
-    ...boxLook(),
-  ],
+  manner,
+  properties: [own.ratio, own.show, own.hinge, ...sizing, ...placing(), padding, gap, ...boxLook()],
   events: [],
   starter: { ratio: '1/2', gap: '16' },
   starterChildren: ['column', 'column'],
   inside(values, make, children) {
-    const ratio = values.get<readonly [number, number]>('ratio') ?? [1, 1];
-    const show = values.get<SplitContent['show']>('show') ?? 'first';
+    const ratio = values.get(own.ratio) ?? [1, 1];
+    const show = values.get(own.show) ?? 'first';
     // The panes are named by the document, but stand by their `order`.
     const [one, other] = children;
     const swapped = one && other && one.style.order > other.style.order;
     // A pane takes its part of the width, whatever width it asks for.
     const pane = (child: Box, width: Size): Box => ({ ...child, style: { ...child.style, width } });
     const share = (index: number) => ({ share: ratio[index] ?? 1 });
-    const at = values.flag('hinge') ? make.paneAtHinge : undefined;
+    const at = values.flag(own.hinge) ? make.paneAtHinge : undefined;
     const folded =
       at && one && other
         ? {
@@ -89,8 +89,8 @@ export const split: Kind = {
       parts: children.flatMap((child, index) => (child ? pane(child, share(index)) : [])),
     };
   },
-  element: (values) => ({ tag: 'div', attributes: { 'data-show': values.text('show') || 'first' } }),
-  css: `.k-split {
+  element: (values) => ({ tag: 'div', attributes: { 'data-show': values.text(own.show) || 'first' } }),
+  css: () => `.k-split {
   display: flex;
   align-items: stretch;
   container-type: inline-size;

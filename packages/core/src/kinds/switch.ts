@@ -1,26 +1,22 @@
 /** On or off, at once. */
-import { colourValue, theme } from '../document/theme.ts';
+import type { Theme } from '../document/theme.ts';
 import { noSides } from '../layout/box.ts';
 import type { Drawing } from './kind.ts';
-import { ticked } from './ticked.ts';
+import { isChecked, ticked } from './ticked.ts';
 
-const { switchWidth, switchHeight, switchThumb } = theme;
-const inset = (switchHeight - switchThumb) / 2;
-const thumb = (on: boolean): Drawing => ({
-  size: [switchWidth, switchHeight],
-  shapes: [
-    [
-      'circle',
-      {
-        cx: on ? switchWidth - inset - switchThumb / 2 : inset + switchThumb / 2,
-        cy: switchHeight / 2,
-        r: switchThumb / 2,
-        fill: 'currentColor',
-      },
-    ],
-  ],
-  place: 'middle',
-});
+/** Room between the track and what moves on it, px. */
+const insetOf = ({ switchHeight, switchThumb }: Theme) => (switchHeight - switchThumb) / 2;
+
+function thumb(theme: Theme, on: boolean): Drawing {
+  const { switchWidth, switchHeight, switchThumb } = theme;
+  const fromEnd = insetOf(theme) + switchThumb / 2;
+  const cx = on ? switchWidth - fromEnd : fromEnd;
+  return {
+    size: [switchWidth, switchHeight],
+    shapes: [['circle', { cx, cy: switchHeight / 2, r: switchThumb / 2, fill: 'currentColor' }]],
+    place: 'middle',
+  };
+}
 
 export const switchKind = ticked({
   name: 'switch',
@@ -30,15 +26,17 @@ export const switchKind = ticked({
   on: 'On',
   starter: { label: 'Quiet hours' },
   box(values, make) {
-    const on = values.flag('checked');
+    const { theme } = make;
+    const { switchWidth, switchHeight } = theme;
+    const on = isChecked(values);
     const [width, height] = [switchWidth * make.scale, switchHeight * make.scale];
     return make.blank(
       { width, height },
       {
-        background: colourValue(on ? 'accent' : 'quiet'),
-        colour: colourValue('sheet'),
+        background: make.colour(on ? 'accent' : 'quiet'),
+        colour: make.colour('sheet'),
         corner: height / 2,
-        drawing: thumb(make.rightToLeft ? !on : on),
+        drawing: thumb(theme, make.rightToLeft ? !on : on),
       },
       {
         width,
@@ -48,22 +46,22 @@ export const switchKind = ticked({
     );
   },
   input: { classes: [], role: 'switch' },
-  css: `.k-switch > .part-input {
+  css: (theme) => `.k-switch > .part-input {
   appearance: none;
   flex: none;
-  width: ${switchWidth / 16}rem;
-  height: ${switchHeight / 16}rem;
-  margin: ${((theme.textSize * theme.lineHeight - switchHeight) / 2 / 16).toFixed(4)}rem 0 0;
-  padding: ${inset / 16}rem;
-  border-radius: ${switchHeight / 32}rem;
+  width: ${theme.switchWidth / 16}rem;
+  height: ${theme.switchHeight / 16}rem;
+  margin: ${((theme.textSize * theme.lineHeight - theme.switchHeight) / 2 / 16).toFixed(4)}rem 0 0;
+  padding: ${insetOf(theme) / 16}rem;
+  border-radius: ${theme.switchHeight / 32}rem;
   background: var(--quiet);
   cursor: pointer;
 }
 .k-switch > .part-input::before {
   content: "";
   display: block;
-  width: ${switchThumb / 16}rem;
-  height: ${switchThumb / 16}rem;
+  width: ${theme.switchThumb / 16}rem;
+  height: ${theme.switchThumb / 16}rem;
   border-radius: 50%;
   background: var(--sheet);
 }
@@ -71,7 +69,7 @@ export const switchKind = ticked({
   background: var(--accent);
 }
 .k-switch > .part-input:checked::before {
-  margin-inline-start: ${(switchWidth - 2 * inset - switchThumb) / 16}rem;
+  margin-inline-start: ${(theme.switchWidth - 2 * insetOf(theme) - theme.switchThumb) / 16}rem;
 }
 @media (prefers-reduced-motion: no-preference) {
   :root:not([data-motion="less"]) .k-switch > .part-input {

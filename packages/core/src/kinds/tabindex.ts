@@ -3,17 +3,18 @@
  * first, in its order; those without follow in the order of the tree.
  */
 import { turnType } from '../document/property-types.ts';
-import type { PageElement, Property } from './kind.ts';
+import type { PageElement } from './kind.ts';
+import { property } from './properties.ts';
 
 /** The property of every kind that takes the focus. */
-export const tabindex: Property = {
+export const tabindex = property({
   name: 'tabindex',
   label: 'Focus turn',
   group: 'place',
   type: turnType,
   effect: 'behaviour',
   perBand: false,
-};
+});
 
 const focusable = new Set(['button', 'input', 'select', 'textarea', 'a']);
 

@@ -1,24 +1,29 @@
 /** Records in rows, their fields in columns. */
 import { type Entry, entriesType, listType, textType } from '../document/property-types.ts';
-import { colourValue, theme } from '../document/theme.ts';
 import { type Control, inForce } from '../document/types.ts';
 import type { Values } from '../document/values.ts';
 import { asText } from '../expression/evaluate.ts';
 import type { GridContent, Sides } from '../layout/box.ts';
 import type { TextStyle } from '../text/paragraph.ts';
 import { shownEvents } from './events.ts';
-import { content, fieldContent } from './field.ts';
-import type { Kind, PageElement } from './kind.ts';
+import { columnOf, content } from './field.ts';
+import type { Kind, Manner, PageElement } from './kind.ts';
+import { inside } from './made-anew.ts';
 import { boxLook, padding, placing, sizing } from './properties.ts';
 import { mostItems } from './repeat.ts';
 import { tabindex } from './tabindex.ts';
 import { sortedRows, type TableRow } from './table-rows.ts';
-import { plainWords } from './words.ts';
 
-const headStyle = plainWords({ weight: theme.captionWeight, size: theme.labelSize });
-const cellStyle = plainWords();
-const { block, inline } = theme.cellPadding;
-const cellPadding: Sides = { top: block, bottom: block, start: inline, end: inline };
+const own = {
+  rows: content('rows', 'Rows', listType, { effect: 'layout', page: { as: 'inside' } }),
+  columns: content('columns', 'Columns', entriesType, { effect: 'layout', page: { as: 'inside' } }),
+  label: content('label', 'Label', textType, {
+    effect: 'behaviour',
+    page: { as: 'attribute', name: 'aria-label' },
+  }),
+  sort: content('sort', 'Sorted by', textType, { effect: 'layout', twoWay: ['text'], page: { as: 'sort' } }),
+};
+
 const cellBorder: Sides = { top: 0, end: 0, bottom: 1, start: 0 };
 
 /** A table's columns, and its rows as records. */
@@ -38,12 +43,12 @@ const columnsOfCells = (cells: readonly Control[]): Entry[] =>
 
 /** Columns that are not said are the fields of the first record. */
 function contentsOf(values: Values, cells: readonly Control[] = []): Contents {
-  const rows = (values.get<readonly unknown[]>('rows') ?? [])
+  const rows = (values.get(own.rows) ?? [])
     .slice(0, mostItems)
     .map((row) =>
       typeof row === 'object' && row !== null ? (row as Record<string, unknown>) : { value: row },
     );
-  const said = values.get<readonly Entry[]>('columns') ?? [];
+  const said = values.get(own.columns) ?? [];
   const columns =
     cells.length > 0
       ? columnsOfCells(cells)
@@ -51,7 +56,7 @@ function contentsOf(values: Values, cells: readonly Control[] = []): Contents {
         ? said
         : Object.keys(rows[0] ?? {}).map((key) => ({ value: key, label: key }));
   return {
-    rows: sortedRows(rows, values.text('sort')),
+    rows: sortedRows(rows, values.text(own.sort)),
     columns: columns.map((column) => ({
       ...column,
       numeric: cells.length === 0 && typeof rows[0]?.[column.value] === 'number',
@@ -82,7 +87,7 @@ const gridOf = (count: number): GridContent => ({
 /** The element of a table, with its rows where it has no cells of its own. */
 export function tableElement(values: Values, controls: readonly Control[] = []): PageElement {
   const { columns, rows } = contentsOf(values, controls);
-  const sort = values.own<string>('sort');
+  const sort = values.own(own.sort);
   const cell = (text: string, numeric: boolean): PageElement => ({
     tag: 'div',
     ...(numeric ? { classes: ['part-number'] } : {}),
@@ -111,7 +116,7 @@ export function tableElement(values: Values, controls: readonly Control[] = []):
     attributes: {
       role: 'region',
       tabindex: '0',
-      'aria-label': values.text('label'),
+      'aria-label': values.text(own.label),
       ...(sort === undefined ? {} : { 'data-sort': sort }),
     },
     children: [
@@ -124,7 +129,7 @@ export function tableElement(values: Values, controls: readonly Control[] = []):
             classes: ['part-cells'],
             attributes: {
               role: 'table',
-              'aria-label': values.text('label'),
+              'aria-label': values.text(own.label),
               style: `grid-template-columns: repeat(${Math.max(1, columns.length)}, auto)`,
             },
             children: [
@@ -143,6 +148,8 @@ export function tableElement(values: Values, controls: readonly Control[] = []):
   };
 }
 
+export const manner: Manner = { anew: (values) => inside(tableElement(values)) };
+
 export const table: Kind = {
   name: 'table',
   label: 'Table',
@@ -152,18 +159,16 @@ export const table: Kind = {
   container: true,
   confines: { children: ['cell'] },
   items: shownRows,
+  manner,
   properties: [
-    content('rows', 'Rows', listType, { effect: 'layout', page: { as: 'inside' } }),
-    content('columns', 'Columns', entriesType, { effect: 'layout', page: { as: 'inside' } }),
-    content('label', 'Label', textType, {
-      effect: 'behaviour',
-      page: { as: 'attribute', name: 'aria-label' },
-    }),
-    content('sort', 'Sorted by', textType, { effect: 'layout', twoWay: ['text'], page: { as: 'sort' } }),
+    own.rows,
+    own.columns,
+    own.label,
+    own.sort,
     ...sizing,
     ...placing(),
     tabindex,
-    padding(),
+    padding,
     ...boxLook(),
   ],
   events: [
@@ -176,6 +181,11 @@ export const table: Kind = {
     label: 'Guests',
   },
   inside(values, make, children, controls) {
+    const { theme } = make;
+    const headStyle = make.plain({ weight: theme.captionWeight, size: theme.labelSize });
+    const cellStyle = make.plain();
+    const { block, inline } = theme.cellPadding;
+    const cellPadding: Sides = { top: block, bottom: block, start: inline, end: inline };
     const { columns, rows } = contentsOf(values, controls);
     const cell = (text: string, plain: TextStyle, numeric: boolean, ground?: string) => {
       const style: TextStyle = { ...plain, align: numeric ? 'end' : 'start' };
@@ -183,9 +193,9 @@ export const table: Kind = {
         text,
         style,
         {
-          colour: colourValue('ink'),
-          borderColour: colourValue('line'),
-          ...(ground ? { background: colourValue(ground) } : {}),
+          colour: make.colour('ink'),
+          borderColour: make.colour('line'),
+          ...(ground ? { background: make.colour(ground) } : {}),
           text: style,
         },
         { padding: cellPadding, border: cellBorder },
@@ -201,12 +211,12 @@ export const table: Kind = {
     ];
     return {
       content: { type: 'scroll', axis: 'both' },
-      parts: [make.group({ ...fieldContent, rowGap: 0 }, [make.group(gridOf(columns.length), cells)])],
+      parts: [make.group(columnOf, [make.group(gridOf(columns.length), cells)])],
       look: { clips: true },
     };
   },
   element: tableElement,
-  css: `.k-table {
+  css: (theme) => `.k-table {
   overflow: auto;
 }
 .k-table > .part-content {
@@ -223,7 +233,7 @@ export const table: Kind = {
   display: contents;
 }
 .k-table .part-row > :not(.k-cell) {
-  padding: ${block}px ${inline}px;
+  padding: ${theme.cellPadding.block}px ${theme.cellPadding.inline}px;
   border-bottom: 1px solid var(--line);
 }
 .k-table .part-row > [role="cell"]:not(.k-cell),

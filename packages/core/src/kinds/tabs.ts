@@ -1,36 +1,36 @@
 /** Panels of which one is open, and a tab for each. */
 import { amountType, entriesType } from '../document/property-types.ts';
-import { colourValue, theme } from '../document/theme.ts';
 import type { Values } from '../document/values.ts';
-import type { FlexContent, Sides } from '../layout/box.ts';
+import type { Sides } from '../layout/box.ts';
 import { chosenEvents } from './events.ts';
+import { columnOf } from './field.ts';
 import { gapsOf } from './flex-inside.ts';
-import type { Kind, PageElement } from './kind.ts';
+import type { Kind, Manner, PageElement } from './kind.ts';
 import { entriesOf } from './options.ts';
-import { boxLook, padding, paneGap, placing, sizing } from './properties.ts';
+import { boxLook, gap, padding, placing, property, sizing } from './properties.ts';
 import { tabindex } from './tabindex.ts';
-import { plainWords } from './words.ts';
+
+const own = {
+  open: property({
+    name: 'open',
+    label: 'Open',
+    group: 'content',
+    type: amountType,
+    default: '1',
+    effect: 'layout',
+    perBand: false,
+    twoWay: ['number'],
+    page: { part: 'part-tabs', as: 'pane' },
+  }),
+};
 
 /** Index of the open panel. */
 const openOf = (values: Values, count: number): number =>
-  Math.max(0, Math.min(count - 1, Math.round(values.number('open') ?? 1) - 1));
+  Math.max(0, Math.min(count - 1, Math.round(values.get(own.open) ?? 1) - 1));
 
 /** What a tab says: its entry, or its number where there are fewer entries than panels. */
 const labelsOf = (values: Values, count: number): string[] =>
   Array.from({ length: count }, (_, index) => entriesOf(values)[index]?.label ?? String(index + 1));
-
-const style = plainWords({ weight: theme.labelWeight });
-const { block, inline } = theme.cellPadding;
-const tabPadding: Sides = { top: block, bottom: block, start: inline, end: inline };
-const column: FlexContent = {
-  type: 'flex',
-  direction: 'column',
-  align: 'stretch',
-  justify: 'start',
-  wrap: false,
-  rowGap: 0,
-  columnGap: 0,
-};
 
 /** The tabs of some panels. @param count how many panels there are. */
 export function tabElements(values: Values, name: string, count: number): PageElement[] {
@@ -49,6 +49,10 @@ export function tabElements(values: Values, name: string, count: number): PageEl
   }));
 }
 
+export const manner: Manner = {
+  anew: (values, name, count) => ({ children: tabElements(values, name, count) }),
+};
+
 export const tabs: Kind = {
   name: 'tabs',
   label: 'Tabs',
@@ -56,6 +60,7 @@ export const tabs: Kind = {
   purpose: 'Panels of which one is open at a time, with a tab for each.',
   findBy: ['pages', 'sections', 'switch between', 'panels', 'wizard'],
   container: true,
+  manner,
   properties: [
     {
       name: 'options',
@@ -66,47 +71,40 @@ export const tabs: Kind = {
       perBand: false,
       page: { part: 'part-tabs', as: 'inside' },
     },
-    {
-      name: 'open',
-      label: 'Open',
-      group: 'content',
-      type: amountType,
-      default: '1',
-      effect: 'layout',
-      perBand: false,
-      twoWay: ['number'],
-      page: { part: 'part-tabs', as: 'pane' },
-    },
+    own.open,
     ...sizing,
     ...placing(),
     tabindex,
-    padding(),
-    ...paneGap,
+    padding,
+    gap,
     ...boxLook(),
   ],
   events: chosenEvents,
   starter: { options: 'Stay | Guests', gap: '12' },
   starterChildren: ['column', 'column'],
   inside(values, make, children) {
+    const style = make.plain({ weight: make.theme.labelWeight });
+    const { block, inline } = make.theme.cellPadding;
+    const tabPadding: Sides = { top: block, bottom: block, start: inline, end: inline };
     const open = openOf(values, children.length);
     const heads = labelsOf(values, children.length).map((label, index) =>
       make.words(
         label,
         style,
         {
-          colour: colourValue(index === open ? 'accent' : 'quiet'),
+          colour: make.colour(index === open ? 'accent' : 'quiet'),
           text: style,
-          borderColour: index === open ? colourValue('accent') : 'transparent',
+          borderColour: index === open ? make.colour('accent') : 'transparent',
         },
         { padding: tabPadding, border: { top: 0, end: 0, bottom: 2, start: 0 } },
       ),
     );
     const panel = children[open];
     return {
-      content: { ...column, rowGap: gapsOf(values).rowGap },
+      content: { ...columnOf, rowGap: gapsOf(values).rowGap },
       parts: [
-        make.group({ ...column, direction: 'row' }, heads),
-        ...(children.length > 0 ? [make.group(column, panel ? [panel] : [])] : []),
+        make.group({ ...columnOf, direction: 'row' }, heads),
+        ...(children.length > 0 ? [make.group(columnOf, panel ? [panel] : [])] : []),
       ],
     };
   },
@@ -135,7 +133,7 @@ export const tabs: Kind = {
       ],
     };
   },
-  css: `.k-tabs {
+  css: (theme) => `.k-tabs {
   display: flex;
   flex-direction: column;
 }
@@ -146,7 +144,7 @@ export const tabs: Kind = {
   appearance: none;
   display: flex;
   align-items: start;
-  padding: ${block}px ${inline}px;
+  padding: ${theme.cellPadding.block}px ${theme.cellPadding.inline}px;
   border-bottom: 2px solid transparent;
   background: none;
   color: var(--quiet);

@@ -1,6 +1,7 @@
 /** Several lines of words to type. */
+
 import { linesType, textType } from '../document/property-types.ts';
-import { theme } from '../document/theme.ts';
+import type { Theme } from '../document/theme.ts';
 import { lineHeightOf } from '../text/units.ts';
 import { typedEvents } from './events.ts';
 import {
@@ -21,10 +22,19 @@ import {
 } from './field.ts';
 import type { Kind } from './kind.ts';
 
+const own = {
+  value: entered(textType, ['text']),
+  rows: content('rows', 'Lines shown', linesType, {
+    effect: 'layout',
+    default: '3',
+    page: { part: 'part-input', as: 'attribute', name: 'rows' },
+  }),
+};
+
 /** Room above the lines, and below them, its border aside. */
 const room = 9;
 const frame = 2 * room + 2;
-const firstLine: BareLine = { above: room + 1, lineHeight: theme.lineHeight };
+const firstLine = ({ lineHeight }: Theme): BareLine => ({ above: room + 1, lineHeight });
 
 export const textArea: Kind = {
   name: 'textArea',
@@ -33,27 +43,19 @@ export const textArea: Kind = {
   purpose: 'Asks for several lines of text.',
   findBy: ['note', 'comment', 'message', 'paragraph', 'long text', 'multiline', 'notes'],
   container: false,
-  properties: fieldProperties([
-    entered(textType, ['text']),
-    placeholder,
-    ...lengths,
-    content('rows', 'Lines shown', linesType, {
-      effect: 'layout',
-      default: '3',
-      page: { part: 'part-input', as: 'attribute', name: 'rows' },
-    }),
-  ]),
+  properties: fieldProperties([own.value, placeholder, ...lengths, own.rows]),
   events: typedEvents,
   starter: { label: 'Note' },
   inside(values, make) {
-    const rows = values.number('rows') ?? 3;
+    const { theme } = make;
+    const rows = values.get(own.rows) ?? 3;
     // The lines grow with the reader's text scale, the room around them does not.
     const height = rows * lineHeightOf(theme.textSize * make.scale, theme.lineHeight) + frame;
-    const [first = ''] = (values.text('value') || values.text('placeholder')).split('\n');
-    const box = fieldBox(values, make, values.text('value'), {
+    const [first = ''] = (values.text(own.value) || values.text(placeholder)).split('\n');
+    const box = fieldBox(values, make, values.text(own.value), {
       height: height / make.scale,
       look: { inner: { text: first, padding: theme.fieldPadding, top: room } },
-      line: firstLine,
+      line: firstLine(theme),
     });
     return fieldInside(values, make, box);
   },
@@ -63,14 +65,14 @@ export const textArea: Kind = {
       classes: ['part-input'],
       attributes: {
         ...inputAttributes(values, name),
-        rows: String(values.number('rows') ?? 3),
-        placeholder: values.text('placeholder'),
+        rows: String(values.get(own.rows) ?? 3),
+        placeholder: values.text(placeholder),
         ...lengthAttributes(values),
       },
-      text: values.text('value'),
+      text: values.text(own.value),
     }),
   sharedCss: [fieldCss, inputCss],
-  css: `${bareLineCss('textArea', firstLine)}
+  css: (theme) => `${bareLineCss('textArea', theme, firstLine(theme))}
 .k-textArea > .part-input {
   height: auto;
   padding: ${room}px ${theme.fieldPadding}px;

@@ -17,6 +17,11 @@ import {
 } from './field.ts';
 import type { Kind } from './kind.ts';
 
+const own = {
+  value: entered(textType, ['text', 'number']),
+  pattern: inputAttribute('pattern', 'Pattern', textType),
+};
+
 export const textField: Kind = {
   name: 'textField',
   label: 'Text field',
@@ -24,15 +29,10 @@ export const textField: Kind = {
   purpose: 'Asks for a line of text.',
   findBy: ['input', 'type', 'name', 'entry', 'form', 'email', 'search', 'telephone', 'money'],
   container: false,
-  properties: fieldProperties([
-    entered(textType, ['text', 'number']),
-    placeholder,
-    ...lengths,
-    inputAttribute('pattern', 'Pattern', textType),
-  ]),
+  properties: fieldProperties([own.value, placeholder, ...lengths, own.pattern]),
   events: typedEvents,
   starter: { label: 'Label' },
-  inside: (values, make) => fieldInside(values, make, fieldBox(values, make, values.text('value'))),
+  inside: (values, make) => fieldInside(values, make, fieldBox(values, make, values.text(own.value))),
   element: (values, _, name) =>
     fieldElement(values, name, {
       tag: 'input',
@@ -40,12 +40,12 @@ export const textField: Kind = {
       attributes: {
         type: 'text',
         ...inputAttributes(values, name),
-        value: values.text('value'),
-        placeholder: values.text('placeholder'),
+        value: values.text(own.value),
+        placeholder: values.text(placeholder),
         ...lengthAttributes(values),
-        pattern: values.text('pattern'),
+        pattern: values.text(own.pattern),
       },
     }),
   sharedCss: [fieldCss, inputCss],
-  css: '',
+  css: () => '',
 };

@@ -4,8 +4,8 @@ import { shownEvents } from './events.ts';
 import type { Kind } from './kind.ts';
 import {
   boxLook,
-  mostLines,
-  noWrap,
+  lines,
+  nowrap,
   padding,
   placing,
   sizing,
@@ -15,6 +15,10 @@ import {
 } from './properties.ts';
 import { textStyleOf, wordsLook } from './words.ts';
 
+const own = {
+  text: words('text', 'Text', { as: 'text' }),
+};
+
 export const text: Kind = {
   name: 'text',
   label: 'Text',
@@ -23,28 +27,28 @@ export const text: Kind = {
   findBy: ['label', 'title', 'heading', 'paragraph', 'words', 'hint', 'help', 'error'],
   container: false,
   properties: [
-    words('text', 'Text', { as: 'text' }),
+    own.text,
     ...sizing,
     ...placing(),
-    padding(),
+    padding,
     ...boxLook(),
     ...textLook(),
-    textAlign('start'),
-    mostLines,
-    noWrap,
+    textAlign,
+    lines,
+    nowrap,
     ...carried,
   ],
   events: shownEvents,
   starter: { text: 'Text' },
   inside(values, make) {
-    const style = textStyleOf(values);
+    const style = textStyleOf(values, make);
     return {
-      content: make.content(values.text('text'), style, values.number('lines')),
-      look: wordsLook(values, style),
+      content: make.content(values.text(own.text), style, values.get(lines)),
+      look: wordsLook(values, make, style),
     };
   },
-  element: (values) => ({ tag: 'p', text: values.text('text') }),
-  css: `.k-text {
+  element: (values) => ({ tag: 'p', text: values.text(own.text) }),
+  css: () => `.k-text {
   margin: 0;
   white-space-collapse: preserve-breaks;
 }`,

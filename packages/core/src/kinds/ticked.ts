@@ -1,14 +1,33 @@
 /** What a checkbox and a switch share: a yes or no with its words beside it, a hint and a message below them. */
+
 import { flagType } from '../document/property-types.ts';
-import { colourValue, theme } from '../document/theme.ts';
+import type { Theme } from '../document/theme.ts';
 import type { Values } from '../document/values.ts';
 import type { Box } from '../layout/box.ts';
 import { chosenEvents } from './events.ts';
-import { checking, content, described, fieldContent, hasMessage, inputTarget } from './field.ts';
+import {
+  checking,
+  columnOf,
+  content,
+  described,
+  hasMessage,
+  hint,
+  inputTarget,
+  label,
+  message,
+  required,
+} from './field.ts';
 import type { Kind, Making } from './kind.ts';
-import { boxLook, disabled, padding, placing, sizing, textLook, words } from './properties.ts';
+import { boxLook, disabled, disabledBy, padding, placing, sizing, textLook } from './properties.ts';
 import { tabindex } from './tabindex.ts';
 import { textStyleOf, wordsLook } from './words.ts';
+
+/** Whether it is on. */
+export const checked = (label: string) =>
+  content('checked', label, flagType, { twoWay: ['boolean'], page: inputTarget('checked') });
+const isOn = checked('On');
+/** Whether a yes or no is a yes. */
+export const isChecked = (values: Values): boolean => values.flag(isOn);
 
 /** What a kind of yes or no says itself. */
 export interface Ticked
@@ -26,24 +45,24 @@ export const ticked = ({ on, box, input, sharedCss, ...kind }: Ticked): Kind => 
   group: 'ask',
   container: false,
   properties: [
-    words('label', 'Label', { as: 'text', part: 'part-label' }),
-    content('checked', on, flagType, { twoWay: ['boolean'], page: inputTarget('checked') }),
-    words('hint', 'Hint', { as: 'text', part: 'part-hint' }),
+    label,
+    checked(on),
+    hint,
     ...checking,
-    disabled({ as: 'inputs', name: 'disabled' }),
+    disabledBy({ as: 'inputs', name: 'disabled' }),
     ...sizing,
     ...placing(),
     tabindex,
-    padding(),
+    padding,
     ...boxLook(),
     ...textLook(),
   ],
   events: chosenEvents,
   inside(values, make) {
-    const style = textStyleOf(values);
-    const hint = values.text('hint');
-    const small = { ...style, size: theme.hintSize };
-    const look = wordsLook(values, style);
+    const style = textStyleOf(values, make);
+    const said = values.text(hint);
+    const small = { ...style, size: make.theme.hintSize };
+    const look = wordsLook(values, make, style);
     return {
       content: {
         type: 'flex',
@@ -52,22 +71,22 @@ export const ticked = ({ on, box, input, sharedCss, ...kind }: Ticked): Kind => 
         justify: 'start',
         wrap: false,
         rowGap: 0,
-        columnGap: theme.checkGap,
+        columnGap: make.theme.checkGap,
       },
       parts: [
         box(values, make),
-        hint
+        said
           ? make.group(
-              { ...fieldContent, rowGap: 0 },
+              columnOf,
               [
-                make.words(values.text('label'), style, look),
-                make.words(hint, small, { colour: colourValue('quiet'), text: small }),
+                make.words(values.text(label), style, look),
+                make.words(said, small, { colour: make.colour('quiet'), text: small }),
               ],
               large,
             )
-          : make.words(values.text('label'), style, look, large),
+          : make.words(values.text(label), style, look, large),
       ],
-      look: values.flag('disabled') ? { opacity: 0.5 } : {},
+      look: values.flag(disabled) ? { opacity: 0.5 } : {},
     };
   },
   element: (values, _, name) => ({
@@ -81,9 +100,9 @@ export const ticked = ({ on, box, input, sharedCss, ...kind }: Ticked): Kind => 
           type: 'checkbox',
           ...(input.role ? { role: input.role } : {}),
           'aria-labelledby': `${name}-label`,
-          checked: values.flag('checked'),
-          required: values.flag('required'),
-          disabled: values.flag('disabled'),
+          checked: isChecked(values),
+          required: values.flag(required),
+          disabled: values.flag(disabled),
           ...described(values, name),
         },
       },
@@ -95,13 +114,13 @@ export const ticked = ({ on, box, input, sharedCss, ...kind }: Ticked): Kind => 
             tag: 'span',
             classes: ['part-label'],
             attributes: { id: `${name}-label` },
-            text: values.text('label'),
+            text: values.text(label),
           },
           {
             tag: 'span',
             classes: ['part-hint'],
             attributes: { id: `${name}-hint` },
-            text: values.text('hint'),
+            text: values.text(hint),
           },
           ...(hasMessage(values)
             ? [
@@ -109,7 +128,7 @@ export const ticked = ({ on, box, input, sharedCss, ...kind }: Ticked): Kind => 
                   tag: 'span',
                   classes: ['part-message'],
                   attributes: { id: `${name}-message` },
-                  text: values.text('message'),
+                  text: values.text(message),
                 },
               ]
             : []),
@@ -124,7 +143,7 @@ export const ticked = ({ on, box, input, sharedCss, ...kind }: Ticked): Kind => 
 const leastHeight = 24;
 const large = { minHeight: leastHeight };
 
-const tickedCss = `.ticked {
+const tickedCss = (theme: Theme): string => `.ticked {
   display: flex;
   align-items: start;
   gap: ${theme.checkGap}px;

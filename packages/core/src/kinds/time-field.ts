@@ -17,6 +17,12 @@ import {
 } from './field.ts';
 import type { Kind } from './kind.ts';
 
+const own = {
+  value: entered(timeType, ['text']),
+  min: inputAttribute('min', 'Earliest', timeType),
+  max: inputAttribute('max', 'Latest', timeType),
+};
+
 export const timeField: Kind = {
   name: 'timeField',
   label: 'Time',
@@ -24,19 +30,15 @@ export const timeField: Kind = {
   purpose: 'Asks for a time of day.',
   findBy: ['when', 'hour', 'clock', 'o’clock'],
   container: false,
-  properties: fieldProperties([
-    entered(timeType, ['text']),
-    inputAttribute('min', 'Earliest', timeType),
-    inputAttribute('max', 'Latest', timeType),
-  ]),
+  properties: fieldProperties([own.value, own.min, own.max]),
   events: chosenEvents,
   starter: { label: 'Time' },
   inside: (values, make) =>
     fieldInside(
       values,
       make,
-      fieldBox(values, make, values.text('value') || '--:--', {
-        line: middleLine,
+      fieldBox(values, make, values.text(own.value) || '--:--', {
+        line: middleLine(make.theme),
         written: 'time',
         look: { drawing: clock },
       }),
@@ -48,12 +50,12 @@ export const timeField: Kind = {
       attributes: {
         type: 'time',
         ...inputAttributes(values, name),
-        value: values.text('value'),
-        min: values.text('min'),
-        max: values.text('max'),
+        value: values.text(own.value),
+        min: values.text(own.min),
+        max: values.text(own.max),
       },
     }),
   sharedCss: [fieldCss, inputCss],
-  css: `${bareLineCss('timeField', middleLine)}
+  css: (theme) => `${bareLineCss('timeField', theme, middleLine(theme))}
 ${pickerCss('timeField', clock)}`,
 };

@@ -1,25 +1,54 @@
 /** From the document to boxes: values worked out, words prepared, pictures looked up. */
 
+import { prefixesInForce } from '../document/cascade.ts';
 import { repetitionOf } from '../document/repetition.ts';
 import { isSteady } from '../document/steadiness.ts';
-import { colourValue, theme } from '../document/theme.ts';
+import { colourIn, type Theme } from '../document/theme.ts';
 import { type Asset, type Control, inForce } from '../document/types.ts';
-import { type Circumstances, prefixesInForce, type Values, valuesOf } from '../document/values.ts';
+import { type Circumstances, type Values, valuesOf } from '../document/values.ts';
 import { hingeSide } from '../export/hinge-side.ts';
 import type { Scope } from '../expression/evaluate.ts';
 import { iconShapes } from '../icons/icon-set.ts';
-import { type Arrangement, arrangementOf } from '../kinds/arrangement.ts';
 import { kindOf } from '../kinds/catalogue.ts';
-import type { Kind, Look, Making } from '../kinds/kind.ts';
+import type { Arrangement, Kind, Look, Making } from '../kinds/kind.ts';
+import { arrangementOf, mannerOf } from '../kinds/manner.ts';
+import {
+  alignSelf,
+  aspect,
+  background,
+  borderColour,
+  borderWidth,
+  bottom,
+  centerX,
+  centerY,
+  col,
+  colSpan,
+  corner,
+  height,
+  hidden,
+  justifySelf,
+  left,
+  margin,
+  maxHeight,
+  maxWidth,
+  minHeight,
+  minWidth,
+  order,
+  padding,
+  right,
+  row,
+  rowSpan,
+  top,
+  width,
+} from '../kinds/properties.ts';
+import { plainWords } from '../kinds/words.ts';
 import { setText, type TextStyle } from '../text/paragraph.ts';
 import type { Shaper } from '../text/shaper.ts';
 import { keptUnit, scaledSize } from '../text/units.ts';
 import {
-  type Align,
   type Box,
   type BoxStyle,
   type Content,
-  type Fraction,
   type GridArea,
   type HingeInside,
   noSides,
@@ -83,7 +112,7 @@ export class Builder {
   ) {
     const around = { ...surroundings, prefixes: prefixesInForce(surroundings) };
     this.around = around;
-    const { shaper, textScale, rightToLeft } = around;
+    const { shaper, textScale, rightToLeft, theme } = around;
     const scaled = (style: TextStyle) => ({ ...style, size: scaledSize(style.size, textScale) });
     const content = (text: string, style: TextStyle, most?: number) =>
       ({
@@ -108,6 +137,9 @@ export class Builder {
         items: noItems,
       });
     this.make = {
+      theme,
+      colour: (text) => colourIn(theme, text),
+      plain: (rest) => plainWords(theme, rest),
       scale: textScale,
       rightToLeft,
       content,
@@ -165,7 +197,7 @@ export class Builder {
   private anew(control: Control, spot: Spot): Box | undefined {
     const kind = kindOf(control);
     const { values, style } = this.reading(control, kind, spot);
-    if (values.flag('hidden')) return undefined;
+    if (values.flag(hidden)) return undefined;
     const children = this.childrenOf(control, kind, values, spot);
     const inside = kind.inside(values, this.makingOf(control), children, control.children);
     const parts =
@@ -176,7 +208,7 @@ export class Builder {
       style: inside.style ? { ...style, ...inside.style } : style,
       content: inside.content,
       children: inOrder(parts),
-      look: scaleLook(lookOf(values, inside.look), this.around.textScale),
+      look: scaleLook(lookOf(values, this.around.theme, inside.look), this.around.textScale),
       items: spot.items,
     });
   }
@@ -194,9 +226,9 @@ export class Builder {
 
   /** What a control's inside is made with: on a screen that folds, a split knows where. */
   private makingOf(control: Control): Making {
-    const { hinge, prefixes } = this.around;
-    if (control.kind !== 'split' || !hinge || !this.screen) return this.make;
-    const { side, inset, pane } = hingeSide(this.screen, control, prefixes ?? []);
+    const { hinge, prefixes, theme } = this.around;
+    if (!hinge || !this.screen || !mannerOf(kindOf(control)).panes) return this.make;
+    const { side, inset, pane } = hingeSide(this.screen, control, { prefixes: prefixes ?? [], theme });
     const room = side === 'start' ? hinge.start : hinge.room - hinge.start - hinge.width;
     return { ...this.make, paneAtHinge: { pane, width: keptUnit(room - inset), gap: keptUnit(hinge.width) } };
   }
@@ -204,7 +236,7 @@ export class Builder {
   /** The boxes of a container's children; where they are repeated, for each item in turn. */
   private childrenOf(control: Control, kind: Kind, values: Values, spot: Spot): (Box | undefined)[] {
     if (!kind.container) return [];
-    const arrangement = arrangementOf(kind.name, (property) => values.get(property));
+    const arrangement = arrangementOf(mannerOf(kind), values);
     const below = { ...spot, parent: kind, arrangement };
     const repetition = repetitionOf(control);
     if (!repetition) return control.children.map((child) => this.at(child, below));
@@ -223,8 +255,9 @@ const hinged = new WeakMap<Control, boolean>();
 function asksForHinge(control: Control): boolean {
   const known = hinged.get(control);
   if (known !== undefined) return known;
+  const { panes } = mannerOf(kindOf(control));
   const asks =
-    (control.kind === 'split' && inForce(control.props.hinge) === 'true') ||
+    (panes !== undefined && inForce(control.props[panes.hinge.name]) === 'true') ||
     control.children.some(asksForHinge);
   hinged.set(control, asks);
   return asks;
@@ -246,68 +279,61 @@ const keptBorder = (px: number): number => (px > 0 ? Math.max(1, Math.floor(px))
 const keptSize = <T extends Size>(size: T): T => (typeof size === 'number' ? (keptUnit(size) as T) : size);
 
 function styleOf(values: Values, arrangement: Arrangement | undefined): BoxStyle {
-  const aspect = values.number('aspect');
-  const { width, height } = sizesWithRatio(values.size('width'), values.size('height'), aspect, arrangement);
+  const ratio = values.get(aspect);
+  const sizes = sizesWithRatio(values.get(width), values.get(height), ratio, arrangement);
   return {
-    width: keptSize(width),
-    height: keptSize(height),
-    minWidth: keptSize(values.limit('min-width')),
-    maxWidth: keptSize(values.limit('max-width')),
-    minHeight: keptSize(values.limit('min-height')),
-    maxHeight: keptSize(values.limit('max-height')),
-    aspect,
-    margin: keptSides(values.sides('margin')),
-    padding: keptSides(values.sides('padding')),
-    border: keptSides(values.sides('border-width'), keptBorder),
-    alignSelf: values.align('align-self'),
-    justifySelf: values.get<Align>('justify-self'),
+    width: keptSize(sizes.width),
+    height: keptSize(sizes.height),
+    minWidth: keptSize(values.get(minWidth)),
+    maxWidth: keptSize(values.get(maxWidth)),
+    minHeight: keptSize(values.get(minHeight)),
+    maxHeight: keptSize(values.get(maxHeight)),
+    aspect: ratio,
+    margin: keptSides(values.get(margin)),
+    padding: keptSides(values.get(padding)),
+    border: keptSides(values.get(borderWidth), keptBorder),
+    alignSelf: values.get(alignSelf),
+    justifySelf: values.get(justifySelf),
     pins: arrangement === 'pins' ? pinsOf(values) : undefined,
     area: areaOf(values),
-    order: values.number('order') ?? 0,
+    order: values.get(order) ?? 0,
     firm: false,
     fillsPins: false,
     edge: undefined,
   };
 }
 
-function pinsOf(values: Values): Pins {
-  const pin = (name: string): Pin => {
-    const value = values.get<number | Fraction>(name);
-    return typeof value === 'number' ? keptUnit(value) : value;
-  };
-  const offset = (name: string) => {
-    const value = values.number(name);
-    return value === undefined ? undefined : keptUnit(value);
-  };
-  return {
-    left: pin('left'),
-    right: pin('right'),
-    top: pin('top'),
-    bottom: pin('bottom'),
-    centerX: offset('center-x'),
-    centerY: offset('center-y'),
-  };
-}
+const keptPin = (pin: Pin): Pin => (typeof pin === 'number' ? keptUnit(pin) : pin);
+const keptOffset = (offset: number | undefined) => (offset === undefined ? undefined : keptUnit(offset));
+
+const pinsOf = (values: Values): Pins => ({
+  left: keptPin(values.get(left)),
+  right: keptPin(values.get(right)),
+  top: keptPin(values.get(top)),
+  bottom: keptPin(values.get(bottom)),
+  centerX: keptOffset(values.get(centerX)),
+  centerY: keptOffset(values.get(centerY)),
+});
 
 function areaOf(values: Values): GridArea | undefined {
-  const column = values.number('col');
-  const row = values.number('row');
-  const columnSpan = values.number('col-span') ?? 1;
-  const rowSpan = values.number('row-span') ?? 1;
-  return column === undefined && row === undefined && columnSpan === 1 && rowSpan === 1
+  const column = values.get(col);
+  const line = values.get(row);
+  const columnSpan = values.get(colSpan) ?? 1;
+  const overRows = values.get(rowSpan) ?? 1;
+  return column === undefined && line === undefined && columnSpan === 1 && overRows === 1
     ? undefined
-    : { column, row, columnSpan, rowSpan };
+    : { column, row: line, columnSpan, rowSpan: overRows };
 }
 
 /** The look of a box: its own colours and corners, and what its kind adds. */
-function lookOf(values: Values, added: Look | undefined): Look {
-  const background = values.colour('background');
-  const border = values.colour('border-color');
-  const corner = values.number('corner');
+function lookOf(values: Values, theme: Theme, added: Look | undefined): Look {
+  const ground = values.get(background);
+  const border = values.get(borderColour);
+  const round = values.get(corner);
   const look: { -readonly [K in keyof Look]: Look[K] } = {};
-  if (background && background !== 'none') look.background = colourValue(background);
-  if (border && border !== 'none') look.borderColour = colourValue(border);
-  if (corner) look.corner = corner;
+  if (ground && ground !== 'none') look.background = colourIn(theme, ground);
+  if (border && border !== 'none') look.borderColour = colourIn(theme, border);
+  if (round) look.corner = round;
   return added ? Object.assign(look, added) : look;
 }
 

@@ -1,5 +1,5 @@
 /** What an aspect ratio does to the sizes beside it. */
-import type { Arrangement } from '../kinds/arrangement.ts';
+import type { Arrangement } from '../kinds/kind.ts';
 import type { Size } from './box.ts';
 
 /** Sizes as they are asked for: where a ratio decides, a side that nobody asked for does not stretch. */

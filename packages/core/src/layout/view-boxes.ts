@@ -2,10 +2,12 @@
  * Boxes of screens, kept by what they depend on besides the controls themselves: which changes are in force, text
  * sizes, direction, the fold. Views in which all that is the same share their boxes, and what is known about them.
  */
+
+import { prefixesInForce } from '../document/cascade.ts';
 import { prefixesOf, viewPrefix } from '../document/steadiness.ts';
 import { clampedSizesOf, textSizeAt } from '../document/text-size.ts';
+import { themeOf } from '../document/theme.ts';
 import type { Control, Project } from '../document/types.ts';
-import { prefixesInForce } from '../document/values.ts';
 import { sharingBudget } from '../expression/budget.ts';
 import { initialScope } from '../expression/initial-scope.ts';
 import { mayReadView } from '../expression/view-names.ts';
@@ -31,6 +33,7 @@ function hingeIn({ width, rightToLeft, safe, hinge }: View): HingeInside | undef
 export function boxesFor(shaper: Shaper, project: Project, view: View, steady?: MadeBoxes): Builder {
   const around = {
     shaper,
+    theme: themeOf(project),
     assets: project.assets,
     textScale: view.textScale ?? 1,
     rightToLeft: view.rightToLeft ?? false,

@@ -1,10 +1,11 @@
 /** A table's columns as cells, so that other controls can stand in them. */
+
+import { textInForce } from '../document/cascade.ts';
 import { effectiveNames, freeName } from '../document/names.ts';
 import { entriesType } from '../document/property-types.ts';
 import { sampleOf } from '../document/readable.ts';
 import { locate } from '../document/tree.ts';
 import { type Control, inForce, type Project } from '../document/types.ts';
-import { textInForce } from '../document/values.ts';
 import type { Step } from '../steps/step.ts';
 import { identifier, makerOf, memberText } from './maker.ts';
 import { spoken } from './questions.ts';

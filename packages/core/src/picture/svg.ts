@@ -2,7 +2,6 @@
  * A laid-out screen as one SVG file: boxes where the core put them, words as words. It shows what the page shows but for
  * antialiasing, and needs nothing else where its fonts and pictures are given with it.
  */
-import { colourValue } from '../document/theme.ts';
 import type { Drawing, Gauge } from '../kinds/kind.ts';
 import type { ScreenBox, ScreenLayout } from '../layout/screen-layout.ts';
 import { isolated } from '../text/directions.ts';
@@ -95,7 +94,7 @@ export function pictureOf(layout: ScreenLayout, options: PictureOptions): string
   const ground = tag('rect', {
     width,
     height,
-    fill: layout.boxes[0]?.look.background ?? colourValue('ground'),
+    fill: layout.boxes[0]?.look.background ?? 'none',
   });
   return `${tag(
     'svg',

@@ -5,7 +5,6 @@ export type { Feed, StateValue } from '../document/types.ts';
 export { propertyTypes } from '../document/types-by-name.ts';
 export { convert, Values } from '../document/values.ts';
 export {
-  arrangementNow,
   colourDeclaration,
   type Declarations,
   declarations,
@@ -16,12 +15,13 @@ export type { ActionName } from '../expression/actions.ts';
 export { sharingBudget } from '../expression/budget.ts';
 export { asText } from '../expression/evaluate.ts';
 export { bandAt, clockOf, type ViewName } from '../expression/view-names.ts';
-export type { CarryingPart, PageElement, PageTarget, Shape } from '../kinds/kind.ts';
+export type { CarryingPart, MadeAnew, Manner, PageElement, PageTarget, Shape } from '../kinds/kind.ts';
 export { addressTo } from '../kinds/link.ts';
-export { type MadeAnew, madeAnew } from '../kinds/made-anew.ts';
+export { arrangementNow } from '../kinds/manner.ts';
+export { manners } from '../kinds/on-page.ts';
 export { longList, mostItems } from '../kinds/repeat.ts';
 export { wordsInstead } from '../kinds/repeat-words.ts';
-export { withTurn } from '../kinds/tabindex.ts';
+export { tabindex, withTurn } from '../kinds/tabindex.ts';
 export { shownRows } from '../kinds/table.ts';
 export { nextSort, sortedRows, type TableRow } from '../kinds/table-rows.ts';
 export * from './program.ts';

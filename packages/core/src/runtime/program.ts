@@ -3,8 +3,7 @@
 import type { Feed, StateVariable, StoredTable } from '../document/types.ts';
 import type { Around } from '../export/declarations.ts';
 import type { Expression, Statement, Template } from '../expression/ast.ts';
-import type { Arrangement } from '../kinds/arrangement.ts';
-import type { CarryingPart, PageTarget, Shape } from '../kinds/kind.ts';
+import type { Arrangement, CarryingPart, PageTarget, Shape } from '../kinds/kind.ts';
 
 /** A property with content (words, a value, an attribute) that follows an expression. */
 export interface ContentBinding {

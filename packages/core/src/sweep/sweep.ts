@@ -9,9 +9,9 @@
  * on both sides; the rest follows by the same means. Widths are kept in whole 64ths of a px, as sizes are.
  */
 
+import { prefixesInForce } from '../document/cascade.ts';
 import { textSizeTurns } from '../document/text-size.ts';
 import type { Control, Project } from '../document/types.ts';
-import { prefixesInForce } from '../document/values.ts';
 import {
   allDifferences,
   type Decision,

@@ -1,8 +1,10 @@
 /** Finds a control in an explained layout, with what is around it. */
+
+import { inCascade, prefixesInForce, propertiesOf } from '../document/cascade.ts';
 import { effectiveNames } from '../document/names.ts';
+import { themeOf } from '../document/theme.ts';
 import { locationsIn } from '../document/tree.ts';
-import { type Control, inForce, type Project } from '../document/types.ts';
-import { prefixesInForce } from '../document/values.ts';
+import type { Control, Project } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import type { Box } from '../layout/box.ts';
 import type { Laid } from '../layout/laid.ts';
@@ -94,16 +96,14 @@ export class ExplainedScreen {
   /** Where the value of a property comes from; undefined for a property that the kind does not have. */
   source(id: string, name: string): Source | undefined {
     const control = this.control(id);
-    const kind = kindOf(control);
-    const property = kind.properties.find((entry) => entry.name === name);
+    const property = propertiesOf(kindOf(control)).get(name);
     if (!property) return undefined;
-    let found: Source | undefined;
-    for (const prefix of this.prefixes) {
-      const text = inForce(control.props[prefix + name]);
-      if (text !== undefined)
-        found = { control: id, property: name, text, from: prefix === '' ? 'own' : prefix.slice(0, -1) };
-    }
-    return found ?? { control: id, property: name, text: property.default ?? '', from: 'default' };
+    const { text, from, condition } = inCascade(control, property, this.prefixes, themeOf(this.project)) ?? {
+      text: '',
+      from: 'default',
+      condition: '',
+    };
+    return { control: id, property: name, text, from: condition || from };
   }
 
   /** The attribute that would have to be set to change what holds now: from the same band as the value in force. */

@@ -7,6 +7,7 @@ import {
   attributeProblems,
   type Control,
   contextOf,
+  defaultText,
   everywhere,
   hasExpression,
   inForce,
@@ -15,6 +16,7 @@ import {
   type Property,
   readAttributeText,
   sampleOf,
+  themeOf,
   valueTyped,
   withoutChange,
 } from '@hovrin/core';
@@ -94,7 +96,7 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
   const several = controls.some((other) => asTyped(other.props[attribute]) !== asTyped(held));
   const elsewhere = forScope
     ? withoutChange(project, { control, attribute, prefix: scope, property: property.name })
-    : property.default;
+    : defaultText(property, themeOf(project));
   const text = several ? '' : (asTyped(held) ?? '');
   const own = several || held !== undefined;
   const draft = asTyped(held) !== inForce(held);

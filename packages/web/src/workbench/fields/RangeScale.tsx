@@ -1,6 +1,8 @@
 /** A number's ranges on a scale: how the data's own numbers are spread, where each range begins, and what holds in it. */
 import {
   type Control,
+  colourIn,
+  defaultText,
   hasExpression,
   iconSet,
   numbersOf,
@@ -10,7 +12,8 @@ import {
   rangesText,
   readRanges,
   sampleOf,
-  themeColours,
+  type Theme,
+  themeOf,
 } from '@hovrin/core';
 import { scaleLinear } from 'd3-scale';
 import { Plus, X } from 'lucide-react';
@@ -27,12 +30,10 @@ const spreadHeight = 30;
 const columns = 25;
 
 /** What stands for a colour on the scale; other values take turns in quiet tones. */
-function paintOf(value: RangeStop['value'], index: number): string {
-  const text = String(value);
-  return (
-    themeColours[text] ??
-    (/^#[\da-f]{3,8}$/i.test(text) ? text : index % 2 === 0 ? 'var(--color-sunk)' : 'var(--color-rule)')
-  );
+function paintOf(theme: Theme, value: RangeStop['value'], index: number): string {
+  const colour = colourIn(theme, String(value));
+  if (/^#[\da-f]{3,8}$/i.test(colour)) return colour;
+  return index % 2 === 0 ? 'var(--color-sunk)' : 'var(--color-rule)';
 }
 
 /** Least and greatest of some numbers with a little room; something to begin with where there are none. */
@@ -138,6 +139,8 @@ interface RangeScaleProps {
 }
 
 function RangeScale({ ranges, numbers, property, onMove, onRest }: RangeScaleProps) {
+  const { project } = useEditorState('project');
+  const theme = themeOf(project);
   /** A change by itself. */
   const onChange = (next: Ranges) => {
     onRest();
@@ -228,7 +231,7 @@ function RangeScale({ ranges, numbers, property, onMove, onRest }: RangeScalePro
           const left = x(stop.from);
           const next = stops[index + 1];
           const right = x(next?.from ?? end ?? to);
-          const [paint, nextPaint] = [stop, next].map((each) => each && paintOf(each.value, index));
+          const [paint, nextPaint] = [stop, next].map((each) => each && paintOf(theme, each.value, index));
           const goesOver = blended && next && property.type.name === 'colour';
           return (
             // biome-ignore lint/suspicious/noArrayIndexKey: a range keeps its place while it is moved.
@@ -337,7 +340,7 @@ function RangeScale({ ranges, numbers, property, onMove, onRest }: RangeScalePro
             }}
           />
           <span className="min-w-0 flex-1 truncate text-quiet">
-            outside: {property.default ?? 'as it is without'}
+            outside: {defaultText(property, theme) ?? 'as it is without'}
           </span>
           <button
             type="button"

@@ -1,7 +1,8 @@
 /** What stands at the end of a field and opens the values that its type knows: colours, icons, words. */
-import { type Property, themeColours } from '@hovrin/core';
+import { colourIn, colourRoles, type Property, themeOf } from '@hovrin/core';
 import { ChevronDown } from 'lucide-react';
 import { HexColorPicker } from 'react-colorful';
+import { useEditorState } from '../../editor/context.tsx';
 import { Menu } from '../../parts/Menu.tsx';
 import { ChoicePopover, type ChoiceProps } from './ChoicePopover.tsx';
 import { IconChoice } from './IconChoice.tsx';
@@ -50,7 +51,10 @@ function WordsButton({
 }
 
 function ColourButton({ label, value, onValue, onDone }: ChoiceProps) {
-  const shown = themeColours[value] ?? (value.startsWith('#') ? value : 'transparent');
+  const { project } = useEditorState('project');
+  const theme = themeOf(project);
+  const colour = colourIn(theme, value);
+  const shown = colour.startsWith('#') ? colour : 'transparent';
   return (
     <ChoicePopover
       label={`Choose ${label}`}
@@ -67,12 +71,12 @@ function ColourButton({ label, value, onValue, onDone }: ChoiceProps) {
       {() => (
         <>
           <div className="grid grid-cols-5 gap-1.5">
-            {Object.entries(themeColours).map(([name, colour]) => (
+            {colourRoles.map((name) => (
               <button
                 key={name}
                 type="button"
                 className={`h-7 w-9 rounded-sm border ${name === value ? 'border-ink' : 'border-rule'}`}
-                style={{ background: colour }}
+                style={{ background: theme.colours[name] }}
                 title={name}
                 aria-label={name}
                 onClick={() => onValue(name)}
