@@ -1,5 +1,6 @@
 /** Random screens for comparing the core with a browser: every kind and layout property, nested, with words. */
 import {
+  arrangementsOf,
   type Control,
   confinesProblem,
   defaultBands,
@@ -282,7 +283,7 @@ export function randomScreen(
     within: [string, Record<string, string>] | undefined,
     depth: number,
   ): Control => {
-    const parent = within?.[0] ?? '';
+    const around = within && arrangementsOf({ id: '', kind: within[0], props: within[1], children: [] });
     const props: Record<string, string> = {};
     for (const property of kindNamed(kind)!.properties) {
       const entry =
@@ -290,7 +291,7 @@ export function randomScreen(
         values[`${kind}.${property.name}`] ??
         values[property.name];
       if (!entry || without.includes(property.name)) continue;
-      if (property.onlyIn && !property.onlyIn.includes(parent)) continue;
+      if (property.onlyIn && !property.onlyIn.some((each) => around?.has(each))) continue;
       const [often, value] = entry;
       const fitting = () => {
         const text = value(chance);

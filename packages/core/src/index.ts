@@ -23,6 +23,7 @@ export * from './document/handlers.ts';
 export * from './document/long-text.ts';
 export * from './document/migrations.ts';
 export * from './document/names.ts';
+export { arrangementsOf, plainArrangement } from './document/plain-values.ts';
 export * from './document/problems.ts';
 export * from './document/project-problem.ts';
 export * from './document/property-text.ts';
@@ -71,6 +72,7 @@ export type {
   Property,
   PropertyGroup,
 } from './kinds/kind.ts';
+export { mannerOf } from './kinds/manner.ts';
 export * from './layout/folded-screen.ts';
 export type { GridTracks, TrackSpan } from './layout/laid.ts';
 export { Pass, type Topic } from './layout/record.ts';

@@ -24,7 +24,6 @@ import {
   type Runtime,
   type StateValue,
   type StyleBinding,
-  shownRows,
   sortedRows,
   type TableRow,
   tabindex,
@@ -128,6 +127,7 @@ export class Binder {
   /** Makes a part anew when what it shows changes; what is entered in it stays. */
   #bindInside(binding: InsideBinding, { twoWay }: Bindings, find: Find, frame?: ItemFrame): Dispose {
     const { kind, count } = binding;
+    const manner = manners.get(kind) ?? {};
     const held = Object.entries(binding.held);
     const defaults = new Map(Object.entries(binding.defaults));
     return this.runtime.bindAll(
@@ -136,15 +136,16 @@ export class Binder {
         const element = find(binding.control);
         if (!element) return;
         const values = new Values(new Map([...held, ...takenAll(binding, results)]), defaults);
-        const anew = manners.get(kind)?.anew?.(values, element.dataset.name ?? '', count);
+        const anew = manner.anew?.(values, element.dataset.name ?? '', count);
         if (!anew) return;
         const { children, ...made } = anew;
         const turned = children.map((child) => withTurn(child, values.get(tabindex)));
-        const focused = kind === 'table' ? focusedIn(element) : undefined;
+        const rows = manner.rows?.(values);
+        const focused = rows && focusedIn(element);
         replaceInside(element, binding.part, { ...made, children: turned }, this.program.icons);
-        if (kind === 'table') {
+        if (rows) {
           const table = element as TableElement;
-          table.shownRows = shownRows(values);
+          table.shownRows = rows;
           mendTable(table, focused);
         }
         for (const { control, variable, target } of twoWay) {

@@ -2,8 +2,10 @@
  * Makes nested rows, columns and grids of a pinboard on which controls were placed roughly, so that they look the same
  * here and hold at other widths. What was guessed is said.
  */
+
 import { propertyOf } from '../document/attributes.ts';
 import { effectiveNames, freshName } from '../document/names.ts';
+import { plainArrangement } from '../document/plain-values.ts';
 import { locate } from '../document/tree.ts';
 import { type Control, inForce, type Project } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
@@ -57,7 +59,7 @@ export function arrangeBoard(
   const layout = layOut(project);
   const found = locate(project, id);
   const board = layout.byControl.get(id);
-  if (!found?.parent || found.control.kind !== 'pinboard' || !board) return undefined;
+  if (!found?.parent || plainArrangement(found.control) !== 'pins' || !board) return undefined;
   const shown = found.control.children.flatMap((control): Placed[] => {
     const box = only && !only.includes(control.id) ? undefined : layout.byControl.get(control.id);
     return box ? [{ id: control.id, x: box.x, y: box.y, width: box.width, height: box.height }] : [];

@@ -2,6 +2,7 @@
  * Evening edges out moves things a little, and inside each other the littles add up. What came to lie too far from
  * where it was placed is brought back by margins, outer containers first.
  */
+import { plainArrangement } from '../document/plain-values.ts';
 import { marginType } from '../document/property-types.ts';
 import { type Control, inForce } from '../document/types.ts';
 
@@ -48,10 +49,11 @@ export function settled(
     };
     const inside = { x: along.x + shift.x, y: along.y + shift.y };
     // What stands behind it in the line moves along.
-    if (from.kind === 'row') along.x += shift.x;
-    if (from.kind === 'column') along.y += shift.y;
+    const lined = plainArrangement(from);
+    if (lined === 'row') along.x += shift.x;
+    if (lined === 'column') along.y += shift.y;
     const uneven = offsets.some(({ x, y }) => Math.abs(x - shift.x) > most || Math.abs(y - shift.y) > most);
-    if (child.kind === 'grid' && uneven && onBoards) return onBoards(child);
+    if (uneven && onBoards && plainArrangement(child) === 'cells') return onBoards(child);
     const again = resized(pushed(child, shift, liesIn(from, child)), offsetOf(child.id));
     return settled(again, offsetOf, most, onBoards, inside);
   });
@@ -76,8 +78,9 @@ function liesIn(container: Control, child: Control): { x: string; y: string } {
   const word = (...names: (string | undefined)[]) => names.find((each) => each !== undefined) ?? 'start';
   const own = inForce(child.props['align-self']);
   const shared = inForce(container.props.align);
-  if (container.kind === 'row') return { x: 'start', y: word(own, shared) };
-  if (container.kind === 'column') return { x: word(own, shared), y: 'start' };
+  const lined = plainArrangement(container);
+  if (lined === 'row') return { x: 'start', y: word(own, shared) };
+  if (lined === 'column') return { x: word(own, shared), y: 'start' };
   return { x: word(inForce(child.props['justify-self'])), y: word(own, shared) };
 }
 

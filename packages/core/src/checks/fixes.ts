@@ -1,9 +1,13 @@
 /** What would mend a finding: ready steps, each tried at the width where it is worst before it is offered. */
+
 import { readAttribute } from '../document/attributes.ts';
+import { propertiesOf } from '../document/cascade.ts';
 import { effectiveNames } from '../document/names.ts';
+import { plainArrangement } from '../document/plain-values.ts';
 import { locate, pathIn, walk } from '../document/tree.ts';
 import { type Control, inForce, type Project } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
+import { wrap } from '../kinds/properties.ts';
 import type { ScreenView } from '../layout/screen-layout.ts';
 import { applySteps, type Step } from '../steps/step.ts';
 import type { Fix } from '../why/explanation.ts';
@@ -83,7 +87,8 @@ function proposals(
       if (own('min-width') !== undefined)
         add(`Take the least width from ${self}`, [control, 'min-width', null]);
       if (own('nowrap') === 'true') add(`Let the words of ${self} break`, [control, 'nowrap', null]);
-      if (parent.kind === 'row') add(`Let ${outer} go on in another line`, [parent, 'wrap', 'true']);
+      if (plainArrangement(parent) === 'row' && propertiesOf(kindOf(parent)).has(wrap.name))
+        add(`Let ${outer} go on in another line`, [parent, 'wrap', 'true']);
       if (own('width') !== undefined) add(`Let ${self} be as wide as it needs`, [control, 'width', null]);
       break;
     case 'too-high':

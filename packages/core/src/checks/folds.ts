@@ -17,10 +17,10 @@ export function underHinge(
   const { hinge, width, height } = halfOpen;
   const layout = view.layOut(project, screen, { ...halfOpen, rightToLeft });
   return [...walk(screen)].flatMap((control) => {
-    const { group, container } = kindOf(control);
+    const { group, container, acrossFold } = kindOf(control);
     const box = layout.byControl.get(control.id);
     // Lists and columns may well go on across a fold; what is touched may not.
-    if (!box || container || (group !== 'ask' && group !== 'act') || control.kind === 'nav') return [];
+    if (!box || container || (group !== 'ask' && group !== 'act') || acrossFold) return [];
     const right = hinge.left + hinge.width;
     const hidden = Math.min(box.x + box.width, right) - Math.max(box.x, hinge.left);
     const beside = Math.max(hinge.left - box.x, box.x + box.width - right);

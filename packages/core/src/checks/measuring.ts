@@ -1,4 +1,5 @@
 /** Measures a screen box by box. */
+import { plainArrangement } from '../document/plain-values.ts';
 import type { Control } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import type { Box } from '../layout/box.ts';
@@ -183,7 +184,7 @@ class Measuring {
     );
     if (control) {
       target(this.add, ended, control, this.looking.touch);
-      if (control.kind !== 'layers' && kindOf(control).container)
+      if (kindOf(control).container && plainArrangement(control) !== 'layers')
         overlaps(this.add, ended, parts, this.looking.controls);
     }
     const { only } = this.looking;

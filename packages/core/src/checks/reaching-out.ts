@@ -1,5 +1,7 @@
 /** What reaches out of what it stands in, or out of the screen. */
+
 import type { Control } from '../document/types.ts';
+import { edgeOf } from '../kinds/screen-bars.ts';
 import type { ScreenBox } from '../layout/screen-layout.ts';
 import { type Add, bottomOf, type Ended, isClear, negative, ownerOf, rightOf, thereIs } from './ended.ts';
 import type { CheckName } from './finding.ts';
@@ -48,7 +50,7 @@ export function beyond(add: Add, ended: Ended, control: Control, screen: Widths,
   const around = ownerOf(ended.around!);
   const isInside = holds(around.start, start) && holds(around.end, end);
   if (isInside || around.start.control === undefined || !around.around) return false;
-  if (control.kind === 'bar' || ended.around!.start.box.content.type === 'pinboard') return false;
+  if (edgeOf(control) !== undefined || ended.around!.start.box.content.type === 'pinboard') return false;
   // What scrolls has parts around its children that are as large as they are.
   for (let at = ended.around!; ; at = at.around!) {
     if (at.start.box.content.type === 'scroll') return false;

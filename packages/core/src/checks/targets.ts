@@ -1,15 +1,14 @@
 /** What is too small to be pressed. */
 import type { Control } from '../document/types.ts';
+import { kindOf } from '../kinds/catalogue.ts';
 import { type Add, type Ended, isClear } from './ended.ts';
 import type { Severity } from './finding.ts';
 import { type Ends, kindTarget, leastTarget } from './measures.ts';
 
-/** Kinds that are pressed as a whole. */
-const pressed = new Set(['button', 'iconButton', 'menuButton', 'link', 'checkbox', 'switch']);
-
 /** @param touch whether fingers press here. */
 export function target(add: Add, { start, end }: Ended, control: Control, touch: boolean): void {
-  if (!pressed.has(control.kind)) return;
+  const { target: wanted } = kindOf(control);
+  if (!wanted) return;
   const say = (severity: Severity, amount: Ends, ...all: readonly Ends[]) => {
     if (isClear(...amount)) return;
     add({
@@ -25,7 +24,7 @@ export function target(add: Add, { start, end }: Ended, control: Control, touch:
     const [a, b] = [start[side], end[side]];
     say('error', [leastTarget - a, leastTarget - b]);
     // Fields and lists of many stand apart from each other enough; buttons are what fingers aim at.
-    if (touch && control.kind !== 'link' && control.kind !== 'checkbox')
+    if (touch && wanted === 'ample')
       say('advice', [kindTarget - a, kindTarget - b], [a - leastTarget, b - leastTarget]);
   }
 }

@@ -39,6 +39,13 @@ export function prefixesInForce({
   return ['', ...reached.map((band) => `${band.name}.`), width > height ? 'landscape.' : 'portrait.'];
 }
 
+/** Under which conditions values are asked for. */
+export interface Conditions {
+  /** Bands and orientation in front of attributes, weakest first. */
+  readonly prefixes: readonly string[];
+  readonly theme: Theme;
+}
+
 /** What holds for a property of a kind where nothing is said, in canonical form. */
 export function defaultText(
   { default: preset }: Pick<Property, 'default'>,

@@ -133,8 +133,8 @@ export function controlProblem(
     const { id, kind: kindName, name, props, children } = value as Project['screens'][number];
     const kind = kindNamed(kindName);
     if (!kind) return `There is no kind \`${kindName.slice(0, 64)}\`.`;
-    if ((kind.name === 'screen') !== (asScreen && depth === 1))
-      return kind.name === 'screen'
+    if ((kind.root === true) !== (asScreen && depth === 1))
+      return kind.root
         ? 'A screen cannot stand inside another control.'
         : `A ${kind.name} cannot be a screen.`;
     if (ids.has(id)) return `Two controls have the id ${id}.`;

@@ -1,11 +1,11 @@
 /** A control's values as CSS. Only what the control says itself is said; kinds' defaults stand in their own rules. */
 
-import { allSaid } from '../document/cascade.ts';
-import { colourCss as colour, type Theme } from '../document/theme.ts';
+import type { Conditions } from '../document/cascade.ts';
+import { plainValues } from '../document/plain-values.ts';
+import { colourCss as colour } from '../document/theme.ts';
 import { trackListCss } from '../document/track-list.ts';
 import type { Control } from '../document/types.ts';
-import { defaultsOf, Values } from '../document/values.ts';
-import { hasExpression, unescapeBraces } from '../expression/template.ts';
+import type { Values } from '../document/values.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import type { Arrangement, CarryingPart, Manner, Property } from '../kinds/kind.ts';
 import { arrangementOf, mannerOf } from '../kinds/manner.ts';
@@ -73,13 +73,6 @@ type Css = Map<string, string>;
  */
 export type Around = { readonly type: Arrangement } | { readonly type: 'pane'; readonly part: number };
 
-/** Under which conditions values are asked for. */
-export interface Conditions {
-  /** Bands and orientation in front of attributes, weakest first. */
-  readonly prefixes: readonly string[];
-  readonly theme: Theme;
-}
-
 /**
  * How a container arranges its children under some conditions.
  *
@@ -98,18 +91,6 @@ export function aroundOf(
   // A bar of the screen stands beside or above the rest of it.
   const edge = child && edgeOf(child);
   return { type: edge === 'start' || edge === 'end' ? 'row' : arrangementOf(manner, values) };
-}
-
-/** The values of a control without those that follow expressions, under some conditions. */
-export function plainValues(control: Control, { prefixes, theme }: Conditions): Values {
-  const kind = kindOf(control);
-  const said = new Map<string, unknown>();
-  for (const [property, { text }] of allSaid(control, kind, prefixes)) {
-    if (hasExpression(text)) continue;
-    const reading = property.type.read(unescapeBraces(text));
-    if (reading.ok) said.set(property.name, reading.value);
-  }
-  return new Values(said, defaultsOf(kind, theme));
 }
 
 const px = (value: number): string => (value === 0 ? '0' : `${Number(value.toFixed(4))}px`);

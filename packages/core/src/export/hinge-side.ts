@@ -2,11 +2,13 @@
  * Where the panes of a split lie on a screen that folds. A stylesheet cannot ask where the split begins, so one pane is
  * as wide as it is from the fold to that side of the screen at which nothing but known insets lies.
  */
+
+import type { Conditions } from '../document/cascade.ts';
+import { plainValues } from '../document/plain-values.ts';
 import { pathIn } from '../document/tree.ts';
 import type { Control } from '../document/types.ts';
 import { borderWidth, hidden, margin, order, padding } from '../kinds/properties.ts';
 import { edgeOf } from '../kinds/screen-bars.ts';
-import { type Conditions, plainValues } from './declarations.ts';
 
 export interface HingeSide {
   /** The side of the screen that is measured from. */

@@ -3,7 +3,9 @@
  * opened from disk, and a browser lays it out as the core does.
  */
 
+import type { Conditions } from '../document/cascade.ts';
 import { defaultText } from '../document/cascade.ts';
+import { plainValues } from '../document/plain-values.ts';
 import { contextOf } from '../document/property-text.ts';
 import type { Row } from '../document/table.ts';
 import { themeOf } from '../document/theme.ts';
@@ -19,7 +21,7 @@ import { arrangementNow, arrangementOf, mannerOf } from '../kinds/manner.ts';
 import { font, weight } from '../kinds/properties.ts';
 import type { Program } from '../runtime/program.ts';
 import { type Face, type FontManifest, fontFaceRules, fontWeights } from '../text/fonts.ts';
-import { aroundOf, type Conditions, declarations, plainValues } from './declarations.ts';
+import { aroundOf, declarations } from './declarations.ts';
 import { escapeText, pictureAddress, screenHtml } from './html.ts';
 import { addressOf, programOf, styleTemplates, titleOf } from './program.ts';
 import { stylesheet } from './stylesheet.ts';

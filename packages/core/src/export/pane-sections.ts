@@ -1,7 +1,9 @@
 /** The rules by which a page shows one of two panes where there is no room for both, and keeps a gap where a screen folds. */
 import { orientations } from '../document/attributes.ts';
+import type { Conditions } from '../document/cascade.ts';
 import { textInForce } from '../document/cascade.ts';
 import { effectiveNames } from '../document/names.ts';
+import { plainValues } from '../document/plain-values.ts';
 import type { Theme } from '../document/theme.ts';
 import { locationsIn } from '../document/tree.ts';
 import { type Control, inForce } from '../document/types.ts';
@@ -13,7 +15,6 @@ import type { Limit } from '../layout/box.ts';
 import { widthForBoth } from '../layout/split-room.ts';
 import { keptUnit } from '../text/units.ts';
 import { classOf } from './class-names.ts';
-import { type Conditions, plainValues } from './declarations.ts';
 import { hingeSide } from './hinge-side.ts';
 import type { Rule, Section } from './rule.ts';
 

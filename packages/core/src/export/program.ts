@@ -1,7 +1,9 @@
 /** Makes the program that an exported page runs. Values that are not valid are left out; the last good ones run. */
 
+import type { Conditions } from '../document/cascade.ts';
 import { textInForce } from '../document/cascade.ts';
 import { effectiveNames } from '../document/names.ts';
+import { plainValues } from '../document/plain-values.ts';
 import { contextOf } from '../document/property-text.ts';
 import { secondsType } from '../document/property-types.ts';
 import { repetitionOf } from '../document/repetition.ts';
@@ -45,7 +47,7 @@ import type {
   StyleBinding,
   TwoWayBinding,
 } from '../runtime/program.ts';
-import { aroundOf, type Conditions, plainValues } from './declarations.ts';
+import { aroundOf } from './declarations.ts';
 import { hoisted } from './hoisting.ts';
 import { pictureAddress } from './html.ts';
 

@@ -1,7 +1,9 @@
 /** The stylesheet of an exported page: theme, kinds, then one rule a control, changes in media queries. */
 
 import { orientations } from '../document/attributes.ts';
+import type { Conditions } from '../document/cascade.ts';
 import { effectiveNames } from '../document/names.ts';
+import { plainValues } from '../document/plain-values.ts';
 import { colourRoles, type Theme, themeOf } from '../document/theme.ts';
 import { locationsIn, walk } from '../document/tree.ts';
 import { type Band, type Control, inForce, isDialog, type Project } from '../document/types.ts';
@@ -10,12 +12,10 @@ import { arrangementOf, mannerOf } from '../kinds/manner.ts';
 import { classOf } from './class-names.ts';
 import {
   aroundOf,
-  type Conditions,
   colourDeclaration,
   type Declarations,
   declarations,
   partDeclarations,
-  plainValues,
   withoutParts,
 } from './declarations.ts';
 import { keepsHinge, paneSections } from './pane-sections.ts';

@@ -29,8 +29,8 @@ function turnOf(control: Control): number | undefined {
 }
 
 /** Children in the order of the page's elements: bars stand around the rest of their screen. */
-function inPageOrder({ kind, children }: Control): readonly Control[] {
-  if (kind !== 'screen' || !hasBars(children)) return children;
+function inPageOrder({ children }: Control): readonly Control[] {
+  if (!hasBars(children)) return children;
   const { top, start, rest, end, bottom } = barsOf(children);
   return [...top, ...start, ...rest, ...end.toReversed(), ...bottom.toReversed()].map(
     (index) => children[index]!,

@@ -13,6 +13,7 @@ export const badge: Kind = {
   label: 'Badge',
   group: 'show',
   purpose: 'A short word about something: its state, a count.',
+  glyph: 'bookmark',
   findBy: ['tag', 'label', 'status', 'count', 'chip', 'pill', 'warning', 'error', 'alert'],
   container: false,
   properties: [

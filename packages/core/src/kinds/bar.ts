@@ -27,6 +27,7 @@ export const bar: Kind = {
   label: 'Bar',
   group: 'arrange',
   purpose: 'Stays at an edge of the screen while the rest scrolls.',
+  glyph: 'panel-top-dashed',
   findBy: ['header', 'footer', 'toolbar', 'side bar', 'sticky', 'fixed'],
   container: true,
   confines: { parents: ['screen'] },

@@ -134,6 +134,8 @@ export const button: Kind = {
   label: 'Button',
   group: 'act',
   purpose: 'Does something when it is pressed.',
+  glyph: 'square-mouse-pointer',
+  target: 'ample',
   findBy: ['press', 'click', 'action', 'submit', 'send', 'save', 'cancel', 'accept'],
   container: false,
   manner,

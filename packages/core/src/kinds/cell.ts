@@ -21,6 +21,7 @@ export const cell: Kind = {
   label: 'Cell',
   group: 'show',
   purpose: 'One column of a table: what stands in it in each row, which is called `row`.',
+  glyph: 'table-cells-merge',
   findBy: ['column', 'table', 'row', 'field'],
   container: true,
   confines: { parents: ['table'] },

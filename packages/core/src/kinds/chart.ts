@@ -141,6 +141,7 @@ export const chart: Kind = {
   label: 'Chart',
   group: 'show',
   purpose: 'Numbers as a line, as bars, or as a sparkline between words.',
+  glyph: 'chart-line',
   findBy: ['graph', 'plot', 'line', 'bar', 'sparkline', 'trend', 'diagram', 'history', 'live'],
   container: false,
   manner,

@@ -6,6 +6,8 @@ export const checkbox = ticked({
   name: 'checkbox',
   label: 'Checkbox',
   purpose: 'Asks for a yes or no.',
+  glyph: 'square-check',
+  target: 'least',
   findBy: ['yes no', 'tick', 'agree', 'option', 'boolean', 'accept', 'terms'],
   on: 'Checked',
   starter: { label: 'Label' },

@@ -23,6 +23,7 @@ export const choiceList: Kind = {
   label: 'Choice list',
   group: 'ask',
   purpose: 'Asks to choose one or several things from a list.',
+  glyph: 'list-checks',
   findBy: ['several', 'many', 'multiple', 'checkboxes', 'list', 'options', 'tags'],
   container: false,
   manner,

@@ -6,7 +6,7 @@ import { tabindex } from './tabindex.ts';
 import { textStyleOf, wordsLook } from './words.ts';
 
 const own = {
-  text: words('text', 'Text', { as: 'text', part: 'part-text' }),
+  text: { ...words('text', 'Text', { as: 'text', part: 'part-text' }), manyLines: true },
 };
 
 const size = 14;
@@ -16,6 +16,7 @@ export const code: Kind = {
   label: 'Code or number',
   group: 'show',
   purpose: 'Words that keep their shape: code, a long number. It scrolls sideways where it is too long.',
+  glyph: 'terminal',
   findBy: ['monospace', 'figures', 'display', 'pre', 'output', 'money', 'iban', 'id'],
   container: false,
   properties: [

@@ -11,6 +11,7 @@ export const column: Kind = {
   label: 'Column',
   group: 'arrange',
   purpose: 'Puts controls one below the other.',
+  glyph: 'rows-2',
   findBy: ['vertical', 'stack', 'below', 'card', 'align'],
   container: true,
   manner,

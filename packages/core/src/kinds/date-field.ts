@@ -28,6 +28,7 @@ export const dateField: Kind = {
   label: 'Date',
   group: 'ask',
   purpose: 'Asks for a day.',
+  glyph: 'calendar',
   findBy: ['when', 'day', 'calendar', 'arrival', 'birthday', 'week', 'month', 'birth'],
   container: false,
   properties: fieldProperties([own.value, own.min, own.max]),

@@ -22,6 +22,7 @@ export const divider: Kind = {
   label: 'Divider',
   group: 'arrange',
   purpose: 'A thin line between controls.',
+  glyph: 'minus',
   findBy: ['line', 'rule', 'separator', 'border'],
   container: false,
   manner,

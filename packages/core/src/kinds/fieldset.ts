@@ -12,6 +12,7 @@ export const fieldset: Kind = {
   label: 'Fieldset',
   group: 'arrange',
   purpose: 'A group of controls that belong together, under a caption.',
+  glyph: 'group',
   findBy: ['group', 'section', 'form', 'caption', 'legend'],
   container: true,
   properties: [own.caption, ...sizing, ...placing(), padding, ...arranging, ...boxLook()],

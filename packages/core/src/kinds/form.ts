@@ -10,6 +10,7 @@ export const form: Kind = {
   label: 'Form',
   group: 'arrange',
   purpose: 'Fields that are sent together, once all of them are valid.',
+  glyph: 'text-cursor-input',
   findBy: ['fields', 'submit', 'send', 'save', 'questions', 'validate', 'entry'],
   container: true,
   manner,

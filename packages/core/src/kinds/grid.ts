@@ -17,6 +17,7 @@ export const grid: Kind = {
   label: 'Grid',
   group: 'arrange',
   purpose: 'Puts controls in rows and columns that line up.',
+  glyph: 'layout-grid',
   findBy: ['table', 'cells', 'tiles', 'cards', 'places', 'gallery', 'responsive', 'two columns'],
   container: true,
   manner,

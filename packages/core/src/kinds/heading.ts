@@ -17,7 +17,7 @@ import {
 import { textStyleOf, wordsLook } from './words.ts';
 
 const own = {
-  text: words('text', 'Text', { as: 'text' }),
+  text: { ...words('text', 'Text', { as: 'text' }), manyLines: true },
   level: property({
     name: 'level',
     label: 'Level',
@@ -34,6 +34,7 @@ export const heading: Kind = {
   label: 'Heading',
   group: 'show',
   purpose: 'Heads a part of a screen; people and screen readers find their way by headings.',
+  glyph: 'heading',
   findBy: ['title', 'headline', 'section', 'h1', 'h2'],
   container: false,
   properties: [

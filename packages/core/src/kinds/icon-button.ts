@@ -53,6 +53,8 @@ export const iconButton: Kind = {
   label: 'Icon button',
   group: 'act',
   purpose: 'A button with a sign in place of words.',
+  glyph: 'crosshair',
+  target: 'ample',
   findBy: ['press', 'tool', 'sign', 'symbol'],
   container: false,
   manner,

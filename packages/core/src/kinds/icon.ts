@@ -65,6 +65,7 @@ export const icon: Kind = {
   label: 'Icon',
   group: 'show',
   purpose: 'A small sign; alone it needs a description, beside words it needs none.',
+  glyph: 'star',
   findBy: ['sign', 'symbol', 'glyph', 'pictogram'],
   container: false,
   manner,

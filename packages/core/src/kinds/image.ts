@@ -60,6 +60,7 @@ export const image: Kind = {
   label: 'Image',
   group: 'show',
   purpose: 'A picture of the project.',
+  glyph: 'image',
   findBy: ['picture', 'photo', 'drawing', 'logo', 'avatar', 'portrait'],
   container: false,
   manner,

@@ -9,6 +9,7 @@ import type { Control, Project, StateType } from '../document/types.ts';
 import type { Values } from '../document/values.ts';
 import type { Box, Content, PaneAtHinge } from '../layout/box.ts';
 import type { TextStyle } from '../text/paragraph.ts';
+import type { TableRow } from './table-rows.ts';
 
 /** Where a property stands among the questions that the interface asks. */
 export type PropertyGroup = 'place' | 'size' | 'inside' | 'content' | 'look' | 'data' | 'events';
@@ -64,11 +65,27 @@ export interface Property<T = unknown> {
   /** May be bound in both directions (`NAME.bind`), to a state variable of one of these types. */
   readonly twoWay?: readonly StateType[];
   readonly page?: PageTarget;
-  /** Kinds of parents in which alone it means something, or means nothing; the interface shows it by that. */
-  readonly onlyIn?: readonly string[];
-  readonly notIn?: readonly string[];
+  /** Arrangements of its parent in which alone it means something, or means nothing; the interface shows it by that. */
+  readonly onlyIn?: readonly Arrangement[];
+  readonly notIn?: readonly Arrangement[];
   /** Ways of arranging its own children in which alone it means something; the interface shows it by that. */
   readonly onlyLike?: readonly ('row' | 'column' | 'grid')[];
+  /** Its words stand on as many lines as they have: a line break in them is seen. */
+  readonly manyLines?: boolean;
+  /** It means something only as long as no children stand in the control. */
+  readonly onlyEmpty?: boolean;
+  /** A command of the interface that is offered beside it, by its id, and the words for that. */
+  readonly offers?: { readonly command: string; readonly label: string; readonly hint: string };
+}
+
+/** How a kind repeats what stands in it: once for each item of a list. */
+export interface Repeats {
+  /** The property that gives the list. */
+  readonly list: Property<readonly unknown[]>;
+  /** What an item is called inside: the property that says so, or always the same. */
+  readonly as: Property<string> | string;
+  /** Without children it repeats nothing, but shows the list itself. */
+  readonly whenFilled?: boolean;
 }
 
 /** An event of a control, `on.NAME` in the source. */
@@ -268,6 +285,8 @@ export interface Manner {
    * @param count how many children the control has.
    */
   anew?(values: Values, name: string, count: number): MadeAnew;
+  /** The records that it shows in rows, in their order: its page sorts them, and events give them. */
+  rows?(values: Values): readonly TableRow[];
 }
 
 export interface Kind {
@@ -279,7 +298,23 @@ export interface Kind {
   readonly purpose: string;
   /** Words by which somebody may look for it. */
   readonly findBy: readonly string[];
+  /** Its sign in the interface: the name of an icon. */
+  readonly glyph: string;
   readonly container: boolean;
+  /** It stands at the top of a tree, and nowhere else. */
+  readonly root?: boolean;
+  readonly repeats?: Repeats;
+  /**
+   * It is pressed as a whole: large enough is `least`, 24 px (WCAG 2.2, 2.5.8), for what stands among words; `ample`, 44 px
+   * (2.5.5), for what fingers aim at.
+   */
+  readonly target?: 'least' | 'ample';
+  /** What is in it may be larger than it is, so nothing in it fills it. */
+  readonly scrolls?: boolean;
+  /** It may well go on across a fold of the screen, though it is pressed. */
+  readonly acrossFold?: boolean;
+  /** Its first part holds a head for each of its children, which stands for the child when something is dropped on it. */
+  readonly hasHeads?: boolean;
   readonly properties: readonly Property[];
   readonly events: readonly EventEntry[];
   /** Properties of a newly placed one. */

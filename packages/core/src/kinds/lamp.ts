@@ -44,6 +44,7 @@ export const lamp: Kind = {
   label: 'Lamp',
   group: 'show',
   purpose: 'An indicator light that takes its colour from a number; dark where no range holds it.',
+  glyph: 'lightbulb',
   findBy: ['led', 'light', 'indicator', 'status', 'signal', 'alarm', 'warning', 'error', 'busy', 'red green'],
   container: false,
   manner,

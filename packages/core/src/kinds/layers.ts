@@ -10,6 +10,7 @@ export const layers: Kind = {
   label: 'Layers',
   group: 'arrange',
   purpose: 'Puts controls over each other; later ones lie on top.',
+  glyph: 'layers',
   findBy: ['over', 'overlay', 'on top', 'behind', 'badge', 'overlap'],
   container: true,
   manner,

@@ -38,6 +38,8 @@ export const link: Kind = {
   label: 'Link',
   group: 'show',
   purpose: 'Words that lead to another screen, or to an address.',
+  glyph: 'link',
+  target: 'least',
   findBy: ['anchor', 'go to', 'url', 'address', 'telephone', 'mail', 'web', 'back', 'e-mail'],
   container: false,
   properties: [

@@ -29,6 +29,8 @@ export const menuButton: Kind = {
   label: 'Menu button',
   group: 'act',
   purpose: 'Opens a menu of things to do.',
+  glyph: 'ellipsis',
+  target: 'ample',
   findBy: ['more', 'actions', 'drop', 'options', 'overflow', 'dots', 'dropdown'],
   container: false,
   manner,

@@ -65,6 +65,7 @@ export const meter: Kind = {
   label: 'Meter',
   group: 'show',
   purpose: 'A measured value within its range, in colour by value.',
+  glyph: 'gauge',
   findBy: ['gauge', 'level', 'battery', 'temperature', 'measure', 'wind', 'speed', 'live'],
   container: false,
   manner,

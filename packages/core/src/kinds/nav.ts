@@ -116,6 +116,8 @@ export const nav: Kind = {
   label: 'Navigation',
   group: 'act',
   purpose: 'The places of the application, as a bar, a rail or a panel.',
+  glyph: 'compass',
+  acrossFold: true,
   findBy: ['menu', 'places', 'screens', 'pages', 'go to', 'home', 'tabs', 'bottom'],
   container: false,
   manner,

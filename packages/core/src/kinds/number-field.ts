@@ -29,6 +29,7 @@ export const numberField: Kind = {
   label: 'Stepper',
   group: 'ask',
   purpose: 'Asks for a count or another number, with steps up and down.',
+  glyph: 'hash',
   findBy: [
     'number',
     'count',

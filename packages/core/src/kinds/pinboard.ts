@@ -9,6 +9,7 @@ export const pinboard: Kind = {
   label: 'Pinboard',
   group: 'arrange',
   purpose: 'Holds each control at edges or centre lines of its own.',
+  glyph: 'pin',
   findBy: ['pin', 'absolute', 'free', 'position', 'map'],
   container: true,
   manner,

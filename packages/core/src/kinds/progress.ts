@@ -15,6 +15,7 @@ export const progress: Kind = {
   label: 'Progress',
   group: 'show',
   purpose: 'Shows how far something has come; without a value, that it is going on.',
+  glyph: 'loader',
   findBy: ['loading', 'wait', 'percent', 'done', 'bar', 'busy', 'spinner', 'waiting'],
   container: false,
   properties: [label, own.value, own.max, ...sizing, ...placing(), padding, ...boxLook()],

@@ -68,10 +68,10 @@ export const aspect = laidOut('size', 'aspect', 'Aspect ratio', aspectType);
 /** The size a control asks for. */
 export const sizing: readonly Property[] = [width, height, minWidth, maxWidth, minHeight, maxHeight, aspect];
 
-const inGrid = { onlyIn: ['grid', 'repeat'] };
-const inCells = { onlyIn: ['grid', 'layers', 'repeat'] };
-const pinned = { onlyIn: ['pinboard'] };
-const notPinned = { notIn: ['pinboard'] };
+const inGrid = { onlyIn: ['cells'] } as const;
+const inCells = { onlyIn: ['cells', 'layers'] } as const;
+const pinned = { onlyIn: ['pins'] } as const;
+const notPinned = { notIn: ['pins'] } as const;
 
 export const margin = laidOut('place', 'margin', 'Margin', marginType);
 export const alignSelf = laidOut('place', 'align-self', 'Align self', alignType, notPinned);

@@ -53,6 +53,7 @@ export const radioGroup: Kind = {
   label: 'Radio group',
   group: 'ask',
   purpose: 'Asks to choose one of a few things that are all in sight.',
+  glyph: 'circle-dot',
   findBy: ['choice', 'one of', 'options', 'either or', 'radio', 'rating'],
   container: false,
   manner,

@@ -20,6 +20,15 @@ const instead = (name: keyof RepeatWords, label: string): Property<string> => ({
 });
 
 const own = {
+  as: property({
+    name: 'as',
+    label: 'Item called',
+    group: 'content',
+    type: identifierType,
+    default: 'item',
+    effect: 'behaviour',
+    perBand: false,
+  }),
   each: property({
     name: 'each',
     label: 'Each of',
@@ -57,6 +66,8 @@ export const repeat: Kind = {
   label: 'Repeat',
   group: 'arrange',
   purpose: 'Repeats what is inside for each item of a list.',
+  glyph: 'repeat',
+  repeats: { list: own.each, as: own.as },
   findBy: ['list', 'each', 'rows', 'items', 'table', 'loop', 'gallery', 'template'],
   container: true,
   said: saidBy,
@@ -64,15 +75,7 @@ export const repeat: Kind = {
   manner,
   properties: [
     own.each,
-    {
-      name: 'as',
-      label: 'Item called',
-      group: 'content',
-      type: identifierType,
-      default: 'item',
-      effect: 'behaviour',
-      perBand: false,
-    },
+    own.as,
     own.empty,
     own.status,
     own.loading,

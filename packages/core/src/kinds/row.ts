@@ -11,6 +11,7 @@ export const row: Kind = {
   label: 'Row',
   group: 'arrange',
   purpose: 'Puts controls side by side.',
+  glyph: 'columns-2',
   findBy: ['horizontal', 'side by side', 'line', 'align', 'toolbar', 'two columns'],
   container: true,
   manner,

@@ -34,6 +34,8 @@ export const screen: Kind = {
   label: 'Screen',
   group: 'arrange',
   purpose: 'A whole screen of the application.',
+  glyph: 'panel-top',
+  root: true,
   findBy: ['page', 'view'],
   container: true,
   properties: [

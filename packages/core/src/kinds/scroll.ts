@@ -44,6 +44,8 @@ export const scroll: Kind = {
   label: 'Scroll',
   group: 'arrange',
   purpose: 'Shows a part of what is inside and lets the person scroll to the rest.',
+  glyph: 'rows-4',
+  scrolls: true,
   findBy: ['overflow', 'list', 'long', 'swipe'],
   container: true,
   manner,

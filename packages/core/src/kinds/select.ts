@@ -47,6 +47,7 @@ export const select: Kind = {
   label: 'Select',
   group: 'ask',
   purpose: 'Asks to choose one of a few things, in a list that opens.',
+  glyph: 'square-chevron-down',
   findBy: ['choice', 'one of', 'drop', 'options', 'pick', 'list', 'dropdown', 'combo', 'country'],
   container: false,
   manner,

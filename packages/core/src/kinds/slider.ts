@@ -47,6 +47,7 @@ export const slider: Kind = {
   label: 'Slider',
   group: 'ask',
   purpose: 'Asks for a number in a range, where about right is good enough.',
+  glyph: 'sliders-horizontal',
   findBy: ['range', 'level', 'volume', 'how much', 'brightness', 'rating'],
   container: false,
   properties: fieldProperties([own.value, own.min, own.max, own.step]),

@@ -7,6 +7,7 @@ export const spacer: Kind = {
   label: 'Spacer',
   group: 'arrange',
   purpose: 'Empty room that pushes controls apart.',
+  glyph: 'move-horizontal',
   findBy: ['gap', 'space', 'push', 'fill', 'apart'],
   container: false,
   properties: [...sizing, ...placing(), padding, ...boxLook()],

@@ -43,6 +43,7 @@ export const split: Kind = {
   label: 'Split',
   group: 'arrange',
   purpose: 'Two panes side by side where both have room for their min width, else one at a time.',
+  glyph: 'panel-left',
   findBy: [
     'list and detail',
     'two panes',

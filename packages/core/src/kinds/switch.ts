@@ -22,6 +22,8 @@ export const switchKind = ticked({
   name: 'switch',
   label: 'Switch',
   purpose: 'Turns something on or off, at once.',
+  glyph: 'toggle-left',
+  target: 'ample',
   findBy: ['yes no', 'on off', 'toggle', 'setting', 'boolean'],
   on: 'On',
   starter: { label: 'Quiet hours' },

@@ -16,7 +16,16 @@ import { sortedRows, type TableRow } from './table-rows.ts';
 
 const own = {
   rows: content('rows', 'Rows', listType, { effect: 'layout', page: { as: 'inside' } }),
-  columns: content('columns', 'Columns', entriesType, { effect: 'layout', page: { as: 'inside' } }),
+  columns: content('columns', 'Columns', entriesType, {
+    effect: 'layout',
+    page: { as: 'inside' },
+    onlyEmpty: true,
+    offers: {
+      command: 'cells',
+      label: 'Make them cells',
+      hint: 'Each column becomes a cell, in which any controls can stand',
+    },
+  }),
   label: content('label', 'Label', textType, {
     effect: 'behaviour',
     page: { as: 'attribute', name: 'aria-label' },
@@ -65,7 +74,7 @@ function contentsOf(values: Values, cells: readonly Control[] = []): Contents {
 }
 
 /** The rows of a table as it shows them. */
-export const shownRows = (values: Values): readonly TableRow[] => contentsOf(values).rows;
+const shownRows = (values: Values): readonly TableRow[] => contentsOf(values).rows;
 
 const cellText = (row: TableRow, key: string): string => (Object.hasOwn(row, key) ? asText(row[key]) : '');
 
@@ -148,13 +157,15 @@ export function tableElement(values: Values, controls: readonly Control[] = []):
   };
 }
 
-export const manner: Manner = { anew: (values) => inside(tableElement(values)) };
+export const manner: Manner = { anew: (values) => inside(tableElement(values)), rows: shownRows };
 
 export const table: Kind = {
   name: 'table',
   label: 'Table',
   group: 'show',
   purpose: 'Records in rows, their fields in columns; it scrolls sideways where it is too wide.',
+  glyph: 'table',
+  repeats: { list: own.rows, as: 'row', whenFilled: true },
   findBy: ['grid', 'rows', 'columns', 'records', 'list', 'data', 'spreadsheet', 'sort'],
   container: true,
   confines: { children: ['cell'] },

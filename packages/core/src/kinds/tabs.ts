@@ -58,6 +58,8 @@ export const tabs: Kind = {
   label: 'Tabs',
   group: 'arrange',
   purpose: 'Panels of which one is open at a time, with a tab for each.',
+  glyph: 'panels-top-left',
+  hasHeads: true,
   findBy: ['pages', 'sections', 'switch between', 'panels', 'wizard'],
   container: true,
   manner,

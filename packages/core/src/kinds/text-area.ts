@@ -23,7 +23,7 @@ import {
 import type { Kind } from './kind.ts';
 
 const own = {
-  value: entered(textType, ['text']),
+  value: { ...entered(textType, ['text']), manyLines: true },
   rows: content('rows', 'Lines shown', linesType, {
     effect: 'layout',
     default: '3',
@@ -41,6 +41,7 @@ export const textArea: Kind = {
   label: 'Text area',
   group: 'ask',
   purpose: 'Asks for several lines of text.',
+  glyph: 'scan-text',
   findBy: ['note', 'comment', 'message', 'paragraph', 'long text', 'multiline', 'notes'],
   container: false,
   properties: fieldProperties([own.value, placeholder, ...lengths, own.rows]),

@@ -27,6 +27,7 @@ export const textField: Kind = {
   label: 'Text field',
   group: 'ask',
   purpose: 'Asks for a line of text.',
+  glyph: 'rectangle-ellipsis',
   findBy: ['input', 'type', 'name', 'entry', 'form', 'email', 'search', 'telephone', 'money'],
   container: false,
   properties: fieldProperties([own.value, placeholder, ...lengths, own.pattern]),

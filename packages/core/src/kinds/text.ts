@@ -16,7 +16,7 @@ import {
 import { textStyleOf, wordsLook } from './words.ts';
 
 const own = {
-  text: words('text', 'Text', { as: 'text' }),
+  text: { ...words('text', 'Text', { as: 'text' }), manyLines: true },
 };
 
 export const text: Kind = {
@@ -24,6 +24,7 @@ export const text: Kind = {
   label: 'Text',
   group: 'show',
   purpose: 'Words to read.',
+  glyph: 'type',
   findBy: ['label', 'title', 'heading', 'paragraph', 'words', 'hint', 'help', 'error'],
   container: false,
   properties: [

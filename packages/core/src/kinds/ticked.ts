@@ -31,7 +31,10 @@ export const isChecked = (values: Values): boolean => values.flag(isOn);
 
 /** What a kind of yes or no says itself. */
 export interface Ticked
-  extends Pick<Kind, 'name' | 'label' | 'purpose' | 'findBy' | 'starter' | 'sharedCss' | 'css'> {
+  extends Pick<
+    Kind,
+    'name' | 'label' | 'purpose' | 'glyph' | 'target' | 'findBy' | 'starter' | 'sharedCss' | 'css'
+  > {
   /** What its being on is called. */
   readonly on: string;
   /** What one presses. */

@@ -28,6 +28,7 @@ export const timeField: Kind = {
   label: 'Time',
   group: 'ask',
   purpose: 'Asks for a time of day.',
+  glyph: 'clock',
   findBy: ['when', 'hour', 'clock', 'o’clock'],
   container: false,
   properties: fieldProperties([own.value, own.min, own.max]),

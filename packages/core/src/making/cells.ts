@@ -4,6 +4,7 @@ import { textInForce } from '../document/cascade.ts';
 import { effectiveNames, freeName } from '../document/names.ts';
 import { entriesType } from '../document/property-types.ts';
 import { sampleOf } from '../document/readable.ts';
+import { repetitionAround, repetitionOf } from '../document/repetition.ts';
 import { locate } from '../document/tree.ts';
 import { type Control, inForce, type Project } from '../document/types.ts';
 import type { Step } from '../steps/step.ts';
@@ -18,7 +19,7 @@ import { spoken } from './questions.ts';
 export function cellsOfTable(project: Project, id: string, newId: () => string): Step[] | undefined {
   const found = locate(project, id);
   const table = found?.control;
-  if (!found || table?.kind !== 'table' || table.children.length > 0) return undefined;
+  if (!found || !table || !repetitionAround(table) || repetitionOf(table)) return undefined;
   const first = firstRow(project, table);
   const said = entriesType.read(inForce(table.props.columns) ?? '');
   const columns =

@@ -22,7 +22,6 @@ export { manners } from '../kinds/on-page.ts';
 export { longList, mostItems } from '../kinds/repeat.ts';
 export { wordsInstead } from '../kinds/repeat-words.ts';
 export { tabindex, withTurn } from '../kinds/tabindex.ts';
-export { shownRows } from '../kinds/table.ts';
 export { nextSort, sortedRows, type TableRow } from '../kinds/table-rows.ts';
 export * from './program.ts';
 export * from './runtime.ts';

@@ -142,9 +142,9 @@ class ScreenReader {
           kinds.map((entry) => entry.name),
         )}`,
       );
-    else if (!parent && kind.name !== 'screen')
+    else if (!parent && !kind.root)
       this.report(this.tagStart, `The outermost element is <screen>, not <${name}>.`);
-    else if (parent && kind.name === 'screen')
+    else if (parent && kind.root)
       this.report(this.tagStart, 'A <screen> cannot stand inside another control.');
     else if (parent?.kind) {
       const problem = confinesProblem(kind, parent.kind, ++parent.count);

@@ -2,8 +2,11 @@
  * Aligning and spacing out controls. On a pinboard they are moved; in a row, a column or cells the property that lines
  * things up there is set, and the result says so.
  */
+import { plainArrangement } from '../document/plain-values.ts';
 import { type Location, locate } from '../document/tree.ts';
 import { type Control, inForce, type Project } from '../document/types.ts';
+import { kindOf } from '../kinds/catalogue.ts';
+import { mannerOf } from '../kinds/manner.ts';
 import type { ScreenBox, ScreenLayout } from '../layout/screen-layout.ts';
 import type { Step } from './step.ts';
 import { type Placed, topmost } from './wrap.ts';
@@ -114,25 +117,9 @@ export function shiftPins(
 
 /** The axis along which a container puts its children one after another; undefined in cells and on pinboards. */
 export function mainAxisOf(parent: Control): Axis | undefined {
-  switch (parent.kind) {
-    case 'row':
-      return 'x';
-    case 'grid':
-    case 'layers':
-    case 'pinboard':
-    case 'split':
-      return undefined;
-    case 'scroll':
-      return inForce(parent.props.axis) === 'horizontal' ? 'x' : 'y';
-    case 'bar':
-      return /^(start|end)$/.test(inForce(parent.props.edge) ?? '') ? 'y' : 'x';
-    case 'repeat': {
-      const like = inForce(parent.props.like) ?? 'column';
-      return like === 'grid' ? undefined : like === 'row' ? 'x' : 'y';
-    }
-    default:
-      return 'y';
-  }
+  if (mannerOf(kindOf(parent)).panes) return undefined;
+  const arrangement = plainArrangement(parent);
+  return arrangement === 'row' ? 'x' : arrangement === 'column' ? 'y' : undefined;
 }
 
 /**
@@ -164,7 +151,7 @@ export function alignControls(
   for (const [index, placed] of all.entries()) {
     const { control, parent } = placed;
     const board = layout.byControl.get(parent.id);
-    if (parent.kind === 'pinboard' && board) {
+    if (board && plainArrangement(parent) === 'pins') {
       const box = boxes[index]!;
       const to =
         target === 'each other'
@@ -185,7 +172,7 @@ export function alignControls(
       said.push(`justify of ${nameOf(placed, parent)} is ${word}`);
     } else {
       const property = main === undefined && axis === 'x' ? 'justify-self' : 'align-self';
-      if (parent.kind === 'split') continue;
+      if (mannerOf(kindOf(parent)).panes) continue;
       steps.push({ type: 'set', control: control.id, property, value: word });
       said.push(`${property} of ${nameOf(placed, control)} is ${word}`);
     }
@@ -216,7 +203,7 @@ export function spaceOut(
   for (const group of byParent.values()) {
     const { parent } = group[0]!;
     const board = layout.byControl.get(parent.id);
-    if (parent.kind === 'pinboard' && board) {
+    if (board && plainArrangement(parent) === 'pins') {
       if (group.length < 3) continue;
       const size = axis === 'x' ? 'width' : 'height';
       const sorted = group

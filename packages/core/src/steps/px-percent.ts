@@ -1,4 +1,5 @@
 /** Turning px into per cent of the parent, and back; place and size stay what they are at the width at hand. */
+import { plainArrangement } from '../document/plain-values.ts';
 import { locate, walk } from '../document/tree.ts';
 import { type Control, inForce, type Project } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
@@ -15,7 +16,7 @@ function basisOf(parent: Control, layout: ScreenLayout, downward: boolean): numb
   const { padding, border } = box.box.style;
   const frame = downward ? border.top + border.bottom : border.start + border.end;
   const inner = downward ? padding.top + padding.bottom : padding.start + padding.end;
-  return (downward ? box.height : box.width) - frame - (parent.kind === 'pinboard' ? 0 : inner);
+  return (downward ? box.height : box.width) - frame - (plainArrangement(parent) === 'pins' ? 0 : inner);
 }
 
 /** How much a box may differ from where it was, CSS px. */

@@ -3,7 +3,7 @@ import { walk } from '../document/tree.ts';
 import type { Control, Project } from '../document/types.ts';
 import { deepestNesting, mostControls } from '../document/validate.ts';
 import { countOn, placeOf } from '../document/whereabouts.ts';
-import { confinesProblem, kindOf } from '../kinds/catalogue.ts';
+import { confinesProblem, kindNamed, kindOf } from '../kinds/catalogue.ts';
 import { isId } from './applied.ts';
 
 /** A place among the children of a control; `null` as parent: among the screens. */
@@ -26,8 +26,9 @@ export function placeProblem(
   { parent, index }: TreePlace,
   control: Control,
 ): string | undefined {
-  if ((parent === null) !== (control.kind === 'screen'))
-    return control.kind === 'screen'
+  const isScreen = kindNamed(control.kind)?.root === true;
+  if ((parent === null) !== isScreen)
+    return isScreen
       ? 'A screen cannot stand inside another control.'
       : `A ${control.kind} cannot be a screen.`;
   if (parent === null) return index >= 0 ? undefined : 'There is no such place among the screens.';

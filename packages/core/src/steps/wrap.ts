@@ -1,8 +1,11 @@
 /** Putting a container around controls, and taking one away from around them. */
+
 import { effectiveNames, freshName } from '../document/names.ts';
+import { plainArrangement } from '../document/plain-values.ts';
 import { type Location, locate, locationsIn } from '../document/tree.ts';
 import type { Control, Project, PropertyValue } from '../document/types.ts';
 import { confinesProblem, kindNamed, kindOf } from '../kinds/catalogue.ts';
+import type { Kind } from '../kinds/kind.ts';
 import type { Step } from './step.ts';
 
 /** A control that is no screen, and where it is. */
@@ -32,13 +35,13 @@ export function topmost(project: Project, ids: readonly string[]): Placed[] {
 const asksParent =
   /^(?:\w+\.)?(?:width|height|margin|align-self|justify-self|col|row|col-span|row-span|left|right|top|bottom|center-x|center-y|order)$/;
 
-/** What an arrangement starts with, where it is put around controls. */
-const wrapperProps: Readonly<Record<string, Readonly<Record<string, string>>>> = {
-  row: { gap: '12' },
-  column: { gap: '12' },
-  grid: { columns: '1fr 1fr', gap: '12' },
-  fieldset: { caption: 'Caption', gap: '12' },
-};
+/** What a container starts with that is put around controls: a size it has from them. */
+const wrapperProps = ({ starter, properties }: Kind): Record<string, string> =>
+  Object.fromEntries(
+    Object.entries(starter).filter(
+      ([name]) => properties.find((property) => property.name === name)?.group !== 'size',
+    ),
+  );
 
 /**
  * Puts controls into a new container at the place of the first. One control alone hands the container its place and
@@ -70,7 +73,7 @@ export function wrapIn(
     id: newId(),
     kind: kind.name,
     name: freshName(kind.name, (name) => names.has(name)),
-    props: { ...(wrapperProps[kind.name] ?? {}), ...Object.fromEntries(handed) },
+    props: { ...wrapperProps(kind), ...Object.fromEntries(handed) },
     children: [],
   };
   const steps: Step[] = [{ type: 'insert', parent: first.parent.id, index: first.index, control: container }];
@@ -80,14 +83,15 @@ export function wrapIn(
   for (const [property] of handed) steps.push({ type: 'set', control: alone!.id, property, value: null });
   const fills = (side: string): PropertyValue | undefined => alone?.props[side];
   // What had a size of its own fills the container, which has that size now.
-  if (alone && fills('height') !== undefined && kind.name !== 'scroll')
+  const isRow = plainArrangement(container) === 'row';
+  if (alone && fills('height') !== undefined && !kind.scrolls)
     steps.push({
       type: 'set',
       control: alone.id,
-      property: kind.name === 'row' ? 'align-self' : 'height',
-      value: kind.name === 'row' ? 'stretch' : 'share',
+      property: isRow ? 'align-self' : 'height',
+      value: isRow ? 'stretch' : 'share',
     });
-  if (alone && fills('width') !== undefined && kind.name === 'row')
+  if (alone && fills('width') !== undefined && isRow)
     steps.push({ type: 'set', control: alone.id, property: 'width', value: 'share' });
   return { steps, container: container.id };
 }

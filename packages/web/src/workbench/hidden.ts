@@ -1,5 +1,5 @@
 /** Showing what is hidden: as it would stand if it were not, faintly. */
-import { type Control, type Project, propertyOf } from '@hovrin/core';
+import { type Control, kindOf, type Project, propertyOf } from '@hovrin/core';
 
 /** Whether an attribute hides a control, at any size. */
 const hides = (attribute: string): boolean => propertyOf(attribute) === 'hidden';
@@ -9,7 +9,7 @@ export function unhidden(project: Project, screenId: string): { project: Project
   const faint: string[] = [];
   const shown = (control: Control): Control => {
     const hidden = Object.entries(control.props).some(
-      ([name, value]) => hides(name) && value !== 'false' && control.kind !== 'screen',
+      ([name, value]) => hides(name) && value !== 'false' && !kindOf(control).root,
     );
     if (hidden) faint.push(control.id);
     const children = control.children.map(shown);

@@ -1,5 +1,14 @@
 /** Moving controls among their siblings, out of containers and into them. */
-import { contains, locate, type Placed, type Project, type Step, shiftPins, takesInside } from '@hovrin/core';
+import {
+  contains,
+  locate,
+  type Placed,
+  type Project,
+  plainArrangement,
+  type Step,
+  shiftPins,
+  takesInside,
+} from '@hovrin/core';
 import type { Change, Editor, InsertPlace } from '../editor.ts';
 import { placeAfter } from '../places.ts';
 import { type Command, changing, isLocked, namesOf, targets } from './command.ts';
@@ -102,7 +111,7 @@ const nudge = (id: string, label: string, key: string, axis: 'x' | 'y', sign: 1 
         const all = movable(editor);
         const steps = all.flatMap(({ control, parent }) => {
           const layout = editor.bench?.layout;
-          const board = parent.kind === 'pinboard' && layout?.byControl.get(parent.id);
+          const board = plainArrangement(parent) === 'pins' && layout?.byControl.get(parent.id);
           return layout && board ? shiftPins(control, axis, by, board, layout.rightToLeft) : [];
         });
         return steps.length > 0

@@ -4,6 +4,7 @@ import {
   type Control,
   copyFor,
   inForce,
+  kindOf,
   locate,
   newControl,
   newDialog,
@@ -11,6 +12,8 @@ import {
   type Placed,
   type Project,
   pathTo,
+  plainArrangement,
+  propertiesOf,
   type Step,
   shiftPins,
   walk,
@@ -36,7 +39,10 @@ export function placeNew(
   const screen = locate(project, place.parent)?.screen;
   if (!screen) return;
   const made = newControl(kind, project, screen, newId);
-  const sends = kind === 'button' && needsSending(project, place.parent) ? { submits: 'true' } : {};
+  const sends =
+    propertiesOf(kindOf(made)).has('submits') && needsSending(project, place.parent)
+      ? { submits: 'true' }
+      : {};
   const control = { ...made, props: { ...made.props, ...sends, ...props } };
   const done = editor.dispatch({
     label: `Add ${control.name}`,
@@ -48,7 +54,9 @@ export function placeNew(
 
 /** Whether something stands in a form that nothing sends yet. */
 function needsSending(project: Project, parent: string): boolean {
-  const form = pathTo(project, parent).findLast((control) => control.kind === 'form');
+  const form = pathTo(project, parent).findLast((control) =>
+    kindOf(control).events.some(({ dom }) => dom === 'submit'),
+  );
   return form !== undefined && ![...walk(form)].some(({ props }) => inForce(props.submits) === 'true');
 }
 
@@ -126,7 +134,7 @@ export function duplicateMany(
   });
   const { byControl, rightToLeft = false } = editor.bench?.layout ?? {};
   const board = byControl?.get(last.parent.id);
-  if (last.parent.kind === 'pinboard' && board)
+  if (board && plainArrangement(last.parent) === 'pins')
     steps.push(
       ...steps.flatMap((step, index) => {
         if (step.type !== 'insert') return [];

@@ -4,6 +4,7 @@ import {
   changeKind,
   giveTo,
   kindNamed,
+  plainArrangement,
   type Step,
   sameLook,
   takeFrom,
@@ -15,11 +16,14 @@ import { keepTaken, taken } from '../clipboard.ts';
 import type { Change, Editor } from '../editor.ts';
 import { type Command, changing, nameOf, namesOf, newId, selected, targets } from './command.ts';
 
+/** What a kind is called in a sentence: some are called by a plural. */
+const withArticle = (label: string) => `${label.endsWith('s') ? '' : 'a '}${label.toLowerCase()}`;
+
 const wrap = (kind: string, key: string): Command =>
   changing(
     {
       id: `wrap-${kind}`,
-      label: `Wrap in ${kind === 'layers' ? '' : 'a '}${kindNamed(kind)!.label.toLowerCase()}`,
+      label: `Wrap in ${withArticle(kindNamed(kind)?.label ?? kind)}`,
       keys: [`Alt+${key}`],
       findBy: 'group put into',
       group: 'Wrap',
@@ -146,8 +150,8 @@ export const wrapCommands: readonly Command[] = [
 export function boardOf(editor: Editor): string | undefined {
   const found = selected(editor);
   if (!found) return undefined;
-  const board = found.control.kind === 'pinboard' ? found.control : found.parent;
-  return board.kind === 'pinboard' && board.children.length > 0 ? board.id : undefined;
+  const board = plainArrangement(found.control) === 'pins' ? found.control : found.parent;
+  return plainArrangement(board) === 'pins' && board.children.length > 0 ? board.id : undefined;
 }
 
 /** Which children of the pinboard are arranged: those that are selected, where there are several; undefined: all. */

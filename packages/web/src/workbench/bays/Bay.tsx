@@ -16,7 +16,7 @@ import { type Drop, dropAt, type Rectangle, scaled } from '../hands/drop.ts';
 import { ResizeGrips } from '../hands/ResizeGrips.tsx';
 import { controlsAt, keepWindows, meantAt } from '../hands/spot.ts';
 import { useDragged } from '../hands/useDragged.ts';
-import { KindIcon } from '../kindIcons.tsx';
+import { KindIcon } from '../KindIcon.tsx';
 import { upperBand } from '../scope.ts';
 import { useShownSelection } from '../useShownSelection.ts';
 import { Anatomy } from './Anatomy.tsx';

@@ -9,7 +9,7 @@ import { keyWords } from '../../editor/keys.ts';
 import { placeAtSelection } from '../../editor/places.ts';
 import { groups, groupWords, placeable } from '../dialogs/Picker.tsx';
 import { useDragged } from '../hands/useDragged.ts';
-import { KindIcon } from '../kindIcons.tsx';
+import { KindIcon } from '../KindIcon.tsx';
 import { useBenchView } from './benchView.ts';
 
 export const Tray = memo(function Tray() {

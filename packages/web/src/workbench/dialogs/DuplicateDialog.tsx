@@ -1,4 +1,5 @@
 /** Asks how many copies, and on a pinboard how far apart they lie. */
+import { plainArrangement } from '@hovrin/core';
 import { useState } from 'react';
 import { duplicateMany, selected } from '../../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
@@ -13,7 +14,8 @@ export function DuplicateDialog() {
   const [x, setX] = useState('0');
   const [y, setY] = useState('48');
   if (asking !== 'duplicate') return null;
-  const onBoard = selected(editor)?.parent.kind === 'pinboard';
+  const parent = selected(editor)?.parent;
+  const onBoard = parent !== undefined && plainArrangement(parent) === 'pins';
   const count = Number(times);
   const valid = Number.isInteger(count) && count >= 1 && count <= most;
   const far = [x, y].every((text) => text.trim() !== '' && Number.isFinite(Number(text)));

@@ -14,7 +14,7 @@ import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import { placeAfter, placeWords } from '../../editor/places.ts';
 import { Dialog } from '../../parts/Dialog.tsx';
 import { FindList } from '../../parts/FindList.tsx';
-import { KindIcon } from '../kindIcons.tsx';
+import { KindIcon } from '../KindIcon.tsx';
 
 export const groupWords: Readonly<Record<Kind['group'], string>> = {
   arrange: 'Arrange',
@@ -26,7 +26,7 @@ export const groups = Object.keys(groupWords) as Kind['group'][];
 
 /** Kinds that can be placed, in the order of their groups. */
 export const placeable: readonly Kind[] = groups.flatMap((group) =>
-  kinds.filter((kind) => kind.group === group && kind.name !== 'screen'),
+  kinds.filter((kind) => kind.group === group && !kind.root),
 );
 
 /** How well a kind answers what was typed; undefined: not at all. Smaller is better. */

@@ -15,7 +15,7 @@ import { keepInNew } from '../../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import { expressionBefore, type Field, insertText } from '../fields/insertText.ts';
 import { valueWords } from '../fields/useCompletion.tsx';
-import { KindIcon } from '../kindIcons.tsx';
+import { KindIcon } from '../KindIcon.tsx';
 
 export function BindingsPane({ control, name }: { control: Control; name: string }) {
   const { project } = useEditorState('project');

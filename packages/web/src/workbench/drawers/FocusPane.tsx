@@ -28,7 +28,7 @@ import { useEffect } from 'react';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import { useFocusOrder } from '../bays/useFocusOrder.ts';
 import { useBenchView } from '../bench/benchView.ts';
-import { KindIcon } from '../kindIcons.tsx';
+import { KindIcon } from '../KindIcon.tsx';
 
 export function FocusPane({ screen }: { screen: Control }) {
   const { editor } = useWorkplace();

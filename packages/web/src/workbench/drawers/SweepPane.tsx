@@ -5,7 +5,10 @@ import {
   type Control,
   causeRank,
   effectiveNames,
+  kindOf,
   locate,
+  mannerOf,
+  plainArrangement,
   type SweepPart,
   sweepChangeWords,
   toldChanges,
@@ -39,7 +42,8 @@ interface Band {
 /** The controls that are drawn: the selection, and its siblings where they stand side by side. */
 function drawn(project: Parameters<typeof locate>[0], control: Control): readonly Control[] {
   const parent = locate(project, control.id)?.parent;
-  const sideBySide = parent && (parent.kind === 'row' || parent.kind === 'split' || parent.kind === 'bar');
+  const sideBySide =
+    parent && (plainArrangement(parent) === 'row' || mannerOf(kindOf(parent)).panes !== undefined);
   return sideBySide ? parent.children : [control];
 }
 

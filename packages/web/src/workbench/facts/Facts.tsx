@@ -1,5 +1,6 @@
 /** Facts: everything that holds for the selected control, in the order in which one asks. */
 import {
+  arrangementsOf,
   asTyped,
   type Control,
   controlNameProblem,
@@ -34,7 +35,7 @@ import { ArrangeStrip } from '../bench/ArrangeStrip.tsx';
 import { EventFields } from '../fields/EventField.tsx';
 import { PictureField } from '../fields/PictureField.tsx';
 import { PropertyField, useSetProperty } from '../fields/PropertyField.tsx';
-import { KindIcon } from '../kindIcons.tsx';
+import { KindIcon } from '../KindIcon.tsx';
 import { useDisabledMeanwhile, useShownSelection } from '../useShownSelection.ts';
 
 const openIcon = <ChevronDown size={13} />;
@@ -211,8 +212,9 @@ function matters(property: Property, control: Control, parent: Control | undefin
   const { name, onlyIn, notIn } = property;
   // What checks let stand is looked at where they are.
   if (name === 'ignore') return false;
-  const kind = parent?.kind ?? '';
-  if ((!onlyIn || onlyIn.includes(kind)) && !notIn?.includes(kind)) return true;
+  const ways = parent ? [...arrangementsOf(parent)] : [];
+  const means = !onlyIn || ways.some((each) => onlyIn.includes(each));
+  if (means && !(ways.length > 0 && ways.every((each) => notIn?.includes(each)))) return true;
   return Object.keys(control.props).some((key) => key === name || key.endsWith(`.${name}`));
 }
 
@@ -328,8 +330,8 @@ function Reference({ text }: { text: string }) {
 
 function PropertyRow({ control, property, name }: { control: Control; property: Property; name: string }) {
   const { editor } = useWorkplace();
-  // The cells of a table say what its columns are.
-  if (property.name === 'columns' && control.kind === 'table' && control.children.length > 0) return null;
+  if (property.onlyEmpty && control.children.length > 0) return null;
+  const { offers } = property;
   return (
     <>
       {property.type.name === 'picture' ? (
@@ -342,14 +344,14 @@ function PropertyRow({ control, property, name }: { control: Control; property: 
         )
       )}
       {property.twoWay && <TwoWayField control={control} property={property} name={name} />}
-      {property.name === 'columns' && control.kind === 'table' && (
+      {offers && (
         <button
           type="button"
           className="btn ml-[92px] !h-6 self-start text-[12px]"
-          title="Each column becomes a cell, in which any controls can stand"
-          onClick={() => runCommand(editor, commandNamed('cells'))}
+          title={offers.hint}
+          onClick={() => runCommand(editor, commandNamed(offers.command))}
         >
-          Make them cells
+          {offers.label}
         </button>
       )}
     </>

@@ -75,12 +75,6 @@ export function useSetProperty(controls: readonly [Control, ...Control[]], contr
   };
 }
 
-/** Whether a property's words stand on as many lines as they have: elsewhere a line break is not seen. */
-const showsLines = ({ kind }: Control, { name }: Property): boolean =>
-  (kind === 'text' || kind === 'code' || kind === 'heading') && name === 'text'
-    ? true
-    : kind === 'textArea' && name === 'value';
-
 /** Types whose entries are separated by `|`. */
 const lists = new Set(['entries', 'places', 'ranges', 'chosen']);
 
@@ -144,7 +138,7 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
     take(steppedText(typed.shown || elsewhere || '0', by));
   };
   const drag = useDraggedNumber(control, property);
-  const isManyLines = isList || showsLines(control, property);
+  const isManyLines = isList || property.manyLines === true;
   const flag = property.type.name === 'flag' && !bound && !problem && !typing && !several;
   const words =
     property.type.name === 'destination'

@@ -1,5 +1,5 @@
 /** `+` before and behind the selection, and inside a container that is empty. */
-import { locate, mainAxisOf, takesInside } from '@hovrin/core';
+import { locate, mainAxisOf, plainArrangement, takesInside } from '@hovrin/core';
 import { Plus } from 'lucide-react';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import type { InsertPlace } from '../../editor/editor.ts';
@@ -26,9 +26,10 @@ export function AddButtons({
   const spots: { place: InsertPlace; x: number; y: number }[] = [];
   const { parent, control } = locate(project, id) ?? {};
   // On a pinboard what is added has a place of its own: it is dragged there, or drawn.
-  if (parent && control && parent.kind !== 'pinboard') {
+  const arrangement = parent && plainArrangement(parent);
+  if (parent && control && arrangement !== 'pins') {
     const index = parent.children.indexOf(control);
-    const sideBySide = parent.kind === 'grid' || mainAxisOf(parent) === 'x';
+    const sideBySide = arrangement === 'cells' || mainAxisOf(parent) === 'x';
     // They leave room for the grips at the far ends of the right and bottom edges, and for the name above.
     const ahead = Math.min(width / 2, width - 34);
     const beside = height < 66 ? 20 : 11;

@@ -2,7 +2,14 @@
  * Bars and corners of the selected control, to drag it wider or higher; the number stands beside it. On a pinboard all
  * edges can be dragged, elsewhere those that a new size moves.
  */
-import { type Control, effectiveNames, locate, type ScreenBox, type ScreenLayout } from '@hovrin/core';
+import {
+  type Control,
+  effectiveNames,
+  locate,
+  plainArrangement,
+  type ScreenBox,
+  type ScreenLayout,
+} from '@hovrin/core';
 import { type PointerEvent, useRef, useState } from 'react';
 import { newId } from '../../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
@@ -88,7 +95,8 @@ export function ResizeGrips({
   const found = locate(project, id);
   if (!found?.parent) return null;
   const { parent, screen } = found;
-  const pinned = parent.kind === 'pinboard';
+  const arrangement = plainArrangement(parent);
+  const pinned = arrangement === 'pins';
   const names = effectiveNames(screen);
   const move = (event: PointerEvent) => {
     const start = from.current;
@@ -108,7 +116,7 @@ export function ResizeGrips({
             ? around.x + around.width - start.box.x
             : start.box.x + start.box.width - around.x;
       const span =
-        parent.kind === 'grid' && !event.altKey
+        arrangement === 'cells' && !event.altKey
           ? spanTo(control, start.box, around, side, toEnd + growth, rightToLeft)
           : undefined;
       if (span) {

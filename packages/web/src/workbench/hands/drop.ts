@@ -2,8 +2,10 @@
 import {
   type Control,
   contains,
+  kindOf,
   locate,
   type Project,
+  plainArrangement,
   type ScreenBox,
   type ScreenLayout,
   type TrackSpan,
@@ -91,7 +93,7 @@ export function dropAt(
   let target = screen;
   for (let inner: Control | undefined = screen; inner; ) {
     target = inner;
-    const axis: 'row' | 'column' = target.kind === 'row' ? 'row' : 'column';
+    const axis: 'row' | 'column' = plainArrangement(target) === 'row' ? 'row' : 'column';
     inner = target.children.find((child) => {
       const laid = layout.byControl.get(child.id);
       if (!laid || !takesInside(child) || (moved && contains(moved, child.id))) return false;
@@ -103,12 +105,13 @@ export function dropAt(
       return Math.min(near, far) > Math.min(edge, (axis === 'row' ? box.width : box.height) / 4);
     });
   }
-  if (target.kind === 'tabs') {
+  if (kindOf(target).hasHeads) {
     const found = tabIn(target, layout, x, y);
     if (found) return found;
   }
-  if (target.kind === 'pinboard') return pinnedIn(target, layout, x, y, moving, grabbed, snapping);
-  if (target.kind === 'grid')
+  const arrangement = plainArrangement(target);
+  if (arrangement === 'pins') return pinnedIn(target, layout, x, y, moving, grabbed, snapping);
+  if (arrangement === 'cells')
     return cellIn(target, layout, x, y, moving) ?? placeIn(target, layout, x, y, moving);
   return placeIn(target, layout, x, y, moving);
 }
@@ -151,13 +154,14 @@ export function drawnAt(
   const parent = found && locate(project, found.place.parent)?.control;
   if (!found || !into || !parent) return undefined;
   const size = { width: String(Math.round(area.width)), height: String(Math.round(area.height)) };
-  if (parent.kind === 'pinboard') {
+  const arrangement = plainArrangement(parent);
+  if (arrangement === 'pins') {
     const { border } = into.box.style;
     const left = String(Math.round(area.x - into.x - border.start));
     const top = String(Math.round(area.y - into.y - border.top));
     return { place: found.place, props: { left, top, ...size } };
   }
-  if (parent.kind === 'grid' && into.tracks && found.props?.col !== undefined) {
+  if (arrangement === 'cells' && into.tracks && found.props?.col !== undefined) {
     const { columns, rows } = into.tracks;
     const span = (tracks: readonly TrackSpan[], from: number, to: number) =>
       Math.max(1, trackAt(tracks, to) - trackAt(tracks, from) + 1);
@@ -255,7 +259,7 @@ function placeIn(
 ): Drop | undefined {
   const into = layout.byControl.get(target.id);
   if (!into) return undefined;
-  const row = target.kind === 'row';
+  const row = plainArrangement(target) === 'row';
   const others = target.children.filter((child) => child.id !== moving);
   const seen = others.flatMap((child, index) => {
     const box = layout.byControl.get(child.id);

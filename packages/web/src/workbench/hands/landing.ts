@@ -1,5 +1,13 @@
 /** What dragged controls get where they are dropped: the cell of a grid, pins on a pinboard. */
-import { locate, type Project, type ScreenLayout, type Step, shiftPins } from '@hovrin/core';
+import {
+  type Control,
+  locate,
+  type Project,
+  plainArrangement,
+  type ScreenLayout,
+  type Step,
+  shiftPins,
+} from '@hovrin/core';
 import type { PendingDrop } from '../bench/bays.ts';
 
 export type Props = Readonly<Record<string, string | null>>;
@@ -18,9 +26,12 @@ const propsOf = (steps: readonly Step[]): Props =>
     steps.flatMap((step) => (step.type === 'set' ? [[step.property, step.value]] : [])),
   ) as Props;
 
+const isBoard = (control: Control | undefined) =>
+  control !== undefined && plainArrangement(control) === 'pins';
+
 /** Whether controls are dropped on the pinboard that they stand on: they only move on it, in the order that they have. */
 export const staysOnBoard = (project: Project, ids: readonly string[], { place }: PendingDrop): boolean =>
-  locate(project, place.parent)?.control.kind === 'pinboard' &&
+  isBoard(locate(project, place.parent)?.control) &&
   ids.every((id) => locate(project, id)?.parent?.id === place.parent);
 
 /**
@@ -39,7 +50,7 @@ export function landing(
   const target = locate(project, place.parent)?.control;
   if (!drop || !target) return () => ({});
   const props = drop.props ?? {};
-  if (target.kind !== 'pinboard') return (id) => (id === first ? props : {});
+  if (!isBoard(target)) return (id) => (id === first ? props : {});
   const board = layout?.byControl.get(target.id);
   const lead = first === undefined ? undefined : layout?.byControl.get(first);
   return (id) => {

@@ -7,6 +7,7 @@ import {
   hasExpression,
   inForce,
   isDialog,
+  kindOf,
 } from '@hovrin/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { ChevronDown, ChevronRight, Lock, MoreHorizontal, Plus, SquareStack } from 'lucide-react';
@@ -19,7 +20,7 @@ import { useBays } from '../bench/bays.ts';
 import { useFindings } from '../every-width/useEveryWidth.ts';
 import { findControls } from '../find.ts';
 import { useDragged } from '../hands/useDragged.ts';
-import { KindIcon } from '../kindIcons.tsx';
+import { KindIcon } from '../KindIcon.tsx';
 import { useShownSelection } from '../useShownSelection.ts';
 
 /** Commands offered on a control, in the tree. */
@@ -324,7 +325,7 @@ const TreeRow = memo(function TreeRow({
 }: TreeRowProps) {
   const { editor } = useWorkplace();
   const { drop } = useBays();
-  const isScreen = control.kind === 'screen';
+  const isScreen = kindOf(control).root === true;
   const { setNodeRef, onPointerDown } = useDragged({
     id: `tree ${control.id}`,
     data: { from: 'tree', control: control.id },
