@@ -6,7 +6,7 @@ import { readFile } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 
 /** What a page does not ask of a property type: what it says of itself. */
-const ofTypes = new Set(['expects', 'words']);
+const ofTypes = new Set(['expects', 'words', 'field', 'steps', 'beginnings', 'blank', 'refers', 'ranged']);
 
 const nameOf = ({ key }) => key?.name ?? key?.value;
 /** A file's code with some stretches replaced, `[start, end, text]` each; none lies in another. */
@@ -81,8 +81,12 @@ function slimReading(code, Parser) {
       visit(first);
       return;
     }
-    if (makers.has(called) && node.arguments[1]?.type === 'Literal')
+    if (makers.has(called) && node.arguments[1]?.type === 'Literal') {
       cuts.push([node.arguments[1].start, node.arguments[1].end, "''"]);
+      // Behind what is allowed stands how the interface steps through it.
+      const [, , allows, steps] = node.arguments;
+      if (steps?.type === 'Literal') cuts.push([allows.end, steps.end, '']);
+    }
     // Nothing on a page is called by a word of JavaScript: what names it says was checked before.
     if (node.type === 'VariableDeclarator' && node.id.name === 'reserved') {
       cuts.push([node.init.start, node.init.end, 'new Set()']);
@@ -199,7 +203,7 @@ export const slimPage = {
       loader: 'js',
       resolveDir: dirname(path),
     }));
-    onLoad(/core\/src\/document\/(?:property-types|track-list|names)\.ts$/, (code) =>
+    onLoad(/core\/src\/(?:document\/(?:track-list|names)|property-types\/[^/]+)\.ts$/, (code) =>
       slimReading(code, Parser),
     );
     onLoad(/core\/src\/kinds\/.+\.ts$/, (code) => slimProperties(code, Parser));

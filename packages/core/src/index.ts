@@ -88,6 +88,7 @@ export * from './making/questions.ts';
 export * from './making/table.ts';
 export * from './picture/clean-svg.ts';
 export * from './picture/svg.ts';
+export type { FieldForm, PropertyType } from './property-types/property-type.ts';
 export * from './source/folder.ts';
 export * from './source/merge-text.ts';
 export * from './source/parse.ts';

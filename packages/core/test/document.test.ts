@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { randomScreen } from '../../../tests/parity/documents.ts';
-import { colourType, limitType, marginType, sizeType } from '../src/document/property-types.ts';
 import {
   applySteps,
   attributeProblems,
@@ -31,6 +30,7 @@ import {
   walk,
   withDelta,
 } from '../src/index.ts';
+import { colourType, limitType, marginType, sizeType } from '../src/property-types/index.ts';
 import { named, projectOf } from './documents.ts';
 
 const context = contextOf(projectOf('<screen name="s" />'));

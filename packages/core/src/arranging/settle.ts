@@ -3,8 +3,8 @@
  * where it was placed is brought back by margins, outer containers first.
  */
 import { plainArrangement } from '../document/plain-values.ts';
-import { marginType } from '../document/property-types.ts';
 import { type Control, inForce } from '../document/types.ts';
+import { marginType } from '../property-types/index.ts';
 
 /** Where something was placed, less where it lies now, CSS px. */
 export interface Offset {

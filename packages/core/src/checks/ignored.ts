@@ -1,7 +1,8 @@
 /** Findings that somebody has looked at and lets stand, with the reason. */
-import { entriesType } from '../document/property-types.ts';
+
 import { walk } from '../document/tree.ts';
 import { type Control, inForce } from '../document/types.ts';
+import { entriesType } from '../property-types/index.ts';
 import type { Step } from '../steps/step.ts';
 import type { CheckName } from './finding.ts';
 

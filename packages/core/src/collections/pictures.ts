@@ -1,6 +1,5 @@
 /** The project's pictures: what is known of them. Their bytes are kept beside the document. */
 import { readAttribute } from '../document/attributes.ts';
-import { pictureType } from '../document/property-types.ts';
 import { walk } from '../document/tree.ts';
 import { type Asset, type Control, inForce } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
@@ -36,7 +35,7 @@ const names = (control: Control, attribute: string, text: string, picture: strin
   return (
     typeof meaning !== 'string' &&
     meaning.role === 'value' &&
-    meaning.property.type === pictureType &&
+    meaning.property.type.refers?.to === 'picture' &&
     text === picture
   );
 };

@@ -1,7 +1,6 @@
 /** The project's screens. They are controls: they come, go and move by steps of the tree. */
 import { readAttribute } from '../document/attributes.ts';
 import { nameProblem } from '../document/names.ts';
-import { destinationType, placesType } from '../document/property-types.ts';
 import { walk } from '../document/tree.ts';
 import { type Control, inForce, type Project, type StateVariable } from '../document/types.ts';
 import { controlProblem } from '../document/validate.ts';
@@ -20,16 +19,8 @@ function leadingElsewhere(
   if (property.startsWith('on.')) return pointedElsewhere(text, 'screen', from, to);
   const meaning = readAttribute(kindOf(control), property, []);
   if (typeof meaning === 'string' || meaning.role !== 'value') return text;
-  const { type } = meaning.property;
-  if (type === destinationType) return text === from ? to : text;
-  const places = type === placesType ? placesType.read(text) : undefined;
-  if (!places?.ok || !places.value.some(({ value }) => value === from)) return text;
-  // What a person read stays what it was.
-  return places.value
-    .map(({ value, label }) =>
-      value === from ? `${to}: ${label}` : value === label ? label : `${value}: ${label}`,
-    )
-    .join(' | ');
+  const { refers } = meaning.property.type;
+  return refers?.to === 'screen' ? refers.renamed(text, from, to) : text;
 }
 
 const inAttribute = (control: Control, [attribute, text]: AttributeText, from: string, to: string) =>

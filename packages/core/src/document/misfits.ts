@@ -14,7 +14,6 @@ import { hasExpression, parseTemplate } from '../expression/template.ts';
 import type { Kind, Property } from '../kinds/kind.ts';
 import { readAttribute } from './attributes.ts';
 import { type AttributeContext, unknownIn } from './property-text.ts';
-import { textType } from './property-types.ts';
 import { fitting, stateTypes } from './state.ts';
 import type { StateType } from './types.ts';
 import { convert } from './values.ts';
@@ -96,7 +95,7 @@ export function misfitIn(
   if (!template.ok || !template.value.whole) return undefined;
   const { property } = meaning;
   // Whatever it is, it has a text.
-  if (property.type === textType) return undefined;
+  if (property.type.field === 'words') return undefined;
   const results = resultsOf(template.value.parts[0] as Expression, typeOf, 1);
   const judge: Judge = (value) => refusal(property, value, context);
   const known = firstMisfit(results, judge, property.type.expects);

@@ -12,8 +12,7 @@ import { escapeBraces, hasExpression, unescapeBraces } from '../expression/templ
 import { iconSet } from '../icons/icon-set.ts';
 import type { Kind, Property } from '../kinds/kind.ts';
 import { readAttribute } from './attributes.ts';
-import { controlNames, nameProblem } from './names.ts';
-import { destinationType, type Entry, iconType, placesType } from './property-types.ts';
+import { controlNames, } from './names.ts';
 import { repetitionAround } from './repetition.ts';
 import { pathTo } from './tree.ts';
 import { type Band, type Control, isDialog, type Project, type StateVariable } from './types.ts';
@@ -102,13 +101,13 @@ export function readAttributeText(
       };
     const checked = checkTemplate(text, around);
     return checked.ok
-      ? { ok: true, text: type.name === 'text' ? text : text.trim() }
+      ? { ok: true, text: type.field === 'words' ? text : text.trim() }
       : { ok: false, ...checked.problem };
   }
   const reading = type.read(unescapeBraces(text));
   const unknown = reading.ok ? unknownIn(attribute.property, reading.value, around) : reading.message;
   if (!reading.ok || unknown) return { ok: false, message: unknown!, at: 0 };
-  return { ok: true, text: type.name === 'text' ? escapeBraces(reading.text) : reading.text };
+  return { ok: true, text: type.field === 'words' ? escapeBraces(reading.text) : reading.text };
 }
 
 /** What a value names that there is not: an icon, a screen. Undefined where all of it is there. */
@@ -117,20 +116,11 @@ export function unknownIn(
   value: unknown,
   { screens }: Pick<Surroundings, 'screens'>,
 ): string | undefined {
-  if (type === iconType) {
-    const icon = value as string;
-    return iconSet().has(icon)
-      ? undefined
-      : `There is no icon ${quoted(icon)}.${didYouMean(icon, iconSet().keys())}`;
-  }
-  const named =
-    type === destinationType && nameProblem(value as string) === undefined
-      ? [value as string]
-      : type === placesType
-        ? (value as readonly Entry[]).map((entry) => entry.value)
-        : [];
-  const missing = named.find((name) => !screens.has(name));
-  return missing && `There is no screen ${quoted(missing)}.${didYouMean(missing, screens)}`;
+  const { to, in: named } = type.refers ?? {};
+  const known = to === 'icon' ? iconSet() : to === 'screen' ? screens : undefined;
+  const missing = known && named?.(value).find((name) => !known.has(name));
+  // An empty name is none yet.
+  return missing && `There is no ${to} ${quoted(missing)}.${didYouMean(missing, known.keys())}`;
 }
 
 /** Surroundings in which every name is known. */

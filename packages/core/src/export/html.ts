@@ -2,7 +2,6 @@
 
 import { propertiesOf } from '../document/cascade.ts';
 import { effectiveNames } from '../document/names.ts';
-import { pictureType } from '../document/property-types.ts';
 import { repetitionOf } from '../document/repetition.ts';
 import type { Theme } from '../document/theme.ts';
 import { type Asset, type Control, inForce } from '../document/types.ts';
@@ -101,7 +100,7 @@ export function screenHtml(screen: Control, elements: Elements, indent: string):
       ...(style ? { style } : {}),
     };
     for (const property of kind.properties)
-      if (property.type.name === pictureType.name && property.page?.as === 'attribute')
+      if (property.type.refers?.to === 'picture' && property.page?.as === 'attribute')
         attributes[property.page.name ?? property.name] = pictureAddress(
           asText(values.get(property)),
           elements.assets,

@@ -5,7 +5,6 @@ import { textInForce } from '../document/cascade.ts';
 import { effectiveNames } from '../document/names.ts';
 import { plainValues } from '../document/plain-values.ts';
 import { contextOf } from '../document/property-text.ts';
-import { secondsType } from '../document/property-types.ts';
 import { repetitionOf } from '../document/repetition.ts';
 import { themeOf } from '../document/theme.ts';
 import { walk } from '../document/tree.ts';
@@ -34,6 +33,7 @@ import { iconSet } from '../icons/icon-set.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import type { Kind, Property, Shape } from '../kinds/kind.ts';
 import { arrangementOf, mannerOf } from '../kinds/manner.ts';
+import { secondsType } from '../property-types/index.ts';
 import type {
   Bindings,
   ContentBinding,

@@ -2,9 +2,10 @@
  * How containers put what is in them: one after another along an axis, in cells, over each other, or at pins. Rows,
  * columns, grids and repeats may do so otherwise from a band up; `like` says how.
  */
-import { likeType } from '../document/property-types.ts';
+
 import type { Values } from '../document/values.ts';
 import type { FlexContent, GridContent } from '../layout/box.ts';
+import { likeType } from '../property-types/index.ts';
 import { flexContent } from './flex-inside.ts';
 import { gridContent } from './grid-inside.ts';
 import type { ArrangedBy, Arrangement, DeclaredCss, Manner, Property } from './kind.ts';

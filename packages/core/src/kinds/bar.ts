@@ -1,5 +1,5 @@
 /** A row or column that stays at an edge of the screen. */
-import { edgeType } from '../document/property-types.ts';
+import { edgeType } from '../property-types/index.ts';
 import { arrangedBy } from './arrangement.ts';
 import { flexContent } from './flex-inside.ts';
 import type { Kind, Manner } from './kind.ts';

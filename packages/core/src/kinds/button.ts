@@ -1,7 +1,8 @@
 /** Does something when pressed. */
-import { flagType, iconType, toneType } from '../document/property-types.ts';
+
 import { colourCss } from '../document/theme.ts';
 import type { Values } from '../document/values.ts';
+import { flagType, iconType, toneType } from '../property-types/index.ts';
 import { iconAttributes, iconDrawing } from './drawings.ts';
 import { pressedEvents } from './events.ts';
 import type { Kind, Look, Making, Manner, PageElement, Property } from './kind.ts';

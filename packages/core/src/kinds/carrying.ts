@@ -1,5 +1,5 @@
 /** Dragging as a behaviour of the application: what a control carries, and what a container takes. */
-import { anyType, textType } from '../document/property-types.ts';
+import { anyType, textType } from '../property-types/index.ts';
 import type { EventEntry, Property } from './kind.ts';
 
 /** Something was let go over it: `dropped.value` is what was carried, `dropped.at` the place before which it fell. */

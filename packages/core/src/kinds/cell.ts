@@ -1,5 +1,5 @@
 /** A cell of a table's rows, made of controls: one column of it. */
-import { textType } from '../document/property-types.ts';
+import { textType } from '../property-types/index.ts';
 import { arrangedContent, likeManner, likeProperty } from './arrangement.ts';
 import type { Kind, Manner, Property } from './kind.ts';
 import { arranging, boxLook, gridTracks, padding, preset, wrap } from './properties.ts';

@@ -1,8 +1,8 @@
 /** Numbers as a line or as bars. */
 import { nice, tickStep } from 'd3-array';
-import { chartType, colourType, entriesType, listType } from '../document/property-types.ts';
 import { colourCss } from '../document/theme.ts';
 import type { Values } from '../document/values.ts';
+import { chartType, colourType, entriesType, listType } from '../property-types/index.ts';
 import { shownEvents } from './events.ts';
 import { columnOf, content } from './field.ts';
 import type { Kind, Manner, PageElement, Shape } from './kind.ts';

@@ -1,5 +1,5 @@
 /** Words that keep their shape: code, long numbers. They scroll sideways where they are too long. */
-import { familyType, textSizeType } from '../document/property-types.ts';
+import { familyType, textSizeType } from '../property-types/index.ts';
 import type { Kind } from './kind.ts';
 import { boxLook, padding, placing, preset, sizing, textLook, words } from './properties.ts';
 import { tabindex } from './tabindex.ts';

@@ -1,5 +1,5 @@
 /** A day to choose. */
-import { dateType } from '../document/property-types.ts';
+import { dateType } from '../property-types/index.ts';
 import { calendar, pickerCss } from './drawings.ts';
 import { chosenEvents } from './events.ts';
 import {

@@ -1,5 +1,5 @@
 /** A thin line between controls: across a column, down a row. */
-import { colourType } from '../document/property-types.ts';
+import { colourType } from '../property-types/index.ts';
 import type { Kind, Manner } from './kind.ts';
 import { boxLook, padding, placing, preset, property, sizing } from './properties.ts';
 

@@ -1,5 +1,5 @@
 /** Words that head a part of a screen. */
-import { levelType } from '../document/property-types.ts';
+import { levelType } from '../property-types/index.ts';
 import { shownEvents } from './events.ts';
 import type { Kind } from './kind.ts';
 import {

@@ -1,7 +1,7 @@
 /** A button that shows a sign instead of words; what it does is still said to those who cannot see it. */
 
-import { iconType } from '../document/property-types.ts';
 import type { Values } from '../document/values.ts';
+import { iconType } from '../property-types/index.ts';
 import { buttonLook, buttonProperties, toneCss } from './button.ts';
 import { iconAttributes, iconDrawing } from './drawings.ts';
 import { pressedEvents } from './events.ts';

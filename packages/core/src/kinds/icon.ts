@@ -1,7 +1,7 @@
 /** A small sign of the icon set that ships. */
 
-import { colourType, iconType, textSizeType, textType } from '../document/property-types.ts';
 import type { Values } from '../document/values.ts';
+import { colourType, iconType, textSizeType, textType } from '../property-types/index.ts';
 import { iconAttributes, iconDrawing } from './drawings.ts';
 import { shownEvents } from './events.ts';
 import type { Kind, Manner, PageElement } from './kind.ts';

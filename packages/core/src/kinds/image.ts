@@ -1,5 +1,5 @@
 /** A picture of the project. */
-import { fitType, pictureType, pointType, textType } from '../document/property-types.ts';
+import { fitType, pictureType, pointType, textType } from '../property-types/index.ts';
 import { carried } from './carrying.ts';
 import { shownEvents } from './events.ts';
 import type { Kind, Manner } from './kind.ts';

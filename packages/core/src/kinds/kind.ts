@@ -3,11 +3,11 @@
  * printer, validation, the fields of the interface, the layout and the exported page are all driven from it.
  */
 
-import type { PropertyType } from '../document/property-types.ts';
 import type { Measure, Theme } from '../document/theme.ts';
 import type { Control, Project, StateType } from '../document/types.ts';
 import type { Values } from '../document/values.ts';
 import type { Box, Content, PaneAtHinge } from '../layout/box.ts';
+import type { PropertyType } from '../property-types/index.ts';
 import type { TextStyle } from '../text/paragraph.ts';
 import type { TableRow } from './table-rows.ts';
 

@@ -1,8 +1,9 @@
 /** An indicator light with its words, in colour by value. */
-import { amountType, rangesType } from '../document/property-types.ts';
+
 import { colourCss } from '../document/theme.ts';
 import type { Values } from '../document/values.ts';
 import { noSides } from '../layout/box.ts';
+import { amountType, rangesType } from '../property-types/index.ts';
 import { content, label } from './field.ts';
 import type { Kind, Manner, PageElement } from './kind.ts';
 import { colourOf } from './meter.ts';

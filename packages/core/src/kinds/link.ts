@@ -1,5 +1,5 @@
 /** Words that lead to another screen or to an address. */
-import { destinationType } from '../document/property-types.ts';
+import { destinationType } from '../property-types/index.ts';
 import type { Kind } from './kind.ts';
 import {
   boxLook,

@@ -1,7 +1,8 @@
 /** A measured value within its range: a gauge. */
-import { type ColourRange, rangesType, textType } from '../document/property-types.ts';
+
 import { colourCss } from '../document/theme.ts';
 import type { Values } from '../document/values.ts';
+import { type ColourRange, rangesType, textType } from '../property-types/index.ts';
 import { content, label } from './field.ts';
 import { gaugeCss, gaugeElement, gaugeInside, gaugeNumber, partOf } from './gauge.ts';
 import type { Kind, Manner, PageElement } from './kind.ts';

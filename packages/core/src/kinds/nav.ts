@@ -1,8 +1,9 @@
 /** The places of the application: which screens there are, and a way to each of them. */
-import { chosenType, type Entry, navFormType, placesType, textType } from '../document/property-types.ts';
+
 import { inForce } from '../document/types.ts';
 import type { Values } from '../document/values.ts';
 import type { FlexContent } from '../layout/box.ts';
+import { chosenType, type Entry, navFormType, placesType, textType } from '../property-types/index.ts';
 import { iconAttributes, iconDrawing } from './drawings.ts';
 import { gapsOf } from './flex-inside.ts';
 import type { DeclaredCss, Kind, Manner, PageElement } from './kind.ts';

@@ -1,5 +1,5 @@
 /** A number to type or to step up and down. */
-import { amountType, textType } from '../document/property-types.ts';
+import { amountType, textType } from '../property-types/index.ts';
 import { typedEvents } from './events.ts';
 import {
   entered,

@@ -1,5 +1,5 @@
 /** A picture of the person's own, from the device. */
-import { textType } from '../document/property-types.ts';
+import { textType } from '../property-types/index.ts';
 import { chosenEvents } from './events.ts';
 import {
   bareLineCss,

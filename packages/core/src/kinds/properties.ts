@@ -33,7 +33,7 @@ import {
   trackListType,
   trackPatternType,
   weightType,
-} from '../document/property-types.ts';
+} from '../property-types/index.ts';
 import type { PageTarget, Property } from './kind.ts';
 
 /** A property as it is written; its type says what its value is. */

@@ -1,5 +1,5 @@
 /** One of a few things to choose from, all in sight. */
-import { lineUpType } from '../document/property-types.ts';
+import { lineUpType } from '../property-types/index.ts';
 import { chosenEvents } from './events.ts';
 import { columnOf, fieldCss, fieldElement, fieldInside, fieldProperties } from './field.ts';
 import type { DeclaredCss, Kind, Manner } from './kind.ts';

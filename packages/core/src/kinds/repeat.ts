@@ -1,6 +1,7 @@
 /** Its children once for each item of a list. */
-import { identifierType, listType, textType } from '../document/property-types.ts';
+
 import type { Values } from '../document/values.ts';
+import { identifierType, listType, textType } from '../property-types/index.ts';
 import { arrangedContent, likeManner, likeProperty } from './arrangement.ts';
 import { taking, takingEvents } from './carrying.ts';
 import { shownEvents } from './events.ts';

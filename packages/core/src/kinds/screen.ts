@@ -1,7 +1,7 @@
 /** The whole of what a person sees at once: a column as wide as the window and at least as high. */
 
-import { anyType, flagType, secondsType, textType } from '../document/property-types.ts';
 import { type Box, type FlexContent, noSides } from '../layout/box.ts';
+import { anyType, flagType, secondsType, textType } from '../property-types/index.ts';
 import { screenEvents } from './events.ts';
 import { flexContent } from './flex-inside.ts';
 import type { Kind } from './kind.ts';

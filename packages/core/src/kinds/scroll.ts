@@ -1,5 +1,5 @@
 /** A window onto children that may be larger than it. */
-import { scrollAxisType } from '../document/property-types.ts';
+import { scrollAxisType } from '../property-types/index.ts';
 import { arrangedBy } from './arrangement.ts';
 import { flexContent } from './flex-inside.ts';
 import type { Kind, Manner } from './kind.ts';

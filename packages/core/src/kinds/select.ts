@@ -1,6 +1,7 @@
 /** One of a few things to choose from, in a list that opens. */
-import { textType } from '../document/property-types.ts';
+
 import type { Values } from '../document/values.ts';
+import { textType } from '../property-types/index.ts';
 import { asBackground, chevron, signColour } from './drawings.ts';
 import { chosenEvents } from './events.ts';
 import {

@@ -1,6 +1,7 @@
 /** A number to set by moving along a line. */
-import { amountType } from '../document/property-types.ts';
+
 import type { Values } from '../document/values.ts';
+import { amountType } from '../property-types/index.ts';
 import { chosenEvents } from './events.ts';
 import {
   entered,

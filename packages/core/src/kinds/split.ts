@@ -1,6 +1,7 @@
 /** Two panes that become one where there is no room. */
-import { flagType, paneType, ratioType } from '../document/property-types.ts';
+
 import type { Box, Size } from '../layout/box.ts';
+import { flagType, paneType, ratioType } from '../property-types/index.ts';
 import { gapsOf } from './flex-inside.ts';
 import type { Kind, Manner } from './kind.ts';
 import { boxLook, gap, padding, placing, property, sizing } from './properties.ts';

@@ -2,7 +2,7 @@
  * The turn of a control in the focus order of its screen, HTML's `tabindex` (HTML §6.6.3): those with a number come
  * first, in its order; those without follow in the order of the tree.
  */
-import { turnType } from '../document/property-types.ts';
+import { turnType } from '../property-types/index.ts';
 import type { PageElement } from './kind.ts';
 import { property } from './properties.ts';
 

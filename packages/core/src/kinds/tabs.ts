@@ -1,7 +1,8 @@
 /** Panels of which one is open, and a tab for each. */
-import { amountType, entriesType } from '../document/property-types.ts';
+
 import type { Values } from '../document/values.ts';
 import type { Sides } from '../layout/box.ts';
+import { amountType, entriesType } from '../property-types/index.ts';
 import { chosenEvents } from './events.ts';
 import { columnOf } from './field.ts';
 import { gapsOf } from './flex-inside.ts';

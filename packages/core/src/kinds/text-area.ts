@@ -1,7 +1,7 @@
 /** Several lines of words to type. */
 
-import { linesType, textType } from '../document/property-types.ts';
 import type { Theme } from '../document/theme.ts';
+import { linesType, textType } from '../property-types/index.ts';
 import { lineHeightOf } from '../text/units.ts';
 import { typedEvents } from './events.ts';
 import {

@@ -1,5 +1,5 @@
 /** One line of words to type, under its label. */
-import { textType } from '../document/property-types.ts';
+import { textType } from '../property-types/index.ts';
 import { typedEvents } from './events.ts';
 import {
   entered,

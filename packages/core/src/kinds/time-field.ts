@@ -1,5 +1,5 @@
 /** A time of day to choose. */
-import { timeType } from '../document/property-types.ts';
+import { timeType } from '../property-types/index.ts';
 import { clock, pickerCss } from './drawings.ts';
 import { chosenEvents } from './events.ts';
 import {

@@ -2,11 +2,11 @@
 
 import { textInForce } from '../document/cascade.ts';
 import { effectiveNames, freeName } from '../document/names.ts';
-import { entriesType } from '../document/property-types.ts';
 import { sampleOf } from '../document/readable.ts';
 import { repetitionAround, repetitionOf } from '../document/repetition.ts';
 import { locate } from '../document/tree.ts';
 import { type Control, inForce, type Project } from '../document/types.ts';
+import { entriesType } from '../property-types/index.ts';
 import type { Step } from '../steps/step.ts';
 import { identifier, makerOf, memberText } from './maker.ts';
 import { spoken } from './questions.ts';

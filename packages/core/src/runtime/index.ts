@@ -2,7 +2,6 @@
 
 export { type FeedStatus, silentAfter, standInFolder } from '../document/feed.ts';
 export type { Feed, StateValue } from '../document/types.ts';
-export { propertyTypes } from '../document/types-by-name.ts';
 export { convert, Values } from '../document/values.ts';
 export {
   colourDeclaration,
@@ -23,6 +22,7 @@ export { longList, mostItems } from '../kinds/repeat.ts';
 export { wordsInstead } from '../kinds/repeat-words.ts';
 export { tabindex, withTurn } from '../kinds/tabindex.ts';
 export { nextSort, sortedRows, type TableRow } from '../kinds/table-rows.ts';
+export { propertyTypes } from '../property-types/by-name.ts';
 export * from './program.ts';
 export * from './runtime.ts';
 export * from './told-trace.ts';

@@ -158,7 +158,7 @@ export function typedNowValid(project: Project, steps: readonly Step[]): Step[] 
 /** Whether an empty text is a value of the property, rather than its absence. */
 function isWords(control: Control, property: string): boolean {
   const meaning = readAttribute(kindOf(control), property, []);
-  return typeof meaning !== 'string' && meaning.role === 'value' && meaning.property.type.name === 'text';
+  return typeof meaning !== 'string' && meaning.role === 'value' && meaning.property.type.field === 'words';
 }
 
 /**

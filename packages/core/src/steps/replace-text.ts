@@ -1,6 +1,5 @@
 /** Finding words that people read, on all screens, and putting others in their place. Expressions are left alone. */
 import { propertyOf } from '../document/attributes.ts';
-import { textType } from '../document/property-types.ts';
 import { walk } from '../document/tree.ts';
 import { type Control, inForce, type Project } from '../document/types.ts';
 import { mapWords } from '../expression/template.ts';
@@ -38,7 +37,8 @@ export function textPlaces(project: Project, search: TextSearch): TextPlace[] {
       Object.entries(control.props).flatMap(([attribute, value]): TextPlace[] => {
         const property = kindOf(control).properties.find(({ name }) => name === propertyOf(attribute));
         const before = inForce(value);
-        if (property?.type !== textType || before === undefined || attribute.endsWith('.bind')) return [];
+        if (property?.type.field !== 'words' || before === undefined || attribute.endsWith('.bind'))
+          return [];
         const found = replaced(before, pattern, search.replace);
         return found.count > 0 ? [{ screen, control, attribute, before, ...found }] : [];
       }),

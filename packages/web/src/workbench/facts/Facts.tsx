@@ -33,8 +33,8 @@ import type { EditorState } from '../../editor/editor.ts';
 import { PanelEdge, usePanelSize } from '../../parts/PanelEdge.tsx';
 import { ArrangeStrip } from '../bench/ArrangeStrip.tsx';
 import { EventFields } from '../fields/EventField.tsx';
-import { PictureField } from '../fields/PictureField.tsx';
 import { PropertyField, useSetProperty } from '../fields/PropertyField.tsx';
+import { wholeFields } from '../fields/wholeFields.ts';
 import { KindIcon } from '../KindIcon.tsx';
 import { useDisabledMeanwhile, useShownSelection } from '../useShownSelection.ts';
 
@@ -332,10 +332,11 @@ function PropertyRow({ control, property, name }: { control: Control; property: 
   const { editor } = useWorkplace();
   if (property.onlyEmpty && control.children.length > 0) return null;
   const { offers } = property;
+  const Whole = property.type.field && wholeFields[property.type.field];
   return (
     <>
-      {property.type.name === 'picture' ? (
-        <PictureField key={control.id} control={control} property={property} name={name} />
+      {Whole ? (
+        <Whole key={control.id} control={control} property={property} name={name} />
       ) : (
         // What a form knows of itself nobody sets.
         property.page?.as !== 'form' &&

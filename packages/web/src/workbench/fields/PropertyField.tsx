@@ -75,9 +75,6 @@ export function useSetProperty(controls: readonly [Control, ...Control[]], contr
   };
 }
 
-/** Types whose entries are separated by `|`. */
-const lists = new Set(['entries', 'places', 'ranges', 'chosen']);
-
 export function PropertyField({ controls, property, name }: PropertyFieldProps) {
   const { project, scope } = useEditorState('project', 'scope');
   const { set, rest } = useSetProperty(controls, name);
@@ -98,9 +95,9 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
   // What is not changed for these widths is here as it is elsewhere, bound too.
   const inherited = forScope && !own ? (elsewhere ?? '') : '';
   const bound = hasExpression(own ? (inForce(held) ?? '') : inherited);
-  const isWords = property.type.name === 'text';
+  const isWords = property.type.field === 'words';
   // Entries are typed one a line; what is bound is one expression.
-  const isList = lists.has(property.type.name) && !text.includes('{');
+  const isList = property.type.field === 'entries' && !text.includes('{');
   const change = (next: string) => set(attribute, property.label, next === '' && !isWords ? null : next);
   const completion = useCompletion(control, false);
   // A yes or no is a checkbox until somebody wants an expression there.
@@ -139,9 +136,9 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
   };
   const drag = useDraggedNumber(control, property);
   const isManyLines = isList || property.manyLines === true;
-  const flag = property.type.name === 'flag' && !bound && !problem && !typing && !several;
+  const flag = property.type.field === 'flag' && !bound && !problem && !typing && !several;
   const words =
-    property.type.name === 'destination'
+    property.type.refers?.to === 'screen'
       ? project.screens.flatMap((screen) => screen.name ?? [])
       : property.type.words;
   const changes = Object.keys(control.props).filter(
@@ -235,14 +232,7 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
                 aria-describedby={problem ? `${id}-problem` : undefined}
                 spellCheck={false}
                 value={typed.shown}
-                placeholder={
-                  (several ? 'several' : elsewhere) ??
-                  (property.type.name === 'size'
-                    ? 'auto'
-                    : property.type.name === 'flag'
-                      ? '{ an expression }'
-                      : '')
-                }
+                placeholder={(several ? 'several' : elsewhere) ?? property.type.blank ?? ''}
                 onChange={(event) => {
                   typeIn(event.target);
                   completion.look(event.target);
@@ -264,7 +254,7 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
                 type={property.type}
                 label={property.label}
                 words={words}
-                value={text || (property.type.name === 'colour' && elsewhere) || ''}
+                value={text || (property.type.field === 'colour' && elsewhere) || ''}
                 onValue={change}
                 onDone={rest}
               />

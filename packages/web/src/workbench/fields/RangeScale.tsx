@@ -53,9 +53,7 @@ const fine = (value: number, span: number): number => {
 
 /** Three values of a property to begin with, low to high. */
 function firstValues({ type, default: usual }: Property): readonly RangeStop['value'][] {
-  if (type.name === 'colour') return ['accent', 'warm', 'alert'];
-  if (type.name === 'icon') return ['circle-check', 'triangle-alert', 'octagon-alert'];
-  if (['text', 'entries'].includes(type.name)) return ['low', 'middling', 'high'];
+  if (type.ranged) return type.ranged;
   const words = type.words.map(asNumber);
   if (words.length > 0) return [0, 0.5, 1].map((part) => words[Math.round(part * (words.length - 1))]!);
   const least = Number(usual) || 0;
@@ -232,7 +230,7 @@ function RangeScale({ ranges, numbers, property, onMove, onRest }: RangeScalePro
           const next = stops[index + 1];
           const right = x(next?.from ?? end ?? to);
           const [paint, nextPaint] = [stop, next].map((each) => each && paintOf(theme, each.value, index));
-          const goesOver = blended && next && property.type.name === 'colour';
+          const goesOver = blended && next && property.type.field === 'colour';
           return (
             // biome-ignore lint/suspicious/noArrayIndexKey: a range keeps its place while it is moved.
             <g key={index}>
@@ -429,7 +427,7 @@ function ValueInput({
   onDone: () => void;
 }) {
   const text = String(value);
-  const fits = type.read(text).ok && (type.name !== 'icon' || iconSet().has(text));
+  const fits = type.read(text).ok && (type.refers?.to !== 'icon' || iconSet().has(text));
   return (
     <span className="relative flex min-w-0 flex-1">
       <input

@@ -1,6 +1,7 @@
 /** What stands at the end of a field and opens the values that its type knows: colours, icons, words. */
-import { colourIn, colourRoles, type Property, themeOf } from '@hovrin/core';
+import { colourIn, colourRoles, type FieldForm, type Property, themeOf } from '@hovrin/core';
 import { ChevronDown } from 'lucide-react';
+import type { ComponentType } from 'react';
 import { HexColorPicker } from 'react-colorful';
 import { useEditorState } from '../../editor/context.tsx';
 import { Menu } from '../../parts/Menu.tsx';
@@ -16,10 +17,16 @@ interface ValueChoiceProps extends ChoiceProps {
   readonly words?: readonly string[];
 }
 
+/** What opens instead of a list of words, by the form that a type asks for. */
+const choosers: { readonly [Form in FieldForm]?: ComponentType<ChoiceProps> } = {
+  colour: ColourButton,
+  icon: IconChoice,
+};
+
 /** Nothing where the values of the type cannot be listed. */
 export function ValueChoice({ type, label, value, words = type.words, onValue, onDone }: ValueChoiceProps) {
-  if (type.name === 'colour') return <ColourButton {...{ label, value, onValue, onDone }} />;
-  if (type.name === 'icon') return <IconChoice {...{ label, value, onValue, onDone }} />;
+  const Chooser = type.field && choosers[type.field];
+  if (Chooser) return <Chooser {...{ label, value, onValue, onDone }} />;
   return words.length > 0 ? <WordsButton {...{ label, words }} onWord={onValue} /> : null;
 }
 

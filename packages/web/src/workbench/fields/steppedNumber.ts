@@ -1,13 +1,9 @@
 /** Numbers in texts of properties that keys, and a dragged label, change. */
 import type { Property } from '@hovrin/core';
 
-/** Types of lengths: dragged px for px, to whole steps. */
-const lengths = new Set(['length', 'size', 'limit', 'margin', 'lengths', 'gaps']);
-const counts = new Set(['amount', 'lines', 'span', 'level', 'text size', 'factor']);
-
-export const isLength = ({ type }: Property): boolean => lengths.has(type.name);
-export const isStepped = (property: Property): boolean =>
-  isLength(property) || counts.has(property.type.name);
+/** Whether it is a length: dragged px for px, to whole steps. */
+export const isLength = ({ type }: Property): boolean => type.steps === 'px';
+export const isStepped = ({ type }: Property): boolean => type.steps !== undefined;
 
 const pattern = /^(share )?(-?\d+(?:\.\d+)?)(%|px)?$/;
 

@@ -25,7 +25,7 @@ const schema = (project: Project): ElementSpec[] =>
       ...attributeNames(kind, project.bands).map((name): AttrSpec => {
         const property = kind.properties.find((each) => name === each.name || name.endsWith(`.${each.name}`));
         const words =
-          property?.type.name === 'destination'
+          property?.type.refers?.to === 'screen'
             ? project.screens.flatMap((screen) => screen.name ?? [])
             : name.endsWith('.bind')
               ? project.state.map((variable) => variable.name)

@@ -1,0 +1,85 @@
+/** Types that allow some words and nothing else. */
+import type { Align, Justify } from '../layout/box.ts';
+import { fontFamilies, fontWeights } from '../text/fonts.ts';
+import { bad, good, type PropertyType } from './property-type.ts';
+
+/** One of some words. */
+export function choiceType<T extends string>(name: string, words: readonly T[]): PropertyType<T> {
+  const expects = `one of ${words.map((word) => `\`${word}\``).join(', ')}`;
+  return {
+    name,
+    expects,
+    words,
+    read(text) {
+      const plain = text.trim() as T;
+      return words.includes(plain) ? good(plain, plain) : bad(text, expects, words);
+    },
+  };
+}
+
+export const alignType = choiceType<Align>('align', ['start', 'center', 'end', 'stretch', 'baseline']);
+
+export const justifyType = choiceType<Justify>('justify', [
+  'start',
+  'center',
+  'end',
+  'between',
+  'around',
+  'evenly',
+]);
+
+/** Alignment along an axis in which items fill their cell or stand in it. */
+export const cellAlignType = choiceType<Align>('cell align', ['start', 'center', 'end', 'stretch']);
+
+export const scrollAxisType = choiceType('axis', ['vertical', 'horizontal', 'both']);
+
+export const paneType = choiceType('pane', ['first', 'second']);
+
+export const edgeType = choiceType('edge', ['top', 'bottom', 'start', 'end']);
+
+export const fitType = choiceType('picture fit', ['cover', 'contain', 'fill']);
+
+export const toneType = choiceType('tone', ['primary', 'plain', 'danger']);
+
+export const chartType = choiceType('chart type', ['line', 'bar', 'sparkline']);
+
+export const navFormType = choiceType('nav form', ['bar', 'rail', 'panel']);
+
+export const lineUpType = choiceType('line-up', ['row', 'column']);
+
+export const likeType = choiceType('like', ['row', 'column', 'grid']);
+
+export const textAlignType = choiceType('text-align', ['start', 'center', 'end']);
+
+export const familyType = choiceType(
+  'font',
+  fontFamilies.map(({ family }) => family),
+);
+
+const weightWords = fontWeights.map(String);
+
+export const weightType: PropertyType<number> = {
+  name: 'weight',
+  expects: `one of ${weightWords.join(', ')}`,
+  words: weightWords,
+  read(text) {
+    return weightWords.includes(text.trim())
+      ? good(Number(text), text.trim())
+      : bad(text, `one of ${weightWords.join(', ')}`);
+  },
+};
+
+/** `true` or `false`. */
+export const flagType: PropertyType<boolean> = {
+  name: 'flag',
+  field: 'flag',
+  blank: '{ an expression }',
+  expects: '`true` or `false`',
+  words: ['true', 'false'],
+  read(text) {
+    const plain = text.trim();
+    return plain === 'true' || plain === 'false'
+      ? good(plain === 'true', plain)
+      : bad(text, '`true` or `false`', ['true', 'false']);
+  },
+};

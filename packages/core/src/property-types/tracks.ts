@@ -1,0 +1,52 @@
+/** Types of a grid's tracks, and of how it is filled. */
+
+import { readTracks, tracksText } from '../document/track-list.ts';
+import type { Track, TrackList, TrackListPart } from '../layout/box.ts';
+import { bad, good, type PropertyType } from './property-type.ts';
+
+const trackType = (name: string, expects: string, repeats: boolean): PropertyType<TrackList> => ({
+  name,
+  expects,
+  words: ['auto', 'min-content', 'max-content', '1fr'],
+  read(text) {
+    const tracks = readTracks(text, repeats);
+    return typeof tracks === 'string' ? { ok: false, message: tracks } : good(tracks, tracksText(text));
+  },
+});
+
+/** The tracks of a grid's template. */
+export const trackListType = trackType('tracks', 'tracks such as `120 1fr auto`', true);
+
+const patternReader: Omit<PropertyType<TrackList>, 'take'> = trackType(
+  'track pattern',
+  'tracks such as `120 auto`, without `repeat`',
+  false,
+);
+
+const isTrack = (part: TrackListPart): part is Track => !('auto' in part);
+
+/** The tracks that no template has. */
+export const trackPatternType: PropertyType<readonly Track[]> = {
+  ...patternReader,
+  read(text) {
+    const reading = patternReader.read(text);
+    return reading.ok ? { ...reading, value: reading.value.filter(isTrack) } : reading;
+  },
+};
+
+const flowWords = ['row', 'column', 'dense', 'row dense', 'column dense'];
+
+/** How items without a place fill a grid (Grid 1 §7.7). */
+export const flowType: PropertyType<{ readonly axis: 'row' | 'column'; readonly dense: boolean }> = {
+  name: 'flow',
+  expects: 'one of `row`, `column`, `row dense`, `column dense`',
+  words: flowWords,
+  read(text) {
+    const parts = text.trim().split(/\s+/);
+    const plain = parts.toSorted((a, b) => Number(a === 'dense') - Number(b === 'dense')).join(' ');
+    if (!flowWords.includes(plain)) return bad(text, this.expects, flowWords);
+    const dense = parts.includes('dense');
+    const axis = parts.includes('column') ? 'column' : 'row';
+    return good({ axis, dense }, dense ? `${axis} dense` : axis);
+  },
+};
