@@ -12,7 +12,7 @@ import { escapeBraces, hasExpression, unescapeBraces } from '../expression/templ
 import { iconSet } from '../icons/icon-set.ts';
 import type { Kind, Property } from '../kinds/kind.ts';
 import { readAttribute } from './attributes.ts';
-import { controlNames, } from './names.ts';
+import { controlNames } from './names.ts';
 import { repetitionAround } from './repetition.ts';
 import { pathTo } from './tree.ts';
 import { type Band, type Control, isDialog, type Project, type StateVariable } from './types.ts';

@@ -1,43 +1,18 @@
-/** All types of properties, one line a file; what is not listed here cannot follow an expression on a running page. */
+/** All types that can follow an expression, one line a file of them: a running page knows a type by its name alone. */
+import { choices } from './choices.ts';
+import { lists } from './lists.ts';
+import { moments } from './moments.ts';
+import { names } from './names.ts';
+import { numbers } from './numbers.ts';
+import type { PropertyType } from './property-type.ts';
+import { sides } from './sides.ts';
+import { sizes } from './sizes.ts';
+import { texts } from './texts.ts';
+import { tracks } from './tracks.ts';
 
-export {
-  alignType,
-  cellAlignType,
-  chartType,
-  edgeType,
-  familyType,
-  fitType,
-  flagType,
-  justifyType,
-  likeType,
-  lineUpType,
-  navFormType,
-  paneType,
-  scrollAxisType,
-  textAlignType,
-  toneType,
-  weightType,
-} from './choices.ts';
-export { anyType, chosenType, entriesType, listType, placesType, rangesType } from './lists.ts';
-export { dateType, timeType } from './moments.ts';
-export { destinationType, iconType, identifierType, pictureType } from './names.ts';
-export {
-  amountType,
-  charactersType,
-  factorType,
-  gridLineType,
-  lengthType,
-  letterSpacingType,
-  levelType,
-  linesType,
-  offsetType,
-  orderType,
-  secondsType,
-  spanType,
-  textSizeType,
-  turnType,
-} from './numbers.ts';
-export { gapsType, lengthsType, marginType } from './sides.ts';
-export { aspectType, limitType, pinType, pointType, ratioType, sizeType } from './sizes.ts';
-export { colourType, textType } from './texts.ts';
-export { flowType, trackListType, trackPatternType } from './tracks.ts';
+/** By name. */
+export const propertyTypes: ReadonlyMap<string, PropertyType> = new Map(
+  [...choices, ...lists, ...moments, ...names, ...numbers, ...sides, ...sizes, ...texts, ...tracks].map(
+    (type) => [type.name, type],
+  ),
+);

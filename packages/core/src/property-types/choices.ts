@@ -83,3 +83,22 @@ export const flagType: PropertyType<boolean> = {
       : bad(text, '`true` or `false`', ['true', 'false']);
   },
 };
+
+export const choices = [
+  alignType,
+  cellAlignType,
+  chartType,
+  edgeType,
+  familyType,
+  fitType,
+  flagType,
+  justifyType,
+  likeType,
+  lineUpType,
+  navFormType,
+  paneType,
+  scrollAxisType,
+  textAlignType,
+  toneType,
+  weightType,
+];

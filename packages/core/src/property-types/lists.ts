@@ -144,3 +144,5 @@ export const rangesType: PropertyType<readonly ColourRange[]> = {
     return good(ranges, ranges.map(({ from, colour }) => `${printNumber(from)} ${colour}`).join(' | '));
   },
 };
+
+export const lists = [anyType, chosenType, entriesType, listType, placesType, rangesType];

@@ -24,3 +24,5 @@ const momentType = (name: string, expects: string, pattern: RegExp): PropertyTyp
 export const dateType = momentType('date', 'a date such as 2026-03-14', /^\d{4}-\d\d-\d\d$/);
 
 export const timeType = momentType('time', 'a time such as 18:40', /^([01]\d|2[0-3]):[0-5]\d$/);
+
+export const moments = [dateType, timeType];

@@ -57,3 +57,5 @@ export const pictureType: PropertyType<string> = {
       : bad(text, 'the file name of a picture of the project');
   },
 };
+
+export const names = [destinationType, iconType, pictureType];

@@ -125,3 +125,18 @@ export const factorType = numberType(
   'a factor from 0.5 to 5',
   (value) => value >= 0.5 && value <= 5,
 );
+
+export const numbers = [
+  amountType,
+  factorType,
+  gridLineType,
+  lengthType,
+  letterSpacingType,
+  levelType,
+  linesType,
+  offsetType,
+  orderType,
+  spanType,
+  textSizeType,
+  turnType,
+];

@@ -43,3 +43,5 @@ export const lengthsType = sidesType('lengths', 'one to four lengths of 0 or mor
 
 /** Lengths of the four sides, negative ones allowed. */
 export const marginType = sidesType('margin', 'one to four lengths', true);
+
+export const sides = [gapsType, lengthsType, marginType];

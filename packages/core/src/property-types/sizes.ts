@@ -114,3 +114,5 @@ export const limitType: PropertyType<Limit> = {
       : good<Limit>(value, printNumber(value));
   },
 };
+
+export const sizes = [aspectType, limitType, pinType, pointType, ratioType, sizeType];

@@ -34,3 +34,5 @@ export const colourType: PropertyType<string> = {
       : bad(text, colourExpects, colourWords);
   },
 };
+
+export const texts = [colourType, textType];

@@ -50,3 +50,5 @@ export const flowType: PropertyType<{ readonly axis: 'row' | 'column'; readonly 
     return good({ axis, dense }, dense ? `${axis} dense` : axis);
   },
 };
+
+export const tracks = [flowType, trackListType, trackPatternType];

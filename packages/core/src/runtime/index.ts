@@ -22,7 +22,7 @@ export { longList, mostItems } from '../kinds/repeat.ts';
 export { wordsInstead } from '../kinds/repeat-words.ts';
 export { tabindex, withTurn } from '../kinds/tabindex.ts';
 export { nextSort, sortedRows, type TableRow } from '../kinds/table-rows.ts';
-export { propertyTypes } from '../property-types/by-name.ts';
+export { propertyTypes } from '../property-types/catalogue.ts';
 export * from './program.ts';
 export * from './runtime.ts';
 export * from './told-trace.ts';
