@@ -2,7 +2,7 @@
 
 import { parseStatements, parseTemplate } from '@hovrin/core';
 import { Runtime } from '@hovrin/core/runtime';
-import { noActions } from '../packages/core/test/documents.ts';
+import { noActing } from '../packages/core/test/documents.ts';
 import { compare, type Measured, median, time } from './measure.ts';
 
 const bindings = 1000;
@@ -28,7 +28,7 @@ export function runs(): Measured[] {
       ],
       screens: [],
     },
-    { actions: noActions, problem: nothing },
+    { acting: noActing, problem: nothing },
   );
   for (let index = 0; index < bindings; index++)
     runtime.bind(

@@ -146,7 +146,22 @@ found.push({ ...(({ name, manner }) => ({ name, manner }))(file${at}.${kind}), o
 export const manners = new Map([${withManner.map(({ name }, at) => `['${name}', m${at}]`).join(', ')}]);`;
 }
 
-/** Functions that make a property, with the place of its name among what they are given; what is behind it is cut. */
+/** What a page asks of an action; all else is said to those who write events. */
+const ofActions = new Set(['name', 'act', 'waits', 'alter']);
+
+/** Actions without all but what they do. */
+function slimActions(code, Parser) {
+  const { body } = Parser.parse(code, { ecmaVersion: 'latest', sourceType: 'module' });
+  const written = body
+    .flatMap(({ declaration }) => declaration?.declarations ?? [])
+    .flatMap(({ init }) => (init?.type === 'ObjectExpression' ? init : []));
+  return replaced(
+    code,
+    members(code, written, (each) => !ofActions.has(nameOf(each))),
+  );
+}
+
+/** Functions that make a property, with the place of its name among what they are given; `-1`: it is `value`. */
 const propertyMakers = new Map([
   ['laidOut', 1],
   ['content', 0],
@@ -168,16 +183,24 @@ function slimProperties(code, Parser) {
   const visit = (node) => {
     if (node === null || typeof node !== 'object') return;
     const called = node.type === 'CallExpression' ? node.callee.name : undefined;
+    if (node.type === 'Property' && nameOf(node) === 'panes') {
+      // Which pane is shown alone is said by the page's attributes and its stylesheet.
+      cuts.push([node.start, node.end, 'panes: true']);
+      return;
+    }
+    if (called === 'property' && isProperty(node.arguments[0])) {
+      const name = node.arguments[0].properties.find((each) => nameOf(each) === 'name').value;
+      cuts.push([node.start, node.end, `{ name: ${code.slice(name.start, name.end)} }`]);
+      return;
+    }
     if (isProperty(node)) {
       cuts.push(...members(code, [node], (each) => nameOf(each) !== 'name'));
       return;
     }
     const place = propertyMakers.get(called);
-    const name = node.arguments?.[place];
-    if (place === -1 || name?.type === 'Literal') {
-      const [first] = node.arguments;
-      if (place > 0) cuts.push([first.start, node.arguments[place - 1].end, '0']);
-      cuts.push([place === -1 ? first.start : name.end, node.arguments.at(-1).end, '']);
+    const name = place === undefined ? undefined : place < 0 ? "'value'" : node.arguments[place]?.raw;
+    if (name !== undefined) {
+      cuts.push([node.start, node.end, `{ name: ${name} }`]);
       return;
     }
     for (const value of Object.values(node)) (Array.isArray(value) ? value : [value]).forEach(visit);
@@ -206,6 +229,7 @@ export const slimPage = {
     onLoad(/core\/src\/(?:document\/(?:track-list|names)|property-types\/[^/]+)\.ts$/, (code) =>
       slimReading(code, Parser),
     );
+    onLoad(/core\/src\/actions\/.+\.ts$/, (code) => slimActions(code, Parser));
     onLoad(/core\/src\/kinds\/.+\.ts$/, (code) => slimProperties(code, Parser));
     onLoad(/core\/src\/.+\.ts$/, (code) => code);
     // A library in one file, with constants that most of it is not asked for.

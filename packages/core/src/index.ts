@@ -2,6 +2,8 @@
  * The heart of Hovrin, in reading order: the document and its kinds, the steps that change it, its source text,
  * its layout, its expressions and their running, and what it is exported to.
  */
+export type { Acting, Action, Altering, CardFieldKind } from './actions/action.ts';
+export { actionNamed, actions, alterings } from './actions/catalogue.ts';
 export * from './arranging/arrange.ts';
 export * from './checks/changes.ts';
 export * from './checks/check.ts';
@@ -44,7 +46,6 @@ export * from './document/types.ts';
 export * from './document/validate.ts';
 export * from './document/values.ts';
 export { type ExportedPage, exportPage, type PageParts, pictureAddress } from './export/page.ts';
-export * from './expression/actions.ts';
 export * from './expression/address.ts';
 export { sharingBudget } from './expression/budget.ts';
 export * from './expression/cards.ts';

@@ -13,7 +13,7 @@ import {
   sharingBudget,
 } from '../src/index.ts';
 import { Runtime } from '../src/runtime/index.ts';
-import { named, noActions, projectOf } from './documents.ts';
+import { named, noActing, projectOf } from './documents.ts';
 
 const read = (text: string) => {
   const parsed = parseExpression(text);
@@ -146,7 +146,7 @@ it('an event with all that it sets off shares one', () => {
       ],
       screens: [],
     },
-    { actions: noActions, problem: (message) => problems.push(message) },
+    { acting: noActing, problem: (message) => problems.push(message) },
   );
   const event = parseStatements(
     'for (const n of numbers) { sum = sum + [...numbers].map(a => [...numbers].length).length }',

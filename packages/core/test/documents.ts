@@ -2,7 +2,7 @@
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import {
-  actions,
+  type Acting,
   type Control,
   contextOf,
   defaultBands,
@@ -12,7 +12,6 @@ import {
   projectFormat,
   type StateVariable,
 } from '../src/index.ts';
-import type { Host } from '../src/runtime/index.ts';
 import { Shaper } from '../src/text/shaper.ts';
 
 const fonts = join(import.meta.dirname, '../fonts');
@@ -62,6 +61,14 @@ export function named(project: Project, name: string): Control {
 }
 
 /** What does nothing, for programs that run without a page. */
-export const noActions = Object.fromEntries(
-  Object.keys(actions).map((name) => [name, () => undefined]),
-) as unknown as Host['actions'];
+export const noActing: Acting = {
+  go() {},
+  back() {},
+  openDialog() {},
+  closeDialog() {},
+  message() {},
+  focus() {},
+  scrollTo() {},
+  copy() {},
+  download() {},
+};

@@ -8,7 +8,7 @@ import { forbiddenKeys } from '../src/expression/forbidden-keys.ts';
 import { constants, functions, methodNames } from '../src/expression/functions.ts';
 import { EvaluationError, evaluateTemplate, parseStatements, parseTemplate } from '../src/index.ts';
 import { Runtime } from '../src/runtime/index.ts';
-import { noActions } from './documents.ts';
+import { noActing } from './documents.ts';
 
 const values: Readonly<Record<string, unknown>> = {
   name: 'Ilka',
@@ -264,10 +264,7 @@ describe('what a grammar makes', () => {
             type,
             initial: values[name] as never,
           }));
-          const runtime = new Runtime(
-            { state, screens: [] },
-            { actions: noActions, problem: () => undefined },
-          );
+          const runtime = new Runtime({ state, screens: [] }, { acting: noActing, problem: () => undefined });
           runtime.run(read.value);
           for (const { name } of state)
             expect(isPlainAllThrough(runtime.read(name)), `${target} = ${text}`).toBe(true);

@@ -11,7 +11,7 @@ import {
   parseTemplate,
 } from '../src/index.ts';
 import { Runtime } from '../src/runtime/index.ts';
-import { noActions, projectOf } from './documents.ts';
+import { noActing, projectOf } from './documents.ts';
 
 const reaching = [
   'window',
@@ -134,7 +134,7 @@ describe('an event', () => {
           ],
           screens: [],
         },
-        { actions: noActions, problem: () => {} },
+        { acting: noActing, problem: () => {} },
       );
       runtime.run(checked.value);
     }
@@ -146,7 +146,7 @@ describe('an event', () => {
     const problems: string[] = [];
     const runtime = new Runtime(
       { state: [{ name: 'box', type: 'record', initial: {} }], screens: [] },
-      { actions: noActions, problem: (text) => problems.push(text) },
+      { acting: noActing, problem: (text) => problems.push(text) },
     );
     const run = (text: string) => {
       const parsed = parseStatements(text);

@@ -9,7 +9,7 @@ import {
   renameState,
 } from '../src/index.ts';
 import { Runtime, type Trace, toldTrace } from '../src/runtime/index.ts';
-import { noActions, projectOf } from './documents.ts';
+import { noActing, projectOf } from './documents.ts';
 
 function start() {
   const went: string[] = [];
@@ -20,11 +20,11 @@ function start() {
   const runtime = new Runtime(
     { state: [...state, { name: 'items', type: 'list', initial: [] }], screens },
     {
-      actions: {
-        ...noActions,
-        go: (screen) => went.push(String(screen)),
-        back: () => went.push('back'),
-        message: (text) => said.push(String(text)),
+      acting: {
+        ...noActing,
+        go: (screen) => void went.push(screen),
+        back: () => void went.push('back'),
+        message: (text) => void said.push(text),
       },
       handler: (name) => (name === 'ring' ? (times) => said.push(`ring ${times}`) : undefined),
       problem: (message) => problems.push(message),
@@ -213,7 +213,7 @@ describe('a variable that follows others', () => {
   const begin = () => {
     const problems: string[] = [];
     const runtime = new Runtime(programOf(project), {
-      actions: noActions,
+      acting: noActing,
       problem: (message) => problems.push(message),
       kept: (name) => kept.get(name),
       keep: (name, value) => void kept.set(name, value),

@@ -15,7 +15,7 @@ import {
 } from '../src/index.ts';
 import { Runtime } from '../src/runtime/index.ts';
 import type { Shaper } from '../src/text/shaper.ts';
-import { named, projectOf, testShaper } from './documents.ts';
+import { named, noActing, projectOf, testShaper } from './documents.ts';
 
 let shaper: Shaper;
 beforeAll(async () => {
@@ -87,7 +87,7 @@ describe('the names', () => {
     expect(programOf(projectOf('<screen name="Plain"><text text="a" /></screen>')).bands).toBeUndefined();
     const holds = new Map<string, (value: string) => void>();
     const runtime = new Runtime(program, {
-      actions: {} as never,
+      acting: noActing,
       problem: (message) => expect.fail(message),
       see: (name, hold) => holds.set(name, hold),
     });

@@ -3,7 +3,7 @@
  * something happens by itself. One screen is on the page at a time; the others wait in templates.
  */
 import {
-  asText,
+  type Acting,
   type Dispose,
   type FeedStatus,
   type Program,
@@ -42,7 +42,7 @@ export function rows(name: string, list: StateValue): void {
   takeRows(name, list);
 }
 
-class Page {
+class Page implements Acting {
   readonly #runtime: Runtime;
   readonly #binder: Binder;
   /** Screens that have been shown; what was typed into them stays. */
@@ -65,17 +65,7 @@ class Page {
 
   constructor(private readonly program: Program) {
     this.#runtime = new Runtime(program, {
-      actions: {
-        go: (screen, values) => this.#go(asText(screen), values),
-        back: () => this.#back(),
-        message: (text) => showMessage(asText(text)),
-        open: (screen, values) => this.#openDialog(asText(screen), values),
-        close: () => this.#closeDialog(),
-        focus: (control) => this.#focus(asText(control)),
-        scrollTo: (control) => this.#scrollTo(asText(control)),
-        download: (name, text) => giveFile(asText(name), asText(text)),
-        copy: (text) => void copyText(asText(text)),
-      },
+      acting: this,
       problem: tellProblem,
       handler: handlerNamed,
       see: (name, hold) => see(program, name, hold),
@@ -105,7 +95,7 @@ class Page {
       set: (name, value) => this.#runtime.take(name, value),
       go: (screen) => {
         if (this.#way.at(-1) !== screen) this.#heard = screen;
-        this.#go(screen);
+        this.go(screen);
       },
       dialogs: (names) => this.#showDialogs(names),
       leads: () => {
@@ -152,7 +142,7 @@ class Page {
   }
 
   /** @param values what variables hold when it is entered, by their names. */
-  #go(screen: string, values?: unknown): void {
+  go(screen: string, values?: unknown): void {
     if (!this.program.screens.some(({ name }) => name === screen)) {
       tellProblem(`There is no screen \`${screen}\`.`);
       return;
@@ -170,7 +160,7 @@ class Page {
   }
 
   /** @param quietly it was opened in another window. */
-  #openDialog(name: string, values?: unknown, quietly = false): void {
+  openDialog(name: string, values?: unknown, quietly = false): void {
     const screen = this.program.screens.find((each) => each.name === name && each.dialog);
     // What is open already is not opened once more.
     if (!screen || this.#opened.includes(name)) {
@@ -201,7 +191,7 @@ class Page {
     this.#tellDialogs();
   }
 
-  #closeDialog(): void {
+  closeDialog(): void {
     if (!this.#dialogs.close()) tellProblem('No dialog is open.');
   }
 
@@ -214,24 +204,36 @@ class Page {
     this.#closesQuietly = true;
     while (this.#opened.some((name, index) => names[index] !== name) && this.#dialogs.close());
     this.#closesQuietly = false;
-    for (const name of names) this.#openDialog(name, undefined, true);
+    for (const name of names) this.openDialog(name, undefined, true);
   }
 
   /** The screen before this one; where there was none, the first. */
-  #back(): void {
+  back(): void {
     this.#way.pop();
-    this.#go(this.#way.pop() ?? this.program.start);
+    this.go(this.#way.pop() ?? this.program.start);
   }
 
-  #focus(control: string): void {
+  focus(control: string): void {
     const element = this.#onScreen(control);
     const target = element?.matches(focusable) ? element : element?.querySelector<HTMLElement>(focusable);
     if (target) target.focus();
     else element?.scrollIntoView({ block: 'nearest' });
   }
 
-  #scrollTo(control: string): void {
+  scrollTo(control: string): void {
     this.#onScreen(control)?.scrollIntoView({ block: 'nearest', behavior: 'smooth' });
+  }
+
+  message(text: string): void {
+    showMessage(text);
+  }
+
+  copy(text: string): void {
+    void copyText(text);
+  }
+
+  download(name: string, text: string): void {
+    giveFile(name, text);
   }
 
   /** A control of what is shown on top, by its name. */

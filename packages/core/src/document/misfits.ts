@@ -3,7 +3,7 @@
  * that is kept in a number. It is said while it is typed; the value holds nonetheless, and where it does not fit the
  * property is what it is without.
  */
-import { actions, alterings } from '../expression/actions.ts';
+import { actionNamed, alteringNamed } from '../actions/catalogue.ts';
 import type { AssignmentOperator, BinaryOperator, Expression, Span, Statement } from '../expression/ast.ts';
 import { asText } from '../expression/evaluate.ts';
 import { allStatements } from '../expression/names.ts';
@@ -143,8 +143,8 @@ function misfitInAction(statement: Statement, typeOf: TypeOf): Problem | undefin
   // The variable that an action alters stands in front of what it is given.
   const [name, entry, first] =
     statement.type === 'alter'
-      ? [statement.action, alterings[statement.action], 1]
-      : [statement.name, actions[statement.name as keyof typeof actions], 0];
+      ? ([statement.action, alteringNamed(statement.action), 1] as const)
+      : ([statement.name, actionNamed(statement.name), 0] as const);
   for (const [index, given] of statement.arguments.entries()) {
     const type = entry?.types?.[index + first];
     if (type === undefined) continue;

@@ -1,6 +1,6 @@
 /** What expressions of a control can read, with what it holds as everything begins: names, members, functions. */
 
-import { actions, alterings } from '../expression/actions.ts';
+import { actions, alterings } from '../actions/catalogue.ts';
 import { EvaluationError, evaluateTemplate, type Scope } from '../expression/evaluate.ts';
 import { constants, functions, methods } from '../expression/functions.ts';
 import { initialScope } from '../expression/initial-scope.ts';
@@ -139,8 +139,8 @@ export function readableAt(
   );
 }
 
-const actionsToCall = [...Object.keys(alterings), ...Object.keys(actions)].map(
-  (name): Readable => ({ text: `${name}()`, what: 'action' }),
+const actionsToCall = [...alterings, ...actions].map(
+  ({ name }): Readable => ({ text: `${name}()`, what: 'action' }),
 );
 
 /** Those of some names that have what was begun in them, those that begin so first. */

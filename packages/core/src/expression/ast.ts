@@ -82,7 +82,6 @@ export interface RecordEntry {
 export type AssignmentOperator = '=' | '+=' | '-=' | '*=' | '/=' | '%=' | '??=' | '||=' | '&&=';
 
 /** Actions on a state variable, which they take by its name. */
-export type AlteringName = 'add' | 'change' | 'remove' | 'place' | 'toggle' | 'reset';
 
 /** A value that an action brings to a screen: `{ guest: party.name }`. */
 export interface Brought {
@@ -106,7 +105,7 @@ export type Statement =
   /** A change of a state variable by one of the actions that take its name. */
   | {
       readonly type: 'alter';
-      readonly action: AlteringName;
+      readonly action: string;
       readonly name: string;
       readonly span: Span;
       readonly path: readonly Expression[];

@@ -3,12 +3,10 @@
  * they are places in the event's text, and whatever is done with them gives a new text.
  */
 import { type AnyNode, type Comment, Parser } from 'acorn';
-import { actions, alterings } from './actions.ts';
+import type { CardFieldKind } from '../actions/action.ts';
+import { actionNamed, alteringNamed } from '../actions/catalogue.ts';
 import type { Span } from './ast.ts';
 import { parseOptions } from './parse.ts';
-
-/** What a field of a card takes. */
-export type CardFieldKind = 'expression' | 'screen' | 'dialog' | 'control';
 
 /** Something that can be edited in a card: a piece of the event's text. */
 export interface CardField {
@@ -42,41 +40,6 @@ export interface ActionCard {
 }
 
 const offMark = ' off: ';
-
-/** What a screen is entered with. */
-const withValues: readonly [string, CardFieldKind] = ['with', 'expression'];
-
-/** What actions are called in a sentence, and what each of their values is. */
-const sentences: Readonly<
-  Record<keyof typeof actions, { words: string; fields: readonly (readonly [string, CardFieldKind])[] }>
-> = {
-  wait: { words: 'Wait', fields: [['seconds', 'expression']] },
-  go: { words: 'Go to', fields: [['', 'screen'], withValues] },
-  back: { words: 'Go back', fields: [] },
-  open: { words: 'Open', fields: [['', 'dialog'], withValues] },
-  close: { words: 'Close the dialog', fields: [] },
-  message: { words: 'Show a message', fields: [['', 'expression']] },
-  focus: { words: 'Focus', fields: [['', 'control']] },
-  scrollTo: { words: 'Scroll to', fields: [['', 'control']] },
-  copy: { words: 'Copy', fields: [['', 'expression']] },
-  download: {
-    words: 'Give a file',
-    fields: [
-      ['called', 'expression'],
-      ['with', 'expression'],
-    ],
-  },
-};
-
-const alteringWords: Readonly<Record<keyof typeof alterings, readonly [words: string, ...labels: string[]]>> =
-  {
-    add: ['Add to', 'row'],
-    change: ['Change in', 'row', 'to'],
-    remove: ['Remove from', 'row'],
-    place: ['Put into', 'row', 'before'],
-    toggle: ['Turn over'],
-    reset: ['Put back'],
-  };
 
 /** @returns the cards of an event; undefined where its text cannot be read, or has notes up to the end of a line. */
 export function readCards(text: string): CardList | undefined {
@@ -192,27 +155,31 @@ class CardReader {
     if (node.type !== 'CallExpression') return { words: this.slice(node), fields: [] };
     const name = this.slice(node.callee);
     const given = node.arguments;
-    if (Object.hasOwn(alterings, name)) {
-      const [words, ...labels] = alteringWords[name as keyof typeof alterings];
-      const on =
-        name === 'reset'
-          ? given.map((each) => this.slice(each)).join(', ')
-          : given[0]
-            ? this.slice(given[0])
-            : '';
+    const altering = alteringNamed(name);
+    if (altering) {
+      const [words, ...labels] = altering.card;
+      const on = altering.several
+        ? given.map((each) => this.slice(each)).join(', ')
+        : given
+            .slice(0, 1)
+            .map((each) => this.slice(each))
+            .join();
       return {
         words: `${words} ${on}`.trim(),
-        fields:
-          name === 'reset' ? [] : given.slice(1).map((each, index) => this.field(labels[index] ?? '', each)),
+        fields: altering.several
+          ? []
+          : given.slice(1).map((each, index) => this.field(labels[index] ?? '', each)),
       };
     }
-    if (Object.hasOwn(actions, name)) {
-      const { words, fields } = sentences[name as keyof typeof actions];
+    const action = actionNamed(name);
+    if (action) {
+      const { words, fields } = action.card;
+      const [first, ...others] = given;
       return {
         words,
         fields: given.map((each, index) => this.field(fields[index]?.[0] ?? '', each, fields[index]?.[1])),
-        ...(fields[1] === withValues && given.length === 1
-          ? { more: { label: 'Bring values', at: given[0]!.end, text: ', {}' } }
+        ...(action.brings && first && others.length === 0
+          ? { more: { label: 'Bring values', at: first.end, text: ', {}' } }
           : {}),
       };
     }

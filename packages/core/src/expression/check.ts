@@ -1,5 +1,5 @@
 /** Holds an expression or event against what it may use: are all names there, are all actions known. */
-import { type ActionEntry, actions, alterings } from './actions.ts';
+import { actionNamed, actions, alteringNamed, alterings } from '../actions/catalogue.ts';
 import type { Statement, Template } from './ast.ts';
 import { meantBy } from './meant.ts';
 import {
@@ -107,12 +107,16 @@ function actionProblem(
 ): Problem | undefined {
   for (const use of actionsOf(statements)) {
     const at = Math.max(0, text.indexOf(use.name));
-    const action: ActionEntry | undefined = Object.hasOwn(actions, use.name)
-      ? actions[use.name as keyof typeof actions]
-      : undefined;
+    const action = actionNamed(use.name);
     if (!action)
       return {
-        message: `There is no action \`${use.name}\`.${meantBy(use.name) || didYouMean(use.name, [...Object.keys(actions), ...Object.keys(alterings)])}`,
+        message: `There is no action \`${use.name}\`.${
+          meantBy(use.name) ||
+          didYouMean(
+            use.name,
+            [...actions, ...alterings].map(({ name }) => name),
+          )
+        }`,
         at,
       };
     if (use.arguments.length !== action.count)
@@ -136,19 +140,16 @@ const wrongControl = (name: string, { controls }: Surroundings): string | undefi
 function wrongScreen(action: string, screen: string, { screens, dialogs }: Surroundings): string | undefined {
   if (!screens.has(screen)) return `There is no screen \`${screen}\`.${didYouMean(screen, screens)}`;
   if (!dialogs) return undefined;
-  const isDialog = dialogs.has(screen);
-  if (action === 'go' && isDialog) return `\`${screen}\` is a dialog: \`open("${screen}")\` shows it.`;
-  if (action === 'open' && !isDialog) return `\`${screen}\` is no dialog: \`go("${screen}")\` leads to it.`;
-  return undefined;
+  return actionNamed(action)?.misled?.(screen, dialogs.has(screen));
 }
 
 /** Whether actions on variables fit the variables' types. What lies inside one can be of any type. */
 function alteringProblem(statements: readonly Statement[], { names }: Surroundings): Problem | undefined {
   for (const statement of allStatements(statements)) {
     if (statement.type !== 'alter' || statement.path.length > 0) continue;
-    const { on } = alterings[statement.action];
+    const on = alteringNamed(statement.action)?.on;
     const type = names.get(statement.name);
-    if (on && type !== undefined && !(on as readonly string[]).includes(type))
+    if (on && type !== undefined && !on.some((each) => each === type))
       return {
         message: `\`${statement.action}\` takes a ${on.join(' or ')}; \`${statement.name}\` is a ${type}.`,
         at: statement.span[0],

@@ -1,4 +1,5 @@
 /** Which names an expression reads and writes, and renaming them in its text. */
+import { actionNamed } from '../actions/catalogue.ts';
 import type { Expression, RecordEntry, Span, Spread, Statement, Template } from './ast.ts';
 
 /** A name from outside (a state variable, for example) at a place in the text. */
@@ -154,17 +155,10 @@ export interface PointerUse {
   readonly span: Span;
 }
 
-const pointing: Readonly<Record<string, PointerUse['what']>> = {
-  go: 'screen',
-  open: 'screen',
-  focus: 'control',
-  scrollTo: 'control',
-};
-
 /** What an event's actions lead to, as far as it is written there and not worked out. */
 export const pointersOf = (statements: readonly Statement[]): PointerUse[] =>
   actionsOf(statements).flatMap(({ name: action, arguments: [first] }): PointerUse[] => {
-    const what = Object.hasOwn(pointing, action) ? pointing[action] : undefined;
+    const what = actionNamed(action)?.pointsTo;
     return what && first?.type === 'literal' && first.span
       ? [{ action, what, name: String(first.value), span: first.span }]
       : [];

@@ -1,8 +1,7 @@
 /** Reads expressions and event texts: ECMAScript by `acorn`, narrowed to what `ast.ts` knows. */
 import { type AnyNode, type Node, Parser } from 'acorn';
-import { alterings } from './actions.ts';
+import { actionNamed, alteringNamed } from '../actions/catalogue.ts';
 import type {
-  AlteringName,
   AssignmentOperator,
   BinaryOperator,
   Brought,
@@ -236,26 +235,25 @@ class Reader {
   }
 
   private called(name: string, node: AnyNode & { type: 'CallExpression' }, depth: number): Statement[] {
-    if (!Object.hasOwn(alterings, name)) {
+    const altering = alteringNamed(name);
+    if (!altering) {
       const [screen, brought, ...more] = node.arguments;
-      if ((name !== 'go' && name !== 'open') || !screen || !brought || more.length > 0)
+      if (!actionNamed(name)?.brings || !screen || !brought || more.length > 0)
         return [{ type: 'action', name, arguments: this.arguments(node.arguments, depth) }];
       const brings = this.brought(brought, depth);
       return [{ type: 'action', name, arguments: this.arguments([screen], depth), brings }];
     }
-    const action = name as AlteringName;
-    const { takes, count } = alterings[action];
+    const { takes, count, several } = altering;
     const [first, ...others] = node.arguments;
-    if (!first || (action !== 'reset' && node.arguments.length !== count))
-      return this.refuse(node, `\`${action}\` takes ${takes}.`);
-    // `reset` may take several.
-    if (action === 'reset')
+    if (!first || (!several && node.arguments.length !== count))
+      return this.refuse(node, `\`${name}\` takes ${takes}.`);
+    if (several)
       return node.arguments.map((argument): Statement => {
-        if (argument.type !== 'Identifier') return this.refuse(argument, `\`reset\` takes ${takes}.`);
-        return { type: 'alter', action, ...this.target(argument, depth), arguments: [] };
+        if (argument.type !== 'Identifier') return this.refuse(argument, `\`${name}\` takes ${takes}.`);
+        return { type: 'alter', action: name, ...this.target(argument, depth), arguments: [] };
       });
     return [
-      { type: 'alter', action, ...this.target(first, depth), arguments: this.arguments(others, depth) },
+      { type: 'alter', action: name, ...this.target(first, depth), arguments: this.arguments(others, depth) },
     ];
   }
 

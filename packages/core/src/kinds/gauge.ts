@@ -7,11 +7,12 @@ import { content, fieldInside, label } from './field.ts';
 import type { Inside, Making, PageElement, Property } from './kind.ts';
 
 /** A number that the line stands for. */
-export const gaugeNumber = (name: string, label: string, preset?: string): Property<number> =>
-  content(name, label, amountType, {
-    ...(preset === undefined ? {} : { default: preset }),
-    page: { part: 'part-bar', as: 'attribute', name },
-  });
+export const gaugeNumber = (
+  name: string,
+  label: string,
+  rest: Partial<Property<number>> = {},
+): Property<number> =>
+  content(name, label, amountType, { page: { part: 'part-bar', as: 'attribute', name }, ...rest });
 
 /** Part of the line that is filled: where a value lies between two others. */
 export function partOf(value: number, min: number, max: number): number {

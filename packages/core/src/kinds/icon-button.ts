@@ -1,20 +1,21 @@
 /** A button that shows a sign instead of words; what it does is still said to those who cannot see it. */
 
 import type { Values } from '../document/values.ts';
-import { iconType } from '../property-types/index.ts';
+import { iconType, textType } from '../property-types/index.ts';
 import { buttonLook, buttonProperties, toneCss } from './button.ts';
 import { iconAttributes, iconDrawing } from './drawings.ts';
 import { pressedEvents } from './events.ts';
+import { content } from './field.ts';
 import type { Kind, Manner, PageElement } from './kind.ts';
 import { inside } from './made-anew.ts';
-import { disabled, disabledBy, preset, property, words } from './properties.ts';
+import { disabled, disabledBy, preset, property, } from './properties.ts';
 import { textSizeOf } from './words.ts';
 
 const own = {
-  text: {
-    ...words('text', 'What it does', { as: 'attribute', name: 'aria-label' }),
-    effect: 'behaviour' as const,
-  },
+  text: content('text', 'What it does', textType, {
+    effect: 'behaviour',
+    page: { as: 'attribute', name: 'aria-label' },
+  }),
   icon: property({
     name: 'icon',
     label: 'Icon',

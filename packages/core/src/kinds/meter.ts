@@ -9,10 +9,13 @@ import type { Kind, Manner, PageElement } from './kind.ts';
 import { inside } from './made-anew.ts';
 import { boxLook, padding, placing, sizing } from './properties.ts';
 
+/** It is made anew by them. */
+const anew = { page: { as: 'inside' } } as const;
+
 const own = {
-  value: { ...gaugeNumber('value', 'Value'), effect: 'layout' as const, page: { as: 'inside' as const } },
-  min: { ...gaugeNumber('min', 'Least', '0'), page: { as: 'inside' as const } },
-  max: { ...gaugeNumber('max', 'Greatest', '100'), page: { as: 'inside' as const } },
+  value: gaugeNumber('value', 'Value', { effect: 'layout', ...anew }),
+  min: gaugeNumber('min', 'Least', { default: '0', ...anew }),
+  max: gaugeNumber('max', 'Greatest', { default: '100', ...anew }),
   unit: content('unit', 'Unit', textType, { effect: 'layout', page: { as: 'inside' } }),
   colors: content('colors', 'Colours by value', rangesType, { page: { as: 'inside' } }),
 };

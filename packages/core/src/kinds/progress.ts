@@ -7,7 +7,7 @@ import { boxLook, padding, placing, sizing } from './properties.ts';
 
 const own = {
   value: gaugeNumber('value', 'Value'),
-  max: gaugeNumber('max', 'Whole', '100'),
+  max: gaugeNumber('max', 'Whole', { default: '100' }),
 };
 
 export const progress: Kind = {

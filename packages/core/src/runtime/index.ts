@@ -1,5 +1,6 @@
 /** What a running page needs of the core: no parser, no layout, no fonts. */
 
+export type { Acting } from '../actions/action.ts';
 export { type FeedStatus, silentAfter, standInFolder } from '../document/feed.ts';
 export type { Feed, StateValue } from '../document/types.ts';
 export { convert, Values } from '../document/values.ts';
@@ -10,7 +11,6 @@ export {
   partDeclarations,
   withoutParts,
 } from '../export/declarations.ts';
-export type { ActionName } from '../expression/actions.ts';
 export { sharingBudget } from '../expression/budget.ts';
 export { asText } from '../expression/evaluate.ts';
 export { bandAt, clockOf, type ViewName } from '../expression/view-names.ts';

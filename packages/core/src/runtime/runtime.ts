@@ -12,10 +12,11 @@ import {
   signal,
   untracked,
 } from '@preact/signals-core';
-import { ownValue, same } from '../document/same.ts';
+import type { Acting } from '../actions/action.ts';
+import { actionNamed, alteringNamed } from '../actions/catalogue.ts';
+import { ownValue } from '../document/same.ts';
 import { fitting } from '../document/state.ts';
 import type { StateValue } from '../document/types.ts';
-import type { ActionName } from '../expression/actions.ts';
 import { addressNow } from '../expression/address.ts';
 import type { Expression, Statement, Template } from '../expression/ast.ts';
 import { budgetNow, sharingBudget } from '../expression/budget.ts';
@@ -27,7 +28,7 @@ import type { Program, ProgramVariable } from './program.ts';
 /** What the runtime needs from what is around it. */
 export interface Host {
   /** Does what an event asks for. */
-  readonly actions: Readonly<Record<ActionName, (...values: readonly unknown[]) => void>>;
+  readonly acting: Acting;
   /** The application's own code of a name; undefined where there is none (yet). */
   handler?(name: string): ((...values: readonly unknown[]) => unknown) | undefined;
   /** Something went wrong; the rest goes on running. */
@@ -381,8 +382,9 @@ export class Runtime {
         Object.fromEntries(statement.brings.map(({ name, value }) => [name, evaluate(value, scope)])),
       );
     this.#tracing?.add('did', { action: statement.name, given });
-    if (statement.name === 'wait') yield Math.min(longestWait, Math.max(0, Number(given[0]) || 0));
-    else this.host.actions[statement.name as ActionName](...given);
+    const action = actionNamed(statement.name);
+    action?.act?.(this.host.acting, given);
+    if (action?.waits) yield action.waits(given);
     return true;
   }
 
@@ -402,18 +404,9 @@ export class Runtime {
     const keys = statement.path.map((key) => asText(evaluate(key, scope)));
     const whole = this.#scope(name);
     const before = keys.reduce<unknown>(ownValue, whole);
-    const [first, second] = statement.arguments.map((argument) => evaluate(argument, scope));
-    const after = (): unknown => {
-      if (action === 'toggle') return !before;
-      if (action === 'reset') return this.#state.get(name)!.initial;
-      if (!Array.isArray(before)) throw new EvaluationError(`\`${action}\` takes a list; this is none.`);
-      budgetNow().spend(before.length);
-      if (action === 'add') return [...before, first];
-      if (action === 'place') return placed(before, first, Number(second) || 0);
-      if (action === 'remove') return before.filter((row) => !same(row, first));
-      return before.map((row) => (same(row, first) ? { ...row, ...(second as object) } : row));
-    };
-    this.assign(name, inside(whole, keys, after()));
+    const given = statement.arguments.map((argument) => evaluate(argument, scope));
+    const after = alteringNamed(action)?.alter(before, given, this.#state.get(name)?.initial);
+    this.assign(name, inside(whole, keys, after));
   }
 
   #assigned(statement: Statement & { type: 'assign' }, scope: Scope): unknown {
@@ -434,9 +427,8 @@ export class Runtime {
 /** An event on its way: gives the seconds that it waits, in the end whether what stands behind it is carried out. */
 type Going = Generator<number, boolean>;
 
-/** What a round of `for` costs besides what is in it: an event's budget is enough for some 10,000. Longest wait, seconds. */
+/** What a round of `for` costs besides what is in it: an event's budget is enough for some 10,000. */
 const roundSteps = 1200;
-const longestWait = 3600;
 
 /** A value with another one at some place inside it; all that stands beside it stays. */
 function inside(whole: unknown, keys: readonly string[], value: unknown): unknown {
@@ -451,12 +443,4 @@ function inside(whole: unknown, keys: readonly string[], value: unknown): unknow
   if (!Number.isInteger(index) || index < 0 || index > whole.length)
     throw new EvaluationError(`There is no \`${key}\` in this list.`);
   return index === whole.length ? [...whole, inner] : whole.with(index, inner);
-}
-
-/** A list with a row before the one at a place; where it stood before it does not stand any more. */
-function placed(list: readonly unknown[], row: unknown, before: number): unknown[] {
-  const was = list.findIndex((each) => same(each, row));
-  const others = was < 0 ? list : list.toSpliced(was, 1);
-  const at = Math.max(0, Math.min(list.length, before)) - (was >= 0 && was < before ? 1 : 0);
-  return others.toSpliced(at, 0, row);
 }

@@ -1,6 +1,7 @@
 /** What an event of a control does, as text, with a problem said where it is. */
 import {
   actions,
+  alterings,
   asTyped,
   attributeProblems,
   type Control,
@@ -64,32 +65,12 @@ export function EventFields({
   );
 }
 
-/** What an action is written as, with what it takes left to be filled in. */
-const written: Readonly<Record<keyof typeof actions, string>> = {
-  wait: 'wait(1)',
-  go: 'go("")',
-  back: 'back()',
-  open: 'open("")',
-  close: 'close()',
-  message: 'message("")',
-  focus: 'focus("")',
-  scrollTo: 'scrollTo("")',
-  copy: 'copy("")',
-  download: 'download("file.txt", "")',
-};
-
 /** What can be done with a variable, as it is written. */
-function writtenFor({ name, type }: StateVariable): readonly string[] {
-  const set = type === 'boolean' ? `toggle(${name})` : `${name} = ${name}`;
-  if (type !== 'list') return [set, `reset(${name})`];
-  return [
-    `add(${name}, {})`,
-    `change(${name}, item, {})`,
-    `remove(${name}, item)`,
-    `place(${name}, item, 0)`,
-    set,
-    `reset(${name})`,
-  ];
+function writtenFor(variable: StateVariable): readonly string[] {
+  const { name, type } = variable;
+  const set = type === 'boolean' ? [] : [`${name} = ${name}`];
+  const fitting = alterings.filter(({ on }) => !on || on.includes(type));
+  return [...set, ...fitting.map(({ written }) => written(variable))];
 }
 
 function EventField({
@@ -142,9 +123,9 @@ function EventField({
           }
           entries={() => [
             ...pasting(),
-            ...Object.entries(actions).map(([action, { takes }]) => ({
+            ...actions.map(({ name: action, takes, written }) => ({
               label: `${action}: ${takes}`,
-              onSelect: () => add(written[action as keyof typeof actions]),
+              onSelect: () => add(written),
             })),
             ...project.state
               .filter(({ computed }) => computed === undefined)

@@ -1,0 +1,39 @@
+/** All actions, in the order in which the interface offers them. */
+import type { Action, Altering } from './action.ts';
+import { add } from './add.ts';
+import { back } from './back.ts';
+import { change } from './change.ts';
+import { close } from './close.ts';
+import { copy } from './copy.ts';
+import { download } from './download.ts';
+import { focus } from './focus.ts';
+import { go } from './go.ts';
+import { message } from './message.ts';
+import { open } from './open.ts';
+import { place } from './place.ts';
+import { remove } from './remove.ts';
+import { reset } from './reset.ts';
+import { scrollTo } from './scroll-to.ts';
+import { toggle } from './toggle.ts';
+import { wait } from './wait.ts';
+
+export const actions: readonly Action[] = [
+  wait,
+  go,
+  back,
+  open,
+  close,
+  message,
+  focus,
+  scrollTo,
+  copy,
+  download,
+];
+
+/** Actions on a state variable. */
+export const alterings: readonly Altering[] = [add, change, remove, place, toggle, reset];
+
+const actionsByName = new Map(actions.map((action) => [action.name, action]));
+const alteringsByName = new Map(alterings.map((altering) => [altering.name, altering]));
+export const actionNamed = (name: string): Action | undefined => actionsByName.get(name);
+export const alteringNamed = (name: string): Altering | undefined => alteringsByName.get(name);

@@ -1,0 +1,11 @@
+/** The dialog that is open goes. */
+import type { Action } from './action.ts';
+
+export const close: Action = {
+  name: 'close',
+  takes: 'nothing',
+  count: 0,
+  card: { words: 'Close the dialog', fields: [] },
+  written: 'close()',
+  act: (acting) => acting.closeDialog(),
+};
