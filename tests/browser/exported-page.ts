@@ -5,14 +5,19 @@ import { join } from 'node:path';
 import {
   contextOf,
   defaultBands,
+  exporterNamed,
   type Project,
   parseScreen,
   type StateVariable,
   type StoredRows,
 } from '@hovrin/core';
-import { makePage, writePage } from '@hovrin/files';
+import { makeExport, writeExport } from '@hovrin/files';
 import type { Locator, Page } from 'playwright-core';
 import { launchChromium } from './chromium.ts';
+
+/** The page of a project, as it is handed over. */
+export const makePage = (project: Project, options: Parameters<typeof makeExport>[2] = {}) =>
+  makeExport(exporterNamed('html')!, project, options);
 
 export interface ExportedPage {
   readonly page: Page;
@@ -46,7 +51,7 @@ export async function openExported(
   });
   const folder = await mkdtemp(join(tmpdir(), 'hovrin-page-'));
   const made = await makePage({ ...base, screens: parsed }, { rowsOfTable: (id) => rows.get(id) });
-  await writePage(made, folder, folder);
+  await writeExport(made, folder, folder);
   const browser = await launchChromium();
   const page = await browser.newPage({ viewport: size });
   const problems: string[] = [];

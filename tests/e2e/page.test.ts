@@ -1,10 +1,10 @@
 /** An exported page that runs: repeats follow their lists, splits and scrolls what is bound. */
 import { gzipSync } from 'node:zlib';
 import { contextOf, parseScreen } from '@hovrin/core';
-import { loadPageParts, makePage } from '@hovrin/files';
+import { loadExportParts } from '@hovrin/files';
 import type { Page } from 'playwright-core';
 import { afterAll, beforeAll, expect, it } from 'vitest';
-import { type ExportedPage, openExported } from '../browser/exported-page.ts';
+import { type ExportedPage, makePage, openExported } from '../browser/exported-page.ts';
 import { readTrial } from '../parity/documents.ts';
 
 const source = `<screen name="Bunks" padding="8">
@@ -158,7 +158,7 @@ it('what is kept is there again when the page is opened anew, what is not begins
 });
 
 it('its script is small, whatever the page uses', async () => {
-  const { script } = await loadPageParts();
+  const { script } = await loadExportParts();
   expect(gzipSync(script).length).toBeLessThan(30_000);
 });
 

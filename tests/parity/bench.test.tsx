@@ -3,13 +3,14 @@ import { mkdtemp, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fontFaceRules, kinds, type Project, ScreenView } from '@hovrin/core';
-import { loadFontManifest, loadShaper, makePage, writePage } from '@hovrin/files';
+import { loadFontManifest, loadShaper, writeExport } from '@hovrin/files';
 import type { Browser, Page } from 'playwright-core';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { projectOf } from '../../packages/core/test/documents.ts';
 import { Paint } from '../../packages/web/src/workbench/bays/Paint.tsx';
 import { launchChromium } from '../browser/chromium.ts';
+import { makePage } from '../browser/exported-page.ts';
 import { differing } from '../browser/pixels.ts';
 
 const size = { width: 420, height: 320 };
@@ -29,7 +30,7 @@ afterAll(async () => {
 /** A page's folder, with the screen as the bench paints it beside it. */
 async function written(project: Project, rightToLeft: boolean, name: string): Promise<string> {
   const out = join(folder, name);
-  await writePage(await makePage(project, { rightToLeft }), out, out);
+  await writeExport(await makePage(project, { rightToLeft }), out, out);
   const layout = new ScreenView(await loadShaper()).layOut(project, project.screens[0]!, {
     ...size,
     rightToLeft,

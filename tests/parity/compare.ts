@@ -3,9 +3,10 @@ import { mkdir, mkdtemp, rm, symlink, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { namedBoxes, type Project, ScreenView, startScreen, type View } from '@hovrin/core';
-import { fontFolder, loadShaper, makePage } from '@hovrin/files';
+import { fontFolder, loadShaper } from '@hovrin/files';
 import type { Browser, Page } from 'playwright-core';
 import { launchChromium } from '../browser/chromium.ts';
+import { makePage } from '../browser/exported-page.ts';
 
 /** A box whose edges differ. */
 export interface Difference {

@@ -1,7 +1,7 @@
 /** `hovrin check`: what is wrong with screens at some width, on standard output; nothing where all is well. */
 import {
   checkAll,
-  checkWords,
+  checkNamed,
   effectiveNames,
   type Finding,
   type Severity,
@@ -62,7 +62,7 @@ export async function checkCommand(words: readonly string[], print: (text: strin
 function readable(finding: Finding, place: string): string {
   const { severity, check, sentence, where, fixes } = finding;
   const lines = [
-    `${place}: ${severity}: ${checkWords[check]}, ${whereWords(where)}`,
+    `${place}: ${severity}: ${checkNamed(check)?.title}, ${whereWords(where)}`,
     `  ${sentence}`,
     ...fixes.map(({ label }) => `  → ${label}`),
   ];

@@ -1,6 +1,7 @@
-/** `hovrin export html`: a screen or a project as a page. */
+/** `hovrin export`: a screen or a project in one of the formats that it is handed over in. */
 import { mkdir } from 'node:fs/promises';
-import { makePage, writePage } from '@hovrin/files';
+import { exporterNamed, exporters } from '@hovrin/core';
+import { makeExport, writeExport } from '@hovrin/files';
 import { BadInput, readInput } from './bad-input.ts';
 import { readOptions } from './options.ts';
 
@@ -9,15 +10,18 @@ export async function exportCommand(
   print: (text: string) => void,
 ): Promise<number> {
   const [format, ...rest] = words;
-  if (format !== 'html')
-    throw new BadInput(`\`${format ?? ''}\` cannot be written; \`hovrin export html\` can.`);
+  const exporter = exporterNamed(format ?? '');
+  if (!exporter) {
+    const known = exporters.map(({ id }) => `\`hovrin export ${id}\``).join(', ');
+    throw new BadInput(`\`${format ?? ''}\` cannot be written; ${known} can.`);
+  }
   const { values, positionals } = readOptions(rest, { out: { type: 'string' }, rtl: { type: 'boolean' } });
   const [path, ...more] = positionals;
   if (path === undefined || more.length > 0)
-    throw new BadInput('One file or folder is needed: `hovrin export html FILE --out DIR`');
+    throw new BadInput(`One file or folder is needed: \`hovrin export ${exporter.id} FILE --out DIR\``);
   if (values.out === undefined) throw new BadInput('Where to? `--out DIR`');
   const { project, rows, assetFolder } = await readInput(path);
-  const page = await makePage(project, {
+  const page = await makeExport(exporter, project, {
     rightToLeft: values.rtl === true,
     rowsOfTable: (id) => rows.get(id),
   });
@@ -26,7 +30,7 @@ export async function exportCommand(
   } catch (error) {
     throw new BadInput(`${values.out} cannot be made: ${(error as Error).message}`);
   }
-  const missing = await writePage(page, values.out, assetFolder);
+  const missing = await writeExport(page, values.out, assetFolder);
   if (missing.length > 0) throw new BadInput(`These pictures are missing: ${missing.join(', ')}`);
   print(
     `${values.out}: ${[...page.files.keys()].join(', ')}, ${page.fonts.length} fonts, ${page.assets.length} pictures\n`,

@@ -5,6 +5,7 @@
 export type { Acting, Action, Altering, CardFieldKind } from './actions/action.ts';
 export { actionNamed, actions, alterings } from './actions/catalogue.ts';
 export * from './arranging/arrange.ts';
+export { checkNamed, checks } from './checks/catalogue/index.ts';
 export * from './checks/changes.ts';
 export * from './checks/check.ts';
 export * from './checks/finding.ts';
@@ -45,7 +46,9 @@ export * from './document/tree.ts';
 export * from './document/types.ts';
 export * from './document/validate.ts';
 export * from './document/values.ts';
-export { type ExportedPage, exportPage, type PageParts, pictureAddress } from './export/page.ts';
+export { exporterNamed, exporters } from './export/catalogue.ts';
+export type { Exported, Exporter, ExportParts } from './export/exporter.ts';
+export { pictureAddress } from './export/html.ts';
 export * from './expression/address.ts';
 export { sharingBudget } from './expression/budget.ts';
 export * from './expression/cards.ts';

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
+import { html } from '../src/export/page.ts';
 import { programOf } from '../src/export/program.ts';
 import { stylesheet } from '../src/export/stylesheet.ts';
-import { applyStep, exportPage, type Project } from '../src/index.ts';
+import { applyStep, type Project } from '../src/index.ts';
 import { named, projectOf } from './documents.ts';
 
 /** The rules of a project's controls, without theme and kinds. */
@@ -13,7 +14,7 @@ function rules(source: string): string {
     .trim();
 }
 
-const page = (project: Project) => exportPage(project, { fonts: { files: [] }, script: 'var hovrinPage;' });
+const page = (project: Project) => html.files(project, { fonts: { files: [] }, script: 'var hovrinPage;' });
 
 describe('the stylesheet', () => {
   it.each([
@@ -139,7 +140,7 @@ describe('the page', () => {
       unicodeRange: 'U+0-FF',
       italic: false,
     }));
-    const made = exportPage(project, { fonts: { files: fonts }, script: '' });
+    const made = html.files(project, { fonts: { files: fonts }, script: '' });
     expect(made.fonts).toEqual(['Hanken Grotesk.woff2', 'Zilla Slab.woff2']);
     expect(made.assets).toEqual(['a b.png']);
     expect(made.files.get('script.js')).toContain('"a b.png": "assets/a%20b.png"');

@@ -5,7 +5,7 @@ import {
   checkTemplate,
   EvaluationError,
   evaluateTemplate,
-  exportPage,
+  exporterNamed,
   type Project,
   parseStatements,
   parseTemplate,
@@ -178,7 +178,10 @@ describe('texts in a page', () => {
   };
 
   it('stay texts in its HTML, its script and its links', () => {
-    const files = exportPage(project, { fonts: { files: [] }, script: 'var hovrinPage;' }).files;
+    const files = exporterNamed('html')!.files(project, {
+      fonts: { files: [] },
+      script: 'var hovrinPage;',
+    }).files;
     const html = files.get('index.html')!;
     expect(html).not.toMatch(/<script>alert|<img src=x|onerror=alert\(1\)[^&]*>|href="javascript:/i);
     for (const [path, text] of files) if (path !== 'index.html') expect(text).not.toContain('</script>');

@@ -136,7 +136,7 @@ describe('a step that is refused', () => {
 
 it('whatever is accepted can be printed, read back, duplicated and handed over', async () => {
   const { filesOf, readFiles } = await import('@hovrin/files');
-  const { exportPage } = await import('@hovrin/core');
+  const { exporterNamed } = await import('@hovrin/core');
   const parts = { fonts: { files: [] } as never, script: '' };
   const name = fc.constantFrom('a', 'b', 'Screen1', 'class', '1', 'constructor', 'late');
   const text = fc.oneof(
@@ -255,7 +255,7 @@ it('whatever is accepted can be printed, read back, duplicated and handed over',
         const back = readFiles(files, () => `r${count++}`);
         expect(filesOf(back)).toEqual(files);
         expect(store.duplicate(project)).toBeTypeOf('string');
-        expect(exportPage(now, parts).files.size).toBeGreaterThan(2);
+        expect(exporterNamed('html')!.files(now, parts).files.size).toBeGreaterThan(2);
         for (const { inverse } of store.history(project, 'window-one', 1e9).entries.toReversed())
           expect(inverse.length).toBeGreaterThan(0);
       },

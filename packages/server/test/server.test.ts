@@ -196,7 +196,7 @@ describe('projects', () => {
   it('give their page as a zip, and as a running page that may do nothing else', async () => {
     const id = await loadDemo(store);
     const zip = unzipSync(
-      new Uint8Array(await (await fetch(`${base}/api/projects/${id}/page.zip`)).arrayBuffer()),
+      new Uint8Array(await (await fetch(`${base}/api/projects/${id}/export/html`)).arrayBuffer()),
     );
     expect(Object.keys(zip)).toEqual(
       expect.arrayContaining([

@@ -1,17 +1,12 @@
 /** Opens a project, and puts the bar of places beside what is shown of it. */
-import { Box, Database, Package, Rows3 } from 'lucide-react';
+import { Rows3 } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { Link, NavLink, Outlet, useLocation, useParams } from 'react-router';
 import { useEditorState, type Workplace, WorkplaceContext } from './editor/context.tsx';
 import { Editor } from './editor/editor.ts';
 import { loadShaper } from './fonts.ts';
+import { places } from './places.tsx';
 import { AsidesDialog } from './saving/AsidesDialog.tsx';
-
-const places = [
-  { to: '', label: 'Build', icon: Box },
-  { to: 'data', label: 'Data', icon: Database },
-  { to: 'ship', label: 'Ship', icon: Package },
-] as const;
 
 export function OpenedProject() {
   const { id = '' } = useParams();
@@ -67,13 +62,15 @@ export function OpenedProject() {
   );
 }
 
+const entries = places.flatMap(({ path, entry }) => (entry ? { path, ...entry } : []));
+
 function Frame() {
   const { project, notice } = useEditorState('project', 'notice');
   const { pathname } = useLocation();
   useEffect(() => {
     document.title = `${project.name} · Hovrin`;
   }, [project.name]);
-  const alone = pathname.endsWith('/try') || pathname.endsWith('/wall');
+  const alone = places.some(({ path, entry }) => !entry && pathname.endsWith(`/${path}`));
   return (
     <div className="flex h-full">
       {!alone && (
@@ -89,10 +86,10 @@ function Frame() {
             <Rows3 size={18} aria-hidden />
             Projects
           </Link>
-          {places.map(({ to, label, icon: Icon }) => (
+          {entries.map(({ path, label, icon: Icon }) => (
             <NavLink
-              key={label}
-              to={to}
+              key={path}
+              to={path}
               end
               className={({ isActive }) =>
                 `flex flex-col items-center gap-0.5 rounded-md py-2 text-[11px] font-medium ${isActive ? 'bg-sheet text-spruce' : 'text-ink hover:bg-sheet/60'}`

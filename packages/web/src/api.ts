@@ -152,7 +152,8 @@ export const api = {
     request<RowBatch>('POST', `${table(id, list)}/rewritten`, change),
   fileAddress: (id: string, list: string, as: 'csv' | 'json') => `${table(id, list)}/file?as=${as}`,
   assetAddress: (id: string, name: string) => `${at(id)}/assets/${encodeURIComponent(name)}`,
-  zipAddress: (id: string) => `${at(id)}/page.zip`,
+  /** @param format of the catalogue of formats. */
+  exportAddress: (id: string, format: string) => `${at(id)}/export/${encodeURIComponent(format)}`,
   /** @param long with longer texts. */
   tryAddress: (id: string, revision: number, screen: string, { long, sample, calls }: PageConditions) =>
     `/try/${encodeURIComponent(id)}/${revision}${long ? '~long' : ''}${sample === 'typical' ? '' : `~rows-${sample}`}${calls ? '~calls' : ''}/index.html#${encodeURIComponent(screen)}`,

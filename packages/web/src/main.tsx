@@ -3,13 +3,9 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Link, RouterProvider } from 'react-router';
-import { DataPlace } from './data/DataPlace.tsx';
 import { OpenedProject } from './OpenedProject.tsx';
+import { places } from './places.tsx';
 import { ProjectList } from './projects/ProjectList.tsx';
-import { ShipPlace } from './ship/ShipPlace.tsx';
-import { TryPlace } from './try/TryPlace.tsx';
-import { WallPlace } from './wall/WallPlace.tsx';
-import { BuildPlace } from './workbench/BuildPlace.tsx';
 import './styles.css';
 
 function NotHere() {
@@ -28,13 +24,9 @@ const router = createBrowserRouter([
   {
     path: '/projects/:id',
     element: <OpenedProject />,
-    children: [
-      { index: true, element: <BuildPlace /> },
-      { path: 'data', element: <DataPlace /> },
-      { path: 'ship', element: <ShipPlace /> },
-      { path: 'try', element: <TryPlace /> },
-      { path: 'wall', element: <WallPlace /> },
-    ],
+    children: places.map(({ path, Shows }) =>
+      path === '' ? { index: true, element: <Shows /> } : { path, element: <Shows /> },
+    ),
   },
   { path: '*', element: <NotHere /> },
 ]);

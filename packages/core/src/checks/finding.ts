@@ -1,37 +1,8 @@
 /** What a check finds: a problem of a control, on which widths and in which conditions, and what would mend it. */
 import type { Fix } from '../why/explanation.ts';
 
-/** Everything that is looked for. */
-export const checkNames = [
-  'too-wide',
-  'too-high',
-  'overlap',
-  'off-screen',
-  'under-hinge',
-  'small-target',
-  'cut',
-  'long-line',
-  'worse',
-  'no-difference',
-] as const;
-export type CheckName = (typeof checkNames)[number];
-
 /** A problem that must be mended; one to look at; something that would be kinder. */
 export type Severity = 'error' | 'warning' | 'advice';
-
-/** What each check is called. */
-export const checkWords: Readonly<Record<CheckName, string>> = {
-  'too-wide': 'Wider than its box',
-  'too-high': 'Higher than its box',
-  overlap: 'Overlaps',
-  'off-screen': 'Outside the screen',
-  'under-hinge': 'Under the hinge',
-  'small-target': 'Small to press',
-  cut: 'Words are cut',
-  'long-line': 'Long lines',
-  worse: 'A change makes it worse',
-  'no-difference': 'A change without effect',
-};
 
 /** A stretch of widths on which a problem is there, CSS px, both ends included. */
 export interface Where {
@@ -42,7 +13,8 @@ export interface Where {
 }
 
 export interface Finding {
-  readonly check: CheckName;
+  /** Name of the check. */
+  readonly check: string;
   readonly severity: Severity;
   /** Id of the control that has the problem. */
   readonly control: string;

@@ -1,16 +1,14 @@
 /** What would mend a finding: ready steps, each tried at the width where it is worst before it is offered. */
 
 import { readAttribute } from '../document/attributes.ts';
-import { propertiesOf } from '../document/cascade.ts';
 import { effectiveNames } from '../document/names.ts';
-import { plainArrangement } from '../document/plain-values.ts';
 import { locate, pathIn, walk } from '../document/tree.ts';
 import { type Control, inForce, type Project } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
-import { wrap } from '../kinds/properties.ts';
 import type { ScreenView } from '../layout/screen-layout.ts';
 import { applySteps, type Step } from '../steps/step.ts';
 import type { Fix } from '../why/explanation.ts';
+import { checkNamed } from './catalogue/index.ts';
 import type { Finding } from './finding.ts';
 import { acrossHeight, uprightHeight } from './heights.ts';
 import { isWrong } from './measures.ts';
@@ -77,47 +75,15 @@ function proposals(
     );
     if (known) fixes.push({ label, steps });
   };
-  const own = (name: string) => inForce(control.props[name]);
-  switch (check) {
-    case 'too-wide':
-    case 'off-screen':
-    case 'overlap':
-      if (own('width') !== undefined)
-        add(`Let ${self} be at most as wide as ${outer}`, [control, 'max-width', '100%']);
-      if (own('min-width') !== undefined)
-        add(`Take the least width from ${self}`, [control, 'min-width', null]);
-      if (own('nowrap') === 'true') add(`Let the words of ${self} break`, [control, 'nowrap', null]);
-      if (plainArrangement(parent) === 'row' && propertiesOf(kindOf(parent)).has(wrap.name))
-        add(`Let ${outer} go on in another line`, [parent, 'wrap', 'true']);
-      if (own('width') !== undefined) add(`Let ${self} be as wide as it needs`, [control, 'width', null]);
-      break;
-    case 'too-high':
-      if (inForce(parent.props.height) !== undefined)
-        add(`Let ${outer} be as high as it needs`, [parent, 'height', null]);
-      if (own('height') !== undefined) add(`Let ${self} be as high as it needs`, [control, 'height', null]);
-      if (own('max-height') !== undefined)
-        add(`Take the greatest height from ${self}`, [control, 'max-height', null]);
-      if (inForce(parent.props['max-height']) !== undefined)
-        add(`Take the greatest height from ${outer}`, [parent, 'max-height', null]);
-      break;
-    case 'small-target': {
-      const side = severity === 'error' ? '24' : '44';
-      add(`Make ${self} at least ${side} px high`, [control, 'min-height', side]);
-      add(
-        `Make ${self} at least ${side} px wide and high`,
-        [control, 'min-width', side],
-        [control, 'min-height', side],
-      );
-      break;
-    }
-    case 'cut':
-      add(`Show all lines of ${self}`, [control, 'lines', null]);
-      break;
-    case 'long-line':
-      add(`Let ${self} be at most 640 px wide`, [control, 'max-width', '640']);
-      add(`Let ${self} be at most 480 px wide`, [control, 'max-width', '480']);
-      break;
-    default:
-  }
+  checkNamed(check)?.mend?.({
+    control,
+    parent,
+    severity,
+    self,
+    outer,
+    own: (name) => inForce(control.props[name]),
+    outerOwn: (name) => inForce(parent.props[name]),
+    add,
+  });
   return fixes.filter(({ steps }) => steps.length > 0);
 }

@@ -4,7 +4,6 @@ import { walk } from '../document/tree.ts';
 import { type Control, inForce } from '../document/types.ts';
 import { entriesType } from '../property-types/index.ts';
 import type { Step } from '../steps/step.ts';
-import type { CheckName } from './finding.ts';
 
 const readIgnored = (control: Control) => {
   const text = inForce(control.props.ignore);
@@ -22,7 +21,7 @@ export function ignoredOf(screen: Control): Map<string, string> {
 }
 
 /** Lets a finding of a control stand; without a reason it counts again. */
-export function ignoreStep(control: Control, check: CheckName, reason: string | undefined): Step {
+export function ignoreStep(control: Control, check: string, reason: string | undefined): Step {
   const others = readIgnored(control).filter(({ value }) => value !== check);
   const plain = reason?.replaceAll('|', '/').trim();
   const all = plain ? [...others, { value: check, label: plain }] : others;

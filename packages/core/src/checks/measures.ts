@@ -2,14 +2,14 @@
  * The checks of a laid-out screen, as measures: numbers that move linearly with the width wherever the layout does, and
  * that are positive where something is wrong. So a stretch of widths needs to be measured at its two ends only.
  */
-import type { CheckName, Severity } from './finding.ts';
+import type { Severity } from './finding.ts';
 
 /** A number at the two ends of a stretch of widths; linear between them. */
 export type Ends = readonly [start: number, end: number];
 
 /** One thing that may be wrong somewhere on a stretch of widths. */
 export interface Measure {
-  readonly check: CheckName;
+  readonly check: string;
   readonly severity: Severity;
   readonly control: string;
   readonly other: string | undefined;

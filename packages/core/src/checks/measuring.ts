@@ -5,13 +5,13 @@ import { kindOf } from '../kinds/catalogue.ts';
 import type { Box } from '../layout/box.ts';
 import type { Laid } from '../layout/laid.ts';
 import { PlacedBox, type ScreenBox, type ScreenLayout } from '../layout/screen-layout.ts';
+import { checks } from './catalogue/index.ts';
 import type { Ended } from './ended.ts';
 import type { Measure } from './measures.ts';
 import { overlaps } from './overlaps.ts';
 import { beyond, outside } from './reaching-out.ts';
 import { moved, nowhere, type Reach, type Seeing, type Seen, type SeenBoxes, united } from './seen.ts';
 import type { Taken } from './taken.ts';
-import { target } from './targets.ts';
 import { words } from './words.ts';
 
 /** What decides about measures besides the layout. */
@@ -23,6 +23,9 @@ export interface Looking {
   /** Ids of the controls that are looked into, those around them included; absent: all. */
   readonly only?: ReadonlySet<string>;
 }
+
+/** Checks that look at boxes one by one. */
+const boxChecks = checks.flatMap(({ measure: measured }) => measured ?? []);
 
 const nothing: readonly never[] = [];
 
@@ -183,7 +186,7 @@ class Measuring {
       }),
     );
     if (control) {
-      target(this.add, ended, control, this.looking.touch);
+      for (const measured of boxChecks) measured(this.add, ended, control, this.looking);
       if (kindOf(control).container && plainArrangement(control) !== 'layers')
         overlaps(this.add, ended, parts, this.looking.controls);
     }

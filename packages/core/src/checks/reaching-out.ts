@@ -4,7 +4,6 @@ import type { Control } from '../document/types.ts';
 import { edgeOf } from '../kinds/screen-bars.ts';
 import type { ScreenBox } from '../layout/screen-layout.ts';
 import { type Add, bottomOf, type Ended, isClear, negative, ownerOf, rightOf, thereIs } from './ended.ts';
-import type { CheckName } from './finding.ts';
 import { type Ends, leeway } from './measures.ts';
 
 /** Widths of the screen at the two ends. */
@@ -58,7 +57,7 @@ export function beyond(add: Add, ended: Ended, control: Control, screen: Widths,
   }
   let isFound = false;
   const { margin } = start.box.style;
-  const say = (check: CheckName, least: number, amount: Ends, ...and: readonly Ends[]) => {
+  const say = (check: string, least: number, amount: Ends, ...and: readonly Ends[]) => {
     if (least < 0 || isClear(...amount)) return;
     isFound = true;
     add({

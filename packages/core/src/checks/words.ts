@@ -1,7 +1,7 @@
 /** Words that do not fit, are cut, or are too long to read. */
 import type { ScreenBox } from '../layout/screen-layout.ts';
 import { type Add, type Ended, isClear, ownerOf } from './ended.ts';
-import type { CheckName, Severity } from './finding.ts';
+import type { Severity } from './finding.ts';
 import { type Ends, leeway, longestLine } from './measures.ts';
 
 /** Words: wider than their box, cut, too long to read. */
@@ -13,7 +13,7 @@ export function words(add: Add, ended: Ended): void {
   const { padding, border } = style;
   const aside = padding.start + padding.end + border.start + border.end;
   const above = padding.top + padding.bottom + border.top + border.bottom;
-  const say = (check: CheckName, severity: Severity, amount: Ends) => {
+  const say = (check: string, severity: Severity, amount: Ends) => {
     if (isClear(...amount)) return;
     add({ check, severity, control, other: undefined, all: [amount], amount });
   };

@@ -7,7 +7,6 @@ import type { Conditions } from '../document/cascade.ts';
 import { defaultText } from '../document/cascade.ts';
 import { plainValues } from '../document/plain-values.ts';
 import { contextOf } from '../document/property-text.ts';
-import type { Row } from '../document/table.ts';
 import { themeOf } from '../document/theme.ts';
 import { walk } from '../document/tree.ts';
 import { type Control, inForce, type Project, startScreen } from '../document/types.ts';
@@ -20,30 +19,12 @@ import { kindOf } from '../kinds/catalogue.ts';
 import { arrangementNow, arrangementOf, mannerOf } from '../kinds/manner.ts';
 import { font, weight } from '../kinds/properties.ts';
 import type { Program } from '../runtime/program.ts';
-import { type Face, type FontManifest, fontFaceRules, fontWeights } from '../text/fonts.ts';
+import { type Face, fontFaceRules, fontWeights } from '../text/fonts.ts';
 import { aroundOf, declarations } from './declarations.ts';
-import { escapeText, pictureAddress, screenHtml } from './html.ts';
+import type { Exported, Exporter, ExportParts } from './exporter.ts';
+import { escapeText, screenHtml } from './html.ts';
 import { addressOf, programOf, styleTemplates, titleOf } from './program.ts';
 import { stylesheet } from './stylesheet.ts';
-
-export interface PageParts {
-  readonly fonts: FontManifest;
-  /** The page's script, built from the page package: defines `hovrinPage.start(program)`. */
-  readonly script: string;
-  /** The rows of a table by its id; undefined where they are not known. */
-  readonly rowsOfTable?: (id: string) => readonly Row[] | undefined;
-  /** Direction of the page; left to right where absent. */
-  readonly rightToLeft?: boolean;
-}
-
-export interface ExportedPage {
-  /** Text files by path. */
-  readonly files: ReadonlyMap<string, string>;
-  /** Names of the font files to put into `fonts/`, `.woff2` included. */
-  readonly fonts: readonly string[];
-  /** Names of the pictures to put into `assets/`. */
-  readonly assets: readonly string[];
-}
 
 /** Inline style for what is bound, at the values that a scope has. */
 function initialStyle(
@@ -109,7 +90,7 @@ const scriptText = (data: unknown, indent = 0): string =>
     .replaceAll('</', '<\\/');
 
 /** The rows of tables that are more than a program begins with: scripts, so that a page opened from disk has them, too. */
-function tableFiles(project: Project, program: Program, { rowsOfTable }: PageParts): [string, string][] {
+function tableFiles(project: Project, program: Program, { rowsOfTable }: ExportParts): [string, string][] {
   return program.state.flatMap(({ name, table }): [string, string][] => {
     const id = project.state.find((variable) => variable.name === name)?.table?.id;
     const rows = table?.file !== undefined && id !== undefined ? rowsOfTable?.(id) : undefined;
@@ -117,11 +98,21 @@ function tableFiles(project: Project, program: Program, { rowsOfTable }: PagePar
   });
 }
 
-/** Makes the files of a page. Bytes of fonts and pictures are put beside them by the caller. */
-export const exportPage = (project: Project, parts: PageParts): ExportedPage =>
-  sharingBudget(() => exported(project, parts));
+/** A page that works from any web server and opened from disk. */
+export const html: Exporter = {
+  id: 'html',
+  label: 'A page',
+  purpose: 'It works from any web server, and opened from disk.',
+  contents: [
+    ['index.html', 'All screens, with real labels, inputs and buttons'],
+    ['style.css', 'Plain flexbox with one rule a control, changes in media queries'],
+    ['script.js', 'State, bindings and events; no layout'],
+    ['fonts/, assets/', 'The fonts in use and the pictures'],
+  ],
+  files: (project, parts) => sharingBudget(() => exported(project, parts)),
+};
 
-function exported(project: Project, parts: PageParts): ExportedPage {
+function exported(project: Project, parts: ExportParts): Exported {
   const wanted = facesOf(project);
   const start = startScreen(project);
   // The page's own media queries decide about bands and orientations; here is what holds where none of them says otherwise.
@@ -165,5 +156,3 @@ ${start ? `${screenHtml(start, elements, '    ')}\n` : ''}${others.join('')}  </
     assets: project.assets.map((asset) => asset.name),
   };
 }
-
-export { pictureAddress };

@@ -8,7 +8,7 @@ import { pressedEvents } from './events.ts';
 import { content } from './field.ts';
 import type { Kind, Manner, PageElement } from './kind.ts';
 import { inside } from './made-anew.ts';
-import { disabled, disabledBy, preset, property, } from './properties.ts';
+import { disabled, disabledBy, preset, property } from './properties.ts';
 import { textSizeOf } from './words.ts';
 
 const own = {

@@ -1,7 +1,7 @@
 /** The exported page: as a zip to take away, and served for Try, where it runs in a sandboxed frame. */
 import { readFile } from 'node:fs/promises';
 import { extname, join } from 'node:path';
-import { type ExportedPage, feedOrigins, sampleConditions } from '@hovrin/core';
+import { type Exported, exporterNamed, feedOrigins, sampleConditions } from '@hovrin/core';
 import { fontFolder, workspace } from '@hovrin/files';
 import type Router from '@koa/router';
 import type { Parts } from '../parts.ts';
@@ -18,17 +18,17 @@ const mostHeld = 12;
 
 interface Made {
   readonly revision: number;
-  readonly page: ExportedPage;
+  readonly page: Exported;
   readonly name: string;
   readonly origins: readonly string[];
 }
 
 export function pageRoutes(router: Router, { store, workshop }: Parts): void {
   /** The newest pages, by project and conditions: being made, or made. */
-  const pages = new Map<string, { revision: number; page: Promise<ExportedPage> }>();
+  const pages = new Map<string, { revision: number; page: Promise<Exported> }>();
 
   /** @param conditions what the page is tried in: `long` texts, a condition of its tables (`rows-empty`). */
-  async function pageOf(id: string, conditions: readonly string[] = []): Promise<Made> {
+  async function pageOf(id: string, conditions: readonly string[] = [], format = 'html'): Promise<Made> {
     const open = store.has(id) ? store.read(id) : undefined;
     if (!open) throw new RequestError(404, 'There is no such project.');
     const { project, revision } = open;
@@ -36,12 +36,12 @@ export function pageRoutes(router: Router, { store, workshop }: Parts): void {
     const origins = store.isForeign(id) && !conditions.includes('calls') ? [] : feedOrigins(project.state);
     const long = conditions.includes('long');
     const sample = sampleConditions.find((each) => conditions.includes(`rows-${each}`)) ?? 'typical';
-    const key = `${id} ${long} ${sample}`;
+    const key = `${id} ${format} ${long} ${sample}`;
     const known = pages.get(key);
     const made =
       known?.revision === revision
         ? known
-        : { revision, page: workshop.do('page', { id, project, long, sample }) };
+        : { revision, page: workshop.do('page', { id, format, project, long, sample }) };
     pages.delete(key);
     pages.set(key, made);
     // One that failed is made anew when it is asked for again.
@@ -50,9 +50,10 @@ export function pageRoutes(router: Router, { store, workshop }: Parts): void {
     return { revision, page: await made.page, name: project.name, origins };
   }
 
-  router.get('/api/projects/:id/page.zip', async (context) => {
-    const id = context.params.id ?? '';
-    const { page, name } = await pageOf(id);
+  router.get('/api/projects/:id/export/:format', async (context) => {
+    const { id = '', format = '' } = context.params;
+    if (!exporterNamed(format)) throw new RequestError(404, 'There is no such format.');
+    const { page, name } = await pageOf(id, [], format);
     const zip = await workshop.do('zip', { id, page });
     context.type = 'application/zip';
     context.attachment(`${name.replace(/[^\w-]+/g, '-').toLowerCase() || 'page'}.zip`);

@@ -8,7 +8,8 @@ import { deflateSync } from 'node:zlib';
 import {
   type Column,
   csvOf,
-  type ExportedPage,
+  type Exported,
+  exporterNamed,
   firstRows,
   inSample,
   longTexts,
@@ -24,7 +25,7 @@ import {
 import {
   filesOf,
   fontFolder,
-  makePage,
+  makeExport,
   packProject,
   RefusedZip,
   readFiles,
@@ -65,6 +66,8 @@ const pack = (rows: readonly Row[]): PackedRows => ({
 });
 
 interface PageJob {
+  /** Of the catalogue of formats. */
+  readonly format: string;
   readonly id: string;
   readonly project: Project;
   /** With longer texts. */
@@ -84,7 +87,7 @@ interface FileJob {
 
 interface ZipJob {
   readonly id: string;
-  readonly page: ExportedPage;
+  readonly page: Exported;
 }
 
 interface PackJob {
@@ -115,10 +118,14 @@ interface TableJob {
 }
 
 export const jobs = {
-  /** The page of a project. */
-  async page({ rows }: Sources, { id, project, long, sample }: PageJob): Promise<ExportedPage> {
+  /** A project as it is handed over. */
+  async page({ rows }: Sources, { id, format, project, long, sample }: PageJob): Promise<Exported> {
     const told = inSample(project, sample);
-    return makePage(long ? longTexts(told) : told, { rowsOfTable: (table) => rows.rows(id, table) });
+    const exporter = exporterNamed(format);
+    if (!exporter) throw new Error(`There is no format ${format}.`);
+    return makeExport(exporter, long ? longTexts(told) : told, {
+      rowsOfTable: (table) => rows.rows(id, table),
+    });
   },
 
   /** A page as a zip, with its fonts and pictures. */

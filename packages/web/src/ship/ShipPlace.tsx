@@ -1,5 +1,5 @@
 /** Ship: the project handed over as a page. */
-import { inForce, startScreen, walk } from '@hovrin/core';
+import { type Exporter, exporters, inForce, startScreen, walk } from '@hovrin/core';
 import { Download } from 'lucide-react';
 import { useState } from 'react';
 import { api } from '../api.ts';
@@ -7,26 +7,10 @@ import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { useCommandKeys } from '../editor/keys.ts';
 import { PlaceHeader } from '../PlaceHeader.tsx';
 
-const files = [
-  ['index.html', 'All screens, with real labels, inputs and buttons'],
-  ['style.css', 'Plain flexbox with one rule a control, changes in media queries'],
-  ['script.js', 'State, bindings and events; no layout'],
-  ['fonts/, assets/', 'The fonts in use and the pictures'],
-] as const;
-
 export function ShipPlace() {
   const { editor } = useWorkplace();
-  const { project } = useEditorState('project');
   useCommandKeys(editor);
   const [state, setState] = useState<'ready' | 'working' | 'offline'>('ready');
-  const drafts = project.screens.flatMap((screen) =>
-    [...walk(screen)].flatMap((control) =>
-      Object.values(control.props).filter(
-        (value) => typeof value === 'object' && inForce(value) !== value.draft,
-      ),
-    ),
-  );
-
   const download = async (address: string) => {
     setState('working');
     // What is handed over is what is shown: everything must have reached the server first.
@@ -44,46 +28,14 @@ export function ShipPlace() {
       <PlaceHeader title="Ship" />
       <main className="flex-1 overflow-auto p-6">
         <div className="mx-auto flex max-w-2xl flex-col gap-4">
-          <section className="flex flex-col gap-4 rounded-md border border-rule bg-sheet p-5">
-            <div>
-              <h2 className="text-[15px] font-semibold">A page</h2>
-              <p className="text-quiet">
-                {project.screens.length} {project.screens.length === 1 ? 'screen' : 'screens'}, opening on{' '}
-                {startScreen(project)?.name ?? 'none'}. It works from any web server, and opened from disk.
-              </p>
-            </div>
-            <dl className="divide-y divide-rule border-y border-rule">
-              {files.map(([file, words]) => (
-                <div key={file} className="flex gap-4 py-1.5">
-                  <dt className="w-32 shrink-0 font-mono text-[12px]">{file}</dt>
-                  <dd className="text-quiet">{words}</dd>
-                </div>
-              ))}
-            </dl>
-            {drafts.length > 0 && (
-              <p className="text-brick">
-                {drafts.length === 1 ? 'One value is' : `${drafts.length} values are`} not valid yet; the page
-                uses the last good {drafts.length === 1 ? 'one' : 'ones'}.
-              </p>
-            )}
-            {state === 'offline' && (
-              <p role="alert" className="text-brick">
-                The server cannot be reached, so the newest changes would be missing. Try again when it is
-                back.
-              </p>
-            )}
-            <div>
-              <button
-                type="button"
-                className="btn btn-main"
-                disabled={state === 'working' || project.screens.length === 0}
-                onClick={() => void download(api.zipAddress(editor.projectId))}
-              >
-                <Download size={15} aria-hidden />{' '}
-                {state === 'working' ? 'Saving first …' : 'Download as zip'}
-              </button>
-            </div>
-          </section>
+          {exporters.map((exporter) => (
+            <Format
+              key={exporter.id}
+              exporter={exporter}
+              state={state}
+              onDownload={() => void download(api.exportAddress(editor.projectId, exporter.id))}
+            />
+          ))}
           <section className="flex flex-col gap-3 rounded-md border border-rule bg-sheet p-5">
             <div>
               <h2 className="text-[15px] font-semibold">The project itself</h2>
@@ -113,5 +65,63 @@ export function ShipPlace() {
         </div>
       </main>
     </>
+  );
+}
+
+interface FormatProps {
+  readonly exporter: Exporter;
+  readonly state: 'ready' | 'working' | 'offline';
+  readonly onDownload: () => void;
+}
+
+/** One format that the project is handed over in: what comes out, and the way to it. */
+function Format({ exporter, state, onDownload }: FormatProps) {
+  const { project } = useEditorState('project');
+  const drafts = project.screens.flatMap((screen) =>
+    [...walk(screen)].flatMap((control) =>
+      Object.values(control.props).filter(
+        (value) => typeof value === 'object' && inForce(value) !== value.draft,
+      ),
+    ),
+  );
+  return (
+    <section className="flex flex-col gap-4 rounded-md border border-rule bg-sheet p-5">
+      <div>
+        <h2 className="text-[15px] font-semibold">{exporter.label}</h2>
+        <p className="text-quiet">
+          {project.screens.length} {project.screens.length === 1 ? 'screen' : 'screens'}, opening on{' '}
+          {startScreen(project)?.name ?? 'none'}. {exporter.purpose}
+        </p>
+      </div>
+      <dl className="divide-y divide-rule border-y border-rule">
+        {exporter.contents.map(([file, words]) => (
+          <div key={file} className="flex gap-4 py-1.5">
+            <dt className="w-32 shrink-0 font-mono text-[12px]">{file}</dt>
+            <dd className="text-quiet">{words}</dd>
+          </div>
+        ))}
+      </dl>
+      {drafts.length > 0 && (
+        <p className="text-brick">
+          {drafts.length === 1 ? 'One value is' : `${drafts.length} values are`} not valid yet; the page uses
+          the last good {drafts.length === 1 ? 'one' : 'ones'}.
+        </p>
+      )}
+      {state === 'offline' && (
+        <p role="alert" className="text-brick">
+          The server cannot be reached, so the newest changes would be missing. Try again when it is back.
+        </p>
+      )}
+      <div>
+        <button
+          type="button"
+          className="btn btn-main"
+          disabled={state === 'working' || project.screens.length === 0}
+          onClick={onDownload}
+        >
+          <Download size={15} aria-hidden /> {state === 'working' ? 'Saving first …' : 'Download as zip'}
+        </button>
+      </div>
+    </section>
   );
 }

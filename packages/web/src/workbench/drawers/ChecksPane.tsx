@@ -1,10 +1,9 @@
 /** What is wrong with the screen at some width, and what would mend it. */
 import {
   applySteps,
-  type CheckName,
   type Control,
-  checkNames,
-  checkWords,
+  checks as checkKinds,
+  checkNamed,
   type Finding,
   type Fix,
   findingKey,
@@ -46,7 +45,7 @@ export function ChecksPane({ screen }: { screen: Control }) {
   const shown = all.filter(
     ({ severity, control }) => !hidden.has(severity) && (!onlySelected || selection.includes(control)),
   );
-  const groups = checkNames.flatMap((check) => {
+  const groups = checkKinds.flatMap(({ name: check }) => {
     const findings = shown.filter((finding) => finding.check === check);
     return findings.length > 0 ? [{ check, findings }] : [];
   });
@@ -100,9 +99,9 @@ export function ChecksPane({ screen }: { screen: Control }) {
           </p>
         )}
         {groups.map(({ check, findings }) => (
-          <section key={check} aria-label={checkWords[check]} className="mb-2">
+          <section key={check} aria-label={checkNamed(check)?.title} className="mb-2">
             <h3 className="px-1 font-semibold">
-              {checkWords[check]} <span className="font-normal text-quiet">{findings.length}</span>
+              {checkNamed(check)?.title} <span className="font-normal text-quiet">{findings.length}</span>
             </h3>
             <ul>
               {findings.map((finding) => (
@@ -152,7 +151,7 @@ function FindingRow({ screen, finding }: { screen: Control; finding: Finding }) 
     const found = locate(project, control)?.control;
     if (found && reason?.trim())
       editor.dispatch({
-        label: `Ignore “${checkWords[check]}”`,
+        label: `Ignore “${checkNamed(check)?.title}”`,
         steps: [ignoreStep(found, check, reason)],
         exact: true,
       });
@@ -244,19 +243,19 @@ function Ignored({ screen }: { screen: Control }) {
       <h3 className="px-1 font-semibold text-quiet">Ignored</h3>
       <ul className="text-quiet">
         {ignored.map(([key, reason]) => {
-          const [id, check] = key.split(' ') as [string, CheckName];
+          const [id, check] = key.split(' ') as [string, string];
           const control = locate(project, id)?.control;
           return (
             control && (
               <li key={key} className="flex items-baseline gap-2 px-1 py-0.5">
-                <ControlWord id={id} name={control.name ?? control.kind} /> {checkWords[check] ?? check}:{' '}
-                {reason}
+                <ControlWord id={id} name={control.name ?? control.kind} />{' '}
+                {checkNamed(check)?.title ?? check}: {reason}
                 <button
                   type="button"
                   className="btn !h-6 text-[12px]"
                   onClick={() =>
                     editor.dispatch({
-                      label: `Check “${checkWords[check]}” again`,
+                      label: `Check “${checkNamed(check)?.title}” again`,
                       steps: [ignoreStep(control, check, undefined)],
                       exact: true,
                     })

@@ -1,0 +1,29 @@
+/** All checks, in the order in which the interface lists them. */
+import type { CheckKind } from './check-kind.ts';
+import { cut } from './cut.ts';
+import { longLine } from './long-line.ts';
+import { noDifference } from './no-difference.ts';
+import { offScreen } from './off-screen.ts';
+import { overlap } from './overlap.ts';
+import { smallTarget } from './small-target.ts';
+import { tooHigh } from './too-high.ts';
+import { tooWide } from './too-wide.ts';
+import { underHinge } from './under-hinge.ts';
+import { worse } from './worse.ts';
+
+export const checks: readonly CheckKind[] = [
+  tooWide,
+  tooHigh,
+  overlap,
+  offScreen,
+  underHinge,
+  smallTarget,
+  cut,
+  longLine,
+  worse,
+  noDifference,
+];
+
+const byName = new Map(checks.map((check) => [check.name, check]));
+/** The check of that name; undefined where there is none. */
+export const checkNamed = (name: string): CheckKind | undefined => byName.get(name);
