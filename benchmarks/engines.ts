@@ -2,7 +2,7 @@
  * Our layout against `yoga-layout`, an engine that is embedded in many programs, on the same trees of rows and
  * columns. Ours begins at the document, whose values it reads; the other at calls that set a node's values.
  */
-import { boxesFor, type Control, layOutRoot, Pass, type View } from '@hovrin/core';
+import { boxesFor, type Control, layOutRoot, passOf, type View } from '@hovrin/core';
 import type { Shaper } from '@hovrin/core/text/shaper';
 import Yoga, { Edge, FlexDirection, Gutter, type Node } from 'yoga-layout';
 import { compare, type Measured } from './measure.ts';
@@ -39,7 +39,7 @@ function yogaTree(branches: number, depth: number): { root: Node; leaf: Node } {
 function ours(shaper: Shaper, screen: Control, width: number) {
   const view: View = { width, height };
   const builder = boxesFor(shaper, projectOf(screen), view);
-  return { builder, laid: layOutRoot(new Pass('nothing'), builder.box(screen)!, view) };
+  return { builder, laid: layOutRoot(passOf('nothing'), builder.box(screen)!, view) };
 }
 
 /** Largest difference between the two results, CSS px. */
@@ -104,7 +104,7 @@ export function engines(shaper: Shaper): Measured[] {
       ratio: compare(
         () => {
           wide += 7;
-          layOutRoot(new Pass('nothing'), box, { width: wide, height });
+          layOutRoot(passOf('nothing'), box, { width: wide, height });
         },
         () => {
           wideYoga += 7;
@@ -124,7 +124,7 @@ export function engines(shaper: Shaper): Measured[] {
       ratio: compare(
         () => {
           const changed = withLeaf(screen, 12 + (turn++ % 90));
-          layOutRoot(new Pass('nothing'), first.builder.box(changed)!, { width, height });
+          layOutRoot(passOf('nothing'), first.builder.box(changed)!, { width, height });
         },
         () => {
           leaf.setWidth(12 + (turnYoga++ % 90));

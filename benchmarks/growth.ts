@@ -1,5 +1,5 @@
 /** How the time grows with the number of controls: per control, as a multiple of that at 1,000. */
-import { boxesFor, type Control, layOutRoot, Pass } from '@hovrin/core';
+import { boxesFor, type Control, layOutRoot, passOf } from '@hovrin/core';
 import type { Shaper } from '@hovrin/core/text/shaper';
 import { scaleLog } from 'd3-scale';
 import { line } from 'd3-shape';
@@ -30,7 +30,7 @@ export function growth(shaper: Shaper): Growth[] {
       const project = projectOf(screen);
       const view = { width: 1280, height: 800 };
       const once = () => {
-        layOutRoot(new Pass('nothing'), boxesFor(shaper, project, view).box(screen)!, view);
+        layOutRoot(passOf('nothing'), boxesFor(shaper, project, view).box(screen)!, view);
       };
       once();
       return {

@@ -77,9 +77,10 @@ export type {
   PropertyGroup,
 } from './kinds/kind.ts';
 export { mannerOf } from './kinds/manner.ts';
+export { passOf } from './layout/engine.ts';
 export * from './layout/folded-screen.ts';
 export type { GridTracks, TrackSpan } from './layout/laid.ts';
-export { Pass, type Topic } from './layout/record.ts';
+export type { Topic } from './layout/record.ts';
 export * from './layout/screen-layout.ts';
 export * from './layout/view-boxes.ts';
 export * from './making/cells.ts';

@@ -3,10 +3,11 @@
  * given), wherever it stands; so it needs no second look while it keeps within widths at which it was looked at, however
  * much around it changes.
  */
-import { alikeOf } from '../layout/between.ts';
+
 import type { Box } from '../layout/box.ts';
 import type { Laid } from '../layout/laid.ts';
 import type { Alike } from '../layout/record.ts';
+import { alikeOf } from '../layout/record.ts';
 import { between, type Taken, within } from './taken.ts';
 
 /** How far controls reach, from a start side, CSS px. */

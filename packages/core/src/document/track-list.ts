@@ -127,6 +127,8 @@ const isCountable = ({ min, max, fitContent }: Track) =>
   fitContent === undefined && (isDefinite(min) || isDefinite(max));
 
 /** @returns the tracks, or what is wrong with the text. */
+export function readTracks(text: string, repeats: false): readonly Track[] | string;
+export function readTracks(text: string, repeats: boolean): TrackList | string;
 export function readTracks(text: string, repeats: boolean): TrackList | string {
   const reader = new TrackReader(text);
   const list: TrackListPart[] = [];

@@ -8,7 +8,7 @@
 import type { Box } from './box.ts';
 import { firstDifference, turningPoint, unlike } from './differences.ts';
 import type { Extent, Laid } from './laid.ts';
-import { type Alike, type Answer, Outcome, type Record } from './record.ts';
+import { type Alike, type Answer, alikeOf, Outcome, type Record } from './record.ts';
 
 const mix = (a: number, b: number, part: number): number => (a === b ? a : a + (b - a) * part);
 
@@ -22,6 +22,7 @@ export class Between implements Laid {
   readonly asked = Number.NaN;
   readonly definite = false;
   readonly measured = false;
+  readonly readOffFrom: Laid;
   private inner: Laid[] | undefined;
   private placed: number[] | undefined;
   private written: RecordBetween | undefined;
@@ -33,6 +34,7 @@ export class Between implements Laid {
     readonly part: number,
     private pairs?: Pairs,
   ) {
+    this.readOffFrom = a;
     this.box = a.box;
     this.width = mix(a.width, b.width, part);
     this.height = mix(a.height, b.height, part);
@@ -108,13 +110,6 @@ class RecordBetween implements Record {
     this.mixed ??= this.from.values.map((value, index) => mix(value, this.to.values[index]!, this.part));
     return this.mixed;
   }
-}
-
-/** The set of answers that one belongs to; undefined in a pass that writes nothing down. */
-export function alikeOf(answer: Answer): Alike | undefined {
-  let at = answer;
-  while (at instanceof Between) at = at.a;
-  return at.record?.alike.whole;
 }
 
 const isLaid = (answer: Answer): answer is Laid => 'children' in answer;

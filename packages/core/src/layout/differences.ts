@@ -1,9 +1,8 @@
 /** Where two layouts of one screen were decided differently. */
 
 import { isWholeUnits, unit } from '../text/units.ts';
-import { alikeOf } from './between.ts';
 import type { Box } from './box.ts';
-import { type Answer, Outcome, type Topic } from './record.ts';
+import { type Answer, alikeOf, Outcome, type Record, type Topic } from './record.ts';
 
 /** A value that was compared, and the limits between which it comes out the same. */
 export interface Compared extends Pick<Outcome, 'low' | 'high' | 'jump' | 'perPx' | 'terms'> {
@@ -42,66 +41,88 @@ export const unlike = 'unlike';
  */
 const closeness = 0.03;
 
-function sameOutcome(a: Outcome, value: number, other: number): boolean {
-  if (value === other || (other >= a.low && other < a.high)) return true;
-  if (a.jump || other < a.low - closeness || other > a.high + closeness) return false;
-  nearly = true;
-  return true;
+/** How two values of one outcome compare: `nearly` counts as the same, being close to where it changes. */
+function compareOutcomes(a: Outcome, value: number, other: number): 'same' | 'nearly' | 'other' {
+  if (value === other || (other >= a.low && other < a.high)) return 'same';
+  return a.jump || other < a.low - closeness || other > a.high + closeness ? 'other' : 'nearly';
 }
 
-/** Whether something in the answers being compared counted as the same only because it is close to changing. */
-let nearly = false;
-/** Pairs of which that is so, as long as two answers are compared: each level of a nest asks about the next several times. */
-const nearlyAlike = new Map<Answer, Set<Answer>>();
-let depth = 0;
+/** One comparison of two layouts, down to the answers inside them. */
+class Comparison {
+  /** Whether something counted as the same only because it is close to changing. */
+  private nearly = false;
+  /** Pairs of which that is so: each level of a nest asks about the next several times. */
+  private nearlyAlike: Map<Answer, Set<Answer>> | undefined;
+
+  first(a: Answer, b: Answer): Decision | typeof unlike | undefined {
+    if (areAlike(a, b)) return undefined;
+    if (this.nearlyAlike?.get(a)?.has(b)) {
+      this.nearly = true;
+      return undefined;
+    }
+    const around = this.nearly;
+    this.nearly = false;
+    const difference = this.compare(a, b);
+    // What is close to a change is alike to both sides of it, which are not to each other.
+    if (difference === undefined) {
+      if (this.nearly) {
+        this.nearlyAlike ??= new Map();
+        this.nearlyAlike.set(a, (this.nearlyAlike.get(a) ?? new Set()).add(b));
+      } else {
+        const other = alikeOf(b);
+        if (other) alikeOf(a)?.join(other);
+      }
+    }
+    this.nearly ||= around;
+    return difference;
+  }
+
+  private compare(a: Answer, b: Answer): Decision | typeof unlike | undefined {
+    const left = entriesOf(a);
+    const right = entriesOf(b);
+    for (let index = 0; index < left.length; index++) {
+      const before = left[index];
+      const after = right[index];
+      if (before === undefined || after === undefined) return unlike;
+      if (before === after) continue;
+      const found =
+        before instanceof Outcome
+          ? after instanceof Outcome
+            ? this.outcomes(before, valueAt(a, index), after, valueAt(b, index))
+            : unlike
+          : after instanceof Outcome || before.box !== after.box
+            ? unlike
+            : this.first(before, after);
+      if (found) return found;
+    }
+    return right.length === left.length ? undefined : unlike;
+  }
+
+  private outcomes(
+    before: Outcome,
+    value: number,
+    after: Outcome,
+    other: number,
+  ): Decision | typeof unlike | undefined {
+    if (before.box !== after.box || before.question !== after.question) return unlike;
+    const compared = compareOutcomes(before, value, other);
+    if (compared === 'other') return decision(before, value, after, other);
+    if (compared === 'nearly') this.nearly = true;
+    return undefined;
+  }
+}
+
+const nothingWritten: readonly never[] = [];
+const entriesOf = ({ record }: Answer): Record['entries'] => record?.entries ?? nothingWritten;
+const valueAt = ({ record }: Answer, index: number): number => record?.values[index] ?? 0;
 
 /**
  * The first decision in which two layouts differ, in the order in which they were made. All that was compared before
  * it had the same outcome, so up to there every size is linear in the screen's width. Where there is none, that is
  * kept with the answers.
  */
-export function firstDifference(a: Answer, b: Answer): Decision | typeof unlike | undefined {
-  if (areAlike(a, b)) return undefined;
-  if (nearlyAlike.get(a)?.has(b)) {
-    nearly = true;
-    return undefined;
-  }
-  const around = nearly;
-  nearly = false;
-  depth += 1;
-  const difference = compare(a, b);
-  depth -= 1;
-  // What is close to a change is alike to both sides of it, which are not to each other.
-  if (difference === undefined) {
-    if (!nearly) alikeOf(a)?.join(alikeOf(b)!);
-    else if (depth > 0) nearlyAlike.set(a, (nearlyAlike.get(a) ?? new Set()).add(b));
-  }
-  if (depth === 0) nearlyAlike.clear();
-  nearly ||= around;
-  return difference;
-}
-
-function compare(a: Answer, b: Answer): Decision | typeof unlike | undefined {
-  const left = a.record?.entries ?? [];
-  const right = b.record?.entries ?? [];
-  for (let index = 0; index < left.length; index++) {
-    const before = left[index]!;
-    const after = right[index];
-    if (after === undefined) return unlike;
-    if (before === after) continue;
-    if (before instanceof Outcome) {
-      if (!(after instanceof Outcome) || before.box !== after.box || before.question !== after.question)
-        return unlike;
-      const [value, other] = [a.record!.values[index]!, b.record!.values[index]!];
-      if (!sameOutcome(before, value, other)) return decision(before, value, after, other);
-    } else {
-      if (after instanceof Outcome || before.box !== after.box) return unlike;
-      const inside = firstDifference(before, after);
-      if (inside) return inside;
-    }
-  }
-  return right.length === left.length ? undefined : unlike;
-}
+export const firstDifference = (a: Answer, b: Answer): Decision | typeof unlike | undefined =>
+  areAlike(a, b) ? undefined : new Comparison().first(a, b);
 
 /** Whether two answers of a box are known to be decided alike. */
 const areAlike = (a: Answer, b: Answer): boolean => {
@@ -129,10 +150,10 @@ export function* comparedIn(a: Answer, b: Answer): Generator<Decision, void, voi
   function* visit(from: Answer, to: Answer): Generator<Decision, void, void> {
     if (from === to || visited.has(from)) return;
     visited.add(from);
-    for (const [index, before] of (from.record?.entries ?? []).entries()) {
-      const after = to.record?.entries[index];
+    for (const [index, before] of entriesOf(from).entries()) {
+      const after = entriesOf(to)[index];
       if (before instanceof Outcome && after instanceof Outcome)
-        yield decision(before, from.record!.values[index]!, after, to.record!.values[index]!);
+        yield decision(before, valueAt(from, index), after, valueAt(to, index));
       else if (after !== undefined && !(before instanceof Outcome) && !(after instanceof Outcome))
         yield* visit(before, after);
     }
@@ -147,16 +168,16 @@ export function allDifferences(a: Answer, b: Answer): Decision[] {
   const visit = (from: Answer, to: Answer): boolean => {
     if (areAlike(from, to) || visited.get(from) === to) return true;
     visited.set(from, to);
-    const left = from.record?.entries ?? [];
-    const right = to.record?.entries ?? [];
-    for (let index = 0; index < Math.min(left.length, right.length); index++) {
-      const before = left[index]!;
-      const after = right[index]!;
+    const left = entriesOf(from);
+    const right = entriesOf(to);
+    for (const [index, before] of left.entries()) {
+      const after = right[index];
+      if (after === undefined) break;
       if (before.box !== after.box) return false;
       if (before instanceof Outcome && after instanceof Outcome) {
         if (before.question !== after.question) return false;
-        const [value, other] = [from.record!.values[index]!, to.record!.values[index]!];
-        if (before !== after && !sameOutcome(before, value, other))
+        const [value, other] = [valueAt(from, index), valueAt(to, index)];
+        if (before !== after && compareOutcomes(before, value, other) === 'other')
           found.push(decision(before, value, after, other));
       } else if (before instanceof Outcome || after instanceof Outcome) return false;
       else visit(before, after);

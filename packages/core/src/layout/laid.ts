@@ -1,7 +1,7 @@
 /** What the engine says about a box. All lengths in CSS px, of border boxes. */
 import type { Line } from '../text/paragraph.ts';
 import type { Box } from './box.ts';
-import type { Carried } from './grid/widths.ts';
+import type { Carried } from './grid/carried.ts';
 import type { Answer, Record } from './record.ts';
 
 /** The narrowest and widest useful border-box width by content (CSS Sizing 3 §5.1). */
@@ -51,6 +51,26 @@ export interface Question {
   /** What parts of a height refer to, and rows are counted by: the height, or what it was before content held it up. */
   readonly percentOf: number;
 }
+
+/** How a box is at a width, as high as its content. @param limitsOf what parts in its height limits refer to, where they matter. */
+export const free = (width: number, measured: Measured, limitsOf?: number): Question => ({
+  width,
+  height: Number.NaN,
+  definite: false,
+  measured,
+  limitsOf,
+  percentOf: Number.NaN,
+});
+
+/** How a box is at a width and a height; NaN stands for a height that is free after all. */
+export const fixed = (width: number, height: number, definite: Definite, measured: Measured): Question => ({
+  width,
+  height,
+  definite,
+  measured,
+  limitsOf: undefined,
+  percentOf: height,
+});
 
 /** A box with its size, and its children with their places. */
 export interface Laid {

@@ -3,6 +3,7 @@
  * each child got its size. The engine itself writes it, at the place where it decides.
  */
 import type { Box } from './box.ts';
+import type { Engine } from './engine.ts';
 import type { ContentReason, Reasons } from './reason.ts';
 
 /** What a comparison was about; the sweep names changes by it. */
@@ -33,19 +34,36 @@ const manyTerms = 6;
  * depend on the screen's width. A sign that came out alike is one and the same object, so that records are held against
  * each other by a look at each entry.
  */
-export class Outcome {
+export class Outcome implements Between {
+  readonly low: number;
+  readonly high: number;
+  readonly jump: boolean;
+  readonly perPx: number;
+  readonly terms: number;
+
   constructor(
     readonly box: Box,
     readonly question: Topic,
-    readonly low: number,
-    readonly high: number,
-    /** Whether places jump when the outcome changes; otherwise they only change their pace. */
-    readonly jump: boolean,
-    /** How much of the value a px is: 1 where that is a length. */
-    readonly perPx = 1,
-    /** Of how many sizes, each cut to a whole 64th of a px, the value is made at most. */
-    readonly terms = manyTerms,
-  ) {}
+    { low, high, jump, perPx = 1, terms = manyTerms }: Between,
+  ) {
+    this.low = low;
+    this.high = high;
+    this.jump = jump;
+    this.perPx = perPx;
+    this.terms = terms;
+  }
+}
+
+/** Between which values a comparison comes out the same. */
+export interface Between {
+  readonly low: number;
+  readonly high: number;
+  /** Whether places jump when the outcome changes; otherwise they only change their pace. */
+  readonly jump: boolean;
+  /** How much of the value a px is: 1 where that is a length. */
+  readonly perPx?: number;
+  /** Of how many sizes, each cut to a whole 64th of a px, the value is made at most. */
+  readonly terms?: number;
 }
 
 /** Order of the questions among the outcomes that a box keeps. */
@@ -74,8 +92,8 @@ function signOf(box: Box, question: Topic, positive: boolean, jump: boolean, lea
   if (known) return known;
   const limit = least * Number.MIN_VALUE;
   const outcome = positive
-    ? new Outcome(box, question, limit, Infinity, jump)
-    : new Outcome(box, question, -Infinity, limit - Number.MIN_VALUE, jump);
+    ? new Outcome(box, question, { low: limit, high: Infinity, jump })
+    : new Outcome(box, question, { low: -Infinity, high: limit - Number.MIN_VALUE, jump });
   signs[index] = outcome;
   return outcome;
 }
@@ -98,6 +116,8 @@ export class Alike {
 /** Something that was worked out about a box: its layout, or how wide it would like to be at some height. */
 export interface Answer {
   readonly box: Box;
+  /** The answer at one end of the stretch of widths that this one was read off in. */
+  readonly readOffFrom?: Answer;
   /** How it came about, in passes that write that down. */
   readonly record: Record | undefined;
 }
@@ -114,6 +134,13 @@ export interface Record {
   readonly content: ContentReason | undefined;
   /** The answers of the same box that are known to be decided as this one. */
   readonly alike: Alike;
+}
+
+/** The set of answers that one belongs to; undefined in a pass that writes nothing down. */
+export function alikeOf(answer: Answer): Alike | undefined {
+  let at = answer;
+  while (at.readOffFrom) at = at.readOffFrom;
+  return at.record?.alike.whole;
 }
 
 /** What is being written down about a box. */
@@ -134,6 +161,11 @@ export const recordOf = (
   content?: ContentReason,
 ): Record => ({ entries, values, reasons, content, alike: new Alike() });
 
+/** How much may still be worked out for one layout of a screen: passes that belong together share it. */
+export interface Budget {
+  left: number;
+}
+
 /** One run of the engine over a screen. */
 export class Pass {
   /** Where comparisons go; undefined in a plain pass. */
@@ -148,20 +180,44 @@ export class Pass {
   readonly readsOff: boolean;
   /** Whether reasons are. */
   readonly explaining: boolean;
+  private quiet: Pass | undefined;
 
   /**
+   * @param engine what lays out by content; `passOf` in `engine.ts` makes passes that have it.
    * @param writes what to write down; nothing in a plain pass. `all comparisons`: everything is laid out for them, nothing
    *   is read off between two other widths.
    */
-  constructor(writes: 'nothing' | 'comparisons' | 'all comparisons' | 'reasons') {
+  constructor(
+    readonly engine: Engine,
+    readonly writes: 'nothing' | 'comparisons' | 'all comparisons' | 'reasons',
+    readonly budget: Budget = { left: Infinity },
+  ) {
     this.recording = writes === 'comparisons' || writes === 'all comparisons';
     this.readsOff = writes === 'comparisons';
     this.explaining = writes === 'reasons';
   }
 
+  /** A pass that belongs to this one and writes nothing down: for what is the same at every width of the screen. */
+  get silent(): Pass {
+    if (this.writes === 'nothing') return this;
+    this.quiet ??= new Pass(this.engine, 'nothing', this.budget);
+    return this.quiet;
+  }
+
   /** For finding out sizes on the way: comparisons count wherever they are made, reasons only of the end. */
   get onTheWay(): Pass {
-    return this.explaining ? new Pass('nothing') : this;
+    return this.explaining ? this.silent : this;
+  }
+
+  /**
+   * Counts one more answer. Where each level of a nest asks the next for ever more sizes that would never end; from some
+   * point on boxes answer as they did before.
+   *
+   * @returns whether there are enough of them.
+   */
+  isEnough(): boolean {
+    this.budget.left -= 1;
+    return this.budget.left < 0;
   }
 
   /** Notes that a difference is 0 or more, or below 0. */
@@ -182,18 +238,9 @@ export class Pass {
     return a === b;
   }
 
-  /** Notes that a value, of which a px is `perPx`, lies in a range with the same outcome throughout. `terms`: see `Outcome`. */
-  within(
-    box: Box,
-    question: Topic,
-    value: number,
-    low: number,
-    high: number,
-    jump: boolean,
-    perPx?: number,
-    terms?: number,
-  ): void {
-    this.log?.push(new Outcome(box, question, low, high, jump, perPx, terms), value);
+  /** Notes that a value lies in a range with the same outcome throughout. */
+  within(box: Box, question: Topic, value: number, between: Between): void {
+    this.log?.push(new Outcome(box, question, between), value);
   }
 
   /** The larger of two numbers; which one that is, is noted. */
@@ -222,7 +269,7 @@ export class Pass {
         const [before, after] = [order[turn - 1]!, order[turn]!];
         if (sizes[before] === sizes[after]) continue;
         const pair = before * order.length + after;
-        this.within(box, 'largest', pair, pair, pair, false);
+        this.within(box, 'largest', pair, { low: pair, high: pair, jump: false });
       }
     return order.map((index) => things[index]!);
   }

@@ -11,12 +11,12 @@ import type { Control, Project } from '../document/types.ts';
 import type { Look } from '../kinds/kind.ts';
 import type { Line } from '../text/paragraph.ts';
 import type { Shaper } from '../text/shaper.ts';
+import { layOut } from './ask.ts';
 import { type Box, nothingKnown } from './box.ts';
-import type { Extent, GridTracks, Laid } from './laid.ts';
-import { layOut } from './lay-out.ts';
-import { Pass } from './record.ts';
+import { passOf } from './engine.ts';
+import { type Extent, fixed, free, type GridTracks, type Laid } from './laid.ts';
+import type { Pass } from './record.ts';
 import { ViewBoxes } from './view-boxes.ts';
-import { beginWork } from './work.ts';
 
 /** How a screen is looked at. Lengths in CSS px. */
 export interface View {
@@ -103,19 +103,23 @@ export class ScreenView {
   layOut(project: Project, screen: Control, view: View): ScreenLayout {
     const root = this.boxes.of(project, screen, view);
     if (!root) throw new Error('A screen cannot be hidden');
-    return placeOnScreen(layOutRoot(new Pass('nothing'), root, view), view);
+    return placeOnScreen(layOutRoot(passOf('nothing'), root, view), view);
   }
 }
+
+/** How many answers are worked out for one layout of a screen, at most. Ordinary screens ask each box a few times. */
+const leastWork = 20_000;
+const workForEachBox = 20;
 
 /**
  * Lays out a screen's box in a view: a column as wide as the view and at least as high, growing with its content;
  * with bars it is exactly as high.
  */
 export function layOutRoot(pass: Pass, root: Box, view: View): Laid {
-  beginWork(root.size);
+  pass.budget.left = leastWork + workForEachBox * root.size;
   const { width, height } = roomIn(view);
-  if (root.style.firm) return layOut(pass, root, width, height, true, false);
-  if (root.style.minHeight === height) return layOut(pass, root, width, Number.NaN, false, false);
+  if (root.style.firm) return layOut(pass, root, fixed(width, height, true, false));
+  if (root.style.minHeight === height) return layOut(pass, root, free(width, false));
   const known = roots.get(root);
   const screen =
     known?.style.minHeight === height
@@ -126,7 +130,7 @@ export function layOutRoot(pass: Pass, root: Box, view: View): Laid {
           known: nothingKnown(),
         };
   roots.set(root, screen);
-  return layOut(pass, screen, width, Number.NaN, false, false);
+  return layOut(pass, screen, free(width, false));
 }
 
 /** The boxes of screens with the height of the view that they were last seen in. */

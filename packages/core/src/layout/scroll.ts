@@ -1,7 +1,8 @@
 /** What can be scrolled: one child without a bound along the axis (CSS Overflow 3). */
+
+import { layOut } from './ask.ts';
 import type { Box, ScrollContent } from './box.ts';
-import type { Laid, Question } from './laid.ts';
-import { layOut } from './lay-out.ts';
+import { fixed, free, type Laid, type Question } from './laid.ts';
 import type { Pass } from './record.ts';
 import { frameHeight, frameStart, frameTop, frameWidth, heightRange } from './sizes.ts';
 import { contentWidths } from './widths.ts';
@@ -18,9 +19,9 @@ export function layOutScroll(
 ): Laid {
   const inner = box.children[0]!;
   const frameH = frameHeight(box);
-  const free = Number.isNaN(height);
+  const isFree = Number.isNaN(height);
   const room = Math.max(0, width - frameWidth(box));
-  const seen = free ? undefined : Math.max(0, height - frameH);
+  const seen = isFree ? undefined : Math.max(0, height - frameH);
   let innerWidth = room;
   if (content.axis !== 'vertical') {
     // Along a row that is as high as what is seen, pictures' widths follow from that.
@@ -32,21 +33,21 @@ export function layOutScroll(
   const isMeasured = measured || (content.axis !== 'vertical' && 'free');
   let laid: Laid;
   if (content.axis === 'horizontal' && seen !== undefined && definite)
-    laid = layOut(pass, inner, innerWidth, seen, definite, isMeasured);
+    laid = layOut(pass, inner, fixed(innerWidth, seen, definite, isMeasured));
   else {
-    laid = layOut(pass, inner, innerWidth, Number.NaN, false, isMeasured);
+    laid = layOut(pass, inner, free(innerWidth, isMeasured));
     if (content.axis !== 'horizontal' && seen !== undefined && definite) {
       pass.sign(inner, 'least', laid.height - seen);
-      if (laid.height < seen) laid = layOut(pass, inner, innerWidth, seen, false, isMeasured);
+      if (laid.height < seen) laid = layOut(pass, inner, fixed(innerWidth, seen, false, isMeasured));
     }
   }
   const limits = heightRange(box, undefined);
   const natural = laid.height + frameH;
-  if (free) pass.held(box, natural, limits.min, limits.max);
+  if (isFree) pass.held(box, natural, limits.min, limits.max);
   if (pass.explaining) {
     pass.content = { rule: 'stack', parts: [{ box: inner, size: laid.height }], gaps: 0, frame: frameH };
   }
-  const used = free ? Math.max(limits.min, Math.min(limits.max, natural)) : height;
+  const used = isFree ? Math.max(limits.min, Math.min(limits.max, natural)) : height;
   const { border, padding } = box.style;
   // Baselines of what is inside count no lower and no higher than the box's own edges (Align 3 §9.1).
   let baseline = laid.baseline === undefined ? undefined : frameTop(box) + laid.baseline;

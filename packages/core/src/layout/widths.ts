@@ -1,10 +1,11 @@
 /** How narrow and how wide a box would like to be by its content (CSS Sizing 3 §5, Flexbox 1 §9.9). */
+
+import { heightByRatio, layOut, leastByRatio } from './ask.ts';
 import type { Box, FlexContent } from './box.ts';
-import { asksWidthLimits, type Carried, carriesAcross, carriesLimits, gridWidths } from './grid/widths.ts';
-import type { Given, Widths } from './laid.ts';
-import { heightByRatio, layOut, leastByRatio } from './lay-out.ts';
+import { asksWidthLimits, type Carried, carriesAcross, carriesLimits } from './grid/carried.ts';
+import { free, type Given, type Widths } from './laid.ts';
 import { contentAsksAgain } from './make-box.ts';
-import { Log, Pass, recordOf } from './record.ts';
+import { Log, type Pass, recordOf } from './record.ts';
 import {
   across,
   asksAfresh,
@@ -25,19 +26,18 @@ import {
   widthRange,
   widthsByLimits,
 } from './sizes.ts';
-import { isEnough } from './work.ts';
 
 /** Border-box widths by content alone; the box's own `width` and limits are not looked at. */
 export function contentWidths(pass: Pass, box: Box, given: Given): Widths {
   const widths = counted(pass, box, given, given.carried ?? 'all');
   if (box.style.aspect === undefined) return widths;
   const isFree = widths === box.known.widths && (given.heightOf === undefined || !limitsHeightByParts(box));
-  return transferred(isFree ? silent : pass, box, widths, given.heightOf);
+  return transferred(isFree ? pass.silent : pass, box, widths, given.heightOf);
 }
 
 /** Content widths where no height is known: the same at every width of the screen, so nothing is written down. */
-export const freeWidths = (box: Box): Widths =>
-  box.style.aspect === undefined ? measured(box) : transferred(silent, box, measured(box));
+export const freeWidths = (pass: Pass, box: Box): Widths =>
+  box.style.aspect === undefined ? measured(pass, box) : transferred(pass.silent, box, measured(pass, box));
 
 /** As `contentWidths`, without what height limits make of the result. */
 function counted(pass: Pass, box: Box, given: Given, wanted: Carried): Widths {
@@ -52,17 +52,15 @@ function counted(pass: Pass, box: Box, given: Given, wanted: Carried): Widths {
   const height = box.widthAsksHeight && !keepsHeight ? given.height : undefined;
   const carried = wanted !== 'all' && carriesLimits(box) ? wanted : 'all';
   const isKnown = height !== undefined || heightOf !== undefined;
-  if (widthOf === undefined && !isKnown && carried === 'all') return measured(box);
+  if (widthOf === undefined && !isKnown && carried === 'all') return measured(pass, box);
   return measuredAt(pass.onTheWay, box, { height, widthOf, heightOf, carried, isLate: isKnown && isKept });
 }
 
 /** The same without what limits of its height have to do with them. */
-function measured(box: Box): Widths {
-  box.known.widths ??= measure(silent, box, {});
+function measured(pass: Pass, box: Box): Widths {
+  box.known.widths ??= measure(pass.silent, box, {});
   return box.known.widths;
 }
-
-const silent = new Pass('nothing');
 
 /** Heights at which content widths of a box are kept. */
 const heightsKept = 24;
@@ -81,7 +79,7 @@ function measuredAt(pass: Pass, box: Box, given: Given): Widths {
   else known.widthsAt ??= [];
   const kept = (pass.recording ? known.recordedWidths : known.widthsAt)!;
   let answer = kept.find((each) => isSame(each.given, given));
-  if (!answer && isEnough()) answer = kept.at(-1);
+  if (!answer && pass.isEnough()) answer = kept.at(-1);
   if (!answer) {
     const { log } = pass;
     pass.log = pass.recording ? new Log() : undefined;
@@ -141,7 +139,7 @@ function measure(pass: Pass, box: Box, given: Given): Widths {
         : same(widths.max + frame);
     }
     case 'grid':
-      return gridWidths(pass, box, content, given);
+      return pass.engine.gridWidths(pass, box, content, given);
     case 'flex': {
       const row = content.direction === 'row';
       let min = 0;
@@ -217,10 +215,12 @@ function heightInColumn(pass: Pass, child: Box, width: number, of: number | unde
   const fixed = isShare(style.height) ? 0 : pixels(style.height, of);
   if (fixed !== undefined) return held(fixed);
   if (style.aspect === undefined || content.type === 'picture')
-    return held(layOut(pass, child, width, Number.NaN, false, 'free').height);
+    return held(layOut(pass, child, free(width, 'free')).height);
   const ratio = heightByRatio(pass, child, width);
   const isHeldUp = style.minHeight === undefined && !givesWayFully(child);
-  const least = isHeldUp ? leastByRatio(pass, child, width, ratio, limits, undefined, 'free') : 0;
+  const least = isHeldUp
+    ? leastByRatio(pass, child, width, { ratio, limits, of: undefined, measured: 'free' })
+    : 0;
   return held(pass.larger(child, 'least', ratio, least));
 }
 
@@ -304,7 +304,7 @@ export function contribution(pass: Pass, child: Box, row: boolean, given: Given)
     }
   }
   // What does not follow from a height is the same at every width of the screen.
-  const follows = child.widthAsksHeight ? pass : new Pass('nothing');
+  const follows = child.widthAsksHeight ? pass : pass.silent;
   const clamped = (width: number) => follows.clamp(child, width, range.min, range.max) + margin;
   return { min: clamped(compressible ? 0 : own.min), max: clamped(own.max) };
 }

@@ -1,38 +1,35 @@
 /** Types of a grid's tracks, and of how it is filled. */
 
 import { readTracks, tracksText } from '../document/track-list.ts';
-import type { Track, TrackList, TrackListPart } from '../layout/box.ts';
+import type { TrackList, } from '../layout/box.ts';
 import { bad, good, type PropertyType } from './property-type.ts';
 
-const trackType = (name: string, expects: string, repeats: boolean): PropertyType<TrackList> => ({
+/** @param read the tracks of a text, or a sentence that says what is wrong with it. */
+const trackType = <T extends TrackList>(
+  name: string,
+  expects: string,
+  tracksIn: (text: string) => T | string,
+): PropertyType<T> => ({
   name,
   expects,
   words: ['auto', 'min-content', 'max-content', '1fr'],
   read(text) {
-    const tracks = readTracks(text, repeats);
+    const tracks = tracksIn(text);
     return typeof tracks === 'string' ? { ok: false, message: tracks } : good(tracks, tracksText(text));
   },
 });
 
 /** The tracks of a grid's template. */
-export const trackListType = trackType('tracks', 'tracks such as `120 1fr auto`', true);
-
-const patternReader: Omit<PropertyType<TrackList>, 'take'> = trackType(
-  'track pattern',
-  'tracks such as `120 auto`, without `repeat`',
-  false,
+export const trackListType = trackType('tracks', 'tracks such as `120 1fr auto`', (text) =>
+  readTracks(text, true),
 );
 
-const isTrack = (part: TrackListPart): part is Track => !('auto' in part);
-
 /** The tracks that no template has. */
-export const trackPatternType: PropertyType<readonly Track[]> = {
-  ...patternReader,
-  read(text) {
-    const reading = patternReader.read(text);
-    return reading.ok ? { ...reading, value: reading.value.filter(isTrack) } : reading;
-  },
-};
+export const trackPatternType = trackType(
+  'track pattern',
+  'tracks such as `120 auto`, without `repeat`',
+  (text) => readTracks(text, false),
+);
 
 const flowWords = ['row', 'column', 'dense', 'row dense', 'column dense'];
 

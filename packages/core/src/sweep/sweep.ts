@@ -19,8 +19,8 @@ import {
   turningPoint,
   unlike,
 } from '../layout/differences.ts';
+import { passOf } from '../layout/engine.ts';
 import type { Laid } from '../layout/laid.ts';
-import { Pass } from '../layout/record.ts';
 import { layOutRoot, type View } from '../layout/screen-layout.ts';
 import { ViewBoxes } from '../layout/view-boxes.ts';
 import type { Shaper } from '../text/shaper.ts';
@@ -103,9 +103,9 @@ function* ranges(
   for (const [from, to] of segments(project, screen, options)) {
     const root = boxes.of(project, screen, viewAt(from));
     if (!root) return;
-    const pass = new Pass('comparisons');
+    const pass = passOf('comparisons');
     const at = (width: number): Point => ({ width, laid: layOutRoot(pass, root, viewAt(width)) });
-    const exact = new Pass('all comparisons');
+    const exact = passOf('all comparisons');
     const exactlyAt = (width: number): Point => ({ width, laid: layOutRoot(exact, root, viewAt(width)) });
     const prefixes = prefixesInForce({ bands: project.bands, width: from, height });
     const change =
@@ -116,7 +116,7 @@ function* ranges(
     lastPrefixes = prefixes;
     const plain = (width: number): Point => ({
       width,
-      laid: layOutRoot(new Pass('nothing'), root, viewAt(width)),
+      laid: layOutRoot(passOf('nothing'), root, viewAt(width)),
     });
     const isCut = cutsIn(root) > mostCuts;
     const rising: Rising | undefined = decidesByCuts(root) ? new Map() : undefined;

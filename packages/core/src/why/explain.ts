@@ -1,9 +1,10 @@
 /** Why a control has its size and place: the rule, the numbers, where they come from, and what would change them. */
+
 import type { Control, Project } from '../document/types.ts';
 import type { Builder } from '../layout/build.ts';
+import { passOf } from '../layout/engine.ts';
 import type { Laid } from '../layout/laid.ts';
 import type { SizeReason } from '../layout/reason.ts';
-import { Pass } from '../layout/record.ts';
 import { layOutRoot, type View } from '../layout/screen-layout.ts';
 import { boxesFor } from '../layout/view-boxes.ts';
 import { applyStep } from '../steps/step.ts';
@@ -84,7 +85,7 @@ export class Why {
     const screen = project.screens.find(({ id }) => id === this.on.screen.id);
     if (!screen) return false;
     const root = this.builder.box(screen);
-    const after = root && placeOf(layOutRoot(new Pass('nothing'), root, this.view), control);
+    const after = root && placeOf(layOutRoot(passOf('nothing'), root, this.view), control);
     const before = this.on.find(control)!;
     if (!after) return false;
     return (

@@ -6,11 +6,11 @@ import { themeOf } from '../document/theme.ts';
 import { locationsIn } from '../document/tree.ts';
 import type { Control, Project } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
+import { layOut } from '../layout/ask.ts';
 import type { Box } from '../layout/box.ts';
-import type { Laid } from '../layout/laid.ts';
-import { layOut } from '../layout/lay-out.ts';
+import { passOf } from '../layout/engine.ts';
+import { free, type Laid } from '../layout/laid.ts';
 import type { ContentReason, Reasons } from '../layout/reason.ts';
-import { Pass } from '../layout/record.ts';
 import { layOutRoot, type View } from '../layout/screen-layout.ts';
 import { boxesFor } from '../layout/view-boxes.ts';
 import type { Shaper } from '../text/shaper.ts';
@@ -29,7 +29,7 @@ export interface Found {
 
 /** A screen laid out with its reasons written down. */
 export class ExplainedScreen {
-  private readonly pass = new Pass('reasons');
+  private readonly pass = passOf('reasons');
   private readonly root: Laid;
   private readonly byId = new Map<string, Found>();
   readonly names: ReadonlyMap<string, string>;
@@ -88,7 +88,7 @@ export class ExplainedScreen {
 
   /** Why a box would be as high as it is by its content alone. */
   contentOf({ laid }: Found): { reason: ContentReason; height: number } | undefined {
-    const natural = layOut(this.pass, laid.box, laid.width, Number.NaN, false, laid.measured);
+    const natural = layOut(this.pass, laid.box, free(laid.width, laid.measured));
     const reason = natural.record?.content;
     return reason && { reason, height: natural.height };
   }

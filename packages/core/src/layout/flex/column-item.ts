@@ -1,10 +1,11 @@
 /** A child of a column: its width is known first, its height along the column follows, and may change the width again. */
+
+import { heightByRatio, layOut, leastByRatio } from '../ask.ts';
 import type { Align, Box } from '../box.ts';
-import { carriesAcross } from '../grid/widths.ts';
-import type { Definite, Given, Laid } from '../laid.ts';
-import { heightByRatio, layOut, leastByRatio } from '../lay-out.ts';
+import { carriesAcross } from '../grid/carried.ts';
+import { fixed as at, type Definite, free, type Given, type Laid } from '../laid.ts';
 import { contentAsksAgain } from '../make-box.ts';
-import type { Pass } from '../record.ts';
+import type { Between, Pass } from '../record.ts';
 import {
   across,
   asksAfresh,
@@ -39,27 +40,24 @@ export function columnItem(pass: Pass, child: Box, inside: FlexInside): Item {
   else {
     let least: number;
     if (style.aspect === undefined || child.content.type === 'picture') {
-      base = layOut(pass, child, width, Number.NaN, false, measured).height;
+      base = layOut(pass, child, free(width, measured)).height;
       least = base;
     } else {
       // §9.2.3 B: from its width.
       base = heightByRatio(pass, child, width);
-      least = leastByRatio(pass, child, width, base, limits, inside.width, measured);
+      least = leastByRatio(pass, child, width, { ratio: base, limits, of: inside.width, measured });
     }
     if (style.minHeight === undefined && !givesWayFully(child))
       min = Math.max(min, Math.min(least, limits.max));
   }
-  const item = makeItem(
-    pass,
-    child,
-    align,
-    style.height,
+  const item = makeItem(pass, child, align, {
+    size: style.height,
     base,
     min,
-    limits.max,
-    frameHeight(child),
-    down(style.margin),
-  );
+    max: limits.max,
+    frame: frameHeight(child),
+    margin: down(style.margin),
+  });
   // Its width is what counts until its height is known.
   item.x = width;
   return item;
@@ -102,7 +100,7 @@ export function columnItemWidth(
       widths = { min: kept, max: kept };
     }
     const room = available - margin;
-    pass.within(child, 'fit', room, ...around(room, widths.min, widths.max), false);
+    pass.within(child, 'fit', room, around(room, widths.min, widths.max));
     width = Math.min(widths.max, Math.max(widths.min, room));
   }
   pass.held(child, width, limits.min, limits.max);
@@ -110,9 +108,9 @@ export function columnItemWidth(
 }
 
 /** Which of the three ranges that two bounds cut a value lies in. */
-export function around(value: number, low: number, high: number): [number, number] {
-  if (value < low) return [-Infinity, low];
-  return value > high ? [high, Infinity] : [low, high];
+export function around(value: number, low: number, high: number): Between {
+  if (value < low) return { low: -Infinity, high: low, jump: false };
+  return value > high ? { low: high, high: Infinity, jump: false } : { low, high, jump: false };
 }
 
 /**
@@ -138,7 +136,7 @@ export function layColumnItem(
   else known = isKnown ? inside.known : 'late';
   const width = widthAtHeight(pass, item, inside, isDefinite && known, filled);
   const measured = measuredIn(pass, item.box, inside, item.align);
-  return layOut(pass, item.box, width, item.main, isDefinite && known, measured);
+  return layOut(pass, item.box, at(width, item.main, isDefinite && known, measured));
 }
 
 /** Whether content holds up a width by ratio beside a percentage of a height, even one that counts for nothing (as browsers do it). */

@@ -54,7 +54,7 @@ export function explainFlex(pass: Pass, inside: FlexInside, outcome: FlexOutcome
     let siblings = 0;
     for (const item of line) {
       const main = mainReason(item, line, inside, outcome);
-      const other = row ? heightReason(item, cross, inside) : widthReason(item, cross, inside);
+      const other = row ? heightReason(item, cross, inside) : widthReason(pass, item, cross, inside);
       const { margin } = item.box.style;
       const along: PlaceReason = {
         by: 'flow',
@@ -210,7 +210,7 @@ function heightReason(item: Item, line: number, inside: FlexInside): SizeReason 
 }
 
 /** A column's child across: its width. */
-function widthReason(item: Item, line: number, inside: FlexInside): SizeReason {
+function widthReason(pass: Pass, item: Item, line: number, inside: FlexInside): SizeReason {
   const { box } = item;
   const { style } = box;
   const limits = limitReasons(widthRange(box, inside.width), false);
@@ -228,7 +228,7 @@ function widthReason(item: Item, line: number, inside: FlexInside): SizeReason {
       result,
     };
   }
-  const widths = freeWidths(box);
+  const widths = freeWidths(pass, box);
   const room = inside.content.wrap ? line : inside.width;
   const fitting = Math.min(widths.max, Math.max(widths.min, room - margin));
   if (hasRatio(box) && Math.abs(fitting - result) > 1 / 64)

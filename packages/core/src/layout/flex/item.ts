@@ -13,21 +13,26 @@ export function alignOf(child: Box, content: FlexContent, crossSize: Size): Alig
   return word === 'baseline' && content.direction === 'column' ? 'start' : word;
 }
 
-/**
- * @param base flex base size, `min` and `max` the limits along the main axis: border-box px.
- * @param frame padding and borders along it.
- * @param margin both margins along it.
- */
+/** A child along the main axis. CSS px. */
+interface Along {
+  /** What it asks for. */
+  readonly size: Size;
+  /** Flex base size, and the limits: of the border box. */
+  readonly base: number;
+  readonly min: number;
+  readonly max: number;
+  /** Padding and borders. */
+  readonly frame: number;
+  /** Both margins. */
+  readonly margin: number;
+}
+
+/** @param align how it lies across the main axis. */
 export function makeItem(
   pass: Pass,
   box: Box,
   align: Align,
-  mainSize: Size,
-  base: number,
-  min: number,
-  max: number,
-  frame: number,
-  margin: number,
+  { size: mainSize, base, min, max, frame, margin }: Along,
 ): Item {
   const changes = isFraction(mainSize) || box.widthAsksHeight;
   const floor = changes ? pass.larger(box, 'least', base, frame) : Math.max(base, frame);

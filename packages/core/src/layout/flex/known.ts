@@ -1,7 +1,8 @@
 /** What is known of a child's height when its row or column asks it for its width, and since when. */
+
+import { layOut } from '../ask.ts';
 import type { Align, Box } from '../box.ts';
-import type { Measured } from '../laid.ts';
-import { layOut } from '../lay-out.ts';
+import { free, type Measured } from '../laid.ts';
 import type { Pass } from '../record.ts';
 import { fills, frameHeight, frameWidth, heightRange, isByContent, pixels } from '../sizes.ts';
 import { heightWithin } from '../widths.ts';
@@ -33,7 +34,7 @@ export function knownShare(
 ): true | 'late' {
   if (measured && child.keepsAnswer && typeof child.style.width !== 'number') return 'late';
   if (known === true || !child.keepsAnswer) return known;
-  const before = layOut(pass, box, width + frameWidth(box), Number.NaN, false, false);
+  const before = layOut(pass, box, free(width + frameWidth(box), false));
   return pass.equal(box, 'least', before.height, height + frameHeight(box)) ? true : 'late';
 }
 

@@ -1,7 +1,8 @@
 /** A child of a row: first its width, then its height (CSS Flexbox 1 §9.2, §9.4.7). */
+
+import { layByContent, layOut } from '../ask.ts';
 import type { Box } from '../box.ts';
-import type { Laid } from '../laid.ts';
-import { layByContent, layOut } from '../lay-out.ts';
+import { fixed as at, free, type Laid } from '../laid.ts';
 import type { Pass } from '../record.ts';
 import {
   across,
@@ -49,17 +50,14 @@ export function rowItem(pass: Pass, child: Box, inside: FlexInside): Item {
       min = pass.clamp(child, least, min, limits.max);
     }
   }
-  return makeItem(
-    pass,
-    child,
-    align,
-    style.width,
+  return makeItem(pass, child, align, {
+    size: style.width,
     base,
     min,
-    limits.max,
-    frameWidth(child),
-    across(style.margin),
-  );
+    max: limits.max,
+    frame: frameWidth(child),
+    margin: across(style.margin),
+  });
 }
 
 /** A row's child at its final width, as high as it would like to be (§9.4.7). */
@@ -70,7 +68,8 @@ export function layRowItem(pass: Pass, { box: child, main, align }: Item, inside
   if (fixed !== undefined) {
     pass.held(child, fixed, limits.min, limits.max);
     const known = typeof child.style.height === 'number' ? true : inside.known;
-    return layOut(pass, child, main, Math.max(limits.min, Math.min(limits.max, fixed)), known, measured);
+    const height = Math.max(limits.min, Math.min(limits.max, fixed));
+    return layOut(pass, child, at(main, height, known, measured));
   }
-  return layByContent(pass, child, main, limits, measured, inside.heightBasis).laid;
+  return layByContent(pass, child, free(main, measured, inside.heightBasis), limits).laid;
 }

@@ -1,7 +1,8 @@
 /** Items of a grid in their areas: how large an area is, and how an item lies in it (CSS Grid 1 §6, Align 3 §6). */
+
+import { layByContent, layOut, layStretched } from '../ask.ts';
 import type { Align, Box, GridContent } from '../box.ts';
-import type { Given, Laid } from '../laid.ts';
-import { layByContent, layOut, layStretched } from '../lay-out.ts';
+import { fixed, free, type Given, type Laid } from '../laid.ts';
 import type { AreaReason, SizeRule } from '../reason.ts';
 import type { Pass } from '../record.ts';
 import {
@@ -17,9 +18,9 @@ import {
   widthRange,
 } from '../sizes.ts';
 import { keepsWidthOf, leastByContent, widthsWithin } from '../widths.ts';
+import { type Carried, carriesAcross } from './carried.ts';
 import type { Placed } from './placement.ts';
 import { gapsOf, isFlexible, type SizedTrack } from './sizing.ts';
-import { type Carried, carriesAcross } from './widths.ts';
 
 /** The size of an area: its tracks and the gaps between them. */
 export function areaSize(tracks: readonly SizedTrack[], from: number, span: number, gap: number): number {
@@ -127,7 +128,7 @@ export function itemWidth(
 }
 
 /** An item in its area, with the rules that gave its size. */
-interface LaidItem {
+export interface LaidItem {
   readonly laid: Laid;
   readonly areaWidth: number;
   readonly areaHeight: number;
@@ -135,16 +136,19 @@ interface LaidItem {
   readonly heightRule: SizeRule;
 }
 
-/**
- * @param known how the height of its area was known before anything was sized, if it was.
- */
+/** The area of an item, CSS px. */
+interface Area {
+  readonly width: number;
+  readonly height: number;
+  /** How its height was known before anything was sized, if it was. */
+  readonly known: true | 'late' | undefined;
+}
+
 export function layItem(
   pass: Pass,
   { box, measured }: Placed,
   content: GridContent,
-  areaWidth: number,
-  areaHeight: number,
-  known: true | 'late' | undefined,
+  { width: areaWidth, height: areaHeight, known }: Area,
 ): LaidItem {
   const { style } = box;
   const limits = heightRange(box, areaHeight, pass);
@@ -175,14 +179,14 @@ export function layItem(
     return {
       laid:
         rule.rule === 'stretch'
-          ? layStretched(pass, box, width, height, definite, measured)
-          : layOut(pass, box, width, height, definite, measured),
+          ? layStretched(pass, box, fixed(width, height, definite, measured))
+          : layOut(pass, box, fixed(width, height, definite, measured)),
       areaWidth,
       areaHeight,
       widthRule,
       heightRule: rule,
     };
-  const { laid, natural } = layByContent(pass, box, width, limits, measured, areaHeight);
+  const { laid, natural } = layByContent(pass, box, free(width, measured, areaHeight), limits);
   const heightRule: SizeRule = { rule: 'content', value: natural };
   return { laid, areaWidth, areaHeight, widthRule, heightRule };
 }

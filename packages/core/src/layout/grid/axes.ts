@@ -86,20 +86,87 @@ function spanAsksContent(over: readonly Track[], room: number | undefined): bool
 }
 
 export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: GridRoom): GridTracks {
-  const { columnList, rowList } = given;
-  const placement = placeItems(content, box.children, columnList.tracks.length, rowList.tracks.length);
-  const { items } = placement;
+  return new Axes(pass, box, content, given).sized();
+}
 
-  const columnTracks = tracksOf(
-    columnList,
-    content.autoColumns,
-    placement.columnsBefore,
-    placement.columns,
-    (index) => items.some((item) => item.column <= index && index < item.column + item.columnSpan),
-  );
-  /** `known`: widths of items that follow from their rows. */
-  const sizeColumns = (known: ReadonlyMap<Placed, Widths>) => {
-    const sized = startTracks(columnTracks, given.columns.room);
+/** A track before it has a size. */
+type Unsized = ReturnType<typeof tracksOf>[number];
+
+/** Both axes of a grid on their way to a size. */
+class Axes {
+  private readonly placement: Placement;
+  private readonly items: readonly Placed[];
+  private readonly columnTracks: readonly Unsized[];
+  private readonly rowTracks: readonly Unsized[];
+  /**
+   * The items of which somebody asks how wide they are by content. What nobody asks about changes nothing: columns that are
+   * as wide as they say.
+   */
+  private readonly asking: readonly Placed[];
+
+  constructor(
+    private readonly pass: Pass,
+    private readonly box: Box,
+    private readonly content: GridContent,
+    private readonly given: GridRoom,
+  ) {
+    const { columnList, rowList } = given;
+    const placement = placeItems(content, box.children, columnList.tracks.length, rowList.tracks.length);
+    const { items } = placement;
+    this.placement = placement;
+    this.items = items;
+    this.columnTracks = tracksOf(
+      columnList,
+      content.autoColumns,
+      placement.columnsBefore,
+      placement.columns,
+      (index) => items.some((item) => item.column <= index && index < item.column + item.columnSpan),
+    );
+    this.rowTracks = tracksOf(rowList, content.autoRows, placement.rowsBefore, placement.rows, (index) =>
+      items.some((item) => item.row <= index && index < item.row + item.rowSpan),
+    );
+    this.asking = items.filter(
+      (item) => followsIn(content, item.box) && spanAsksContent(this.columnsOf(item), given.columns.room),
+    );
+    for (const item of items) item.measured = this.measuredIn(item);
+  }
+
+  sized(): GridTracks {
+    const { given, placement, content } = this;
+    const areaKnown = (item: Placed) => this.areaKnown(item);
+    const again = this.asking.filter(({ box }) => box.asksAgain);
+    let columns = this.sizeColumns(this.widthsBy((item) => this.assumedArea(item)));
+    if (given.columns.room === undefined && again.length === 0)
+      return { placement, columns, rows: [], stale: false, areaKnown, rowsIn: () => [] };
+    let widths = this.widthsIn(columns);
+    const firstRows = this.sizeRows(widths, given.rows.room);
+    // Columns do not look at what limits of the height make of flexible rows (as browsers do it).
+    const isFlexed =
+      again.length > 0 &&
+      given.rows.room === undefined &&
+      this.rowTracks.some(({ track }) => isFlexible(track));
+    const askedRows = isFlexed ? this.sizeRows(widths, undefined, true) : firstRows;
+    const firstArea = (item: Placed) => areaSize(askedRows, item.row, item.rowSpan, content.rowGap);
+    // Steps 3 and 4: where nothing could be assumed of the rows of an item that asks for them, or they came out otherwise,
+    // once more.
+    const stale = again.some((item) => {
+      const assumed = this.assumedArea(item);
+      return assumed === undefined || !this.pass.equal(item.box, 'largest', firstArea(item), assumed);
+    });
+    if (stale) {
+      columns = this.sizeColumns(
+        this.widthsBy((item) => (item.box.asksAgain ? firstArea(item) : this.assumedArea(item))),
+      );
+      widths = this.widthsIn(columns);
+    }
+    const rowsIn = (room: number) => this.sizeRows(widths, room);
+    return { placement, columns, rows: firstRows, stale, areaKnown, rowsIn };
+  }
+
+  /** @param known widths of items that follow from their rows. */
+  private sizeColumns(known: ReadonlyMap<Placed, Widths>): SizedTrack[] {
+    const { pass, box, content, given, placement } = this;
+    const sized = startTracks(this.columnTracks, given.columns.room);
     for (const [{ box: item }, { min, max }] of known) {
       const range = widthRange(item, undefined);
       pass.held(item, min, range.min, range.max);
@@ -112,53 +179,15 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
       gap: content.columnGap,
     });
     return sized;
-  };
-  const widthsIn = (columns: readonly SizedTrack[]) =>
-    items.map((item) => {
-      const area = areaSize(columns, item.column, item.columnSpan, content.columnGap);
-      return itemWidth(pass, item.box, content, area, { height: pixels(item.box.style.height, undefined) })
-        .width;
-    });
-  const rowTracks = tracksOf(rowList, content.autoRows, placement.rowsBefore, placement.rows, (index) =>
-    items.some((item) => item.row <= index && index < item.row + item.rowSpan),
-  );
-  const columnsOf = ({ column, columnSpan }: Placed) =>
-    columnTracks.slice(column, column + columnSpan).map(({ track }) => track);
-  // §12.1 step 1: rows with a definite greatest size are taken to have it.
-  const greatest = ({ max }: Track, isLate: boolean) =>
-    typeof max === 'number' ? max : isFraction(max) && !isLate ? pixels(max, given.rows.room) : undefined;
-  const rowsOf = ({ row, rowSpan }: Placed) => rowTracks.slice(row, row + rowSpan);
-  const assumedArea = (item: Placed) => {
-    let area = (item.rowSpan - 1) * content.rowGap;
-    const isLate = given.late && !asksAfresh(item.box);
-    for (const { track } of rowsOf(item)) {
-      const size = greatest(track, isLate);
-      if (size === undefined) return undefined;
-      area += size;
-    }
-    return area;
-  };
-  const areaKnown = (item: Placed) => {
-    if (assumedArea(item) === undefined) return undefined;
-    return rowsOf(item).every(({ track }) => typeof track.max === 'number') ? 'of itself' : 'by the grid';
-  };
-  const measuredIn = (item: Placed): Measured => {
-    const { width, height } = item.box.style;
-    if (!item.box.keepsAnswer || typeof width === 'number') return false;
-    const isAsked =
-      spanAsksContent(columnsOf(item), given.measured ? undefined : given.columns.room) ||
-      (isByContent(width) && !fills(width, justifyOf(item.box, content)));
-    if (!isAsked) return false;
-    const isHeld = isFraction(height) || fills(height, alignOf(item.box, content));
-    return isHeld && assumedArea(item) !== undefined ? 'known' : 'free';
-  };
-  for (const item of items) item.measured = measuredIn(item);
-  const sizeRows = (widths: readonly number[], room: number | undefined, flexByContent = false) => {
+  }
+
+  private sizeRows(widths: readonly number[], room: number | undefined, flexByContent = false): SizedTrack[] {
+    const { pass, box, content, given, items } = this;
     for (const item of items) {
-      const over = rowsOf(item).map(({ track }) => track);
+      const over = this.rowsOf(item).map(({ track }) => track);
       item.baseline = baselineOf(item, content, over, room !== undefined);
     }
-    const rows = startTracks(rowTracks, room);
+    const rows = startTracks(this.rowTracks, room);
     sizeTracks(pass, box, rows, rowContributors(pass, items, widths, rows), {
       ...given.rows,
       flexByContent,
@@ -166,69 +195,91 @@ export function sizeAxes(pass: Pass, box: Box, content: GridContent, given: Grid
       gap: content.rowGap,
     });
     return rows;
-  };
+  }
 
-  // What nobody asks about changes nothing: columns that are as wide as they say.
-  const asking = items.filter(
-    (item) => followsIn(content, item.box) && spanAsksContent(columnsOf(item), given.columns.room),
-  );
-  const again = asking.filter(({ box: item }) => item.asksAgain);
+  /** The width of each item in some columns. */
+  private widthsIn(columns: readonly SizedTrack[]): number[] {
+    const { pass, content } = this;
+    return this.items.map(({ box, column, columnSpan }) => {
+      const area = areaSize(columns, column, columnSpan, content.columnGap);
+      return itemWidth(pass, box, content, area, { height: pixels(box.style.height, undefined) }).width;
+    });
+  }
+
+  private columnsOf({ column, columnSpan }: Placed): Track[] {
+    return this.columnTracks.slice(column, column + columnSpan).map(({ track }) => track);
+  }
+
+  private rowsOf({ row, rowSpan }: Placed): readonly Unsized[] {
+    return this.rowTracks.slice(row, row + rowSpan);
+  }
+
+  /** How high the rows of an item are taken to be: those with a definite greatest size are taken to have it (§12.1 step 1). */
+  private assumedArea(item: Placed): number | undefined {
+    const { given, content } = this;
+    const isLate = given.late && !asksAfresh(item.box);
+    let area = (item.rowSpan - 1) * content.rowGap;
+    for (const { track } of this.rowsOf(item)) {
+      const { max } = track;
+      const part = isFraction(max) && !isLate ? pixels(max, given.rows.room) : undefined;
+      const size = typeof max === 'number' ? max : part;
+      if (size === undefined) return undefined;
+      area += size;
+    }
+    return area;
+  }
+
+  private areaKnown(item: Placed): ReturnType<GridTracks['areaKnown']> {
+    if (this.assumedArea(item) === undefined) return undefined;
+    return this.rowsOf(item).every(({ track }) => typeof track.max === 'number')
+      ? 'of itself'
+      : 'by the grid';
+  }
+
   /** Whether the height of its rows was known when it was asked first. */
-  const isEarly = (item: Placed) => {
-    const how = areaKnown(item);
-    return how === 'of itself' || (how === 'by the grid' && !given.late);
-  };
-  /** Widths of such items at the height that rows of some size give them. */
-  const widthsBy = (rowsUnder: (item: Placed) => number | undefined) => {
+  private isEarly(item: Placed): boolean {
+    const how = this.areaKnown(item);
+    return how === 'of itself' || (how === 'by the grid' && !this.given.late);
+  }
+
+  /** Whether an item is asked for its width by content before it is laid out, and what is known of its height then. */
+  private measuredIn(item: Placed): Measured {
+    const { content, given } = this;
+    const { width, height } = item.box.style;
+    if (!item.box.keepsAnswer || typeof width === 'number') return false;
+    const isAsked =
+      spanAsksContent(this.columnsOf(item), given.measured ? undefined : given.columns.room) ||
+      (isByContent(width) && !fills(width, justifyOf(item.box, content)));
+    if (!isAsked) return false;
+    const isHeld = isFraction(height) || fills(height, alignOf(item.box, content));
+    return isHeld && this.assumedArea(item) !== undefined ? 'known' : 'free';
+  }
+
+  /** Widths of those that ask, at the height that rows of some size give them. */
+  private widthsBy(rowsUnder: (item: Placed) => number | undefined): Map<Placed, Widths> {
     const known = new Map<Placed, Widths>();
-    for (const item of asking) {
+    for (const item of this.asking) {
       const area = rowsUnder(item);
-      const { style } = item.box;
-      if (area === undefined || typeof style.width === 'number') continue;
-      const range = heightRange(item.box, area, pass);
-      const fill = fills(style.height, alignOf(item.box, content)) ? area - down(style.margin) : undefined;
-      const asked = pixels(style.height, area) ?? fill;
-      const isLate = typeof style.height !== 'number' && !isEarly(item);
-      if (asked === undefined) {
-        const carried = carriedOf(item.box, content);
-        const { min, max } = widthsWithin(pass, item.box, { heightOf: area, carried, isLate });
-        known.set(item, { min: isCompressible(item.box) ? 0 : min, max });
-        continue;
-      }
-      pass.held(item.box, asked, range.min, range.max);
-      known.set(
-        item,
-        widthsAtHeight(pass, item.box, Math.max(range.min, Math.min(range.max, asked)), isLate),
-      );
+      if (area !== undefined && typeof item.box.style.width !== 'number')
+        known.set(item, this.widthsUnder(item, area));
     }
     return known;
-  };
-  let columns = sizeColumns(widthsBy(assumedArea));
-  if (given.columns.room === undefined && again.length === 0)
-    return { placement, columns, rows: [], stale: false, areaKnown, rowsIn: () => [] };
-  let widths = widthsIn(columns);
-  const firstRows = sizeRows(widths, given.rows.room);
-  // Columns do not look at what limits of the height make of flexible rows (as browsers do it).
-  const isFlexed =
-    again.length > 0 && given.rows.room === undefined && rowTracks.some(({ track }) => isFlexible(track));
-  const askedRows = isFlexed ? sizeRows(widths, undefined, true) : firstRows;
-  const firstArea = (item: Placed) => areaSize(askedRows, item.row, item.rowSpan, content.rowGap);
-  // Steps 3 and 4: where nothing could be assumed of the rows of an item that asks for them, or they came out otherwise,
-  // once more.
-  const stale = again.some((item) => {
-    const assumed = assumedArea(item);
-    return assumed === undefined || !pass.equal(item.box, 'largest', firstArea(item), assumed);
-  });
-  if (stale) {
-    columns = sizeColumns(widthsBy((item) => (item.box.asksAgain ? firstArea(item) : assumedArea(item))));
-    widths = widthsIn(columns);
   }
-  return {
-    placement,
-    columns,
-    rows: firstRows,
-    stale,
-    areaKnown,
-    rowsIn: (room) => sizeRows(widths, room),
-  };
+
+  private widthsUnder(item: Placed, area: number): Widths {
+    const { pass, content } = this;
+    const { box } = item;
+    const { style } = box;
+    const range = heightRange(box, area, pass);
+    const fill = fills(style.height, alignOf(box, content)) ? area - down(style.margin) : undefined;
+    const asked = pixels(style.height, area) ?? fill;
+    const isLate = typeof style.height !== 'number' && !this.isEarly(item);
+    if (asked === undefined) {
+      const carried = carriedOf(box, content);
+      const { min, max } = widthsWithin(pass, box, { heightOf: area, carried, isLate });
+      return { min: isCompressible(box) ? 0 : min, max };
+    }
+    pass.held(box, asked, range.min, range.max);
+    return widthsAtHeight(pass, box, Math.max(range.min, Math.min(range.max, asked)), isLate);
+  }
 }

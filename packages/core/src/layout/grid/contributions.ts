@@ -1,7 +1,8 @@
 /** What items ask of the tracks they stand in (CSS Grid 1 §12.5). */
+
+import { layOut } from '../ask.ts';
 import type { Box, GridContent } from '../box.ts';
-import type { Laid, Widths } from '../laid.ts';
-import { layOut } from '../lay-out.ts';
+import { fixed as at, type Laid, type Widths } from '../laid.ts';
 import type { Pass } from '../record.ts';
 import {
   across,
@@ -128,10 +129,10 @@ export function rowContributors(
 export function layForRow(pass: Pass, { box, measured }: Placed, width: number): Laid {
   const limits = heightRange(box, undefined);
   const fixed = pixels(box.style.height, undefined);
-  const natural = layOut(pass, box, width, fixed ?? Number.NaN, fixed !== undefined, measured);
+  const natural = layOut(pass, box, at(width, fixed ?? Number.NaN, fixed !== undefined, measured));
   pass.held(box, natural.height, limits.min, limits.max);
   const height = Math.max(limits.min, Math.min(limits.max, natural.height));
   return height === natural.height
     ? natural
-    : layOut(pass, box, width, height, fixed !== undefined, measured);
+    : layOut(pass, box, at(width, height, fixed !== undefined, measured));
 }

@@ -106,7 +106,13 @@ export function countTracks(pass: Pass, box: Box, tracks: ExplicitTracks): void 
   const low = end === 'least' ? -Infinity : repetitions;
   const high = end === 'most' ? Infinity : repetitions + 1;
   // The room, what stands beside the repetitions, and the parts in one more of them.
-  pass.within(box, 'tracks', fitting, low, high, true, 1 / length, 2 + parts * (repetitions + 1));
+  pass.within(box, 'tracks', fitting, {
+    low,
+    high,
+    jump: true,
+    perPx: 1 / length,
+    terms: 2 + parts * (repetitions + 1),
+  });
 }
 
 /** What parts of a size by content refer to: the least that it can be. */

@@ -1,16 +1,10 @@
-/** Lays out one box at a size, by what it holds, and remembers the answer with the box. */
+/** Asks a box how it is at some size, and remembers the answer with the box. */
 import { Answers } from './between.ts';
 import type { Box, Known } from './box.ts';
-import { layOutFlex } from './flex/flex.ts';
-import { layOutGrid } from './grid/grid.ts';
-import { type Definite, type Laid, type Measured, noChildren, type Question } from './laid.ts';
-import { layOutPinboard } from './pinboard.ts';
-import type { ContentReason } from './reason.ts';
+import { type Definite, fixed, free, type Laid, type Measured, type Question } from './laid.ts';
 import { Log, type Pass, recordOf } from './record.ts';
-import { layOutScroll } from './scroll.ts';
 import {
   frameHeight,
-  frameTop,
   frameWidth,
   heightOfWidth,
   heightRange,
@@ -18,38 +12,18 @@ import {
   type Range,
   widthRange,
 } from './sizes.ts';
-import { layOutSplit } from './split.ts';
-import { isEnough } from './work.ts';
 
 /** Answers kept for a box: a pass asks for a few sizes, and a screen is seen at a handful of widths at a time. */
 const answersKept = 24;
 
 /**
+ * How a box is, as it is asked for. The answer is kept with the box.
+ *
  * @param pass the run that this belongs to.
- * @param box what to lay out.
- * @param width its border-box width.
- * @param height its border-box height; NaN: as high as the content, within the box's own limits.
- * @param definite whether percentages of children may refer to the height.
- * @param measured whether it was asked for its width by content before.
- * @param limitsOf where its limits matter and its height is free: what parts in them refer to.
  */
-export function layOut(
-  pass: Pass,
-  box: Box,
-  width: number,
-  height: number,
-  definite: Definite,
-  measured: Measured,
-  limitsOf?: number,
-): Laid {
-  const asked: Question = {
-    width,
-    height,
-    definite,
-    measured: box.keepsAnswer && measured,
-    limitsOf,
-    percentOf: height,
-  };
+export function layOut(pass: Pass, box: Box, question: Question): Laid {
+  // Whether it was measured counts for boxes that keep answers only.
+  const asked = question.measured && !box.keepsAnswer ? { ...question, measured: false as const } : question;
   const laid = pass.recording ? sweptAnswer(pass, box, asked) : keptAnswer(pass, box, asked);
   if (pass.log !== undefined) pass.log.push(laid);
   return laid;
@@ -59,46 +33,36 @@ export function layOut(
  * Lays out a box stretched to a height. With a ratio it has a definite height by content too; where stretching makes no
  * difference to that, parts of it go on referring to the ratio's (as browsers do it).
  */
-export function layStretched(
-  pass: Pass,
-  box: Box,
-  width: number,
-  height: number,
-  definite: true | 'late',
-  measured: Measured,
-): Laid {
+export function layStretched(pass: Pass, box: Box, asked: Question): Laid {
   if (box.style.aspect !== undefined && box.heightMatters) {
-    const natural = layOut(pass, box, width, Number.NaN, false, measured);
-    if (pass.equal(box, 'least', natural.height, height)) return natural;
+    const natural = layOut(pass, box, free(asked.width, asked.measured));
+    if (pass.equal(box, 'least', natural.height, asked.height)) return natural;
   }
-  return layOut(pass, box, width, height, definite, measured);
+  return layOut(pass, box, asked);
 }
 
 /**
  * Lays out a box as high as its content, within limits of which some may be parts of its container's height.
  *
- * @param limitsOf what parts of them refer to, where that is known.
+ * @param asked its height is free; `limitsOf`: what parts of them refer to, where that is known.
  * @returns how it is then, and the height by content before its limits.
  */
 export function layByContent(
   pass: Pass,
   box: Box,
-  width: number,
+  asked: Question,
   limits: Range,
-  measured: Measured,
-  limitsOf: number | undefined,
 ): { readonly laid: Laid; readonly natural: number } {
+  const { width, measured, limitsOf } = asked;
   if (box.limitsMatter && limitsOf !== undefined) {
-    const laid = layOut(pass, box, width, Number.NaN, false, measured, limitsOf);
+    const laid = layOut(pass, box, asked);
     return { laid, natural: (box.style.aspect === undefined ? laid.needed : undefined) ?? laid.height };
   }
-  const laid = layOut(pass, box, width, Number.NaN, false, measured);
+  const laid = layOut(pass, box, free(width, measured));
   const height = pass.clamp(box, laid.height, limits.min, limits.max);
+  const isDefinite = box.style.aspect !== undefined;
   return {
-    laid:
-      height === laid.height
-        ? laid
-        : layOut(pass, box, width, height, box.style.aspect !== undefined, measured),
+    laid: height === laid.height ? laid : layOut(pass, box, fixed(width, height, isDefinite, measured)),
     natural: laid.height,
   };
 }
@@ -131,24 +95,14 @@ function keptAnswer(pass: Pass, box: Box, asked: Question): Laid {
 function sweptAnswer(pass: Pass, box: Box, asked: Question): Laid {
   const { known } = box;
   const { width, height, definite, measured, limitsOf } = asked;
-  const free = Number.isNaN(height);
-  if (pass.readsOff && limitsOf === undefined && !measured && (free || !minds(box, definite))) {
+  const isFree = Number.isNaN(height);
+  if (pass.readsOff && limitsOf === undefined && !measured && (isFree || !minds(box, definite))) {
     known.swept ??= new Answers();
-    const laid = known.swept.at(width, (at) => written(pass, box, freely(at)));
-    if (free || Math.abs(laid.height - height) < 1e-9) return laid;
+    const laid = known.swept.at(width, (at) => written(pass, box, free(at, false)));
+    if (isFree || Math.abs(laid.height - height) < 1e-9) return laid;
   }
   return keptAnswer(pass, box, asked);
 }
-
-/** How a box is at a width, by itself. */
-const freely = (width: number): Question => ({
-  width,
-  height: Number.NaN,
-  definite: false,
-  measured: false,
-  limitsOf: undefined,
-  percentOf: Number.NaN,
-});
 
 /**
  * Whether a given height may make a difference to what is inside where it equals the height by content: something inside
@@ -164,17 +118,17 @@ function find(
   { width, height, definite, measured, limitsOf }: Question,
   mindsHeight: boolean,
 ): Laid | undefined {
-  const free = Number.isNaN(height);
+  const isFree = Number.isNaN(height);
   for (let index = answers.length - 1; index >= 0; index--) {
     const laid = answers[index]!;
     if (laid.width !== width || laid.measured !== measured) continue;
     if (
-      free
+      isFree
         ? Number.isNaN(laid.asked) && laid.limitsOf === limitsOf
         : laid.asked === height && laid.definite === definite
     )
       return laid;
-    if (!free && !mindsHeight && laid.height === height && laid.limitsOf === undefined) return laid;
+    if (!isFree && !mindsHeight && laid.height === height && laid.limitsOf === undefined) return laid;
   }
   return undefined;
 }
@@ -205,7 +159,7 @@ const asBefore = (last: Laid, { width, height, definite, measured }: Question): 
 
 function anew(pass: Pass, box: Box, asked: Question): Laid {
   const { last } = box.known;
-  if (isEnough() && last) return asBefore(last, asked);
+  if (pass.isEnough() && last) return asBefore(last, asked);
   const worked = work(pass, box, asked);
   const laid = asked.limitsOf === undefined ? worked : { ...worked, limitsOf: asked.limitsOf };
   box.known.last = laid;
@@ -213,88 +167,9 @@ function anew(pass: Pass, box: Box, asked: Question): Laid {
 }
 
 function work(pass: Pass, box: Box, asked: Question): Laid {
-  const { width, height } = asked;
+  const { height } = asked;
   if (Number.isNaN(height) && box.style.aspect !== undefined) return byRatio(pass, box, asked);
-  const { content } = box;
-  switch (content.type) {
-    case 'flex':
-      return layOutFlex(pass, box, content, asked);
-    case 'grid':
-      return layOutGrid(pass, box, content, asked);
-    case 'pinboard':
-      return layOutPinboard(pass, box, content, asked);
-    case 'scroll':
-      return layOutScroll(pass, box, content, asked);
-    case 'split':
-      return layOutSplit(pass, box, content, asked);
-    case 'text': {
-      const room = Math.max(0, width - frameWidth(box));
-      const set = content.paragraphs.set(room);
-      pass.within(box, 'lines', room, set.from, set.below, true);
-      const lines =
-        content.most !== undefined && set.lines.length > content.most
-          ? set.lines.slice(0, content.most)
-          : set.lines;
-      const { lineHeight } = content.paragraphs;
-      return leaf(
-        pass,
-        box,
-        asked,
-        { rule: 'words', count: lines.length, lineHeight, frame: frameHeight(box) },
-        lines.length * lineHeight,
-        lines.length > 0 ? frameTop(box) + content.paragraphs.baseline : undefined,
-        lines,
-      );
-    }
-    case 'picture': {
-      const full = heightByRatio(pass, box, width);
-      const reason = { rule: 'ratio', from: width, value: full } as const;
-      return leaf(pass, box, asked, reason, full - frameHeight(box));
-    }
-    case 'blank':
-      return leaf(
-        pass,
-        box,
-        asked,
-        { rule: 'own', value: content.height, frame: frameHeight(box) },
-        content.height,
-        content.baseline === undefined ? undefined : frameTop(box) + content.baseline,
-      );
-  }
-}
-
-function leaf(
-  pass: Pass,
-  box: Box,
-  { width, height, definite, measured }: Question,
-  reason: ContentReason,
-  contentHeight: number,
-  baseline?: number,
-  lines: Laid['lines'] = noChildren,
-): Laid {
-  let used = height;
-  if (Number.isNaN(height)) {
-    const limits = heightRange(box, undefined);
-    const natural = contentHeight + frameHeight(box);
-    pass.held(box, natural, limits.min, limits.max);
-    used = Math.max(limits.min, Math.min(limits.max, natural));
-  }
-  if (pass.explaining) pass.content = reason;
-  const laid: Laid = {
-    box,
-    width,
-    height: used,
-    baseline,
-    lines,
-    children: noChildren,
-    places: noChildren,
-    extent: undefined,
-    asked: height,
-    definite,
-    measured,
-    record: undefined,
-  };
-  return box.style.aspect === undefined ? laid : { ...laid, needed: contentHeight + frameHeight(box) };
+  return pass.engine.layOut(pass, box, asked);
 }
 
 /** The border-box height that goes with a width; whether the frame holds it up is written down. */
@@ -314,27 +189,31 @@ export const contentHolds = ({ style, content }: Box): boolean =>
   content.type !== 'picture' &&
   content.type !== 'scroll';
 
+/** What is known of a column's child with an aspect ratio whose height follows from its width. */
+interface ByRatio {
+  /** Its height by ratio at that width. */
+  readonly ratio: number;
+  /** Of its height. */
+  readonly limits: Range;
+  /** What parts in the limits of its width refer to, where that is known. */
+  readonly of: number | undefined;
+  /** Whether it was asked for its width by content before. */
+  readonly measured: Measured;
+}
+
 /**
  * The automatic least height of a column's child with an aspect ratio (Flexbox 1 §4.5): what its content needs holds it up,
  * as far as its greatest width goes; its height by ratio is not definite for what is inside.
- *
- * @param ratio its height by ratio at that width.
- * @param limits of its height.
- * @param of what parts in the limits of its width refer to, where that is known.
- * @param measured whether it was asked for its width by content before.
  */
 export function leastByRatio(
   pass: Pass,
   box: Box,
   width: number,
-  ratio: number,
-  limits: Range,
-  of: number | undefined,
-  measured: Measured,
+  { ratio, limits, of, measured }: ByRatio,
 ): number {
   let least = pass.clamp(box, ratio, limits.min, limits.max);
   if (contentHolds(box)) {
-    const { needed = least } = layOut(pass, box, width, least, false, measured);
+    const { needed = least } = layOut(pass, box, fixed(width, least, false, measured));
     least = pass.larger(box, 'least', needed, least);
   }
   const { min, max } = widthRange(box, of, pass);
@@ -352,7 +231,7 @@ function byRatio(pass: Pass, box: Box, { width, measured, limitsOf }: Question):
   let height = Math.max(limits.min, Math.min(limits.max, ratio));
   // Its content may have been asked before this height was known.
   const definite = measured === 'free' ? 'late' : true;
-  const at = { width, height, definite, measured, limitsOf: undefined, percentOf: height } as const;
+  const at = fixed(width, height, definite, measured);
   let laid = anew(pass, box, at);
   let least = limits.min;
   if (contentHolds(box) && laid.needed !== undefined) {
