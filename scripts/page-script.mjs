@@ -226,10 +226,10 @@ export const slimPage = {
       loader: 'js',
       resolveDir: dirname(path),
     }));
-    onLoad(/core\/src\/(?:document\/(?:track-list|names)|property-types\/[^/]+)\.ts$/, (code) =>
+    onLoad(/core\/src\/(?:values\/track-list|document\/names|property-types\/[^/]+)\.ts$/, (code) =>
       slimReading(code, Parser),
     );
-    onLoad(/core\/src\/actions\/.+\.ts$/, (code) => slimActions(code, Parser));
+    onLoad(/core\/src\/expression\/actions\/.+\.ts$/, (code) => slimActions(code, Parser));
     onLoad(/core\/src\/kinds\/.+\.ts$/, (code) => slimProperties(code, Parser));
     onLoad(/core\/src\/.+\.ts$/, (code) => code);
     // A library in one file, with constants that most of it is not asked for.

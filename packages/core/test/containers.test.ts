@@ -1,9 +1,9 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import { randomScreen, trialProject } from '../../../tests/parity/documents.ts';
-import { trackListCss } from '../src/document/track-list.ts';
 import { namedBoxes, ScreenView, type View } from '../src/index.ts';
 import { trackListType } from '../src/property-types/index.ts';
 import type { Shaper } from '../src/text/shaper.ts';
+import { trackListCss } from '../src/values/track-list.ts';
 import { projectOf, testShaper } from './documents.ts';
 
 let shaper: Shaper;

@@ -4,7 +4,7 @@
  */
 import fc from 'fast-check';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { forbiddenKeys } from '../src/expression/forbidden-keys.ts';
+import { forbiddenKeys } from '../src/document/forbidden-keys.ts';
 import { constants, functions, methodNames } from '../src/expression/functions.ts';
 import { EvaluationError, evaluateTemplate, parseStatements, parseTemplate } from '../src/index.ts';
 import { Runtime } from '../src/runtime/index.ts';

@@ -3,9 +3,9 @@
  * here and hold at other widths. What was guessed is said.
  */
 
-import { propertyOf } from '../document/attributes.ts';
+import { propertyOf } from '../cascade/attributes.ts';
+import { plainArrangement } from '../cascade/plain-values.ts';
 import { effectiveNames, freshName } from '../document/names.ts';
-import { plainArrangement } from '../document/plain-values.ts';
 import { locate } from '../document/tree.ts';
 import { type Control, inForce, type Project } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';

@@ -2,7 +2,7 @@
  * Evening edges out moves things a little, and inside each other the littles add up. What came to lie too far from
  * where it was placed is brought back by margins, outer containers first.
  */
-import { plainArrangement } from '../document/plain-values.ts';
+import { plainArrangement } from '../cascade/plain-values.ts';
 import { type Control, inForce } from '../document/types.ts';
 import { marginType } from '../property-types/index.ts';
 

@@ -1,9 +1,9 @@
 /** Checks of changes from a band: those that say what holds already, and those that make a layout worse. */
 
-import { propertyOf } from '../document/attributes.ts';
-import { defaultText, propertiesOf } from '../document/cascade.ts';
+import { propertyOf } from '../cascade/attributes.ts';
+import { defaultText, propertiesOf } from '../cascade/cascade.ts';
+import { themeOf } from '../cascade/project-theme.ts';
 import { effectiveNames } from '../document/names.ts';
-import { themeOf } from '../document/theme.ts';
 import { walk } from '../document/tree.ts';
 import { type Control, inForce, type Project } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';

@@ -1,6 +1,6 @@
 /** What would mend a finding: ready steps, each tried at the width where it is worst before it is offered. */
 
-import { readAttribute } from '../document/attributes.ts';
+import { readAttribute } from '../cascade/attributes.ts';
 import { effectiveNames } from '../document/names.ts';
 import { locate, pathIn, walk } from '../document/tree.ts';
 import { type Control, inForce, type Project } from '../document/types.ts';

@@ -1,5 +1,5 @@
 /** Measures a screen box by box. */
-import { plainArrangement } from '../document/plain-values.ts';
+import { plainArrangement } from '../cascade/plain-values.ts';
 import type { Control } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import type { Box } from '../layout/box.ts';

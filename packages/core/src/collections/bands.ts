@@ -1,7 +1,9 @@
 /** The project's bands of screen widths. */
+
+import { isRecord } from '../document/record.ts';
 import { walk } from '../document/tree.ts';
 import type { Band, Project } from '../document/types.ts';
-import { type Collection, type Fault, isRecord, onlyFields, type Use } from './collection.ts';
+import { type Collection, type Fault, onlyFields, type Use } from './collection.ts';
 
 const fields = ['name', 'label', 'from', 'color'];
 

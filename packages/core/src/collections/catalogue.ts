@@ -1,9 +1,10 @@
 /** The collections of a project. A new one stands in a file of its own, and here in the list. */
 
+import { didYouMean } from '../document/nearest.ts';
+import { isRecord } from '../document/record.ts';
 import type { Project } from '../document/types.ts';
-import { didYouMean } from '../expression/nearest.ts';
 import { bands } from './bands.ts';
-import { type Collection, type Fault, isRecord } from './collection.ts';
+import type { Collection, Fault } from './collection.ts';
 import { pictures } from './pictures.ts';
 import { screens } from './screens.ts';
 import { stateVariables } from './state-variables.ts';

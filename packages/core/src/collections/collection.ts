@@ -2,6 +2,7 @@
  * What a project has many of: state variables, bands, pictures, screens. One file a collection says everything about
  * its entities; steps, validation, project folders and renaming ask it. A new one is a file and a line in `catalogue.ts`.
  */
+import { isRecord } from '../document/record.ts';
 import type { Control, Project } from '../document/types.ts';
 
 /** What is wrong with an entity. */
@@ -83,9 +84,6 @@ export interface Collection<E extends object = object> {
   /** What makes entities of an older format those of the next one, by the format that they come from. */
   readonly migrations?: Readonly<Record<number, (entities: readonly unknown[]) => readonly unknown[]>>;
 }
-
-export const isRecord = (value: unknown): value is Record<string, unknown> =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** The fields of an entity that a collection knows; what else stood in a file of an older format goes. */
 export const onlyFields = (fields: readonly string[]) => (entities: readonly unknown[]) =>

@@ -1,9 +1,10 @@
 /** The project's pictures: what is known of them. Their bytes are kept beside the document. */
-import { readAttribute } from '../document/attributes.ts';
+import { readAttribute } from '../cascade/attributes.ts';
+import { isRecord } from '../document/record.ts';
 import { walk } from '../document/tree.ts';
 import { type Asset, type Control, inForce } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
-import { type Collection, type Fault, isRecord, onlyFields } from './collection.ts';
+import { type Collection, type Fault, onlyFields } from './collection.ts';
 
 const fields = ['name', 'type', 'width', 'height'];
 

@@ -1,11 +1,11 @@
 /** The project's screens. They are controls: they come, go and move by steps of the tree. */
-import { readAttribute } from '../document/attributes.ts';
+import { readAttribute } from '../cascade/attributes.ts';
 import { nameProblem } from '../document/names.ts';
 import { walk } from '../document/tree.ts';
 import { type Control, inForce, type Project, type StateVariable } from '../document/types.ts';
-import { controlProblem } from '../document/validate.ts';
 import { pointedElsewhere } from '../expression/renaming.ts';
 import { kindNamed, kindOf } from '../kinds/catalogue.ts';
+import { controlProblem } from '../meaning/validate.ts';
 import type { AttributeText, Collection } from './collection.ts';
 
 /** An attribute's text that names screens, with one of them under another name. */

@@ -1,9 +1,9 @@
 /** The project's state variables. */
-import { readAttribute } from '../document/attributes.ts';
+import { readAttribute } from '../cascade/attributes.ts';
 import { feedProblem } from '../document/feed.ts';
 import { valueNameProblem } from '../document/names.ts';
+import { isRecord } from '../document/record.ts';
 import { countValues, fitting, mostValues, stateTypes } from '../document/state.ts';
-import { usesOfState } from '../document/state-uses.ts';
 import { storedTableProblem } from '../document/stored-table.ts';
 import { columnTypes } from '../document/table.ts';
 import type { Column, ColumnType, Control, Feed, Project, StateVariable } from '../document/types.ts';
@@ -12,7 +12,8 @@ import { parseExpression } from '../expression/parse.ts';
 import { inEvent, usesIn } from '../expression/renaming.ts';
 import { parseTemplate } from '../expression/template.ts';
 import { kindOf } from '../kinds/catalogue.ts';
-import { type Collection, type Fault, isRecord, onlyFields, type Use } from './collection.ts';
+import { usesOfState } from '../meaning/state-uses.ts';
+import { type Collection, type Fault, onlyFields, type Use } from './collection.ts';
 
 const fields = [
   'name',

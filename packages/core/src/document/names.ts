@@ -1,7 +1,6 @@
 /** Names of controls and state variables: JavaScript identifiers, unique where they are looked up. */
 
-import { forbiddenKeys } from '../expression/forbidden-keys.ts';
-import { functionNames } from '../expression/functions.ts';
+import { forbiddenKeys } from './forbidden-keys.ts';
 import { locationsIn, walk } from './tree.ts';
 import type { Control, Project } from './types.ts';
 
@@ -60,16 +59,6 @@ export function screenNameProblem(project: Project, screenId: string, name: stri
   const inside =
     screen && [...walk(screen)].some((control) => control.id !== screenId && control.name === name);
   return inside ? `A control on this screen is called \`${name}\`.` : undefined;
-}
-
-/** Why a state variable cannot have a name; undefined where it can. */
-export function stateNameProblem(project: Project, name: string, self?: string): string | undefined {
-  const problem = valueNameProblem(name);
-  if (problem) return problem;
-  if (functionNames.has(name)) return `\`${name}\` is a function of expressions.`;
-  return project.state.some((variable) => variable.name === name && name !== self)
-    ? `There is already a state variable \`${name}\`.`
-    : undefined;
 }
 
 /** The first of `stem1`, `stem2` … that is not taken. */

@@ -1,5 +1,5 @@
 /** What state variables hold: their types, what fits a type, and how deep and long it may be. */
-import { forbiddenKeys } from '../expression/forbidden-keys.ts';
+import { forbiddenKeys } from './forbidden-keys.ts';
 import type { StateType, StateValue } from './types.ts';
 
 /** How deep lists and records may stand in each other. */

@@ -2,7 +2,7 @@
  * Lists of records as tables: columns with types, what is wrong in a cell, and rows from texts as spreadsheets and
  * CSV files have them.
  */
-import { forbiddenKeys } from '../expression/forbidden-keys.ts';
+import { forbiddenKeys } from './forbidden-keys.ts';
 import { isDay } from './state.ts';
 import type { Column, ColumnType, Reference, StateVariable } from './types.ts';
 

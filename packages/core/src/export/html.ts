@@ -1,21 +1,22 @@
 /** The page's HTML: real elements, the controls' names on them, words and attributes escaped. */
 
-import { propertiesOf } from '../document/cascade.ts';
+import { propertiesOf } from '../cascade/cascade.ts';
+import { repetitionOf } from '../cascade/repetition.ts';
+import type { Circumstances } from '../cascade/values.ts';
+import { type Values, valuesOf } from '../cascade/values.ts';
 import { effectiveNames } from '../document/names.ts';
-import { repetitionOf } from '../document/repetition.ts';
-import type { Theme } from '../document/theme.ts';
 import { type Asset, type Control, inForce } from '../document/types.ts';
-import type { Circumstances } from '../document/values.ts';
-import { type Values, valuesOf } from '../document/values.ts';
 import type { Scope } from '../expression/evaluate.ts';
 import { asText } from '../expression/evaluate.ts';
 import { unescapeBraces } from '../expression/template.ts';
+import type { Shape } from '../icons/icon-set.ts';
 import { iconShapes } from '../icons/icon-set.ts';
 import { kindOf } from '../kinds/catalogue.ts';
-import type { Kind, PageElement, Shape } from '../kinds/kind.ts';
+import type { Kind, PageElement } from '../kinds/kind.ts';
 import { longList, mostItems, writtenOfLong } from '../kinds/repeat.ts';
 import { tabindex, withTurn } from '../kinds/tabindex.ts';
 import { itemName } from '../layout/screen-layout.ts';
+import type { Theme } from '../values/theme.ts';
 
 /** Attributes that say something even when they are empty. */
 const mayBeEmpty = new Set([

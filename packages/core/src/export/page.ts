@@ -3,14 +3,14 @@
  * opened from disk, and a browser lays it out as the core does.
  */
 
-import type { Conditions } from '../document/cascade.ts';
-import { defaultText } from '../document/cascade.ts';
-import { plainValues } from '../document/plain-values.ts';
-import { contextOf } from '../document/property-text.ts';
-import { themeOf } from '../document/theme.ts';
+import type { Conditions } from '../cascade/cascade.ts';
+import { defaultText } from '../cascade/cascade.ts';
+import { plainValues } from '../cascade/plain-values.ts';
+import { themeOf } from '../cascade/project-theme.ts';
+import { convert, Values } from '../cascade/values.ts';
+import { aroundOf, declarations } from '../css/declarations.ts';
 import { walk } from '../document/tree.ts';
 import { type Control, inForce, type Project, startScreen } from '../document/types.ts';
-import { convert, Values } from '../document/values.ts';
 import { sharingBudget } from '../expression/budget.ts';
 import { EvaluationError, evaluateTemplate, type Scope } from '../expression/evaluate.ts';
 import { initialScope } from '../expression/initial-scope.ts';
@@ -18,9 +18,9 @@ import { hasExpression } from '../expression/template.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import { arrangementNow, arrangementOf, mannerOf } from '../kinds/manner.ts';
 import { font, weight } from '../kinds/properties.ts';
+import { contextOf } from '../meaning/property-text.ts';
 import type { Program } from '../runtime/program.ts';
 import { type Face, fontFaceRules, fontWeights } from '../text/fonts.ts';
-import { aroundOf, declarations } from './declarations.ts';
 import type { Exported, Exporter, ExportParts } from './exporter.ts';
 import { escapeText, screenHtml } from './html.ts';
 import { addressOf, programOf, styleTemplates, titleOf } from './program.ts';

@@ -1,21 +1,21 @@
 /** The rules by which a page shows one of two panes where there is no room for both, and keeps a gap where a screen folds. */
-import { orientations } from '../document/attributes.ts';
-import type { Conditions } from '../document/cascade.ts';
-import { textInForce } from '../document/cascade.ts';
+import { orientations } from '../cascade/attributes.ts';
+import type { Conditions } from '../cascade/cascade.ts';
+import { textInForce } from '../cascade/cascade.ts';
+import { plainValues } from '../cascade/plain-values.ts';
+import { hingeSide } from '../css/hinge-side.ts';
 import { effectiveNames } from '../document/names.ts';
-import { plainValues } from '../document/plain-values.ts';
-import type { Theme } from '../document/theme.ts';
 import { locationsIn } from '../document/tree.ts';
 import { type Control, inForce } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import type { Panes } from '../kinds/kind.ts';
 import { mannerOf } from '../kinds/manner.ts';
 import { gap, hidden, minWidth } from '../kinds/properties.ts';
-import type { Limit } from '../layout/box.ts';
 import { widthForBoth } from '../layout/split-room.ts';
 import { keptUnit } from '../text/units.ts';
+import type { Limit } from '../values/css.ts';
+import type { Theme } from '../values/theme.ts';
 import { classOf } from './class-names.ts';
-import { hingeSide } from './hinge-side.ts';
 import type { Rule, Section } from './rule.ts';
 
 /** Whether a control keeps the gap between its panes where the screen folds. */

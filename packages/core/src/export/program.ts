@@ -1,12 +1,13 @@
 /** Makes the program that an exported page runs. Values that are not valid are left out; the last good ones run. */
 
-import type { Conditions } from '../document/cascade.ts';
-import { textInForce } from '../document/cascade.ts';
+import type { Conditions } from '../cascade/cascade.ts';
+import { textInForce } from '../cascade/cascade.ts';
+import { plainValues } from '../cascade/plain-values.ts';
+import { themeOf } from '../cascade/project-theme.ts';
+import { repetitionOf } from '../cascade/repetition.ts';
+import { defaultsOf } from '../cascade/values.ts';
+import { aroundOf } from '../css/declarations.ts';
 import { effectiveNames } from '../document/names.ts';
-import { plainValues } from '../document/plain-values.ts';
-import { contextOf } from '../document/property-text.ts';
-import { repetitionOf } from '../document/repetition.ts';
-import { themeOf } from '../document/theme.ts';
 import { walk } from '../document/tree.ts';
 import {
   type Control,
@@ -17,7 +18,6 @@ import {
   type StoredTable,
   startScreen,
 } from '../document/types.ts';
-import { defaultsOf } from '../document/values.ts';
 import type { Template } from '../expression/ast.ts';
 import {
   checkStatements,
@@ -29,10 +29,12 @@ import {
 import { checkComputed } from '../expression/computed.ts';
 import { hasExpression, unescapeBraces } from '../expression/template.ts';
 import { mayReadView } from '../expression/view-names.ts';
+import type { Shape } from '../icons/icon-set.ts';
 import { iconSet } from '../icons/icon-set.ts';
 import { kindOf } from '../kinds/catalogue.ts';
-import type { Kind, Property, Shape } from '../kinds/kind.ts';
+import type { Kind, Property } from '../kinds/kind.ts';
 import { arrangementOf, mannerOf } from '../kinds/manner.ts';
+import { contextOf } from '../meaning/property-text.ts';
 import { secondsType } from '../property-types/index.ts';
 import type {
   Bindings,
@@ -47,7 +49,6 @@ import type {
   StyleBinding,
   TwoWayBinding,
 } from '../runtime/program.ts';
-import { aroundOf } from './declarations.ts';
 import { hoisted } from './hoisting.ts';
 import { pictureAddress } from './html.ts';
 

@@ -1,5 +1,5 @@
 /** Rules of a stylesheet, as they are made before they are printed. */
-import type { Declarations } from './declarations.ts';
+import type { Declarations } from '../css/declarations.ts';
 
 export interface Rule {
   readonly selector: string;

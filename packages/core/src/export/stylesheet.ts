@@ -1,15 +1,9 @@
 /** The stylesheet of an exported page: theme, kinds, then one rule a control, changes in media queries. */
 
-import { orientations } from '../document/attributes.ts';
-import type { Conditions } from '../document/cascade.ts';
-import { effectiveNames } from '../document/names.ts';
-import { plainValues } from '../document/plain-values.ts';
-import { colourRoles, type Theme, themeOf } from '../document/theme.ts';
-import { locationsIn, walk } from '../document/tree.ts';
-import { type Band, type Control, inForce, isDialog, type Project } from '../document/types.ts';
-import { kindOf, kinds } from '../kinds/catalogue.ts';
-import { arrangementOf, mannerOf } from '../kinds/manner.ts';
-import { classOf } from './class-names.ts';
+import { orientations } from '../cascade/attributes.ts';
+import type { Conditions } from '../cascade/cascade.ts';
+import { plainValues } from '../cascade/plain-values.ts';
+import { themeOf } from '../cascade/project-theme.ts';
 import {
   aroundOf,
   colourDeclaration,
@@ -17,7 +11,14 @@ import {
   declarations,
   partDeclarations,
   withoutParts,
-} from './declarations.ts';
+} from '../css/declarations.ts';
+import { effectiveNames } from '../document/names.ts';
+import { locationsIn, walk } from '../document/tree.ts';
+import { type Band, type Control, inForce, isDialog, type Project } from '../document/types.ts';
+import { kindOf, kinds } from '../kinds/catalogue.ts';
+import { arrangementOf, mannerOf } from '../kinds/manner.ts';
+import { colourRoles, type Theme } from '../values/theme.ts';
+import { classOf } from './class-names.ts';
 import { keepsHinge, paneSections } from './pane-sections.ts';
 import type { Rule, Section } from './rule.ts';
 

@@ -3,8 +3,8 @@
  * they are places in the event's text, and whatever is done with them gives a new text.
  */
 import { type AnyNode, type Comment, Parser } from 'acorn';
-import type { CardFieldKind } from '../actions/action.ts';
-import { actionNamed, alteringNamed } from '../actions/catalogue.ts';
+import type { CardFieldKind } from './actions/action.ts';
+import { actionNamed, alteringNamed } from './actions/catalogue.ts';
 import type { Span } from './ast.ts';
 import { parseOptions } from './parse.ts';
 

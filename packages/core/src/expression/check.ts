@@ -1,5 +1,7 @@
 /** Holds an expression or event against what it may use: are all names there, are all actions known. */
-import { actionNamed, actions, alteringNamed, alterings } from '../actions/catalogue.ts';
+
+import { didYouMean } from '../document/nearest.ts';
+import { actionNamed, actions, alteringNamed, alterings } from './actions/catalogue.ts';
 import type { Statement, Template } from './ast.ts';
 import { meantBy } from './meant.ts';
 import {
@@ -10,7 +12,6 @@ import {
   namesOfTemplate,
   pointersOf,
 } from './names.ts';
-import { didYouMean } from './nearest.ts';
 import { parseStatements } from './parse.ts';
 import type { Outcome, Problem } from './problem.ts';
 import { parseTemplate } from './template.ts';

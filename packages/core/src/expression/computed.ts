@@ -1,8 +1,9 @@
 /** State variables that are worked out from others: reading what they say, and what is wrong with it. */
+
+import { didYouMean } from '../document/nearest.ts';
 import type { StateVariable } from '../document/types.ts';
 import type { Expression } from './ast.ts';
 import { namesOf } from './names.ts';
-import { didYouMean } from './nearest.ts';
 import { parseExpression } from './parse.ts';
 import type { Outcome } from './problem.ts';
 import { isViewName } from './view-names.ts';

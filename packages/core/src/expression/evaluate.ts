@@ -2,9 +2,10 @@
  * Works out expressions. Walks the parsed form over plain data; nothing else can be reached: no globals, no
  * prototypes, no code. A budget ends whatever would not end by itself.
  */
+
+import { forbiddenKeys } from '../document/forbidden-keys.ts';
 import type { BinaryOperator, Expression, Template } from './ast.ts';
 import { budgetNow, EvaluationError, itemUnits } from './budget.ts';
-import { forbiddenKeys } from './forbidden-keys.ts';
 import { functions, methods } from './functions.ts';
 
 export { EvaluationError } from './budget.ts';

@@ -1,5 +1,5 @@
 /** Names that people write for something that is called otherwise here: a word more about what is meant. */
-import { distance } from './nearest.ts';
+import { distance } from '../document/nearest.ts';
 import { viewNames } from './view-names.ts';
 
 /** So many slips of a finger still say which of View's names was meant. */

@@ -1,5 +1,5 @@
 /** Which names an expression reads and writes, and renaming them in its text. */
-import { actionNamed } from '../actions/catalogue.ts';
+import { actionNamed } from './actions/catalogue.ts';
 import type { Expression, RecordEntry, Span, Spread, Statement, Template } from './ast.ts';
 
 /** A name from outside (a state variable, for example) at a place in the text. */

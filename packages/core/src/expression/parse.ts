@@ -1,6 +1,8 @@
 /** Reads expressions and event texts: ECMAScript by `acorn`, narrowed to what `ast.ts` knows. */
 import { type AnyNode, type Node, Parser } from 'acorn';
-import { actionNamed, alteringNamed } from '../actions/catalogue.ts';
+import { forbiddenKeys } from '../document/forbidden-keys.ts';
+import { didYouMean } from '../document/nearest.ts';
+import { actionNamed, alteringNamed } from './actions/catalogue.ts';
 import type {
   AssignmentOperator,
   BinaryOperator,
@@ -13,10 +15,8 @@ import type {
   Statement,
   UnaryOperator,
 } from './ast.ts';
-import { forbiddenKeys } from './forbidden-keys.ts';
 import { constants, functions, methodNames, namespaces } from './functions.ts';
 import { meantBy } from './meant.ts';
-import { didYouMean } from './nearest.ts';
 import { ExpressionError, type Outcome, outcome } from './problem.ts';
 import { isViewName, viewNames } from './view-names.ts';
 

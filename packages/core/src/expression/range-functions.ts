@@ -4,7 +4,7 @@
  * one to the next little by little. What is below all ranges, or above an end, gives nothing: a property then is what
  * it is without.
  */
-import { colourIn, colours } from '../document/theme.ts';
+import { colourIn, colours } from '../values/theme.ts';
 
 const numeric = (value: unknown): number | undefined => {
   const number = typeof value === 'string' && value.trim() !== '' ? Number(value) : value;

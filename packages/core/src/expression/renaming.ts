@@ -1,5 +1,5 @@
 /** Names in attributes: which there are, and the same text with one of them changed. */
-import type { Attribute } from '../document/attributes.ts';
+import type { Attribute } from '../cascade/attributes.ts';
 import { type NameUse, namesOfStatements, namesOfTemplate, type PointerUse, pointersOf } from './names.ts';
 import { parseStatements } from './parse.ts';
 import { hasExpression, parseTemplate } from './template.ts';

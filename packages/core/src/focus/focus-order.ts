@@ -2,7 +2,7 @@
  * The order in which a screen's controls take the focus (HTML §6.6.3, WCAG 2.2, 2.4.3 Focus Order): that of the tree,
  * unless turns are given.
  */
-import { repetitionOf } from '../document/repetition.ts';
+import { repetitionOf } from '../cascade/repetition.ts';
 import { walk } from '../document/tree.ts';
 import { type Control, inForce } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';

@@ -1,6 +1,8 @@
 /** The icons that ship: the Lucide set, drawn in strokes on a square of 24 by 24. */
 import { icons } from 'lucide';
-import type { Shape } from '../kinds/kind.ts';
+
+/** An SVG element: its tag and attributes. */
+export type Shape = readonly [tag: string, attributes: Readonly<Record<string, string | number>>];
 
 /** Side of the square that icons are drawn in. */
 export const iconSide = 24;

@@ -3,7 +3,7 @@
  * columns, grids and repeats may do so otherwise from a band up; `like` says how.
  */
 
-import type { Values } from '../document/values.ts';
+import type { Values } from '../cascade/values.ts';
 import type { FlexContent, GridContent } from '../layout/box.ts';
 import { likeType } from '../property-types/index.ts';
 import { flexContent } from './flex-inside.ts';

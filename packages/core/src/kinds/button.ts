@@ -1,8 +1,8 @@
 /** Does something when pressed. */
 
-import { colourCss } from '../document/theme.ts';
-import type { Values } from '../document/values.ts';
+import type { Values } from '../cascade/values.ts';
 import { flagType, iconType, toneType } from '../property-types/index.ts';
+import { colourCss } from '../values/theme.ts';
 import { iconAttributes, iconDrawing } from './drawings.ts';
 import { pressedEvents } from './events.ts';
 import type { Kind, Look, Making, Manner, PageElement, Property } from './kind.ts';

@@ -1,11 +1,12 @@
 /** Numbers as a line or as bars. */
 import { nice, tickStep } from 'd3-array';
-import { colourCss } from '../document/theme.ts';
-import type { Values } from '../document/values.ts';
+import type { Values } from '../cascade/values.ts';
+import type { Shape } from '../icons/icon-set.ts';
 import { chartType, colourType, entriesType, listType } from '../property-types/index.ts';
+import { colourCss } from '../values/theme.ts';
 import { shownEvents } from './events.ts';
 import { columnOf, content } from './field.ts';
-import type { Kind, Manner, PageElement, Shape } from './kind.ts';
+import type { Kind, Manner, PageElement } from './kind.ts';
 import { inside } from './made-anew.ts';
 import { boxLook, padding, placing, sizing, words } from './properties.ts';
 

@@ -1,5 +1,6 @@
 /** Small drawings of the kinds' own parts, the same on the bench and, as a background, on a page. */
-import type { Drawing, Shape } from './kind.ts';
+import type { Shape } from '../icons/icon-set.ts';
+import type { Drawing } from './kind.ts';
 
 export const tick: Drawing = {
   size: [16, 16],

@@ -4,12 +4,12 @@
  * paused while typing; from then on it comes and goes with what is typed.
  */
 
-import type { Theme } from '../document/theme.ts';
+import type { Values } from '../cascade/values.ts';
 import type { StateType } from '../document/types.ts';
-import type { Values } from '../document/values.ts';
 import type { Box, FlexContent } from '../layout/box.ts';
 import { charactersType, flagType, type PropertyType, textType } from '../property-types/index.ts';
 import type { TextStyle } from '../text/paragraph.ts';
+import type { Theme } from '../values/theme.ts';
 import type { Inside, Look, Making, PageElement, PageTarget, Property } from './kind.ts';
 import { boxLook, disabled, disabledBy, padding, placing, sizing, words } from './properties.ts';
 import { tabindex } from './tabindex.ts';

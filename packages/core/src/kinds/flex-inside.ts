@@ -1,5 +1,5 @@
 /** What `screen`, `row`, `column` and others share: children one after another, and the gaps of containers. */
-import type { Values } from '../document/values.ts';
+import type { Values } from '../cascade/values.ts';
 import type { FlexContent } from '../layout/box.ts';
 import { floorUnit } from '../text/units.ts';
 import { align, columnGap, gap, justify, rowGap, wrap } from './properties.ts';

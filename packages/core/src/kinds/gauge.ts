@@ -1,8 +1,8 @@
 /** What progress and meter have in common: words above a line that is filled to a part. */
 
-import type { Theme } from '../document/theme.ts';
-import type { Values } from '../document/values.ts';
+import type { Values } from '../cascade/values.ts';
 import { amountType } from '../property-types/index.ts';
+import type { Theme } from '../values/theme.ts';
 import { content, fieldInside, label } from './field.ts';
 import type { Inside, Making, PageElement, Property } from './kind.ts';
 

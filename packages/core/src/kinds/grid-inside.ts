@@ -1,7 +1,8 @@
 /** What `grid` and a `repeat` like a grid share. */
-import type { Values } from '../document/values.ts';
-import type { GridContent, Track, TrackBreadth, TrackList } from '../layout/box.ts';
+import type { Values } from '../cascade/values.ts';
+import type { GridContent } from '../layout/box.ts';
 import { keptUnit } from '../text/units.ts';
+import type { Track, TrackBreadth, TrackList } from '../values/css.ts';
 import { gapsOf } from './flex-inside.ts';
 import { align, autoColumns, autoRows, cellJustify, columns, flow, rows } from './properties.ts';
 

@@ -1,6 +1,6 @@
 /** A button that shows a sign instead of words; what it does is still said to those who cannot see it. */
 
-import type { Values } from '../document/values.ts';
+import type { Values } from '../cascade/values.ts';
 import { iconType, textType } from '../property-types/index.ts';
 import { buttonLook, buttonProperties, toneCss } from './button.ts';
 import { iconAttributes, iconDrawing } from './drawings.ts';

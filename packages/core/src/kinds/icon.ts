@@ -1,6 +1,6 @@
 /** A small sign of the icon set that ships. */
 
-import type { Values } from '../document/values.ts';
+import type { Values } from '../cascade/values.ts';
 import { colourType, iconType, textSizeType, textType } from '../property-types/index.ts';
 import { iconAttributes, iconDrawing } from './drawings.ts';
 import { shownEvents } from './events.ts';

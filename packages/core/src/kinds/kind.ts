@@ -3,12 +3,13 @@
  * printer, validation, the fields of the interface, the layout and the exported page are all driven from it.
  */
 
-import type { Measure, Theme } from '../document/theme.ts';
+import type { Values } from '../cascade/values.ts';
 import type { Control, Project, StateType } from '../document/types.ts';
-import type { Values } from '../document/values.ts';
+import type { Shape } from '../icons/icon-set.ts';
 import type { Box, Content, PaneAtHinge } from '../layout/box.ts';
 import type { PropertyType } from '../property-types/index.ts';
 import type { TextStyle } from '../text/paragraph.ts';
+import type { Measure, Theme } from '../values/theme.ts';
 import type { TableRow } from './table-rows.ts';
 
 /** Where a property stands among the questions that the interface asks. */
@@ -186,7 +187,6 @@ export interface Drawing {
    */
   readonly place: 'stretch' | 'middle' | number;
 }
-export type Shape = readonly [tag: string, attributes: Readonly<Record<string, string | number>>];
 
 /** What a kind puts inside its box. */
 export interface Inside {

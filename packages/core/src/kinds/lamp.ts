@@ -1,9 +1,9 @@
 /** An indicator light with its words, in colour by value. */
 
-import { colourCss } from '../document/theme.ts';
-import type { Values } from '../document/values.ts';
-import { noSides } from '../layout/box.ts';
+import type { Values } from '../cascade/values.ts';
 import { amountType, rangesType } from '../property-types/index.ts';
+import { noSides } from '../values/css.ts';
+import { colourCss } from '../values/theme.ts';
 import { content, label } from './field.ts';
 import type { Kind, Manner, PageElement } from './kind.ts';
 import { colourOf } from './meter.ts';

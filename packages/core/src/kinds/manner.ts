@@ -1,5 +1,5 @@
 /** Reading the manners of kinds. */
-import type { Values } from '../document/values.ts';
+import type { Values } from '../cascade/values.ts';
 import type { Arrangement, Kind, Manner } from './kind.ts';
 
 /** How a kind puts its children, with the values that a control has. */

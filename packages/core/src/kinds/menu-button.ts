@@ -1,5 +1,5 @@
 /** A button that opens a menu of things to do. */
-import type { Values } from '../document/values.ts';
+import type { Values } from '../cascade/values.ts';
 import { buttonLook, buttonProperties, toneCss } from './button.ts';
 import { chevron } from './drawings.ts';
 import { choose } from './events.ts';

@@ -1,8 +1,8 @@
 /** A measured value within its range: a gauge. */
 
-import { colourCss } from '../document/theme.ts';
-import type { Values } from '../document/values.ts';
+import type { Values } from '../cascade/values.ts';
 import { type ColourRange, rangesType, textType } from '../property-types/index.ts';
+import { colourCss } from '../values/theme.ts';
 import { content, label } from './field.ts';
 import { gaugeCss, gaugeElement, gaugeInside, gaugeNumber, partOf } from './gauge.ts';
 import type { Kind, Manner, PageElement } from './kind.ts';

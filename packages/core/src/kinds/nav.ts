@@ -1,7 +1,7 @@
 /** The places of the application: which screens there are, and a way to each of them. */
 
+import type { Values } from '../cascade/values.ts';
 import { inForce } from '../document/types.ts';
-import type { Values } from '../document/values.ts';
 import type { FlexContent } from '../layout/box.ts';
 import { chosenType, type Entry, navFormType, placesType, textType } from '../property-types/index.ts';
 import { iconAttributes, iconDrawing } from './drawings.ts';

@@ -1,10 +1,10 @@
 /** Things to choose from, as the kinds that offer them show them: each with a box to check, and its words. */
 
-import type { Theme } from '../document/theme.ts';
-import type { Values } from '../document/values.ts';
+import type { Values } from '../cascade/values.ts';
 import type { Box } from '../layout/box.ts';
-import { noSides } from '../layout/box.ts';
 import { chosenType, type Entry, entriesType, flagType } from '../property-types/index.ts';
+import { noSides } from '../values/css.ts';
+import type { Theme } from '../values/theme.ts';
 import { asBackground, dot, tick } from './drawings.ts';
 import { required } from './field.ts';
 import type { Making, PageElement, PageTarget, Property } from './kind.ts';

@@ -1,6 +1,6 @@
 /** Its children once for each item of a list. */
 
-import type { Values } from '../document/values.ts';
+import type { Values } from '../cascade/values.ts';
 import { identifierType, listType, textType } from '../property-types/index.ts';
 import { arrangedContent, likeManner, likeProperty } from './arrangement.ts';
 import { taking, takingEvents } from './carrying.ts';

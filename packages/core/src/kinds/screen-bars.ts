@@ -1,6 +1,6 @@
 /** Which children of a screen are bars, and where they stand. */
 import { type Control, inForce } from '../document/types.ts';
-import type { Edge } from '../layout/box.ts';
+import type { Edge } from '../values/css.ts';
 
 const edges: readonly Edge[] = ['top', 'bottom', 'start', 'end'];
 

@@ -1,7 +1,8 @@
 /** The whole of what a person sees at once: a column as wide as the window and at least as high. */
 
-import { type Box, type FlexContent, noSides } from '../layout/box.ts';
+import type { Box, FlexContent } from '../layout/box.ts';
 import { anyType, flagType, secondsType, textType } from '../property-types/index.ts';
+import { noSides } from '../values/css.ts';
 import { screenEvents } from './events.ts';
 import { flexContent } from './flex-inside.ts';
 import type { Kind } from './kind.ts';

@@ -1,6 +1,6 @@
 /** One of a few things to choose from, in a list that opens. */
 
-import type { Values } from '../document/values.ts';
+import type { Values } from '../cascade/values.ts';
 import { textType } from '../property-types/index.ts';
 import { asBackground, chevron, signColour } from './drawings.ts';
 import { chosenEvents } from './events.ts';

@@ -1,6 +1,6 @@
 /** A number to set by moving along a line. */
 
-import type { Values } from '../document/values.ts';
+import type { Values } from '../cascade/values.ts';
 import { amountType } from '../property-types/index.ts';
 import { chosenEvents } from './events.ts';
 import {

@@ -1,7 +1,8 @@
 /** Two panes that become one where there is no room. */
 
-import type { Box, Size } from '../layout/box.ts';
+import type { Box } from '../layout/box.ts';
 import { flagType, paneType, ratioType } from '../property-types/index.ts';
+import type { Size } from '../values/css.ts';
 import { gapsOf } from './flex-inside.ts';
 import type { Kind, Manner } from './kind.ts';
 import { boxLook, gap, padding, placing, property, sizing } from './properties.ts';

@@ -1,6 +1,7 @@
 /** On or off, at once. */
-import type { Theme } from '../document/theme.ts';
-import { noSides } from '../layout/box.ts';
+
+import { noSides } from '../values/css.ts';
+import type { Theme } from '../values/theme.ts';
 import type { Drawing } from './kind.ts';
 import { isChecked, ticked } from './ticked.ts';
 

@@ -1,11 +1,12 @@
 /** Records in rows, their fields in columns. */
 
+import type { Values } from '../cascade/values.ts';
 import { type Control, inForce } from '../document/types.ts';
-import type { Values } from '../document/values.ts';
 import { asText } from '../expression/evaluate.ts';
-import type { GridContent, Sides } from '../layout/box.ts';
+import type { GridContent } from '../layout/box.ts';
 import { type Entry, entriesType, listType, textType } from '../property-types/index.ts';
 import type { TextStyle } from '../text/paragraph.ts';
+import type { Sides } from '../values/css.ts';
 import { shownEvents } from './events.ts';
 import { columnOf, content } from './field.ts';
 import type { Kind, Manner, PageElement } from './kind.ts';

@@ -1,8 +1,8 @@
 /** Panels of which one is open, and a tab for each. */
 
-import type { Values } from '../document/values.ts';
-import type { Sides } from '../layout/box.ts';
+import type { Values } from '../cascade/values.ts';
 import { amountType, entriesType } from '../property-types/index.ts';
+import type { Sides } from '../values/css.ts';
 import { chosenEvents } from './events.ts';
 import { columnOf } from './field.ts';
 import { gapsOf } from './flex-inside.ts';

@@ -1,8 +1,8 @@
 /** Several lines of words to type. */
 
-import type { Theme } from '../document/theme.ts';
 import { linesType, textType } from '../property-types/index.ts';
 import { lineHeightOf } from '../text/units.ts';
+import type { Theme } from '../values/theme.ts';
 import { typedEvents } from './events.ts';
 import {
   type BareLine,

@@ -1,9 +1,9 @@
 /** What a checkbox and a switch share: a yes or no with its words beside it, a hint and a message below them. */
 
-import type { Theme } from '../document/theme.ts';
-import type { Values } from '../document/values.ts';
+import type { Values } from '../cascade/values.ts';
 import type { Box } from '../layout/box.ts';
 import { flagType } from '../property-types/index.ts';
+import type { Theme } from '../values/theme.ts';
 import { chosenEvents } from './events.ts';
 import {
   checking,

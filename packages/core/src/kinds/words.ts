@@ -1,7 +1,8 @@
 /** Reading how a control's words are set from its values. */
-import type { Theme } from '../document/theme.ts';
-import type { Values } from '../document/values.ts';
+
+import type { Values } from '../cascade/values.ts';
 import type { TextAlign, TextStyle } from '../text/paragraph.ts';
+import type { Theme } from '../values/theme.ts';
 import type { Look, Making } from './kind.ts';
 import {
   colour,

@@ -4,47 +4,23 @@
  * `build.ts` makes it from a document. A box is never changed after it is made, so what the engine works out
  * about it is kept with it, and a box that two versions of a document share is laid out once.
  */
+
 import type { Paragraphs } from '../text/paragraph.ts';
+import {
+  type Align,
+  type Edge,
+  type Justify,
+  type Limit,
+  noSides,
+  type Pin,
+  type Sides,
+  type Size,
+  type Track,
+  type TrackList,
+} from '../values/css.ts';
 import type { Answers } from './between.ts';
 import type { Laid, Widths, WidthsAt } from './laid.ts';
 import type { Outcome } from './record.ts';
-
-/** A share of what is left over (`share N`). */
-export interface Share {
-  readonly share: number;
-}
-/** A part of the parent's content box (`P%`), as a fraction. */
-export interface Fraction {
-  readonly fraction: number;
-}
-/** A size as the contract has it: px, content, share, fraction; undefined is "absent". */
-export type Size = number | 'fit' | Share | Fraction | undefined;
-/** A least or greatest size. */
-export type Limit = number | Fraction | undefined;
-
-/** Four px values at the flow-relative sides (CSS Logical Properties 1). */
-export interface Sides {
-  readonly top: number;
-  readonly end: number;
-  readonly bottom: number;
-  readonly start: number;
-}
-
-/** Gaps between rows and between columns, px (CSS Box Alignment 3 §8). */
-export interface Gaps {
-  readonly row: number;
-  readonly column: number;
-}
-
-export const noSides: Sides = { top: 0, end: 0, bottom: 0, start: 0 };
-
-/** Alignment across a container's main axis; in grids and layers of an item in its area. */
-export type Align = 'start' | 'center' | 'end' | 'stretch' | 'baseline';
-/** Alignment along a container's main axis. */
-export type Justify = 'start' | 'center' | 'end' | 'between' | 'around' | 'evenly';
-
-/** A place in a pinboard: px, or a part of the pinboard (CSS Positioned Layout 3 §3.1). */
-export type Pin = number | Fraction | undefined;
 
 /** Where a child of a pinboard is held. Physical sides: they do not swap in right-to-left. */
 export interface Pins {
@@ -109,8 +85,6 @@ export interface PaneAtHinge {
   readonly gap: number;
 }
 
-export type Edge = 'top' | 'bottom' | 'start' | 'end';
-
 /** What a box has that nothing was said about. */
 export const noStyle: BoxStyle = {
   width: undefined,
@@ -145,24 +119,6 @@ export interface FlexContent {
   /** Centred children that do not fit begin at the start instead (Align 3 §4.4, `safe`). */
   readonly safe?: boolean;
 }
-
-/** One end of a track's range: px, a part of the grid, `auto` and the like, or parts of what is left (Grid 1 §7.2). */
-export type TrackBreadth =
-  | number
-  | Fraction
-  | 'auto'
-  | 'min-content'
-  | 'max-content'
-  | { readonly fr: number };
-/** A track: from least to greatest; `fitContent` holds the greatest of `fit-content(n)`. */
-export interface Track {
-  readonly min: TrackBreadth;
-  readonly max: TrackBreadth;
-  readonly fitContent?: number | Fraction;
-}
-/** Tracks written out, or repeated as often as there is room (Grid 1 §7.2.3.2). */
-export type TrackListPart = Track | { readonly auto: 'fill' | 'fit'; readonly tracks: readonly Track[] };
-export type TrackList = readonly TrackListPart[];
 
 /** Children in a grid (CSS Grid 1). */
 export interface GridContent {

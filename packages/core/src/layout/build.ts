@@ -1,12 +1,12 @@
 /** From the document to boxes: values worked out, words prepared, pictures looked up. */
 
-import { prefixesInForce } from '../document/cascade.ts';
-import { repetitionOf } from '../document/repetition.ts';
-import { isSteady } from '../document/steadiness.ts';
-import { colourIn, type Theme } from '../document/theme.ts';
+import { prefixesInForce } from '../cascade/cascade.ts';
+import { repetitionOf } from '../cascade/repetition.ts';
+import { isSteady } from '../cascade/steadiness.ts';
+import { type Circumstances, type Values, valuesOf } from '../cascade/values.ts';
+import { hingeSide } from '../css/hinge-side.ts';
+import { sizesWithRatio } from '../css/ratio.ts';
 import { type Asset, type Control, inForce } from '../document/types.ts';
-import { type Circumstances, type Values, valuesOf } from '../document/values.ts';
-import { hingeSide } from '../export/hinge-side.ts';
 import type { Scope } from '../expression/evaluate.ts';
 import { iconShapes } from '../icons/icon-set.ts';
 import { kindOf } from '../kinds/catalogue.ts';
@@ -45,21 +45,18 @@ import { plainWords } from '../kinds/words.ts';
 import { setText, type TextStyle } from '../text/paragraph.ts';
 import type { Shaper } from '../text/shaper.ts';
 import { keptUnit, scaledSize } from '../text/units.ts';
+import { noSides, type Pin, type Sides, type Size } from '../values/css.ts';
+import { colourIn, type Theme } from '../values/theme.ts';
 import {
   type Box,
   type BoxStyle,
   type Content,
   type GridArea,
   type HingeInside,
-  noSides,
   noStyle,
-  type Pin,
   type Pins,
-  type Sides,
-  type Size,
 } from './box.ts';
 import { makeBox } from './make-box.ts';
-import { sizesWithRatio } from './ratio.ts';
 
 /** What boxes depend on besides the controls themselves. */
 export interface Surroundings extends Circumstances {

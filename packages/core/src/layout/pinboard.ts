@@ -1,7 +1,8 @@
 /** Children held at edges or centre lines of their parent (CSS Positioned Layout 3 §4, CSS Align 3 §6.3). */
 
+import type { Pin, Size } from '../values/css.ts';
 import { contentHolds, heightByRatio, layByContent, layOut } from './ask.ts';
-import type { Box, Pin, PinboardContent, Pins, Size } from './box.ts';
+import type { Box, PinboardContent, Pins } from './box.ts';
 import { carriesAcross } from './grid/carried.ts';
 import { asEarlyAs, type Definite, fixed, free, type Laid, type Measured, type Question } from './laid.ts';
 import { limitReasons, type PlaceReason, type Reasons, type SizeRule } from './reason.ts';

@@ -2,7 +2,8 @@
  * Why a box has its size and place, as the engine writes it down while it lays out: the rule that decided and the
  * numbers that went in, all in CSS px. `why/` puts it into words.
  */
-import type { Box, Justify } from './box.ts';
+import type { Justify } from '../values/css.ts';
+import type { Box } from './box.ts';
 
 /** A limit that was looked at; `of` is what a percentage was taken of. */
 export interface LimitReason {

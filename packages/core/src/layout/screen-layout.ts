@@ -5,8 +5,8 @@
  * what the change touched.
  */
 
+import { repetitionOf } from '../cascade/repetition.ts';
 import { effectiveNames } from '../document/names.ts';
-import { repetitionOf } from '../document/repetition.ts';
 import type { Control, Project } from '../document/types.ts';
 import type { Look } from '../kinds/kind.ts';
 import type { Line } from '../text/paragraph.ts';

@@ -1,6 +1,7 @@
 /** Reading sizes, limits, sides and ratios of a box. */
 import { floorUnit } from '../text/units.ts';
-import type { Align, Box, Fraction, Limit, PictureContent, Share, Sides, Size } from './box.ts';
+import type { Align, Fraction, Limit, Share, Sides, Size } from '../values/css.ts';
+import type { Box, PictureContent } from './box.ts';
 import type { Pass } from './record.ts';
 
 export const across = (sides: Sides): number => sides.start + sides.end;

@@ -1,5 +1,5 @@
 /** From which width on a split has room for both panes. */
-import type { Limit } from './box.ts';
+import type { Limit } from '../values/css.ts';
 
 /**
  * From which content width on both panes of a split get at least their `min-width`; Infinity: never. The panes get

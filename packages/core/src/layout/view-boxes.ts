@@ -3,15 +3,15 @@
  * sizes, direction, the fold. Views in which all that is the same share their boxes, and what is known about them.
  */
 
-import { prefixesInForce } from '../document/cascade.ts';
-import { prefixesOf, viewPrefix } from '../document/steadiness.ts';
-import { clampedSizesOf, textSizeAt } from '../document/text-size.ts';
-import { themeOf } from '../document/theme.ts';
+import { prefixesInForce } from '../cascade/cascade.ts';
+import { themeOf } from '../cascade/project-theme.ts';
+import { prefixesOf, viewPrefix } from '../cascade/steadiness.ts';
 import type { Control, Project } from '../document/types.ts';
 import { sharingBudget } from '../expression/budget.ts';
 import { initialScope } from '../expression/initial-scope.ts';
 import { mayReadView } from '../expression/view-names.ts';
 import type { Shaper } from '../text/shaper.ts';
+import { clampedSizesOf, textSizeAt } from '../values/text-size.ts';
 import type { Box, HingeInside } from './box.ts';
 import { Builder, type MadeBoxes } from './build.ts';
 import type { View } from './screen-layout.ts';

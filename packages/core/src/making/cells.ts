@@ -1,15 +1,15 @@
 /** A table's columns as cells, so that other controls can stand in them. */
 
-import { textInForce } from '../document/cascade.ts';
+import { textInForce } from '../cascade/cascade.ts';
+import { repetitionAround, repetitionOf } from '../cascade/repetition.ts';
 import { effectiveNames, freeName } from '../document/names.ts';
-import { sampleOf } from '../document/readable.ts';
-import { repetitionAround, repetitionOf } from '../document/repetition.ts';
+import { spoken } from '../document/spoken.ts';
 import { locate } from '../document/tree.ts';
 import { type Control, inForce, type Project } from '../document/types.ts';
+import { sampleOf } from '../meaning/readable.ts';
 import { entriesType } from '../property-types/index.ts';
 import type { Step } from '../steps/step.ts';
 import { identifier, makerOf, memberText } from './maker.ts';
-import { spoken } from './questions.ts';
 
 /**
  * Makes the columns that a table shows its rows in cells, each with a text of what stands there now.

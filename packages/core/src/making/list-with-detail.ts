@@ -1,9 +1,10 @@
 /** A screen with a list's records on one side and all of one record on the other; one at a time where there is no room. */
+
+import { spoken } from '../document/spoken.ts';
 import type { Column, Project, StateVariable } from '../document/types.ts';
 import { escapeBraces } from '../expression/template.ts';
 import { addingState, findingIn, shownOf } from './finding.ts';
 import { capital, freeScreenName, freeStateName, type Made, makerOf, titledScreen } from './maker.ts';
-import { spoken } from './questions.ts';
 
 /** Makes a list whose pressed record is shown in full beside it. */
 export function makeListWithDetail(

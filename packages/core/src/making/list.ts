@@ -1,8 +1,9 @@
 /** A screen that shows the records of a list, with a way to find some of them, and words for when there are none. */
+
+import { spoken } from '../document/spoken.ts';
 import type { Column, Project } from '../document/types.ts';
 import { addingState, findingIn, shownOf } from './finding.ts';
 import { capital, freeScreenName, type Made, makerOf, titledScreen } from './maker.ts';
-import { spoken } from './questions.ts';
 
 /** Makes a screen of a list: its first column in front, the others below it, found by what one types. */
 export function makeList(

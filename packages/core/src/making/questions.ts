@@ -1,8 +1,10 @@
 /** What a form asks: one question for each thing that is wanted, from the columns of a table or a JSON Schema. */
+
+import { forbiddenKeys } from '../document/forbidden-keys.ts';
+import { spoken } from '../document/spoken.ts';
 import type { Row } from '../document/table.ts';
 import { cellText } from '../document/table.ts';
 import type { Column, ColumnType, Reference } from '../document/types.ts';
-import { forbiddenKeys } from '../expression/forbidden-keys.ts';
 
 export interface FormQuestion {
   /** The key under which the answer is kept. */
@@ -28,18 +30,6 @@ export interface FormQuestion {
   /** Of texts: several lines. */
   readonly long: boolean;
   readonly hint?: string;
-}
-
-/** A name as one says it: `guestName`, `guest_name` and `guest-name` are all “Guest name”. */
-export function spoken(name: string): string {
-  const words = name
-    .replace(/([\p{Ll}\d])(\p{Lu})/gu, '$1 $2')
-    .replace(/[_-]+/g, ' ')
-    .replace(/\s+/g, ' ')
-    .trim()
-    // Letters that stand for words stay as they are.
-    .replace(/(?<=\s)\p{Lu}(?=\p{Ll})/gu, (letter) => letter.toLowerCase());
-  return words.charAt(0).toUpperCase() + words.slice(1);
 }
 
 /** Texts longer than this get several lines. */

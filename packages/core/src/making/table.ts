@@ -1,9 +1,10 @@
 /** A screen with a list's records in a table that can be sorted, and a way to find some of them. */
+
+import { spoken } from '../document/spoken.ts';
 import type { Column, Project } from '../document/types.ts';
 import { escapeBraces } from '../expression/template.ts';
 import { addingState, findingIn } from './finding.ts';
 import { capital, freeScreenName, freeStateName, type Made, makerOf, titledScreen } from './maker.ts';
-import { spoken } from './questions.ts';
 
 /** Makes a screen with a table of a list; it scrolls sideways where it is too wide. */
 export function makeTable(

@@ -1,6 +1,7 @@
 /** Types that allow some words and nothing else. */
-import type { Align, Justify } from '../layout/box.ts';
+
 import { fontFamilies, fontWeights } from '../text/fonts.ts';
+import type { Align, Justify } from '../values/css.ts';
 import { bad, good, type PropertyType } from './property-type.ts';
 
 /** One of some words. */

@@ -1,6 +1,7 @@
 /** Types of lists: data, things to choose from, ranges of a number. */
+
+import { quoted } from '../document/nearest.ts';
 import { asText } from '../expression/evaluate.ts';
-import { quoted } from '../expression/nearest.ts';
 import { bad, good, type PropertyType, printNumber, readNumber } from './property-type.ts';
 import { colourType } from './texts.ts';
 

@@ -1,5 +1,5 @@
 /** Types of numbers: lengths, counts, factors. */
-import { type ClampedSize, printClampedSize, readClampedSize } from '../document/text-size.ts';
+import { type ClampedSize, printClampedSize, readClampedSize } from '../values/text-size.ts';
 import { bad, good, type PropertyType, printNumber, readNumber } from './property-type.ts';
 
 function numberType(

@@ -2,7 +2,7 @@
  * What a property may hold. One type serves the source's parser, the fields of the interface, validation and
  * the layout: it reads a text, says what is wrong with it, and gives the value and the text's canonical form.
  */
-import { didYouMean, quoted } from '../expression/nearest.ts';
+import { didYouMean, quoted } from '../document/nearest.ts';
 
 export type Reading<T> =
   | { readonly ok: true; readonly value: T; readonly text: string }

@@ -1,5 +1,5 @@
 /** Types of up to four lengths: margins, padding, gaps. */
-import type { Gaps, Sides } from '../layout/box.ts';
+import type { Gaps, Sides } from '../values/css.ts';
 import { bad, good, type PropertyType, printNumber, readNumber } from './property-type.ts';
 
 function sidesType(name: string, expects: string, negative: boolean): PropertyType<Sides> {

@@ -1,5 +1,5 @@
 /** Types of sizes and places: widths, limits, pins, ratios, points. */
-import type { Fraction, Limit, Size } from '../layout/box.ts';
+import type { Fraction, Limit, Size } from '../values/css.ts';
 import { bad, good, type PropertyType, printNumber, readFraction, readNumber } from './property-type.ts';
 
 const sizeExpects = 'a number, `fit`, `share`, `share N` or a percentage';

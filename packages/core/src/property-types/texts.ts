@@ -1,6 +1,7 @@
 /** Types of words and of colours. */
-import { colourRoles } from '../document/theme.ts';
+
 import { asText } from '../expression/evaluate.ts';
+import { colourRoles } from '../values/theme.ts';
 import { bad, good, type PropertyType } from './property-type.ts';
 
 /** Any words. */

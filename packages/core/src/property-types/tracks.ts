@@ -1,7 +1,7 @@
 /** Types of a grid's tracks, and of how it is filled. */
 
-import { readTracks, tracksText } from '../document/track-list.ts';
-import type { TrackList, } from '../layout/box.ts';
+import type { TrackList } from '../values/css.ts';
+import { readTracks, tracksText } from '../values/track-list.ts';
 import { bad, good, type PropertyType } from './property-type.ts';
 
 /** @param read the tracks of a text, or a sentence that says what is wrong with it. */

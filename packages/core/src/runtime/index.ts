@@ -1,20 +1,21 @@
 /** What a running page needs of the core: no parser, no layout, no fonts. */
 
-export type { Acting } from '../actions/action.ts';
-export { type FeedStatus, silentAfter, standInFolder } from '../document/feed.ts';
-export type { Feed, StateValue } from '../document/types.ts';
-export { convert, Values } from '../document/values.ts';
+export { convert, Values } from '../cascade/values.ts';
 export {
   colourDeclaration,
   type Declarations,
   declarations,
   partDeclarations,
   withoutParts,
-} from '../export/declarations.ts';
+} from '../css/declarations.ts';
+export { type FeedStatus, silentAfter, standInFolder } from '../document/feed.ts';
+export type { Feed, StateValue } from '../document/types.ts';
+export type { Acting } from '../expression/actions/action.ts';
 export { sharingBudget } from '../expression/budget.ts';
 export { asText } from '../expression/evaluate.ts';
 export { bandAt, clockOf, type ViewName } from '../expression/view-names.ts';
-export type { CarryingPart, MadeAnew, Manner, PageElement, PageTarget, Shape } from '../kinds/kind.ts';
+export type { Shape } from '../icons/icon-set.ts';
+export type { CarryingPart, MadeAnew, Manner, PageElement, PageTarget } from '../kinds/kind.ts';
 export { addressTo } from '../kinds/link.ts';
 export { arrangementNow } from '../kinds/manner.ts';
 export { manners } from '../kinds/on-page.ts';

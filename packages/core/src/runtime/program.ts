@@ -1,9 +1,10 @@
 /** What an exported page runs: state, bindings and events of its screens as plain data. */
 
+import type { Around } from '../css/declarations.ts';
 import type { Feed, StateVariable, StoredTable } from '../document/types.ts';
-import type { Around } from '../export/declarations.ts';
 import type { Expression, Statement, Template } from '../expression/ast.ts';
-import type { Arrangement, CarryingPart, PageTarget, Shape } from '../kinds/kind.ts';
+import type { Shape } from '../icons/icon-set.ts';
+import type { Arrangement, CarryingPart, PageTarget } from '../kinds/kind.ts';
 
 /** A property with content (words, a value, an attribute) that follows an expression. */
 export interface ContentBinding {

@@ -12,16 +12,16 @@ import {
   signal,
   untracked,
 } from '@preact/signals-core';
-import type { Acting } from '../actions/action.ts';
-import { actionNamed, alteringNamed } from '../actions/catalogue.ts';
+import { forbiddenKeys } from '../document/forbidden-keys.ts';
 import { ownValue } from '../document/same.ts';
 import { fitting } from '../document/state.ts';
 import type { StateValue } from '../document/types.ts';
+import type { Acting } from '../expression/actions/action.ts';
+import { actionNamed, alteringNamed } from '../expression/actions/catalogue.ts';
 import { addressNow } from '../expression/address.ts';
 import type { Expression, Statement, Template } from '../expression/ast.ts';
 import { budgetNow, sharingBudget } from '../expression/budget.ts';
 import { asText, EvaluationError, evaluate, evaluateTemplate, type Scope } from '../expression/evaluate.ts';
-import { forbiddenKeys } from '../expression/forbidden-keys.ts';
 import { isViewName, type ViewName } from '../expression/view-names.ts';
 import type { Program, ProgramVariable } from './program.ts';
 

@@ -1,11 +1,11 @@
 /** A project as a folder of files, and back: `project.json`, one XML file a screen, one JSON file a stored table. */
 
+import { projectProblem } from '../collections/project-problem.ts';
 import { nameProblem } from '../document/names.ts';
-import { projectProblem } from '../document/project-problem.ts';
-import { contextOf } from '../document/property-text.ts';
 import { mostTableRows, rowsProblem, withRows } from '../document/stored-table.ts';
 import type { Row } from '../document/table.ts';
 import type { Control, Project, StateVariable } from '../document/types.ts';
+import { contextOf } from '../meaning/property-text.ts';
 import { parseScreen } from './parse.ts';
 import { printScreen } from './print.ts';
 import type { SourceProblem } from './problem.ts';

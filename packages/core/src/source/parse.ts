@@ -1,14 +1,14 @@
 /** A screen's XML text as a document (XML 1.0 by `saxes`, without document types and entities of its own). */
 import { SaxesParser } from 'saxes';
-import { readAttribute } from '../document/attributes.ts';
+import { readAttribute } from '../cascade/attributes.ts';
 import { nameProblem } from '../document/names.ts';
-import { type AttributeContext, itemNames, readAttributeText } from '../document/property-text.ts';
+import { didYouMean } from '../document/nearest.ts';
 import type { Control } from '../document/types.ts';
-import { deepestNesting, mostControls } from '../document/validate.ts';
 import { withItems } from '../expression/check.ts';
-import { didYouMean } from '../expression/nearest.ts';
 import { confinesProblem, kindNamed, kinds } from '../kinds/catalogue.ts';
 import type { Kind } from '../kinds/kind.ts';
+import { type AttributeContext, itemNames, readAttributeText } from '../meaning/property-text.ts';
+import { deepestNesting, mostControls } from '../meaning/validate.ts';
 import { placeAt, type SourceProblem } from './problem.ts';
 
 /** Largest file, in bytes of UTF-8. */

@@ -1,5 +1,5 @@
 /** A screen as XML text, in the one canonical way, so that differences between versions are small. */
-import { attributeRank } from '../document/attributes.ts';
+import { attributeRank } from '../cascade/attributes.ts';
 import { type Band, type Control, inForce } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 

@@ -1,9 +1,9 @@
 /** `project.json`: what a project says of itself, the entities of its collections, and the order of its screens. */
 import { collectionFault, entitiesOf, listedCollections, withEntities } from '../collections/catalogue.ts';
-import { isRecord } from '../collections/collection.ts';
-import { migrated } from '../document/migrations.ts';
+import { migrated } from '../collections/migrations.ts';
+import { didYouMean } from '../document/nearest.ts';
+import { isRecord } from '../document/record.ts';
 import { defaultBands, type Project, projectFormat } from '../document/types.ts';
-import { didYouMean } from '../expression/nearest.ts';
 import { placeAt, type SourceProblem } from './problem.ts';
 
 /** What `project.json` says. */

@@ -2,7 +2,7 @@
  * Aligning and spacing out controls. On a pinboard they are moved; in a row, a column or cells the property that lines
  * things up there is set, and the result says so.
  */
-import { plainArrangement } from '../document/plain-values.ts';
+import { plainArrangement } from '../cascade/plain-values.ts';
 import { type Location, locate } from '../document/tree.ts';
 import { type Control, inForce, type Project } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';

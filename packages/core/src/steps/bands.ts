@@ -1,6 +1,7 @@
 /** Changes of the project's bands, with everything that hangs on them. */
+
+import { propertyOf } from '../cascade/attributes.ts';
 import { bands } from '../collections/bands.ts';
-import { propertyOf } from '../document/attributes.ts';
 import type { Band, Project } from '../document/types.ts';
 import { changing, dropping, putting } from './entities.ts';
 import type { Step } from './step.ts';

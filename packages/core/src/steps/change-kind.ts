@@ -1,10 +1,10 @@
 /** Making a control another kind of control; whatever still applies is kept. */
-import { readAttribute } from '../document/attributes.ts';
-import { contextOf, readAttributeText } from '../document/property-text.ts';
+import { readAttribute } from '../cascade/attributes.ts';
 import { locate } from '../document/tree.ts';
 import { inForce, type Project, type PropertyValue } from '../document/types.ts';
 import { confinesProblem, kindNamed, kindOf } from '../kinds/catalogue.ts';
 import type { Kind } from '../kinds/kind.ts';
+import { contextOf, readAttributeText } from '../meaning/property-text.ts';
 import type { Step } from './step.ts';
 
 /** Properties that hold what a person reads of a control; one takes the place of the other. */

@@ -1,6 +1,6 @@
 /** The step that changes fields of an entity: only these, so that two people may change others at once. */
 import { collectionNamed, entityFault, withEntities } from '../collections/catalogue.ts';
-import { isRecord } from '../collections/collection.ts';
+import { isRecord } from '../document/record.ts';
 import { refuse, type StepKind } from './applied.ts';
 import { compared, isKey, mappedKey, namedEntity, namingFault } from './entity.ts';
 import { expectationOf, isExpectation, isExpected } from './expectation.ts';

@@ -1,8 +1,8 @@
 /** Changes that take several steps: what they must carry with them stands here, not at each caller. */
 
-import { readAttribute } from '../document/attributes.ts';
-import { effectiveNames, freeName, freshName, stateNameProblem } from '../document/names.ts';
-import { contextOf, readAttributeText } from '../document/property-text.ts';
+import { readAttribute } from '../cascade/attributes.ts';
+import { effectiveNames, freeName, freshName } from '../document/names.ts';
+import { spoken } from '../document/spoken.ts';
 import { emptyValues, fitting } from '../document/state.ts';
 import { locate, walk } from '../document/tree.ts';
 import { type Control, type Draft, inForce, type Project, type PropertyValue } from '../document/types.ts';
@@ -10,7 +10,8 @@ import { pointedElsewhere } from '../expression/renaming.ts';
 import { escapeBraces, hasExpression, unescapeBraces } from '../expression/template.ts';
 import { kindNamed, kindOf } from '../kinds/catalogue.ts';
 import type { Property } from '../kinds/kind.ts';
-import { spoken } from '../making/questions.ts';
+import { contextOf, readAttributeText } from '../meaning/property-text.ts';
+import { stateNameProblem } from '../meaning/state-names.ts';
 import { putting } from './entities.ts';
 import type { Step } from './step.ts';
 

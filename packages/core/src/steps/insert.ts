@@ -1,8 +1,8 @@
 /** The step that puts a control into the tree. */
 import { walk } from '../document/tree.ts';
 import type { Control, Project } from '../document/types.ts';
-import { controlProblem } from '../document/validate.ts';
 import { namedOn, placeOf, withInserted } from '../document/whereabouts.ts';
+import { controlProblem } from '../meaning/validate.ts';
 import { refuse, type StepKind } from './applied.ts';
 import { mappedControl } from './mapped.ts';
 import { isPlace, placeProblem, type TreePlace } from './tree-place.ts';

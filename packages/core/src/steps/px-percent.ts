@@ -1,5 +1,5 @@
 /** Turning px into per cent of the parent, and back; place and size stay what they are at the width at hand. */
-import { plainArrangement } from '../document/plain-values.ts';
+import { plainArrangement } from '../cascade/plain-values.ts';
 import { locate, walk } from '../document/tree.ts';
 import { type Control, inForce, type Project } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';

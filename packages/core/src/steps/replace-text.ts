@@ -1,5 +1,5 @@
 /** Finding words that people read, on all screens, and putting others in their place. Expressions are left alone. */
-import { propertyOf } from '../document/attributes.ts';
+import { propertyOf } from '../cascade/attributes.ts';
 import { walk } from '../document/tree.ts';
 import { type Control, inForce, type Project } from '../document/types.ts';
 import { mapWords } from '../expression/template.ts';

@@ -1,5 +1,5 @@
 /** Editing for a band or an orientation: values that may change there are set for it, all others for all widths. */
-import { readAttribute } from '../document/attributes.ts';
+import { readAttribute } from '../cascade/attributes.ts';
 import { locate } from '../document/tree.ts';
 import { type Control, inForce, type Project, type PropertyValue } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';

@@ -1,9 +1,9 @@
 /** The step that gives a control's attribute another text. */
-import { readAttribute } from '../document/attributes.ts';
+import { readAttribute } from '../cascade/attributes.ts';
 import type { Project, PropertyValue } from '../document/types.ts';
-import { attributeValueProblem } from '../document/validate.ts';
 import { placeOf, withControl } from '../document/whereabouts.ts';
 import { kindOf } from '../kinds/catalogue.ts';
+import { attributeValueProblem } from '../meaning/validate.ts';
 import { gone, isId, refuse, type StepKind } from './applied.ts';
 import { expectationOf, isExpectation, isExpected } from './expectation.ts';
 import { mappedAttribute } from './mapped.ts';

@@ -1,6 +1,6 @@
 /** Giving one control's look or size to others. */
 
-import { propertyOf } from '../document/attributes.ts';
+import { propertyOf } from '../cascade/attributes.ts';
 import type { Control, PropertyValue } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import type { Property, PropertyGroup } from '../kinds/kind.ts';

@@ -1,9 +1,9 @@
 /** Where a control may stand. */
 import { walk } from '../document/tree.ts';
 import type { Control, Project } from '../document/types.ts';
-import { deepestNesting, mostControls } from '../document/validate.ts';
 import { countOn, placeOf } from '../document/whereabouts.ts';
 import { confinesProblem, kindNamed, kindOf } from '../kinds/catalogue.ts';
+import { deepestNesting, mostControls } from '../meaning/validate.ts';
 import { isId } from './applied.ts';
 
 /** A place among the children of a control; `null` as parent: among the screens. */

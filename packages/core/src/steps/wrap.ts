@@ -1,7 +1,7 @@
 /** Putting a container around controls, and taking one away from around them. */
 
+import { plainArrangement } from '../cascade/plain-values.ts';
 import { effectiveNames, freshName } from '../document/names.ts';
-import { plainArrangement } from '../document/plain-values.ts';
 import { type Location, locate, locationsIn } from '../document/tree.ts';
 import type { Control, Project, PropertyValue } from '../document/types.ts';
 import { confinesProblem, kindNamed, kindOf } from '../kinds/catalogue.ts';

@@ -1,9 +1,10 @@
 /** What changes at a width of a sweep, and why. */
-import { clampedSizesOf, textSizeAt } from '../document/text-size.ts';
+
 import type { Control } from '../document/types.ts';
 import type { Decision } from '../layout/differences.ts';
 import type { Topic } from '../layout/record.ts';
 import { unit } from '../text/units.ts';
+import { clampedSizesOf, textSizeAt } from '../values/text-size.ts';
 
 /** Why something changes its behaviour at a width. */
 export interface Cause {

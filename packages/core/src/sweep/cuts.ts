@@ -1,6 +1,8 @@
 /** Sizes that are parts of others. Each is cut to a whole 64th of a px, so several of them are off by as many 64ths. */
-import type { Box, BoxStyle, TrackListPart } from '../layout/box.ts';
+
+import type { Box, BoxStyle } from '../layout/box.ts';
 import { isFraction } from '../layout/sizes.ts';
+import type { TrackListPart } from '../values/css.ts';
 
 const isPart = ({ width, minWidth, maxWidth }: BoxStyle): boolean =>
   [width, minWidth, maxWidth].some(isFraction);

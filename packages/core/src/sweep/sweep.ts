@@ -9,8 +9,7 @@
  * on both sides; the rest follows by the same means. Widths are kept in whole 64ths of a px, as sizes are.
  */
 
-import { prefixesInForce } from '../document/cascade.ts';
-import { textSizeTurns } from '../document/text-size.ts';
+import { prefixesInForce } from '../cascade/cascade.ts';
 import type { Control, Project } from '../document/types.ts';
 import {
   allDifferences,
@@ -25,6 +24,7 @@ import { layOutRoot, type View } from '../layout/screen-layout.ts';
 import { ViewBoxes } from '../layout/view-boxes.ts';
 import type { Shaper } from '../text/shaper.ts';
 import { floorUnit, unit } from '../text/units.ts';
+import { textSizeTurns } from '../values/text-size.ts';
 import { bandChange, type Change, changeBy, sizeChange } from './change.ts';
 import { cutsIn, decidesByCuts } from './cuts.ts';
 import { type Changed, exactly, type Found, mostCuts, mostNarrow } from './rounding.ts';

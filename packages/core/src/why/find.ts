@@ -1,8 +1,8 @@
 /** Finds a control in an explained layout, with what is around it. */
 
-import { inCascade, prefixesInForce, propertiesOf } from '../document/cascade.ts';
+import { inCascade, prefixesInForce, propertiesOf } from '../cascade/cascade.ts';
+import { themeOf } from '../cascade/project-theme.ts';
 import { effectiveNames } from '../document/names.ts';
-import { themeOf } from '../document/theme.ts';
 import { locationsIn } from '../document/tree.ts';
 import type { Control, Project } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';

@@ -1,10 +1,10 @@
 /** What can be done about a size or place: ready steps. Only those that change something are offered. */
-import { readAttribute } from '../document/attributes.ts';
-import { contextOf, readAttributeText } from '../document/property-text.ts';
-import { trackListCss } from '../document/track-list.ts';
+import { readAttribute } from '../cascade/attributes.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import { frameWidth } from '../layout/sizes.ts';
+import { contextOf, readAttributeText } from '../meaning/property-text.ts';
 import type { Step } from '../steps/step.ts';
+import { trackListCss } from '../values/track-list.ts';
 import type { Fix, Question } from './explanation.ts';
 import type { ExplainedScreen, Found } from './find.ts';
 import { isByContent, overflow, scrollsSideways, starving } from './remarks.ts';

@@ -1,7 +1,7 @@
 /** What lets a control fit beside others: for all checks of something that is too wide. */
 
-import { propertiesOf } from '../../document/cascade.ts';
-import { plainArrangement } from '../../document/plain-values.ts';
+import { propertiesOf } from '../../cascade/cascade.ts';
+import { plainArrangement } from '../../cascade/plain-values.ts';
 import { kindOf } from '../../kinds/catalogue.ts';
 import { wrap } from '../../kinds/properties.ts';
 import type { Mending } from './check-kind.ts';

@@ -1,7 +1,8 @@
 /** A child of a column: its width is known first, its height along the column follows, and may change the width again. */
 
+import type { Align } from '../../values/css.ts';
 import { heightByRatio, layOut, leastByRatio } from '../ask.ts';
-import type { Align, Box } from '../box.ts';
+import type { Box } from '../box.ts';
 import { carriesAcross } from '../grid/carried.ts';
 import { fixed as at, type Definite, free, type Given, type Laid } from '../laid.ts';
 import { contentAsksAgain } from '../make-box.ts';

@@ -1,5 +1,6 @@
 /** What a row or column is laid out with: its inside, and its children on their way to a size and place. */
-import type { Align, Box, FlexContent } from '../box.ts';
+import type { Align } from '../../values/css.ts';
+import type { Box, FlexContent } from '../box.ts';
 import type { Laid, Measured } from '../laid.ts';
 import type { FlexItem } from './distribute.ts';
 

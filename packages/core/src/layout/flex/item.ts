@@ -1,5 +1,6 @@
 /** A child of a row or column, before it has a size. */
-import type { Align, Box, FlexContent, Size } from '../box.ts';
+import type { Align, Size } from '../../values/css.ts';
+import type { Box, FlexContent } from '../box.ts';
 import type { Laid } from '../laid.ts';
 import type { Pass } from '../record.ts';
 import { isFraction, isShare } from '../sizes.ts';

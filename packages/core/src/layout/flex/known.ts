@@ -1,7 +1,8 @@
 /** What is known of a child's height when its row or column asks it for its width, and since when. */
 
+import type { Align } from '../../values/css.ts';
 import { layOut } from '../ask.ts';
-import type { Align, Box } from '../box.ts';
+import type { Box } from '../box.ts';
 import { free, type Measured } from '../laid.ts';
 import type { Pass } from '../record.ts';
 import { fills, frameHeight, frameWidth, heightRange, isByContent, pixels } from '../sizes.ts';

@@ -1,5 +1,6 @@
 /** Where children stand in the room that they leave (CSS Box Alignment 3 §5.1). */
-import type { FlexContent, Justify } from '../box.ts';
+import type { Justify } from '../../values/css.ts';
+import type { FlexContent } from '../box.ts';
 import type { Pass } from '../record.ts';
 import type { Item } from './inside.ts';
 import { baselineOffset, outerCross } from './lines.ts';

@@ -1,7 +1,8 @@
 /** Items of a grid in their areas: how large an area is, and how an item lies in it (CSS Grid 1 §6, Align 3 §6). */
 
+import type { Align } from '../../values/css.ts';
 import { layByContent, layOut, layStretched } from '../ask.ts';
-import type { Align, Box, GridContent } from '../box.ts';
+import type { Box, GridContent } from '../box.ts';
 import { fixed, free, type Given, type Laid } from '../laid.ts';
 import type { AreaReason, SizeRule } from '../reason.ts';
 import type { Pass } from '../record.ts';

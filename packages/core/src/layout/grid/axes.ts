@@ -1,5 +1,6 @@
 /** Both axes of a grid, columns first, and once more where rows change what columns are asked for (CSS Grid 1 §12.1). */
-import type { Box, GridContent, Track } from '../box.ts';
+import type { Track } from '../../values/css.ts';
+import type { Box, GridContent } from '../box.ts';
 import type { Measured, Widths } from '../laid.ts';
 import { followsIn } from '../make-box.ts';
 import type { Pass } from '../record.ts';

@@ -1,5 +1,6 @@
 /** Baselines that the items of a grid's row share (CSS Align 3 §9). */
-import type { GridContent, Track } from '../box.ts';
+import type { Track } from '../../values/css.ts';
+import type { GridContent } from '../box.ts';
 import type { Laid } from '../laid.ts';
 import type { Pass } from '../record.ts';
 import { isFraction } from '../sizes.ts';

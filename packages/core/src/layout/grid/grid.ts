@@ -1,5 +1,6 @@
 /** Grids, and layers as grids of one cell (CSS Grid 1). */
-import type { Align, Box, GridContent, Track } from '../box.ts';
+import type { Align, Track } from '../../values/css.ts';
+import type { Box, GridContent } from '../box.ts';
 import { asEarlyAs, type Laid, type Question, type TrackSpan } from '../laid.ts';
 import { limitReasons, type PlaceReason, type Reasons } from '../reason.ts';
 import type { Pass } from '../record.ts';

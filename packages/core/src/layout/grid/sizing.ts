@@ -1,6 +1,7 @@
 /** How large the tracks of one axis of a grid are (CSS Grid 1 §12). All sizes in CSS px. */
 import { floorUnit } from '../../text/units.ts';
-import type { Box, Track, TrackBreadth } from '../box.ts';
+import type { Track, TrackBreadth } from '../../values/css.ts';
+import type { Box } from '../box.ts';
 import type { Pass } from '../record.ts';
 import { isFraction } from '../sizes.ts';
 

@@ -1,12 +1,16 @@
 /** From a track list to the tracks of an explicit grid: automatic repetitions counted out (CSS Grid 1 §7.2.3.2). */
 
 import { floorUnit, unit } from '../../text/units.ts';
-import type { Box, Track, TrackBreadth, TrackList, TrackListPart } from '../box.ts';
+import {
+  mostTracks,
+  type Track,
+  type TrackBreadth,
+  type TrackList,
+  type TrackListPart,
+} from '../../values/css.ts';
+import type { Box } from '../box.ts';
 import type { Pass } from '../record.ts';
 import { isFraction } from '../sizes.ts';
-
-/** Most tracks of one axis; a list that asks for more is cut. */
-export const mostTracks = 1000;
 
 export const autoTrack: Track = { min: 'auto', max: 'auto' };
 

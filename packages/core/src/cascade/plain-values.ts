@@ -1,0 +1,41 @@
+/** The values of controls as they stand in the document, without those that follow expressions. */
+
+import type { Control } from '../document/types.ts';
+import { hasExpression, unescapeBraces } from '../expression/template.ts';
+import { kindOf } from '../kinds/catalogue.ts';
+import type { Arrangement } from '../kinds/kind.ts';
+import { arrangementOf, mannerOf } from '../kinds/manner.ts';
+import { shippedTheme } from '../values/theme.ts';
+import { allSaid, type Conditions } from './cascade.ts';
+import { defaultsOf, Values } from './values.ts';
+
+/** The values of a control without those that follow expressions, under some conditions. */
+export function plainValues(control: Control, { prefixes, theme }: Conditions): Values {
+  const kind = kindOf(control);
+  const said = new Map<string, unknown>();
+  for (const [property, { text }] of allSaid(control, kind, prefixes)) {
+    if (hasExpression(text)) continue;
+    const reading = property.type.read(unescapeBraces(text));
+    if (reading.ok) said.set(property.name, reading.value);
+  }
+  return new Values(said, defaultsOf(kind, theme));
+}
+
+/** How a control arranges what is in it, without changes from bands. No arrangement is a measure of a theme. */
+export const plainArrangement = (control: Control): Arrangement =>
+  arrangementIn(control, { prefixes: [''], theme: shippedTheme });
+
+const arrangementIn = (control: Control, conditions: Conditions): Arrangement =>
+  arrangementOf(mannerOf(kindOf(control)), plainValues(control, conditions));
+
+/** All ways in which a control arranges what is in it: without changes, and in each band or orientation that has some. */
+export function arrangementsOf(control: Control): ReadonlySet<Arrangement> {
+  const { arranges } = mannerOf(kindOf(control));
+  const suffix = typeof arranges === 'object' ? `.${arranges.by.name}` : undefined;
+  const changed =
+    suffix === undefined ? [] : Object.keys(control.props).filter((name) => name.endsWith(suffix));
+  const prefixes = changed.map((name) => ['', name.slice(0, name.indexOf('.') + 1)]);
+  return new Set(
+    [[''], ...prefixes].map((each) => arrangementIn(control, { prefixes: each, theme: shippedTheme })),
+  );
+}

@@ -1,0 +1,78 @@
+/**
+ * What an action of an event is. An action is one file beside this one and one line in `catalogue.ts`: what it takes, how
+ * its card and its text begin, and what it does. The checks, the cards, the lists of what can be added and the runtime
+ * are driven from there; a running page leaves behind all but what it does.
+ */
+import type { StateType, StateVariable } from '../../document/types.ts';
+
+/** What a card's field takes. */
+export type CardFieldKind = 'expression' | 'screen' | 'dialog' | 'control';
+
+/** What something that runs a program can be asked for: a page does it with its elements. */
+export interface Acting {
+  /** Another screen takes the place of this one. @param values what it is entered with, by name of variable. */
+  go(screen: string, values?: unknown): void;
+  /** The screen that was there before comes back. */
+  back(): void;
+  /** A dialog is shown over what there is. @param values what it is entered with. */
+  openDialog(dialog: string, values?: unknown): void;
+  /** The dialog on top goes. */
+  closeDialog(): void;
+  /** A line of words is shown for a while, and read out. */
+  message(text: string): void;
+  /** A control of the screen on top takes the focus, and comes into sight. */
+  focus(control: string): void;
+  scrollTo(control: string): void;
+  /** A text is put where one can paste it from. */
+  copy(text: string): void;
+  /** The person gets a file. */
+  download(name: string, text: string): void;
+}
+
+interface Entry {
+  /** What the source calls it. */
+  readonly name: string;
+  /** What it takes, in words, as the end of a sentence. */
+  readonly takes: string;
+  /** How many values that is. */
+  readonly count: number;
+  /** Types that they must have, as far as not any will do; the name of a variable is one of them. */
+  readonly types?: readonly (StateType | undefined)[];
+}
+
+/** An action of what runs the program. */
+export interface Action extends Entry {
+  /** Its card: what it is called in a sentence, and what each of its values is. */
+  readonly card: { readonly words: string; readonly fields: readonly (readonly [string, CardFieldKind])[] };
+  /** How it is written, with what it takes left to be filled in. */
+  readonly written: string;
+  /** What its first value names. */
+  readonly pointsTo?: 'screen' | 'control';
+  /** A record of what variables hold there may follow. */
+  readonly brings?: boolean;
+  /** Why it cannot lead to a screen that there is; undefined where it can. */
+  misled?(screen: string, isDialog: boolean): string | undefined;
+  /** @param given what its values came to. */
+  act?(acting: Acting, given: readonly unknown[]): void;
+  /** Seconds that what follows waits. */
+  waits?(given: readonly unknown[]): number;
+}
+
+/** An action on a state variable; its name is the first of what it takes. */
+export interface Altering extends Entry {
+  /** Types of variables that it can be used on; absent: all. */
+  readonly on?: readonly StateType[];
+  /** Its card: what it is called in a sentence, and what stands in front of its other values. */
+  readonly card: readonly [words: string, ...labels: string[]];
+  /** How it is written for a variable. */
+  written(variable: Pick<StateVariable, 'name'>): string;
+  /** It may be given several variables, and is carried out on each. */
+  readonly several?: boolean;
+  /**
+   * @param before what the variable, or the place in it, holds.
+   * @param given what its other values came to.
+   * @param initial what the variable began with.
+   * @returns what it holds afterwards.
+   */
+  alter(before: unknown, given: readonly unknown[], initial: unknown): unknown;
+}

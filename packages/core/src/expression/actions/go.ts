@@ -1,0 +1,23 @@
+/** Another screen takes the place of this one; what it is entered with may follow. */
+import { asText } from '../evaluate.ts';
+import type { Action } from './action.ts';
+
+export const go: Action = {
+  name: 'go',
+  takes: 'the name of a screen, and a record of what it is entered with',
+  count: 1,
+  types: ['text'],
+  card: {
+    words: 'Go to',
+    fields: [
+      ['', 'screen'],
+      ['with', 'expression'],
+    ],
+  },
+  written: 'go("")',
+  pointsTo: 'screen',
+  brings: true,
+  misled: (screen, isDialog) =>
+    isDialog ? `\`${screen}\` is a dialog: \`open("${screen}")\` shows it.` : undefined,
+  act: (acting, [screen, values]) => acting.go(asText(screen), values),
+};

@@ -1,0 +1,165 @@
+/**
+ * Types of what expressions give, against what is wanted where it goes: a number where a colour is wanted, a text
+ * that is kept in a number. It is said while it is typed; the value holds nonetheless, and where it does not fit the
+ * property is what it is without.
+ */
+
+import { readAttribute } from '../cascade/attributes.ts';
+import { convert } from '../cascade/values.ts';
+import { fitting, stateTypes } from '../document/state.ts';
+import type { StateType } from '../document/types.ts';
+import { actionNamed, alteringNamed } from '../expression/actions/catalogue.ts';
+import type { AssignmentOperator, BinaryOperator, Expression, Span, Statement } from '../expression/ast.ts';
+import { asText } from '../expression/evaluate.ts';
+import { allStatements } from '../expression/names.ts';
+import { parseStatements } from '../expression/parse.ts';
+import type { Problem } from '../expression/problem.ts';
+import { type Result, type ResultType, resultsOf, type TypeOf } from '../expression/results.ts';
+import { hasExpression, parseTemplate } from '../expression/template.ts';
+import type { Kind, Property } from '../kinds/kind.ts';
+import { type AttributeContext, unknownIn } from './property-text.ts';
+
+const typeWords: Readonly<Record<ResultType, string>> = {
+  text: 'a text',
+  number: 'a number',
+  boolean: 'a yes or no',
+  date: 'a date',
+  list: 'a list',
+  record: 'a record',
+  function: 'a function',
+};
+
+/** Values of each type; where none of them fits, nothing of that type is taken to fit. A text may be anything. */
+const examples: Readonly<Record<ResultType, readonly unknown[]>> = {
+  text: [],
+  number: [0, 1, 2, 16, 45, 400, 700, 0.5, -1, 2026],
+  boolean: [true, false],
+  date: [],
+  list: [[], ['a'], [1], [{ value: 'a', label: 'a' }], [{}]],
+  record: [{}, { a: 1 }],
+  function: [() => undefined],
+};
+
+/** What does not fit about a result; undefined where it may. */
+type Judge = (value: unknown) => string | undefined;
+
+function misfit(result: Result, judge: Judge, wanted: string): Problem | undefined {
+  if ('value' in result) {
+    const message = judge(result.value);
+    return message === undefined ? undefined : { message, at: result.at };
+  }
+  const tried = examples[result.type];
+  return tried.length > 0 && tried.every((value) => judge(value) !== undefined)
+    ? { message: `This gives ${typeWords[result.type]}; what is wanted here is ${wanted}.`, at: result.at }
+    : undefined;
+}
+
+const firstMisfit = (results: readonly Result[], judge: Judge, wanted: string): Problem | undefined => {
+  for (const result of results) {
+    const problem = misfit(result, judge, wanted);
+    if (problem) return problem;
+  }
+  return undefined;
+};
+
+/** What a property says to a value that an expression gave; undefined where it takes it. */
+function refusal(property: Property, value: unknown, context: AttributeContext): string | undefined {
+  try {
+    const { value: taken, message } = convert(property.type, value);
+    return message ?? (taken === undefined ? undefined : unknownIn(property, taken, context));
+  } catch (error) {
+    // What has no text, a function among them, is no value of any property.
+    return (error as Error).message;
+  }
+}
+
+/**
+ * What in an attribute's text gives something else than is wanted.
+ *
+ * @param text one that is valid by itself.
+ * @param atStart what an expression's text gives as everything begins, for what depends on data; undefined: nothing.
+ * @returns the first of it, with its place in the text; undefined where all fits, or nothing is known.
+ */
+export function misfitIn(
+  kind: Kind,
+  attribute: string,
+  text: string,
+  context: AttributeContext,
+  atStart: (text: string) => unknown,
+): Problem | undefined {
+  const meaning = readAttribute(kind, attribute, context.bands);
+  if (typeof meaning === 'string') return undefined;
+  const typeOf: TypeOf = (name) => context.names.get(name);
+  if (meaning.role === 'event') return misfitInEvent(text, typeOf);
+  if (meaning.role !== 'value' || !hasExpression(text)) return undefined;
+  const template = parseTemplate(text);
+  if (!template.ok || !template.value.whole) return undefined;
+  const { property } = meaning;
+  // Whatever it is, it has a text.
+  if (property.type.field === 'words') return undefined;
+  const results = resultsOf(template.value.parts[0] as Expression, typeOf, 1);
+  const judge: Judge = (value) => refusal(property, value, context);
+  const known = firstMisfit(results, judge, property.type.expects);
+  if (known) return known;
+  const message = judge(atStart(text));
+  return message === undefined ? undefined : { message: `As everything begins: ${message}`, at: 0 };
+}
+
+/** What an event keeps in a variable that cannot hold it, or gives to an action that takes something else. */
+function misfitInEvent(text: string, typeOf: TypeOf): Problem | undefined {
+  const read = parseStatements(text);
+  if (!read.ok) return undefined;
+  for (const statement of allStatements(read.value)) {
+    const problem = misfitInAssignment(statement, typeOf) ?? misfitInAction(statement, typeOf);
+    if (problem) return problem;
+  }
+  return undefined;
+}
+
+function misfitInAssignment(statement: Statement, typeOf: TypeOf): Problem | undefined {
+  if (statement.type !== 'assign' || statement.path.length > 0) return undefined;
+  const { name, span, value, operator } = statement;
+  const type = typeOf(name);
+  if (!isStateType(type)) return undefined;
+  const results = resultsOf(assigned(name, span, operator, value), typeOf, span[0]);
+  const judge: Judge = (given) =>
+    fitting(type, given) === undefined
+      ? `\`${name}\` is ${typeWords[type]}; ${shown(given)} cannot be kept in it.`
+      : undefined;
+  return firstMisfit(results, judge, `${typeWords[type]}, to be kept in \`${name}\``);
+}
+
+/** What a variable is assigned, as an expression: `count += 2` is `count + 2`. */
+function assigned(name: string, span: Span, operator: AssignmentOperator, value: Expression): Expression {
+  if (operator === '=') return value;
+  const left: Expression = { type: 'name', name, span };
+  const by = operator.slice(0, -1);
+  return by === '&&' || by === '||' || by === '??'
+    ? { type: 'logical', operator: by, left, right: value }
+    : { type: 'binary', operator: by as BinaryOperator, left, right: value };
+}
+
+function misfitInAction(statement: Statement, typeOf: TypeOf): Problem | undefined {
+  if (statement.type !== 'action' && statement.type !== 'alter') return undefined;
+  // The variable that an action alters stands in front of what it is given.
+  const [name, entry, first] =
+    statement.type === 'alter'
+      ? ([statement.action, alteringNamed(statement.action), 1] as const)
+      : ([statement.name, actionNamed(statement.name), 0] as const);
+  for (const [index, given] of statement.arguments.entries()) {
+    const type = entry?.types?.[index + first];
+    if (type === undefined) continue;
+    const judge: Judge = (value) =>
+      fitting(type, value) === undefined || (type === 'text' && typeof value !== 'string')
+        ? `\`${name}\` takes ${typeWords[type]} here; ${shown(value)} is none.`
+        : undefined;
+    const problem = firstMisfit(resultsOf(given, typeOf, 0), judge, typeWords[type]);
+    if (problem) return problem;
+  }
+  return undefined;
+}
+
+const isStateType = (type: string | undefined): type is StateType =>
+  (stateTypes as readonly (string | undefined)[]).includes(type);
+
+const shown = (value: unknown): string => (typeof value === 'string' ? `“${value}”` : `\`${asText(value)}\``);

@@ -1,0 +1,138 @@
+/** Reading what is typed or written for an attribute: the one place that decides whether it is valid. */
+
+import { readAttribute } from '../cascade/attributes.ts';
+import { repetitionAround } from '../cascade/repetition.ts';
+import { controlNames } from '../document/names.ts';
+import { didYouMean, quoted } from '../document/nearest.ts';
+import { pathTo } from '../document/tree.ts';
+import { type Band, type Control, isDialog, type Project, type StateVariable } from '../document/types.ts';
+import {
+  checkStatements,
+  checkTarget,
+  checkTemplate,
+  type Surroundings,
+  withItems,
+} from '../expression/check.ts';
+import { escapeBraces, hasExpression, unescapeBraces } from '../expression/template.ts';
+import { iconSet } from '../icons/icon-set.ts';
+import type { Kind, Property } from '../kinds/kind.ts';
+
+/** What is around an attribute: bands and the names that expressions may use. */
+export interface AttributeContext extends Surroundings {
+  readonly bands: readonly Band[];
+  /** False: names in expressions are not known, and not checked (a screen file on its own). */
+  readonly namesKnown: boolean;
+}
+
+export type AttributeReading =
+  | { readonly ok: true; readonly text: string }
+  /** `at`: UTF-16 index into the text. */
+  | { readonly ok: false; readonly message: string; readonly at: number };
+
+/**
+ * The context of a project's attributes.
+ *
+ * @param control the control whose attributes they are; inside repeats it may name their items.
+ */
+export function contextOf(project: Project, control?: Control): AttributeContext {
+  const path = control ? pathTo(project, control.id) : [];
+  const known = control ? knownOn(project, path[0]?.name) : project.state;
+  const context = {
+    bands: project.bands,
+    names: new Map<string, string>(known.map((variable) => [variable.name, variable.type])),
+    computed: new Set(project.state.flatMap(({ name, computed }) => (computed === undefined ? [] : name))),
+    ofScreens: ownNames(project.state),
+    screens: new Set(project.screens.flatMap((screen) => screen.name ?? [])),
+    dialogs: new Set(project.screens.filter(isDialog).flatMap((screen) => screen.name ?? [])),
+    namesKnown: true,
+    ...(path[0] ? { controls: controlNames(path[0]) } : {}),
+  };
+  return control ? withItems(context, itemNames(path.slice(0, -1))) : context;
+}
+
+/** Types of the variables that only one screen knows, by the screen. */
+function ownNames(state: readonly StateVariable[]): ReadonlyMap<string, ReadonlyMap<string, string>> {
+  const found = new Map<string, Map<string, string>>();
+  for (const { name, type, screen } of state) {
+    if (screen === undefined) continue;
+    const own = found.get(screen) ?? new Map<string, string>();
+    found.set(screen, own.set(name, type));
+  }
+  return found;
+}
+
+/** The state variables that a screen knows: the project's, and its own. */
+export const knownOn = (project: Project, screen: string | undefined): readonly StateVariable[] =>
+  project.state.filter((variable) => variable.screen === undefined || variable.screen === screen);
+
+/** What the items are called that a control below some others stands for. */
+export function itemNames(controls: readonly Pick<Control, 'kind' | 'props'>[]): string[] {
+  return controls.flatMap((control) => repetitionAround(control)?.as ?? []);
+}
+
+/** A pattern (HTML §4.10.5.3.6) with its counts, `{2}` or `{2,4}`, as braces that are read as they are. */
+const withCounts = (text: string): string => text.replaceAll(/(?<!\{)\{(\d+(?:,\d*)?)\}(?!\})/g, '{{$1}}');
+
+/** Reads an attribute's text. @returns its canonical form, or what is wrong and where. */
+export function readAttributeText(
+  kind: Kind,
+  name: string,
+  text: string,
+  context: AttributeContext,
+): AttributeReading {
+  const attribute = readAttribute(kind, name, context.bands);
+  if (typeof attribute === 'string') return { ok: false, message: attribute, at: 0 };
+  const around = context.namesKnown ? context : anything;
+  if (attribute.role !== 'value') {
+    const checked =
+      attribute.role === 'event'
+        ? checkStatements(text, withItems(around, attribute.event.gives ? [attribute.event.gives] : []))
+        : checkTarget(text, attribute.property.twoWay ?? [], around);
+    return checked.ok ? { ok: true, text: text.trim() } : { ok: false, ...checked.problem };
+  }
+  const { type } = attribute.property;
+  if (attribute.property.name === 'pattern') text = withCounts(text);
+  if (hasExpression(text)) {
+    if (attribute.property.plainChanges && name !== attribute.property.name)
+      return {
+        ok: false,
+        message: 'From a band up this follows no expression; for all widths it may.',
+        at: 0,
+      };
+    const checked = checkTemplate(text, around);
+    return checked.ok
+      ? { ok: true, text: type.field === 'words' ? text : text.trim() }
+      : { ok: false, ...checked.problem };
+  }
+  const reading = type.read(unescapeBraces(text));
+  const unknown = reading.ok ? unknownIn(attribute.property, reading.value, around) : reading.message;
+  if (!reading.ok || unknown) return { ok: false, message: unknown!, at: 0 };
+  return { ok: true, text: type.field === 'words' ? escapeBraces(reading.text) : reading.text };
+}
+
+/** What a value names that there is not: an icon, a screen. Undefined where all of it is there. */
+export function unknownIn(
+  { type }: Property,
+  value: unknown,
+  { screens }: Pick<Surroundings, 'screens'>,
+): string | undefined {
+  const { to, in: named } = type.refers ?? {};
+  const known = to === 'icon' ? iconSet() : to === 'screen' ? screens : undefined;
+  const missing = known && named?.(value).find((name) => !known.has(name));
+  // An empty name is none yet.
+  return missing && `There is no ${to} ${quoted(missing)}.${didYouMean(missing, known.keys())}`;
+}
+
+/** Surroundings in which every name is known. */
+const anything: Surroundings = {
+  names: new (class extends Map<string, string> {
+    override has(): boolean {
+      return true;
+    }
+  })(),
+  screens: new (class extends Set<string> {
+    override has(): boolean {
+      return true;
+    }
+  })(),
+};
