@@ -2,7 +2,7 @@
 import { mkdtemp, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { fontFaceRules, kinds, type Project, ScreenView } from '@hovrin/core';
+import { fontFaceRules, kindNamed, kinds, type Project, ScreenView } from '@hovrin/core';
 import { loadFontManifest, loadShaper, writeExport } from '@hovrin/files';
 import type { Browser, Page } from 'playwright-core';
 import { renderToStaticMarkup } from 'react-dom/server';
@@ -52,22 +52,6 @@ async function shot(file: string): Promise<Buffer> {
   return take().catch(take);
 }
 
-/** Kinds that only stand in others, and what is put around or into them. */
-const around: Readonly<Record<string, string>> = {
-  bar: '<bar edge="top"><text text="Velmora Hut" /></bar><text text="soup" />',
-  cell: '<table rows="{[{ who: \'Ilka\', beds: 2 }]}"><cell head="Guest" field="who"><text text="{row.who}" /></cell></table>',
-  spacer: '<row><text text="one" /><spacer /><text text="two" /></row>',
-  scroll:
-    '<scroll height="60"><text text="one" /><text text="two" /><text text="three" /><text text="four" /></scroll>',
-  repeat: '<repeat each="{[1, 2, 3]}"><text text="Bunk {item}" /></repeat>',
-  split:
-    '<split height="80"><column background="tint" min-width="80"><text text="list" /></column><column background="line" min-width="80"><text text="detail" /></column></split>',
-  tabs: '<tabs options="Today | Tomorrow"><text text="one" /><text text="two" /></tabs>',
-  form: '<form><textField label="Name" /></form>',
-  image:
-    '<image src="missing.png" width="120" height="80" corner="20" border-width="2 2 2 8" border-color="accent" />',
-};
-
 /** More of what a control may look like. */
 const more: Readonly<Record<string, string>> = {
   border:
@@ -86,10 +70,10 @@ const more: Readonly<Record<string, string>> = {
 
 const cases = [
   ...kinds
-    .filter(({ name }) => name !== 'screen')
-    .map(({ name, starter }): [string, string] => [
+    .filter(({ root }) => !root)
+    .map(({ name, starter, example }): [string, string] => [
       name,
-      around[name] ??
+      example ??
         `<${name} ${Object.entries({ ...starter })
           .map(
             ([property, value]) =>
@@ -103,7 +87,8 @@ const cases = [
 /** The share of pixels that antialiasing alone may make differ. */
 const most = 0.0012;
 /** Where a browser writes words of its own: what it calls the button that chooses a file no page can say. */
-const native: Readonly<Record<string, number>> = { pictureField: 0.0075 };
+const mostOfNative = 0.0075;
+const mostOf = (name: string) => (kindNamed(name)?.nativeWords ? mostOfNative : most);
 
 it.each(cases)('%s', async (name, source) => {
   for (const rightToLeft of [false, true]) {
@@ -111,7 +96,7 @@ it.each(cases)('%s', async (name, source) => {
     const out = await written(project, rightToLeft, `${name}-${rightToLeft}`);
     const [page, bench] = [await shot(join(out, 'index.html')), await shot(join(out, 'bench.html'))];
     const share = await differing(tab, page, bench);
-    const bound = native[name] ?? most;
+    const bound = mostOf(name);
     if (share >= bound) {
       await writeFile(join(tmpdir(), `bench-${name}-${rightToLeft}-page.png`), page);
       await writeFile(join(tmpdir(), `bench-${name}-${rightToLeft}-bench.png`), bench);

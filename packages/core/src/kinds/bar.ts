@@ -34,6 +34,7 @@ export const bar: Kind = {
   manner,
   properties: [own.edge, ...sizing, ...placing(), padding, ...arranging, ...boxLook({ background: 'sheet' })],
   events: [],
+  example: '<bar edge="top"><text text="Velmora Hut" /></bar><text text="soup" />',
   starter: { edge: 'top', padding: '12 16', gap: '12', align: 'center' },
   inside(values) {
     const edge = values.get(own.edge) ?? 'top';

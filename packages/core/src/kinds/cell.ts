@@ -37,6 +37,8 @@ export const cell: Kind = {
     ...boxLook({ borderWidth: '0 0 1' }),
   ],
   events: [],
+  example:
+    '<table rows="{[{ who: \'Ilka\', beds: 2 }]}"><cell head="Guest" field="who"><text text="{row.who}" /></cell></table>',
   starter: { head: 'Column' },
   inside: (values) => ({ content: arrangedContent(values) }),
   element: () => ({ tag: 'div', attributes: { role: 'cell', tabindex: '-1' } }),

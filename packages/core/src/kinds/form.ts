@@ -21,6 +21,7 @@ export const form: Kind = {
   ],
   // Sent by a button that submits, or by Enter in a field (HTML §4.10.21.2).
   events: [{ name: 'submit', label: 'On submit', dom: 'submit' }],
+  example: '<form><textField label="Name" /></form>',
   starter: { gap: '16' },
   inside: (values) => ({ content: arrangedContent(values) }),
   // The page tells what is not valid itself, beside the fields and in their own words.

@@ -76,6 +76,8 @@ export const image: Kind = {
     ...carried,
   ],
   events: shownEvents,
+  example:
+    '<image src="missing.png" width="120" height="80" corner="20" border-width="2 2 2 8" border-color="accent" />',
   starter: {},
   inside(values, make) {
     const name = values.text(own.src);

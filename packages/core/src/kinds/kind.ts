@@ -317,6 +317,10 @@ export interface Kind {
   readonly hasHeads?: boolean;
   readonly properties: readonly Property[];
   readonly events: readonly EventEntry[];
+  /** How it stands where one alone, with what a newly placed one has, shows little: source for docs and comparisons. */
+  readonly example?: string;
+  /** Browsers write words of their own in it, in the reader's language. */
+  readonly nativeWords?: boolean;
   /** Properties of a newly placed one. */
   readonly starter: Readonly<Record<string, string>>;
   /** Properties of a newly placed one that follow from the project. */

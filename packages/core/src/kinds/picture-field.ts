@@ -20,6 +20,7 @@ export const pictureField: Kind = {
   label: 'File picture',
   group: 'ask',
   purpose: 'Asks for a picture of the person’s own; an image bound to the same variable shows it.',
+  nativeWords: true,
   glyph: 'image-up',
   findBy: ['file', 'upload', 'photo', 'camera', 'attach', 'avatar'],
   container: false,

@@ -92,6 +92,7 @@ export const repeat: Kind = {
     ...taking,
   ],
   events: [...shownEvents, ...takingEvents],
+  example: '<repeat each="{[1, 2, 3]}"><text text="Bunk {item}" /></repeat>',
   starter: { each: '{[1, 2, 3]}', gap: '12' },
   inside(values, make) {
     const said = saidBy(values);

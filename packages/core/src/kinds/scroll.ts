@@ -51,6 +51,8 @@ export const scroll: Kind = {
   manner,
   properties: [own.axis, ...sizing, ...placing(), tabindex, padding, ...arranging, ...boxLook()],
   events: [],
+  example:
+    '<scroll height="60"><text text="one" /><text text="two" /><text text="three" /><text text="four" /></scroll>',
   starter: { height: '240', gap: '12' },
   inside(values, make, children) {
     const axis = values.get(own.axis) ?? 'vertical';

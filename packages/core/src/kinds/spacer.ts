@@ -12,6 +12,7 @@ export const spacer: Kind = {
   container: false,
   properties: [...sizing, ...placing(), padding, ...boxLook()],
   events: [],
+  example: '<row><text text="one" /><spacer /><text text="two" /></row>',
   starter: { width: 'share', height: 'share' },
   inside: () => ({ content: { type: 'blank', width: 0, height: 0 } }),
   element: () => ({ tag: 'div', attributes: { 'aria-hidden': 'true' } }),

@@ -60,6 +60,8 @@ export const split: Kind = {
   manner,
   properties: [own.ratio, own.show, own.hinge, ...sizing, ...placing(), padding, gap, ...boxLook()],
   events: [],
+  example:
+    '<split height="80"><column background="tint" min-width="80"><text text="list" /></column><column background="line" min-width="80"><text text="detail" /></column></split>',
   starter: { ratio: '1/2', gap: '16' },
   starterChildren: ['column', 'column'],
   inside(values, make, children) {

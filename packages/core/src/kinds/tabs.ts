@@ -83,6 +83,7 @@ export const tabs: Kind = {
     ...boxLook(),
   ],
   events: chosenEvents,
+  example: '<tabs options="Today | Tomorrow"><text text="one" /><text text="two" /></tabs>',
   starter: { options: 'Stay | Guests', gap: '12' },
   starterChildren: ['column', 'column'],
   inside(values, make, children) {
