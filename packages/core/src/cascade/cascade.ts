@@ -121,16 +121,24 @@ interface Ranked {
  * screen has many controls and a control few attributes.
  */
 export function allSaid(control: Control, kind: Kind, prefixes: readonly string[]): Map<Property, Ranked> {
-  const [strongest, ...weaker] = layersOf(control).map(({ props }) => saidIn(props, kind, prefixes));
-  const all = strongest ?? new Map<Property, Ranked>();
-  for (const layer of weaker)
-    for (const [property, said] of layer) if (!all.has(property)) all.set(property, said);
-  return all;
+  const found = new Map<Property, Ranked>();
+  for (const { props } of layersOf(control)) {
+    if (found.size === 0) saidIn(props, kind, prefixes, found);
+    else
+      for (const [property, said] of saidIn(props, kind, prefixes, new Map()))
+        if (!found.has(property)) found.set(property, said);
+  }
+  return found;
 }
 
-function saidIn(props: Control['props'], kind: Kind, prefixes: readonly string[]): Map<Property, Ranked> {
+/** Adds what a layer says to what is found. */
+function saidIn(
+  props: Control['props'],
+  kind: Kind,
+  prefixes: readonly string[],
+  found: Map<Property, Ranked>,
+): Map<Property, Ranked> {
   const byName = propertiesOf(kind);
-  const found = new Map<Property, Ranked>();
   const say = (property: Property, text: string | undefined, rank: number) => {
     if (text === undefined) return;
     const before = found.get(property);

@@ -88,27 +88,21 @@ export function convert(type: PropertyType, result: unknown): { value?: unknown;
   return reading.ok ? { value: reading.value } : { message: reading.message };
 }
 
-const defaults = new WeakMap<Theme, WeakMap<Kind, ReadonlyMap<string, unknown>>>();
+/** What holds for a kind where nothing is said, in the theme that was asked for last: themes change seldom. */
+const defaults = new WeakMap<Kind, { readonly theme: Theme; readonly values: ReadonlyMap<string, unknown> }>();
 
 /** What holds for a kind where nothing is said, by property. */
 export function defaultsOf(kind: Kind, theme: Theme): ReadonlyMap<string, unknown> {
-  let ofTheme = defaults.get(theme);
-  if (!ofTheme) {
-    ofTheme = new WeakMap();
-    defaults.set(theme, ofTheme);
+  const known = defaults.get(kind);
+  if (known?.theme === theme) return known.values;
+  const values = new Map<string, unknown>();
+  for (const property of kind.properties) {
+    const text = defaultText(property, theme);
+    const reading = text === undefined ? undefined : property.type.read(text);
+    if (reading?.ok) values.set(property.name, reading.value);
   }
-  let known = ofTheme.get(kind);
-  if (!known) {
-    known = new Map(
-      kind.properties.flatMap((property) => {
-        const text = defaultText(property, theme);
-        const reading = text === undefined ? undefined : property.type.read(text);
-        return reading?.ok ? [[property.name, reading.value] as const] : [];
-      }),
-    );
-    ofTheme.set(kind, known);
-  }
-  return known;
+  defaults.set(kind, { theme, values });
+  return values;
 }
 
 const isClamped = ({ name }: Property, value: unknown): value is ClampedSize =>
