@@ -89,7 +89,10 @@ export function convert(type: PropertyType, result: unknown): { value?: unknown;
 }
 
 /** What holds for a kind where nothing is said, in the theme that was asked for last: themes change seldom. */
-const defaults = new WeakMap<Kind, { readonly theme: Theme; readonly values: ReadonlyMap<string, unknown> }>();
+const defaults = new WeakMap<
+  Kind,
+  { readonly theme: Theme; readonly values: ReadonlyMap<string, unknown> }
+>();
 
 /** What holds for a kind where nothing is said, by property. */
 export function defaultsOf(kind: Kind, theme: Theme): ReadonlyMap<string, unknown> {
