@@ -9,12 +9,7 @@ import { pictures } from './pictures.ts';
 import { screens } from './screens.ts';
 import { stateVariables } from './state-variables.ts';
 
-const known = new Map<string, Collection>(
-  ([bands, stateVariables, pictures, screens] as unknown as readonly Collection[]).map((each) => [
-    each.id,
-    each,
-  ]),
-);
+const known = new Map<string, Collection>();
 
 /** All collections, in the order in which `project.json` has them. */
 export const collections = (): readonly Collection[] => [...known.values()];
@@ -31,6 +26,11 @@ export function addCollection<E extends object>(collection: Collection<E>): () =
   known.set(collection.id, collection as unknown as Collection);
   return () => known.delete(collection.id);
 }
+
+addCollection(bands);
+addCollection(stateVariables);
+addCollection(pictures);
+addCollection(screens);
 
 /** The entities of a collection; none where a project has none of it. */
 export const entitiesOf = (project: object, { id }: Collection): readonly object[] =>
