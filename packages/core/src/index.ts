@@ -2,135 +2,253 @@
  * The heart of Hovrin, in reading order: the document and its kinds, the steps that change it, its source text,
  * its layout, its expressions and their running, and what it is exported to.
  */
-
-export * from './arranging/arrange.ts';
-export * from './cascade/attributes.ts';
-export * from './cascade/cascade.ts';
+export { arrangeBoard, usualNoise } from './arranging/arrange.ts';
+export { attributeNames, propertyOf } from './cascade/attributes.ts';
+export { defaultText, propertiesOf } from './cascade/cascade.ts';
 export { arrangementsOf, plainArrangement } from './cascade/plain-values.ts';
 export { themeOf } from './cascade/project-theme.ts';
-export * from './cascade/repetition.ts';
-export * from './cascade/values.ts';
+export { repetitionOf } from './cascade/repetition.ts';
+export { Values } from './cascade/values.ts';
 export { checkNamed, checks } from './checks/catalogue/index.ts';
-export * from './checks/changes.ts';
-export * from './checks/check.ts';
-export * from './checks/finding.ts';
-export * from './checks/heights.ts';
-export * from './checks/ignored.ts';
+export { changesOf, everywhere, withoutChange } from './checks/changes.ts';
+export {
+  boxesToCheck,
+  type CheckOptions,
+  type CheckStep,
+  checkAll,
+  checkScreen,
+  usualCheck,
+} from './checks/check.ts';
+export { type Finding, findingKey, type Severity } from './checks/finding.ts';
+export { ignoredOf, ignoreStep } from './checks/ignored.ts';
 export { whereWords } from './checks/sentences.ts';
-export * from './collections/bands.ts';
-export * from './collections/catalogue.ts';
-export * from './collections/collection.ts';
-export * from './collections/migrations.ts';
-export * from './collections/project-problem.ts';
-export { stateVariables } from './collections/state-variables.ts';
-export * from './document/delta.ts';
-export * from './document/feed.ts';
+export { bands } from './collections/bands.ts';
+export { addCollection } from './collections/catalogue.ts';
+export { migrated } from './collections/migrations.ts';
+export { projectProblem } from './collections/project-problem.ts';
+export { deltaOf, type ProjectDelta, withDelta } from './document/delta.ts';
+export {
+  type FeedStatus,
+  feedOrigins,
+  feedSeconds,
+  isFeedAddress,
+  silentAfter,
+  standInFolder,
+} from './document/feed.ts';
 export { forbiddenKeys } from './document/forbidden-keys.ts';
-export * from './document/names.ts';
-export { didYouMean, nearest } from './document/nearest.ts';
-export { isRecord } from './document/record.ts';
-export * from './document/rewriting.ts';
-export * from './document/row-order.ts';
-export * from './document/same.ts';
+export {
+  controlNameProblem,
+  effectiveNames,
+  freeName,
+  freshName,
+  screenNameProblem,
+} from './document/names.ts';
+export { didYouMean } from './document/nearest.ts';
+export { type Rewriting, rewrittenRow } from './document/rewriting.ts';
+export { asksNothing, orderOfRows, type RowQuestion } from './document/row-order.ts';
+export { same } from './document/same.ts';
 export { spoken } from './document/spoken.ts';
-export * from './document/state.ts';
-export * from './document/stored-table.ts';
-export * from './document/table.ts';
-export * from './document/table-file.ts';
-export * from './document/tree.ts';
-export * from './document/types.ts';
+export { countValues, emptyValues, fitting, mostValues } from './document/state.ts';
+export {
+  countOf,
+  firstRows,
+  isBatch,
+  mostTableRows,
+  type RowBatch,
+  type RowSet,
+  rowCount,
+  withRows,
+} from './document/stored-table.ts';
+export {
+  cellKey,
+  cellText,
+  columnsOf,
+  columnTypes,
+  type Row,
+  readCell,
+  rowsOf,
+  tableProblems,
+} from './document/table.ts';
+export { csvOf, readTableFile } from './document/table-file.ts';
+export { contains, locate, locationsIn, pathTo, walk } from './document/tree.ts';
+export {
+  type Asset,
+  asTyped,
+  type Band,
+  type Column,
+  type ColumnType,
+  type Control,
+  defaultBands,
+  type Feed,
+  inForce,
+  isDialog,
+  type Project,
+  type PropertyValue,
+  projectFormat,
+  type Reference,
+  type StateType,
+  type StateVariable,
+  type StoredTable,
+  startScreen,
+} from './document/types.ts';
 export { exporterNamed, exporters } from './export/catalogue.ts';
 export type { Exported, Exporter, ExportParts } from './export/exporter.ts';
-export { pictureAddress } from './export/html.ts';
-export type { Acting, Action, Altering, CardFieldKind } from './expression/actions/action.ts';
-export { actionNamed, actions, alterings } from './expression/actions/catalogue.ts';
-export * from './expression/address.ts';
-export { sharingBudget } from './expression/budget.ts';
-export * from './expression/cards.ts';
-export * from './expression/check.ts';
-export { checkComputed, sourcesOf } from './expression/computed.ts';
-export { asText, EvaluationError, evaluate, evaluateTemplate, type Scope } from './expression/evaluate.ts';
-export * from './expression/feed-address.ts';
+export { actions, alterings } from './expression/actions/catalogue.ts';
+export { followedBy } from './expression/address.ts';
+export {
+  type ActionCard,
+  type CardField,
+  type CardList,
+  cardText,
+  readCards,
+  sentenceOf,
+  turned,
+  withCards,
+  withPiece,
+} from './expression/cards.ts';
+export { checkTemplate } from './expression/check.ts';
+export { checkComputed } from './expression/computed.ts';
+export { asText } from './expression/evaluate.ts';
+export { addressAtStart } from './expression/feed-address.ts';
 export { initialScope } from './expression/initial-scope.ts';
-export * from './expression/names.ts';
 export { parseExpression, parseStatements } from './expression/parse.ts';
-export * from './expression/ranges.ts';
-export * from './expression/template.ts';
-export * from './focus/focus-order.ts';
+export { type RangeStop, type Ranges, rangesText, readRanges } from './expression/ranges.ts';
+export { hasExpression, parseTemplate } from './expression/template.ts';
+export {
+  type FocusStop,
+  focusJumps,
+  focusOrder,
+  focusOrderSteps,
+  hasFocusTurns,
+} from './focus/focus-order.ts';
 export { iconSet } from './icons/icon-set.ts';
-export * from './kinds/catalogue.ts';
-export type {
-  Drawing,
-  EventEntry,
-  Gauge,
-  Inside,
-  Kind,
-  Look,
-  PageElement,
-  Property,
-  PropertyGroup,
-} from './kinds/kind.ts';
+export { confinesProblem, kindNamed, kindOf, kinds, takesInside } from './kinds/catalogue.ts';
+export type { Drawing, EventEntry, Gauge, Kind, Property, PropertyGroup } from './kinds/kind.ts';
 export { mannerOf } from './kinds/manner.ts';
 export { passOf } from './layout/engine.ts';
-export * from './layout/folded-screen.ts';
-export type { GridTracks, TrackSpan } from './layout/laid.ts';
-export type { Topic } from './layout/record.ts';
-export * from './layout/screen-layout.ts';
-export * from './layout/view-boxes.ts';
-export * from './making/cells.ts';
-export * from './making/dialog.ts';
-export * from './making/form.ts';
-export * from './making/list.ts';
-export * from './making/list-with-detail.ts';
-export * from './making/maker.ts';
-export * from './making/questions.ts';
-export * from './making/table.ts';
-export * from './meaning/dependencies.ts';
-export * from './meaning/handlers.ts';
-export * from './meaning/long-text.ts';
-export * from './meaning/problems.ts';
-export * from './meaning/property-text.ts';
-export * from './meaning/readable.ts';
-export * from './meaning/sample-condition.ts';
+export { halfOpen } from './layout/folded-screen.ts';
+export type { TrackSpan } from './layout/laid.ts';
+export {
+  type Hinge,
+  type Insets,
+  itemName,
+  layOutRoot,
+  namedBoxes,
+  type ScreenBox,
+  type ScreenLayout,
+  ScreenView,
+  type View,
+} from './layout/screen-layout.ts';
+export { boxesFor, ViewBoxes } from './layout/view-boxes.ts';
+export { cellsOfTable } from './making/cells.ts';
+export { newDialog } from './making/dialog.ts';
+export { makeForm } from './making/form.ts';
+export { makeList } from './making/list.ts';
+export { makeListWithDetail } from './making/list-with-detail.ts';
+export { listName, type Made } from './making/maker.ts';
+export { questionsOf, questionsOfSchema, type SchemaReading } from './making/questions.ts';
+export { makeTable } from './making/table.ts';
+export { type DependencyMap, dependencyMap, type MapNode } from './meaning/dependencies.ts';
+export { type Handler, handlersOf, handlersText, referenceText } from './meaning/handlers.ts';
+export { longTextLocale, longTexts } from './meaning/long-text.ts';
+export { attributeProblems } from './meaning/problems.ts';
+export { contextOf, knownOn, readAttributeText } from './meaning/property-text.ts';
+export {
+  numbersOf,
+  type Readable,
+  type ReadableBranch,
+  readableAt,
+  readableTree,
+  sampleOf,
+} from './meaning/readable.ts';
+export {
+  inSample,
+  manyRows,
+  type SampleCondition,
+  sampleConditions,
+  sampleWords,
+} from './meaning/sample-condition.ts';
 export { stateNameProblem } from './meaning/state-names.ts';
-export * from './meaning/state-uses.ts';
-export * from './meaning/validate.ts';
-export * from './picture/clean-svg.ts';
-export * from './picture/svg.ts';
-export type { FieldForm, PropertyType } from './property-types/property-type.ts';
-export * from './source/folder.ts';
-export * from './source/merge-text.ts';
-export * from './source/parse.ts';
-export * from './source/print.ts';
-export * from './source/problem.ts';
-export * from './source/project-file.ts';
-export * from './source/spans.ts';
-export * from './steps/align.ts';
-export * from './steps/another-key.ts';
-export * from './steps/bands.ts';
-export * from './steps/change-kind.ts';
-export * from './steps/edits.ts';
-export * from './steps/entities.ts';
-export * from './steps/expectation.ts';
-export * from './steps/history.ts';
-export * from './steps/limits.ts';
-export * from './steps/log.ts';
-export * from './steps/merge.ts';
-export * from './steps/older-steps.ts';
-export { longestProjectName } from './steps/project-value.ts';
-export * from './steps/px-percent.ts';
+export { type StateUse, usesOfState } from './meaning/state-uses.ts';
+export { cleanSvg } from './picture/clean-svg.ts';
+export { carriedFonts, fontFilesOf, pictureOf } from './picture/svg.ts';
+export type { FieldForm } from './property-types/property-type.ts';
+export { printFolder, readFolder, type StoredRows, screenNameOf } from './source/folder.ts';
+export { stepsToText } from './source/merge-text.ts';
+export { parseScreen } from './source/parse.ts';
+export { printScreen } from './source/print.ts';
+export { problemLine, type SourceProblem } from './source/problem.ts';
+export { untitled } from './source/project-file.ts';
+export { elementAt, elementSpans } from './source/spans.ts';
+export {
+  type AlignEdge,
+  type AlignTarget,
+  type Arranged,
+  alignControls,
+  mainAxisOf,
+  sameSize,
+  shiftPin,
+  shiftPins,
+  spaceOut,
+} from './steps/align.ts';
+export { entitiesAdded, entityNamed, keysToChange, underOtherKeys } from './steps/another-key.ts';
+export type { Renamed } from './steps/applied.ts';
+export { type ChangesGo, changesFrom, removeBand, renameBand, setBand } from './steps/bands.ts';
+export { changeKind } from './steps/change-kind.ts';
+export {
+  copyFor,
+  keptInNew,
+  nameControl,
+  newControl,
+  newScreen,
+  renameScreen,
+  renameState,
+  typedNowValid,
+  valueTyped,
+} from './steps/edits.ts';
+export { changing, dropping, putting } from './steps/entities.ts';
+export { expectationOf, isExpected } from './steps/expectation.ts';
+export {
+  emptyHistory,
+  type History,
+  type HistoryPart,
+  historyAfter,
+  historyOf,
+  type LogEntry,
+} from './steps/history.ts';
+export {
+  longestBatch,
+  longestEntry,
+  longestGroup,
+  mostEntriesOfBatch,
+  mostStepsOfEntry,
+  shortLabel,
+} from './steps/limits.ts';
+export {
+  type Appended,
+  entryLength,
+  entryProblem,
+  type HistoryEntry,
+  type Refusal,
+  type SentEntry,
+  type StoredEntry,
+  sendingProblem,
+} from './steps/log.ts';
+export { mergeAll } from './steps/merge.ts';
+export { type AnyStep, newestSteps } from './steps/older-steps.ts';
+export { convertUnits } from './steps/px-percent.ts';
 export { renamingOf } from './steps/rename.ts';
-export * from './steps/replace-text.ts';
-export * from './steps/rows.ts';
-export * from './steps/scope.ts';
-export * from './steps/step.ts';
-export * from './steps/take-over.ts';
-export * from './steps/wrap.ts';
-export type { Cause, Change } from './sweep/change.ts';
-export * from './sweep/change-words.ts';
-export { boxAt, type Stretch, type SweptBox } from './sweep/stretch.ts';
-export * from './sweep/sweep.ts';
-export * from './text/fonts.ts';
-export * from './values/theme.ts';
-export * from './why/explain.ts';
-export * from './why/explanation.ts';
+export { replaceSteps, type TextPlace, textPlaces } from './steps/replace-text.ts';
+export { type PlacedRow, type RowEdit, type RowsStep, rowSteps } from './steps/rows.ts';
+export { scoped } from './steps/scope.ts';
+export { applyStep, applySteps, mapStep, type Step, stepProblem, touchedBy } from './steps/step.ts';
+export { type Aspect, giveTo, sameLook, type Taken, takeFrom } from './steps/take-over.ts';
+export { type Placed, topmost, unwrap, wrapIn } from './steps/wrap.ts';
+export type { Change } from './sweep/change.ts';
+export { causeRank, sweepChangeWords, toldChanges } from './sweep/change-words.ts';
+export { boxAt } from './sweep/stretch.ts';
+export { type SweepOptions, type SweepPart, sweep } from './sweep/sweep.ts';
+export { type FontManifest, fontFaceRules } from './text/fonts.ts';
+export { colourIn, colourRoles, type Theme } from './values/theme.ts';
+export { questions, Why } from './why/explain.ts';
+export type { Explanation, Fix, Question, Source, Term, Working } from './why/explanation.ts';

@@ -1,16 +1,15 @@
 /** What belongs together shares one budget: many costly expressions cost no more than one. */
 import { describe, expect, it } from 'vitest';
+import { EvaluationError, sharingBudget } from '../src/expression/budget.ts';
+import { evaluate } from '../src/expression/evaluate.ts';
 import {
   attributeProblems,
   checkComputed,
-  EvaluationError,
-  evaluate,
   initialScope,
   parseExpression,
   parseStatements,
   parseTemplate,
   type StateVariable,
-  sharingBudget,
 } from '../src/index.ts';
 import { Runtime } from '../src/runtime/index.ts';
 import { named, noActing, projectOf } from './documents.ts';

@@ -4,10 +4,12 @@ import { runInNewContext } from 'node:vm';
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { randomScreen, trialProject } from '../../../tests/parity/documents.ts';
+import { touchBelow } from '../src/checks/check.ts';
+import { acrossHeight, uprightHeight } from '../src/checks/heights.ts';
 import { isWrong } from '../src/checks/measures.ts';
 import { measuresOf } from '../src/checks/measuring.ts';
+import { withDelta } from '../src/document/delta.ts';
 import {
-  acrossHeight,
   applySteps,
   boxesToCheck,
   checkAll,
@@ -19,12 +21,9 @@ import {
   type Project,
   ScreenView,
   type Step,
-  touchBelow,
-  uprightHeight,
   usualCheck,
   walk,
   whereWords,
-  withDelta,
 } from '../src/index.ts';
 import type { Shaper } from '../src/text/shaper.ts';
 import { named, projectOf, testShaper } from './documents.ts';

@@ -1,18 +1,16 @@
 /** Collections, and the steps of their entities: applied, taken back, on top of what others did. */
 import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { collectionFault, collectionNamed, collections, entitiesOf } from '../src/collections/catalogue.ts';
+import { withDelta } from '../src/document/delta.ts';
 import {
   addCollection,
   applyStep,
   applySteps,
   type Band,
   changing,
-  collectionFault,
-  collectionNamed,
-  collections,
   deltaOf,
   dropping,
-  entitiesOf,
   mapStep,
   mergeAll,
   type Project,
@@ -25,7 +23,6 @@ import {
   type StateVariable,
   type Step,
   stepProblem,
-  withDelta,
 } from '../src/index.ts';
 import { expectationOf, isExpected } from '../src/steps/expectation.ts';
 import { named, projectOf } from './documents.ts';

@@ -1,6 +1,7 @@
 /** `docs/controls.md` is made from the catalogue of kinds: `npx vitest run controls-doc -u` writes it anew. */
 import { expect, it } from 'vitest';
-import { defaultText, kinds, type Property, shippedTheme } from '../src/index.ts';
+import { defaultText, kinds, type Property } from '../src/index.ts';
+import { shippedTheme } from '../src/values/theme.ts';
 
 const groups = { arrange: 'Arranging', show: 'Showing', ask: 'Asking', act: 'Acting' } as const;
 

@@ -1,12 +1,15 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { randomScreen } from '../../../tests/parity/documents.ts';
+import { valuesOf } from '../src/cascade/values.ts';
+import { withDelta } from '../src/document/delta.ts';
+import { nameProblem } from '../src/document/names.ts';
+import { nearest } from '../src/document/nearest.ts';
 import {
   applySteps,
   attributeProblems,
   contextOf,
   controlNameProblem,
-  controlProblem,
   defaultBands,
   defaultText,
   deltaOf,
@@ -15,22 +18,19 @@ import {
   kindOf,
   kinds,
   locate,
-  nameProblem,
-  nearest,
   type Project,
   pathTo,
   projectProblem,
   propertiesOf,
   readAttributeText,
   type Step,
-  shippedTheme,
   stateNameProblem,
   themeOf,
-  valuesOf,
   walk,
-  withDelta,
 } from '../src/index.ts';
+import { controlProblem } from '../src/meaning/validate.ts';
 import { colourType, limitType, marginType, sizeType } from '../src/property-types/index.ts';
+import { shippedTheme } from '../src/values/theme.ts';
 import { named, projectOf } from './documents.ts';
 
 const context = contextOf(projectOf('<screen name="s" />'));

@@ -1,8 +1,8 @@
 /** Short ways to documents for tests. */
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
+import type { Acting } from '../src/expression/actions/action.ts';
 import {
-  type Acting,
   type Control,
   contextOf,
   defaultBands,

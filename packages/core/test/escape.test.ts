@@ -5,8 +5,10 @@
 import fc from 'fast-check';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { forbiddenKeys } from '../src/document/forbidden-keys.ts';
+import { EvaluationError } from '../src/expression/budget.ts';
+import { evaluateTemplate } from '../src/expression/evaluate.ts';
 import { constants, functions, methodNames } from '../src/expression/functions.ts';
-import { EvaluationError, evaluateTemplate, parseStatements, parseTemplate } from '../src/index.ts';
+import { parseStatements, parseTemplate } from '../src/index.ts';
 import { Runtime } from '../src/runtime/index.ts';
 import { noActing } from './documents.ts';
 

@@ -1,17 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import {
-  checkStatements,
-  checkTarget,
-  checkTemplate,
-  EvaluationError,
-  escapeBraces,
-  evaluate,
-  evaluateTemplate,
-  hasExpression,
-  parseExpression,
-  parseTemplate,
-  unescapeBraces,
-} from '../src/index.ts';
+import { EvaluationError } from '../src/expression/budget.ts';
+import { checkStatements, checkTarget } from '../src/expression/check.ts';
+import { evaluate, evaluateTemplate } from '../src/expression/evaluate.ts';
+import { escapeBraces, unescapeBraces } from '../src/expression/template.ts';
+import { checkTemplate, hasExpression, parseExpression, parseTemplate } from '../src/index.ts';
 
 const data: Record<string, unknown> = {
   guests: 3,

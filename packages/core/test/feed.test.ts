@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
+import { feedProblem } from '../src/document/feed.ts';
+import { addressNow } from '../src/expression/address.ts';
 import {
   addressAtStart,
-  addressNow,
   applySteps,
   feedOrigins,
-  feedProblem,
   isFeedAddress,
   type Project,
   parseTemplate,

@@ -11,9 +11,9 @@ import {
   hasFocusTurns,
   type Project,
   ScreenView,
-  shippedTheme,
 } from '../src/index.ts';
 import type { Shaper } from '../src/text/shaper.ts';
+import { shippedTheme } from '../src/values/theme.ts';
 import { named, projectOf, testShaper } from './documents.ts';
 
 let shaper: Shaper;

@@ -1,5 +1,6 @@
 import { expect, it } from 'vitest';
-import { handlersOf, handlersText, type Project, referenceText, typeText, walk } from '../src/index.ts';
+import { handlersOf, handlersText, type Project, referenceText, walk } from '../src/index.ts';
+import { typeText } from '../src/meaning/handlers.ts';
 import { projectOf } from './documents.ts';
 
 const project: Project = {

@@ -2,7 +2,8 @@
 import { expect, it } from 'vitest';
 import { hoisted } from '../src/export/hoisting.ts';
 import { programOf } from '../src/export/program.ts';
-import { evaluate, parseExpression, type StateVariable } from '../src/index.ts';
+import { evaluate } from '../src/expression/evaluate.ts';
+import { parseExpression, type StateVariable } from '../src/index.ts';
 import { projectOf } from './documents.ts';
 
 const stays = Array.from({ length: 50 }, (_, index) => ({ guest: `Guest ${index}`, nights: index % 7 }));

@@ -1,15 +1,9 @@
 /** Projects of somebody who means harm: expressions that reach for what is not theirs, and texts that are no texts. */
 import { describe, expect, it } from 'vitest';
-import {
-  checkStatements,
-  checkTemplate,
-  EvaluationError,
-  evaluateTemplate,
-  exporterNamed,
-  type Project,
-  parseStatements,
-  parseTemplate,
-} from '../src/index.ts';
+import { EvaluationError } from '../src/expression/budget.ts';
+import { checkStatements } from '../src/expression/check.ts';
+import { evaluateTemplate } from '../src/expression/evaluate.ts';
+import { checkTemplate, exporterNamed, type Project, parseStatements, parseTemplate } from '../src/index.ts';
 import { Runtime } from '../src/runtime/index.ts';
 import { noActing, projectOf } from './documents.ts';
 

@@ -1,6 +1,7 @@
 /** What people write for something that is called otherwise here leads to what is meant. */
 import { expect, it } from 'vitest';
-import { checkStatements, checkTemplate, contextOf, kindNamed, readAttributeText } from '../src/index.ts';
+import { checkStatements } from '../src/expression/check.ts';
+import { checkTemplate, contextOf, kindNamed, readAttributeText } from '../src/index.ts';
 import { projectOf } from './documents.ts';
 
 const around = {

@@ -1,5 +1,5 @@
 /** A collection that only tests have: notes, as the next collections will be added. */
-import type { Collection } from '../src/index.ts';
+import type { Collection } from '../src/collections/collection.ts';
 
 export interface Note {
   readonly name: string;

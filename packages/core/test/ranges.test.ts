@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { evaluateTemplate, numbersOf, parseTemplate, rangesText, readRanges, walk } from '../src/index.ts';
+import { evaluateTemplate } from '../src/expression/evaluate.ts';
+import { numbersOf, parseTemplate, rangesText, readRanges, walk } from '../src/index.ts';
 import { projectOf } from './documents.ts';
 
 describe('ranges', () => {

@@ -1,7 +1,8 @@
 /** Replacing words on all screens: only what people read, expressions and names left alone. */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { applySteps, escapeBraces, mapWords, replaceSteps, textPlaces } from '../src/index.ts';
+import { escapeBraces, mapWords } from '../src/expression/template.ts';
+import { applySteps, replaceSteps, textPlaces } from '../src/index.ts';
 import { named, projectOf } from './documents.ts';
 
 const project = projectOf(

@@ -4,7 +4,6 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { randomScreen } from '../../../tests/parity/documents.ts';
 import {
-  type AttributeContext,
   type Control,
   defaultBands,
   parseScreen,
@@ -12,6 +11,7 @@ import {
   printScreen,
   readFolder,
 } from '../src/index.ts';
+import type { AttributeContext } from '../src/meaning/property-text.ts';
 import { projectOf } from './documents.ts';
 
 const context: AttributeContext = {

@@ -1,12 +1,13 @@
 /** Tables beside the document: the document always holds the first rows, and every change of rows can be taken back. */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { collectionFault } from '../src/collections/catalogue.ts';
+import { stateVariables } from '../src/collections/state-variables.ts';
 import { programOf } from '../src/export/program.ts';
 import {
   applyStep,
   applySteps,
   changing,
-  collectionFault,
   firstRows,
   inSample,
   orderOfRows,
@@ -21,7 +22,6 @@ import {
   rewrittenRow,
   rowSteps,
   type StateVariable,
-  stateVariables,
   stepProblem,
 } from '../src/index.ts';
 import { projectOf } from './documents.ts';

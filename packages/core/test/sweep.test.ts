@@ -4,7 +4,6 @@ import { randomScreen, trialProject } from '../../../tests/parity/documents.ts';
 import {
   boxAt,
   type Control,
-  changesByPx,
   type Project,
   ScreenView,
   type SweepPart,
@@ -12,6 +11,7 @@ import {
   sweepChangeWords,
   toldChanges,
 } from '../src/index.ts';
+import { changesByPx } from '../src/sweep/change-words.ts';
 import type { Shaper } from '../src/text/shaper.ts';
 import { named, projectOf, testShaper } from './documents.ts';
 

@@ -1,11 +1,11 @@
 /** Lists of records as tables: types are recognised, rules are held, texts come in as a whole or not at all. */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { columnsFrom, readTable, tableLines } from '../src/document/table.ts';
 import {
   applySteps,
   type Column,
   cellText,
-  columnsFrom,
   columnsOf,
   makeForm,
   type Project,
@@ -13,9 +13,7 @@ import {
   questionsOf,
   type Row,
   readCell,
-  readTable,
   renameState,
-  tableLines,
   tableProblems,
   walk,
 } from '../src/index.ts';

@@ -1,7 +1,8 @@
 /** Sizes that follow the width, and texts that are made longer. */
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { lengthened, longTexts, type Project, ScreenView, sweep, sweepChangeWords } from '../src/index.ts';
+import { longTexts, type Project, ScreenView, sweep, sweepChangeWords } from '../src/index.ts';
+import { lengthened } from '../src/meaning/long-text.ts';
 import { boxAt } from '../src/sweep/stretch.ts';
 import type { Shaper } from '../src/text/shaper.ts';
 import { named, projectOf, testShaper } from './documents.ts';

@@ -10,9 +10,9 @@ import {
   type View,
   Why,
   walk,
-  workOut,
 } from '../src/index.ts';
 import type { Shaper } from '../src/text/shaper.ts';
+import { workOut } from '../src/why/explanation.ts';
 import { named, projectOf, testShaper } from './documents.ts';
 
 let shaper: Shaper;
