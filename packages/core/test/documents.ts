@@ -30,13 +30,16 @@ export const testState: readonly StateVariable[] = [
 ];
 
 /** A project of screens given as source text. @throws Error with the first problem where one is not valid. */
-export function projectOf(...sources: string[]): Project {
+export const projectOf = (...sources: string[]): Project => projectWith(testState, ...sources);
+
+/** The same with state variables of its own. */
+export function projectWith(state: readonly StateVariable[], ...sources: string[]): Project {
   let count = 0;
   const base: Project = {
     format: projectFormat,
     name: 'Velmora Hut',
     bands: defaultBands,
-    state: testState,
+    state,
     assets: [],
     screens: [],
   };

@@ -1,0 +1,125 @@
+// @vitest-environment jsdom
+/** Bindings and events of an exported screen, joined to its elements by the runtime. */
+import { Runtime } from '@hovrin/core/runtime';
+import { beforeAll, expect, it } from 'vitest';
+import { programOf } from '../../core/src/export/program.ts';
+import { exporterNamed, type StateVariable } from '../../core/src/index.ts';
+import { noActing, projectWith } from '../../core/test/documents.ts';
+import { Binder, finderIn } from '../src/binder.ts';
+import { enter, likeBrowsers, one } from './page.ts';
+
+beforeAll(() => {
+  likeBrowsers();
+});
+
+/** Shows a screen as it is exported, and binds it. */
+function begin(source: string, state: readonly StateVariable[]) {
+  const project = projectWith(state, source);
+  const { files } = exporterNamed('html')!.files(project, { fonts: { files: [] }, script: '' });
+  document.body.innerHTML = /<body>([\s\S]*)<\/body>/.exec(files.get('index.html') ?? '')?.[1] ?? '';
+  const problems: string[] = [];
+  const said: string[] = [];
+  const program = programOf(project);
+  const runtime = new Runtime(program, {
+    acting: { ...noActing, message: (text) => void said.push(text) },
+    problem: (text) => problems.push(text),
+  });
+  const binder = new Binder(runtime, program);
+  const [screen] = program.screens;
+  const find = finderIn([one('.k-screen')], '');
+  const end = [...binder.bindAll(screen!, find), binder.listen(screen!, find)];
+  return {
+    runtime,
+    said,
+    problems,
+    end: () => {
+      for (const stop of end) stop();
+    },
+  };
+}
+const named = <T extends HTMLElement>(name: string) => one<T>(`[data-name="${name}"]`);
+
+it('words, attributes and looks follow what they are bound to, and nothing more once it ends', () => {
+  const { runtime, end } = begin(
+    '<screen name="A"><text name="t" text="Bunk {bunk}" color="{bunk &gt; 3 ? \'alert\' : \'ink\'}" /><button name="b" text="Go" disabled="{bunk == 0}" /></screen>',
+    [{ name: 'bunk', type: 'number', initial: 1 }],
+  );
+  expect(named('t').textContent).toBe('Bunk 1');
+  runtime.assign('bunk', 4);
+  expect(named('t').textContent).toBe('Bunk 4');
+  expect(named('t').style.color).toBe('var(--alert)');
+  runtime.assign('bunk', 0);
+  expect(named<HTMLButtonElement>('b').disabled).toBe(true);
+  end();
+  runtime.assign('bunk', 9);
+  expect(named('t').textContent).toBe('Bunk 0');
+});
+
+it('what is entered is in the variable before an event reads it, and a number that is none is told, not taken', () => {
+  const { runtime, said } = begin(
+    '<screen name="A"><numberField name="n" label="Beds" value.bind="beds" on.change="message(\'now \' + beds)" /></screen>',
+    [{ name: 'beds', type: 'number', initial: 2 }],
+  );
+  const input = named('n').querySelector('input')!;
+  expect(input.value).toBe('2');
+  enter(input, '5');
+  input.dispatchEvent(new Event('change', { bubbles: true }));
+  expect(runtime.read('beds')).toBe(5);
+  expect(said).toEqual(['now 5']);
+  enter(input, '');
+  expect(runtime.read('beds')).toBe(5);
+  expect(input.getAttribute('aria-invalid')).toBe('true');
+});
+
+it('a part that is made anew keeps what was entered in it', () => {
+  const { runtime } = begin(
+    '<screen name="A"><select name="s" label="Board" options="{kinds}" value.bind="board" /></screen>',
+    [
+      { name: 'kinds', type: 'list', initial: ['half', 'full'] },
+      { name: 'board', type: 'text', initial: 'full' },
+    ],
+  );
+  const select = () => named('s').querySelector('select')!;
+  expect(select().value).toBe('full');
+  runtime.assign('kinds', ['full', 'none']);
+  expect([...select().options].map(({ value }) => value)).toEqual(['full', 'none']);
+  expect(select().value).toBe('full');
+});
+
+it('a list has a copy for each item, which follows its item and knows it in its events', () => {
+  const { runtime, said, problems } = begin(
+    '<screen name="A"><repeat name="r" each="{guests}" as="guest"><button name="b" text="{guest.who}" on.press="message(guest.who)" /></repeat></screen>',
+    [{ name: 'guests', type: 'list', initial: [{ who: 'Ilka' }, { who: 'Teo' }] }],
+  );
+  const names = () =>
+    [...document.querySelectorAll('.k-repeat > .k-button')].map((each) => each.textContent?.trim());
+  expect(names()).toEqual(['Ilka', 'Teo']);
+  runtime.assign('guests', [{ who: 'Ilka' }, { who: 'Bruni' }, { who: 'Nils' }]);
+  expect(names()).toEqual(['Ilka', 'Bruni', 'Nils']);
+  named('b[2]').click();
+  expect(said).toEqual(['Nils']);
+  runtime.assign('guests', []);
+  expect(names()).toEqual([]);
+  expect(problems).toEqual([]);
+  // A text is no list: nothing is shown, and it is told.
+  runtime.assign('guests', 'none');
+  expect(names()).toEqual([]);
+  expect(problems).toHaveLength(1);
+});
+
+it('a value that a property does not take is told, and left out', () => {
+  const { runtime } = begin('<screen name="A"><text name="t" text="x" width="{wide}" /></screen>', [
+    { name: 'wide', type: 'number', initial: 120 },
+  ]);
+  expect(named('t').style.width).toBe('120px');
+  runtime.assign('wide', -5);
+  expect(named('t').style.width).toBe('');
+});
+
+it('finds a control by its name and the items that it stands in', () => {
+  document.body.innerHTML = '<main data-name="A"><p data-name="b[1]"></p></main>';
+  const main = one('main');
+  expect(finderIn([main], '')('A')).toBe(main);
+  expect(finderIn([main], '[1]')('b')).toBe(main.firstElementChild);
+  expect(finderIn([main], '')('b')).toBeNull();
+});

@@ -1,0 +1,149 @@
+// @vitest-environment jsdom
+/** What a page keeps, shows for a while, takes over from other frames, fetches, and knows of where it is shown. */
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { Coming } from '../src/coming.ts';
+import { keepValue, keptValue } from '../src/kept.ts';
+import { keepMessage, showMessage } from '../src/messages.ts';
+import { see } from '../src/seen.ts';
+import { fetchRows, takeRows } from '../src/stored-rows.ts';
+import { one, shown } from './page.ts';
+
+beforeEach(() => {
+  vi.useFakeTimers();
+});
+afterEach(() => {
+  vi.useRealTimers();
+  vi.restoreAllMocks();
+});
+
+describe('kept values', () => {
+  it('are there again, by project and variable', () => {
+    keepValue('Hut', 'guests', { beds: [1, 2] });
+    expect(keptValue('Hut', 'guests')).toEqual({ beds: [1, 2] });
+    expect(keptValue('Hut', 'other')).toBeUndefined();
+    expect(keptValue('Other', 'guests')).toBeUndefined();
+  });
+
+  it('that cannot be read or stored are as if nothing had been kept', () => {
+    localStorage.setItem('hovrin Hut broken', '{');
+    expect(keptValue('Hut', 'broken')).toBeUndefined();
+    vi.spyOn(Storage.prototype, 'setItem').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError');
+    });
+    expect(() => keepValue('Hut', 'guests', 'x')).not.toThrow();
+  });
+});
+
+describe('a message', () => {
+  it('stays the longer the more there is to read, and only the last one is there', () => {
+    shown('<main></main>');
+    showMessage('soup');
+    vi.advanceTimersByTime(2000);
+    showMessage('A much longer line of words');
+    vi.advanceTimersByTime(3100);
+    expect(one('.page-message').textContent).toBe('A much longer line of words');
+    vi.advanceTimersByTime(2000);
+    expect(one('.page-message').textContent).toBe('');
+    expect(document.querySelectorAll('[role="status"], .page-message')).toHaveLength(1);
+  });
+
+  it('is shown in the dialog on top, and stays when that goes', () => {
+    shown('<dialog open id="a"></dialog>');
+    showMessage('soup');
+    expect(one('.page-message').parentElement?.id).toBe('a');
+    keepMessage();
+    one('#a').remove();
+    expect(one('.page-message').textContent).toBe('soup');
+  });
+});
+
+describe('values from other frames', () => {
+  it('are taken over at once while that is quick, the last of each once it is not', () => {
+    const taken: unknown[] = [];
+    let takes = 0;
+    vi.spyOn(performance, 'now').mockImplementation(() => takes);
+    const coming = new Coming((name, value) => {
+      taken.push([name, value]);
+      takes += 500;
+    });
+    coming.add('find', 'a');
+    expect(taken).toEqual([['find', 'a']]);
+    coming.add('find', 'b');
+    coming.add('late', true);
+    coming.add('find', 'c');
+    expect(taken).toHaveLength(1);
+    coming.forget('late');
+    vi.advanceTimersByTime(1000);
+    expect(taken).toEqual([
+      ['find', 'a'],
+      ['find', 'c'],
+    ]);
+  });
+});
+
+describe('rows that lie beside the page', () => {
+  const target = () => {
+    const told: unknown[] = [];
+    return {
+      told,
+      receive: (rows: unknown) => told.push(rows),
+      status: (status: string) => told.push(status),
+      problem: (text: string) => told.push(text),
+    };
+  };
+
+  it('are all there where there is no file', () => {
+    const heard = target();
+    fetchRows('guests', {}, heard);
+    expect(heard.told).toEqual(['live']);
+  });
+
+  it('are fetched after a wait, taken once, and told where they do not come', () => {
+    const heard = target();
+    fetchRows('guests', { file: 'tables/guests.js', wait: 2 }, heard);
+    expect(heard.told).toEqual(['waiting']);
+    expect(document.querySelector('script')).toBeNull();
+    vi.advanceTimersByTime(2000);
+    takeRows('guests', [{ guest: 'Ilka' }]);
+    one('script').dispatchEvent(new Event('load'));
+    expect(heard.told).toEqual(['waiting', [{ guest: 'Ilka' }], 'live']);
+    expect(document.querySelector('script')).toBeNull();
+    const missing = target();
+    fetchRows('rooms', { file: 'tables/rooms.js' }, missing);
+    vi.advanceTimersByTime(0);
+    one('script').dispatchEvent(new Event('error'));
+    expect(missing.told).toEqual(['waiting', '`tables/rooms.js` does not come.', 'failed']);
+  });
+});
+
+describe('where the page is shown', () => {
+  const program = {
+    bands: [
+      { name: 'hand', from: 0 },
+      { name: 'lap', from: 600 },
+    ],
+  } as never;
+  const heard = (name: Parameters<typeof see>[1]) => {
+    const told: string[] = [];
+    see(program, name, (value) => told.push(value));
+    return told;
+  };
+
+  it('is told by the band of its width, as that changes', () => {
+    window.innerWidth = 500;
+    const told = heard('View.band');
+    window.innerWidth = 600;
+    window.dispatchEvent(new Event('resize'));
+    expect(told).toEqual(['hand', 'lap']);
+  });
+
+  it('is told by the clock at the beginning of each second', () => {
+    vi.setSystemTime(new Date(2026, 6, 14, 8, 5, 59, 700));
+    const time = heard('View.time');
+    const today = heard('View.today');
+    vi.advanceTimersByTime(300);
+    expect(time).toEqual(['08:05', '08:06']);
+    expect(today[0]).toBe('2026-07-14');
+    expect(heard('View.locale')).toEqual([navigator.language]);
+  });
+});
