@@ -1,6 +1,6 @@
 /** Boxes with what their surroundings ask about them: whether their width follows from a height, and what limits decide. */
 import { type Box, type BoxStyle, type Content, type GridContent, nothingKnown } from './box.ts';
-import { asksContent } from './grid/sizing.ts';
+import { asksContent } from './grid/sized-tracks.ts';
 import { fills, ignoresLateLimits, isFraction, limitsHeightByParts } from './sizes.ts';
 
 /** What `makeBox` finds out by itself. */

@@ -21,7 +21,7 @@ import {
 import { keepsWidthOf, leastByContent, widthsWithin } from '../widths.ts';
 import { type Carried, carriesAcross } from './carried.ts';
 import type { Placed } from './placement.ts';
-import { gapsOf, isFlexible, type SizedTrack } from './sizing.ts';
+import { gapsOf, isFlexible, type SizedTrack } from './sized-tracks.ts';
 
 /** The size of an area: its tracks and the gaps between them. */
 export function areaSize(tracks: readonly SizedTrack[], from: number, span: number, gap: number): number {

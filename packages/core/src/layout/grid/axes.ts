@@ -19,7 +19,8 @@ import { alignOf, areaSize, carriedOf, itemWidth, justifyOf } from './areas.ts';
 import { baselineOf } from './baselines.ts';
 import { columnContributors, rowContributors, widthsAtHeight } from './contributions.ts';
 import { type Placed, type Placement, placeItems } from './placement.ts';
-import { type Axis, asksContent, isFlexible, type SizedTrack, sizeTracks, startTracks } from './sizing.ts';
+import { type Axis, asksContent, isFlexible, type SizedTrack, startTracks } from './sized-tracks.ts';
+import { sizeTracks } from './sizing.ts';
 import { autoTrack, type ExplicitTracks } from './tracks.ts';
 
 /** What there is to size a grid with. */
@@ -173,12 +174,9 @@ class Axes {
       pass.held(item, min, range.min, range.max);
       pass.held(item, max, range.min, range.max);
     }
-    sizeTracks(pass, box, sized, columnContributors(pass, content, placement, sized, known), {
-      ...given.columns,
-      most: Infinity,
-      flexByContent: true,
-      gap: content.columnGap,
-    });
+    const items = columnContributors(pass, content, placement, sized, known);
+    const axis = { ...given.columns, most: Infinity, flexByContent: true, gap: content.columnGap };
+    sizeTracks({ pass, grid: box, tracks: sized, items, axis });
     return sized;
   }
 
@@ -189,12 +187,9 @@ class Axes {
       item.baseline = baselineOf(item, content, over, room !== undefined);
     }
     const rows = startTracks(this.rowTracks, room);
-    sizeTracks(pass, box, rows, rowContributors(pass, items, widths, rows), {
-      ...given.rows,
-      flexByContent,
-      room,
-      gap: content.rowGap,
-    });
+    const axis = { ...given.rows, flexByContent, room, gap: content.rowGap };
+    const asking = rowContributors(pass, items, widths, rows);
+    sizeTracks({ pass, grid: box, tracks: rows, items: asking, axis });
     return rows;
   }
 

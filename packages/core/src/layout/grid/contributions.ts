@@ -19,7 +19,7 @@ import { contentWidths, contribution, isCompressible, keepsWidthOf, leastByConte
 import { carriedOf } from './areas.ts';
 import { baselineShift, sharedBaselines } from './baselines.ts';
 import type { Placed, Placement } from './placement.ts';
-import { type Contributor, isFlexible, type SizedTrack } from './sizing.ts';
+import { type Contributor, isFlexible, type SizedTrack } from './sized-tracks.ts';
 
 const isAutoLeast = ({ track }: SizedTrack) => track.min === 'auto' || typeof track.min === 'object';
 

@@ -20,7 +20,7 @@ import { alignOf, areaReason, areaSize, justifyOf, type LaidItem, layItem, track
 import { type GridRoom, type GridTracks, sizeAxes } from './axes.ts';
 import { baselineShift, gridBaseline, sharedBaselines } from './baselines.ts';
 import type { Placed } from './placement.ts';
-import { gapsOf, isFlexible, type SizedTrack } from './sizing.ts';
+import { gapsOf, isFlexible, type SizedTrack } from './sized-tracks.ts';
 import { countTracks, explicitTracks, partsOf } from './tracks.ts';
 
 /** A grid being laid out. */

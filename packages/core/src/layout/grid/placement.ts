@@ -38,9 +38,9 @@ class Cells {
   }
   take(row: number, column: number, rowSpan: number, columnSpan: number): void {
     for (let r = row; r < row + rowSpan; r++) {
-      this.rows[r] ??= [];
-      const cells = this.rows[r]!;
+      const cells = this.rows[r] ?? [];
       for (let c = column; c < column + columnSpan; c++) cells[c] = true;
+      this.rows[r] = cells;
     }
   }
 }
@@ -48,6 +48,129 @@ class Cells {
 /** Line 1 is track 0; line −1 is the end of the explicit grid. Undefined: automatic. */
 const firstTrack = (line: number | undefined, explicit: number): number | undefined =>
   line === undefined ? undefined : line > 0 ? line - 1 : explicit + 1 + line;
+
+/** What sizing finds out of an item later. */
+const unmeasured = { baseline: 'none', measured: false } as const;
+
+/**
+ * An item while it is placed. The rules are written for the flow by rows, where `major` is its row; by columns the
+ * axes change places.
+ */
+interface Item {
+  readonly box: Box;
+  /** First track from the explicit grid's start, negative in front of it; undefined: automatic. */
+  readonly major: number | undefined;
+  readonly minor: number | undefined;
+  readonly majorSpan: number;
+  readonly minorSpan: number;
+  /** Where it is put, from the implicit grid's start. */
+  at: { major: number; minor: number };
+}
+
+function itemOf(box: Box, byRow: boolean, columns: number, rows: number): Item {
+  const { area } = box.style;
+  const column = firstTrack(area?.column, columns);
+  const row = firstTrack(area?.row, rows);
+  const columnSpan = area?.columnSpan ?? 1;
+  const rowSpan = area?.rowSpan ?? 1;
+  const at = { major: 0, minor: 0 };
+  return byRow
+    ? { box, major: row, minor: column, majorSpan: rowSpan, minorSpan: columnSpan, at }
+    : { box, major: column, minor: row, majorSpan: columnSpan, minorSpan: rowSpan, at };
+}
+
+/** The steps of §8.5 over one grid. */
+class Placing {
+  private readonly cells = new Cells();
+  readonly majorBefore: number;
+  readonly minorBefore: number;
+  minorCount: number;
+
+  constructor(
+    private readonly items: readonly Item[],
+    private readonly dense: boolean,
+    explicitMinor: number,
+  ) {
+    const before = (first: (item: Item) => number | undefined) =>
+      Math.max(0, ...items.map((item) => -(first(item) ?? 0)));
+    this.majorBefore = before((item) => item.major);
+    this.minorBefore = before((item) => item.minor);
+    this.minorCount = explicitMinor + this.minorBefore;
+    for (const { minor, minorSpan } of items)
+      this.grow(minor === undefined ? minorSpan : minor + this.minorBefore + minorSpan);
+  }
+
+  private grow(minors: number): void {
+    this.minorCount = Math.max(this.minorCount, minors);
+  }
+  private put(item: Item, major: number, minor: number): void {
+    this.cells.take(major, minor, item.majorSpan, item.minorSpan);
+    item.at = { major, minor };
+  }
+  private free(item: Item, major: number, minor: number): boolean {
+    return this.cells.free(major, minor, item.majorSpan, item.minorSpan);
+  }
+
+  /** Step 1: items with both places. */
+  fixed(): void {
+    for (const item of this.items)
+      if (item.major !== undefined && item.minor !== undefined)
+        this.put(item, item.major + this.majorBefore, item.minor + this.minorBefore);
+  }
+
+  /** Step 2: items locked to a row; sparse packing goes on behind the last one in the same row. */
+  locked(): void {
+    const cursors = new Map<number, number>();
+    for (const item of this.items) {
+      if (item.major === undefined || item.minor !== undefined) continue;
+      const major = item.major + this.majorBefore;
+      let minor = this.dense ? 0 : (cursors.get(major) ?? 0);
+      while (!this.free(item, major, minor)) minor++;
+      this.put(item, major, minor);
+      cursors.set(major, minor + item.minorSpan);
+      this.grow(minor + item.minorSpan);
+    }
+  }
+
+  /** Step 4: the others, in order; sparse packing goes on where the last one was put. */
+  others(): void {
+    let cursor = { major: 0, minor: 0 };
+    for (const item of this.items) {
+      if (item.major !== undefined) continue;
+      const from = this.dense ? { major: 0, minor: 0 } : cursor;
+      if (item.minor === undefined) this.anywhere(item, from);
+      else this.inColumn(item, item.minor + this.minorBefore, from);
+      cursor = item.at;
+    }
+  }
+
+  private inColumn(item: Item, minor: number, from: { major: number; minor: number }): void {
+    let major = minor < from.minor ? from.major + 1 : from.major;
+    while (!this.free(item, major, minor)) major++;
+    this.put(item, major, minor);
+  }
+
+  private anywhere(item: Item, from: { major: number; minor: number }): void {
+    let { major, minor } = from;
+    while (minor + item.minorSpan > this.minorCount || !this.free(item, major, minor)) {
+      minor++;
+      if (minor + item.minorSpan > this.minorCount) {
+        major++;
+        minor = 0;
+      }
+    }
+    this.put(item, major, minor);
+  }
+}
+
+/** All items in one cell. */
+const layered = (children: readonly Box[]): Placement => ({
+  items: children.map((box) => ({ box, column: 0, row: 0, columnSpan: 1, rowSpan: 1, ...unmeasured })),
+  columns: 1,
+  rows: 1,
+  columnsBefore: 0,
+  rowsBefore: 0,
+});
 
 /**
  * Places all items.
@@ -61,127 +184,43 @@ export function placeItems(
   columns: number,
   rows: number,
 ): Placement {
-  if (content.layers)
-    return {
-      items: children.map((box) => ({
-        box,
-        column: 0,
-        row: 0,
-        columnSpan: 1,
-        rowSpan: 1,
-        baseline: 'none',
-        measured: false,
-      })),
-      columns: 1,
-      rows: 1,
-      columnsBefore: 0,
-      rowsBefore: 0,
-    };
-  // Everything below is written for the flow by rows; by columns the axes change places.
+  if (content.layers) return layered(children);
   const byRow = content.flow === 'row';
-  const items = children.map((box) => {
-    const area = box.style.area;
-    const column = firstTrack(area?.column, columns);
-    const row = firstTrack(area?.row, rows);
-    const columnSpan = area?.columnSpan ?? 1;
-    const rowSpan = area?.rowSpan ?? 1;
-    return byRow
-      ? { box, major: row, minor: column, majorSpan: rowSpan, minorSpan: columnSpan }
-      : { box, major: column, minor: row, majorSpan: columnSpan, minorSpan: rowSpan };
-  });
-  const before = (pick: (item: (typeof items)[number]) => number | undefined) =>
-    Math.max(0, ...items.map((item) => -(pick(item) ?? 0)));
-  const majorBefore = before((item) => item.major);
-  const minorBefore = before((item) => item.minor);
-  let minorCount = (byRow ? columns : rows) + minorBefore;
-  for (const { minor, minorSpan } of items)
-    minorCount = Math.max(minorCount, minor === undefined ? minorSpan : minor + minorBefore + minorSpan);
-
-  const cells = new Cells();
-  const placed = new Map<Box, { major: number; minor: number }>();
-  const put = (item: (typeof items)[number], major: number, minor: number) => {
-    cells.take(major, minor, item.majorSpan, item.minorSpan);
-    placed.set(item.box, { major, minor });
-  };
-  const free = (item: (typeof items)[number], major: number, minor: number) =>
-    cells.free(major, minor, item.majorSpan, item.minorSpan);
-
-  // Step 1 (§8.5): items with both places.
-  for (const item of items)
-    if (item.major !== undefined && item.minor !== undefined)
-      put(item, item.major + majorBefore, item.minor + minorBefore);
-  // Step 2: items locked to a row; sparse packing goes on behind the last one in the same row.
-  const cursors = new Map<number, number>();
-  for (const item of items) {
-    if (item.major === undefined || item.minor !== undefined) continue;
-    const major = item.major + majorBefore;
-    let minor = content.dense ? 0 : (cursors.get(major) ?? 0);
-    while (!free(item, major, minor)) minor++;
-    put(item, major, minor);
-    cursors.set(major, minor + item.minorSpan);
-    minorCount = Math.max(minorCount, minor + item.minorSpan);
-  }
-  // Step 4: the others, in order.
-  let cursorMajor = 0;
-  let cursorMinor = 0;
-  for (const item of items) {
-    if (item.major !== undefined) continue;
-    if (item.minor !== undefined) {
-      const minor = item.minor + minorBefore;
-      let major = 0;
-      if (!content.dense) {
-        if (minor < cursorMinor) cursorMajor++;
-        major = cursorMajor;
-      }
-      while (!free(item, major, minor)) major++;
-      put(item, major, minor);
-      cursorMajor = major;
-      cursorMinor = minor;
-      continue;
-    }
-    let major = content.dense ? 0 : cursorMajor;
-    let minor = content.dense ? 0 : cursorMinor;
-    while (minor + item.minorSpan > minorCount || !free(item, major, minor)) {
-      minor++;
-      if (minor + item.minorSpan > minorCount) {
-        major++;
-        minor = 0;
-      }
-    }
-    put(item, major, minor);
-    cursorMajor = major;
-    cursorMinor = minor;
-  }
-
+  const items = children.map((box) => itemOf(box, byRow, columns, rows));
+  const placing = new Placing(items, content.dense, byRow ? columns : rows);
+  placing.fixed();
+  placing.locked();
+  placing.others();
+  const { majorBefore, minorBefore, minorCount } = placing;
   let majorCount = (byRow ? rows : columns) + majorBefore;
-  const result = items.map((item): Placed => {
-    const { major, minor } = placed.get(item.box)!;
-    majorCount = Math.max(majorCount, major + item.majorSpan);
-    return byRow
-      ? {
-          box: item.box,
-          column: minor,
-          row: major,
-          columnSpan: item.minorSpan,
-          rowSpan: item.majorSpan,
-          baseline: 'none',
-          measured: false,
-        }
-      : {
-          box: item.box,
-          column: major,
-          row: minor,
-          columnSpan: item.majorSpan,
-          rowSpan: item.minorSpan,
-          baseline: 'none',
-          measured: false,
-        };
-  });
-  return {
-    items: result,
-    columns: byRow ? minorCount : majorCount,
-    rows: byRow ? majorCount : minorCount,
-    columnsBefore: byRow ? minorBefore : majorBefore,
-    rowsBefore: byRow ? majorBefore : minorBefore,
-  };
+  for (const { at, majorSpan } of items) majorCount = Math.max(majorCount, at.major + majorSpan);
+  return byRow
+    ? {
+        items: items.map(({ box, at, majorSpan, minorSpan }) => ({
+          box,
+          column: at.minor,
+          row: at.major,
+          columnSpan: minorSpan,
+          rowSpan: majorSpan,
+          ...unmeasured,
+        })),
+        columns: minorCount,
+        rows: majorCount,
+        columnsBefore: minorBefore,
+        rowsBefore: majorBefore,
+      }
+    : {
+        items: items.map(({ box, at, majorSpan, minorSpan }) => ({
+          box,
+          column: at.major,
+          row: at.minor,
+          columnSpan: majorSpan,
+          rowSpan: minorSpan,
+          ...unmeasured,
+        })),
+        columns: majorCount,
+        rows: minorCount,
+        columnsBefore: majorBefore,
+        rowsBefore: minorBefore,
+      };
 }

@@ -5,7 +5,7 @@ import type { Pass } from '../record.ts';
 import { frameHeight, frameWidth, heightRange, ownHeight, widthRange, widthsByLimits } from '../sizes.ts';
 import { sizeAxes } from './axes.ts';
 import { carriesLimits } from './carried.ts';
-import { gapsOf } from './sizing.ts';
+import { gapsOf } from './sized-tracks.ts';
 import { countTracks, explicitTracks, partsOf } from './tracks.ts';
 
 /** @param given `carried`: which of its height limits bound its width. */
