@@ -15,7 +15,10 @@ const layOut = (project: Project, width = 400) =>
   new ScreenView(shaper).layOut(project, project.screens[0]!, { width, height: 900 });
 let ids = 0;
 function arranged(project: Project, noise?: number) {
-  const made = arrangeBoard(project, layOut, named(project, 'board').id, () => `new${++ids}`, noise)!;
+  const made = arrangeBoard(project, layOut, named(project, 'board').id, {
+    newId: () => `new${++ids}`,
+    noise,
+  })!;
   const applied = applySteps(project, made.steps);
   if (!applied.ok) throw new Error(applied.reason);
   return { project: applied.project, guesses: made.guesses };
@@ -57,7 +60,10 @@ it('a part of a pinboard becomes a container on it, where it was, and the others
     '<text name="a" text="One" left="40" top="30"/><spacer name="x" left="300" top="300" width="20" height="20"/><text name="b" text="Two" left="42" top="71"/>',
   );
   const ids_ = ['a', 'b'].map((name) => named(project, name).id);
-  const made = arrangeBoard(project, layOut, named(project, 'board').id, () => `part${++ids}`, 6, ids_)!;
+  const made = arrangeBoard(project, layOut, named(project, 'board').id, {
+    newId: () => `part${++ids}`,
+    only: ids_,
+  })!;
   const applied = applySteps(project, made.steps);
   if (!applied.ok) throw new Error(applied.reason);
   expect(text(applied.project)).toMatch(
@@ -67,7 +73,7 @@ it('a part of a pinboard becomes a container on it, where it was, and the others
   for (const id of ids_)
     expect(Math.abs(before.byControl.get(id)!.y - now.byControl.get(id)!.y)).toBeLessThanOrEqual(6);
   expect(
-    arrangeBoard(project, layOut, named(project, 'board').id, () => 'n', 6, ids_.slice(1)),
+    arrangeBoard(project, layOut, named(project, 'board').id, { newId: () => 'n', only: ids_.slice(1) }),
   ).toBeUndefined();
 });
 
@@ -117,13 +123,10 @@ it('a nest of rows, columns and grids that was flattened with noise lays out wit
         `<screen name="A"><pinboard name="board" height="3000">${flat}</pinboard></screen>`,
       );
       const rough = layOut(project, 1600);
-      const made = arrangeBoard(
-        project,
-        (each) => layOut(each, 1600),
-        named(project, 'board').id,
-        () => `n${++ids}`,
-        2 * amplitude + 1,
-      )!;
+      const made = arrangeBoard(project, (each) => layOut(each, 1600), named(project, 'board').id, {
+        newId: () => `n${++ids}`,
+        noise: 2 * amplitude + 1,
+      })!;
       const applied = applySteps(project, made.steps);
       if (!applied.ok) throw new Error(applied.reason);
       const after = layOut(applied.project, 1600);

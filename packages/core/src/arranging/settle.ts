@@ -5,6 +5,7 @@
 import { plainArrangement } from '../cascade/plain-values.ts';
 import { type Control, inForce } from '../document/types.ts';
 import { marginType } from '../property-types/index.ts';
+import { middle } from './board.ts';
 
 /** Where something was placed, less where it lies now, CSS px. */
 export interface Offset {
@@ -17,9 +18,6 @@ export interface Deviation extends Offset {
   readonly width: number | undefined;
   readonly height: number | undefined;
 }
-
-const middle = (values: readonly number[]): number =>
-  values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
 
 /**
  * @param from the container whose children are looked at, and theirs.

@@ -12,7 +12,8 @@ export interface Placed {
   readonly height: number;
 }
 
-interface Area {
+/** A rectangle, CSS px. */
+export interface Area {
   readonly x: number;
   readonly y: number;
   readonly width: number;

@@ -17,7 +17,7 @@ import {
   message,
   required,
 } from './field.ts';
-import type { Kind, Making } from './kind.ts';
+import type { Inside, Kind, Making, PageElement } from './kind.ts';
 import { boxLook, disabled, disabledBy, padding, placing, sizing, textLook } from './properties.ts';
 import { tabindex } from './tabindex.ts';
 import { textStyleOf, wordsLook } from './words.ts';
@@ -61,38 +61,57 @@ export const ticked = ({ on, box, input, sharedCss, ...kind }: Ticked): Kind => 
     ...textLook(),
   ],
   events: chosenEvents,
-  inside(values, make) {
-    const style = textStyleOf(values, make);
-    const said = values.text(hint);
-    const small = { ...style, size: make.theme.hintSize };
-    const look = wordsLook(values, make, style);
-    return {
-      content: {
-        type: 'flex',
-        direction: 'row',
-        align: 'start',
-        justify: 'start',
-        wrap: false,
-        rowGap: 0,
-        columnGap: make.theme.checkGap,
-      },
-      parts: [
-        box(values, make),
-        said
-          ? make.group(
-              columnOf,
-              [
-                make.words(values.text(label), style, look),
-                make.words(said, small, { colour: make.colour('quiet'), text: small }),
-              ],
-              large,
-            )
-          : make.words(values.text(label), style, look, large),
-      ],
-      look: values.flag(disabled) ? { opacity: 0.5 } : {},
-    };
-  },
-  element: (values, _, name) => ({
+  inside: (values, make) => insideOf(values, make, box),
+  element: (values, _, name) => elementOf(values, name, input),
+  sharedCss: [...(sharedCss ?? []), tickedCss],
+});
+
+/** The words are large enough to press (WCAG 2.2, 2.5.8), CSS px. */
+const leastHeight = 24;
+const large = { minHeight: leastHeight };
+
+const insideOf = (values: Values, make: Making, box: Ticked['box']): Inside => {
+  const style = textStyleOf(values, make);
+  const said = values.text(hint);
+  const small = { ...style, size: make.theme.hintSize };
+  const look = wordsLook(values, make, style);
+  const words = values.text(label);
+  return {
+    content: {
+      type: 'flex',
+      direction: 'row',
+      align: 'start',
+      justify: 'start',
+      wrap: false,
+      rowGap: 0,
+      columnGap: make.theme.checkGap,
+    },
+    parts: [
+      box(values, make),
+      said
+        ? make.group(
+            columnOf,
+            [
+              make.words(words, style, look),
+              make.words(said, small, { colour: make.colour('quiet'), text: small }),
+            ],
+            large,
+          )
+        : make.words(words, style, look, large),
+    ],
+    look: values.flag(disabled) ? { opacity: 0.5 } : {},
+  };
+};
+
+/** @param name of the control on its page, with which the ids of its parts begin. */
+const elementOf = (values: Values, name: string, input: Ticked['input']): PageElement => {
+  const words = (part: string, text: string): PageElement => ({
+    tag: 'span',
+    classes: [`part-${part}`],
+    attributes: { id: `${name}-${part}` },
+    text,
+  });
+  return {
     tag: 'label',
     classes: ['ticked'],
     children: [
@@ -113,38 +132,14 @@ export const ticked = ({ on, box, input, sharedCss, ...kind }: Ticked): Kind => 
         tag: 'span',
         classes: ['part-words'],
         children: [
-          {
-            tag: 'span',
-            classes: ['part-label'],
-            attributes: { id: `${name}-label` },
-            text: values.text(label),
-          },
-          {
-            tag: 'span',
-            classes: ['part-hint'],
-            attributes: { id: `${name}-hint` },
-            text: values.text(hint),
-          },
-          ...(hasMessage(values)
-            ? [
-                {
-                  tag: 'span',
-                  classes: ['part-message'],
-                  attributes: { id: `${name}-message` },
-                  text: values.text(message),
-                },
-              ]
-            : []),
+          words('label', values.text(label)),
+          words('hint', values.text(hint)),
+          ...(hasMessage(values) ? [words('message', values.text(message))] : []),
         ],
       },
     ],
-  }),
-  sharedCss: [...(sharedCss ?? []), tickedCss],
-});
-
-/** The words are large enough to press (WCAG 2.2, 2.5.8), CSS px. */
-const leastHeight = 24;
-const large = { minHeight: leastHeight };
+  };
+};
 
 const tickedCss = (theme: Theme): string => `.ticked {
   display: flex;

@@ -1,10 +1,82 @@
 /** A screen with a list's records on one side and all of one record on the other; one at a time where there is no room. */
 
 import { spoken } from '../document/spoken.ts';
-import type { Column, Project, StateVariable } from '../document/types.ts';
+import type { Column, Control, Project, StateVariable } from '../document/types.ts';
 import { escapeBraces } from '../expression/template.ts';
 import { addingState, findingIn, shownOf } from './finding.ts';
 import { capital, freeScreenName, freeStateName, type Made, makerOf, titledScreen } from './maker.ts';
+
+/** The screen being made: what its controls say of the list and of each other. */
+interface Browsing {
+  readonly make: ReturnType<typeof makerOf>;
+  readonly list: string;
+  readonly columns: readonly Column[];
+  /** What the list is called, in words. */
+  readonly title: string;
+  /** State variables: the place of the chosen record, whether it is open, the record itself. */
+  readonly chosen: string;
+  readonly open: string;
+  readonly shown: string;
+  /** The variable that holds what is searched for, and the expression of the records found. */
+  readonly find: string;
+  readonly found: string;
+}
+
+const panel = { background: 'sheet', corner: '4', 'border-width': '1' };
+
+/** A record in the list: its first two columns, pressed to open it. */
+function rowOf({ make, list, columns: [first, second], chosen, open }: Browsing): Control {
+  return make(
+    'column',
+    'row',
+    {
+      padding: '12 16',
+      gap: '2',
+      ...panel,
+      background: `{${list}.indexOf(row) == ${chosen} ? 'tint' : 'sheet'}`,
+      'on.press': `${chosen} = ${list}.indexOf(row); ${open} = true`,
+    },
+    [
+      make('text', 'first', { text: first ? shownOf('row', first) : '', weight: '600' }),
+      ...(second
+        ? [make('text', 'second', { text: shownOf('row', second), size: '14', color: 'quiet' })]
+        : []),
+    ],
+  );
+}
+
+function listOf(browsing: Browsing): Control {
+  const { make, find, found } = browsing;
+  const rows = { each: `{${found}}`, as: 'row', empty: 'There is nothing here.', gap: '8' };
+  return make('column', 'list', { 'min-width': '240', gap: '12' }, [
+    make('textField', 'find', { label: 'Find', 'value.bind': find, width: '100%' }),
+    make('repeat', 'rows', rows, [rowOf(browsing)]),
+  ]);
+}
+
+/** All columns of the record that is shown. */
+function detailOf({ make, columns, title, open, shown }: Browsing): Control {
+  const place = { 'min-width': '280', padding: '20 16', gap: '16', align: 'start', ...panel };
+  return make('column', 'detail', place, [
+    make('button', 'back', {
+      text: escapeBraces(`All ${title.toLowerCase()}`),
+      icon: 'arrow-left',
+      tone: 'plain',
+      'min-height': '44',
+      'desk.hidden': 'true',
+      'on.press': `${open} = false`,
+    }),
+    ...columns.map((column, index) =>
+      make('column', `detail${index + 1}`, { gap: '2', width: '100%' }, [
+        make('text', undefined, { text: escapeBraces(spoken(column.name)), size: '13', color: 'quiet' }),
+        make('text', undefined, {
+          text: shownOf(shown, column),
+          ...(index === 0 ? { size: '20', weight: '600' } : {}),
+        }),
+      ]),
+    ),
+  ]);
+}
 
 /** Makes a list whose pressed record is shown in full beside it. */
 export function makeListWithDetail(
@@ -25,83 +97,20 @@ export function makeListWithDetail(
   const shown = free(`shown${capital(list)}`);
   const { variable, found } = findingIn(project, list, columns, [chosen, open, shown]);
   const title = spoken(list);
-  const [first, second] = columns;
-  const panel = { background: 'sheet', corner: '4', 'border-width': '1' };
-  const screen = titledScreen(
-    make,
-    freeScreenName(project, `${capital(list)}Browser`),
-    title,
-    { width: '1120' },
-    [
-      make('split', 'both', { ratio: '2/3', show: `{${open} ? 'second' : 'first'}`, gap: '16' }, [
-        make('column', 'list', { 'min-width': '240', gap: '12' }, [
-          make('textField', 'find', { label: 'Find', 'value.bind': variable.name, width: '100%' }),
-          make(
-            'repeat',
-            'rows',
-            { each: `{${found}}`, as: 'row', empty: 'There is nothing here.', gap: '8' },
-            [
-              make(
-                'column',
-                'row',
-                {
-                  padding: '12 16',
-                  gap: '2',
-                  ...panel,
-                  background: `{${list}.indexOf(row) == ${chosen} ? 'tint' : 'sheet'}`,
-                  'on.press': `${chosen} = ${list}.indexOf(row); ${open} = true`,
-                },
-                [
-                  make('text', 'first', { text: first ? shownOf('row', first) : '', weight: '600' }),
-                  ...(second
-                    ? [make('text', 'second', { text: shownOf('row', second), size: '14', color: 'quiet' })]
-                    : []),
-                ],
-              ),
-            ],
-          ),
-        ]),
-        make(
-          'column',
-          'detail',
-          { 'min-width': '280', padding: '20 16', gap: '16', align: 'start', ...panel },
-          [
-            make('button', 'back', {
-              text: escapeBraces(`All ${title.toLowerCase()}`),
-              icon: 'arrow-left',
-              tone: 'plain',
-              'min-height': '44',
-              'desk.hidden': 'true',
-              'on.press': `${open} = false`,
-            }),
-            ...columns.map((column, index) =>
-              make('column', `detail${index + 1}`, { gap: '2', width: '100%' }, [
-                make('text', undefined, {
-                  text: escapeBraces(spoken(column.name)),
-                  size: '13',
-                  color: 'quiet',
-                }),
-                make('text', undefined, {
-                  text: shownOf(shown, column),
-                  ...(index === 0 ? { size: '20', weight: '600' } : {}),
-                }),
-              ]),
-            ),
-          ],
-        ),
-      ]),
-    ],
-  );
+  const browsing = { make, list, columns, title, chosen, open, shown, find: variable.name, found };
+  const screenName = freeScreenName(project, `${capital(list)}Browser`);
+  const screen = titledScreen(make, screenName, title, { width: '1120' }, [
+    make('split', 'both', { ratio: '2/3', show: `{${open} ? 'second' : 'first'}`, gap: '16' }, [
+      listOf(browsing),
+      detailOf(browsing),
+    ]),
+  ]);
+  const computed = `${list}[${chosen}] ?? ${list}[0] ?? {}`;
   const variables: readonly StateVariable[] = [
     variable,
     { name: chosen, type: 'number', initial: 0 },
     { name: open, type: 'boolean', initial: false },
-    {
-      name: shown,
-      type: 'record',
-      initial: {},
-      computed: `${list}[${chosen}] ?? ${list}[0] ?? {}`,
-    },
+    { name: shown, type: 'record', initial: {}, computed },
   ];
   return {
     screen,

@@ -6,7 +6,7 @@
  */
 import { beginsWithHyphen, breakOpportunities } from './breaks.ts';
 import { lineAlone } from './directions.ts';
-import { placesOf, unitScale } from './places.ts';
+import { placesOf, type UnitScale, unitScale } from './places.ts';
 import { scriptsOf } from './scripts.ts';
 import type { ShapedText, ShapeOptions, Shaper } from './shaper.ts';
 import { ceilUnit, lineHeightOf } from './units.ts';
@@ -103,137 +103,160 @@ export function setText(shaper: Shaper, text: string, style: TextStyle, rightToL
   return known;
 }
 
-function prepare(shaper: Shaper, text: string, style: TextStyle, rightToLeft: boolean): Paragraphs {
-  const scale = unitScale(style.size, shaper.unitsPerEm(style));
-  const spacing = style.letterSpacing;
-  const lines = collapse(text);
-  // What belongs to no script follows what is in other lines.
-  const scripts = scriptsOf(lines.join('\n'));
-  let at = 0;
-  const pieces: Piece[] = lines.map((line) => {
-    const start = at;
-    at += line.length + 1;
-    return {
-      text: line,
-      breaks: style.noWrap ? [line.length] : breakOpportunities(line),
-      options: { rightToLeft, spaced: spacing !== 0, scripts: scripts?.slice(start, start + line.length) },
-    };
-  });
+/** Where a stretch ends without the space behind it. */
+const endOfWords = ({ text }: Piece, start: number, end: number): number =>
+  end > start && text[end - 1] === ' ' ? end - 1 : end;
 
-  /** Where a stretch ends without the space behind it. */
-  const endOfWords = (piece: Piece, start: number, end: number): number =>
-    end > start && piece.text[end - 1] === ' ' ? end - 1 : end;
+/** One text set in one style, of which widths are asked. */
+class Setting {
+  private readonly scale: UnitScale;
+  private readonly pieces: readonly Piece[];
+  private readonly places = new Map<ShapedText, Float32Array>();
+  /** What is added to a line that ends at a soft hyphen: not spaced, as browsers do it. */
+  private hyphenWidth: number | undefined;
 
-  const places = new Map<ShapedText, Float32Array>();
+  constructor(
+    private readonly shaper: Shaper,
+    text: string,
+    private readonly style: TextStyle,
+    private readonly rightToLeft: boolean,
+  ) {
+    this.scale = unitScale(style.size, shaper.unitsPerEm(style));
+    const lines = collapse(text);
+    // Letters that belong to no script follow those of the other lines.
+    const scripts = scriptsOf(lines.join('\n'));
+    let at = 0;
+    this.pieces = lines.map((line) => {
+      const start = at;
+      at += line.length + 1;
+      return {
+        text: line,
+        breaks: style.noWrap ? [line.length] : breakOpportunities(line),
+        options: {
+          rightToLeft,
+          spaced: style.letterSpacing !== 0,
+          scripts: scripts?.slice(start, start + line.length),
+        },
+      };
+    });
+  }
+
+  private shape(piece: Piece): ShapedText {
+    return this.shaper.shape(piece.text, this.style, piece.options);
+  }
+
   /** From a text's start to a character of it. */
-  const placeIn = (shaped: ShapedText, at: number): number => {
-    let known = places.get(shaped);
+  private placeIn(shaped: ShapedText, at: number): number {
+    let known = this.places.get(shaped);
     if (!known) {
-      known = placesOf(shaped, scale);
-      places.set(shaped, known);
+      known = placesOf(shaped, this.scale);
+      this.places.set(shaped, known);
     }
-    return known[at]! + shaped.spaced[at]! * spacing;
-  };
+    return (known[at] ?? 0) + (shaped.spaced[at] ?? 0) * this.style.letterSpacing;
+  }
+
   /** Stretches of one direction are measured by themselves, and each is rounded up. */
-  const widthIn = (shaped: ShapedText, start: number, end: number): number => {
+  private widthIn(shaped: ShapedText, start: number, end: number): number {
     let width = 0;
     let from = start;
     for (const turn of shaped.turns ?? []) {
       if (turn <= from || turn >= end) continue;
-      width += ceilUnit(placeIn(shaped, turn) - placeIn(shaped, from));
+      width += ceilUnit(this.placeIn(shaped, turn) - this.placeIn(shaped, from));
       from = turn;
     }
-    return width + placeIn(shaped, end) - placeIn(shaped, from);
-  };
+    return width + this.placeIn(shaped, end) - this.placeIn(shaped, from);
+  }
 
-  /** What is added to a line that ends at a soft hyphen: not spaced, as browsers do it. */
-  let hyphenWidth: number | undefined;
-  const hyphenAt = ({ text: whole }: Piece, end: number): number => {
-    if (style.noWrap || !isHyphenated(whole, end)) return 0;
-    hyphenWidth ??= ceilUnit(
-      placesOf(shaper.shape(shaper.hyphenOf(style), style, { rightToLeft: false, spaced: false }), scale)[1]!,
-    );
-    return hyphenWidth;
-  };
+  private hyphenAt({ text }: Piece, end: number): number {
+    const { shaper, style } = this;
+    if (style.noWrap || !isHyphenated(text, end)) return 0;
+    if (this.hyphenWidth === undefined) {
+      const hyphen = shaper.shape(shaper.hyphenOf(style), style, { rightToLeft: false, spaced: false });
+      this.hyphenWidth = ceilUnit(placesOf(hyphen, this.scale)[1] ?? 0);
+    }
+    return this.hyphenWidth;
+  }
 
   /** Width of a stretch as a part of the whole. */
-  const widthWithin = (piece: Piece, start: number, end: number): number =>
-    widthIn(shaper.shape(piece.text, style, piece.options), start, endOfWords(piece, start, end));
+  private widthWithin(piece: Piece, start: number, end: number): number {
+    return this.widthIn(this.shape(piece), start, endOfWords(piece, start, end));
+  }
 
   /** Width of a stretch set on a line of its own, without the space at its end. */
-  const widthOf = (piece: Piece, start: number, end: number): number => {
-    const { unsafe } = shaper.shape(piece.text, style, piece.options);
+  private widthOf(piece: Piece, start: number, end: number): number {
+    const { unsafe } = this.shape(piece);
     // A line is shaped with the space at its end, which is cut off afterwards: kerning with it stays.
-    if (unsafe[start] || (end < piece.text.length && unsafe[end])) {
-      const part = shaper.shapePart(piece.text, start, end, style, piece.options);
-      return widthIn(part, 0, endOfWords(piece, start, end) - start);
-    }
-    return widthWithin(piece, start, end);
-  };
+    if (!unsafe[start] && (end >= piece.text.length || !unsafe[end]))
+      return this.widthWithin(piece, start, end);
+    const part = this.shaper.shapePart(piece.text, start, end, this.style, piece.options);
+    return this.widthIn(part, 0, endOfWords(piece, start, end) - start);
+  }
 
   /**
    * The least width that a stretch fits in: both as a part of the whole and shaped on its own, as browsers decide; where lines
    * do not stand at the start, also without the space at its end, since kerning with that would shift them. They let a line be a
    * 64th wider than its room.
    */
-  const needOf = (piece: Piece, start: number, end: number): number => {
-    const widths = [widthWithin(piece, start, end), widthOf(piece, start, end)];
+  private needOf(piece: Piece, start: number, end: number): number {
+    const widths = [this.widthWithin(piece, start, end), this.widthOf(piece, start, end)];
     const words = endOfWords(piece, start, end);
-    if (
-      style.align !== 'start' &&
-      words < end &&
-      shaper.shape(piece.text, style, piece.options).unsafe[words]
-    )
-      widths.push(widthOf(piece, start, words));
-    return Math.max(...widths.map(ceilUnit)) + hyphenAt(piece, end) - 1 / 64;
-  };
-
-  let minContent = 0;
-  let maxContent = 0;
-  for (const piece of pieces) {
-    maxContent = Math.max(maxContent, widthOf(piece, 0, piece.text.length));
-    const shaped = shaper.shape(piece.text, style, piece.options);
-    let start = 0;
-    for (const end of piece.breaks) {
-      if (beginsWithHyphen(piece.text, start, end)) continue;
-      // Browsers round the places of both ends, not the width between them.
-      const least =
-        ceilUnit(widthIn(shaped, 0, endOfWords(piece, start, end))) - ceilUnit(widthIn(shaped, 0, start));
-      minContent = Math.max(minContent, least + hyphenAt(piece, end));
-      start = end;
-    }
+    if (this.style.align !== 'start' && words < end && this.shape(piece).unsafe[words])
+      widths.push(this.widthOf(piece, start, words));
+    return Math.max(...widths.map(ceilUnit)) + this.hyphenAt(piece, end) - 1 / 64;
   }
 
-  const metrics = shaper.lineMetrics(style, style.size);
-  const lineHeight = lineHeightOf(style.size, style.lineHeight);
-  // Half-leading: the line's surplus height goes above and below in equal parts (CSS Inline 3 §4.2).
-  const baseline = metrics.ascent + Math.floor((lineHeight - metrics.ascent - metrics.descent) / 2);
+  /** Widths of the longest word and of the longest line. */
+  contentWidths(): Pick<Paragraphs, 'minContent' | 'maxContent'> {
+    let minContent = 0;
+    let maxContent = 0;
+    for (const piece of this.pieces) {
+      maxContent = Math.max(maxContent, this.widthOf(piece, 0, piece.text.length));
+      const shaped = this.shape(piece);
+      let start = 0;
+      for (const end of piece.breaks) {
+        if (beginsWithHyphen(piece.text, start, end)) continue;
+        // Browsers round the places of both ends, not the width between them.
+        const least =
+          ceilUnit(this.widthIn(shaped, 0, endOfWords(piece, start, end))) -
+          ceilUnit(this.widthIn(shaped, 0, start));
+        minContent = Math.max(minContent, least + this.hyphenAt(piece, end));
+        start = end;
+      }
+    }
+    // A soft hyphen at the very end is seen only by the narrowest width.
+    return { minContent, maxContent: Math.max(ceilUnit(maxContent), minContent) };
+  }
 
-  const setAt = (width: number): SetLines => {
+  private lineOf(piece: Piece, start: number, end: number): Line {
+    const words = piece.text.slice(start, end).trimEnd();
+    const levels = this.shape(piece).levels?.slice(start, start + words.length);
+    const alone = levels ? lineAlone(words, levels, this.rightToLeft) : words;
+    const hyphen = this.hyphenAt(piece, end);
+    const mark = hyphen > 0 ? this.shaper.hyphenOf(this.style) : '';
+    return { text: words + mark, alone: alone + mark, width: this.widthOf(piece, start, end) + hyphen };
+  }
+
+  /** Breaks the text into lines, each as full as it can be. */
+  linesAt(width: number): SetLines {
     const lines: Line[] = [];
     let from = 0;
     let below = Infinity;
-    const push = (piece: Piece, start: number, end: number) => {
-      const words = piece.text.slice(start, end).trimEnd();
-      const levels = shaper
-        .shape(piece.text, style, piece.options)
-        .levels?.slice(start, start + words.length);
-      const alone = levels ? lineAlone(words, levels, rightToLeft) : words;
-      const hyphen = hyphenAt(piece, end);
-      const mark = hyphen > 0 ? shaper.hyphenOf(style) : '';
-      const width = widthOf(piece, start, end) + hyphen;
-      lines.push({ text: words + mark, alone: alone + mark, width });
-    };
-    for (const piece of pieces) {
+    for (const piece of this.pieces) {
       let start = 0;
       let fits = -1;
       let need = 0;
+      const end = (at: number) => {
+        lines.push(this.lineOf(piece, start, at));
+        start = at;
+        fits = -1;
+        need = 0;
+      };
       for (let index = 0; index < piece.breaks.length; index++) {
-        const end = piece.breaks[index]!;
-        if (beginsWithHyphen(piece.text, start, end)) continue;
-        const wanted = needOf(piece, start, end);
+        const at = piece.breaks[index] ?? piece.text.length;
+        if (beginsWithHyphen(piece.text, start, at)) continue;
+        const wanted = this.needOf(piece, start, at);
         if (wanted <= width) {
-          fits = end;
+          fits = at;
           need = wanted;
           continue;
         }
@@ -241,35 +264,34 @@ function prepare(shaper: Shaper, text: string, style: TextStyle, rightToLeft: bo
         // What does not fit goes to the next line, unless it stands alone: then it overflows.
         if (fits > start) {
           from = Math.max(from, need);
-          push(piece, start, fits);
-          start = fits;
+          end(fits);
           index--;
-        } else {
-          push(piece, start, end);
-          start = end;
-        }
-        fits = -1;
-        need = 0;
+        } else end(at);
       }
       from = Math.max(from, need);
-      if (start < piece.text.length || piece.text.length === 0) push(piece, start, piece.text.length);
+      if (start < piece.text.length || piece.text.length === 0) end(piece.text.length);
     }
     return { lines, from, below };
-  };
+  }
+}
 
-  // A soft hyphen at the very end is seen only by the narrowest width.
-  const widest = Math.max(ceilUnit(maxContent), minContent);
-  /** The last answers; a pass over a screen asks for a width more than once. */
+/** Most widths of one text whose lines are kept: a pass over a screen asks for a width more than once. */
+const mostWidths = 8;
+
+function prepare(shaper: Shaper, text: string, style: TextStyle, rightToLeft: boolean): Paragraphs {
+  const setting = new Setting(shaper, text, style, rightToLeft);
+  const metrics = shaper.lineMetrics(style, style.size);
+  const lineHeight = lineHeightOf(style.size, style.lineHeight);
   const known: SetLines[] = [];
   return {
-    minContent,
-    maxContent: widest,
+    ...setting.contentWidths(),
     lineHeight,
-    baseline,
+    // Half-leading: the line's surplus height goes above and below in equal parts (CSS Inline 3 §4.2).
+    baseline: metrics.ascent + Math.floor((lineHeight - metrics.ascent - metrics.descent) / 2),
     set(width) {
       for (const set of known) if (width >= set.from && width < set.below) return set;
-      const set = setAt(width);
-      if (known.length >= 8) known.shift();
+      const set = setting.linesAt(width);
+      if (known.length >= mostWidths) known.shift();
       known.push(set);
       return set;
     },

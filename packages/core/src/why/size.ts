@@ -22,6 +22,8 @@ export class Workings {
   }
 }
 
+type Rule<Name extends SizeReason['by']['rule']> = Extract<SizeReason['by'], { rule: Name }>;
+
 const minus = (term: Term): Term => ({ ...term, value: -term.value });
 const there = ({ value }: Term): boolean => value !== 0;
 
@@ -178,6 +180,67 @@ export class SizeWords {
     }
   }
 
+  /** A part of what was left, or of what was lacking, beside what it has anyway. */
+  private shared(workings: Workings, found: Found, axis: Axis, by: Rule<'share' | 'gave way'>): Term {
+    const left = this.left(workings, found, axis, by.room, by.left);
+    const [parts, all] = by.rule === 'share' ? [by.parts, by.allParts] : [by.weight, by.allWeight];
+    const part = workings.add(by.rule === 'share' ? 'its share' : 'it gives way by', 'product', [
+      left,
+      {
+        what: by.rule === 'share' ? `${show(parts)} of ${show(all)} parts` : 'its part of all',
+        value: all === 0 ? 0 : parts / all,
+      },
+    ]);
+    if (by.base === 0) return part;
+    return workings.add(by.rule === 'share' ? 'with what it has' : 'what is left of it', 'sum', [
+      { what: by.rule === 'share' ? 'padding and border' : 'its content', value: by.base },
+      part,
+    ]);
+  }
+
+  /** As wide as its content, as far as there is room. */
+  private fitted(workings: Workings, parent: Found, by: Rule<'fit'>): Term {
+    const room = workings.add('room', 'sum', [
+      {
+        what: `inside ${this.on.name(this.on.controlOf(parent))}`,
+        value: by.room,
+        control: this.on.controlOf(parent),
+      },
+      ...[{ what: 'margins', value: -by.margin }].filter(there),
+    ]);
+    const narrowest = workings.add('no narrower than its longest word', 'greatest', [
+      room,
+      { what: 'smallest content', value: by.min },
+    ]);
+    return workings.add('no wider than its content', 'least', [
+      narrowest,
+      { what: 'whole content', value: by.max },
+    ]);
+  }
+
+  /** From edge to edge of what it is in. */
+  private stretched(workings: Workings, parent: Found, axis: Axis, by: Rule<'stretch'>): Term {
+    let from: Term;
+    if (by.area)
+      from = workings.add('its cells', 'sum', [
+        ...by.area.tracks.map((track) => ({
+          what: `${axis === 'width' ? 'column' : 'row'} ${track.number}`,
+          value: track.size,
+          ...(track.raisedBy?.control === undefined ? {} : { control: track.raisedBy.control }),
+        })),
+        ...[{ what: 'gaps', value: by.area.gaps }].filter(there),
+      ]);
+    else if (by.to === 'parent') from = this.inner(workings, parent, axis);
+    else
+      from = workings.add(by.to === 'line' ? 'its line' : 'between its pins', 'given', [
+        { what: axis, value: by.from },
+      ]);
+    if (Math.abs(from.value - by.from) > 0.05) from = { what: from.what, value: by.from };
+    return by.margin === 0
+      ? from
+      : workings.add('without margins', 'sum', [from, { what: 'margins', value: -by.margin }]);
+  }
+
   /** The arithmetic of a size before its limits. */
   private rule(workings: Workings, found: Found, axis: Axis, { by }: SizeReason): Term {
     const parent = found.parent!;
@@ -195,22 +258,8 @@ export class SizeWords {
           { what: `${show(by.fraction * 100)} %`, value: by.fraction },
         ]);
       case 'share':
-      case 'gave way': {
-        const left = this.left(workings, found, axis, by.room, by.left);
-        const [parts, all] = by.rule === 'share' ? [by.parts, by.allParts] : [by.weight, by.allWeight];
-        const part = workings.add(by.rule === 'share' ? 'its share' : 'it gives way by', 'product', [
-          left,
-          {
-            what: by.rule === 'share' ? `${show(parts)} of ${show(all)} parts` : 'its part of all',
-            value: all === 0 ? 0 : parts / all,
-          },
-        ]);
-        if (by.base === 0) return part;
-        return workings.add(by.rule === 'share' ? 'with what it has' : 'what is left of it', 'sum', [
-          { what: by.rule === 'share' ? 'padding and border' : 'its content', value: by.base },
-          part,
-        ]);
-      }
+      case 'gave way':
+        return this.shared(workings, found, axis, by);
       case 'content': {
         // A height that was settled at another width is not what the content would need now.
         const natural = axis === 'height' ? this.on.contentOf(found) : undefined;
@@ -218,45 +267,10 @@ export class SizeWords {
           ? this.contentTerm(workings, natural.reason)
           : workings.add('its content', 'given', [{ what: `content ${axis}`, value: by.value }]);
       }
-      case 'fit': {
-        const room = workings.add('room', 'sum', [
-          {
-            what: `inside ${this.on.name(this.on.controlOf(parent))}`,
-            value: by.room,
-            control: this.on.controlOf(parent),
-          },
-          ...[{ what: 'margins', value: -by.margin }].filter(there),
-        ]);
-        const narrowest = workings.add('no narrower than its longest word', 'greatest', [
-          room,
-          { what: 'smallest content', value: by.min },
-        ]);
-        return workings.add('no wider than its content', 'least', [
-          narrowest,
-          { what: 'whole content', value: by.max },
-        ]);
-      }
-      case 'stretch': {
-        let from: Term;
-        if (by.area)
-          from = workings.add('its cells', 'sum', [
-            ...by.area.tracks.map((track) => ({
-              what: `${axis === 'width' ? 'column' : 'row'} ${track.number}`,
-              value: track.size,
-              ...(track.raisedBy?.control === undefined ? {} : { control: track.raisedBy.control }),
-            })),
-            ...[{ what: 'gaps', value: by.area.gaps }].filter(there),
-          ]);
-        else if (by.to === 'parent') from = this.inner(workings, parent, axis);
-        else
-          from = workings.add(by.to === 'line' ? 'its line' : 'between its pins', 'given', [
-            { what: axis, value: by.from },
-          ]);
-        if (Math.abs(from.value - by.from) > 0.05) from = { what: from.what, value: by.from };
-        return by.margin === 0
-          ? from
-          : workings.add('without margins', 'sum', [from, { what: 'margins', value: -by.margin }]);
-      }
+      case 'fit':
+        return this.fitted(workings, parent, by);
+      case 'stretch':
+        return this.stretched(workings, parent, axis, by);
       case 'ratio':
         return workings.add('by its ratio', 'product', [
           { what: axis === 'width' ? 'height' : 'width', value: by.from },

@@ -23,7 +23,8 @@ function Arranging() {
   }));
   const { id, only, layOut } = asked;
   const made = useMemo(
-    () => (id !== undefined && layOut ? arrangeBoard(project, layOut, id, newId, noise, only) : undefined),
+    () =>
+      id !== undefined && layOut ? arrangeBoard(project, layOut, id, { newId, noise, only }) : undefined,
     [project, layOut, id, noise, only],
   );
   useEffect(() => {
