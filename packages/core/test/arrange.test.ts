@@ -193,15 +193,10 @@ describe('lining up', () => {
     return ['a', 'b', 'c'].map((name) => layout.byControl.get(idOf(project, name))!);
   };
   const aligned = (
-    ...[edge, target, asOne]: Parameters<typeof alignControls> extends [
-      unknown,
-      unknown,
-      unknown,
-      ...infer Rest,
-    ]
-      ? Rest
-      : never
-  ) => places(done(board, alignControls(board, layOut(board), all(), edge, target, asOne).steps));
+    edge: Parameters<typeof alignControls>[3]['edge'],
+    target: Parameters<typeof alignControls>[3]['target'],
+    asOne = false,
+  ) => places(done(board, alignControls(board, layOut(board), all(), { edge, target, asOne }).steps));
 
   it('with each other goes to the outermost edge or the middle of all, whatever pins hold them', () => {
     const before = places(board);
@@ -233,7 +228,7 @@ describe('lining up', () => {
       '<screen name="A"><row name="r" height="80"><text name="a" text="x" /></row><grid name="g"><text name="b" /></grid></screen>',
     );
     const align = (name: string, edge: 'right' | 'middle') =>
-      alignControls(project, layOut(project), [idOf(project, name)], edge, 'each other');
+      alignControls(project, layOut(project), [idOf(project, name)], { edge, target: 'each other' });
     expect(align('a', 'right')).toMatchObject({
       steps: [{ control: idOf(project, 'r'), property: 'justify', value: 'end' }],
       said: ['justify of r is end'],
@@ -273,7 +268,7 @@ describe('px and per cent', () => {
       <pinboard name="p" height="200"><spacer name="s" left="20" top="30" width="36" height="50" /></pinboard></screen>`);
     const roots = ['r', 'p'].map((name) => idOf(project, name));
     const before = layOut(project);
-    const percent = done(project, convertUnits(project, before, roots, '%', true, layOut));
+    const percent = done(project, convertUnits(project, before, roots, { to: '%', deep: true }, layOut));
     expect(named(percent, 'c').props.width).toBe('25%');
     expect(named(percent, 's').props).toMatchObject({
       left: '5.5556%',
@@ -294,7 +289,10 @@ describe('px and per cent', () => {
         ),
       );
     expect(moved(percent)).toBeLessThanOrEqual(0.1);
-    const back = done(percent, convertUnits(percent, layOut(percent), roots, 'px', true, layOut));
+    const back = done(
+      percent,
+      convertUnits(percent, layOut(percent), roots, { to: 'px', deep: true }, layOut),
+    );
     expect(Number(named(back, 'c').props.width)).toBeCloseTo(70, 2);
     expect(moved(back)).toBeLessThanOrEqual(0.1);
   });

@@ -6,12 +6,13 @@
 import { plainArrangement } from '../cascade/plain-values.ts';
 import { type Location, locate } from '../document/tree.ts';
 import { type Control, inForce, type Project } from '../document/types.ts';
+import type { Rectangle } from '../layout/rectangle.ts';
 import type { ScreenLayout } from '../layout/screen-layout.ts';
 import { applySteps, type Step } from '../steps/step.ts';
 import { Board, freed } from './board.ts';
 import { columnInstead, partOnBoard, pinboardInstead } from './containers.ts';
 import { type Deviation, settled } from './settle.ts';
-import { type Area, type Placed, structureOf } from './structure.ts';
+import { type Placed, structureOf } from './structure.ts';
 
 /** How far edges that are meant to be equal may differ, CSS px. */
 export const usualNoise = 6;
@@ -60,7 +61,7 @@ export function arrangeBoard(
   if (shown.length === 0 || (only && shown.length === 1)) return undefined;
   const board = new Board(before, found.screen, shown, noise, newId);
   const { border } = laid.box.style;
-  const inner: Area = {
+  const inner: Rectangle = {
     x: laid.x + border.start,
     y: laid.y + border.top,
     width: laid.width - border.start - border.end,

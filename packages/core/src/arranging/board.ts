@@ -2,7 +2,8 @@
 import { propertyOf } from '../cascade/attributes.ts';
 import { effectiveNames, freshName } from '../document/names.ts';
 import { type Control, inForce } from '../document/types.ts';
-import type { Area, Placed, Structure } from './structure.ts';
+import type { Rectangle } from '../layout/rectangle.ts';
+import type { Placed, Structure } from './structure.ts';
 
 /** What a control says of its size and place in the container that it gets into. */
 export type Props = Record<string, string>;
@@ -14,7 +15,7 @@ export const middle = (values: readonly number[]): number =>
   values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
 
 /** The gaps between areas that follow each other along an axis, CSS px; negative where they overlap. */
-export const gapsBetween = (areas: readonly Area[], axis: 'x' | 'y'): number[] => {
+export const gapsBetween = (areas: readonly Rectangle[], axis: 'x' | 'y'): number[] => {
   const size = axis === 'x' ? 'width' : 'height';
   return areas.slice(1).map((next, index) => {
     const before = areas[index] ?? next;

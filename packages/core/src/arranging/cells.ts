@@ -1,6 +1,8 @@
 /** A grid of what was placed roughly: its tracks and gaps, and what each cell says of its place and size. */
+
+import { outlineOf, type Rectangle } from '../layout/rectangle.ts';
 import { type Board, gapOf, gapsBetween, middle, type Props, tidy } from './board.ts';
-import { type Area, outlineOf, type Structure } from './structure.ts';
+import type { Structure } from './structure.ts';
 
 export interface Cells {
   /** Columns, rows and gaps. */
@@ -14,7 +16,7 @@ class Tracks {
   readonly gap: number;
 
   constructor(
-    readonly areas: readonly Area[],
+    readonly areas: readonly Rectangle[],
     private readonly axis: 'x' | 'y',
     noise: number,
   ) {
@@ -31,7 +33,7 @@ class Tracks {
   }
 
   /** From the start of a track to something in it. */
-  before(index: number, part: Area): number {
+  before(index: number, part: Rectangle): number {
     return part[this.axis] - (this.areas[index]?.[this.axis] ?? 0);
   }
 }
@@ -54,7 +56,7 @@ export function cellsOf(board: Board, { cells }: Structure & { type: 'grid' }, a
   const filling = asked.width === undefined && !even ? widths.indexOf(Math.max(...widths)) : undefined;
   if (filling !== undefined)
     board.guesses.push(`Column ${filling + 1} of a grid takes the room that is left.`);
-  const track = (_: Area, index: number) => (index === filling ? '1fr' : columns.size(index));
+  const track = (_: Rectangle, index: number) => (index === filling ? '1fr' : columns.size(index));
   return {
     props: {
       columns:

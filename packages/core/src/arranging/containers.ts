@@ -1,13 +1,19 @@
 /** Makes controls of the structure that was found: containers around those that were placed. */
 import { type Control, inForce } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
+import { outlineOf, type Rectangle } from '../layout/rectangle.ts';
 import { type Board, freed, type Props, tidy } from './board.ts';
 import { cellsOf } from './cells.ts';
 import { lineOf } from './line.ts';
-import { type Area, outlineOf, type Placed, type Structure } from './structure.ts';
+import type { Placed, Structure } from './structure.ts';
 
 /** The board itself as a column that fills the place it had. @param inner inside its border. */
-export function columnInstead(board: Board, structure: Structure, inner: Area, control: Control): Control {
+export function columnInstead(
+  board: Board,
+  structure: Structure,
+  inner: Rectangle,
+  control: Control,
+): Control {
   const content = structure.area;
   const side = (value: number) => Math.round(Math.max(0, value));
   const top = Math.max(0, content.y - inner.y);
@@ -15,7 +21,7 @@ export function columnInstead(board: Board, structure: Structure, inner: Area, c
   const start = Math.max(0, content.x - inner.x);
   // Both sides are one padding where they nearly are; what does not reach the far side leaves it free.
   const aside = side(board.equal(end, start) ? (start + end) / 2 : start);
-  const area: Area = {
+  const area: Rectangle = {
     x: inner.x + aside,
     y: inner.y + side(top),
     width: inner.width - 2 * aside,
@@ -37,7 +43,7 @@ export function columnInstead(board: Board, structure: Structure, inner: Area, c
 }
 
 /** A pinboard with nothing on it but what some of its children become, at the place that they had. */
-export function partOnBoard(board: Board, structure: Structure, inner: Area, control: Control): Control {
+export function partOnBoard(board: Board, structure: Structure, inner: Rectangle, control: Control): Control {
   const { area } = structure;
   const place: Props = { left: tidy(area.x - inner.x), top: tidy(area.y - inner.y) };
   return { ...control, children: [make(board, structure, { width: tidy(area.width), ...place })] };

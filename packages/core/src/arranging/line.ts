@@ -1,6 +1,8 @@
 /** A row or a column of what was placed roughly: its gap, how its parts lie across it, what each of them says of its size. */
+
+import type { Rectangle } from '../layout/rectangle.ts';
 import { type Board, gapOf, gapsBetween, type Props, tidy } from './board.ts';
-import type { Area, Structure } from './structure.ts';
+import type { Structure } from './structure.ts';
 
 /** A part of a line and what it says there. */
 export interface LinePart {
@@ -20,7 +22,7 @@ type Lies = 'start' | 'center' | 'end' | 'stretch' | number;
 interface Found {
   readonly board: Board;
   readonly structure: Structure & { type: 'row' | 'column' };
-  readonly area: Area;
+  readonly area: Rectangle;
   /** Whether its parts stand below each other. */
   readonly down: boolean;
   readonly gap: number;
@@ -37,7 +39,11 @@ const across = (down: boolean) => (down ? (['x', 'width'] as const) : (['y', 'he
 const along = (down: boolean) => (down ? (['y', 'height'] as const) : (['x', 'width'] as const));
 
 /** @param area what it has room in. */
-export function lineOf(board: Board, structure: Structure & { type: 'row' | 'column' }, area: Area): Line {
+export function lineOf(
+  board: Board,
+  structure: Structure & { type: 'row' | 'column' },
+  area: Rectangle,
+): Line {
   const down = structure.type === 'column';
   const gap = gapOf(
     gapsBetween(
@@ -65,7 +71,7 @@ export function lineOf(board: Board, structure: Structure & { type: 'row' | 'col
   };
 }
 
-function lies(board: Board, part: Area, area: Area, down: boolean): Lies {
+function lies(board: Board, part: Rectangle, area: Rectangle, down: boolean): Lies {
   const [axis, size] = across(down);
   const before = part[axis] - area[axis];
   const after = area[axis] + area[size] - part[axis] - part[size];

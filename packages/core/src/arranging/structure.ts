@@ -3,48 +3,27 @@
  * goes through it, again and again. Pure geometry; CSS px.
  */
 
-/** Something that was placed. */
-export interface Placed {
-  readonly id: string;
-  readonly x: number;
-  readonly y: number;
-  readonly width: number;
-  readonly height: number;
-}
+import { outlineOf, type Rectangle } from '../layout/rectangle.ts';
 
-/** A rectangle, CSS px. */
-export interface Area {
-  readonly x: number;
-  readonly y: number;
-  readonly width: number;
-  readonly height: number;
+/** Something that was placed. */
+export interface Placed extends Rectangle {
+  readonly id: string;
 }
 
 export type Structure =
-  | { readonly type: 'leaf'; readonly area: Area; readonly id: string }
-  | { readonly type: 'row' | 'column'; readonly area: Area; readonly parts: readonly Structure[] }
+  | { readonly type: 'leaf'; readonly area: Rectangle; readonly id: string }
+  | { readonly type: 'row' | 'column'; readonly area: Rectangle; readonly parts: readonly Structure[] }
   | {
       readonly type: 'grid';
-      readonly area: Area;
+      readonly area: Rectangle;
       /** Row by row, each with the same number of cells. */
       readonly cells: readonly (readonly Structure[])[];
     }
   /** What lies over each other and cannot be cut apart. */
-  | { readonly type: 'heap'; readonly area: Area; readonly ids: readonly string[] };
+  | { readonly type: 'heap'; readonly area: Rectangle; readonly ids: readonly string[] };
 
 type Axis = 'x' | 'y';
 const sizeOf = { x: 'width', y: 'height' } as const;
-
-export function outlineOf(items: readonly Area[]): Area {
-  const x = Math.min(...items.map((item) => item.x));
-  const y = Math.min(...items.map((item) => item.y));
-  return {
-    x,
-    y,
-    width: Math.max(...items.map((item) => item.x + item.width)) - x,
-    height: Math.max(...items.map((item) => item.y + item.height)) - y,
-  };
-}
 
 /**
  * Groups that a straight line through the picture separates, in order.
@@ -66,7 +45,11 @@ function cut(items: readonly Placed[], axis: Axis, noise: number): Placed[][] {
 }
 
 /** What two stretches have at the same place. */
-function inLine(a: Area, b: Area, noise: number): { start: boolean; end: boolean; middle: boolean } {
+function inLine(
+  a: Rectangle,
+  b: Rectangle,
+  noise: number,
+): { start: boolean; end: boolean; middle: boolean } {
   const near = (one: number, other: number) => Math.abs(one - other) <= noise;
   return {
     start: near(a.x, b.x),
@@ -79,7 +62,7 @@ function inLine(a: Area, b: Area, noise: number): { start: boolean; end: boolean
  * Whether a part belongs to a column: it begins where the column does; or it ends or has its middle where the column
  * has, if that is what the column is made by, and not a short thing below long ones.
  */
-function belongs(area: Area, column: Area, rows: readonly Area[], noise: number): boolean {
+function belongs(area: Rectangle, column: Rectangle, rows: readonly Rectangle[], noise: number): boolean {
   const here = inLine(area, column, noise);
   if (here.start) return true;
   if (!here.end && !here.middle) return false;
@@ -90,7 +73,7 @@ function belongs(area: Area, column: Area, rows: readonly Area[], noise: number)
 /** A stretch of rows whose parts stand in the same columns. */
 interface Run {
   readonly rows: Placed[][][];
-  columns: Area[];
+  columns: Rectangle[];
 }
 
 /** Rows that follow each other and have their parts in the same columns belong together. */

@@ -95,15 +95,20 @@ function errorsWhere(found: ReadonlyMap<string, Gathered>, { from }: Where): Map
   );
 }
 
+/** A screen that is checked. */
+export interface Checked {
+  /** Kept from one sweep to the next. */
+  readonly boxes: ViewBoxes;
+  readonly project: Project;
+  readonly screen: Control;
+  readonly options: CheckOptions;
+}
+
 /**
- * @param boxes what is kept from one sweep to the next.
  * @param wrong what is wrong with the screen as it is.
  */
 export function* changeFindings(
-  boxes: ViewBoxes,
-  project: Project,
-  screen: Control,
-  options: CheckOptions,
+  { boxes, project, screen, options }: Checked,
   wrong: ReadonlyMap<string, Gathered>,
   gather: Gather,
 ): Generator<CheckStep, Finding[], void> {

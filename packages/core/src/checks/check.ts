@@ -69,7 +69,7 @@ export function* checkScreen(
   if (options.from <= halfOpen.width && halfOpen.width <= options.to)
     for (const finding of underHinge(view, project, screen, options.rightToLeft ?? false))
       found.push({ ...finding, sentence: sentenceOf(screen, finding), fixes: [] });
-  found.push(...(yield* changeFindings(boxes, project, screen, options, gathered, gather)));
+  found.push(...(yield* changeFindings({ boxes, project, screen, options }, gathered, gather)));
   const order = [...walk(screen)].map(({ id }) => id);
   const ignored = ignoredOf(screen);
   const rank: Record<Severity, number> = { error: 0, warning: 1, advice: 2 };

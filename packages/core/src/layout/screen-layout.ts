@@ -152,14 +152,7 @@ export function placeOnScreen(
     ends[index] = boxes.length;
   };
   visit(from, rightToLeft ? safe.right : safe.left, safe.top, -1);
-  return new Placed(
-    from.width + safe.left + safe.right,
-    from.height + safe.top + safe.bottom,
-    from,
-    rightToLeft,
-    boxes,
-    ends,
-  );
+  return new Placed(from, safe, rightToLeft, boxes, ends);
 }
 
 /** A box that was laid out, at its place. Small, since a screen has many. */
@@ -204,14 +197,19 @@ export class PlacedBox implements ScreenBox {
 class Placed implements ScreenLayout {
   private found: Map<string, ScreenBox> | undefined;
 
+  readonly width: number;
+  readonly fullHeight: number;
+
   constructor(
-    readonly width: number,
-    readonly fullHeight: number,
     readonly root: Laid,
+    safe: Insets,
     readonly rightToLeft: boolean,
     readonly boxes: readonly ScreenBox[],
     readonly ends: readonly number[],
-  ) {}
+  ) {
+    this.width = root.width + safe.left + safe.right;
+    this.fullHeight = root.height + safe.top + safe.bottom;
+  }
 
   // Not everybody looks for controls.
   get byControl(): ReadonlyMap<string, ScreenBox> {

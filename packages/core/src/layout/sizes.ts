@@ -46,24 +46,28 @@ export interface Range {
  * @param of what percentages refer to, where that is known.
  * @param pass notes whether padding and border hold up a least width that is a part of something.
  */
-export const widthRange = (box: Box, of: number | undefined, pass?: Pass): Range =>
-  rangeOf(box, box.style.minWidth, box.style.maxWidth, frameWidth(box), of, pass);
+export const widthRange = (box: Box, of: number | undefined, pass?: Pass): Range => ({
+  min: heldUp(box, box.style.minWidth, frameWidth(box), of, pass),
+  max: pixels(box.style.maxWidth, of) ?? Infinity,
+});
 
 /** The height limits of a box; as `widthRange`. */
-export const heightRange = (box: Box, of: number | undefined, pass?: Pass): Range =>
-  rangeOf(box, box.style.minHeight, box.style.maxHeight, frameHeight(box), of, pass);
+export const heightRange = (box: Box, of: number | undefined, pass?: Pass): Range => ({
+  min: heldUp(box, box.style.minHeight, frameHeight(box), of, pass),
+  max: pixels(box.style.maxHeight, of) ?? Infinity,
+});
 
-function rangeOf(
+/** The least size of a box, which its frame holds up. */
+function heldUp(
   box: Box,
   least: Limit,
-  most: Limit,
   frame: number,
   of: number | undefined,
   pass: Pass | undefined,
-): Range {
+): number {
   const asked = pixels(least, of) ?? 0;
   if (pass && typeof least === 'object') pass.sign(box, 'least', asked - frame);
-  return { min: Math.max(frame, asked), max: pixels(most, of) ?? Infinity };
+  return Math.max(frame, asked);
 }
 
 /** A height that a box has by itself, a number within its own limits; undefined where it has none. */

@@ -27,3 +27,4 @@ export { propertyTypes } from '../property-types/catalogue.ts';
 export * from './program.ts';
 export * from './runtime.ts';
 export * from './told-trace.ts';
+export type { Origin, Trace, TraceSort } from './trace.ts';

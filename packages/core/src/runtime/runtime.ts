@@ -12,7 +12,6 @@ import {
   signal,
   untracked,
 } from '@preact/signals-core';
-import { forbiddenKeys } from '../document/forbidden-keys.ts';
 import { ownValue } from '../document/same.ts';
 import { fitting } from '../document/state.ts';
 import type { StateValue } from '../document/types.ts';
@@ -23,7 +22,9 @@ import type { Expression, Statement, Template } from '../expression/ast.ts';
 import { budgetNow, sharingBudget } from '../expression/budget.ts';
 import { asText, EvaluationError, evaluate, evaluateTemplate, type Scope } from '../expression/evaluate.ts';
 import { isViewName, type ViewName } from '../expression/view-names.ts';
+import { inside } from './inside.ts';
 import type { Program, ProgramVariable } from './program.ts';
+import { type Origin, type Trace, Tracing } from './trace.ts';
 
 /** What the runtime needs from what is around it. */
 export interface Host {
@@ -41,44 +42,6 @@ export interface Host {
   see?(name: ViewName, hold: (value: string) => void): void;
   /** Hears of each event that was carried out; where it is absent nothing is written down. */
   traced?(trace: Trace): void;
-}
-
-/** Where something comes from: an event of a control, by their names. */
-export interface Origin {
-  readonly control: string;
-  readonly event: string;
-}
-
-/** What an event did. */
-export interface Trace extends Origin {
-  /** In the order in which they were made. */
-  readonly changes: readonly { readonly name: string; readonly before: unknown; readonly after: unknown }[];
-  /** Other actions, with what they were given. */
-  readonly did: readonly { readonly action: string; readonly given: readonly unknown[] }[];
-  /** Bindings that were worked out anew, by what they are called. */
-  readonly reran: readonly string[];
-  readonly problems: readonly string[];
-  /** What happened in which order: each the next of its sort. */
-  readonly order: readonly TraceSort[];
-  /** Milliseconds until all of it had taken effect. */
-  readonly took: number;
-}
-
-/** Sorts of what a trace tells. */
-export type TraceSort = 'changes' | 'did' | 'reran' | 'problems';
-
-/** A trace while it is being written. */
-class Tracing {
-  readonly changes: Trace['changes'][number][] = [];
-  readonly did: Trace['did'][number][] = [];
-  readonly reran: string[] = [];
-  readonly problems: string[] = [];
-  readonly order: TraceSort[] = [];
-
-  add<Sort extends TraceSort>(sort: Sort, what: Trace[Sort][number]): void {
-    (this[sort] as Trace[Sort][number][]).push(what);
-    this.order.push(sort);
-  }
 }
 
 /** A state variable with what it holds; one that follows an expression has no `value` of its own to set. */
@@ -429,18 +392,3 @@ type Going = Generator<number, boolean>;
 
 /** What a round of `for` costs besides what is in it: an event's budget is enough for some 10,000. */
 const roundSteps = 1200;
-
-/** A value with another one at some place inside it; all that stands beside it stays. */
-function inside(whole: unknown, keys: readonly string[], value: unknown): unknown {
-  const [key, ...rest] = keys;
-  if (key === undefined) return value;
-  if (forbiddenKeys.has(key)) throw new EvaluationError(`\`${key}\` is out of reach for expressions.`);
-  if (typeof whole !== 'object' || whole === null)
-    throw new EvaluationError(`\`${key}\` cannot be assigned: there is nothing in front of it.`);
-  const inner = inside(ownValue(whole, key), rest, value);
-  if (!Array.isArray(whole)) return { ...whole, [key]: inner };
-  const index = Number(key);
-  if (!Number.isInteger(index) || index < 0 || index > whole.length)
-    throw new EvaluationError(`There is no \`${key}\` in this list.`);
-  return index === whole.length ? [...whole, inner] : whole.with(index, inner);
-}

@@ -1,5 +1,5 @@
 /** Traces of events in words, as a page tells them to the window around it: plain texts, however much they hold. */
-import type { Trace, TraceSort } from './runtime.ts';
+import type { Trace, TraceSort } from './trace.ts';
 
 /** A trace whose values are texts. */
 export interface ToldTrace {

@@ -7,6 +7,7 @@ import { type Location, locate } from '../document/tree.ts';
 import { type Control, inForce, type Project } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import { mannerOf } from '../kinds/manner.ts';
+import { outlineOf, type Rectangle } from '../layout/rectangle.ts';
 import type { ScreenBox, ScreenLayout } from '../layout/screen-layout.ts';
 import type { Step } from './step.ts';
 import { type Placed, topmost } from './wrap.ts';
@@ -22,31 +23,15 @@ export interface Arranged {
   readonly said: string[];
 }
 
-interface Rectangle {
-  readonly x: number;
-  readonly y: number;
-  readonly width: number;
-  readonly height: number;
-}
-
 type Axis = 'x' | 'y';
 const axisOf = (edge: AlignEdge): Axis =>
   edge === 'left' || edge === 'center' || edge === 'right' ? 'x' : 'y';
 /** 0 for the near edge, 0.5 for the middle, 1 for the far one. */
 const part = (edge: AlignEdge) =>
   edge === 'left' || edge === 'top' ? 0 : edge === 'center' || edge === 'middle' ? 0.5 : 1;
-const words = ['start', 'center', 'end'] as const;
-
-function union(boxes: readonly Rectangle[]): Rectangle {
-  const x = Math.min(...boxes.map((box) => box.x));
-  const y = Math.min(...boxes.map((box) => box.y));
-  return {
-    x,
-    y,
-    width: Math.max(...boxes.map((box) => box.x + box.width)) - x,
-    height: Math.max(...boxes.map((box) => box.y + box.height)) - y,
-  };
-}
+/** The word that CSS Box Alignment 3 has for it. */
+const wordFor = (edge: AlignEdge): string =>
+  part(edge) === 0 ? 'start' : part(edge) === 1 ? 'end' : 'center';
 
 /** The inside of a box: without border and padding. */
 function contentOf(box: ScreenBox, rightToLeft: boolean): Rectangle {
@@ -97,7 +82,8 @@ export function shiftPins(
   rightToLeft: boolean,
 ): Step[] {
   if (Math.abs(by) < 0.005) return [];
-  const pins: readonly Pin[] = axis === 'x' ? ['left', 'right', 'center-x'] : ['top', 'bottom', 'center-y'];
+  const pins =
+    axis === 'x' ? (['left', 'right', 'center-x'] as const) : (['top', 'bottom', 'center-y'] as const);
   const held = pins.filter((pin) => inForce(control.props[pin]) !== undefined);
   if (held.length === 0) {
     const { padding } = board.box.style;
@@ -107,7 +93,7 @@ export function shiftPins(
       {
         type: 'set',
         control: control.id,
-        property: pins[fromRight ? 1 : 0]!,
+        property: pins[fromRight ? 1 : 0],
         value: round(from + (fromRight ? -by : by)),
       },
     ];
@@ -122,60 +108,58 @@ export function mainAxisOf(parent: Control): Axis | undefined {
   return arrangement === 'row' ? 'x' : arrangement === 'column' ? 'y' : undefined;
 }
 
+/** How controls are lined up. */
+export interface Aligning {
+  readonly edge: AlignEdge;
+  readonly target: AlignTarget;
+  /** On a pinboard: they are moved together, as far as their outline has to. */
+  readonly asOne?: boolean;
+}
+
 /**
  * Lines controls up.
  *
  * @param layout of the screen that they are on; left to right.
- * @param asOne on a pinboard: they are moved together, as far as their outline has to.
  */
 export function alignControls(
   project: Project,
   layout: ScreenLayout,
   ids: readonly string[],
-  edge: AlignEdge,
-  target: AlignTarget,
-  asOne = false,
+  { edge, target, asOne = false }: Aligning,
 ): Arranged {
-  const all = topmost(project, ids).filter(({ control }) => layout.byControl.has(control.id));
+  const all = topmost(project, ids).flatMap((placed) => {
+    const box = layout.byControl.get(placed.control.id);
+    return box ? [{ ...placed, box }] : [];
+  });
   const steps: Step[] = [];
   const said: string[] = [];
+  if (all.length === 0) return { steps, said };
   const axis = axisOf(edge);
   const at = part(edge);
-  const word = words[at * 2]!;
-  const boxes = all.map(({ control }) => layout.byControl.get(control.id)!);
-  if (boxes.length === 0) return { steps, said };
-  const outline = union(boxes);
+  const outline = outlineOf(all.map(({ box }) => box));
   const screen: Rectangle = { x: 0, y: 0, width: layout.width, height: layout.fullHeight };
   const size = axis === 'x' ? 'width' : 'height';
+  const set = (placed: Placed, control: Control, property: string) => {
+    const value = wordFor(edge);
+    steps.push({ type: 'set', control: control.id, property, value });
+    said.push(`${property} of ${nameOf(placed, control)} is ${value}`);
+  };
   const justified = new Set<string>();
-  for (const [index, placed] of all.entries()) {
-    const { control, parent } = placed;
+  for (const placed of all) {
+    const { control, parent, box } = placed;
     const board = layout.byControl.get(parent.id);
+    const main = mainAxisOf(parent);
     if (board && plainArrangement(parent) === 'pins') {
-      const box = boxes[index]!;
-      const to =
-        target === 'each other'
-          ? outline
-          : target === 'the parent'
-            ? contentOf(board, layout.rightToLeft)
-            : screen;
+      const content = () => contentOf(board, layout.rightToLeft);
+      const to = target === 'each other' ? outline : target === 'the parent' ? content() : screen;
       const moved = asOne ? outline : box;
       const by = to[axis] + (to[size] - moved[size]) * at - moved[axis];
       steps.push(...shiftPins(control, axis, by, board, layout.rightToLeft));
-      continue;
-    }
-    const main = mainAxisOf(parent);
-    if (main === axis) {
-      if (justified.has(parent.id)) continue;
+    } else if (main === axis) {
+      if (!justified.has(parent.id)) set(placed, parent, 'justify');
       justified.add(parent.id);
-      steps.push({ type: 'set', control: parent.id, property: 'justify', value: word });
-      said.push(`justify of ${nameOf(placed, parent)} is ${word}`);
-    } else {
-      const property = main === undefined && axis === 'x' ? 'justify-self' : 'align-self';
-      if (mannerOf(kindOf(parent)).panes) continue;
-      steps.push({ type: 'set', control: control.id, property, value: word });
-      said.push(`${property} of ${nameOf(placed, control)} is ${word}`);
-    }
+    } else if (!mannerOf(kindOf(parent)).panes)
+      set(placed, control, main === undefined && axis === 'x' ? 'justify-self' : 'align-self');
   }
   return { steps, said };
 }

@@ -30,8 +30,7 @@ export function convertUnits(
   project: Project,
   layout: ScreenLayout,
   ids: readonly string[],
-  to: 'px' | '%',
-  deep: boolean,
+  { to, deep }: { readonly to: 'px' | '%'; readonly deep: boolean },
   layOut: (project: Project) => ScreenLayout,
 ): Step[] {
   const controls = ids.flatMap((id) => {

@@ -46,6 +46,15 @@ export type ApplyToRows = (
   step: Step,
 ) => string | undefined;
 
+/** Entries that a client sends, of one project. */
+interface Sending {
+  readonly id: string;
+  readonly clientId: string;
+  /** The newest revision that the client knows. */
+  readonly baseRevision: number;
+  readonly entries: readonly SentEntry[];
+}
+
 /** A project on its way through the entries of one request. */
 interface Writing {
   project: Project;
@@ -225,13 +234,9 @@ export class Log {
    * Those that do not fit are refused with a reason, the others stand.
    */
   append(
-    id: string,
-    clientId: string,
-    baseRevision: number,
-    sent: readonly SentEntry[],
+    { id, clientId, baseRevision, entries }: Sending,
     before: Writing,
-    applyToRows: ApplyToRows,
-    onRefused: () => void,
+    rows: { readonly apply: ApplyToRows; forget(): void },
   ): Omit<Appended, 'missed' | 'isBehind'> & { readonly project: Project; readonly stored: StoredEntry[] } {
     const renamings = this.#renamings(id, baseRevision, clientId);
     const stored: StoredEntry[] = [];
@@ -241,7 +246,7 @@ export class Log {
     /** Entities that were to be added and were not: what is done with them is not meant for others of their keys. */
     const lost = new Set<string>();
     this.#db.transaction((tx) => {
-      for (const entry of sent) {
+      for (const entry of entries) {
         const known = this.#known(tx, id, clientId, entry.sequence);
         if (known) {
           accepted.push(known);
@@ -250,10 +255,10 @@ export class Log {
         const problem = entryProblem(entry) ?? buildsOn(entry.steps, lost);
         const done =
           problem === undefined
-            ? this.#applied(tx, at.project, entry.steps, renamings, applyToRows)
+            ? this.#applied(tx, at.project, entry.steps, renamings, rows.apply)
             : { reason: problem };
         if ('reason' in done) {
-          onRefused();
+          rows.forget();
           if (Array.isArray(entry?.steps)) for (const each of addedBy(entry.steps)) lost.add(each);
           refused.push({ sequence: entry.sequence, ...done });
           continue;

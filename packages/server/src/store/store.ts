@@ -306,9 +306,10 @@ export class Store {
       this.rows.applyStep(tx, id, from, to, step);
     let done: ReturnType<Log['append']>;
     try {
-      done = this.#log.append(id, clientId, baseRevision, sent, before, applyToRows, () =>
-        this.rows.forget(id),
-      );
+      done = this.#log.append({ id, clientId, baseRevision, entries: sent }, before, {
+        apply: applyToRows,
+        forget: () => this.rows.forget(id),
+      });
     } catch (error) {
       // The rows that are held may be ahead of those that are stored.
       this.rows.forget(id);

@@ -30,7 +30,10 @@ import { isLate, knownHeight, knownShare, measuredIn } from './known.ts';
 export function columnItem(pass: Pass, child: Box, inside: FlexInside): Item {
   const { style } = child;
   const align = alignOf(child, inside.content, style.width);
-  const width = columnItemWidth(pass, child, align, inside, inside.content.wrap ? undefined : inside.width);
+  const width = columnItemWidth(pass, child, align, inside, {
+    fill: inside.content.wrap ? undefined : inside.width,
+    available: inside.width,
+  });
   const measured = measuredIn(pass, child, inside, align);
   const limits = heightRange(child, inside.heightBasis, pass);
   const fixed = pixels(style.height, inside.heightBasis);
@@ -67,16 +70,14 @@ export function columnItem(pass: Pass, child: Box, inside: FlexInside): Item {
 /**
  * Border-box width of a column's child.
  *
- * @param fill what a stretched one fills; undefined where that is not yet known.
- * @param available what there is for one by content.
+ * @param room what a stretched one fills, undefined where that is not yet known; the room for one by content.
  */
 export function columnItemWidth(
   pass: Pass,
   child: Box,
   align: Align,
   inside: FlexInside,
-  fill: number | undefined,
-  available = inside.width,
+  { fill, available }: { readonly fill: number | undefined; readonly available: number },
 ): number {
   const { style } = child;
   const limits = widthRange(child, inside.width, pass);

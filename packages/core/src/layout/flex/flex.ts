@@ -236,7 +236,7 @@ function stretch(pass: Pass, item: Item, cross: number, inside: FlexInside): voi
     item.laid = layStretched(pass, item.box, fixed(item.main, height, known, measured));
   } else if (inside.content.wrap) {
     // In a column of several lines what is by content has its line's width, not the container's.
-    const width = columnItemWidth(pass, item.box, item.align, inside, cross, cross);
+    const width = columnItemWidth(pass, item.box, item.align, inside, { fill: cross, available: cross });
     if (width !== item.laid.width) {
       item.x = width;
       item.laid = layColumnItem(pass, item, inside, cross);

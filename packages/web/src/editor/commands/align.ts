@@ -18,7 +18,11 @@ const align = (edge: AlignEdge, label: string): Command =>
     const { project, selection, alignTarget, alignAsOne } = editor.state;
     const layout = editor.bench?.layout;
     if (!layout || targets(editor).length === 0) return undefined;
-    return arranged(editor, label, alignControls(project, layout, selection, edge, alignTarget, alignAsOne));
+    return arranged(
+      editor,
+      label,
+      alignControls(project, layout, selection, { edge, target: alignTarget, asOne: alignAsOne }),
+    );
   });
 
 const space = (axis: 'x' | 'y', label: string): Command =>
@@ -63,7 +67,7 @@ const units = (to: 'px' | '%', deep: boolean): Command =>
     (editor) => {
       const { bench, state } = editor;
       if (!bench || targets(editor).length === 0) return undefined;
-      const steps = convertUnits(state.project, bench.layout, state.selection, to, deep, bench.layOut);
+      const steps = convertUnits(state.project, bench.layout, state.selection, { to, deep }, bench.layOut);
       return steps.length > 0 ? { label: `Turn ${namesOf(targets(editor))} into ${to}`, steps } : undefined;
     },
   );

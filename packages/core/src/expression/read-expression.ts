@@ -1,0 +1,266 @@
+/** From acorn's tree to expressions: what `ast.ts` knows of ECMAScript; all else is refused with a sentence. */
+import type { AnyNode, Node } from 'acorn';
+import { forbiddenKeys } from '../document/forbidden-keys.ts';
+import { didYouMean } from '../document/nearest.ts';
+import type {
+  BinaryOperator,
+  Expression,
+  LogicalOperator,
+  RecordEntry,
+  Span,
+  Spread,
+  UnaryOperator,
+} from './ast.ts';
+import { constants, functions, methodNames, namespaces } from './functions.ts';
+import { meantBy } from './meant.ts';
+import { ExpressionError } from './problem.ts';
+import { isViewName, viewNames } from './view-names.ts';
+
+/** Deepest nesting of one expression. */
+export const deepestExpression = 100;
+
+const binaryOperators = new Set('+ - * / % ** == != === !== < <= > >='.split(' '));
+const unaryOperators = new Set(['!', '-', '+', 'typeof']);
+
+/** `Math.max` for the member node of that text, else undefined. */
+export function dottedName(node: AnyNode): string | undefined {
+  if (node.type === 'Identifier') return node.name;
+  if (
+    node.type === 'MemberExpression' &&
+    !node.computed &&
+    node.object.type === 'Identifier' &&
+    node.property.type === 'Identifier'
+  )
+    return `${node.object.name}.${node.property.name}`;
+  return undefined;
+}
+
+/** Reads expressions from acorn's tree. */
+export class ExpressionReader {
+  /** Parameters of the arrow functions around the place being read. */
+  protected readonly parameters: string[] = [];
+
+  constructor(private readonly offset: number) {}
+
+  protected refuse(node: Node, message: string): never {
+    throw new ExpressionError(message, node.start + this.offset);
+  }
+
+  protected span(node: Node): Span {
+    return [node.start + this.offset, node.end + this.offset];
+  }
+
+  protected arguments(nodes: readonly AnyNode[], depth: number): Expression[] {
+    return nodes.map((node) => {
+      if (node.type === 'SpreadElement') return this.refuse(node, '`...` is not available in calls.');
+      return node.type === 'ArrowFunctionExpression' ? this.arrow(node, depth) : this.expression(node, depth);
+    });
+  }
+
+  private arrow(node: AnyNode & { type: 'ArrowFunctionExpression' }, depth: number): Expression {
+    if (node.async || node.body.type === 'BlockStatement')
+      return this.refuse(node, 'Write the function as `item => expression`.');
+    const parameters = node.params.map((parameter) =>
+      parameter.type === 'Identifier'
+        ? parameter.name
+        : this.refuse(parameter, 'A parameter is a plain name here.'),
+    );
+    this.parameters.push(...parameters);
+    const body = this.expression(node.body, depth + 1);
+    this.parameters.length -= parameters.length;
+    return { type: 'arrow', parameters, body };
+  }
+
+  expression(node: AnyNode, depth: number): Expression {
+    if (depth > deepestExpression) this.refuse(node, 'This is nested too deeply.');
+    const next = depth + 1;
+    switch (node.type) {
+      case 'Literal':
+        return this.literal(node);
+      case 'Identifier':
+        return this.name(node);
+      case 'ParenthesizedExpression':
+        return this.expression(node.expression, next);
+      case 'ChainExpression':
+        return this.expression(node.expression, next);
+      case 'UnaryExpression':
+        if (!unaryOperators.has(node.operator))
+          return this.refuse(node, `\`${node.operator}\` is not available here.`);
+        return {
+          type: 'unary',
+          operator: node.operator as UnaryOperator,
+          of: this.expression(node.argument, next),
+        };
+      case 'BinaryExpression':
+        if (!binaryOperators.has(node.operator))
+          return this.refuse(node, `\`${node.operator}\` is not available here.`);
+        return {
+          type: 'binary',
+          operator: node.operator as BinaryOperator,
+          left: this.expression(node.left as AnyNode, next),
+          right: this.expression(node.right, next),
+        };
+      case 'LogicalExpression':
+        return {
+          type: 'logical',
+          operator: node.operator as LogicalOperator,
+          left: this.expression(node.left, next),
+          right: this.expression(node.right, next),
+        };
+      case 'ConditionalExpression':
+        return {
+          type: 'choice',
+          test: this.expression(node.test, next),
+          whenTrue: this.expression(node.consequent, next),
+          whenFalse: this.expression(node.alternate, next),
+        };
+      case 'TemplateLiteral':
+        return { type: 'template', parts: this.templateParts(node, next) };
+      case 'ArrayExpression':
+        return {
+          type: 'list',
+          items: node.elements.map((item) =>
+            item === null
+              ? { type: 'literal', value: undefined }
+              : item.type === 'SpreadElement'
+                ? this.spread(item, next)
+                : this.expression(item, next),
+          ),
+        };
+      case 'ObjectExpression':
+        return { type: 'record', entries: node.properties.map((entry) => this.recordEntry(entry, next)) };
+      case 'MemberExpression':
+        return this.member(node, next);
+      case 'CallExpression':
+        return this.call(node, next);
+      case 'ArrowFunctionExpression':
+        return this.refuse(node, 'A function can only be given to a method such as `map`.');
+      case 'AssignmentExpression':
+      case 'UpdateExpression':
+        return this.refuse(node, 'An expression cannot assign; use `==` to compare, or an event to assign.');
+      default:
+        return this.refuse(node, 'This part of ECMAScript is not available in expressions.');
+    }
+  }
+
+  private literal(node: AnyNode & { type: 'Literal' }): Expression {
+    const { value } = node;
+    if (value instanceof RegExp || ('regex' in node && node.regex))
+      return this.refuse(node, 'Regular expressions are not available here.');
+    if (typeof value === 'bigint') return this.refuse(node, 'Numbers ending in `n` are not available here.');
+    return {
+      type: 'literal',
+      value: value ?? null,
+      ...(typeof value === 'string' ? { span: this.span(node) } : {}),
+    };
+  }
+
+  private templateParts(node: AnyNode & { type: 'TemplateLiteral' }, depth: number): Expression[] {
+    return node.quasis.flatMap((quasi, index): Expression[] => {
+      const text: Expression = { type: 'literal', value: quasi.value.cooked ?? '' };
+      const inner = node.expressions[index];
+      return inner ? [text, this.expression(inner, depth)] : [text];
+    });
+  }
+
+  private spread(node: AnyNode & { type: 'SpreadElement' }, depth: number): Spread {
+    return { type: 'spread', of: this.expression(node.argument, depth) };
+  }
+
+  private recordEntry(entry: AnyNode, depth: number): RecordEntry | Spread {
+    if (entry.type === 'SpreadElement') return this.spread(entry, depth);
+    if (entry.type !== 'Property' || entry.kind !== 'init' || entry.method)
+      return this.refuse(entry, 'Only values can stand in a record.');
+    const key: Expression = entry.computed
+      ? this.expression(entry.key, depth)
+      : {
+          type: 'literal',
+          value:
+            entry.key.type === 'Identifier'
+              ? entry.key.name
+              : String((entry.key as { value?: unknown }).value),
+        };
+    if (key.type === 'literal') this.refuseKey(entry, String(key.value));
+    const value = this.expression(entry.value as AnyNode, depth);
+    return {
+      type: 'entry',
+      key,
+      value: entry.shorthand && value.type === 'name' ? { ...value, shorthand: true } : value,
+    };
+  }
+
+  private refuseKey(node: Node, key: string): void {
+    if (forbiddenKeys.has(key)) this.refuse(node, `\`${key}\` is out of reach for expressions.`);
+  }
+
+  private name(node: AnyNode & { type: 'Identifier' }): Expression {
+    if (this.parameters.includes(node.name)) return { type: 'name', name: node.name, span: this.span(node) };
+    if (node.name === 'undefined') return { type: 'literal', value: undefined };
+    if (Object.hasOwn(constants, node.name)) return { type: 'literal', value: constants[node.name] };
+    this.refuseKey(node, node.name);
+    return { type: 'name', name: node.name, span: this.span(node) };
+  }
+
+  private member(node: AnyNode & { type: 'MemberExpression' }, depth: number): Expression {
+    const full = dottedName(node);
+    if (full !== undefined && Object.hasOwn(constants, full))
+      return { type: 'literal', value: constants[full] };
+    if (full !== undefined && isViewName(full) && !this.parameters.includes('View'))
+      return { type: 'name', name: full, span: this.span(node) };
+    if (node.object.type === 'Super' || node.property.type === 'PrivateIdentifier')
+      return this.refuse(node, 'This is not available here.');
+    if (
+      full !== undefined &&
+      namespaces.has(full.split('.')[0]!) &&
+      !this.parameters.includes(full.split('.')[0]!)
+    )
+      return this.refuse(
+        node.property,
+        `There is no \`${full}\` here.${meantBy(full) || didYouMean(full, [...Object.keys(functions), ...Object.keys(constants), ...viewNames])}`,
+      );
+    const key: Expression = node.computed
+      ? this.expression(node.property, depth)
+      : { type: 'literal', value: (node.property as { name: string }).name };
+    if (key.type === 'literal') this.refuseKey(node.property, String(key.value));
+    return { type: 'member', of: this.expression(node.object, depth), key, optional: node.optional };
+  }
+
+  private call(node: AnyNode & { type: 'CallExpression' }, depth: number): Expression {
+    const { callee } = node;
+    if (callee.type === 'Super') return this.refuse(callee, 'This is not available here.');
+    const full = dottedName(callee);
+    if (full !== undefined && Object.hasOwn(functions, full))
+      return { type: 'call', name: full, arguments: this.arguments(node.arguments, depth) };
+    if (
+      callee.type === 'MemberExpression' &&
+      !callee.computed &&
+      callee.property.type === 'Identifier' &&
+      callee.object.type !== 'Super'
+    ) {
+      const name = callee.property.name;
+      this.refuseKey(callee.property, name);
+      const space = full?.split('.')[0];
+      if (space !== undefined && namespaces.has(space))
+        return this.refuse(
+          callee,
+          `There is no \`${full}\` here.${meantBy(full!) || didYouMean(full!, Object.keys(functions))}`,
+        );
+      if (!methodNames.has(name))
+        return this.refuse(
+          callee.property,
+          `There is no method \`${name}\` here.${(full && meantBy(full)) || didYouMean(name, methodNames)}`,
+        );
+      return {
+        type: 'method',
+        of: this.expression(callee.object, depth),
+        name,
+        arguments: this.arguments(node.arguments, depth),
+        optional: callee.optional,
+      };
+    }
+    return this.refuse(
+      callee,
+      `${full ? `\`${full}\`` : 'This'} cannot be called here.${full ? meantBy(full) || didYouMean(full, Object.keys(functions)) : ''}`,
+    );
+  }
+}

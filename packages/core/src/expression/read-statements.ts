@@ -1,0 +1,145 @@
+/** From acorn's tree to what an event does. */
+import type { AnyNode } from 'acorn';
+import { forbiddenKeys } from '../document/forbidden-keys.ts';
+import { actionNamed, alteringNamed } from './actions/catalogue.ts';
+import type { AssignmentOperator, Brought, Expression, Span, Statement } from './ast.ts';
+import { deepestExpression, dottedName, ExpressionReader } from './read-expression.ts';
+
+const assignmentOperators = new Set('= += -= *= /= %= ??= ||= &&='.split(' '));
+
+/** Reads statements of events. */
+export class StatementReader extends ExpressionReader {
+  statement(node: AnyNode, depth: number): Statement[] {
+    if (depth > deepestExpression) this.refuse(node, 'This is nested too deeply.');
+    switch (node.type) {
+      case 'EmptyStatement':
+        return [];
+      case 'BlockStatement':
+        return node.body.flatMap((inner) => this.statement(inner, depth + 1));
+      case 'IfStatement':
+        return [
+          {
+            type: 'if',
+            test: this.expression(node.test, depth + 1),
+            whenTrue: this.statement(node.consequent, depth + 1),
+            whenFalse: node.alternate ? this.statement(node.alternate, depth + 1) : [],
+          },
+        ];
+      case 'ExpressionStatement':
+        return this.action(node.expression, depth + 1);
+      case 'ForOfStatement':
+        return [this.each(node, depth)];
+      case 'ReturnStatement':
+        if (node.argument)
+          return this.refuse(node.argument, 'An event gives nothing back: write `return` alone.');
+        return [{ type: 'stop' }];
+      default:
+        return this.refuse(
+          node,
+          'Only assignments, actions, `if`, `for (const item of list)` and `return` can stand in an event.',
+        );
+    }
+  }
+
+  private each(node: AnyNode & { type: 'ForOfStatement' }, depth: number): Statement {
+    const declared = node.left.type === 'VariableDeclaration' ? node.left : undefined;
+    const id = declared?.declarations[0]?.id;
+    if (declared?.kind !== 'const' || id?.type !== 'Identifier' || node.await)
+      return this.refuse(node.left, 'Write it as `for (const item of list)`.');
+    const of = this.expression(node.right, depth + 1);
+    this.parameters.push(id.name);
+    const body = this.statement(node.body, depth + 1);
+    this.parameters.pop();
+    return { type: 'each', name: id.name, of, body };
+  }
+
+  /** The variable that is assigned, and the keys that lead into it. */
+  private target(node: AnyNode, depth: number): { name: string; span: Span; path: Expression[] } {
+    if (node.type === 'Identifier') {
+      if (this.parameters.includes(node.name))
+        return this.refuse(
+          node,
+          `\`${node.name}\` is an item of a list; use \`change(list, ${node.name}, { … })\`.`,
+        );
+      return { name: node.name, span: this.span(node), path: [] };
+    }
+    if (
+      node.type !== 'MemberExpression' ||
+      node.object.type === 'Super' ||
+      node.property.type === 'PrivateIdentifier'
+    )
+      return this.refuse(node, 'Only a state variable, or something in one, can be assigned.');
+    const outer = this.target(node.object, depth + 1);
+    const { property } = node;
+    if (!node.computed && property.type === 'Identifier' && forbiddenKeys.has(property.name))
+      return this.refuse(property, `\`${property.name}\` is out of reach for expressions.`);
+    const key: Expression =
+      !node.computed && property.type === 'Identifier'
+        ? { type: 'literal', value: property.name }
+        : this.expression(property, depth + 1);
+    return { ...outer, path: [...outer.path, key] };
+  }
+
+  private action(node: AnyNode, depth: number): Statement[] {
+    if (node.type === 'AssignmentExpression') {
+      if (!assignmentOperators.has(node.operator))
+        return this.refuse(node, `\`${node.operator}\` is not available here.`);
+      return [
+        {
+          type: 'assign',
+          ...this.target(node.left, depth),
+          operator: node.operator as AssignmentOperator,
+          value: this.expression(node.right, depth),
+        },
+      ];
+    }
+    if (node.type === 'UpdateExpression') {
+      const operator = node.operator === '++' ? '+=' : '-=';
+      const value = { type: 'literal', value: 1 } as const;
+      return [{ type: 'assign', ...this.target(node.argument, depth), operator, value }];
+    }
+    if (node.type === 'CallExpression') {
+      const { callee } = node;
+      if (callee.type === 'Identifier') return this.called(callee.name, node, depth);
+      const handler = dottedName(callee)?.split('.');
+      if (handler?.length === 2 && handler[0] === 'handlers')
+        return [{ type: 'handler', name: handler[1]!, arguments: this.arguments(node.arguments, depth) }];
+    }
+    return this.refuse(node, 'This does nothing: an assignment or an action is expected here.');
+  }
+
+  private called(name: string, node: AnyNode & { type: 'CallExpression' }, depth: number): Statement[] {
+    const altering = alteringNamed(name);
+    if (!altering) {
+      const [screen, brought, ...more] = node.arguments;
+      if (!actionNamed(name)?.brings || !screen || !brought || more.length > 0)
+        return [{ type: 'action', name, arguments: this.arguments(node.arguments, depth) }];
+      const brings = this.brought(brought, depth);
+      return [{ type: 'action', name, arguments: this.arguments([screen], depth), brings }];
+    }
+    const { takes, count, several } = altering;
+    const [first, ...others] = node.arguments;
+    if (!first || (!several && node.arguments.length !== count))
+      return this.refuse(node, `\`${name}\` takes ${takes}.`);
+    if (several)
+      return node.arguments.map((argument): Statement => {
+        if (argument.type !== 'Identifier') return this.refuse(argument, `\`${name}\` takes ${takes}.`);
+        return { type: 'alter', action: name, ...this.target(argument, depth), arguments: [] };
+      });
+    return [
+      { type: 'alter', action: name, ...this.target(first, depth), arguments: this.arguments(others, depth) },
+    ];
+  }
+
+  /** The variables that a screen is entered with. */
+  private brought(node: AnyNode, depth: number): Brought[] {
+    if (node.type !== 'ObjectExpression')
+      return this.refuse(node, 'What a screen is entered with is a record: `{ variable: value }`.');
+    return node.properties.map((entry) => {
+      if (entry.type !== 'Property' || entry.computed || entry.key.type !== 'Identifier')
+        return this.refuse(entry, 'What a screen is entered with are values by the names of variables.');
+      const value = this.expression(entry.value as AnyNode, depth + 1);
+      return { name: entry.key.name, span: this.span(entry.key), value };
+    });
+  }
+}
