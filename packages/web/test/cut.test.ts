@@ -72,7 +72,8 @@ it('leaves what is cut off to what lies below the pointer there', async () => {
     '<screen><scroll height="100"><column height="400" /></scroll><row height="50" /></screen>',
   );
   const screen = { id: layout.boxes[0]!.control! } as Control;
-  const at = (y: number) => controlsAt(screen, layout, 20, y).map((id) => layout.byControl.get(id)!.height);
+  const at = (y: number) =>
+    controlsAt(screen, layout, { x: 20, y }).map((id) => layout.byControl.get(id)!.height);
   expect(at(120)).toEqual([50, 400]);
   keepWindows(layout, windowsOf(layout));
   expect(at(120)).toEqual([50]);

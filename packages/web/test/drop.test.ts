@@ -19,7 +19,7 @@ const screen = project.screens[0]!;
 
 function at(x: number, y: number, moving?: string) {
   const layout = new ScreenView(shaper).layOut(project, screen, { width: 390, height: 844 });
-  const drop = dropAt(project, screen, layout, x, y, moving && named(project, moving).id);
+  const drop = dropAt({ project, screen, layout }, { x, y }, { moving: moving && named(project, moving).id });
   return (
     drop && { words: placeWords(project, drop.place, moving && named(project, moving).id), line: drop.line }
   );
@@ -49,7 +49,7 @@ describe('a drop', () => {
     );
     const layout = new ScreenView(shaper).layOut(bare, bare.screens[0]!, { width: 390, height: 844 });
     const into = (x: number, y: number) => {
-      const drop = dropAt(bare, bare.screens[0]!, layout, x, y)!;
+      const drop = dropAt({ project: bare, screen: bare.screens[0]!, layout }, { x, y })!;
       return [placeWords(bare, drop.place), drop.into.height];
     };
     // The row is at 76, between a text that ends at 60 and a row that begins at 92.

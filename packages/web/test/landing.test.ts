@@ -27,10 +27,11 @@ function dropped(names: readonly string[], by: { x: number; y: number }) {
   const ids = names.map(id);
   const lead = layout.byControl.get(ids[0]!)!;
   const grabbed = { width: lead.width, height: lead.height, x: 5, y: 5 };
-  const drop = dropAt(project, screen, layout, lead.x + 5 + by.x, lead.y + 5 + by.y, ids[0]!, grabbed, {
-    step: 4,
-    on: false,
-  })!;
+  const drop = dropAt(
+    { project, screen, layout },
+    { x: lead.x + 5 + by.x, y: lead.y + 5 + by.y },
+    { moving: ids[0]!, grabbed, snapping: { step: 4, on: false } },
+  )!;
   const pending = { place: drop.place, words: '', drop, bay: 'working' };
   const props = landing(project, ids, pending, layout);
   const steps = ids.flatMap((each) =>

@@ -43,11 +43,8 @@ describe('on a pinboard', () => {
           const from = before.byControl.get(control.id)!;
           for (const side of ['width', 'height'] as const) {
             const steps = resizePinned(
-              control,
-              side,
-              from,
-              edge as -1 | 1,
-              from[side] + by,
+              { control, box: from },
+              { side, edge: edge as -1 | 1, size: from[side] + by },
               board,
               rightToLeft,
             );
@@ -94,8 +91,7 @@ it.each([false, true])('in a grid the edge at the end counts columns, right to l
   const item = named(project, 'a');
   const span = (to: number) =>
     spanTo(
-      item,
-      layout.byControl.get(item.id)!,
+      { control: item, box: layout.byControl.get(item.id)! },
       layout.byControl.get(named(project, 'board').id)!,
       'width',
       to,

@@ -17,8 +17,8 @@ import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import { Menu } from '../../parts/Menu.tsx';
 import { ActionCards, copiedCard } from './ActionCards.tsx';
 import { KeepControl } from './KeepControl.tsx';
-import { useSetProperty } from './PropertyField.tsx';
 import { useCompletion } from './useCompletion.tsx';
+import { useSetProperty } from './useSetProperty.ts';
 import { useTypedText } from './useTypedText.ts';
 
 /** The events of a control: those that do something, and the first; the others wait until they are wanted. */

@@ -4,7 +4,7 @@ import { Undo2, Upload } from 'lucide-react';
 import { useId, useRef, useState } from 'react';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import { pictureSteps, storePicture } from '../../editor/pictures.ts';
-import { useSetProperty } from './PropertyField.tsx';
+import { useSetProperty } from './useSetProperty.ts';
 
 export function PictureField({
   control,

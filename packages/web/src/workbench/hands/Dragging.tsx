@@ -7,23 +7,15 @@ import {
   useSensor,
   useSensors,
 } from '@dnd-kit/core';
-import {
-  type Control,
-  contains,
-  effectiveNames,
-  kindNamed,
-  locate,
-  type PropertyValue,
-  takesInside,
-} from '@hovrin/core';
+import { type Control, effectiveNames, kindNamed, locate, type PropertyValue } from '@hovrin/core';
 import { type ReactNode, useMemo, useRef, useState } from 'react';
 import { insertCopies, isLocked, moveTo, placeNew } from '../../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import { keyWords } from '../../editor/keys.ts';
-import { placeWords } from '../../editor/places.ts';
 import { BaysContext, type PendingDrop, type ShownBay } from '../bench/bays.ts';
 import { useBenchView } from '../bench/benchView.ts';
-import { dropAt, type Grabbed, type Rectangle } from './drop.ts';
+import { between, type Grabbed, type Point, type Rectangle } from './drop.ts';
+import { dropOnBay, dropOnRow } from './dropWords.ts';
 import { landing, type Props, staysOnBoard } from './landing.ts';
 import { controlsIn } from './spot.ts';
 
@@ -35,6 +27,21 @@ type Dragged =
 
 /** The size that a new control is taken to have while it is dragged, CSS px. */
 const newSize: Grabbed = { width: 120, height: 40, x: 0, y: 0 };
+
+/** Where a drag began, px of the window. */
+const pressedAt = ({ clientX, clientY }: PointerEvent): Point => ({ x: clientX, y: clientY });
+
+/** Where the pointer is, px of the window. */
+function pointer({ activatorEvent, delta }: DragMoveEvent): Point {
+  const { x, y } = pressedAt(activatorEvent as PointerEvent);
+  return { x: x + delta.x, y: y + delta.y };
+}
+
+/** A point of the window on a bay's screen, CSS px. */
+function onBay({ element, scale }: ShownBay, { x, y }: Point): Point {
+  const { left, top } = element.getBoundingClientRect();
+  return { x: (x - left) / scale, y: (y - top) / scale };
+}
 
 export function Dragging({ children }: { children: ReactNode }) {
   const { editor } = useWorkplace();
@@ -58,12 +65,6 @@ export function Dragging({ children }: { children: ReactNode }) {
     [drop, lasso],
   );
 
-  /** A point of the window on a bay's screen, CSS px. */
-  const onBay = ({ element, scale }: ShownBay, x: number, y: number): [number, number] => {
-    const { left, top } = element.getBoundingClientRect();
-    return [(x - left) / scale, (y - top) / scale];
-  };
-
   const start = (event: DragStartEvent) => {
     const data = event.active.data.current as {
       from: string;
@@ -83,7 +84,7 @@ export function Dragging({ children }: { children: ReactNode }) {
       const bay = shown.current.get(data.bay ?? 'working');
       const box = bay?.layout.byControl.get(id);
       const from = event.activatorEvent as PointerEvent;
-      const [x, y] = bay && data.from === 'bay' ? onBay(bay, from.clientX, from.clientY) : [0, 0];
+      const { x, y } = bay && data.from === 'bay' ? onBay(bay, pressedAt(from)) : { x: 0, y: 0 };
       const grabbed =
         box && data.from === 'bay'
           ? { width: box.width, height: box.height, x: x - box.x, y: y - box.y }
@@ -92,73 +93,35 @@ export function Dragging({ children }: { children: ReactNode }) {
     } else setDragged(data.bay ? { lasso: data.bay } : undefined);
   };
 
-  const pointer = (event: DragMoveEvent): [number, number] => {
-    const from = event.activatorEvent as PointerEvent;
-    return [from.clientX + event.delta.x, from.clientY + event.delta.y];
-  };
-
   const draw = (event: DragMoveEvent, bayId: string) => {
     const bay = shown.current.get(bayId);
     if (!bay) return;
-    const from = event.activatorEvent as PointerEvent;
-    const [x, y] = onBay(bay, from.clientX, from.clientY);
-    const [toX, toY] = onBay(bay, ...pointer(event));
-    const drawn = {
-      x: Math.min(x, toX),
-      y: Math.min(y, toY),
-      width: Math.abs(toX - x),
-      height: Math.abs(toY - y),
-    };
+    const from = onBay(bay, pressedAt(event.activatorEvent as PointerEvent));
+    const drawn = between(from, onBay(bay, pointer(event)));
     setArea(drawn);
     editor.select(controlsIn(bay.screen, bay.layout, drawn));
   };
 
   const find = (event: DragMoveEvent): PendingDrop | undefined => {
     const { project, step } = editor.state;
-    const [x, y] = pointer(event);
+    const at = pointer(event);
     const ids = dragged && 'controls' in dragged ? dragged.controls : [];
-    const [moving] = ids;
-    const under = document.elementFromPoint(x, y);
+    const under = document.elementFromPoint(at.x, at.y);
     const bayId = under?.closest<HTMLElement>('[data-bay]')?.dataset.bay;
     const bay = bayId === undefined ? undefined : shown.current.get(bayId);
     if (bay && bayId !== undefined) {
       const grabbed = dragged && 'grabbed' in dragged ? dragged.grabbed : newSize;
       const freed = (window.event as PointerEvent | undefined)?.altKey === true;
-      const found = dropAt(project, bay.screen, bay.layout, ...onBay(bay, x, y), moving, grabbed, {
-        step,
-        on: snapping !== freed,
+      const found = dropOnBay({ ...bay, project }, onBay(bay, at), ids, {
+        grabbed,
+        snapping: { step, on: snapping !== freed },
       });
-      const inside = ids.some((id) => {
-        const control = locate(project, id)?.control;
-        return control && found && contains(control, found.place.parent);
-      });
-      if (!found || inside) return undefined;
-      const order = placeWords(project, found.place, moving);
-      const into = placeWords(project, { parent: found.place.parent, index: 0 }, moving).split(',')[0]!;
-      return {
-        place: found.place,
-        words: found.words ? `${into}, ${found.words}` : order,
-        bay: bayId,
-        drop: found,
-      };
+      return found && { ...found, bay: bayId };
     }
     const row = under?.closest<HTMLElement>('[data-tree-id]');
-    if (!row) return undefined;
-    const target = locate(project, row.dataset.treeId!);
-    if (!target) return undefined;
-    if (ids.some((id) => contains(locate(project, id)!.control, target.control.id))) return undefined;
+    if (!row?.dataset.treeId) return undefined;
     const { top, height } = row.getBoundingClientRect();
-    const part = (y - top) / height;
-    const holds = takesInside(target.control);
-    const without = (list: readonly { readonly id: string }[]) => list.filter(({ id }) => !ids.includes(id));
-    if (!target.parent || (holds && part > 0.25 && part < 0.75)) {
-      if (!holds) return undefined;
-      const place = { parent: target.control.id, index: without(target.control.children).length };
-      return { place, words: placeWords(project, place, moving) };
-    }
-    const others = without(target.parent.children);
-    const place = { parent: target.parent.id, index: others.indexOf(target.control) + (part < 0.5 ? 0 : 1) };
-    return { place, words: placeWords(project, place, moving) };
+    return dropOnRow(project, row.dataset.treeId, (at.y - top) / height, ids);
   };
 
   const finish = () => {

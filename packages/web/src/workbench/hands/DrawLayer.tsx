@@ -5,7 +5,7 @@ import { placeNew } from '../../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import { useEscape } from '../../parts/useEscape.ts';
 import { useBenchView } from '../bench/benchView.ts';
-import { drawnAt, type Rectangle } from './drop.ts';
+import { between, drawnAt, type Point, type Rectangle } from './drop.ts';
 
 /** Less than this is a press, not a rectangle, CSS px. */
 const least = 4;
@@ -22,19 +22,19 @@ export function DrawLayer({
   const { editor } = useWorkplace();
   const { project } = useEditorState('project');
   const { drawing, setDrawing } = useBenchView();
-  const [from, setFrom] = useState<readonly [number, number]>();
+  const [from, setFrom] = useState<Point>();
   const [area, setArea] = useState<Rectangle>();
   useEscape(drawing !== undefined, () => setDrawing(undefined), true);
   if (drawing === undefined) return null;
-  const at = (event: PointerEvent): [number, number] => {
+  const at = (event: PointerEvent): Point => {
     const { left, top } = event.currentTarget.getBoundingClientRect();
-    return [(event.clientX - left) / scale, (event.clientY - top) / scale];
+    return { x: (event.clientX - left) / scale, y: (event.clientY - top) / scale };
   };
   const finish = () => {
     setFrom(undefined);
     setArea(undefined);
     if (!area || area.width < least || area.height < least) return;
-    const found = drawnAt(project, screen, layout, area);
+    const found = drawnAt({ project, screen, layout }, area);
     if (found) placeNew(editor, drawing, found.place, found.props ?? {});
     setDrawing(undefined);
   };
@@ -49,13 +49,7 @@ export function DrawLayer({
       }}
       onPointerMove={(event) => {
         if (!from) return;
-        const [x, y] = at(event);
-        setArea({
-          x: Math.min(x, from[0]),
-          y: Math.min(y, from[1]),
-          width: Math.abs(x - from[0]),
-          height: Math.abs(y - from[1]),
-        });
+        setArea(between(from, at(event)));
       }}
       onPointerUp={finish}
     >

@@ -2,38 +2,14 @@
  * Bars and corners of the selected control, to drag it wider or higher; the number stands beside it. On a pinboard all
  * edges can be dragged, elsewhere those that a new size moves.
  */
-import {
-  type Control,
-  effectiveNames,
-  locate,
-  plainArrangement,
-  type ScreenBox,
-  type ScreenLayout,
-} from '@hovrin/core';
+import { effectiveNames, locate, plainArrangement, type ScreenBox, type ScreenLayout } from '@hovrin/core';
 import { type PointerEvent, useRef, useState } from 'react';
 import { newId } from '../../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import { useBenchView } from '../bench/benchView.ts';
-import {
-  equalShare,
-  type Grip,
-  limitsOf,
-  resizedTo,
-  resizePinned,
-  resizeSteps,
-  siblingSizes,
-  spanTo,
-} from './resizing.ts';
-
-interface Dragging {
-  readonly grip: Grip;
-  readonly x: number;
-  readonly y: number;
-  /** The control before, its box and the layout that they are of. */
-  readonly control: Control;
-  readonly box: ScreenBox;
-  readonly layout: ScreenLayout;
-}
+import type { Point } from './drop.ts';
+import { draggedBy, type GripDrag } from './gripDrag.ts';
+import type { Grip } from './resizing.ts';
 
 /** Where the bar or corner of a grip stands on the edges of the box. */
 function placeOf({ x, y }: Grip): string {
@@ -89,57 +65,21 @@ export function ResizeGrips({
   const { editor } = useWorkplace();
   const { project, step } = useEditorState('project', 'step');
   const { snapping } = useBenchView();
-  const from = useRef<Dragging>(undefined);
+  const from = useRef<GripDrag & Point>(undefined);
   const run = useRef('');
   const [words, setWords] = useState<string>();
   const found = locate(project, id);
   if (!found?.parent) return null;
   const { parent, screen } = found;
-  const arrangement = plainArrangement(parent);
-  const pinned = arrangement === 'pins';
+  const pinned = plainArrangement(parent) === 'pins';
   const names = effectiveNames(screen);
   const move = (event: PointerEvent) => {
     const start = from.current;
     if (!start) return;
-    const { control, layout: before } = start;
-    const { rightToLeft } = before;
-    const around = before.byControl.get(parent.id)!;
-    const said: string[] = [];
-    const steps = (['width', 'height'] as const).flatMap((side) => {
-      const edge = side === 'width' ? start.grip.x : start.grip.y;
-      if (edge === 0) return [];
-      const growth = (edge * (side === 'width' ? event.clientX - start.x : event.clientY - start.y)) / scale;
-      const toEnd =
-        side === 'height'
-          ? start.box.y + start.box.height - around.y
-          : rightToLeft
-            ? around.x + around.width - start.box.x
-            : start.box.x + start.box.width - around.x;
-      const span =
-        arrangement === 'cells' && !event.altKey
-          ? spanTo(control, start.box, around, side, toEnd + growth, rightToLeft)
-          : undefined;
-      if (span) {
-        const what = side === 'width' ? 'column' : 'row';
-        said.push(`${span.count} ${what}${span.count === 1 ? '' : 's'}`);
-        const value = span.count === 1 ? null : String(span.count);
-        return [{ type: 'set', control: control.id, property: span.property, value } as const];
-      }
-      const resized = resizedTo(
-        start.box[side] + growth,
-        siblingSizes(parent, control, before, side, (each) => names.get(each) ?? ''),
-        limitsOf(control, side),
-        { step, on: snapping !== event.altKey },
-      );
-      const { value, like } = resized;
-      said.push(
-        `${Math.round(value * 100) / 100}${like ? (like === equalShare ? `, ${like}` : ` like ${like}`) : ''}`,
-      );
-      return pinned
-        ? resizePinned(control, side, start.box, edge, value, around, rightToLeft)
-        : resizeSteps(control, side, resized);
-    });
-    setWords(said.join(' × '));
+    const by = { x: (event.clientX - start.x) / scale, y: (event.clientY - start.y) / scale };
+    const snaps = { step, on: snapping !== event.altKey, toTracks: !event.altKey };
+    const { steps, words: said } = draggedBy(start, parent, by, snaps);
+    setWords(said);
     editor.dispatch({ label: `Resize ${names.get(id)}`, steps, group: `resize ${run.current}` });
   };
   const end = () => {
@@ -165,7 +105,15 @@ export function ResizeGrips({
           onPointerDown={(event) => {
             event.stopPropagation();
             event.currentTarget.setPointerCapture(event.pointerId);
-            from.current = { grip, x: event.clientX, y: event.clientY, control: found.control, box, layout };
+            from.current = {
+              grip,
+              x: event.clientX,
+              y: event.clientY,
+              control: found.control,
+              box,
+              layout,
+              names,
+            };
             run.current = newId();
           }}
           onPointerMove={move}

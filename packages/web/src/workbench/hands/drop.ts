@@ -59,6 +59,35 @@ export interface Snapping {
   readonly on: boolean;
 }
 
+/** A point of a screen, CSS px. */
+export interface Point {
+  readonly x: number;
+  readonly y: number;
+}
+
+/** The rectangle between two of its corners. */
+export const between = (from: Point, to: Point): Rectangle => ({
+  x: Math.min(from.x, to.x),
+  y: Math.min(from.y, to.y),
+  width: Math.abs(to.x - from.x),
+  height: Math.abs(to.y - from.y),
+});
+
+/** A laid-out screen on which something can be dropped. */
+export interface Surface {
+  readonly project: Project;
+  readonly screen: Control;
+  readonly layout: ScreenLayout;
+}
+
+/** What is dragged over it. */
+export interface Carried {
+  /** The control that is dragged, if it is already there; its own inside is no place for it. */
+  readonly moving?: string | undefined;
+  readonly grabbed?: Grabbed;
+  readonly snapping?: Snapping;
+}
+
 /** How near to a container's edge a place beside it is meant rather than one inside, CSS px. */
 const edge = 6;
 
@@ -75,20 +104,12 @@ function reachOf({ children }: Control, { x, y, width, height }: Rectangle): Rec
 const holds = ({ x, y, width, height }: Rectangle, px: number, py: number) =>
   px >= x && px <= x + width && py >= y && py <= y + height;
 
-/**
- * @param x,y the pointer on the screen, CSS px.
- * @param moving the control that is dragged, if it is already there; its own inside is no place for it.
- */
-export function dropAt(
-  project: Project,
-  screen: Control,
-  layout: ScreenLayout,
-  x: number,
-  y: number,
-  moving?: string,
-  grabbed: Grabbed = { width: 0, height: 0, x: 0, y: 0 },
-  snapping: Snapping = { step: 1, on: false },
-): Drop | undefined {
+/** The innermost container that takes something at a point. */
+function targetAt(
+  { project, screen, layout }: Surface,
+  { x, y }: Point,
+  moving: string | undefined,
+): Control {
   const moved = moving === undefined ? undefined : locate(project, moving)?.control;
   let target = screen;
   for (let inner: Control | undefined = screen; inner; ) {
@@ -105,19 +126,27 @@ export function dropAt(
       return Math.min(near, far) > Math.min(edge, (axis === 'row' ? box.width : box.height) / 4);
     });
   }
+  return target;
+}
+
+/** @param at the pointer. */
+export function dropAt(surface: Surface, at: Point, carried: Carried = {}): Drop | undefined {
+  const { layout } = surface;
+  const { moving } = carried;
+  const target = targetAt(surface, at, moving);
   if (kindOf(target).hasHeads) {
-    const found = tabIn(target, layout, x, y);
+    const found = tabIn(target, layout, at);
     if (found) return found;
   }
   const arrangement = plainArrangement(target);
-  if (arrangement === 'pins') return pinnedIn(target, layout, x, y, moving, grabbed, snapping);
+  if (arrangement === 'pins') return pinnedIn(target, layout, at, carried);
   if (arrangement === 'cells')
-    return cellIn(target, layout, x, y, moving) ?? placeIn(target, layout, x, y, moving);
-  return placeIn(target, layout, x, y, moving);
+    return cellIn(target, layout, at, moving) ?? placeIn(target, layout, at, moving);
+  return placeIn(target, layout, at, moving);
 }
 
 /** A tab under the pointer stands for its panel, open or closed. */
-function tabIn(target: Control, layout: ScreenLayout, x: number, y: number): Drop | undefined {
+function tabIn(target: Control, layout: ScreenLayout, { x, y }: Point): Drop | undefined {
   const tabs = layout.byControl.get(target.id);
   if (!tabs) return undefined;
   const childrenOf = (index: number) => layout.boxes.filter(({ parent }) => parent === index);
@@ -138,18 +167,14 @@ function tabIn(target: Control, layout: ScreenLayout, x: number, y: number): Dro
 
 /** Index of the track that a place lies in, or is nearest to. */
 function trackAt(tracks: readonly TrackSpan[], at: number): number {
-  const distance = ({ start, size }: TrackSpan) => Math.max(start - at, at - start - size, 0);
-  return tracks.reduce((best, track, index) => (distance(track) < distance(tracks[best]!) ? index : best), 0);
+  const distances = tracks.map(({ start, size }) => Math.max(start - at, at - start - size, 0));
+  return distances.indexOf(Math.min(...distances));
 }
 
 /** What a rectangle that is drawn from one point to another gives a new control: its place, and its size there. */
-export function drawnAt(
-  project: Project,
-  screen: Control,
-  layout: ScreenLayout,
-  area: Rectangle,
-): Pick<Drop, 'place' | 'props'> | undefined {
-  const found = dropAt(project, screen, layout, area.x, area.y);
+export function drawnAt(surface: Surface, area: Rectangle): Pick<Drop, 'place' | 'props'> | undefined {
+  const { project, layout } = surface;
+  const found = dropAt(surface, area);
   const into = found && layout.byControl.get(found.place.parent);
   const parent = found && locate(project, found.place.parent)?.control;
   if (!found || !into || !parent) return undefined;
@@ -183,20 +208,20 @@ export function drawnAt(
 function cellIn(
   target: Control,
   layout: ScreenLayout,
-  x: number,
-  y: number,
+  { x, y }: Point,
   moving: string | undefined,
 ): Drop | undefined {
   const into = layout.byControl.get(target.id);
   const { tracks } = into ?? {};
-  if (!into || !tracks || tracks.columns.length === 0 || tracks.rows.length === 0) return undefined;
+  const last = tracks?.rows.at(-1);
+  if (!into || !tracks || !last) return undefined;
   const column = trackAt(tracks.columns, x - into.x);
-  const last = tracks.rows.at(-1)!;
+  const across = tracks.columns[column];
   // Below the last row a new one begins.
   const below = y - into.y > last.start + last.size && into.y + into.height - y > 0;
   const row = below ? tracks.rows.length : trackAt(tracks.rows, y - into.y);
-  const across = tracks.columns[column]!;
-  const down = below ? { start: last.start + last.size, size: 4 } : tracks.rows[row]!;
+  const down = tracks.rows[row] ?? { start: last.start + last.size, size: 4 };
+  if (!across) return undefined;
   const col = column - tracks.columnsBefore + 1;
   const line = row - tracks.rowsBefore + 1;
   const others = target.children.filter(({ id }) => id !== moving);
@@ -223,11 +248,8 @@ function cellIn(
 function pinnedIn(
   target: Control,
   layout: ScreenLayout,
-  x: number,
-  y: number,
-  moving: string | undefined,
-  grabbed: Grabbed,
-  snapping: Snapping,
+  { x, y }: Point,
+  { moving, grabbed = { width: 0, height: 0, x: 0, y: 0 }, snapping = { step: 1, on: false } }: Carried,
 ): Drop | undefined {
   const into = layout.byControl.get(target.id);
   if (!into) return undefined;
@@ -253,8 +275,7 @@ function pinnedIn(
 function placeIn(
   target: Control,
   layout: ScreenLayout,
-  x: number,
-  y: number,
+  { x, y }: Point,
   moving: string | undefined,
 ): Drop | undefined {
   const into = layout.byControl.get(target.id);

@@ -66,20 +66,29 @@ export const resizeSteps = (control: Control, side: 'width' | 'height', resized:
   { type: 'set', control: control.id, property: side, value: sizeText(resized) },
 ];
 
+/** A control as it was before its edge was dragged, and its box then. */
+export interface Held {
+  readonly control: Control;
+  readonly box: ScreenBox;
+}
+
+/** An edge that is dragged. */
+export interface DraggedEdge {
+  readonly side: 'width' | 'height';
+  /** -1: left or top, 1: right or bottom. */
+  readonly edge: -1 | 1;
+  /** What the control gets, CSS px. */
+  readonly size: number;
+}
+
 /**
  * The steps that move an edge of a control on a pinboard and leave the other one where it is, whatever pins hold it.
  *
- * @param control as it was before its edge was dragged, @param from and its box then.
- * @param edge the one that is dragged: -1 left or top, 1 right or bottom.
- * @param size what it gets, CSS px.
  * @param rightToLeft what is held at both sides and has a width stays at the right then (Position 3 §4).
  */
 export function resizePinned(
-  control: Control,
-  side: 'width' | 'height',
-  from: ScreenBox,
-  edge: -1 | 1,
-  size: number,
+  { control, box: from }: Held,
+  { side, edge, size }: DraggedEdge,
   board: ScreenBox,
   rightToLeft: boolean,
 ): Step[] {
@@ -147,8 +156,7 @@ export interface Span {
  * @returns undefined where the item has a size of its own: its edge does not follow the tracks then.
  */
 export function spanTo(
-  item: Control,
-  itemBox: ScreenBox,
+  { control: item, box: itemBox }: Held,
   grid: ScreenBox,
   side: 'width' | 'height',
   to: number,
@@ -163,12 +171,14 @@ export function spanTo(
       : rightToLeft
         ? grid.x + grid.width - itemBox.x - itemBox.width
         : itemBox.x - grid.x;
-  const ends = tracks.map(({ start, size }) => start + size);
-  const first = ends.findIndex((end) => end > from + 0.5);
-  if (first < 0) return undefined;
-  // The track whose end is nearest; never fewer than the one that it begins in.
-  let last = first;
-  for (let index = first; index < ends.length; index++)
-    if (Math.abs(ends[index]! - to) < Math.abs(ends[last]! - to)) last = index;
-  return { property: side === 'width' ? 'col-span' : 'row-span', count: last - first + 1 };
+  // The tracks from the one that it begins in on: it reaches to the end that is nearest.
+  const far = tracks
+    .map(({ start, size }) => start + size)
+    .filter((end) => end > from + 0.5)
+    .map((end) => Math.abs(end - to));
+  if (far.length === 0) return undefined;
+  return {
+    property: side === 'width' ? 'col-span' : 'row-span',
+    count: far.indexOf(Math.min(...far)) + 1,
+  };
 }

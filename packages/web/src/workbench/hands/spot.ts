@@ -1,7 +1,7 @@
 /** Which control is meant at a point of a laid-out screen. */
 import { type Control, locationsIn, type ScreenLayout } from '@hovrin/core';
 import { isInWindow, type Window } from '../bays/cut.ts';
-import type { Rectangle } from './drop.ts';
+import type { Point, Rectangle } from './drop.ts';
 
 const seen = new WeakMap<ScreenLayout, readonly (Window | undefined)[]>();
 
@@ -11,14 +11,14 @@ export const keepWindows = (layout: ScreenLayout, windows: readonly (Window | un
 };
 
 /** All controls at a point, the innermost and uppermost first; the screen is not one of them. */
-export function controlsAt(screen: Control, layout: ScreenLayout, x: number, y: number): string[] {
+export function controlsAt(screen: Control, layout: ScreenLayout, { x, y }: Point): string[] {
   const { boxes } = layout;
   const windows = seen.get(layout);
   const found = new Set<string>();
   // Looked for with each move of the pointer: most boxes are left by one number.
   for (let index = boxes.length - 1; index >= 0; index--) {
-    const box = boxes[index]!;
-    if (y < box.y || x < box.x || y > box.y + box.height || x > box.x + box.width) continue;
+    const box = boxes[index];
+    if (!box || y < box.y || x < box.x || y > box.y + box.height || x > box.x + box.width) continue;
     if (!isInWindow(windows?.[index], x, y)) continue;
     const { control } = box;
     if (control !== undefined && control !== screen.id) found.add(control);
@@ -43,18 +43,17 @@ export function meantAt(
   screen: Control,
   layout: ScreenLayout,
   selection: readonly string[],
-  x: number,
-  y: number,
+  at: Point,
   straight: boolean,
 ): string | undefined {
-  const [innermost] = controlsAt(screen, layout, x, y);
+  const [innermost] = controlsAt(screen, layout, at);
   if (innermost === undefined) return undefined;
   if (straight) return innermost;
   const path = pathDown(screen, innermost);
   const [selected] = selection;
   const around = selected === undefined ? [] : pathDown(screen, selected);
-  const at = path.indexOf(selected ?? '');
-  if (at >= 0) return path[Math.min(at + 1, path.length - 1)];
+  const depth = path.indexOf(selected ?? '');
+  if (depth >= 0) return path[Math.min(depth + 1, path.length - 1)];
   // The first that is not around the selection: its sibling, or that of something around it.
   return path.find((id) => !around.includes(id)) ?? innermost;
 }

@@ -1,0 +1,160 @@
+/** What is drawn over the screen of a bay: selection, names, grips, where something would land. */
+import { effectiveNames, type ScreenBox } from '@hovrin/core';
+import { isLocked } from '../../editor/commands/index.ts';
+import { placeWords } from '../../editor/places.ts';
+import { useBays } from '../bench/bays.ts';
+import { useBenchView } from '../bench/benchView.ts';
+import { AddButtons } from '../hands/AddButtons.tsx';
+import { DrawLayer } from '../hands/DrawLayer.tsx';
+import { ResizeGrips } from '../hands/ResizeGrips.tsx';
+import { useShownSelection } from '../useShownSelection.ts';
+import { Anatomy } from './Anatomy.tsx';
+import type { BayProps } from './Bay.tsx';
+import { Covered } from './Covered.tsx';
+import { DropLine } from './DropLine.tsx';
+import { FirstControl } from './FirstControl.tsx';
+import { FocusLayer } from './FocusLayer.tsx';
+import { Measured } from './Measured.tsx';
+import { Fold, Frame, Hover, SelectionMarks } from './marks.tsx';
+import { ScrollSigns } from './ScrollSigns.tsx';
+import { UnderPointer } from './UnderPointer.tsx';
+import type { useBayPointer } from './useBayPointer.ts';
+
+interface BayMarksProps extends BayProps {
+  /** Of the screen, CSS px. */
+  readonly height: number;
+  readonly pointer: ReturnType<typeof useBayPointer>;
+}
+
+export function BayMarks(props: BayMarksProps) {
+  const { id, screen, layout, size, scale, working, height, pointer } = props;
+  const { project } = useShownSelection(working);
+  const bays = useBays();
+  const { focusShown } = useBenchView();
+  const names = effectiveNames(screen);
+  const drop = bays.drop?.bay === id ? bays.drop.drop : undefined;
+  return (
+    <>
+      <Covered size={size} scale={scale} />
+      <ScrollSigns layout={layout} scale={scale} />
+      {layout.fullHeight > size.height + 0.5 && (
+        <Fold at={size.height * scale} height={size.height} words={working} />
+      )}
+      <Outlines {...props} />
+      <Selection {...props} />
+      {bays.lasso?.bay === id && (
+        <Frame box={bays.lasso.area} scale={scale} className="border border-[#1f2a24] bg-[#1f2a24]/5" />
+      )}
+      {pointer.under && (
+        <UnderPointer
+          {...pointer.under}
+          height={height * scale}
+          nameOf={(each) => names.get(each) ?? ''}
+          onClose={pointer.closeUnder}
+        />
+      )}
+      {working && screen.children.length === 0 && !bays.drop && <FirstControl screen={screen} />}
+      {working && focusShown && <FocusLayer screen={screen} layout={layout} scale={scale} />}
+      {working && <DrawLayer screen={screen} layout={layout} scale={scale} />}
+      {pointer.files && (
+        <DropLine drop={pointer.files} scale={scale} words={placeWords(project, pointer.files.place)} />
+      )}
+      {drop && <DropLine drop={drop} scale={scale} words={bays.drop?.words ?? ''} />}
+    </>
+  );
+}
+
+/** Frames around controls that are not selected: hidden ones, all of them, the one pointed at, the one that is lit. */
+function Outlines({ screen, layout, scale, working, faint, pointer: { hovered } }: BayMarksProps) {
+  const { selection } = useShownSelection(working);
+  const bays = useBays();
+  const { lit, seeing } = useBenchView();
+  const names = effectiveNames(screen);
+  const litBox = lit === undefined ? undefined : layout.byControl.get(lit);
+  return (
+    <>
+      {faint.map((each) => {
+        const box = layout.byControl.get(each);
+        return box && <Frame key={each} box={box} scale={scale} className="bg-white/65" hiddenOne />;
+      })}
+      {seeing.outlines === 'all' &&
+        layout.boxes.map(
+          (box) =>
+            box.control !== undefined && (
+              <Frame
+                key={`${box.control} ${box.items.join()}`}
+                box={box}
+                scale={scale}
+                className="border border-dotted border-[#2f5d50]/60"
+                words={working && seeing.names ? names.get(box.control) : undefined}
+              />
+            ),
+        )}
+      {hovered !== undefined && hovered !== selection[0] && !bays.drop && (
+        <Hover layout={layout} id={hovered} name={names.get(hovered) ?? ''} scale={scale} />
+      )}
+      {litBox && (
+        <Frame
+          lit={names.get(lit ?? '')}
+          box={litBox}
+          scale={scale}
+          className="bg-[#e0a11b]/25 outline-2 outline-[#b87d0c]"
+        />
+      )}
+    </>
+  );
+}
+
+/** Marks of all that is selected, and what can be done with the one control that is. */
+function Selection(props: BayMarksProps) {
+  const { screen, layout, scale, working, pointer } = props;
+  const { selection } = useShownSelection(working);
+  const { seeing } = useBenchView();
+  const names = effectiveNames(screen);
+  const [first] = selection;
+  const box = first === undefined ? undefined : layout.byControl.get(first);
+  const hoveredBox =
+    pointer.hovered === undefined || pointer.hovered === first
+      ? undefined
+      : layout.byControl.get(pointer.hovered);
+  return (
+    <>
+      {seeing.outlines !== 'off' && box && <Anatomy box={box} layout={layout} scale={scale} />}
+      {selection.map((each, index) => {
+        const marked = layout.byControl.get(each);
+        return (
+          marked && (
+            <SelectionMarks
+              // The first of the selection is the first again when another is selected: its marks only move.
+              // biome-ignore lint/suspicious/noArrayIndexKey: marks hold nothing of their own.
+              key={index}
+              box={marked}
+              name={names.get(each) ?? ''}
+              scale={scale}
+              small={!working || index > 0}
+            />
+          )
+        );
+      })}
+      {working && box && first !== undefined && selection.length === 1 && (
+        <Hands {...props} id={first} box={box} />
+      )}
+      {pointer.measuring && box && hoveredBox && <Measured one={box} other={hoveredBox} scale={scale} />}
+    </>
+  );
+}
+
+/** Grips and buttons of the one control that is selected. */
+function Hands({ id, box, screen, layout, scale, working }: BayMarksProps & { box: ScreenBox }) {
+  const { project } = useShownSelection(working);
+  const bays = useBays();
+  if (bays.drop) return null;
+  return (
+    <>
+      {id !== screen.id && !isLocked(project, id) && (
+        <ResizeGrips id={id} box={box} layout={layout} scale={scale} />
+      )}
+      <AddButtons rightToLeft={layout.rightToLeft} id={id} box={box} scale={scale} />
+    </>
+  );
+}

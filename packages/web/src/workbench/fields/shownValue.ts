@@ -1,0 +1,76 @@
+/** What a line of Facts shows of a property: its text, where that is from, what is wrong with it. */
+import {
+  asTyped,
+  attributeProblems,
+  defaultText,
+  hasExpression,
+  inForce,
+  type Project,
+  type Property,
+  type PropertyValue,
+  themeOf,
+  withoutChange,
+} from '@hovrin/core';
+import type { Controls } from './useSetProperty.ts';
+
+export interface ShownValue {
+  /** The attribute that is edited: with the prefix of the widths, where it is for some only. */
+  readonly attribute: string;
+  /** Whether it is edited for some widths only. */
+  readonly forScope: boolean;
+  readonly held: PropertyValue | undefined;
+  /** Whether the controls hold different values. */
+  readonly several: boolean;
+  /** What it is where nothing is said here; undefined: nothing. */
+  readonly elsewhere: string | undefined;
+  /** As it was typed; empty where nothing is held or several are. */
+  readonly text: string;
+  /** Whether something is said here. */
+  readonly own: boolean;
+  /** The text in force, of here or of elsewhere. */
+  readonly inForce: string;
+  /** Whether that is bound to an expression. */
+  readonly bound: boolean;
+  readonly problem: ReturnType<typeof attributeProblems>[number] | undefined;
+  /** The last good text, where another one is being typed. */
+  readonly goesOn: string | undefined;
+  /** Attributes that say it for other widths. */
+  readonly changes: readonly string[];
+}
+
+/** @param scope the widths that are edited: a prefix, or nothing for all. */
+export function shownValue(
+  project: Project,
+  controls: Controls,
+  property: Property,
+  scope: string,
+): ShownValue {
+  const [control] = controls;
+  const { name } = property;
+  const forScope = scope !== '' && property.perBand;
+  const attribute = forScope ? `${scope}.${name}` : name;
+  const held = control.props[attribute];
+  const several = controls.some((other) => asTyped(other.props[attribute]) !== asTyped(held));
+  const elsewhere = forScope
+    ? withoutChange(project, { control, attribute, prefix: scope, property: name })
+    : defaultText(property, themeOf(project));
+  const own = several || held !== undefined;
+  // What is not changed for these widths is here as it is elsewhere, bound too.
+  const text = own ? (inForce(held) ?? '') : forScope ? (elsewhere ?? '') : '';
+  return {
+    attribute,
+    forScope,
+    held,
+    several,
+    elsewhere,
+    text: several ? '' : (asTyped(held) ?? ''),
+    own,
+    inForce: text,
+    bound: hasExpression(text),
+    problem: attributeProblems(project, control).find((each) => each.attribute === attribute),
+    goesOn: asTyped(held) === inForce(held) ? undefined : inForce(held),
+    changes: Object.keys(control.props).filter(
+      (key) => key.endsWith(`.${name}`) && !key.startsWith('on.') && key !== attribute,
+    ),
+  };
+}
