@@ -1,63 +1,67 @@
 /** One column of a table: its name, type and rules, its place among the others, and taking it away. */
-import {
-  type Column,
-  type ColumnType,
-  columnTypes,
-  forbiddenKeys,
-  type Reference,
-  type Rewriting,
-} from '@hovrin/core';
+import { type Column, forbiddenKeys, type Reference, type Rewriting } from '@hovrin/core';
 import { ArrowLeft, ArrowRight, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { Dialog } from '../parts/Dialog.tsx';
+import { type ColumnChanges, ColumnRules } from './ColumnRules.tsx';
 
-const typeWords: Readonly<Record<ColumnType, string>> = {
-  text: 'text',
-  number: 'number',
-  boolean: 'yes / no',
-  date: 'date',
+/** What keeps a column from having a name; undefined: nothing. @param at its place. */
+export function columnNameProblem(columns: readonly Column[], at: number, name: string): string | undefined {
+  if (name === '') return 'It needs a name.';
+  if (columns.some((other, index) => index !== at && other.name === name))
+    return `There is a column \`${name}\` already.`;
+  return forbiddenKeys.has(name) ? 'That name is out of reach for expressions.' : undefined;
+}
+
+/** A column with the rules that it has: what says nothing is left out. */
+function withRules({ required, unique, values, refers, ...rest }: ColumnChange): Column {
+  return {
+    ...rest,
+    ...(required ? { required } : {}),
+    ...(unique ? { unique } : {}),
+    ...(values && values.length > 0 ? { values } : {}),
+    ...(refers ? { refers } : {}),
+  };
+}
+
+/** A column whose rules may say nothing. */
+type ColumnChange = Pick<Column, 'name' | 'type'> & {
+  readonly [Rule in 'required' | 'unique' | 'values' | 'refers']?: Column[Rule] | undefined;
 };
 
 export function ColumnDialog({
   columns,
   at,
+  column,
   targets,
   onChange,
   onClose,
 }: {
   columns: readonly Column[];
+  /** Place of the column among them, and itself. */
   at: number;
+  column: Column;
   /** Columns of other lists that it may refer to. */
   targets: readonly Reference[];
   /** @param rewriting what becomes of the column's values. */
   onChange: (label: string, columns: readonly Column[], rewriting?: Rewriting) => void;
   onClose: () => void;
 }) {
-  const column = columns[at]!;
   const [typed, setTyped] = useState(column.name);
   const wanted = typed.trim();
-  const problem =
-    wanted === ''
-      ? 'It needs a name.'
-      : columns.some((other, index) => index !== at && other.name === wanted)
-        ? `There is a column \`${wanted}\` already.`
-        : forbiddenKeys.has(wanted)
-          ? 'That name is out of reach for expressions.'
-          : undefined;
-  const set = (label: string, change: Partial<Column>, rewriting?: Rewriting) => {
-    const { required, unique, values, refers, ...rest }: Partial<Column> & Pick<Column, 'name' | 'type'> = {
-      ...column,
-      ...change,
-    };
+  const problem = columnNameProblem(columns, at, wanted);
+  const set = (label: string, change: ColumnChanges, rewriting?: Rewriting) => {
     onChange(
       label,
-      columns.with(at, {
-        ...rest,
-        ...(required ? { required } : {}),
-        ...(unique ? { unique } : {}),
-        ...(values && values.length > 0 ? { values } : {}),
-        ...(refers ? { refers } : {}),
-      }),
+      columns.with(
+        at,
+        withRules({
+          ...column,
+          ...change,
+          name: change.name ?? column.name,
+          type: change.type ?? column.type,
+        }),
+      ),
       rewriting,
     );
   };
@@ -100,79 +104,7 @@ export function ColumnDialog({
             {problem}
           </p>
         )}
-        <label className="flex items-center gap-2">
-          <span className="w-28 text-quiet">Type</span>
-          <select
-            className="field flex-1"
-            value={column.type}
-            onChange={(event) => {
-              const type = event.target.value as ColumnType;
-              set(`Type of ${column.name}`, { type }, { what: 'retype', column: column.name, type });
-            }}
-          >
-            {columnTypes.map((type) => (
-              <option key={type} value={type}>
-                {typeWords[type]}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label className="flex items-start gap-2">
-          <span className="w-28 pt-1 text-quiet">One of</span>
-          <textarea
-            className="field h-auto flex-1 py-1"
-            rows={3}
-            placeholder="Any value; or one a line"
-            defaultValue={(column.values ?? []).join('\n')}
-            onBlur={(event) => {
-              const values = event.target.value
-                .split('\n')
-                .map((line) => line.trim())
-                .filter(Boolean);
-              if (values.join('\n') !== (column.values ?? []).join('\n'))
-                set(`Values of ${column.name}`, { values });
-            }}
-          />
-        </label>
-        <label className="flex items-center gap-2">
-          <span className="w-28 text-quiet">Refers to</span>
-          <select
-            className="field flex-1"
-            value={column.refers ? `${column.refers.list}.${column.refers.column}` : ''}
-            onChange={(event) => {
-              const refers = targets.find(({ list, column: of }) => `${list}.${of}` === event.target.value);
-              const { refers: _, ...rest } = column;
-              onChange(`Reference of ${column.name}`, columns.with(at, refers ? { ...rest, refers } : rest));
-            }}
-          >
-            <option value="">no other list</option>
-            {targets.map(({ list, column: of }) => (
-              <option key={`${list}.${of}`} value={`${list}.${of}`}>
-                {of} of {list}
-              </option>
-            ))}
-          </select>
-        </label>
-        <div className="ml-[120px] flex gap-4">
-          <label className="flex items-center gap-1.5">
-            <input
-              type="checkbox"
-              className="accent-spruce"
-              checked={column.required ?? false}
-              onChange={(event) => set(`${column.name} required`, { required: event.target.checked })}
-            />
-            Required
-          </label>
-          <label className="flex items-center gap-1.5">
-            <input
-              type="checkbox"
-              className="accent-spruce"
-              checked={column.unique ?? false}
-              onChange={(event) => set(`${column.name} unique`, { unique: event.target.checked })}
-            />
-            Different in each row
-          </label>
-        </div>
+        <ColumnRules column={column} targets={targets} onSet={set} />
         <div className="mt-2 flex items-center gap-2 border-t border-rule pt-3">
           <button type="button" className="btn" disabled={at === 0} onClick={() => move(-1)}>
             <ArrowLeft size={14} aria-hidden /> To the left

@@ -13,7 +13,8 @@ import {
   type StoredTable,
 } from '@hovrin/core';
 import { useId, useState } from 'react';
-import { FeedField, firstFeed } from './FeedField.tsx';
+import { FeedField } from './FeedField.tsx';
+import { firstFeed } from './feeds.ts';
 import { StatusField } from './StatusField.tsx';
 
 interface StartFieldProps {

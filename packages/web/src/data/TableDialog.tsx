@@ -1,30 +1,21 @@
 /** A list of records as a table: cells edited like in a spreadsheet, columns with types and rules, CSV and JSON in and out. */
 import {
-  type Column,
   columnsOf,
-  csvOf,
-  firstRows,
   freshName,
   type RowQuestion,
-  readTableFile,
   rowSteps,
   rowsOf,
   type StateVariable,
-  type Step,
   type StoredTable,
 } from '@hovrin/core';
-import { Download, Plus, Search, Upload } from 'lucide-react';
-import { nanoid } from 'nanoid';
-import { useRef, useState } from 'react';
-import { api } from '../api.ts';
-import { download, downloadFrom } from '../download.ts';
+import { useState } from 'react';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { Dialog } from '../parts/Dialog.tsx';
-import { Menu } from '../parts/Menu.tsx';
 import { ColumnDialog } from './ColumnDialog.tsx';
+import { RowsBar } from './RowsBar.tsx';
 import { type RowSource, useListRows, useStoredRows } from './rowSource.ts';
 import { TableGrid } from './TableGrid.tsx';
-import { changed, setColumns, takeRows } from './tableChanges.ts';
+import { type RefusedFile, useRowsWork } from './useRowsWork.ts';
 
 interface TableDialogProps {
   readonly variable: StateVariable;
@@ -60,14 +51,6 @@ function StoredTableDialog(props: QuestionProps & { variable: StateVariable & { 
   return <RowsDialog {...props} source={useStoredRows(props.variable, props.question)} />;
 }
 
-/** Larger files are read by the server, bytes. */
-const largestHere = 1_000_000;
-/** Most rows that a step takes away by naming each. */
-const mostNamed = 2000;
-
-const counted = (count: number, one: string, many: string) =>
-  `${count.toLocaleString('en')} ${count === 1 ? one : many}`;
-
 function RowsDialog({
   variable,
   source,
@@ -79,192 +62,32 @@ function RowsDialog({
   const { editor } = useWorkplace();
   const { project } = useEditorState('project');
   const columns = columnsOf(variable);
-  const file = useRef<HTMLInputElement>(null);
-  const [refused, setRefused] = useState<{ file: string; said: readonly string[]; more: number }>();
   const [column, setColumn] = useState<number>();
-  const [working, setWorking] = useState<string>();
-  const dispatch = (label: string, steps: readonly Step[]) => editor.dispatch({ label, steps });
-  /** Changes rows; from then on the columns are what they were taken for, whatever comes into them. */
-  const editRows = (label: string, steps: readonly Step[]) => {
-    const isSaid = columns.every((each) => variable.columns?.some(({ name: own }) => own === each.name));
-    const said = changed(variable, (each) => ({ ...each, columns }));
-    return dispatch(label, isSaid ? steps : [...said, ...steps]);
-  };
-  /** Does something that takes a while, and says what goes wrong. */
-  const during = async (words: string, work: () => Promise<void>) => {
-    setWorking(words);
-    try {
-      await work();
-    } catch (error) {
-      editor.tell((error as Error).message);
-    } finally {
-      setWorking(undefined);
-    }
-  };
-  const take = (from: string, read: readonly Column[], rows: Parameters<typeof takeRows>[2]) => {
-    const others = columns.filter((each) => !read.some(({ name: own }) => own === each.name));
-    const into = editor.state.project.state.find((each) => each.name === name) ?? variable;
-    if (!dispatch(`Rows of ${name} from ${from}`, takeRows(into, [...read, ...others], rows, firstRows)))
-      return;
-    const made = editor.state.project.state.find((each) => each.name === name);
-    const counts = (count: number) => `${count.toLocaleString('en-GB')} ${count === 1 ? 'row' : 'rows'}`;
-    const came = made?.table?.rows ?? rowsOf(made ?? into)?.length ?? 0;
-    const words = [
-      `${counts(came)} of ${from}${source.total > 0 ? ` in place of ${counts(source.total)}; undo brings those back` : ''}.`,
-      ...(made?.table && !into.table
-        ? [`${name} is a table now: its rows are kept beside the document.`]
-        : []),
-    ];
-    editor.tell(words.join(' '));
-  };
-  const bringIn = async (chosen: File) => {
-    setRefused(undefined);
-    const isSmall = chosen.size <= largestHere && !variable.table;
-    const here = isSmall
-      ? readTableFile(chosen.name, await chosen.text(), columns, project.state)
-      : undefined;
-    if (here && !here.ok) return setRefused({ file: chosen.name, said: here.said, more: 0 });
-    if (here && here.rows.length <= firstRows) return take(chosen.name, here.columns, here.rows);
-    // What the server reads it by is what is here.
-    if (!(await editor.settled()))
-      throw new Error('The server cannot be reached; it reads files of this size.');
-    const taken = await api.takeFile(editor.projectId, name, chosen);
-    if (taken.ok) take(chosen.name, taken.columns, taken.rows);
-    else setRefused({ file: chosen.name, ...taken });
-  };
+  const { working, refused, editRows, changeColumns, bringIn, remove } = useRowsWork(
+    variable,
+    source,
+    question,
+  );
   const addColumn = () => {
     const fresh = freshName('column', (each) => columns.some((other) => other.name === each));
     void changeColumns(`Add ${fresh} to ${name}`, [...columns, { name: fresh, type: 'text' }]);
     setColumn(columns.length);
   };
-  const changeColumns = (
-    label: string,
-    next: readonly Column[],
-    rewriting?: Parameters<typeof setColumns>[3],
-  ) =>
-    during('The rows are being changed …', async () => {
-      if (rewriting && variable.table) await editor.settled();
-      dispatch(label, await setColumns(editor.projectId, variable, next, rewriting));
-    });
-  const remove = async (from: number, until: number) => {
-    const label = `Remove rows from ${name}`;
-    const many = until - from;
-    if (variable.table && many > mostNamed) {
-      if (question.sort !== undefined || question.find) {
-        editor.tell(`At most ${mostNamed} of the rows that are found are removed at once.`);
-        return;
-      }
-      const first = (rowsOf(variable) ?? []).slice(from, until);
-      const batch = { batch: nanoid(16), count: many, first };
-      dispatch(label, [{ type: 'rows', list: name, at: from, remove: batch, insert: [] }]);
-      return;
-    }
-    const rows = await source.stretch(from, until);
-    const steps = rowSteps(name, { changed: rows.map((row) => ({ ...row, to: undefined })) }, source.total);
-    dispatch(label, steps);
-  };
-  const saveAs = (as: 'csv' | 'json') => {
-    if (variable.table) downloadFrom(api.fileAddress(editor.projectId, name, as), `${name}.${as}`);
-    else if (as === 'csv')
-      download(`${name}.csv`, new Blob([csvOf(columns, rowsOf(variable) ?? [])], { type: 'text/csv' }));
-    else
-      download(
-        `${name}.json`,
-        new Blob([JSON.stringify(rowsOf(variable), undefined, 2)], { type: 'application/json' }),
-      );
-  };
-  const more = refused ? refused.more + Math.max(0, refused.said.length - 50) : 0;
+  const targets = project.state
+    .filter((each) => each.name !== name)
+    .flatMap((each) => columnsOf(each).map((target) => ({ list: each.name, column: target.name })));
   return (
     <Dialog title={`Rows of ${name}`} onClose={onClose} width={1060}>
-      <div className="mb-2 flex items-center gap-2">
-        <button
-          type="button"
-          className="btn"
-          onClick={() => {
-            onQuestion({});
-            editRows(`Add a row to ${name}`, rowSteps(name, { added: [{}] }, source.total));
-          }}
-        >
-          <Plus size={14} aria-hidden /> Add a row
-        </button>
-        <button type="button" className="btn" onClick={addColumn}>
-          <Plus size={14} aria-hidden /> Add a column
-        </button>
-        <span className="text-quiet" aria-live="polite">
-          {working ?? (source.isWaiting ? 'The rows are coming …' : undefined) ?? (
-            <>
-              {question.find
-                ? `${source.count.toLocaleString('en')} of ${counted(source.total, 'row', 'rows')}`
-                : counted(source.total, 'row', 'rows')}
-              {source.wrong > 0 && (
-                <span className="ml-2 text-brick">
-                  {counted(source.wrong, 'cell is not right', 'cells are not right')}
-                </span>
-              )}
-            </>
-          )}
-        </span>
-        <span className="flex-1" />
-        <label className="relative w-44">
-          <Search size={13} aria-hidden className="absolute top-2 left-2 text-quiet" />
-          <input
-            className="field !pl-7"
-            type="search"
-            aria-label={`Find rows of ${name}`}
-            placeholder="Find rows"
-            value={question.find ?? ''}
-            onChange={(event) => onQuestion({ ...question, find: event.target.value })}
-          />
-        </label>
-        <input
-          ref={file}
-          type="file"
-          accept=".csv,.tsv,.txt,.json"
-          className="sr-only"
-          aria-label="A file with rows"
-          tabIndex={-1}
-          onChange={(event) => {
-            const [chosen] = event.target.files ?? [];
-            event.target.value = '';
-            if (chosen) void during(`${chosen.name} is being read …`, () => bringIn(chosen));
-          }}
-        />
-        <button
-          type="button"
-          className="btn"
-          title="CSV or JSON; its rows take the place of these, and undo brings these back"
-          disabled={working !== undefined}
-          onClick={() => file.current?.click()}
-        >
-          <Upload size={14} aria-hidden /> Rows from a file
-        </button>
-        <Menu
-          label="Save rows"
-          button={
-            <button type="button" className="btn">
-              <Download size={14} aria-hidden /> Save
-            </button>
-          }
-          entries={[
-            { label: 'as CSV', onSelect: () => saveAs('csv') },
-            { label: 'as JSON', onSelect: () => saveAs('json') },
-          ]}
-        />
-      </div>
-      {refused && (
-        <div
-          role="alert"
-          className="mb-2 max-h-32 overflow-y-auto rounded-md border border-brick/50 p-2 text-brick"
-        >
-          <p className="font-medium">Nothing was taken from {refused.file}.</p>
-          <ul>
-            {refused.said.slice(0, 50).map((said) => (
-              <li key={said}>{said}</li>
-            ))}
-            {more > 0 && <li>and {more} more</li>}
-          </ul>
-        </div>
-      )}
+      <RowsBar
+        {...{ variable, source, question, working, onQuestion }}
+        onAddRow={() => {
+          onQuestion({});
+          editRows(`Add a row to ${name}`, rowSteps(name, { added: [{}] }, source.total));
+        }}
+        onAddColumn={addColumn}
+        onFile={(file) => void bringIn(file)}
+      />
+      {refused && <Refused {...refused} />}
       {source.failed !== undefined ? (
         <p role="alert" className="rounded-md border border-brick/50 p-8 text-center text-brick">
           The rows did not come: {source.failed} They are asked for again as soon as something changes.
@@ -284,7 +107,7 @@ function RowsDialog({
           onEdit={(edit, label) => {
             if (editRows(label, rowSteps(name, edit, source.total))) source.show(edit);
           }}
-          onRemove={(from, until) => void during('Rows are being removed …', () => remove(from, until))}
+          onRemove={(from, until) => void remove(from, until)}
           onTell={editor.tell}
           onColumn={setColumn}
           onUndo={() => editor.undo()}
@@ -294,13 +117,33 @@ function RowsDialog({
         <ColumnDialog
           columns={columns}
           at={column}
+          column={columns[column]}
           onChange={(label, next, rewriting) => void changeColumns(label, next, rewriting)}
-          targets={project.state
-            .filter(({ name }) => name !== variable.name)
-            .flatMap((each) => columnsOf(each).map((target) => ({ list: each.name, column: target.name })))}
+          targets={targets}
           onClose={() => setColumn(undefined)}
         />
       )}
     </Dialog>
+  );
+}
+
+/** Most reasons that are told. */
+const mostTold = 50;
+
+function Refused({ file, said, more }: RefusedFile) {
+  const untold = more + Math.max(0, said.length - mostTold);
+  return (
+    <div
+      role="alert"
+      className="mb-2 max-h-32 overflow-y-auto rounded-md border border-brick/50 p-2 text-brick"
+    >
+      <p className="font-medium">Nothing was taken from {file}.</p>
+      <ul>
+        {said.slice(0, mostTold).map((each) => (
+          <li key={each}>{each}</li>
+        ))}
+        {untold > 0 && <li>and {untold} more</li>}
+      </ul>
+    </div>
   );
 }

@@ -1,0 +1,98 @@
+/** Type and rules of a column. */
+import { type Column, type ColumnType, columnTypes, type Reference, type Rewriting } from '@hovrin/core';
+
+const typeWords: Readonly<Record<ColumnType, string>> = {
+  text: 'text',
+  number: 'number',
+  boolean: 'yes / no',
+  date: 'date',
+};
+
+/** What changes in a column; undefined takes a rule away. */
+export type ColumnChanges = { readonly [Part in keyof Column]?: Column[Part] | undefined };
+
+interface ColumnRulesProps {
+  readonly column: Column;
+  /** Columns of other lists that it may refer to. */
+  readonly targets: readonly Reference[];
+  readonly onSet: (label: string, change: ColumnChanges, rewriting?: Rewriting) => void;
+}
+
+export function ColumnRules({ column, targets, onSet }: ColumnRulesProps) {
+  return (
+    <>
+      <label className="flex items-center gap-2">
+        <span className="w-28 text-quiet">Type</span>
+        <select
+          className="field flex-1"
+          value={column.type}
+          onChange={(event) => {
+            const type = event.target.value as ColumnType;
+            onSet(`Type of ${column.name}`, { type }, { what: 'retype', column: column.name, type });
+          }}
+        >
+          {columnTypes.map((type) => (
+            <option key={type} value={type}>
+              {typeWords[type]}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label className="flex items-start gap-2">
+        <span className="w-28 pt-1 text-quiet">One of</span>
+        <textarea
+          className="field h-auto flex-1 py-1"
+          rows={3}
+          placeholder="Any value; or one a line"
+          defaultValue={(column.values ?? []).join('\n')}
+          onBlur={(event) => {
+            const values = event.target.value
+              .split('\n')
+              .map((line) => line.trim())
+              .filter(Boolean);
+            if (values.join('\n') !== (column.values ?? []).join('\n'))
+              onSet(`Values of ${column.name}`, { values });
+          }}
+        />
+      </label>
+      <label className="flex items-center gap-2">
+        <span className="w-28 text-quiet">Refers to</span>
+        <select
+          className="field flex-1"
+          value={column.refers ? `${column.refers.list}.${column.refers.column}` : ''}
+          onChange={(event) => {
+            const refers = targets.find(({ list, column: of }) => `${list}.${of}` === event.target.value);
+            onSet(`Reference of ${column.name}`, { refers });
+          }}
+        >
+          <option value="">no other list</option>
+          {targets.map(({ list, column: of }) => (
+            <option key={`${list}.${of}`} value={`${list}.${of}`}>
+              {of} of {list}
+            </option>
+          ))}
+        </select>
+      </label>
+      <div className="ml-[120px] flex gap-4">
+        <label className="flex items-center gap-1.5">
+          <input
+            type="checkbox"
+            className="accent-spruce"
+            checked={column.required ?? false}
+            onChange={(event) => onSet(`${column.name} required`, { required: event.target.checked })}
+          />
+          Required
+        </label>
+        <label className="flex items-center gap-1.5">
+          <input
+            type="checkbox"
+            className="accent-spruce"
+            checked={column.unique ?? false}
+            onChange={(event) => onSet(`${column.name} unique`, { unique: event.target.checked })}
+          />
+          Different in each row
+        </label>
+      </div>
+    </>
+  );
+}
