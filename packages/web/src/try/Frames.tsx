@@ -1,243 +1,175 @@
 /** The application running side by side in several sizes: what happens in one happens in the others. */
-import type { ToldTrace } from '@hovrin/core/runtime';
 import { MoreHorizontal, RotateCw } from 'lucide-react';
-import { type PointerEvent, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
-import { Menu } from '../parts/Menu.tsx';
-import { foldings, resized, type ScreenSize, safeOf, shared, sizeWords, turned } from '../sizes.ts';
+import { type PointerEvent, useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
+import { Menu, type MenuEntry } from '../parts/Menu.tsx';
+import { useRoom } from '../parts/useRoom.ts';
+import { foldings, resized, type ScreenSize, shared, sizeWords, turned } from '../sizes.ts';
 import { Covered } from '../workbench/bays/Covered.tsx';
 import type { Conditions } from './conditions.tsx';
-import type { GivenThing } from './Given.tsx';
-
-/** What a running page says to the window around it. */
-type PageMessage =
-  | { readonly type: 'hovrin-problem' | 'hovrin-screen' | 'hovrin-pick'; readonly text: string }
-  | { readonly type: 'hovrin-state'; readonly name: string; readonly value: unknown }
-  | { readonly type: 'hovrin-trace'; readonly trace: ToldTrace }
-  | { readonly type: 'hovrin-file'; readonly name: string; readonly text: string }
-  | { readonly type: 'hovrin-copy'; readonly text: string }
-  | { readonly type: 'hovrin-dialogs'; readonly names: readonly string[] };
+import { type FramesListener, LinkedFrames, type PageMessage } from './linkedFrames.ts';
 
 const gap = 28;
 
-/** The screen that a page begins with, by its address. */
-const startOf = (address: string): string => decodeURIComponent(address.split('#')[1] ?? '');
-
-interface FramesProps {
+interface FramesProps extends Omit<FramesListener, 'onRunning'> {
   readonly sizes: readonly ScreenSize[];
   readonly address: string;
   readonly conditions: Conditions;
   /** What happens in one happens in the others. */
   readonly linked: boolean;
-  readonly onProblem: (text: string) => void;
-  readonly onPick: (screen: string, control: string) => void;
-  readonly onGiven: (thing: GivenThing) => void;
-  readonly onTrace: (size: string, screen: string, trace: ToldTrace) => void;
 }
 
-export function Frames({
-  sizes,
-  address,
-  conditions,
-  linked,
-  onProblem,
-  onPick,
-  onGiven,
-  onTrace,
-}: FramesProps) {
-  const area = useRef<HTMLDivElement>(null);
-  const frames = useRef(new Map<string, HTMLIFrameElement>());
-  /** Which screen each shows, and what has been entered since the beginning. */
-  const screens = useRef(new Map<string, string>());
-  const entered = useRef(new Map<string, unknown>());
-  const [own, setOwn] = useState<ReadonlyMap<string, ScreenSize>>(new Map());
-  const [room, setRoom] = useState({ width: 0, height: 0 });
+/** The linked pages, with what they have to be told whenever it changes. */
+function useLinkedFrames(props: FramesProps, sizeOf: (label: string) => ScreenSize | undefined) {
+  const { sizes, address, conditions, linked } = props;
+  const [frames] = useState(() => new LinkedFrames());
   /** Sizes whose page has said that it runs. */
   const [running, setRunning] = useState<ReadonlySet<string>>(new Set());
-  useEffect(() => {
-    const watch = new ResizeObserver(
-      ([entry]) => entry && setRoom({ width: entry.contentRect.width, height: entry.contentRect.height }),
-    );
-    if (area.current) watch.observe(area.current);
-    return () => watch.disconnect();
-  }, []);
-  const onThere = useCallback((label: string, frame: HTMLIFrameElement) => {
-    frames.current.set(label, frame);
-    return () => {
-      frames.current.delete(label);
-      screens.current.delete(label);
-    };
-  }, []);
-  const send = (label: string, message: object) =>
-    frames.current.get(label)?.contentWindow?.postMessage(message, '*');
-  /** What a page is told of the device that it runs on, and of its reader. */
-  const tellConditions = (label: string) => {
-    const size = own.get(label) ?? sizes.find((each) => each.label === label);
-    if (!size) return;
-    const { long: _, sample: __, ...rest } = conditions;
-    send(label, {
-      type: 'hovrin-conditions',
-      ...rest,
-      touch: size.touch ?? false,
-      safe: safeOf(size),
-      // One of those that are linked does what happens by itself, or each would do it for all.
-      follows: linked && label !== sizes[0]?.label,
-      ...(size.hinge ? { hinge: size.hinge } : {}),
-    });
-  };
+  const setting = { address, linked, conditions, sizes, sizeOf };
   // biome-ignore lint/correctness/useExhaustiveDependencies: this is all that it tells of.
-  useEffect(() => {
-    for (const label of frames.current.keys()) tellConditions(label);
-  }, [conditions, sizes, own, linked]);
+  useEffect(() => frames.tellAllConditions(setting), [conditions, sizes, sizeOf, linked]);
   // Other files are loaded into the same frames: their pages begin anew, with what has been entered.
   // biome-ignore lint/correctness/useExhaustiveDependencies: another address is what it is about.
   useEffect(() => {
-    screens.current.clear();
+    frames.reload();
     setRunning(new Set());
-  }, [address]);
+  }, [frames, address]);
   // Other rows are another beginning: what was made of the ones before does not belong to them.
   // biome-ignore lint/correctness/useExhaustiveDependencies: other rows are what it is about.
-  useEffect(() => entered.current.clear(), [conditions.sample]);
+  useEffect(() => frames.forget(), [frames, conditions.sample]);
   useEffect(() => {
-    const hear = ({ source, data }: MessageEvent<PageMessage>) => {
-      const label = [...frames.current].find(([, frame]) => frame.contentWindow === source)?.[0];
-      if (label === undefined || typeof data?.type !== 'string') return;
-      const others = linked ? [...frames.current.keys()].filter((each) => each !== label) : [];
-      switch (data.type) {
-        case 'hovrin-problem':
-          onProblem(String(data.text));
-          break;
-        case 'hovrin-pick':
-          onPick(screens.current.get(label) ?? '', String(data.text));
-          break;
-        case 'hovrin-file':
-          onGiven({ as: 'file', name: String(data.name), text: String(data.text) });
-          break;
-        case 'hovrin-copy':
-          onGiven({ as: 'copy', text: String(data.text) });
-          break;
-        case 'hovrin-trace':
-          onTrace(label, screens.current.get(label) ?? '', data.trace);
-          break;
-        case 'hovrin-screen': {
-          const screen = String(data.text);
-          const began = !screens.current.has(label);
-          screens.current.set(label, screen);
-          if (began) {
-            setRunning((before) => new Set(before).add(label));
-            tellConditions(label);
-            if (linked)
-              for (const [name, value] of entered.current) send(label, { type: 'hovrin-set', name, value });
-          }
-          // The first screen of a page that starts is where it begins, unless a link was pressed before it had started.
-          if (began && screen === startOf(address)) {
-            const elsewhere = others.map((each) => screens.current.get(each)).find(Boolean);
-            if (elsewhere && elsewhere !== screen) send(label, { type: 'hovrin-go', screen: elsewhere });
-          } else
-            for (const each of others)
-              if ((screens.current.get(each) ?? screen) !== screen) send(each, { type: 'hovrin-go', screen });
-          break;
-        }
-        case 'hovrin-dialogs': {
-          const names = data.names.map(String);
-          for (const each of others) send(each, { type: 'hovrin-show-dialogs', names });
-          break;
-        }
-        case 'hovrin-state':
-          entered.current.set(data.name, data.value);
-          for (const each of others) send(each, { type: 'hovrin-set', name: data.name, value: data.value });
-      }
-    };
+    const onRunning = (label: string) => setRunning((before) => new Set(before).add(label));
+    const hear = ({ source, data }: MessageEvent<PageMessage>) =>
+      frames.hear(source, data, setting, { ...props, onRunning });
     window.addEventListener('message', hear);
     return () => window.removeEventListener('message', hear);
   });
-  const shown = sizes.map((size) => own.get(size.label) ?? size);
-  const scale = useMemo(() => {
-    const width = sizes.reduce((sum, size) => sum + size.width, 0);
-    const tallest = Math.max(...sizes.map((size) => size.height));
-    return Math.min(
-      1,
-      (room.width - gap * (sizes.length + 1)) / width,
-      (room.height - gap * 2 - 24) / tallest,
-    );
-  }, [sizes, room]);
+  const onThere = useCallback(
+    (label: string, frame: HTMLIFrameElement) => frames.add(label, () => frame.contentWindow),
+    [frames],
+  );
+  return { running, onThere };
+}
+
+/** The scale at which all sizes stand beside each other in a room. */
+export function scaleFor(sizes: readonly ScreenSize[], room: { width: number; height: number }): number {
+  const width = sizes.reduce((sum, size) => sum + size.width, 0);
+  const tallest = Math.max(...sizes.map((size) => size.height));
+  return Math.min(1, (room.width - gap * (sizes.length + 1)) / width, (room.height - gap * 2 - 24) / tallest);
+}
+
+export function Frames(props: FramesProps) {
+  const { sizes, address, linked } = props;
+  const [own, setOwn] = useState<ReadonlyMap<string, ScreenSize>>(new Map());
+  const sizeOf = useCallback(
+    (label: string) => own.get(label) ?? sizes.find((each) => each.label === label),
+    [own, sizes],
+  );
+  const { running, onThere } = useLinkedFrames(props, sizeOf);
+  const { element, room } = useRoom({ width: 0, height: 0 });
+  const scale = scaleFor(sizes, room);
   const change = (size: ScreenSize) => setOwn(new Map(own).set(size.label, resized(size)));
   return (
     <div
-      ref={area}
+      ref={element}
       className="flex min-w-0 flex-1 items-start justify-center overflow-auto"
       style={{ gap, padding: gap }}
     >
       {room.width > 0 &&
-        shown.map((size) => (
-          <figure key={size.label} className="m-0 flex flex-col gap-1.5">
-            <figcaption className="flex items-center gap-2 text-[12px] whitespace-nowrap">
-              <span className="font-medium">{size.label}</span>
-              <button
-                type="button"
-                className="btn-bare !h-5 !min-w-5"
-                aria-label={`Turn ${size.label}`}
-                title={`Turn ${size.label}; what was typed stays`}
-                onClick={() => change(turned(size))}
-              >
-                <RotateCw size={12} />
-              </button>
-              <Menu
-                label={`More of ${size.label}`}
-                button={
-                  <button
-                    type="button"
-                    className="btn-bare !h-5 !min-w-5"
-                    aria-label={`More of ${size.label}`}
-                    title="Fold it, or share the window"
-                  >
-                    <MoreHorizontal size={13} />
-                  </button>
-                }
-                entries={() => {
-                  const whole = sizes.find(({ label }) => label === size.label)!;
-                  const parts = [
-                    ['The whole window', 1],
-                    ['Two thirds, beside another application', 2 / 3],
-                    ['Half, beside another application', 1 / 2],
-                    ['A third, beside another application', 1 / 3],
-                  ] as const;
-                  return [
-                    ...parts.map(([label, part]) => ({
-                      label,
-                      checked: Math.round(whole.width * part) === size.width,
-                      onSelect: () => change(part === 1 ? whole : shared(whole, part)),
-                    })),
-                    ...(foldings.some(({ label }) => label === whole.label)
-                      ? foldings.map((state) => ({
-                          label: state.label,
-                          checked: state.width === size.width && state.hinge === size.hinge,
-                          onSelect: () => change({ ...state, label: size.label }),
-                        }))
-                      : []),
-                  ];
-                }}
-              />
-              <span className="ml-auto text-quiet">
-                {sizeWords(size)} · {Math.round(scale * 100)} %
-              </span>
-            </figcaption>
-            <div className="relative" style={{ width: size.width * scale, height: size.height * scale }}>
-              <div className="size-full overflow-hidden rounded-md border border-rule bg-white">
-                <RunningPage
-                  size={size}
-                  address={address}
-                  follows={linked && size.label !== sizes[0]?.label}
-                  scale={scale}
-                  onThere={onThere}
-                />
+        sizes.map((whole, index) => {
+          const size = own.get(whole.label) ?? whole;
+          return (
+            <figure key={size.label} className="m-0 flex flex-col gap-1.5">
+              <Caption size={size} whole={whole} scale={scale} onSize={change} />
+              <div className="relative" style={{ width: size.width * scale, height: size.height * scale }}>
+                <div className="size-full overflow-hidden rounded-md border border-rule bg-white">
+                  <RunningPage
+                    size={size}
+                    address={address}
+                    follows={linked && index > 0}
+                    scale={scale}
+                    onThere={onThere}
+                  />
+                </div>
+                {!running.has(size.label) && <Coming label={size.label} />}
+                <Covered size={size} scale={scale} />
+                <Corner size={size} scale={scale} onSize={change} />
               </div>
-              {!running.has(size.label) && <Coming label={size.label} />}
-              <Covered size={size} scale={scale} />
-              <Corner size={size} scale={scale} onSize={change} />
-            </div>
-          </figure>
-        ))}
+            </figure>
+          );
+        })}
     </div>
+  );
+}
+
+const windowParts = [
+  ['The whole window', 1],
+  ['Two thirds, beside another application', 2 / 3],
+  ['Half, beside another application', 1 / 2],
+  ['A third, beside another application', 1 / 3],
+] as const;
+
+/** What a size can be made without dragging. */
+function sizeEntries(
+  size: ScreenSize,
+  whole: ScreenSize,
+  onSize: (size: ScreenSize) => void,
+): readonly MenuEntry[] {
+  const parts = windowParts.map(([label, part]) => ({
+    label,
+    checked: Math.round(whole.width * part) === size.width,
+    onSelect: () => onSize(part === 1 ? whole : shared(whole, part)),
+  }));
+  if (!foldings.some(({ label }) => label === whole.label)) return parts;
+  const folds = foldings.map((state) => ({
+    label: state.label,
+    checked: state.width === size.width && state.hinge === size.hinge,
+    onSelect: () => onSize({ ...state, label: size.label }),
+  }));
+  return [...parts, ...folds];
+}
+
+/** @param whole the size as it is among the sizes, before it was turned or drawn. */
+function Caption({
+  size,
+  whole,
+  scale,
+  onSize,
+}: {
+  size: ScreenSize;
+  whole: ScreenSize;
+  scale: number;
+  onSize: (size: ScreenSize) => void;
+}) {
+  return (
+    <figcaption className="flex items-center gap-2 text-[12px] whitespace-nowrap">
+      <span className="font-medium">{size.label}</span>
+      <button
+        type="button"
+        className="btn-bare !h-5 !min-w-5"
+        aria-label={`Turn ${size.label}`}
+        title={`Turn ${size.label}; what was typed stays`}
+        onClick={() => onSize(turned(size))}
+      >
+        <RotateCw size={12} />
+      </button>
+      <Menu
+        label={`More of ${size.label}`}
+        button={
+          <button
+            type="button"
+            className="btn-bare !h-5 !min-w-5"
+            aria-label={`More of ${size.label}`}
+            title="Fold it, or share the window"
+          >
+            <MoreHorizontal size={13} />
+          </button>
+        }
+        entries={() => sizeEntries(size, whole, onSize)}
+      />
+      <span className="ml-auto text-quiet">
+        {sizeWords(size)} · {Math.round(scale * 100)} %
+      </span>
+    </figcaption>
   );
 }
 
@@ -281,7 +213,7 @@ function RunningPage({
   const frame = useRef<HTMLIFrameElement>(null);
   // As it was at the beginning: another address would load the page anew.
   const [begun] = useState(follows);
-  useLayoutEffect(() => onThere(label, frame.current!), [label, onThere]);
+  useLayoutEffect(() => (frame.current ? onThere(label, frame.current) : undefined), [label, onThere]);
   return (
     <iframe
       ref={frame}

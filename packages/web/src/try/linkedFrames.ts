@@ -1,0 +1,160 @@
+/** Pages that run side by side: what each says is heard, and what happens in one happens in the others. */
+import type { ToldTrace } from '@hovrin/core/runtime';
+import { type ScreenSize, safeOf } from '../sizes.ts';
+import type { Conditions } from './conditions.tsx';
+import type { GivenThing } from './Given.tsx';
+
+/** What a running page says to the window around it. */
+export type PageMessage =
+  | { readonly type: 'hovrin-problem' | 'hovrin-screen' | 'hovrin-pick'; readonly text: string }
+  | { readonly type: 'hovrin-state'; readonly name: string; readonly value: unknown }
+  | { readonly type: 'hovrin-trace'; readonly trace: ToldTrace }
+  | { readonly type: 'hovrin-file'; readonly name: string; readonly text: string }
+  | { readonly type: 'hovrin-copy'; readonly text: string }
+  | { readonly type: 'hovrin-dialogs'; readonly names: readonly string[] };
+
+/** The screen that a page begins with, by its address. */
+const startOf = (address: string): string => decodeURIComponent(address.split('#')[1] ?? '');
+
+/** Who hears what pages tell the person. */
+export interface FramesListener {
+  onProblem(text: string): void;
+  onPick(screen: string, control: string): void;
+  onGiven(thing: GivenThing): void;
+  onTrace(size: string, screen: string, trace: ToldTrace): void;
+  /** A page has said that it runs. */
+  onRunning(size: string): void;
+}
+
+/** What all pages run under. */
+export interface FramesSetting {
+  readonly address: string;
+  readonly linked: boolean;
+  readonly conditions: Conditions;
+  /** The sizes that are shown, the first of which does for all what happens by itself. */
+  readonly sizes: readonly ScreenSize[];
+  /** A size as it was turned or drawn. */
+  sizeOf(label: string): ScreenSize | undefined;
+}
+
+/** Where messages to a page go. */
+export interface PageWindow {
+  postMessage(message: object, target: string): void;
+}
+
+export class LinkedFrames {
+  private readonly windows = new Map<string, () => PageWindow | null>();
+  /** Which screen each shows. */
+  private readonly screens = new Map<string, string>();
+  /** What has been entered since the beginning. */
+  private readonly entered = new Map<string, unknown>();
+
+  /** @returns what is called when the frame goes. */
+  add(label: string, window: () => PageWindow | null): () => void {
+    this.windows.set(label, window);
+    return () => {
+      this.windows.delete(label);
+      this.screens.delete(label);
+    };
+  }
+
+  /** The pages are loaded anew; they go on with what has been entered. */
+  reload(): void {
+    this.screens.clear();
+  }
+
+  /** Everything begins anew. */
+  forget(): void {
+    this.entered.clear();
+  }
+
+  private send(label: string, message: object): void {
+    this.windows.get(label)?.()?.postMessage(message, '*');
+  }
+
+  /** Tells a page of the device that it runs on, and of its reader. */
+  tellConditions(label: string, { conditions, linked, sizes, sizeOf }: FramesSetting): void {
+    const size = sizeOf(label);
+    if (!size) return;
+    const { long: _, sample: __, ...rest } = conditions;
+    this.send(label, {
+      type: 'hovrin-conditions',
+      ...rest,
+      touch: size.touch ?? false,
+      safe: safeOf(size),
+      // One of those that are linked does what happens by itself, or each would do it for all.
+      follows: linked && label !== sizes[0]?.label,
+      ...(size.hinge ? { hinge: size.hinge } : {}),
+    });
+  }
+
+  tellAllConditions(setting: FramesSetting): void {
+    for (const label of this.windows.keys()) this.tellConditions(label, setting);
+  }
+
+  /** Hears what a page says. @param source its window; what others say is nothing. */
+  hear(source: unknown, data: PageMessage, setting: FramesSetting, listener: FramesListener): void {
+    const label = [...this.windows].find(([, window]) => window() === source)?.[0];
+    if (label === undefined || typeof data?.type !== 'string') return;
+    const others = setting.linked ? [...this.windows.keys()].filter((each) => each !== label) : [];
+    const tellOthers = (message: object) => {
+      for (const each of others) this.send(each, message);
+    };
+    switch (data.type) {
+      case 'hovrin-problem':
+        listener.onProblem(String(data.text));
+        break;
+      case 'hovrin-pick':
+        listener.onPick(this.screens.get(label) ?? '', String(data.text));
+        break;
+      case 'hovrin-file':
+        listener.onGiven({ as: 'file', name: String(data.name), text: String(data.text) });
+        break;
+      case 'hovrin-copy':
+        listener.onGiven({ as: 'copy', text: String(data.text) });
+        break;
+      case 'hovrin-trace':
+        listener.onTrace(label, this.screens.get(label) ?? '', data.trace);
+        break;
+      case 'hovrin-screen':
+        if (this.begins(label, setting, listener)) this.start(label, String(data.text), others, setting);
+        else this.follow(label, String(data.text), others);
+        break;
+      case 'hovrin-dialogs':
+        tellOthers({ type: 'hovrin-show-dialogs', names: data.names.map(String) });
+        break;
+      case 'hovrin-state':
+        this.entered.set(data.name, data.value);
+        tellOthers({ type: 'hovrin-set', name: data.name, value: data.value });
+        break;
+    }
+  }
+
+  /** A page says its first screen: it is told all that it has missed. */
+  private begins(label: string, setting: FramesSetting, listener: FramesListener): boolean {
+    if (this.screens.has(label)) return false;
+    listener.onRunning(label);
+    this.tellConditions(label, setting);
+    if (setting.linked)
+      for (const [name, value] of this.entered) this.send(label, { type: 'hovrin-set', name, value });
+    return true;
+  }
+
+  /** The first screen of a page is where it begins, unless a link was pressed before it had started. */
+  private start(label: string, screen: string, others: readonly string[], { address }: FramesSetting): void {
+    if (screen !== startOf(address)) {
+      this.follow(label, screen, others);
+      return;
+    }
+    this.screens.set(label, screen);
+    const elsewhere = others.map((each) => this.screens.get(each)).find(Boolean);
+    if (elsewhere && elsewhere !== screen) this.send(label, { type: 'hovrin-go', screen: elsewhere });
+  }
+
+  /** The others go where one has gone. */
+  private follow(label: string, screen: string, others: readonly string[]): void {
+    this.screens.set(label, screen);
+    for (const each of others)
+      if ((this.screens.get(each) ?? screen) !== screen) this.send(each, { type: 'hovrin-go', screen });
+  }
+}
