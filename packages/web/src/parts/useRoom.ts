@@ -5,8 +5,11 @@ import { useEffect, useRef, useState } from 'react';
  *
  * @param first until it has been measured.
  */
-export function useRoom(first: { readonly width: number; readonly height: number }) {
-  const element = useRef<HTMLDivElement>(null);
+export function useRoom<Measured extends HTMLElement = HTMLDivElement>(first: {
+  readonly width: number;
+  readonly height: number;
+}) {
+  const element = useRef<Measured>(null);
   const [room, setRoom] = useState(first);
   useEffect(() => {
     const watch = new ResizeObserver(

@@ -2,13 +2,14 @@
 import { type Control, longTexts, type Project, ScreenView } from '@hovrin/core';
 import type { Shaper } from '@hovrin/core/text/shaper';
 import { ArrowLeft, Camera, Printer } from 'lucide-react';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api } from '../api.ts';
 import { download } from '../download.ts';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { Menu } from '../parts/Menu.tsx';
 import { useEscape } from '../parts/useEscape.ts';
+import { useRoom } from '../parts/useRoom.ts';
 import { type ScreenSize, sizeWords, usualSizes } from '../sizes.ts';
 import { Paint } from '../workbench/bays/Paint.tsx';
 import { usePictureAddress } from '../workbench/bays/pictureAddress.ts';
@@ -46,16 +47,9 @@ export function WallPlace() {
       hanging: sizes.map((size) => hang(shaper, shown, screen, size)),
     }));
   }, [project, long, sizes, shaper]);
-  const area = useRef<HTMLElement>(null);
-  const [room, setRoom] = useState(1200);
-  useEffect(() => {
-    const watch = new ResizeObserver(([entry]) => entry && setRoom(entry.contentRect.width));
-    if (area.current) watch.observe(area.current);
-    return () => watch.disconnect();
-  }, []);
+  const { element, room } = useRoom<HTMLElement>({ width: 1200, height: 0 });
   const wide = sizes.reduce((sum, { width }) => sum + width, 0);
-  const scale = Math.max(0.05, (room - wallGap * (sizes.length - 1)) / wide);
-  const pictureAddress = usePictureAddress();
+  const scale = Math.max(0.05, (room.width - wallGap * (sizes.length - 1)) / wide);
   const leave = useCallback(() => void navigate('..', { relative: 'path' }), [navigate]);
   useEscape(true, leave);
   const save = async (kind: 'svg' | 'png') => {
@@ -111,7 +105,7 @@ export function WallPlace() {
           <Printer size={14} aria-hidden /> Print or PDF
         </button>
       </header>
-      <main ref={area} className="min-h-0 flex-1 overflow-auto px-5 py-4 print:overflow-visible">
+      <main ref={element} className="min-h-0 flex-1 overflow-auto px-5 py-4 print:overflow-visible">
         {rows.length === 0 && <p className="mt-16 text-center text-quiet">This project has no screens.</p>}
         {rows.map(({ screen, hanging }) => (
           <section key={screen.id} aria-label={screen.name} className="mb-7 break-inside-avoid">
@@ -129,40 +123,48 @@ export function WallPlace() {
               </button>
             </h2>
             <div className="flex items-start" style={{ gap: wallGap }}>
-              {hanging.map(({ size, layout, height }) => (
-                <figure key={size.label} className="m-0" style={{ width: size.width * scale }}>
-                  <figcaption className="mb-1 flex justify-between gap-2 text-[12px] whitespace-nowrap">
-                    <span className="font-medium">{size.label}</span>
-                    <span className="overflow-hidden text-quiet">{sizeWords(size)}</span>
-                  </figcaption>
-                  <div
-                    className="relative overflow-hidden bg-white outline outline-rule"
-                    role="img"
-                    aria-label={`${screen.name} at ${sizeWords(size)}`}
-                    data-hanging={`${screen.name} ${size.label}`}
-                    style={{ width: size.width * scale, height: height * scale }}
-                  >
-                    <div
-                      aria-hidden
-                      className="absolute top-0 left-0"
-                      style={{
-                        width: size.width,
-                        height,
-                        transform: `scale(${scale})`,
-                        transformOrigin: '0 0',
-                        fontSize: 16,
-                        colorScheme: 'light',
-                      }}
-                    >
-                      <Paint layout={layout} pictureAddress={pictureAddress} />
-                    </div>
-                  </div>
-                </figure>
+              {hanging.map((each) => (
+                <Hung key={each.size.label} {...each} name={screen.name ?? ''} scale={scale} />
               ))}
             </div>
           </section>
         ))}
       </main>
     </div>
+  );
+}
+
+/** A screen at one size, as a picture. */
+function Hung({ size, layout, height, name, scale }: Hanging & { name: string; scale: number }) {
+  const pictureAddress = usePictureAddress();
+  return (
+    <figure className="m-0" style={{ width: size.width * scale }}>
+      <figcaption className="mb-1 flex justify-between gap-2 text-[12px] whitespace-nowrap">
+        <span className="font-medium">{size.label}</span>
+        <span className="overflow-hidden text-quiet">{sizeWords(size)}</span>
+      </figcaption>
+      <div
+        className="relative overflow-hidden bg-white outline outline-rule"
+        role="img"
+        aria-label={`${name} at ${sizeWords(size)}`}
+        data-hanging={`${name} ${size.label}`}
+        style={{ width: size.width * scale, height: height * scale }}
+      >
+        <div
+          aria-hidden
+          className="absolute top-0 left-0"
+          style={{
+            width: size.width,
+            height,
+            transform: `scale(${scale})`,
+            transformOrigin: '0 0',
+            fontSize: 16,
+            colorScheme: 'light',
+          }}
+        >
+          <Paint layout={layout} pictureAddress={pictureAddress} />
+        </div>
+      </div>
+    </figure>
   );
 }

@@ -27,7 +27,8 @@ import { Facts } from './facts/Facts.tsx';
 import { Dragging } from './hands/Dragging.tsx';
 import { PathLine } from './PathLine.tsx';
 import { bandAt, nextBand, nextProblem, upperBand } from './scope.ts';
-import { Screens, Tree } from './tree/Tree.tsx';
+import { Screens } from './tree/Screens.tsx';
+import { Tree } from './tree/Tree.tsx';
 
 const outlineOrder = Object.keys(outlineWords) as Outlines[];
 const next = (outlines: Outlines): Outlines =>

@@ -1,0 +1,58 @@
+/** Asks for the name of a project. */
+import { type FormEvent, useState } from 'react';
+import { Dialog } from '../parts/Dialog.tsx';
+
+interface NameDialogProps {
+  readonly title: string;
+  readonly initial: string;
+  readonly action: string;
+  readonly onName: (name: string) => Promise<void>;
+  readonly onClose: () => void;
+}
+
+export function NameDialog({ title, initial, action, onName, onClose }: NameDialogProps) {
+  const [name, setName] = useState(initial);
+  const [problem, setProblem] = useState<string>();
+  const submit = async (event: FormEvent) => {
+    event.preventDefault();
+    if (name.trim() === '') {
+      setProblem('A project needs a name.');
+      return;
+    }
+    try {
+      await onName(name.trim());
+      onClose();
+    } catch (error) {
+      setProblem(error instanceof Error ? error.message : String(error));
+    }
+  };
+  return (
+    <Dialog title={title} onClose={onClose} width={400}>
+      <form onSubmit={submit} className="flex flex-col gap-3">
+        <label className="flex flex-col gap-1">
+          <span className="font-medium">Name</span>
+          <input
+            className="field"
+            value={name}
+            maxLength={200}
+            aria-invalid={problem !== undefined}
+            onChange={(event) => setName(event.target.value)}
+          />
+        </label>
+        {problem && (
+          <p role="alert" className="text-brick">
+            {problem}
+          </p>
+        )}
+        <div className="flex justify-end gap-2">
+          <button type="button" className="btn" onClick={onClose}>
+            Cancel
+          </button>
+          <button type="submit" className="btn btn-main">
+            {action}
+          </button>
+        </div>
+      </form>
+    </Dialog>
+  );
+}
