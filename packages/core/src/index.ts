@@ -128,6 +128,7 @@ export { mannerOf } from './kinds/manner.ts';
 export { passOf } from './layout/engine.ts';
 export { halfOpen } from './layout/folded-screen.ts';
 export type { TrackSpan } from './layout/laid.ts';
+export { outlineOf, type Rectangle } from './layout/rectangle.ts';
 export {
   type Hinge,
   type Insets,

@@ -1,7 +1,8 @@
 /** A size of one's own: how large the screen is, what it keeps free, how it is pressed. Kept in this browser. */
 import { type FormEvent, useState } from 'react';
-import { allSizes, greatestSize, keepOwnSizes, leastSize, ownSizes, type ScreenSize } from '../sizes.ts';
+import { allSizes, keepOwnSizes, ownSizes, type ScreenSize } from '../sizes.ts';
 import { Dialog } from './Dialog.tsx';
+import { ownSizeOf } from './ownSize.ts';
 
 const fields = [
   ['width', 'Width', 412],
@@ -27,37 +28,8 @@ export function OwnSizeDialog({
   const [own, setOwn] = useState(ownSizes);
   const submit = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
-    const data = new FormData(event.currentTarget);
-    const label = String(data.get('label')).trim();
-    const number = (name: string) => Number(data.get(name));
-    const within = (value: number) => value >= leastSize && value <= greatestSize;
-    const insets = {
-      top: number('top'),
-      right: number('right'),
-      bottom: number('bottom'),
-      left: number('left'),
-    };
-    if (label === '') return setProblem('It needs a name.');
-    if (allSizes().some((size) => size.label === label))
-      return setProblem(`There is a size called ${label}.`);
-    if (!within(number('width')) || !within(number('height')))
-      return setProblem(`Width and height go from ${leastSize} to ${greatestSize} px.`);
-    if (!(number('ratio') >= 0.5 && number('ratio') <= 8))
-      return setProblem('Device px for each px go from 0.5 to 8.');
-    if (Object.values(insets).some((inset) => !(inset >= 0 && inset <= 400)))
-      return setProblem('What is kept free goes from 0 to 400 px.');
-    const folds = String(data.get('hinge')).trim() !== '';
-    if (folds && !(number('hinge') > 0 && number('hinge') + number('hingeWidth') < number('width')))
-      return setProblem('It folds inside its width.');
-    const size: ScreenSize = {
-      label,
-      width: Math.round(number('width')),
-      height: Math.round(number('height')),
-      ratio: number('ratio'),
-      touch: data.get('touch') === 'on',
-      ...(Object.values(insets).some((inset) => inset > 0) ? { safe: insets } : {}),
-      ...(folds ? { hinge: { left: number('hinge'), width: number('hingeWidth') } } : {}),
-    };
+    const size = ownSizeOf(new FormData(event.currentTarget), allSizes());
+    if (typeof size === 'string') return setProblem(size);
     keepOwnSizes([...own, size]);
     onAdd(size);
     onClose();
@@ -102,28 +74,42 @@ export function OwnSizeDialog({
         </div>
       </form>
       {own.length > 0 && (
-        <ul className="mt-3 border-t border-rule pt-2">
-          {own.map((size) => (
-            <li key={size.label} className="flex items-center gap-2 py-0.5">
-              {size.label}
-              <span className="text-quiet">
-                {size.width} × {size.height}
-              </span>
-              <button
-                type="button"
-                className="btn-bare ml-auto !h-6 text-[12px]"
-                onClick={() => {
-                  const left = own.filter(({ label }) => label !== size.label);
-                  keepOwnSizes(left);
-                  setOwn(left);
-                }}
-              >
-                Remove {size.label}
-              </button>
-            </li>
-          ))}
-        </ul>
+        <OwnSizes
+          sizes={own}
+          onSizes={(left) => {
+            keepOwnSizes(left);
+            setOwn(left);
+          }}
+        />
       )}
     </Dialog>
+  );
+}
+
+function OwnSizes({
+  sizes,
+  onSizes,
+}: {
+  sizes: readonly ScreenSize[];
+  onSizes: (sizes: readonly ScreenSize[]) => void;
+}) {
+  return (
+    <ul className="mt-3 border-t border-rule pt-2">
+      {sizes.map((size) => (
+        <li key={size.label} className="flex items-center gap-2 py-0.5">
+          {size.label}
+          <span className="text-quiet">
+            {size.width} × {size.height}
+          </span>
+          <button
+            type="button"
+            className="btn-bare ml-auto !h-6 text-[12px]"
+            onClick={() => onSizes(sizes.filter(({ label }) => label !== size.label))}
+          >
+            Remove {size.label}
+          </button>
+        </li>
+      ))}
+    </ul>
   );
 }

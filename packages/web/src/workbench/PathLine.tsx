@@ -30,117 +30,16 @@ const liveRates = [
 ] as const;
 
 export function PathLine({ zoom, onZoom, onCommands }: PathLineProps) {
-  const { editor } = useWorkplace();
-  const { project, selection, screenId } = useShownSelection();
+  const { project } = useShownSelection();
   const navigate = useNavigate();
-  const { seeing, see } = useBenchView();
-  const path = pathTo(project, selection[0] ?? screenId);
-  const screen = locate(project, screenId)?.screen;
-  const names = screen ? effectiveNames(screen) : new Map<string, string>();
   return (
     <header className="flex h-11 shrink-0 items-center gap-2 border-b border-rule bg-sheet pr-3 pl-3">
       <h1 className="sr-only">Build {project.name}</h1>
-      <nav
-        aria-label="Path"
-        className="flex min-w-0 flex-1 items-center overflow-x-auto [scrollbar-width:none]"
-      >
-        <span className="shrink-0 text-quiet">{project.name}</span>
-        {path.map((control, index) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: a level is the same level for another control.
-          <span key={index} className="flex shrink-0 items-center">
-            <span className="px-1 text-quiet" aria-hidden>
-              ▸
-            </span>
-            <button
-              type="button"
-              className={`rounded-sm px-1 hover:bg-sunk ${index === path.length - 1 ? 'font-semibold' : ''}`}
-              aria-current={index === path.length - 1 ? 'true' : undefined}
-              onClick={() => editor.select([control.id])}
-            >
-              {names.get(control.id)}
-            </button>
-          </span>
-        ))}
-      </nav>
+      <Path />
       <SavingSign />
       <HistoryButtons />
-      <Menu
-        label="Zoom"
-        button={
-          <button type="button" className="btn-bare" title="Zoom of the working bay">
-            {zoom === 'fit' ? 'Fit' : zoom === 'selection' ? 'Selection' : `${Math.round(zoom * 100)} %`}
-          </button>
-        }
-        entries={[
-          { label: 'Fit', keys: '0', checked: zoom === 'fit', onSelect: () => onZoom('fit') },
-          {
-            label: 'The selection',
-            keys: '9',
-            disabled: selection.length === 0,
-            onSelect: () => onZoom('selection'),
-          },
-          ...usualZooms.map((value) => ({
-            label: `${value * 100} %`,
-            checked: zoom === value,
-            onSelect: () => onZoom(value),
-          })),
-        ]}
-      />
-      <Menu
-        label="What is seen"
-        button={
-          <button
-            type="button"
-            className={`btn-bare ${seeing.outlines !== 'off' || seeing.hidden || seeing.long || seeing.sample !== 'typical' || seeing.live > 0 || seeing.tracing ? '!bg-spruce !text-on-spruce' : ''}`}
-            title="Outlines, what is hidden, other rows and texts (O)"
-          >
-            {seenIcon} <span className="sr-only">What is seen</span>
-          </button>
-        }
-        entries={[
-          ...Object.entries(outlineWords).map(([name, label]) => ({
-            label,
-            checked: seeing.outlines === name,
-            onSelect: () => see({ outlines: name as Outlines }),
-          })),
-          {
-            label: 'Names on outlines',
-            keys: keyWords('Shift+O'),
-            checked: seeing.names,
-            onSelect: () => see({ names: !seeing.names }),
-          },
-          {
-            label: 'What is hidden, faintly',
-            keys: keyWords('Shift+H'),
-            checked: seeing.hidden,
-            onSelect: () => see({ hidden: !seeing.hidden }),
-          },
-          {
-            label: 'Longer texts, with accents',
-            keys: keyWords('Shift+T'),
-            checked: seeing.long,
-            onSelect: () => see({ long: !seeing.long }),
-          },
-          ...sampleConditions.map((sample) => ({
-            label: sampleWords[sample],
-            checked: seeing.sample === sample,
-            onSelect: () => see({ sample }),
-          })),
-          ...(project.state.some(({ feed }) => feed)
-            ? liveRates.map(([live, label]) => ({
-                label,
-                checked: seeing.live === live,
-                onSelect: () => see({ live }),
-              }))
-            : []),
-          {
-            label: 'A picture to trace',
-            keys: 'J',
-            checked: seeing.tracing,
-            onSelect: () => see({ tracing: !seeing.tracing }),
-          },
-        ]}
-      />
+      <ZoomMenu zoom={zoom} onZoom={onZoom} />
+      <SeeingMenu />
       <button
         type="button"
         className="btn-bare"
@@ -159,5 +58,129 @@ export function PathLine({ zoom, onZoom, onCommands }: PathLineProps) {
         {tryIcon} Try
       </button>
     </header>
+  );
+}
+
+function Path() {
+  const { editor } = useWorkplace();
+  const { project, selection, screenId } = useShownSelection();
+  const path = pathTo(project, selection[0] ?? screenId);
+  const screen = locate(project, screenId)?.screen;
+  const names = screen ? effectiveNames(screen) : new Map<string, string>();
+  return (
+    <nav
+      aria-label="Path"
+      className="flex min-w-0 flex-1 items-center overflow-x-auto [scrollbar-width:none]"
+    >
+      <span className="shrink-0 text-quiet">{project.name}</span>
+      {path.map((control, index) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: a level is the same level for another control.
+        <span key={index} className="flex shrink-0 items-center">
+          <span className="px-1 text-quiet" aria-hidden>
+            ▸
+          </span>
+          <button
+            type="button"
+            className={`rounded-sm px-1 hover:bg-sunk ${index === path.length - 1 ? 'font-semibold' : ''}`}
+            aria-current={index === path.length - 1 ? 'true' : undefined}
+            onClick={() => editor.select([control.id])}
+          >
+            {names.get(control.id)}
+          </button>
+        </span>
+      ))}
+    </nav>
+  );
+}
+
+function ZoomMenu({ zoom, onZoom }: Pick<PathLineProps, 'zoom' | 'onZoom'>) {
+  const { selection } = useShownSelection();
+  return (
+    <Menu
+      label="Zoom"
+      button={
+        <button type="button" className="btn-bare" title="Zoom of the working bay">
+          {zoom === 'fit' ? 'Fit' : zoom === 'selection' ? 'Selection' : `${Math.round(zoom * 100)} %`}
+        </button>
+      }
+      entries={[
+        { label: 'Fit', keys: '0', checked: zoom === 'fit', onSelect: () => onZoom('fit') },
+        {
+          label: 'The selection',
+          keys: '9',
+          disabled: selection.length === 0,
+          onSelect: () => onZoom('selection'),
+        },
+        ...usualZooms.map((value) => ({
+          label: `${value * 100} %`,
+          checked: zoom === value,
+          onSelect: () => onZoom(value),
+        })),
+      ]}
+    />
+  );
+}
+
+function SeeingMenu() {
+  const { project } = useShownSelection();
+  const { seeing, see } = useBenchView();
+  const { outlines, hidden, long, sample: shownSample, live: rate, tracing } = seeing;
+  const isSpecial = outlines !== 'off' || hidden || long || shownSample !== 'typical' || rate > 0 || tracing;
+  return (
+    <Menu
+      label="What is seen"
+      button={
+        <button
+          type="button"
+          className={`btn-bare ${isSpecial ? '!bg-spruce !text-on-spruce' : ''}`}
+          title="Outlines, what is hidden, other rows and texts (O)"
+        >
+          {seenIcon} <span className="sr-only">What is seen</span>
+        </button>
+      }
+      entries={[
+        ...Object.entries(outlineWords).map(([name, label]) => ({
+          label,
+          checked: seeing.outlines === name,
+          onSelect: () => see({ outlines: name as Outlines }),
+        })),
+        {
+          label: 'Names on outlines',
+          keys: keyWords('Shift+O'),
+          checked: seeing.names,
+          onSelect: () => see({ names: !seeing.names }),
+        },
+        {
+          label: 'What is hidden, faintly',
+          keys: keyWords('Shift+H'),
+          checked: seeing.hidden,
+          onSelect: () => see({ hidden: !seeing.hidden }),
+        },
+        {
+          label: 'Longer texts, with accents',
+          keys: keyWords('Shift+T'),
+          checked: seeing.long,
+          onSelect: () => see({ long: !seeing.long }),
+        },
+        ...sampleConditions.map((sample) => ({
+          label: sampleWords[sample],
+          checked: seeing.sample === sample,
+          onSelect: () => see({ sample }),
+        })),
+        ...(project.state.some(({ feed }) => feed)
+          ? liveRates.map(([live, label]) => ({
+              label,
+              checked: seeing.live === live,
+              onSelect: () => see({ live }),
+            }))
+          : []),
+        {
+          label: 'A picture to trace',
+          keys: 'J',
+          checked: seeing.tracing,
+          onSelect: () => see({ tracing: !seeing.tracing }),
+        },
+      ]}
+    />
   );
 }

@@ -1,6 +1,5 @@
 /** What a control is made of: its margin, its padding, the gaps between its children, the tracks of its grid. */
-import type { ScreenBox, ScreenLayout } from '@hovrin/core';
-import type { Rectangle } from '../hands/drop.ts';
+import type { Rectangle, ScreenBox, ScreenLayout } from '@hovrin/core';
 
 /** A part of a control's anatomy, CSS px from the screen's corner. */
 export interface AnatomyPart extends Rectangle {

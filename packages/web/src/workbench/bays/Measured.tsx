@@ -1,5 +1,5 @@
 /** Distances from the selection to what is pointed at, in figures. */
-import type { Rectangle } from '../hands/drop.ts';
+import type { Rectangle } from '@hovrin/core';
 
 /** One distance: a line and its length, CSS px. */
 export interface Distance {

@@ -102,7 +102,7 @@ const PaintedGroup = memo(
     a.from === b.from &&
     a.pictureAddress === b.pictureAddress &&
     a.boxes.length === b.boxes.length &&
-    a.boxes.every((painted, index) => paintsAlike(painted, b.boxes[index]!)),
+    a.boxes.every((painted, index) => paintsAlike(painted, b.boxes[index])),
 );
 
 /** A control's opacity holds for the parts inside it too. */
@@ -118,7 +118,8 @@ function opacityOf(layout: ScreenLayout, box: ScreenBox): number {
 }
 
 /** Whether two layouts paint a box the same: its words and its look are kept as long as nothing in them changes. */
-const paintsAlike = (a: Painted, b: Painted): boolean =>
+const paintsAlike = (a: Painted, b: Painted | undefined): boolean =>
+  b !== undefined &&
   a.box.box === b.box.box &&
   a.box.lines === b.box.lines &&
   a.box.look === b.box.look &&
@@ -130,123 +131,148 @@ const paintsAlike = (a: Painted, b: Painted): boolean =>
   a.rightToLeft === b.rightToLeft &&
   a.clip === b.clip;
 
-const PaintedBox = memo(
-  function PaintedBox({
-    box,
-    clip,
+/** Sides that are said by the direction of the words, as the screen has them. */
+const sidesOf = (rightToLeft: boolean) =>
+  rightToLeft ? (['end', 'start'] as const) : (['start', 'end'] as const);
+
+function boxStyle({ box, clip, opacity, rightToLeft }: Painted): CSSProperties {
+  const { look } = box;
+  const { border } = box.box.style;
+  const [left, right] = sidesOf(rightToLeft);
+  const isMoment = look.inner?.written === 'date' || look.inner?.written === 'time';
+  return {
+    position: 'absolute',
+    left: box.x,
+    top: box.y,
+    width: box.width,
+    height: box.height,
+    boxSizing: 'border-box',
+    background: look.background,
+    borderRadius: look.corner,
+    borderStyle: 'solid',
+    borderColor: look.borderColour ?? 'transparent',
+    boxShadow: look.ring && `inset 0 0 0 1px ${look.ring}`,
+    borderWidth: `${border.top}px ${border[right]}px ${border.bottom}px ${border[left]}px`,
     opacity,
-    rightToLeft,
-    pictureAddress,
-  }: Painted & Pick<PaintProps, 'pictureAddress'>) {
-    const { look, lines } = box;
-    const { border, padding } = box.box.style;
-    // Sides that are said by the direction of the words, as the screen has them.
-    const [left, right] = rightToLeft ? (['end', 'start'] as const) : (['start', 'end'] as const);
-    const isMoment = look.inner?.written === 'date' || look.inner?.written === 'time';
-    const style: CSSProperties = {
-      position: 'absolute',
-      left: box.x,
-      top: box.y,
-      width: box.width,
-      height: box.height,
-      boxSizing: 'border-box',
-      background: look.background,
-      borderRadius: look.corner,
-      borderStyle: 'solid',
-      borderColor: look.borderColour ?? 'transparent',
-      boxShadow: look.ring && `inset 0 0 0 1px ${look.ring}`,
-      borderWidth: `${border.top}px ${border[right]}px ${border.bottom}px ${border[left]}px`,
-      opacity,
-      clipPath: clip,
-      // Days and times run as the browser's language does.
-      direction: rightToLeft && !isMoment ? 'rtl' : undefined,
-    };
-    const text = look.text;
-    const inner = look.inner ? writtenWords(look.inner) : '';
-    const font: CSSProperties = text
-      ? {
-          position: 'absolute',
-          fontFamily: `"${text.family}"`,
-          fontWeight: text.weight,
-          fontSize: text.size,
-          color: look.colour,
-          whiteSpace: 'pre',
-          fontStyle: text.italic ? 'italic' : undefined,
-          letterSpacing: text.letterSpacing || undefined,
-          textDecoration: look.underline ? 'underline' : undefined,
-        }
-      : {};
-    const content = box.box.content;
-    const height = content.type === 'text' ? content.paragraphs.lineHeight : 0;
-    const room = box.width - padding.start - padding.end - border.start - border.end;
-    /** How far from its left edge a line of a width stands. What is wider than its room goes over where it ends. */
-    const shift = (width: number) => {
-      const spare = room - width;
-      if (spare <= 0) return rightToLeft ? spare : 0;
-      if (text?.align === 'center') return spare / 2;
-      return (text?.align === 'end') === rightToLeft ? 0 : spare;
-    };
-    const address = look.picture === undefined ? undefined : pictureAddress(look.picture);
+    clipPath: clip,
+    // Days and times run as the browser's language does.
+    direction: rightToLeft && !isMoment ? 'rtl' : undefined,
+  };
+}
+
+/** How the words of a box are set. */
+function wordsStyle({ text, colour, underline }: ScreenBox['look']): CSSProperties {
+  if (!text) return {};
+  return {
+    position: 'absolute',
+    fontFamily: `"${text.family}"`,
+    fontWeight: text.weight,
+    fontSize: text.size,
+    color: colour,
+    whiteSpace: 'pre',
+    fontStyle: text.italic ? 'italic' : undefined,
+    letterSpacing: text.letterSpacing || undefined,
+    textDecoration: underline ? 'underline' : undefined,
+  };
+}
+
+const PaintedBox = memo(
+  function PaintedBox({ pictureAddress, ...painted }: Painted & Pick<PaintProps, 'pictureAddress'>) {
+    const { box, rightToLeft } = painted;
+    const { look } = box;
     return (
-      <div style={style}>
-        {look.picture !== undefined &&
-          (address ? (
-            <img
-              src={address}
-              alt=""
-              draggable={false}
-              style={{
-                width: '100%',
-                height: '100%',
-                objectFit: look.pictureFit,
-                objectPosition: look.pictureFocus?.map((part) => `${part}%`).join(' '),
-                display: 'block',
-                borderRadius: look.corner,
-              }}
-            />
-          ) : (
-            <MissingPicture />
-          ))}
+      <div style={boxStyle(painted)}>
+        {look.picture !== undefined && <Picture look={look} address={pictureAddress(look.picture)} />}
         {look.drawing && <Drawn drawing={look.drawing} colour={look.colour} />}
         {look.gauge && <GaugeLine gauge={look.gauge} />}
-        {lines.map((line, index) => (
-          <span
-            // biome-ignore lint/suspicious/noArrayIndexKey: lines have nothing else to tell them apart.
-            key={index}
-            style={{
-              ...font,
-              left: padding[left] + shift(line.width),
-              top: padding.top + index * height,
-              lineHeight: `${height}px`,
-            }}
-          >
-            {line.alone}
-          </span>
-        ))}
-        {look.inner && (
-          <span
-            style={{
-              ...font,
-              inset: 0,
-              padding: `0 ${look.inner.padding}px`,
-              display: 'flex',
-              alignItems: look.inner.top === undefined ? 'center' : 'start',
-              paddingTop: look.inner.top,
-              // Browsers put the words of fields with a sign in them a px higher than those that one types into,
-              // but for a time, whose narrow space is of another font, with more below its baseline.
-              paddingBottom:
-                typeof look.drawing?.place === 'number' && !inner.includes(narrowSpace) ? 2 : undefined,
-              overflow: 'hidden',
-            }}
-          >
-            {inner}
-          </span>
-        )}
+        {box.lines.length > 0 && <Lines box={box} rightToLeft={rightToLeft} />}
+        {look.inner && <InnerWords look={look} inner={look.inner} />}
       </div>
     );
   },
   (a, b) => a.pictureAddress === b.pictureAddress && paintsAlike(a, b),
 );
+
+/** @param address undefined where there is no such picture. */
+function Picture({ look, address }: { look: ScreenBox['look']; address: string | undefined }) {
+  if (!address) return <MissingPicture />;
+  return (
+    <img
+      src={address}
+      alt=""
+      draggable={false}
+      style={{
+        width: '100%',
+        height: '100%',
+        objectFit: look.pictureFit,
+        objectPosition: look.pictureFocus?.map((part) => `${part}%`).join(' '),
+        display: 'block',
+        borderRadius: look.corner,
+      }}
+    />
+  );
+}
+
+function Lines({ box, rightToLeft }: { box: ScreenBox; rightToLeft: boolean }) {
+  const { look, lines } = box;
+  const { border, padding } = box.box.style;
+  const { content } = box.box;
+  const [left] = sidesOf(rightToLeft);
+  const height = content.type === 'text' ? content.paragraphs.lineHeight : 0;
+  const room = box.width - padding.start - padding.end - border.start - border.end;
+  /** How far from its left edge a line of a width stands. What is wider than its room goes over where it ends. */
+  const shift = (width: number) => {
+    const spare = room - width;
+    if (spare <= 0) return rightToLeft ? spare : 0;
+    if (look.text?.align === 'center') return spare / 2;
+    return (look.text?.align === 'end') === rightToLeft ? 0 : spare;
+  };
+  const font = wordsStyle(look);
+  return lines.map((line, index) => (
+    <span
+      // biome-ignore lint/suspicious/noArrayIndexKey: lines have nothing else to tell them apart.
+      key={index}
+      style={{
+        ...font,
+        left: padding[left] + shift(line.width),
+        top: padding.top + index * height,
+        lineHeight: `${height}px`,
+      }}
+    >
+      {line.alone}
+    </span>
+  ));
+}
+
+/** The words in a field, on one line, in the middle of its height or so far from its top. */
+function InnerWords({
+  look,
+  inner,
+}: {
+  look: ScreenBox['look'];
+  inner: NonNullable<ScreenBox['look']['inner']>;
+}) {
+  const words = writtenWords(inner);
+  // Browsers put the words of fields with a sign in them a px higher than those that one types into,
+  // but for a time, whose narrow space is of another font, with more below its baseline.
+  const isHigher = typeof look.drawing?.place === 'number' && !words.includes(narrowSpace);
+  return (
+    <span
+      style={{
+        ...wordsStyle(look),
+        inset: 0,
+        padding: `0 ${inner.padding}px`,
+        display: 'flex',
+        alignItems: inner.top === undefined ? 'center' : 'start',
+        paddingTop: inner.top,
+        paddingBottom: isHigher ? 2 : undefined,
+        overflow: 'hidden',
+      }}
+    >
+      {words}
+    </span>
+  );
+}
 
 /** The words in a field, as this browser writes them where it does so by itself. */
 function writtenWords({ text, written }: NonNullable<ScreenBox['look']['inner']>): string {

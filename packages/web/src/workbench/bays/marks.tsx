@@ -1,6 +1,6 @@
 /** Frames and flags around controls on a bay. */
-import type { ScreenLayout } from '@hovrin/core';
-import { type Rectangle, scaled } from '../hands/drop.ts';
+import type { Rectangle, ScreenLayout } from '@hovrin/core';
+import { scaled } from '../hands/drop.ts';
 
 export function Frame({
   box,

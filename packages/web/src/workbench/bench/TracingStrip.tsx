@@ -11,6 +11,23 @@ import { differingShare, type Tracing, type TracingMode, tracingModes } from './
 /** Milliseconds that everything must rest before pixels are counted. */
 const rest = 400;
 
+/** Takes a picture that is pasted anywhere. */
+function usePastedPicture(take: (file: Blob) => void) {
+  const taking = useRef(take);
+  taking.current = take;
+  useEffect(() => {
+    const paste = (event: ClipboardEvent) => {
+      const file = [...(event.clipboardData?.files ?? [])].find(({ type }) => type.startsWith('image/'));
+      if (!file) return;
+      event.preventDefault();
+      event.stopImmediatePropagation();
+      taking.current(file);
+    };
+    window.addEventListener('paste', paste, true);
+    return () => window.removeEventListener('paste', paste, true);
+  }, []);
+}
+
 export function TracingStrip({ size }: { size: ScreenSize }) {
   const { tracing, setTracing, see } = useBenchView();
   const chooser = useRef<HTMLInputElement>(null);
@@ -28,35 +45,7 @@ export function TracingStrip({ size }: { size: ScreenSize }) {
       () => editor.tell('This picture cannot be read.'),
     );
   };
-  const taking = useRef(take);
-  taking.current = take;
-  useEffect(() => {
-    const paste = (event: ClipboardEvent) => {
-      const file = [...(event.clipboardData?.files ?? [])].find(({ type }) => type.startsWith('image/'));
-      if (!file) return;
-      event.preventDefault();
-      event.stopImmediatePropagation();
-      taking.current(file);
-    };
-    window.addEventListener('paste', paste, true);
-    return () => window.removeEventListener('paste', paste, true);
-  }, []);
-  const change = (part: Partial<Tracing>) => tracing && setTracing({ ...tracing, ...part });
-  const wheel = (words: string, key: 'x' | 'y' | 'scale', step: number) => (
-    <label className="flex items-center gap-1">
-      <span className="text-quiet">{words}</span>
-      <input
-        type="number"
-        className="field !w-[68px] text-right"
-        step={step}
-        value={tracing?.[key] ?? 0}
-        onChange={(event) => {
-          const value = Number(event.target.value);
-          if (Number.isFinite(value) && (key !== 'scale' || value > 0)) change({ [key]: value });
-        }}
-      />
-    </label>
-  );
+  usePastedPicture(take);
   return (
     <section
       aria-label="Tracing"
@@ -83,47 +72,7 @@ export function TracingStrip({ size }: { size: ScreenSize }) {
         {tracing ? 'Another picture' : 'Choose a picture'}
       </button>
       {tracing ? (
-        <>
-          <fieldset
-            className="flex overflow-hidden rounded-md border border-rule"
-            aria-label="How it is compared"
-          >
-            {Object.entries(tracingModes).map(([mode, label]) => (
-              <label
-                key={mode}
-                className={`flex h-[26px] cursor-pointer items-center border-rule px-2 not-first:border-l has-focus-visible:outline-2 ${tracing.mode === mode ? 'bg-spruce text-on-spruce' : ''}`}
-              >
-                <input
-                  type="radio"
-                  name="tracing-mode"
-                  className="sr-only"
-                  checked={tracing.mode === mode}
-                  onChange={() => change({ mode: mode as TracingMode })}
-                />
-                {label}
-              </label>
-            ))}
-          </fieldset>
-          {tracing.mode !== 'difference' && (
-            <input
-              type="range"
-              className="w-24 accent-spruce"
-              aria-label={tracing.mode === 'wipe' ? 'How far the wipe has gone' : 'Opacity of the picture'}
-              min={0}
-              max={1}
-              step={0.05}
-              value={tracing.amount}
-              onChange={(event) => change({ amount: Number(event.target.value) })}
-            />
-          )}
-          {wheel('Scale', 'scale', 0.01)}
-          {wheel('X', 'x', 1)}
-          {wheel('Y', 'y', 1)}
-          <Share size={size} tracing={tracing} />
-          <button type="button" className="btn" onClick={() => setTracing(undefined)}>
-            Take away
-          </button>
-        </>
+        <Compared size={size} tracing={tracing} />
       ) : (
         <span className="text-quiet">or drop or paste one here; it is kept for this screen and band.</span>
       )}
@@ -136,6 +85,70 @@ export function TracingStrip({ size }: { size: ScreenSize }) {
         <X size={14} />
       </button>
     </section>
+  );
+}
+
+/** How the picture is compared with the screen, and where it lies. */
+function Compared({ size, tracing }: { size: ScreenSize; tracing: Tracing }) {
+  const { setTracing } = useBenchView();
+  const change = (part: Partial<Tracing>) => setTracing({ ...tracing, ...part });
+  const wheel = (words: string, key: 'x' | 'y' | 'scale', step: number) => (
+    <label className="flex items-center gap-1">
+      <span className="text-quiet">{words}</span>
+      <input
+        type="number"
+        className="field !w-[68px] text-right"
+        step={step}
+        value={tracing[key]}
+        onChange={(event) => {
+          const value = Number(event.target.value);
+          if (Number.isFinite(value) && (key !== 'scale' || value > 0)) change({ [key]: value });
+        }}
+      />
+    </label>
+  );
+  return (
+    <>
+      <fieldset
+        className="flex overflow-hidden rounded-md border border-rule"
+        aria-label="How it is compared"
+      >
+        {Object.entries(tracingModes).map(([mode, label]) => (
+          <label
+            key={mode}
+            className={`flex h-[26px] cursor-pointer items-center border-rule px-2 not-first:border-l has-focus-visible:outline-2 ${tracing.mode === mode ? 'bg-spruce text-on-spruce' : ''}`}
+          >
+            <input
+              type="radio"
+              name="tracing-mode"
+              className="sr-only"
+              checked={tracing.mode === mode}
+              onChange={() => change({ mode: mode as TracingMode })}
+            />
+            {label}
+          </label>
+        ))}
+      </fieldset>
+      {tracing.mode !== 'difference' && (
+        <input
+          type="range"
+          className="w-24 accent-spruce"
+          aria-label={tracing.mode === 'wipe' ? 'How far the wipe has gone' : 'Opacity of the picture'}
+          min={0}
+          max={1}
+          step={0.05}
+          value={tracing.amount}
+          onChange={(event) => change({ amount: Number(event.target.value) })}
+        />
+      )}
+      {wheel('Scale', 'scale', 0.01)}
+      {wheel('X', 'x', 1)}
+      {wheel('Y', 'y', 1)}
+      <Share size={size} tracing={tracing} />
+      <button type="button" className="btn" onClick={() => setTracing(undefined)}>
+        Take away
+      </button>
+    </>
   );
 }
 

@@ -1,8 +1,8 @@
 /** The bays that are shown, and what is being dragged over them. */
-import type { Control, ScreenLayout } from '@hovrin/core';
+import type { Control, Rectangle, ScreenLayout } from '@hovrin/core';
 import { createContext, useContext } from 'react';
 import type { InsertPlace } from '../../editor/editor.ts';
-import type { Drop, Rectangle } from '../hands/drop.ts';
+import type { Drop } from '../hands/drop.ts';
 
 /** A bay as it stands on the bench. */
 export interface ShownBay {

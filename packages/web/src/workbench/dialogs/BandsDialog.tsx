@@ -62,15 +62,17 @@ function Bands() {
   );
 }
 
-function BandRow({ band, bands, index }: { band: Band; bands: readonly Band[]; index: number }) {
+/** What keeps a band from beginning at a width; undefined: nothing. */
+function fromProblem(text: string, others: readonly Band[]): string | undefined {
+  const from = Number(text);
+  if (text.trim() === '' || !Number.isFinite(from) || from < 0) return 'A width of 0 or more';
+  return others.some((each) => each.from === from) ? 'Another band begins there' : undefined;
+}
+
+function useRemoveBand(band: Band) {
   const { editor } = useWorkplace();
   const { project, scope } = useEditorState('project', 'scope');
-  const [removing, setRemoving] = useState(false);
-  const [below, above] = [bands[index - 1], bands[index + 1]];
-  const [go, setGo] = useState<ChangesGo>(below ? 'below' : 'away');
-  const count = changesFrom(project, band.name);
-  const others = bands.filter((each) => each !== band);
-  const remove = () => {
+  return (go: ChangesGo) => {
     if (scope === band.name) editor.editFor('');
     editor.dispatch({
       label: `Remove band ${band.label}`,
@@ -78,11 +80,16 @@ function BandRow({ band, bands, index }: { band: Band; bands: readonly Band[]; i
       exact: true,
     });
   };
-  const fromProblem = (text: string) => {
-    const from = Number(text);
-    if (text.trim() === '' || !Number.isFinite(from) || from < 0) return 'A width of 0 or more';
-    return others.some((each) => each.from === from) ? 'Another band begins there' : undefined;
-  };
+}
+
+function BandRow({ band, bands, index }: { band: Band; bands: readonly Band[]; index: number }) {
+  const { editor } = useWorkplace();
+  const { project, scope } = useEditorState('project', 'scope');
+  const [removing, setRemoving] = useState(false);
+  const [below, above] = [bands[index - 1], bands[index + 1]];
+  const count = changesFrom(project, band.name);
+  const others = bands.filter((each) => each !== band);
+  const remove = useRemoveBand(band);
   return (
     <>
       <tr>
@@ -116,7 +123,7 @@ function BandRow({ band, bands, index }: { band: Band; bands: readonly Band[]; i
           <Typed
             label={`${band.label} begins at`}
             value={String(band.from)}
-            problemOf={fromProblem}
+            problemOf={(text) => fromProblem(text, others)}
             onValue={(text) =>
               editor.dispatch({
                 label: `Begin ${band.label} at ${text}`,
@@ -149,39 +156,58 @@ function BandRow({ band, bands, index }: { band: Band; bands: readonly Band[]; i
             aria-label={`Remove ${band.label}`}
             title={bands.length === 1 ? 'A project has at least one band' : `Remove ${band.label}`}
             disabled={bands.length === 1}
-            onClick={() => (count === 0 ? remove() : setRemoving(!removing))}
+            onClick={() => (count === 0 ? remove(below ? 'below' : 'away') : setRemoving(!removing))}
           >
             <Trash2 size={14} />
           </button>
         </td>
       </tr>
-      {removing && (
-        <tr>
-          <td colSpan={6} className="pb-3">
-            <div className="flex items-center gap-2 rounded-md bg-sunk p-2">
-              <label className="flex items-center gap-2">
-                {count} {count === 1 ? 'change hangs' : 'changes hang'} on it.
-                <select
-                  className="field !w-52"
-                  value={go}
-                  onChange={(event) => setGo(event.target.value as ChangesGo)}
-                >
-                  {below && <option value="below">They go to {below.label}</option>}
-                  {above && <option value="above">They go to {above.label}</option>}
-                  <option value="away">They go away</option>
-                </select>
-              </label>
-              <button type="button" className="btn ml-auto" onClick={() => setRemoving(false)}>
-                Keep it
-              </button>
-              <button type="button" className="btn btn-main" onClick={remove}>
-                Remove
-              </button>
-            </div>
-          </td>
-        </tr>
-      )}
+      {removing && <Removing band={band} below={below} above={above} onKeep={() => setRemoving(false)} />}
     </>
+  );
+}
+
+/** Asks what becomes of the changes that hang on a band. */
+function Removing({
+  band,
+  below,
+  above,
+  onKeep,
+}: {
+  band: Band;
+  below: Band | undefined;
+  above: Band | undefined;
+  onKeep: () => void;
+}) {
+  const { project } = useEditorState('project');
+  const [go, setGo] = useState<ChangesGo>(below ? 'below' : 'away');
+  const remove = useRemoveBand(band);
+  const count = changesFrom(project, band.name);
+  return (
+    <tr>
+      <td colSpan={6} className="pb-3">
+        <div className="flex items-center gap-2 rounded-md bg-sunk p-2">
+          <label className="flex items-center gap-2">
+            {count} {count === 1 ? 'change hangs' : 'changes hang'} on it.
+            <select
+              className="field !w-52"
+              value={go}
+              onChange={(event) => setGo(event.target.value as ChangesGo)}
+            >
+              {below && <option value="below">They go to {below.label}</option>}
+              {above && <option value="above">They go to {above.label}</option>}
+              <option value="away">They go away</option>
+            </select>
+          </label>
+          <button type="button" className="btn ml-auto" onClick={onKeep}>
+            Keep it
+          </button>
+          <button type="button" className="btn btn-main" onClick={() => remove(go)}>
+            Remove
+          </button>
+        </div>
+      </td>
+    </tr>
   );
 }
 

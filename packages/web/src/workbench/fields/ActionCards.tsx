@@ -25,7 +25,7 @@ import {
   withPiece,
 } from '@hovrin/core';
 import { GripVertical, MoreHorizontal } from 'lucide-react';
-import { useId, useState } from 'react';
+import { type KeyboardEvent, useId, useState } from 'react';
 import { useEditorState } from '../../editor/context.tsx';
 import { Menu } from '../../parts/Menu.tsx';
 
@@ -93,20 +93,13 @@ interface CardProps extends ActionCardsProps {
 }
 
 function Card({ id, card, at, onMove, onPut, onDouble, ...props }: CardProps) {
-  const { text, list, control, problemAt, onText, onRefused } = props;
+  const { text, control, problemAt, onText } = props;
   const drag = useDraggable({ id, data: { at } });
   const drop = useDroppable({ id, data: { at } });
   const words = sentenceOf(text, card);
-  const { more } = card;
   const short = words.length > 60 ? `${words.slice(0, 60)} …` : words;
   const wrong = problemAt !== undefined && problemAt >= card.span[0] && problemAt < card.span[1];
   const isTarget = drop.isOver && !drag.isDragging;
-  const turn = () => {
-    const own = turned(text, card);
-    if (own === undefined)
-      onRefused('What holds */ cannot be turned off: it would end the comment around it.');
-    else onPut(own);
-  };
   return (
     <li
       ref={drop.setNodeRef}
@@ -122,18 +115,7 @@ function Card({ id, card, at, onMove, onPut, onDouble, ...props }: CardProps) {
           className="btn-bare !h-6 !min-w-4 cursor-grab touch-none !px-0 text-quiet"
           aria-label={`Move ${short}`}
           title="Drag, or press the up and down arrows"
-          onKeyDown={(event) => {
-            const by = { ArrowUp: -1, ArrowDown: 1 }[event.key];
-            if (by === undefined) return;
-            event.preventDefault();
-            event.stopPropagation();
-            onMove(by);
-            // The focus goes along with what was moved.
-            const buttons = event.currentTarget
-              .closest('ol')
-              ?.querySelectorAll(':scope > li > div > button:first-child');
-            requestAnimationFrame(() => (buttons?.[at + by] as HTMLElement | undefined)?.focus());
-          }}
+          onKeyDown={(event) => moveByKey(event, at, onMove)}
         >
           <GripVertical size={13} />
         </button>
@@ -142,36 +124,7 @@ function Card({ id, card, at, onMove, onPut, onDouble, ...props }: CardProps) {
         >
           {card.off ? words : card.words}
         </span>
-        <Menu
-          label={`More for ${short}`}
-          button={
-            <button type="button" className="btn-bare !h-6 !min-w-5" aria-label={`More for ${short}`}>
-              <MoreHorizontal size={13} />
-            </button>
-          }
-          entries={[
-            ...(card.note ? [] : [{ label: card.off ? 'Turn on' : 'Turn off', onSelect: turn }]),
-            ...(more
-              ? [
-                  {
-                    label: more.label,
-                    onSelect: () => onText(withPiece(text, [more.at, more.at], more.text)),
-                  },
-                ]
-              : []),
-            { label: 'Move up', disabled: at === 0, onSelect: () => onMove(-1) },
-            { label: 'Move down', disabled: at === list.cards.length - 1, onSelect: () => onMove(1) },
-            { label: 'Duplicate', onSelect: onDouble },
-            {
-              label: 'Copy',
-              onSelect: () => {
-                copied = { text: cardText(text, card), words: short };
-                void navigator.clipboard?.writeText(copied.text).catch(() => undefined);
-              },
-            },
-            { label: 'Delete', danger: true, onSelect: () => onPut(undefined) },
-          ]}
-        />
+        <CardMenu {...{ card, at, short, onMove, onPut, onDouble }} {...props} />
       </div>
       {card.fields.length > 0 && (
         <div className="ml-5 flex flex-col gap-1 pr-1">
@@ -203,6 +156,73 @@ function Card({ id, card, at, onMove, onPut, onDouble, ...props }: CardProps) {
         </fieldset>
       ))}
     </li>
+  );
+}
+
+/** Moves a card by an arrow key; the focus goes along. @param at its place. */
+function moveByKey(event: KeyboardEvent<HTMLElement>, at: number, onMove: (by: number) => void): void {
+  const by = { ArrowUp: -1, ArrowDown: 1 }[event.key];
+  if (by === undefined) return;
+  event.preventDefault();
+  event.stopPropagation();
+  onMove(by);
+  const buttons = event.currentTarget
+    .closest('ol')
+    ?.querySelectorAll<HTMLElement>(':scope > li > div > button:first-child');
+  requestAnimationFrame(() => buttons?.[at + by]?.focus());
+}
+
+/** @param short the card in a few words. */
+function CardMenu({
+  card,
+  at,
+  short,
+  text,
+  list,
+  onMove,
+  onPut,
+  onDouble,
+  onText,
+  onRefused,
+}: Omit<CardProps, 'id'> & { short: string }) {
+  const { more } = card;
+  const turn = () => {
+    const own = turned(text, card);
+    if (own === undefined)
+      onRefused('What holds */ cannot be turned off: it would end the comment around it.');
+    else onPut(own);
+  };
+  return (
+    <Menu
+      label={`More for ${short}`}
+      button={
+        <button type="button" className="btn-bare !h-6 !min-w-5" aria-label={`More for ${short}`}>
+          <MoreHorizontal size={13} />
+        </button>
+      }
+      entries={[
+        ...(card.note ? [] : [{ label: card.off ? 'Turn on' : 'Turn off', onSelect: turn }]),
+        ...(more
+          ? [
+              {
+                label: more.label,
+                onSelect: () => onText(withPiece(text, [more.at, more.at], more.text)),
+              },
+            ]
+          : []),
+        { label: 'Move up', disabled: at === 0, onSelect: () => onMove(-1) },
+        { label: 'Move down', disabled: at === list.cards.length - 1, onSelect: () => onMove(1) },
+        { label: 'Duplicate', onSelect: onDouble },
+        {
+          label: 'Copy',
+          onSelect: () => {
+            copied = { text: cardText(text, card), words: short };
+            void navigator.clipboard?.writeText(copied.text).catch(() => undefined);
+          },
+        },
+        { label: 'Delete', danger: true, onSelect: () => onPut(undefined) },
+      ]}
+    />
   );
 }
 

@@ -95,14 +95,13 @@ function EventField({
   const cards = text === '' ? undefined : readCards(text);
   const completion = useCompletion(control, true);
   const typed = useTypedText(`${control.id} ${attribute}`, text, change);
-  const add = (statement: string) => {
-    set(attribute, label, text.trim() === '' ? statement : `${text.replace(/[;\s]*$/, '')}; ${statement}`);
+  /** A change by itself. */
+  const put = (next: string) => {
+    change(next);
     rest();
   };
-  const pasting = () => {
-    const card = copiedCard();
-    return card ? [{ label: `Paste: ${card.words}`, onSelect: () => add(card.text) }] : [];
-  };
+  const add = (statement: string) =>
+    put(text.trim() === '' ? statement : `${text.replace(/[;\s]*$/, '')}; ${statement}`);
   const others = project.screens.filter((screen) => screen.name !== undefined && !isDialog(screen));
   return (
     <div className="flex flex-col gap-1">
@@ -110,33 +109,7 @@ function EventField({
         <label htmlFor={id} className="text-quiet">
           {label}
         </label>
-        <Menu
-          label={`What ${label} can do`}
-          button={
-            <button
-              type="button"
-              className="btn-bare ml-auto !h-6 text-[12px]"
-              aria-label={`Add what ${label} does`}
-            >
-              Add <ChevronDown size={12} aria-hidden />
-            </button>
-          }
-          entries={() => [
-            ...pasting(),
-            ...actions.map(({ name: action, takes, written }) => ({
-              label: `${action}: ${takes}`,
-              onSelect: () => add(written),
-            })),
-            ...project.state
-              .filter(({ computed }) => computed === undefined)
-              .flatMap((variable) =>
-                writtenFor(variable).map((statement) => ({
-                  label: statement.replace(/ = .*/, ' = …'),
-                  onSelect: () => add(statement),
-                })),
-              ),
-          ]}
-        />
+        <AddMenu label={label} onAdd={add} />
       </div>
       <div className="relative" data-completes="event">
         <textarea
@@ -162,16 +135,7 @@ function EventField({
         />
         {completion.list}
       </div>
-      {problem && (
-        <p id={`${id}-problem`} role="alert" className="text-[12px] text-brick">
-          {problem.message}
-          <KeepControl control={control} text={text} at={problem.at} />{' '}
-          <span className="text-quiet">(at character {problem.at + 1})</span>
-          {inForce(held) !== undefined && inForce(held) !== text && (
-            <span className="text-quiet"> {`“${inForce(held)}” goes on working.`}</span>
-          )}
-        </p>
-      )}
+      <EventProblem id={id} control={control} attribute={attribute} />
       {cards && cards.cards.length > 0 && (
         <ActionCards
           text={text}
@@ -180,30 +144,86 @@ function EventField({
           problemAt={problem?.at}
           onText={(next) => {
             rest();
-            change(next);
-            rest();
+            put(next);
           }}
           onRefused={(words) => editor.tell(words)}
         />
       )}
-      {text === '' && others.length > 1 && (
-        <div className="flex flex-wrap items-center gap-1">
-          <span className="text-[12px] text-quiet">Go to</span>
-          {others.map((screen) => (
-            <button
-              key={screen.id}
-              type="button"
-              className="btn !h-6 !px-1.5 text-[12px]"
-              onClick={() => {
-                set(attribute, label, `go("${screen.name}")`);
-                rest();
-              }}
-            >
-              {screen.name}
-            </button>
-          ))}
-        </div>
+      {text === '' && others.length > 1 && <GoTo screens={others} onGo={put} />}
+    </div>
+  );
+}
+
+/** What the event could do, written in full. */
+function AddMenu({ label, onAdd }: { label: string; onAdd: (statement: string) => void }) {
+  const { project } = useEditorState('project');
+  const pasting = () => {
+    const card = copiedCard();
+    return card ? [{ label: `Paste: ${card.words}`, onSelect: () => onAdd(card.text) }] : [];
+  };
+  return (
+    <Menu
+      label={`What ${label} can do`}
+      button={
+        <button
+          type="button"
+          className="btn-bare ml-auto !h-6 text-[12px]"
+          aria-label={`Add what ${label} does`}
+        >
+          Add <ChevronDown size={12} aria-hidden />
+        </button>
+      }
+      entries={() => [
+        ...pasting(),
+        ...actions.map(({ name: action, takes, written }) => ({
+          label: `${action}: ${takes}`,
+          onSelect: () => onAdd(written),
+        })),
+        ...project.state
+          .filter(({ computed }) => computed === undefined)
+          .flatMap((variable) =>
+            writtenFor(variable).map((statement) => ({
+              label: statement.replace(/ = .*/, ' = …'),
+              onSelect: () => onAdd(statement),
+            })),
+          ),
+      ]}
+    />
+  );
+}
+
+function EventProblem({ id, control, attribute }: { id: string; control: Control; attribute: string }) {
+  const { project } = useEditorState('project');
+  const held = control.props[attribute];
+  const text = asTyped(held) ?? '';
+  const problem = attributeProblems(project, control).find((each) => each.attribute === attribute);
+  if (!problem) return null;
+  return (
+    <p id={`${id}-problem`} role="alert" className="text-[12px] text-brick">
+      {problem.message}
+      <KeepControl control={control} text={text} at={problem.at} />{' '}
+      <span className="text-quiet">(at character {problem.at + 1})</span>
+      {inForce(held) !== undefined && inForce(held) !== text && (
+        <span className="text-quiet"> {`“${inForce(held)}” goes on working.`}</span>
       )}
+    </p>
+  );
+}
+
+function GoTo({ screens, onGo }: { screens: readonly Control[]; onGo: (statement: string) => void }) {
+  return (
+    <div className="flex flex-wrap items-center gap-1">
+      <span className="text-[12px] text-quiet">Go to</span>
+      {screens.map((screen) => (
+        <button
+          key={screen.id}
+          type="button"
+          className="btn !h-6 !px-1.5 text-[12px]"
+          onClick={() => onGo(`go("${screen.name}")`)}
+        >
+          {screen.name}
+        </button>
+      ))}
     </div>
   );
 }

@@ -1,10 +1,10 @@
 /** `+` before and behind the selection, and inside a container that is empty. */
-import { locate, mainAxisOf, plainArrangement, takesInside } from '@hovrin/core';
+import { locate, mainAxisOf, plainArrangement, type Rectangle, takesInside } from '@hovrin/core';
 import { Plus } from 'lucide-react';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import type { InsertPlace } from '../../editor/editor.ts';
 import { placeWords } from '../../editor/places.ts';
-import { type Rectangle, scaled } from './drop.ts';
+import { scaled } from './drop.ts';
 
 // One element for all: it never changes.
 const plusIcon = <Plus size={13} strokeWidth={2.5} aria-hidden />;

@@ -7,14 +7,21 @@ import {
   useSensor,
   useSensors,
 } from '@dnd-kit/core';
-import { type Control, effectiveNames, kindNamed, locate, type PropertyValue } from '@hovrin/core';
+import {
+  type Control,
+  effectiveNames,
+  kindNamed,
+  locate,
+  type PropertyValue,
+  type Rectangle,
+} from '@hovrin/core';
 import { type ReactNode, useMemo, useRef, useState } from 'react';
 import { insertCopies, isLocked, moveTo, placeNew } from '../../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import { keyWords } from '../../editor/keys.ts';
 import { BaysContext, type PendingDrop, type ShownBay } from '../bench/bays.ts';
 import { useBenchView } from '../bench/benchView.ts';
-import { between, type Grabbed, type Point, type Rectangle } from './drop.ts';
+import { between, type Grabbed, type Point } from './drop.ts';
 import { dropOnBay, dropOnRow } from './dropWords.ts';
 import { landing, type Props, staysOnBoard } from './landing.ts';
 import { controlsIn } from './spot.ts';

@@ -1,11 +1,11 @@
 /** Lies over the bay while a part is chosen: the rectangle that one draws is where and how large it comes to stand. */
-import { type Control, kindNamed, type ScreenLayout } from '@hovrin/core';
+import { type Control, kindNamed, type Rectangle, type ScreenLayout } from '@hovrin/core';
 import { type PointerEvent, useState } from 'react';
 import { placeNew } from '../../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import { useEscape } from '../../parts/useEscape.ts';
 import { useBenchView } from '../bench/benchView.ts';
-import { between, drawnAt, type Point, type Rectangle } from './drop.ts';
+import { between, drawnAt, type Point } from './drop.ts';
 
 /** Less than this is a press, not a rectangle, CSS px. */
 const least = 4;

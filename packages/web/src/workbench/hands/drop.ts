@@ -6,6 +6,7 @@ import {
   locate,
   type Project,
   plainArrangement,
+  type Rectangle,
   type ScreenBox,
   type ScreenLayout,
   type TrackSpan,
@@ -13,14 +14,6 @@ import {
 } from '@hovrin/core';
 import type { InsertPlace } from '../../editor/editor.ts';
 import { type Guide, snapped } from './guides.ts';
-
-/** A rectangle on the screen, CSS px. */
-export interface Rectangle {
-  readonly x: number;
-  readonly y: number;
-  readonly width: number;
-  readonly height: number;
-}
 
 export interface Drop {
   readonly place: InsertPlace;

@@ -1,6 +1,6 @@
 /** What a moved rectangle lines up with: edges and middles of others, equal gaps, the padding of its container. */
-import type { ScreenBox } from '@hovrin/core';
-import type { Rectangle, Snapping } from './drop.ts';
+import type { Rectangle, ScreenBox } from '@hovrin/core';
+import type { Snapping } from './drop.ts';
 
 /** A line to draw, with what it measures. CSS px. */
 export interface Guide {

@@ -1,7 +1,7 @@
 /** Which control is meant at a point of a laid-out screen. */
-import { type Control, locationsIn, type ScreenLayout } from '@hovrin/core';
+import { type Control, locationsIn, type Rectangle, type ScreenLayout } from '@hovrin/core';
 import { isInWindow, type Window } from '../bays/cut.ts';
-import type { Point, Rectangle } from './drop.ts';
+import type { Point } from './drop.ts';
 
 const seen = new WeakMap<ScreenLayout, readonly (Window | undefined)[]>();
 

@@ -1,0 +1,46 @@
+/** What the bays show: the project, or how it would be, laid out at a size. */
+import { type Control, inSample, longTexts, type Project, ScreenView } from '@hovrin/core';
+import { useMemo, useRef } from 'react';
+import { useEditorState, useWorkplace } from '../../editor/context.tsx';
+import type { ScreenSize } from '../../sizes.ts';
+import { withLive } from '../bays/useLiveValues.ts';
+import { unhidden } from '../hidden.ts';
+import { useBenchView } from './benchView.ts';
+
+/** The layout of a version of a screen at a size; worked out again when that or the size changes. */
+export function useShownLayout(
+  newest: Project,
+  shown: Control,
+  { width, height, safe, hinge, sample: own }: ScreenSize,
+) {
+  const { shaper } = useWorkplace();
+  const { seeing, liveValues } = useBenchView();
+  const sample = own ?? seeing.sample;
+  const { project, faint } = useMemo(() => {
+    const now = liveValues.size > 0 ? { ...newest, state: withLive(newest.state, liveValues) } : newest;
+    const told = inSample(now, sample, manyOnTheBench);
+    const said = seeing.long ? longTexts(told) : told;
+    return seeing.hidden ? unhidden(said, shown.id) : { project: said, faint: none };
+  }, [newest, seeing.hidden, seeing.long, sample, liveValues, shown.id]);
+  const screen = project.screens.find(({ id }) => id === shown.id) ?? shown;
+  const view = useRef<ScreenView>(undefined);
+  view.current ??= new ScreenView(shaper);
+  const current = view.current;
+  const layout = useMemo(
+    () => current.layOut(project, screen, { width, height, safe, hinge }),
+    [current, project, screen, width, height, safe, hinge],
+  );
+  return { layout, faint };
+}
+
+/** Many rows, but no more than one can still work with in several sizes. */
+const manyOnTheBench = 100;
+
+const none: readonly string[] = [];
+
+/** The project as it is shown: a fix that is only pointed at shows in its place. */
+export function useShownProject(): Project {
+  const { project } = useEditorState('project');
+  const { preview } = useBenchView();
+  return preview ?? project;
+}

@@ -1,0 +1,140 @@
+/** One finding: what is wrong, where, and what would mend it. */
+import {
+  applySteps,
+  type Control,
+  checkNamed,
+  type Finding,
+  type Fix,
+  ignoreStep,
+  locate,
+  whereWords,
+} from '@hovrin/core';
+import { EyeOff } from 'lucide-react';
+import { useState } from 'react';
+import { useEditorState, useWorkplace } from '../../editor/context.tsx';
+import { useBenchView } from '../bench/benchView.ts';
+import { sizeOf } from './findingSize.ts';
+import { Sentence } from './Sentence.tsx';
+import { severityFills } from './severities.ts';
+
+export function FindingRow({ screen, finding }: { screen: Control; finding: Finding }) {
+  const { editor } = useWorkplace();
+  const { selection } = useEditorState('selection');
+  const { resize, sizes } = useBenchView();
+  const [asking, setAsking] = useState(false);
+  const { where, control, check, severity, sentence, fixes } = finding;
+  const go = () => {
+    editor.select([control]);
+    const size = sizeOf(where, sizes[0]);
+    if (size) resize(size);
+  };
+  return (
+    <li className={`rounded-sm px-1 py-1 ${selection.includes(control) ? 'bg-saffron/15' : ''}`}>
+      <div className="flex items-baseline gap-2">
+        <span
+          role="img"
+          aria-label={severity}
+          className={`size-2 shrink-0 self-center rounded-[1px] ${severityFills[severity]}`}
+        />
+        <span className="min-w-0 flex-1">
+          <Sentence screen={screen}>{sentence}</Sentence>
+        </span>
+        <button
+          type="button"
+          className="rounded-sm px-1 font-mono text-[12px] text-quiet hover:bg-sunk hover:text-ink"
+          title="Select it, at a width where it happens"
+          onClick={go}
+        >
+          {whereWords(where)}
+        </button>
+        <button
+          type="button"
+          className="btn-bare !h-6 text-quiet"
+          aria-label="Ignore with a reason"
+          title="Ignore with a reason"
+          aria-expanded={asking}
+          onClick={() => setAsking(!asking)}
+        >
+          <EyeOff size={13} />
+        </button>
+      </div>
+      {(fixes.length > 0 || asking) && (
+        <div className="flex flex-wrap gap-1 pl-4">
+          {fixes.map((fix) => (
+            <FixButton key={fix.label} fix={fix} />
+          ))}
+          {asking && <IgnoreForm {...{ control, check }} onDone={() => setAsking(false)} />}
+        </div>
+      )}
+    </li>
+  );
+}
+
+/** Mends the finding; what would become of the screen is shown while it is pointed at. */
+function FixButton({ fix }: { fix: Fix }) {
+  const { editor } = useWorkplace();
+  const { project } = useEditorState('project');
+  const { setPreview } = useBenchView();
+  const label = fix.label.replaceAll('`', '');
+  const show = () => {
+    const applied = applySteps(project, fix.steps);
+    setPreview(applied.ok ? applied.project : undefined);
+  };
+  const hide = () => setPreview(undefined);
+  return (
+    <button
+      type="button"
+      className="btn !h-6 text-[12px]"
+      onMouseEnter={show}
+      onMouseLeave={hide}
+      onFocus={show}
+      onBlur={hide}
+      onClick={() => {
+        hide();
+        editor.dispatch({ label, steps: fix.steps, exact: true });
+      }}
+    >
+      {label}
+    </button>
+  );
+}
+
+/** Asks why a finding is as it should be. */
+function IgnoreForm({ control, check, onDone }: Pick<Finding, 'control' | 'check'> & { onDone: () => void }) {
+  const { editor } = useWorkplace();
+  const { project } = useEditorState('project');
+  const [reason, setReason] = useState('');
+  const ignore = () => {
+    const found = locate(project, control)?.control;
+    if (found && reason.trim())
+      editor.dispatch({
+        label: `Ignore “${checkNamed(check)?.title}”`,
+        steps: [ignoreStep(found, check, reason)],
+        exact: true,
+      });
+    onDone();
+  };
+  return (
+    <form
+      className="flex gap-1"
+      onSubmit={(event) => {
+        event.preventDefault();
+        ignore();
+      }}
+    >
+      <input
+        className="field !h-6 !w-56 text-[12px]"
+        aria-label="Why it is as it should be"
+        placeholder="Why it is as it should be"
+        // biome-ignore lint/a11y/noAutofocus: it was asked for a moment ago.
+        autoFocus
+        value={reason}
+        onChange={(event) => setReason(event.target.value)}
+        onKeyDown={(event) => event.key === 'Escape' && onDone()}
+      />
+      <button type="submit" className="btn !h-6 text-[12px]" disabled={!reason.trim()}>
+        Ignore
+      </button>
+    </form>
+  );
+}
