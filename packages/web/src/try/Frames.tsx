@@ -7,8 +7,7 @@ import { foldings, resized, type ScreenSize, shared, sizeWords, turned } from '.
 import { Covered } from '../workbench/bays/Covered.tsx';
 import type { Conditions } from './conditions.tsx';
 import { type FramesListener, LinkedFrames, type PageMessage } from './linkedFrames.ts';
-
-const gap = 28;
+import { frameGap as gap, scaleFor } from './scale.ts';
 
 interface FramesProps extends Omit<FramesListener, 'onRunning'> {
   readonly sizes: readonly ScreenSize[];
@@ -48,13 +47,6 @@ function useLinkedFrames(props: FramesProps, sizeOf: (label: string) => ScreenSi
     [frames],
   );
   return { running, onThere };
-}
-
-/** The scale at which all sizes stand beside each other in a room. */
-export function scaleFor(sizes: readonly ScreenSize[], room: { width: number; height: number }): number {
-  const width = sizes.reduce((sum, size) => sum + size.width, 0);
-  const tallest = Math.max(...sizes.map((size) => size.height));
-  return Math.min(1, (room.width - gap * (sizes.length + 1)) / width, (room.height - gap * 2 - 24) / tallest);
 }
 
 export function Frames(props: FramesProps) {

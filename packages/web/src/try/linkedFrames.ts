@@ -14,7 +14,7 @@ export type PageMessage =
   | { readonly type: 'hovrin-dialogs'; readonly names: readonly string[] };
 
 /** The screen that a page begins with, by its address. */
-const startOf = (address: string): string => decodeURIComponent(address.split('#')[1] ?? '');
+export const startOf = (address: string): string => decodeURIComponent(address.split('#')[1] ?? '');
 
 /** Who hears what pages tell the person. */
 export interface FramesListener {

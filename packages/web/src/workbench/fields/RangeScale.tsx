@@ -68,7 +68,9 @@ export function RangeField({
       type="button"
       className="btn mb-1 ml-[92px] !h-6 self-start text-[12px]"
       title="Say what this is in each range of the number"
-      onClick={() => onText(rangesText(firstRanges(of, numbersOf(project, control, of), property)))}
+      onClick={() =>
+        onText(rangesText(firstRanges(of, numbersOf(project, control, of), property, themeOf(project))))
+      }
     >
       By ranges of the number
     </button>

@@ -1,5 +1,12 @@
 /** Ranges of a number while they are edited: where they may begin, and how the data's own numbers are spread. */
-import { hasExpression, type Property, type RangeStop, type Ranges } from '@hovrin/core';
+import {
+  defaultText,
+  hasExpression,
+  type Property,
+  type RangeStop,
+  type Ranges,
+  type Theme,
+} from '@hovrin/core';
 
 /** Least and greatest of some numbers with a little room; something to begin with where there are none. */
 export function extentOf(numbers: readonly number[]): [number, number] {
@@ -17,11 +24,12 @@ export const fine = (value: number, span: number): number => {
 };
 
 /** Three values of a property to begin with, low to high. */
-function firstValues({ type, default: usual }: Property): readonly RangeStop['value'][] {
+function firstValues(property: Property, theme: Theme): readonly RangeStop['value'][] {
+  const { type } = property;
   if (type.ranged) return type.ranged;
   const words = type.words.map(asNumber);
   if (words.length > 0) return [0, 0.5, 1].map((part) => words[Math.round(part * (words.length - 1))] ?? '');
-  const least = Number(usual) || 0;
+  const least = Number(defaultText(property, theme)) || 0;
   return [least, 1.5 * least || 1, 2 * least || 2];
 }
 
@@ -30,13 +38,18 @@ export const asNumber = (text: string): RangeStop['value'] =>
   text.trim() !== '' && String(Number(text)) === text ? Number(text) : text;
 
 /** Ranges to begin with: thirds of where the numbers lie. */
-export function firstRanges(of: string, numbers: readonly number[], property: Property): Ranges {
+export function firstRanges(
+  of: string,
+  numbers: readonly number[],
+  property: Property,
+  theme: Theme,
+): Ranges {
   const [least, most] = extentOf(numbers);
   const span = most - least;
   return {
     of,
     blended: false,
-    stops: firstValues(property).map((value, index) => ({
+    stops: firstValues(property, theme).map((value, index) => ({
       from: fine(least + (span * index) / 3, span),
       value,
     })),
@@ -64,12 +77,15 @@ export const withEnd = (ranges: Ranges, index: number, at: number): Ranges =>
       }
     : { ...ranges, end: at };
 
-/** Moves an end as far as its neighbours leave room. @param span of the scale. */
+/** Moves an end as far as its neighbours leave room: it never meets one. @param span of the scale. */
 export function movedTo(ranges: Ranges, index: number, value: number, span: number): Ranges {
   const ends = endsOf(ranges);
-  const least = (ends[index - 1] ?? Number.NEGATIVE_INFINITY) + span / 1000;
-  const most = (ends[index + 1] ?? Number.POSITIVE_INFINITY) - span / 1000;
-  return withEnd(ranges, index, fine(Math.min(most, Math.max(least, value)), span));
+  const below = ends[index - 1] ?? Number.NEGATIVE_INFINITY;
+  const above = ends[index + 1] ?? Number.POSITIVE_INFINITY;
+  const room = Math.min(span / 1000, (above - below) / 3);
+  const within = Math.min(above - room, Math.max(below + room, value));
+  const rounded = fine(within, span);
+  return withEnd(ranges, index, rounded > below && rounded < above ? rounded : within);
 }
 
 /** Why an end cannot be where somebody types that it is; undefined: it can. */
