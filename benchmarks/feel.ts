@@ -176,7 +176,7 @@ export async function feel(): Promise<Measured[]> {
       return costOf(page, { ...key, run: () => page.keyboard.press('a') });
     })();
     await page.getByRole('button', { name: 'Close the drawer' }).click();
-    // Checks and widths of what was typed are worked out beside, on the machine's other core.
+    // Checks and the sweep after typing are worked out beside, on the machine's other core.
     await page.waitForTimeout(6000);
     const hover = await costOf(page, {
       from: 'pointermove',

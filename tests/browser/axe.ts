@@ -4,7 +4,7 @@ import { createRequire } from 'node:module';
 import type { Page } from 'playwright-core';
 
 /**
- * @param but a selector of what is no part of the page itself: pictures of screens, disabled buttons in them included.
+ * @param but a selector of elements that are no part of the page itself: pictures of screens, disabled buttons in them included.
  * @returns a line for each kind of fault, with the elements that have it.
  */
 export async function axeFaults(page: Page, but?: string): Promise<string[]> {

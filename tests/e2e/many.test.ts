@@ -30,7 +30,7 @@ const text = async () => {
   });
   return all.replaceAll(/\n\s*/g, ' ').replaceAll(' />', '/>').trim();
 };
-/** Types a screen into the source drawer, in place of what is there. */
+/** Types a screen into the source drawer, in place of the one there. */
 async function write(screen: string): Promise<void> {
   await source().click();
   await page.keyboard.press('Control+a');

@@ -85,7 +85,7 @@ it('a control that is pressed with Alt is selected on the bench', async () => {
   await page.getByRole('treeitem', { name: 'summary', exact: true, selected: true }).waitFor();
 });
 
-it('a form that is seen again says nothing of what was wrong before', async () => {
+it('a form that is seen again says nothing of problems from before', async () => {
   const go = (name: string) =>
     frame('Desk').locator('[data-name="navBeside"]').getByRole('link', { name, exact: true }).press('Enter');
   const said = frame('Desk').getByText('Who is it?');

@@ -103,7 +103,7 @@ describe('the page', () => {
     expect(html).toContain('style="display: none"');
   });
 
-  it('carries a program without parser: the last good values of drafts, nothing of what was never good', () => {
+  it('carries a program without parser: the last good values of drafts, nothing of drafts that were never good', () => {
     const project = projectOf(
       '<screen name="s"><text name="t" text="{guests}" /><button name="b" on.press="guests = 1" /></screen>',
     );

@@ -140,7 +140,7 @@ describe('a value with expressions', () => {
     expect(unescapeBraces(escapeBraces('a {b} {{c}}'))).toBe('a {b} {{c}}');
   });
 
-  it('is checked against what is there', () => {
+  it('is checked against the names of the project', () => {
     const around = {
       names: new Map([
         ['guests', 'number'],

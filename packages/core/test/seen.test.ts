@@ -103,7 +103,7 @@ describe('what was found inside of controls', () => {
   });
 });
 
-describe('a part of what was found', () => {
+describe('a part of the findings', () => {
   const where = { from: 300, to: 400, textScale: 1, orientation: 'portrait' as const };
   const [whole] = takenOf(
     {

@@ -92,7 +92,7 @@ describe('a sweep', () => {
     expect(said('<column name="a" width="100%" max-width="500" height="9" />')).toEqual([
       '500: `a` and its siblings have room to spare',
     ]);
-    // A part of the row that grows faster than what is left for it.
+    // A part of the row that grows faster than the room left for it.
     expect(
       said('<column name="a" width="80%" height="9" /><column name="b" width="100" height="9" />'),
     ).toEqual(['500: `a` and its siblings have room to spare']);
@@ -189,7 +189,7 @@ it('nothing is left out where rounding reaches farther than is looked', () => {
 });
 
 it.each([
-  // Together 0.02 % too wide, less than what is cut off six times: they are on one line at every third px or so.
+  // Together 0.02 % too wide, less than six times the part that is cut off: they are on one line at every third px or so.
   ['items of a line', `<row wrap="true">${'<column width="16.67%" height="9" />'.repeat(6)}</row>`, 100],
   [
     'columns of a grid',

@@ -11,7 +11,7 @@ export const zipLimits = {
   files: 10_000,
   /** Characters of a path. */
   path: 300,
-  /** Times that a file of more than ten million bytes may be larger than what it is packed in. */
+  /** Times that a file of more than ten million bytes may be larger than its packed form. */
   ratio: 500,
 };
 

@@ -124,7 +124,7 @@ export class Binder {
     };
   }
 
-  /** Makes a part anew when what it shows changes; what is entered in it stays. */
+  /** Makes a part anew when the values in it change; entered text stays. */
   #bindInside(binding: InsideBinding, { twoWay }: Bindings, find: Find, frame?: ItemFrame): Dispose {
     const { kind, count } = binding;
     const manner = manners.get(kind) ?? {};

@@ -1,5 +1,5 @@
 /**
- * Dragging: something that carries a value is let go over something that takes it, at a place among what is there. By
+ * Dragging: something that carries a value is let go over something that takes it, at a place among the items there. By
  * the pointer, by a finger that rests on it first, and by keys: Space takes it up, the arrows move it, Tab goes to the
  * next that takes it, Space lets go, Escape leaves all as it was.
  */
@@ -113,7 +113,7 @@ class Carrying {
     this.#show(over ? fallAt(over, x, y) : undefined);
   }
 
-  /** By keys: among what is there. */
+  /** By keys: its place among the items there. */
   step(by: number): void {
     const now = this.#fall ?? this.#start();
     if (!now) return;

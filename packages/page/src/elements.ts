@@ -20,7 +20,7 @@ function make(element: PageElement, icons: Icons): Element {
 }
 
 /**
- * Puts what a control's element has inside now in place of what it had.
+ * Puts the new content of a control's element in place of the old one.
  *
  * @param part class of the part that changes; undefined: all of it.
  */

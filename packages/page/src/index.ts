@@ -236,7 +236,7 @@ class Page implements Acting {
     giveFile(name, text);
   }
 
-  /** A control of what is shown on top, by its name. */
+  /** A control of the uppermost dialog, or of the screen, by its name. */
   #onScreen(control: string): HTMLElement | null {
     const shown = this.#dialogs.top ?? this.#current;
     const element = shown ? finderIn([shown], '')(control) : null;

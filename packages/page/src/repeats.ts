@@ -13,7 +13,7 @@ import {
 } from '@hovrin/core/runtime';
 import { nameCopies } from './elements.ts';
 
-/** Binds what is inside some elements to an item; gives what ends it. */
+/** Binds the controls inside some elements to an item; the function that it gives ends that. */
 export type BindItem = (elements: readonly HTMLElement[], suffix: string, frame: ItemFrame) => Dispose[];
 
 /** An element of a copy: it knows what it stands for. */

@@ -164,7 +164,7 @@ it('a file of 20,000 rows comes in as one step, and going back takes it away and
   expect(store.read(id)!.project.state[0]!.initial).toEqual(guests(1000, 10_100));
   await send(id, ...inverseOf(id, gone));
   expect(stored(id)).toEqual(guests(20_000, 100));
-  // Somebody changed one of them meanwhile: what went under that name is not what is there.
+  // Somebody changed one of them meanwhile: the row that is to go is not the row that stands there.
   await send(id, rowsStep(5000, [guest(5100)], [guest(1)]));
   expect((await send(id, rowsStep(0, batch, []))).refused).toMatchObject([
     { reason: 'These rows have changed meanwhile.' },

@@ -35,7 +35,7 @@ export interface ArrangeOptions {
   readonly only?: readonly string[] | undefined;
 }
 
-/** How often what was evened out too far is corrected: centred things move by half of what they are pushed. */
+/** How often places that were evened out too far are corrected: a centred control moves by half of each push. */
 const corrections = 8;
 
 /**

@@ -1,4 +1,4 @@
-/** A pinboard whose controls are arranged: what was placed where, and what each says of its own size. */
+/** A pinboard whose controls are arranged: where each was placed, and what it says of its own size. */
 import { propertyOf } from '../cascade/attributes.ts';
 import { effectiveNames, freshName } from '../document/names.ts';
 import { type Control, inForce } from '../document/types.ts';

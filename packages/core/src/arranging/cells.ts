@@ -1,4 +1,4 @@
-/** A grid of what was placed roughly: its tracks and gaps, and what each cell says of its place and size. */
+/** A grid of controls that were placed roughly: its tracks and gaps, and what each cell says of its place and size. */
 
 import { outlineOf, type Rectangle } from '../layout/rectangle.ts';
 import { type Board, gapOf, gapsBetween, middle, type Props, tidy } from './board.ts';
@@ -38,7 +38,7 @@ class Tracks {
   }
 }
 
-/** @param asked what the grid is told of itself by what it is in. */
+/** @param asked what the container around it says of the grid itself. */
 export function cellsOf(board: Board, { cells }: Structure & { type: 'grid' }, asked: Props): Cells {
   const [firstRow = []] = cells;
   const outline = (parts: readonly (Structure | undefined)[]) =>

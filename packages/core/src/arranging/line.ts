@@ -1,4 +1,4 @@
-/** A row or a column of what was placed roughly: its gap, how its parts lie across it, what each of them says of its size. */
+/** A row or a column of controls that were placed roughly: its gap, how its parts lie across it, what each of them says of its size. */
 
 import type { Rectangle } from '../layout/rectangle.ts';
 import { type Board, gapOf, gapsBetween, type Props, tidy } from './board.ts';

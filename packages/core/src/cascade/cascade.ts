@@ -131,7 +131,7 @@ export function allSaid(control: Control, kind: Kind, prefixes: readonly string[
   return found;
 }
 
-/** Adds what a layer says to what is found. */
+/** Adds the values of a layer to those found so far. */
 function saidIn(
   props: Control['props'],
   kind: Kind,

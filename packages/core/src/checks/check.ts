@@ -41,7 +41,7 @@ export const boxesToCheck = (shaper: Shaper): ViewBoxes => new ViewBoxes(shaper,
 /**
  * Checks a screen.
  *
- * @param boxes what is known from the last check of the same screen: only what has changed since is laid out again.
+ * @param boxes boxes from the last check of the same screen: only those that have changed since are laid out again.
  * @returns what was found, in order of severity and tree; after each step it can be left off.
  */
 export function* checkScreen(
@@ -147,7 +147,7 @@ const sliver = 1 / 16;
 const apart = 1 / 4;
 const canBeSeen = ({ from, to }: Interval): boolean => to - from >= sliver || Math.ceil(from) <= to;
 
-/** Joins what touches of one finding; what was found in the same conditions stands together. */
+/** Joins stretches of one finding that touch each other; stretches of the same conditions stand together. */
 function unite(taken: AllTaken): Gathered {
   const { check, severity, control, other } = taken[0].measure;
   const where: Where[] = [];

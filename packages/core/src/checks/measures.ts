@@ -27,7 +27,7 @@ export const isWrong = ({ all, unlessAll }: Measure): boolean =>
 
 /** How far something may stand out unnoticed, CSS px; rounding to 64ths included. */
 export const leeway = 0.5;
-/** The least side of what is pressed, CSS px (WCAG 2.2, 2.5.8 Target Size (Minimum)). */
+/** The least side of a target, CSS px (WCAG 2.2, 2.5.8 Target Size (Minimum)). */
 export const leastTarget = 24;
 /** The side that fingers find without looking, CSS px (WCAG 2.2, 2.5.5 Target Size (Enhanced)). */
 export const kindTarget = 44;

@@ -54,7 +54,7 @@ export interface Stretched {
  * Measures a stretch of widths by the layouts at its two ends.
  *
  * @param take says what is wrong by a measure, and where.
- * @param seen what is known of what is inside of boxes, and is not looked into again; what is found is added.
+ * @param seen findings inside of boxes from before, whose insides are not looked into again; new ones are added.
  * @param conditions all else that `take` depends on.
  */
 export const measure = (

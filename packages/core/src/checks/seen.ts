@@ -89,7 +89,7 @@ export class SeenBoxes {
   private readonly inOrder = new WeakMap<Box, InOrder[]>();
   private readonly there = new WeakMap<Box, Map<string, There[]>>();
 
-  /** What is known of what is inside of a box; undefined: nothing. */
+  /** What was found inside of a box; undefined: it was not looked into. */
   of(seeing: Seeing): Seen | undefined {
     const alike = setOf(seeing);
     const { start, end, touch, conditions } = seeing;

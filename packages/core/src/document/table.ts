@@ -28,7 +28,7 @@ function typeOf(values: readonly unknown[]): ColumnType {
   return there.every((value) => typeof value === 'string' && isDay(value)) ? 'date' : 'text';
 }
 
-/** Columns that some rows have, in the order in which they come up, with the types of what is in them. */
+/** Columns that some rows have, in the order in which they come up, with the types of their values. */
 export function columnsFrom(rows: readonly Row[]): Column[] {
   const names = new Set(rows.flatMap((row) => Object.keys(row)));
   return [...names].map((name) => ({ name, type: typeOf(rows.map((row) => row[name])) }));

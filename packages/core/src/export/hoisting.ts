@@ -35,7 +35,7 @@ class Hoisting {
     );
   }
 
-  /** A part with names in place of what is worked out in front. @param items names of the items that it stands for. */
+  /** A part with names in place of the values that are worked out in front. @param items names of the items that it stands for. */
   without(part: unknown, items: readonly string[] = []): unknown {
     if (!isPart(part)) return part;
     if (Array.isArray(part)) return part.map((each) => this.without(each, items));

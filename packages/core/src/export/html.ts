@@ -70,7 +70,7 @@ function pressing(control: Control, kind: Kind): Record<string, string> {
   return { tabindex: '0', 'data-press': '', ...(holdsFocus(control) ? {} : { role: 'button' }) };
 }
 
-/** What marks something that can be dragged, and what takes what is dragged. */
+/** Attributes of controls that can be dragged, and of containers that take them. */
 function carrying({ props }: Control): Record<string, string> {
   const isCarried = inForce(props.carries) !== undefined;
   const takes = inForce(props['on.drop']) !== undefined;
@@ -168,7 +168,7 @@ const shapesText = (shapes: readonly Shape[]): string =>
     )
     .join('');
 
-/** What each copy of what is repeated stands in. */
+/** The element around each copy of a repeat's children. */
 type Around = NonNullable<PageElement['copies']>['around'];
 
 /**

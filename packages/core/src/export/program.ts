@@ -52,7 +52,7 @@ import type {
 import { hoisted } from './hoisting.ts';
 import { pictureAddress } from './html.ts';
 
-/** What bindings are read with: what expressions may name, and the values of what holds on all screens. */
+/** What bindings are read with: the names in reach of expressions, and values that hold on all screens. */
 interface Binding extends Surroundings {
   readonly conditions: Conditions;
 }

@@ -1,4 +1,4 @@
-/** State variables that are worked out from others: reading what they say, and what is wrong with it. */
+/** State variables that are worked out from others: reading their expressions, and problems of these. */
 
 import { didYouMean } from '../document/nearest.ts';
 import type { StateVariable } from '../document/types.ts';

@@ -312,7 +312,7 @@ class Walker {
     if (name === 'replaceAll' || name === 'replace') {
       const by = String(values[1]);
       const found = name === 'replace' ? 1 : of.split(String(values[0])).length - 1;
-      // `$&` and the like put what stands around into the place of what was found (ECMAScript, GetSubstitution).
+      // `$&` and the like put text around the match into its place (ECMAScript, GetSubstitution).
       const put = by.length * (by.includes('$') ? of.length : 1);
       if (of.length + found * put > longestText) tooLong('text', longestText);
     }

@@ -28,6 +28,6 @@ const cargo: Property = {
 
 /** Of what can be dragged. */
 export const carried: readonly Property[] = [carries, cargo];
-/** Of what takes what is let go over it. */
+/** Properties of a container that takes values which are let go over it. */
 export const taking: readonly Property[] = [cargo];
 export const takingEvents: readonly EventEntry[] = [drop];

@@ -95,7 +95,7 @@ export interface EventEntry {
   readonly label: string;
   /** The event of the page's element that it is (DOM, UI Events). */
   readonly dom: string;
-  /** A name that the event's actions may read: the value of what was chosen. */
+  /** A name that the event's actions may read: the chosen value. */
   readonly gives?: string;
 }
 
@@ -169,7 +169,7 @@ export interface Gauge {
   /** From 0 to 1. */
   readonly part: number;
   readonly thickness: number;
-  /** Diameter of what is moved along it. */
+  /** Diameter of the thumb. */
   readonly knob?: number;
   readonly colour: string;
   readonly ground: string;

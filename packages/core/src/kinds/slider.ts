@@ -28,7 +28,7 @@ const rangeOf = (values: Values) => {
   return { min, max, value, part: max > min ? (value - min) / (max - min) : 0 };
 };
 
-/** Thickness of the line and diameter of what is moved along it, CSS px. */
+/** Thickness of the line and diameter of the thumb, CSS px. */
 const lineThickness = 4;
 const knob = 16;
 

@@ -146,7 +146,7 @@ export interface PinboardContent {
   readonly rightToLeft: boolean;
 }
 
-/** One child, which may be larger than what is seen of it. */
+/** One child, which may be larger than the window onto it. */
 export interface ScrollContent {
   readonly type: 'scroll';
   readonly axis: 'vertical' | 'horizontal' | 'both';

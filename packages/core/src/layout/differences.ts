@@ -136,7 +136,7 @@ export function turningPoint({ before, after }: Decision, from: number, to: numb
   const limit = after.value >= before.high ? before.high : before.low;
   const rise = after.value - before.value;
   if (rise === 0 || !Number.isFinite(limit)) return undefined;
-  // A part of what is shared out in a row is rounded to 64ths, so it reaches a limit half a 64th before it.
+  // A part of the room shared out in a row is rounded to 64ths, so it reaches a limit half a 64th before it.
   const isPart =
     Math.abs(rise) < 0.999 * (to - from) && (isWholeUnits(before.value) || isWholeUnits(after.value));
   const early = isPart ? (Math.sign(rise) * unit) / 2 : 0;

@@ -73,7 +73,7 @@ export type SizeRule =
       readonly value: number;
       readonly asked?: 'unknown percent' | 'unbounded share';
     }
-  /** By content as far as there is room: no wider than what there is, no narrower than the smallest content. */
+  /** By content as far as there is room: no wider than the room, no narrower than the smallest content. */
   | {
       readonly rule: 'fit';
       readonly min: number;

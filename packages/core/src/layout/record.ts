@@ -21,7 +21,7 @@ export type Topic =
   | 'greatest'
   /** Whether there is room to share out or too little. */
   | 'room'
-  /** Whether the width by content fits into what there is. */
+  /** Whether the width by content fits into the room. */
   | 'fit'
   /** Which of several is the largest. */
   | 'largest';

@@ -49,7 +49,7 @@ export function layOutScroll(
   }
   const used = isFree ? Math.max(limits.min, Math.min(limits.max, natural)) : height;
   const { border, padding } = box.style;
-  // Baselines of what is inside count no lower and no higher than the box's own edges (Align 3 §9.1).
+  // Baselines of the content count no lower and no higher than the box's own edges (Align 3 §9.1).
   let baseline = laid.baseline === undefined ? undefined : frameTop(box) + laid.baseline;
   if (baseline !== undefined) {
     baseline = pass.clamp(box, baseline, 0, used);

@@ -20,7 +20,7 @@ export const isShare = (size: Size): size is Share => typeof size === 'object' &
 export const isFraction = (size: unknown): size is Fraction =>
   typeof size === 'object' && size !== null && 'fraction' in size;
 
-/** Whether a size is by content: no number, nor a part or a share of what there is, known or not. */
+/** Whether a size is by content: no number, nor a percentage or a share, of a known or an unknown size. */
 export const isByContent = (size: Size): boolean => size === undefined || size === 'fit';
 
 /**
@@ -84,7 +84,7 @@ export function ownHeight(box: Box): number | undefined {
  */
 export const asksAfresh = (box: Box): boolean => box.asksAgain || limitsWidthByParts(box);
 
-/** Whether a limit of the width is a part of what there is. */
+/** Whether a limit of the width is a percentage. */
 export const limitsWidthByParts = ({ style }: Pick<Box, 'style'>): boolean =>
   isFraction(style.minWidth) || isFraction(style.maxWidth);
 
@@ -146,7 +146,7 @@ export function heightOfWidth(box: Box, width: number): number {
   );
 }
 
-/** Whether a size across fills what there is: a share always, an absent one where it is stretched. */
+/** Whether a size across fills the room: a share always, an absent one where it is stretched. */
 export const fills = (size: Size, align: Align): boolean =>
   isShare(size) || (size === undefined && align === 'stretch');
 

@@ -274,7 +274,7 @@ export const isCompressible = ({ style, content }: Box): boolean =>
  * by content otherwise. A percentage counts as absent here (CSS Sizing 3 §5.2.1).
  *
  * @param row whether the parent puts its children side by side.
- * @param given the height is that which the parent gives it.
+ * @param given the height is the one that the parent gives it.
  */
 export function contribution(pass: Pass, child: Box, row: boolean, given: Given): Widths {
   const { style } = child;

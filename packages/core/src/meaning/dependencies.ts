@@ -1,4 +1,4 @@
-/** What feeds a control and what it feeds: variables, what those follow, feeds, and other controls, as a map. */
+/** What feeds a control and what it feeds, as a map: variables, those that they follow, feeds, and other controls. */
 
 import { effectiveNames } from '../document/names.ts';
 import { pathTo, walk } from '../document/tree.ts';

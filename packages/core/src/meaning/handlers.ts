@@ -51,7 +51,7 @@ function nameOf(expression: Expression, index: number): string {
   return `value${index + 1}`;
 }
 
-/** Handlers by name, in the order of their names. Types are those of what is given as everything begins. */
+/** Handlers by name, in the order of their names. Types are those of the arguments as everything begins. */
 export function handlersOf(project: Project): readonly Handler[] {
   const found = new Map<string, Handler>();
   for (const screen of project.screens)
@@ -96,7 +96,7 @@ export const handlersText = (handlers: readonly Handler[]): string =>
     )
     .join('')}}\n`;
 
-/** What a control is to code: its name, its kind, and the type of what is entered in it. */
+/** What a control is to code: its name, its kind, and the type of the value entered in it. */
 export function referenceText(control: Control, name: string): string {
   const kind = kindOf(control);
   const value = kind.properties.find(({ twoWay }) => twoWay);

@@ -77,7 +77,7 @@ function refusal(property: Property, value: unknown, context: AttributeContext):
  * What in an attribute's text gives something else than is wanted.
  *
  * @param text one that is valid by itself.
- * @param atStart what an expression's text gives as everything begins, for what depends on data; undefined: nothing.
+ * @param atStart the value of an expression's text as everything begins, for types that depend on data; undefined: none.
  * @returns the first of it, with its place in the text; undefined where all fits, or nothing is known.
  */
 export function misfitIn(

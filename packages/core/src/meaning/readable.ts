@@ -116,7 +116,7 @@ function pointedAt(project: Project, control: Control, action: string): Readable
  * What could be written on, at a place in an expression.
  *
  * @param before the expression up to there.
- * @param isEvent it is what an event does: there are actions besides, and names of what they lead to.
+ * @param isEvent it is the text of an event: actions are offered as well, and names of the screens and dialogs that they lead to.
  * @returns what fits, best first (in a text only what an action leads to), and how many characters of `before` it takes the place of.
  */
 export function readableAt(
@@ -194,7 +194,7 @@ function branchOf(
   return { label, text: path, what, value, children: [...inner, ...list] };
 }
 
-/** All that expressions of a control can read: items of the repeats around it, variables, and what there is to call. */
+/** All that expressions of a control can read: items of the repeats around it, variables, and functions. */
 export function readableTree(project: Project, control: Control): readonly ReadableBranch[] {
   const { scope, items } = surroundings(project, control);
   const named = (name: string, what: 'item' | 'variable') =>

@@ -40,7 +40,7 @@ const withLongTexts = (row: Row): Row =>
     ]),
   );
 
-/** Conditions of how something comes; the others are of what there is. */
+/** Conditions of how values arrive; the others are of which rows there are. */
 type ComingCondition = 'slow' | 'failing';
 const isOfComing = (condition: SampleCondition): condition is ComingCondition =>
   condition === 'slow' || condition === 'failing';

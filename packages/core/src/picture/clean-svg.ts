@@ -50,7 +50,7 @@ export type CleanedSvg =
       readonly ok: true;
       /** The picture, written anew. */
       readonly text: string;
-      /** Names of what was left out, each once, at most twenty. */
+      /** Names of elements and attributes that were left out, each once, at most twenty. */
       readonly leftOut: readonly string[];
     }
   | { readonly ok: false /** A sentence for the person. */; readonly message: string };

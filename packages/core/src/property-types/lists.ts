@@ -26,7 +26,7 @@ export const anyType: PropertyType<unknown> = {
   take: (result) => ({ value: result }),
 };
 
-/** One of several things to choose from, or a column of a table: what stands for it, and what a person reads. */
+/** One of several things to choose from, or a column of a table: its value, and the words that a person reads. */
 export interface Entry {
   readonly value: string;
   readonly label: string;

@@ -15,7 +15,7 @@ export interface ToldTrace {
   readonly took: number;
 }
 
-/** Longest text of one value, and most of what is told of one kind. */
+/** Longest text of one value, and most entries of one sort. */
 const longest = 120;
 const most = 50;
 

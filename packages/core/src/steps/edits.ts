@@ -134,7 +134,7 @@ export function valueTyped(
 const makingKnown: ReadonlySet<Step['type']> = new Set(['put', 'change', 'rename', 'name', 'insert']);
 
 /**
- * The steps that put into force what was typed before it could be read: what it names is there now.
+ * The steps that put typed texts into force that could not be read before: the names in them exist now.
  *
  * @param steps those that led to the project; what they make known is looked for, and nothing where they make nothing known.
  */

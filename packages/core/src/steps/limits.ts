@@ -1,4 +1,4 @@
-/** The bounds of what is stored and sent: the same for windows, which keep within them, and the server, which holds to them. */
+/** Bounds of entries that are stored and sent: the same for windows, which keep within them, and the server, which holds to them. */
 
 /** Longest label of an entry, in UTF-16 units. */
 export const longestLabel = 300;

@@ -46,7 +46,7 @@ export function textPlaces(project: Project, search: TextSearch): TextPlace[] {
   );
 }
 
-/** The steps that take the place of what was found. */
+/** The steps that put another text in place of each match. */
 export const replaceSteps = (places: readonly TextPlace[]): Step[] =>
   places.map(({ control, attribute, after }) => ({
     type: 'set',

@@ -16,7 +16,7 @@ import { type Row, rowsOf } from '../document/table.ts';
 import type { Project } from '../document/types.ts';
 import { type Applied, refuse, type StepKind } from './applied.ts';
 
-/** Puts rows in the place of others. What goes has to be what is there, so that nobody's change is lost unseen. */
+/** Puts rows in the place of others. The rows that go have to be the rows that stand there, so that nobody's change is lost unseen. */
 export interface RowsStep extends Splice {
   readonly type: 'rows';
   /** Name of the variable. */

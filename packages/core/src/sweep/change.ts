@@ -57,7 +57,7 @@ export function changeBy(decisions: readonly Decision[], width: number): Change 
     // Where a line is filled to the px, room is neither lacking nor left: that says nothing.
     if (question === 'room' && Math.abs(after.value) <= unit) continue;
     const limit = Number.isFinite(before.low) ? before.low : before.high;
-    // Lines and tracks are told by what there is now; others by how far they are from their limit.
+    // Lines and tracks are told by their number now; others by how far they are from their limit.
     const counted = question === 'lines' || question === 'tracks' || !Number.isFinite(limit);
     const key = `${box.control ?? ''} ${box.items.join()} ${question}`;
     if (!causes.has(key))

@@ -1,7 +1,7 @@
 /**
  * Widths among which rounding decides for long: what is compared hardly changes with the width, and sizes that are cut to whole
  * 64ths let it turn again and again. Six items of 16.67 % on a line are such a thing: together 0.02 % too wide, which up to
- * 470 px is less than what is cut off. Windows are whole px wide, so each of these is laid out, and the last 64th before the
+ * 470 px is less than the part that is cut off. Windows are whole px wide, so each of these is laid out, and the last 64th before the
  * next; in between what is seen to turn is looked for, which rounding may undo and do again from one 64th to the next.
  */
 import type { Box } from '../layout/box.ts';

@@ -153,7 +153,7 @@ interface Solved {
   readonly at: (width: number) => Point;
   /** The same with everything laid out. */
   readonly exactlyAt: (width: number) => Point;
-  /** Of a screen in which what is cut to 64ths decides (`decidesByCuts`): what rises with the width. */
+  /** Of a screen in which the cutting of sizes to 64ths decides (`decidesByCuts`): what rises with the width. */
   readonly rising: Rising | undefined;
 }
 

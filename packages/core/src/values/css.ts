@@ -1,6 +1,6 @@
 /** Values of properties as CSS has them: sizes, sides, alignment, tracks. Lengths in CSS px. */
 
-/** A share of what is left over (`share N`). */
+/** A share of the room that is left over (`share N`). */
 export interface Share {
   readonly share: number;
 }
@@ -40,7 +40,7 @@ export type Pin = number | Fraction | undefined;
 /** An edge of the screen, flow-relative. */
 export type Edge = 'top' | 'bottom' | 'start' | 'end';
 
-/** One end of a track's range: px, a part of the grid, `auto` and the like, or parts of what is left (Grid 1 §7.2). */
+/** One end of a track's range: px, a part of the grid, `auto` and the like, or parts of the room left over (Grid 1 §7.2). */
 export type TrackBreadth =
   | number
   | Fraction

@@ -22,7 +22,7 @@ export const questions: readonly Question[] = ['width', 'height', 'x', 'y'];
 /** Explains a screen's controls in one view. */
 export class Why {
   private readonly on: ExplainedScreen;
-  /** Lays out what fixes would make of the screen; what they leave alone is kept. */
+  /** Lays out the screen as fixes would make it; boxes that they leave alone are kept. */
   private readonly builder: Builder;
 
   /** @throws Error where the screen is hidden. */

@@ -11,7 +11,7 @@ import type { ExplainedScreen, Found } from './find.ts';
 import { isByContent, overflow, scrollsSideways, starving } from './remarks.ts';
 import { show } from './size.ts';
 
-/** Collects fixes; what a kind does not have, or what is said already, is left out. */
+/** Collects fixes; a property that the kind does not have, or a value that it has already, is left out. */
 class Fixes {
   readonly list: Fix[] = [];
 
@@ -150,7 +150,7 @@ function raisedTrack(asked: SizeQuestion): void {
   fixes.add(`Let ${on.name(raiser)} be smaller than its longest word`, [raiser, `min-${axis}`, '0']);
 }
 
-/** Lets a track of the parent's template be smaller than what is in it. */
+/** Lets a track of the parent's template be smaller than its items. */
 function shrinkTrack({ on, fixes, parentFound, parent, axis }: SizeQuestion, number: number): void {
   const { content } = parentFound.laid.box;
   if (content.type !== 'grid') return;

@@ -180,7 +180,7 @@ export class SizeWords {
     }
   }
 
-  /** A part of what was left, or of what was lacking, beside what it has anyway. */
+  /** Its part of the room left over, or of the room that was lacking, added to its padding or content. */
   private shared(workings: Workings, found: Found, axis: Axis, by: Rule<'share' | 'gave way'>): Term {
     const left = this.left(workings, found, axis, by.room, by.left);
     const [parts, all] = by.rule === 'share' ? [by.parts, by.allParts] : [by.weight, by.allWeight];

@@ -92,7 +92,7 @@ export function tableRoutes(router: Router, { store, workshop }: Parts): void {
     };
   });
 
-  // What comes in is kept as a batch; a step puts it in the place of what is there.
+  // The new rows are kept as a batch; a step puts them in the place of the old ones.
   router.post('/api/projects/:id/tables/:list/file', async (context) => {
     const { id, project, variable, columns } = listOf(context);
     const { name } = check(

@@ -1,6 +1,6 @@
 /**
  * Rows of stored tables. They are kept in the database, one record a row; those of the tables that are being used are
- * held in memory as well, so that finding, sorting and turning pages begin with what is there.
+ * held in memory as well, so that finding, sorting and turning pages begin with rows in memory.
  */
 import { deflateSync, inflateSync } from 'node:zlib';
 import {

@@ -99,7 +99,7 @@ export const records = sqliteTable(
   (table) => [index('records_place').on(table.projectId, table.tableId, table.place)],
 );
 
-/** Rows that steps name instead of carrying them: what came from a file, what was taken away by the thousand. */
+/** Rows that steps name instead of carrying them: those of a file, and those removed by the thousand. */
 export const batches = sqliteTable(
   'batches',
   {

@@ -46,7 +46,7 @@ export interface PackedRows {
   readonly first: readonly Row[];
 }
 
-/** Most of what is wrong with a file that is told. */
+/** Most problems of a file that are told. */
 const mostSaid = 200;
 
 export type FileOutcome =

@@ -23,7 +23,7 @@ export interface Change {
   readonly select?: readonly string[];
   /** Says itself which widths it is for: what is being edited for does not count. */
   readonly exact?: boolean;
-  /** A sentence for the person, where what was done is not what the words of it say. */
+  /** A sentence for the person, where the change does not do what its label says. */
   readonly tell?: string;
 }
 

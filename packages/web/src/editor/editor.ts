@@ -84,7 +84,7 @@ export class Editor extends EditorView {
     if (left && left.entries.length > 0) this.#rebuild();
   }
 
-  /** Opens a project, with what this window's predecessor left, and sends what other closed windows left behind. */
+  /** Opens a project with the unsent entries of this window's predecessor, and sends those that other closed windows left. */
   static async open(projectId: string): Promise<Editor> {
     const clientId = await claimWindow();
     const opened = await api.open(projectId, clientId);

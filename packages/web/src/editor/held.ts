@@ -5,7 +5,7 @@ import { useWorkplace } from './context.tsx';
 /**
  * State of a place (what is seen, how near, which drawer) that outlives the place.
  *
- * @param name of what is held, one for each use.
+ * @param name of the value, another one for each use.
  */
 export function useHeld<T>(name: string, initial: T): [T, Dispatch<SetStateAction<T>>] {
   const { held } = useWorkplace().editor;

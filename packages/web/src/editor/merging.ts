@@ -1,4 +1,4 @@
-/** How what is on its way stands on what the server has: pure, without a browser. */
+/** Puts entries that are on their way on top of the server's version: pure, without a browser. */
 import {
   type Appended,
   applySteps,

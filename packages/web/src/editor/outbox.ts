@@ -226,7 +226,7 @@ export class Outbox {
     return this.pending.length === 0;
   }
 
-  /** Sends once more what there is, and then nothing. */
+  /** Sends once more whatever waits, and then nothing. */
   close(): void {
     clearTimeout(this.#timer);
     this.#isClosed = true;

@@ -144,7 +144,7 @@ export class EditorView {
 
   dismissNotice = (): void => this.update({ notice: undefined });
 
-  /** Lets go of what is not there any more: selected controls, the shown screen, a band that is edited for. */
+  /** Lets go of everything that was deleted: selected controls, the shown screen, a band that is edited for. */
   protected dropLost(): void {
     const { project, selection, screenId, scope } = this.state;
     const left = selection.filter((id) => pathTo(project, id).length > 0);

@@ -1,4 +1,4 @@
-/** Changes that were set aside: what each was, why it is not stored, and what becomes of it. */
+/** Changes that were set aside: each with its words, why it is not stored, and what can be done with it. */
 import { Download, RotateCcw, Trash2, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { download } from '../download.ts';

@@ -1,4 +1,4 @@
-/** Pages that run side by side: what each says is heard, and what happens in one happens in the others. */
+/** Pages that run side by side: their messages are heard, and what happens in one happens in the others. */
 import type { ToldTrace } from '@hovrin/core/runtime';
 import { type ScreenSize, safeOf } from '../sizes.ts';
 import type { Conditions } from './conditions.tsx';

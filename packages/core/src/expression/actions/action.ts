@@ -14,7 +14,7 @@ export interface Acting {
   go(screen: string, values?: unknown): void;
   /** The screen that was there before comes back. */
   back(): void;
-  /** A dialog is shown over what there is. @param values what it is entered with. */
+  /** A dialog is shown over the screen and other dialogs. @param values what it is entered with. */
   openDialog(dialog: string, values?: unknown): void;
   /** The dialog on top goes. */
   closeDialog(): void;
@@ -42,7 +42,7 @@ interface Entry {
 
 /** An action of what runs the program. */
 export interface Action extends Entry {
-  /** Its card: what it is called in a sentence, and what each of its values is. */
+  /** Its card: its name in a sentence, and the label of each value. */
   readonly card: { readonly words: string; readonly fields: readonly (readonly [string, CardFieldKind])[] };
   /** How it is written, with what it takes left to be filled in. */
   readonly written: string;
@@ -62,7 +62,7 @@ export interface Action extends Entry {
 export interface Altering extends Entry {
   /** Types of variables that it can be used on; absent: all. */
   readonly on?: readonly StateType[];
-  /** Its card: what it is called in a sentence, and what stands in front of its other values. */
+  /** Its card: its name in a sentence, and the words in front of its other values. */
   readonly card: readonly [words: string, ...labels: string[]];
   /** How it is written for a variable. */
   written(variable: Pick<StateVariable, 'name'>): string;

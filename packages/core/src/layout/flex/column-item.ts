@@ -118,7 +118,7 @@ export function around(value: number, low: number, high: number): Between {
 /**
  * A column's child at its final height.
  *
- * @param filled what one fills that is stretched, and what there is for one by content. In a column of several lines
+ * @param filled the room that a stretched one fills, and the room for one by content. In a column of several lines
  *   that is its line, which is not known before each child has been laid out once.
  */
 export function layColumnItem(

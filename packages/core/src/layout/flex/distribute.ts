@@ -82,7 +82,7 @@ export function distribute(items: readonly FlexItem[], room: number, pass: Pass)
     const shares = growing ? free > 0 : free < 0 && weight > 0;
 
     let violation = 0;
-    // In whole 64ths, the last item first, each its part of what is left then, as browsers do it.
+    // In whole 64ths, the last item first, each its part of the room left by then, as browsers do it.
     let left = free;
     let leftParts = weight;
     for (let index = items.length - 1; index >= 0; index--) {

@@ -1,4 +1,4 @@
-/** Tracks whose sizes are asked of what is in them (CSS Grid 1 §12.5). */
+/** Tracks whose sizes follow from the items in them (CSS Grid 1 §12.5). */
 import { shareExtra } from './sharing.ts';
 import {
   type Contributor,

@@ -76,7 +76,7 @@ export const fixedSize = (breadth: TrackBreadth, room: number | undefined): numb
 /** Whether a track may take what is left: also with a factor of 0, which then takes none of it. */
 export const isFlexible = ({ max }: Track): boolean => typeof max === 'object' && 'fr' in max;
 
-/** The factor by which a track takes part of what is left; 0 where it does not flex. */
+/** The factor by which a track takes part of the room left over; 0 where it does not flex. */
 export const flexOf = ({ max }: Track): number => (typeof max === 'object' && 'fr' in max ? max.fr : 0);
 
 /** How its least size is said. */

@@ -3,7 +3,7 @@ import { type AlignEdge, type Arranged, alignControls, convertUnits, sameSize, s
 import type { Change, Editor } from '../editor.ts';
 import { type Command, changing, namesOf, targets } from './command.ts';
 
-/** A change from what an arrangement came to, and a sentence about what it set instead of moving. */
+/** The change that an arrangement comes to, with a sentence about properties that were set instead of moving. */
 function arranged(editor: Editor, label: string, { steps, said }: Arranged): Change | undefined {
   if (steps.length === 0) return undefined;
   return {

@@ -27,7 +27,7 @@ import { type Command, changing, leftAfter, namesOf, newId, selected, targets } 
 /**
  * Places a new control of a kind, selects it, and asks for its name.
  *
- * @param props what it has besides what its kind begins with: a cell, pins.
+ * @param props properties besides those that its kind begins with: a cell, pins.
  */
 export function placeNew(
   editor: Editor,

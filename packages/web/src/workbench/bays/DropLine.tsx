@@ -3,7 +3,7 @@ import type { Guide } from '../hands/guides.ts';
 import { DistanceLine } from './Measured.tsx';
 import { Frame } from './marks.tsx';
 
-/** Where what is dragged would land: a line, or a rectangle, with what it lines up with. */
+/** Where a dragged control would land: a line, or a rectangle, with the edges that it lines up with. */
 export function DropLine({ drop, scale, words }: { drop: Drop; scale: number; words: string }) {
   const line = scaled(drop.line, scale);
   const upright = drop.line.width === 0;

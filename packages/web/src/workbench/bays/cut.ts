@@ -79,7 +79,7 @@ export function clipOf(
   return `inset(${top}px ${right}px ${bottom}px ${left}px)`;
 }
 
-/** A sign on a box that scrolls: how much of what is in it is seen, from 0 to 1, and along which axis. */
+/** A sign on a box that scrolls: which part of its content is seen, from 0 to 1, and along which axis. */
 export interface ScrollSign {
   readonly box: ScreenBox;
   readonly axis: 'horizontal' | 'vertical';

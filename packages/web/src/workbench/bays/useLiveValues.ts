@@ -72,7 +72,7 @@ export function useLiveValues(project: Project, seconds: number): LiveValues {
   return values;
 }
 
-/** State variables that begin with what is there now. */
+/** State variables that begin with the values of now. */
 export const withLive = (state: readonly StateVariable[], values: LiveValues): readonly StateVariable[] =>
   values.size === 0
     ? state

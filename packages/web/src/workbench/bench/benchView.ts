@@ -1,4 +1,4 @@
-/** What the bench shows besides the document: sizes, what is lit, what is being previewed. */
+/** How the bench is looked at: sizes, outlines, the control that is lit, a change that is previewed. */
 import type { Project, SampleCondition } from '@hovrin/core';
 import { createContext, useContext } from 'react';
 import type { ScreenSize } from '../../sizes.ts';

@@ -1,4 +1,4 @@
-/** What the bench keeps of how it is looked at: sizes, outlines, what is lit, drawn, traced. */
+/** Keeps how the bench is looked at: sizes, outlines, the control that is lit, the kind that is drawn, the picture that is traced. */
 import type { Project } from '@hovrin/core';
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { currentScreen, useEditorState, useWorkplace } from '../../editor/context.tsx';

@@ -1,4 +1,4 @@
-/** Arrange for me: shows what a pinboard becomes, with what was guessed, before it is taken. */
+/** Arrange for me: shows the containers that a pinboard becomes, with the guesses in them, before they are taken. */
 import { applySteps, arrangeBoard, effectiveNames, locate, usualNoise } from '@hovrin/core';
 import { useEffect, useMemo, useState } from 'react';
 import { boardOf, newId, partOfBoard } from '../../editor/commands/index.ts';

@@ -43,7 +43,7 @@ function rank(kind: Kind, typed: string): number | undefined {
     : undefined;
 }
 
-/** The kinds that answer what was typed, the best first. @param into what they are to stand in, where that is said. */
+/** The kinds that match the typed words, the best first. @param into the container for them, where there is one. */
 function kindsFor(typed: string, into: Control | undefined): readonly Kind[] {
   return placeable
     .filter((kind) => !into || confinesProblem(kind, kindOf(into), into.children.length + 1) === undefined)

@@ -1,4 +1,4 @@
-/** Bindings: all that can be read at the selected control, to click into a field; and what feeds it and what it feeds. */
+/** Bindings: all names that can be read at the selected control, to click into a field; and the map of what feeds it and what it feeds. */
 import {
   type Control,
   type DependencyMap,

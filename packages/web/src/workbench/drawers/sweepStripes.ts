@@ -59,7 +59,7 @@ export function stripesOf(
   return stripes;
 }
 
-/** Whether a change is about some controls, what is in them, or what they stand in. */
+/** Whether a change is about some controls, about those inside of them, or about one around them. */
 export function concerns(change: Change, ids: ReadonlySet<string>, project: Project): boolean {
   return change.causes.some(({ control, question }) => {
     if (question === 'band') return true;

@@ -7,7 +7,7 @@ import type { Shaper } from '@hovrin/core/text/shaper';
 import type { CheckRequest, SweepRequest, WidthsAnswer, WidthsRequest } from './request.ts';
 import { sliced } from './sliced.ts';
 
-/** The document of the last request, and what is known about its boxes: a change costs what it touches. */
+/** The document of the last request, and all that was worked out of its boxes: a change costs only the boxes that it touches. */
 let known: { readonly project: Project; readonly boxes: ViewBoxes } | undefined;
 
 /** The last request for each task that has not been begun. */

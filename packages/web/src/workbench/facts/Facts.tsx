@@ -51,7 +51,7 @@ const groupWords: readonly (readonly [PropertyGroup, string])[] = [
   ['data', 'Data'],
 ];
 
-/** Facts of what is selected. For the frame until they follow, fields belong to what was selected before, and are disabled. */
+/** Facts of the selected controls. They follow the selection by a frame; until then the fields are those of the controls before, and are disabled. */
 export function Facts() {
   const { selection, screenId } = useShownSelection();
   const fields = useRef<HTMLFieldSetElement>(null);

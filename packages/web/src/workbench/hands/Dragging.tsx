@@ -147,7 +147,7 @@ export function Dragging({ children }: { children: ReactNode }) {
   };
   const landed = (ids: readonly string[], at: PendingDrop) =>
     landing(editor.state.project, ids, at, shown.current.get(at.bay ?? 'working')?.layout);
-  /** Copies of what is dragged go where it would have gone. */
+  /** Puts copies of the dragged controls where these would have gone. */
   const duplicateTo = (ids: readonly string[], at: PendingDrop) => {
     const propsAt = landed(ids, at);
     const controls = ids.flatMap((id) => {

@@ -163,7 +163,7 @@ export class SourceEditor {
     if (!this.behind) return;
     this.behind = false;
     const { project } = this.editor.state;
-    // One random beginning for all: most of what is read pairs up with what is there and keeps its own id.
+    // One random beginning for all: most controls pair up with those of the screen and take their ids.
     const beginning = newId();
     let count = 0;
     const parsed = parseScreen(this.view.state.doc.toString(), {
