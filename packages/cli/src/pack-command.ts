@@ -18,7 +18,7 @@ async function attempt<T>(work: () => Promise<T>): Promise<T> {
     return await work();
   } catch (error) {
     const isOfSystem = error instanceof Error && 'code' in error;
-    if (error instanceof RefusedZip || isOfSystem) throw new BadInput((error as Error).message);
+    if (error instanceof RefusedZip || isOfSystem) throw new BadInput(error.message);
     throw error;
   }
 }

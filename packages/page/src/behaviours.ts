@@ -101,7 +101,7 @@ export function startBehaviours(page: Document): void {
     'toggle',
     (event) => {
       const menu = event.target as HTMLElement;
-      if (menu.role !== 'menu' || (event as ToggleEvent).newState !== 'open') return;
+      if (menu.role !== 'menu' || event.newState !== 'open') return;
       placeMenu(menu);
     },
     true,

@@ -90,7 +90,7 @@ export function referredValues(
 ): ReadonlySet<string> | undefined {
   const list = refers && state.find(({ name }) => name === refers.list);
   const rows = list && rowsOf(list);
-  return rows && new Set(rows.map((row) => cellText(row[refers!.column])).filter(Boolean));
+  return rows && new Set(rows.map((row) => cellText(row[refers.column])).filter(Boolean));
 }
 
 /**

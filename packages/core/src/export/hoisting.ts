@@ -40,7 +40,7 @@ class Hoisting {
     if (!isPart(part)) return part;
     if (Array.isArray(part)) return part.map((each) => this.without(each, items));
     let inner = items;
-    if (isExpression(part as Part)) {
+    if (isExpression(part)) {
       const node = part as Expression;
       if (node.type === 'arrow') inner = [...items, ...node.parameters];
       else if (node.type === 'method' && items.length > 0 && this.isSteady(node, items))

@@ -218,9 +218,7 @@ class Walker {
     const b = this.#primitive(right) as number;
     switch (operator) {
       case '+':
-        return typeof a === 'string' || typeof b === 'string'
-          ? this.#fits(`${a as unknown}${b as unknown}`)
-          : a + b;
+        return typeof a === 'string' || typeof b === 'string' ? this.#fits(`${a}${b}`) : a + b;
       case '-':
         return a - b;
       case '*':

@@ -2,15 +2,7 @@
 import type { AnyNode, Node } from 'acorn';
 import { forbiddenKeys } from '../document/forbidden-keys.ts';
 import { didYouMean } from '../document/nearest.ts';
-import type {
-  BinaryOperator,
-  Expression,
-  LogicalOperator,
-  RecordEntry,
-  Span,
-  Spread,
-  UnaryOperator,
-} from './ast.ts';
+import type { BinaryOperator, Expression, RecordEntry, Span, Spread, UnaryOperator } from './ast.ts';
 import { constants, functions, methodNames, namespaces } from './functions.ts';
 import { meantBy } from './meant.ts';
 import { ExpressionError } from './problem.ts';
@@ -97,13 +89,13 @@ export class ExpressionReader {
         return {
           type: 'binary',
           operator: node.operator as BinaryOperator,
-          left: this.expression(node.left as AnyNode, next),
+          left: this.expression(node.left, next),
           right: this.expression(node.right, next),
         };
       case 'LogicalExpression':
         return {
           type: 'logical',
-          operator: node.operator as LogicalOperator,
+          operator: node.operator,
           left: this.expression(node.left, next),
           right: this.expression(node.right, next),
         };
@@ -181,7 +173,7 @@ export class ExpressionReader {
               : String((entry.key as { value?: unknown }).value),
         };
     if (key.type === 'literal') this.refuseKey(entry, String(key.value));
-    const value = this.expression(entry.value as AnyNode, depth);
+    const value = this.expression(entry.value, depth);
     return {
       type: 'entry',
       key,

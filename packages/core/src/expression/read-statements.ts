@@ -138,7 +138,7 @@ export class StatementReader extends ExpressionReader {
     return node.properties.map((entry) => {
       if (entry.type !== 'Property' || entry.computed || entry.key.type !== 'Identifier')
         return this.refuse(entry, 'What a screen is entered with are values by the names of variables.');
-      const value = this.expression(entry.value as AnyNode, depth + 1);
+      const value = this.expression(entry.value, depth + 1);
       return { name: entry.key.name, span: this.span(entry.key), value };
     });
   }

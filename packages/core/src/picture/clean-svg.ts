@@ -192,7 +192,7 @@ export function cleanSvg(source: string): CleanedSvg {
   parser.on('error', (error) => {
     problem ??= error.message.replace(/^\d+:\d+: /, '');
   });
-  parser.on('opentag', (tag) => problem === undefined && rebuilt.begin(tag as SaxesTagNS));
+  parser.on('opentag', (tag) => problem === undefined && rebuilt.begin(tag));
   parser.on('closetag', () => problem === undefined && rebuilt.end());
   parser.on('text', (text) => problem === undefined && rebuilt.words(text));
   parser.on('cdata', (text) => problem === undefined && rebuilt.words(text));

@@ -52,7 +52,7 @@ export const entriesType: PropertyType<readonly Entry[]> = {
       .filter(Boolean);
     const entries = parts.map((part): Entry => {
       const [, value, label] = /^([^:]*):\s+(.*)$/.exec(part) ?? [undefined, part, part];
-      return { value: value!.trim(), label: label!.trim() };
+      return { value: value.trim(), label: label.trim() };
     });
     if (entries.length > mostEntries)
       return { ok: false, message: `There are at most ${mostEntries} entries.` };

@@ -123,7 +123,7 @@ function changeRows(project: Project, step: RowsStep): Applied {
 }
 
 function rowsFault(step: Readonly<Record<string, unknown>>): string | undefined {
-  const { list, at, remove, insert, behind = [] } = step as Partial<Record<keyof RowsStep, unknown>>;
+  const { list, at, remove, insert, behind = [] } = step;
   if (typeof list !== 'string' || !Number.isInteger(at) || Number(at) < 0)
     return 'A change of rows has no place.';
   return setProblem(remove) ?? setProblem(insert) ?? rowsProblem(behind);

@@ -137,7 +137,7 @@ function ruleOf(found: Found, question: Question): string {
   const reason = found.reasons?.[question];
   if (!reason) return 'view';
   if (typeof reason.by === 'string') return reason.by;
-  const size = reason as SizeReason;
+  const size = reason;
   const { min, max } = size.limits;
   if (min && size.result <= min.value + 1e-6 && max?.value !== min.value && isHeld(size, min.value))
     return min.automatic ? 'smallest content' : `min-${question}`;

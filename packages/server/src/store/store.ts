@@ -221,7 +221,7 @@ export class Store {
     const pictures = new Map(
       found.project.assets.flatMap(({ name }) => {
         const picture = this.pictures.get(id, name);
-        return picture ? [[name, picture.bytes] as [string, Buffer]] : [];
+        return picture ? [[name, picture.bytes]] : [];
       }),
     );
     const tables = found.project.state.flatMap(({ table }) => table ?? []);

@@ -47,7 +47,7 @@ export class Workshop {
   /** Does a job. @throws JobFailed where it takes too long, needs too much memory, or fails. */
   do<J extends keyof Jobs>(job: J, given: Given<J>): Promise<Outcome<J>> {
     return new Promise<Outcome<J>>((resolve, reject) => {
-      this.#waiting.push({ order: { job, given } as Order, resolve: resolve as never, reject });
+      this.#waiting.push({ order: { job, given }, resolve: resolve as never, reject });
       this.#next();
     });
   }

@@ -53,7 +53,7 @@ export function useListRows(
     const order = asksNothing(asked) ? [...rows.keys()] : orderOfRows(rows, asked);
     const problems = tableProblems(columns, rows, state);
     const at = (index: number): PlacedRow | undefined =>
-      order[index] === undefined ? undefined : { place: order[index]!, row: rows[order[index]!]! };
+      order[index] === undefined ? undefined : { place: order[index], row: rows[order[index]]! };
     return {
       count: order.length,
       total: rows.length,

@@ -1,5 +1,5 @@
 /** The open project for the components below: the editor, its state, the shaper. */
-import { type Control, locate, type Project } from '@hovrin/core';
+import { type Control, locate } from '@hovrin/core';
 import type { Shaper } from '@hovrin/core/text/shaper';
 import { createContext, useContext, useRef, useSyncExternalStore } from 'react';
 import type { Editor, EditorState } from './editor.ts';
@@ -45,7 +45,5 @@ export function currentControl(
   state: Pick<EditorState, 'project' | 'selection' | 'screenId'>,
 ): Control | undefined {
   const [id] = state.selection;
-  return (
-    (id === undefined ? undefined : locate(state.project as Project, id)?.control) ?? currentScreen(state)
-  );
+  return (id === undefined ? undefined : locate(state.project, id)?.control) ?? currentScreen(state);
 }
