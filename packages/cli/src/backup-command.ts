@@ -1,6 +1,8 @@
 /** `hovrin backup` and `hovrin restore`: the data of a server as one file, taken while it runs, and put back. */
+
 import { copyFileSync, existsSync, mkdirSync, renameSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
+import { messageOf } from '@hovrin/core';
 import { copyDatabase, databaseName, databaseProblem, holdFolder, putAside } from '@hovrin/files';
 import { BadInput } from './bad-input.ts';
 import { readOptions } from './options.ts';
@@ -18,7 +20,7 @@ export async function backupCommand(
   try {
     copyDatabase(join(values.data, databaseName), values.out);
   } catch (error) {
-    throw new BadInput((error as Error).message);
+    throw new BadInput(messageOf(error));
   }
   print(`${values.out}: all projects as they are now\n`);
   return 0;

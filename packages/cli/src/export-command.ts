@@ -1,6 +1,6 @@
 /** `hovrin export`: a screen or a project in one of the formats that it is handed over in. */
 import { mkdir } from 'node:fs/promises';
-import { exporterNamed, exporters } from '@hovrin/core';
+import { exporterNamed, exporters, messageOf } from '@hovrin/core';
 import { makeExport, writeExport } from '@hovrin/files';
 import { BadInput, readInput } from './bad-input.ts';
 import { readOptions } from './options.ts';
@@ -28,7 +28,7 @@ export async function exportCommand(
   try {
     await mkdir(values.out, { recursive: true });
   } catch (error) {
-    throw new BadInput(`${values.out} cannot be made: ${(error as Error).message}`);
+    throw new BadInput(`${values.out} cannot be made: ${messageOf(error)}`);
   }
   const missing = await writeExport(page, values.out, assetFolder);
   if (missing.length > 0) throw new BadInput(`These pictures are missing: ${missing.join(', ')}`);

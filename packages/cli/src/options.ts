@@ -1,5 +1,7 @@
 /** Reading a command's words, by Node's own parser. */
+
 import { type ParseArgsConfig, parseArgs } from 'node:util';
+import { messageOf } from '@hovrin/core';
 import { BadInput } from './bad-input.ts';
 
 /** Parses words strictly. @throws BadInput for an option that does not exist or lacks its value. */
@@ -10,7 +12,7 @@ export function readOptions<T extends NonNullable<ParseArgsConfig['options']>>(
   try {
     return parseArgs({ args: [...words], options, allowPositionals: true, strict: true });
   } catch (error) {
-    throw new BadInput((error as Error).message);
+    throw new BadInput(messageOf(error));
   }
 }
 

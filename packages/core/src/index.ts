@@ -27,6 +27,7 @@ export { addCollection } from './collections/catalogue.ts';
 export { migrated } from './collections/migrations.ts';
 export { projectProblem } from './collections/project-problem.ts';
 export { deltaOf, type ProjectDelta, withDelta } from './document/delta.ts';
+export { messageOf } from './document/error-message.ts';
 export {
   type FeedStatus,
   feedOrigins,

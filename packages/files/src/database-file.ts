@@ -1,5 +1,7 @@
 /** The database of a server as a file: whether it can be read, one process at a time, copies while it is in use. */
+
 import { closeSync, existsSync, openSync, readSync, renameSync, statSync } from 'node:fs';
+import { messageOf } from '@hovrin/core';
 import Database from 'libsql';
 
 /** The name of the file in a data folder, and of the one that a running server holds. */
@@ -12,7 +14,7 @@ const magic = 'SQLite format 3\0';
 /** Names of files that belong to a database file. */
 const besides = ['', '-wal', '-shm'];
 
-const sentence = (error: unknown): string => (error instanceof Error ? error.message : String(error));
+const sentence = (error: unknown): string => messageOf(error);
 
 /**
  * What is wrong with a database file; undefined where nothing is, or there is none. An empty file is not a new one: what

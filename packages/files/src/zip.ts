@@ -1,4 +1,5 @@
 /** A project as one file: a zip of exactly its folder. Hostile ones are refused before anything is unpacked. */
+import { messageOf } from '@hovrin/core';
 import { unzipSync, type Zippable, zipSync } from 'fflate';
 
 /** Bounds of a zip that is brought in. */
@@ -128,7 +129,7 @@ export function unpackProject(bytes: Uint8Array): Map<string, Uint8Array> {
     return new Map(Object.entries(unpacked).map(([name, content]) => [name.slice(folder.length), content]));
   } catch (error) {
     if (error instanceof RefusedZip) throw error;
-    throw new RefusedZip(`This zip cannot be read: ${(error as Error).message}.`);
+    throw new RefusedZip(`This zip cannot be read: ${messageOf(error)}.`);
   }
 }
 

@@ -1,8 +1,10 @@
 /** Starts the server: `server.mjs --port N --data FOLDER [--fresh] [--yes] [--log]`. */
+
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { createInterface } from 'node:readline/promises';
 import { parseArgs } from 'node:util';
+import { messageOf } from '@hovrin/core';
 import { workspace } from '@hovrin/files';
 import { loadDemo } from './demo-data.ts';
 import { listen, makeApplication, requestLog } from './server.ts';
@@ -47,7 +49,7 @@ function readOptions() {
       },
     }).values;
   } catch (error) {
-    return `${(error as Error).message}\nThe options are --port N, --data FOLDER, --fresh, --yes and --log.`;
+    return `${messageOf(error)}\nThe options are --port N, --data FOLDER, --fresh, --yes and --log.`;
   }
 }
 
@@ -76,7 +78,7 @@ async function main(): Promise<number> {
     console.error(
       error instanceof FolderRefused
         ? error.message
-        : `The data in ${values.data} cannot be opened: ${(error as Error).message}`,
+        : `The data in ${values.data} cannot be opened: ${messageOf(error)}`,
     );
     return 3;
   }

@@ -1,5 +1,7 @@
 /** Listening to the simulated devices and services of this server, from the workbench itself. */
+
 import type { Feed } from '@hovrin/core';
+import { messageOf } from '@hovrin/core';
 
 /**
  * Hears of each value of a feed.
@@ -24,7 +26,7 @@ export function follow(
       if (answer.ok) hear(await answer.json());
       else failed(`the service answers with ${answer.status}.`);
     } catch (error) {
-      failed((error as Error).message);
+      failed(messageOf(error));
     }
   };
   void ask();

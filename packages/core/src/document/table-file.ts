@@ -1,5 +1,7 @@
 /** Tables as files: CSV (RFC 4180, and the dialects that spreadsheets write), and JSON as a list of records. */
+
 import Papa from 'papaparse';
+import { messageOf } from './error-message.ts';
 import { type Row, readTable, type TableReading, tableLines } from './table.ts';
 import type { Column, StateVariable } from './types.ts';
 
@@ -46,7 +48,7 @@ export function readTableFile(
   try {
     lines = linesOf(name, text);
   } catch (error) {
-    return { ok: false, said: [(error as Error).message] };
+    return { ok: false, said: [messageOf(error)] };
   }
   const reading = readTable(lines, known, state);
   if (reading.ok) return reading;

@@ -6,6 +6,7 @@
 
 import { readAttribute } from '../cascade/attributes.ts';
 import { convert } from '../cascade/values.ts';
+import { messageOf } from '../document/error-message.ts';
 import { fitting, stateTypes } from '../document/state.ts';
 import type { StateType } from '../document/types.ts';
 import { actionNamed, alteringNamed } from '../expression/actions/catalogue.ts';
@@ -69,7 +70,7 @@ function refusal(property: Property, value: unknown, context: AttributeContext):
     return message ?? (taken === undefined ? undefined : unknownIn(property, taken, context));
   } catch (error) {
     // What has no text, a function among them, is no value of any property.
-    return (error as Error).message;
+    return messageOf(error);
   }
 }
 

@@ -2,6 +2,7 @@
 
 import { textInForce } from '../cascade/cascade.ts';
 import { repetitionOf } from '../cascade/repetition.ts';
+import { messageOf } from '../document/error-message.ts';
 import { controlNames, effectiveNames } from '../document/names.ts';
 import { pathTo } from '../document/tree.ts';
 import { type Control, inForce, isDialog, type Project } from '../document/types.ts';
@@ -64,7 +65,7 @@ export function sampleOf(
   try {
     return { value: evaluateTemplate(template.value, surroundings(project, control).scope) };
   } catch (error) {
-    return { problem: (error as Error).message };
+    return { problem: messageOf(error) };
   }
 }
 

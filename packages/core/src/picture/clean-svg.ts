@@ -3,7 +3,9 @@
  * file itself is passed on. The same on both sides: where a file is chosen, and where it is stored. Read by a strict
  * XML parser, so that no browser can read more out of it than was seen here.
  */
+
 import { SaxesParser, type SaxesTagNS } from 'saxes';
+import { messageOf } from '../document/error-message.ts';
 
 const svgSpace = 'http://www.w3.org/2000/svg';
 const linkSpace = 'http://www.w3.org/1999/xlink';
@@ -201,7 +203,7 @@ export function cleanSvg(source: string): CleanedSvg {
   try {
     parser.write(source.replace(/^\uFEFF/, '')).close();
   } catch (error) {
-    problem ??= (error as Error).message;
+    problem ??= messageOf(error);
   }
   if (problem !== undefined) return { ok: false, message: problem };
   return rebuilt.isEmpty

@@ -1,6 +1,7 @@
 /** A project as a folder of files, and back: `project.json`, one XML file a screen, one JSON file a stored table. */
 
 import { projectProblem } from '../collections/project-problem.ts';
+import { messageOf } from '../document/error-message.ts';
 import { nameProblem } from '../document/names.ts';
 import { mostTableRows, rowsProblem, withRows } from '../document/stored-table.ts';
 import type { Row } from '../document/table.ts';
@@ -113,7 +114,7 @@ function readTables(
     try {
       read = JSON.parse(text);
     } catch (error) {
-      return fail((error as Error).message);
+      return fail(messageOf(error));
     }
     const problem = rowsProblem(read);
     if (problem) return fail(problem);

@@ -1,6 +1,8 @@
 /** `project.json`: what a project says of itself, the entities of its collections, and the order of its screens. */
+
 import { collectionFault, entitiesOf, listedCollections, withEntities } from '../collections/catalogue.ts';
 import { migrated } from '../collections/migrations.ts';
+import { messageOf } from '../document/error-message.ts';
 import { didYouMean } from '../document/nearest.ts';
 import { isRecord } from '../document/record.ts';
 import { defaultBands, type Project, projectFormat } from '../document/types.ts';
@@ -48,8 +50,8 @@ export function readProjectFile(text: string): ProjectFile | { readonly problem:
   try {
     read = JSON.parse(text);
   } catch (error) {
-    const position = /position (\d+)/.exec((error as Error).message);
-    return fail((error as Error).message, position ? Number(position[1]) : 0);
+    const position = /position (\d+)/.exec(messageOf(error));
+    return fail(messageOf(error), position ? Number(position[1]) : 0);
   }
   if (!isRecord(read)) return fail('An object is expected.');
   const listed = listedCollections();

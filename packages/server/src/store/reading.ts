@@ -6,6 +6,7 @@
 import {
   type AnyStep,
   applySteps,
+  messageOf,
   migrated,
   newestSteps,
   type Project,
@@ -40,7 +41,7 @@ function readSnapshot({ revision, document }: typeof snapshots.$inferSelect): Sn
   try {
     data = JSON.parse(document);
   } catch (error) {
-    return (error as Error).message;
+    return messageOf(error);
   }
   const newest = migrated(data);
   if (!newest.ok) return newest.message;
@@ -62,7 +63,7 @@ function applied(project: Project, row: EntryRow, isOlder: boolean) {
     const after = applySteps(project, steps);
     return after.ok ? { steps, project: after.project, inverse: after.inverse } : { reason: after.reason };
   } catch (error) {
-    return { reason: (error as Error).message };
+    return { reason: messageOf(error) };
   }
 }
 

@@ -1,5 +1,7 @@
 /** The thread that jobs are done in. */
+
 import { parentPort, workerData } from 'node:worker_threads';
+import { messageOf } from '@hovrin/core';
 import { openDatabase } from '../store/database.ts';
 import { PictureStore } from '../store/pictures.ts';
 import { RowStore } from '../store/rows.ts';
@@ -16,7 +18,7 @@ parentPort!.on('message', async ({ job, given }: Order) => {
     const outcome = await (jobs[job] as (...all: unknown[]) => Promise<unknown>)(sources, given);
     parentPort!.postMessage({ outcome });
   } catch (error) {
-    parentPort!.postMessage({ problem: (error as Error).message });
+    parentPort!.postMessage({ problem: messageOf(error) });
   }
 });
 

@@ -4,6 +4,7 @@ import {
   type Feed,
   feedSeconds,
   fitting,
+  messageOf,
   type Project,
   type StateVariable,
   standInFolder,
@@ -196,7 +197,7 @@ function TakeNow({ project, variable, onChange }: FeedFieldProps) {
       if (value === undefined) editor.tell(`What came is no ${type}; ${name} stays as it was.`);
       else onChange({ ...variable, initial: value }, `Start of ${name}`);
     } catch (error) {
-      editor.tell(`Nothing came: ${error instanceof Error ? error.message : String(error)}`);
+      editor.tell(`Nothing came: ${messageOf(error)}`);
     }
     setAsking(false);
   };

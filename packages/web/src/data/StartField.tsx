@@ -7,6 +7,7 @@ import {
   firstRows,
   fitting,
   initialScope,
+  messageOf,
   mostValues,
   type Project,
   type StateVariable,
@@ -112,7 +113,7 @@ function valueNow(project: Project, variable: StateVariable): { value?: unknown;
       ? { problem: `This gives ${shortly(value) || 'nothing'}, which is no ${variable.type}.` }
       : { value };
   } catch (error) {
-    return { problem: (error as Error).message };
+    return { problem: messageOf(error) };
   }
 }
 
@@ -233,6 +234,6 @@ function readStart(
       ? { problem: `A variable holds at most ${mostValues} values at its start.` }
       : { value };
   } catch (error) {
-    return { problem: `This is not JSON yet: ${(error as Error).message}` };
+    return { problem: `This is not JSON yet: ${messageOf(error)}` };
   }
 }

@@ -3,6 +3,7 @@ import {
   type Column,
   columnsOf,
   firstRows,
+  messageOf,
   type RowQuestion,
   readTableFile,
   rowSteps,
@@ -52,7 +53,7 @@ export function useRowsWork(variable: StateVariable, source: RowSource, question
     try {
       await work();
     } catch (error) {
-      editor.tell((error as Error).message);
+      editor.tell(messageOf(error));
     } finally {
       setWorking(undefined);
     }

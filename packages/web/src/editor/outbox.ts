@@ -2,7 +2,14 @@
  * Changes on their way to the server, in the order in which they were made. They go in batches within the bounds that
  * the server holds to; what it refuses is set aside, so that it keeps nothing else back.
  */
-import { type Appended, mergeAll, mostEntriesOfBatch, mostStepsOfEntry, type SentEntry } from '@hovrin/core';
+import {
+  type Appended,
+  mergeAll,
+  messageOf,
+  mostEntriesOfBatch,
+  mostStepsOfEntry,
+  type SentEntry,
+} from '@hovrin/core';
 import { Refused, Unreachable } from '../api.ts';
 import { nextBatch, type PendingEntry, sent } from './batch.ts';
 
@@ -176,7 +183,7 @@ export class Outbox {
     const wait = Math.min(retryAfter.first * 2 ** (this.#failures - 1), retryAfter.most);
     if (!(error instanceof Refused)) {
       this.saving = 'offline';
-      this.failure = error instanceof Unreachable ? undefined : (error as Error).message;
+      this.failure = error instanceof Unreachable ? undefined : messageOf(error);
       this.#around.changed();
       this.#sendSoon(wait);
       return;

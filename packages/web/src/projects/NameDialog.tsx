@@ -1,4 +1,5 @@
 /** Asks for the name of a project. */
+import { messageOf } from '@hovrin/core';
 import { type FormEvent, useState } from 'react';
 import { Dialog } from '../parts/Dialog.tsx';
 
@@ -23,7 +24,7 @@ export function NameDialog({ title, initial, action, onName, onClose }: NameDial
       await onName(name.trim());
       onClose();
     } catch (error) {
-      setProblem(error instanceof Error ? error.message : String(error));
+      setProblem(messageOf(error));
     }
   };
   return (

@@ -1,5 +1,5 @@
 /** The wall: every screen at every band on one page, to look at, to print, and to save as one picture. */
-import { type Control, longTexts, type Project, ScreenView } from '@hovrin/core';
+import { type Control, longTexts, messageOf, type Project, ScreenView } from '@hovrin/core';
 import type { Shaper } from '@hovrin/core/text/shaper';
 import { ArrowLeft, Camera, Printer } from 'lucide-react';
 import { useCallback, useMemo, useState } from 'react';
@@ -63,7 +63,7 @@ export function WallPlace() {
         kind === 'svg' ? new Blob([svg], { type: 'image/svg+xml' }) : await pngOf(svg, width, height, 0.5);
       download(`${project.name.replace(/[^\w-]+/g, '-').toLowerCase()}-wall.${kind}`, file);
     } catch (error) {
-      editor.tell(`The picture could not be made: ${error instanceof Error ? error.message : error}`);
+      editor.tell(`The picture could not be made: ${messageOf(error)}`);
     }
   };
   return (

@@ -79,13 +79,13 @@ function raiseSingle({ pass, tracks, axis }: Sizing, item: Contributor): void {
   track.raisedBy = item.box;
 }
 
-/** Growth limits of tracks whose greatest size is by content, from items in one track. */
+/** Growth limits of tracks whose greatest size is by content, from items in one track, which is no flexible one. */
 function settleLimits({ pass, tracks, axis: { room } }: Sizing, items: readonly Contributor[]): void {
   const found = new Map<SizedTrack, number>();
   for (const item of items) {
     const track = tracks[item.from];
     const most = track && maxKind(track.track, room);
-    if (!track || !most || most === 'fixed' || most === 'flex') continue;
+    if (!track || !most || most === 'fixed') continue;
     const asked =
       most === 'min-content' ? item.minContent() : Math.min(item.maxContent(), fitLimit(track.track, room));
     const before = found.get(track) ?? 0;

@@ -6,6 +6,7 @@ import {
   inForce,
   kindOf,
   locate,
+  messageOf,
   newControl,
   newDialog,
   newScreen,
@@ -72,7 +73,7 @@ export async function placePictures(
     try {
       assets.push(await storePicture(editor, file));
     } catch (error) {
-      editor.tell((error as Error).message);
+      editor.tell(messageOf(error));
     }
   }
   const { project } = editor.state;

@@ -1,4 +1,5 @@
 /** Saves what the working bay shows as a picture. */
+import { messageOf } from '@hovrin/core';
 import { Camera } from 'lucide-react';
 import { api } from '../../api.ts';
 import { download } from '../../download.ts';
@@ -24,7 +25,7 @@ export function PictureMenu({ size }: { size: ScreenSize }) {
           : await pngOf(svg, size.width, height, ratio),
       );
     } catch (error) {
-      editor.tell(`The picture could not be made: ${error instanceof Error ? error.message : error}`);
+      editor.tell(`The picture could not be made: ${messageOf(error)}`);
     }
   };
   return (

@@ -2,7 +2,9 @@
  * Checks a screen at every width and sweeps it, beside the interface. One worker does both, the checks first: they would
  * only take the processor from each other, and what the one has found out about a box the other knows, too.
  */
+
 import type { CheckStep, Control, Project, ProjectDelta, ViewBoxes } from '@hovrin/core';
+import { messageOf } from '@hovrin/core';
 import type { Shaper } from '@hovrin/core/text/shaper';
 import type { CheckRequest, SweepRequest, WidthsAnswer, WidthsRequest } from './request.ts';
 import { sliced } from './sliced.ts';
@@ -73,7 +75,7 @@ async function work(request: WidthsRequest): Promise<void> {
 }
 
 function fail({ id, task }: WidthsRequest, error: unknown): void {
-  const problem = error instanceof Error ? error.message : String(error);
+  const problem = messageOf(error);
   if (task === 'check') answer({ id, task, done: true, findings: [], stretches: 0, problem });
   else answer({ id, task, done: true, parts: [], problem });
 }

@@ -1,5 +1,5 @@
 /** Chooses a picture of the project, or brings one in. */
-import { asTyped, type Control, type Property } from '@hovrin/core';
+import { asTyped, type Control, messageOf, type Property } from '@hovrin/core';
 import { Undo2, Upload } from 'lucide-react';
 import { useId, useRef, useState } from 'react';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
@@ -35,7 +35,7 @@ export function PictureField({
         ],
       });
     } catch (error) {
-      setProblem((error as Error).message);
+      setProblem(messageOf(error));
     } finally {
       setBusy(false);
     }
