@@ -1,16 +1,12 @@
 /** Wrapping, changing kinds, taking over looks, lining up, units: what the steps make of a document. */
-import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { randomScreen } from '../../../tests/parity/documents.ts';
 import {
   alignControls,
   applySteps,
-  type Control,
   changeKind,
   convertUnits,
   giveTo,
   type Project,
-  parseScreen,
   printScreen,
   type ScreenLayout,
   ScreenView,
@@ -18,10 +14,8 @@ import {
   sameLook,
   sameSize,
   spaceOut,
-  stepsToText,
   takeFrom,
   unwrap,
-  walk,
   wrapIn,
 } from '../src/index.ts';
 import type { Shaper } from '../src/text/shaper.ts';
@@ -233,6 +227,14 @@ describe('lining up', () => {
       steps: [{ control: idOf(project, 'r'), property: 'justify', value: 'end' }],
       said: ['justify of r is end'],
     });
+    const both = projectOf(
+      '<screen name="A"><row name="r"><text name="a" /><text name="b" /></row></screen>',
+    );
+    const ends = alignControls(both, layOut(both), [idOf(both, 'a'), idOf(both, 'b')], {
+      edge: 'right',
+      target: 'each other',
+    });
+    expect(ends.said).toEqual(['justify of r is end']);
     expect(align('a', 'middle')).toMatchObject({ steps: [{ property: 'align-self', value: 'center' }] });
     expect(align('b', 'right')).toMatchObject({ steps: [{ property: 'justify-self', value: 'end' }] });
     expect(align('r', 'right')).toMatchObject({
@@ -295,73 +297,5 @@ describe('px and per cent', () => {
     );
     expect(Number(named(back, 'c').props.width)).toBeCloseTo(70, 2);
     expect(moved(back)).toBeLessThanOrEqual(0.1);
-  });
-});
-
-describe('an edited text', () => {
-  const bare = ({ id: _, ...control }: Control): unknown => ({
-    ...control,
-    children: control.children.map(bare),
-  });
-  const taken = (project: Project, source: string) => {
-    let count = 0;
-    const parsed = parseScreen(source, {
-      file: 'A',
-      newId: () => `t${++count}`,
-      context: { bands: project.bands, names: new Map(), screens: new Set(['trial']), namesKnown: false },
-    });
-    if (!parsed.ok) throw new Error(JSON.stringify(parsed.problems));
-    const steps = stepsToText(project, project.screens[0]!.id, parsed.screen);
-    return { steps, after: done(project, steps), wanted: parsed.screen };
-  };
-
-  it('becomes the smallest steps: ids stay where names do', () => {
-    const project = projectOf(
-      '<screen name="A"><row name="r"><text name="a" text="one" /><text name="b" /></row><text name="c" /></screen>',
-    );
-    const edit = (from: string, to: string) => taken(project, text(project).replace(from, to)).steps;
-    expect(edit('text="one"', 'text="two" size="20"')).toEqual([
-      { type: 'set', control: idOf(project, 'a'), property: 'text', value: 'two' },
-      { type: 'set', control: idOf(project, 'a'), property: 'size', value: '20' },
-    ]);
-    expect(edit('name="b"', 'name="d"')).toEqual([{ type: 'name', control: idOf(project, 'b'), name: 'd' }]);
-    expect(edit('<text name="c" />', '')).toEqual([{ type: 'remove', control: idOf(project, 'c') }]);
-    expect(
-      edit('<text name="b" /></row><text name="c" />', '</row><text name="c" /><text name="b" />'),
-    ).toEqual([{ type: 'move', control: idOf(project, 'b'), parent: project.screens[0]!.id, index: 2 }]);
-    const kind = taken(
-      project,
-      text(project).replace('<row name="r">', '<column name="r">').replace('</row>', '</column>'),
-    );
-    expect([...walk(kind.after.screens[0]!)].map(({ id }) => id)).toEqual(
-      [...walk(project.screens[0]!)].map(({ id }) => id),
-    );
-    expect(edit('<text name="c" />', '<!-- late --><text name="c" />').length).toBe(2);
-    const swapped = taken(
-      project,
-      text(project)
-        .replace('name="a"', 'name="x"')
-        .replace('name="b"', 'name="a"')
-        .replace('name="x"', 'name="b"'),
-    );
-    expect(bare(swapped.after.screens[0]!)).toEqual(bare(swapped.wanted));
-  });
-
-  it('makes any screen of any other, and nothing of itself', () => {
-    fc.assert(
-      fc.property(
-        fc.integer({ min: 1, max: 100_000 }),
-        fc.integer({ min: 1, max: 100_000 }),
-        (one, other) => {
-          const screen = randomScreen(one);
-          const project: Project = { ...projectOf('<screen name="trial" />'), screens: [screen] };
-          const { after, wanted } = taken(project, printScreen(randomScreen(other), project.bands));
-          expect(bare(after.screens[0]!)).toEqual(bare(wanted));
-          expect(after.screens[0]!.id).toBe(screen.id);
-          expect(taken(project, printScreen(screen, project.bands)).steps).toEqual([]);
-        },
-      ),
-      { numRuns: 40 },
-    );
   });
 });

@@ -55,6 +55,16 @@ describe('a roughly placed form', () => {
   });
 });
 
+it('two parts that stand close to each other have a gap between them, also where they fill the row', () => {
+  const close = arranged(
+    board(
+      '<spacer name="a" left="20" top="20" width="170" height="30"/><spacer name="b" left="200" top="20" width="180" height="30"/>',
+    ),
+  );
+  expect(text(close.project)).not.toContain('between');
+  expect(text(close.project)).toMatch(/<row name="row\d+"[^>]* gap="10"/);
+});
+
 it('a part of a pinboard becomes a container on it, where it was, and the others stay', () => {
   const project = board(
     '<text name="a" text="One" left="40" top="30"/><spacer name="x" left="300" top="300" width="20" height="20"/><text name="b" text="Two" left="42" top="71"/>',

@@ -75,6 +75,18 @@ describe('a check', () => {
     expect(told(screenOf(inside))).toContain(expected);
   });
 
+  it('does not call a change worse that mends something else', () => {
+    const words = (more: string) =>
+      told(
+        screenOf(
+          `<row><column name="a" width="60" ${more} height="20"><text name="b" text="uninterruptedly" /></column></row>`,
+        ),
+      );
+    expect(words('')).toContain('error too-wide b');
+    expect(words('lap.width="2000"')).toContain('error off-screen a');
+    expect(words('lap.width="2000"')).not.toContain('warning worse a');
+  });
+
   it('finds what a finger cannot press because the hinge lies over it', () => {
     const hinge = (left: number) =>
       told(

@@ -3,7 +3,13 @@ import { EvaluationError } from '../src/expression/budget.ts';
 import { checkStatements, checkTarget } from '../src/expression/check.ts';
 import { evaluate, evaluateTemplate } from '../src/expression/evaluate.ts';
 import { escapeBraces, unescapeBraces } from '../src/expression/template.ts';
-import { checkTemplate, hasExpression, parseExpression, parseTemplate } from '../src/index.ts';
+import {
+  checkTemplate,
+  hasExpression,
+  parseExpression,
+  parseStatements,
+  parseTemplate,
+} from '../src/index.ts';
 
 const data: Record<string, unknown> = {
   guests: 3,
@@ -102,9 +108,8 @@ describe('an expression', () => {
     `${'['.repeat(300)}${']'.repeat(300)}`,
     `${'('.repeat(20000)}1${')'.repeat(20000)}`,
   ])('ends what would not end: %.40s', (text) => {
-    const begun = performance.now();
+    // One that does not end never comes to the end of this test.
     expect(() => value(text)).toThrow();
-    expect(performance.now() - begun).toBeLessThan(5000);
   });
 
   it('says where it is wrong', () => {
@@ -220,4 +225,13 @@ it('records are grouped by a field, in the order in which its values come up', (
   const rows = [{ table: 3 }, { table: 1 }, { table: 3 }, { other: 1 }, 'no record'];
   expect(evaluateTemplate(read.value, () => rows)).toEqual(['3: 2', '1: 1', 'undefined: 2']);
   expect(() => evaluateTemplate(read.value, () => 'words')).toThrow('a list is expected');
+});
+
+it('an item’s name is a variable again behind its function or its loop', () => {
+  expect(parseStatements('total = rows.map(name => name).length; name = "Ilka"').ok).toBe(true);
+  expect(parseStatements('for (const name of rows) total = 1; name = "Ilka"').ok).toBe(true);
+  expect(parseStatements('for (const name of rows) name = "Ilka"')).toMatchObject({
+    ok: false,
+    problem: { message: expect.stringContaining('is an item of a list') },
+  });
 });

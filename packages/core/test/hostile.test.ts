@@ -79,14 +79,16 @@ describe('an expression', () => {
     `${'[['.repeat(60)}${']]'.repeat(60)}`,
   ])('%.60s ends', (text) => {
     const read = parseTemplate(`{${text}}`);
-    const begun = performance.now();
+    // One that does not end never comes to the end of this test.
+    let ended: unknown = 'not read';
     if (read.ok)
       try {
         evaluateTemplate(read.value, scope);
+        ended = 'with a value';
       } catch (error) {
-        expect(error).toBeInstanceOf(EvaluationError);
+        ended = error instanceof EvaluationError ? 'with a sentence' : error;
       }
-    expect(performance.now() - begun).toBeLessThan(5000);
+    expect(['not read', 'with a value', 'with a sentence']).toContain(ended);
   });
 });
 

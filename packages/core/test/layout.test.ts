@@ -87,6 +87,19 @@ describe('bands', () => {
   });
 });
 
+describe('a view that keeps its edges free', () => {
+  const safe = { top: 44, right: 10, bottom: 28, left: 30 };
+  const source = '<screen name="s"><column name="a" width="100%" height="40" /></screen>';
+  it('lays the screen out inside them, and is as large as before', () => {
+    const project = projectOf(source);
+    const view = { ...hand, safe };
+    const layout = new ScreenView(shaper).layOut(project, project.screens[0]!, view);
+    expect([layout.width, layout.fullHeight]).toEqual([390, 844]);
+    expect(boxes(source, view).a).toEqual([30, 44, 350, 40]);
+    expect(boxes(source, { ...view, rightToLeft: true }).a).toEqual([30, 44, 350, 40]);
+  });
+});
+
 describe('direction and text scale', () => {
   it('right-to-left mirrors places and keeps sizes', () => {
     const source =

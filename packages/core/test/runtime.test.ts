@@ -188,6 +188,20 @@ describe('the runtime', () => {
     expect(problems[0]).toMatch(/`deeper` cannot be read/);
   });
 
+  it('begins anew with rows that have come, unless it was changed meanwhile', () => {
+    const { runtime, run, follow } = start();
+    const { seen } = follow('{items.length} {guests}');
+    runtime.begin('items', [{ guest: 'Ilka' }]);
+    run('guests = 4');
+    runtime.begin('guests', 9);
+    expect(runtime.read('items')).toEqual([{ guest: 'Ilka' }]);
+    expect(runtime.read('guests')).toBe(4);
+    run('reset(guests)');
+    expect(runtime.read('guests')).toBe(9);
+    runtime.begin('nowhere', 1);
+    expect(seen).toEqual(['0 3', '1 3', '1 4', '1 9']);
+  });
+
   it('stops following when told to', () => {
     const { run, follow } = start();
     const { seen, dispose } = follow('{guests}');

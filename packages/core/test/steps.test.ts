@@ -8,7 +8,9 @@ import {
   applySteps,
   attributeProblems,
   type Control,
+  changing,
   defaultBands,
+  dropping,
   emptyHistory,
   historyAfter,
   historyOf,
@@ -19,8 +21,10 @@ import {
   type Project,
   projectFormat,
   projectProblem,
+  putting,
   renameScreen,
   renameState,
+  type StateVariable,
   type Step,
   stepProblem,
   walk,
@@ -38,7 +42,19 @@ function randomProject(seed: number): Project {
     ...renumbered(randomScreen(seed * 2 + index), `${index}`),
     name: `Screen${index}`,
   }));
-  return { format: projectFormat, name: 'Trial', bands: defaultBands, state: testState, assets: [], screens };
+  const state: readonly StateVariable[] = [
+    ...testState,
+    {
+      name: 'parties',
+      type: 'list',
+      initial: parties,
+      columns: [
+        { name: 'guest', type: 'text' },
+        { name: 'nights', type: 'number' },
+      ],
+    },
+  ];
+  return { format: projectFormat, name: 'Trial', bands: defaultBands, state, assets: [], screens };
 }
 
 /** A step that may or may not fit the project. */
@@ -72,11 +88,77 @@ function randomStep(project: Project): fc.Arbitrary<Step> {
       key: fc.constant('name' as const),
       value: fc.constantFrom('Hut', '', 'Velmora'),
     }),
+    randomRows,
+    ...entitySteps(project),
   );
 }
 
+const guest = fc.record({ guest: fc.constantFrom('Ilka', 'Tamm', 'Reva'), nights: fc.nat(4) });
+const parties = [
+  { guest: 'Ilka', nights: 2 },
+  { guest: 'Tamm', nights: 1 },
+];
+
+/** Rows that may or may not be those that stand at a place. */
+const randomRows: fc.Arbitrary<Step> = fc.record({
+  type: fc.constant('rows' as const),
+  list: fc.constantFrom('parties', 'parties', 'name', 'nowhere'),
+  at: fc.integer({ min: 0, max: 3 }),
+  remove: fc.oneof(fc.constantFrom([], parties, parties.slice(0, 1), parties.slice(1)), fc.array(guest)),
+  insert: fc.array(guest, { maxLength: 3 }),
+});
+
+/** Steps of entities: what they expect is what the project had; a step before them may have made it another. */
+function entitySteps(project: Project): fc.Arbitrary<Step>[] {
+  const key = fc.constantFrom('name', 'late', 'parties', 'extra', 'class', 'nowhere');
+  const bandKey = fc.constantFrom('hand', 'lap', 'desk', 'nowhere');
+  const variable = fc.constantFrom(...project.state);
+  const band = fc.constantFrom(...project.bands);
+  const entity = { name: fc.constantFrom('extra', 'name', '1st'), type: fc.constant('number' as const) };
+  const of = (collection: string) => fc.constant(collection);
+  return [
+    fc.record({ ...entity, initial: fc.nat(3) }).map((each) => putting('state', each)),
+    fc
+      .record({ name: fc.constantFrom('wall', 'lap'), label: fc.constant('Wall'), from: fc.nat(2000) })
+      .map((each) => putting('bands', each)),
+    variable.map((each) => dropping('state', each)),
+    band.map((each) => dropping('bands', each)),
+    fc
+      .tuple(variable, fc.constantFrom<Partial<StateVariable>>({ kept: true }, { computed: '1 + 1' }))
+      .map(([each, change]) => changing('state', each, { ...each, ...change })[0] ?? dropping('state', each)),
+    fc
+      .tuple(band, fc.nat(2000))
+      .map(([each, from]) => changing('bands', each, { ...each, from })[0] ?? dropping('bands', each)),
+    fc.record({
+      type: fc.constant('order' as const),
+      of: of('state'),
+      key,
+      before: fc.option(key, { nil: null }),
+    }),
+    fc.record({ type: fc.constant('rename' as const), of: of('state'), key, to: key }),
+    fc.record({ type: fc.constant('rename' as const), of: of('bands'), key: bandKey, to: bandKey }),
+  ];
+}
+
+/** Sorts of steps: each has to be among those that are tried. */
+const sorts = [
+  'insert',
+  'remove',
+  'move',
+  'set',
+  'name',
+  'project',
+  'rows',
+  'put',
+  'drop',
+  'change',
+  'order',
+  'rename',
+];
+
 describe('a step', () => {
   it('applied and taken back leaves the project as it was, and a failed one says why', () => {
+    const fitted = new Set<string>();
     fc.assert(
       fc.property(
         fc
@@ -89,12 +171,14 @@ describe('a step', () => {
             expect(applied.reason.length).toBeGreaterThan(5);
             return;
           }
+          fitted.add(step.type);
           const back = applyStep(applied.project, applied.inverse);
           expect(back.ok && back.project).toEqual(project);
         },
       ),
       { numRuns: 600 },
     );
+    expect([...fitted].sort()).toEqual(sorts.toSorted());
   });
 
   it('replayed from JSON gives the same document, and any prefix can be taken back', () => {

@@ -136,6 +136,20 @@ describe('the puzzles', () => {
     expect(fixed(pulled, 'back', 'x', 'Take away the margin of `back`')[0]).toBe(16);
   });
 
+  it('offers for a control where nothing is wrong the other ways to be sized, and nothing else', () => {
+    const column = '<column name="box" width="200"><text name="note" text="Supper" width="80" /></column>';
+    expect(why(column, 'note', 'width').fixes.map(({ label }) => label)).toEqual([
+      'Let `note` fill `box`',
+      'Make `note` as wide as its content',
+      'Leave the width of `note` to `box`',
+    ]);
+    const row = '<row name="line" width="200"><text name="note" text="Supper" min-width="90" /></row>';
+    expect(why(row, 'note', 'width').fixes.map(({ label }) => label)).toEqual([
+      'Take away the min-width of `note`',
+      'Give `note` a share of `line`',
+    ]);
+  });
+
   it('a percentage of an unknown height counts as fit', () => {
     const column = '<column name="box"><text name="half" text="half" height="50%" /></column>';
     const { sentence, fixes } = why(column, 'half', 'height');

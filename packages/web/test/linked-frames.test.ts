@@ -53,6 +53,10 @@ beforeEach(() => {
 describe('a page that starts', () => {
   it('is told of its device and its reader; one of those that are linked does what happens by itself', () => {
     for (const label of ['Hand', 'Desk'] as const) say(label, { type: 'hovrin-screen', text: 'Tonight' });
+    expect([...pages.Hand.told, ...pages.Desk.told].map(({ type }) => type)).toEqual([
+      'hovrin-conditions',
+      'hovrin-conditions',
+    ]);
     expect(pages.Hand.told[0]).toMatchObject({ type: 'hovrin-conditions', touch: true, follows: false });
     expect(pages.Desk.told[0]).toMatchObject({ type: 'hovrin-conditions', touch: false, follows: true });
     expect(heard).toEqual([
