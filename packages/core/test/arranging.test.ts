@@ -58,7 +58,7 @@ describe('a roughly placed form', () => {
 it('two parts that stand close to each other have a gap between them, also where they fill the row', () => {
   const close = arranged(
     board(
-      '<spacer name="a" left="20" top="20" width="170" height="30"/><spacer name="b" left="200" top="20" width="180" height="30"/>',
+      '<spacer name="a" left="20" top="20" width="150" height="30"/><spacer name="b" left="180" top="20" width="200" height="30"/>',
     ),
   );
   expect(text(close.project)).not.toContain('between');

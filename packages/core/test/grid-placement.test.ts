@@ -51,8 +51,10 @@ describe('items of a grid', () => {
   it('locked to a row stand behind each other in it (step 2), dense ones in its first free cell', () => {
     const locked = [{ row: 1, columnSpan: 2 }, { row: 2 }, { row: 1 }, { column: 1, row: 2 }];
     expect(placed(locked).cells).toEqual(['0,0', '1,1', '2,0', '0,1']);
-    const back = [{ row: 1, columnSpan: 2 }, { column: 1, row: 1 }, { row: 1 }];
-    expect(placed(back, { columns: 4 }).cells).toEqual(['1,0', '0,0', '3,0']);
+    // The gap in front of the second stays, but for dense ones.
+    const back = [{ column: 2, row: 1 }, { row: 1, columnSpan: 2 }, { row: 1 }];
+    expect(placed(back, { columns: 4 }).cells).toEqual(['1,0', '2,0', '4,0']);
+    expect(placed(back, { columns: 4, dense: true }).cells).toEqual(['1,0', '2,0', '0,0']);
   });
 
   it('locked to a column stand in it, below the last one where that was farther on (step 4)', () => {

@@ -84,6 +84,8 @@ describe('bands', () => {
       '<screen name="s"><row name="r" padding="1" lap.padding="2" desk.padding="3" landscape.padding="4"><column name="c" width="share" /></row></screen>';
     const left = (width: number, height: number) => boxes(source, { width, height }).c![0];
     expect([left(390, 844), left(560, 844), left(960, 1400), left(960, 800)]).toEqual([1, 2, 3, 4]);
+    // A band begins at its width; a square stands upright (Media Queries 4 §4.6).
+    expect([left(559, 844), left(960, 960)]).toEqual([1, 3]);
   });
 });
 

@@ -1,9 +1,11 @@
 /** The exported page: as a zip to take away, and served for Try, where it runs in a sandboxed frame. */
+
 import { readFile } from 'node:fs/promises';
 import { extname, join } from 'node:path';
 import { type Exported, exporterNamed, feedOrigins, sampleConditions } from '@hovrin/core';
 import { fontFolder, workspace } from '@hovrin/files';
 import type Router from '@koa/router';
+import { LRUCache } from 'lru-cache';
 import type { Parts } from '../parts.ts';
 import { RequestError } from '../request.ts';
 
@@ -25,7 +27,7 @@ interface Made {
 
 export function pageRoutes(router: Router, { store, workshop }: Parts): void {
   /** The newest pages, by project and conditions: being made, or made. */
-  const pages = new Map<string, { revision: number; page: Promise<Exported> }>();
+  const pages = new LRUCache<string, { revision: number; page: Promise<Exported> }>({ max: mostHeld });
 
   /** @param conditions what the page is tried in: `long` texts, a condition of its tables (`rows-empty`). */
   async function pageOf(id: string, conditions: readonly string[] = [], format = 'html'): Promise<Made> {
@@ -42,11 +44,9 @@ export function pageRoutes(router: Router, { store, workshop }: Parts): void {
       known?.revision === revision
         ? known
         : { revision, page: workshop.do('page', { id, format, project, long, sample }) };
-    pages.delete(key);
     pages.set(key, made);
     // One that failed is made anew when it is asked for again.
     made.page.catch(() => pages.get(key) === made && pages.delete(key));
-    if (pages.size > mostHeld) pages.delete(pages.keys().next().value!);
     return { revision, page: await made.page, name: project.name, origins };
   }
 

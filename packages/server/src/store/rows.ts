@@ -2,6 +2,7 @@
  * Rows of stored tables. They are kept in the database, one record a row; those of the tables that are being used are
  * held in memory as well, so that finding, sorting and turning pages begin with rows in memory.
  */
+
 import { deflateSync, inflateSync } from 'node:zlib';
 import {
   asksNothing,
@@ -22,6 +23,7 @@ import {
   withRows,
 } from '@hovrin/core';
 import { and, asc, between, count, eq, gte, sql } from 'drizzle-orm';
+import { LRUCache } from 'lru-cache';
 import { nanoid } from 'nanoid';
 import type { PackedRows } from '../work/jobs.ts';
 import type { Db } from './database.ts';
@@ -38,7 +40,7 @@ const mostAnswers = 6;
 /** A table in memory, with what was found out about it. Changed rows are another one. */
 interface HeldTable {
   readonly rows: readonly Row[];
-  readonly answers: Map<string, readonly number[]>;
+  readonly answers: LRUCache<string, readonly number[]>;
   problems?: {
     /** The columns, and the rows of the lists that they refer to. */
     readonly by: readonly [columns: string, ...referred: readonly unknown[]];
@@ -47,7 +49,7 @@ interface HeldTable {
 }
 
 export class RowStore {
-  private readonly held = new Map<string, HeldTable>();
+  private readonly held = new LRUCache<string, HeldTable>({ max: mostHeld });
 
   constructor(private readonly db: Db) {}
 
@@ -70,7 +72,6 @@ export class RowStore {
     const known = answers.get(key);
     if (known) return known;
     const order = asksNothing(question) ? [...rows.keys()] : orderOfRows(rows, question);
-    if (answers.size >= mostAnswers) answers.delete(answers.keys().next().value!);
     answers.set(key, order);
     return order;
   }
@@ -195,7 +196,7 @@ export class RowStore {
 
   /** Forgets what is held of a project: a change of it did not come about, or it is not there any more. */
   forget(projectId: string): void {
-    for (const key of this.held.keys()) if (key.startsWith(`${projectId} `)) this.held.delete(key);
+    for (const key of [...this.held.keys()]) if (key.startsWith(`${projectId} `)) this.held.delete(key);
   }
 
   private batch(db: Writing, projectId: string, id: string): readonly Row[] | undefined {
@@ -210,11 +211,7 @@ export class RowStore {
   private table(projectId: string, tableId: string, db: Writing = this.db): HeldTable {
     const key = keyOf(projectId, tableId);
     const held = this.held.get(key);
-    if (held) {
-      this.held.delete(key);
-      this.held.set(key, held);
-      return held;
-    }
+    if (held) return held;
     const rows = db
       .select({ row: records.row })
       .from(records)
@@ -227,10 +224,8 @@ export class RowStore {
 
   private hold(projectId: string, tableId: string, rows: readonly Row[]): HeldTable {
     const key = keyOf(projectId, tableId);
-    const table: HeldTable = { rows, answers: new Map() };
-    this.held.delete(key);
+    const table: HeldTable = { rows, answers: new LRUCache({ max: mostAnswers }) };
     this.held.set(key, table);
-    if (this.held.size > mostHeld) this.held.delete(this.held.keys().next().value!);
     return table;
   }
 }

@@ -2,6 +2,7 @@
  * Projects in the database: each is its newest snapshot and the log entries after it. All writing goes through
  * `append`, in one transaction an entry list.
  */
+
 import {
   type Appended,
   type HistoryEntry,
@@ -17,6 +18,7 @@ import {
   untitled,
 } from '@hovrin/core';
 import { and, asc, count, desc, eq, gt, isNull } from 'drizzle-orm';
+import { LRUCache } from 'lru-cache';
 import { nanoid } from 'nanoid';
 import type { Db, Transaction } from './database.ts';
 import { Log, type Run } from './log.ts';
@@ -49,7 +51,7 @@ const coming = 0;
 
 export class Store {
   /** Newest versions of projects in use. */
-  readonly #open = new Map<string, ReadProject>();
+  readonly #open = new LRUCache<string, ReadProject>({ max: mostHeld });
   readonly #listeners = new Map<string, Set<Listener>>();
   readonly #db: Db;
   readonly #now: () => number;
@@ -262,9 +264,7 @@ export class Store {
   }
 
   #hold(id: string, project: ReadProject): ReadProject {
-    this.#open.delete(id);
     this.#open.set(id, project);
-    if (this.#open.size > mostHeld) this.#open.delete(this.#open.keys().next().value!);
     return project;
   }
 
