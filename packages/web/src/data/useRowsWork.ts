@@ -32,6 +32,26 @@ export interface RefusedFile {
   readonly more: number;
 }
 
+/** The steps that take rows away, the last one not among them; or why that many cannot be taken at once. */
+async function removing(
+  variable: StateVariable,
+  source: RowSource,
+  question: RowQuestion,
+  [from, until]: readonly [from: number, until: number],
+): Promise<Step[] | string> {
+  const { name } = variable;
+  const many = until - from;
+  if (variable.table && many > mostNamed) {
+    if (question.sort !== undefined || question.find)
+      return `At most ${mostNamed} of the rows that are found are removed at once.`;
+    const first = (rowsOf(variable) ?? []).slice(from, until);
+    const batch = { batch: nanoid(16), count: many, first };
+    return [{ type: 'rows', list: name, at: from, remove: batch, insert: [] }];
+  }
+  const rows = await source.stretch(from, until);
+  return rowSteps(name, { changed: rows.map((row) => ({ ...row, to: undefined })) }, source.total);
+}
+
 export function useRowsWork(variable: StateVariable, source: RowSource, question: RowQuestion) {
   const { name } = variable;
   const { editor } = useWorkplace();
@@ -89,29 +109,17 @@ export function useRowsWork(variable: StateVariable, source: RowSource, question
       if (rewriting && variable.table) await editor.settled();
       dispatch(label, await setColumns(editor.projectId, variable, next, rewriting));
     });
-  const remove = async (from: number, until: number) => {
-    const label = `Remove rows from ${name}`;
-    const many = until - from;
-    if (variable.table && many > mostNamed) {
-      if (question.sort !== undefined || question.find) {
-        editor.tell(`At most ${mostNamed} of the rows that are found are removed at once.`);
-        return;
-      }
-      const first = (rowsOf(variable) ?? []).slice(from, until);
-      const batch = { batch: nanoid(16), count: many, first };
-      dispatch(label, [{ type: 'rows', list: name, at: from, remove: batch, insert: [] }]);
-      return;
-    }
-    const rows = await source.stretch(from, until);
-    const steps = rowSteps(name, { changed: rows.map((row) => ({ ...row, to: undefined })) }, source.total);
-    dispatch(label, steps);
-  };
   return {
     working,
     refused,
     editRows,
     changeColumns,
     bringIn: (file: File) => during(`${file.name} is being read …`, () => bringIn(file)),
-    remove: (from: number, until: number) => during('Rows are being removed …', () => remove(from, until)),
+    remove: (from: number, until: number) =>
+      during('Rows are being removed …', async () => {
+        const steps = await removing(variable, source, question, [from, until]);
+        if (typeof steps === 'string') editor.tell(steps);
+        else dispatch(`Remove rows from ${name}`, steps);
+      }),
   };
 }

@@ -1,28 +1,22 @@
 /** A field and a list below it: type to find, arrows to choose, Enter to take. */
 import { type ReactNode, useEffect, useId, useMemo, useRef, useState } from 'react';
 
-export function FindList<Item>({
-  label,
-  listLabel,
-  placeholder,
-  find,
-  keyOf,
-  onTake,
-  row,
-  none,
-}: {
+interface FindListProps<Item> {
   /** Of the field. */
-  label: string;
-  listLabel: string;
-  placeholder: string;
-  /** What answers to what was typed, the best first. */
-  find: (typed: string) => readonly Item[];
-  keyOf: (item: Item) => string;
-  onTake: (item: Item) => void;
-  row: (item: Item) => ReactNode;
+  readonly label: string;
+  readonly listLabel: string;
+  readonly placeholder: string;
+  /** The items for the typed text, the best first. */
+  readonly find: (typed: string) => readonly Item[];
+  readonly keyOf: (item: Item) => string;
+  readonly onTake: (item: Item) => void;
+  readonly row: (item: Item) => ReactNode;
   /** What is said where nothing was found. */
-  none: (typed: string) => ReactNode;
-}) {
+  readonly none: (typed: string) => ReactNode;
+}
+
+export function FindList<Item>(props: FindListProps<Item>) {
+  const { label, listLabel, placeholder, find, keyOf, onTake, row, none } = props;
   const [typed, setTyped] = useState('');
   const [chosen, setChosen] = useState(0);
   const list = useRef<HTMLDivElement>(null);

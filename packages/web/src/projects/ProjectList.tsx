@@ -10,12 +10,10 @@ import { DeletedProjects, JustDeleted, NotLoaded, ProjectLine } from './ProjectL
 
 const listKey = ['projects'];
 
-export function ProjectList() {
+/** The projects of the server, and what is done with them: the list is asked for anew after each. */
+function useProjects() {
   const queries = useQueryClient();
-  const navigate = useNavigate();
   const list = useQuery({ queryKey: listKey, queryFn: api.list });
-  const [naming, setNaming] = useState<ProjectSummary | 'new'>();
-  const [justDeleted, setJustDeleted] = useState<ProjectSummary>();
   const act = useMutation({
     mutationFn: (work: () => Promise<unknown>) => work(),
     onSettled: () => queries.invalidateQueries({ queryKey: listKey }),
@@ -24,6 +22,14 @@ export function ProjectList() {
     mutationFn: (file: File) => api.bringIn(file),
     onSettled: () => queries.invalidateQueries({ queryKey: listKey }),
   });
+  return { list, act, bringing };
+}
+
+export function ProjectList() {
+  const navigate = useNavigate();
+  const { list, act, bringing } = useProjects();
+  const [naming, setNaming] = useState<ProjectSummary | 'new'>();
+  const [justDeleted, setJustDeleted] = useState<ProjectSummary>();
   useEffect(() => {
     document.title = 'Projects · Hovrin';
   }, []);
@@ -45,20 +51,7 @@ export function ProjectList() {
         if (file) bringIn(file);
       }}
     >
-      <header className="flex items-end justify-between gap-4">
-        <div>
-          <p className="flex items-center gap-2 font-semibold text-spruce">
-            <img src="/mark.svg" alt="" width={18} height={18} /> Hovrin
-          </p>
-          <h1 className="mt-1 text-2xl font-semibold">Projects</h1>
-        </div>
-        <div className="flex gap-2">
-          <BringIn isBusy={bringing.isPending} onFile={bringIn} />
-          <button type="button" className="btn btn-main" onClick={() => setNaming('new')}>
-            <Plus size={15} aria-hidden /> New project
-          </button>
-        </div>
-      </header>
+      <Head isBusy={bringing.isPending} onFile={bringIn} onNew={() => setNaming('new')} />
 
       {bringing.isPending && (
         <p role="status" className="text-quiet">
@@ -135,5 +128,32 @@ export function ProjectList() {
         />
       )}
     </main>
+  );
+}
+
+function Head({
+  isBusy,
+  onFile,
+  onNew,
+}: {
+  isBusy: boolean;
+  onFile: (file: File) => void;
+  onNew: () => void;
+}) {
+  return (
+    <header className="flex items-end justify-between gap-4">
+      <div>
+        <p className="flex items-center gap-2 font-semibold text-spruce">
+          <img src="/mark.svg" alt="" width={18} height={18} /> Hovrin
+        </p>
+        <h1 className="mt-1 text-2xl font-semibold">Projects</h1>
+      </div>
+      <div className="flex gap-2">
+        <BringIn isBusy={isBusy} onFile={onFile} />
+        <button type="button" className="btn btn-main" onClick={onNew}>
+          <Plus size={15} aria-hidden /> New project
+        </button>
+      </div>
+    </header>
   );
 }

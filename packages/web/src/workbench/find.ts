@@ -1,5 +1,6 @@
 /** Finding controls of a screen by what is said of them: name, kind, words, bindings, events. */
 import { asTyped, type Control, effectiveNames, kindOf } from '@hovrin/core';
+import { hasWords } from '../parts/words.ts';
 
 export interface Found {
   /** Ids of the controls that answer, in document order. */
@@ -11,7 +12,6 @@ export interface Found {
 /** @param wanted words, all of which a control must have somewhere. */
 export function findControls(screen: Control, wanted: string): Found {
   const names = effectiveNames(screen);
-  const words = wanted.toLowerCase().split(/\s+/).filter(Boolean);
   const hits: string[] = [];
   const shown = new Set<string>([screen.id]);
   const visit = (control: Control, around: readonly string[]) => {
@@ -20,10 +20,8 @@ export function findControls(screen: Control, wanted: string): Found {
       control.kind,
       kindOf(control).label,
       ...Object.values(control.props).map(asTyped),
-    ]
-      .join('\n')
-      .toLowerCase();
-    if (control !== screen && words.every((word) => text.includes(word))) {
+    ].join('\n');
+    if (control !== screen && hasWords(text, wanted)) {
       hits.push(control.id);
       for (const id of [...around, control.id]) shown.add(id);
     }

@@ -24,29 +24,24 @@ const sampleEntries = (
   })),
 ];
 
-export function SideBay({
-  screen,
-  size,
-  width,
-  onSwap,
-  onRemove,
-  onUp,
-  onPin,
-  onSample,
-}: {
-  screen: Control;
-  size: ScreenSize;
+interface SideBayProps {
+  readonly screen: Control;
+  readonly size: ScreenSize;
   /** How wide it is drawn, CSS px. */
-  width: number;
-  onSwap: () => void;
-  onRemove: () => void;
+  readonly width: number;
+  readonly onSwap: () => void;
+  readonly onRemove: () => void;
   /** Keeps a screen in this bay; undefined: it shows the one being built. */
-  onPin: (screen: string | undefined) => void;
+  readonly onPin: (screen: string | undefined) => void;
   /** Gives this bay rows and feeds of its own condition; undefined: what the bench has. */
-  onSample: (sample: SampleCondition | undefined) => void;
+  readonly onSample: (sample: SampleCondition | undefined) => void;
   /** Undefined for the topmost. */
-  onUp: (() => void) | undefined;
-}) {
+  readonly onUp: (() => void) | undefined;
+}
+
+export function SideBay(props: SideBayProps) {
+  const { screen, size, width, onSwap, onRemove, onUp, onPin, onSample } = props;
+
   const newest = useShownProject();
   const pinned = size.screen === undefined ? undefined : newest.screens.find(({ id }) => id === size.screen);
   const shown = pinned ?? screen;

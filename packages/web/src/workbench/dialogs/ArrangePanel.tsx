@@ -55,18 +55,7 @@ function Arranging() {
         <p className="min-w-0 flex-1 truncate font-semibold">
           {only ? `${only.length} controls of ${name}` : name} in rows, columns and grids
         </p>
-        <label className="flex shrink-0 items-center gap-2">
-          <span className="text-quiet">Evens out up to</span>
-          <input
-            type="range"
-            min={1}
-            max={20}
-            value={noise}
-            className="accent-spruce"
-            onChange={(event) => setNoise(Number(event.target.value))}
-          />
-          <span className="w-10 font-mono">{noise} px</span>
-        </label>
+        <NoiseField noise={noise} onNoise={setNoise} />
         <div className="flex shrink-0 gap-2">
           <button type="button" className="btn" onClick={close}>
             Leave it
@@ -95,5 +84,23 @@ function Arranging() {
         <p className="text-quiet">The bench shows how it would be; nothing had to be guessed.</p>
       )}
     </section>
+  );
+}
+
+/** How far edges may be evened out, CSS px. */
+function NoiseField({ noise, onNoise }: { noise: number; onNoise: (noise: number) => void }) {
+  return (
+    <label className="flex shrink-0 items-center gap-2">
+      <span className="text-quiet">Evens out up to</span>
+      <input
+        type="range"
+        min={1}
+        max={20}
+        value={noise}
+        className="accent-spruce"
+        onChange={(event) => onNoise(Number(event.target.value))}
+      />
+      <span className="w-10 font-mono">{noise} px</span>
+    </label>
   );
 }

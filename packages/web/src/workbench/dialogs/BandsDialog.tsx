@@ -133,20 +133,7 @@ function BandRow({ band, bands, index }: { band: Band; bands: readonly Band[]; i
           />
         </td>
         <td className="pr-2 pb-1.5">
-          <input
-            type="color"
-            aria-label={`Colour of ${band.label}`}
-            title={`Colour of ${band.label} on the ruler`}
-            className="h-7 w-9 cursor-pointer rounded-md border border-rule bg-sheet p-0.5"
-            value={band.color ?? '#d6cfbf'}
-            onChange={(event) =>
-              editor.dispatch({
-                label: `Colour of band ${band.label}`,
-                steps: setBand(project, { ...band, color: event.target.value.toLowerCase() }),
-                group: `band colour ${band.name}`,
-              })
-            }
-          />
+          <BandColour band={band} />
         </td>
         <td className="pb-1.5 text-center font-mono text-quiet">{count}</td>
         <td className="pb-1.5 text-right">
@@ -164,6 +151,27 @@ function BandRow({ band, bands, index }: { band: Band; bands: readonly Band[]; i
       </tr>
       {removing && <Removing band={band} below={below} above={above} onKeep={() => setRemoving(false)} />}
     </>
+  );
+}
+
+function BandColour({ band }: { band: Band }) {
+  const { editor } = useWorkplace();
+  const { project } = useEditorState('project');
+  return (
+    <input
+      type="color"
+      aria-label={`Colour of ${band.label}`}
+      title={`Colour of ${band.label} on the ruler`}
+      className="h-7 w-9 cursor-pointer rounded-md border border-rule bg-sheet p-0.5"
+      value={band.color ?? '#d6cfbf'}
+      onChange={(event) =>
+        editor.dispatch({
+          label: `Colour of band ${band.label}`,
+          steps: setBand(project, { ...band, color: event.target.value.toLowerCase() }),
+          group: `band colour ${band.name}`,
+        })
+      }
+    />
   );
 }
 

@@ -5,6 +5,7 @@ import { useWorkplace } from '../../editor/context.tsx';
 import { keyWords } from '../../editor/keys.ts';
 import { Dialog } from '../../parts/Dialog.tsx';
 import { FindList } from '../../parts/FindList.tsx';
+import { hasWords } from '../../parts/words.ts';
 
 /** Something that can be done by keys, or is only done here. */
 interface Entry {
@@ -17,13 +18,8 @@ interface Entry {
 }
 
 /** Whether each word that was typed stands in the name of an entry, its group, its keys or other words for it. */
-function answers({ label, group, keys, findBy = '' }: Entry, typed: string): boolean {
-  const words = `${label} ${group} ${keys.map(keyWords).join(' ')} ${findBy}`.toLowerCase();
-  return typed
-    .toLowerCase()
-    .split(/\s+/)
-    .every((word) => words.includes(word));
-}
+const answers = ({ label, group, keys, findBy = '' }: Entry, typed: string): boolean =>
+  hasWords(`${label} ${group} ${keys.map(keyWords).join(' ')} ${findBy}`, typed);
 
 /** @param extra what belongs to the place alone, not to the document. */
 export function CommandList({

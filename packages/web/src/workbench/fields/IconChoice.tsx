@@ -1,6 +1,7 @@
 /** Chooses an icon of the set that ships: type to find, or look through them. */
 import { iconSet } from '@hovrin/core';
 import { createElement, useMemo, useState } from 'react';
+import { hasWords } from '../../parts/words.ts';
 import { ChoicePopover, type ChoiceProps } from './ChoicePopover.tsx';
 
 /** Icons shown at a time; typing narrows them down. */
@@ -27,10 +28,7 @@ export function IconSign({ name, size = 18 }: { name: string; size?: number }) {
 
 export function IconChoice({ label, value, onValue, onDone }: ChoiceProps) {
   const [typed, setTyped] = useState('');
-  const found = useMemo(() => {
-    const wanted = typed.trim().toLowerCase().split(/\s+/).filter(Boolean);
-    return [...iconSet().keys()].filter((name) => wanted.every((word) => name.includes(word)));
-  }, [typed]);
+  const found = useMemo(() => [...iconSet().keys()].filter((name) => hasWords(name, typed)), [typed]);
   return (
     <ChoicePopover
       label={`Choose ${label}`}

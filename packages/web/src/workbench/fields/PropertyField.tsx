@@ -58,10 +58,9 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
     setTyping(false);
   };
   const drag = useDraggedNumber(control, property);
-  const dragTo = (next: string | undefined) => {
-    if (next === undefined) return;
-    if (readAttributeText(kindOf(control), attribute, next, contextOf(project, control)).ok) change(next);
-  };
+  const isValid = (next: string) =>
+    readAttributeText(kindOf(control), attribute, next, contextOf(project, control)).ok;
+  const dragTo = (next: string | undefined) => next !== undefined && isValid(next) && change(next);
   const field = { id, control, property, value, typed, completion, onValue: change, onLeave: leave };
   return (
     <div className="flex flex-col">

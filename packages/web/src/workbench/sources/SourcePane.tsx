@@ -21,7 +21,8 @@ export function SourcePane({ screen }: { screen: Control }) {
     misfits: 0,
   });
   useEffect(() => {
-    const made = new SourceEditor(place.current!, editor, screen.id, setStanding);
+    if (!place.current) return undefined;
+    const made = new SourceEditor(place.current, editor, screen.id, setStanding);
     source.current = made;
     made.follow();
     return () => made.close();
@@ -60,25 +61,10 @@ export function SourcePane({ screen }: { screen: Control }) {
           </button>
         )}
         {!trouble && aside && (
-          <span role="status" className="flex min-w-0 items-center gap-1 text-quiet">
-            <span className="truncate">
-              A text that could not be read was put aside when the screen changed.
-            </span>
-            <button
-              type="button"
-              className="btn-bare !h-6 shrink-0 text-[12px]"
-              onClick={() => source.current?.bringBack()}
-            >
-              Bring it back
-            </button>
-            <button
-              type="button"
-              className="btn-bare !h-6 shrink-0 text-[12px]"
-              onClick={() => source.current?.dropAside()}
-            >
-              Drop it
-            </button>
-          </span>
+          <PutAside
+            onBringBack={() => source.current?.bringBack()}
+            onDrop={() => source.current?.dropAside()}
+          />
         )}
         <button
           type="button"
@@ -92,5 +78,19 @@ export function SourcePane({ screen }: { screen: Control }) {
       </div>
       <div ref={place} className="source min-h-0 flex-1 overflow-hidden border-t border-rule" />
     </div>
+  );
+}
+
+function PutAside({ onBringBack, onDrop }: { onBringBack: () => void; onDrop: () => void }) {
+  return (
+    <span role="status" className="flex min-w-0 items-center gap-1 text-quiet">
+      <span className="truncate">A text that could not be read was put aside when the screen changed.</span>
+      <button type="button" className="btn-bare !h-6 shrink-0 text-[12px]" onClick={onBringBack}>
+        Bring it back
+      </button>
+      <button type="button" className="btn-bare !h-6 shrink-0 text-[12px]" onClick={onDrop}>
+        Drop it
+      </button>
+    </span>
   );
 }

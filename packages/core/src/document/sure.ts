@@ -1,0 +1,16 @@
+/** Reading from lists and maps what is sure to be in them: where it is not, that is said at once. */
+
+/** An item of a list. @param index from the end where it is negative. @throws Error where there is none. */
+export function itemAt<T>(list: readonly T[], index: number): T {
+  const item = list.at(index);
+  if (item === undefined && (index < -list.length || index >= list.length))
+    throw new Error(`There is no item ${index} in a list of ${list.length}.`);
+  return item as T;
+}
+
+/** The value of a key of a map. @throws Error where there is none. */
+export function entryOf<Key, Value>(map: ReadonlyMap<Key, Value>, key: Key): Value {
+  const value = map.get(key);
+  if (value === undefined && !map.has(key)) throw new Error(`There is no ${String(key)} here.`);
+  return value as Value;
+}
