@@ -1,7 +1,7 @@
 /** `hovrin picture`: a screen at a size as an SVG file that needs nothing else, or as a PNG file. */
 import { readdir, readFile, writeFile } from 'node:fs/promises';
 import { extname, join } from 'node:path';
-import { carriedFonts, fontFilesOf, pictureOf, ScreenView } from '@hovrin/core';
+import { carriedFonts, entryOf, fontFilesOf, itemAt, pictureOf, ScreenView } from '@hovrin/core';
 import { fontFolder, loadFontManifest, loadShaper } from '@hovrin/files';
 import { BadInput, readInput } from './bad-input.ts';
 import { readOptions, readSize } from './options.ts';
@@ -36,7 +36,7 @@ export async function pictureCommand(
   const isPng = values.out !== undefined && extname(values.out).toLowerCase() === '.png';
   const ratio = readRatio(values.ratio ?? '1');
   const view = { ...size, ...readViewOptions(values) };
-  const { assetFolder, ...input } = await readInput(positionals[0]!);
+  const { assetFolder, ...input } = await readInput(itemAt(positionals, 0));
   const project = inLocale(input.project, values.locale);
   const screen = values.screen
     ? project.screens.find(({ name }) => name === values.screen)
@@ -64,7 +64,7 @@ export async function pictureCommand(
     ...(values.whole ? {} : { height: size.height }),
     rightToLeft: view.rightToLeft ?? false,
     pictureAddress: (name) => pictures.get(name),
-    fontRules: carriedFonts(files, (file) => fonts.get(file)!),
+    fontRules: carriedFonts(files, (file) => entryOf(fonts, file)),
   });
   if (values.out === undefined) print(svg);
   else

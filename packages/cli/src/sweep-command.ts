@@ -2,6 +2,8 @@
 import {
   type Control,
   effectiveNames,
+  entryOf,
+  itemAt,
   itemName,
   type SweepPart,
   sweep,
@@ -28,7 +30,7 @@ export async function sweepCommand(words: readonly string[], print: (text: strin
   const height = readWidth(values.height ?? '800', '--height');
   if (to < from) throw new BadInput(`The sweep ends (${to}) before it begins (${from}).`);
   const options = { from, to, height, ...readViewOptions(values) };
-  const { project } = await readInput(positionals[0]!);
+  const { project } = await readInput(itemAt(positionals, 0));
   const shaper = await loadShaper();
   const many = project.screens.length > 1;
   let shown = 0;
@@ -64,7 +66,7 @@ const exact = (value: number) => Number(value.toFixed(4));
 function plain({ stretch, change }: SweepPart, names: ReadonlyMap<string, string>, only: string | undefined) {
   const boxes = stretch.boxes.flatMap(({ control, items }, index) => {
     if (control === undefined) return [];
-    const name = itemName(names.get(control)!, items);
+    const name = itemName(entryOf(names, control), items);
     if (only !== undefined && names.get(control) !== only) return [];
     const at = (numbers: Float64Array) => {
       const [x, y, width, height] = [...numbers.subarray(4 * index, 4 * index + 4)].map(exact);

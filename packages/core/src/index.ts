@@ -60,6 +60,7 @@ export {
   rowCount,
   withRows,
 } from './document/stored-table.ts';
+export { entryOf, itemAt } from './document/sure.ts';
 export {
   cellKey,
   cellText,

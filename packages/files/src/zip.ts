@@ -1,5 +1,5 @@
 /** A project as one file: a zip of exactly its folder. Hostile ones are refused before anything is unpacked. */
-import { messageOf } from '@hovrin/core';
+import { entryOf, messageOf } from '@hovrin/core';
 import { unzipSync, type Zippable, zipSync } from 'fflate';
 
 /** Bounds of a zip that is brought in. */
@@ -139,7 +139,7 @@ export function packProject(files: ReadonlyMap<string, Uint8Array>): Uint8Array 
   // Pictures are packed already; a fixed time (the first that a zip knows) leaves no trace of when it was packed.
   for (const path of [...files.keys()].toSorted())
     zippable[path] = [
-      files.get(path)!,
+      entryOf(files, path),
       { level: /\.(png|jpe?g|webp|gif)$/i.test(path) ? 0 : 6, mtime: '1980-01-01T00:00:00' },
     ];
   return zipSync(zippable);

@@ -1,4 +1,5 @@
 /** The line on top of a place: its title, what is saved, undo and redo. */
+import { itemAt } from '@hovrin/core';
 import { Redo2, Undo2 } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { canRun, commandNamed, runCommand } from './editor/commands/index.ts';
@@ -17,7 +18,7 @@ export function HistoryButtons() {
         const command = commandNamed(id);
         const Icon = icons[id];
         const next = history[id].at(-1)?.label;
-        const title = `${command.label}${next ? `: ${next}` : ''} (${keyWords(command.keys[0]!)})`;
+        const title = `${command.label}${next ? `: ${next}` : ''} (${keyWords(itemAt(command.keys, 0))})`;
         return (
           <button
             key={id}

@@ -3,6 +3,7 @@
  * goes through it, again and again. Pure geometry; CSS px.
  */
 
+import { itemAt } from '../document/sure.ts';
 import { outlineOf, type Rectangle } from '../layout/rectangle.ts';
 
 /** Something that was placed. */
@@ -38,7 +39,7 @@ function cut(items: readonly Placed[], axis: Axis, noise: number): Placed[][] {
     // What is thinner than the noise cannot be told apart by it.
     const slack = Math.min(noise, item[size] / 3);
     if (item[axis] >= end - slack) groups.push([item]);
-    else groups.at(-1)!.push(item);
+    else itemAt(groups, -1).push(item);
     end = Math.max(end, item[axis] + item[size]);
   }
   return groups;
@@ -90,8 +91,8 @@ function runsOf(rows: readonly Placed[][], noise: number): Run[] {
       areas.every((area, index) =>
         belongs(
           area,
-          run.columns[index]!,
-          run.rows.map((cells) => outlineOf(cells[index]!)),
+          itemAt(run.columns, index),
+          run.rows.map((cells) => outlineOf(itemAt(cells, index))),
           noise,
         ),
       ) &&
@@ -106,7 +107,7 @@ function runsOf(rows: readonly Placed[][], noise: number): Run[] {
       });
     if (fits) {
       run.rows.push(parts);
-      run.columns = run.columns.map((column, index) => outlineOf([column, areas[index]!]));
+      run.columns = run.columns.map((column, index) => outlineOf([column, itemAt(areas, index)]));
     } else runs.push({ rows: [parts], columns: areas });
   }
   return runs;
@@ -129,9 +130,9 @@ export function structureOf(items: readonly Placed[], noise: number): Structure 
   const rows = cut(items, 'y', noise);
   if (rows.length > 1) {
     const parts = runsOf(rows, noise).flatMap((run) =>
-      run.rows.length > 1 ? [gridOf(run, noise)] : [structureOf(run.rows[0]!.flat(), noise)],
+      run.rows.length > 1 ? [gridOf(run, noise)] : [structureOf(itemAt(run.rows, 0).flat(), noise)],
     );
-    return parts.length === 1 ? parts[0]! : { type: 'column', area, parts };
+    return parts.length === 1 ? itemAt(parts, 0) : { type: 'column', area, parts };
   }
   const columns = cut(items, 'x', noise);
   if (columns.length > 1)

@@ -2,6 +2,7 @@
  * All checks of a screen that depend on its size: at every width, upright and across, at plain and doubled text. The
  * sweep gives stretches on which all moves linearly; what is wrong on them follows from their two ends.
  */
+import { itemAt } from '../document/sure.ts';
 import { walk } from '../document/tree.ts';
 import type { Control, Project } from '../document/types.ts';
 import { halfOpen } from '../layout/folded-screen.ts';
@@ -152,7 +153,7 @@ function unite(taken: AllTaken): Gathered {
   const { check, severity, control, other } = taken[0].measure;
   const where: Where[] = [];
   for (let begin = 0, end = 1; begin < taken.length; end++) {
-    const first = taken[begin]!.where;
+    const first = itemAt(taken, begin).where;
     const next = taken[end]?.where;
     if (next?.textScale === first.textScale && next.orientation === first.orientation) continue;
     for (const interval of united(

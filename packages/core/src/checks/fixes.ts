@@ -2,6 +2,7 @@
 
 import { readAttribute } from '../cascade/attributes.ts';
 import { effectiveNames } from '../document/names.ts';
+import { itemAt } from '../document/sure.ts';
 import { locate, pathIn, walk } from '../document/tree.ts';
 import { type Control, inForce, type Project } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
@@ -34,7 +35,7 @@ export function fixesOf(view: ScreenView, project: Project, screen: Control, fin
 
 /** Tells whether a finding is gone from a project, at the middle of where it was. */
 function triedBy(view: ScreenView, screen: Control, { check, severity, control, other, where }: Sought) {
-  const { from, to, textScale, orientation } = where[0]!;
+  const { from, to, textScale, orientation } = itemAt(where, 0);
   const only = new Set(pathIn(screen, control).map(({ id }) => id));
   const height = orientation === 'portrait' ? uprightHeight : acrossHeight;
   return (project: Project): boolean => {

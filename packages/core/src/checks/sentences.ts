@@ -1,5 +1,7 @@
 /** Findings in words. */
+
 import { effectiveNames } from '../document/names.ts';
+import { itemAt } from '../document/sure.ts';
 import type { Control } from '../document/types.ts';
 import { checkNamed } from './catalogue/index.ts';
 import type { Finding, Where } from './finding.ts';
@@ -38,7 +40,7 @@ export function whereWords(where: readonly Where[]): string {
   const tells = sides.size === 1 && shown.some(({ to }) => to > acrossHeight + 1);
   const conditions = [
     ...(tells ? [sides.has('portrait') ? 'upright' : 'across'] : []),
-    ...(plain.length === 0 ? [`text at ${Math.round(where[0]!.textScale * 100)} %`] : []),
+    ...(plain.length === 0 ? [`text at ${Math.round(itemAt(where, 0).textScale * 100)} %`] : []),
   ];
   const more = widths.length > 3 ? ` and ${widths.length - 3} more` : '';
   return `${widths.slice(0, 3).join(', ')}${more} px${conditions.length > 0 ? `, ${conditions.join(', ')}` : ''}`;

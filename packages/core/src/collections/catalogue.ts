@@ -2,6 +2,7 @@
 
 import { didYouMean } from '../document/nearest.ts';
 import { isRecord } from '../document/record.ts';
+import { itemAt } from '../document/sure.ts';
 import type { Project } from '../document/types.ts';
 import { bands } from './bands.ts';
 import type { Collection, Fault } from './collection.ts';
@@ -44,7 +45,7 @@ export function entityOf(
 ): { readonly entity: object; readonly index: number } | undefined {
   const entities = entitiesOf(project, collection);
   const index = entities.findIndex((each) => collection.keyOf(each) === key);
-  return index < 0 ? undefined : { entity: entities[index]!, index };
+  return index < 0 ? undefined : { entity: itemAt(entities, index), index };
 }
 
 /** A project with other entities of a collection, in the order of that collection. */

@@ -3,6 +3,7 @@
  * that, and not the whole document. Versions share what did not change, so that it is found by looking at what is not
  * the same object; and the other side shares just as much.
  */
+import { entryOf } from './sure.ts';
 import type { Control, Project } from './types.ts';
 
 /** A control in the next version, as it differs from the one in its place. */
@@ -61,8 +62,8 @@ function withChildren(before: readonly Control[], deltas: readonly ControlDelta[
   const known = new Map(before.map((control) => [control.id, control]));
   const children = deltas.map((delta): Control => {
     if ('whole' in delta) return delta.whole;
-    if ('same' in delta) return known.get(delta.same)!;
-    const old = known.get(delta.id)!;
+    if ('same' in delta) return entryOf(known, delta.same);
+    const old = entryOf(known, delta.id);
     return { ...(delta.own ?? old), children: withChildren(old.children, delta.children) };
   });
   const isSame =

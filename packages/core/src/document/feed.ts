@@ -1,4 +1,5 @@
 /** Sources that give a variable its values while the application runs: which there are, and what is right about one. */
+import { itemAt } from './sure.ts';
 import type { Feed, StateVariable } from './types.ts';
 
 /** Where the simulated devices and services that ship lie, from the root of the server. */
@@ -15,7 +16,7 @@ export const feedSeconds = { least: 0.2, most: 3600 };
 export const silentAfter = 3;
 
 /** The part of an address in front of all expressions. */
-const fixedPart = (address: string): string => address.split('{')[0]!;
+const fixedPart = (address: string): string => itemAt(address.split('{'), 0);
 
 /**
  * Whether an address is one that a page may listen to: a stand-in, or HTTP at a host that is said. Expressions only

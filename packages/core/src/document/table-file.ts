@@ -2,6 +2,7 @@
 
 import Papa from 'papaparse';
 import { messageOf } from './error-message.ts';
+import { itemAt } from './sure.ts';
 import { type Row, readTable, type TableReading, tableLines } from './table.ts';
 import type { Column, StateVariable } from './types.ts';
 
@@ -71,7 +72,7 @@ const unguarded = (text: string): string =>
 export function csvOf(columns: readonly Column[], rows: readonly Row[]): string {
   const [header = [], ...lines] = tableLines(columns, rows);
   const cells = lines.map((line, index) =>
-    line.map((text, at) => guarded(text, rows[index]![columns[at]!.name])),
+    line.map((text, at) => guarded(text, itemAt(rows, index)[itemAt(columns, at).name])),
   );
   // A line of one empty cell would be no line: quoted, it is one.
   return Papa.unparse([header.map((name) => guarded(name, name)), ...cells], {

@@ -5,6 +5,7 @@ import { repetitionOf } from '../cascade/repetition.ts';
 import type { Circumstances } from '../cascade/values.ts';
 import { type Values, valuesOf } from '../cascade/values.ts';
 import { effectiveNames } from '../document/names.ts';
+import { entryOf, itemAt } from '../document/sure.ts';
 import { type Asset, type Control, inForce } from '../document/types.ts';
 import type { Scope } from '../expression/evaluate.ts';
 import { asText } from '../expression/evaluate.ts';
@@ -87,7 +88,7 @@ export function screenHtml(screen: Control, elements: Elements, indent: string):
   const names = effectiveNames(screen);
   const control = (at: Control, parent: Control | undefined, spot: Spot): string => {
     const kind = kindOf(at);
-    const name = names.get(at.id)!;
+    const name = entryOf(names, at.id);
     const values = valuesOf(at, kind, { ...elements.circumstances, scope: spot.scope });
     const fullName = itemName(name, spot.items);
     const element = withTurn(kind.element(values, at.children, fullName), values.get(tabindex));
@@ -120,7 +121,7 @@ export function screenHtml(screen: Control, elements: Elements, indent: string):
       },
       spot.indent,
       (index, space) =>
-        control(at.children[index]!, at, {
+        control(itemAt(at.children, index), at, {
           ...spot,
           indent: space,
           inForm: spot.inForm === true || tag === 'form',

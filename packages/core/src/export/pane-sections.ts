@@ -1,10 +1,11 @@
 /** The rules by which a page shows one of two panes where there is no room for both, and keeps a gap where a screen folds. */
+
 import { orientations } from '../cascade/attributes.ts';
 import type { Conditions } from '../cascade/cascade.ts';
 import { textInForce } from '../cascade/cascade.ts';
 import { plainValues } from '../cascade/plain-values.ts';
 import { hingeSide } from '../css/hinge-side.ts';
-import { effectiveNames } from '../document/names.ts';
+import { itemAt } from '../document/sure.ts';
 import { locationsIn } from '../document/tree.ts';
 import { type Control, inForce } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
@@ -15,7 +16,7 @@ import { widthForBoth } from '../layout/split-room.ts';
 import { keptUnit } from '../text/units.ts';
 import type { Limit } from '../values/css.ts';
 import type { Theme } from '../values/theme.ts';
-import { classOf } from './class-names.ts';
+import { selectorsIn } from './class-names.ts';
 import type { Rule, Section } from './rule.ts';
 
 /** Whether a control keeps the gap between its panes where the screen folds. */
@@ -112,12 +113,12 @@ export function paneSections(
   stages: readonly { readonly from: number; readonly prefixes: readonly string[] }[],
   theme: Theme,
 ): Section[] {
-  const names = effectiveNames(screen);
+  const selectorOf = selectorsIn(screen);
   const sections: Section[] = [];
   for (const { control } of locationsIn(screen).values()) {
     const { panes } = mannerOf(kindOf(control));
     if (!panes) continue;
-    const selector = `.${classOf(names.get(screen.id)!)} .${classOf(names.get(control.id)!)}`;
+    const selector = selectorOf(control);
     const turns = [control, ...control.children].some((each) =>
       Object.keys(each.props).some((name) => orientations.some((word) => name.startsWith(`${word}.`))),
     );
@@ -142,7 +143,7 @@ export function paneSections(
       if (rules[0]) sections.push({ query: undefined, rules: [rules[0]] });
     } else
       for (const [index, rule] of rules.entries())
-        if (rule) sections.push({ query: ranges[index]!.query, rules: [rule] });
+        if (rule) sections.push({ query: itemAt(ranges, index).query, rules: [rule] });
   }
   return sections;
 }

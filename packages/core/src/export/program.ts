@@ -8,6 +8,7 @@ import { repetitionOf } from '../cascade/repetition.ts';
 import { defaultsOf } from '../cascade/values.ts';
 import { aroundOf } from '../css/declarations.ts';
 import { effectiveNames } from '../document/names.ts';
+import { entryOf } from '../document/sure.ts';
 import { walk } from '../document/tree.ts';
 import {
   type Control,
@@ -114,7 +115,7 @@ function programTable(
 
 /** The part of a page's address that names a screen. */
 export const addressOf = (screen: Control | undefined): string =>
-  screen ? effectiveNames(screen).get(screen.id)! : '';
+  screen ? entryOf(effectiveNames(screen), screen.id) : '';
 
 /** A screen's title as the browser shows it. */
 export const titleOf = (screen: Control): string =>
@@ -169,7 +170,7 @@ function bindingsOf(
     repeats: [] as RepeatBinding[],
   };
   const visit = ({ control, parent }: Standing) => {
-    bindControl({ control, parent }, names.get(control.id)!, around, found);
+    bindControl({ control, parent }, entryOf(names, control.id), around, found);
     const below = control.children.map((child) => ({ control: child, parent: control }));
     const repetition = repetitionOf(control);
     if (!repetition) {
@@ -187,7 +188,7 @@ function bindingsOf(
     const { as } = repetition;
     if (each?.ok)
       found.repeats.push({
-        control: names.get(control.id)!,
+        control: entryOf(names, control.id),
         each: hoistedIn(each.value, around),
         said: saidTemplates(control, around),
         ...(sort ? { sort: sort.value } : {}),

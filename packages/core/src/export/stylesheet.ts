@@ -13,12 +13,13 @@ import {
   withoutParts,
 } from '../css/declarations.ts';
 import { effectiveNames } from '../document/names.ts';
+import { entryOf } from '../document/sure.ts';
 import { locationsIn, walk } from '../document/tree.ts';
 import { type Band, type Control, inForce, isDialog, type Project } from '../document/types.ts';
 import { kindOf, kinds } from '../kinds/catalogue.ts';
 import { arrangementOf, mannerOf } from '../kinds/manner.ts';
 import { colourRoles, type Theme } from '../values/theme.ts';
-import { classOf } from './class-names.ts';
+import { selectorsIn } from './class-names.ts';
 import { keepsHinge, paneSections } from './pane-sections.ts';
 import type { Rule, Section } from './rule.ts';
 
@@ -251,60 +252,85 @@ function difference(
   return changed;
 }
 
-/** The sections of one screen: always; from each band up; and for each orientation, from each band up. */
-function screenSections(screen: Control, bands: readonly Band[], theme: Theme): Section[] {
-  const names = effectiveNames(screen);
-  const ordered = bands.toSorted((a, b) => a.from - b.from);
-  const stages = [{ from: 0, prefixes: [''] }];
-  for (const band of ordered) {
-    const last = stages.at(-1)!;
-    if (band.from === last.from) last.prefixes = [...last.prefixes, `${band.name}.`];
-    else stages.push({ from: band.from, prefixes: [...last.prefixes, `${band.name}.`] });
-  }
-  const always: Section = { query: undefined, rules: [] };
-  const byStage: Section[] = stages.map(({ from }) => ({ query: `(min-width: ${from}px)`, rules: [] }));
-  const byOrientation = orientations.map((orientation) =>
-    stages.map(
-      ({ from }): Section => ({
-        query:
-          from === 0
-            ? `(orientation: ${orientation})`
-            : `(orientation: ${orientation}) and (min-width: ${from}px)`,
-        rules: [],
-      }),
-    ),
-  );
-  for (const { control, parent } of locationsIn(screen).values()) {
-    const selector = parent
-      ? `.${classOf(names.get(screen.id)!)} .${classOf(names.get(control.id)!)}`
-      : `.${classOf(names.get(screen.id)!)}`;
-    const staged = stages.map(({ prefixes }) => declarationsUnder(control, parent, { prefixes, theme }));
-    for (const inside of staged[0]!.keys()) {
-      const push = (section: Section, css: Declarations) => {
-        if (css.size > 0) section.rules.push({ selector: `${selector}${inside}`, css });
-      };
-      push(always, staged[0]!.get(inside)!);
-      for (let stage = 1; stage < stages.length; stage++)
-        push(byStage[stage]!, difference(staged[stage - 1]!.get(inside)!, staged[stage]!.get(inside)!));
-      orientations.forEach((orientation, which) => {
-        const turns = [control, parent].some(
-          (each) => each && Object.keys(each.props).some((name) => name.startsWith(`${orientation}.`)),
-        );
-        if (!turns) return;
-        const touched = new Set<string>();
-        stages.forEach(({ prefixes }, stage) => {
-          const turned = declarationsUnder(control, parent, {
-            prefixes: [...prefixes, `${orientation}.`],
-            theme,
-          });
-          const css = difference(staged[stage]!.get(inside)!, turned.get(inside)!, touched);
-          for (const name of css.keys()) touched.add(name);
-          push(byOrientation[which]![stage]!, css);
-        });
-      });
+/** A band and those that begin with it: the prefixes in force from there up, and its rules, by orientation too. */
+interface Stage {
+  readonly from: number;
+  prefixes: readonly string[];
+  readonly section: Section;
+  readonly turned: ReadonlyMap<(typeof orientations)[number], Section>;
+}
+
+function stageFrom(from: number, prefixes: readonly string[]): Stage {
+  const wide = `(min-width: ${from}px)`;
+  const turned = (orientation: string): Section => {
+    const query = `(orientation: ${orientation})`;
+    return { query: from === 0 ? query : `${query} and ${wide}`, rules: [] };
+  };
+  return {
+    from,
+    prefixes,
+    section: { query: wide, rules: [] },
+    turned: new Map(orientations.map((orientation) => [orientation, turned(orientation)])),
+  };
+}
+
+function stagesOf(bands: readonly Band[]): Stage[] {
+  let last = stageFrom(0, ['']);
+  const stages = [last];
+  for (const { name, from } of bands.toSorted((a, b) => a.from - b.from)) {
+    const prefixes = [...last.prefixes, `${name}.`];
+    if (from === last.from) last.prefixes = prefixes;
+    else {
+      last = stageFrom(from, prefixes);
+      stages.push(last);
     }
   }
-  return [always, ...byStage, ...byOrientation.flat(), ...paneSections(screen, stages, theme)];
+  return stages;
+}
+
+const nothing: Declarations = new Map();
+
+/** Whether a control says something for an orientation. */
+const turns = (orientation: string, control: Control | undefined): boolean =>
+  control !== undefined && Object.keys(control.props).some((name) => name.startsWith(`${orientation}.`));
+
+/** The sections of one screen: always; from each band up; and for each orientation, from each band up. */
+function screenSections(screen: Control, bands: readonly Band[], theme: Theme): Section[] {
+  const selectorOf = selectorsIn(screen);
+  const stages = stagesOf(bands);
+  const always: Section = { query: undefined, rules: [] };
+  for (const { control, parent } of locationsIn(screen).values()) {
+    const under = (prefixes: readonly string[]) => declarationsUnder(control, parent, { prefixes, theme });
+    const staged = stages.map((stage) => ({ stage, css: under(stage.prefixes) }));
+    for (const inside of staged[0]?.css.keys() ?? []) {
+      const push = (section: Section, css: Declarations) => {
+        if (css.size > 0) section.rules.push({ selector: `${selectorOf(control)}${inside}`, css });
+      };
+      let before: Declarations | undefined;
+      for (const { stage, css } of staged) {
+        const now = css.get(inside) ?? nothing;
+        if (before) push(stage.section, difference(before, now));
+        else push(always, now);
+        before = now;
+      }
+      for (const orientation of orientations) {
+        if (!turns(orientation, control) && !turns(orientation, parent)) continue;
+        const touched = new Set<string>();
+        for (const { stage, css } of staged) {
+          const turned = under([...stage.prefixes, `${orientation}.`]).get(inside) ?? nothing;
+          const changed = difference(css.get(inside) ?? nothing, turned, touched);
+          for (const name of changed.keys()) touched.add(name);
+          push(entryOf(stage.turned, orientation), changed);
+        }
+      }
+    }
+  }
+  return [
+    always,
+    ...stages.map(({ section }) => section),
+    ...orientations.flatMap((orientation) => stages.map(({ turned }) => entryOf(turned, orientation))),
+    ...paneSections(screen, stages, theme),
+  ];
 }
 
 /**

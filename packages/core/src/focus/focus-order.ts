@@ -2,7 +2,9 @@
  * The order in which a screen's controls take the focus (HTML §6.6.3, WCAG 2.2, 2.4.3 Focus Order): that of the tree,
  * unless turns are given.
  */
+
 import { repetitionOf } from '../cascade/repetition.ts';
+import { itemAt } from '../document/sure.ts';
 import { walk } from '../document/tree.ts';
 import { type Control, inForce } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
@@ -32,8 +34,8 @@ function turnOf(control: Control): number | undefined {
 function inPageOrder({ children }: Control): readonly Control[] {
   if (!hasBars(children)) return children;
   const { top, start, rest, end, bottom } = barsOf(children);
-  return [...top, ...start, ...rest, ...end.toReversed(), ...bottom.toReversed()].map(
-    (index) => children[index]!,
+  return [...top, ...start, ...rest, ...end.toReversed(), ...bottom.toReversed()].map((index) =>
+    itemAt(children, index),
   );
 }
 
@@ -72,7 +74,7 @@ export function focusOrderSteps(screen: Control, order: readonly string[]): Step
     return at < 0 ? order.length : at;
   };
   const wanted = focusOrder(screen).toSorted((a, b) => place(a) - place(b));
-  const plain = wanted.every((stop, index) => stop.control.id === inTree[index]!.control.id);
+  const plain = wanted.every((stop, index) => stop.control.id === itemAt(inTree, index).control.id);
   return wanted.flatMap((stop, index) =>
     stop.takers.flatMap((taker): Step[] => {
       const value = plain ? null : String(index + 1);

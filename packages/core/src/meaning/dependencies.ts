@@ -1,6 +1,7 @@
 /** What feeds a control and what it feeds, as a map: variables, those that they follow, feeds, and other controls. */
 
 import { effectiveNames } from '../document/names.ts';
+import { entryOf } from '../document/sure.ts';
 import { pathTo, walk } from '../document/tree.ts';
 import { type Control, inForce, type Project, type StateVariable } from '../document/types.ts';
 import { followedBy } from '../expression/address.ts';
@@ -115,7 +116,7 @@ class MapMaker {
     const id = `variable ${name}`;
     const isNew = this.put({ id, what: 'variable', label: name, column });
     this.join(from, id);
-    if ((!isNew && this.nodes.get(id)!.column <= 0) || column >= farthest) return;
+    if ((!isNew && entryOf(this.nodes, id).column <= 0) || column >= farthest) return;
     for (const each of this.project.state)
       if (followedBy(each).includes(name)) this.forward(each.name, id, column + 1);
     for (const use of this.usesOf(name))

@@ -4,6 +4,7 @@ import { textInForce } from '../cascade/cascade.ts';
 import { repetitionOf } from '../cascade/repetition.ts';
 import { messageOf } from '../document/error-message.ts';
 import { controlNames, effectiveNames } from '../document/names.ts';
+import { entryOf, itemAt } from '../document/sure.ts';
 import { pathTo } from '../document/tree.ts';
 import { type Control, inForce, isDialog, type Project } from '../document/types.ts';
 import { actions, alterings } from '../expression/actions/catalogue.ts';
@@ -251,7 +252,7 @@ function controlsAround(project: Project, reader: Control, scope: Scope): Readab
     const parts = kindOf(control).properties.filter(({ twoWay }) => twoWay !== undefined);
     if (control !== reader && parts.length > 0)
       found.push({
-        label: names.get(control.id)!,
+        label: entryOf(names, control.id),
         text: '',
         what: 'control',
         children: parts.map(({ name }): ReadableBranch => {
@@ -305,7 +306,7 @@ function membersOf(scope: Scope, names: readonly string[]): Readable[] {
       text: Object.hasOwn(functions, name) ? `${name.slice(under.length)}()` : name.slice(under.length),
       what: 'function',
     }));
-  let value = attempt(() => scope(names[0]!));
+  let value = attempt(() => scope(itemAt(names, 0)));
   for (const name of names.slice(1))
     value =
       typeof value === 'object' && value !== null && Object.hasOwn(value, name)

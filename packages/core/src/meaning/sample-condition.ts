@@ -2,8 +2,10 @@
  * Good times and bad for a project's tables and feeds: what a screen is like when there is nothing, one, many, when all
  * texts are long, when what comes from outside is slow or does not come. Only what variables begin with is another; the document stays as it is.
  */
+
 import type { FeedStatus } from '../document/feed.ts';
 import { rowCount } from '../document/stored-table.ts';
+import { itemAt } from '../document/sure.ts';
 import { type Row, rowsOf } from '../document/table.ts';
 import { toldBy } from '../document/told.ts';
 import type { Project, StateVariable } from '../document/types.ts';
@@ -76,7 +78,7 @@ function inCondition(
     one: () => rows.slice(0, 1),
     many: () =>
       Array.from({ length: Math.max(most, rows.length) }, (_, index) =>
-        index < rows.length ? rows[index]! : numbered(rows[index % rows.length]!, index + 1),
+        index < rows.length ? itemAt(rows, index) : numbered(itemAt(rows, index % rows.length), index + 1),
       ),
     long: () => rows.map(withLongTexts),
   };

@@ -4,6 +4,7 @@ import { projectProblem } from '../collections/project-problem.ts';
 import { messageOf } from '../document/error-message.ts';
 import { nameProblem } from '../document/names.ts';
 import { mostTableRows, rowsProblem, withRows } from '../document/stored-table.ts';
+import { entryOf, itemAt } from '../document/sure.ts';
 import type { Row } from '../document/table.ts';
 import type { Control, Project, StateVariable } from '../document/types.ts';
 import { contextOf } from '../meaning/property-text.ts';
@@ -21,10 +22,7 @@ export type FolderReading =
 
 /** A screen's name by its file: `screens/Tonight.screen.xml` is `Tonight`. */
 export const screenNameOf = (path: string): string =>
-  path
-    .split('/')
-    .at(-1)!
-    .replace(/\.screen\.xml$/, '');
+  itemAt(path.split('/'), -1).replace(/\.screen\.xml$/, '');
 
 /**
  * Reads a project's text files.
@@ -50,25 +48,27 @@ export function readFolder(
   const named = new Map(
     paths.map((path) => [
       path,
-      /<screen\b[^>]*?\sname\s*=\s*["']([^"']+)["']/.exec(files.get(path)!)?.[1] ?? screenNameOf(path),
+      /<screen\b[^>]*?\sname\s*=\s*["']([^"']+)["']/.exec(entryOf(files, path))?.[1] ?? screenNameOf(path),
     ]),
   );
-  const dialogs = paths.filter((path) => /<screen\b[^>]*?\sdialog\s*=\s*["']true["']/.test(files.get(path)!));
+  const dialogs = paths.filter((path) =>
+    /<screen\b[^>]*?\sdialog\s*=\s*["']true["']/.test(entryOf(files, path)),
+  );
   const context = {
     ...contextOf(base),
     screens: new Set(named.values()),
-    dialogs: new Set(dialogs.map((path) => named.get(path)!)),
+    dialogs: new Set(dialogs.map((path) => entryOf(named, path))),
     namesKnown,
   };
   const problems: SourceProblem[] = [];
   const screens: Control[] = [];
   for (const path of paths) {
-    const parsed = parseScreen(files.get(path)!, { file: path, context, newId });
+    const parsed = parseScreen(entryOf(files, path), { file: path, context, newId });
     if (!parsed.ok) {
       problems.push(...parsed.problems);
       continue;
     }
-    const name = parsed.screen.name ?? named.get(path)!;
+    const name = parsed.screen.name ?? entryOf(named, path);
     const problem =
       nameProblem(name) ??
       (screens.some((other) => other.name === name) ? `There is already a screen \`${name}\`.` : undefined);

@@ -1,8 +1,10 @@
 /** A screen's XML text as a document (XML 1.0 by `saxes`, without document types and entities of its own). */
+
 import { SaxesParser } from 'saxes';
 import { readAttribute } from '../cascade/attributes.ts';
 import { nameProblem } from '../document/names.ts';
 import { didYouMean } from '../document/nearest.ts';
+import { itemAt } from '../document/sure.ts';
 import type { Control } from '../document/types.ts';
 import { withItems } from '../expression/check.ts';
 import { confinesProblem, kindNamed, kinds } from '../kinds/catalogue.ts';
@@ -164,7 +166,7 @@ class ScreenReader {
   }
 
   private attribute(name: string, value: string): void {
-    const control = this.open.at(-1)!;
+    const control = itemAt(this.open, -1);
     const valueEnd = this.parser.position - 1;
     const valueStart = this.text.lastIndexOf(this.text[valueEnd]!, valueEnd - 1) + 1;
     const at = this.text.lastIndexOf(name, valueStart);

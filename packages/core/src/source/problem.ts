@@ -1,4 +1,5 @@
 /** Errors in source files, each at its place. */
+import { itemAt } from '../document/sure.ts';
 
 export interface SourceProblem {
   readonly file: string;
@@ -17,5 +18,5 @@ export const problemLine = (problem: SourceProblem): string =>
 export function placeAt(text: string, index: number): { line: number; column: number } {
   const before = text.slice(0, Math.max(0, index));
   const lines = before.split(/\r\n|\r|\n/);
-  return { line: lines.length, column: lines.at(-1)!.length + 1 };
+  return { line: lines.length, column: itemAt(lines, -1).length + 1 };
 }

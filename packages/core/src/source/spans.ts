@@ -1,4 +1,5 @@
 /** Where elements stand in a screen's text, also while it is being typed. */
+import { itemAt } from '../document/sure.ts';
 
 /** An element of the text. All are UTF-16 indexes into it. */
 export interface ElementSpan {
@@ -22,7 +23,7 @@ export function elementSpans(text: string): ElementSpan[] {
     const end = match.index + whole.length;
     if (closing) {
       const index = open.pop();
-      if (index !== undefined) found[index]!.to = end;
+      if (index !== undefined) itemAt(found, index).to = end;
       continue;
     }
     const index = found.push({ from: match.index, tagTo: end, to: end }) - 1;

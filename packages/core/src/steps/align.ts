@@ -2,7 +2,9 @@
  * Aligning and spacing out controls. On a pinboard they are moved; in a row, a column or cells the property that lines
  * things up there is set, and the result says so.
  */
+
 import { plainArrangement } from '../cascade/plain-values.ts';
+import { entryOf, itemAt } from '../document/sure.ts';
 import { type Location, locate } from '../document/tree.ts';
 import { type Control, inForce, type Project } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
@@ -185,16 +187,16 @@ export function spaceOut(
   for (const placed of all)
     byParent.set(placed.parent.id, [...(byParent.get(placed.parent.id) ?? []), placed]);
   for (const group of byParent.values()) {
-    const { parent } = group[0]!;
+    const { parent } = itemAt(group, 0);
     const board = layout.byControl.get(parent.id);
     if (board && plainArrangement(parent) === 'pins') {
       if (group.length < 3) continue;
       const size = axis === 'x' ? 'width' : 'height';
       const sorted = group
-        .map(({ control }) => ({ control, box: layout.byControl.get(control.id)! }))
+        .map(({ control }) => ({ control, box: entryOf(layout.byControl, control.id) }))
         .toSorted((a, b) => a.box[axis] - b.box[axis]);
-      const first = sorted[0]!.box;
-      const last = sorted.at(-1)!.box;
+      const first = itemAt(sorted, 0).box;
+      const last = itemAt(sorted, -1).box;
       const room =
         last[axis] + last[size] - first[axis] - sorted.reduce((sum, { box }) => sum + box[size], 0);
       let to = first[axis];
@@ -204,7 +206,7 @@ export function spaceOut(
       }
     } else if (mainAxisOf(parent) === axis) {
       steps.push({ type: 'set', control: parent.id, property: 'justify', value: 'between' });
-      said.push(`justify of ${nameOf(group[0]!, parent)} is between`);
+      said.push(`justify of ${nameOf(itemAt(group, 0), parent)} is between`);
     }
   }
   return { steps, said };
@@ -219,6 +221,6 @@ export function sameSize(
 ): Step[] {
   const [first, ...others] = ids.filter((id) => locate(project, id)?.parent && layout.byControl.has(id));
   if (first === undefined) return [];
-  const value = round(layout.byControl.get(first)![side]);
+  const value = round(entryOf(layout.byControl, first)[side]);
   return [first, ...others].map((control) => ({ type: 'set', control, property: side, value }));
 }

@@ -4,6 +4,7 @@ import { readAttribute } from '../cascade/attributes.ts';
 import { effectiveNames, freeName, freshName } from '../document/names.ts';
 import { spoken } from '../document/spoken.ts';
 import { emptyValues, fitting } from '../document/state.ts';
+import { entryOf, itemAt } from '../document/sure.ts';
 import { locate, walk } from '../document/tree.ts';
 import { type Control, type Draft, inForce, type Project, type PropertyValue } from '../document/types.ts';
 import { pointedElsewhere } from '../expression/renaming.ts';
@@ -174,13 +175,13 @@ export function keptInNew(
   property: Property,
 ): { readonly variable: string; readonly steps: Step[] } {
   const screen = locate(project, control.id)!.screen;
-  const name = effectiveNames(screen).get(control.id)!;
+  const name = entryOf(effectiveNames(screen), control.id);
   const wanted =
     property.group === 'content'
       ? name
       : `${name}${property.name[0]!.toUpperCase()}${property.name.slice(1)}`;
   const variable = freeName(wanted, (candidate) => stateNameProblem(project, candidate) !== undefined);
-  const type = property.twoWay![0]!;
+  const type = itemAt(property.twoWay!, 0);
   const said = inForce(control.props[property.name]);
   const plain = said === undefined || hasExpression(said) ? undefined : unescapeBraces(said);
   const begins =

@@ -3,6 +3,7 @@
  * other, whose steps take an earlier one back. Reading the entries in order, or any run of them up to the newest, gives
  * what can be undone and redone now, so it survives reloads and restarts.
  */
+import { itemAt } from '../document/sure.ts';
 import type { Step } from './step.ts';
 
 /** A change as the log has it. */
@@ -78,7 +79,7 @@ function readEntry({ undo, redo }: Reading, entry: HistoryPart): void {
 const finished = (list: Reading['undo']): HistoryItem[] =>
   list.map(({ parts, ...item }) => ({
     ...item,
-    steps: parts.length === 1 ? parts[0]! : parts.toReversed().flat(),
+    steps: parts.length === 1 ? itemAt(parts, 0) : parts.toReversed().flat(),
   }));
 
 /** History after some entries in order. */

@@ -1,6 +1,8 @@
 /** Steps as format 1 stored them, with whole lists in them, made steps of entities. */
+
 import { collectionNamed, entitiesOf, entityOf } from '../collections/catalogue.ts';
 import type { Collection } from '../collections/collection.ts';
+import { itemAt } from '../document/sure.ts';
 import type { Project } from '../document/types.ts';
 import { changing, dropping, putting } from './entities.ts';
 import { applyStep, type Step } from './step.ts';
@@ -32,7 +34,7 @@ function stepsToList(project: Project, collection: Collection, list: readonly ob
   // From the last to the first, each is put in front of the one behind it.
   const inOrder = wanted.map((each) => collection.keyOf(each));
   for (let index = inOrder.length - 1; index >= 0; index--) {
-    const [key, before] = [inOrder[index]!, inOrder[index + 1]];
+    const [key, before] = [itemAt(inOrder, index), inOrder[index + 1]];
     const at = order.indexOf(key);
     if (order[at + 1] === before) continue;
     order.splice(at, 1);

@@ -1,4 +1,5 @@
 /** The step that gives an entity another key, and follows into everything that names it. */
+
 import {
   collectionNamed,
   entitiesOf,
@@ -7,6 +8,7 @@ import {
   withEntities,
 } from '../collections/catalogue.ts';
 import type { Collection } from '../collections/collection.ts';
+import { itemAt } from '../document/sure.ts';
 import { walk } from '../document/tree.ts';
 import type { Control, Project, PropertyValue } from '../document/types.ts';
 import { type Applied, type Renamed, refuse, type StepKind } from './applied.ts';
@@ -58,7 +60,7 @@ class Following {
     const props = before.map((each) => this.attribute(control, each));
     const isChanged = props.some(
       ([name, value], index) =>
-        name !== before[index]![0] || expectationOf(value) !== expectationOf(before[index]![1]),
+        name !== itemAt(before, index)[0] || expectationOf(value) !== expectationOf(itemAt(before, index)[1]),
     );
     const children = control.children.map((child) => this.control(child));
     const isSame = children.every((child, index) => child === control.children[index]);
@@ -75,12 +77,12 @@ class Following {
 function notFollowedBack(before: Project, after: Project, back: Renamed): ExactText[] {
   const following = new Following(after, back);
   return before.screens.flatMap((screen, at) => {
-    const now = [...walk(after.screens[at]!)];
+    const now = [...walk(itemAt(after.screens, at))];
     return [...walk(screen)].flatMap((control, index) => {
-      const changed = Object.entries(now[index]!.props);
+      const changed = Object.entries(itemAt(now, index).props);
       return Object.entries(control.props).flatMap(([, value], place): ExactText[] => {
-        const [attribute, held] = changed[place]!;
-        const [, again] = following.attribute(now[index]!, [attribute, held]);
+        const [attribute, held] = itemAt(changed, place);
+        const [, again] = following.attribute(itemAt(now, index), [attribute, held]);
         return expectationOf(again) === expectationOf(value)
           ? []
           : [{ control: control.id, attribute, was: expectationOf(held), value }];

@@ -12,6 +12,7 @@ import {
   rowsProblem,
   type Splice,
 } from '../document/stored-table.ts';
+import { itemAt } from '../document/sure.ts';
 import { type Row, rowsOf } from '../document/table.ts';
 import type { Project } from '../document/types.ts';
 import { type Applied, refuse, type StepKind } from './applied.ts';
@@ -62,14 +63,14 @@ export function rowSteps(list: string, { changed = [], added = [] }: RowEdit, co
     while (
       begin > 0 &&
       end - begin < mostRowsOfStep &&
-      inOrder[begin - 1]!.place === inOrder[begin]!.place - 1
+      itemAt(inOrder, begin - 1).place === itemAt(inOrder, begin).place - 1
     )
       begin -= 1;
     const run = inOrder.slice(begin, end);
     steps.push({
       type: 'rows',
       list,
-      at: run[0]!.place,
+      at: itemAt(run, 0).place,
       remove: run.map(({ row }) => row),
       insert: run.flatMap(({ to }) => (to ? [to] : [])),
     });

@@ -1,5 +1,7 @@
 /** Editing for a band or an orientation: values that may change there are set for it, all others for all widths. */
+
 import { readAttribute } from '../cascade/attributes.ts';
+import { itemAt } from '../document/sure.ts';
 import { locate } from '../document/tree.ts';
 import { type Control, inForce, type Project, type PropertyValue } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
@@ -25,7 +27,7 @@ function movedIn(
   const made: Step[] = [];
   const among = places.filter(({ move, from }) => from!.parent!.id === move.parent);
   if (among.length > 0) {
-    const parent = among[0]!.from!.parent!;
+    const parent = itemAt(among, 0).from!.parent!;
     const orderOf = (control: Control) =>
       Number(inForce(control.props[`${scope}.order`]) ?? inForce(control.props.order) ?? 0);
     const shown = parent.children.toSorted((a, b) => orderOf(a) - orderOf(b));

@@ -3,6 +3,7 @@
  * project and the step that takes it back; a step that does not fit gives a reason instead. Each kind of step is a file
  * that says everything about it (`StepKind`), and a line here.
  */
+import { entryOf } from '../document/sure.ts';
 import type { Project } from '../document/types.ts';
 import type { Applied, Renamed, StepKind } from './applied.ts';
 import { type ChangeStep, changeKind } from './change.ts';
@@ -67,7 +68,7 @@ const kinds = new Map<string, StepKind<Step>>(
 /** The names of all kinds of steps. */
 export const stepTypes: readonly string[] = [...kinds.keys()];
 
-const kindOfStep = ({ type }: Step): StepKind<Step> => kinds.get(type)!;
+const kindOfStep = ({ type }: Step): StepKind<Step> => entryOf(kinds, type);
 
 /** Applies a step. Never throws for a step that has no `stepProblem`. */
 export const applyStep = (project: Project, step: Step): Applied => kindOfStep(step).apply(project, step);

@@ -2,6 +2,7 @@
 
 import { plainArrangement } from '../cascade/plain-values.ts';
 import { effectiveNames, freshName } from '../document/names.ts';
+import { entryOf } from '../document/sure.ts';
 import { type Location, locate, locationsIn } from '../document/tree.ts';
 import type { Control, Project, PropertyValue } from '../document/types.ts';
 import { confinesProblem, kindNamed, kindOf } from '../kinds/catalogue.ts';
@@ -28,7 +29,7 @@ export function topmost(project: Project, ids: readonly string[]): Placed[] {
   const order = new Map(
     project.screens.flatMap((screen) => [...locationsIn(screen).keys()]).map((id, index) => [id, index]),
   );
-  return found.toSorted((one, other) => order.get(one.control.id)! - order.get(other.control.id)!);
+  return found.toSorted((one, other) => entryOf(order, one.control.id) - entryOf(order, other.control.id));
 }
 
 /** Properties by which a control asks its parent for a place or a size, changes from bands included. */

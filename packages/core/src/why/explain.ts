@@ -1,5 +1,6 @@
 /** Why a control has its size and place: the rule, the numbers, where they come from, and what would change them. */
 
+import { entryOf, itemAt } from '../document/sure.ts';
 import type { Control, Project } from '../document/types.ts';
 import type { Builder } from '../layout/build.ts';
 import { passOf } from '../layout/engine.ts';
@@ -61,7 +62,7 @@ export class Why {
     mentions.delete(control);
     return {
       control,
-      name: this.on.names.get(control)!,
+      name: entryOf(this.on.names, control),
       question,
       value: currentValue(this.on, found, question),
       rule: ruleOf(found, question),
@@ -102,7 +103,7 @@ function placeOf(root: Laid, control: string): Placed | undefined {
   const visit = (laid: Laid, x: number, y: number): Placed | undefined => {
     if (laid.box.control === control) return { laid, x, y };
     for (const [index, child] of laid.children.entries()) {
-      const found = visit(child, x + laid.places[2 * index]!, y + laid.places[2 * index + 1]!);
+      const found = visit(child, x + itemAt(laid.places, 2 * index), y + itemAt(laid.places, 2 * index + 1));
       if (found) return found;
     }
     return undefined;
@@ -166,7 +167,7 @@ function sourcesOf(on: ExplainedScreen, found: Found, question: Question): Sourc
               : ['margin', 'top', 'bottom', 'center-y'],
           ],
         ];
-  wanted[0]![1].push('align-self');
+  itemAt(wanted, 0)[1].push('align-self');
   if (parent) wanted.push([parent, ['align', 'justify', 'gap', 'padding', 'columns']]);
   return wanted.flatMap(([id, names]) =>
     names.flatMap((name) => {

@@ -1,4 +1,5 @@
 /** What an explanation of a size or place is. Lengths in CSS px. */
+import { itemAt } from '../document/sure.ts';
 import type { Step } from '../steps/step.ts';
 
 /** A size or a place, from the screen's top left corner. */
@@ -76,6 +77,6 @@ export function workOut({ by, terms }: Pick<Working, 'by' | 'terms'>): number {
     case 'least':
       return Math.min(...values);
     case 'given':
-      return values[0]!;
+      return itemAt(values, 0);
   }
 }

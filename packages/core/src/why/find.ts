@@ -3,6 +3,7 @@
 import { inCascade, prefixesInForce, propertiesOf } from '../cascade/cascade.ts';
 import { themeOf } from '../cascade/project-theme.ts';
 import { effectiveNames } from '../document/names.ts';
+import { entryOf, itemAt } from '../document/sure.ts';
 import { locationsIn } from '../document/tree.ts';
 import type { Control, Project } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
@@ -57,8 +58,8 @@ export class ExplainedScreen {
     laid.children.forEach((child, index) => {
       this.collect({
         laid: child,
-        x: x + laid.places[2 * index]!,
-        y: y + laid.places[2 * index + 1]!,
+        x: x + itemAt(laid.places, 2 * index),
+        y: y + itemAt(laid.places, 2 * index + 1),
         parent: found,
         reasons: laid.record?.reasons[index],
       });
@@ -83,7 +84,7 @@ export class ExplainedScreen {
   }
 
   control(id: string): Control {
-    return locationsIn(this.screen).get(id)!.control;
+    return entryOf(locationsIn(this.screen), id).control;
   }
 
   /** Why a box would be as high as it is by its content alone. */

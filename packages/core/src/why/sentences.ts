@@ -1,4 +1,5 @@
 /** One or two sentences for a reason. Names of controls stand in backticks. */
+import { itemAt } from '../document/sure.ts';
 import type { SizeReason } from '../layout/reason.ts';
 import type { Working } from './explanation.ts';
 import type { ExplainedScreen, Found } from './find.ts';
@@ -78,7 +79,7 @@ function ruleWords(
       const raised = by.area?.tracks.find(({ raisedBy }) => raisedBy?.control !== undefined);
       const cells =
         by.area && by.area.tracks.length > 1
-          ? `${track}s ${by.area.tracks[0]!.number} to ${by.area.tracks.at(-1)!.number}`
+          ? `${track}s ${itemAt(by.area.tracks, 0).number} to ${itemAt(by.area.tracks, -1).number}`
           : `${track} ${by.area?.tracks[0]?.number ?? 1}`;
       const cause =
         raised?.raisedBy && isRaised(found, axis, raised.raisedBy.control!, on)

@@ -1,4 +1,5 @@
 /** Puts the engine's reason for a size into arithmetic and a sentence. */
+import { itemAt } from '../document/sure.ts';
 import type { Box } from '../layout/box.ts';
 import type { ContentReason, LineRoom, SizeReason } from '../layout/reason.ts';
 import type { Term, Working } from './explanation.ts';
@@ -59,10 +60,10 @@ export class SizeWords {
     return workings.add(`inside ${name}`, 'sum', [
       { what: `${name} is`, value: laid[axis], control },
       ...[
-        { what: `padding ${before}`, value: -sides[0]! },
-        { what: `padding ${after}`, value: -sides[1]! },
-        { what: `border ${before}`, value: -sides[2]! },
-        { what: `border ${after}`, value: -sides[3]! },
+        { what: `padding ${before}`, value: -itemAt(sides, 0) },
+        { what: `padding ${after}`, value: -itemAt(sides, 1) },
+        { what: `border ${before}`, value: -itemAt(sides, 2) },
+        { what: `border ${after}`, value: -itemAt(sides, 3) },
       ].filter(there),
     ]);
   }

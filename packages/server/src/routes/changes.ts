@@ -1,6 +1,8 @@
 /** Hearing of changes: one stream of server-sent events (HTML §9.2) for all projects that a browser has open. */
+
 import { PassThrough } from 'node:stream';
 import type { StoredEntry } from '@hovrin/core';
+import { itemAt } from '@hovrin/core';
 import type Router from '@koa/router';
 import Joi from 'joi';
 import type { Parts } from '../parts.ts';
@@ -34,7 +36,7 @@ export function changeRoutes(router: Router, { store }: Parts): void {
     const ends = of
       .split(',')
       .slice(0, mostProjects)
-      .filter((each) => store.has(each.split(':')[0]!))
+      .filter((each) => store.has(itemAt(each.split(':'), 0)))
       .map((each) => {
         const [project = '', since] = each.split(':');
         const revision = store.read(project)?.revision ?? 0;

@@ -1,4 +1,5 @@
 /** A kitchen's list of suppers that is not there: JSON in pages, with delays and errors on request. */
+import { itemAt } from '@hovrin/core';
 
 export interface Supper {
   readonly id: number;
@@ -24,7 +25,7 @@ export function suppersOf(page: number, size: number): readonly Supper[] {
   const from = (page - 1) * size;
   return Array.from({ length: Math.max(0, Math.min(size, howMany - from)) }, (_, index) => {
     const id = from + index + 1;
-    const { dish, price } = dishes[(id * 7) % dishes.length]!;
+    const { dish, price } = itemAt(dishes, (id * 7) % dishes.length);
     return { id, table: ((id * 5) % 12) + 1, dish, count: (id % 3) + 1, price };
   });
 }

@@ -6,6 +6,7 @@
 import {
   type AnyStep,
   applySteps,
+  itemAt,
   messageOf,
   migrated,
   newestSteps,
@@ -185,8 +186,8 @@ class ProjectReader {
 
   read(): ReadProject {
     const all = this.#snapshots();
-    const newest = all[0]!;
-    const oldest = all.at(-1)!;
+    const newest = itemAt(all, 0);
+    const oldest = itemAt(all, -1);
     const after = newest.isOlder ? this.#migrate(oldest, newest) : this.#replayed(newest);
     const stored = this.#db
       .select({ revision: projects.revision })

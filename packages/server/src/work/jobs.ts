@@ -9,6 +9,7 @@ import {
   type Column,
   csvOf,
   type Exported,
+  entryOf,
   exporterNamed,
   firstRows,
   inSample,
@@ -163,7 +164,7 @@ export const jobs = {
     try {
       const unpacked = readFiles(unpackProject(bytes), () => nanoid(10));
       const pictures = unpacked.project.assets.map(
-        ({ name, type }) => [name, storable(name, type, unpacked.pictures.get(name)!)] as const,
+        ({ name, type }) => [name, storable(name, type, entryOf(unpacked.pictures, name))] as const,
       );
       return { ok: true, ...unpacked, pictures: new Map(pictures) };
     } catch (error) {

@@ -3,6 +3,7 @@ import {
   asksNothing,
   type Column,
   cellKey,
+  itemAt,
   orderOfRows,
   type PlacedRow,
   type RowEdit,
@@ -53,7 +54,7 @@ export function useListRows(
     const order = asksNothing(asked) ? [...rows.keys()] : orderOfRows(rows, asked);
     const problems = tableProblems(columns, rows, state);
     const at = (index: number): PlacedRow | undefined =>
-      order[index] === undefined ? undefined : { place: order[index], row: rows[order[index]]! };
+      order[index] === undefined ? undefined : { place: order[index], row: itemAt(rows, order[index]) };
     return {
       count: order.length,
       total: rows.length,
@@ -125,7 +126,7 @@ export function useStoredRows(
   const first = asks ? [] : (rowsOf(variable) ?? []);
   const placed = (index: number): RowPage['rows'][number] | undefined => {
     const come = known.get(Math.floor(index / pageLength))?.rows[index % pageLength];
-    return index < first.length ? { ...come, place: index, row: first[index]! } : come;
+    return index < first.length ? { ...come, place: index, row: itemAt(first, index) } : come;
   };
   const isKnown = (from: number, until: number) => {
     for (let page = Math.floor(from / pageLength); page * pageLength < until; page++)

@@ -1,4 +1,5 @@
 /** Keys of commands: matching them with what is pressed, and writing them for people. */
+import { itemAt } from '@hovrin/core';
 import { useEffect } from 'react';
 import { copiedText, fromSource, keepCopied } from './clipboard.ts';
 import { type Command, canRun, commandNamed, commands, runCommand } from './commands/index.ts';
@@ -9,7 +10,7 @@ const isMac = typeof navigator !== 'undefined' && /Mac/.test(navigator.platform)
 /** Whether an event is what a key text such as `Mod+Shift+Z` says. */
 export function matches(event: KeyboardEvent, keys: string): boolean {
   const parts = partsOf(keys);
-  const key = parts.at(-1)!;
+  const key = itemAt(parts, -1);
   const mod = parts.includes('Mod');
   // Plus and equals share a key; most keyboards give plus with Shift only.
   const typed = event.key === '=' ? '+' : event.key;

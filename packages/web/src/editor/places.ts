@@ -1,5 +1,5 @@
 /** Places where something can be put, and how they are called. */
-import { type Control, effectiveNames, locate, type Project, takesInside } from '@hovrin/core';
+import { type Control, effectiveNames, itemAt, locate, type Project, takesInside } from '@hovrin/core';
 import type { EditorState, InsertPlace } from './editor.ts';
 
 /** Where a new control goes if nothing else is said: into a selected container, else after the selection. */
@@ -24,6 +24,6 @@ export function placeWords(project: Project, place: InsertPlace, without?: strin
   const siblings: readonly Control[] = found.control.children.filter((child) => child.id !== without);
   const into = `into ${names.get(place.parent)}`;
   if (siblings.length === 0) return into;
-  if (place.index === 0) return `${into}, before ${names.get(siblings[0]!.id)}`;
-  return `${into}, after ${names.get(siblings[Math.min(place.index, siblings.length) - 1]!.id)}`;
+  if (place.index === 0) return `${into}, before ${names.get(itemAt(siblings, 0).id)}`;
+  return `${into}, after ${names.get(itemAt(siblings, Math.min(place.index, siblings.length) - 1).id)}`;
 }

@@ -1,5 +1,7 @@
 /** Bands and orientations as one edits for them. */
+
 import type { Band, Finding, Project } from '@hovrin/core';
+import { itemAt } from '@hovrin/core';
 import { type ScreenSize, usualSizes } from '../sizes.ts';
 
 /** The band that a width lies in. */
@@ -37,7 +39,8 @@ export function upperBand(project: Project, width: number): string {
 
 /** Where the next band begins; behind the last one, the first again at a usual width. */
 export const nextBand = ({ bands }: Project, width: number): number =>
-  bands.toSorted((a, b) => a.from - b.from).find(({ from }) => from > width)?.from ?? usualSizes[0]!.width;
+  bands.toSorted((a, b) => a.from - b.from).find(({ from }) => from > width)?.from ??
+  itemAt(usualSizes, 0).width;
 
 /** The next width at which something is wrong; behind the last one, the first again. */
 export function nextProblem(findings: readonly Finding[], width: number): number | undefined {

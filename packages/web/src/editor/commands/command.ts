@@ -2,7 +2,17 @@
  * What a command is: everything that can be done by menu or key. A command is one function: without `dispatch` it
  * tells whether it can be done now, with it it does it. Menus, keys and their list are made from the list in `index.ts`.
  */
-import { effectiveNames, inForce, locate, type Placed, type Project, pathTo, topmost } from '@hovrin/core';
+import {
+  effectiveNames,
+  entryOf,
+  inForce,
+  itemAt,
+  locate,
+  type Placed,
+  type Project,
+  pathTo,
+  topmost,
+} from '@hovrin/core';
 import { nanoid } from 'nanoid';
 import type { Change, Editor } from '../editor.ts';
 
@@ -40,11 +50,11 @@ export const isLocked = (project: Project, id: string): boolean =>
   pathTo(project, id).some((control) => inForce(control.props.locked) === 'true');
 
 export const nameOf = ({ control, screen }: Pick<Placed, 'control' | 'screen'>): string =>
-  effectiveNames(screen).get(control.id)!;
+  entryOf(effectiveNames(screen), control.id);
 
 /** Some controls in words: the name of one, or how many there are. */
 export const namesOf = (placed: readonly Placed[]): string =>
-  placed.length === 1 ? nameOf(placed[0]!) : `${placed.length} controls`;
+  placed.length === 1 ? nameOf(itemAt(placed, 0)) : `${placed.length} controls`;
 
 /** Runs a command. @returns whether it could be done. */
 export function runCommand(editor: Editor, command: Command): boolean {

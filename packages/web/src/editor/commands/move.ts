@@ -1,6 +1,7 @@
 /** Moving controls among their siblings, out of containers and into them. */
 import {
   contains,
+  itemAt,
   locate,
   type Placed,
   type Project,
@@ -53,7 +54,7 @@ function orderSteps(project: Project, all: readonly Placed[], { parent, index }:
   const wanted = [...others.slice(0, index), ...all.map(({ control }) => control), ...others.slice(index)];
   if (
     wanted.length === target.children.length &&
-    wanted.every(({ id }, at) => target.children[at]!.id === id)
+    wanted.every(({ id }, at) => itemAt(target.children, at).id === id)
   )
     return [];
   const to = (start: number): Step[] =>
@@ -70,7 +71,7 @@ const movable = (editor: Editor): Placed[] =>
 /** What can be moved of the selection, as far as it has one parent. */
 function siblings(editor: Editor): Placed[] {
   const all = movable(editor);
-  return all.filter(({ parent }) => parent.id === all[0]!.parent.id);
+  return all.filter(({ parent }) => parent.id === itemAt(all, 0).parent.id);
 }
 
 function moveCommand(
@@ -123,21 +124,23 @@ const nudge = (id: string, label: string, key: string, axis: 'x' | 'y', sign: 1 
 
 export const moveCommands: readonly Command[] = [
   moveCommand('move-back', 'Move before the one in front', ['Alt+ArrowUp'], (block) => {
-    const first = block[0]!;
+    const first = itemAt(block, 0);
     return first.index > 0 ? into(block, { parent: first.parent.id, index: first.index - 1 }) : undefined;
   }),
   moveCommand('move-on', 'Move behind the next one', ['Alt+ArrowDown'], (block) => {
-    const last = block.at(-1)!;
+    const last = itemAt(block, -1);
     const next = last.parent.children[last.index + 1];
     // The next one goes in front of the block.
-    return next && [{ type: 'move', control: next.id, parent: last.parent.id, index: block[0]!.index }];
+    return (
+      next && [{ type: 'move', control: next.id, parent: last.parent.id, index: itemAt(block, 0).index }]
+    );
   }),
   moveCommand('move-out', 'Move out of its container', ['Alt+ArrowLeft'], (block, editor) => {
-    const place = placeAfter(editor.state.project, block[0]!.parent.id);
+    const place = placeAfter(editor.state.project, itemAt(block, 0).parent.id);
     return place && into(block, place);
   }),
   moveCommand('move-in', 'Move into the container in front', ['Alt+ArrowRight'], (block) => {
-    const { parent, index } = block[0]!;
+    const { parent, index } = itemAt(block, 0);
     const before = parent.children[index - 1];
     return before && takesInside(before)
       ? into(block, { parent: before.id, index: before.children.length })

@@ -1,5 +1,7 @@
 /** The bench: the working bay in the middle, live side bays beside it. */
+
 import type { Control } from '@hovrin/core';
+import { itemAt } from '@hovrin/core';
 import { Plus } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { Menu } from '../../parts/Menu.tsx';
@@ -73,7 +75,7 @@ export function Bench({ screen, zoom, onZoom, onScale }: BenchProps) {
               onUp={
                 index === 0
                   ? undefined
-                  : () => setSizes(sizes.with(index, size).with(index + 1, sizes[index]!))
+                  : () => setSizes(sizes.with(index, size).with(index + 1, itemAt(sizes, index)))
               }
             />
           ))}

@@ -1,5 +1,13 @@
 /** The project's bands: add, rename, move, remove. */
-import { type Band, type ChangesGo, changesFrom, removeBand, renameBand, setBand } from '@hovrin/core';
+import {
+  type Band,
+  type ChangesGo,
+  changesFrom,
+  itemAt,
+  removeBand,
+  renameBand,
+  setBand,
+} from '@hovrin/core';
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
@@ -22,7 +30,7 @@ function Bands() {
   const { project } = useEditorState('project');
   const bands = project.bands.toSorted((a, b) => a.from - b.from);
   const add = () => {
-    const last = bands.at(-1)!;
+    const last = itemAt(bands, -1);
     let count = bands.length + 1;
     while (bands.some(({ name }) => name === `band${count}`)) count++;
     editor.dispatch({

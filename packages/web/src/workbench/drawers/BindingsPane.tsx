@@ -3,6 +3,8 @@ import {
   type Control,
   type DependencyMap,
   dependencyMap,
+  entryOf,
+  itemAt,
   kindOf,
   locate,
   type MapNode,
@@ -182,8 +184,8 @@ function MapView({ map, name }: { map: DependencyMap; name: string }) {
           <div className="relative" style={{ width, height }}>
             <svg className="absolute inset-0" width={width} height={height} aria-hidden>
               {map.edges.map(([from, to]) => {
-                const [x1, y1] = places.get(from)!;
-                const [x2, y2] = places.get(to)!;
+                const [x1, y1] = entryOf(places, from);
+                const [x2, y2] = entryOf(places, to);
                 const back = x2 <= x1;
                 const start = [back ? x1 : x1 + node.width, y1 + node.height / 2];
                 const end = [back ? x2 + node.width : x2, y2 + node.height / 2];
@@ -191,7 +193,7 @@ function MapView({ map, name }: { map: DependencyMap; name: string }) {
                 return (
                   <path
                     key={`${from} ${to}`}
-                    d={`M${start}C${start[0]! + bend} ${start[1]} ${end[0]! - bend} ${end[1]} ${end}`}
+                    d={`M${start}C${itemAt(start, 0) + bend} ${start[1]} ${itemAt(end, 0) - bend} ${end[1]} ${end}`}
                     className="fill-none stroke-lake/60"
                     strokeWidth={1.5}
                   />
@@ -202,7 +204,7 @@ function MapView({ map, name }: { map: DependencyMap; name: string }) {
               <Node
                 key={each.id}
                 node={each}
-                place={places.get(each.id)!}
+                place={entryOf(places, each.id)}
                 isSelf={each.column === 0}
                 onSelect={() => each.control !== undefined && editor.select([each.control])}
               />

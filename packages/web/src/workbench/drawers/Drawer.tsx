@@ -1,5 +1,5 @@
 /** The drawer below the bench: closed until it is asked for. */
-import { type Control, effectiveNames, locate } from '@hovrin/core';
+import { type Control, effectiveNames, entryOf, locate } from '@hovrin/core';
 import { CircleAlert, FileCode, HelpCircle, ListOrdered, MoveHorizontal, Workflow, X } from 'lucide-react';
 import { lazy, type ReactNode, Suspense } from 'react';
 import { currentControl, useEditorState } from '../../editor/context.tsx';
@@ -91,7 +91,7 @@ export function Drawer({
           ) : open === 'checks' ? (
             <ChecksPane screen={screen} />
           ) : open === 'bindings' ? (
-            <BindingsPane control={control} name={effectiveNames(screen).get(control.id)!} />
+            <BindingsPane control={control} name={entryOf(effectiveNames(screen), control.id)} />
           ) : open === 'focus' ? (
             <FocusPane screen={screen} />
           ) : (

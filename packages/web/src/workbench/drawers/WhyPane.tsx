@@ -5,6 +5,7 @@ import {
   type Explanation,
   effectiveNames,
   type Fix,
+  itemAt,
   type Question,
   type Source,
   Why,
@@ -30,7 +31,7 @@ export function WhyPane({ screen, control }: { screen: Control; control: Control
   const { project } = useEditorState('project');
   const { sizes, setPreview, setLit } = useBenchView();
   const [question, setQuestion] = useState<Question>('width');
-  const { width, height } = sizes[0]!;
+  const { width, height } = itemAt(sizes, 0);
   // What is typed and dragged comes first; the explanation follows.
   const shown = useDeferredValue(
     useMemo(() => ({ project, screen, width, height }), [project, screen, width, height]),

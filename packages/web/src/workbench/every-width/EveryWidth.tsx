@@ -1,5 +1,7 @@
 /** Looks at the screen that is shown at every width, for everything on the bench that speaks of it. */
+
 import type { Control, Finding } from '@hovrin/core';
+import { itemAt } from '@hovrin/core';
 import { type ReactNode, type RefObject, useEffect } from 'react';
 import { useEditorState } from '../../editor/context.tsx';
 import { useBenchView } from '../bench/benchView.ts';
@@ -22,7 +24,7 @@ export function EveryWidth({
   const { project } = useEditorState('project');
   const { sizes } = useBenchView();
   const checks = useChecks(project, screen);
-  const swept = useSweep(project, screen, sizes[0]!.height);
+  const swept = useSweep(project, screen, itemAt(sizes, 0).height);
   useEffect(() => {
     newest.current = checks.findings;
   }, [newest, checks.findings]);

@@ -4,7 +4,7 @@
  */
 
 import type { CheckStep, Control, Project, ProjectDelta, ViewBoxes } from '@hovrin/core';
-import { messageOf } from '@hovrin/core';
+import { itemAt, messageOf } from '@hovrin/core';
 import type { Shaper } from '@hovrin/core/text/shaper';
 import type { CheckRequest, SweepRequest, WidthsAnswer, WidthsRequest } from './request.ts';
 import { sliced } from './sliced.ts';
@@ -64,7 +64,7 @@ async function sweep(core: Core, shaper: Shaper, request: SweepRequest): Promise
   if (end) answer({ id, task, done: true, parts: end.parts });
 }
 
-const screenOf = ({ screens }: Project): Control => screens[0]!;
+const screenOf = ({ screens }: Project): Control => itemAt(screens, 0);
 
 async function work(request: WidthsRequest): Promise<void> {
   // Loaded here, since the shaper takes its time to start and a request that came meanwhile would be lost.

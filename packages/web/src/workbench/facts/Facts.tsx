@@ -5,6 +5,7 @@ import {
   type Control,
   controlNameProblem,
   effectiveNames,
+  entryOf,
   inForce,
   kindOf,
   knownOn,
@@ -104,7 +105,7 @@ function ControlFacts({ control }: { control: Control }) {
   const found = locate(project, control.id);
   if (!found) return null;
   const kind = kindOf(control);
-  const name = effectiveNames(found.screen).get(control.id)!;
+  const name = entryOf(effectiveNames(found.screen), control.id);
   return (
     <>
       <div className="flex items-center gap-2 px-3 pt-3 text-quiet">
@@ -144,7 +145,7 @@ const Sections = memo(function Sections({ control }: { control: Control }) {
   const found = locate(project, control.id);
   if (!found) return null;
   const kind = kindOf(control);
-  const name = effectiveNames(found.screen).get(control.id)!;
+  const name = entryOf(effectiveNames(found.screen), control.id);
   return (
     <>
       {groupWords.map(([group, words]) => {

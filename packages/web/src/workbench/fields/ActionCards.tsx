@@ -17,6 +17,7 @@ import {
   cardText,
   effectiveNames,
   isDialog,
+  itemAt,
   locate,
   parseExpression,
   sentenceOf,
@@ -55,7 +56,7 @@ export function ActionCards(props: ActionCardsProps) {
   const put = (next: readonly string[]) => onText(withCards(text, list, next));
   const move = (from: number, to: number) => {
     if (to >= 0 && to < texts.length && to !== from)
-      put(texts.toSpliced(from, 1).toSpliced(to, 0, texts[from]!));
+      put(texts.toSpliced(from, 1).toSpliced(to, 0, itemAt(texts, from)));
   };
   const dropped = ({ active, over }: DragEndEvent) => {
     if (over) move(Number(active.data.current?.at), Number(over.data.current?.at));
@@ -73,7 +74,7 @@ export function ActionCards(props: ActionCardsProps) {
             at={index}
             onMove={(by) => move(index, index + by)}
             onPut={(own) => put(own === undefined ? texts.toSpliced(index, 1) : texts.with(index, own))}
-            onDouble={() => put(texts.toSpliced(index, 0, texts[index]!))}
+            onDouble={() => put(texts.toSpliced(index, 0, itemAt(texts, index)))}
           />
         ))}
       </ol>

@@ -1,5 +1,5 @@
 /** Completion in a field: what can be read in an expression, offered while it is typed. */
-import { asText, type Control, type Readable, readableAt } from '@hovrin/core';
+import { asText, type Control, itemAt, type Readable, readableAt } from '@hovrin/core';
 import { type KeyboardEvent, useId, useRef, useState } from 'react';
 import { useEditorState } from '../../editor/context.tsx';
 import { expressionBefore, type Field, insertText } from './insertText.ts';
@@ -75,7 +75,7 @@ export function useCompletion(control: Control, whole: boolean) {
       if (by !== undefined)
         setState({ ...state, chosen: (state.chosen + by + state.found.length) % state.found.length });
       else if (event.key === 'Enter' || event.key === 'Tab')
-        take(event.currentTarget, state.found[state.chosen]!);
+        take(event.currentTarget, itemAt(state.found, state.chosen));
       else if (event.key === 'Escape') setState(undefined);
       else return false;
       event.preventDefault();
