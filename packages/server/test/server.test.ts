@@ -85,6 +85,22 @@ describe('the log', () => {
     });
   });
 
+  it('of several entries in one request get a revision each, one after the other', async () => {
+    const { id, screen } = await blank();
+    const entries = ['4', '8', '12'].map((value, sequence) => ({
+      sequence,
+      kind: 'change' as const,
+      label: 'x',
+      steps: [set(screen, 'gap', value)],
+    }));
+    const appended = store.append(id, 'client-one', 0, entries)!;
+    expect(appended.accepted.map(({ revision }) => revision)).toEqual([1, 2, 3]);
+    expect(store.read(id)).toMatchObject({ revision: 3 });
+    // The same request again changes nothing, and answers the same.
+    expect(store.append(id, 'client-one', 0, entries)!.accepted).toEqual(appended.accepted);
+    expect(store.read(id)).toMatchObject({ revision: 3 });
+  });
+
   it('is read the same after a restart, past snapshots and between them', async () => {
     const { id, screen } = await blank();
     for (let sequence = 0; sequence < 137; sequence++)
