@@ -10,7 +10,9 @@ import { installPackages, requireNode } from './install.mjs';
 
 const root = dirname(import.meta.dirname);
 const bin = (name) => join(root, 'node_modules/.bin', name);
-const run = (command, words) => spawnSync(command, words, { cwd: root, stdio: 'inherit' }).status === 0;
+// The build leaves NODE_ENV at "production" in this process; the tests are to run as they do without a build.
+const env = { ...process.env, NODE_ENV: 'test' };
+const run = (command, words) => spawnSync(command, words, { cwd: root, stdio: 'inherit', env }).status === 0;
 
 function installChromium() {
   if (existsSync('/usr/bin/chromium')) return;
