@@ -1,7 +1,8 @@
 /** The focus order: as the tree has it, as turns say, and where it jumps back; the page's elements have the turns. */
 import fc from 'fast-check';
 import { beforeAll, expect, it } from 'vitest';
-import { screenHtml } from '../src/export/html.ts';
+import { elementTree } from '../src/export/element-tree.ts';
+import { htmlOf } from '../src/export/html.ts';
 import {
   applySteps,
   effectiveNames,
@@ -68,13 +69,12 @@ it('is any order that is asked for', () => {
 
 it('stands on the page’s elements that take the focus', () => {
   const changed = put(form(), ['save', 'list']);
-  const html = screenHtml(
-    screenOf(changed),
-    {
+  const html = htmlOf(
+    elementTree(screenOf(changed), {
       circumstances: { bands: [], width: 0, height: 0, scope: () => undefined, theme: shippedTheme },
       assets: [],
       styleOf: () => '',
-    },
+    }),
     '',
   );
   expect(html).toMatch(/data-name="save" type="button" tabindex="1"/);

@@ -21,8 +21,9 @@ import { font, weight } from '../kinds/properties.ts';
 import { contextOf } from '../meaning/property-text.ts';
 import type { Program } from '../runtime/program.ts';
 import { type Face, fontFaceRules, fontWeights } from '../text/fonts.ts';
+import { elementTree } from './element-tree.ts';
 import type { Exported, Exporter, ExportParts } from './exporter.ts';
-import { escapeText, screenHtml } from './html.ts';
+import { escapeText, htmlOf } from './html.ts';
 import { addressOf, programOf, styleTemplates, titleOf } from './program.ts';
 import { stylesheet } from './stylesheet.ts';
 
@@ -124,12 +125,16 @@ function exported(project: Project, parts: ExportParts): Exported {
     styleOf: (control: Control, parent: Control | undefined, scope: Scope) =>
       initialStyle(project, control, parent, scope, conditions),
   };
-  const others = project.screens
-    .filter((screen) => screen !== start)
-    .map(
-      (screen) =>
-        `    <template data-screen="${escapeText(addressOf(screen))}">\n${screenHtml(screen, elements, '      ')}\n    </template>\n`,
-    );
+  const body = [
+    ...(start ? [elementTree(start, elements)] : []),
+    ...project.screens
+      .filter((screen) => screen !== start)
+      .map((screen) => ({
+        tag: 'template',
+        attributes: [['data-screen', addressOf(screen)] as const],
+        inside: [elementTree(screen, elements)],
+      })),
+  ];
   const html = `<!doctype html>
 <html lang="en"${parts.rightToLeft ? ' dir="rtl"' : ''}>
   <head>
@@ -141,7 +146,7 @@ function exported(project: Project, parts: ExportParts): Exported {
     <script src="script.js" defer></script>
   </head>
   <body>
-${start ? `${screenHtml(start, elements, '    ')}\n` : ''}${others.join('')}  </body>
+${body.map((element) => `${htmlOf(element, '    ')}\n`).join('')}  </body>
 </html>
 `;
   const program = programOf(project);

@@ -51,7 +51,7 @@ import type {
   TwoWayBinding,
 } from '../runtime/program.ts';
 import { hoisted } from './hoisting.ts';
-import { pictureAddress } from './html.ts';
+import { pictureAddress } from './picture-address.ts';
 
 /** What bindings are read with: the names in reach of expressions, and values that hold on all screens. */
 interface Binding extends Surroundings {

@@ -1,0 +1,203 @@
+/**
+ * A screen as a tree of elements: which tags with which attributes, in which order. It knows nothing of how it is written;
+ * `html.ts` prints it, and whatever prints it otherwise gets the same elements.
+ */
+
+import { propertiesOf } from '../cascade/cascade.ts';
+import { repetitionOf } from '../cascade/repetition.ts';
+import type { Circumstances } from '../cascade/values.ts';
+import { type Values, valuesOf } from '../cascade/values.ts';
+import { effectiveNames } from '../document/names.ts';
+import { entryOf, itemAt } from '../document/sure.ts';
+import { type Asset, type Control, inForce } from '../document/types.ts';
+import type { Scope } from '../expression/evaluate.ts';
+import { asText } from '../expression/evaluate.ts';
+import { unescapeBraces } from '../expression/template.ts';
+import { iconShapes } from '../icons/icon-set.ts';
+import { kindOf } from '../kinds/catalogue.ts';
+import type { Kind, PageElement } from '../kinds/kind.ts';
+import { longList, mostItems, writtenOfLong } from '../kinds/repeat.ts';
+import { tabindex, withTurn } from '../kinds/tabindex.ts';
+import { itemName } from '../layout/screen-layout.ts';
+import { pictureAddress } from './picture-address.ts';
+
+/** An element of a page. */
+export interface TreeElement {
+  readonly tag: string;
+  /** In the order in which they are written; a flag is `true`. What is not set is not in it. */
+  readonly attributes: readonly (readonly [name: string, value: string | true])[];
+  /** Words, or the elements inside. */
+  readonly inside: string | readonly TreeElement[];
+  /** Whether the elements inside stand on its own line: shapes of a drawing. */
+  readonly oneLine?: boolean;
+}
+
+/** Attributes that say something even when they are empty. */
+const mayBeEmpty = new Set([
+  'alt',
+  'value',
+  'data-press',
+  'data-sort',
+  'data-cargo',
+  'data-carries',
+  'data-takes',
+]);
+
+/** What the elements of a screen are made with. */
+export interface Elements {
+  readonly circumstances: Circumstances;
+  readonly assets: readonly Asset[];
+  /** Inline style of a control whose look is bound, for the values that a scope has. */
+  readonly styleOf: (control: Control, parent: Control | undefined, scope: Scope) => string;
+}
+
+/** Where an element stands: inside which items of repeats, and what their names mean there. */
+interface Spot {
+  readonly items: readonly number[];
+  readonly scope: Scope;
+  /** Inside a form; HTML knows no form in a form. */
+  readonly inForm?: boolean;
+}
+
+/** Whether something below a control takes the focus itself. */
+const holdsFocus = (control: Control): boolean =>
+  control.children.some((child) => propertiesOf(kindOf(child)).has(tabindex.name) || holdsFocus(child));
+
+/** What makes something pressable that no element of HTML is: by keys too, and told where it is read out. */
+function pressing(control: Control, kind: Kind): Record<string, string> {
+  const pressed = inForce(control.props['on.press']) ?? inForce(control.props['on.doublepress']);
+  if (pressed === undefined || kind.group === 'act') return {};
+  return { tabindex: '0', 'data-press': '', ...(holdsFocus(control) ? {} : { role: 'button' }) };
+}
+
+/** Attributes of controls that can be dragged, and of containers that take them. */
+function carrying({ props }: Control): Record<string, string> {
+  const isCarried = inForce(props.carries) !== undefined;
+  const takes = inForce(props['on.drop']) !== undefined;
+  if (!isCarried && !takes) return {};
+  return {
+    'data-cargo': unescapeBraces(inForce(props.cargo) ?? ''),
+    ...(isCarried ? { 'data-carries': '', tabindex: '0' } : {}),
+    ...(takes ? { 'data-takes': '' } : {}),
+  };
+}
+
+type Attributes = NonNullable<PageElement['attributes']>;
+/** The element around each copy of a repeat's children. */
+type Around = NonNullable<PageElement['copies']>['around'];
+
+/** Attributes that are set: no flag that is off, nothing empty that says nothing then. */
+const setAttributes = (attributes: Attributes): TreeElement['attributes'] =>
+  Object.entries(attributes).flatMap(([name, value]) => {
+    if (value === false || (value === '' && !mayBeEmpty.has(name))) return [];
+    return [[name, value === true ? true : String(value)] as const];
+  });
+
+/** What a kind says of an element, but for what is inside: its classes stand first. */
+const ownAttributes = ({ classes, attributes }: PageElement): TreeElement['attributes'] =>
+  setAttributes({ ...(classes ? { class: classes.join(' ') } : {}), ...attributes });
+
+const shapeElements = (icon: string): TreeElement[] =>
+  iconShapes(icon).map(([tag, attributes]) => ({ tag, attributes: setAttributes(attributes), inside: [] }));
+
+/** The element of a screen, with all that is in it. */
+export function elementTree(screen: Control, elements: Elements): TreeElement {
+  return new ScreenElements(screen, elements).control(screen, undefined, {
+    items: [],
+    scope: elements.circumstances.scope,
+  });
+}
+
+/** Makes the elements of one screen. */
+class ScreenElements {
+  private readonly names: ReadonlyMap<string, string>;
+
+  constructor(
+    screen: Control,
+    private readonly elements: Elements,
+  ) {
+    this.names = effectiveNames(screen);
+  }
+
+  control(at: Control, parent: Control | undefined, spot: Spot): TreeElement {
+    const kind = kindOf(at);
+    const name = entryOf(this.names, at.id);
+    const values = valuesOf(at, kind, { ...this.elements.circumstances, scope: spot.scope });
+    const fullName = itemName(name, spot.items);
+    const element = withTurn(kind.element(values, at.children, fullName), values.get(tabindex));
+    const style = this.elements.styleOf(at, parent, spot.scope);
+    const tag = spot.inForm && element.tag === 'form' ? 'div' : element.tag;
+    const within = { ...spot, inForm: spot.inForm === true || tag === 'form' };
+    return {
+      tag,
+      attributes: setAttributes({
+        class: [`k-${kind.name}`, ...(element.classes ?? []), name].join(' '),
+        'data-name': fullName,
+        ...element.attributes,
+        ...pressing(at, kind),
+        ...carrying(at),
+        ...(style ? { style } : {}),
+        ...this.pictures(kind, values),
+      }),
+      ...this.inside(
+        { ...element, children: element.children ?? (kind.container ? [...at.children.keys()] : []) },
+        {
+          child: (index) => this.control(itemAt(at.children, index), at, within),
+          copies: (around) => this.repeated(at, values, around, spot),
+        },
+      ),
+    };
+  }
+
+  /** Addresses of the pictures that a control shows, as the attributes that say them. */
+  private pictures(kind: Kind, values: Values): Attributes {
+    const { assets, circumstances } = this.elements;
+    return Object.fromEntries(
+      kind.properties.flatMap((property) =>
+        property.type.refers?.to === 'picture' && property.page?.as === 'attribute'
+          ? [
+              [
+                property.page.name ?? property.name,
+                pictureAddress(asText(values.get(property)), assets, circumstances.theme),
+              ],
+            ]
+          : [],
+      ),
+    );
+  }
+
+  /** What is in an element, by what its kind says of it. */
+  private inside(
+    element: PageElement,
+    of: { child: (index: number) => TreeElement; copies: (around: Around) => TreeElement[] },
+  ): Pick<TreeElement, 'inside' | 'oneLine'> {
+    if (element.text !== undefined) return { inside: element.text };
+    if (element.icon !== undefined) return { inside: shapeElements(element.icon), oneLine: true };
+    const children = (element.children ?? []).map((entry) =>
+      typeof entry === 'number'
+        ? of.child(entry)
+        : { tag: entry.tag, attributes: ownAttributes(entry), ...this.inside(entry, of) },
+    );
+    return { inside: element.copies ? [...children, ...of.copies(element.copies.around)] : children };
+  }
+
+  /** What is repeated: what an item looks like, for the script; and the items that are there at first. */
+  private repeated(at: Control, values: Values, around: Around, spot: Spot): TreeElement[] {
+    const name = repetitionOf(at)!.as;
+    const item = (value: unknown, path: readonly number[]): TreeElement[] => {
+      const scope: Scope = (wanted) => (wanted === name ? value : spot.scope(wanted));
+      const made = at.children.map((child) => this.control(child, at, { ...spot, items: path, scope }));
+      return around ? [{ tag: around.tag, attributes: ownAttributes(around), inside: made }] : made;
+    };
+    const said = kindOf(at).said?.(values) ?? '';
+    const all = said ? [] : kindOf(at).items!(values);
+    const list = all.slice(0, all.length > longList ? writtenOfLong : mostItems);
+    return [
+      { tag: 'template', attributes: [], inside: item(list[0], []) },
+      ...(said
+        ? [{ tag: 'div', attributes: setAttributes({ class: 'part-said', role: 'status' }), inside: said }]
+        : []),
+      ...list.flatMap((value, index) => item(value, [...spot.items, index])),
+    ];
+  }
+}
