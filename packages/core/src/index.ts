@@ -125,7 +125,7 @@ export {
 } from './focus/focus-order.ts';
 export { iconSet } from './icons/icon-set.ts';
 export { confinesProblem, kindNamed, kindOf, kinds, takesInside } from './kinds/catalogue.ts';
-export type { Drawing, EventEntry, Gauge, Kind, Property, PropertyGroup } from './kinds/kind.ts';
+export type { EventEntry, Kind, Property, PropertyGroup } from './kinds/kind.ts';
 export { mannerOf } from './kinds/manner.ts';
 export { passOf } from './layout/engine.ts';
 export { halfOpen } from './layout/folded-screen.ts';
@@ -174,6 +174,14 @@ export {
 export { stateNameProblem } from './meaning/state-names.ts';
 export { type StateUse, usesOfState } from './meaning/state-uses.ts';
 export { cleanSvg } from './picture/clean-svg.ts';
+export {
+  type PaintedShape,
+  type PaintedWords,
+  type PhysicalSides,
+  physicalSides,
+  shapesOf,
+  wordsOf,
+} from './picture/painting.ts';
 export { carriedFonts, fontFilesOf, pictureOf } from './picture/svg.ts';
 export type { FieldForm } from './property-types/property-type.ts';
 export { printFolder, readFolder, type StoredRows, screenNameOf } from './source/folder.ts';

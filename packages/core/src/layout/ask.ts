@@ -1,7 +1,9 @@
 /** Asks a box how it is at some size, and remembers the answer with the box. */
+
 import { Answers } from './between.ts';
 import type { Box, Known } from './box.ts';
 import { type Definite, fixed, free, type Laid, type Measured, type Question } from './laid.ts';
+import { plainClamp, plainMax, plainMin } from './plain-limits.ts';
 import { Log, type Pass, recordOf } from './record.ts';
 import {
   frameHeight,
@@ -217,7 +219,7 @@ export function leastByRatio(
     least = pass.larger(box, 'least', needed, least);
   }
   const { min, max } = widthRange(box, of, pass);
-  return max < Infinity ? Math.min(least, heightOfWidth(box, Math.max(min, max))) : least;
+  return max < Infinity ? plainMin(least, heightOfWidth(box, plainMax(min, max))) : least;
 }
 
 /**
@@ -228,7 +230,7 @@ function byRatio(pass: Pass, box: Box, { width, measured, limitsOf }: Question):
   const limits = heightRange(box, limitsOf, pass);
   const ratio = heightByRatio(pass, box, width);
   pass.held(box, ratio, limits.min, limits.max);
-  let height = Math.max(limits.min, Math.min(limits.max, ratio));
+  let height = plainClamp(ratio, limits.min, limits.max);
   // Its content may have been asked before this height was known.
   const definite = measured === 'free' ? 'late' : true;
   const at = fixed(width, height, definite, measured);
@@ -236,7 +238,7 @@ function byRatio(pass: Pass, box: Box, { width, measured, limitsOf }: Question):
   let least = limits.min;
   if (contentHolds(box) && laid.needed !== undefined) {
     // Content that follows from the height is as the ratio's height has it: what is stretched holds nothing up.
-    least = Math.max(least, Math.min(laid.needed, limits.max));
+    least = plainClamp(laid.needed, least, limits.max);
     pass.sign(box, 'least', height - least);
     if (least > height) {
       // Parts of a height still refer to the ratio's, what is stretched fills the box.

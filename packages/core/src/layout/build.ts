@@ -57,6 +57,7 @@ import {
   type Pins,
 } from './box.ts';
 import { makeBox } from './make-box.ts';
+import { plainMax } from './plain-limits.ts';
 
 /** What boxes depend on besides the controls themselves. */
 export interface Surroundings extends Circumstances {
@@ -272,7 +273,7 @@ const keptSides = (sides: Sides | undefined, keep = keptUnit): Sides =>
     ? { top: keep(sides.top), end: keep(sides.end), bottom: keep(sides.bottom), start: keep(sides.start) }
     : noSides;
 /** Border widths are whole px, never less than one unless none (CSS Backgrounds 3 §3.3, "snap as a border width"). */
-const keptBorder = (px: number): number => (px > 0 ? Math.max(1, Math.floor(px)) : 0);
+const keptBorder = (px: number): number => (px > 0 ? plainMax(1, Math.floor(px)) : 0);
 const keptSize = <T extends Size>(size: T): T => (typeof size === 'number' ? (keptUnit(size) as T) : size);
 
 function styleOf(values: Values, arrangement: Arrangement | undefined): BoxStyle {

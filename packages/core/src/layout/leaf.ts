@@ -1,7 +1,9 @@
 /** Boxes with nothing in them but words, a picture, or a size. */
+
 import { heightByRatio } from './ask.ts';
 import type { BlankContent, Box, PictureContent, TextContent } from './box.ts';
 import { type Laid, noChildren, type Question } from './laid.ts';
+import { plainClamp, roomLeft } from './plain-limits.ts';
 import type { ContentReason } from './reason.ts';
 import type { Pass } from './record.ts';
 import { frameHeight, frameTop, frameWidth, heightRange } from './sizes.ts';
@@ -15,7 +17,7 @@ interface Inside {
 }
 
 export function layOutText(pass: Pass, box: Box, content: TextContent, asked: Question): Laid {
-  const room = Math.max(0, asked.width - frameWidth(box));
+  const room = roomLeft(asked.width - frameWidth(box));
   const set = content.paragraphs.set(room);
   pass.within(box, 'lines', room, { low: set.from, high: set.below, jump: true });
   const lines =
@@ -57,7 +59,7 @@ function leaf(
     const limits = heightRange(box, undefined);
     const natural = contentHeight + frameHeight(box);
     pass.held(box, natural, limits.min, limits.max);
-    used = Math.max(limits.min, Math.min(limits.max, natural));
+    used = plainClamp(natural, limits.min, limits.max);
   }
   if (pass.explaining) pass.content = reason;
   const laid: Laid = {

@@ -5,6 +5,7 @@ import { contentHolds, heightByRatio, layByContent, layOut } from './ask.ts';
 import type { Box, PinboardContent, Pins } from './box.ts';
 import { carriesAcross } from './grid/carried.ts';
 import { asEarlyAs, type Definite, fixed, free, type Laid, type Measured, type Question } from './laid.ts';
+import { plainMax, plainMin, roomLeft } from './plain-limits.ts';
 import { limitReasons, type PlaceReason, type Reasons, type SizeRule } from './reason.ts';
 import type { Pass } from './record.ts';
 import {
@@ -65,11 +66,11 @@ function hold(pass: Pass, child: Box, held: Held, size: number, paddingBefore: n
   const after = pixels(far, size);
   pass.sign(child, 'room', size - (before ?? 0) - (after ?? 0));
   if (before !== undefined && after !== undefined)
-    return { far, from: before, room: Math.max(0, size - before - after), by: 'both' };
-  if (before !== undefined) return { far, from: before, room: Math.max(0, size - before), by: 'start' };
-  if (after !== undefined) return { far, from: 0, room: Math.max(0, size - after), by: 'end' };
+    return { far, from: before, room: roomLeft(size - before - after), by: 'both' };
+  if (before !== undefined) return { far, from: before, room: roomLeft(size - before), by: 'start' };
+  if (after !== undefined) return { far, from: 0, room: roomLeft(size - after), by: 'end' };
   // Held nowhere: where it would stand in flow, at the content's start (Position 3 §4.1, static position).
-  return { far, from: paddingBefore, room: Math.max(0, size - paddingBefore), by: 'none' };
+  return { far, from: paddingBefore, room: roomLeft(size - paddingBefore), by: 'none' };
 }
 
 /** Where a child of some outer size stands in its room, from the pinboard's padding edge. */
@@ -122,14 +123,14 @@ export function layOutPinboard(
   const { border } = box.style;
   const limits = heightRange(box, undefined);
   const used = Number.isNaN(height)
-    ? Math.min(Math.max(frameHeight(box), limits.min), Math.max(limits.max, limits.min))
+    ? plainMin(plainMax(frameHeight(box), limits.min), plainMax(limits.max, limits.min))
     : height;
   const board: Board = {
     pass,
     box,
     definite,
-    wide: Math.max(0, width - across(border)),
-    high: Math.max(0, used - down(border)),
+    wide: roomLeft(width - across(border)),
+    high: roomLeft(used - down(border)),
   };
   const children: Laid[] = [];
   const places: number[] = [];
@@ -226,7 +227,7 @@ function widthOf(board: Board, pinned: PinnedChild, height: number | undefined):
   pass.sign(child, 'fit', room - max);
   pass.sign(child, 'fit', room - min);
   return {
-    value: Math.min(max, Math.max(min, room)),
+    value: plainMin(max, plainMax(min, room)),
     by: { rule: 'fit', min, max, room: inline.room, margin },
   };
 }
@@ -257,7 +258,7 @@ function heldUp({ pass, wide }: Board, pinned: PinnedChild, width: Ruled, height
   const isCut = child.content.type === 'text' && child.content.most !== undefined;
   if (child.style.aspect === undefined || height === undefined || !keepsWidthOf(child) || isCut) return width;
   const least = leastByContent(pass, child, { height, widthOf: wide, isLate: known === 'late' });
-  const kept = pass.larger(child, 'least', width.value, Math.min(least, widthLimits.max));
+  const kept = pass.larger(child, 'least', width.value, plainMin(least, widthLimits.max));
   return kept > width.value ? { value: kept, by: { rule: 'ratio', from: height, value: kept } } : width;
 }
 
@@ -278,7 +279,7 @@ function finalHeight({ pass }: Board, pinned: PinnedChild, width: number, height
   // So content holds up what has a ratio, too.
   if (style.aspect === undefined || !contentHolds(child)) return final;
   const { needed = 0 } = layOut(pass, child, fixed(width, final.value, known, measured));
-  const kept = pass.larger(child, 'least', final.value, Math.min(needed, heightLimits.max));
+  const kept = pass.larger(child, 'least', final.value, plainMin(needed, heightLimits.max));
   return kept > final.value ? { value: kept, by: { rule: 'content', value: kept } } : final;
 }
 

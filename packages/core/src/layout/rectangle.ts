@@ -1,3 +1,4 @@
+import { largestOf, smallestOf } from './plain-limits.ts';
 /** A rectangle on a screen, CSS px. */
 export interface Rectangle {
   readonly x: number;
@@ -8,12 +9,12 @@ export interface Rectangle {
 
 /** The smallest rectangle around some others, of which there is at least one. */
 export function outlineOf(items: readonly Rectangle[]): Rectangle {
-  const x = Math.min(...items.map((item) => item.x));
-  const y = Math.min(...items.map((item) => item.y));
+  const x = smallestOf(items.map((item) => item.x));
+  const y = smallestOf(items.map((item) => item.y));
   return {
     x,
     y,
-    width: Math.max(...items.map((item) => item.x + item.width)) - x,
-    height: Math.max(...items.map((item) => item.y + item.height)) - y,
+    width: largestOf(items.map((item) => item.x + item.width)) - x,
+    height: largestOf(items.map((item) => item.y + item.height)) - y,
   };
 }

@@ -15,6 +15,7 @@ import { layOut } from './ask.ts';
 import { type Box, nothingKnown } from './box.ts';
 import { passOf } from './engine.ts';
 import { type Extent, fixed, free, type GridTracks, type Laid } from './laid.ts';
+import { plainMax, roomLeft } from './plain-limits.ts';
 import type { Pass } from './record.ts';
 import { ViewBoxes } from './view-boxes.ts';
 
@@ -50,8 +51,8 @@ const noInsets: Insets = { top: 0, right: 0, bottom: 0, left: 0 };
 
 /** What is left of a view for a screen. */
 const roomIn = ({ width, height, safe = noInsets }: View): { width: number; height: number } => ({
-  width: Math.max(0, width - safe.left - safe.right),
-  height: Math.max(0, height - safe.top - safe.bottom),
+  width: roomLeft(width - safe.left - safe.right),
+  height: roomLeft(height - safe.top - safe.bottom),
 });
 
 /** A box at its place on the screen. CSS px from the screen's top left corner. */
@@ -254,7 +255,7 @@ export function namedBoxes(screen: Control, layout: ScreenLayout): NamedBox[] {
     const last = box.items.at(-1);
     if (last === undefined) continue;
     const around = itemName('', box.items.slice(0, -1));
-    counts.set(around, Math.max(counts.get(around) ?? 0, last + 1));
+    counts.set(around, plainMax(counts.get(around) ?? 0, last + 1));
   }
   const found: NamedBox[] = [];
   const visit = (control: Control, items: readonly number[]) => {

@@ -3,6 +3,7 @@
 import { layOut } from './ask.ts';
 import type { Box, ScrollContent } from './box.ts';
 import { fixed, free, type Laid, type Question } from './laid.ts';
+import { plainClamp, plainMax, roomLeft } from './plain-limits.ts';
 import type { Pass } from './record.ts';
 import { frameHeight, frameStart, frameTop, frameWidth, heightRange } from './sizes.ts';
 import { contentWidths } from './widths.ts';
@@ -20,15 +21,15 @@ export function layOutScroll(
   const inner = box.children[0]!;
   const frameH = frameHeight(box);
   const isFree = Number.isNaN(height);
-  const room = Math.max(0, width - frameWidth(box));
-  const seen = isFree ? undefined : Math.max(0, height - frameH);
+  const room = roomLeft(width - frameWidth(box));
+  const seen = isFree ? undefined : roomLeft(height - frameH);
   let innerWidth = room;
   if (content.axis !== 'vertical') {
     // Along a row that is as high as what is seen, pictures' widths follow from that.
     const known = content.axis === 'horizontal' && definite !== false ? seen : undefined;
     const { max } = contentWidths(pass, inner, { height: known, isLate: definite === 'late' });
     pass.sign(inner, 'fit', room - max);
-    innerWidth = Math.max(room, max);
+    innerWidth = plainMax(room, max);
   }
   const isMeasured = measured || (content.axis !== 'vertical' && 'free');
   let laid: Laid;
@@ -47,7 +48,7 @@ export function layOutScroll(
   if (pass.explaining) {
     pass.content = { rule: 'stack', parts: [{ box: inner, size: laid.height }], gaps: 0, frame: frameH };
   }
-  const used = isFree ? Math.max(limits.min, Math.min(limits.max, natural)) : height;
+  const used = isFree ? plainClamp(natural, limits.min, limits.max) : height;
   const { border, padding } = box.style;
   // Baselines of the content count no lower and no higher than the box's own edges (Align 3 §9.1).
   let baseline = laid.baseline === undefined ? undefined : frameTop(box) + laid.baseline;
@@ -63,8 +64,8 @@ export function layOutScroll(
     children: [laid],
     places: [frameStart(box), frameTop(box)],
     extent: {
-      width: Math.max(width - border.start - border.end, innerWidth + padding.start + padding.end),
-      height: Math.max(used - border.top - border.bottom, laid.height + padding.top + padding.bottom),
+      width: plainMax(width - border.start - border.end, innerWidth + padding.start + padding.end),
+      height: plainMax(used - border.top - border.bottom, laid.height + padding.top + padding.bottom),
     },
     asked: height,
     definite,

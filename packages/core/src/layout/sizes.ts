@@ -1,7 +1,9 @@
 /** Reading sizes, limits, sides and ratios of a box. */
+
 import { floorUnit } from '../text/units.ts';
 import type { Align, Fraction, Limit, Share, Sides, Size } from '../values/css.ts';
 import type { Box, PictureContent } from './box.ts';
+import { plainClamp, plainMax, roomLeft } from './plain-limits.ts';
 import type { Pass } from './record.ts';
 
 export const across = (sides: Sides): number => sides.start + sides.end;
@@ -67,7 +69,7 @@ function heldUp(
 ): number {
   const asked = pixels(least, of) ?? 0;
   if (pass && typeof least === 'object') pass.sign(box, 'least', asked - frame);
-  return Math.max(frame, asked);
+  return plainMax(frame, asked);
 }
 
 /** A height that a box has by itself, a number within its own limits; undefined where it has none. */
@@ -75,7 +77,7 @@ export function ownHeight(box: Box): number | undefined {
   const { height } = box.style;
   if (typeof height !== 'number') return undefined;
   const { min, max } = heightRange(box, undefined);
-  return Math.max(min, Math.min(max, height));
+  return plainClamp(height, min, max);
 }
 
 /**
@@ -109,12 +111,10 @@ export const hasRatio = ({ style, content }: Box): boolean =>
  */
 export function widthOfHeight(box: Box, height: number): number {
   const { aspect } = box.style;
-  if (aspect !== undefined) return Math.max(frameWidth(box), floorUnit(height * aspect));
+  if (aspect !== undefined) return plainMax(frameWidth(box), floorUnit(height * aspect));
   const { content } = box;
   if (content.type !== 'picture') return height;
-  return (
-    floorUnit((Math.max(0, height - frameHeight(box)) * content.width) / content.height) + frameWidth(box)
-  );
+  return floorUnit((roomLeft(height - frameHeight(box)) * content.width) / content.height) + frameWidth(box);
 }
 
 /** The same; whether the frame holds it up is written down. */
@@ -132,18 +132,16 @@ export function widthByRatio(pass: Pass, box: Box, height: number): number {
 export function widthsByLimits(pass: Pass, box: Box, heightBasis: number | undefined): Range {
   const limits = heightRange(box, heightBasis, pass);
   const min = widthOfHeight(box, limits.min);
-  return { min, max: limits.max < Infinity ? Math.max(min, widthOfHeight(box, limits.max)) : Infinity };
+  return { min, max: limits.max < Infinity ? plainMax(min, widthOfHeight(box, limits.max)) : Infinity };
 }
 
 /** The border-box height that goes with a border-box width. Only for boxes with a ratio. */
 export function heightOfWidth(box: Box, width: number): number {
   const { aspect } = box.style;
-  if (aspect !== undefined) return Math.max(frameHeight(box), floorUnit(width / aspect));
+  if (aspect !== undefined) return plainMax(frameHeight(box), floorUnit(width / aspect));
   const { content } = box;
   if (content.type !== 'picture') return width;
-  return (
-    floorUnit((Math.max(0, width - frameWidth(box)) * content.height) / content.width) + frameHeight(box)
-  );
+  return floorUnit((roomLeft(width - frameWidth(box)) * content.height) / content.width) + frameHeight(box);
 }
 
 /** Whether a size across fills the room: a share always, an absent one where it is stretched. */

@@ -1,5 +1,7 @@
 /** From which width on a split has room for both panes. */
+
 import type { Limit } from '../values/css.ts';
+import { plainMax } from './plain-limits.ts';
 
 /**
  * From which content width on both panes of a split get at least their `min-width`; Infinity: never. The panes get
@@ -14,11 +16,11 @@ export function widthForBoth(
   let needed = gap;
   for (const [index, least] of minWidths.entries()) {
     const part = ratio[index]! / all;
-    if (typeof least === 'number') needed = Math.max(needed, least / part + gap);
+    if (typeof least === 'number') needed = plainMax(needed, least / part + gap);
     else if (least !== undefined) {
       // (width − gap) × part ≥ width × fraction
       const surplus = part - least.fraction;
-      needed = Math.max(needed, surplus > 0 ? (gap * part) / surplus : gap > 0 || surplus < 0 ? Infinity : 0);
+      needed = plainMax(needed, surplus > 0 ? (gap * part) / surplus : gap > 0 || surplus < 0 ? Infinity : 0);
     }
   }
   return needed;

@@ -1,7 +1,9 @@
 /** Two panes side by side where both have room, else one of them (container queries, CSS Conditional 5 §5). */
+
 import type { Box, FlexContent, SplitContent } from './box.ts';
 import { layOutFlex } from './flex/flex.ts';
 import type { Laid, Question } from './laid.ts';
+import { roomLeft } from './plain-limits.ts';
 import type { Pass } from './record.ts';
 import { frameWidth } from './sizes.ts';
 import { widthForBoth } from './split-room.ts';
@@ -21,7 +23,7 @@ export function layOutSplit(pass: Pass, box: Box, content: SplitContent, asked: 
   let panes = box.children;
   let { columnGap } = content;
   if (panes.length === 2) {
-    const room = Math.max(0, asked.width - frameWidth(box));
+    const room = roomLeft(asked.width - frameWidth(box));
     const needed = widthForBoth(
       panes.map(({ style }) => style.minWidth),
       content.ratio,

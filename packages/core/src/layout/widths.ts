@@ -5,6 +5,7 @@ import type { Box, FlexContent } from './box.ts';
 import { asksWidthLimits, type Carried, carriesAcross, carriesLimits } from './grid/carried.ts';
 import { free, type Given, type Widths } from './laid.ts';
 import { contentAsksAgain } from './make-box.ts';
+import { gapsBetween, roomLeft } from './plain-limits.ts';
 import { Log, type Pass, recordOf } from './record.ts';
 import {
   across,
@@ -131,7 +132,7 @@ function measure(pass: Pass, box: Box, given: Given): Widths {
     case 'scroll': {
       const inner = box.children[0];
       if (!inner) return same(frame);
-      const inside = height === undefined ? undefined : Math.max(0, height - frameHeight(box));
+      const inside = height === undefined ? undefined : roomLeft(height - frameHeight(box));
       const known = content.axis === 'horizontal' ? inside : undefined;
       const widths = contribution(pass, inner, false, { height: known, isLate });
       return content.axis === 'vertical'
@@ -144,7 +145,7 @@ function measure(pass: Pass, box: Box, given: Given): Widths {
       const row = content.direction === 'row';
       let min = 0;
       let max = 0;
-      const inner = height === undefined ? undefined : Math.max(0, height - frameHeight(box));
+      const inner = height === undefined ? undefined : roomLeft(height - frameHeight(box));
       for (const child of box.children) {
         const byContainer = heightByContainer(pass, box, content, child, height);
         const widths = contribution(pass, child, row, { height: byContainer, heightOf: inner, isLate });
@@ -161,7 +162,7 @@ function measure(pass: Pass, box: Box, given: Given): Widths {
           min: min + frame,
           max: (content.wrap ? columnsWidth(pass, box, content, max, given) : max) + frame,
         };
-      const gaps = Math.max(0, box.children.length - 1) * content.columnGap;
+      const gaps = gapsBetween(box.children.length, content.columnGap);
       return { min: min + (content.wrap ? 0 : gaps) + frame, max: max + gaps + frame };
     }
   }
@@ -182,7 +183,7 @@ function columnsWidth(
   const limits = heightRange(box, heightOf, pass);
   const room = (definite ?? pass.larger(box, 'least', limits.max, limits.min)) - frameHeight(box);
   // Percentages of the children's heights refer to it where it is definite.
-  const basis = definite === undefined ? undefined : Math.max(0, room);
+  const basis = definite === undefined ? undefined : roomLeft(room);
   if (room === Infinity) return widest;
   let total = 0;
   let line = 0;
@@ -235,7 +236,7 @@ function heightByContainer(
   if (!child.widthAsksHeight) return undefined;
   const height = known ?? ownHeight(container);
   if (height === undefined) return undefined;
-  return heightWithin(pass, child, content, Math.max(0, height - frameHeight(container)));
+  return heightWithin(pass, child, content, roomLeft(height - frameHeight(container)));
 }
 
 /** The border-box height of a child of a row or column whose inner height is known; undefined: by content. */

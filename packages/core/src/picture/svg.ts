@@ -1,8 +1,8 @@
 /**
- * A laid-out screen as one SVG file: boxes where the core put them, words as words. It shows what the page shows but for
+ * A laid-out screen as one SVG file: what `painting.ts` says of each box, words as words. It shows what the page shows but for
  * antialiasing, and needs nothing else where its fonts and pictures are given with it.
  */
-import type { Drawing, Gauge } from '../kinds/kind.ts';
+import type { Rectangle } from '../layout/rectangle.ts';
 import type { ScreenBox, ScreenLayout } from '../layout/screen-layout.ts';
 import { isolated } from '../text/directions.ts';
 import {
@@ -12,6 +12,7 @@ import {
   fontFaceRules,
   parseUnicodeRange,
 } from '../text/fonts.ts';
+import { type PaintedShape, type PaintedWords, physicalSides, shapesOf, wordsOf } from './painting.ts';
 
 export interface PictureOptions {
   /** Height that is shown, CSS px; absent: the whole screen. */
@@ -108,47 +109,38 @@ export function pictureOf(layout: ScreenLayout, options: PictureOptions): string
   )}\n`;
 }
 
-/** Physical sides of a box. */
-const sidesOf = (
-  { top, end, bottom, start }: ScreenBox['box']['style']['padding'],
-  rightToLeft: boolean | undefined,
-) => (rightToLeft ? { top, right: start, bottom, left: end } : { top, right: end, bottom, left: start });
-
-/** What is painted besides words. */
-type Painted = Pick<ScreenBox, 'x' | 'y' | 'width' | 'height' | 'look' | 'box'>;
-
 /** A box with its edges on whole px, where browsers paint them. */
-function snapped({ x, y, width, height, look, box }: ScreenBox): Painted {
+function snapped({ x, y, width, height, ...rest }: ScreenBox): ScreenBox {
   const [left, top] = [Math.round(x), Math.round(y)];
   return {
+    ...rest,
     x: left,
     y: top,
     width: Math.round(x + width) - left,
     height: Math.round(y + height) - top,
-    look,
-    box,
   };
 }
 
 function paint(exact: ScreenBox, options: PictureOptions): string {
+  const { rightToLeft = false } = options;
+  const words = wordsOf(exact, rightToLeft).map((each) => wordsTag(each, exact, rightToLeft));
   const box = snapped(exact);
   const { look, x, y, width, height } = box;
-  if (width <= 0 || height <= 0) return words(exact, options);
-  const parts: string[] = [];
-  const border = sidesOf(box.box.style.border, options.rightToLeft);
+  if (width <= 0 || height <= 0) return words.join('');
   const rx = look.corner === undefined ? undefined : Math.min(look.corner, width / 2, height / 2);
-  if (look.background && look.background !== 'none')
-    parts.push(tag('rect', { x, y, width, height, rx, fill: look.background }));
-  if (look.picture !== undefined) parts.push(picture(box, options));
-  if (look.borderColour) parts.push(edges(box, border, look.borderColour, rx));
-  if (look.ring) parts.push(outline(box, 1, look.ring, rx));
-  if (look.drawing) parts.push(drawing(box, look.drawing, options));
-  if (look.gauge) parts.push(gauge(box, look.gauge, options));
-  return parts.join('') + words(exact, options);
+  return [
+    ...(look.background && look.background !== 'none'
+      ? [tag('rect', { x, y, width, height, rx, fill: look.background })]
+      : []),
+    ...(look.borderColour ? [edges(box, look.borderColour, rightToLeft, rx)] : []),
+    ...(look.ring ? [outline(box, 1, look.ring, rx)] : []),
+    ...shapesOf(box, rightToLeft).map((shape) => shapeTag(shape, box, options)),
+    ...words,
+  ].join('');
 }
 
 /** A line of some thickness just inside the edge. */
-const outline = ({ x, y, width, height }: Painted, thick: number, stroke: string, rx = 0): string =>
+const outline = ({ x, y, width, height }: Rectangle, thick: number, stroke: string, rx = 0): string =>
   tag('rect', {
     x: x + thick / 2,
     y: y + thick / 2,
@@ -160,16 +152,12 @@ const outline = ({ x, y, width, height }: Painted, thick: number, stroke: string
     'stroke-width': thick,
   });
 
-function edges(
-  box: Painted,
-  { top, right, bottom, left }: ReturnType<typeof sidesOf>,
-  fill: string,
-  rx?: number,
-) {
+/** The border of a box: one line where its sides are alike, a rectangle for each side otherwise. */
+function edges(box: ScreenBox, fill: string, rightToLeft: boolean, rx?: number): string {
+  const { top, right, bottom, left } = physicalSides(box.box.style.border, rightToLeft);
   if (top > 0 && top === right && top === bottom && top === left) return outline(box, top, fill, rx);
   const { x, y, width, height } = box;
-  const side = (at: { x: number; y: number; width: number; height: number }) =>
-    at.width > 0 && at.height > 0 ? tag('rect', { ...at, fill }) : '';
+  const side = (at: Rectangle) => (at.width > 0 && at.height > 0 ? tag('rect', { ...at, fill }) : '');
   return (
     side({ x, y, width, height: top }) +
     side({ x, y: y + height - bottom, width, height: bottom }) +
@@ -178,139 +166,73 @@ function edges(
   );
 }
 
-/** A picture of the project in its box, by its fit and its focus point (CSS Images 3 §5.5, §5.6). */
-function picture(box: Painted, { pictureAddress }: PictureOptions): string {
-  const { x, y, width, height, look } = box;
-  const href = pictureAddress(look.picture!);
-  if (href === undefined) return tag('rect', { x, y, width, height, fill: '#e3ddd0' });
-  const { content } = box.box;
-  const natural = content.type === 'picture' ? content : { width, height };
-  const scales = [width / natural.width, height / natural.height] as const;
-  const scale = look.pictureFit === 'contain' ? Math.min(...scales) : Math.max(...scales);
-  const size =
-    look.pictureFit === 'fill'
-      ? { width, height }
-      : { width: natural.width * scale, height: natural.height * scale };
-  const [across, down] = look.pictureFocus ?? [50, 50];
-  const image = tag('image', {
-    ...size,
-    x: ((width - size.width) * across) / 100,
-    y: ((height - size.height) * down) / 100,
-    href,
-    preserveAspectRatio: 'none',
-  });
-  return tag('svg', { x, y, width, height, overflow: 'hidden' }, image);
+/** A painted shape as SVG. @param box the box that it is painted in. */
+function shapeTag(
+  shape: PaintedShape,
+  { x, y, look }: ScreenBox,
+  { pictureAddress }: PictureOptions,
+): string {
+  const onScreen = (at: Rectangle): Rectangle => ({ ...at, x: x + at.x, y: y + at.y });
+  switch (shape.part) {
+    case 'picture': {
+      const room = onScreen(shape.room);
+      const href = pictureAddress(shape.name);
+      if (href === undefined) return tag('rect', { ...room, fill: '#e3ddd0' });
+      const at = { ...shape.at, x: shape.at.x - shape.room.x, y: shape.at.y - shape.room.y };
+      const image = tag('image', { ...at, href, preserveAspectRatio: 'none' });
+      return tag('svg', { ...room, overflow: 'hidden' }, image);
+    }
+    case 'drawing':
+      return tag(
+        'svg',
+        {
+          ...onScreen(shape.at),
+          viewBox: `0 0 ${shape.size.join(' ')}`,
+          preserveAspectRatio: shape.stretches ? 'none' : 'xMidYMid meet',
+          color: look.colour,
+          overflow: 'visible',
+        },
+        shape.shapes.map(([name, attributes]) => tag(name, attributes)).join(''),
+      );
+    case 'bar':
+      return tag('rect', { ...onScreen(shape.at), rx: shape.corner, fill: shape.colour });
+  }
 }
 
-function drawing(box: Painted, { size, shapes, place }: Drawing, { rightToLeft }: PictureOptions): string {
-  const { x, y, width, height, look } = box;
-  const at =
-    typeof place === 'number'
-      ? {
-          x: rightToLeft ? x + 10 : x + width - 10 - place,
-          y: y + (height - place) / 2,
-          width: place,
-          height: place,
-        }
-      : { x, y, width, height };
-  return tag(
-    'svg',
-    {
-      ...at,
-      viewBox: `0 0 ${size.join(' ')}`,
-      preserveAspectRatio: place === 'stretch' ? 'none' : 'xMidYMid meet',
-      color: look.colour,
-      overflow: 'visible',
-    },
-    shapes.map(([name, attributes]) => tag(name, attributes)).join(''),
-  );
-}
-
-function gauge({ x, y, width, height }: Painted, line: Gauge, { rightToLeft }: PictureOptions): string {
-  const { part, thickness, knob = 0, colour, ground } = line;
-  const top = y + (height - thickness) / 2;
-  const reach = knob / 2 + (width - knob) * part;
-  const from = (start: number, long: number) => (rightToLeft ? x + width - start - long : x + start);
-  const bar = (long: number, fill: string) =>
-    tag('rect', { x: from(0, long), y: top, width: long, height: thickness, rx: thickness / 2, fill });
-  const dot =
-    knob > 0
-      ? tag('circle', {
-          cx: from((width - knob) * part, knob) + knob / 2,
-          cy: y + height / 2,
-          r: knob / 2,
-          fill: colour,
-        })
-      : '';
-  return bar(width, ground) + bar(reach, colour) + dot;
-}
-
-/** Words, line by line on their baselines. */
-function words(box: ScreenBox, { rightToLeft }: PictureOptions): string {
-  const { look, lines, x, y, width, height } = box;
+/** Words on their baseline. */
+function wordsTag(
+  words: PaintedWords,
+  { x, y, width, height, look }: ScreenBox,
+  rightToLeft: boolean,
+): string {
   const { text } = look;
-  if (!text) return '';
-  const { content, style } = box.box;
-  const padding = sidesOf(style.padding, rightToLeft);
-  const border = sidesOf(style.border, rightToLeft);
+  if (!text || words.text === '') return '';
+  const fromRight = words.part === 'line' ? rightToLeft : words.fromRight;
   // Not every program knows the direction of a text in SVG: words stand from left to right, in an isolate that runs as the
   // screen does.
-  const set = (at: { x: number; y: number; 'text-anchor'?: 'end' }, line: string, centred = false) =>
-    line === ''
-      ? ''
-      : tag(
-          'text',
-          {
-            ...at,
-            'font-family': text.family,
-            'font-weight': text.weight,
-            'font-size': text.size,
-            'font-style': text.italic ? 'italic' : undefined,
-            'letter-spacing': text.letterSpacing || undefined,
-            'text-decoration': look.underline ? 'underline' : undefined,
-            'dominant-baseline': centred ? 'central' : undefined,
-            fill: look.colour,
-            style: 'white-space: pre',
-          },
-          escaped(rightToLeft ? isolated(line) : line),
-        );
-  const room = width - padding.left - padding.right - border.left - border.right;
-  const start = x + border.left + padding.left;
-  const placed = (wide: number) => {
-    const spare = room - wide;
-    // What is wider than its room goes over where it ends.
-    if (spare <= 0) return rightToLeft ? start + spare : start;
-    const before = text.align === 'center' ? spare / 2 : (text.align === 'end') === !rightToLeft ? spare : 0;
-    return start + before;
-  };
-  const shown =
-    content.type === 'text'
-      ? lines
-          .map((line, index) =>
-            set(
-              {
-                x: placed(line.width),
-                y:
-                  y +
-                  border.top +
-                  padding.top +
-                  index * content.paragraphs.lineHeight +
-                  content.paragraphs.baseline,
-              },
-              line.alone,
-            ),
-          )
-          .join('')
-      : '';
-  if (!look.inner) return shown;
-  const { text: inner, padding: inset } = look.inner;
-  const baseline = content.type === 'blank' ? content.baseline : undefined;
+  const set = (at: { x: number; y: number; 'text-anchor'?: 'end' }, isCentred = false) =>
+    tag(
+      'text',
+      {
+        ...at,
+        'font-family': text.family,
+        'font-weight': text.weight,
+        'font-size': text.size,
+        'font-style': text.italic ? 'italic' : undefined,
+        'letter-spacing': text.letterSpacing || undefined,
+        'text-decoration': look.underline ? 'underline' : undefined,
+        'dominant-baseline': isCentred ? 'central' : undefined,
+        fill: look.colour,
+        style: 'white-space: pre',
+      },
+      escaped(fromRight ? isolated(words.text) : words.text),
+    );
+  if (words.part === 'line') return set({ x: x + words.x, y: y + words.top + words.baseline });
+  const { inset, baseline, lift } = words;
   const at = {
-    ...(rightToLeft ? { 'text-anchor': 'end' as const } : {}),
-    x: rightToLeft ? width - border.right - inset : border.left + inset,
-    y: baseline === undefined ? height / 2 : border.top + padding.top + baseline,
+    ...(fromRight ? { 'text-anchor': 'end' as const } : {}),
+    x: fromRight ? width - inset : inset,
+    y: baseline ?? height / 2 - lift,
   };
-  return (
-    shown + tag('svg', { x, y, width, height, overflow: 'hidden' }, set(at, inner, baseline === undefined))
-  );
+  return tag('svg', { x, y, width, height, overflow: 'hidden' }, set(at, baseline === undefined));
 }

@@ -6,6 +6,7 @@ import type { Box } from '../box.ts';
 import { carriesAcross } from '../grid/carried.ts';
 import { fixed as at, type Definite, free, type Given, type Laid } from '../laid.ts';
 import { contentAsksAgain } from '../make-box.ts';
+import { plainClamp, plainMax, plainMin } from '../plain-limits.ts';
 import type { Between, Pass } from '../record.ts';
 import {
   across,
@@ -51,8 +52,7 @@ export function columnItem(pass: Pass, child: Box, inside: FlexInside): Item {
       base = heightByRatio(pass, child, width);
       least = leastByRatio(pass, child, width, { ratio: base, limits, of: inside.width, measured });
     }
-    if (style.minHeight === undefined && !givesWayFully(child))
-      min = Math.max(min, Math.min(least, limits.max));
+    if (style.minHeight === undefined && !givesWayFully(child)) min = plainClamp(least, min, limits.max);
   }
   const item = makeItem(pass, child, align, {
     size: style.height,
@@ -103,10 +103,10 @@ export function columnItemWidth(
     }
     const room = available - margin;
     pass.within(child, 'fit', room, around(room, widths.min, widths.max));
-    width = Math.min(widths.max, Math.max(widths.min, room));
+    width = plainMin(widths.max, plainMax(widths.min, room));
   }
   pass.held(child, width, limits.min, limits.max);
-  return Math.max(limits.min, Math.min(limits.max, width));
+  return plainClamp(width, limits.min, limits.max);
 }
 
 /** Which of the three ranges that two bounds cut a value lies in. */
@@ -177,9 +177,9 @@ function widthAtHeight(
     const room = (filled ?? inside.width) - across(style.margin);
     pass.sign(box, 'fit', room - widths.max);
     pass.sign(box, 'fit', room - widths.min);
-    const fitting = Math.min(widths.max, Math.max(widths.min, room));
+    const fitting = plainMin(widths.max, plainMax(widths.min, room));
     pass.held(box, fitting, limits.min, limits.max);
-    return Math.max(limits.min, Math.min(limits.max, fitting));
+    return plainClamp(fitting, limits.min, limits.max);
   }
   // A number was looked at with the width; beside a percentage content holds up what the ratio says, even where the
   // percentage counts for nothing (as browsers do it).
@@ -196,5 +196,5 @@ function widthAtHeight(
     byHeight = pass.larger(box, 'least', byHeight, least);
   }
   pass.held(box, byHeight, limits.min, limits.max);
-  return Math.max(limits.min, Math.min(limits.max, byHeight));
+  return plainClamp(byHeight, limits.min, limits.max);
 }

@@ -2,6 +2,7 @@
 
 import { roundUnit } from '../../text/units.ts';
 import type { Box } from '../box.ts';
+import { plainClamp } from '../plain-limits.ts';
 import type { Pass } from '../record.ts';
 
 /** One item of a line. Lengths are border-box px along the main axis. */
@@ -34,7 +35,7 @@ export interface FlexItem {
 }
 
 /** An item's base size within its limits (hypothetical main size). */
-export const hypothetical = (item: FlexItem): number => Math.max(item.min, Math.min(item.max, item.base));
+export const hypothetical = (item: FlexItem): number => plainClamp(item.base, item.min, item.max);
 
 /**
  * Shares out a line's room: sets each item's `main`.
@@ -93,7 +94,7 @@ export function distribute(items: readonly FlexItem[], room: number, pass: Pass)
       left -= change;
       leftParts -= part;
       const size = item.base + change;
-      item.main = Math.max(item.min, Math.min(item.max, size));
+      item.main = plainClamp(size, item.min, item.max);
       item.left = shares ? free : 0;
       item.allParts = weight;
       item.turn = turn;

@@ -1,5 +1,6 @@
 /** Writes down why the children of a row or column have their sizes and places, from what the layout has at hand. */
 
+import { gapsBetween, plainMax, plainMin } from '../plain-limits.ts';
 import {
   type LineRoom,
   limitReasons,
@@ -105,14 +106,14 @@ export function explainFlex(pass: Pass, inside: FlexInside, outcome: FlexOutcome
         )?.box,
         size: crossSizes[index]!,
       })),
-      gaps: Math.max(0, lines.length - 1) * crossGap,
+      gaps: gapsBetween(lines.length, crossGap),
       frame,
     };
   } else
     pass.content = {
       rule: 'stack',
       parts: items.map((item) => ({ box: item.box, size: item.main + item.margin })),
-      gaps: Math.max(0, items.length - 1) * mainGap,
+      gaps: gapsBetween(items.length, mainGap),
       frame,
     };
 }
@@ -230,7 +231,7 @@ function widthReason(pass: Pass, item: Item, line: number, inside: FlexInside): 
   }
   const widths = freeWidths(pass, box);
   const room = inside.content.wrap ? line : inside.width;
-  const fitting = Math.min(widths.max, Math.max(widths.min, room - margin));
+  const fitting = plainMin(widths.max, plainMax(widths.min, room - margin));
   if (hasRatio(box) && Math.abs(fitting - result) > 1 / 64)
     return { by: { rule: 'ratio', from: item.laid.height, value: result }, limits, result };
   return {

@@ -1,7 +1,9 @@
 /** Rows and columns (CSS Flexbox 1 §9). */
+
 import { layStretched } from '../ask.ts';
 import type { Box, FlexContent } from '../box.ts';
 import { asEarlyAs, fixed, type Laid, type Question } from '../laid.ts';
+import { gapsBetween, plainClamp, plainMax, roomLeft } from '../plain-limits.ts';
 import type { Pass } from '../record.ts';
 import {
   down,
@@ -76,7 +78,7 @@ export function layOutFlex(
   const laid: Laid = {
     box,
     width: asked.width,
-    height: free ? Math.max(limits.min, Math.min(limits.max, contentHeight)) : asked.height,
+    height: free ? plainClamp(contentHeight, limits.min, limits.max) : asked.height,
     baseline,
     lines: [],
     children: items.map((item) => item.laid),
@@ -99,9 +101,9 @@ function frameOf(pass: Pass, box: Box, content: FlexContent, asked: Question): F
   const frame = frameHeight(box);
   const inside: FlexInside = {
     box,
-    width: Math.max(0, width - frameWidth(box)),
-    height: free ? Number.NaN : Math.max(0, height - frame),
-    heightBasis: free || !definite ? undefined : Math.max(0, percentOf - frame),
+    width: roomLeft(width - frameWidth(box)),
+    height: free ? Number.NaN : roomLeft(height - frame),
+    heightBasis: free || !definite ? undefined : roomLeft(percentOf - frame),
     known: asEarlyAs(definite),
     measured,
     content,
@@ -113,7 +115,7 @@ function frameOf(pass: Pass, box: Box, content: FlexContent, asked: Question): F
     inside,
     free,
     limits,
-    innerMin: Math.max(0, limits.min - frame),
+    innerMin: roomLeft(limits.min - frame),
     innerMax: limits.max - frame,
     frame,
     mainGap: row ? content.columnGap : content.rowGap,
@@ -127,7 +129,7 @@ function linesOf(frame: Frame, items: Item[]): Item[][] {
   if (!inside.content.wrap) return items.length > 0 ? [items] : [];
   // A column whose height is not definite breaks where its greatest height ends (§9.3.5, the available main size); one
   // that content holds up breaks where its ratio would end it.
-  const column = () => (free ? Math.max(innerMin, innerMax) : Math.max(0, asked.percentOf - frame.frame));
+  const column = () => (free ? plainMax(innerMin, innerMax) : roomLeft(asked.percentOf - frame.frame));
   return breakLines(pass, items, inside.row ? inside.width : column(), mainGap);
 }
 
@@ -156,7 +158,7 @@ function crossSizesOf(frame: Frame, lines: readonly Item[][]): CrossSizes {
   const [first] = sizes;
   if (!content.wrap && first !== undefined)
     sizes[0] = Number.isNaN(known) ? pass.clamp(box, first, innerMin, innerMax) : known;
-  let ofLines = Math.max(0, lines.length - 1) * crossGap;
+  let ofLines = gapsBetween(lines.length, crossGap);
   for (const size of sizes) ofLines += size;
   const whole = Number.isNaN(known) ? pass.clamp(box, ofLines, innerMin, innerMax) : known;
   if (content.wrap && lines.length > 0) {
@@ -231,7 +233,7 @@ function stretch(pass: Pass, item: Item, cross: number, inside: FlexInside): voi
     const wanted = cross - down(style.margin);
     pass.held(item.box, wanted, limits.min, limits.max);
     const known = inside.heightBasis === undefined || inside.content.wrap ? 'late' : inside.known;
-    const height = Math.max(limits.min, Math.min(limits.max, wanted));
+    const height = plainClamp(wanted, limits.min, limits.max);
     const measured = measuredIn(pass, item.box, inside, item.align);
     item.laid = layStretched(pass, item.box, fixed(item.main, height, known, measured));
   } else if (inside.content.wrap) {

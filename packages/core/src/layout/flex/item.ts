@@ -1,7 +1,9 @@
 /** A child of a row or column, before it has a size. */
+
 import type { Align, Size } from '../../values/css.ts';
 import type { Box, FlexContent } from '../box.ts';
 import type { Laid } from '../laid.ts';
+import { plainMax, roomLeft } from '../plain-limits.ts';
 import type { Pass } from '../record.ts';
 import { isFraction, isShare } from '../sizes.ts';
 import type { Item } from './inside.ts';
@@ -36,7 +38,7 @@ export function makeItem(
   { size: mainSize, base, min, max, frame, margin }: Along,
 ): Item {
   const changes = isFraction(mainSize) || box.widthAsksHeight;
-  const floor = changes ? pass.larger(box, 'least', base, frame) : Math.max(base, frame);
+  const floor = changes ? pass.larger(box, 'least', base, frame) : plainMax(base, frame);
   return {
     box,
     align,
@@ -44,8 +46,8 @@ export function makeItem(
     grow: isShare(mainSize) ? mainSize.share : 0,
     // A number or percentage does not give way, whether the percentage is known or not; others do.
     shrink: typeof mainSize === 'number' || isFraction(mainSize) || box.style.firm ? 0 : 1,
-    shrinkBase: Math.max(0, floor - frame),
-    min: Math.max(frame, min),
+    shrinkBase: roomLeft(floor - frame),
+    min: plainMax(frame, min),
     max,
     margin,
     main: 0,

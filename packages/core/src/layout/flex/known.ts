@@ -4,6 +4,7 @@ import type { Align } from '../../values/css.ts';
 import { layOut } from '../ask.ts';
 import type { Box } from '../box.ts';
 import { free, type Measured } from '../laid.ts';
+import { plainClamp } from '../plain-limits.ts';
 import type { Pass } from '../record.ts';
 import { fills, frameHeight, frameWidth, heightRange, isByContent, pixels } from '../sizes.ts';
 import { heightWithin } from '../widths.ts';
@@ -56,5 +57,5 @@ export function knownHeight(pass: Pass, child: Box, inside: FlexInside): number 
       : heightWithin(pass, child, inside.content, inside.heightBasis);
   if (height === undefined) return undefined;
   pass.held(child, height, range.min, range.max);
-  return Math.max(range.min, Math.min(range.max, height));
+  return plainClamp(height, range.min, range.max);
 }

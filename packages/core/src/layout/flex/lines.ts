@@ -1,5 +1,7 @@
 /** Lines of children (CSS Flexbox 1 §9.3), how long they are, and how far they reach across (§9.4.8). */
+
 import type { Box } from '../box.ts';
+import { gapsBetween } from '../plain-limits.ts';
 import type { Pass } from '../record.ts';
 import { across, down } from '../sizes.ts';
 import { hypothetical } from './distribute.ts';
@@ -26,7 +28,7 @@ export function breakLines(pass: Pass, items: Item[], room: number, gap: number)
 
 /** How long a line is before its room is shared out, gaps included. */
 export function lengthOf(line: readonly Item[], gap: number): number {
-  let length = Math.max(0, line.length - 1) * gap;
+  let length = gapsBetween(line.length, gap);
   for (const item of line) length += hypothetical(item) + item.margin;
   return length;
 }
@@ -41,7 +43,7 @@ export function heightOfLines(
 ): number {
   let total = 0;
   for (const length of lengths) total = row ? total + length : pass.larger(box, 'largest', total, length);
-  return row ? total + Math.max(0, lengths.length - 1) * gap : total;
+  return row ? total + gapsBetween(lengths.length, gap) : total;
 }
 
 export const outerCross = (item: Item, row: boolean) =>

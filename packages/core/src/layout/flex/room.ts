@@ -1,6 +1,8 @@
 /** Where children stand in the room that they leave (CSS Box Alignment 3 §5.1). */
+
 import type { Justify } from '../../values/css.ts';
 import type { FlexContent } from '../box.ts';
+import { roomLeft } from '../plain-limits.ts';
 import type { Pass } from '../record.ts';
 import type { Item } from './inside.ts';
 import { baselineOffset, outerCross } from './lines.ts';
@@ -25,7 +27,7 @@ export function crossOffset(
   switch (item.align) {
     case 'center':
       if (content.safe) pass.sign(item.box, 'room', free);
-      return before + (content.safe ? Math.max(0, free) : free) / 2;
+      return before + (content.safe ? roomLeft(free) : free) / 2;
     case 'end':
       return before + free;
     case 'baseline':
@@ -43,9 +45,9 @@ export function roomBefore(justify: Justify, free: number, count: number): numbe
     case 'end':
       return free;
     case 'around':
-      return Math.max(0, free) / count / 2;
+      return roomLeft(free) / count / 2;
     case 'evenly':
-      return Math.max(0, free) / (count + 1);
+      return roomLeft(free) / (count + 1);
     default:
       return 0;
   }
@@ -55,11 +57,11 @@ export function roomBefore(justify: Justify, free: number, count: number): numbe
 export function roomBetween(justify: Justify, free: number, count: number): number {
   switch (justify) {
     case 'between':
-      return count > 1 ? Math.max(0, free) / (count - 1) : 0;
+      return count > 1 ? roomLeft(free) / (count - 1) : 0;
     case 'around':
-      return Math.max(0, free) / count;
+      return roomLeft(free) / count;
     case 'evenly':
-      return Math.max(0, free) / (count + 1);
+      return roomLeft(free) / (count + 1);
     default:
       return 0;
   }

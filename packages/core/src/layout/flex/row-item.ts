@@ -3,6 +3,7 @@
 import { layByContent, layOut } from '../ask.ts';
 import type { Box } from '../box.ts';
 import { fixed as at, free, type Laid } from '../laid.ts';
+import { plainClamp } from '../plain-limits.ts';
 import type { Pass } from '../record.ts';
 import {
   across,
@@ -68,7 +69,7 @@ export function layRowItem(pass: Pass, { box: child, main, align }: Item, inside
   if (fixed !== undefined) {
     pass.held(child, fixed, limits.min, limits.max);
     const known = typeof child.style.height === 'number' ? true : inside.known;
-    const height = Math.max(limits.min, Math.min(limits.max, fixed));
+    const height = plainClamp(fixed, limits.min, limits.max);
     return layOut(pass, child, at(main, height, known, measured));
   }
   return layByContent(pass, child, free(main, measured, inside.heightBasis), limits).laid;

@@ -4,6 +4,7 @@ import type { Align } from '../../values/css.ts';
 import { layByContent, layOut, layStretched } from '../ask.ts';
 import type { Box, GridContent } from '../box.ts';
 import { fixed, free, type Given, type Laid } from '../laid.ts';
+import { plainClamp, plainMax, plainMin } from '../plain-limits.ts';
 import type { AreaReason, SizeRule } from '../reason.ts';
 import type { Pass } from '../record.ts';
 import {
@@ -121,11 +122,11 @@ export function itemWidth(
     const room = area - margin;
     pass.sign(box, 'fit', room - max);
     pass.sign(box, 'fit', room - min);
-    width = Math.min(max, Math.max(min, room));
+    width = plainMin(max, plainMax(min, room));
     rule = { rule: 'fit', min, max, room: area, margin };
   }
   pass.held(box, width, limits.min, limits.max);
-  return { width: Math.max(limits.min, Math.min(limits.max, width)), rule };
+  return { width: plainClamp(width, limits.min, limits.max), rule };
 }
 
 /** An item in its area, with the rules that gave its size. */
@@ -155,7 +156,7 @@ export function layItem(
   const limits = heightRange(box, areaHeight, pass);
   const held = (value: number) => {
     pass.held(box, value, limits.min, limits.max);
-    return Math.max(limits.min, Math.min(limits.max, value));
+    return plainClamp(value, limits.min, limits.max);
   };
   const asked = pixels(style.height, areaHeight);
   let rule: SizeRule | undefined;

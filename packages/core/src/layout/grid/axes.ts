@@ -1,8 +1,10 @@
 /** Both axes of a grid, columns first, and once more where rows change what columns are asked for (CSS Grid 1 §12.1). */
+
 import type { Track } from '../../values/css.ts';
 import type { Box, GridContent } from '../box.ts';
 import type { Measured, Widths } from '../laid.ts';
 import { followsIn } from '../make-box.ts';
+import { plainClamp } from '../plain-limits.ts';
 import type { Pass } from '../record.ts';
 import {
   asksAfresh,
@@ -276,6 +278,6 @@ class Axes {
       return { min: isCompressible(box) ? 0 : min, max };
     }
     pass.held(box, asked, range.min, range.max);
-    return widthsAtHeight(pass, box, Math.max(range.min, Math.min(range.max, asked)), isLate);
+    return widthsAtHeight(pass, box, plainClamp(asked, range.min, range.max), isLate);
   }
 }

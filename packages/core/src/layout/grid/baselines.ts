@@ -1,7 +1,9 @@
 /** Baselines that the items of a grid's row share (CSS Align 3 §9). */
+
 import type { Track } from '../../values/css.ts';
 import type { GridContent } from '../box.ts';
 import type { Laid } from '../laid.ts';
+import { plainMax, roomLeft, smallestOf } from '../plain-limits.ts';
 import type { Pass } from '../record.ts';
 import { isFraction } from '../sizes.ts';
 import { alignOf } from './areas.ts';
@@ -44,14 +46,14 @@ export function sharedBaselines(
     if (!takesPart(item, laid[index]!)) continue;
     const up = upTo(laid[index]!, item);
     pass.sign(item.box, 'largest', (shared.get(item.row) ?? 0) - up);
-    shared.set(item.row, Math.max(shared.get(item.row) ?? -Infinity, up));
+    shared.set(item.row, plainMax(shared.get(item.row) ?? -Infinity, up));
   }
   return shared;
 }
 
 /** How far an item moves down in its row. */
 export const baselineShift = (laid: Laid, item: Placed, shared: ReadonlyMap<number, number>): number =>
-  takesPart(item, laid) ? Math.max(0, (shared.get(item.row) ?? 0) - upTo(laid, item)) : 0;
+  takesPart(item, laid) ? roomLeft((shared.get(item.row) ?? 0) - upTo(laid, item)) : 0;
 
 /** §10.6: from the first row that has items: one that takes part in baseline alignment, else the first. */
 export function gridBaseline(
@@ -60,7 +62,7 @@ export function gridBaseline(
   places: readonly number[],
 ): number | undefined {
   if (items.length === 0) return undefined;
-  const row = Math.min(...items.map((item) => item.row));
+  const row = smallestOf(items.map((item) => item.row));
   const first = items
     .map((item, index) => ({ item, index }))
     .filter(({ item }) => item.row === row)

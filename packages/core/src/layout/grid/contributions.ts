@@ -3,6 +3,7 @@
 import { layOut } from '../ask.ts';
 import type { Box, GridContent } from '../box.ts';
 import { fixed as at, type Laid, type Widths } from '../laid.ts';
+import { plainClamp, plainMax, plainMin } from '../plain-limits.ts';
 import type { Pass } from '../record.ts';
 import {
   across,
@@ -48,7 +49,7 @@ export function columnContributors(
     const margin = across(style.margin);
     const byRow = known.get(item);
     const limits = widthRange(box, undefined);
-    const outer = (width: number) => Math.max(limits.min, Math.min(limits.max, width)) + margin;
+    const outer = (width: number) => plainClamp(width, limits.min, limits.max) + margin;
     const widths = byRow
       ? { min: outer(byRow.min), max: outer(byRow.max) }
       : contribution(pass, box, false, { carried: carriedOf(box, content) });
@@ -61,10 +62,10 @@ export function columnContributors(
       minimum(limit) {
         // A size of its own: its smallest contribution. One by content or by the area: its least size.
         if (typeof style.width === 'number') return widths.min;
-        if (typeof style.minWidth === 'number') return Math.max(style.minWidth, frameWidth(box)) + margin;
+        if (typeof style.minWidth === 'number') return plainMax(style.minWidth, frameWidth(box)) + margin;
         const over = tracks.slice(column, column + columnSpan);
         if (style.minWidth !== undefined || !hasAutomaticMinimum(box, over)) return frameWidth(box) + margin;
-        return Math.max(Math.min(widths.min, limit), frameWidth(box) + margin);
+        return plainMax(plainMin(widths.min, limit), frameWidth(box) + margin);
       },
     };
   });
@@ -82,7 +83,7 @@ export function widthsAtHeight(pass: Pass, box: Box, height: number, isLate: boo
   const width = widthByRatio(pass, box, height);
   const least = keepsWidthOf(box) ? leastByContent(pass, box, given) : 0;
   pass.sign(box, 'least', width - least);
-  const max = Math.max(width, least);
+  const max = plainMax(width, least);
   return { min: isCompressible(box) ? 0 : max, max };
 }
 
@@ -115,11 +116,11 @@ export function rowContributors(
       minimum(limit) {
         if (typeof style.height === 'number') return height();
         // Browsers leave the room that lines it up out of a least height that is given.
-        if (typeof style.minHeight === 'number') return Math.max(style.minHeight, frameHeight(box)) + margin;
+        if (typeof style.minHeight === 'number') return plainMax(style.minHeight, frameHeight(box)) + margin;
         const over = rows.slice(row, row + rowSpan);
         if (style.minHeight !== undefined || !hasAutomaticMinimum(box, over))
           return frameHeight(box) + margin;
-        return Math.max(Math.min(height(), limit), frameHeight(box) + margin);
+        return plainMax(plainMin(height(), limit), frameHeight(box) + margin);
       },
     };
   });
@@ -131,7 +132,7 @@ export function layForRow(pass: Pass, { box, measured }: Placed, width: number):
   const fixed = pixels(box.style.height, undefined);
   const natural = layOut(pass, box, at(width, fixed ?? Number.NaN, fixed !== undefined, measured));
   pass.held(box, natural.height, limits.min, limits.max);
-  const height = Math.max(limits.min, Math.min(limits.max, natural.height));
+  const height = plainClamp(natural.height, limits.min, limits.max);
   return height === natural.height
     ? natural
     : layOut(pass, box, at(width, height, fixed !== undefined, measured));

@@ -1,7 +1,9 @@
 /** Grids, and layers as grids of one cell (CSS Grid 1). */
+
 import type { Align, Track } from '../../values/css.ts';
 import type { Box, GridContent } from '../box.ts';
 import { asEarlyAs, type Laid, type Question, type TrackSpan } from '../laid.ts';
+import { plainClamp, plainMax, roomLeft } from '../plain-limits.ts';
 import { limitReasons, type PlaceReason, type Reasons } from '../reason.ts';
 import type { Pass } from '../record.ts';
 import {
@@ -57,7 +59,7 @@ export function layOutGrid(pass: Pass, box: Box, content: GridContent, asked: Qu
   const inRows = firstRows.reduce((sum, { base }) => sum + base, 0) + gapsOf(firstRows, content.rowGap);
   const natural = inRows + frame.frame;
   if (free) pass.held(box, natural, limits.min, limits.max);
-  const used = free ? Math.max(limits.min, Math.min(limits.max, natural)) : asked.height;
+  const used = free ? plainClamp(natural, limits.min, limits.max) : asked.height;
   const rows = finalRows(frame, sized, natural, used);
   const tracks: Tracks = {
     columns,
@@ -103,7 +105,7 @@ function frameOf(pass: Pass, box: Box, content: GridContent, asked: Question): F
   const free = Number.isNaN(asked.height);
   const frame = frameHeight(box);
   const limits = heightRange(box, asked.limitsOf, pass);
-  const leastHeight = Math.max(0, limits.min - frame);
+  const leastHeight = roomLeft(limits.min - frame);
   return {
     pass,
     box,
@@ -112,25 +114,25 @@ function frameOf(pass: Pass, box: Box, content: GridContent, asked: Question): F
     free,
     limits,
     frame,
-    innerHeight: free ? undefined : Math.max(0, asked.height - frame),
+    innerHeight: free ? undefined : roomLeft(asked.height - frame),
     leastHeight,
-    mostHeight: Math.max(leastHeight, limits.max - frame),
+    mostHeight: plainMax(leastHeight, limits.max - frame),
   };
 }
 
 /** What there is to size the tracks with (§7.2.3.2, §11.1). */
 function roomOf({ pass, box, content, asked, frame, ...inner }: Frame): GridRoom {
   const { definite } = asked;
-  const width = Math.max(0, asked.width - frameWidth(box));
+  const width = roomLeft(asked.width - frameWidth(box));
   const columnList = explicitTracks(content.columns, width, 0, content.columnGap, width);
   countTracks(pass, box, columnList);
-  const countedIn = definite ? Math.max(0, asked.percentOf - frame) : undefined;
+  const countedIn = definite ? roomLeft(asked.percentOf - frame) : undefined;
   const room = countedIn ?? (inner.mostHeight < Infinity ? inner.mostHeight : undefined);
   // A part of a greatest height is no size as long as content decides; one of a least height is (as browsers do it).
   const parts = countedIn ?? partsOf(inner.leastHeight);
   const rowList = explicitTracks(content.rows, room, inner.leastHeight, content.rowGap, parts);
   countTracks(pass, box, rowList);
-  const least = Math.max(inner.leastHeight, definite ? 0 : (inner.innerHeight ?? 0));
+  const least = plainMax(inner.leastHeight, definite ? 0 : (inner.innerHeight ?? 0));
   return {
     columnList,
     rowList,
@@ -156,7 +158,7 @@ function finalRows(frame: Frame, sized: GridTracks, natural: number, used: numbe
   if (!free && isOpen) pass.sign(box, 'room', asked.height - natural);
   const isPressed = !free && isOpen && asked.height < natural;
   const asks = isPressed || sized.stale || (isOpen && sized.rows.some(({ track }) => asksHeight(track)));
-  return asks ? sized.rowsIn(held ?? Math.max(0, used - frame.frame)) : sized.rows;
+  return asks ? sized.rowsIn(held ?? roomLeft(used - frame.frame)) : sized.rows;
 }
 
 function layItems({ pass, content, asked }: Frame, sized: GridTracks, { columns, rows }: Tracks): LaidItem[] {

@@ -1,4 +1,5 @@
 /** Tracks whose sizes follow from the items in them (CSS Grid 1 §12.5). */
+import { gapsBetween, plainMax, plainMin } from '../plain-limits.ts';
 import { shareExtra } from './sharing.ts';
 import {
   type Contributor,
@@ -37,12 +38,12 @@ export function resolveIntrinsic(sizing: Sizing): void {
     } else raiseSpanning({ ...sizing, items: group, overFlexible: false });
   }
   if (overFlexible.length > 0) raiseSpanning({ ...sizing, items: overFlexible, overFlexible: true });
-  for (const track of tracks) if (track.limit === Infinity) track.limit = Math.max(track.base, 0);
+  for (const track of tracks) if (track.limit === Infinity) track.limit = plainMax(track.base, 0);
 }
 
 /** The sum of fixed greatest sizes over the tracks of an item, which its minimum contribution keeps to (§12.5). */
 function limitedBy(tracks: readonly SizedTrack[], room: number | undefined, gap: number): number {
-  let limit = Math.max(0, tracks.length - 1) * gap;
+  let limit = gapsBetween(tracks.length, gap);
   for (const { track } of tracks) {
     if (track.fitContent !== undefined || maxKind(track, room) !== 'fixed') return Infinity;
     limit += fixedSize(track.max, room);
@@ -87,10 +88,10 @@ function settleLimits({ pass, tracks, axis: { room } }: Sizing, items: readonly 
     const most = track && maxKind(track.track, room);
     if (!track || !most || most === 'fixed') continue;
     const asked =
-      most === 'min-content' ? item.minContent() : Math.min(item.maxContent(), fitLimit(track.track, room));
+      most === 'min-content' ? item.minContent() : plainMin(item.maxContent(), fitLimit(track.track, room));
     const before = found.get(track) ?? 0;
     pass.sign(item.box, 'largest', before - asked);
-    found.set(track, Math.max(before, asked));
+    found.set(track, plainMax(before, asked));
   }
   for (const [track, limit] of found) track.limit = limit;
   for (const track of tracks) {

@@ -1,6 +1,8 @@
 /** Which cells the items of a grid stand in (CSS Grid 1 §8.5). */
+
 import type { Box, GridContent } from '../box.ts';
 import type { Measured } from '../laid.ts';
+import { largestOf, plainMax } from '../plain-limits.ts';
 
 /** An item and its cells: first track and number of tracks in each axis, counted from the implicit grid's start. */
 export interface Placed {
@@ -92,7 +94,7 @@ class Placing {
     explicitMinor: number,
   ) {
     const before = (first: (item: Item) => number | undefined) =>
-      Math.max(0, ...items.map((item) => -(first(item) ?? 0)));
+      largestOf([0, ...items.map((item) => -(first(item) ?? 0))]);
     this.majorBefore = before((item) => item.major);
     this.minorBefore = before((item) => item.minor);
     this.minorCount = explicitMinor + this.minorBefore;
@@ -101,7 +103,7 @@ class Placing {
   }
 
   private grow(minors: number): void {
-    this.minorCount = Math.max(this.minorCount, minors);
+    this.minorCount = plainMax(this.minorCount, minors);
   }
   private put(item: Item, major: number, minor: number): void {
     this.cells.take(major, minor, item.majorSpan, item.minorSpan);
@@ -193,7 +195,7 @@ export function placeItems(
   placing.others();
   const { majorBefore, minorBefore, minorCount } = placing;
   let majorCount = (byRow ? rows : columns) + majorBefore;
-  for (const { at, majorSpan } of items) majorCount = Math.max(majorCount, at.major + majorSpan);
+  for (const { at, majorSpan } of items) majorCount = plainMax(majorCount, at.major + majorSpan);
   return byRow
     ? {
         items: items.map(({ box, at, majorSpan, minorSpan }) => ({

@@ -1,6 +1,8 @@
 /** Sharing out room among the tracks of a grid, evenly or by flex factors (CSS Grid 1 §12.5.1, §12.6). */
+
 import { floorUnit } from '../../text/units.ts';
 import type { Box } from '../box.ts';
+import { plainMax, plainMin, roomLeft } from '../plain-limits.ts';
 import type { Pass } from '../record.ts';
 import { fitLimit, flexOf, type SizedTrack, type Sizing } from './sized-tracks.ts';
 
@@ -28,7 +30,7 @@ export function shareExtra(pass: Pass, asked: Extra): void {
     const increase = increases.get(track) ?? 0;
     pass.sign(box, 'largest', track.planned - increase);
     if (increase > track.planned && which === 'base') track.raisedBy = box;
-    track.planned = Math.max(track.planned, increase);
+    track.planned = plainMax(track.planned, increase);
   }
 }
 
@@ -47,7 +49,7 @@ function increasesOf(pass: Pass, { box, affected, extra, which, beyond, byFlex, 
   const cap = (track: SizedTrack) => {
     if (which === 'base') return track.limit;
     return track.limit === Infinity || track.infinitelyGrowable
-      ? Math.max(size(track), fitLimit(track.track, room))
+      ? plainMax(size(track), fitLimit(track.track, room))
       : size(track);
   };
   const { increases, left } = fill(pass, box, affected, extra, (track) => cap(track) - size(track));
@@ -56,7 +58,7 @@ function increasesOf(pass: Pass, { box, affected, extra, which, beyond, byFlex, 
   // The argument of `fit-content` bounds its growth limit; what is kept by content goes beyond it.
   const roomIn = (track: SizedTrack) =>
     which === 'limit'
-      ? Math.max(0, fitLimit(track.track, room) - size(track) - (increases.get(track) ?? 0))
+      ? roomLeft(fitLimit(track.track, room) - size(track) - (increases.get(track) ?? 0))
       : Infinity;
   const further = fill(pass, box, free.length > 0 ? free : affected, left, roomIn);
   for (const [track, more] of further.increases) increases.set(track, (increases.get(track) ?? 0) + more);
@@ -75,7 +77,7 @@ function fill(
   extra: number,
   capOf: (track: SizedTrack) => number,
 ): { increases: Map<SizedTrack, number>; left: number } {
-  const room = (track: SizedTrack) => Math.max(0, capOf(track));
+  const room = (track: SizedTrack) => roomLeft(capOf(track));
   // Those that are full are written down as well: which they are may be a matter of rounding.
   const open = pass.sorted(box, pass.log ? tracks : tracks.filter((track) => room(track) > 0), room);
   const increases = new Map<SizedTrack, number>();
@@ -84,7 +86,7 @@ function fill(
     const part = floorUnit(left / (open.length - index) + 1e-9);
     const cap = room(track);
     pass.sign(box, 'room', cap - part);
-    const taken = Math.min(cap, part);
+    const taken = plainMin(cap, part);
     increases.set(track, taken);
     left -= taken;
   }
@@ -128,7 +130,7 @@ export function growToLimits(
   for (const { set, most } of pass.sorted(grid, growing, (each) => each.most)) {
     const part = floorUnit((left * set.length) / count + 1e-9);
     pass.sign(grid, 'room', most - part);
-    const taken = Math.min(most, part);
+    const taken = plainMin(most, part);
     const { increases } = fill(pass, grid, set, taken, (track) => track.limit - track.base);
     for (const [track, increase] of increases) track.base += increase;
     left -= taken;

@@ -1,7 +1,9 @@
 /** The tracks of one axis of a grid while they are being sized (CSS Grid 1 §12). All sizes in CSS px. */
+
 import { floorUnit } from '../../text/units.ts';
 import type { Track, TrackBreadth } from '../../values/css.ts';
 import type { Box } from '../box.ts';
+import { gapsBetween, plainMax, roomLeft } from '../plain-limits.ts';
 import type { Pass } from '../record.ts';
 import { isFraction } from '../sizes.ts';
 
@@ -108,7 +110,7 @@ export const fitLimit = ({ fitContent }: Track, room: number | undefined): numbe
 export function gapsOf(tracks: readonly SizedTrack[], gap: number): number {
   let standing = 0;
   for (const { collapsed } of tracks) if (!collapsed) standing++;
-  return Math.max(0, standing - 1) * gap;
+  return gapsBetween(standing, gap);
 }
 
 /** Tracks before sizing (§12.4). */
@@ -120,8 +122,8 @@ export function startTracks(
     const empty = { track, planned: 0, infinitelyGrowable: false, collapsed, raisedBy: undefined };
     // §7.2.3.2: a collapsed track is a fixed one of 0.
     if (collapsed) return { ...empty, track: { min: 0, max: 0 }, base: 0, limit: 0 };
-    const base = minKind(track, room) === 'fixed' ? Math.max(0, fixedSize(track.min, room)) : 0;
-    const limit = maxKind(track, room) === 'fixed' ? Math.max(base, fixedSize(track.max, room)) : Infinity;
+    const base = minKind(track, room) === 'fixed' ? roomLeft(fixedSize(track.min, room)) : 0;
+    const limit = maxKind(track, room) === 'fixed' ? plainMax(base, fixedSize(track.max, room)) : Infinity;
     return { ...empty, base, limit };
   });
 }

@@ -1,5 +1,7 @@
 /** How large the tracks of one axis of a grid are (CSS Grid 1 §12). All sizes in CSS px. */
+
 import { floorUnit } from '../../text/units.ts';
+import { plainMax, roomLeft } from '../plain-limits.ts';
 import { resolveIntrinsic } from './intrinsic.ts';
 import { growToLimits, setsOf } from './sharing.ts';
 import {
@@ -28,10 +30,10 @@ function maximize(sizing: Sizing): void {
   if (axis.room !== undefined) {
     const free = axis.room - gapsOf(tracks, axis.gap) - sumOf(tracks);
     pass.sign(grid, 'room', free);
-    if (free > 0 || pass.log) growToLimits(sizing, setsOf(sizing), Math.max(0, free));
+    if (free > 0 || pass.log) growToLimits(sizing, setsOf(sizing), roomLeft(free));
   } else if (axis.wanted === 'max-content') {
     // As if there were no end of room; browsers do not look at a greatest size of the grid here.
-    for (const track of tracks) track.base = Math.max(track.base, track.limit);
+    for (const track of tracks) track.base = plainMax(track.base, track.limit);
   }
 }
 
@@ -48,7 +50,7 @@ function frSize({ pass, grid }: Sizing, tracks: readonly SizedTrack[], room: num
     }
     // Where no track can take its part, browsers let none of them say how large it is.
     if (factors === 0) return 0;
-    const size = Math.max(0, left) / Math.max(1, factors);
+    const size = roomLeft(left) / plainMax(1, factors);
     let again = false;
     for (const track of tracks) {
       const flex = rigid.has(track) ? 0 : flexOf(track.track);
@@ -77,7 +79,7 @@ function fractionOf(sizing: Sizing, flexible: readonly SizedTrack[]): number {
   let fraction = 0;
   const raise = (size: number) => {
     pass.sign(grid, 'largest', fraction - size);
-    fraction = Math.max(fraction, size);
+    fraction = plainMax(fraction, size);
   };
   for (const { track, base } of flexible) raise(flexOf(track) > 1 ? base / flexOf(track) : base);
   for (const item of items) {
@@ -86,7 +88,7 @@ function fractionOf(sizing: Sizing, flexible: readonly SizedTrack[]): number {
       raise(frSize(sizing, over, item.maxContent() - gapsOf(over, axis.gap)));
   }
   const total =
-    tracks.reduce((sum, { track, base }) => sum + Math.max(base, flexOf(track) * fraction), 0) + gaps;
+    tracks.reduce((sum, { track, base }) => sum + plainMax(base, flexOf(track) * fraction), 0) + gaps;
   const [least, most] = axis.flexByContent ? [0, Infinity] : [axis.least, axis.most];
   pass.held(grid, total, least, most);
   if (total < least) return frSize(sizing, tracks, least - gaps);
@@ -128,7 +130,7 @@ function stretchAuto(sizing: Sizing): void {
   // What is written down has the same form on both sides of where room is left, so that one can be held against the other.
   if (room <= total && !pass.log) return;
   const sets = setsOf(sizing).filter(([first]) => first !== undefined && isAuto(first));
-  let left = growToLimits(sizing, sets, Math.max(0, room - total));
+  let left = growToLimits(sizing, sets, roomLeft(room - total));
   for (const [index, track] of auto.entries()) {
     const part = floorUnit(left / (auto.length - index) + 1e-9);
     track.base += part;

@@ -9,6 +9,7 @@ import {
   type TrackListPart,
 } from '../../values/css.ts';
 import type { Box } from '../box.ts';
+import { plainMax, plainMin } from '../plain-limits.ts';
 import type { Pass } from '../record.ts';
 import { isFraction } from '../sizes.ts';
 
@@ -42,7 +43,7 @@ function countedSize(track: Track, of: number | undefined): number {
         : undefined;
   const max = fixed(track.max);
   const min = fixed(track.min);
-  return Math.max(max !== undefined ? Math.max(max, min ?? 0) : (min ?? 0), 0);
+  return plainMax(max !== undefined ? plainMax(max, min ?? 0) : (min ?? 0), 0);
 }
 
 /**
@@ -71,10 +72,10 @@ export function explicitTracks(
     };
   const others = written.reduce((sum, track) => sum + countedSize(track, of), 0) + written.length * gap;
   // A repetition counts for at least one px, so that there is an end to them.
-  const sizes = repeated.tracks.map((track) => Math.max(1, countedSize(track, of)));
+  const sizes = repeated.tracks.map((track) => plainMax(1, countedSize(track, of)));
   const once = sizes.reduce((sum, size) => sum + size, 0) + repeated.tracks.length * gap;
   const parts = repeated.tracks.filter(({ min, max }) => isFraction(min) || isFraction(max)).length;
-  const most = Math.max(1, Math.floor((mostTracks - written.length) / repeated.tracks.length));
+  const most = plainMax(1, Math.floor((mostTracks - written.length) / repeated.tracks.length));
   let fitting = 1;
   let count = 1;
   // The last gap is none.
@@ -87,7 +88,7 @@ export function explicitTracks(
     fitting = (least - others + gap) / once + 1 - unit;
     count = Math.floor(fitting);
   }
-  count = Math.min(most, Math.max(1, count));
+  count = plainMin(most, plainMax(1, count));
   const at = list.indexOf(repeated);
   const tracks = list.flatMap((part) =>
     isAuto(part) ? Array.from({ length: count }, () => part.tracks).flat() : [part],

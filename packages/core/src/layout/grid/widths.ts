@@ -1,6 +1,8 @@
 /** Content widths of a grid: its columns sized with no room of their own (CSS Grid 1 §6.2). */
+
 import type { Box, GridContent } from '../box.ts';
 import type { Given, Widths } from '../laid.ts';
+import { plainClamp, plainMax, plainMin, roomLeft } from '../plain-limits.ts';
 import type { Pass } from '../record.ts';
 import { frameHeight, frameWidth, heightRange, ownHeight, widthRange, widthsByLimits } from '../sizes.ts';
 import { sizeAxes } from './axes.ts';
@@ -17,28 +19,28 @@ export function gridWidths(
 ): Widths {
   const frame = frameWidth(box);
   const { style } = box;
-  const inner = (height: number) => Math.max(0, height - frameHeight(box));
+  const inner = (height: number) => roomLeft(height - frameHeight(box));
   const own = widthRange(box, widthOf, pass);
   const byRatio =
     carried !== 'none' && carriesLimits(box)
       ? widthsByLimits(pass, box, carried === 'all' ? heightOf : undefined)
       : own;
   const limits = {
-    min: Math.max(own.min, Math.min(own.max, byRatio.min)),
-    max: Math.min(own.max, Math.max(own.min, byRatio.max)),
+    min: plainClamp(byRatio.min, own.min, own.max),
+    max: plainMin(own.max, plainMax(own.min, byRatio.max)),
   };
-  const least = Math.max(0, limits.min - frame);
+  const least = roomLeft(limits.min - frame);
   // As many columns as fit the width, or else the greatest one, where that is known (§7.2.3.2).
   const fixed = typeof style.width === 'number' ? style.width : undefined;
   const bound = fixed ?? limits.max;
-  const room = bound < Infinity ? Math.max(0, bound - frame) : undefined;
+  const room = bound < Infinity ? roomLeft(bound - frame) : undefined;
   // A part of a greatest width is no size as long as content decides; one of a least width is.
   const percentOf = fixed === undefined ? partsOf(least) : room;
   const heights = heightRange(box, heightOf, pass);
   const asked = known ?? ownHeight(box);
   const high = asked === undefined ? undefined : inner(asked);
   const leastHeight = inner(heights.min);
-  const mostHeight = Math.max(leastHeight, inner(heights.max));
+  const mostHeight = plainMax(leastHeight, inner(heights.max));
   const rowRoom = high ?? (mostHeight < Infinity ? mostHeight : undefined);
   const width = (wanted: 'min-content' | 'max-content') => {
     const columnList = explicitTracks(content.columns, room, least, content.columnGap, percentOf);
