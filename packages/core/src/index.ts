@@ -53,6 +53,7 @@ export { countValues, emptyValues, fitting, mostValues } from './document/state.
 export {
   countOf,
   firstRows,
+  initialRows,
   isBatch,
   mostTableRows,
   type RowBatch,
@@ -60,7 +61,7 @@ export {
   rowCount,
   withRows,
 } from './document/stored-table.ts';
-export { entryOf, itemAt } from './document/sure.ts';
+export { entryOf, isOneOf, itemAt, keysOf } from './document/sure.ts';
 export {
   cellKey,
   cellText,
@@ -72,7 +73,7 @@ export {
   tableProblems,
 } from './document/table.ts';
 export { csvOf, readTableFile } from './document/table-file.ts';
-export { contains, locate, locationsIn, pathTo, walk } from './document/tree.ts';
+export { contains, locate, locationsIn, type Placed, pathTo, placedAt, walk } from './document/tree.ts';
 export {
   type Asset,
   asTyped,
@@ -254,7 +255,7 @@ export { type PlacedRow, type RowEdit, type RowsStep, rowSteps } from './steps/r
 export { scoped } from './steps/scope.ts';
 export { applyStep, applySteps, mapStep, type Step, stepProblem, touchedBy } from './steps/step.ts';
 export { type Aspect, giveTo, sameLook, type Taken, takeFrom } from './steps/take-over.ts';
-export { type Placed, topmost, unwrap, wrapIn } from './steps/wrap.ts';
+export { topmost, unwrap, wrapIn } from './steps/wrap.ts';
 export type { Change } from './sweep/change.ts';
 export { causeRank, sweepChangeWords, toldChanges } from './sweep/change-words.ts';
 export { boxAt } from './sweep/stretch.ts';

@@ -142,8 +142,14 @@ describe('words', () => {
       return layout.boxes.flatMap((box) => wordsOf(box, true)).find((words) => words.part === 'field words');
     };
     expect(all('textField', 'Ilka')).toMatchObject({ text: 'Ilka', fromRight: true });
-    expect(all('dateField', '2031-02-03')).toMatchObject({ text: expect.stringContaining('2031'), fromRight: false });
-    expect(all('timeField', '14:05')).toMatchObject({ text: expect.stringContaining('05'), fromRight: false });
+    expect(all('dateField', '2031-02-03')).toMatchObject({
+      text: expect.stringContaining('2031'),
+      fromRight: false,
+    });
+    expect(all('timeField', '14:05')).toMatchObject({
+      text: expect.stringContaining('05'),
+      fromRight: false,
+    });
     expect(all('timeField', '')).toMatchObject({ text: expect.stringContaining('--') });
   });
 });

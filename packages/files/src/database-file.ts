@@ -35,8 +35,8 @@ export function databaseProblem(file: string): string | undefined {
   let database: Database.Database | undefined;
   try {
     database = new Database(file);
-    const [first] = database.prepare('PRAGMA quick_check(1)').raw().all() as [string][];
-    return first?.[0] === 'ok' ? undefined : `the file is damaged: ${String(first?.[0])}`;
+    const found = database.prepare('PRAGMA quick_check(1)').pluck().get();
+    return found === 'ok' ? undefined : `the file is damaged: ${String(found)}`;
   } catch (error) {
     return sentence(error);
   } finally {

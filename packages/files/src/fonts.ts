@@ -10,7 +10,7 @@ export const fontFolder = join(workspace, 'packages/core/fonts');
 
 /** The list of font files. @throws where the fonts have not been built. */
 export async function loadFontManifest(): Promise<FontManifest> {
-  return JSON.parse(await readFile(join(fontFolder, 'fonts.json'), 'utf8')) as FontManifest;
+  return JSON.parse(await readFile(join(fontFolder, 'fonts.json'), 'utf8'));
 }
 
 let shaper: Promise<Shaper> | undefined;

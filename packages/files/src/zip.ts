@@ -47,9 +47,9 @@ function listed(bytes: Uint8Array): Listed[] {
   for (let index = 0; index < count; index++) {
     if (at + 46 > bytes.length || view.getUint32(at, true) !== 0x02014b50)
       throw new RefusedZip('The list of files in this zip is broken.');
-    const [nameLength, extraLength, commentLength] = [28, 30, 32].map((offset) =>
-      view.getUint16(at + offset, true),
-    ) as [number, number, number];
+    const nameLength = view.getUint16(at + 28, true);
+    const extraLength = view.getUint16(at + 30, true);
+    const commentLength = view.getUint16(at + 32, true);
     const name = new TextDecoder().decode(bytes.subarray(at + 46, at + 46 + nameLength));
     const mode = view.getUint32(at + 38, true) >>> 16;
     found.push({

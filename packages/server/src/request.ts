@@ -18,7 +18,7 @@ export class RequestError extends Error {
 /** Whether the database could not be written for want of room. */
 const isDiskFull = (error: unknown): boolean =>
   error instanceof Error &&
-  /SQLITE_FULL|ENOSPC|database or disk is full/.test(`${(error as { code?: string }).code} ${error.message}`);
+  /SQLITE_FULL|ENOSPC|database or disk is full/.test(`${'code' in error ? error.code : ''} ${error.message}`);
 
 /** Turns errors into answers. Unexpected ones are printed and answered without details. */
 export const answerErrors: Middleware = async (context, next) => {
@@ -52,10 +52,10 @@ export const answerErrors: Middleware = async (context, next) => {
 export async function readBody(request: IncomingMessage, limit: number): Promise<Buffer> {
   const chunks: Buffer[] = [];
   let size = 0;
-  for await (const chunk of request) {
-    size += (chunk as Buffer).length;
+  for await (const chunk of request as AsyncIterable<Buffer>) {
+    size += chunk.length;
     if (size > limit) throw new RequestError(413, `This is larger than ${Math.round(limit / 1_000_000)} MB.`);
-    chunks.push(chunk as Buffer);
+    chunks.push(chunk);
   }
   return Buffer.concat(chunks);
 }
@@ -76,5 +76,5 @@ export async function readJson<T>(context: Context, shape: Joi.Schema<T>, limit 
 export function check<T>(data: unknown, shape: Joi.Schema<T>): T {
   const { value, error } = shape.validate(data, { convert: true, abortEarly: true });
   if (error) throw new RequestError(400, `${error.message}.`);
-  return value as T;
+  return value;
 }

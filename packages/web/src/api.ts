@@ -92,7 +92,7 @@ async function request<T>(
   } catch {
     throw new Unreachable('The server cannot be reached.');
   }
-  const answer = (await response.json().catch(() => ({}))) as T & { error?: string };
+  const answer: T & { error?: string } = await response.json().catch(() => ({}));
   if (!response.ok && !accept.includes(response.status))
     throw new Refused(response.status, answer.error ?? `The server answered ${response.status}.`);
   return answer;

@@ -94,7 +94,7 @@ export const shared = (size: ScreenSize, part: number): ScreenSize =>
 /** Sizes that a person has added, in this browser. */
 export function ownSizes(): readonly ScreenSize[] {
   try {
-    return JSON.parse(localStorage.getItem('hovrin.sizes.own') ?? '[]') as ScreenSize[];
+    return JSON.parse(localStorage.getItem('hovrin.sizes.own') ?? '[]');
   } catch {
     return [];
   }

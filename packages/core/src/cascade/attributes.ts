@@ -88,5 +88,5 @@ export function attributeRank(kind: Kind, name: string, bands: readonly Band[]):
   if (attribute.prefix === '') return base;
   const word = attribute.prefix.slice(0, -1);
   const band = bands.toSorted((a, b) => a.from - b.from).findIndex((entry) => entry.name === word);
-  return base + (band >= 0 ? 1 + band : 900 + orientations.indexOf(word as 'portrait'));
+  return base + (band >= 0 ? 1 + band : 900 + orientations.findIndex((each: string) => each === word));
 }

@@ -2,6 +2,7 @@
 
 import { didYouMean } from '../document/nearest.ts';
 import { isRecord } from '../document/record.ts';
+import { ownValue } from '../document/same.ts';
 import { itemAt } from '../document/sure.ts';
 import type { Project } from '../document/types.ts';
 import { bands } from './bands.ts';
@@ -33,9 +34,11 @@ addCollection(stateVariables);
 addCollection(pictures);
 addCollection(screens);
 
+const listOf = (value: unknown): readonly object[] => (Array.isArray(value) ? value : []);
+
 /** The entities of a collection; none where a project has none of it. */
 export const entitiesOf = (project: object, { id }: Collection): readonly object[] =>
-  ((project as Readonly<Record<string, unknown>>)[id] as readonly object[] | undefined) ?? [];
+  listOf(ownValue(project, id));
 
 /** The entity of a key, with its place; undefined where there is none. */
 export function entityOf(
@@ -100,6 +103,6 @@ export function collectionFault(
     if (keys.has(key)) return { path, message: `There are two ${word}s \`${key}\`.` };
     keys.add(key);
   }
-  const among = collection.faultAmong?.(value as object[]);
+  const among = collection.faultAmong?.(value);
   return among === undefined ? undefined : { path: id, message: among };
 }

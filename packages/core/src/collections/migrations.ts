@@ -38,7 +38,7 @@ function next(data: Record<string, unknown>, from: number): Record<string, unkno
     const change = migrations?.[from];
     if (!change || !Array.isArray(entities)) continue;
     const made = change(entities);
-    changed[id] = compare ? made.toSorted((one, other) => compare(one as object, other as object)) : made;
+    changed[id] = compare && made.every(isRecord) ? made.toSorted(compare) : made;
   }
   return changed;
 }

@@ -1,12 +1,14 @@
 /** The project's state variables. */
+
 import { readAttribute } from '../cascade/attributes.ts';
 import { feedProblem } from '../document/feed.ts';
 import { valueNameProblem } from '../document/names.ts';
 import { isRecord } from '../document/record.ts';
 import { countValues, fitting, mostValues, stateTypes } from '../document/state.ts';
 import { storedTableProblem } from '../document/stored-table.ts';
+import { isOneOf } from '../document/sure.ts';
 import { columnTypes } from '../document/table.ts';
-import type { Column, ColumnType, Control, Feed, Project, StateVariable } from '../document/types.ts';
+import type { Column, Control, Feed, Project, StateVariable } from '../document/types.ts';
 import { namesOf, namesOfTemplate, renameIn } from '../expression/names.ts';
 import { parseExpression } from '../expression/parse.ts';
 import { inEvent, usesIn } from '../expression/renaming.ts';
@@ -79,7 +81,7 @@ function columnsFault(columns: unknown): Fault | undefined {
     const { name, refers, values } = column;
     if (names.has(name)) return at('name', `There are two columns \`${name}\`.`);
     names.add(name);
-    if (!columnTypes.includes(column.type as ColumnType))
+    if (!isOneOf(columnTypes, column.type))
       return at('type', `Column \`${name}\` has no type: ${columnTypes.join(', ')}.`);
     for (const flag of ['required', 'unique'])
       if (column[flag] !== undefined && typeof column[flag] !== 'boolean')

@@ -3,7 +3,7 @@
  * that, and not the whole document. Versions share what did not change, so that it is found by looking at what is not
  * the same object; and the other side shares just as much.
  */
-import { entryOf } from './sure.ts';
+import { entryOf, keysOf } from './sure.ts';
 import type { Control, Project } from './types.ts';
 
 /** A control in the next version, as it differs from the one in its place. */
@@ -36,9 +36,8 @@ function controlDelta(before: Control | undefined, now: Control): ControlDelta {
   if (before === now) return { same: now.id };
   if (!before) return { whole: now };
   const { children, ...own } = now;
-  const isOwn = (Object.keys({ ...before, ...now }) as (keyof Control)[]).every(
-    (key) => key === 'children' || before[key] === now[key],
-  );
+  const both: Readonly<Partial<Record<keyof Control, unknown>>> = { ...before, ...now };
+  const isOwn = keysOf<keyof Control>(both).every((key) => key === 'children' || before[key] === now[key]);
   return {
     id: now.id,
     ...(isOwn ? {} : { own }),

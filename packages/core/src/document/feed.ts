@@ -1,6 +1,7 @@
 /** Sources that give a variable its values while the application runs: which there are, and what is right about one. */
+import { isRecord } from './record.ts';
 import { itemAt } from './sure.ts';
-import type { Feed, StateVariable } from './types.ts';
+import type { StateVariable } from './types.ts';
 
 /** Where the simulated devices and services that ship lie, from the root of the server. */
 export const standInFolder = 'stand-ins/';
@@ -36,8 +37,8 @@ export function isFeedAddress(address: string): boolean {
 /** What is wrong with a feed that is read from a file; its status may be told to a variable that is gone. */
 export function feedProblem(value: unknown): string | undefined {
   if (value === undefined) return undefined;
-  if (typeof value !== 'object' || value === null || Array.isArray(value)) return 'its feed is no record.';
-  const { address, as, every, status, wait } = value as Partial<Record<keyof Feed, unknown>>;
+  if (!isRecord(value)) return 'its feed is no record.';
+  const { address, as, every, status, wait } = value;
   if (typeof address !== 'string' || !isFeedAddress(address))
     return 'the address of its feed is neither a stand-in nor begins with http:// or https://.';
   if (as !== 'events' && as !== 'json') return 'its feed is neither `events` nor `json`.';

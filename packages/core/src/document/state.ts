@@ -1,5 +1,7 @@
 /** What state variables hold: their types, what fits a type, and how deep and long it may be. */
+
 import { forbiddenKeys } from './forbidden-keys.ts';
+import { keysOf } from './sure.ts';
 import type { StateType, StateValue } from './types.ts';
 
 /** How deep lists and records may stand in each other. */
@@ -17,7 +19,7 @@ export const emptyValues: Readonly<Record<StateType, StateValue>> = {
   record: {},
 };
 
-export const stateTypes = Object.keys(emptyValues) as readonly StateType[];
+export const stateTypes = keysOf(emptyValues);
 
 /** Whether a value is plain data: texts, numbers, yes or no, null, and lists and records of them. */
 export function isPlain(value: unknown, depth = 0): boolean {

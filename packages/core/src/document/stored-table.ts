@@ -2,6 +2,7 @@
  * Tables whose rows are kept beside the document. The document holds the first of them, so that everything that lays a
  * screen out, checks it or reads an expression finds rows where it finds those of any other list.
  */
+import { isRecord } from './record.ts';
 import { isPlain } from './state.ts';
 import type { Row } from './table.ts';
 import type { StateVariable, StoredTable } from './types.ts';
@@ -77,8 +78,9 @@ export function rowsProblem(rows: unknown): string | undefined {
 export function storedTableProblem(variable: StateVariable): string | undefined {
   const { type, initial, table, feed, computed } = variable;
   if (table === undefined) return undefined;
-  if (typeof table !== 'object' || table === null) return 'its table is no record.';
-  const { id, rows, status, wait } = table as Partial<Record<keyof StoredTable, unknown>>;
+  const said: unknown = table;
+  if (!isRecord(said)) return 'its table is no record.';
+  const { id, rows, status, wait } = said;
   if (type !== 'list') return 'only a list is a table.';
   if (feed || computed !== undefined) return 'its rows come from a table, and from elsewhere.';
   if (typeof id !== 'string' || !/^[\w-]{1,64}$/.test(id)) return 'its table has no `id`.';
@@ -89,9 +91,13 @@ export function storedTableProblem(variable: StateVariable): string | undefined 
     return 'what its table waits for is no time.';
   const problem = rowsProblem(initial);
   if (problem) return problem;
-  const there = (initial as readonly unknown[]).length;
+  const there = initialRows(variable).length;
   return there > Math.min(firstRows, Number(rows)) ? 'it holds more rows than its table.' : undefined;
 }
+
+/** The rows that a list of records holds in the document; none where it is no list. */
+export const initialRows = ({ initial }: Pick<StateVariable, 'initial'>): readonly Row[] =>
+  Array.isArray(initial) ? (initial as readonly Row[]) : [];
 
 /** How many rows a list of records has, those included that the document does not hold. */
 export const rowCount = (variable: Pick<StateVariable, 'initial' | 'table'>): number =>

@@ -8,6 +8,14 @@ export function itemAt<T>(list: readonly T[], index: number): T {
   return item as T;
 }
 
+/** Whether a value is one of some known ones. */
+export const isOneOf = <T>(known: readonly T[], value: unknown): value is T =>
+  known.some((each) => each === value);
+
+/** The keys of a record that is known to have no others. */
+export const keysOf = <Key extends string>(record: Readonly<Partial<Record<Key, unknown>>>): Key[] =>
+  Object.keys(record) as Key[];
+
 /** The value of a key of a map. @throws Error where there is none. */
 export function entryOf<Key, Value>(map: ReadonlyMap<Key, Value>, key: Key): Value {
   const value = map.get(key);

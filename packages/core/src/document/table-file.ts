@@ -2,6 +2,7 @@
 
 import Papa from 'papaparse';
 import { messageOf } from './error-message.ts';
+import { isRecord } from './record.ts';
 import { itemAt } from './sure.ts';
 import { type Row, readTable, type TableReading, tableLines } from './table.ts';
 import type { Column, StateVariable } from './types.ts';
@@ -12,12 +13,11 @@ export const isJsonFile = (name: string): boolean => name.toLowerCase().endsWith
 function linesOf(name: string, text: string): string[][] {
   if (isJsonFile(name)) {
     const value: unknown = JSON.parse(text);
-    const isRow = (item: unknown) => typeof item === 'object' && item !== null && !Array.isArray(item);
-    if (!Array.isArray(value) || !value.every(isRow)) throw new Error('A list of records is expected.');
-    const names = [...new Set((value as Row[]).flatMap((item) => Object.keys(item)))];
+    if (!Array.isArray(value) || !value.every(isRecord)) throw new Error('A list of records is expected.');
+    const names = [...new Set(value.flatMap((item) => Object.keys(item)))];
     return tableLines(
       names.map((each) => ({ name: each, type: 'text' })),
-      value as Row[],
+      value,
     );
   }
   const { data, errors } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: true });

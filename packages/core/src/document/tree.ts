@@ -32,7 +32,7 @@ export function locationsIn(screen: Control): ReadonlyMap<string, Location> {
 }
 
 /** Finds a control of a project; undefined where there is none of that id. */
-export function locate(project: Project, id: string): Location | undefined {
+export function locate(project: Pick<Project, 'screens'>, id: string): Location | undefined {
   for (const [index, screen] of project.screens.entries()) {
     const found = locationsIn(screen).get(id);
     if (found) return found.parent ? found : { ...found, index };
@@ -40,8 +40,17 @@ export function locate(project: Project, id: string): Location | undefined {
   return undefined;
 }
 
+/** A control that is no screen, and where it is. */
+export type Placed = Location & { readonly parent: Control };
+
+/** Where a control stands that is no screen; undefined where there is none of that id. */
+export function placedAt(project: Pick<Project, 'screens'>, id: string): Placed | undefined {
+  const found = locate(project, id);
+  return found?.parent && { ...found, parent: found.parent };
+}
+
 /** The controls from the screen down to one, both included; empty where it is not there. */
-export function pathTo(project: Project, id: string): Control[] {
+export function pathTo(project: Pick<Project, 'screens'>, id: string): Control[] {
   const found = locate(project, id);
   return found ? pathIn(found.screen, id) : [];
 }

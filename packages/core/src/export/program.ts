@@ -8,6 +8,7 @@ import { repetitionOf } from '../cascade/repetition.ts';
 import { defaultsOf } from '../cascade/values.ts';
 import { aroundOf } from '../css/declarations.ts';
 import { effectiveNames } from '../document/names.ts';
+import { initialRows } from '../document/stored-table.ts';
 import { entryOf } from '../document/sure.ts';
 import { walk } from '../document/tree.ts';
 import {
@@ -39,16 +40,11 @@ import { contextOf } from '../meaning/property-text.ts';
 import { secondsType } from '../property-types/index.ts';
 import type {
   Bindings,
-  ContentBinding,
-  EventBinding,
   InsideBinding,
   Program,
   ProgramTable,
   ProgramVariable,
-  RepeatBinding,
   ScreenProgram,
-  StyleBinding,
-  TwoWayBinding,
 } from '../runtime/program.ts';
 import { hoisted } from './hoisting.ts';
 import { pictureAddress } from './picture-address.ts';
@@ -102,12 +98,12 @@ const readsView = ({ screens, state }: Project): boolean =>
 export const tableAddress = (name: string): string => `tables/${name}.js`;
 
 function programTable(
-  { name, initial }: Pick<StateVariable, 'name' | 'initial'>,
+  variable: Pick<StateVariable, 'name' | 'initial'>,
   { rows, status, wait }: StoredTable,
 ): ProgramTable {
-  const isWhole = (initial as readonly unknown[]).length === rows;
+  const isWhole = initialRows(variable).length === rows;
   return {
-    ...(isWhole ? {} : { file: tableAddress(name) }),
+    ...(isWhole ? {} : { file: tableAddress(variable.name) }),
     ...(status === undefined ? {} : { status }),
     ...(wait === undefined ? {} : { wait }),
   };
@@ -155,20 +151,16 @@ interface Standing {
   readonly parent: Control | undefined;
 }
 
+/** Bindings as they are gathered. */
+type Found = { readonly [Sort in keyof Bindings]: Bindings[Sort][number][] };
+
 /** The bindings of some controls and all below them, apart from what is repeated, which has its own. */
 function bindingsOf(
   controls: readonly Standing[],
   names: ReadonlyMap<string, string>,
   around: Binding,
 ): Bindings {
-  const found = {
-    content: [] as ContentBinding[],
-    inside: [] as InsideBinding[],
-    twoWay: [] as TwoWayBinding[],
-    style: [] as StyleBinding[],
-    events: [] as EventBinding[],
-    repeats: [] as RepeatBinding[],
-  };
+  const found: Found = { content: [], inside: [], twoWay: [], style: [], events: [], repeats: [] };
   const visit = ({ control, parent }: Standing) => {
     bindControl({ control, parent }, entryOf(names, control.id), around, found);
     const below = control.children.map((child) => ({ control: child, parent: control }));
@@ -295,13 +287,7 @@ function bindControl(
   { control, parent }: Standing,
   name: string,
   around: Binding,
-  {
-    content,
-    inside,
-    twoWay,
-    style,
-    events,
-  }: { [K in 'content' | 'inside' | 'twoWay' | 'style' | 'events']: Bindings[K][number][] },
+  { content, inside, twoWay, style, events }: Found,
 ): void {
   const kind = kindOf(control);
   for (const property of kind.properties) {

@@ -84,7 +84,8 @@ class CardReader {
   }
 
   private commented({ start, end, value }: Comment): ActionCard {
-    const plain = { span: [start, end] as Span, fields: [], lists: [] };
+    const span: Span = [start, end];
+    const plain = { span, fields: [], lists: [] };
     if (!value.startsWith(offMark)) return { ...plain, off: false, note: true, words: value.trim() };
     const own = value.slice(offMark.length).trim();
     const inner = readCards(own)?.cards[0];
@@ -113,7 +114,8 @@ class CardReader {
 
   private card(node: AnyNode): ActionCard {
     const end = node.start + this.slice(node).replace(/[\s;]+$/, '').length;
-    const plain = { span: [node.start, end] as Span, off: false, fields: [], lists: [] };
+    const span: Span = [node.start, end];
+    const plain = { span, off: false, fields: [], lists: [] };
     switch (node.type) {
       case 'IfStatement':
         return {

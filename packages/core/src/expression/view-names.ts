@@ -1,4 +1,5 @@
 /** What an expression can read of where it is shown: names that no variable can have. */
+import { isOneOf } from '../document/sure.ts';
 import { usualLocale } from './formats.ts';
 
 /**
@@ -8,7 +9,7 @@ import { usualLocale } from './formats.ts';
 export const viewNames = ['View.band', 'View.locale', 'View.now', 'View.today', 'View.time'] as const;
 export type ViewName = (typeof viewNames)[number];
 
-export const isViewName = (name: string): name is ViewName => (viewNames as readonly string[]).includes(name);
+export const isViewName = (name: string): name is ViewName => isOneOf(viewNames, name);
 
 /** Whether a text may read where it is shown; some that do not are taken for ones that do. */
 export const mayReadView = (text: string): boolean => text.includes('View.');

@@ -1,6 +1,7 @@
 /** Records in rows, their fields in columns. */
 
 import type { Values } from '../cascade/values.ts';
+import { isRecord } from '../document/record.ts';
 import { type Control, inForce } from '../document/types.ts';
 import { asText } from '../expression/evaluate.ts';
 import type { GridContent } from '../layout/box.ts';
@@ -56,9 +57,7 @@ const columnsOfCells = (cells: readonly Control[]): Entry[] =>
 function contentsOf(values: Values, cells: readonly Control[] = []): Contents {
   const rows = (values.get(own.rows) ?? [])
     .slice(0, mostItems)
-    .map((row) =>
-      typeof row === 'object' && row !== null ? (row as Record<string, unknown>) : { value: row },
-    );
+    .map((row) => (isRecord(row) ? row : { value: row }));
   const said = values.get(own.columns) ?? [];
   const columns =
     cells.length > 0

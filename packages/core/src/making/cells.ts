@@ -3,6 +3,7 @@
 import { textInForce } from '../cascade/cascade.ts';
 import { repetitionAround, repetitionOf } from '../cascade/repetition.ts';
 import { effectiveNames, freeName } from '../document/names.ts';
+import { isRecord } from '../document/record.ts';
 import { spoken } from '../document/spoken.ts';
 import { locate } from '../document/tree.ts';
 import { type Control, inForce, type Project } from '../document/types.ts';
@@ -54,6 +55,6 @@ export function cellsOfTable(project: Project, id: string, newId: () => string):
 /** The first row of a table as everything begins; without anything in it where there is none. */
 function firstRow(project: Project, table: Control): Readonly<Record<string, unknown>> {
   const sample = sampleOf(project, table, textInForce(table, { name: 'rows' }, ['']) ?? '');
-  const [first] = 'value' in sample && Array.isArray(sample.value) ? (sample.value as unknown[]) : [];
-  return typeof first === 'object' && first !== null ? (first as Record<string, unknown>) : {};
+  const [first] = 'value' in sample && Array.isArray(sample.value) ? sample.value : [];
+  return isRecord(first) ? first : {};
 }

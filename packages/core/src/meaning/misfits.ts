@@ -8,6 +8,7 @@ import { readAttribute } from '../cascade/attributes.ts';
 import { convert } from '../cascade/values.ts';
 import { messageOf } from '../document/error-message.ts';
 import { fitting, stateTypes } from '../document/state.ts';
+import { isOneOf } from '../document/sure.ts';
 import type { StateType } from '../document/types.ts';
 import { actionNamed, alteringNamed } from '../expression/actions/catalogue.ts';
 import type { AssignmentOperator, BinaryOperator, Expression, Span, Statement } from '../expression/ast.ts';
@@ -160,7 +161,6 @@ function misfitInAction(statement: Statement, typeOf: TypeOf): Problem | undefin
   return undefined;
 }
 
-const isStateType = (type: string | undefined): type is StateType =>
-  (stateTypes as readonly (string | undefined)[]).includes(type);
+const isStateType = (type: string | undefined): type is StateType => isOneOf(stateTypes, type);
 
 const shown = (value: unknown): string => (typeof value === 'string' ? `“${value}”` : `\`${asText(value)}\``);

@@ -34,7 +34,10 @@ export type AttributeReading =
  *
  * @param control the control whose attributes they are; inside repeats it may name their items.
  */
-export function contextOf(project: Project, control?: Control): AttributeContext {
+export function contextOf(
+  project: Pick<Project, 'bands' | 'state' | 'screens'>,
+  control?: Control,
+): AttributeContext {
   const path = control ? pathTo(project, control.id) : [];
   const known = control ? knownOn(project, path[0]?.name) : project.state;
   const context = {
@@ -62,7 +65,10 @@ function ownNames(state: readonly StateVariable[]): ReadonlyMap<string, Readonly
 }
 
 /** The state variables that a screen knows: the project's, and its own. */
-export const knownOn = (project: Project, screen: string | undefined): readonly StateVariable[] =>
+export const knownOn = (
+  project: Pick<Project, 'state'>,
+  screen: string | undefined,
+): readonly StateVariable[] =>
   project.state.filter((variable) => variable.screen === undefined || variable.screen === screen);
 
 /** What the items are called that a control below some others stands for. */

@@ -4,6 +4,7 @@ import { textInForce } from '../cascade/cascade.ts';
 import { repetitionOf } from '../cascade/repetition.ts';
 import { messageOf } from '../document/error-message.ts';
 import { controlNames, effectiveNames } from '../document/names.ts';
+import { ownValue } from '../document/same.ts';
 import { entryOf, itemAt } from '../document/sure.ts';
 import { pathTo } from '../document/tree.ts';
 import { type Control, inForce, isDialog, type Project } from '../document/types.ts';
@@ -187,9 +188,9 @@ function branchOf(
       : [];
   const first: unknown = Array.isArray(value) ? value[0] : undefined;
   const list =
-    depth < deepestBranch && first !== undefined
+    depth < deepestBranch && Array.isArray(value) && first !== undefined
       ? [
-          branchOf('length', `${path}.length`, 'member', (value as unknown[]).length, depth + 1),
+          branchOf('length', `${path}.length`, 'member', value.length, depth + 1),
           branchOf('the first', `${path}[0]`, 'member', first, depth + 1),
         ]
       : [];
@@ -307,11 +308,7 @@ function membersOf(scope: Scope, names: readonly string[]): Readable[] {
       what: 'function',
     }));
   let value = attempt(() => scope(itemAt(names, 0)));
-  for (const name of names.slice(1))
-    value =
-      typeof value === 'object' && value !== null && Object.hasOwn(value, name)
-        ? (value as Record<string, unknown>)[name]
-        : undefined;
+  for (const name of names.slice(1)) value = ownValue(value, name);
   const type = Array.isArray(value) ? 'list' : typeof value;
   const calls =
     type === 'list' || type === 'string' || type === 'number' || type === 'boolean'

@@ -39,7 +39,7 @@ function textProblem(text: string): string | undefined {
 
 /** Values whose names are not checked, since what they name may be there later. */
 const contextWithoutNames = ({ bands }: Pick<Project, 'bands'>): AttributeContext => ({
-  ...contextOf({ bands, state: [], screens: [] } as unknown as Project),
+  ...contextOf({ bands, state: [], screens: [] }),
   namesKnown: false,
 });
 

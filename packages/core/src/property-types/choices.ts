@@ -1,5 +1,6 @@
 /** Types that allow some words and nothing else. */
 
+import { isOneOf } from '../document/sure.ts';
 import { fontFamilies, fontWeights } from '../text/fonts.ts';
 import type { Align, Justify } from '../values/css.ts';
 import { bad, good, type PropertyType } from './property-type.ts';
@@ -12,8 +13,8 @@ export function choiceType<T extends string>(name: string, words: readonly T[]):
     expects,
     words,
     read(text) {
-      const plain = text.trim() as T;
-      return words.includes(plain) ? good(plain, plain) : bad(text, expects, words);
+      const plain = text.trim();
+      return isOneOf(words, plain) ? good(plain, plain) : bad(text, expects, words);
     },
   };
 }

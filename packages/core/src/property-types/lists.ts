@@ -1,6 +1,7 @@
 /** Types of lists: data, things to choose from, ranges of a number. */
 
 import { quoted } from '../document/nearest.ts';
+import { isRecord } from '../document/record.ts';
 import { asText } from '../expression/evaluate.ts';
 import { bad, good, type PropertyType, printNumber, readNumber } from './property-type.ts';
 import { colourType } from './texts.ts';
@@ -65,8 +66,8 @@ export const entriesType: PropertyType<readonly Entry[]> = {
     if (!Array.isArray(result)) return { message: 'This is not a list.' };
     return {
       value: result.slice(0, mostEntries).map((item: unknown): Entry => {
-        if (typeof item !== 'object' || item === null) return { value: asText(item), label: asText(item) };
-        const { value, label } = item as { value?: unknown; label?: unknown };
+        if (!isRecord(item)) return { value: asText(item), label: asText(item) };
+        const { value, label } = item;
         return { value: asText(value ?? label), label: asText(label ?? value) };
       }),
     };

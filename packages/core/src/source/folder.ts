@@ -3,7 +3,7 @@
 import { projectProblem } from '../collections/project-problem.ts';
 import { messageOf } from '../document/error-message.ts';
 import { nameProblem } from '../document/names.ts';
-import { mostTableRows, rowsProblem, withRows } from '../document/stored-table.ts';
+import { initialRows, mostTableRows, rowsProblem, withRows } from '../document/stored-table.ts';
 import { entryOf, itemAt } from '../document/sure.ts';
 import type { Row } from '../document/table.ts';
 import type { Control, Project, StateVariable } from '../document/types.ts';
@@ -138,8 +138,10 @@ const rowLines = (rows: readonly Row[]): string =>
 export function printFolder(project: Project, rows: StoredRows = new Map()): Map<string, string> {
   // The rows of a table, and how many they are, stand in its own file.
   const files = new Map([['project.json', printProjectFile(project)]]);
-  for (const { name, initial, table } of project.state)
-    if (table) files.set(tableFile(name), rowLines(rows.get(table.id) ?? (initial as readonly Row[])));
+  for (const variable of project.state) {
+    const { name, table } = variable;
+    if (table) files.set(tableFile(name), rowLines(rows.get(table.id) ?? initialRows(variable)));
+  }
   for (const screen of project.screens)
     files.set(`screens/${screen.name}.screen.xml`, printScreen(screen, project.bands));
   return files;

@@ -5,6 +5,7 @@
 
 import { plainArrangement } from '../cascade/plain-values.ts';
 import { entryOf, itemAt } from '../document/sure.ts';
+import type { Placed } from '../document/tree.ts';
 import { type Location, locate } from '../document/tree.ts';
 import { type Control, inForce, type Project } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
@@ -12,7 +13,7 @@ import { mannerOf } from '../kinds/manner.ts';
 import { outlineOf, type Rectangle } from '../layout/rectangle.ts';
 import type { ScreenBox, ScreenLayout } from '../layout/screen-layout.ts';
 import type { Step } from './step.ts';
-import { type Placed, topmost } from './wrap.ts';
+import { topmost } from './wrap.ts';
 
 export type AlignEdge = 'left' | 'center' | 'right' | 'top' | 'middle' | 'bottom';
 /** What controls are lined up with. */

@@ -1,6 +1,8 @@
 /** The step that changes fields of an entity: only these, so that two people may change others at once. */
+
 import { collectionNamed, entityFault, withEntities } from '../collections/catalogue.ts';
 import { isRecord } from '../document/record.ts';
+import { ownValue } from '../document/same.ts';
 import { refuse, type StepKind } from './applied.ts';
 import { compared, isKey, mappedKey, namedEntity, namingFault } from './entity.ts';
 import { expectationOf, isExpectation, isExpected } from './expectation.ts';
@@ -23,9 +25,6 @@ export interface ChangeStep {
   readonly fields: Readonly<Record<string, FieldChange>>;
 }
 
-const fieldOf = (entity: object, field: string): unknown =>
-  (entity as Readonly<Record<string, unknown>>)[field];
-
 /** An entity with other values in some fields. */
 function withFields(entity: object, fields: ChangeStep['fields']): object {
   const next: Record<string, unknown> = { ...entity };
@@ -43,7 +42,7 @@ export const changeKind: StepKind<ChangeStep> = {
     const { collection, entity, index, entities } = found;
     const { of, key, fields } = step;
     const held = compared(collection, entity);
-    const stale = Object.entries(fields).find(([field, { was }]) => !isExpected(was, fieldOf(held, field)));
+    const stale = Object.entries(fields).find(([field, { was }]) => !isExpected(was, ownValue(held, field)));
     if (stale) return refuse(`\`${stale[0]}\` of \`${key}\` has another value meanwhile.`, key);
     const changed = withFields(entity, fields);
     const next = collection.succeeding?.(changed, entity) ?? changed;
@@ -63,8 +62,8 @@ export const changeKind: StepKind<ChangeStep> = {
           key,
           fields: Object.fromEntries(
             Object.keys(fields).map((field) => {
-              const before = fieldOf(entity, field);
-              const was = expectationOf(fieldOf(after, field));
+              const before = ownValue(entity, field);
+              const was = expectationOf(ownValue(after, field));
               return [field, before === undefined ? { was } : { was, to: before }];
             }),
           ),
@@ -75,7 +74,7 @@ export const changeKind: StepKind<ChangeStep> = {
   fault(_, step) {
     const naming = namingFault(step);
     if (naming) return naming;
-    const collection = collectionNamed(step.of as string)!;
+    const collection = collectionNamed(String(step.of))!;
     if (collection.inTree) return `A ${collection.word} changes by steps of the tree.`;
     const { fields } = step;
     if (!isKey(step.key) || !isRecord(fields) || Object.keys(fields).length === 0)

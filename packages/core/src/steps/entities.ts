@@ -1,6 +1,6 @@
 /** Steps of entities, each with what it expects to find, made from the entities themselves. */
 import { collectionNamed } from '../collections/catalogue.ts';
-import { same } from '../document/same.ts';
+import { ownValue, same } from '../document/same.ts';
 import type { ChangeStep, FieldChange } from './change.ts';
 import type { DropStep } from './drop.ts';
 import { compared } from './entity.ts';
@@ -28,13 +28,13 @@ export function dropping(of: string, entity: object): DropStep {
 export function changing<E extends object>(of: string, before: E, after: E): ChangeStep[] {
   const collection = collectionNamed(of)!;
   const next = collection.succeeding?.(after, before) ?? after;
-  const held = compared(collection, before) as Readonly<Record<string, unknown>>;
+  const held = compared(collection, before);
   const fields: Record<string, FieldChange> = {};
   for (const field of collection.fields) {
-    const now = (before as Readonly<Record<string, unknown>>)[field];
-    const to = (next as Readonly<Record<string, unknown>>)[field];
+    const now = ownValue(before, field);
+    const to = ownValue(next, field);
     if (same(now, to)) continue;
-    const was = expectationOf(held[field]);
+    const was = expectationOf(ownValue(held, field));
     fields[field] = to === undefined ? { was } : { was, to };
   }
   return Object.keys(fields).length === 0

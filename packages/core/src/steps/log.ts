@@ -1,4 +1,5 @@
 /** Entries of the log as they travel between a window and the server, and why one is not stored. */
+import { isRecord } from '../document/record.ts';
 import type { Project } from '../document/types.ts';
 import type { LogEntry } from './history.ts';
 import { longestEntry, longestGroup, longestLabel, mostStepsOfEntry } from './limits.ts';
@@ -50,8 +51,8 @@ const kinds = ['change', 'undo', 'redo'];
 
 /** What is wrong with the shape of an entry from outside, its steps left aside; undefined where nothing is. */
 export function entryProblem(entry: unknown): string | undefined {
-  if (typeof entry !== 'object' || entry === null) return 'An entry is not an object.';
-  const { sequence, kind, label, group, takes, steps } = entry as Partial<Record<keyof SentEntry, unknown>>;
+  if (!isRecord(entry)) return 'An entry is not an object.';
+  const { sequence, kind, label, group, takes, steps } = entry;
   const isNumber = (value: unknown) => Number.isSafeInteger(value) && Number(value) >= 0;
   if (!isNumber(sequence)) return 'An entry has no number.';
   if (!kinds.includes(String(kind))) return `An entry is one of ${kinds.join(', ')}.`;

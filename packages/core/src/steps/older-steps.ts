@@ -2,6 +2,7 @@
 
 import { collectionNamed, entitiesOf, entityOf } from '../collections/catalogue.ts';
 import type { Collection } from '../collections/collection.ts';
+import { isRecord } from '../document/record.ts';
 import { itemAt } from '../document/sure.ts';
 import type { Project } from '../document/types.ts';
 import { changing, dropping, putting } from './entities.ts';
@@ -14,7 +15,7 @@ export type AnyStep = Readonly<Record<string, unknown>> & { readonly type: strin
 function stepsToList(project: Project, collection: Collection, list: readonly object[]): Step[] {
   const { id, compare } = collection;
   const migrate = collection.migrations?.[1];
-  const wanted = (migrate?.(list) ?? list) as readonly object[];
+  const wanted: readonly object[] = migrate?.(list).filter(isRecord) ?? list;
   const keys = new Set(wanted.map((each) => collection.keyOf(each)));
   const steps: Step[] = [];
   let order = entitiesOf(project, collection).map((each) => collection.keyOf(each));
@@ -49,7 +50,7 @@ function newer(project: Project, step: AnyStep): Step[] {
   if (step.type === 'rename' && 'control' in step) return [{ ...step, type: 'name' } as unknown as Step];
   const collection = step.type === 'project' ? collectionNamed(String(step.key)) : undefined;
   if (!collection || !Array.isArray(step.value)) return [step as unknown as Step];
-  return stepsToList(project, collection, step.value as object[]);
+  return stepsToList(project, collection, step.value);
 }
 
 /**

@@ -55,7 +55,7 @@ export const putKind: StepKind<PutStep> = {
   fault(project, step) {
     const naming = namingFault(step);
     if (naming) return naming;
-    const collection = collectionNamed(step.of as string)!;
+    const collection = collectionNamed(String(step.of))!;
     if (collection.inTree) return `A ${collection.word} comes by a step of the tree.`;
     if (step.before !== undefined && !isKey(step.before)) return 'An addition has no place.';
     return entityFault(collection, step.entity, project)?.message;

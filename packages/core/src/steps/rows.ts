@@ -1,5 +1,6 @@
 /** Steps that change rows of a list of records: of one that the document holds, and of a table beside it. */
 
+import { isRecord } from '../document/record.ts';
 import { same } from '../document/same.ts';
 import { countValues, mostValues } from '../document/state.ts';
 import {
@@ -133,13 +134,13 @@ function rowsFault(step: Readonly<Record<string, unknown>>): string | undefined 
 function setProblem(set: unknown): string | undefined {
   if (Array.isArray(set))
     return set.length > mostRowsOfStep ? `A step carries at most ${mostRowsOfStep} rows.` : rowsProblem(set);
-  if (typeof set !== 'object' || set === null) return 'A change of rows has none.';
-  const { batch, count, first } = set as Record<string, unknown>;
+  if (!isRecord(set)) return 'A change of rows has none.';
+  const { batch, count, first } = set;
   if (typeof batch !== 'string' || !/^[\w-]{1,64}$/.test(batch)) return 'A batch of rows has no name.';
   if (!Number.isInteger(count) || Number(count) < 0) return 'A batch of rows has no count.';
   const problem = rowsProblem(first);
   if (problem) return problem;
-  return (first as unknown[]).length > Number(count)
+  return Array.isArray(first) && first.length > Number(count)
     ? 'A batch of rows has more rows than it says.'
     : undefined;
 }

@@ -3,6 +3,7 @@
  * project and the step that takes it back; a step that does not fit gives a reason instead. Each kind of step is a file
  * that says everything about it (`StepKind`), and a line here.
  */
+import { isRecord } from '../document/record.ts';
 import { entryOf } from '../document/sure.ts';
 import type { Project } from '../document/types.ts';
 import type { Applied, Renamed, StepKind } from './applied.ts';
@@ -108,10 +109,8 @@ export function applySteps(project: Project, steps: readonly Step[]): AppliedAll
 
 /** What is wrong with a step that came from outside; undefined where nothing is. */
 export function stepProblem(project: Project, step: unknown): string | undefined {
-  if (typeof step !== 'object' || step === null || Array.isArray(step)) return 'A step is not an object.';
-  const { type } = step as { type?: unknown };
+  if (!isRecord(step)) return 'A step is not an object.';
+  const { type } = step;
   const kind = typeof type === 'string' ? kinds.get(type) : undefined;
-  return kind
-    ? kind.fault(project, step as Record<string, unknown>)
-    : `There is no step \`${String(type).slice(0, 64)}\`.`;
+  return kind ? kind.fault(project, step) : `There is no step \`${String(type).slice(0, 64)}\`.`;
 }

@@ -3,14 +3,11 @@
 import { plainArrangement } from '../cascade/plain-values.ts';
 import { effectiveNames, freshName } from '../document/names.ts';
 import { entryOf } from '../document/sure.ts';
-import { type Location, locate, locationsIn } from '../document/tree.ts';
+import { type Location, locate, locationsIn, type Placed, placedAt } from '../document/tree.ts';
 import type { Control, Project, PropertyValue } from '../document/types.ts';
 import { confinesProblem, kindNamed, kindOf } from '../kinds/catalogue.ts';
 import type { Kind } from '../kinds/kind.ts';
 import type { Step } from './step.ts';
-
-/** A control that is no screen, and where it is. */
-export type Placed = Location & { readonly parent: Control };
 
 /**
  * The controls of some ids that stand on their own: no screens, none inside another of them, in document order.
@@ -22,8 +19,8 @@ export function topmost(project: Project, ids: readonly string[]): Placed[] {
     return false;
   };
   const found = [...wanted].flatMap((id): Placed[] => {
-    const at = locate(project, id);
-    return at?.parent && !isInside(at) ? [at as Placed] : [];
+    const at = placedAt(project, id);
+    return at && !isInside(at) ? [at] : [];
   });
   if (found.length < 2) return found;
   const order = new Map(

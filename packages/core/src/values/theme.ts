@@ -2,6 +2,7 @@
  * The theme: the look that all controls of a project start from. It is the last layer of the cascade; what is laid out,
  * painted or exported gets one as a value, so that two projects, or two modes of one, can have different ones.
  */
+import { keysOf } from '../document/sure.ts';
 
 /** Colours of the roles that kinds and attributes name, in light surroundings, of the theme that ships. */
 export const colours = {
@@ -19,7 +20,7 @@ export const colours = {
 
 /** What a colour is for; an attribute may name one instead of a hexadecimal colour. */
 export type ColourRole = keyof typeof colours;
-export const colourRoles = Object.keys(colours) as readonly ColourRole[];
+export const colourRoles = keysOf(colours);
 const roles: ReadonlySet<string> = new Set(colourRoles);
 const isRole = (text: string): text is ColourRole => roles.has(text);
 

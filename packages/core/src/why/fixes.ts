@@ -33,10 +33,10 @@ class Fixes {
 
   /** @param changes what to set: control, property, value; null takes it away. */
   add(label: string, ...changes: readonly (readonly [string, string, string | null])[]): void {
-    const steps = changes.map(([id, property, value]) => this.step(id, property, value));
+    const steps = changes.flatMap(([id, property, value]) => this.step(id, property, value) ?? []);
     const same = (fix: Fix) => JSON.stringify(fix.steps) === JSON.stringify(steps);
-    if (steps.some((step) => step === undefined) || this.list.some(same)) return;
-    this.list.push({ label, steps: steps as Step[] });
+    if (steps.length < changes.length || this.list.some(same)) return;
+    this.list.push({ label, steps });
   }
 }
 

@@ -179,16 +179,28 @@ export function placeSentence(on: ExplainedScreen, found: Found, axis: 'x' | 'y'
   if (reason.by === 'pin') return `${self} is held by its pins in ${name}.`;
   if (reason.by === 'free') return `${self} has no pin along this axis, so it stands ${start} of ${name}.`;
   if (reason.by === 'flow') {
-    const spread = { center: middle, end, between: 'spread out', around: 'spread out', evenly: 'spread out' };
-    const how = spread[reason.word as keyof typeof spread];
+    const spread: Readonly<Record<string, string>> = {
+      center: middle,
+      end,
+      between: 'spread out',
+      around: 'spread out',
+      evenly: 'spread out',
+    };
+    const how = reason.word === undefined ? undefined : spread[reason.word];
     const siblings = reason.parts.find(({ what }) => what === 'siblings')?.value ?? 0;
     const behind = siblings !== 0 ? 'behind what stands in front of it' : `first, ${start}`;
     return how
       ? `${self} stands ${behind} in ${name}, which puts its children ${how} because it says \`justify="${reason.word}"\`.`
       : `${self} stands ${behind} in ${name}.`;
   }
-  const where = { center: middle, end, baseline: 'on the baseline', stretch: start, start };
-  const place = where[reason.word as keyof typeof where] ?? start;
+  const where: Readonly<Record<string, string>> = {
+    center: middle,
+    end,
+    baseline: 'on the baseline',
+    stretch: start,
+    start,
+  };
+  const place = (reason.word === undefined ? undefined : where[reason.word]) ?? start;
   const who = reason.own ? 'because it says so itself' : `because ${name} says \`align="${reason.word}"\``;
   if (reason.word === 'stretch') return `${self} fills ${name} across, so it begins ${start}.`;
   const grid = parent.laid.box.content.type === 'grid';

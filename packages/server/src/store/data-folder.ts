@@ -19,9 +19,9 @@ export class FolderRefused extends Error {}
 
 /** When the newest migration that this version knows was made, ms since 1970. */
 function newestMigration(): number {
-  const journal = JSON.parse(
+  const journal: { entries: { when: number }[] } = JSON.parse(
     readFileSync(join(workspace, 'packages/server/drizzle/meta/_journal.json'), 'utf8'),
-  ) as { entries: { when: number }[] };
+  );
   return Math.max(...journal.entries.map(({ when }) => when));
 }
 
@@ -29,15 +29,10 @@ function newestMigration(): number {
 function isNewer(file: string): boolean {
   const database = new Database(file);
   try {
-    const [row] = database
-      .prepare("SELECT count(*) FROM sqlite_master WHERE name = '__drizzle_migrations'")
-      .raw()
-      .all() as [number][];
-    if (!row?.[0]) return false;
-    const [newest] = database.prepare('SELECT max(created_at) FROM __drizzle_migrations').raw().all() as [
-      number,
-    ][];
-    return Number(newest?.[0] ?? 0) > newestMigration();
+    const numberOf = (query: string) => Number(database.prepare(query).pluck().get() ?? 0);
+    if (numberOf("SELECT count(*) FROM sqlite_master WHERE name = '__drizzle_migrations'") === 0)
+      return false;
+    return numberOf('SELECT max(created_at) FROM __drizzle_migrations') > newestMigration();
   } finally {
     database.close();
   }

@@ -38,6 +38,9 @@ export interface Run {
   readonly isTooLong: boolean;
 }
 
+/** Steps as the database has them. */
+export const stepsIn = (text: string): Step[] => JSON.parse(text);
+
 /** Does to the rows of tables what a step does. @returns why it cannot. */
 export type ApplyToRows = (
   tx: Transaction,
@@ -112,7 +115,7 @@ const fromRow = (row: typeof entries.$inferSelect): StoredEntry => {
     label,
     ...(group === null ? {} : { group }),
     ...(takes === null ? {} : { takes }),
-    steps: JSON.parse(row.steps) as Step[],
+    steps: stepsIn(row.steps),
     time,
   };
 };
@@ -192,7 +195,7 @@ export class Log {
       .from(entries)
       .where(and(eq(entries.projectId, id), eq(entries.revision, revision)))
       .get();
-    return row ? (JSON.parse(row.inverse) as Step[]) : [];
+    return row ? stepsIn(row.inverse) : [];
   }
 
   /** The number that a client's next entry has. */
@@ -220,7 +223,7 @@ export class Log {
       .orderBy(desc(entries.revision))
       .limit(1)
       .get();
-    for (const step of row ? (JSON.parse(row.inverse) as Step[]) : []) {
+    for (const step of row ? stepsIn(row.inverse) : []) {
       const lost =
         step.type === 'insert' ? [...walk(step.control)].find((each) => each.id === control) : undefined;
       if (lost) return { label: row!.label, name: lost.name ?? lost.kind };
@@ -309,9 +312,7 @@ export class Log {
       )
       .orderBy(asc(entries.revision))
       .all();
-    return rows.flatMap(({ steps }) =>
-      (JSON.parse(steps) as Step[]).flatMap((step) => renamingOf(step) ?? []),
-    );
+    return rows.flatMap(({ steps }) => stepsIn(steps).flatMap((step) => renamingOf(step) ?? []));
   }
 
   #known(tx: Transaction, id: string, clientId: string, sequence: number): StoredEntry | undefined {

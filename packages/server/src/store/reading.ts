@@ -4,7 +4,6 @@
  * older format becomes one of the newest as it is read.
  */
 import {
-  type AnyStep,
   applySteps,
   itemAt,
   messageOf,
@@ -16,6 +15,7 @@ import {
 } from '@hovrin/core';
 import { and, asc, desc, eq, gt, lte } from 'drizzle-orm';
 import type { Db } from './database.ts';
+import { stepsIn } from './log.ts';
 import { entries, projects, snapshots, unreadable } from './schema.ts';
 
 export interface ReadProject {
@@ -58,8 +58,7 @@ const newerFormat = (sentence: string): string | undefined =>
 /** What an entry makes of a project. */
 function applied(project: Project, row: EntryRow, isOlder: boolean) {
   try {
-    const stored = JSON.parse(row.steps) as AnyStep[];
-    const steps = isOlder ? newestSteps(project, stored) : (stored as unknown as Step[]);
+    const steps = isOlder ? newestSteps(project, JSON.parse(row.steps)) : stepsIn(row.steps);
     if (!steps) return { reason: 'Its steps do not apply.' };
     const after = applySteps(project, steps);
     return after.ok ? { steps, project: after.project, inverse: after.inverse } : { reason: after.reason };

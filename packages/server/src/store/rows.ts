@@ -9,6 +9,7 @@ import {
   type Column,
   countOf,
   firstRows,
+  initialRows,
   isBatch,
   orderOfRows,
   type Project,
@@ -115,8 +116,8 @@ export class RowStore {
 
   /** A project that holds as many of its tables' first rows as it may. */
   withFirstRows(projectId: string, project: Project): Project {
-    const isShort = ({ initial, table }: StateVariable) =>
-      table !== undefined && (initial as readonly Row[]).length < Math.min(firstRows, table.rows);
+    const isShort = (variable: StateVariable) =>
+      variable.table !== undefined && initialRows(variable).length < Math.min(firstRows, variable.table.rows);
     if (!project.state.some(isShort)) return project;
     return {
       ...project,
@@ -205,7 +206,7 @@ export class RowStore {
       .from(batches)
       .where(and(eq(batches.projectId, projectId), eq(batches.id, id)))
       .get();
-    return found && (JSON.parse(inflateSync(found.rows).toString('utf8')) as Row[]);
+    return found && JSON.parse(inflateSync(found.rows).toString('utf8'));
   }
 
   private table(projectId: string, tableId: string, db: Writing = this.db): HeldTable {
@@ -218,7 +219,7 @@ export class RowStore {
       .where(ofTable(projectId, tableId))
       .orderBy(asc(records.place))
       .all()
-      .map(({ row }) => JSON.parse(row) as Row);
+      .map(({ row }): Row => JSON.parse(row));
     return this.hold(projectId, tableId, rows);
   }
 

@@ -6,6 +6,7 @@
 import {
   type Appended,
   type HistoryEntry,
+  initialRows,
   newScreen,
   type Project,
   projectProblem,
@@ -149,8 +150,8 @@ export class Store {
     rows: StoredRows = new Map(),
     how: { readonly isForeign?: boolean; readonly isComing?: boolean } = {},
   ): string {
-    const rowsOfTable = ({ initial, table }: StateVariable): readonly Row[] =>
-      rows.get(table!.id) ?? (initial as readonly Row[]);
+    const rowsOfTable = (variable: StateVariable): readonly Row[] =>
+      (variable.table && rows.get(variable.table.id)) ?? initialRows(variable);
     const tables = project.state.filter(({ table }) => table);
     const problem =
       projectProblem(project) ??

@@ -8,7 +8,7 @@ import { RowStore } from '../store/rows.ts';
 import { type Jobs, jobs } from './jobs.ts';
 import type { Order } from './workshop.ts';
 
-const { file } = workerData as { file: string };
+const { file }: { file: string } = workerData;
 const { db } = openDatabase(file, { isReader: true });
 
 parentPort!.on('message', async ({ job, given }: Order) => {

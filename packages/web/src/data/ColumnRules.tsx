@@ -1,5 +1,12 @@
 /** Type and rules of a column. */
-import { type Column, type ColumnType, columnTypes, type Reference, type Rewriting } from '@hovrin/core';
+import {
+  type Column,
+  type ColumnType,
+  columnTypes,
+  isOneOf,
+  type Reference,
+  type Rewriting,
+} from '@hovrin/core';
 
 const typeWords: Readonly<Record<ColumnType, string>> = {
   text: 'text',
@@ -27,7 +34,8 @@ export function ColumnRules({ column, targets, onSet }: ColumnRulesProps) {
           className="field flex-1"
           value={column.type}
           onChange={(event) => {
-            const type = event.target.value as ColumnType;
+            const type = event.target.value;
+            if (!isOneOf(columnTypes, type)) return;
             onSet(`Type of ${column.name}`, { type }, { what: 'retype', column: column.name, type });
           }}
         >

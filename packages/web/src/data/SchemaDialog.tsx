@@ -1,5 +1,5 @@
 /** A form from a JSON Schema: pasted or taken from a file, with what it will ask before it is made. */
-import { questionsOfSchema, type SchemaReading } from '@hovrin/core';
+import { messageOf, questionsOfSchema, type SchemaReading } from '@hovrin/core';
 import { Upload } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { Dialog } from '../parts/Dialog.tsx';
@@ -18,7 +18,7 @@ function reading(text: string): { read?: SchemaReading; problem?: string } {
   try {
     return { read: questionsOfSchema(JSON.parse(text)) };
   } catch (error) {
-    const { message } = error as Error;
+    const message = messageOf(error);
     return { problem: error instanceof SyntaxError ? `This is not JSON yet: ${message}` : message };
   }
 }

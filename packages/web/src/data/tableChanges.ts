@@ -5,6 +5,7 @@ import {
   countOf,
   emptyValues,
   fitting,
+  initialRows,
   type Rewriting,
   type Row,
   type RowSet,
@@ -73,7 +74,7 @@ export function retype(variable: StateVariable, type: ChosenType): Step[] | stri
   const { name } = variable;
   const rows = rowsOf(variable);
   if (type === 'table') {
-    if (variable.type === 'list' && (variable.initial as readonly unknown[]).length > 0 && !rows)
+    if (variable.type === 'list' && initialRows(variable).length > 0 && !rows)
       return `Not all that ${name} holds are records, so it is no table yet.`;
     return [...changed(variable, asTable), ...rowSteps(name, { added: rows ?? [] }, 0)];
   }

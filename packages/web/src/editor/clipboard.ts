@@ -42,10 +42,13 @@ export function keepCopied(controls: readonly Control[], bands: readonly Band[])
   void navigator.clipboard?.writeText(kept.text).catch(() => undefined);
 }
 
+/** What was kept last. @throws SyntaxError where it cannot be read. */
+const keptNow = (): Partial<Kept> => JSON.parse(localStorage.getItem(key) ?? '{}');
+
 /** The controls copied last; none where nothing was. */
 export function copied(): Control[] {
   try {
-    const { text, bands } = JSON.parse(localStorage.getItem(key) ?? '{}') as Partial<Kept>;
+    const { text, bands } = keptNow();
     return fromSource(text ?? '', bands ?? defaultBands) ?? [];
   } catch {
     return [];
@@ -55,7 +58,7 @@ export function copied(): Control[] {
 /** The text that was copied last. */
 export const copiedText = (): string => {
   try {
-    return (JSON.parse(localStorage.getItem(key) ?? '{}') as Partial<Kept>).text ?? '';
+    return keptNow().text ?? '';
   } catch {
     return '';
   }
@@ -68,7 +71,8 @@ export const keepTaken = (aspect: Aspect, taken: Taken): void =>
 /** The look or size kept last. */
 export function taken(aspect: Aspect): Taken | undefined {
   try {
-    return (JSON.parse(localStorage.getItem(`${key}.${aspect}`) ?? 'null') as Taken | null) ?? undefined;
+    const found: Taken | null = JSON.parse(localStorage.getItem(`${key}.${aspect}`) ?? 'null');
+    return found ?? undefined;
   } catch {
     return undefined;
   }

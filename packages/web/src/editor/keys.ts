@@ -49,7 +49,8 @@ export const keyWords = (keys: string): string =>
 
 /** Whether keys go into a field or a menu rather than to the bench. */
 function isTaken(event: KeyboardEvent | ClipboardEvent): boolean {
-  const target = event.target as HTMLElement;
+  const { target } = event;
+  if (!(target instanceof HTMLElement)) return false;
   if (target.closest('[role="menu"], [role="dialog"], [role="listbox"], .cm-editor')) return true;
   // Enter presses what it stands on.
   if (event instanceof KeyboardEvent && event.key === 'Enter' && target.closest('button, a, summary, input'))

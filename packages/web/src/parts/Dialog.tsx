@@ -22,7 +22,8 @@ export function Dialog({
           aria-describedby={undefined}
           onOpenAutoFocus={(event) => {
             // One comes to a dialog to fill it in, not to close it.
-            const dialog = event.currentTarget as HTMLElement;
+            const dialog = event.currentTarget;
+            if (!(dialog instanceof HTMLElement)) return;
             const field =
               dialog.querySelector<HTMLInputElement>('[data-begin]') ??
               dialog.querySelector<HTMLInputElement>('input:not([type="file"]), textarea');
@@ -33,7 +34,8 @@ export function Dialog({
           }}
           onEscapeKeyDown={(event) => {
             // What is being typed in a cell is given up first.
-            if ((event.target as HTMLElement).closest('[data-keeps-escape]')) event.preventDefault();
+            if (event.target instanceof HTMLElement && event.target.closest('[data-keeps-escape]'))
+              event.preventDefault();
           }}
           className="fixed top-1/2 left-1/2 z-50 flex max-h-[85vh] -translate-x-1/2 -translate-y-1/2 flex-col rounded-md border border-rule bg-sheet shadow-xl"
           style={{ width, maxWidth: 'calc(100vw - 32px)' }}

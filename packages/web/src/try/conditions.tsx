@@ -1,5 +1,5 @@
 /** In which conditions the application runs: how large text is, which way it reads, whether all sizes are one person's. */
-import { manyRows, type SampleCondition, sampleConditions, sampleWords } from '@hovrin/core';
+import { isOneOf, manyRows, type SampleCondition, sampleConditions, sampleWords } from '@hovrin/core';
 
 export interface Conditions {
   /** The reader's text scale; 1 is plain. */
@@ -69,7 +69,9 @@ export function ConditionFields({
         aria-label="Rows of tables"
         title="What the application is like with no rows, one, many, or long texts in them"
         value={conditions.sample}
-        onChange={(event) => onConditions({ ...conditions, sample: event.target.value as SampleCondition })}
+        onChange={({ target: { value: sample } }) =>
+          isOneOf(sampleConditions, sample) && onConditions({ ...conditions, sample })
+        }
       >
         {sampleConditions.map((sample) => (
           <option key={sample} value={sample}>

@@ -19,7 +19,7 @@ export function usePage(address: string | undefined, attempt: number): PageState
       async (answer) => {
         if (answer.ok) setState({ what: 'there' });
         else {
-          const { error } = (await answer.json().catch(() => ({}))) as { error?: string };
+          const { error }: { error?: string } = await answer.json().catch(() => ({}));
           setState({ what: 'failed', message: error ?? `The server answered ${answer.status}.` });
         }
       },

@@ -1,5 +1,5 @@
 /** The path from the project down to the selection, each part a button; on its right what is always at hand. */
-import { effectiveNames, locate, pathTo, sampleConditions, sampleWords } from '@hovrin/core';
+import { effectiveNames, keysOf, locate, pathTo, sampleConditions, sampleWords } from '@hovrin/core';
 import { Grid2x2, Keyboard, Play } from 'lucide-react';
 import { useNavigate } from 'react-router';
 import { useWorkplace } from '../editor/context.tsx';
@@ -7,7 +7,7 @@ import { keyWords } from '../editor/keys.ts';
 import { HistoryButtons } from '../PlaceHeader.tsx';
 import { Menu } from '../parts/Menu.tsx';
 import { SavingSign } from '../saving/SavingSign.tsx';
-import { type Outlines, outlineWords, useBenchView } from './bench/benchView.ts';
+import { outlineWords, useBenchView } from './bench/benchView.ts';
 import { usualZooms, type Zoom } from './bench/zoom.ts';
 import { useShownSelection } from './useShownSelection.ts';
 
@@ -139,10 +139,10 @@ function SeeingMenu() {
         </button>
       }
       entries={[
-        ...Object.entries(outlineWords).map(([name, label]) => ({
-          label,
+        ...keysOf(outlineWords).map((name) => ({
+          label: outlineWords[name],
           checked: seeing.outlines === name,
-          onSelect: () => see({ outlines: name as Outlines }),
+          onSelect: () => see({ outlines: name }),
         })),
         {
           label: 'Names on outlines',

@@ -59,7 +59,7 @@ export function explicitTracks(
   of: number | undefined,
 ): ExplicitTracks {
   const repeated = list.find(isAuto);
-  const written = list.filter((part) => !isAuto(part)) as Track[];
+  const written = list.filter((part): part is Track => !isAuto(part));
   if (!repeated)
     return {
       tracks: written.slice(0, mostTracks),

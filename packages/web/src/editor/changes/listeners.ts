@@ -88,12 +88,12 @@ export class Listeners {
       }, againAfter);
     };
     source.addEventListener('entry', ({ data }) => {
-      const { project, entry } = JSON.parse(data) as Told;
+      const { project, entry }: Told = JSON.parse(data);
       this.#since.set(project, Math.max(this.#since.get(project) ?? 0, entry.revision));
       this.#tell({ what: 'entry', entry }, project);
     });
     source.addEventListener('behind', ({ data }) => {
-      const { project, revision } = JSON.parse(data) as { project: string; revision: number };
+      const { project, revision }: { project: string; revision: number } = JSON.parse(data);
       this.#since.set(project, revision);
       this.#tell({ what: 'behind' }, project);
     });

@@ -11,6 +11,7 @@ import {
   type Placed,
   type Project,
   pathTo,
+  placedAt,
   topmost,
 } from '@hovrin/core';
 import { nanoid } from 'nanoid';
@@ -38,8 +39,7 @@ export interface Command {
 /** The first of the selection; undefined where nothing or a screen is selected. */
 export function selected({ state }: Editor): Placed | undefined {
   const [id] = state.selection;
-  const found = id === undefined ? undefined : locate(state.project, id);
-  return found?.parent ? (found as Placed) : undefined;
+  return id === undefined ? undefined : placedAt(state.project, id);
 }
 
 /** All that is selected and can be moved as it is: no screens, none inside another, in document order. */

@@ -5,6 +5,7 @@ import {
   locate,
   type Placed,
   type Project,
+  placedAt,
   plainArrangement,
   type Step,
   shiftPins,
@@ -28,8 +29,8 @@ export function moveTo(
 ): void {
   const { project } = editor.state;
   const all = ids.flatMap((id) => {
-    const found = locate(project, id);
-    return found?.parent && (!place || !contains(found.control, place.parent)) ? [found as Placed] : [];
+    const found = placedAt(project, id);
+    return found && (!place || !contains(found.control, place.parent)) ? [found] : [];
   });
   if (all.length === 0) return;
   const steps: Step[] = place ? orderSteps(project, all, place) : [];

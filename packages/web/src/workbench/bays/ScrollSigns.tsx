@@ -8,12 +8,10 @@ const thickness = 4;
 const away = 2;
 
 function styleOf({ box, axis, part }: ScrollSign, scale: number, rightToLeft: boolean): CSSProperties {
-  const [x, y, width, height] = [box.x, box.y, box.width, box.height].map((each) => each * scale) as [
-    number,
-    number,
-    number,
-    number,
-  ];
+  const x = box.x * scale;
+  const y = box.y * scale;
+  const width = box.width * scale;
+  const height = box.height * scale;
   return axis === 'vertical'
     ? {
         left: rightToLeft ? x + away : x + width - thickness - away,

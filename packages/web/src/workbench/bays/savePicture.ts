@@ -19,7 +19,7 @@ export async function svgOf(
   height: number,
   addressOf: (name: string) => string,
 ): Promise<string> {
-  const manifest = (await (await fetch('/fonts/fonts.json')).json()) as FontManifest;
+  const manifest: FontManifest = await (await fetch('/fonts/fonts.json')).json();
   const files = fontFilesOf(manifest, layout);
   const fonts = new Map<string, string>();
   const pictures = new Map<string, string>();

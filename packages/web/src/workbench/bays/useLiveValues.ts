@@ -30,7 +30,7 @@ export function useLiveValues(project: Project, seconds: number): LiveValues {
         ),
   );
   useEffect(() => {
-    const feeds = JSON.parse(listened) as readonly Required<Pick<StateVariable, 'name' | 'type' | 'feed'>>[];
+    const feeds: readonly Required<Pick<StateVariable, 'name' | 'type' | 'feed'>>[] = JSON.parse(listened);
     setValues(nothing);
     if (feeds.length === 0) return;
     const latest = new Map<string, StateVariable['initial']>();

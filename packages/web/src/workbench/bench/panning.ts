@@ -14,9 +14,9 @@ export function usePanning(area: RefObject<HTMLElement | null>): boolean {
       setHeld(on);
     };
     const key = (event: KeyboardEvent) => {
-      const target = event.target as HTMLElement;
-      if (event.key !== ' ' || target.closest('input, textarea, select, button, [role="menu"], .cm-editor'))
-        return;
+      const { target } = event;
+      if (event.key !== ' ' || !(target instanceof HTMLElement)) return;
+      if (target.closest('input, textarea, select, button, [role="menu"], .cm-editor')) return;
       if (event.type === 'keydown') event.preventDefault();
       hold(event.type === 'keydown');
     };

@@ -1,5 +1,5 @@
 /** Keys of the bench besides those of commands: drawers, widths, what is seen, zoom, ways from here. */
-import type { Control, Finding } from '@hovrin/core';
+import { type Control, type Finding, keysOf } from '@hovrin/core';
 import type { RefObject } from 'react';
 import { useNavigate } from 'react-router';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
@@ -8,7 +8,7 @@ import { nextBand, nextProblem, upperBand } from '../scope.ts';
 import { type BenchView, type Outlines, outlineWords } from './benchView.ts';
 import { farther, nearer, type Zoom } from './zoom.ts';
 
-const outlineOrder = Object.keys(outlineWords) as Outlines[];
+const outlineOrder = keysOf(outlineWords);
 /** What `O` shows next. */
 const next = (outlines: Outlines): Outlines =>
   outlineOrder[(outlineOrder.indexOf(outlines) + 1) % outlineOrder.length] ?? 'off';

@@ -4,6 +4,7 @@ import {
   confinesProblem,
   effectiveNames,
   type Kind,
+  keysOf,
   kindOf,
   kinds,
   locate,
@@ -22,7 +23,7 @@ export const groupWords: Readonly<Record<Kind['group'], string>> = {
   ask: 'Ask',
   act: 'Act',
 };
-export const groups = Object.keys(groupWords) as Kind['group'][];
+export const groups = keysOf(groupWords);
 
 /** Kinds that can be placed, in the order of their groups. */
 export const placeable: readonly Kind[] = groups.flatMap((group) =>

@@ -139,7 +139,7 @@ function Ignored({ screen }: { screen: Control }) {
       <h3 className="px-1 font-semibold text-quiet">Ignored</h3>
       <ul className="text-quiet">
         {ignored.map(([key, reason]) => {
-          const [id, check] = key.split(' ') as [string, string];
+          const [id = '', check = ''] = key.split(' ');
           const control = locate(project, id)?.control;
           return (
             control && (

@@ -37,10 +37,10 @@ export function stripesOf(
   controls: readonly Control[],
   names: ReadonlyMap<string, string>,
 ): Stripe[] {
-  const stripes = controls.map(({ id }) => ({
+  const stripes = controls.map(({ id }): Stripe & { points: Stripe['points'][number][] } => ({
     control: id,
     name: names.get(id) ?? '',
-    points: [] as Stripe['points'][number][],
+    points: [],
   }));
   for (const { stretch } of parts) {
     const indexes = controls.map(({ id }) =>

@@ -19,7 +19,7 @@ export class SourceDrafts {
 
   private read(key: string): Draft | undefined {
     const text = sessionStorage.getItem(key);
-    return text === null ? undefined : (JSON.parse(text) as Draft);
+    return text === null ? undefined : JSON.parse(text);
   }
 
   /** What stands in the editor and cannot be read. */
