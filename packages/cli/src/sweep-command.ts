@@ -5,6 +5,7 @@ import {
   entryOf,
   itemAt,
   itemName,
+  numberAt,
   type SweepPart,
   sweep,
   sweepChangeWords,
@@ -107,7 +108,9 @@ function readable(
       control !== undefined && (only === undefined ? control === screen.id : names.get(control) === only),
   );
   const size = (numbers: Float64Array) =>
-    shown < 0 ? 'hidden' : `${exact(numbers[4 * shown + 2]!)} x ${exact(numbers[4 * shown + 3]!)}`;
+    shown < 0
+      ? 'hidden'
+      : `${exact(numberAt(numbers, 4 * shown + 2))} x ${exact(numberAt(numbers, 4 * shown + 3))}`;
   lines.push(
     `${exact(stretch.from)} to ${exact(stretch.to)}: ${only ?? screen.name ?? 'screen'} ${size(stretch.start)}${stretch.to > stretch.from ? ` to ${size(stretch.end)}` : ''}`,
   );

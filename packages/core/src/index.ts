@@ -61,7 +61,6 @@ export {
   rowCount,
   withRows,
 } from './document/stored-table.ts';
-export { entryOf, isOneOf, itemAt, keysOf } from './document/sure.ts';
 export {
   cellKey,
   cellText,
@@ -73,7 +72,16 @@ export {
   tableProblems,
 } from './document/table.ts';
 export { csvOf, readTableFile } from './document/table-file.ts';
-export { contains, locate, locationsIn, type Placed, pathTo, placedAt, walk } from './document/tree.ts';
+export {
+  contains,
+  locate,
+  locationOf,
+  locationsIn,
+  type Placed,
+  pathTo,
+  placedAt,
+  walk,
+} from './document/tree.ts';
 export {
   type Asset,
   asTyped,
@@ -256,6 +264,7 @@ export { scoped } from './steps/scope.ts';
 export { applyStep, applySteps, mapStep, type Step, stepProblem, touchedBy } from './steps/step.ts';
 export { type Aspect, giveTo, sameLook, type Taken, takeFrom } from './steps/take-over.ts';
 export { topmost, unwrap, wrapIn } from './steps/wrap.ts';
+export { entryOf, isOneOf, itemAt, keysOf, numberAt } from './sure.ts';
 export type { Change } from './sweep/change.ts';
 export { causeRank, sweepChangeWords, toldChanges } from './sweep/change-words.ts';
 export { boxAt } from './sweep/stretch.ts';

@@ -3,8 +3,8 @@
  * goes through it, again and again. Pure geometry; CSS px.
  */
 
-import { itemAt } from '../document/sure.ts';
 import { outlineOf, type Rectangle } from '../layout/rectangle.ts';
+import { itemAt } from '../sure.ts';
 
 /** Something that was placed. */
 export interface Placed extends Rectangle {

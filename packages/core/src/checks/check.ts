@@ -2,12 +2,13 @@
  * All checks of a screen that depend on its size: at every width, upright and across, at plain and doubled text. The
  * sweep gives stretches on which all moves linearly; what is wrong on them follows from their two ends.
  */
-import { itemAt } from '../document/sure.ts';
+
 import { walk } from '../document/tree.ts';
 import type { Control, Project } from '../document/types.ts';
 import { halfOpen } from '../layout/folded-screen.ts';
 import { ScreenView } from '../layout/screen-layout.ts';
 import { ViewBoxes } from '../layout/view-boxes.ts';
+import { itemAt } from '../sure.ts';
 import { sweepLayouts } from '../sweep/sweep.ts';
 import type { Shaper } from '../text/shaper.ts';
 import { changeFindings } from './changes.ts';

@@ -2,12 +2,12 @@
 
 import { readAttribute } from '../cascade/attributes.ts';
 import { effectiveNames } from '../document/names.ts';
-import { itemAt } from '../document/sure.ts';
 import { locate, pathIn, walk } from '../document/tree.ts';
 import { type Control, inForce, type Project } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import type { ScreenView } from '../layout/screen-layout.ts';
 import { applySteps, type Step } from '../steps/step.ts';
+import { itemAt } from '../sure.ts';
 import type { Fix } from '../why/explanation.ts';
 import { checkNamed } from './catalogue/index.ts';
 import type { Finding } from './finding.ts';

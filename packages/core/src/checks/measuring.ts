@@ -1,10 +1,12 @@
 /** Measures a screen box by box. */
+
 import { plainArrangement } from '../cascade/plain-values.ts';
 import type { Control } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import type { Box } from '../layout/box.ts';
 import type { Laid } from '../layout/laid.ts';
 import { PlacedBox, type ScreenBox, type ScreenLayout } from '../layout/screen-layout.ts';
+import { numberAt } from '../sure.ts';
 import { checks } from './catalogue/index.ts';
 import type { Ended } from './ended.ts';
 import type { Measure } from './measures.ts';
@@ -222,8 +224,13 @@ class Measuring {
     around: ScreenBox,
     screen: number,
   ): ScreenBox {
-    const x = this.startOf(around, screen) + places[2 * index]!;
-    return new PlacedBox(child, this.sided(x, child.width, screen), around.y + places[2 * index + 1]!, -1);
+    const x = this.startOf(around, screen) + numberAt(places, 2 * index);
+    return new PlacedBox(
+      child,
+      this.sided(x, child.width, screen),
+      around.y + numberAt(places, 2 * index + 1),
+      -1,
+    );
   }
 
   private isOnScreen({ reach: [start, end] }: Seen, { startX, endX, from, to }: Seeing): boolean {

@@ -1,8 +1,8 @@
 /** Findings in words. */
 
 import { effectiveNames } from '../document/names.ts';
-import { itemAt } from '../document/sure.ts';
 import type { Control } from '../document/types.ts';
+import { itemAt } from '../sure.ts';
 import { checkNamed } from './catalogue/index.ts';
 import type { Finding, Where } from './finding.ts';
 import { acrossHeight } from './heights.ts';

@@ -3,8 +3,8 @@
 import { didYouMean } from '../document/nearest.ts';
 import { isRecord } from '../document/record.ts';
 import { ownValue } from '../document/same.ts';
-import { itemAt } from '../document/sure.ts';
 import type { Project } from '../document/types.ts';
+import { entryOf, itemAt } from '../sure.ts';
 import { bands } from './bands.ts';
 import type { Collection, Fault } from './collection.ts';
 import { pictures } from './pictures.ts';
@@ -21,6 +21,9 @@ export const listedCollections = (): readonly Collection[] => collections().filt
 
 /** The collection of an id; undefined where there is none. */
 export const collectionNamed = (id: string): Collection | undefined => known.get(id);
+
+/** The collection of an id. @throws Error where there is none. */
+export const collectionOf = (id: string): Collection => entryOf(known, id);
 
 /** Adds a collection. @returns what takes it away again. */
 export function addCollection<E extends object>(collection: Collection<E>): () => void {

@@ -4,7 +4,7 @@ import { nameProblem } from '../document/names.ts';
 import { walk } from '../document/tree.ts';
 import { type Control, inForce, type Project, type StateVariable } from '../document/types.ts';
 import { pointedElsewhere } from '../expression/renaming.ts';
-import { kindNamed, kindOf } from '../kinds/catalogue.ts';
+import { kindOf } from '../kinds/catalogue.ts';
 import { controlProblem } from '../meaning/validate.ts';
 import type { AttributeText, Collection } from './collection.ts';
 
@@ -33,7 +33,7 @@ export const screens: Collection<Control> = {
   most: 1000,
   fields: ['id', 'kind', 'name', 'props', 'children', 'comments'],
   inTree: true,
-  keyOf: ({ name }) => name!,
+  keyOf: ({ name }) => name ?? '',
   keyProblem: nameProblem,
   fault: (screen, project) => {
     const message = controlProblem(project, screen, true);
@@ -43,7 +43,7 @@ export const screens: Collection<Control> = {
     id: name,
     kind: 'screen',
     name,
-    props: { ...kindNamed('screen')!.starter },
+    props: { ...kindOf({ kind: 'screen' }).starter },
     children: [],
   }),
   rekeyed: (screen, name) => ({ ...screen, name }),

@@ -6,7 +6,6 @@ import { valueNameProblem } from '../document/names.ts';
 import { isRecord } from '../document/record.ts';
 import { countValues, fitting, mostValues, stateTypes } from '../document/state.ts';
 import { storedTableProblem } from '../document/stored-table.ts';
-import { isOneOf } from '../document/sure.ts';
 import { columnTypes } from '../document/table.ts';
 import type { Column, Control, Feed, Project, StateVariable } from '../document/types.ts';
 import { namesOf, namesOfTemplate, renameIn } from '../expression/names.ts';
@@ -15,6 +14,7 @@ import { inEvent, usesIn } from '../expression/renaming.ts';
 import { parseTemplate } from '../expression/template.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import { usesOfState } from '../meaning/state-uses.ts';
+import { isOneOf } from '../sure.ts';
 import { type Collection, type Fault, onlyFields, type Use } from './collection.ts';
 
 const fields = [

@@ -3,7 +3,7 @@
  * that, and not the whole document. Versions share what did not change, so that it is found by looking at what is not
  * the same object; and the other side shares just as much.
  */
-import { entryOf, keysOf } from './sure.ts';
+import { entryOf, keysOf } from '../sure.ts';
 import type { Control, Project } from './types.ts';
 
 /** A control in the next version, as it differs from the one in its place. */

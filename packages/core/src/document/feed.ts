@@ -1,6 +1,7 @@
 /** Sources that give a variable its values while the application runs: which there are, and what is right about one. */
+
+import { itemAt } from '../sure.ts';
 import { isRecord } from './record.ts';
-import { itemAt } from './sure.ts';
 import type { StateVariable } from './types.ts';
 
 /** Where the simulated devices and services that ship lie, from the root of the server. */

@@ -1,4 +1,5 @@
 /** The known word most like a mistyped one, for "did you mean". */
+import { numberAt } from '../sure.ts';
 
 /** Edits (insert, remove, replace, swap) between two words, ignoring case. */
 export function distance(from: string, to: string): number {
@@ -10,15 +11,19 @@ export function distance(from: string, to: string): number {
     const next = [i];
     for (let j = 1; j <= b.length; j++) {
       const same = a[i - 1] === b[j - 1];
-      let best = Math.min(next[j - 1]! + 1, row[j]! + 1, row[j - 1]! + (same ? 0 : 1));
+      let best = Math.min(
+        numberAt(next, j - 1) + 1,
+        numberAt(row, j) + 1,
+        numberAt(row, j - 1) + (same ? 0 : 1),
+      );
       if (i > 1 && j > 1 && a[i - 1] === b[j - 2] && a[i - 2] === b[j - 1])
-        best = Math.min(best, before[j - 2]! + 1);
+        best = Math.min(best, numberAt(before, j - 2) + 1);
       next.push(best);
     }
     before = row;
     row = next;
   }
-  return row[b.length]!;
+  return numberAt(row, b.length);
 }
 
 /** Words longer than this are no mistyped names. */

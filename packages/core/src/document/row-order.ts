@@ -1,4 +1,5 @@
 /** Which rows of a table are shown and in which order: those in which something is found, sorted by a column. */
+import { itemAt } from '../sure.ts';
 import { cellText, type Row } from './table.ts';
 
 /** What is asked of a table. */
@@ -33,7 +34,7 @@ export function orderOfRows(rows: readonly Row[], { find = '', sort, descending 
   const keys = rows.map((row) => sortKey(row[sort]));
   const way = descending ? -1 : 1;
   return found.sort((a, b) => {
-    const [left, right] = [keys[a]!, keys[b]!];
+    const [left, right] = [itemAt(keys, a), itemAt(keys, b)];
     if (left.rank === nothing || right.rank === nothing) return left.rank - right.rank || a - b;
     return way * (left.rank - right.rank || compare(left.value, right.value)) || a - b;
   });

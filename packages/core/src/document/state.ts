@@ -1,7 +1,7 @@
 /** What state variables hold: their types, what fits a type, and how deep and long it may be. */
 
+import { keysOf } from '../sure.ts';
 import { forbiddenKeys } from './forbidden-keys.ts';
-import { keysOf } from './sure.ts';
 import type { StateType, StateValue } from './types.ts';
 
 /** How deep lists and records may stand in each other. */

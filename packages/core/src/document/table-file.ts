@@ -1,9 +1,9 @@
 /** Tables as files: CSV (RFC 4180, and the dialects that spreadsheets write), and JSON as a list of records. */
 
 import Papa from 'papaparse';
+import { itemAt } from '../sure.ts';
 import { messageOf } from './error-message.ts';
 import { isRecord } from './record.ts';
-import { itemAt } from './sure.ts';
 import { type Row, readTable, type TableReading, tableLines } from './table.ts';
 import type { Column, StateVariable } from './types.ts';
 

@@ -73,8 +73,8 @@ export function readCell(type: ColumnType, text: string): CellReading {
     }
     case 'date': {
       // As people write days where the day comes first.
-      const [, day, month, year] = /^(\d{1,2})[./](\d{1,2})[./](\d{4})$/.exec(plain) ?? [];
-      const written = year ? `${year}-${month!.padStart(2, '0')}-${day!.padStart(2, '0')}` : plain;
+      const [, day = '', month = '', year] = /^(\d{1,2})[./](\d{1,2})[./](\d{4})$/.exec(plain) ?? [];
+      const written = year ? `${year}-${month.padStart(2, '0')}-${day.padStart(2, '0')}` : plain;
       return isDay(written) ? { ok: true, value: written } : not('day such as 2026-07-14');
     }
   }

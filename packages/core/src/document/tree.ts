@@ -40,6 +40,13 @@ export function locate(project: Pick<Project, 'screens'>, id: string): Location 
   return undefined;
 }
 
+/** Where a control stands. @throws Error where there is none of that id. */
+export function locationOf(project: Pick<Project, 'screens'>, id: string): Location {
+  const found = locate(project, id);
+  if (!found) throw new Error(`There is no control ${id} here.`);
+  return found;
+}
+
 /** A control that is no screen, and where it is. */
 export type Placed = Location & { readonly parent: Control };
 

@@ -3,6 +3,7 @@
  * down to it, however many controls there are. It follows the newest version; where an older one is changed once more,
  * that is looked over anew.
  */
+import { entryOf } from '../sure.ts';
 import { type Location, walk } from './tree.ts';
 import type { Control, Project } from './types.ts';
 
@@ -57,7 +58,7 @@ class Whereabouts {
 
   /** Puts another version of a control in its place, and in those of all around it. @returns the screen. */
   replace(id: string, next: Control): Control {
-    const before = this.controls.get(id)!;
+    const before = entryOf(this.controls, id);
     if (before.name !== next.name) {
       if (before.name !== undefined && this.names.get(before.name) === id) this.names.delete(before.name);
       if (next.name !== undefined) this.names.set(next.name, id);

@@ -1,7 +1,7 @@
 /** Class names of a page: a control's is its name, a kind's begins with `k-`. */
 import { effectiveNames } from '../document/names.ts';
-import { entryOf } from '../document/sure.ts';
 import type { Control } from '../document/types.ts';
+import { entryOf } from '../sure.ts';
 
 /** A control's name as a class in a selector (CSSOM §2.1, "serialize an identifier"). */
 export function classOf(name: string): string {

@@ -8,7 +8,6 @@ import { repetitionOf } from '../cascade/repetition.ts';
 import type { Circumstances } from '../cascade/values.ts';
 import { type Values, valuesOf } from '../cascade/values.ts';
 import { effectiveNames } from '../document/names.ts';
-import { entryOf, itemAt } from '../document/sure.ts';
 import { type Asset, type Control, inForce } from '../document/types.ts';
 import type { Scope } from '../expression/evaluate.ts';
 import { asText } from '../expression/evaluate.ts';
@@ -19,6 +18,7 @@ import type { Kind, PageElement } from '../kinds/kind.ts';
 import { longList, mostItems, writtenOfLong } from '../kinds/repeat.ts';
 import { tabindex, withTurn } from '../kinds/tabindex.ts';
 import { itemName } from '../layout/screen-layout.ts';
+import { entryOf, itemAt } from '../sure.ts';
 import { pictureAddress } from './picture-address.ts';
 
 /** An element of a page. */
@@ -183,14 +183,14 @@ class ScreenElements {
 
   /** What is repeated: what an item looks like, for the script; and the items that are there at first. */
   private repeated(at: Control, values: Values, around: Around, spot: Spot): TreeElement[] {
-    const name = repetitionOf(at)!.as;
+    const name = repetitionOf(at)?.as;
     const item = (value: unknown, path: readonly number[]): TreeElement[] => {
       const scope: Scope = (wanted) => (wanted === name ? value : spot.scope(wanted));
       const made = at.children.map((child) => this.control(child, at, { ...spot, items: path, scope }));
       return around ? [{ tag: around.tag, attributes: ownAttributes(around), inside: made }] : made;
     };
     const said = kindOf(at).said?.(values) ?? '';
-    const all = said ? [] : kindOf(at).items!(values);
+    const all = said ? [] : (kindOf(at).items?.(values) ?? []);
     const list = all.slice(0, all.length > longList ? writtenOfLong : mostItems);
     return [
       { tag: 'template', attributes: [], inside: item(list[0], []) },

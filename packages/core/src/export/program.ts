@@ -9,7 +9,6 @@ import { defaultsOf } from '../cascade/values.ts';
 import { aroundOf } from '../css/declarations.ts';
 import { effectiveNames } from '../document/names.ts';
 import { initialRows } from '../document/stored-table.ts';
-import { entryOf } from '../document/sure.ts';
 import { walk } from '../document/tree.ts';
 import {
   type Control,
@@ -46,6 +45,7 @@ import type {
   ProgramVariable,
   ScreenProgram,
 } from '../runtime/program.ts';
+import { entryOf } from '../sure.ts';
 import { hoisted } from './hoisting.ts';
 import { pictureAddress } from './picture-address.ts';
 
@@ -265,7 +265,7 @@ function iconsAskedFor(project: Project): Record<string, readonly Shape[]> {
   const words = new Set(
     project.state.flatMap(({ initial, computed = '' }) =>
       [...`${JSON.stringify(initial)} ${computed}`.matchAll(/["'`]([a-z\d-]+)["'`]/g)].map(
-        ([, word]) => word!,
+        ([, word = '']) => word,
       ),
     ),
   );
@@ -274,7 +274,7 @@ function iconsAskedFor(project: Project): Record<string, readonly Shape[]> {
       for (const value of Object.values(control.props)) {
         const text = inForce(value) ?? '';
         if (hasExpression(text) || text.includes('='))
-          for (const [, word] of text.matchAll(/["'`]([a-z\d-]+)["'`]/g)) words.add(word!);
+          for (const [, word = ''] of text.matchAll(/["'`]([a-z\d-]+)["'`]/g)) words.add(word);
       }
   for (const word of words) {
     const shapes = iconSet().get(word);

@@ -13,11 +13,11 @@ import {
   withoutParts,
 } from '../css/declarations.ts';
 import { effectiveNames } from '../document/names.ts';
-import { entryOf } from '../document/sure.ts';
 import { locationsIn, walk } from '../document/tree.ts';
 import { type Band, type Control, inForce, isDialog, type Project } from '../document/types.ts';
 import { kindOf, kinds } from '../kinds/catalogue.ts';
 import { arrangementOf, mannerOf } from '../kinds/manner.ts';
+import { entryOf } from '../sure.ts';
 import { colourRoles, type Theme } from '../values/theme.ts';
 import { selectorsIn } from './class-names.ts';
 import { keepsHinge, paneSections } from './pane-sections.ts';

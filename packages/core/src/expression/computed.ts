@@ -2,6 +2,7 @@
 
 import { didYouMean } from '../document/nearest.ts';
 import type { StateVariable } from '../document/types.ts';
+import { entryOf, itemAt } from '../sure.ts';
 import type { Expression } from './ast.ts';
 import { namesOf } from './names.ts';
 import { parseExpression } from './parse.ts';
@@ -55,13 +56,13 @@ function leftOver(names: Iterable<string>, leads: ReadonlyMap<string, readonly s
   const left = new Set(names);
   const waits = new Map([...left].map((name) => [name, 0]));
   for (const name of left)
-    for (const to of leads.get(name) ?? []) if (left.has(to)) waits.set(to, waits.get(to)! + 1);
+    for (const to of leads.get(name) ?? []) if (left.has(to)) waits.set(to, entryOf(waits, to) + 1);
   const ready = [...waits].flatMap(([name, count]) => (count === 0 ? name : []));
   for (let name = ready.pop(); name !== undefined; name = ready.pop()) {
     left.delete(name);
     for (const to of leads.get(name) ?? []) {
       if (!left.has(to)) continue;
-      waits.set(to, waits.get(to)! - 1);
+      waits.set(to, entryOf(waits, to) - 1);
       if (waits.get(to) === 0) ready.push(to);
     }
   }
@@ -96,8 +97,8 @@ function knownCircle(variable: StateVariable, { byName, circles }: Graph): reado
     const ring = found?.slice(1) ?? [];
     const around = (from: number) =>
       ring.length > 8
-        ? [0, 1, 2, 3, -1, 0].map((step) => ring.at((from + step) % ring.length)!).toSpliced(4, 0, '…')
-        : [...ring.slice(from), ...ring.slice(0, from), ring[from]!];
+        ? [0, 1, 2, 3, -1, 0].map((step) => itemAt(ring, (from + step) % ring.length)).toSpliced(4, 0, '…')
+        : [...ring.slice(from), ...ring.slice(0, from), itemAt(ring, from)];
     for (const [index, each] of ring.entries()) if (each !== name) circles.set(each, around(index));
   }
   return circles.get(name);

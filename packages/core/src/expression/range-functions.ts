@@ -4,6 +4,7 @@
  * one to the next little by little. What is below all ranges, or above an end, gives nothing: a property then is what
  * it is without.
  */
+import { numberAt } from '../sure.ts';
 import { colourIn, colours } from '../values/theme.ts';
 
 const numeric = (value: unknown): number | undefined => {
@@ -41,7 +42,7 @@ function between(one: unknown, other: unknown, part: number): unknown {
   if (typeof one === 'number' && typeof other === 'number') return one + (other - one) * part;
   const [from, to] = [channels(one), channels(other)];
   if (!from || !to) return one;
-  const mixed = from.map((channel, index) => Math.round(channel + (to[index]! - channel) * part));
+  const mixed = from.map((channel, index) => Math.round(channel + (numberAt(to, index) - channel) * part));
   return `#${mixed.map((channel) => channel.toString(16).padStart(2, '0')).join('')}`;
 }
 

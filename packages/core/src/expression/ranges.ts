@@ -25,7 +25,7 @@ function endOfFirst(text: string, from: number): number {
   let depth = 0;
   let quote = '';
   for (let at = from; at < text.length; at++) {
-    const letter = text[at]!;
+    const letter = text.charAt(at);
     if (quote) {
       if (letter === '\\') at++;
       else if (letter === quote) quote = '';
@@ -51,7 +51,7 @@ function literalOf(node: Expression): string | number | undefined {
 export function readRanges(text: string): Ranges | undefined {
   const whole = /^\s*\{\s*(Range\.(steps|blend)\()([\s\S]*)\)\s*\}\s*$/.exec(text);
   if (!whole) return undefined;
-  const inner = whole[3]!;
+  const [, , , inner = ''] = whole;
   const comma = endOfFirst(inner, 0);
   const of = comma < 0 ? inner : inner.slice(0, comma);
   const rest = comma < 0 ? '' : inner.slice(comma + 1);

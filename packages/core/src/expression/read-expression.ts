@@ -1,7 +1,9 @@
 /** From acorn's tree to expressions: what `ast.ts` knows of ECMAScript; all else is refused with a sentence. */
+
 import type { AnyNode, Node } from 'acorn';
 import { forbiddenKeys } from '../document/forbidden-keys.ts';
 import { didYouMean } from '../document/nearest.ts';
+import { itemAt } from '../sure.ts';
 import type { BinaryOperator, Expression, RecordEntry, Span, Spread, UnaryOperator } from './ast.ts';
 import { constants, functions, methodNames, namespaces } from './functions.ts';
 import { meantBy } from './meant.ts';
@@ -203,8 +205,8 @@ export class ExpressionReader {
       return this.refuse(node, 'This is not available here.');
     if (
       full !== undefined &&
-      namespaces.has(full.split('.')[0]!) &&
-      !this.parameters.includes(full.split('.')[0]!)
+      namespaces.has(itemAt(full.split('.'), 0)) &&
+      !this.parameters.includes(itemAt(full.split('.'), 0))
     )
       return this.refuse(
         node.property,

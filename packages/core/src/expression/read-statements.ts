@@ -1,6 +1,8 @@
 /** From acorn's tree to what an event does. */
+
 import type { AnyNode } from 'acorn';
 import { forbiddenKeys } from '../document/forbidden-keys.ts';
+import { itemAt } from '../sure.ts';
 import { actionNamed, alteringNamed } from './actions/catalogue.ts';
 import type { AssignmentOperator, Brought, Expression, Span, Statement } from './ast.ts';
 import { deepestExpression, dottedName, ExpressionReader } from './read-expression.ts';
@@ -103,7 +105,9 @@ export class StatementReader extends ExpressionReader {
       if (callee.type === 'Identifier') return this.called(callee.name, node, depth);
       const handler = dottedName(callee)?.split('.');
       if (handler?.length === 2 && handler[0] === 'handlers')
-        return [{ type: 'handler', name: handler[1]!, arguments: this.arguments(node.arguments, depth) }];
+        return [
+          { type: 'handler', name: itemAt(handler, 1), arguments: this.arguments(node.arguments, depth) },
+        ];
     }
     return this.refuse(node, 'This does nothing: an assignment or an action is expected here.');
   }

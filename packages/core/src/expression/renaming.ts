@@ -31,7 +31,7 @@ export const pointedElsewhere = (text: string, what: PointerUse['what'], from: s
       .filter((use) => use.what === what && use.name === from)
       .toSorted((a, b) => b.span[0] - a.span[0])
       .reduce((result, { span: [start, end] }) => {
-        const quote = result[start]!;
+        const quote = result.charAt(start);
         return `${result.slice(0, start)}${quote}${to}${quote}${result.slice(end)}`;
       }, part);
   });

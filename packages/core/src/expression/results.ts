@@ -2,6 +2,7 @@
  * What an expression can give, as far as that is known without working it out: every plain value that it may come to,
  * else the type of what comes out. What depends on data is not among them.
  */
+import { itemAt } from '../sure.ts';
 import type { Expression } from './ast.ts';
 import { namesOf } from './names.ts';
 import { isViewName } from './view-names.ts';
@@ -138,7 +139,7 @@ function ofCall(
 }
 
 const ofFunction = (name: string): ResultType | undefined =>
-  ofFunctions[name] ?? ofFunctions[name.split('.')[0]!];
+  ofFunctions[name] ?? ofFunctions[itemAt(name.split('.'), 0)];
 
 const isText = (result: Result): boolean =>
   'type' in result ? result.type === 'text' || result.type === 'date' : typeof result.value === 'string';

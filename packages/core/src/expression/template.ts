@@ -27,7 +27,7 @@ export function parseTemplate(text: string): Outcome<Template> {
     let literal = '';
     let index = 0;
     while (index < text.length) {
-      const character = text[index]!;
+      const character = text.charAt(index);
       if (character === '{' && text[index + 1] === '{') {
         literal += '{';
         index += 2;
@@ -63,7 +63,7 @@ export function mapWords(text: string, change: (words: string) => string): strin
   };
   const read = outcome(() => {
     for (let index = 0; index < text.length; index++) {
-      const character = text[index]!;
+      const character = text.charAt(index);
       const doubled = (character === '{' || character === '}') && text[index + 1] === character;
       if (character === '{' && !doubled) {
         const end = closingBrace(text, index);
@@ -86,7 +86,7 @@ function closingBrace(text: string, open: number): number {
   let depth = 0;
   let quote = '';
   for (let index = open; index < text.length; index++) {
-    const character = text[index]!;
+    const character = text.charAt(index);
     if (quote) {
       if (character === '\\') index++;
       else if (character === quote) quote = '';

@@ -1,5 +1,5 @@
 /** What an expression can read of where it is shown: names that no variable can have. */
-import { isOneOf } from '../document/sure.ts';
+import { isOneOf } from '../sure.ts';
 import { usualLocale } from './formats.ts';
 
 /**

@@ -4,13 +4,13 @@
  */
 
 import { repetitionOf } from '../cascade/repetition.ts';
-import { itemAt } from '../document/sure.ts';
 import { walk } from '../document/tree.ts';
 import { type Control, inForce } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import { barsOf, hasBars } from '../kinds/screen-bars.ts';
 import type { ScreenLayout } from '../layout/screen-layout.ts';
 import type { Step } from '../steps/step.ts';
+import { itemAt } from '../sure.ts';
 
 /** One stop on the way through a screen. */
 export interface FocusStop {

@@ -5,6 +5,7 @@
  * says why), so a third one is read off instead of laid out; where they were not, the width at which the decision
  * turns is laid out on both sides, once for the box, however often its surroundings ask.
  */
+import { numberAt } from '../sure.ts';
 import type { Box } from './box.ts';
 import { firstDifference, turningPoint, unlike } from './differences.ts';
 import type { Extent, Laid } from './laid.ts';
@@ -49,7 +50,9 @@ export class Between implements Laid {
   }
 
   get places(): readonly number[] {
-    this.placed ??= this.a.places.map((place, index) => mix(place, this.b.places[index]!, this.part));
+    this.placed ??= this.a.places.map((place, index) =>
+      mix(place, numberAt(this.b.places, index), this.part),
+    );
     return this.placed;
   }
 
@@ -63,7 +66,7 @@ export class Between implements Laid {
 
   get record(): Record {
     this.pairs ??= new Pairs();
-    this.written ??= new RecordBetween(this.a.record!, this.b.record!, this.part, alikeOf(this)!, this.pairs);
+    this.written ??= recordBetween(this.a, this.b, this.part, this.pairs);
     return this.written;
   }
 }
@@ -107,9 +110,18 @@ class RecordBetween implements Record {
   }
 
   get values(): readonly number[] {
-    this.mixed ??= this.from.values.map((value, index) => mix(value, this.to.values[index]!, this.part));
+    this.mixed ??= this.from.values.map((value, index) =>
+      mix(value, numberAt(this.to.values, index), this.part),
+    );
     return this.mixed;
   }
+}
+
+/** What stands between the records of two answers, which passes that write down have made. */
+function recordBetween(a: Answer, b: Answer, part: number, pairs: Pairs): RecordBetween {
+  const alike = alikeOf(a);
+  if (!a.record || !b.record || !alike) throw new Error('Nothing was written down about these answers.');
+  return new RecordBetween(a.record, b.record, part, alike, pairs);
 }
 
 const isLaid = (answer: Answer): answer is Laid => 'children' in answer;
@@ -118,7 +130,7 @@ const isLaid = (answer: Answer): answer is Laid => 'children' in answer;
 function answerBetween(a: Answer, b: Answer, part: number, pairs: Pairs): Answer {
   if (a === b || part === 0) return a;
   if (isLaid(a) && isLaid(b)) return between(a, b, part, pairs);
-  return { box: a.box, record: new RecordBetween(a.record!, b.record!, part, alikeOf(a)!, pairs) };
+  return { box: a.box, record: recordBetween(a, b, part, pairs) };
 }
 
 const between = (a: Laid, b: Laid, part: number, pairs?: Pairs): Laid =>

@@ -239,7 +239,7 @@ export class Builder {
     const repetition = repetitionOf(control);
     if (!repetition) return control.children.map((child) => this.at(child, below));
     const name = repetition.as;
-    return kind.items!(values).flatMap((item, index) => {
+    return (kind.items?.(values) ?? []).flatMap((item, index) => {
       const scope: Scope = (wanted) => (wanted === name ? item : spot.scope(wanted));
       const items = [...spot.items, index];
       return control.children.map((child) => this.at(child, { ...below, scope, items }));

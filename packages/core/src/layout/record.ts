@@ -2,6 +2,7 @@
  * What a pass over a screen writes down when it is asked to: the comparisons that decided how things went, and why
  * each child got its size. The engine itself writes it, at the place where it decides.
  */
+import { numberAt } from '../sure.ts';
 import type { Box } from './box.ts';
 import type { Engine } from './engine.ts';
 import type { ContentReason, Reasons } from './reason.ts';
@@ -263,10 +264,10 @@ export class Pass {
     const sizes = things.map(sizeOf);
     const order = things.map((_, index) => index);
     // Growth limits may be infinite, and infinities have no difference.
-    order.sort((a, b) => (sizes[a] === sizes[b] ? 0 : sizes[a]! - sizes[b]!));
+    order.sort((a, b) => (sizes[a] === sizes[b] ? 0 : numberAt(sizes, a) - numberAt(sizes, b)));
     if (this.log !== undefined)
       for (let turn = 1; turn < order.length; turn++) {
-        const [before, after] = [order[turn - 1]!, order[turn]!];
+        const [before, after] = [numberAt(order, turn - 1), numberAt(order, turn)];
         if (sizes[before] === sizes[after]) continue;
         const pair = before * order.length + after;
         this.within(box, 'largest', pair, { low: pair, high: pair, jump: false });

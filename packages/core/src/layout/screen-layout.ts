@@ -9,6 +9,7 @@ import { repetitionOf } from '../cascade/repetition.ts';
 import { effectiveNames } from '../document/names.ts';
 import type { Control, Project } from '../document/types.ts';
 import type { Look } from '../kinds/kind.ts';
+import { numberAt } from '../sure.ts';
 import type { Line } from '../text/paragraph.ts';
 import type { Shaper } from '../text/shaper.ts';
 import { layOut } from './ask.ts';
@@ -149,7 +150,12 @@ export function placeOnScreen(
     const index = boxes.length;
     boxes.push(new PlacedBox(part, rightToLeft ? width - startX - part.width : startX, y, parent));
     for (let child = 0; child < children.length; child++)
-      visit(children[child]!, startX + places[2 * child]!, y + places[2 * child + 1]!, index);
+      visit(
+        children[child]!,
+        startX + numberAt(places, 2 * child),
+        y + numberAt(places, 2 * child + 1),
+        index,
+      );
     ends[index] = boxes.length;
   };
   visit(from, rightToLeft ? safe.right : safe.left, safe.top, -1);

@@ -1,5 +1,6 @@
 /** From which width on a split has room for both panes. */
 
+import { numberAt } from '../sure.ts';
 import type { Limit } from '../values/css.ts';
 import { plainMax } from './plain-limits.ts';
 
@@ -15,7 +16,7 @@ export function widthForBoth(
   const all = ratio[0] + ratio[1];
   let needed = gap;
   for (const [index, least] of minWidths.entries()) {
-    const part = ratio[index]! / all;
+    const part = numberAt(ratio, index) / all;
     if (typeof least === 'number') needed = plainMax(needed, least / part + gap);
     else if (least !== undefined) {
       // (width − gap) × part ≥ width × fraction

@@ -1,12 +1,12 @@
 /** What feeds a control and what it feeds, as a map: variables, those that they follow, feeds, and other controls. */
 
 import { effectiveNames } from '../document/names.ts';
-import { entryOf } from '../document/sure.ts';
 import { pathTo, walk } from '../document/tree.ts';
 import { type Control, inForce, type Project, type StateVariable } from '../document/types.ts';
 import { followedBy } from '../expression/address.ts';
 import { namesOfTemplate } from '../expression/names.ts';
 import { parseTemplate } from '../expression/template.ts';
+import { entryOf } from '../sure.ts';
 import { itemNames } from './property-text.ts';
 import { type StateUse, usesOfState } from './state-uses.ts';
 

@@ -8,7 +8,6 @@ import { readAttribute } from '../cascade/attributes.ts';
 import { convert } from '../cascade/values.ts';
 import { messageOf } from '../document/error-message.ts';
 import { fitting, stateTypes } from '../document/state.ts';
-import { isOneOf } from '../document/sure.ts';
 import type { StateType } from '../document/types.ts';
 import { actionNamed, alteringNamed } from '../expression/actions/catalogue.ts';
 import type { AssignmentOperator, BinaryOperator, Expression, Span, Statement } from '../expression/ast.ts';
@@ -19,6 +18,7 @@ import type { Problem } from '../expression/problem.ts';
 import { type Result, type ResultType, resultsOf, type TypeOf } from '../expression/results.ts';
 import { hasExpression, parseTemplate } from '../expression/template.ts';
 import type { Kind, Property } from '../kinds/kind.ts';
+import { isOneOf } from '../sure.ts';
 import { type AttributeContext, unknownIn } from './property-text.ts';
 
 const typeWords: Readonly<Record<ResultType, string>> = {

@@ -5,7 +5,6 @@ import { repetitionOf } from '../cascade/repetition.ts';
 import { messageOf } from '../document/error-message.ts';
 import { controlNames, effectiveNames } from '../document/names.ts';
 import { ownValue } from '../document/same.ts';
-import { entryOf, itemAt } from '../document/sure.ts';
 import { pathTo } from '../document/tree.ts';
 import { type Control, inForce, isDialog, type Project } from '../document/types.ts';
 import { actions, alterings } from '../expression/actions/catalogue.ts';
@@ -15,6 +14,7 @@ import { initialScope } from '../expression/initial-scope.ts';
 import { parseTemplate } from '../expression/template.ts';
 import { viewNames } from '../expression/view-names.ts';
 import { kindOf } from '../kinds/catalogue.ts';
+import { entryOf, itemAt } from '../sure.ts';
 import { knownOn } from './property-text.ts';
 
 /** Something that can be written into an expression. */
@@ -129,7 +129,10 @@ export function readableAt(
   isEvent = false,
 ): { readonly found: readonly Readable[]; readonly replaces: number } {
   const pointer = isEvent ? pointerPattern.exec(before) : undefined;
-  if (pointer) return fitting(pointedAt(project, control, pointer[1]!), pointer[2]!);
+  if (pointer) {
+    const [, path = '', typed = ''] = pointer;
+    return fitting(pointedAt(project, control, path), typed);
+  }
   if (inText.test(before)) return { found: [], replaces: 0 };
   const path = pathPattern.exec(before)?.[0] ?? '';
   const names = path.split('.');

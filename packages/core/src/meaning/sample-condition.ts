@@ -5,10 +5,10 @@
 
 import type { FeedStatus } from '../document/feed.ts';
 import { rowCount } from '../document/stored-table.ts';
-import { itemAt } from '../document/sure.ts';
 import { type Row, rowsOf } from '../document/table.ts';
 import { toldBy } from '../document/told.ts';
 import type { Project, StateVariable } from '../document/types.ts';
+import { itemAt } from '../sure.ts';
 import { lengthened } from './long-text.ts';
 
 export const sampleConditions = ['typical', 'empty', 'one', 'many', 'long', 'slow', 'failing'] as const;

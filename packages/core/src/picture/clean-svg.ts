@@ -76,7 +76,7 @@ function isQuietCss(css: string): boolean {
   if (/[\\<@]|\/\*|expression|javascript|behaviou?r|-moz-binding/i.test(plain)) return false;
   // Functions that load something only lead to a part of the same picture.
   return [...plain.matchAll(/(url|src|image|image-set|element|cross-fade)\s*\(([^)]*)\)?/gi)].every(
-    ([, name, inner]) => name!.toLowerCase() === 'url' && /^\s*(["']?)#[\w:.-]+\1\s*$/.test(inner!),
+    ([, name = '', inner = '']) => name.toLowerCase() === 'url' && /^\s*(["']?)#[\w:.-]+\1\s*$/.test(inner),
   );
 }
 

@@ -2,8 +2,10 @@
  * A laid-out screen as one SVG file: what `painting.ts` says of each box, words as words. It shows what the page shows but for
  * antialiasing, and needs nothing else where its fonts and pictures are given with it.
  */
+
 import type { Rectangle } from '../layout/rectangle.ts';
 import type { ScreenBox, ScreenLayout } from '../layout/screen-layout.ts';
+import { itemAt } from '../sure.ts';
 import { isolated } from '../text/directions.ts';
 import {
   type FontFile,
@@ -12,7 +14,14 @@ import {
   fontFaceRules,
   parseUnicodeRange,
 } from '../text/fonts.ts';
-import { type PaintedShape, type PaintedWords, physicalSides, shapesOf, wordsOf } from './painting.ts';
+import {
+  type PaintedBox,
+  type PaintedShape,
+  type PaintedWords,
+  physicalSides,
+  shapesOf,
+  wordsOf,
+} from './painting.ts';
 
 export interface PictureOptions {
   /** Height that is shown, CSS px; absent: the whole screen. */
@@ -78,7 +87,7 @@ export function pictureOf(layout: ScreenLayout, options: PictureOptions): string
   });
   let clips = 0;
   const draw = (index: number): string => {
-    const box = layout.boxes[index]!;
+    const box = itemAt(layout.boxes, index);
     const own = paint(box, options);
     let inside = (children.get(index) ?? []).map(draw).join('');
     if (box.look.clips && inside !== '') {
@@ -109,11 +118,15 @@ export function pictureOf(layout: ScreenLayout, options: PictureOptions): string
   )}\n`;
 }
 
+type PlacedBox = PaintedBox & Rectangle;
+
 /** A box with its edges on whole px, where browsers paint them. */
-function snapped({ x, y, width, height, ...rest }: ScreenBox): ScreenBox {
+function snapped({ x, y, width, height, look, box, lines }: ScreenBox): PlacedBox {
   const [left, top] = [Math.round(x), Math.round(y)];
   return {
-    ...rest,
+    look,
+    box,
+    lines,
     x: left,
     y: top,
     width: Math.round(x + width) - left,
@@ -153,7 +166,7 @@ const outline = ({ x, y, width, height }: Rectangle, thick: number, stroke: stri
   });
 
 /** The border of a box: one line where its sides are alike, a rectangle for each side otherwise. */
-function edges(box: ScreenBox, fill: string, rightToLeft: boolean, rx?: number): string {
+function edges(box: PlacedBox, fill: string, rightToLeft: boolean, rx?: number): string {
   const { top, right, bottom, left } = physicalSides(box.box.style.border, rightToLeft);
   if (top > 0 && top === right && top === bottom && top === left) return outline(box, top, fill, rx);
   const { x, y, width, height } = box;

@@ -1,6 +1,6 @@
 /** Types that allow some words and nothing else. */
 
-import { isOneOf } from '../document/sure.ts';
+import { isOneOf } from '../sure.ts';
 import { fontFamilies, fontWeights } from '../text/fonts.ts';
 import type { Align, Justify } from '../values/css.ts';
 import { bad, good, type PropertyType } from './property-type.ts';

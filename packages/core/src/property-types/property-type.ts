@@ -79,7 +79,7 @@ export const bad = (
 
 export function readFraction(text: string): { fraction: number; text: string } | undefined {
   const match = /^(.+)%$/.exec(text.trim());
-  const value = match ? readNumber(match[1]!) : undefined;
+  const value = match ? readNumber(match[1] ?? '') : undefined;
   return value === undefined || value < 0 || match![1]!.includes('px')
     ? undefined
     : { fraction: value / 100, text: `${printNumber(value)}%` };

@@ -4,10 +4,10 @@ import { projectProblem } from '../collections/project-problem.ts';
 import { messageOf } from '../document/error-message.ts';
 import { nameProblem } from '../document/names.ts';
 import { initialRows, mostTableRows, rowsProblem, withRows } from '../document/stored-table.ts';
-import { entryOf, itemAt } from '../document/sure.ts';
 import type { Row } from '../document/table.ts';
 import type { Control, Project, StateVariable } from '../document/types.ts';
 import { contextOf } from '../meaning/property-text.ts';
+import { entryOf, itemAt } from '../sure.ts';
 import { parseScreen } from './parse.ts';
 import { printScreen } from './print.ts';
 import type { SourceProblem } from './problem.ts';
@@ -78,7 +78,7 @@ export function readFolder(
   if (problems.length > 0) return { ok: false, problems };
   const { order } = head;
   const rank = (screen: Control) =>
-    order.includes(screen.name!) ? order.indexOf(screen.name!) : order.length;
+    order.includes(screen.name ?? '') ? order.indexOf(screen.name ?? '') : order.length;
   const project = { ...base, screens: screens.toSorted((a, b) => rank(a) - rank(b)) };
   const missing = [...order, ...(base.start === undefined ? [] : [base.start])].find(
     (name) => !screens.some((screen) => screen.name === name),

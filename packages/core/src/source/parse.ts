@@ -4,13 +4,13 @@ import { SaxesParser } from 'saxes';
 import { readAttribute } from '../cascade/attributes.ts';
 import { nameProblem } from '../document/names.ts';
 import { didYouMean } from '../document/nearest.ts';
-import { itemAt } from '../document/sure.ts';
 import type { Control } from '../document/types.ts';
 import { withItems } from '../expression/check.ts';
 import { confinesProblem, kindNamed, kinds } from '../kinds/catalogue.ts';
 import type { Kind } from '../kinds/kind.ts';
 import { type AttributeContext, itemNames, readAttributeText } from '../meaning/property-text.ts';
 import { deepestNesting, mostControls } from '../meaning/validate.ts';
+import { itemAt } from '../sure.ts';
 import { placeAt, type SourceProblem } from './problem.ts';
 
 /** Largest file, in bytes of UTF-8. */
@@ -103,7 +103,7 @@ class ScreenReader {
     const { parser } = this;
     parser.on('error', (error) => {
       const message = error.message.replace(/^(?:.*?:)?\d+:\d+: /, '').replace(/\.?$/, '.');
-      this.stop(parser.position, `${message[0]!.toUpperCase()}${message.slice(1)}`);
+      this.stop(parser.position, `${message.charAt(0).toUpperCase()}${message.slice(1)}`);
     });
     parser.on('doctype', () => this.stop(parser.position, 'A document type cannot stand here.'));
     parser.on('processinginstruction', () =>
@@ -168,7 +168,7 @@ class ScreenReader {
   private attribute(name: string, value: string): void {
     const control = itemAt(this.open, -1);
     const valueEnd = this.parser.position - 1;
-    const valueStart = this.text.lastIndexOf(this.text[valueEnd]!, valueEnd - 1) + 1;
+    const valueStart = this.text.lastIndexOf(this.text.charAt(valueEnd), valueEnd - 1) + 1;
     const at = this.text.lastIndexOf(name, valueStart);
     // The parser itself reports an attribute that stands twice, but only behind the tag.
     if (control.seen.has(name)) this.stop(at, `\`${name}\` stands twice here.`);

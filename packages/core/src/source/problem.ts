@@ -1,5 +1,5 @@
 /** Errors in source files, each at its place. */
-import { itemAt } from '../document/sure.ts';
+import { itemAt } from '../sure.ts';
 
 export interface SourceProblem {
   readonly file: string;

@@ -95,7 +95,7 @@ export function printProjectFile(project: Project): string {
     name,
     // Without its screen it says nothing: the first one opens.
     ...(screens.some((screen) => screen.name === start) ? { start } : {}),
-    screens: screens.map((screen) => screen.name!),
+    screens: screens.map((screen) => screen.name ?? ''),
     ...Object.fromEntries(lists),
   };
   return `${JSON.stringify(data, null, 2)}\n`;

@@ -1,5 +1,5 @@
 /** Where elements stand in a screen's text, also while it is being typed. */
-import { itemAt } from '../document/sure.ts';
+import { itemAt } from '../sure.ts';
 
 /** An element of the text. All are UTF-16 indexes into it. */
 export interface ElementSpan {

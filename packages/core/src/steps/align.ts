@@ -4,7 +4,6 @@
  */
 
 import { plainArrangement } from '../cascade/plain-values.ts';
-import { entryOf, itemAt } from '../document/sure.ts';
 import type { Placed } from '../document/tree.ts';
 import { type Location, locate } from '../document/tree.ts';
 import { type Control, inForce, type Project } from '../document/types.ts';
@@ -12,6 +11,7 @@ import { kindOf } from '../kinds/catalogue.ts';
 import { mannerOf } from '../kinds/manner.ts';
 import { outlineOf, type Rectangle } from '../layout/rectangle.ts';
 import type { ScreenBox, ScreenLayout } from '../layout/screen-layout.ts';
+import { entryOf, itemAt } from '../sure.ts';
 import type { Step } from './step.ts';
 import { topmost } from './wrap.ts';
 

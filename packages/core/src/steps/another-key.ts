@@ -1,5 +1,5 @@
 /** Two people add an entity under one key at once: the second is given another key, in all that was done with it. */
-import { collectionNamed, entityOf } from '../collections/catalogue.ts';
+import { collectionNamed, collectionOf, entityOf } from '../collections/catalogue.ts';
 import { freeName } from '../document/names.ts';
 import type { Project } from '../document/types.ts';
 import type { Renamed } from './applied.ts';
@@ -51,7 +51,7 @@ export function underOtherKeys(
     renamed.reduce((now, each) => {
       const mapped = mapStep(project, now, each);
       if (mapped.type !== 'put' || mapped.of !== each.of) return mapped;
-      const collection = collectionNamed(mapped.of)!;
+      const collection = collectionOf(mapped.of);
       return collection.keyOf(mapped.entity) === each.from
         ? { ...mapped, entity: collection.rekeyed(mapped.entity, each.to) }
         : mapped;

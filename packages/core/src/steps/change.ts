@@ -1,6 +1,6 @@
 /** The step that changes fields of an entity: only these, so that two people may change others at once. */
 
-import { collectionNamed, entityFault, withEntities } from '../collections/catalogue.ts';
+import { collectionNamed, collectionOf, entityFault, withEntities } from '../collections/catalogue.ts';
 import { isRecord } from '../document/record.ts';
 import { ownValue } from '../document/same.ts';
 import { refuse, type StepKind } from './applied.ts';
@@ -74,7 +74,7 @@ export const changeKind: StepKind<ChangeStep> = {
   fault(_, step) {
     const naming = namingFault(step);
     if (naming) return naming;
-    const collection = collectionNamed(String(step.of))!;
+    const collection = collectionOf(String(step.of));
     if (collection.inTree) return `A ${collection.word} changes by steps of the tree.`;
     const { fields } = step;
     if (!isKey(step.key) || !isRecord(fields) || Object.keys(fields).length === 0)

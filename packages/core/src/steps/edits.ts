@@ -4,8 +4,7 @@ import { readAttribute } from '../cascade/attributes.ts';
 import { effectiveNames, freeName, freshName } from '../document/names.ts';
 import { spoken } from '../document/spoken.ts';
 import { emptyValues, fitting } from '../document/state.ts';
-import { entryOf, itemAt } from '../document/sure.ts';
-import { locate, walk } from '../document/tree.ts';
+import { locate, locationOf, walk } from '../document/tree.ts';
 import { type Control, type Draft, inForce, type Project, type PropertyValue } from '../document/types.ts';
 import { pointedElsewhere } from '../expression/renaming.ts';
 import { escapeBraces, hasExpression, unescapeBraces } from '../expression/template.ts';
@@ -13,6 +12,7 @@ import { kindNamed, kindOf } from '../kinds/catalogue.ts';
 import type { Property } from '../kinds/kind.ts';
 import { contextOf, readAttributeText } from '../meaning/property-text.ts';
 import { stateNameProblem } from '../meaning/state-names.ts';
+import { entryOf, itemAt } from '../sure.ts';
 import { putting } from './entities.ts';
 import type { Step } from './step.ts';
 
@@ -47,7 +47,7 @@ export function newScreen(project: Project, newId: () => string): Control {
     id: newId(),
     kind: 'screen',
     name: freshName('Screen', (name) => taken.has(name)),
-    props: { ...kindNamed('screen')!.starter },
+    props: { ...kindOf({ kind: 'screen' }).starter },
     children: [],
   };
 }
@@ -174,12 +174,12 @@ export function keptInNew(
   control: Control,
   property: Property,
 ): { readonly variable: string; readonly steps: Step[] } {
-  const screen = locate(project, control.id)!.screen;
+  const screen = locationOf(project, control.id).screen;
   const name = entryOf(effectiveNames(screen), control.id);
   const wanted =
     property.group === 'content'
       ? name
-      : `${name}${property.name[0]!.toUpperCase()}${property.name.slice(1)}`;
+      : `${name}${property.name.charAt(0).toUpperCase()}${property.name.slice(1)}`;
   const variable = freeName(wanted, (candidate) => stateNameProblem(project, candidate) !== undefined);
   const type = itemAt(property.twoWay!, 0);
   const said = inForce(control.props[property.name]);

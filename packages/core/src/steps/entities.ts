@@ -1,5 +1,5 @@
 /** Steps of entities, each with what it expects to find, made from the entities themselves. */
-import { collectionNamed } from '../collections/catalogue.ts';
+import { collectionOf } from '../collections/catalogue.ts';
 import { ownValue, same } from '../document/same.ts';
 import type { ChangeStep, FieldChange } from './change.ts';
 import type { DropStep } from './drop.ts';
@@ -12,7 +12,7 @@ export const putting = (of: string, entity: object): PutStep => ({ type: 'put', 
 
 /** The step that takes an entity away, as it is now. */
 export function dropping(of: string, entity: object): DropStep {
-  const collection = collectionNamed(of)!;
+  const collection = collectionOf(of);
   return {
     type: 'drop',
     of,
@@ -26,7 +26,7 @@ export function dropping(of: string, entity: object): DropStep {
  * has now; none where nothing differs.
  */
 export function changing<E extends object>(of: string, before: E, after: E): ChangeStep[] {
-  const collection = collectionNamed(of)!;
+  const collection = collectionOf(of);
   const next = collection.succeeding?.(after, before) ?? after;
   const held = compared(collection, before);
   const fields: Record<string, FieldChange> = {};

@@ -1,5 +1,5 @@
 /** What the steps of entities have in common: finding the collection and the entity, and saying why they cannot. */
-import { collectionNamed, entitiesOf, entityOf } from '../collections/catalogue.ts';
+import { collectionNamed, collectionOf, entitiesOf, entityOf } from '../collections/catalogue.ts';
 import type { Collection } from '../collections/collection.ts';
 import type { Project } from '../document/types.ts';
 import { type Applied, refuse } from './applied.ts';
@@ -23,7 +23,7 @@ export const noEntity = ({ word }: Collection, key: string): Extract<Applied, { 
 
 /** The entity that a step names, with its collection; or the refusal. */
 export function namedEntity(project: Project, step: { readonly of: string; readonly key: string }) {
-  const collection = collectionNamed(step.of)!;
+  const collection = collectionOf(step.of);
   const found = entityOf(project, collection, step.key);
   return found
     ? { collection, ...found, entities: entitiesOf(project, collection) }

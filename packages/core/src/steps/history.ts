@@ -3,7 +3,7 @@
  * other, whose steps take an earlier one back. Reading the entries in order, or any run of them up to the newest, gives
  * what can be undone and redone now, so it survives reloads and restarts.
  */
-import { itemAt } from '../document/sure.ts';
+import { itemAt } from '../sure.ts';
 import type { Step } from './step.ts';
 
 /** A change as the log has it. */

@@ -3,8 +3,8 @@
 import { collectionNamed, entitiesOf, entityOf } from '../collections/catalogue.ts';
 import type { Collection } from '../collections/collection.ts';
 import { isRecord } from '../document/record.ts';
-import { itemAt } from '../document/sure.ts';
 import type { Project } from '../document/types.ts';
+import { itemAt } from '../sure.ts';
 import { changing, dropping, putting } from './entities.ts';
 import { applyStep, type Step } from './step.ts';
 

@@ -1,6 +1,7 @@
 /** The step that adds an entity to a collection. */
 import {
   collectionNamed,
+  collectionOf,
   entitiesOf,
   entityFault,
   entityOf,
@@ -37,7 +38,7 @@ export function togetherProblem(
 export const putKind: StepKind<PutStep> = {
   type: 'put',
   apply(project, { of, entity, before }) {
-    const collection = collectionNamed(of)!;
+    const collection = collectionOf(of);
     const key = collection.keyOf(entity);
     if (entityOf(project, collection, key))
       return refuse(`There is already a ${collection.word} \`${key}\`.`, key);
@@ -55,7 +56,7 @@ export const putKind: StepKind<PutStep> = {
   fault(project, step) {
     const naming = namingFault(step);
     if (naming) return naming;
-    const collection = collectionNamed(String(step.of))!;
+    const collection = collectionOf(String(step.of));
     if (collection.inTree) return `A ${collection.word} comes by a step of the tree.`;
     if (step.before !== undefined && !isKey(step.before)) return 'An addition has no place.';
     return entityFault(collection, step.entity, project)?.message;

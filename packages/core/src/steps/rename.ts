@@ -8,9 +8,9 @@ import {
   withEntities,
 } from '../collections/catalogue.ts';
 import type { Collection } from '../collections/collection.ts';
-import { itemAt } from '../document/sure.ts';
 import { walk } from '../document/tree.ts';
 import type { Control, Project, PropertyValue } from '../document/types.ts';
+import { itemAt } from '../sure.ts';
 import { type Applied, type Renamed, refuse, type StepKind } from './applied.ts';
 import { isKey, mappedKey, namedEntity, namingFault } from './entity.ts';
 import { expectationOf, isExpected } from './expectation.ts';

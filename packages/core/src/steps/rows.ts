@@ -13,9 +13,9 @@ import {
   rowsProblem,
   type Splice,
 } from '../document/stored-table.ts';
-import { itemAt } from '../document/sure.ts';
 import { type Row, rowsOf } from '../document/table.ts';
 import type { Project } from '../document/types.ts';
+import { itemAt } from '../sure.ts';
 import { type Applied, refuse, type StepKind } from './applied.ts';
 
 /** Puts rows in the place of others. The rows that go have to be the rows that stand there, so that nobody's change is lost unseen. */

@@ -1,10 +1,10 @@
 /** Editing for a band or an orientation: values that may change there are set for it, all others for all widths. */
 
 import { readAttribute } from '../cascade/attributes.ts';
-import { itemAt } from '../document/sure.ts';
-import { locate } from '../document/tree.ts';
+import { locate, placedAt } from '../document/tree.ts';
 import { type Control, inForce, type Project, type PropertyValue } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
+import { itemAt } from '../sure.ts';
 import { copyFor } from './edits.ts';
 import type { Step } from './step.ts';
 
@@ -22,12 +22,15 @@ function movedIn(
 ): Step[] | undefined {
   const moves = steps.filter((step) => step.type === 'move');
   if (moves.length === 0 || steps.some(({ type }) => type !== 'move' && type !== 'set')) return undefined;
-  const places = moves.map((move) => ({ move, from: locate(project, move.control) }));
-  if (places.some(({ move, from }) => !from?.parent || move.parent === null)) return undefined;
+  const places = moves.flatMap((move) => {
+    const from = placedAt(project, move.control);
+    return from && move.parent !== null ? [{ move, from }] : [];
+  });
+  if (places.length < moves.length) return undefined;
   const made: Step[] = [];
-  const among = places.filter(({ move, from }) => from!.parent!.id === move.parent);
+  const among = places.filter(({ move, from }) => from.parent.id === move.parent);
   if (among.length > 0) {
-    const parent = itemAt(among, 0).from!.parent!;
+    const parent = itemAt(among, 0).from.parent;
     const orderOf = (control: Control) =>
       Number(inForce(control.props[`${scope}.order`]) ?? inForce(control.props.order) ?? 0);
     const shown = parent.children.toSorted((a, b) => orderOf(a) - orderOf(b));
@@ -51,9 +54,9 @@ function movedIn(
   const sets = steps.filter((step) => step.type === 'set');
   const copied = new Set<string>();
   for (const { move, from } of places) {
-    if (from!.parent!.id === move.parent) continue;
+    if (from.parent.id === move.parent) continue;
     copied.add(move.control);
-    const copy = copyFor(from!.screen, from!.control, newId);
+    const copy = copyFor(from.screen, from.control, newId);
     made.push({ type: 'set', control: move.control, property: `${scope}.hidden`, value: 'true' });
     const props: Record<string, PropertyValue> = {};
     for (const [name, value] of Object.entries(copy.props))

@@ -4,8 +4,8 @@
  * that says everything about it (`StepKind`), and a line here.
  */
 import { isRecord } from '../document/record.ts';
-import { entryOf } from '../document/sure.ts';
 import type { Project } from '../document/types.ts';
+import { entryOf } from '../sure.ts';
 import type { Applied, Renamed, StepKind } from './applied.ts';
 import { type ChangeStep, changeKind } from './change.ts';
 import { type DropStep, dropKind } from './drop.ts';

@@ -2,11 +2,11 @@
 
 import { plainArrangement } from '../cascade/plain-values.ts';
 import { effectiveNames, freshName } from '../document/names.ts';
-import { entryOf } from '../document/sure.ts';
 import { type Location, locate, locationsIn, type Placed, placedAt } from '../document/tree.ts';
 import type { Control, Project, PropertyValue } from '../document/types.ts';
 import { confinesProblem, kindNamed, kindOf } from '../kinds/catalogue.ts';
 import type { Kind } from '../kinds/kind.ts';
+import { entryOf } from '../sure.ts';
 import type { Step } from './step.ts';
 
 /**

@@ -1,6 +1,8 @@
 /** What happens at a width, in words. */
+
 import { effectiveNames } from '../document/names.ts';
 import type { Control } from '../document/types.ts';
+import { itemAt } from '../sure.ts';
 import type { Cause, Change } from './change.ts';
 
 /** A sentence for each thing that happens at a width; the ones that make boxes jump first. */
@@ -30,7 +32,7 @@ function inRuns(changes: readonly Change[]): Change[] {
     const first = run[0];
     if (first && run.length >= leastRun) {
       const turns = (cause: Cause) => run.every(({ causes }) => causes.some((each) => isAbout(each, cause)));
-      told.push({ ...first, until: run.at(-1)!.width, causes: first.causes.filter(turns) });
+      told.push({ ...first, until: itemAt(run, -1).width, causes: first.causes.filter(turns) });
     } else told.push(...run);
     run = [];
   };

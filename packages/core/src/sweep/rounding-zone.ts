@@ -4,9 +4,11 @@
  * 470 px is less than the part that is cut off. Windows are whole px wide, so each of these is laid out, and the last 64th before the
  * next; in between what is seen to turn is looked for, which rounding may undo and do again from one 64th to the next.
  */
+
 import type { Box } from '../layout/box.ts';
 import { type Compared, comparedIn, type Decision } from '../layout/differences.ts';
 import type { Topic } from '../layout/record.ts';
+import { numberAt } from '../sure.ts';
 import { isWholeUnits, unit } from '../text/units.ts';
 import type { Range } from './stretch.ts';
 
@@ -23,7 +25,7 @@ const beyond = ({ value, perPx }: Compared, limit: number): number => (value - l
  */
 export function reachOf(before: Compared, after: Compared, limit: number, width: number): number {
   const ends = [before, after].map((each) => beyond(each, limit));
-  const slope = Math.abs(ends[1]! - ends[0]!) / width;
+  const slope = Math.abs(numberAt(ends, 1) - numberAt(ends, 0)) / width;
   if (slope === 0 || (slope >= leastSlope && ends.every(isWholeUnits))) return 0;
   return (Math.max(before.terms, after.terms) * unit) / slope;
 }

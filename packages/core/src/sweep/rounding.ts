@@ -3,7 +3,9 @@
  * compared goes up and down from one 64th to the next, and close to its limit it turns more than once. What was read off between
  * two layouts does not show that, so such widths are laid out one by one.
  */
+
 import { allDifferences, type Decision } from '../layout/differences.ts';
+import { itemAt, numberAt } from '../sure.ts';
 import { unit } from '../text/units.ts';
 import type { Change } from './change.ts';
 import { reachOf } from './rounding-zone.ts';
@@ -76,7 +78,7 @@ function* narrowly({ plain, isCut, ...found }: Found): Generator<Changed, void, 
   }
   const count = Math.round((to.width - from.width) / unit) + 1;
   const points = Array.from({ length: count }, (_, index) => plain(from.width + index * unit));
-  const range = { from: points[0]!, to: points.at(-1)! };
+  const range = { from: points[0]!, to: itemAt(points, -1) };
   if (points.every(isOn(range))) yield { ...found, range };
   else yield* single(points, found);
 }
@@ -106,7 +108,8 @@ function isOn({ from, to }: Range): (point: Point) => boolean {
     if (boxesOf(point.laid).length !== count) return false;
     const part = from.width === to.width ? 0 : (point.width - from.width) / (to.width - from.width);
     return numbersOf(point, count, false).every(
-      (value, at) => Math.abs(value - (start![at]! * (1 - part) + end![at]! * part)) <= 2 * unit,
+      (value, at) =>
+        Math.abs(value - (numberAt(start!, at) * (1 - part) + numberAt(end!, at) * part)) <= 2 * unit,
     );
   };
 }

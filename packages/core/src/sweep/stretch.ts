@@ -1,5 +1,7 @@
 /** Stretches of widths within which every box moves linearly, and the layouts at their ends. */
+
 import type { Laid } from '../layout/laid.ts';
+import { numberAt } from '../sure.ts';
 
 /** One box in a stretch: which it is, and which item of which repeats. */
 export interface SweptBox {
@@ -59,7 +61,7 @@ export function numbersOf(
     numbers[at++] = width;
     numbers[at++] = height;
     for (let index = 0; index < children.length; index++)
-      visit(children[index]!, x + places[2 * index]!, y + places[2 * index + 1]!);
+      visit(children[index]!, x + numberAt(places, 2 * index), y + numberAt(places, 2 * index + 1));
   };
   visit(root, 0, 0);
   return numbers;
@@ -84,6 +86,7 @@ export function boxAt(
   width: number,
 ): [x: number, y: number, width: number, height: number] {
   const part = to > from ? (width - from) / (to - from) : 0;
-  const value = (offset: number) => start[4 * index + offset]! * (1 - part) + end[4 * index + offset]! * part;
+  const value = (offset: number) =>
+    numberAt(start, 4 * index + offset) * (1 - part) + numberAt(end, 4 * index + offset) * part;
   return [value(0), value(1), value(2), value(3)];
 }

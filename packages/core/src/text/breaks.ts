@@ -70,8 +70,8 @@ function endsInNumber(text: string, index: number): boolean {
 
 /** What Unicode 17 says of a break in front of an index where the package, which knows Unicode 13, may be wrong; else undefined. */
 function laterVersions(text: string, index: number): boolean | undefined {
-  const last = text[index - 1]!;
-  const next = text[index]!;
+  const last = text.charAt(index - 1);
+  const next = text.charAt(index);
   if (isOf('hyphen', last)) {
     const before = text[index - 2];
     // LB20a: a hyphen that begins a word stays with it.
@@ -97,7 +97,7 @@ export const beginsWithHyphen = (text: string, start: number, end: number): bool
   end === start + 1 &&
   isOf('hyphen', text[start]) &&
   isOf('letter', text[end]) &&
-  !(isAscii(text[start]!) && isAscii(text[end]!));
+  !(isAscii(text.charAt(start)) && isAscii(text.charAt(end)));
 
 /**
  * The places where a line of one paragraph may end, its end included.
@@ -112,8 +112,8 @@ export function breakOpportunities(paragraph: string): number[] {
   for (let next = breaker.nextBreak(); next; next = breaker.nextBreak()) standard.add(next.position);
   const found: number[] = [];
   for (let index = 1; index < paragraph.length; index++) {
-    const last = paragraph[index - 1]!;
-    const next = paragraph[index]!;
+    const last = paragraph.charAt(index - 1);
+    const next = paragraph.charAt(index);
     if (next === ' ') continue;
     const ascii = isAscii(last) && isAscii(next);
     const may =

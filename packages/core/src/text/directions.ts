@@ -1,5 +1,7 @@
 /** In which direction each part of a text runs (UAX #9, through the `bidi-js` package). */
+
 import bidiFactory from 'bidi-js';
+import { numberAt } from '../sure.ts';
 
 const isolates = { leftToRight: '\u2066', rightToLeft: '\u2067', end: '\u2069' };
 
@@ -19,9 +21,9 @@ export function lineAlone(line: string, levels: Uint8Array, rightToLeft: boolean
   const base = rightToLeft ? 1 : 0;
   let written = '';
   for (let start = 0; start < line.length; ) {
-    const isTurned = levels[start]! > base;
+    const isTurned = numberAt(levels, start) > base;
     let end = start + 1;
-    while (end < line.length && levels[end]! > base === isTurned) end++;
+    while (end < line.length && numberAt(levels, end) > base === isTurned) end++;
     const part = line.slice(start, end);
     const opening = rightToLeft ? isolates.leftToRight : isolates.rightToLeft;
     written += isTurned ? `${opening}${part}${isolates.end}` : part;

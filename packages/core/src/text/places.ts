@@ -2,6 +2,7 @@
  * Where the characters of a text stand at a size, to the 65536th of a px as browsers reckon: the rasteriser and the shaper
  * scale the font's units each by a size of its own and round each number, and what is added up is kept in single precision.
  */
+import { numberAt } from '../sure.ts';
 import type { ShapedText } from './shaper.ts';
 import { floorUnit } from './units.ts';
 
@@ -31,9 +32,9 @@ export function unitScale(px: number, unitsPerEm: number): UnitScale {
 export function placesOf({ advances, kerns }: ShapedText, scale: UnitScale): Float32Array {
   const places = new Float32Array(advances.length + 1);
   for (let index = 0; index < advances.length; index++) {
-    let width = Math.round(advances[index]! * scale.advance);
-    if (kerns) width += Math.floor((kerns[index]! * scale.kern + 32768) / 65536);
-    places[index + 1] = places[index]! + width / 65536;
+    let width = Math.round(numberAt(advances, index) * scale.advance);
+    if (kerns) width += Math.floor((numberAt(kerns, index) * scale.kern + 32768) / 65536);
+    places[index + 1] = numberAt(places, index) + width / 65536;
   }
   return places;
 }

@@ -2,6 +2,7 @@
  * Which script each part of a text is written in (UAX #24). Browsers shape stretches of one script by themselves: letters of
  * two scripts are not kerned, and letters that are joined (CSS Text 4 §8.2.1, cursive scripts) are not spaced.
  */
+import { itemAt } from '../sure.ts';
 
 /** The scripts that the fonts that ship have letters of, and all others as one. */
 const scripts = [
@@ -52,8 +53,8 @@ export function scriptsOf(text: string): Uint8Array | undefined {
   const opened: { readonly closing: string; readonly stretch: { readonly mask: number } }[] = [];
   for (let index = 0; index < text.length; ) {
     const code = text.codePointAt(index)!;
-    const character = text[index]!;
-    let last = stretches.at(-1)!;
+    const character = text.charAt(index);
+    let last = itemAt(stretches, -1);
     let mask = maskOf(code);
     const pair = opened.findLastIndex((each) => each.closing === character);
     if (pair >= 0) {
@@ -70,7 +71,7 @@ export function scriptsOf(text: string): Uint8Array | undefined {
     if (character in closing) opened.push({ closing: closing[character]!, stretch: last });
     index += code > 0xffff ? 2 : 1;
   }
-  if (stretches.length === 1 && stretches[0]!.mask === 1) return undefined;
+  if (stretches.every(({ mask }) => mask === 1) && stretches.length === 1) return undefined;
   for (const [index, { start, mask }] of stretches.entries())
     found.fill(mask === 0 ? 0 : 32 - Math.clz32(mask & -mask), start, stretches[index + 1]?.start);
   return found;

@@ -3,7 +3,9 @@
  *
  * Widths are kept in font units and scaled by the size at the end (`places.ts`), so one shaping serves all sizes.
  */
+
 import { Blob, Buffer, Direction, Feature, Font, Face as FontFace, GlyphFlag, shape } from 'harfbuzzjs';
+import { numberAt } from '../sure.ts';
 import { embeddingLevels } from './directions.ts';
 import { type Face, type FontManifest, faceKey, parseUnicodeRange } from './fonts.ts';
 import { arabic, scriptsOf, scriptTag } from './scripts.ts';
@@ -194,14 +196,14 @@ export class Shaper {
           kerns[at]! += kern;
         }
         starts[at] = 1;
-        if (takesSpacing(text[at]!, script)) isSpaced[at] = 1;
+        if (takesSpacing(text.charAt(at), script)) isSpaced[at] = 1;
         if (flags & GlyphFlag.UNSAFE_TO_BREAK) unsafe[at] = 1;
       }
     }
     let count = 0;
     for (let index = 0; index <= length; index++) {
       if (!starts[index] && index < length) unsafe[index] = 1;
-      const counts = isSpaced[index]!;
+      const counts = numberAt(isSpaced, index);
       isSpaced[index] = count;
       count += counts;
     }

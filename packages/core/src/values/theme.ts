@@ -2,7 +2,7 @@
  * The theme: the look that all controls of a project start from. It is the last layer of the cascade; what is laid out,
  * painted or exported gets one as a value, so that two projects, or two modes of one, can have different ones.
  */
-import { keysOf } from '../document/sure.ts';
+import { keysOf } from '../sure.ts';
 
 /** Colours of the roles that kinds and attributes name, in light surroundings, of the theme that ships. */
 export const colours = {

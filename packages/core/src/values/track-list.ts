@@ -16,7 +16,7 @@ const token = /\s*([a-z-]+(?=\()|[a-z-]+|[+-]?(?:\d+\.?\d*|\.\d+)(?:%|[a-z]+)?|[
 function tokensOf(text: string): string[] {
   const found: string[] = [];
   token.lastIndex = 0;
-  for (let match = token.exec(text); match; match = token.exec(text)) found.push(match[1]!);
+  for (let match = token.exec(text); match; match = token.exec(text)) found.push(match[1] ?? '');
   return found;
 }
 

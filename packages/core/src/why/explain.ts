@@ -1,6 +1,5 @@
 /** Why a control has its size and place: the rule, the numbers, where they come from, and what would change them. */
 
-import { entryOf, itemAt } from '../document/sure.ts';
 import type { Control, Project } from '../document/types.ts';
 import type { Builder } from '../layout/build.ts';
 import { passOf } from '../layout/engine.ts';
@@ -9,6 +8,7 @@ import type { SizeReason } from '../layout/reason.ts';
 import { layOutRoot, type View } from '../layout/screen-layout.ts';
 import { boxesFor } from '../layout/view-boxes.ts';
 import { applyStep } from '../steps/step.ts';
+import { entryOf, itemAt } from '../sure.ts';
 import type { Shaper } from '../text/shaper.ts';
 import type { Explanation, Fix, Question, Source } from './explanation.ts';
 import { ExplainedScreen, type Found } from './find.ts';
@@ -117,7 +117,7 @@ type Placed = Pick<Found, 'laid' | 'x' | 'y'>;
 function namedIn(on: ExplainedScreen, sentences: readonly string[]): string[] {
   const byName = new Map([...on.names].map(([id, name]) => [name, id]));
   return sentences.flatMap((sentence) =>
-    [...sentence.matchAll(/`([^`]+)`/g)].flatMap((match) => byName.get(match[1]!) ?? []),
+    [...sentence.matchAll(/`([^`]+)`/g)].flatMap((match) => byName.get(match[1] ?? '') ?? []),
   );
 }
 

@@ -1,6 +1,7 @@
 /** What an explanation of a size or place is. Lengths in CSS px. */
-import { itemAt } from '../document/sure.ts';
+
 import type { Step } from '../steps/step.ts';
+import { itemAt } from '../sure.ts';
 
 /** A size or a place, from the screen's top left corner. */
 export type Question = 'width' | 'height' | 'x' | 'y';

@@ -3,7 +3,6 @@
 import { inCascade, prefixesInForce, propertiesOf } from '../cascade/cascade.ts';
 import { themeOf } from '../cascade/project-theme.ts';
 import { effectiveNames } from '../document/names.ts';
-import { entryOf, itemAt } from '../document/sure.ts';
 import { locationsIn } from '../document/tree.ts';
 import type { Control, Project } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
@@ -14,6 +13,7 @@ import { free, type Laid } from '../layout/laid.ts';
 import type { ContentReason, Reasons } from '../layout/reason.ts';
 import { layOutRoot, type View } from '../layout/screen-layout.ts';
 import { boxesFor } from '../layout/view-boxes.ts';
+import { entryOf, itemAt } from '../sure.ts';
 import type { Shaper } from '../text/shaper.ts';
 import type { Source } from './explanation.ts';
 

@@ -1,6 +1,7 @@
 /** One or two sentences for a reason. Names of controls stand in backticks. */
-import { itemAt } from '../document/sure.ts';
+
 import type { SizeReason } from '../layout/reason.ts';
+import { itemAt } from '../sure.ts';
 import type { Working } from './explanation.ts';
 import type { ExplainedScreen, Found } from './find.ts';
 import { type Axis, show, words } from './size.ts';

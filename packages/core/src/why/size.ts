@@ -1,7 +1,8 @@
 /** Puts the engine's reason for a size into arithmetic and a sentence. */
-import { itemAt } from '../document/sure.ts';
+
 import type { Box } from '../layout/box.ts';
 import type { ContentReason, LineRoom, SizeReason } from '../layout/reason.ts';
+import { itemAt } from '../sure.ts';
 import type { Term, Working } from './explanation.ts';
 import { workOut } from './explanation.ts';
 import type { ExplainedScreen, Found } from './find.ts';

@@ -19,6 +19,7 @@ import {
   type RowsStep,
   type StateVariable,
   type Step,
+  type StoredTable,
   same,
   tableProblems,
   withRows,
@@ -116,15 +117,13 @@ export class RowStore {
 
   /** A project that holds as many of its tables' first rows as it may. */
   withFirstRows(projectId: string, project: Project): Project {
-    const isShort = (variable: StateVariable) =>
+    const isShort = (variable: StateVariable): variable is StateVariable & { table: StoredTable } =>
       variable.table !== undefined && initialRows(variable).length < Math.min(firstRows, variable.table.rows);
     if (!project.state.some(isShort)) return project;
     return {
       ...project,
       state: project.state.map((each) =>
-        isShort(each)
-          ? withRows({ ...each, table: each.table! }, this.rows(projectId, each.table!.id))
-          : each,
+        isShort(each) ? withRows(each, this.rows(projectId, each.table.id)) : each,
       ),
     };
   }

@@ -52,7 +52,9 @@ export function distribute(items: readonly FlexItem[], room: number, pass: Pass)
   }
   const growing = wanted < room;
   // Where nothing is left, nothing grows.
-  if (pass.log && items.length > 0) pass.above(items[0]!.box, 'room', room - wanted);
+  const [first] = items;
+  if (!first) return;
+  if (pass.log) pass.above(first.box, 'room', room - wanted);
   let initial = room;
   for (const item of items) {
     item.turn = 0;
@@ -76,10 +78,10 @@ export function distribute(items: readonly FlexItem[], room: number, pass: Pass)
     }
     // Factors that add up to less than one leave part of the room unused.
     if (factors < 1) {
-      if (pass.log) pass.sign(items[0]!.box, 'room', Math.abs(free) - Math.abs(initial * factors));
+      if (pass.log) pass.sign(first.box, 'room', Math.abs(free) - Math.abs(initial * factors));
       if (Math.abs(initial * factors) < Math.abs(free)) free = initial * factors;
     }
-    if (pass.log) pass.sign(items[0]!.box, 'room', growing ? free : -free);
+    if (pass.log) pass.sign(first.box, 'room', growing ? free : -free);
     const shares = growing ? free > 0 : free < 0 && weight > 0;
 
     let violation = 0;
@@ -104,7 +106,7 @@ export function distribute(items: readonly FlexItem[], room: number, pass: Pass)
       unclamped.push(size);
       if (pass.log) pass.held(item.box, size, item.min, item.max);
     }
-    if (pass.log && violation !== 0) pass.sign(items[0]!.box, 'room', violation);
+    if (pass.log && violation !== 0) pass.sign(first.box, 'room', violation);
     for (const item of items) {
       if (item.frozen) continue;
       const change = item.main - unclamped.pop()!;

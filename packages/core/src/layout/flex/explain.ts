@@ -1,5 +1,6 @@
 /** Writes down why the children of a row or column have their sizes and places, from what the layout has at hand. */
 
+import { numberAt } from '../../sure.ts';
 import { gapsBetween, plainMax, plainMin } from '../plain-limits.ts';
 import {
   type LineRoom,
@@ -46,7 +47,7 @@ export function explainFlex(pass: Pass, inside: FlexInside, outcome: FlexOutcome
   const found = new Map<Item, Reasons>();
   let crossAt = 0;
   for (const [index, line] of lines.entries()) {
-    const cross = crossSizes[index]!;
+    const cross = numberAt(crossSizes, index);
     const used = line.reduce((sum, item) => sum + item.main + item.margin, (line.length - 1) * mainGap);
     const spare = mainSize - used;
     const { justify } = inside.content;
@@ -76,10 +77,10 @@ export function explainFlex(pass: Pass, inside: FlexInside, outcome: FlexOutcome
         word: item.align,
         own: item.box.style.alignSelf !== undefined,
         parts: [
-          { what: 'frame', value: fixed[0]! },
-          { what: 'lines', value: fixed[1]! },
-          { what: 'room', value: offset - fixed[0]! - fixed[1]! - fixed[2]! },
-          { what: 'margin', value: fixed[2]! },
+          { what: 'frame', value: numberAt(fixed, 0) },
+          { what: 'lines', value: numberAt(fixed, 1) },
+          { what: 'room', value: offset - numberAt(fixed, 0) - numberAt(fixed, 1) - numberAt(fixed, 2) },
+          { what: 'margin', value: numberAt(fixed, 2) },
         ],
       };
       found.set(
@@ -104,7 +105,7 @@ export function explainFlex(pass: Pass, inside: FlexInside, outcome: FlexOutcome
           (most, item) => (most && outer(most) >= outer(item) ? most : item),
           undefined,
         )?.box,
-        size: crossSizes[index]!,
+        size: numberAt(crossSizes, index),
       })),
       gaps: gapsBetween(lines.length, crossGap),
       frame,

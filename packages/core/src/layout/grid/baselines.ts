@@ -1,5 +1,6 @@
 /** Baselines that the items of a grid's row share (CSS Align 3 §9). */
 
+import { numberAt } from '../../sure.ts';
 import type { Track } from '../../values/css.ts';
 import type { GridContent } from '../box.ts';
 import type { Laid } from '../laid.ts';
@@ -69,5 +70,5 @@ export function gridBaseline(
     .toSorted((a, b) => a.item.column - b.item.column);
   const leader = first.find(({ item, index }) => takesPart(item, children[index]!)) ?? first[0]!;
   const laid = children[leader.index]!;
-  return places[2 * leader.index + 1]! + (laid.baseline ?? laid.height);
+  return numberAt(places, 2 * leader.index + 1) + (laid.baseline ?? laid.height);
 }

@@ -1,5 +1,6 @@
 /** What items ask of the tracks they stand in (CSS Grid 1 §12.5). */
 
+import { numberAt } from '../../sure.ts';
 import { layOut } from '../ask.ts';
 import type { Box, GridContent } from '../box.ts';
 import { fixed as at, type Laid, type Widths } from '../laid.ts';
@@ -97,13 +98,13 @@ export function rowContributors(
   const shared = sharedBaselines(
     pass,
     items,
-    items.map((item, index) => layForRow(pass, item, widths[index]!)),
+    items.map((item, index) => layForRow(pass, item, numberAt(widths, index))),
   );
   return items.map((item, index) => {
     const { box, row, rowSpan } = item;
     const { style } = box;
     const margin = down(style.margin);
-    const laid = () => layForRow(pass, item, widths[index]!);
+    const laid = () => layForRow(pass, item, numberAt(widths, index));
     const height = () => laid().height + margin + shim();
     // §12.5 step 1: baseline-aligned items count with the room that lines them up.
     const shim = () => baselineShift(laid(), item, shared);

@@ -7,7 +7,7 @@ import {
   entryOf,
   inForce,
   itemAt,
-  locate,
+  locationOf,
   type Placed,
   type Project,
   pathTo,
@@ -86,7 +86,7 @@ export function leftAfter(placed: readonly Placed[], project: Project): string[]
   const first = placed[0];
   if (!first) return [];
   const gone = new Set(placed.map(({ control }) => control.id));
-  const { children } = locate(project, first.parent.id)!.control;
+  const { children } = locationOf(project, first.parent.id).control;
   const next = [...children.slice(first.index), ...children.slice(0, first.index).toReversed()].find(
     ({ id }) => !gone.has(id),
   );

@@ -6,6 +6,7 @@ import {
   inForce,
   kindOf,
   locate,
+  locationOf,
   messageOf,
   newControl,
   newDialog,
@@ -98,7 +99,7 @@ export function insertCopies(
   controls: readonly Placed['control'][],
   { parent, index }: InsertPlace,
 ): { steps: Step[]; select: string[] } {
-  let { screen } = locate(editor.state.project, parent)!;
+  let { screen } = locationOf(editor.state.project, parent);
   const steps: Step[] = [];
   const select: string[] = [];
   for (const [offset, control] of controls.entries()) {

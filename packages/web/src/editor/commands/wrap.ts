@@ -4,6 +4,7 @@ import {
   changeKind,
   giveTo,
   kindNamed,
+  kindOf,
   plainArrangement,
   type Step,
   sameLook,
@@ -57,13 +58,13 @@ export function changeKinds(editor: Editor, kindName: string): void {
   }
   if (steps.length === 0) return;
   const done = editor.dispatch({
-    label: `Make ${namesOf(all)} a ${kindNamed(kindName)!.label.toLowerCase()}`,
+    label: `Make ${namesOf(all)} a ${kindOf({ kind: kindName }).label.toLowerCase()}`,
     steps,
     select: all.map(({ control }) => control.id),
   });
   if (done && lost.size > 0)
     editor.tell(
-      `A ${kindNamed(kindName)!.label.toLowerCase()} has no ${[...lost].join(', ')}; undo brings it back.`,
+      `A ${kindOf({ kind: kindName }).label.toLowerCase()} has no ${[...lost].join(', ')}; undo brings it back.`,
     );
 }
 

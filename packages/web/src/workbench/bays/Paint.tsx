@@ -1,5 +1,6 @@
 /** Paints a laid-out screen: every box at the place that the core worked out, words line by line. */
 import {
+  itemAt,
   type PaintedShape,
   type PaintedWords,
   type PhysicalSides,
@@ -71,7 +72,7 @@ function groupsOf({ boxes }: ScreenLayout): [from: number, to: number][] {
 /** Whether any box of a group reaches into a part. */
 function isIn({ boxes }: ScreenLayout, [from, to]: readonly [number, number], part: PartInSight): boolean {
   for (let index = from; index < to; index++) {
-    const { y, height } = boxes[index]!;
+    const { y, height } = itemAt(boxes, index);
     if (y < part.bottom && y + height > part.top) return true;
   }
   return false;

@@ -2,7 +2,9 @@
  * What of a screen can be seen: what scrolls is cut at its edges, as it is on the page; but where something that is
  * selected lies beyond, that scroll is open, so that one can work on all that is in it.
  */
+
 import type { ScreenBox, ScreenLayout } from '@hovrin/core';
+import { itemAt } from '@hovrin/core';
 
 /** CSS px of the screen. */
 export interface Window {
@@ -28,8 +30,11 @@ export function openScrolls({ boxes, byControl }: ScreenLayout, selection: reado
   const open = new Set<number>();
   for (const id of selection) {
     const selected = byControl.get(id);
-    for (let at = selected?.parent ?? -1; at >= 0; at = boxes[at]!.parent)
-      if (boxes[at]!.look.clips === true && !isWithin(selected!, boxes[at]!)) open.add(at);
+    if (!selected) continue;
+    for (let at = selected.parent; at >= 0; at = itemAt(boxes, at).parent) {
+      const around = itemAt(boxes, at);
+      if (around.look.clips === true && !isWithin(selected, around)) open.add(at);
+    }
   }
   return open;
 }

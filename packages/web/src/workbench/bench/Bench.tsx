@@ -31,17 +31,15 @@ const asideBays = 26;
 
 export function Bench({ screen, zoom, onZoom, onScale }: BenchProps) {
   const { sizes, setSizes, resize, seeing } = useBenchView();
-  const [working, ...sides] = sizes;
+  const [, ...sides] = sizes;
+  const working = itemAt(sizes, 0);
   const side = usePanelSize('sides', {
     usual: 216,
     least: 150,
     most: ({ width }) => Math.min(480, width / 5),
   });
   const { element: area, room } = useRoom({ width: 400, height: 600 });
-  const fitting = Math.max(
-    leastZoom,
-    Math.min(1, room.width / working!.width, room.height / working!.height),
-  );
+  const fitting = Math.max(leastZoom, Math.min(1, room.width / working.width, room.height / working.height));
   const scale = typeof zoom === 'number' ? zoom : fitting;
   useEffect(() => onScale(scale), [onScale, scale]);
   useZoomToSelection({ area, zoom, scale, fitting, room, onZoom });
@@ -49,14 +47,14 @@ export function Bench({ screen, zoom, onZoom, onScale }: BenchProps) {
   return (
     <section aria-label="Bench" className="flex min-h-0 min-w-0 flex-1 bg-ground">
       <div className="flex min-w-0 flex-1 flex-col gap-2 py-3 pl-4">
-        <WorkingHeader size={working!} scale={scale} onResize={resize} />
+        <WorkingHeader size={working} scale={scale} onResize={resize} />
         <WidthRuler />
-        {seeing.tracing && <TracingStrip size={working!} />}
+        {seeing.tracing && <TracingStrip size={working} />}
         <div
           ref={area}
           className={`min-h-0 flex-1 overflow-auto pt-1 pr-5 pb-5 pl-1 ${panning ? 'cursor-grab' : ''}`}
         >
-          <WorkingBay screen={screen} size={working!} scale={scale} onResize={resize} />
+          <WorkingBay screen={screen} size={working} scale={scale} onResize={resize} />
         </div>
       </div>
       <div className="relative flex shrink-0 flex-col border-l border-rule/70" style={{ width: side.size }}>

@@ -1,5 +1,7 @@
 /** A picture to build after: laid under the working bay or over it, kept in this browser for each screen and band. */
+
 import type { ScreenLayout } from '@hovrin/core';
+import { numberAt } from '@hovrin/core';
 import { useCallback, useEffect, useState } from 'react';
 import { svgOf } from '../bays/savePicture.ts';
 
@@ -115,6 +117,11 @@ export async function differingShare(
   );
   let far = 0;
   for (let at = 0; at < a.length; at += 4)
-    if ([0, 1, 2].some((channel) => Math.abs(a[at + channel]! - b[at + channel]!) > sameColour)) far++;
+    if (
+      [0, 1, 2].some(
+        (channel) => Math.abs(numberAt(a, at + channel) - numberAt(b, at + channel)) > sameColour,
+      )
+    )
+      far++;
   return far / (across * down);
 }

@@ -10,6 +10,7 @@ import {
   kindOf,
   knownOn,
   locate,
+  locationOf,
   nameControl,
   type Property,
   type PropertyGroup,
@@ -247,7 +248,7 @@ function NameField({ control, name }: { control: Control; name: string }) {
   const { project, typing } = useEditorState('project', 'typing');
   const field = useRef<HTMLInputElement>(null);
   const [typed, setTyped] = useState<string>();
-  const found = locate(project, control.id)!;
+  const found = locationOf(project, control.id);
   const isScreen = found.parent === undefined;
   const problem =
     typed === undefined || typed === control.name

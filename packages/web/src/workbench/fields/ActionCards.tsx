@@ -18,7 +18,7 @@ import {
   effectiveNames,
   isDialog,
   itemAt,
-  locate,
+  locationOf,
   parseExpression,
   sentenceOf,
   turned,
@@ -255,7 +255,7 @@ function Piece({
   const name = quoted(piece);
   const names = kind === 'expression' || name === undefined ? undefined : namesFor(kind);
   function namesFor(of: CardField['kind']): readonly string[] {
-    if (of === 'control') return [...effectiveNames(locate(project, control.id)!.screen).values()];
+    if (of === 'control') return [...effectiveNames(locationOf(project, control.id).screen).values()];
     return project.screens
       .filter((screen) => isDialog(screen) === (of === 'dialog'))
       .flatMap((screen) => screen.name ?? []);

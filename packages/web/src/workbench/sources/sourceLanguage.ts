@@ -111,8 +111,8 @@ function wordAt(
   const open = text.lastIndexOf('<', at);
   const kind = /^<\/?([\w]+)/.exec(text.slice(open))?.[1];
   if (open < 0 || kind === undefined || text.slice(open, at).includes('>')) return undefined;
-  const before = /[\w.-]*$/.exec(text.slice(0, at))![0];
-  const after = /^[\w.-]*/.exec(text.slice(at))![0];
+  const before = /[\w.-]*$/.exec(text.slice(0, at))?.[0] ?? '';
+  const after = /^[\w.-]*/.exec(text.slice(at))?.[0] ?? '';
   return { kind, word: before + after, from: at - before.length, to: at + after.length };
 }
 

@@ -8,6 +8,9 @@ export function itemAt<T>(list: readonly T[], index: number): T {
   return item as T;
 }
 
+/** A number of a list. @returns NaN where there is none: whatever is reckoned with it is none either. */
+export const numberAt = (numbers: ArrayLike<number>, index: number): number => numbers[index] ?? Number.NaN;
+
 /** Whether a value is one of some known ones. */
 export const isOneOf = <T>(known: readonly T[], value: unknown): value is T =>
   known.some((each) => each === value);
