@@ -14,6 +14,12 @@ const magic = 'SQLite format 3\0';
 /** Names of files that belong to a database file. */
 const besides = ['', '-wal', '-shm'];
 
+/** What a query finds first: the first column of its first row; undefined where it finds none. */
+export function firstValue(database: Database.Database, query: string): unknown {
+  const [row] = database.prepare(query).raw().all();
+  return Array.isArray(row) ? row[0] : undefined;
+}
+
 const sentence = (error: unknown): string => messageOf(error);
 
 /**
@@ -35,7 +41,7 @@ export function databaseProblem(file: string): string | undefined {
   let database: Database.Database | undefined;
   try {
     database = new Database(file);
-    const found = database.prepare('PRAGMA quick_check(1)').pluck().get();
+    const found = firstValue(database, 'PRAGMA quick_check(1)');
     return found === 'ok' ? undefined : `the file is damaged: ${String(found)}`;
   } catch (error) {
     return sentence(error);

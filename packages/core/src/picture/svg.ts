@@ -182,7 +182,7 @@ function edges(box: PlacedBox, fill: string, rightToLeft: boolean, rx?: number):
 /** A painted shape as SVG. @param box the box that it is painted in. */
 function shapeTag(
   shape: PaintedShape,
-  { x, y, look }: ScreenBox,
+  { x, y, look }: PlacedBox,
   { pictureAddress }: PictureOptions,
 ): string {
   const onScreen = (at: Rectangle): Rectangle => ({ ...at, x: x + at.x, y: y + at.y });

@@ -1,7 +1,7 @@
 /** The folder that a server keeps its data in: held by one process, opened only where what lies there can be read. */
 import { existsSync, mkdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { databaseName, databaseProblem, holdFolder, putAside, workspace } from '@hovrin/files';
+import { databaseName, databaseProblem, firstValue, holdFolder, putAside, workspace } from '@hovrin/files';
 import Database from 'libsql';
 import { type Db, openDatabase } from './database.ts';
 
@@ -29,7 +29,7 @@ function newestMigration(): number {
 function isNewer(file: string): boolean {
   const database = new Database(file);
   try {
-    const numberOf = (query: string) => Number(database.prepare(query).pluck().get() ?? 0);
+    const numberOf = (query: string) => Number(firstValue(database, query) ?? 0);
     if (numberOf("SELECT count(*) FROM sqlite_master WHERE name = '__drizzle_migrations'") === 0)
       return false;
     return numberOf('SELECT max(created_at) FROM __drizzle_migrations') > newestMigration();
