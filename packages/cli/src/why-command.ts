@@ -46,7 +46,7 @@ const withNames =
   (names: ReadonlyMap<string, string>) =>
   (key: string, value: unknown): unknown => {
     if (key === 'control' && typeof value === 'string') return names.get(value) ?? value;
-    if (key === 'mentions') return (value as readonly string[]).map((id) => names.get(id) ?? id);
+    if (key === 'mentions' && Array.isArray(value)) return value.map((id) => names.get(id) ?? id);
     return value;
   };
 

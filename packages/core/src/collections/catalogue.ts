@@ -102,7 +102,7 @@ export function collectionFault(
     const path = `${id}[${index}]`;
     const fault = entityFault(collection, entity, project);
     if (fault) return { path: fault.path === '' ? path : `${path}.${fault.path}`, message: fault.message };
-    const key = collection.keyOf(entity as object);
+    const key = collection.keyOf(Object(entity));
     if (keys.has(key)) return { path, message: `There are two ${word}s \`${key}\`.` };
     keys.add(key);
   }

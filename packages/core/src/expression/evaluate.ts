@@ -63,6 +63,10 @@ function guarded<T>(work: () => T): T {
   }
 }
 
+/** Calls a method of a value; its name is one of those that are let through. */
+const called = (of: unknown, name: string, given: readonly unknown[]): unknown =>
+  (of as Readonly<Record<string, Arrow>>)[name]?.(...given);
+
 function tooLong(what: string, most: number): never {
   throw new EvaluationError(`This makes a ${what} of more than ${most}; it was stopped.`);
 }
@@ -297,9 +301,7 @@ class Walker {
     for (const value of takes ? values.slice(1) : values) plain(value);
     if (Array.isArray(of)) return this.#listMethod(of, name, values, takes);
     const given = values.map((value) => this.#primitive(value));
-    return type === 'string'
-      ? this.#textMethod(of as string, name, given)
-      : (of as Record<string, Arrow>)[name]!(...given);
+    return type === 'string' ? this.#textMethod(String(of), name, given) : called(of, name, given);
   }
 
   #textMethod(of: string, name: string, values: unknown[]): unknown {
@@ -313,7 +315,7 @@ class Walker {
       const put = by.length * (by.includes('$') ? of.length : 1);
       if (of.length + found * put > longestText) tooLong('text', longestText);
     }
-    const result = (of as unknown as Record<string, Arrow>)[name]!(...values);
+    const result = called(of, name, values);
     if (typeof result === 'string') return this.#fits(result);
     return Array.isArray(result) ? this.#list(result) : result;
   }
@@ -334,7 +336,7 @@ class Walker {
     const given = takes
       ? [(...all: unknown[]) => plain(arrow(...all)), ...(name === 'reduce' ? values.slice(1) : [])]
       : values;
-    const result = (of as unknown as Record<string, Arrow>)[name]!(...given);
+    const result = called(of, name, given);
     return Array.isArray(result) ? this.#list(result) : result;
   }
 }

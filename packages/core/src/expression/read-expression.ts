@@ -3,7 +3,7 @@
 import type { AnyNode, Node } from 'acorn';
 import { forbiddenKeys } from '../document/forbidden-keys.ts';
 import { didYouMean } from '../document/nearest.ts';
-import { itemAt } from '../sure.ts';
+import { isOneOf, itemAt } from '../sure.ts';
 import type { BinaryOperator, Expression, RecordEntry, Span, Spread, UnaryOperator } from './ast.ts';
 import { constants, functions, methodNames, namespaces } from './functions.ts';
 import { meantBy } from './meant.ts';
@@ -13,8 +13,23 @@ import { isViewName, viewNames } from './view-names.ts';
 /** Deepest nesting of one expression. */
 export const deepestExpression = 100;
 
-const binaryOperators = new Set('+ - * / % ** == != === !== < <= > >='.split(' '));
-const unaryOperators = new Set(['!', '-', '+', 'typeof']);
+const binaryOperators: readonly BinaryOperator[] = [
+  '+',
+  '-',
+  '*',
+  '/',
+  '%',
+  '**',
+  '==',
+  '!=',
+  '===',
+  '!==',
+  '<',
+  '<=',
+  '>',
+  '>=',
+];
+const unaryOperators: readonly UnaryOperator[] = ['!', '-', '+', 'typeof'];
 
 /** `Math.max` for the member node of that text, else undefined. */
 export function dottedName(node: AnyNode): string | undefined {
@@ -78,19 +93,19 @@ export class ExpressionReader {
       case 'ChainExpression':
         return this.expression(node.expression, next);
       case 'UnaryExpression':
-        if (!unaryOperators.has(node.operator))
+        if (!isOneOf(unaryOperators, node.operator))
           return this.refuse(node, `\`${node.operator}\` is not available here.`);
         return {
           type: 'unary',
-          operator: node.operator as UnaryOperator,
+          operator: node.operator,
           of: this.expression(node.argument, next),
         };
       case 'BinaryExpression':
-        if (!binaryOperators.has(node.operator))
+        if (!isOneOf(binaryOperators, node.operator))
           return this.refuse(node, `\`${node.operator}\` is not available here.`);
         return {
           type: 'binary',
-          operator: node.operator as BinaryOperator,
+          operator: node.operator,
           left: this.expression(node.left, next),
           right: this.expression(node.right, next),
         };
@@ -172,7 +187,7 @@ export class ExpressionReader {
           value:
             entry.key.type === 'Identifier'
               ? entry.key.name
-              : String((entry.key as { value?: unknown }).value),
+              : String(entry.key.type === 'Literal' ? entry.key.value : ''),
         };
     if (key.type === 'literal') this.refuseKey(entry, String(key.value));
     const value = this.expression(entry.value, depth);
@@ -214,7 +229,7 @@ export class ExpressionReader {
       );
     const key: Expression = node.computed
       ? this.expression(node.property, depth)
-      : { type: 'literal', value: (node.property as { name: string }).name };
+      : { type: 'literal', value: node.property.type === 'Identifier' ? node.property.name : '' };
     if (key.type === 'literal') this.refuseKey(node.property, String(key.value));
     return { type: 'member', of: this.expression(node.object, depth), key, optional: node.optional };
   }

@@ -2,12 +2,22 @@
 
 import type { AnyNode } from 'acorn';
 import { forbiddenKeys } from '../document/forbidden-keys.ts';
-import { itemAt } from '../sure.ts';
+import { isOneOf, itemAt } from '../sure.ts';
 import { actionNamed, alteringNamed } from './actions/catalogue.ts';
 import type { AssignmentOperator, Brought, Expression, Span, Statement } from './ast.ts';
 import { deepestExpression, dottedName, ExpressionReader } from './read-expression.ts';
 
-const assignmentOperators = new Set('= += -= *= /= %= ??= ||= &&='.split(' '));
+const assignmentOperators: readonly AssignmentOperator[] = [
+  '=',
+  '+=',
+  '-=',
+  '*=',
+  '/=',
+  '%=',
+  '??=',
+  '||=',
+  '&&=',
+];
 
 /** Reads statements of events. */
 export class StatementReader extends ExpressionReader {
@@ -84,13 +94,13 @@ export class StatementReader extends ExpressionReader {
 
   private action(node: AnyNode, depth: number): Statement[] {
     if (node.type === 'AssignmentExpression') {
-      if (!assignmentOperators.has(node.operator))
+      if (!isOneOf(assignmentOperators, node.operator))
         return this.refuse(node, `\`${node.operator}\` is not available here.`);
       return [
         {
           type: 'assign',
           ...this.target(node.left, depth),
-          operator: node.operator as AssignmentOperator,
+          operator: node.operator,
           value: this.expression(node.right, depth),
         },
       ];

@@ -2,7 +2,7 @@
  * What an expression can give, as far as that is known without working it out: every plain value that it may come to,
  * else the type of what comes out. What depends on data is not among them.
  */
-import { itemAt } from '../sure.ts';
+import { isOneOf, itemAt } from '../sure.ts';
 import type { Expression } from './ast.ts';
 import { namesOf } from './names.ts';
 import { isViewName } from './view-names.ts';
@@ -20,14 +20,7 @@ export type Result =
 /** The type of a variable; undefined where it is not known. */
 export type TypeOf = (name: string) => string | undefined;
 
-const resultTypes: ReadonlySet<string> = new Set<ResultType>([
-  'text',
-  'number',
-  'boolean',
-  'date',
-  'list',
-  'record',
-]);
+const resultTypes: readonly ResultType[] = ['text', 'number', 'boolean', 'date', 'list', 'record'];
 
 /** What functions give, by full name or by the name in front of the dot; absent: it depends. */
 const ofFunctions: Readonly<Record<string, ResultType>> = {
@@ -79,7 +72,7 @@ export function resultsOf(expression: Expression, typeOf: TypeOf, at: number): r
     }
     case 'name': {
       const known = isViewName(expression.name) ? 'text' : typeOf(expression.name);
-      return known !== undefined && resultTypes.has(known) ? type(known as ResultType) : [];
+      return isOneOf(resultTypes, known) ? type(known) : [];
     }
     case 'member': {
       const isLength = expression.key.type === 'literal' && expression.key.value === 'length';

@@ -55,7 +55,7 @@ function valueProblem(
   if (!isText(value) && !isDraft) return `\`${attribute}\` has no text.`;
   const strange = isRecord(value) && Object.keys(value).find((key) => key !== 'draft' && key !== 'good');
   if (strange) return `\`${attribute}\` has a \`${strange.slice(0, 64)}\`, which means nothing.`;
-  for (const text of isRecord(value) ? Object.values(value as Record<string, string>) : [value]) {
+  for (const text of isRecord(value) ? Object.values(value).filter(isText) : [value]) {
     const problem = textProblem(text);
     if (problem) return `${attribute}: ${problem}`;
   }

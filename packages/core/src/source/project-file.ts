@@ -32,7 +32,7 @@ export const untitled = (name = 'Untitled'): Project => ({
 function placeOf(text: string, path: string, data: Record<string, unknown>): number {
   const [, id = '', index, field] = /^(\w+)(?:\[(\d+)\])?(?:\.(\w+))?/.exec(path) ?? [];
   const list = data[id];
-  const entity = index !== undefined && Array.isArray(list) ? (list[Number(index)] as unknown) : undefined;
+  const entity: unknown = index !== undefined && Array.isArray(list) ? list[Number(index)] : undefined;
   const begin = Math.max(0, text.indexOf(`"${id}"`));
   if (!isRecord(entity)) return begin;
   const [first, value] = Object.entries(entity)[0] ?? [];
@@ -77,7 +77,7 @@ export function readProjectFile(text: string): ProjectFile | { readonly problem:
     if (entities === undefined) continue;
     const fault = collectionFault(collection, entities, project);
     if (fault) return fail(`${fault.path}: ${fault.message}`, placeOf(text, fault.path, data));
-    project = withEntities(project, collection, entities as readonly object[]);
+    if (Array.isArray(entities)) project = withEntities(project, collection, entities);
   }
   return { project, order };
 }

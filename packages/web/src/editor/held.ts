@@ -13,7 +13,7 @@ export function useHeld<T>(name: string, initial: T): [T, Dispatch<SetStateActio
   const set = useCallback(
     (change: SetStateAction<T>) =>
       setValue((now) => {
-        const next = typeof change === 'function' ? (change as (now: T) => T)(now) : change;
+        const next = change instanceof Function ? change(now) : change;
         held.set(name, next);
         return next;
       }),

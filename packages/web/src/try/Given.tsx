@@ -1,4 +1,5 @@
 /** What a running page gives the person: its frame may neither save files nor write to the clipboard by itself. */
+import { itemAt } from '@hovrin/core';
 import { Copy, Download, X } from 'lucide-react';
 import { download } from '../download.ts';
 
@@ -23,7 +24,8 @@ export function Given({
   /** The first was taken, or left. */
   onDone: () => void;
 }) {
-  const [thing, ...more] = things as readonly [GivenThing, ...GivenThing[]];
+  const thing = itemAt(things, 0);
+  const more = things.slice(1);
   const take = async () => {
     if (thing.as === 'file')
       download(thing.name, new Blob([thing.text], { type: 'text/plain;charset=utf-8' }));

@@ -1,12 +1,12 @@
 /** What is done with the picture that one builds after. */
-import { effectiveNames } from '@hovrin/core';
+import { effectiveNames, keysOf } from '@hovrin/core';
 import { X } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { api } from '../../api.ts';
 import { currentScreen, useEditorState, useWorkplace } from '../../editor/context.tsx';
 import type { ScreenSize } from '../../sizes.ts';
 import { useBenchView } from './benchView.ts';
-import { differingShare, type Tracing, type TracingMode, tracingModes } from './tracing.ts';
+import { differingShare, type Tracing, tracingModes } from './tracing.ts';
 
 /** Milliseconds that everything must rest before pixels are counted. */
 const rest = 400;
@@ -113,7 +113,7 @@ function Compared({ size, tracing }: { size: ScreenSize; tracing: Tracing }) {
         className="flex overflow-hidden rounded-md border border-rule"
         aria-label="How it is compared"
       >
-        {Object.entries(tracingModes).map(([mode, label]) => (
+        {keysOf(tracingModes).map((mode) => (
           <label
             key={mode}
             className={`flex h-[26px] cursor-pointer items-center border-rule px-2 not-first:border-l has-focus-visible:outline-2 ${tracing.mode === mode ? 'bg-spruce text-on-spruce' : ''}`}
@@ -123,9 +123,9 @@ function Compared({ size, tracing }: { size: ScreenSize; tracing: Tracing }) {
               name="tracing-mode"
               className="sr-only"
               checked={tracing.mode === mode}
-              onChange={() => change({ mode: mode as TracingMode })}
+              onChange={() => change({ mode })}
             />
-            {label}
+            {tracingModes[mode]}
           </label>
         ))}
       </fieldset>

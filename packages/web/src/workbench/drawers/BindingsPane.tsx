@@ -51,8 +51,8 @@ function Readables({ tree }: { tree: readonly ReadableBranch[] }) {
   const last = useRef<Field>(null);
   useEffect(() => {
     const remember = ({ target }: FocusEvent) => {
-      if (target instanceof HTMLElement && target.closest('[data-completes]') && 'value' in target)
-        last.current = target as Field;
+      if (!(target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement)) return;
+      if (target.closest('[data-completes]')) last.current = target;
     };
     document.addEventListener('focusin', remember);
     return () => document.removeEventListener('focusin', remember);

@@ -90,10 +90,8 @@ type Chosen = Pick<EditorState, 'selection' | 'screenId'>;
 const FactsOf = memo(function FactsOf({ selection, screenId }: Chosen) {
   const { project } = useEditorState('project');
   const many = selection.flatMap((id) => locate(project, id)?.control ?? []);
-  if (many.length > 1)
-    return (
-      <SeveralFacts key={selection.join()} controls={many as unknown as readonly [Control, ...Control[]]} />
-    );
+  const [first, second, ...more] = many;
+  if (first && second) return <SeveralFacts key={selection.join()} controls={[first, second, ...more]} />;
   const control = currentControl({ project, selection, screenId });
   return control && <ControlFacts control={control} />;
 });

@@ -36,11 +36,16 @@ type Dragged =
 const newSize: Grabbed = { width: 120, height: 40, x: 0, y: 0 };
 
 /** Where a drag began, px of the window. */
-const pressedAt = ({ clientX, clientY }: PointerEvent): Point => ({ x: clientX, y: clientY });
+const pressedAt = (event: Event): Point =>
+  event instanceof MouseEvent ? { x: event.clientX, y: event.clientY } : { x: 0, y: 0 };
+
+/** Whether a key is held while the pointer moves. */
+const isHeld = (key: 'altKey' | 'ctrlKey'): boolean =>
+  window.event instanceof MouseEvent && window.event[key];
 
 /** Where the pointer is, px of the window. */
 function pointer({ activatorEvent, delta }: DragMoveEvent): Point {
-  const { x, y } = pressedAt(activatorEvent as PointerEvent);
+  const { x, y } = pressedAt(activatorEvent);
   return { x: x + delta.x, y: y + delta.y };
 }
 
@@ -90,7 +95,7 @@ export function Dragging({ children }: { children: ReactNode }) {
       const controls = selection.includes(id) ? selection : [id];
       const bay = shown.current.get(data.bay ?? 'working');
       const box = bay?.layout.byControl.get(id);
-      const from = event.activatorEvent as PointerEvent;
+      const from = event.activatorEvent;
       const { x, y } = bay && data.from === 'bay' ? onBay(bay, pressedAt(from)) : { x: 0, y: 0 };
       const grabbed =
         box && data.from === 'bay'
@@ -103,7 +108,7 @@ export function Dragging({ children }: { children: ReactNode }) {
   const draw = (event: DragMoveEvent, bayId: string) => {
     const bay = shown.current.get(bayId);
     if (!bay) return;
-    const from = onBay(bay, pressedAt(event.activatorEvent as PointerEvent));
+    const from = onBay(bay, pressedAt(event.activatorEvent));
     const drawn = between(from, onBay(bay, pointer(event)));
     setArea(drawn);
     editor.select(controlsIn(bay.screen, bay.layout, drawn));
@@ -118,7 +123,7 @@ export function Dragging({ children }: { children: ReactNode }) {
     const bay = bayId === undefined ? undefined : shown.current.get(bayId);
     if (bay && bayId !== undefined) {
       const grabbed = dragged && 'grabbed' in dragged ? dragged.grabbed : newSize;
-      const freed = (window.event as PointerEvent | undefined)?.altKey === true;
+      const freed = isHeld('altKey');
       const found = dropOnBay({ ...bay, project }, onBay(bay, at), ids, {
         grabbed,
         snapping: { step, on: snapping !== freed },
@@ -134,7 +139,7 @@ export function Dragging({ children }: { children: ReactNode }) {
   const finish = () => {
     if (drop && dragged && !('lasso' in dragged)) {
       if ('kind' in dragged) placeNew(editor, dragged.kind, drop.place, drop.drop?.props ?? {});
-      else if ((window.event as PointerEvent | undefined)?.ctrlKey) duplicateTo(dragged.controls, drop);
+      else if (isHeld('ctrlKey')) duplicateTo(dragged.controls, drop);
       else
         moveTo(
           editor,
