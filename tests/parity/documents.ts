@@ -393,6 +393,14 @@ export async function shrink(
 /** Pictures that the random screens name. */
 export const trialAssets = [{ name: 'wide.svg', type: 'image/svg+xml', width: 200, height: 80 }];
 
+/** A project to be measured with one of its screens: what it listens to says nothing meanwhile. */
+export const stillProject = (project: Project, start: string): Project => ({
+  ...project,
+  assets: trialAssets,
+  start,
+  state: project.state.map(({ feed: _, ...variable }) => variable),
+});
+
 /** A project with one random screen. */
 export const trialProject = (screen: Control): Project => ({
   format: 1,

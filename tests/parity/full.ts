@@ -5,12 +5,14 @@
 import { mkdir, readFile, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
-import { type Control, defaultBands, printScreen, type View } from '@hovrin/core';
+import { type Control, defaultBands, isOneOf, printScreen, type View } from '@hovrin/core';
 import { workspace } from '@hovrin/files';
+import { engineNames } from '../browser/engines.ts';
 import { alteredNests } from './altered-nests.ts';
 import { ParityBench, tolerance } from './compare.ts';
 import { crossings, nests, turns } from './crossings.ts';
 import { randomScreen, readTrial, shrink, trialProject } from './documents.ts';
+import { compareEngines, samplesOf } from './engines.ts';
 import { foundFolder } from './found.ts';
 import { texts } from './texts.ts';
 
@@ -32,6 +34,10 @@ const { values } = parseArgs({
     file: { type: 'string' },
     /** How often a differing document is laid out to make it smaller. */
     tries: { type: 'string', default: '200' },
+    /** Engines to measure instead, by commas: how near each comes to the core, `--documents` plain and random ones. */
+    engines: { type: 'string' },
+    /** How many of their documents that are far off are made as small as they can be. */
+    smallest: { type: 'string', default: '0' },
     /** Shrinks and shows, keeps nothing. */
     look: { type: 'boolean', default: false },
   },
@@ -53,6 +59,18 @@ const views: View[] = [
   { width: 1680, height: 1050 },
 ];
 
+if (values.engines) {
+  const asked = values.engines.split(',');
+  const unknown = asked.find((name) => !isOneOf(engineNames, name));
+  if (unknown !== undefined) throw new Error(`There is no engine ${unknown}: ${engineNames.join(', ')}.`);
+  const count = Math.min(documents, values.documents === '500' ? 60 : documents);
+  await compareEngines(
+    engineNames.filter((name) => asked.includes(name)),
+    await samplesOf(count, count, first),
+    Number(values.smallest),
+  );
+  process.exit();
+}
 const bench = await ParityBench.open();
 if (values.file) {
   const project = readTrial(await readFile(values.file, 'utf8'));

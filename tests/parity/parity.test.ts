@@ -6,7 +6,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { alteredNests } from './altered-nests.ts';
 import { ParityBench } from './compare.ts';
 import { crossings, nests, turns } from './crossings.ts';
-import { randomScreen, readTrial, shrink, trialAssets, trialProject } from './documents.ts';
+import { randomScreen, readTrial, shrink, stillProject, trialProject } from './documents.ts';
 import { foundDocuments } from './found.ts';
 import { rules } from './rules.ts';
 import { texts } from './texts.ts';
@@ -71,10 +71,10 @@ describe('random texts', () => {
 });
 
 describe('the demo', () => {
-  it.each(['Tonight', 'Arrivals', 'Bunks', 'CheckIn'])('%s', async (name) => {
+  it.each(['Tonight', 'Arrivals', 'Bunks', 'CheckIn', 'Kitchen', 'Mast'])('%s', async (name) => {
     const reading = await readProjectFolder(join(workspace, 'demo/velmora-hut'));
     if (!reading.ok) throw new Error(JSON.stringify(reading.problems));
-    const project = { ...reading.project, assets: trialAssets, start: name };
+    const project = stillProject(reading.project, name);
     const sizes = [280, 390, 559, 560, 820, 959, 960, 1280, 1920].map(
       (width): View => ({ width, height: 800 }),
     );

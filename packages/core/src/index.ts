@@ -270,6 +270,7 @@ export { causeRank, sweepChangeWords, toldChanges } from './sweep/change-words.t
 export { boxAt } from './sweep/stretch.ts';
 export { type SweepOptions, type SweepPart, sweep } from './sweep/sweep.ts';
 export { type FontManifest, fontFaceRules } from './text/fonts.ts';
+export type { Letters } from './text/places.ts';
 export { colourIn, colourRoles, type Theme } from './values/theme.ts';
 export { questions, Why } from './why/explain.ts';
 export type { Explanation, Fix, Question, Source, Term, Working } from './why/explanation.ts';

@@ -4,7 +4,7 @@
 export function itemAt<T>(list: readonly T[], index: number): T {
   const item = list.at(index);
   if (item === undefined && (index < -list.length || index >= list.length))
-    throw new Error(`There is no item ${index} in a list of ${list.length}.`);
+    throw new Error(`No item ${index} of ${list.length}.`);
   return item as T;
 }
 
@@ -12,8 +12,7 @@ export function itemAt<T>(list: readonly T[], index: number): T {
 export const numberAt = (numbers: ArrayLike<number>, index: number): number => numbers[index] ?? Number.NaN;
 
 /** Whether a value is one of some known ones. */
-export const isOneOf = <T>(known: readonly T[], value: unknown): value is T =>
-  known.some((each) => each === value);
+export const isOneOf = <T>(known: readonly T[], value: unknown): value is T => known.includes(value as T);
 
 /** The keys of a record that is known to have no others. */
 export const keysOf = <Key extends string>(record: Readonly<Partial<Record<Key, unknown>>>): Key[] =>
@@ -22,6 +21,6 @@ export const keysOf = <Key extends string>(record: Readonly<Partial<Record<Key, 
 /** The value of a key of a map. @throws Error where there is none. */
 export function entryOf<Key, Value>(map: ReadonlyMap<Key, Value>, key: Key): Value {
   const value = map.get(key);
-  if (value === undefined && !map.has(key)) throw new Error(`There is no ${String(key)} here.`);
+  if (value === undefined && !map.has(key)) throw new Error(`No ${key}.`);
   return value as Value;
 }

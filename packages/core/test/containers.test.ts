@@ -164,8 +164,8 @@ describe('scroll, split, fieldset and bars', () => {
 
   it('a fieldset has its caption above its children', () => {
     const { a, fieldset1 } = boxes(`<fieldset caption="Guests" padding="10" gap="6">${item('a')}</fieldset>`);
-    expect(a![1]).toBeCloseTo(10 + 22.39 + 6, 1);
-    expect(fieldset1![3]).toBeCloseTo(10 + 22.39 + 6 + 10 + 10, 1);
+    expect(a![1]).toBe(10 + 22 + 6);
+    expect(fieldset1![3]).toBe(10 + 22 + 6 + 10 + 10);
   });
 
   it('bars stay at their edges, from the edge inwards, and the rest has what they leave', () => {
@@ -237,7 +237,7 @@ describe('words', () => {
   it('letter spacing adds up and takes ligatures apart; lines are cut; italics have their own widths', () => {
     expect(width('letter-spacing="2"')[2]! - width('')[2]!).toBeGreaterThan(21);
     const long = '<text name="t" width="60" text="one two three four five six" lines="2" />';
-    expect(boxes(long).t![3]).toBeCloseTo(2 * 22.39, 1);
+    expect(boxes(long).t![3]).toBe(2 * 22);
     expect(width('italic="true" font="Source Serif 4"')[2]).not.toBe(width('font="Source Serif 4"')[2]);
   });
 

@@ -116,7 +116,9 @@ describe('direction and text scale', () => {
     const source =
       '<screen name="s"><column name="c" padding="10"><text name="t" text="one line" /></column></screen>';
     const [plain, twice] = [boxes(source), boxes(source, { ...hand, textScale: 2 })];
-    expect(twice.t![3]).toBeCloseTo(plain.t![3]! * 2, 1);
+    // 16 px × 1.4 and 32 px × 1.4, in whole px.
+    expect(plain.t![3]).toBe(22);
+    expect(twice.t![3]).toBe(45);
     expect(twice.t![1]).toBe(10);
   });
 });

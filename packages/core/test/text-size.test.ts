@@ -5,6 +5,7 @@ import { longTexts, type Project, ScreenView, sweep, sweepChangeWords } from '..
 import { lengthened } from '../src/meaning/long-text.ts';
 import { boxAt } from '../src/sweep/stretch.ts';
 import type { Shaper } from '../src/text/shaper.ts';
+import { lineHeightOf } from '../src/text/units.ts';
 import { named, projectOf, testShaper } from './documents.ts';
 
 let shaper: Shaper;
@@ -85,5 +86,20 @@ describe('a longer text', () => {
     expect(named(long, 'a').props.text).toMatch(/^B\S+ \{guests \+ 1\} \S+ \{name\}/);
     expect(named(long, 'b').props.options).toMatch(/^dorm: \S{12,} \| twin: \S+$/);
     expect(named(long, 'c').props).toEqual({});
+  });
+});
+
+describe('a line', () => {
+  it('is whole px high at every size and factor, the nearest, and halves go up', () => {
+    expect([15, 25, 45, 30].map((size) => lineHeightOf(size, 0.7))).toEqual([11, 18, 32, 21]);
+    expect(lineHeightOf(10, 1.35)).toBe(14);
+    expect(lineHeightOf(30, 1.15)).toBe(35);
+    fc.assert(
+      fc.property(fc.integer({ min: 8, max: 400 }), fc.integer({ min: 50, max: 400 }), (size, percent) => {
+        const height = lineHeightOf(size, percent / 100);
+        expect(Number.isInteger(height)).toBe(true);
+        expect(Math.abs(height - (size * percent) / 100)).toBeLessThanOrEqual(0.5 + 1e-9);
+      }),
+    );
   });
 });

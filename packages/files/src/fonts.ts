@@ -1,7 +1,7 @@
 /** The fonts that ship, from packages/core/fonts (made by scripts/fonts.mjs). */
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import type { FontManifest } from '@hovrin/core';
+import type { FontManifest, Letters } from '@hovrin/core';
 import { Shaper } from '@hovrin/core/text/shaper';
 
 /** The workspace's root. Sources and bundles both lie three folders below it. */
@@ -13,12 +13,14 @@ export async function loadFontManifest(): Promise<FontManifest> {
   return JSON.parse(await readFile(join(fontFolder, 'fonts.json'), 'utf8'));
 }
 
-let shaper: Promise<Shaper> | undefined;
+const shapers = new Map<Letters, Promise<Shaper>>();
 
-/** The shaper with all fonts loaded; the same one for all callers. */
-export function loadShaper(): Promise<Shaper> {
+/** The shaper with all fonts loaded; the same one for all callers. @param letters how wide they are. */
+export function loadShaper(letters: Letters = 'exact'): Promise<Shaper> {
+  let shaper = shapers.get(letters);
   shaper ??= loadFontManifest().then((manifest) =>
-    Shaper.load(manifest, (file) => readFile(join(fontFolder, file))),
+    Shaper.load(manifest, (file) => readFile(join(fontFolder, file)), letters),
   );
+  shapers.set(letters, shaper);
   return shaper;
 }

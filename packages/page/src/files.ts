@@ -21,6 +21,6 @@ export async function copyText(text: string): Promise<void> {
     if (trial) tell({ type: 'hovrin-copy', text });
     else await navigator.clipboard.writeText(text);
   } catch {
-    tellProblem('The browser does not let this page copy anything.');
+    tellProblem('The browser does not allow copying.');
   }
 }

@@ -192,7 +192,7 @@ function textLook(css: Css, values: Values): void {
   );
   say(weight, 'font-weight', String);
   say(italic, 'font-style', (value) => (value ? 'italic' : 'normal'));
-  say(lineHeight, 'line-height', String);
+  say(lineHeight, '--line-height', String);
   say(letterSpacing, 'letter-spacing', px);
   say(textAlign, 'text-align', String);
   const most = values.own(lines);

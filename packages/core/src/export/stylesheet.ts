@@ -18,6 +18,7 @@ import { type Band, type Control, inForce, isDialog, type Project } from '../doc
 import { kindOf, kinds } from '../kinds/catalogue.ts';
 import { arrangementOf, mannerOf } from '../kinds/manner.ts';
 import { entryOf } from '../sure.ts';
+import { lineHeightCss } from '../text/units.ts';
 import { colourRoles, type Theme } from '../values/theme.ts';
 import { selectorsIn } from './class-names.ts';
 import { keepsHinge, paneSections } from './pane-sections.ts';
@@ -90,6 +91,8 @@ ${hinged ? hingeRules : ''}${showsMessages(project) || hasCarried(project) ? mes
   *::before,
   *::after {
     box-sizing: border-box;
+    /* Whole px: some engines cut lines to them. */
+    line-height: ${lineHeightCss};
   }
 
   html {
@@ -102,7 +105,7 @@ ${hinged ? hingeRules : ''}${showsMessages(project) || hasCarried(project) ? mes
     padding: var(--safe-top) var(--safe-right) var(--safe-bottom) var(--safe-left);
     background: var(--page);
     font-family: "${theme.family}";
-    line-height: ${theme.lineHeight};
+    --line-height: ${theme.lineHeight};
     font-synthesis: none;
     color: var(--ink);
   }
@@ -114,6 +117,7 @@ ${hinged ? hingeRules : ''}${showsMessages(project) || hasCarried(project) ? mes
     margin: 0;
     border: 0;
     font: inherit;
+    line-height: ${lineHeightCss};
     letter-spacing: inherit;
     color: inherit;
   }

@@ -1,7 +1,6 @@
 /** Addresses with expressions in them: what those give is encoded, so that it stays a part of the address. */
 
 import type { Feed, StateVariable } from '../document/types.ts';
-import { itemAt } from '../sure.ts';
 import type { Template } from './ast.ts';
 import { sourcesOf } from './computed.ts';
 import { asText, EvaluationError, evaluate, type Scope } from './evaluate.ts';
@@ -21,7 +20,8 @@ export function addressNow({ parts }: Template, scope: Scope): string {
   // Dots are not encoded, and browsers take encoded ones for dots.
   if (
     isWorkedOut &&
-    itemAt(address.split(/[?#]/), 0)
+    address
+      .replace(/[?#].*/s, '')
       .split('/')
       .some((step) => step === '.' || step === '..')
   )

@@ -3,7 +3,6 @@
  * prototypes, no code. A budget ends whatever would not end by itself.
  */
 
-import { messageOf } from '../document/error-message.ts';
 import { forbiddenKeys } from '../document/forbidden-keys.ts';
 import { ownValue } from '../document/same.ts';
 import type { BinaryOperator, Expression, Template } from './ast.ts';
@@ -58,14 +57,16 @@ function guarded<T>(work: () => T): T {
   } catch (error) {
     if (error instanceof EvaluationError) throw error;
     throw new EvaluationError(
-      error instanceof RangeError ? 'This is nested too deeply or too long to work out.' : messageOf(error),
+      error instanceof RangeError
+        ? 'This is nested too deeply or too long to work out.'
+        : (error as Error).message,
     );
   }
 }
 
 /** Calls a method of a value; its name is one of those that are let through. */
 const called = (of: unknown, name: string, given: readonly unknown[]): unknown =>
-  (of as Readonly<Record<string, Arrow>>)[name]?.(...given);
+  (of as Readonly<Record<string, Arrow>>)[name]!(...given);
 
 function tooLong(what: string, most: number): never {
   throw new EvaluationError(`This makes a ${what} of more than ${most}; it was stopped.`);
@@ -177,7 +178,7 @@ class Walker {
       result = (functions[name] as (...values: unknown[]) => unknown)(...given);
     } catch (error) {
       // Formats refuse what is no currency, unit, locale or option.
-      throw new EvaluationError(`\`${name}\`: ${messageOf(error)}`);
+      throw new EvaluationError(`\`${name}\`: ${(error as Error).message}`);
     }
     if (typeof result === 'string') return this.#fits(result);
     return Array.isArray(result) ? this.#list(result) : result;

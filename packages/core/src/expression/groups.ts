@@ -1,7 +1,5 @@
 /** Records by what they have in common: `Group.by(orders, "table")` is a list of `{ key, items }`, in the order in which keys come up. */
-
-const isRecord = (value: unknown): value is Readonly<Record<string, unknown>> =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
+import { ownValue } from '../document/same.ts';
 
 /** Functions by the name that expressions call them by. */
 export const groupFunctions: Readonly<Record<string, (...values: unknown[]) => unknown>> = {
@@ -10,7 +8,7 @@ export const groupFunctions: Readonly<Record<string, (...values: unknown[]) => u
     const name = String(field);
     const groups = new Map<unknown, unknown[]>();
     for (const item of list) {
-      const key = isRecord(item) && Object.hasOwn(item, name) ? item[name] : undefined;
+      const key = Array.isArray(item) ? undefined : ownValue(item, name);
       const group = groups.get(key);
       if (group) group.push(item);
       else groups.set(key, [item]);

@@ -1,10 +1,3 @@
-/**
- * A number mapped to something else by ranges: `Range.steps(wind, 0, 'accent', 10, 'warm', 17, 'alert', 60)`. Numbers
- * and what holds from there on stand in turn; a last number alone ends the last range. `Range.blend` goes over from
- * one to the next little by little. What is below all ranges, or above an end, gives nothing: a property then is what
- * it is without.
- */
-import { numberAt } from '../sure.ts';
 import { colourIn, colours } from '../values/theme.ts';
 
 const numeric = (value: unknown): number | undefined => {
@@ -42,7 +35,7 @@ function between(one: unknown, other: unknown, part: number): unknown {
   if (typeof one === 'number' && typeof other === 'number') return one + (other - one) * part;
   const [from, to] = [channels(one), channels(other)];
   if (!from || !to) return one;
-  const mixed = from.map((channel, index) => Math.round(channel + (numberAt(to, index) - channel) * part));
+  const mixed = from.map((channel, index) => Math.round(channel + ((to[index] ?? 0) - channel) * part));
   return `#${mixed.map((channel) => channel.toString(16).padStart(2, '0')).join('')}`;
 }
 

@@ -4,7 +4,6 @@ import { nice, tickStep } from 'd3-array';
 import type { Values } from '../cascade/values.ts';
 import type { Shape } from '../icons/icon-set.ts';
 import { chartType, colourType, entriesType, listType } from '../property-types/index.ts';
-import { itemAt } from '../sure.ts';
 import { colourCss } from '../values/theme.ts';
 import { shownEvents } from './events.ts';
 import { columnOf, content } from './field.ts';
@@ -79,7 +78,7 @@ function draw(values: Values): Drawn {
     greatest: axisText(greatest, least, greatest),
     least: axisText(least, least, greatest),
     first: labels[0]?.label ?? '',
-    last: labels.length > 1 ? itemAt(labels, -1).label : '',
+    last: labels.length > 1 ? (labels.at(-1)?.label ?? '') : '',
   };
 }
 

@@ -226,7 +226,7 @@ export const bareLineCss = (
   padding-top: ${above}px;
   font-size: 1rem;
   font-weight: 400;
-  line-height: ${lineHeight};
+  --line-height: ${lineHeight};
 }
 .k-${kind} > .part-label:empty::before {
   content: "\\200b" / "";

@@ -67,7 +67,7 @@ export const heading: Kind = {
   margin: 0;
   font-size: ${theme.headingSize / 16}rem;
   font-weight: ${theme.headingWeight};
-  line-height: ${theme.headingLineHeight};
+  --line-height: ${theme.headingLineHeight};
   white-space-collapse: preserve-breaks;
 }`,
 };

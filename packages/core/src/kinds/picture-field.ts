@@ -1,5 +1,7 @@
 /** A picture of the person's own, from the device. */
+
 import { textType } from '../property-types/index.ts';
+import { lineHeightCss } from '../text/units.ts';
 import { chosenEvents } from './events.ts';
 import {
   bareLineCss,
@@ -47,7 +49,7 @@ export const pictureField: Kind = {
   border-radius: ${theme.corner}px;
   background: var(--tint);
   font: inherit;
-  line-height: 1.4;
+  line-height: ${lineHeightCss};
   cursor: pointer;
 }`,
 };

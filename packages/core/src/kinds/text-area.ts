@@ -77,7 +77,7 @@ export const textArea: Kind = {
 .k-textArea > .part-input {
   height: auto;
   padding: ${room}px ${theme.fieldPadding}px;
-  line-height: ${theme.lineHeight};
+  --line-height: ${theme.lineHeight};
   resize: none;
 }`,
 };

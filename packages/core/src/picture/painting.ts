@@ -6,7 +6,7 @@ import type { Shape } from '../icons/icon-set.ts';
 import type { Gauge, Look } from '../kinds/kind.ts';
 import type { Rectangle } from '../layout/rectangle.ts';
 import type { ScreenBox } from '../layout/screen-layout.ts';
-import { narrowSpace, writtenWords } from './written-words.ts';
+import { writtenWords } from './written-words.ts';
 
 /** A shape painted in a box. Places are in CSS px from the box's left and top edge, its border included. */
 export type PaintedShape =
@@ -201,9 +201,8 @@ function fieldWords(
   const border = physicalSides(style.border, rightToLeft);
   const fromRight = runsFromRight(look, rightToLeft);
   const baseline = content.type === 'blank' ? content.baseline : undefined;
-  // Browsers put the words of fields with a sign in them a px higher than those that one types into, but for a time, whose
-  // narrow space is of another font, with more below its baseline.
-  const lift = typeof look.drawing?.place === 'number' && !text.includes(narrowSpace) ? 1 : 0;
+  // Browsers put the words of fields with a sign in them a px higher than those that one types into.
+  const lift = typeof look.drawing?.place === 'number' ? 1 : 0;
   return {
     part: 'field words',
     text,

@@ -39,5 +39,5 @@ const times = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-d
 const numbers = new Intl.NumberFormat(undefined, { useGrouping: false, maximumFractionDigits: 20 });
 
 /** Before AM and PM (CLDR). Scripts are given a plain space for it, fields show this one. */
-export const narrowSpace = '\u202f';
+const narrowSpace = '\u202f';
 const narrowed = (time: string): string => time.replace(' ', narrowSpace);

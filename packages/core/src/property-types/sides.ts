@@ -13,7 +13,7 @@ function sidesType(name: string, expects: string, negative: boolean): PropertyTy
       if (numbers.length > 4 || numbers.some((value) => value === undefined || (!negative && value < 0)))
         return bad(text, expects);
       const [first, second, third, fourth] = numbers as [number, number?, number?, number?];
-      const canonical = numbers.map((value) => printNumber(value ?? 0)).join(' ');
+      const canonical = numbers.map((value) => printNumber(value!)).join(' ');
       // all | block inline | top inline bottom | top end bottom start
       const end = second ?? first;
       return good({ top: first, end, bottom: third ?? first, start: fourth ?? end }, canonical);
@@ -34,7 +34,7 @@ export const gapsType: PropertyType<Gaps> = {
     const [row, column = row] = numbers;
     if (numbers.length > 2 || row === undefined || column === undefined || row < 0 || column < 0)
       return bad(text, gapsExpects);
-    return good({ row, column }, numbers.map((value) => printNumber(value ?? 0)).join(' '));
+    return good({ row, column }, numbers.map((value) => printNumber(value!)).join(' '));
   },
 };
 

@@ -121,7 +121,7 @@ class Setting {
     private readonly style: TextStyle,
     private readonly rightToLeft: boolean,
   ) {
-    this.scale = unitScale(style.size, shaper.unitsPerEm(style));
+    this.scale = unitScale(style.size, shaper.unitsPerEm(style), shaper.letters);
     const lines = collapse(text);
     // Letters that belong to no script follow those of the other lines.
     const scripts = scriptsOf(lines.join('\n'));

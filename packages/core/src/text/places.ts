@@ -12,14 +12,19 @@ export interface UnitScale {
   readonly advance: number;
   /** Of what kerning adds, times 65536. */
   readonly kern: number;
+  readonly letters: Letters;
 }
 
+/** How wide letters are: as their font says, or rounded to whole px, as WebKit's port to GTK has them. */
+export type Letters = 'exact' | 'whole px';
+
 /** @param px the font size, CSS px. */
-export function unitScale(px: number, unitsPerEm: number): UnitScale {
+export function unitScale(px: number, unitsPerEm: number, letters: Letters = 'exact'): UnitScale {
   // Browsers here cut a font size to a hundredth of a px, in single precision; the rasteriser then to a 64th, and it keeps
   // what one unit comes to in 65536ths of a 64th.
   const size = Math.trunc(Math.fround(Math.fround(px) * 100)) / 100;
   return {
+    letters,
     advance: Math.round((floorUnit(size) * 64 * 65536) / unitsPerEm) / 64,
     kern: Math.floor((Math.trunc(Math.fround(size) * 65536) * 65536) / unitsPerEm),
   };
@@ -31,8 +36,10 @@ export function unitScale(px: number, unitsPerEm: number): UnitScale {
  */
 export function placesOf({ advances, kerns }: ShapedText, scale: UnitScale): Float32Array {
   const places = new Float32Array(advances.length + 1);
+  const isWhole = scale.letters === 'whole px';
   for (let index = 0; index < advances.length; index++) {
     let width = Math.round(numberAt(advances, index) * scale.advance);
+    if (isWhole) width = Math.round(width / 65536) * 65536;
     if (kerns) width += Math.floor((numberAt(kerns, index) * scale.kern + 32768) / 65536);
     places[index + 1] = numberAt(places, index) + width / 65536;
   }

@@ -8,6 +8,7 @@ import { Blob, Buffer, Direction, Feature, Font, Face as FontFace, GlyphFlag, sh
 import { numberAt } from '../sure.ts';
 import { embeddingLevels } from './directions.ts';
 import { type Face, type FontManifest, faceKey, parseUnicodeRange } from './fonts.ts';
+import type { Letters } from './places.ts';
 import { arabic, scriptsOf, scriptTag } from './scripts.ts';
 
 /** Vertical measures of a face at a size, whole CSS px as browsers round them. */
@@ -65,6 +66,8 @@ export class Shaper {
   /** Texts prepared for setting, by whoever prepares them; as long-lived as the fonts. */
   readonly prepared = new Map<string, unknown>();
   private readonly buffer = new Buffer();
+  private constructor(readonly letters: Letters) {}
+
   private readonly unjoined = ['liga', 'clig'].map((tag) => new Feature(tag, 0));
 
   /**
@@ -72,8 +75,12 @@ export class Shaper {
    * @param read gives the bytes of a file's `.ttf` form.
    * @throws Error when a file cannot be read.
    */
-  static async load(manifest: FontManifest, read: (file: string) => Promise<Uint8Array>): Promise<Shaper> {
-    const shaper = new Shaper();
+  static async load(
+    manifest: FontManifest,
+    read: (file: string) => Promise<Uint8Array>,
+    letters: Letters = 'exact',
+  ): Promise<Shaper> {
+    const shaper = new Shaper(letters);
     const names = [...new Set(manifest.files.map(({ file }) => file))];
     const bytes = await Promise.all(names.map((file) => read(`${file}.ttf`)));
     const loaded = new Map(names.map((file, index) => [file, openFont(bytes[index]!)]));

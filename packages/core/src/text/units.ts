@@ -18,14 +18,18 @@ export const ceilUnit = (px: number): number => Math.ceil(px * 64 - 1e-6) / 64;
 /** To the nearest 64th. */
 export const roundUnit = (px: number): number => Math.round(px * 64) / 64;
 
+/** What is added to a line's height before it is rounded, so that halves go up whatever precision they are worked out in. */
+const roundUp = 0.003;
+
 /**
- * Height of a line: the font size as a whole 64th, times the factor, cut to a 64th. Browsers keep the factor in per cent and
- * work in single precision, which decides where the product is a whole 64th.
+ * Height of a line, in whole px: some engines cut lines to them (CSS Values 4 §10.3, `round()`, nearest).
+ *
+ * @param size of the font, px. @param factor of its size.
  */
-export function lineHeightOf(size: number, factor: number): number {
-  const percent = Math.fround(factor * 100);
-  return floorUnit(Math.fround(Math.fround(roundUnit(size) * percent) / 100));
-}
+export const lineHeightOf = (size: number, factor: number): number => Math.round(size * factor + roundUp);
+
+/** The same on a page, where `--line-height` is the factor: each element rounds for its own font size. */
+export const lineHeightCss = `round(var(--line-height) * 1em + ${roundUp}px, 1px)`;
 
 /**
  * A font size for a reader's text scale, as a page has it: `rem`, times the root's font size, which is kept in

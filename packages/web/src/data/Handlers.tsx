@@ -14,7 +14,7 @@ export function Handlers() {
       await navigator.clipboard.writeText(handlersText(handlers));
       editor.tell('Copied as an interface of TypeScript.');
     } catch {
-      editor.tell('The browser does not let this page copy anything.');
+      editor.tell('The browser does not allow copying.');
     }
   };
   return (

@@ -74,7 +74,7 @@ export function Bay(props: BayProps) {
         <div className="absolute inset-0" />
       </div>
       <div className="pointer-events-none absolute inset-0 [contain:layout_size]">
-        <BayMarks {...props} height={height} pointer={pointer} />
+        <BayMarks {...props} pointer={pointer} />
       </div>
     </div>
   );

@@ -22,12 +22,11 @@ import type { useBayPointer } from './useBayPointer.ts';
 
 interface BayMarksProps extends BayProps {
   /** Of the screen, CSS px. */
-  readonly height: number;
   readonly pointer: ReturnType<typeof useBayPointer>;
 }
 
 export function BayMarks(props: BayMarksProps) {
-  const { id, screen, layout, size, scale, working, height, pointer } = props;
+  const { id, screen, layout, size, scale, working, pointer } = props;
   const { project } = useShownSelection(working);
   const bays = useBays();
   const { focusShown } = useBenchView();
@@ -48,7 +47,6 @@ export function BayMarks(props: BayMarksProps) {
       {pointer.under && (
         <UnderPointer
           {...pointer.under}
-          height={height * scale}
           nameOf={(each) => names.get(each) ?? ''}
           onClose={pointer.closeUnder}
         />

@@ -1,68 +1,54 @@
 import { locate } from '@hovrin/core';
-import { useEffect, useRef } from 'react';
+import { DropdownMenu } from 'radix-ui';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import { useBenchView } from '../bench/benchView.ts';
 import { KindIcon } from '../KindIcon.tsx';
 
+interface UnderPointerProps {
+  /** Where the pointer is, px from the bay's left and top edge. */
+  readonly x: number;
+  readonly y: number;
+  /** Ids of the controls there, the topmost first. */
+  readonly ids: readonly string[];
+  readonly nameOf: (id: string) => string;
+  readonly onClose: () => void;
+}
+
 /** All controls under the pointer, also those that others cover. */
-export function UnderPointer({
-  x,
-  y,
-  height,
-  ids,
-  nameOf,
-  onClose,
-}: {
-  x: number;
-  y: number;
-  /** Of the bay; where there is more room above, the list opens upwards. */
-  height: number;
-  ids: readonly string[];
-  nameOf: (id: string) => string;
-  onClose: () => void;
-}) {
+export function UnderPointer({ x, y, ids, nameOf, onClose }: UnderPointerProps) {
   const { editor } = useWorkplace();
   const { project } = useEditorState('project');
   const { setLit } = useBenchView();
-  const list = useRef<HTMLDivElement>(null);
-  useEffect(() => list.current?.querySelector('button')?.focus(), []);
   const close = () => {
     setLit(undefined);
     onClose();
   };
   return (
-    <div
-      ref={list}
-      role="menu"
-      aria-label="Under the pointer"
-      tabIndex={-1}
-      className="menu pointer-events-auto absolute z-20"
-      style={{ left: x, ...(y > height / 2 ? { bottom: height - y } : { top: y }) }}
-      onBlur={(event) => !event.currentTarget.contains(event.relatedTarget) && close()}
-      onKeyDown={(event) => {
-        const buttons = [...event.currentTarget.querySelectorAll('button')];
-        const at = buttons.indexOf(document.activeElement as HTMLButtonElement);
-        if (event.key === 'Escape') close();
-        if (event.key === 'ArrowDown') buttons[(at + 1) % buttons.length]?.focus();
-        if (event.key === 'ArrowUp') buttons[(at - 1 + buttons.length) % buttons.length]?.focus();
-      }}
-    >
-      {ids.map((id) => (
-        <button
-          key={id}
-          type="button"
-          role="menuitem"
-          className="menu-item w-full justify-start !gap-2"
-          onPointerEnter={() => setLit(id)}
-          onFocus={() => setLit(id)}
-          onClick={() => {
-            close();
-            editor.select([id]);
-          }}
+    <DropdownMenu.Root key={`${x} ${y}`} open modal={false} onOpenChange={(open) => !open && close()}>
+      <DropdownMenu.Trigger asChild>
+        {/* Nothing is seen of it: the menu stands where the pointer is. */}
+        <span className="absolute" style={{ left: x, top: y }} />
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content
+          className="menu max-h-96 overflow-y-auto"
+          align="start"
+          aria-label="Under the pointer"
+          collisionPadding={8}
+          onCloseAutoFocus={(event) => event.preventDefault()}
         >
-          <KindIcon kind={locate(project, id)?.control.kind ?? 'screen'} /> {nameOf(id)}
-        </button>
-      ))}
-    </div>
+          {ids.map((id) => (
+            <DropdownMenu.Item
+              key={id}
+              className="menu-item !justify-start !gap-2"
+              onFocus={() => setLit(id)}
+              onSelect={() => editor.select([id])}
+            >
+              <KindIcon kind={locate(project, id)?.control.kind ?? 'screen'} /> {nameOf(id)}
+            </DropdownMenu.Item>
+          ))}
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
   );
 }

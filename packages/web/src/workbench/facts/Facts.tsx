@@ -320,7 +320,7 @@ function Reference({ text }: { text: string }) {
       onClick={() =>
         void navigator.clipboard.writeText(text).then(
           () => editor.tell('Copied.'),
-          () => editor.tell('The browser does not let this page copy anything.'),
+          () => editor.tell('The browser does not allow copying.'),
         )
       }
     >

@@ -1,0 +1,258 @@
+/**
+ * Browser engines to measure pages in: Debian's Chromium by Playwright, its Firefox by WebDriver BiDi, its WebKitGTK by
+ * WebDriver under a virtual screen. All of them show a page in a frame of a given size, so that windows and their edges do
+ * not matter, and from a server of our own, as a page is used.
+ */
+import { type ChildProcess, spawn } from 'node:child_process';
+import { once } from 'node:events';
+import { existsSync } from 'node:fs';
+import { mkdtemp, readFile, rm } from 'node:fs/promises';
+import { createServer } from 'node:http';
+import { tmpdir } from 'node:os';
+import { extname, join, normalize } from 'node:path';
+import type { Letters } from '@hovrin/core';
+import puppeteer from 'puppeteer-core';
+import { launchChromium } from './chromium.ts';
+import { freePort } from './free-port.ts';
+
+export const engineNames = ['chromium', 'firefox', 'webkit'] as const;
+export type EngineName = (typeof engineNames)[number];
+
+/** What an engine needs to be there. */
+const programs: Readonly<Record<EngineName, readonly string[]>> = {
+  chromium: ['/usr/bin/chromium'],
+  firefox: ['/usr/bin/firefox-esr'],
+  webkit: ['/usr/bin/WebKitWebDriver', '/usr/bin/Xvfb'],
+};
+
+/** Whether an engine is installed here. */
+export const isInstalled = (name: EngineName): boolean => programs[name].every((file) => existsSync(file));
+
+/** A browser that shows pages of a folder in a frame. Close it when done. */
+export interface Engine {
+  readonly name: EngineName;
+  /** How wide its letters are here: WebKitGTK rounds each to whole px, which no other WebKit does. */
+  readonly letters: Letters;
+  /** Shows a page of the folder, in a frame of a size in CSS px. */
+  show(path: string, size: FrameSize): Promise<void>;
+  resize(size: FrameSize): Promise<void>;
+  /**
+   * Runs a function in the frame's page, and waits for what it promises.
+   *
+   * @param script may use nothing but what it is given and the page; both travel as text.
+   */
+  run<Given, Result>(script: (given: Given) => Result | Promise<Result>, given: Given): Promise<Result>;
+  close(): Promise<void>;
+}
+
+export interface FrameSize {
+  readonly width: number;
+  readonly height: number;
+}
+
+/** Starts an engine. @param folder whose pages it shows. @throws Error where it is not installed. */
+export async function openEngine(name: EngineName, folder: string): Promise<Engine> {
+  if (!isInstalled(name)) throw new Error(`${name} is not installed: ${programs[name].join(', ')}.`);
+  const server = await serve(folder);
+  const window = await windows[name]();
+  await window.go(`${server.address}/__frame.html`);
+  const frameSize = ({ width, height }: FrameSize) =>
+    window.outside(
+      ([wide, high]) => {
+        const frame = document.querySelector('iframe')!;
+        frame.style.width = `${wide}px`;
+        frame.style.height = `${high}px`;
+      },
+      [width, height] as const,
+    );
+  return {
+    name,
+    letters: name === 'webkit' ? 'whole px' : 'exact',
+    async show(path, size) {
+      await frameSize(size);
+      await window.outside(
+        (address) =>
+          new Promise<void>((resolve) => {
+            const frame = document.querySelector('iframe')!;
+            frame.onload = () => resolve();
+            frame.src = address;
+          }),
+        `/${path}?${Math.random()}`,
+      );
+    },
+    async resize(size) {
+      await frameSize(size);
+    },
+    run: (script, given) => window.inFrame(script, given),
+    async close() {
+      await window.close();
+      await server.close();
+    },
+  };
+}
+
+/** A window with one frame in it. */
+interface FrameWindow {
+  go(address: string): Promise<void>;
+  outside: Engine['run'];
+  inFrame: Engine['run'];
+  close(): Promise<void>;
+}
+
+const windows: Readonly<Record<EngineName, () => Promise<FrameWindow>>> = {
+  async chromium() {
+    const browser = await launchChromium();
+    const page = await browser.newPage();
+    return {
+      go: async (address) => void (await page.goto(address)),
+      outside: async (script, given) => (await page.evaluate(script as never, given)) as never,
+      inFrame: async (script, given) => (await page.frames()[1]!.evaluate(script as never, given)) as never,
+      close: () => browser.close(),
+    };
+  },
+  async firefox() {
+    const browser = await puppeteer.launch({
+      browser: 'firefox',
+      executablePath: programs.firefox[0]!,
+      headless: true,
+      // Scrollbars that take no room, as the other two have them here.
+      extraPrefsFirefox: { 'ui.useOverlayScrollbars': 1, 'widget.gtk.overlay-scrollbars.enabled': true },
+    });
+    const page = await browser.newPage();
+    return {
+      go: async (address) => void (await page.goto(address)),
+      outside: async (script, given) => (await page.evaluate(script as never, given as never)) as never,
+      inFrame: async (script, given) =>
+        (await page.frames()[1]!.evaluate(script as never, given as never)) as never,
+      close: () => browser.close(),
+    };
+  },
+  webkit: webkitWindow,
+};
+
+/** A server of a folder's files, and of a page with a frame in it. */
+async function serve(folder: string): Promise<{ address: string; close(): Promise<void> }> {
+  const types: Readonly<Record<string, string>> = {
+    '.html': 'text/html; charset=utf-8',
+    '.css': 'text/css',
+    '.js': 'text/javascript',
+    '.svg': 'image/svg+xml',
+    '.woff2': 'font/woff2',
+  };
+  const server = createServer(async (request, response) => {
+    const { pathname } = new URL(request.url ?? '/', 'http://localhost');
+    response.setHeader('Cache-Control', 'no-store');
+    if (pathname === '/__frame.html') {
+      response.setHeader('Content-Type', types['.html']!);
+      response.end('<!doctype html><style>body{margin:0}iframe{border:0}</style><iframe></iframe>');
+      return;
+    }
+    const body = await readFile(join(folder, normalize(pathname))).catch(() => undefined);
+    response.statusCode = body ? 200 : 404;
+    response.setHeader('Content-Type', types[extname(pathname)] ?? 'application/octet-stream');
+    response.end(body);
+  }).listen(0, '127.0.0.1');
+  await once(server, 'listening');
+  const { port } = server.address() as { port: number };
+  return {
+    address: `http://127.0.0.1:${port}`,
+    async close() {
+      server.closeAllConnections();
+      server.close();
+      await once(server, 'close');
+    },
+  };
+}
+
+/** WebKitGTK's own browser, driven by its driver (WebDriver 2), on a virtual screen. */
+async function webkitWindow(): Promise<FrameWindow> {
+  const home = await mkdtemp(join(tmpdir(), 'hovrin-webkit-'));
+  const screen = spawn(
+    '/usr/bin/Xvfb',
+    ['-displayfd', '1', '-screen', '0', '1600x1200x24', '-nolisten', 'tcp'],
+    {
+      stdio: ['ignore', 'pipe', 'ignore'],
+    },
+  );
+  const [display] = (await once(screen.stdout, 'data')) as [Buffer];
+  const port = await freePort();
+  const driver = spawn('/usr/bin/WebKitWebDriver', [`--port=${port}`], {
+    stdio: 'ignore',
+    detached: true,
+    env: {
+      ...process.env,
+      DISPLAY: `:${String(display).trim()}`,
+      HOME: home,
+      XDG_RUNTIME_DIR: home,
+      GDK_BACKEND: 'x11',
+      // No sandbox of its own inside a container, and nothing drawn by a graphics card.
+      WEBKIT_DISABLE_SANDBOX_THIS_IS_DANGEROUS: '1',
+      WEBKIT_DISABLE_COMPOSITING_MODE: '1',
+      LIBGL_ALWAYS_SOFTWARE: '1',
+    },
+  });
+  const call = async (method: string, path: string, body?: unknown): Promise<unknown> => {
+    const response = await fetch(`http://127.0.0.1:${port}${path}`, {
+      method,
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+    });
+    const { value } = (await response.json()) as { value: unknown };
+    if (!response.ok) throw new Error(`WebKit: ${JSON.stringify(value)}`);
+    return value;
+  };
+  await until(() => call('GET', '/status'));
+  const { sessionId } = (await call('POST', '/session', { capabilities: {} })) as { sessionId: string };
+  const session = `/session/${sessionId}`;
+  const run: Engine['run'] = async (script, given) => {
+    const body = `const done = arguments[arguments.length - 1];
+      Promise.resolve((${script})(arguments[0])).then((value) => done({ value }), (error) => done({ error: String(error) }));`;
+    const answer = (await call('POST', `${session}/execute/async`, { script: body, args: [given] })) as {
+      value?: never;
+      error?: string;
+    };
+    if (answer.error !== undefined) throw new Error(answer.error);
+    return answer.value as never;
+  };
+  await call('POST', `${session}/timeouts`, { script: 60_000, pageLoad: 60_000 });
+  return {
+    go: async (url) => void (await call('POST', `${session}/url`, { url })),
+    async outside(script, given) {
+      await call('POST', `${session}/frame`, { id: null });
+      return run(script, given);
+    },
+    async inFrame(script, given) {
+      await call('POST', `${session}/frame`, { id: null });
+      await call('POST', `${session}/frame`, { id: 0 });
+      return run(script, given);
+    },
+    async close() {
+      await call('DELETE', session).catch(() => undefined);
+      end(driver);
+      screen.kill();
+      await rm(home, { recursive: true, force: true });
+    },
+  };
+}
+
+/** Ends a process and what it started. */
+function end({ pid }: ChildProcess): void {
+  if (pid === undefined) return;
+  try {
+    process.kill(-pid);
+  } catch {
+    // It has ended.
+  }
+}
+
+/** Waits until something works. @throws its error after some 20 s. */
+async function until(works: () => Promise<unknown>): Promise<void> {
+  for (let turn = 0; ; turn++) {
+    try {
+      await works();
+      return;
+    } catch (error) {
+      if (turn === 100) throw error;
+      await new Promise((resolve) => setTimeout(resolve, 200));
+    }
+  }
+}
