@@ -1,5 +1,5 @@
 /**
- * `npm test`: installs what is missing (Chromium too), builds, and runs types, lint and all tests: unit, parity,
+ * `npm test`: installs what is missing (browsers too), builds, and runs types, lint and all tests: unit, parity,
  * end to end. Words behind `--` go to Vitest. The last line counts everything: N passed, N failed.
  */
 import { spawnSync } from 'node:child_process';
@@ -14,15 +14,20 @@ const bin = (name) => join(root, 'node_modules/.bin', name);
 const env = { ...process.env, NODE_ENV: 'test' };
 const run = (command, words) => spawnSync(command, words, { cwd: root, stdio: 'inherit', env }).status === 0;
 
-function installChromium() {
-  if (existsSync('/usr/bin/chromium')) return;
-  console.log('Installing Chromium …');
+/** Asks Debian's packages for programs that are missing. */
+function install(...packages) {
   const quiet = {
     stdio: ['ignore', 'ignore', 'inherit'],
     env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
   };
   spawnSync('apt-get', ['update', '-qq'], quiet);
-  spawnSync('apt-get', ['install', '-y', '-qq', 'chromium'], quiet);
+  spawnSync('apt-get', ['install', '-y', '-qq', ...packages], quiet);
+}
+
+function installChromium() {
+  if (existsSync('/usr/bin/chromium')) return;
+  console.log('Installing Chromium …');
+  install('chromium');
   if (existsSync('/usr/bin/chromium')) return;
   console.error(
     'Chromium could not be installed; the tests need /usr/bin/chromium (Debian: apt-get install chromium).',
@@ -31,9 +36,22 @@ function installChromium() {
   process.exit(1);
 }
 
+/** Two more engines that pages are measured in; without them those tests are skipped. */
+function installEngines() {
+  const missing = [
+    ['/usr/bin/firefox-esr', 'firefox-esr'],
+    ['/usr/bin/WebKitWebDriver', 'webkit2gtk-driver'],
+    ['/usr/bin/Xvfb', 'xvfb'],
+  ].flatMap(([file, name]) => (existsSync(file) ? [] : [name]));
+  if (missing.length === 0) return;
+  console.log(`Installing ${missing.join(', ')} …`);
+  install(...missing);
+}
+
 requireNode();
 installPackages();
 installChromium();
+installEngines();
 const { ensureBuilt } = await import('./build.mjs');
 await ensureBuilt(undefined, (name) => console.log(`Building ${name} …`));
 
