@@ -72,9 +72,8 @@ const parts = {
     made: 'packages/page/dist/page.js',
     async make() {
       await bundle({
-        entryPoints: ['packages/page/src/index.ts'],
+        entryPoints: ['packages/page/src/entry.ts'],
         outfile: 'packages/page/dist/page.js',
-        globalName: 'hovrinPage',
         plugins: [slimPage],
         ...forPages,
       });

@@ -18,36 +18,36 @@ const page = (project: Project) => html.files(project, { fonts: { files: [] }, s
 
 describe('the stylesheet', () => {
   it.each([
-    ['<row><text name="t" width="share 2" /></row>', '.s .t { flex: 2 1 0px; min-width: 0; }'],
-    ['<column><text name="t" width="share" /></column>', '.s .t { align-self: stretch; }'],
+    ['<row><text name="t" width="share 2" /></row>', '.screen-s .t { flex: 2 1 0px; min-width: 0; }'],
+    ['<column><text name="t" width="share" /></column>', '.screen-s .t { align-self: stretch; }'],
     [
       '<row><text name="t" width="120" height="50%" /></row>',
-      '.s .t { width: 120px; flex: none; height: 50%; }',
+      '.screen-s .t { width: 120px; flex: none; height: 50%; }',
     ],
     [
       '<grid name="t" columns="repeat(auto-fill, minmax(25.9, 1fr))" auto-rows="7.42 fit-content(8.6)" />',
-      '.s .t { grid-template-columns: repeat(auto-fill, minmax(25.9px, 1fr)); grid-auto-rows: 7.42px fit-content(8.6px); }',
+      '.screen-s .t { grid-template-columns: repeat(auto-fill, minmax(25.9px, 1fr)); grid-auto-rows: 7.42px fit-content(8.6px); }',
     ],
-    ['<row><text name="t" width="fit" height="fit" /></row>', '.s .t { height: fit-content; }'],
+    ['<row><text name="t" width="fit" height="fit" /></row>', '.screen-s .t { height: fit-content; }'],
     [
       '<column><text name="t" height="share" min-height="20" /></column>',
-      '.s .t { flex: 1 1 0px; min-height: 20px; }',
+      '.screen-s .t { flex: 1 1 0px; min-height: 20px; }',
     ],
-    ['<text name="t" margin="1 2 3 4" />', '.s .t { margin-block: 1px 3px; margin-inline: 4px 2px; }'],
+    ['<text name="t" margin="1 2 3 4" />', '.screen-s .t { margin-block: 1px 3px; margin-inline: 4px 2px; }'],
     [
       '<text name="t" padding="0 8" size="20" color="warm" />',
-      '.s .t { padding: 0 8px; font-size: 1.25rem; color: var(--warm); }',
+      '.screen-s .t { padding: 0 8px; font-size: 1.25rem; color: var(--warm); }',
     ],
-    ['<row name="t" gap="4 8.5" />', '.s .t { gap: 4px 8.5px; }'],
+    ['<row name="t" gap="4 8.5" />', '.screen-s .t { gap: 4px 8.5px; }'],
     [
       '<row name="t" gap="8" row-gap="4" justify="between" wrap="true" />',
-      '.s .t { gap: 4px 8px; justify-content: space-between; flex-wrap: wrap; }',
+      '.screen-s .t { gap: 4px 8px; justify-content: space-between; flex-wrap: wrap; }',
     ],
     [
       '<row name="t" border-width="1 0" border-color="#abc" background="none" />',
-      '.s .t { background: transparent; border-style: solid; border-width: 1px 0; border-color: #abc; }',
+      '.screen-s .t { background: transparent; border-style: solid; border-width: 1px 0; border-color: #abc; }',
     ],
-    ['<divider name="t" color="ink" />', '.s .t { background: var(--ink); }'],
+    ['<divider name="t" color="ink" />', '.screen-s .t { background: var(--ink); }'],
   ])('of %s', (inside, expected) => {
     expect(rules(`<screen name="s">${inside}</screen>`)).toBe(expected);
   });
@@ -57,17 +57,17 @@ describe('the stylesheet', () => {
       '<screen name="s"><row><text name="t" width="share" lap.width="200" desk.width="200" hidden="true" desk.hidden="false" /></row></screen>',
     );
     expect(css).toBe(
-      '.s .t { display: none; flex: 1 1 0px; min-width: 0; } ' +
-        '@media (min-width: 560px) { .s .t { min-width: revert-layer; width: 200px; flex: none; } } ' +
-        '@media (min-width: 960px) { .s .t { display: revert-layer; } }',
+      '.screen-s .t { display: none; flex: 1 1 0px; min-width: 0; } ' +
+        '@media (min-width: 560px) { .screen-s .t { min-width: revert-layer; width: 200px; flex: none; } } ' +
+        '@media (min-width: 960px) { .screen-s .t { display: revert-layer; } }',
     );
   });
 
   it('lets an orientation win over bands', () => {
     const css = rules('<screen name="s"><row name="r" gap="8" lap.gap="24" portrait.gap="8" /></screen>');
-    expect(css).toContain('@media (min-width: 560px) { .s .r { gap: 24px; } }');
+    expect(css).toContain('@media (min-width: 560px) { .screen-s .r { gap: 24px; } }');
     expect(
-      css.indexOf('(orientation: portrait) and (min-width: 560px) { .s .r { gap: 8px; } }'),
+      css.indexOf('(orientation: portrait) and (min-width: 560px) { .screen-s .r { gap: 8px; } }'),
     ).toBeGreaterThan(css.indexOf('gap: 24px'));
   });
 
@@ -87,7 +87,7 @@ describe('the page', () => {
     const html = page(project).files.get('index.html')!;
     expect(html).toContain('<title>Late &amp; early</title>');
     expect(html).toMatch(
-      /<body>\s*<main class="k-screen B" data-name="B"><\/main>\s*<template data-screen="A">/,
+      /<body>\s*<main class="k-screen screen-B" data-name="B"><\/main>\s*<template data-screen="A">/,
     );
   });
 

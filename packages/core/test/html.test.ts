@@ -89,3 +89,22 @@ it('words and values are escaped, elements without an end have none, shapes stan
     ].join('\n'),
   );
 });
+
+it('ids are told apart by their screens, and no class of the page is the name of a control', () => {
+  const project = projectOf(
+    '<screen name="A"><textField name="guest" label="Guest" hint="Full name" /></screen>',
+    '<screen name="B" dialog="true"><textField name="guest" label="Guest" message="Who?" /><row name="field" /><row name="A" /></screen>',
+  );
+  const written = project.screens.map((screen) => htmlOf(elementTree(screen, elements), '')).join('\n');
+  const ids = [...written.matchAll(/ id="([^"]+)"/g)].map(([, id]) => id);
+  expect(ids).toContain('A-guest-input');
+  expect(ids).toContain('B-guest-input');
+  expect(new Set(ids).size).toBe(ids.length);
+  // What one refers to is on the same screen.
+  for (const [, id] of written.matchAll(/ (?:for|aria-describedby)="([^"]+)"/g))
+    for (const each of id!.split(' ')) expect(ids).toContain(each);
+  const names = new Set(['A', 'B', 'guest', 'field']);
+  const classes = [...written.matchAll(/ class="([^"]+)"/g)].flatMap(([, list]) => list!.split(' '));
+  // A control's own class is the last one of its element.
+  expect(classes.filter((each) => names.has(each))).toEqual(['guest', 'guest', 'field', 'A']);
+});

@@ -37,7 +37,7 @@ function placeMenu(menu: HTMLElement): void {
 }
 
 function showNumber(slider: HTMLInputElement): void {
-  const output = slider.closest('.field')?.querySelector('output');
+  const output = slider.closest('.is-field')?.querySelector('output');
   if (output) output.textContent = slider.value;
   const { min, max, value } = slider;
   slider.style.setProperty('--part', `${(+value - +min) / (+max - +min) || 0}`);

@@ -60,6 +60,10 @@ function takenAll(
   return found;
 }
 
+/** What the ids of a control's parts begin with: the screen's name and its own, which no other on the page has. */
+const idsBegin = (element: HTMLElement): string =>
+  `${element.closest<HTMLElement>('.k-screen')?.dataset.name}-${element.dataset.name}`;
+
 export class Binder {
   constructor(
     private readonly runtime: Runtime,
@@ -136,7 +140,7 @@ export class Binder {
         const element = find(binding.control);
         if (!element) return;
         const values = new Values(new Map([...held, ...takenAll(binding, results)]), defaults);
-        const anew = manner.anew?.(values, element.dataset.name ?? '', count);
+        const anew = manner.anew?.(values, idsBegin(element), count);
         if (!anew) return;
         const { children, ...made } = anew;
         const turned = children.map((child) => withTurn(child, values.get(tabindex)));

@@ -42,20 +42,16 @@ export function nameCopies(copy: DocumentFragment, suffix: string): void {
   for (const named of copy.querySelectorAll<HTMLElement>('[data-name]')) {
     const name = named.dataset.name!;
     named.dataset.name = name + suffix;
-    const begins = `${name}-`;
+    // An id is the screen's name, the control's and the part's, with hyphens, which no name has.
+    const ofItem = (id: string) => {
+      const parts = id.split('-');
+      if (parts[1] === name) parts[1] += suffix;
+      return parts.join('-');
+    };
     for (const element of [named, ...named.querySelectorAll('*')])
       for (const attribute of naming) {
         const value = element.getAttribute(attribute);
-        if (value?.includes(begins))
-          element.setAttribute(
-            attribute,
-            value
-              .split(' ')
-              .map((word) =>
-                word.startsWith(begins) ? `${name}${suffix}-${word.slice(begins.length)}` : word,
-              )
-              .join(' '),
-          );
+        if (value) element.setAttribute(attribute, value.split(' ').map(ofItem).join(' '));
       }
   }
 }

@@ -47,7 +47,7 @@ it('what is pressed and no button is pressed by Enter and Space; what can be car
 });
 
 it('a slider shows its number, and how far it is filled', () => {
-  shown('<div class="field"><output></output><input type="range" min="10" max="20" value="15"></div>');
+  shown('<div class="is-field"><output></output><input type="range" min="10" max="20" value="15"></div>');
   one('input').dispatchEvent(new Event('input', { bubbles: true }));
   expect(one('output').textContent).toBe('15');
   expect(one('input').style.getPropertyValue('--part')).toBe('0.5');

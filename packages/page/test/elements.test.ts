@@ -41,15 +41,17 @@ it('without a part all that is inside is made anew', () => {
 
 it('a copy has the names of its item, and ids that no other copy has', () => {
   document.body.innerHTML =
-    '<template><div data-name="guest" aria-describedby="guest-hint other guest-message"><label for="guest-input"></label><input id="guest-input" name="guest-options"></div><p data-name="guests" id="guests-x"></p></template>';
+    '<template><div data-name="guest" aria-describedby="A-guest-hint A-other-hint A-guest-message"><label for="A-guest-input"></label><input id="A-guest-input" name="A-guest-options"></div><p data-name="guests" id="A-guests-x"></p></template>';
   const copy = one<HTMLTemplateElement>('template').content.cloneNode(true) as DocumentFragment;
   nameCopies(copy, '[2][0]');
   const [field, other] = copy.children as unknown as HTMLElement[];
   expect(field!.dataset.name).toBe('guest[2][0]');
-  expect(field!.getAttribute('aria-describedby')).toBe('guest[2][0]-hint other guest[2][0]-message');
-  expect(field!.querySelector('label')!.htmlFor).toBe('guest[2][0]-input');
-  expect(field!.querySelector('input')!.id).toBe('guest[2][0]-input');
-  expect(field!.querySelector('input')!.name).toBe('guest[2][0]-options');
+  expect(field!.getAttribute('aria-describedby')).toBe(
+    'A-guest[2][0]-hint A-other-hint A-guest[2][0]-message',
+  );
+  expect(field!.querySelector('label')!.htmlFor).toBe('A-guest[2][0]-input');
+  expect(field!.querySelector('input')!.id).toBe('A-guest[2][0]-input');
+  expect(field!.querySelector('input')!.name).toBe('A-guest[2][0]-options');
   // A name that only begins alike is another one.
-  expect(other!.id).toBe('guests[2][0]-x');
+  expect(other!.id).toBe('A-guests[2][0]-x');
 });

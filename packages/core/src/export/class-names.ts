@@ -1,4 +1,7 @@
-/** Class names of a page: a control's is its name, a kind's begins with `k-`. */
+/**
+ * Class names of a page. A control's is its name, in which no hyphen can be; all others have one: kinds begin with `k-`, their
+ * parts with `part-`, screens with `screen-`, so that no two of different sorts ever meet.
+ */
 import { effectiveNames } from '../document/names.ts';
 import type { Control } from '../document/types.ts';
 import { entryOf } from '../sure.ts';
@@ -8,9 +11,13 @@ export function classOf(name: string): string {
   return name.replace(/[^\w\u0080-\uffff]/g, (character) => `\\${character}`);
 }
 
+/** The class of a screen. */
+export const screenClass = (name: string): string => `screen-${name}`;
+
 /** The selectors of the controls of a screen: its own class, and inside of it those of the others. */
 export function selectorsIn(screen: Control): (control: Control) => string {
   const names = effectiveNames(screen);
-  const own = ({ id }: Control) => `.${classOf(entryOf(names, id))}`;
-  return (control) => (control.id === screen.id ? own(screen) : `${own(screen)} ${own(control)}`);
+  const nameOf = ({ id }: Control) => classOf(entryOf(names, id));
+  const whole = `.${screenClass(nameOf(screen))}`;
+  return (control) => (control.id === screen.id ? whole : `${whole} .${nameOf(control)}`);
 }

@@ -19,6 +19,7 @@ import { longList, mostItems, writtenOfLong } from '../kinds/repeat.ts';
 import { tabindex, withTurn } from '../kinds/tabindex.ts';
 import { itemName } from '../layout/screen-layout.ts';
 import { entryOf, itemAt } from '../sure.ts';
+import { screenClass } from './class-names.ts';
 import { pictureAddress } from './picture-address.ts';
 
 /** An element of a page. */
@@ -113,7 +114,7 @@ class ScreenElements {
   private readonly names: ReadonlyMap<string, string>;
 
   constructor(
-    screen: Control,
+    private readonly screen: Control,
     private readonly elements: Elements,
   ) {
     this.names = effectiveNames(screen);
@@ -124,14 +125,17 @@ class ScreenElements {
     const name = entryOf(this.names, at.id);
     const values = valuesOf(at, kind, { ...this.elements.circumstances, scope: spot.scope });
     const fullName = itemName(name, spot.items);
-    const element = withTurn(kind.element(values, at.children, fullName), values.get(tabindex));
+    const element = withTurn(
+      kind.element(values, at.children, `${this.screen.name ?? ''}-${fullName}`),
+      values.get(tabindex),
+    );
     const style = this.elements.styleOf(at, parent, spot.scope);
     const tag = spot.inForm && element.tag === 'form' ? 'div' : element.tag;
     const within = { ...spot, inForm: spot.inForm === true || tag === 'form' };
     return {
       tag,
       attributes: setAttributes({
-        class: [`k-${kind.name}`, ...(element.classes ?? []), name].join(' '),
+        class: [`k-${kind.name}`, ...(element.classes ?? []), this.classOf(at, name)].join(' '),
         'data-name': fullName,
         ...element.attributes,
         ...pressing(at, kind),
@@ -147,6 +151,11 @@ class ScreenElements {
         },
       ),
     };
+  }
+
+  /** The class that a control's own rules go by. */
+  private classOf(control: Control, name: string): string {
+    return control.id === this.screen.id ? screenClass(name) : name;
   }
 
   /** Addresses of the pictures that a control shows, as the attributes that say them. */

@@ -277,7 +277,7 @@ export function fieldElement(
       };
   return {
     tag: 'div',
-    classes: ['field'],
+    classes: ['is-field'],
     ...(rest.group
       ? {
           attributes: {
@@ -313,47 +313,47 @@ export function fieldElement(
 }
 
 /** What all fields look like on a page. */
-export const fieldCss = (theme: Theme): string => `.field {
+export const fieldCss = (theme: Theme): string => `.is-field {
   display: flex;
   flex-direction: column;
   gap: ${theme.labelGap}px;
 }
-.field .part-label {
+.is-field .part-label {
   font-size: ${theme.labelSize / 16}rem;
   font-weight: ${theme.labelWeight};
   white-space-collapse: preserve-breaks;
 }
-.field .part-label:empty,
-.field > .part-hint:empty,
-.field > .part-message {
+.is-field .part-label:empty,
+.is-field > .part-hint:empty,
+.is-field > .part-message {
   display: none;
 }
-.field > .part-head {
+.is-field > .part-head {
   display: flex;
   justify-content: space-between;
   gap: ${theme.checkGap}px;
 }
-.field > .part-hint {
+.is-field > .part-hint {
   font-size: ${theme.hintSize / 16}rem;
   color: var(--quiet);
   white-space-collapse: preserve-breaks;
 }
-.field > .part-message {
+.is-field > .part-message {
   font-size: ${theme.hintSize / 16}rem;
   color: var(--alert);
 }
-.field:has(:user-invalid, [data-typed]:invalid) > .part-message {
+.is-field:has(:user-invalid, [data-typed]:invalid) > .part-message {
   display: block;
 }
-.field :is(:user-invalid, [data-typed]:invalid) {
+.is-field :is(:user-invalid, [data-typed]:invalid) {
   border-color: var(--alert);
 }
-.field:has(:disabled) {
+.is-field:has(:disabled) {
   opacity: 0.5;
 }`;
 
 /** The box that one types into or opens, on a page. */
-export const inputCss = (theme: Theme): string => `.field > .part-input {
+export const inputCss = (theme: Theme): string => `.is-field > .part-input {
   appearance: none;
   display: block;
   flex: none;
@@ -366,7 +366,7 @@ export const inputCss = (theme: Theme): string => `.field > .part-input {
   border-radius: ${theme.corner}px;
   background: var(--sheet);
 }
-.field > .part-input::placeholder {
+.is-field > .part-input::placeholder {
   color: var(--quiet);
   opacity: 1;
 }`;

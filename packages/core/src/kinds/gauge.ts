@@ -54,7 +54,7 @@ export const gaugeElement = (
   beside: string,
 ): PageElement => ({
   tag: 'div',
-  classes: ['gauge'],
+  classes: ['is-gauge'],
   children: [
     {
       tag: 'div',
@@ -73,30 +73,30 @@ export const gaugeElement = (
   ],
 });
 
-export const gaugeCss = (theme: Theme): string => `.gauge {
+export const gaugeCss = (theme: Theme): string => `.is-gauge {
   display: flex;
   flex-direction: column;
   gap: ${theme.labelGap}px;
 }
-.gauge > .part-head {
+.is-gauge > .part-head {
   display: flex;
   justify-content: space-between;
   gap: ${theme.checkGap}px;
   font-size: ${theme.labelSize / 16}rem;
   font-weight: ${theme.labelWeight};
 }
-.gauge .part-label {
+.is-gauge .part-label {
   white-space-collapse: preserve-breaks;
 }
-.gauge .part-value {
+.is-gauge .part-value {
   color: var(--quiet);
 }
-.gauge .part-label:empty,
-.gauge .part-value:empty,
-.gauge > .part-head:not(:has(:not(:empty))) {
+.is-gauge .part-label:empty,
+.is-gauge .part-value:empty,
+.is-gauge > .part-head:not(:has(:not(:empty))) {
   display: none;
 }
-.gauge > .part-bar {
+.is-gauge > .part-bar {
   appearance: none;
   display: block;
   flex: none;

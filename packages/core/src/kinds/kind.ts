@@ -281,7 +281,7 @@ export interface Manner {
    * What of it is made anew when something bound in it changes that has no property of its element: the drawing of a chart,
    * the options of a select. The part is said by the properties (`page.part`); without one it is all that is inside.
    *
-   * @param name the control's name, with the items of repeats that it stands in.
+   * @param name what ids begin with, as for `element`.
    * @param count how many children the control has.
    */
   anew?(values: Values, name: string, count: number): MadeAnew;
@@ -348,7 +348,7 @@ export interface Kind {
    * The element and its own parts.
    *
    * @param children a container's children; its element has all of them where it does not say where they go.
-   * @param name the control's name, with the items of repeats that it stands in: unique on the page, for ids.
+   * @param name the screen's name, a hyphen and the control's, with the items of repeats that it stands in: unique on the page, for ids.
    */
   element(values: Values, children: readonly Control[], name: string): PageElement;
   /** Parts that carry properties of the control, for the export. */

@@ -113,7 +113,7 @@ const elementOf = (values: Values, name: string, input: Ticked['input']): PageEl
   });
   return {
     tag: 'label',
-    classes: ['ticked'],
+    classes: ['is-ticked'],
     children: [
       {
         tag: 'input',
@@ -141,32 +141,32 @@ const elementOf = (values: Values, name: string, input: Ticked['input']): PageEl
   };
 };
 
-const tickedCss = (theme: Theme): string => `.ticked {
+const tickedCss = (theme: Theme): string => `.is-ticked {
   display: flex;
   align-items: start;
   gap: ${theme.checkGap}px;
 }
-.ticked > .part-words {
+.is-ticked > .part-words {
   display: flex;
   flex-direction: column;
   min-height: ${leastHeight}px;
 }
-.ticked .part-label,
-.ticked .part-hint {
+.is-ticked .part-label,
+.is-ticked .part-hint {
   white-space-collapse: preserve-breaks;
 }
-.ticked .part-hint,
-.ticked .part-message {
+.is-ticked .part-hint,
+.is-ticked .part-message {
   font-size: ${theme.hintSize / 16}rem;
   color: var(--quiet);
 }
-.ticked .part-message {
+.is-ticked .part-message {
   color: var(--alert);
 }
-.ticked .part-hint:empty,
-.ticked:not(:has(:user-invalid, [data-typed]:invalid)) .part-message {
+.is-ticked .part-hint:empty,
+.is-ticked:not(:has(:user-invalid, [data-typed]:invalid)) .part-message {
   display: none;
 }
-.ticked:has(> .part-input:disabled) {
+.is-ticked:has(> .part-input:disabled) {
   opacity: 0.5;
 }`;
