@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { html } from '../src/export/page.ts';
 import { programOf } from '../src/export/program.ts';
 import { stylesheet } from '../src/export/stylesheet.ts';
-import { applyStep, type Project } from '../src/index.ts';
-import { named, projectOf } from './documents.ts';
+import { applyStep, type Project, type StateVariable } from '../src/index.ts';
+import { named, projectOf, projectWith } from './documents.ts';
 
 /** The rules of a project's controls, without theme and kinds. */
 function rules(source: string): string {
@@ -143,7 +143,7 @@ describe('the page', () => {
     const made = html.files(project, { fonts: { files: fonts }, script: '' });
     expect(made.fonts).toEqual(['Hanken Grotesk.woff2', 'Zilla Slab.woff2']);
     expect(made.assets).toEqual(['a b.png']);
-    expect(made.files.get('script.js')).toContain('"a b.png": "assets/a%20b.png"');
+    expect(made.files.get('script.js')).toContain('"a b.png":"assets/a%20b.png"');
   });
 });
 
@@ -177,4 +177,27 @@ it('icons that lists and what follows them may ask for travel with the page', ()
     ],
   });
   expect(Object.keys(icons).sort()).toEqual(['bed', 'moon']);
+});
+
+describe('the program at the end of the script', () => {
+  const scriptOf = (state: StateVariable[], source: string) =>
+    page(projectWith(state, source)).files.get('script.js')!;
+
+  it('has no places of the source in it, and none of its lines is indented', () => {
+    const script = scriptOf(
+      [{ name: 'guests', type: 'number', initial: 3 }],
+      '<screen name="s"><text text="{guests + 1}" /><button text="Add" on.press="guests += 1" /></screen>',
+    );
+    expect(script).toContain('"guests"');
+    expect(script).not.toContain('"span"');
+    expect(script).not.toMatch(/^\s+["[{}\]]/m);
+  });
+
+  it('keeps what a variable begins with, whatever its fields are called', () => {
+    const script = scriptOf(
+      [{ name: 'bridges', type: 'list', initial: [{ name: 'Ridge', span: [12, 40] }] }],
+      '<screen name="s" />',
+    );
+    expect(script).toContain('"span":[12,40]');
+  });
 });

@@ -9,6 +9,7 @@ import { plainValues } from '../cascade/plain-values.ts';
 import { themeOf } from '../cascade/project-theme.ts';
 import { convert, Values } from '../cascade/values.ts';
 import { aroundOf, declarations } from '../css/declarations.ts';
+import { isRecord } from '../document/record.ts';
 import { walk } from '../document/tree.ts';
 import { type Control, inForce, type Project, startScreen } from '../document/types.ts';
 import { sharingBudget } from '../expression/budget.ts';
@@ -84,11 +85,25 @@ function facesOf(project: Project): (face: Face) => boolean {
 }
 
 /** Data as a script has it: whoever puts it into a page of their own must not find its end in somebody's text. */
-const scriptText = (data: unknown, indent = 0): string =>
-  JSON.stringify(data, null, indent)
+const scriptText = (data: unknown): string =>
+  JSON.stringify(data)
     .replaceAll('\u2028', '\\u2028')
     .replaceAll('\u2029', '\\u2029')
     .replaceAll('</', '<\\/');
+
+/**
+ * A program without the places in the source that its expressions stand at: a page has no source to point at. Values that
+ * variables begin with are a person's own and stay whole.
+ */
+function withoutSpans(part: unknown): unknown {
+  if (Array.isArray(part)) return part.map(withoutSpans);
+  if (!isRecord(part)) return part;
+  return Object.fromEntries(
+    Object.entries(part).flatMap(([key, value]) =>
+      key === 'span' ? [] : [[key, key === 'initial' ? value : withoutSpans(value)]],
+    ),
+  );
+}
 
 /** The rows of tables that are more than a program begins with: scripts, so that a page opened from disk has them, too. */
 function tableFiles(project: Project, program: Program, { rowsOfTable }: ExportParts): [string, string][] {
@@ -154,7 +169,7 @@ ${body.map((element) => `${htmlOf(element, '    ')}\n`).join('')}  </body>
     files: new Map([
       ['index.html', html],
       ['style.css', stylesheet(project, fontFaceRules(parts.fonts, 'fonts/', wanted))],
-      ['script.js', `${parts.script.trimEnd()}\n\nhovrinPage.start(${scriptText(program, 1)});\n`],
+      ['script.js', `${parts.script.trimEnd()}\n\nhovrinPage.start(${scriptText(withoutSpans(program))});\n`],
       ...tableFiles(project, program, parts),
     ]),
     fonts: [...new Set(parts.fonts.files.filter(wanted).map((file) => `${file.file}.woff2`))],
