@@ -3,6 +3,7 @@ import {
   columnsOf,
   effectiveNames,
   followedBy,
+  keysOf,
   type Made,
   makeForm,
   makeList,
@@ -94,7 +95,9 @@ function TypeField({ variable }: { variable: StateVariable }) {
       }
       value={chosenType(variable)}
       onChange={(event) => {
-        const steps = retype(variable, event.target.value as ChosenType);
+        const chosen = keysOf(typeWords).find((type) => type === event.target.value);
+        if (!chosen) return;
+        const steps = retype(variable, chosen);
         if (typeof steps === 'string') editor.tell(steps);
         else editor.dispatch({ label: `Type of ${variable.name}`, steps });
       }}
