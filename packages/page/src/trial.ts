@@ -69,14 +69,8 @@ export interface Trial {
   listen(page: Tried): (happens: () => void) => void;
 }
 
-declare global {
-  interface Window {
-    /** Undefined in a page that is handed over. */
-    hovrinTrial?: Trial;
-  }
-}
-
-export const trial = window.hovrinTrial;
+/** Undefined in a page that is handed over. */
+export const trial = (window as { hovrinTrial?: Trial }).hovrinTrial;
 
 export function tell(message: PageMessage): void {
   if (trial) trial.tell(message);

@@ -131,13 +131,9 @@ export class Runtime {
     return (name) => (name === frame.name ? frame.value.value : outer(name));
   }
 
-  #valueOf(name: string): StateValue {
-    return this.#scope(name) as StateValue;
-  }
-
   /** The value of a state variable now. @throws EvaluationError where there is none of that name. */
   read(name: string): StateValue {
-    return untracked(() => this.#valueOf(name));
+    return untracked(() => this.#scope(name)) as StateValue;
   }
 
   /**
@@ -168,7 +164,7 @@ export class Runtime {
 
   /** Calls `apply` with a state variable now and after each change. */
   watch(name: string, apply: (value: StateValue) => void): Dispose {
-    return this.#follow(() => this.#valueOf(name), apply);
+    return this.#follow(() => this.#scope(name) as StateValue, apply);
   }
 
   /** Calls `apply` with an address now and each time that it becomes another one. */

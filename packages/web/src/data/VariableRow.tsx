@@ -3,7 +3,6 @@ import {
   columnsOf,
   effectiveNames,
   followedBy,
-  keysOf,
   type Made,
   makeForm,
   makeList,
@@ -95,9 +94,7 @@ function TypeField({ variable }: { variable: StateVariable }) {
       }
       value={chosenType(variable)}
       onChange={(event) => {
-        const chosen = keysOf(typeWords).find((type) => type === event.target.value);
-        if (!chosen) return;
-        const steps = retype(variable, chosen);
+        const steps = retype(variable, event.target.value as ChosenType);
         if (typeof steps === 'string') editor.tell(steps);
         else editor.dispatch({ label: `Type of ${variable.name}`, steps });
       }}

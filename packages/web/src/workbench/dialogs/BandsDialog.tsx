@@ -3,7 +3,6 @@ import {
   type Band,
   type ChangesGo,
   changesFrom,
-  isOneOf,
   itemAt,
   removeBand,
   renameBand,
@@ -13,9 +12,6 @@ import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import { Dialog } from '../../parts/Dialog.tsx';
-
-/** Where the changes of a band that is removed may go. */
-const ways: readonly ChangesGo[] = ['below', 'above', 'away'];
 
 export function BandsDialog() {
   const { asking } = useEditorState('asking');
@@ -212,7 +208,7 @@ function Removing({
             <select
               className="field !w-52"
               value={go}
-              onChange={({ target: { value } }) => isOneOf(ways, value) && setGo(value)}
+              onChange={(event) => setGo(event.target.value as ChangesGo)}
             >
               {below && <option value="below">They go to {below.label}</option>}
               {above && <option value="above">They go to {above.label}</option>}
