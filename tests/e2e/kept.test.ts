@@ -186,12 +186,18 @@ describe('two windows', () => {
   it('that each add a variable have both; undo in one leaves the other’s', async () => {
     const [one, two] = await twoWindows('Both');
     for (const page of [one, two]) await page.getByRole('link', { name: 'Data' }).click();
-    // At the same moment, on the same base: both would call it `value1`.
-    await Promise.all([one, two].map((page) => page.getByRole('button', { name: 'Add a variable' }).click()));
+    // At the same moment, on the same base: both would call it `value1`. By keys: a row that comes moves the button away
+    // from the pointer.
+    await Promise.all(
+      [one, two].map((page) => page.getByRole('button', { name: 'Add a variable' }).press('Enter')),
+    );
     for (const page of [one, two])
       for (const name of ['value1', 'value2']) await page.locator(`input[data-variable="${name}"]`).waitFor();
     await saved(one);
     await saved(two);
+    // The later one was told that the name is taken, which the browser's console says, and took another.
+    const told = bench.problems.findIndex((each) => each.includes('409'));
+    if (told >= 0) bench.problems.splice(told, 1);
     await one.getByRole('button', { name: 'Undo' }).click();
     for (const page of [one, two])
       await expect.poll(() => page.locator('input[data-variable]').count()).toBe(1);

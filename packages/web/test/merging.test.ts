@@ -41,6 +41,31 @@ describe('pending entries', () => {
     ]);
   });
 
+  it('that add what another has added meanwhile add it under another key, with all that was done with it', () => {
+    const put = (name: string): Step => ({
+      type: 'put',
+      of: 'state',
+      entity: { name, type: 'text', initial: '' },
+    });
+    const confirmed = after(trialProject, put('value1'));
+    const mine = [
+      pending(0, put('value1')),
+      pending(1, set('t', '{value1}')),
+      // Added by this window itself, after the first one.
+      pending(2, put('value2')),
+      pending(3, set('t', '{value1} {value2}')),
+    ];
+    const top = onTop(confirmed, mine, none);
+    expect(top.lost).toEqual([]);
+    expect(top.renamed).toEqual([{ of: 'state', from: 'value1', to: 'value3' }]);
+    expect(top.project.state.map(({ name }) => name)).toEqual(
+      expect.arrayContaining(['value1', 'value2', 'value3']),
+    );
+    expect(top.project.screens[0]!.children[0]!.props.text).toBe('{value3} {value2}');
+    const back = top.kept.toReversed().reduce((now, { inverse }) => after(now, ...inverse), top.project);
+    expect(back).toEqual(confirmed);
+  });
+
   it('follow what another has renamed, and are the same list where nobody has', () => {
     const gap: Step = { type: 'set', control: 't', property: 'hand.text', value: 'x' };
     const entries = [pending(0, gap)];

@@ -28,15 +28,26 @@ export function entityNamed(step: Step): string | undefined {
 export const entitiesAdded = (steps: readonly Step[]): string[] =>
   steps.flatMap((step) => (step.type === 'put' ? (entityNamed(step) ?? []) : []));
 
-/** The keys under which steps add entities, where a project has others under them already, each with one that is free. */
-export function keysToChange(project: Project, steps: readonly Step[]): Renamed[] {
+/**
+ * The keys under which steps add entities, where a project has others under them already, each with one that is free.
+ *
+ * @param others steps that will follow: what they add has its keys, too.
+ */
+export function keysToChange(
+  project: Project,
+  steps: readonly Step[],
+  others: readonly Step[] = [],
+): Renamed[] {
+  const added = new Set(entitiesAdded([...steps, ...others]));
   return steps.flatMap((step): Renamed[] => {
     if (step.type !== 'put') return [];
     const collection = collectionNamed(step.of);
     const from = collection?.keyOf(step.entity);
     if (!collection || from === undefined || !entityOf(project, collection, from)) return [];
     const isTaken = (key: string) =>
-      entityOf(project, collection, key) !== undefined || collection.keyProblem(key) !== undefined;
+      added.has(`${step.of} ${key}`) ||
+      entityOf(project, collection, key) !== undefined ||
+      collection.keyProblem(key) !== undefined;
     return [{ of: step.of, from, to: freeName(from, isTaken) }];
   });
 }

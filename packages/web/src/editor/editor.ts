@@ -3,7 +3,14 @@
  * server has it all. Changes show at once and are sent in the background. What the server has is the session's, what is
  * on its way the outbox's; the shown project is the one with the other on top.
  */
-import { type Appended, applySteps, type LogEntry, type Project, type ScreenLayout } from '@hovrin/core';
+import {
+  type Appended,
+  applySteps,
+  type LogEntry,
+  type Project,
+  type Renamed,
+  type ScreenLayout,
+} from '@hovrin/core';
 import { api, type OpenedProject } from '../api.ts';
 import { Asides } from './asides.ts';
 import { type Change, carriedOut, changeFor } from './change.ts';
@@ -204,7 +211,11 @@ export class Editor extends EditorView {
     if (after.again.length === 0) return;
     this.#outbox.replace(after.pending);
     this.#outbox.putBefore(after.again);
-    for (const { from, to } of after.renamed)
+    this.#tellRenamed(after.renamed);
+  }
+
+  #tellRenamed(renamed: readonly Renamed[]): void {
+    for (const { from, to } of renamed)
       this.tell(`Another window has added \`${from}\`, too; yours is \`${to}\` now.`);
   }
 
@@ -223,12 +234,15 @@ export class Editor extends EditorView {
 
   /** The shown project anew: the confirmed one with the pending entries on top. */
   #rebuild(): void {
-    const { project, kept, shown, lost } = onTop(this.#session.project, this.#outbox.pending, (entry) =>
-      this.#outbox.mayHaveArrived(entry),
+    const { project, kept, shown, lost, renamed } = onTop(
+      this.#session.project,
+      this.#outbox.pending,
+      (entry) => this.#outbox.mayHaveArrived(entry),
     );
     this.update({ project, history: this.#history.read(shown), revision: this.#session.revision });
     this.#outbox.replace(kept);
     for (const { entry, reason } of lost) this.#asides.setAside(entry, reason);
+    this.#tellRenamed(renamed);
     this.dropLost();
   }
 }

@@ -28,10 +28,13 @@ export interface OnTop {
   /** Those of them that show in the project. */
   readonly shown: readonly HistoryPart[];
   readonly lost: readonly Unfit[];
+  /** Entities that were added under other keys. */
+  readonly renamed: readonly Renamed[];
 }
 
 /**
- * Puts the pending entries on the confirmed project, one after another.
+ * Puts the pending entries on the confirmed project, one after another. What one of them adds under a key that somebody
+ * else has taken meanwhile is added under another one, with all that was done with it since.
  * @param mayHaveArrived whether the server may have an entry already: then it stays, though it does not fit
  */
 export function onTop(
@@ -43,8 +46,24 @@ export function onTop(
   const kept: PendingEntry[] = [];
   const shown: HistoryPart[] = [];
   const lost: Unfit[] = [];
-  for (const entry of pending) {
-    const applied = applySteps(project, entry.steps);
+  const renamed: Renamed[] = [];
+  const queue = [...pending];
+  for (let entry = queue.shift(); entry; entry = queue.shift()) {
+    let applied = applySteps(project, entry.steps);
+    if (!applied.ok && !mayHaveArrived(entry)) {
+      const following = queue.flatMap(({ steps }) => steps);
+      const keys = keysToChange(project, entry.steps, following);
+      if (keys.length > 0) {
+        renamed.push(...keys);
+        const mapped = (each: PendingEntry): PendingEntry => ({
+          ...each,
+          steps: underOtherKeys(project, each.steps, keys),
+        });
+        entry = mapped(entry);
+        queue.splice(0, queue.length, ...queue.map(mapped));
+        applied = applySteps(project, entry.steps);
+      }
+    }
     if (applied.ok) {
       project = applied.project;
       const again = { ...entry, inverse: applied.inverse };
@@ -53,7 +72,7 @@ export function onTop(
     } else if (mayHaveArrived(entry)) kept.push(entry);
     else lost.push({ entry, reason: applied.reason });
   }
-  return { project, kept, shown, lost };
+  return { project, kept, shown, lost, renamed };
 }
 
 /** The pending entries after others have renamed what they name; the same list where nobody has. */
@@ -97,7 +116,8 @@ export function afterRefusal(
     const entry = sent.find((each) => each.sequence === sequence);
     return entry ? [{ entry, reason: control ? `${reason} (${control})` : reason }] : [];
   });
-  const renamed = unfit.flatMap(({ entry }) => keysToChange(project, entry.steps));
+  const following = pending.flatMap(({ steps }) => steps);
+  const renamed = unfit.flatMap(({ entry }) => keysToChange(project, entry.steps, following));
   const concerned = new Set(renamed.map(({ of, from }) => `${of} ${from}`));
   const isConcerned = ({ entry }: Unfit) =>
     entry.steps.some((step) => concerned.has(entityNamed(step) ?? ''));
