@@ -22,7 +22,7 @@ beforeAll(async () => {
 function painted(
   source: string,
   { name = 'it', rightToLeft = false, assets = [] as Project['assets'] } = {},
-): { shapes: PaintedShape[]; words: PaintedWords[]; width: number; height: number } {
+): { shapes: readonly PaintedShape[]; words: PaintedWords[]; width: number; height: number } {
   const project = { ...projectOf(source), assets };
   const screen = project.screens[0]!;
   const names = effectiveNames(screen);

@@ -1,7 +1,6 @@
 /** All control kinds, in the order in which the interface lists them. */
 
 import type { Control } from '../document/types.ts';
-import { entryOf } from '../sure.ts';
 import { badge } from './badge.ts';
 import { bar } from './bar.ts';
 import { button } from './button.ts';
@@ -101,7 +100,11 @@ const byName = new Map(kinds.map((kind) => [kind.name, kind]));
 export const kindNamed = (name: string): Kind | undefined => byName.get(name);
 
 /** The kind of a control of a valid document. @throws Error where the document is not valid. */
-export const kindOf = (control: Pick<Control, 'kind'>): Kind => entryOf(byName, control.kind);
+export function kindOf({ kind: name }: Pick<Control, 'kind'>): Kind {
+  const kind = byName.get(name);
+  if (!kind) throw new Error(`Unknown kind ${name}`);
+  return kind;
+}
 
 /**
  * Whether something can be put into a control as it is: into a container, but for one that shows something else as long

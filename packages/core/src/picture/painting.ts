@@ -74,7 +74,7 @@ export type PaintedBox = Pick<ScreenBox, 'width' | 'height' | 'look' | 'box' | '
  *
  * @param rightToLeft whether the screen is read from the right.
  */
-export function shapesOf(painted: PaintedBox, rightToLeft: boolean): PaintedShape[] {
+export function shapesOf(painted: PaintedBox, rightToLeft: boolean): readonly PaintedShape[] {
   const { look } = painted;
   if (look.picture === undefined && !look.drawing && !look.gauge) return none;
   const inside = paddingBoxOf(painted, rightToLeft);
@@ -85,7 +85,7 @@ export function shapesOf(painted: PaintedBox, rightToLeft: boolean): PaintedShap
     ...(look.gauge ? gaugeShapes(look.gauge, inside, fromRight) : []),
   ];
 }
-const none: PaintedShape[] = [];
+const none: readonly PaintedShape[] = [];
 
 /** The words of a box, line by line. @param rightToLeft whether the screen is read from the right. */
 export function wordsOf(painted: PaintedBox, rightToLeft: boolean): PaintedWords[] {
