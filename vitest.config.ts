@@ -1,3 +1,4 @@
+import { BaseSequencer, type TestSpecification } from 'vitest/node';
 import { defineConfig } from 'vitest/config';
 
 const patient = {
@@ -7,28 +8,29 @@ const patient = {
   expect: { poll: { timeout: 30_000 } },
 };
 
+/** Projects, those first whose files take longest: the end of a run is filled with short ones. */
+const projects = [
+  { name: 'programs', include: ['packages/{server,cli,files}/test/**/*.test.ts', 'tests/**/*.test.{ts,tsx}'] },
+  { name: 'modules', include: ['packages/{core,web}/test/**/*.test.ts'] },
+  { name: 'page', include: ['packages/page/test/**/*.test.ts'], environment: 'jsdom' },
+];
+
+/**
+ * Files of one project come one after the other: a process goes on with the next file of its project and loads the
+ * modules that they share once.
+ */
+class ByProject extends BaseSequencer {
+  override async sort(files: TestSpecification[]): Promise<TestSpecification[]> {
+    const turn = ({ project }: TestSpecification) => projects.findIndex(({ name }) => name === project.name);
+    return (await super.sort(files)).toSorted((a, b) => turn(a) - turn(b));
+  }
+}
+
 export default defineConfig({
   test: {
     // Three for two cores: while one waits for a browser to load or a server to start, others go on.
     maxWorkers: 3,
-    projects: [
-      {
-        test: {
-          ...patient,
-          name: 'modules',
-          include: ['packages/{core,web,page}/test/**/*.test.ts'],
-          // These run in one process without files or servers; what they load is loaded once for all of them.
-          isolate: false,
-        },
-      },
-      {
-        test: {
-          ...patient,
-          name: 'programs',
-          include: ['packages/*/test/**/*.test.ts', 'tests/**/*.test.{ts,tsx}'],
-          exclude: ['packages/{core,web,page}/**', '**/node_modules/**'],
-        },
-      },
-    ],
+    sequence: { sequencer: ByProject },
+    projects: projects.map((project) => ({ test: { ...patient, ...project, isolate: false } })),
   },
 });

@@ -255,7 +255,7 @@ export {
   sendingProblem,
 } from './steps/log.ts';
 export { mergeAll } from './steps/merge.ts';
-export { type AnyStep, newestSteps } from './steps/older-steps.ts';
+export { newestSteps } from './steps/older-steps.ts';
 export { convertUnits } from './steps/px-percent.ts';
 export { renamingOf } from './steps/rename.ts';
 export { replaceSteps, type TextPlace, textPlaces } from './steps/replace-text.ts';

@@ -183,9 +183,12 @@ export class Binder {
     else if (target.name === 'src') part.setAttribute('src', this.#addressOfPicture(part, asText(value)));
     else if (target.name === 'href') part.setAttribute('href', addressTo(asText(value)));
     else if (target.as === 'attribute') part.setAttribute(target.name!, asText(value));
-    else if (typeof value === 'boolean' || target.name === 'value')
-      (part as unknown as Record<string, unknown>)[target.name!] = value ?? '';
-    else (part as unknown as Record<string, unknown>)[target.name!] = false;
+    else
+      Reflect.set(
+        part,
+        target.name!,
+        typeof value === 'boolean' || target.name === 'value' ? (value ?? '') : false,
+      );
   }
 
   #bindStyle(binding: StyleBinding, element: HTMLElement | null, frame?: ItemFrame): Dispose {

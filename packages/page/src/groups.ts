@@ -29,7 +29,7 @@ export function setInputs(field: HTMLElement, name: string, value: boolean): voi
   if (group && name === 'required' && inputs[0]?.type === 'checkbox') {
     group.toggleAttribute(needsOne, value);
     judge(group);
-  } else for (const input of inputs) (input as unknown as Record<string, boolean>)[name] = value;
+  } else for (const input of inputs) Reflect.set(input, name, value);
   field.dispatchEvent(new Event('hovrin-valid'));
 }
 

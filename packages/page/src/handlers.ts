@@ -3,8 +3,14 @@
  * page, put there by a script of the application's.
  */
 
+declare global {
+  interface Window {
+    readonly handlers?: Readonly<Record<string, unknown>>;
+  }
+}
+
 export function handlerNamed(name: string): ((...values: readonly unknown[]) => unknown) | undefined {
-  const { handlers } = window as { handlers?: Record<string, unknown> };
+  const { handlers } = window;
   const found = handlers && Object.hasOwn(handlers, name) ? handlers[name] : undefined;
   return typeof found === 'function' ? (found as (...values: readonly unknown[]) => unknown) : undefined;
 }

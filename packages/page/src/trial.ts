@@ -69,8 +69,14 @@ export interface Trial {
   listen(page: Tried): (happens: () => void) => void;
 }
 
-/** Undefined in a page that is handed over. */
-export const trial = (window as { hovrinTrial?: Trial }).hovrinTrial;
+declare global {
+  interface Window {
+    /** Undefined in a page that is handed over. */
+    hovrinTrial?: Trial;
+  }
+}
+
+export const trial = window.hovrinTrial;
 
 export function tell(message: PageMessage): void {
   if (trial) trial.tell(message);

@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 /** Tabs, things that are pressed by keys, sliders, the place that is shown. */
 import { beforeAll, expect, it } from 'vitest';
 import { markPlace, startBehaviours } from '../src/behaviours.ts';

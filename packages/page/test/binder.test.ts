@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 /** Bindings and events of an exported screen, joined to its elements by the runtime. */
 import { Runtime } from '@hovrin/core/runtime';
 import { beforeAll, expect, it } from 'vitest';

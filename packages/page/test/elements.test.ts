@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 /** Parts that are made anew, and copies with names and ids of their own. */
 import { expect, it } from 'vitest';
 import { nameCopies, replaceInside } from '../src/elements.ts';

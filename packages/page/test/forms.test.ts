@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 /** Forms: sent only when all in them is valid; they know whether it is, and whether something has changed. */
 import { afterEach, beforeAll, beforeEach, expect, it, vi } from 'vitest';
 import { forget, startForms, watchFields } from '../src/forms.ts';

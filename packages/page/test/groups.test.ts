@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 /** Boxes that are one field together. */
 import { beforeAll, expect, it } from 'vitest';
 import { inputsOf, judgeGroups, sayValidity, setInputs, startGroups } from '../src/groups.ts';

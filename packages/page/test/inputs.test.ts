@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 /** What a person enters is read, and values are put into inputs. */
 import type { PageTarget } from '@hovrin/core/runtime';
 import { describe, expect, it } from 'vitest';

@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 /** Tables: sorted by their heads, gone through by keys, rows chosen, the focus kept where they are made anew. */
 import { beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { focusedIn, markSort, mendTable, startTables, type TableElement } from '../src/tables.ts';

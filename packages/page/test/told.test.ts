@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 /** What a page keeps, shows for a while, takes over from other frames, fetches, and knows of where it is shown. */
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { Coming } from '../src/coming.ts';

@@ -41,10 +41,9 @@ class Hoisting {
     if (Array.isArray(part)) return part.map((each) => this.without(each, items));
     let inner = items;
     if (isExpression(part)) {
-      const node = part as Expression;
-      if (node.type === 'arrow') inner = [...items, ...node.parameters];
-      else if (node.type === 'method' && items.length > 0 && this.isSteady(node, items))
-        return { type: 'name', name: this.nameFor(node), span: [0, 0] };
+      if (part.type === 'arrow') inner = [...items, ...part.parameters];
+      else if (part.type === 'method' && items.length > 0 && this.isSteady(part, items))
+        return { type: 'name', name: this.nameFor(part), span: [0, 0] };
     }
     return Object.fromEntries(Object.entries(part).map(([key, value]) => [key, this.without(value, inner)]));
   }

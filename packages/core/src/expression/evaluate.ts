@@ -3,6 +3,7 @@
  * prototypes, no code. A budget ends whatever would not end by itself.
  */
 
+import { messageOf } from '../document/error-message.ts';
 import { forbiddenKeys } from '../document/forbidden-keys.ts';
 import { ownValue } from '../document/same.ts';
 import type { BinaryOperator, Expression, Template } from './ast.ts';
@@ -57,9 +58,7 @@ function guarded<T>(work: () => T): T {
   } catch (error) {
     if (error instanceof EvaluationError) throw error;
     throw new EvaluationError(
-      error instanceof RangeError
-        ? 'This is nested too deeply or too long to work out.'
-        : (error as Error).message,
+      error instanceof RangeError ? 'This is nested too deeply or too long to work out.' : messageOf(error),
     );
   }
 }
@@ -178,7 +177,7 @@ class Walker {
       result = (functions[name] as (...values: unknown[]) => unknown)(...given);
     } catch (error) {
       // Formats refuse what is no currency, unit, locale or option.
-      throw new EvaluationError(`\`${name}\`: ${(error as Error).message}`);
+      throw new EvaluationError(`\`${name}\`: ${messageOf(error)}`);
     }
     if (typeof result === 'string') return this.#fits(result);
     return Array.isArray(result) ? this.#list(result) : result;

@@ -10,7 +10,8 @@ import { messageOf } from '../document/error-message.ts';
 import { fitting, stateTypes } from '../document/state.ts';
 import type { StateType } from '../document/types.ts';
 import { actionNamed, alteringNamed } from '../expression/actions/catalogue.ts';
-import type { AssignmentOperator, BinaryOperator, Expression, Span, Statement } from '../expression/ast.ts';
+import { assignedBy } from '../expression/assigned.ts';
+import type { Expression, Statement } from '../expression/ast.ts';
 import { asText } from '../expression/evaluate.ts';
 import { allStatements } from '../expression/names.ts';
 import { parseStatements } from '../expression/parse.ts';
@@ -120,25 +121,15 @@ function misfitInEvent(text: string, typeOf: TypeOf): Problem | undefined {
 
 function misfitInAssignment(statement: Statement, typeOf: TypeOf): Problem | undefined {
   if (statement.type !== 'assign' || statement.path.length > 0) return undefined;
-  const { name, span, value, operator } = statement;
+  const { name, span } = statement;
   const type = typeOf(name);
   if (!isStateType(type)) return undefined;
-  const results = resultsOf(assigned(name, span, operator, value), typeOf, span[0]);
+  const results = resultsOf(assignedBy(statement), typeOf, span[0]);
   const judge: Judge = (given) =>
     fitting(type, given) === undefined
       ? `\`${name}\` is ${typeWords[type]}; ${shown(given)} cannot be kept in it.`
       : undefined;
   return firstMisfit(results, judge, `${typeWords[type]}, to be kept in \`${name}\``);
-}
-
-/** What a variable is assigned, as an expression: `count += 2` is `count + 2`. */
-function assigned(name: string, span: Span, operator: AssignmentOperator, value: Expression): Expression {
-  if (operator === '=') return value;
-  const left: Expression = { type: 'name', name, span };
-  const by = operator.slice(0, -1);
-  return by === '&&' || by === '||' || by === '??'
-    ? { type: 'logical', operator: by, left, right: value }
-    : { type: 'binary', operator: by as BinaryOperator, left, right: value };
 }
 
 function misfitInAction(statement: Statement, typeOf: TypeOf): Problem | undefined {

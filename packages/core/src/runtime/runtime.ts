@@ -18,7 +18,8 @@ import type { StateValue } from '../document/types.ts';
 import type { Acting } from '../expression/actions/action.ts';
 import { actionNamed, alteringNamed } from '../expression/actions/catalogue.ts';
 import { addressNow } from '../expression/address.ts';
-import type { Expression, Statement, Template } from '../expression/ast.ts';
+import { assignedBy } from '../expression/assigned.ts';
+import type { Statement, Template } from '../expression/ast.ts';
 import { budgetNow, sharingBudget } from '../expression/budget.ts';
 import { asText, EvaluationError, evaluate, evaluateTemplate, type Scope } from '../expression/evaluate.ts';
 import { isViewName, type ViewName } from '../expression/view-names.ts';
@@ -131,9 +132,13 @@ export class Runtime {
     return (name) => (name === frame.name ? frame.value.value : outer(name));
   }
 
+  #valueOf(name: string): StateValue {
+    return this.#scope(name) as StateValue;
+  }
+
   /** The value of a state variable now. @throws EvaluationError where there is none of that name. */
   read(name: string): StateValue {
-    return untracked(() => this.#scope(name)) as StateValue;
+    return untracked(() => this.#valueOf(name));
   }
 
   /**
@@ -164,7 +169,7 @@ export class Runtime {
 
   /** Calls `apply` with a state variable now and after each change. */
   watch(name: string, apply: (value: StateValue) => void): Dispose {
-    return this.#follow(() => this.#scope(name) as StateValue, apply);
+    return this.#follow(() => this.#valueOf(name), apply);
   }
 
   /** Calls `apply` with an address now and each time that it becomes another one. */
@@ -332,7 +337,7 @@ export class Runtime {
       case 'assign': {
         const keys = statement.path.map((key) => asText(evaluate(key, scope)));
         const before = keys.length > 0 ? this.#scope(statement.name) : undefined;
-        this.assign(statement.name, inside(before, keys, this.#assigned(statement, scope)));
+        this.assign(statement.name, inside(before, keys, evaluate(assignedBy(statement), scope)));
         return true;
       }
     }
@@ -370,20 +375,6 @@ export class Runtime {
     const given = statement.arguments.map((argument) => evaluate(argument, scope));
     const after = alteringNamed(action)?.alter(before, given, this.#state.get(name)?.initial);
     this.assign(name, inside(whole, keys, after));
-  }
-
-  #assigned(statement: Statement & { type: 'assign' }, scope: Scope): unknown {
-    const { operator, name, span, path, value } = statement;
-    if (operator === '=') return evaluate(value, scope);
-    const variable: Expression = { type: 'name', name, span };
-    const left = path.reduce<Expression>(
-      (of, key) => ({ type: 'member', of, key, optional: false }),
-      variable,
-    );
-    const plain = operator.slice(0, -1);
-    if (plain === '&&' || plain === '||' || plain === '??')
-      return evaluate({ type: 'logical', operator: plain, left, right: value }, scope);
-    return evaluate({ type: 'binary', operator: plain as '+', left, right: value }, scope);
   }
 }
 

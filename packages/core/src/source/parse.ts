@@ -183,8 +183,9 @@ class ScreenReader {
       control.name = value;
       return;
     }
-    if (typeof readAttribute(control.kind, name, this.options.context.bands) === 'string') {
-      this.report(at, readAttribute(control.kind, name, this.options.context.bands) as string);
+    const read = readAttribute(control.kind, name, this.options.context.bands);
+    if (typeof read === 'string') {
+      this.report(at, read);
       return;
     }
     const around = this.open.slice(0, -1).map(({ kind, props }) => ({ kind: kind?.name ?? '', props }));

@@ -45,11 +45,14 @@ function stepsToList(project: Project, collection: Collection, list: readonly ob
   return steps;
 }
 
+/** A step that is the same in the newest format; whoever applies it holds it against its shape. */
+const asStep = (step: AnyStep): Step => step as unknown as Step;
+
 /** A step of an older format as those of the newest, against the project that it applies to. */
 function newer(project: Project, step: AnyStep): Step[] {
-  if (step.type === 'rename' && 'control' in step) return [{ ...step, type: 'name' } as unknown as Step];
+  if (step.type === 'rename' && 'control' in step) return [asStep({ ...step, type: 'name' })];
   const collection = step.type === 'project' ? collectionNamed(String(step.key)) : undefined;
-  if (!collection || !Array.isArray(step.value)) return [step as unknown as Step];
+  if (!collection || !Array.isArray(step.value)) return [asStep(step)];
   return stepsToList(project, collection, step.value);
 }
 

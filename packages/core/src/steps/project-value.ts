@@ -1,5 +1,7 @@
 /** The step that changes what a project says of itself: its name, the screen that opens first. */
+
 import type { Project } from '../document/types.ts';
+import { isOneOf, keysOf } from '../sure.ts';
 import { refuse, type StepKind } from './applied.ts';
 import { expectationOf, isExpectation, isExpected } from './expectation.ts';
 
@@ -42,8 +44,8 @@ export const projectKind: StepKind<ProjectStep> = {
     };
   },
   fault: (_, { key, value, was }) =>
-    typeof key === 'string' && Object.hasOwn(problems, key)
-      ? (problems[key as ProjectStep['key']](value) ??
+    isOneOf(keysOf(problems), key)
+      ? (problems[key](value) ??
         (isExpectation(was) ? undefined : 'A change of the project lacks something.'))
       : `A project has no value \`${String(key).slice(0, 64)}\`.`,
   merge: (first, { was: _, ...second }) =>

@@ -24,7 +24,7 @@ const pattern = /^clamp\(\s*([\d.]+)(?:px)?\s*,\s*([\d.]+)vw\s*,\s*([\d.]+)(?:px
 export function readClampedSize(text: string): ClampedSize | undefined {
   const match = pattern.exec(text.trim());
   if (!match) return undefined;
-  const [min, vw, max] = match.slice(1).map(Number) as [number, number, number];
+  const [min = 0, vw = 0, max = 0] = match.slice(1).map(Number);
   return [min, vw, max].every(Number.isFinite) && min >= 1 && max >= min && max <= 400 && vw > 0 && vw <= 100
     ? { min, vw, max }
     : undefined;

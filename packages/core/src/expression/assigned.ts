@@ -1,0 +1,35 @@
+/** What an assignment assigns. */
+
+import type { AssignmentOperator, BinaryOperator, Expression, LogicalOperator, Statement } from './ast.ts';
+
+type Working =
+  | { readonly type: 'binary'; readonly operator: BinaryOperator }
+  | { readonly type: 'logical'; readonly operator: LogicalOperator };
+
+const workings: Readonly<Record<Exclude<AssignmentOperator, '='>, Working>> = {
+  '+=': { type: 'binary', operator: '+' },
+  '-=': { type: 'binary', operator: '-' },
+  '*=': { type: 'binary', operator: '*' },
+  '/=': { type: 'binary', operator: '/' },
+  '%=': { type: 'binary', operator: '%' },
+  '&&=': { type: 'logical', operator: '&&' },
+  '||=': { type: 'logical', operator: '||' },
+  '??=': { type: 'logical', operator: '??' },
+};
+
+/** The value of an assignment as an expression: `count += 2` assigns `count + 2` (ECMAScript, Assignment Operators). */
+export function assignedBy({
+  operator,
+  name,
+  span,
+  path,
+  value,
+}: Pick<Statement & { type: 'assign' }, 'operator' | 'name' | 'span' | 'path' | 'value'>): Expression {
+  if (operator === '=') return value;
+  const left = path.reduce<Expression>((of, key) => ({ type: 'member', of, key, optional: false }), {
+    type: 'name',
+    name,
+    span,
+  });
+  return { ...workings[operator], left, right: value };
+}
