@@ -1,5 +1,5 @@
-import { BaseSequencer, type TestSpecification } from 'vitest/node';
 import { defineConfig } from 'vitest/config';
+import { BaseSequencer, type TestSpecification } from 'vitest/node';
 
 const patient = {
   testTimeout: 180_000,
@@ -10,7 +10,10 @@ const patient = {
 
 /** Projects, those first whose files take longest: the end of a run is filled with short ones. */
 const projects = [
-  { name: 'programs', include: ['packages/{server,cli,files}/test/**/*.test.ts', 'tests/**/*.test.{ts,tsx}'] },
+  {
+    name: 'programs',
+    include: ['packages/{server,cli,files}/test/**/*.test.ts', 'tests/**/*.test.{ts,tsx}'],
+  },
   { name: 'modules', include: ['packages/{core,web}/test/**/*.test.ts'] },
   { name: 'page', include: ['packages/page/test/**/*.test.ts'], environment: 'jsdom' },
 ];
