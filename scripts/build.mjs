@@ -51,14 +51,27 @@ export const bundleForNode = (entry, outfile) => bundle({ entryPoints: [entry], 
 const forPages = { format: 'iife', minify: true, charset: 'utf8' };
 
 /** Makes a bundled script of pages smaller still: another minifier finds what the bundler's leaves. */
-async function minified(file) {
+async function minified(file, comment) {
   const { minifySync } = await import('rolldown/utils');
   const { code, errors } = minifySync(file, readFileSync(join(root, file), 'utf8'), {
     compress: { target: 'es2023' },
     mangle: { toplevel: false },
   });
   if (errors.length > 0) throw new Error(errors.map(({ message }) => message).join('\n'));
-  writeFileSync(join(root, file), `/* Runs the plain data at the end of this file. */\n${code}`);
+  writeFileSync(join(root, file), `${comment}\n${code}`);
+}
+
+/** Bundles the pieces of the page's script that only some pages have, each to be put behind it. */
+async function pieces() {
+  const folder = 'packages/page/src/pieces';
+  for (const file of readdirSync(join(root, folder))) {
+    const name = file.replace(/\.ts$/, '');
+    if (name === 'piece') continue;
+    const outfile = `packages/page/dist/${name}.js`;
+    const contents = `import { piece } from './${file}'; hovrinPage.pieces.push(piece);`;
+    await bundle({ stdin: { contents, resolveDir: join(root, folder) }, outfile, ...forPages });
+    await minified(outfile, `/* ${name[0].toUpperCase()}${name.slice(1)}. */`);
+  }
 }
 
 const parts = {
@@ -77,7 +90,8 @@ const parts = {
         plugins: [slimPage],
         ...forPages,
       });
-      await minified('packages/page/dist/page.js');
+      await minified('packages/page/dist/page.js', '/* Runs the plain data at the end of this file. */');
+      await pieces();
     },
   },
   trial: {

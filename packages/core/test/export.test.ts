@@ -14,7 +14,8 @@ function rules(source: string): string {
     .trim();
 }
 
-const page = (project: Project) => html.files(project, { fonts: { files: [] }, script: 'var hovrinPage;' });
+const page = (project: Project) =>
+  html.files(project, { fonts: { files: [] }, script: 'var hovrinPage;', pieces: { dragging: '' } });
 
 describe('the stylesheet', () => {
   it.each([
@@ -79,15 +80,19 @@ describe('the stylesheet', () => {
 });
 
 describe('the page', () => {
-  it('has the start screen in its body and the others in templates', () => {
+  it('has all screens in its body, all but the first hidden, and dialogs in templates', () => {
     const project = {
-      ...projectOf('<screen name="A" />', '<screen name="B" title="Late &amp; early" />'),
+      ...projectOf(
+        '<screen name="A" />',
+        '<screen name="B" title="Late &amp; early" />',
+        '<screen name="C" dialog="true" />',
+      ),
       start: 'B',
     };
     const html = page(project).files.get('index.html')!;
     expect(html).toContain('<title>Late &amp; early</title>');
     expect(html).toMatch(
-      /<body>\s*<main class="k-screen screen-B" data-name="B"><\/main>\s*<template data-screen="A">/,
+      /<body>\s*<main class="k-screen screen-A" data-name="A" id="A" hidden><\/main>\s*<main class="k-screen screen-B" data-name="B" id="B"><\/main>\s*<template data-screen="C">/,
     );
   });
 
@@ -140,7 +145,7 @@ describe('the page', () => {
       unicodeRange: 'U+0-FF',
       italic: false,
     }));
-    const made = html.files(project, { fonts: { files: fonts }, script: '' });
+    const made = html.files(project, { fonts: { files: fonts }, script: '', pieces: { dragging: '' } });
     expect(made.fonts).toEqual(['Hanken Grotesk.woff2', 'Zilla Slab.woff2']);
     expect(made.assets).toEqual(['a b.png']);
     expect(made.files.get('script.js')).toContain('"a b.png":"assets/a%20b.png"');

@@ -4,14 +4,16 @@ import { dirname, join } from 'node:path';
 import type { Exported, Exporter, ExportParts, Project } from '@hovrin/core';
 import { fontFolder, loadFontManifest, workspace } from './fonts.ts';
 
-let parts: Promise<Pick<ExportParts, 'fonts' | 'script'>> | undefined;
+type BuiltParts = Pick<ExportParts, 'fonts' | 'script' | 'pieces'>;
 
-/** The fonts' list and the page's script, from the build. */
-export function loadExportParts(): Promise<Pick<ExportParts, 'fonts' | 'script'>> {
-  parts ??= Promise.all([
-    loadFontManifest(),
-    readFile(join(workspace, 'packages/page/dist/page.js'), 'utf8'),
-  ]).then(([fonts, script]) => ({ fonts, script }));
+let parts: Promise<BuiltParts> | undefined;
+
+/** The fonts' list, the page's script and its pieces, from the build. */
+export function loadExportParts(): Promise<BuiltParts> {
+  const built = (file: string) => readFile(join(workspace, 'packages/page/dist', file), 'utf8');
+  parts ??= Promise.all([loadFontManifest(), built('page.js'), built('dragging.js')]).then(
+    ([fonts, script, dragging]) => ({ fonts, script, pieces: { dragging } }),
+  );
   return parts;
 }
 

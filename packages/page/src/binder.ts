@@ -31,7 +31,6 @@ import {
   withoutParts,
   withTurn,
 } from '@hovrin/core/runtime';
-import type { CarryingElement } from './dragging.ts';
 import { replaceInside } from './elements.ts';
 import { watchFields } from './forms.ts';
 import { setInputs } from './groups.ts';
@@ -58,6 +57,11 @@ function takenAll(
     if (value !== undefined) found.set(name, value);
   }
   return found;
+}
+
+/** An element with what is carried when it is dragged. */
+export interface CarryingElement extends HTMLElement {
+  carried?: unknown;
 }
 
 /** What the ids of a control's parts begin with: the screen's name and its own, which no other on the page has. */

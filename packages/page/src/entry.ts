@@ -1,4 +1,7 @@
-/** What the page's script gives to the page: the program at its end starts it, the scripts of tables give their rows. */
-import { rows, start } from './index.ts';
+/**
+ * What the page's script gives to the page: the program at its end starts it, the scripts of tables give their rows, and
+ * pieces that only this page has stand in a list.
+ */
+import { pieces, rows, start } from './index.ts';
 
-Object.assign(globalThis, { hovrinPage: { rows, start } });
+Object.assign(globalThis, { hovrinPage: { rows, start, pieces } });

@@ -1,6 +1,7 @@
 /**
  * The script of an exported page: which screen and which dialogs are shown, what events ask of the page, and when
- * something happens by itself. One screen is on the page at a time; the others wait in templates.
+ * something happens by itself. One screen is on the page at a time; the script holds the others, and dialogs wait in
+ * templates.
  */
 import {
   type Acting,
@@ -18,7 +19,6 @@ import {
 import { markPlace, startBehaviours } from './behaviours.ts';
 import { Binder, finderIn } from './binder.ts';
 import { Dialogs } from './dialogs.ts';
-import { startDragging } from './dragging.ts';
 import { type FeedTarget, startFeed } from './feeds.ts';
 import { copyText, giveFile } from './files.ts';
 import { forget, startForms } from './forms.ts';
@@ -26,10 +26,15 @@ import { startGroups } from './groups.ts';
 import { handlerNamed } from './handlers.ts';
 import { keepValue, keptValue } from './kept.ts';
 import { keepMessage, showMessage } from './messages.ts';
+import type { Piece } from './pieces/piece.ts';
 import { see } from './seen.ts';
 import { fetchRows, takeRows } from './stored-rows.ts';
 import { startTables } from './tables.ts';
 import { follows, joinTrial, tell, tellProblem, trial } from './trial.ts';
+import { Ways } from './ways.ts';
+
+/** The pieces of this page's script: each puts itself in before the page starts. */
+export const pieces: Piece[] = [];
 
 /** Starts the page. Called once, when the document is there. */
 export function start(program: Program): void {
@@ -45,11 +50,13 @@ export function rows(name: string, list: StateValue): void {
 class Page implements Acting {
   readonly #runtime: Runtime;
   readonly #binder: Binder;
-  /** Screens that have been shown; what was typed into them stays. */
-  readonly #shown = new Map<string, HTMLElement>();
+  /** The elements of all screens; what was typed into them stays. */
+  readonly #elements = new Map<string, HTMLElement>();
   #current: HTMLElement | undefined;
   /** Names of the screens that have been shown, the one that is shown last. */
   readonly #way: string[] = [];
+  /** Undefined where the page is tried out: pages in several frames share one history. */
+  readonly #ways = trial ? undefined : new Ways(() => this.#dialogs.close());
   #bindings: Dispose[] = [];
   /** The screen that somebody goes to in another window: what its events do happens there. */
   #heard: string | undefined;
@@ -77,14 +84,13 @@ class Page implements Acting {
   }
 
   open(): void {
-    const first = document.body.querySelector<HTMLElement>(':scope > .k-screen');
-    if (first) this.#shown.set(this.program.start, first);
-    this.#current = first ?? undefined;
+    for (const element of document.body.querySelectorAll<HTMLElement>(':scope > .k-screen'))
+      this.#elements.set(element.dataset.name!, element);
     startBehaviours(document);
     startGroups(document);
     startForms(document);
     startTables(document);
-    startDragging(document);
+    for (const piece of pieces) piece(document, { say: showMessage });
     for (const { name, feed } of this.program.state) if (feed) this.#feed(name, feed);
     // Each page has its tables from beside it, and knows itself how their rows come.
     const told = new Set(this.program.state.flatMap(({ table }) => table?.status ?? []));
@@ -104,7 +110,7 @@ class Page implements Acting {
     });
     for (const { name, table } of this.program.state) if (table) this.#table(name, table, everywhere);
     // What the first screen does as it is entered is told to the others, too.
-    window.addEventListener('hashchange', () => this.#showAddressed());
+    window.addEventListener('hashchange', () => this.#showAddressed(this.#ways?.come()));
     this.#showAddressed();
   }
 
@@ -143,7 +149,7 @@ class Page implements Acting {
 
   /** @param values what variables hold when it is entered, by their names. */
   go(screen: string, values?: unknown): void {
-    if (!this.program.screens.some(({ name }) => name === screen)) {
+    if (!this.program.screens.some(({ name, dialog }) => name === screen && !dialog)) {
       tellProblem(`There is no screen \`${screen}\`.`);
       return;
     }
@@ -151,7 +157,9 @@ class Page implements Acting {
     // A screen that is shown already is not entered once more.
     if (this.#way.at(-1) === screen) this.#bring(values);
     else this.#brought = values;
-    window.location.hash = encodeURIComponent(screen);
+    const hash = encodeURIComponent(screen);
+    if (this.#ways) this.#ways.go(hash);
+    else window.location.hash = hash;
   }
 
   /** Sets the variables that a screen is entered with. */
@@ -174,6 +182,7 @@ class Page implements Acting {
       this.#bring(values);
     }
     this.#opened.push(name);
+    this.#ways?.opened();
     this.#dialogs.show(
       element,
       screen.title,
@@ -182,6 +191,7 @@ class Page implements Acting {
         for (const dispose of bound) dispose();
         keepMessage();
         this.#opened.splice(this.#opened.indexOf(name), 1);
+        this.#ways?.closed();
         this.#tellDialogs();
       },
       quietly,
@@ -209,6 +219,8 @@ class Page implements Acting {
 
   /** The screen before this one; where there was none, the first. */
   back(): void {
+    this.#dialogs.closeAll();
+    if (this.#ways?.back()) return;
     this.#way.pop();
     this.go(this.#way.pop() ?? this.program.start);
   }
@@ -221,7 +233,7 @@ class Page implements Acting {
   }
 
   scrollTo(control: string): void {
-    this.#onScreen(control)?.scrollIntoView({ block: 'nearest', behavior: 'smooth' });
+    this.#onScreen(control)?.scrollIntoView({ block: 'nearest', behavior: movesLess() ? 'auto' : 'smooth' });
   }
 
   message(text: string): void {
@@ -244,49 +256,64 @@ class Page implements Acting {
     return element;
   }
 
-  /** Shows the screen that the address names, or the start screen. */
-  #showAddressed(): void {
+  /**
+   * Shows the screen that the address names, the one with the part that it names, or the start screen.
+   *
+   * @param scrolled how far it was scrolled when it was shown at this place of the history.
+   */
+  #showAddressed(scrolled = 0): void {
     let name = '';
     try {
       name = decodeURIComponent(window.location.hash.slice(1));
     } catch {
       // An address that cannot be decoded names no screen.
     }
-    const screens = this.program.screens;
-    const screen =
-      screens.find((entry) => entry.name === name) ??
-      screens.find((entry) => entry.name === this.program.start);
-    if (screen) this.#show(screen);
+    const part = partOf(this.#elements.values(), name);
+    const { screens, start } = this.program;
+    const wanted = part ? part.screen.dataset.name : name || start;
+    const found = screens.find((each) => each.name === wanted && !each.dialog);
+    const screen = found ?? (this.#current ? undefined : screens.find((each) => each.name === start));
+    if (screen && this.#elements.get(screen.name) !== this.#current) this.#show(screen, scrolled);
+    part?.element.scrollIntoView();
+    if (!found && name) this.message(`There is no screen “${name}”.`);
   }
 
-  #show(screen: ScreenProgram): void {
-    const element = this.#shown.get(screen.name) ?? this.#fromTemplate(screen.name);
+  #show(screen: ScreenProgram, scrolled: number): void {
+    const element = this.#elements.get(screen.name);
     if (!element) return;
     // A page that begins beside others finds done what happens at the beginning.
     const heard = this.#heard === screen.name || (this.#way.length === 0 && follows());
     this.#heard = undefined;
-    if (!heard) this.#current?.dispatchEvent(new Event('hovrin-leave'));
+    if (!heard) {
+      this.#dialogs.closeAll();
+      this.#current?.dispatchEvent(new Event('hovrin-leave'));
+    }
     for (const dispose of this.#bindings) dispose();
     if (this.#way.at(-1) !== screen.name) this.#way.push(screen.name);
-    this.#shown.set(screen.name, element);
     if (!heard) {
       this.#beginAnew(screen.name);
       this.#bring(this.#brought);
     }
     this.#brought = undefined;
-    const moved = this.#current !== element;
+    const first = this.#current === undefined;
+    const moved = !first && this.#current !== element;
+    if (first) for (const other of this.#elements.values()) if (other !== element) other.remove();
     if (moved) {
       this.#current?.replaceWith(element);
       element.querySelectorAll('form').forEach(forget);
     }
+    element.hidden = false;
     this.#current = element;
     document.title = screen.title;
     markPlace(element, screen.name);
     const find = finderIn([element], '');
     // What was entered while the script was still on its way counts.
-    if (!moved) this.#binder.takeEntered(screen, find);
+    if (first) this.#binder.takeEntered(screen, find);
     this.#bindings = this.#bindScreen(screen, element);
-    if (moved) window.scrollTo(0, 0);
+    if (moved) {
+      window.scrollTo(0, scrolled);
+      if (!heard) focusHeading(element);
+    }
     tell({ type: 'hovrin-screen', text: screen.name });
     if (!heard) element.dispatchEvent(new Event('hovrin-enter'));
   }
@@ -360,3 +387,27 @@ const mostWhens = 50;
 
 /** What can take the focus, of a control or inside it. */
 const focusable = 'input, select, textarea, button, a[href], [tabindex]:not([tabindex="-1"])';
+
+/** The element of an id, in one of the screens, and that screen. */
+function partOf(
+  screens: Iterable<HTMLElement>,
+  id: string,
+): { readonly screen: HTMLElement; readonly element: HTMLElement } | undefined {
+  for (const screen of screens) {
+    const element = screen.querySelector<HTMLElement>(`[id="${CSS.escape(id)}"]`);
+    if (element) return { screen, element };
+  }
+  return undefined;
+}
+
+/** A screen that somebody has come to is read out from its heading on, and the next Tab goes on from there. */
+function focusHeading(screen: HTMLElement): void {
+  const heading = screen.querySelector<HTMLElement>('h1, h2, h3, h4, h5, h6') ?? screen;
+  heading.tabIndex = -1;
+  heading.focus({ preventScroll: true });
+}
+
+/** Whether a person wants nothing to move by itself. */
+const movesLess = (): boolean =>
+  document.documentElement.dataset.motion === 'less' ||
+  window.matchMedia('(prefers-reduced-motion: reduce)').matches;

@@ -14,7 +14,11 @@ beforeAll(() => {
 /** Shows a screen as it is exported, and binds it. */
 function begin(source: string, state: readonly StateVariable[]) {
   const project = projectWith(state, source);
-  const { files } = exporterNamed('html')!.files(project, { fonts: { files: [] }, script: '' });
+  const { files } = exporterNamed('html')!.files(project, {
+    fonts: { files: [] },
+    script: '',
+    pieces: { dragging: '' },
+  });
   document.body.innerHTML = /<body>([\s\S]*)<\/body>/.exec(files.get('index.html') ?? '')?.[1] ?? '';
   const problems: string[] = [];
   const said: string[] = [];

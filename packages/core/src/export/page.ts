@@ -11,7 +11,7 @@ import { convert, Values } from '../cascade/values.ts';
 import { aroundOf, declarations } from '../css/declarations.ts';
 import { isRecord } from '../document/record.ts';
 import { walk } from '../document/tree.ts';
-import { type Control, inForce, type Project, startScreen } from '../document/types.ts';
+import { type Control, inForce, isDialog, type Project, startScreen } from '../document/types.ts';
 import { sharingBudget } from '../expression/budget.ts';
 import { EvaluationError, evaluateTemplate, type Scope } from '../expression/evaluate.ts';
 import { initialScope } from '../expression/initial-scope.ts';
@@ -21,10 +21,12 @@ import { arrangementNow, arrangementOf, mannerOf } from '../kinds/manner.ts';
 import { font, weight } from '../kinds/properties.ts';
 import { contextOf } from '../meaning/property-text.ts';
 import type { Program } from '../runtime/program.ts';
+import { keysOf } from '../sure.ts';
 import { type Face, fontFaceRules, fontWeights } from '../text/fonts.ts';
-import { elementTree } from './element-tree.ts';
+import { type Elements, elementTree, type TreeElement } from './element-tree.ts';
 import type { Exported, Exporter, ExportParts } from './exporter.ts';
 import { escapeText, htmlOf } from './html.ts';
+import { pieces } from './pieces.ts';
 import { addressOf, programOf, styleTemplates, titleOf } from './program.ts';
 import { stylesheet } from './stylesheet.ts';
 
@@ -105,6 +107,17 @@ function withoutSpans(part: unknown): unknown {
   );
 }
 
+/** The page's script, the pieces that this page needs, and its program, which starts it. */
+function scriptOf(project: Project, parts: ExportParts, program: Program): string {
+  const needed = keysOf(pieces).filter((name) => pieces[name](project));
+  return [
+    parts.script.trimEnd(),
+    ...needed.map((name) => parts.pieces[name].trimEnd()),
+    '',
+    `hovrinPage.start(${scriptText(withoutSpans(program))});\n`,
+  ].join('\n');
+}
+
 /** The rows of tables that are more than a program begins with: scripts, so that a page opened from disk has them, too. */
 function tableFiles(project: Project, program: Program, { rowsOfTable }: ExportParts): [string, string][] {
   return program.state.flatMap(({ name, table }): [string, string][] => {
@@ -128,6 +141,23 @@ export const html: Exporter = {
   files: (project, parts) => sharingBudget(() => exported(project, parts)),
 };
 
+/**
+ * The element of a screen. All screens are on the page, so that it works without its script: its address says which one is
+ * seen (CSS Selectors 4 §8.2, `:target`), without one it is the first. A dialog has no address; it waits in a template.
+ */
+function screenElement(screen: Control, isStart: boolean, elements: Elements): TreeElement {
+  const made = elementTree(screen, elements);
+  const address = addressOf(screen);
+  if (isDialog(screen) && !isStart)
+    return { tag: 'template', attributes: [['data-screen', address]], inside: [made] };
+  const attributes: TreeElement['attributes'] = [
+    ...made.attributes,
+    ['id', address],
+    ...(isStart ? [] : [['hidden', true] as const]),
+  ];
+  return { ...made, attributes };
+}
+
 function exported(project: Project, parts: ExportParts): Exported {
   const wanted = facesOf(project);
   const start = startScreen(project);
@@ -140,16 +170,7 @@ function exported(project: Project, parts: ExportParts): Exported {
     styleOf: (control: Control, parent: Control | undefined, scope: Scope) =>
       initialStyle(project, control, parent, scope, conditions),
   };
-  const body = [
-    ...(start ? [elementTree(start, elements)] : []),
-    ...project.screens
-      .filter((screen) => screen !== start)
-      .map((screen) => ({
-        tag: 'template',
-        attributes: [['data-screen', addressOf(screen)] as const],
-        inside: [elementTree(screen, elements)],
-      })),
-  ];
+  const body = project.screens.map((screen) => screenElement(screen, screen === start, elements));
   const html = `<!doctype html>
 <html lang="en"${parts.rightToLeft ? ' dir="rtl"' : ''}>
   <head>
@@ -169,7 +190,7 @@ ${body.map((element) => `${htmlOf(element, '    ')}\n`).join('')}  </body>
     files: new Map([
       ['index.html', html],
       ['style.css', stylesheet(project, fontFaceRules(parts.fonts, 'fonts/', wanted))],
-      ['script.js', `${parts.script.trimEnd()}\n\nhovrinPage.start(${scriptText(withoutSpans(program))});\n`],
+      ['script.js', scriptOf(project, parts, program)],
       ...tableFiles(project, program, parts),
     ]),
     fonts: [...new Set(parts.fonts.files.filter(wanted).map((file) => `${file.file}.woff2`))],

@@ -14,7 +14,7 @@ import {
 } from '../css/declarations.ts';
 import { effectiveNames } from '../document/names.ts';
 import { locationsIn, walk } from '../document/tree.ts';
-import { type Band, type Control, inForce, isDialog, type Project } from '../document/types.ts';
+import { type Band, type Control, isDialog, type Project } from '../document/types.ts';
 import { kindOf, kinds } from '../kinds/catalogue.ts';
 import { arrangementOf, mannerOf } from '../kinds/manner.ts';
 import { entryOf } from '../sure.ts';
@@ -22,6 +22,7 @@ import { lineHeightCss } from '../text/units.ts';
 import { colourRoles, type Theme } from '../values/theme.ts';
 import { selectorsIn } from './class-names.ts';
 import { keepsHinge, paneSections } from './pane-sections.ts';
+import { hasCarried } from './pieces.ts';
 import type { Rule, Section } from './rule.ts';
 
 function printRule({ selector, css, container }: Rule, indent: string): string {
@@ -84,7 +85,7 @@ ${colours.join('')}  /* What notches and rounded corners cover is kept free. */
 :root[data-contrast="more"] {
   ${contrast.join('\n  ')}
 }
-${hinged ? hingeRules : ''}${showsMessages(project) || hasCarried(project) ? messageRules(theme) : ''}${project.screens.some(isDialog) ? dialogRules : ''}${hasCarried(project) ? carryRules : ''}
+${hinged ? hingeRules : ''}${messageRules(theme)}${project.screens.length > 1 ? screenRules : ''}${project.screens.some(isDialog) ? dialogRules : ''}${hasCarried(project) ? carryRules : ''}
 /* Rules of the kinds; those of single controls come after this layer and win over it. */
 @layer kinds {
   *,
@@ -127,24 +128,14 @@ ${hinged ? hingeRules : ''}${showsMessages(project) || hasCarried(project) ? mes
     outline-offset: 2px;
   }
 
+  /* What takes the focus when a screen is come to, and by nothing else. */
+  :is(main, h1, h2, h3, h4, h5, h6)[tabindex="-1"]:focus {
+    outline: none;
+  }
+
 ${indented}}
 `;
 }
-
-/** Whether an event of a project shows a message. */
-const showsMessages = (project: Project): boolean =>
-  project.screens.some((screen) =>
-    [...walk(screen)].some(({ props }) =>
-      Object.entries(props).some(
-        ([name, value]) => name.startsWith('on.') && inForce(value)?.includes('message('),
-      ),
-    ),
-  );
-
-const hasCarried = (project: Project): boolean =>
-  project.screens.some((screen) =>
-    [...walk(screen)].some(({ props }) => inForce(props.carries) !== undefined),
-  );
 
 const carryRules = `
 /* What can be dragged, what would take it, and where it would fall. */
@@ -178,6 +169,14 @@ const carryRules = `
 }
 `;
 
+const screenRules = `
+/* One screen is seen: the one that the address names, or has the part that it names; the first without an address. */
+.k-screen[hidden]:not(:target, :has(:target)),
+body:has(> .k-screen[hidden]:target, > .k-screen[hidden] :target) > .k-screen:not([hidden]) {
+  display: none;
+}
+`;
+
 const dialogRules = `
 /* Screens that are shown over others. */
 .page-dialog {
@@ -199,7 +198,7 @@ const dialogRules = `
 `;
 
 const messageRules = ({ corner }: Theme) => `
-/* Words that events show for a while. */
+/* Words that are shown for a while. */
 .page-message {
   position: fixed;
   z-index: 1;

@@ -3,12 +3,8 @@
  * the pointer, by a finger that rests on it first, and by keys: Space takes it up, the arrows move it, Tab goes to the
  * next that takes it, Space lets go, Escape leaves all as it was.
  */
-import { showMessage } from './messages.ts';
-
-/** An element with what is carried when it is dragged. */
-export interface CarryingElement extends HTMLElement {
-  carried?: unknown;
-}
+import type { CarryingElement } from '../binder.ts';
+import type { Piece } from './piece.ts';
 
 /** px that the pointer moves before something is dragged, and ms that a finger rests. */
 const least = 6;
@@ -82,6 +78,7 @@ class Carrying {
 
   constructor(
     private readonly carrier: CarryingElement,
+    private readonly say: (text: string) => void,
     private readonly done: () => void,
   ) {
     const { width, height } = carrier.getBoundingClientRect();
@@ -134,7 +131,7 @@ class Carrying {
     const targets = this.#targets();
     const target = targets.find((each) => each.contains(this.carrier)) ?? targets[0];
     if (!target) {
-      showMessage('Nothing here takes it.');
+      this.say('Nothing here takes it.');
       return undefined;
     }
     return {
@@ -150,7 +147,7 @@ class Carrying {
     const { target, at } = fall;
     this.#show(fall);
     target.scrollIntoView({ block: 'nearest' });
-    showMessage(`Place ${at + 1} of ${itemsOf(target).length + 1} in ${target.dataset.name ?? 'the list'}`);
+    this.say(`Place ${at + 1} of ${itemsOf(target).length + 1} in ${target.dataset.name ?? 'the list'}`);
   }
 
   #show(fall: Fall | undefined): void {
@@ -191,10 +188,10 @@ class Carrying {
   }
 }
 
-export function startDragging(page: Document): void {
+export const piece: Piece = (page, { say }) => {
   let carrying: Carrying | undefined;
   const begin = (carrier: CarryingElement): Carrying => {
-    carrying = new Carrying(carrier, () => {
+    carrying = new Carrying(carrier, say, () => {
       carrying = undefined;
     });
     return carrying;
@@ -249,9 +246,7 @@ export function startDragging(page: Document): void {
         if (event.key !== ' ' || carrier.dataset?.carries === undefined) return;
         event.preventDefault();
         begin(carrier);
-        showMessage(
-          'Taken up. The arrow keys move it, Tab goes to the next list, Space lets go, Escape leaves it.',
-        );
+        say('Taken up. The arrow keys move it, Tab goes to the next list, Space lets go, Escape leaves it.');
         return;
       }
       event.preventDefault();
@@ -264,7 +259,7 @@ export function startDragging(page: Document): void {
     },
     true,
   );
-}
+};
 
 /** The click that follows on a pointer that lets go: what was dragged was not pressed. */
 function notPressed(page: Document): void {

@@ -1,0 +1,17 @@
+/**
+ * Pieces of the page's script that only some pages need. A piece is one file in `packages/page/src/pieces` and one line
+ * here: it is built apart, and stands in front of the program of a page that has a use for it.
+ */
+import { walk } from '../document/tree.ts';
+import { inForce, type Project } from '../document/types.ts';
+
+/** Whether something on a screen of a project can be dragged. */
+export const hasCarried = (project: Project): boolean =>
+  project.screens.some((screen) =>
+    [...walk(screen)].some(({ props }) => inForce(props.carries) !== undefined),
+  );
+
+/** By the name of each piece: whether a project's page needs it. */
+export const pieces = { dragging: hasCarried };
+
+export type PieceName = keyof typeof pieces;
