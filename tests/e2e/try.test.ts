@@ -52,7 +52,7 @@ it('turning, resizing and other conditions keep what was entered', async () => {
   expect(await ropes('Hand').isChecked()).toBe(true);
   const size = () =>
     frame('Lap')
-      .locator('[data-name="summary"]')
+      .locator('#Tonight [data-name="summary"]')
       .evaluate((element) => getComputedStyle(element).fontSize);
   expect(await size()).toBe('16px');
   await page.getByLabel('Text scale').selectOption('2');
@@ -80,7 +80,7 @@ it('other sizes are chosen, join in where the others are, and are remembered', a
 
 it('a control that is pressed with Alt is selected on the bench', async () => {
   await page.keyboard.down('Alt');
-  await press('Desk', frame('Desk').locator('[data-name="summary"]'));
+  await press('Desk', frame('Desk').locator('#Tonight [data-name="summary"]'));
   await page.keyboard.up('Alt');
   await page.getByRole('treeitem', { name: 'summary', exact: true, selected: true }).waitFor();
 });
@@ -90,7 +90,8 @@ it('a form that is seen again says nothing of problems from before', async () =>
     frame('Desk').locator('[data-name="navBeside"]').getByRole('link', { name, exact: true }).press('Enter');
   const said = frame('Desk').getByText('Who is it?');
   await page.getByRole('button', { name: 'Try' }).click();
-  await ropes('Desk').waitFor();
+  // Its script has begun once it has taken the other screens away.
+  await expect.poll(() => frame('Desk').locator('main').count()).toBe(1);
   await go('Check-in');
   const guest = frame('Desk').locator('[data-name="guest"] input');
   await guest.focus();

@@ -7,7 +7,7 @@ import { named, projectOf, projectWith } from './documents.ts';
 
 /** The rules of a project's controls, without theme and kinds. */
 function rules(source: string): string {
-  const css = stylesheet(projectOf(source), '');
+  const css = stylesheet(projectOf(source));
   return css
     .slice(css.indexOf('/* s */') + 8)
     .replace(/\s+/g, ' ')
@@ -73,7 +73,7 @@ describe('the stylesheet', () => {
   });
 
   it('has rules only for the kinds in use', () => {
-    const css = stylesheet(projectOf('<screen name="s"><text /></screen>'), '');
+    const css = stylesheet(projectOf('<screen name="s"><text /></screen>'));
     expect(css).toContain('.k-text {');
     expect(css).not.toContain('.k-checkbox');
   });
@@ -96,16 +96,25 @@ describe('the page', () => {
     );
   });
 
-  it('shows the initial values, bound or not', () => {
-    const html = page(
+  it('shows the initial values, bound or not, by rules and no inline style', () => {
+    const { files } = page(
       projectOf(
-        '<screen name="s"><text text="{guests} of {{46}}" /><textField label="Who" value.bind="name" /><checkbox label="Late" checked.bind="late" /><row hidden="{guests &gt; 2}" /></screen>',
+        '<screen name="s"><text text="{guests} of {{46}}" /><textField label="Who" value.bind="name" /><checkbox label="Late" checked.bind="late" /><row hidden="{guests &gt; 2}" /><column hidden="{guests &gt; 1}" /><lamp value="3" colors="0 accent" /></screen>',
       ),
-    ).files.get('index.html')!;
+    );
+    const html = files.get('index.html')!;
     expect(html).toContain('>3 of {46}</p>');
     expect(html).toContain('value="Ilka"');
     expect(html).not.toContain('checked');
-    expect(html).toContain('style="display: none"');
+    expect(html).not.toContain('style=');
+    // Two that are hidden at first share a rule; the lamp's part has no class but that of its own.
+    expect(html).toContain('<div class="k-row row1 first-1"');
+    expect(html).toContain('<div class="k-column column1 first-1"');
+    expect(html).toContain('<span class="first-2"');
+    const css = files.get('style.css')!.replace(/\s+/g, ' ');
+    expect(css).toContain('#s .first-1 { display: none; }');
+    expect(css).toContain('#s .first-2 { background: var(--accent); border-color: var(--accent); }');
+    expect(css).not.toContain('first-3');
   });
 
   it('carries a program without parser: the last good values of drafts, nothing of drafts that were never good', () => {
@@ -149,6 +158,38 @@ describe('the page', () => {
     expect(made.fonts).toEqual(['Hanken Grotesk.woff2', 'Zilla Slab.woff2']);
     expect(made.assets).toEqual(['a b.png']);
     expect(made.files.get('script.js')).toContain('"a b.png":"assets/a%20b.png"');
+  });
+
+  it('takes fonts of other scripts along where their letters occur, of the weights in use', () => {
+    const file = (name: string, unicodeRange: string, weight = 400) => ({
+      ...{ family: 'Hanken Grotesk', italic: false, weight },
+      ...{ file: `${name}-${weight}`, unicodeRange },
+    });
+    const files = [400, 500, 600].flatMap((weight) => [
+      file('latin', 'U+0-FF', weight),
+      file('latin-ext', 'U+100-24F', weight),
+      file('greek', 'U+370-3FF', weight),
+      // Both have the hyphen; it is of the one in front.
+      file('cyrillic', 'U+400-4FF,U+2010', weight),
+      file('hebrew', 'U+590-5FF,U+2010', weight),
+    ]);
+    const made = (project: Project) =>
+      html.files(project, { fonts: { files }, script: '', pieces: { dragging: '' } });
+    const greek = projectOf('<screen name="s"><text weight="600" text="{`Καλ` + 2}" /></screen>');
+    expect(made(greek).fonts).toEqual(
+      [400, 500, 600].flatMap((weight) =>
+        ['latin', 'latin-ext', 'greek'].map((name) => `${name}-${weight}.woff2`),
+      ),
+    );
+    const state = [{ name: 'who', type: 'text' as const, initial: 'a\u2010b' }];
+    const { fonts, files: texts } = made({ ...projectOf('<screen name="s" />'), state });
+    expect(fonts.filter((name) => name.endsWith('400.woff2'))).toEqual([
+      'latin-400.woff2',
+      'latin-ext-400.woff2',
+      'cyrillic-400.woff2',
+    ]);
+    expect(texts.get('fonts.css')!.match(/@font-face/g)).toHaveLength(fonts.length);
+    expect(texts.get('style.css')).not.toContain('@font-face');
   });
 });
 

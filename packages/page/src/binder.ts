@@ -28,6 +28,7 @@ import {
   type TableRow,
   tabindex,
   Values,
+  withoutFirstValue,
   withoutParts,
   withTurn,
 } from '@hovrin/core/runtime';
@@ -199,7 +200,9 @@ export class Binder {
     const { kind, around, parts } = binding;
     const manner = manners.get(kind) ?? {};
     const write = (target: HTMLElement | null, css: Declarations) => {
-      if (target) target.style.cssText = [...css].map(([name, value]) => `${name}: ${value}`).join('; ');
+      if (!target) return;
+      target.style.cssText = [...css].map(([name, value]) => `${name}: ${value}`).join('; ');
+      target.className = withoutFirstValue(target.className);
     };
     return this.runtime.bindAll(
       binding.templates,

@@ -9,8 +9,10 @@ function make(element: PageElement, icons: Icons): Element {
     ? document.createElementNS('http://www.w3.org/2000/svg', element.tag)
     : document.createElement(element.tag);
   if (element.classes) made.setAttribute('class', element.classes.join(' '));
+  // A strict policy takes styles that a script sets, and none that an attribute says.
   for (const [name, value] of Object.entries(element.attributes ?? {}))
-    if (value !== false && (value !== '' || name === 'value'))
+    if (name === 'style' && made instanceof HTMLElement) made.style.cssText = String(value);
+    else if (value !== false && (value !== '' || name === 'value'))
       made.setAttribute(name, value === true ? '' : String(value));
   if (element.text !== undefined) made.textContent = element.text;
   for (const [tag, attributes] of icons[element.icon ?? ''] ?? [])

@@ -59,9 +59,9 @@ function listen(page: Tried): (happens: () => void) => void {
       hearing = false;
     }
   };
-  const look = document.createElement('style');
-  look.textContent = fingertip;
-  document.head.append(look);
+  const look = new CSSStyleSheet();
+  look.replaceSync(fingertip);
+  document.adoptedStyleSheets.push(look);
   window.addEventListener('message', ({ source, data }: MessageEvent<TrialMessage>) => {
     if (source !== window.parent) return;
     if (data.type === 'hovrin-set') {

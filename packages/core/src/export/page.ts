@@ -4,29 +4,29 @@
  */
 
 import type { Conditions } from '../cascade/cascade.ts';
-import { defaultText } from '../cascade/cascade.ts';
 import { plainValues } from '../cascade/plain-values.ts';
 import { themeOf } from '../cascade/project-theme.ts';
 import { convert, Values } from '../cascade/values.ts';
 import { aroundOf, declarations } from '../css/declarations.ts';
 import { isRecord } from '../document/record.ts';
-import { walk } from '../document/tree.ts';
-import { type Control, inForce, isDialog, type Project, startScreen } from '../document/types.ts';
+import { type Control, isDialog, type Project, startScreen } from '../document/types.ts';
 import { sharingBudget } from '../expression/budget.ts';
 import { EvaluationError, evaluateTemplate, type Scope } from '../expression/evaluate.ts';
 import { initialScope } from '../expression/initial-scope.ts';
-import { hasExpression } from '../expression/template.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import { arrangementNow, arrangementOf, mannerOf } from '../kinds/manner.ts';
-import { font, weight } from '../kinds/properties.ts';
 import { contextOf } from '../meaning/property-text.ts';
 import type { Program } from '../runtime/program.ts';
 import { keysOf } from '../sure.ts';
-import { type Face, fontFaceRules, fontWeights } from '../text/fonts.ts';
+import { fontFaceRules } from '../text/fonts.ts';
+import { classOf } from './class-names.ts';
 import { type Elements, elementTree, type TreeElement } from './element-tree.ts';
 import type { Exported, Exporter, ExportParts } from './exporter.ts';
+import { type FirstValues, firstValueRules, withFirstValues } from './first-values.ts';
+import { fontsInUse } from './fonts-in-use.ts';
 import { escapeText, htmlOf } from './html.ts';
 import { pieces } from './pieces.ts';
+import { headersText, policyOf } from './policy.ts';
 import { addressOf, programOf, styleTemplates, titleOf } from './program.ts';
 import { stylesheet } from './stylesheet.ts';
 
@@ -58,32 +58,6 @@ function initialStyle(
   const around = aroundOf(parent, control, conditions);
   const css = declarations(values, manner, around, arrangementNow(manner, values, plain));
   return [...css].map(([name, value]) => `${name}: ${value}`).join('; ');
-}
-
-/** The faces that a project's texts are set in: of each family, the weights and slants that something asks for. */
-function facesOf(project: Project): (face: Face) => boolean {
-  const theme = themeOf(project);
-  const families = new Set<string>([theme.family]);
-  const weights = new Set<string>([400, theme.labelWeight, theme.captionWeight].map(String));
-  let italic = false;
-  for (const screen of project.screens)
-    for (const control of walk(screen)) {
-      for (const property of kindOf(control).properties) {
-        const preset = defaultText(property, theme);
-        if (property.name === weight.name && preset) weights.add(preset);
-        if (property.name === font.name && preset) families.add(preset);
-      }
-      for (const [name, value] of Object.entries(control.props)) {
-        const word = name.slice(name.lastIndexOf('.') + 1);
-        const text = inForce(value) ?? '';
-        if (word === 'font') families.add(text);
-        // What an expression gives is not known beforehand.
-        if (word === 'weight')
-          for (const weight of hasExpression(text) ? fontWeights : [text]) weights.add(String(weight));
-        if (word === 'italic' && text !== 'false') italic = true;
-      }
-    }
-  return (face) => families.has(face.family) && weights.has(String(face.weight)) && (italic || !face.italic);
 }
 
 /** Data as a script has it: whoever puts it into a page of their own must not find its end in somebody's text. */
@@ -135,8 +109,10 @@ export const html: Exporter = {
   contents: [
     ['index.html', 'All screens, with real labels, inputs and buttons'],
     ['style.css', 'Plain flexbox with one rule a control, changes in media queries'],
+    ['fonts.css', 'The fonts, each with the characters that it is for'],
     ['script.js', 'State, bindings and events; no layout'],
     ['fonts/, assets/', 'The fonts in use and the pictures'],
+    ['headers.txt', 'What your server is to send with it, so that nothing strange can run'],
   ],
   files: (project, parts) => sharingBudget(() => exported(project, parts)),
 };
@@ -148,18 +124,19 @@ export const html: Exporter = {
 function screenElement(screen: Control, isStart: boolean, elements: Elements): TreeElement {
   const made = elementTree(screen, elements);
   const address = addressOf(screen);
-  if (isDialog(screen) && !isStart)
-    return { tag: 'template', attributes: [['data-screen', address]], inside: [made] };
+  const inTemplate = isDialog(screen) && !isStart;
   const attributes: TreeElement['attributes'] = [
     ...made.attributes,
     ['id', address],
-    ...(isStart ? [] : [['hidden', true] as const]),
+    ...(isStart || inTemplate ? [] : [['hidden', true] as const]),
   ];
-  return { ...made, attributes };
+  const element = { ...made, attributes };
+  return inTemplate
+    ? { tag: 'template', attributes: [['data-screen', address]], inside: [element] }
+    : element;
 }
 
 function exported(project: Project, parts: ExportParts): Exported {
-  const wanted = facesOf(project);
   const start = startScreen(project);
   // The page's own media queries decide about bands and orientations; here is what holds where none of them says otherwise.
   const conditions = { prefixes: [''], theme: themeOf(project) };
@@ -170,30 +147,43 @@ function exported(project: Project, parts: ExportParts): Exported {
     styleOf: (control: Control, parent: Control | undefined, scope: Scope) =>
       initialStyle(project, control, parent, scope, conditions),
   };
-  const body = project.screens.map((screen) => screenElement(screen, screen === start, elements));
+  const screens = project.screens.map((screen) => {
+    const found: FirstValues = new Map();
+    const element = withFirstValues(screenElement(screen, screen === start, elements), found);
+    return { element, rules: firstValueRules(classOf(addressOf(screen)), found) };
+  });
   const html = `<!doctype html>
 <html lang="en"${parts.rightToLeft ? ' dir="rtl"' : ''}>
   <head>
     <meta charset="utf-8">
+    <meta http-equiv="Content-Security-Policy" content="${policyOf(project)}">
     <meta name="viewport" content="width=device-width, initial-scale=1, viewport-fit=cover">
     <title>${escapeText(start ? titleOf(start) : project.name)}</title>
     <link rel="icon" href="data:,">
+    <link rel="stylesheet" href="fonts.css">
     <link rel="stylesheet" href="style.css">
     <script src="script.js" defer></script>
   </head>
   <body>
-${body.map((element) => `${htmlOf(element, '    ')}\n`).join('')}  </body>
+${screens.map(({ element }) => `${htmlOf(element, '    ')}\n`).join('')}  </body>
 </html>
 `;
   const program = programOf(project);
+  const texts = [
+    ['index.html', html] as const,
+    ['script.js', scriptOf(project, parts, program)] as const,
+    ...tableFiles(project, program, parts),
+  ];
+  const words = [html, JSON.stringify(program), ...texts.slice(2).map(([, text]) => text)];
+  const fonts = fontsInUse(project, parts.fonts, words);
   return {
     files: new Map([
-      ['index.html', html],
-      ['style.css', stylesheet(project, fontFaceRules(parts.fonts, 'fonts/', wanted))],
-      ['script.js', scriptOf(project, parts, program)],
-      ...tableFiles(project, program, parts),
+      ...texts,
+      ['fonts.css', fontFaceRules(fonts, 'fonts/', () => true)],
+      ['style.css', [stylesheet(project), ...screens.flatMap(({ rules }) => rules || [])].join('\n')],
+      ['headers.txt', headersText(project)],
     ]),
-    fonts: [...new Set(parts.fonts.files.filter(wanted).map((file) => `${file.file}.woff2`))],
+    fonts: [...new Set(fonts.files.map((file) => `${file.file}.woff2`))],
     assets: project.assets.map((asset) => asset.name),
   };
 }

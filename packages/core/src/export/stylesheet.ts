@@ -105,7 +105,7 @@ ${hinged ? hingeRules : ''}${messageRules(theme)}${project.screens.length > 1 ? 
     margin: 0;
     padding: var(--safe-top) var(--safe-right) var(--safe-bottom) var(--safe-left);
     background: var(--page);
-    font-family: "${theme.family}";
+    font-family: "${theme.family}", sans-serif;
     --line-height: ${theme.lineHeight};
     font-synthesis: none;
     color: var(--ink);
@@ -336,17 +336,13 @@ function screenSections(screen: Control, bands: readonly Band[], theme: Theme): 
   ];
 }
 
-/**
- * The stylesheet of a project's page.
- *
- * @param fontRules `@font-face` rules, put in front.
- */
-export function stylesheet(project: Project, fontRules: string): string {
+/** The stylesheet of a project's page, but for its fonts. */
+export function stylesheet(project: Project): string {
   const screens = project.screens.map((screen) => {
     const sections = screenSections(screen, project.bands, themeOf(project))
       .map(printSection)
       .filter(Boolean);
     return `/* ${effectiveNames(screen).get(screen.id)} */\n${sections.join('\n')}`;
   });
-  return [fontRules, baseRules(project), ...screens].join('\n');
+  return [baseRules(project), ...screens].join('\n');
 }

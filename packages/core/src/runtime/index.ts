@@ -8,6 +8,7 @@ export {
   partDeclarations,
   withoutParts,
 } from '../css/declarations.ts';
+export { withoutFirstValue } from '../css/first-value.ts';
 export { type FeedStatus, silentAfter, standInFolder } from '../document/feed.ts';
 export type { Feed, StateValue } from '../document/types.ts';
 export type { Acting } from '../expression/actions/action.ts';

@@ -1,0 +1,75 @@
+/**
+ * The font files that a page needs: of each family the weights and slants that something asks for, of those the Latin
+ * letters, which anybody may type, and what holds other characters of the page's words. A page that is given words of
+ * another script while it runs shows them in a font of the device.
+ */
+
+import { group } from 'd3-array';
+import { defaultText } from '../cascade/cascade.ts';
+import { themeOf } from '../cascade/project-theme.ts';
+import { walk } from '../document/tree.ts';
+import { inForce, type Project } from '../document/types.ts';
+import { hasExpression } from '../expression/template.ts';
+import { kindOf } from '../kinds/catalogue.ts';
+import { font, weight } from '../kinds/properties.ts';
+import {
+  type Face,
+  type FontFile,
+  type FontManifest,
+  faceKey,
+  fontWeights,
+  parseUnicodeRange,
+} from '../text/fonts.ts';
+
+/** The faces that a project's texts are set in: of each family, the weights and slants that something asks for. */
+function facesOf(project: Project): (face: Face) => boolean {
+  const theme = themeOf(project);
+  const families = new Set<string>([theme.family]);
+  const weights = new Set<string>([400, theme.labelWeight, theme.captionWeight].map(String));
+  let italic = false;
+  for (const screen of project.screens)
+    for (const control of walk(screen)) {
+      for (const property of kindOf(control).properties) {
+        const preset = defaultText(property, theme);
+        if (property.name === weight.name && preset) weights.add(preset);
+        if (property.name === font.name && preset) families.add(preset);
+      }
+      for (const [name, value] of Object.entries(control.props)) {
+        const word = name.slice(name.lastIndexOf('.') + 1);
+        const text = inForce(value) ?? '';
+        if (word === 'font') families.add(text);
+        // What an expression gives is not known beforehand.
+        if (word === 'weight')
+          for (const weight of hasExpression(text) ? fontWeights : [text]) weights.add(String(weight));
+        if (word === 'italic' && text !== 'false') italic = true;
+      }
+    }
+  return (face) => families.has(face.family) && weights.has(String(face.weight)) && (italic || !face.italic);
+}
+
+/** Characters of which each of the Latin sets holds one. */
+const latin = 'A\u0100';
+
+/**
+ * @param words all words of the page: a character is of the first file that covers it, as where the core measures.
+ * @returns the manifest's files that are in use, in its order.
+ */
+export function fontsInUse(project: Project, manifest: FontManifest, words: readonly string[]): FontManifest {
+  const wanted = facesOf(project);
+  const characters = [...new Set([latin, ...words].join(''))].map(
+    (character) => character.codePointAt(0) ?? 0,
+  );
+  const ranges = new Map<string, [number, number][]>();
+  const covers = ({ unicodeRange }: FontFile, code: number): boolean => {
+    const known = ranges.get(unicodeRange) ?? parseUnicodeRange(unicodeRange);
+    ranges.set(unicodeRange, known);
+    return known.some(([from, to]) => from <= code && code <= to);
+  };
+  const used = new Set<FontFile>();
+  for (const files of group(manifest.files.filter(wanted), faceKey).values())
+    for (const code of characters) {
+      const file = files.find((each) => covers(each, code));
+      if (file) used.add(file);
+    }
+  return { files: manifest.files.filter((file) => used.has(file)) };
+}
