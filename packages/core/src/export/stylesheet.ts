@@ -21,6 +21,7 @@ import { entryOf } from '../sure.ts';
 import { lineHeightCss } from '../text/units.ts';
 import { colourRoles, type Theme } from '../values/theme.ts';
 import { selectorsIn } from './class-names.ts';
+import { forcedColourRules, printRules } from './media-rules.ts';
 import { keepsHinge, paneSections } from './pane-sections.ts';
 import { hasCarried } from './pieces.ts';
 import type { Rule, Section } from './rule.ts';
@@ -73,7 +74,7 @@ ${colours.join('')}  /* What notches and rounded corners cover is kept free. */
   --safe-right: env(safe-area-inset-right, 0px);
   --safe-bottom: env(safe-area-inset-bottom, 0px);
   --safe-left: env(safe-area-inset-left, 0px);
-  --screen-height: calc(100vh - var(--safe-top) - var(--safe-bottom));
+  --screen-height: calc(100dvh - var(--safe-top) - var(--safe-bottom));
 }
 
 @media (prefers-contrast: more) {
@@ -133,7 +134,8 @@ ${hinged ? hingeRules : ''}${messageRules(theme)}${project.screens.length > 1 ? 
     outline: none;
   }
 
-${indented}}
+${indented}
+${forcedColourRules}}
 `;
 }
 
@@ -344,5 +346,5 @@ export function stylesheet(project: Project): string {
       .filter(Boolean);
     return `/* ${effectiveNames(screen).get(screen.id)} */\n${sections.join('\n')}`;
   });
-  return [baseRules(project), ...screens].join('\n');
+  return [baseRules(project), ...screens, printRules].join('\n');
 }

@@ -350,6 +350,11 @@ export const fieldCss = (theme: Theme): string => `.is-field {
 }
 .is-field:has(:disabled) {
   opacity: 0.5;
+}
+@media print {
+  .is-field {
+    break-inside: avoid;
+  }
 }`;
 
 /** The box that one types into or opens, on a page. */

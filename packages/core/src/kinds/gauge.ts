@@ -108,4 +108,9 @@ export const gaugeCss = (theme: Theme): string => `.is-gauge {
   border-radius: ${theme.barHeight / 32}rem;
   overflow: hidden;
   background: var(--line);
+}
+@media (forced-colors: active) {
+  .is-gauge > .part-bar {
+    forced-color-adjust: none;
+  }
 }`;

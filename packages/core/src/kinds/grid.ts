@@ -40,5 +40,10 @@ export const grid: Kind = {
   display: grid;
   align-items: stretch;
   justify-items: stretch;
+}
+@media print {
+  .k-grid > * {
+    break-inside: avoid;
+  }
 }`,
 };

@@ -128,5 +128,10 @@ export const lamp: Kind = {
 }
 .k-lamp > .part-label {
   white-space-collapse: preserve-breaks;
+}
+@media (forced-colors: active) {
+  .k-lamp > .part-light > span {
+    forced-color-adjust: none;
+  }
 }`,
 };

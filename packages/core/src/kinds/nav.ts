@@ -221,5 +221,11 @@ export const nav: Kind = {
   :root:not([data-pointer="touch"]) .k-nav > .part-place:hover {
     text-decoration: underline;
   }
+}
+@media print {
+  .k-nav,
+  .k-bar:has(.k-nav) {
+    display: none !important;
+  }
 }`,
 };

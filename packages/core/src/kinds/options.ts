@@ -136,6 +136,11 @@ export const checkCss = (theme: Theme): string => `.part-check {
 }
 .part-check[type="radio"]:checked {
   background-image: ${asBackground(dot, theme.colours['on-accent'])};
+}
+@media (forced-colors: active) {
+  .part-check:checked {
+    forced-color-adjust: none;
+  }
 }`;
 
 /** One thing to choose, on a page. */

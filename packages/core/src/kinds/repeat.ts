@@ -126,5 +126,10 @@ export const repeat: Kind = {
 }
 .k-repeat > .part-free {
   flex: none;
+}
+@media print {
+  .k-repeat > * {
+    break-inside: avoid;
+  }
 }`,
 };

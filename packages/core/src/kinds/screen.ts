@@ -148,5 +148,16 @@ export const screen: Kind = {
   display: flex;
   flex-direction: column;
   min-height: 100%;
+}
+@media print {
+  .k-screen.has-bars {
+    height: auto;
+  }
+  .k-screen > .part-middle {
+    display: block;
+  }
+  .k-screen > .part-middle > .part-body {
+    overflow: visible;
+  }
 }`,
 };

@@ -81,5 +81,12 @@ export const scroll: Kind = {
   display: flex;
   flex-direction: column;
   min-height: 100%;
+}
+@media print {
+  .k-scroll {
+    height: auto !important;
+    max-height: none !important;
+    overflow: visible !important;
+  }
 }`,
 };

@@ -142,5 +142,10 @@ export const slider: Kind = {
 }
 .k-slider > .part-input::-moz-range-thumb {
   ${thumb}
+}
+@media (forced-colors: active) {
+  .k-slider > .part-input {
+    forced-color-adjust: none;
+  }
 }`,
 };

@@ -282,5 +282,13 @@ export const table: Kind = {
   width: 8px;
   cursor: col-resize;
   touch-action: none;
+}
+@media print {
+  .k-table {
+    overflow: visible;
+  }
+  .k-table .part-row > * {
+    break-inside: avoid;
+  }
 }`,
 };

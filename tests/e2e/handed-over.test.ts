@@ -1,4 +1,4 @@
-/** The demo, handed over, under its own strict policy: nothing inline, nothing from elsewhere, and all of it works. */
+/** The demo, handed over: under its own strict policy, on paper, and where colours are forced on it. */
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -87,4 +87,43 @@ it('what is put into the page from outside is neither run nor styled', async () 
   await expect.poll(() => problems.some((text) => text.startsWith('Blocked: style-src'))).toBe(true);
   expect(problems.some((text) => text.startsWith('Blocked: script-src'))).toBe(true);
   expect(await page.evaluate(() => 'acted' in window)).toBe(false);
+});
+
+it('on paper is all of a screen, and no navigation', async () => {
+  await page.setViewportSize({ width: 820, height: 500 });
+  await page.goto('about:blank');
+  await page.goto(address('Bunks'));
+  const last = page.locator('#Bunks [data-name^="bunk"]').last();
+  const isCut = () =>
+    last.evaluate(
+      (element) => element.getBoundingClientRect().bottom > document.documentElement.scrollHeight,
+    );
+  expect(await isCut()).toBe(true);
+  await page.emulateMedia({ media: 'print' });
+  expect(await isCut()).toBe(false);
+  expect(await page.locator('nav:visible').count()).toBe(0);
+  await page.emulateMedia({ media: 'screen' });
+  expect(await page.locator('nav:visible').count()).toBe(1);
+});
+
+it('forced colours leave buttons an edge, the place its mark, and a meter how far it is filled', async () => {
+  await page.goto('about:blank');
+  await page.goto(address('CheckIn'));
+  const styleOf = (selector: string, property: 'outlineStyle' | 'backgroundColor') =>
+    page
+      .locator(`main ${selector} >> visible=true`)
+      .first()
+      .evaluate((element, name) => getComputedStyle(element)[name], property);
+  expect(await styleOf('.k-button', 'outlineStyle')).toBe('none');
+  await page.emulateMedia({ forcedColors: 'active' });
+  expect(await styleOf('.k-button', 'outlineStyle')).toBe('solid');
+  expect(await styleOf('nav [aria-current="page"]', 'outlineStyle')).toBe('solid');
+  await page.goto('about:blank');
+  await page.goto(address('Mast'));
+  const [filled, bar] = [
+    await styleOf('.part-filled', 'backgroundColor'),
+    await styleOf('.part-bar', 'backgroundColor'),
+  ];
+  expect(filled).not.toBe(bar);
+  await page.emulateMedia({ forcedColors: 'none' });
 });
