@@ -3,7 +3,7 @@ import { readFile } from 'node:fs/promises';
 import type { FrameLocator, Page } from 'playwright-core';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { axeFaults } from '../browser/axe.ts';
-import { fact, saved, tree, treeNames, Workbench } from './workbench.ts';
+import { fact, running, saved, tree, treeNames, Workbench } from './workbench.ts';
 
 let bench: Workbench;
 let page: Page;
@@ -90,6 +90,7 @@ it('what is moved while a band is edited moves there only', async () => {
 
 it('the application is tried in the dark, on folding and notched screens, with longer texts', async () => {
   await page.getByRole('button', { name: 'Try' }).click();
+  await running(frame('Hand'));
   await frame('Hand').getByText('Before ten').waitFor();
   const ground = () =>
     frame('Hand')

@@ -2,7 +2,7 @@
 import type { FrameLocator, Page } from 'playwright-core';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { axeFaults } from '../browser/axe.ts';
-import { saved, tree, Workbench } from './workbench.ts';
+import { running, saved, tree, Workbench } from './workbench.ts';
 
 let bench: Workbench;
 let page: Page;
@@ -125,6 +125,7 @@ it('the running page finds all of its rows, those too that the document does not
   await saved(page);
   await page.getByRole('button', { name: 'Try' }).click();
   const desk = (): FrameLocator => page.frameLocator('iframe[title^="Desk,"]');
+  await running(desk());
   await desk().getByLabel('Find').fill('guest 29995');
   await expect.poll(() => desk().locator('[data-name^="first["]').allTextContents()).toEqual(['Guest 29995']);
 });

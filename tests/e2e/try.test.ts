@@ -2,7 +2,7 @@
 import type { FrameLocator, Locator, Page } from 'playwright-core';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { axeFaults } from '../browser/axe.ts';
-import { pressScaled, Workbench } from './workbench.ts';
+import { pressScaled, running, Workbench } from './workbench.ts';
 
 let bench: Workbench;
 let page: Page;
@@ -90,8 +90,7 @@ it('a form that is seen again says nothing of problems from before', async () =>
     frame('Desk').locator('[data-name="navBeside"]').getByRole('link', { name, exact: true }).press('Enter');
   const said = frame('Desk').getByText('Who is it?');
   await page.getByRole('button', { name: 'Try' }).click();
-  // Its script has begun once it has taken the other screens away.
-  await expect.poll(() => frame('Desk').locator('main').count()).toBe(1);
+  await running(frame('Desk'));
   await go('Check-in');
   const guest = frame('Desk').locator('[data-name="guest"] input');
   await guest.focus();

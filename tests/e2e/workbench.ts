@@ -5,7 +5,7 @@ import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { workspace } from '@hovrin/files';
-import type { Browser, BrowserContext, Locator, Page } from 'playwright-core';
+import type { Browser, BrowserContext, FrameLocator, Locator, Page } from 'playwright-core';
 import { launchChromium } from '../browser/chromium.ts';
 import { freePort } from '../browser/free-port.ts';
 
@@ -159,3 +159,7 @@ export async function pressScaled(page: Page, frame: Locator, inside: Locator): 
   const scale = shown.width / own;
   await page.mouse.click(shown.x + at.x * scale, shown.y + at.y * scale);
 }
+
+/** Waits until a page in a frame runs: its script has taken away all screens but one. */
+export const running = (frame: FrameLocator): Promise<void> =>
+  frame.locator('main').nth(1).waitFor({ state: 'detached' });
