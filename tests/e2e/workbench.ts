@@ -161,5 +161,7 @@ export async function pressScaled(page: Page, frame: Locator, inside: Locator): 
 }
 
 /** Waits until a page in a frame runs: its script has taken away all screens but one. */
-export const running = (frame: FrameLocator): Promise<void> =>
-  frame.locator('main').nth(1).waitFor({ state: 'detached' });
+export async function running(frame: FrameLocator): Promise<void> {
+  await frame.locator('main').first().waitFor();
+  await frame.locator('main').nth(1).waitFor({ state: 'detached' });
+}
