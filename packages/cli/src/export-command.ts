@@ -30,10 +30,14 @@ export async function exportCommand(
   } catch (error) {
     throw new BadInput(`${values.out} cannot be made: ${messageOf(error)}`);
   }
-  const missing = await writeExport(page, values.out, assetFolder);
+  const { missing, removed, changed, left } = await writeExport(page, values.out, assetFolder);
   if (missing.length > 0) throw new BadInput(`These pictures are missing: ${missing.join(', ')}`);
   print(
     `${values.out}: ${[...page.files.keys()].join(', ')}, ${page.fonts.length} fonts, ${page.assets.length} pictures\n`,
   );
+  if (removed.length > 0) print(`Removed, no part of it any more: ${removed.join(', ')}\n`);
+  if (left.length > 0) print(`Left as it is, your own: ${left.join(', ')}\n`);
+  for (const path of changed)
+    print(`${path} had been changed since it was written; the changed one is ${path}.changed now.\n`);
   return 0;
 }

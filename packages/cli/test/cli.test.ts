@@ -1,4 +1,4 @@
-import { mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
+import { mkdtemp, readdir, readFile, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -111,6 +111,45 @@ describe('hovrin export html', () => {
     expect(html).toContain('placeholder="&quot; onfocus=&quot;alert(1)"');
     expect((await readFile(join(out, 'style.css'), 'utf8')).length).toBeGreaterThan(500);
     expect((await readFile(join(out, 'script.js'), 'utf8')).includes('hovrinPage.start(')).toBe(true);
+  });
+});
+
+describe('hovrin export html, once more', () => {
+  it('removes what is no part of it any more, keeps what somebody changed, leaves what is a person’s own', async () => {
+    const file = join(folder, 'again.screen.xml');
+    const out = join(folder, 'again');
+    const path = (name: string) => join(out, name);
+    const write = (words: string) => writeFile(file, `<screen name="Again">${words}</screen>`);
+    await write('<text weight="700" text="ΑΒΓ" /><button text="Ring" on.press="handlers.ring(2)" />');
+    expect((await hovrin('export', 'html', file, '--out', out)).out).not.toContain('Removed');
+    const fonts = await readdir(path('fonts'));
+    expect(fonts.some((name) => name.includes('greek'))).toBe(true);
+    expect(await readFile(path('handlers.js'), 'utf8')).toContain("console.info('handlers.ring', value1);");
+    await writeFile(path('handlers.js'), 'window.handlers = {};');
+    await writeFile(path('style.css'), 'body {}');
+    await writeFile(path('notes.txt'), 'mine');
+    await write('<button text="Ring" on.press="handlers.ring(3)" />');
+    const { out: told } = await hovrin('export', 'html', file, '--out', out);
+    expect(told).toMatch(/Removed, no part of it any more: .*greek/);
+    expect(told).toContain('Left as it is, your own: handlers.js');
+    expect(told).toContain(
+      'style.css had been changed since it was written; the changed one is style.css.changed now.',
+    );
+    expect((await readdir(path('fonts'))).some((name) => name.includes('greek'))).toBe(false);
+    expect(await readFile(path('handlers.js'), 'utf8')).toBe('window.handlers = {};');
+    expect(await readFile(path('style.css.changed'), 'utf8')).toBe('body {}');
+    expect(await readFile(path('notes.txt'), 'utf8')).toBe('mine');
+    await writeFile(path('style.css'), 'p {}');
+    expect((await hovrin('export', 'html', file, '--out', out)).out).not.toContain('Removed');
+    expect(await readFile(path('style.css.changed-2'), 'utf8')).toBe('p {}');
+    // A list that names what lies elsewhere touches nothing there.
+    await writeFile(join(folder, 'safe.txt'), 'safe');
+    await writeFile(
+      path('hovrin-files.json'),
+      JSON.stringify({ files: { '../safe.txt': 'x', 'fonts/../../safe.txt': 'x' } }),
+    );
+    await hovrin('export', 'html', file, '--out', out);
+    expect(await readFile(join(folder, 'safe.txt'), 'utf8')).toBe('safe');
   });
 });
 

@@ -104,6 +104,7 @@ export {
 } from './document/types.ts';
 export { exporterNamed, exporters } from './export/catalogue.ts';
 export type { Exported, Exporter, ExportParts } from './export/exporter.ts';
+export { ownCodeFile } from './export/own-code.ts';
 export { actions, alterings } from './expression/actions/catalogue.ts';
 export { followedBy } from './expression/address.ts';
 export {

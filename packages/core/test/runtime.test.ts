@@ -11,7 +11,10 @@ import {
 import { Runtime, type Trace, toldTrace } from '../src/runtime/index.ts';
 import { noActing, projectOf } from './documents.ts';
 
-function start() {
+/** The application's own code, as a test gives it. */
+type Handlers = Readonly<Record<string, (...values: readonly unknown[]) => unknown>>;
+
+function start(handlers: Handlers = {}) {
   const went: string[] = [];
   const said: string[] = [];
   const traces: Trace[] = [];
@@ -26,7 +29,7 @@ function start() {
         back: () => void went.push('back'),
         message: (text) => void said.push(text),
       },
-      handler: (name) => (name === 'ring' ? (times) => said.push(`ring ${times}`) : undefined),
+      handler: (name) => (name === 'ring' ? (times) => said.push(`ring ${times}`) : handlers[name]),
       problem: (message) => problems.push(message),
       traced: (trace) => traces.push(trace),
     },
@@ -143,6 +146,46 @@ describe('events', () => {
     ]);
     expect(traces[0]!.changes).toHaveLength(1);
     expect(problems).toEqual([]);
+  });
+
+  it('keep what the application’s own code gives, and go on when it has come', async () => {
+    let quoted = (_: number) => {};
+    const { run, runtime, said, problems } = start({
+      twice: (count) => Number(count) * 2,
+      quote: () => new Promise<number>((resolve) => (quoted = resolve)),
+    });
+    run(
+      'guests = handlers.twice(4); items = [{ cost: 1 }]; items[0].cost = handlers.quote(guests); message("it is " + items[0].cost)',
+    );
+    expect(runtime.read('guests')).toBe(8);
+    expect(said).toEqual([]);
+    // What happens meanwhile stays.
+    run('add(items, { cost: 2 })');
+    quoted(174);
+    await vi.waitFor(() => expect(said).toEqual(['it is 174']));
+    expect(runtime.read('items')).toEqual([{ cost: 174 }, { cost: 2 }]);
+    expect(problems).toEqual([]);
+  });
+
+  it('say what own code throws, refuses or gives that does not fit, and leave the rest out', async () => {
+    const { run, runtime, said, problems } = start({
+      fails: () => {
+        throw new Error('no line');
+      },
+      refuses: () => Promise.reject(new Error('not signed in')),
+      words: () => 'many',
+    });
+    run('handlers.fails(); message("after")');
+    expect(problems).toEqual(['`handlers.fails`: no line']);
+    run('guests = handlers.refuses(); message("after")');
+    await vi.waitFor(() => expect(problems).toHaveLength(2));
+    expect(problems[1]).toBe('`handlers.refuses`: not signed in');
+    expect(said).toEqual([]);
+    run('guests = handlers.words()');
+    expect(problems[2]).toBe('`guests` is a number; "many" cannot be assigned to it.');
+    expect(runtime.read('guests')).toBe(3);
+    // A call of it is no value inside an expression: what comes may come late.
+    expect(parseStatements('guests = 1 + handlers.words()').ok).toBe(false);
   });
 });
 

@@ -36,10 +36,30 @@ import { Ways } from './ways.ts';
 /** The pieces of this page's script: each puts itself in before the page starts. */
 export const pieces: Piece[] = [];
 
+let started: Page | undefined;
+
 /** Starts the page. Called once, when the document is there. */
 export function start(program: Program): void {
   // All that the first screen shows is one whole: it opens in time, with what is too costly left out.
-  sharingBudget(() => new Page(program).open());
+  sharingBudget(() => {
+    started = new Page(program);
+    started.open();
+  });
+}
+
+/** What a page is to the application's own code; its types are in the `hovrin.d.ts` that is handed over with it. */
+export const offered = {
+  get: (name: string): StateValue => running().runtime.read(name),
+  set: (name: string, value: unknown): boolean => running().runtime.take(name, value),
+  subscribe: (name: string, apply: (value: StateValue) => void): Dispose =>
+    running().runtime.watch(name, apply),
+  go: (screen: string, values?: unknown): void => running().go(screen, values),
+};
+
+/** @throws Error before the page has started. */
+function running(): Page {
+  if (!started) throw new Error('The page has not started yet.');
+  return started;
 }
 
 /** Takes the rows of a table; called by the scripts that they lie in. */
@@ -48,7 +68,7 @@ export function rows(name: string, list: StateValue): void {
 }
 
 class Page implements Acting {
-  readonly #runtime: Runtime;
+  readonly runtime: Runtime;
   readonly #binder: Binder;
   /** The elements of all screens; what was typed into them stays. */
   readonly #elements = new Map<string, HTMLElement>();
@@ -71,7 +91,7 @@ class Page implements Acting {
   readonly #opened: string[] = [];
 
   constructor(private readonly program: Program) {
-    this.#runtime = new Runtime(program, {
+    this.runtime = new Runtime(program, {
       acting: this,
       problem: tellProblem,
       handler: handlerNamed,
@@ -80,7 +100,7 @@ class Page implements Acting {
       kept: (name) => keptValue(program.name, name),
       keep: (name, value) => keepValue(program.name, name, value),
     });
-    this.#binder = new Binder(this.#runtime, program);
+    this.#binder = new Binder(this.runtime, program);
   }
 
   open(): void {
@@ -97,8 +117,8 @@ class Page implements Acting {
     const everywhere = joinTrial({
       // What follows others does so everywhere.
       variables: this.program.state.flatMap(({ name, computed }) => (computed || told.has(name) ? [] : name)),
-      watch: (name, apply) => this.#runtime.watch(name, apply),
-      set: (name, value) => this.#runtime.take(name, value),
+      watch: (name, apply) => this.runtime.watch(name, apply),
+      set: (name, value) => this.runtime.take(name, value),
       go: (screen) => {
         if (this.#way.at(-1) !== screen) this.#heard = screen;
         this.go(screen);
@@ -117,19 +137,19 @@ class Page implements Acting {
   /** @param everywhere does something that happens in other windows by itself. */
   #table(name: string, table: ProgramTable, everywhere: (happens: () => void) => void): void {
     fetchRows(name, table, {
-      receive: (rows) => everywhere(() => this.#runtime.begin(name, rows)),
+      receive: (rows) => everywhere(() => this.runtime.begin(name, rows)),
       status: (status) => this.#tellStatus(table.status, status),
       problem: (text) => tellProblem(`${name}: ${text}`),
     });
   }
 
   #tellStatus(variable: string | undefined, status: FeedStatus): void {
-    if (this.program.state.some((each) => each.name === variable)) this.#runtime.assign(variable!, status);
+    if (this.program.state.some((each) => each.name === variable)) this.runtime.assign(variable!, status);
   }
 
   #feed(name: string, feed: ProgramFeed): void {
     const target: FeedTarget = {
-      receive: (value) => this.#runtime.take(name, value),
+      receive: (value) => this.runtime.take(name, value),
       status: (status) => this.#tellStatus(feed.status, status),
       problem: (text) => tellProblem(`${name}: ${text}`),
     };
@@ -141,7 +161,7 @@ class Page implements Acting {
       stop = address === undefined || follows() ? undefined : startFeed({ ...feed, address }, target);
     };
     this.#feeds.push(begin);
-    this.#runtime.followAddress(feed.template, (now) => {
+    this.runtime.followAddress(feed.template, (now) => {
       address = now;
       begin();
     });
@@ -164,7 +184,7 @@ class Page implements Acting {
 
   /** Sets the variables that a screen is entered with. */
   #bring(values: unknown): void {
-    for (const [name, value] of Object.entries(values ?? {})) this.#runtime.assign(name, value);
+    for (const [name, value] of Object.entries(values ?? {})) this.runtime.assign(name, value);
   }
 
   /** @param quietly it was opened in another window. */
@@ -322,7 +342,7 @@ class Page implements Acting {
   #beginAnew(screen: string): void {
     for (const variable of this.program.state)
       if (variable.screen === screen && !variable.computed && !variable.kept)
-        this.#runtime.assign(variable.name, variable.initial);
+        this.runtime.assign(variable.name, variable.initial);
   }
 
   #bindScreen(screen: ScreenProgram, element: HTMLElement): Dispose[] {
@@ -340,7 +360,7 @@ class Page implements Acting {
     if (!when) return () => {};
     let before: unknown = false;
     let happened: number[] = [];
-    return this.#runtime.bind(
+    return this.runtime.bind(
       when,
       (value) => {
         const turned = value !== before && Boolean(value);

@@ -24,6 +24,8 @@ export interface ExportParts {
 export interface Exported {
   /** Text files by path. */
   readonly files: ReadonlyMap<string, string>;
+  /** Text files to begin with, by path: they are a person's own from then on, and never written again. */
+  readonly own: ReadonlyMap<string, string>;
   /** Names of the font files to put into `fonts/`, `.woff2` included. */
   readonly fonts: readonly string[];
   /** Names of the pictures to put into `assets/`. */

@@ -1,8 +1,7 @@
-/** What all pages are on paper, and where a reader's own few colours are forced on them; kinds add what they need. */
+/** What all pages are on paper, and where a reader's own few colours are forced on them, in the layer of the kinds, which add what they need. */
 
 /**
  * Colours that are forced (CSS Color Adjustment 1 §3) take backgrounds and shadows away: what only they show gets an edge.
- * Stands in the layer of the kinds.
  */
 export const forcedColourRules = `  @media (forced-colors: active) {
     :is(button, [role="button"]):not(:focus-visible) {
@@ -21,18 +20,17 @@ export const forcedColourRules = `  @media (forced-colors: active) {
  * On paper a heading stays with what it heads (CSS Fragmentation 3 §3.1), what is ticked or filled is printed with its colour
  * (CSS Color Adjustment 1 §4), and nothing is said for a while.
  */
-export const printRules = `
-@media print {
-  :is(h1, h2, h3, h4, h5, h6) {
-    break-after: avoid;
-  }
+export const printRules = `  @media print {
+    :is(h1, h2, h3, h4, h5, h6) {
+      break-after: avoid;
+    }
 
-  :is(button, input, progress, [role="meter"], [role="img"]) {
-    print-color-adjust: exact;
-  }
+    :is(button, input, progress, [role="meter"], [role="img"]) {
+      print-color-adjust: exact;
+    }
 
-  .page-message {
-    display: none;
+    .page-message {
+      display: none;
+    }
   }
-}
 `;

@@ -25,6 +25,7 @@ import type { Exported, Exporter, ExportParts } from './exporter.ts';
 import { type FirstValues, firstValueRules, withFirstValues } from './first-values.ts';
 import { fontsInUse } from './fonts-in-use.ts';
 import { escapeText, htmlOf } from './html.ts';
+import { callsOwnCode, firstOwnCode, ownCodeFile, typesText } from './own-code.ts';
 import { pieces } from './pieces.ts';
 import { headersText, policyOf } from './policy.ts';
 import { addressOf, programOf, styleTemplates, titleOf } from './program.ts';
@@ -112,6 +113,7 @@ export const html: Exporter = {
     ['fonts.css', 'The fonts, each with the characters that it is for'],
     ['script.js', 'State, bindings and events; no layout'],
     ['fonts/, assets/', 'The fonts in use and the pictures'],
+    ['handlers.js, hovrin.d.ts', 'Where events call code of your own: a place for it, and its types'],
     ['headers.txt', 'What your server is to send with it, so that nothing strange can run'],
   ],
   files: (project, parts) => sharingBudget(() => exported(project, parts)),
@@ -152,6 +154,7 @@ function exported(project: Project, parts: ExportParts): Exported {
     const element = withFirstValues(screenElement(screen, screen === start, elements), found);
     return { element, rules: firstValueRules(classOf(addressOf(screen)), found) };
   });
+  const ownCode = callsOwnCode(project);
   const html = `<!doctype html>
 <html lang="en"${parts.rightToLeft ? ' dir="rtl"' : ''}>
   <head>
@@ -162,7 +165,7 @@ function exported(project: Project, parts: ExportParts): Exported {
     <link rel="icon" href="data:,">
     <link rel="stylesheet" href="fonts.css">
     <link rel="stylesheet" href="style.css">
-    <script src="script.js" defer></script>
+    ${ownCode ? `<script src="${ownCodeFile}" defer></script>\n    ` : ''}<script src="script.js" defer></script>
   </head>
   <body>
 ${screens.map(({ element }) => `${htmlOf(element, '    ')}\n`).join('')}  </body>
@@ -182,7 +185,9 @@ ${screens.map(({ element }) => `${htmlOf(element, '    ')}\n`).join('')}  </body
       ['fonts.css', fontFaceRules(fonts, 'fonts/', () => true)],
       ['style.css', [stylesheet(project), ...screens.flatMap(({ rules }) => rules || [])].join('\n')],
       ['headers.txt', headersText(project)],
+      ...(ownCode ? [['hovrin.d.ts', typesText(project)] as const] : []),
     ]),
+    own: new Map(ownCode ? [[ownCodeFile, firstOwnCode(project)]] : []),
     fonts: [...new Set(fonts.files.map((file) => `${file.file}.woff2`))],
     assets: project.assets.map((asset) => asset.name),
   };

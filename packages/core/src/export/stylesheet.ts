@@ -135,7 +135,8 @@ ${hinged ? hingeRules : ''}${messageRules(theme)}${project.screens.length > 1 ? 
   }
 
 ${indented}
-${forcedColourRules}}
+${forcedColourRules}
+${printRules}}
 `;
 }
 
@@ -346,5 +347,5 @@ export function stylesheet(project: Project): string {
       .filter(Boolean);
     return `/* ${effectiveNames(screen).get(screen.id)} */\n${sections.join('\n')}`;
   });
-  return [baseRules(project), ...screens, printRules].join('\n');
+  return [baseRules(project), ...screens].join('\n');
 }

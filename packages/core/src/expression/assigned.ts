@@ -1,6 +1,6 @@
 /** What an assignment assigns. */
 
-import type { AssignmentOperator, BinaryOperator, Expression, LogicalOperator, Statement } from './ast.ts';
+import type { Assigned, AssignmentOperator, BinaryOperator, Expression, LogicalOperator } from './ast.ts';
 
 type Working =
   | { readonly type: 'binary'; readonly operator: BinaryOperator }
@@ -24,7 +24,7 @@ export function assignedBy({
   span,
   path,
   value,
-}: Pick<Statement & { type: 'assign' }, 'operator' | 'name' | 'span' | 'path' | 'value'>): Expression {
+}: Assigned & { readonly operator: AssignmentOperator; readonly value: Expression }): Expression {
   if (operator === '=') return value;
   const left = path.reduce<Expression>((of, key) => ({ type: 'member', of, key, optional: false }), {
     type: 'name',

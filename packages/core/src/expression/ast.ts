@@ -91,26 +91,27 @@ export interface Brought {
   readonly value: Expression;
 }
 
+/** A state variable that something is assigned to, or a place inside it. */
+export interface Assigned {
+  readonly name: string;
+  readonly span: Span;
+  /** Keys that lead from the variable to what is assigned inside it, for `order.count = 2`. */
+  readonly path: readonly Expression[];
+}
+
 /** What an event does, step by step. */
 export type Statement =
-  | {
+  | (Assigned & {
       readonly type: 'assign';
-      readonly name: string;
-      readonly span: Span;
-      /** Keys that lead from the variable to what is assigned inside it, for `order.count = 2`. */
-      readonly path: readonly Expression[];
       readonly operator: AssignmentOperator;
       readonly value: Expression;
-    }
+    })
   /** A change of a state variable by one of the actions that take its name. */
-  | {
+  | (Assigned & {
       readonly type: 'alter';
       readonly action: string;
-      readonly name: string;
-      readonly span: Span;
-      readonly path: readonly Expression[];
       readonly arguments: readonly Expression[];
-    }
+    })
   | {
       readonly type: 'action';
       readonly name: string;
@@ -118,8 +119,14 @@ export type Statement =
       /** Of `go` and `open`: what variables hold when the screen is entered. */
       readonly brings?: readonly Brought[];
     }
-  /** `handlers.NAME(…)`: the application's own code is called. */
-  | { readonly type: 'handler'; readonly name: string; readonly arguments: readonly Expression[] }
+  /** `handlers.NAME(…)`: the application's own code is called; the event goes on when it is done. */
+  | {
+      readonly type: 'handler';
+      readonly name: string;
+      readonly arguments: readonly Expression[];
+      /** What it gives goes here: `price = handlers.quote(nights)`. */
+      readonly gives?: Assigned;
+    }
   /** `for (const NAME of LIST)`. */
   | {
       readonly type: 'each';

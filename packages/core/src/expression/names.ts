@@ -109,9 +109,12 @@ function visitStatement(statement: Statement, bound: readonly string[], found: N
       }
       return;
     }
-    case 'handler':
-      read(statement.arguments);
+    case 'handler': {
+      const { gives } = statement;
+      if (gives) found.push({ name: gives.name, span: gives.span, written: true });
+      read([...statement.arguments, ...(gives?.path ?? [])]);
       return;
+    }
     case 'each':
       read([statement.of]);
       follow(statement.body, [...bound, statement.name]);

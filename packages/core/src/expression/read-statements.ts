@@ -2,9 +2,9 @@
 
 import type { AnyNode } from 'acorn';
 import { forbiddenKeys } from '../document/forbidden-keys.ts';
-import { isOneOf, itemAt } from '../sure.ts';
+import { isOneOf } from '../sure.ts';
 import { actionNamed, alteringNamed } from './actions/catalogue.ts';
-import type { AssignmentOperator, Brought, Expression, Span, Statement } from './ast.ts';
+import type { Assigned, AssignmentOperator, Brought, Expression, Statement } from './ast.ts';
 import { deepestExpression, dottedName, ExpressionReader } from './read-expression.ts';
 
 const assignmentOperators: readonly AssignmentOperator[] = [
@@ -66,7 +66,7 @@ export class StatementReader extends ExpressionReader {
   }
 
   /** The variable that is assigned, and the keys that lead into it. */
-  private target(node: AnyNode, depth: number): { name: string; span: Span; path: Expression[] } {
+  private target(node: AnyNode, depth: number): Assigned {
     if (node.type === 'Identifier') {
       if (this.parameters.includes(node.name))
         return this.refuse(
@@ -96,6 +96,8 @@ export class StatementReader extends ExpressionReader {
     if (node.type === 'AssignmentExpression') {
       if (!isOneOf(assignmentOperators, node.operator))
         return this.refuse(node, `\`${node.operator}\` is not available here.`);
+      const handler = node.operator === '=' ? handlerCalled(node.right) : undefined;
+      if (handler) return [{ ...this.handled(handler, depth), gives: this.target(node.left, depth) }];
       return [
         {
           type: 'assign',
@@ -113,13 +115,14 @@ export class StatementReader extends ExpressionReader {
     if (node.type === 'CallExpression') {
       const { callee } = node;
       if (callee.type === 'Identifier') return this.called(callee.name, node, depth);
-      const handler = dottedName(callee)?.split('.');
-      if (handler?.length === 2 && handler[0] === 'handlers')
-        return [
-          { type: 'handler', name: itemAt(handler, 1), arguments: this.arguments(node.arguments, depth) },
-        ];
+      const handler = handlerCalled(node);
+      if (handler) return [this.handled(handler, depth)];
     }
     return this.refuse(node, 'This does nothing: an assignment or an action is expected here.');
+  }
+
+  private handled({ name, call }: HandlerCall, depth: number): Statement & { type: 'handler' } {
+    return { type: 'handler', name, arguments: this.arguments(call.arguments, depth) };
   }
 
   private called(name: string, node: AnyNode & { type: 'CallExpression' }, depth: number): Statement[] {
@@ -156,4 +159,16 @@ export class StatementReader extends ExpressionReader {
       return { name: entry.key.name, span: this.span(entry.key), value };
     });
   }
+}
+
+interface HandlerCall {
+  readonly name: string;
+  readonly call: AnyNode & { type: 'CallExpression' };
+}
+
+/** A call `handlers.NAME(…)` of the application's own code; undefined for all others. */
+function handlerCalled(node: AnyNode): HandlerCall | undefined {
+  if (node.type !== 'CallExpression') return undefined;
+  const [object, name, ...more] = dottedName(node.callee)?.split('.') ?? [];
+  return object === 'handlers' && name !== undefined && more.length === 0 ? { name, call: node } : undefined;
 }

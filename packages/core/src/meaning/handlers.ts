@@ -2,7 +2,7 @@
 
 import { readAttribute } from '../cascade/attributes.ts';
 import { walk } from '../document/tree.ts';
-import { type Control, inForce, type Project } from '../document/types.ts';
+import { type Control, inForce, type Project, type StateVariable } from '../document/types.ts';
 import type { Expression } from '../expression/ast.ts';
 import { evaluate } from '../expression/evaluate.ts';
 import { allStatements } from '../expression/names.ts';
@@ -19,6 +19,8 @@ export interface HandlerParameter {
 export interface Handler {
   readonly name: string;
   readonly parameters: readonly HandlerParameter[];
+  /** The type of what it gives, where an event keeps it; a type of TypeScript. */
+  readonly gives: string;
   readonly uses: readonly { readonly screen: Control; readonly control: Control; readonly event: string }[];
 }
 
@@ -76,8 +78,15 @@ export function handlersOf(project: Project): readonly Handler[] {
             const taken = statement.arguments.slice(0, index).some((other, at) => nameOf(other, at) === name);
             return { name: taken ? `${name}${index + 1}` : name, type };
           });
+          const { gives } = statement;
+          const kept = gives && project.state.find(({ name }) => name === gives.name);
           found.set(statement.name, {
             name: statement.name,
+            gives: kept
+              ? gives.path.length > 0
+                ? 'unknown'
+                : stateTypeText(kept)
+              : (before?.gives ?? 'void'),
             parameters:
               before && before.parameters.length >= parameters.length ? before.parameters : parameters,
             uses: [...(before?.uses ?? []), use],
@@ -87,12 +96,21 @@ export function handlersOf(project: Project): readonly Handler[] {
   return [...found.values()].toSorted((a, b) => a.name.localeCompare(b.name));
 }
 
+const parametersText = (parameters: readonly HandlerParameter[]): string =>
+  parameters.map(({ name, type }) => `${name}: ${type}`).join(', ');
+
+/** The type of what a state variable holds, as TypeScript writes it. */
+export function stateTypeText({ type, initial }: Pick<StateVariable, 'type' | 'initial'>): string {
+  const plain = { text: 'string', date: 'string', number: 'number', boolean: 'boolean' };
+  return type === 'list' || type === 'record' ? typeText(initial) : plain[type];
+}
+
 /** What handlers have to be, as an interface of TypeScript. */
 export const handlersText = (handlers: readonly Handler[]): string =>
   `export interface Handlers {\n${handlers
     .map(
-      ({ name, parameters }) =>
-        `  ${name}(${parameters.map((parameter) => `${parameter.name}: ${parameter.type}`).join(', ')}): void;\n`,
+      ({ name, parameters, gives }) =>
+        `  ${name}(${parametersText(parameters)}): ${gives} | Promise<${gives}>;\n`,
     )
     .join('')}}\n`;
 

@@ -12,6 +12,7 @@ import {
   signal,
   untracked,
 } from '@preact/signals-core';
+import { messageOf } from '../document/error-message.ts';
 import { ownValue } from '../document/same.ts';
 import { fitting } from '../document/state.ts';
 import type { StateValue } from '../document/types.ts';
@@ -19,7 +20,7 @@ import type { Acting } from '../expression/actions/action.ts';
 import { actionNamed, alteringNamed } from '../expression/actions/catalogue.ts';
 import { addressNow } from '../expression/address.ts';
 import { assignedBy } from '../expression/assigned.ts';
-import type { Statement, Template } from '../expression/ast.ts';
+import type { Assigned, Statement, Template } from '../expression/ast.ts';
 import { budgetNow, sharingBudget } from '../expression/budget.ts';
 import { asText, EvaluationError, evaluate, evaluateTemplate, type Scope } from '../expression/evaluate.ts';
 import { isViewName, type ViewName } from '../expression/view-names.ts';
@@ -254,13 +255,23 @@ export class Runtime {
     this.#goOn(this.#carryOut(statements, this.#scopeIn(frame)), origin);
   }
 
-  /** Carries out a part of an event, up to its end or to where it waits. */
-  #goOn(going: Going, origin: Origin | undefined): void {
+  /**
+   * Carries out a part of an event, up to its end or to where it waits.
+   *
+   * @param resume what it goes on with.
+   */
+  #goOn(going: Going, origin: Origin | undefined, resume = () => going.next()): void {
     this.#traced(origin, () =>
       batch(() => {
         try {
-          const { value, done } = untracked(() => going.next());
-          if (!done) setTimeout(() => this.#goOn(going, origin), value * 1000);
+          const { value, done } = untracked(resume);
+          if (done) return;
+          if (typeof value === 'number') setTimeout(() => this.#goOn(going, origin), value * 1000);
+          else
+            value.then(
+              (result) => this.#goOn(going, origin, () => going.next(result)),
+              (error) => this.#goOn(going, origin, () => going.throw(error)),
+            );
         } catch (error) {
           if (!(error instanceof EvaluationError)) throw error;
           this.#problem(error.message);
@@ -329,17 +340,13 @@ export class Runtime {
       case 'action':
         return yield* this.#act(statement, scope);
       case 'handler':
-        this.#handle(statement, scope);
-        return true;
+        return yield* this.#handle(statement, scope);
       case 'alter':
         this.#alter(statement, scope);
         return true;
-      case 'assign': {
-        const keys = statement.path.map((key) => asText(evaluate(key, scope)));
-        const before = keys.length > 0 ? this.#scope(statement.name) : undefined;
-        this.assign(statement.name, inside(before, keys, evaluate(assignedBy(statement), scope)));
+      case 'assign':
+        this.#assignInside(statement, scope, evaluate(assignedBy(statement), scope));
         return true;
-      }
     }
   }
 
@@ -356,14 +363,30 @@ export class Runtime {
     return true;
   }
 
-  #handle({ name, arguments: given }: Statement & { type: 'handler' }, scope: Scope): void {
+  #assignInside({ name, path }: Assigned, scope: Scope, value: unknown): void {
+    const keys = path.map((key) => asText(evaluate(key, scope)));
+    const before = keys.length > 0 ? this.#scope(name) : undefined;
+    this.assign(name, inside(before, keys, value));
+  }
+
+  /** Calls the application's own code, waits for what it promises, and keeps what it gives. */
+  *#handle({ name, arguments: given, gives }: Statement & { type: 'handler' }, scope: Scope): Going {
     const values = given.map((argument) => evaluate(argument, scope));
     const handler = this.host.handler?.(name);
     this.#tracing?.add('did', {
       action: handler ? `handlers.${name}` : `(not there yet) handlers.${name}`,
       given: values,
     });
-    handler?.(...values);
+    if (!handler) return true;
+    let result: unknown;
+    try {
+      result = handler(...values);
+      if (result instanceof Promise) result = yield result;
+    } catch (error) {
+      throw new EvaluationError(`\`handlers.${name}\`: ${messageOf(error)}`);
+    }
+    if (gives) this.#assignInside(gives, scope, result);
+    return true;
   }
 
   /** Carries out an action on a variable. */
@@ -378,8 +401,11 @@ export class Runtime {
   }
 }
 
-/** An event on its way: gives the seconds that it waits, in the end whether what stands behind it is carried out. */
-type Going = Generator<number, boolean>;
+/**
+ * An event on its way: gives the seconds that it waits, or what it waits for and is told then; in the end whether what stands
+ * behind it is carried out.
+ */
+type Going = Generator<number | Promise<unknown>, boolean, unknown>;
 
 /** What a round of `for` costs besides what is in it: an event's budget is enough for some 10,000. */
 const roundSteps = 1200;

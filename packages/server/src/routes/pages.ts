@@ -2,7 +2,7 @@
 
 import { readFile } from 'node:fs/promises';
 import { extname, join } from 'node:path';
-import { type Exported, exporterNamed, feedOrigins, sampleConditions } from '@hovrin/core';
+import { type Exported, exporterNamed, feedOrigins, ownCodeFile, sampleConditions } from '@hovrin/core';
 import { fontFolder, workspace } from '@hovrin/files';
 import type Router from '@koa/router';
 import { LRUCache } from 'lru-cache';
@@ -14,6 +14,15 @@ const pagePolicy = (origins: readonly string[]) =>
   `connect-src ${["'self'", ...origins].join(' ')}; default-src 'none'; script-src 'self'; style-src 'self' 'unsafe-inline'; font-src 'self'; img-src 'self' data:; base-uri 'none'; form-action 'none'; frame-ancestors 'self'; sandbox allow-scripts allow-forms`;
 
 const trialScript = '<script src="trial.js" defer></script>';
+
+/**
+ * A page as it is tried out: it listens to the window around it, by a script in front of its own, and has no code of the
+ * application's.
+ */
+const tried = (html: string): string =>
+  html
+    .replace(`<script src="${ownCodeFile}" defer></script>\n    `, '')
+    .replace('<script ', `${trialScript}\n    <script `);
 
 /** Pages that are held; the one that was used longest ago goes first. */
 const mostHeld = 12;
@@ -72,8 +81,7 @@ export function pageRoutes(router: Router, { store, workshop }: Parts): void {
     const text = page.files.get(path);
     if (text !== undefined) {
       context.type = extname(path);
-      // Only a page that is tried out listens to the window around it, by a script in front of its own.
-      context.body = path === 'index.html' ? text.replace('<script ', `${trialScript}\n    <script `) : text;
+      context.body = path === 'index.html' ? tried(text) : text;
       return;
     }
     if (path === 'trial.js') {

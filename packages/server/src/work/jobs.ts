@@ -132,7 +132,7 @@ export const jobs = {
   /** A page as a zip, with its fonts and pictures. */
   async zip({ pictures }: Sources, { id, page }: ZipJob): Promise<Uint8Array> {
     const files: Zippable = {};
-    for (const [path, text] of page.files) files[path] = strToU8(text);
+    for (const [path, text] of [...page.files, ...page.own]) files[path] = strToU8(text);
     for (const font of page.fonts)
       files[`fonts/${font}`] = [await readFile(join(fontFolder, font)), { level: 0 }];
     for (const asset of page.assets) {

@@ -1,0 +1,99 @@
+/**
+ * Writing what is handed over into a folder, again and again: `hovrin-files.json` there says which files came from here, with
+ * a hash of each, so that what falls away goes, what a person changed is not lost, and what is a person's own stays.
+ */
+import { createHash } from 'node:crypto';
+import { mkdir, readFile, rename, rm, writeFile } from 'node:fs/promises';
+import { dirname, join, normalize } from 'node:path';
+import type { Exported } from '@hovrin/core';
+import { fontFolder } from './fonts.ts';
+
+/** Lists the files that were written, each with the SHA-256 of its bytes. */
+export const fileList = 'hovrin-files.json';
+
+/** What was found in the folder, by paths in it. */
+export interface HandedOver {
+  /** Pictures that are not where the project's lie. */
+  readonly missing: readonly string[];
+  /** Files of an earlier time that are not part of it any more. */
+  readonly removed: readonly string[];
+  /** Files that somebody changed: each is kept beside the new one, with `.changed` behind its name. */
+  readonly changed: readonly string[];
+  /** Files that are a person's own and were left as they are. */
+  readonly left: readonly string[];
+}
+
+const hashOf = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex');
+
+const bytesOf = (path: string): Promise<Buffer | undefined> => readFile(path).catch(() => undefined);
+
+/** A path that stays in its folder: nothing else is touched, whatever a list says. */
+const isInside = (path: string): boolean => !/^(\.\.|[/\\]|[a-z]:)/i.test(normalize(path));
+
+/** The files that were written the last time, with their hashes; none where there is no list that can be read. */
+async function listedIn(folder: string): Promise<ReadonlyMap<string, string>> {
+  try {
+    const { files } = JSON.parse(await readFile(join(folder, fileList), 'utf8'));
+    return new Map(
+      Object.entries(files).flatMap(([path, hash]) =>
+        typeof hash === 'string' && isInside(path) ? [[path, hash]] : [],
+      ),
+    );
+  } catch {
+    return new Map();
+  }
+}
+
+/**
+ * Writes what was made into a folder, which is made where it is missing.
+ *
+ * @param assetFolder where the project's pictures lie; those that are missing are left out.
+ */
+export async function writeExport(made: Exported, folder: string, assetFolder: string): Promise<HandedOver> {
+  const before = await listedIn(folder);
+  const files = new Map<string, Uint8Array>();
+  const missing: string[] = [];
+  for (const [path, text] of made.files) files.set(path, Buffer.from(text));
+  for (const font of made.fonts) files.set(`fonts/${font}`, await readFile(join(fontFolder, font)));
+  for (const asset of made.assets) {
+    const picture = await bytesOf(join(assetFolder, asset));
+    if (picture) files.set(`assets/${asset}`, picture);
+    else missing.push(asset);
+  }
+  const changed = await setAside(folder, before);
+  const removed = [...before.keys()].filter((path) => !files.has(path) && !changed.includes(path));
+  for (const path of removed) await rm(join(folder, path), { force: true });
+  const left: string[] = [];
+  for (const [path, text] of made.own) {
+    if (await bytesOf(join(folder, path))) left.push(path);
+    else await write(folder, path, Buffer.from(text));
+  }
+  for (const [path, bytes] of files) await write(folder, path, bytes);
+  const list = Object.fromEntries([...files].map(([path, bytes]) => [path, hashOf(bytes)]));
+  await writeFile(join(folder, fileList), `${JSON.stringify({ files: list }, null, 2)}\n`);
+  return { missing, removed, changed, left };
+}
+
+async function write(folder: string, path: string, bytes: Uint8Array): Promise<void> {
+  await mkdir(dirname(join(folder, path)), { recursive: true });
+  await writeFile(join(folder, path), bytes);
+}
+
+/** Puts files aside that are not as they were written. @returns their paths. */
+async function setAside(folder: string, before: ReadonlyMap<string, string>): Promise<string[]> {
+  const changed: string[] = [];
+  for (const [path, hash] of before) {
+    const now = await bytesOf(join(folder, path));
+    if (!now || hashOf(now) === hash) continue;
+    changed.push(path);
+    await rename(join(folder, path), await freeName(join(folder, `${path}.changed`)));
+  }
+  return changed;
+}
+
+/** A name that no file has: what was put aside before stays. */
+async function freeName(path: string): Promise<string> {
+  let free = path;
+  for (let number = 2; await bytesOf(free); number++) free = `${path}-${number}`;
+  return free;
+}
