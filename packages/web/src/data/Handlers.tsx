@@ -24,8 +24,10 @@ export function Handlers() {
           <h2 className="text-[15px] font-semibold">Handlers</h2>
           <p className="text-quiet">
             The application’s own code, called by events as{' '}
-            <code className="font-mono text-[12px]">handlers.name(values)</code>. The page finds it in an
-            object <code className="font-mono text-[12px]">handlers</code> that your script puts there.
+            <code className="font-mono text-[12px]">handlers.name(values)</code>; what one gives is kept by{' '}
+            <code className="font-mono text-[12px]">price = handlers.name(values)</code>. It stands in{' '}
+            <code className="font-mono text-[12px]">handlers.js</code> beside the page, which is yours:
+            shipping again leaves it as it is.
           </p>
         </div>
         {handlers.length > 0 && (
@@ -49,13 +51,14 @@ export function Handlers() {
   );
 }
 
-function HandlerLine({ handler: { name, parameters, uses } }: { handler: Handler }) {
+function HandlerLine({ handler: { name, parameters, gives, uses } }: { handler: Handler }) {
   const { editor } = useWorkplace();
   const navigate = useNavigate();
   return (
     <li className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-rule px-3 py-2 last:border-0">
       <code className="font-mono text-[12.5px]">
         {name}({parameters.map((parameter) => `${parameter.name}: ${parameter.type}`).join(', ')})
+        {gives !== 'void' && `: ${gives}`}
       </code>
       <span className="ml-auto flex flex-wrap gap-x-2">
         <span className="text-quiet">called by</span>
