@@ -83,7 +83,7 @@ describe('the page', () => {
   it('has all screens in its body, all but the first hidden, and dialogs in templates', () => {
     const project = {
       ...projectOf(
-        '<screen name="A" />',
+        '<screen name="A"><image name="i" /></screen>',
         '<screen name="B" title="Late &amp; early" />',
         '<screen name="C" dialog="true" />',
       ),
@@ -92,7 +92,7 @@ describe('the page', () => {
     const html = page(project).files.get('index.html')!;
     expect(html).toContain('<title>Late &amp; early</title>');
     expect(html).toMatch(
-      /<body>\s*<main class="k-screen screen-A" data-name="A" id="A" hidden><\/main>\s*<main class="k-screen screen-B" data-name="B" id="B"><\/main>\s*<template data-screen="C">/,
+      /<body>\s*<main class="k-screen screen-A" data-name="A" id="A" hidden>\s*<img [^>]*loading="lazy"[^>]*>\s*<\/main>\s*<main class="k-screen screen-B" data-name="B" id="B"><\/main>\s*<template data-screen="C">/,
     );
   });
 

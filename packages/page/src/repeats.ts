@@ -95,12 +95,19 @@ export class Repeat {
       return;
     }
     if (!this.#said) {
-      this.#said = document.createElement('div');
+      this.#said = this.#make();
       this.#said.className = 'part-said';
-      this.#said.role = 'status';
+      this.#said.append(document.createElement('span'));
       this.#holder.append(this.#said);
     }
-    this.#said.textContent = words;
+    const status = this.#said.firstElementChild!;
+    status.role = 'status';
+    status.textContent = words;
+  }
+
+  /** An element beside the items: in a list it has to be one. */
+  #make(): HTMLElement {
+    return document.createElement(this.#holder.tagName === 'UL' ? 'li' : 'div');
   }
 
   /** Whether the items stand one below the other, so that only those near what is seen are needed. */
@@ -170,7 +177,7 @@ export class Repeat {
   /** Free room in place of the items that have no elements. */
   #makeRoom(): void {
     const space = () => {
-      const made = document.createElement('div');
+      const made = this.#make();
       made.className = 'part-free';
       made.ariaHidden = 'true';
       return made;

@@ -109,6 +109,27 @@ export function elementTree(screen: Control, elements: Elements): TreeElement {
   });
 }
 
+/**
+ * One item of a list (HTML §4.4.8, the `li` element), where it is a box that is nothing else: what is pressed, or is a part of
+ * something larger, stays what it is.
+ */
+const asListItem = (made: TreeElement): TreeElement =>
+  made.tag === 'div' && made.attributes.every(([name]) => name !== 'role') ? { ...made, tag: 'li' } : made;
+
+/** Whether what a control repeats are items of a list, by the pattern that stands in front of them. */
+function holdsListItems(inside: TreeElement['inside']): boolean {
+  const [pattern] = typeof inside === 'string' ? [] : inside;
+  const [item] = pattern?.tag === 'template' && typeof pattern.inside !== 'string' ? pattern.inside : [];
+  return item?.tag === 'li';
+}
+
+/** Words in place of all items, read out as they come. */
+const saidElement = (words: string, tag: 'li' | 'div'): TreeElement => ({
+  tag,
+  attributes: setAttributes({ class: 'part-said' }),
+  inside: [{ tag: 'span', attributes: setAttributes({ role: 'status' }), inside: words }],
+});
+
 /** Makes the elements of one screen. */
 class ScreenElements {
   private readonly names: ReadonlyMap<string, string>;
@@ -132,24 +153,28 @@ class ScreenElements {
     const style = this.elements.styleOf(at, parent, spot.scope);
     const tag = spot.inForm && element.tag === 'form' ? 'div' : element.tag;
     const within = { ...spot, inForm: spot.inForm === true || tag === 'form' };
+    const inside = this.inside(
+      { ...element, children: element.children ?? (kind.container ? [...at.children.keys()] : []) },
+      {
+        child: (index) => this.control(itemAt(at.children, index), at, within),
+        copies: (around) => this.repeated(at, values, around, spot),
+      },
+    );
+    const isList = tag === 'div' && holdsListItems(inside.inside);
     return {
-      tag,
+      tag: isList ? 'ul' : tag,
       attributes: setAttributes({
         class: [`k-${kind.name}`, ...(element.classes ?? []), this.classOf(at, name)].join(' '),
         'data-name': fullName,
+        // A list without marks is none for some screen readers, unless it says so.
+        ...(isList ? { role: 'list' } : {}),
         ...element.attributes,
         ...pressing(at, kind),
         ...carrying(at),
         ...(style ? { style } : {}),
         ...this.pictures(kind, values),
       }),
-      ...this.inside(
-        { ...element, children: element.children ?? (kind.container ? [...at.children.keys()] : []) },
-        {
-          child: (index) => this.control(itemAt(at.children, index), at, within),
-          copies: (around) => this.repeated(at, values, around, spot),
-        },
-      ),
+      ...inside,
     };
   }
 
@@ -196,16 +221,16 @@ class ScreenElements {
     const item = (value: unknown, path: readonly number[]): TreeElement[] => {
       const scope: Scope = (wanted) => (wanted === name ? value : spot.scope(wanted));
       const made = at.children.map((child) => this.control(child, at, { ...spot, items: path, scope }));
+      if (!around && made.length === 1) return made.map(asListItem);
       return around ? [{ tag: around.tag, attributes: ownAttributes(around), inside: made }] : made;
     };
     const said = kindOf(at).said?.(values) ?? '';
     const all = said ? [] : (kindOf(at).items?.(values) ?? []);
     const list = all.slice(0, all.length > longList ? writtenOfLong : mostItems);
+    const pattern = { tag: 'template', attributes: [], inside: item(list[0], []) };
     return [
-      { tag: 'template', attributes: [], inside: item(list[0], []) },
-      ...(said
-        ? [{ tag: 'div', attributes: setAttributes({ class: 'part-said', role: 'status' }), inside: said }]
-        : []),
+      pattern,
+      ...(said ? [saidElement(said, holdsListItems([pattern]) ? 'li' : 'div')] : []),
       ...list.flatMap((value, index) => item(value, [...spot.items, index])),
     ];
   }

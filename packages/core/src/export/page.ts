@@ -132,11 +132,19 @@ function screenElement(screen: Control, isStart: boolean, elements: Elements): T
     ['id', address],
     ...(isStart || inTemplate ? [] : [['hidden', true] as const]),
   ];
-  const element = { ...made, attributes };
+  const element = { ...(isStart ? made : withLazyPictures(made)), attributes };
   return inTemplate
     ? { tag: 'template', attributes: [['data-screen', address]], inside: [element] }
     : element;
 }
+
+/** Pictures of a screen that is not seen at first come when it is (HTML §2.5.7, lazy loading). */
+const withLazyPictures = (element: TreeElement): TreeElement => ({
+  ...element,
+  attributes:
+    element.tag === 'img' ? [...element.attributes, ['loading', 'lazy'] as const] : element.attributes,
+  inside: typeof element.inside === 'string' ? element.inside : element.inside.map(withLazyPictures),
+});
 
 function exported(project: Project, parts: ExportParts): Exported {
   const start = startScreen(project);

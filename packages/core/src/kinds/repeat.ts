@@ -113,6 +113,9 @@ export const repeat: Kind = {
   css: () => `.k-repeat {
   display: flex;
   flex-direction: column;
+  margin: 0;
+  padding: 0;
+  list-style: none;
 }
 .k-repeat.is-said {
   display: flex !important;
