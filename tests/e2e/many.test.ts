@@ -2,6 +2,7 @@
 import type { Page } from 'playwright-core';
 import { afterAll, beforeAll, beforeEach, expect, it } from 'vitest';
 import { axeFaults } from '../browser/axe.ts';
+import { sourceField, sourceText, writeSource } from './source-drawer.ts';
 import { drag, fact, facts, tree, treeNames, Workbench } from './workbench.ts';
 
 let bench: Workbench;
@@ -18,27 +19,9 @@ afterAll(async () => {
   await bench.stop();
 });
 
-const source = () => page.locator('.cm-content');
-/** The text of the screen, without line breaks and indents. */
-const text = async () => {
-  // The drawer shows a part of the text; the tree and the fields are asked about the rest.
-  const all = await page.evaluate(() => {
-    const view = document.querySelector<HTMLElement & { cmTile?: { view: { state: { doc: object } } } }>(
-      '.cm-content',
-    );
-    return String(view!.cmTile!.view.state.doc);
-  });
-  return all.replaceAll(/\n\s*/g, ' ').replaceAll(' />', '/>').trim();
-};
-/** Types a screen into the source drawer, in place of the one there. */
-async function write(screen: string): Promise<void> {
-  await source().click();
-  await page.keyboard.press('Control+a');
-  await page.keyboard.insertText(screen);
-  await page.getByText(/the bench shows the last good state/).waitFor({ state: 'detached' });
-  await page.getByRole('button', { name: 'Tidy' }).click();
-  await page.getByRole('heading', { name: /^On / }).click();
-}
+const source = () => sourceField(page);
+const text = () => sourceText(page);
+const write = (screen: string) => writeSource(page, screen);
 const box = async (name: string) => {
   await tree(page, name).click();
   return (await page.locator(`[data-bay="working"] ~ div [data-selected="${name}"]`).boundingBox())!;

@@ -15,7 +15,7 @@ const screens = [
   `<screen name="Mast" title="Mast"><text name="wind" text="Wind" /><textField name="from" label="From" /></screen>`,
   `<screen name="Ask" title="Ask" dialog="true">
     <button name="leave" text="To the mast" on.press="close(); go('Mast')" />
-    <button name="more" text="More" on.press="open('More')" /><button name="shut" text="Shut" on.press="close()" />
+    <button name="more" text="More" on.press="open('More')" /><button name="shut" text="Shut" on.press="close()" /><button name="other" text="Other" on.press="close(); open('More')" />
     <link name="cook" text="To the kitchen" to="Kitchen" />
   </screen>`,
   `<screen name="More" title="More" dialog="true"><button name="done" text="Done" on.press="close()" /></screen>`,
@@ -103,6 +103,20 @@ it('a dialog that was closed leaves nothing behind in the history', async () => 
   await page.goBack();
   await expect.poll(title).toBe('Tonight');
   expect(await dialogs()).toBe(0);
+});
+
+it('a dialog that gives way to another is closed by one Back', async () => {
+  const { page } = opened;
+  await opened.named('kitchen').click();
+  await opened.named('home').click();
+  await expect.poll(title).toBe('Tonight');
+  await opened.named('ask').click();
+  await opened.named('other').click();
+  await opened.named('done').waitFor();
+  expect(await dialogs()).toBe(1);
+  await page.goBack();
+  await expect.poll(dialogs).toBe(0);
+  expect(await title()).toBe('Tonight');
 });
 
 it('a link in a dialog closes it, and Back leads past it', async () => {

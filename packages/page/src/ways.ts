@@ -62,7 +62,11 @@ export class Ways {
   opened(): void {
     this.#dialogs++;
     const dialogs = this.#dialogs;
-    this.#settled(() => history.pushState({ at: this.#at, dialogs } satisfies Entry, ''));
+    this.#settled(() => {
+      // One that opens as another closes takes its entry over.
+      if ((this.#entry?.dialogs ?? 0) < dialogs)
+        history.pushState({ at: this.#at, dialogs } satisfies Entry, '');
+    });
   }
 
   /** A dialog has gone; its entry goes, too, where it was not by going back. */

@@ -125,6 +125,8 @@ export const repeat: Kind = {
 }
 .k-repeat > .part-said {
   color: var(--quiet);
+}
+.k-repeat > .part-said > span {
   white-space-collapse: preserve-breaks;
 }
 .k-repeat > .part-free {
