@@ -277,13 +277,20 @@ describe('a server that fails', () => {
     const page = await bench.window();
     await bench.newProject(page, 'Failing');
     const problems = bench.problems.length;
+    // What is refused is set aside, and its name goes: the server answers when the name has been seen.
+    let answers = () => {};
+    const seen = new Promise<void>((resolve) => {
+      answers = resolve;
+    });
     await page.route('**/entries', async (route) => {
       const { entries } = route.request().postDataJSON() as { entries: { label: string }[] };
-      if (entries.some(({ label }) => label.includes('notice')))
+      if (entries.some(({ label }) => label.includes('notice'))) {
+        await seen;
         await route.fulfill({ status: 400, json: { error: 'This entry is not to our liking.' } });
-      else await route.continue();
+      } else await route.continue();
     });
     await addByKeys(page, 'text', 'notice');
+    answers();
     await addByKeys(page, 'button', 'act');
     await page.getByRole('button', { name: /set aside/ }).waitFor();
     await saved(page);
