@@ -113,7 +113,10 @@ export const html: Exporter = {
     ['fonts.css', 'The fonts, each with the characters that it is for'],
     ['script.js', 'State, bindings and events; no layout'],
     ['fonts/, assets/', 'The fonts in use and the pictures'],
-    ['handlers.js, hovrin.d.ts', 'Where events call code of your own: a file to begin with, yours to keep, and its types'],
+    [
+      'handlers.js, hovrin.d.ts',
+      'Where events call code of your own: a file to begin with, yours to keep, and its types',
+    ],
     ['headers.txt', 'What your server is to send with it, so that nothing strange can run'],
   ],
   files: (project, parts) => sharingBudget(() => exported(project, parts)),
