@@ -110,3 +110,12 @@ it('a form that is seen again says nothing of problems from before', async () =>
   await go('Check-in');
   await expect.poll(() => guest.inputValue()).toBe('Zora');
 });
+
+it('Escape leaves to the bench, and no farther when it is pressed twice at once', async () => {
+  await page.evaluate(() => {
+    for (let times = 0; times < 2; times++)
+      document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'Escape', bubbles: true }));
+  });
+  await page.getByRole('treeitem', { name: 'summary', exact: true }).waitFor();
+  expect(new URL(page.url()).pathname).toMatch(/^\/projects\/[\w-]+$/);
+});

@@ -1,4 +1,5 @@
 /** Data: the project's state variables, with type, initial value and who uses them. */
+
 import {
   changing,
   dropping,
@@ -15,11 +16,11 @@ import {
 import { FileJson, Plus } from 'lucide-react';
 import { useState } from 'react';
 import { flushSync } from 'react-dom';
-import { useNavigate } from 'react-router';
 import { newId } from '../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { useCommandKeys } from '../editor/keys.ts';
 import { PlaceHeader } from '../PlaceHeader.tsx';
+import { useGoTo } from '../parts/useGoTo.ts';
 import { Handlers } from './Handlers.tsx';
 import { SchemaDialog } from './SchemaDialog.tsx';
 import { VariableRow } from './VariableRow.tsx';
@@ -34,7 +35,7 @@ function freeListName(project: Project, title: string): string {
 export function DataPlace() {
   const { editor } = useWorkplace();
   const { project } = useEditorState('project');
-  const navigate = useNavigate();
+  const goTo = useGoTo();
   useCommandKeys(editor);
   const remove = (variable: StateVariable) => {
     const uses = usesOfState(project, variable.name).length;
@@ -45,8 +46,7 @@ export function DataPlace() {
       );
   };
   const take = ({ screen, steps }: Made) => {
-    if (editor.dispatch({ label: `Make ${screen.name}`, steps, select: [screen.id] }))
-      void navigate('..', { relative: 'path' });
+    if (editor.dispatch({ label: `Make ${screen.name}`, steps, select: [screen.id] })) goTo('');
   };
   const [schema, setSchema] = useState(false);
   const add = () => {

@@ -1,9 +1,10 @@
 /** The application's own code that the project calls: what it is given, and from where. */
+
 import { effectiveNames, type Handler, handlersOf, handlersText } from '@hovrin/core';
 import { Copy } from 'lucide-react';
 import { useMemo } from 'react';
-import { useNavigate } from 'react-router';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
+import { useGoTo } from '../parts/useGoTo.ts';
 
 export function Handlers() {
   const { editor } = useWorkplace();
@@ -53,7 +54,7 @@ export function Handlers() {
 
 function HandlerLine({ handler: { name, parameters, gives, uses } }: { handler: Handler }) {
   const { editor } = useWorkplace();
-  const navigate = useNavigate();
+  const goTo = useGoTo();
   return (
     <li className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-rule px-3 py-2 last:border-0">
       <code className="font-mono text-[12.5px]">
@@ -69,7 +70,7 @@ function HandlerLine({ handler: { name, parameters, gives, uses } }: { handler: 
             className="font-mono text-[12px] text-lake underline decoration-dotted underline-offset-2"
             onClick={() => {
               editor.select([control.id]);
-              void navigate('..', { relative: 'path' });
+              goTo('');
             }}
           >
             {screen.name}.{effectiveNames(screen).get(control.id)}, {event}

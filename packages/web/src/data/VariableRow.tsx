@@ -1,4 +1,5 @@
 /** One state variable: its name, type, value, who uses it. */
+
 import {
   columnsOf,
   effectiveNames,
@@ -19,10 +20,10 @@ import {
 } from '@hovrin/core';
 import { ChevronDown, Table2, Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
 import { newId } from '../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { Menu } from '../parts/Menu.tsx';
+import { useGoTo } from '../parts/useGoTo.ts';
 import { StartField } from './StartField.tsx';
 import { TableDialog } from './TableDialog.tsx';
 import { type ChosenType, chosenType, retype } from './tableChanges.ts';
@@ -235,7 +236,7 @@ function UsedBy({ variable }: { variable: StateVariable }) {
 /** Controls that do something with a variable, to go to. */
 function Users({ words, uses }: { words: string; uses: readonly StateUse[] }) {
   const { editor } = useWorkplace();
-  const navigate = useNavigate();
+  const goTo = useGoTo();
   const controls = [...new Map(uses.map((use) => [use.control.id, use])).values()];
   if (controls.length === 0) return null;
   return (
@@ -248,7 +249,7 @@ function Users({ words, uses }: { words: string; uses: readonly StateUse[] }) {
           className="font-mono text-[12px] text-lake underline decoration-dotted underline-offset-2"
           onClick={() => {
             editor.select([control.id]);
-            void navigate('..', { relative: 'path' });
+            goTo('');
           }}
         >
           {screen.name}.{effectiveNames(screen).get(control.id)}

@@ -1,9 +1,10 @@
 /** The head of Try: which sizes are shown, under which conditions, and ways from here. */
+
 import { ArrowLeft, ChevronDown, LayoutDashboard, ListTree, RotateCcw } from 'lucide-react';
 import type { ComponentProps } from 'react';
-import { useNavigate } from 'react-router';
 import { useEditorState } from '../editor/context.tsx';
 import { Menu } from '../parts/Menu.tsx';
+import { useGoTo } from '../parts/useGoTo.ts';
 import { allSizes, type ScreenSize, sizeWords } from '../sizes.ts';
 import { ConditionFields } from './conditions.tsx';
 
@@ -26,7 +27,7 @@ export function TryHeader(props: TryHeaderProps) {
   const { which, sizes, onWhich, onSizes, tracing, onTracing, onAgain, onLeave } = props;
   const { conditions, onConditions, linked, onLinked } = props;
   const { project } = useEditorState('project');
-  const navigate = useNavigate();
+  const goTo = useGoTo();
   return (
     <header className="shrink-0 border-b border-rule bg-sheet">
       <div className="flex h-11 items-center gap-3 border-b border-rule/60 px-3">
@@ -42,7 +43,7 @@ export function TryHeader(props: TryHeaderProps) {
           type="button"
           className="btn"
           title="All screens at all bands on one page"
-          onClick={() => void navigate('../wall', { relative: 'path' })}
+          onClick={() => goTo('wall')}
         >
           <LayoutDashboard size={14} aria-hidden /> Wall
         </button>

@@ -1,12 +1,14 @@
 /** Try: the exported page running in sandboxed frames, at one size or at all of them. */
+
 import { effectiveNames } from '@hovrin/core';
 import type { ToldTrace } from '@hovrin/core/runtime';
 import { useEffect, useState } from 'react';
-import { useNavigate, useSearchParams } from 'react-router';
+import { useSearchParams } from 'react-router';
 import { api } from '../api.ts';
 import { currentScreen, useEditorState, useWorkplace } from '../editor/context.tsx';
 import { useHeld } from '../editor/held.ts';
 import { useEscape } from '../parts/useEscape.ts';
+import { useGoTo } from '../parts/useGoTo.ts';
 import { keepSizes, keptSizes, type ScreenSize } from '../sizes.ts';
 import { AskCalls } from './AskCalls.tsx';
 import { allowCalls, allowedCalls, calledBy } from './calls.ts';
@@ -61,7 +63,7 @@ function useStored(run: number, onBegin: () => void) {
 export function TryPlace() {
   const { editor } = useWorkplace();
   const state = useEditorState();
-  const navigate = useNavigate();
+  const goTo = useGoTo();
   const [query, setQuery] = useSearchParams();
   const [run, setRun] = useState(0);
   const [problem, setProblem] = useState<string>();
@@ -112,7 +114,7 @@ export function TryPlace() {
     leave();
   };
   const again = () => setRun(run + 1);
-  const leave = () => void navigate('..', { relative: 'path' });
+  const leave = () => goTo('');
   useEscape(true, leave);
 
   return (

@@ -1,14 +1,15 @@
 /** The wall: every screen at every band on one page, to look at, to print, and to save as one picture. */
+
 import { type Control, longTexts, messageOf, type Project, ScreenView } from '@hovrin/core';
 import type { Shaper } from '@hovrin/core/text/shaper';
 import { ArrowLeft, Camera, Printer } from 'lucide-react';
 import { useCallback, useMemo, useState } from 'react';
-import { useNavigate } from 'react-router';
 import { api } from '../api.ts';
 import { download } from '../download.ts';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { Menu } from '../parts/Menu.tsx';
 import { useEscape } from '../parts/useEscape.ts';
+import { useGoTo } from '../parts/useGoTo.ts';
 import { useRoom } from '../parts/useRoom.ts';
 import { type ScreenSize, sizeWords, usualSizes } from '../sizes.ts';
 import { Paint } from '../workbench/bays/Paint.tsx';
@@ -37,7 +38,7 @@ function hang(shaper: Shaper, project: Project, screen: Control, size: ScreenSiz
 export function WallPlace() {
   const { editor, shaper } = useWorkplace();
   const { project } = useEditorState('project');
-  const navigate = useNavigate();
+  const goTo = useGoTo();
   const [long, setLong] = useState(false);
   const sizes = useMemo(() => sizesOf(project), [project]);
   const rows = useMemo(() => {
@@ -50,7 +51,7 @@ export function WallPlace() {
   const { element, room } = useRoom<HTMLElement>({ width: 1200, height: 0 });
   const wide = sizes.reduce((sum, { width }) => sum + width, 0);
   const scale = Math.max(0.05, (room.width - wallGap * (sizes.length - 1)) / wide);
-  const leave = useCallback(() => void navigate('..', { relative: 'path' }), [navigate]);
+  const leave = useCallback(() => goTo(''), [goTo]);
   useEscape(true, leave);
   const save = async (kind: 'svg' | 'png') => {
     try {

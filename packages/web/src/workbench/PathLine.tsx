@@ -1,11 +1,12 @@
 /** The path from the project down to the selection, each part a button; on its right what is always at hand. */
+
 import { effectiveNames, keysOf, locate, pathTo, sampleConditions, sampleWords } from '@hovrin/core';
 import { Grid2x2, Keyboard, Play } from 'lucide-react';
-import { useNavigate } from 'react-router';
 import { useWorkplace } from '../editor/context.tsx';
 import { keyWords } from '../editor/keys.ts';
 import { HistoryButtons } from '../PlaceHeader.tsx';
 import { Menu } from '../parts/Menu.tsx';
+import { useGoTo } from '../parts/useGoTo.ts';
 import { SavingSign } from '../saving/SavingSign.tsx';
 import { outlineWords, useBenchView } from './bench/benchView.ts';
 import { usualZooms, type Zoom } from './bench/zoom.ts';
@@ -31,7 +32,7 @@ const liveRates = [
 
 export function PathLine({ zoom, onZoom, onCommands }: PathLineProps) {
   const { project } = useShownSelection();
-  const navigate = useNavigate();
+  const goTo = useGoTo();
   return (
     <header className="flex h-11 shrink-0 items-center gap-2 border-b border-rule bg-sheet pr-3 pl-3">
       <h1 className="sr-only">Build {project.name}</h1>
@@ -53,7 +54,7 @@ export function PathLine({ zoom, onZoom, onCommands }: PathLineProps) {
         type="button"
         className="btn btn-main"
         disabled={project.screens.length === 0}
-        onClick={() => void navigate('try')}
+        onClick={() => goTo('try')}
       >
         {tryIcon} Try
       </button>

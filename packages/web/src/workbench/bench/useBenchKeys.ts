@@ -1,8 +1,9 @@
 /** Keys of the bench besides those of commands: drawers, widths, what is seen, zoom, ways from here. */
+
 import { type Control, type Finding, keysOf } from '@hovrin/core';
 import type { RefObject } from 'react';
-import { useNavigate } from 'react-router';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
+import { useGoTo } from '../../parts/useGoTo.ts';
 import type { DrawerName } from '../drawers/Drawer.tsx';
 import { nextBand, nextProblem, upperBand } from '../scope.ts';
 import { type BenchView, type Outlines, outlineWords } from './benchView.ts';
@@ -32,7 +33,7 @@ export interface BenchKey {
 
 export function useBenchKeys(bench: BenchKeys): readonly BenchKey[] {
   const { screen, onDrawer, onCommands } = bench;
-  const navigate = useNavigate();
+  const goTo = useGoTo();
   const widths = useWidthKeys(bench);
   return [
     { keys: 'X', label: 'Source of the screen', run: () => onDrawer('source') },
@@ -46,9 +47,9 @@ export function useBenchKeys(bench: BenchKeys): readonly BenchKey[] {
     {
       keys: 'Shift+Y',
       label: 'The wall: all screens at all bands',
-      run: () => screen && void navigate('wall'),
+      run: () => screen && goTo('wall'),
     },
-    { keys: 'T', label: 'Try', run: () => screen && void navigate('try') },
+    { keys: 'T', label: 'Try', run: () => screen && goTo('try') },
     { keys: '?', label: 'All commands', run: onCommands },
   ];
 }
