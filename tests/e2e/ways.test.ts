@@ -39,6 +39,13 @@ const dialogs = () => opened.page.locator('dialog').count();
 const scrolled = () => opened.page.evaluate(() => Math.round(window.scrollY));
 const focused = () => opened.page.evaluate(() => document.activeElement?.textContent?.trim());
 
+/** Tonight is the second place of the visit, so that Back has somewhere to go. */
+async function beenInTheKitchen(): Promise<void> {
+  await opened.named('kitchen').click();
+  await opened.named('home').click();
+  await expect.poll(title).toBe('Tonight');
+}
+
 it('a screen that is come to has the focus on its heading, and its title', async () => {
   await opened.named('kitchen').click();
   await expect.poll(focused).toBe('Kitchen');
@@ -71,9 +78,7 @@ it('Back and `back()` are the same, and each screen is where it was scrolled', a
 
 it('Back closes dialogs one after the other, and then goes to the screen before', async () => {
   const { page } = opened;
-  await opened.named('kitchen').click();
-  await opened.named('home').click();
-  await expect.poll(title).toBe('Tonight');
+  await beenInTheKitchen();
   await opened.named('ask').click();
   await opened.named('more').click();
   expect([await dialogs(), hash()]).toEqual([2, '']);
@@ -107,9 +112,7 @@ it('a dialog that was closed leaves nothing behind in the history', async () => 
 
 it('a dialog that gives way to another is closed by one Back', async () => {
   const { page } = opened;
-  await opened.named('kitchen').click();
-  await opened.named('home').click();
-  await expect.poll(title).toBe('Tonight');
+  await beenInTheKitchen();
   await opened.named('ask').click();
   await opened.named('other').click();
   await opened.named('done').waitFor();

@@ -37,7 +37,7 @@ export async function exportCommand(
   );
   if (removed.length > 0) print(`Removed, no part of it any more: ${removed.join(', ')}\n`);
   if (left.length > 0) print(`Left as it is, your own: ${left.join(', ')}\n`);
-  for (const path of changed)
-    print(`${path} had been changed since it was written; the changed one is ${path}.changed now.\n`);
+  for (const { path, keptAs } of changed)
+    print(`${path} was not as it had been written; that one is ${keptAs} now.\n`);
   return 0;
 }

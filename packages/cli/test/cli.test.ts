@@ -132,16 +132,22 @@ describe('hovrin export html, once more', () => {
     const { out: told } = await hovrin('export', 'html', file, '--out', out);
     expect(told).toMatch(/Removed, no part of it any more: .*greek/);
     expect(told).toContain('Left as it is, your own: handlers.js');
-    expect(told).toContain(
-      'style.css had been changed since it was written; the changed one is style.css.changed now.',
-    );
+    expect(told).toContain('style.css was not as it had been written; that one is style.css.changed now.');
     expect((await readdir(path('fonts'))).some((name) => name.includes('greek'))).toBe(false);
     expect(await readFile(path('handlers.js'), 'utf8')).toBe('window.handlers = {};');
     expect(await readFile(path('style.css.changed'), 'utf8')).toBe('body {}');
     expect(await readFile(path('notes.txt'), 'utf8')).toBe('mine');
     await writeFile(path('style.css'), 'p {}');
-    expect((await hovrin('export', 'html', file, '--out', out)).out).not.toContain('Removed');
+    const { out: again } = await hovrin('export', 'html', file, '--out', out);
+    expect(again).not.toContain('Removed');
+    expect(again).toContain('that one is style.css.changed-2 now.');
     expect(await readFile(path('style.css.changed-2'), 'utf8')).toBe('p {}');
+    // Without a list, too, nothing is written over; what is the same is no change.
+    await rm(path('hovrin-files.json'));
+    await writeFile(path('fonts.css'), 'mine');
+    const { out: unlisted } = await hovrin('export', 'html', file, '--out', out);
+    expect(unlisted.match(/that one is/g)).toHaveLength(1);
+    expect(await readFile(path('fonts.css.changed'), 'utf8')).toBe('mine');
     // A list that names what lies elsewhere touches nothing there.
     await writeFile(join(folder, 'safe.txt'), 'safe');
     await writeFile(

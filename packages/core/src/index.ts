@@ -105,6 +105,7 @@ export {
 export { exporterNamed, exporters } from './export/catalogue.ts';
 export type { Exported, Exporter, ExportParts } from './export/exporter.ts';
 export { ownCodeFile } from './export/own-code.ts';
+export { pieceNames } from './export/pieces.ts';
 export { actions, alterings } from './expression/actions/catalogue.ts';
 export { followedBy } from './expression/address.ts';
 export {

@@ -228,7 +228,7 @@ it('finds after a change, from what it knew before, what it finds from nothing',
       const received = project;
       project = withDelta(received, structuredClone(deltaOf(received, applied.project)));
       const now = project.screens[0]!;
-      const options = { ...usualCheck, from: 300, to: 800, textScales: [1] };
+      const options = { ...usualCheck, from: 300, to: 1000, textScales: [1] };
       const run = checkScreen(shaper, project, now, options, boxes);
       let next = run.next();
       while (!next.done) next = run.next();

@@ -15,7 +15,11 @@ function rules(source: string): string {
 }
 
 const page = (project: Project) =>
-  html.files(project, { fonts: { files: [] }, script: 'var hovrinPage;', pieces: { dragging: '' } });
+  html.files(project, {
+    fonts: { files: [] },
+    script: 'var hovrinPage;',
+    pieces: new Map([['dragging', '']]),
+  });
 
 describe('the stylesheet', () => {
   it.each([
@@ -154,7 +158,11 @@ describe('the page', () => {
       unicodeRange: 'U+0-FF',
       italic: false,
     }));
-    const made = html.files(project, { fonts: { files: fonts }, script: '', pieces: { dragging: '' } });
+    const made = html.files(project, {
+      fonts: { files: fonts },
+      script: '',
+      pieces: new Map([['dragging', '']]),
+    });
     expect(made.fonts).toEqual(['Hanken Grotesk.woff2', 'Zilla Slab.woff2']);
     expect(made.assets).toEqual(['a b.png']);
     expect(made.files.get('script.js')).toContain('"a b.png":"assets/a%20b.png"');
@@ -174,7 +182,7 @@ describe('the page', () => {
       file('hebrew', 'U+590-5FF,U+2010', weight),
     ]);
     const made = (project: Project) =>
-      html.files(project, { fonts: { files }, script: '', pieces: { dragging: '' } });
+      html.files(project, { fonts: { files }, script: '', pieces: new Map([['dragging', '']]) });
     const greek = projectOf('<screen name="s"><text weight="600" text="{`Καλ` + 2}" /></screen>');
     expect(made(greek).fonts).toEqual(
       [400, 500, 600].flatMap((weight) =>

@@ -177,7 +177,7 @@ describe('texts in a page', () => {
     const files = exporterNamed('html')!.files(project, {
       fonts: { files: [] },
       script: 'var hovrinPage;',
-      pieces: { dragging: '' },
+      pieces: new Map([['dragging', '']]),
     }).files;
     const html = files.get('index.html')!;
     expect(html).not.toMatch(/<script>alert|<img src=x|onerror=alert\(1\)[^&]*>|href="javascript:/i);

@@ -17,8 +17,8 @@ export interface HandedOver {
   readonly missing: readonly string[];
   /** Files of an earlier time that are not part of it any more. */
   readonly removed: readonly string[];
-  /** Files that somebody changed: each is kept beside the new one, with `.changed` behind its name. */
-  readonly changed: readonly string[];
+  /** Files that somebody changed, each with the name that it is kept under beside the new one. */
+  readonly changed: readonly { readonly path: string; readonly keptAs: string }[];
   /** Files that are a person's own and were left as they are. */
   readonly left: readonly string[];
 }
@@ -51,7 +51,7 @@ async function listedIn(folder: string): Promise<ReadonlyMap<string, string>> {
  */
 export async function writeExport(made: Exported, folder: string, assetFolder: string): Promise<HandedOver> {
   const before = await listedIn(folder);
-  const files = new Map<string, Uint8Array>();
+  const files = new Map<string, Buffer>();
   const missing: string[] = [];
   for (const [path, text] of made.files) files.set(path, Buffer.from(text));
   for (const font of made.fonts) files.set(`fonts/${font}`, await readFile(join(fontFolder, font)));
@@ -60,8 +60,14 @@ export async function writeExport(made: Exported, folder: string, assetFolder: s
     if (picture) files.set(`assets/${asset}`, picture);
     else missing.push(asset);
   }
-  const changed = await setAside(folder, before);
-  const removed = [...before.keys()].filter((path) => !files.has(path) && !changed.includes(path));
+  const changed = await setAside(folder, before, files);
+  const stays = new Set([
+    ...files.keys(),
+    ...changed.map(({ path }) => path),
+    // A picture that cannot be found now is still part of the page.
+    ...missing.map((asset) => `assets/${asset}`),
+  ]);
+  const removed = [...before.keys()].filter((path) => !stays.has(path));
   for (const path of removed) await rm(join(folder, path), { force: true });
   const left: string[] = [];
   for (const [path, text] of made.own) {
@@ -79,21 +85,26 @@ async function write(folder: string, path: string, bytes: Uint8Array): Promise<v
   await writeFile(join(folder, path), bytes);
 }
 
-/** Puts files aside that are not as they were written. @returns their paths. */
-async function setAside(folder: string, before: ReadonlyMap<string, string>): Promise<string[]> {
-  const changed: string[] = [];
-  for (const [path, hash] of before) {
+/** Puts files aside that are neither as they were written nor as they are to be, those too that no list knows. */
+async function setAside(
+  folder: string,
+  before: ReadonlyMap<string, string>,
+  files: ReadonlyMap<string, Buffer>,
+): Promise<HandedOver['changed']> {
+  const changed: { path: string; keptAs: string }[] = [];
+  for (const path of new Set([...before.keys(), ...files.keys()])) {
     const now = await bytesOf(join(folder, path));
-    if (!now || hashOf(now) === hash) continue;
-    changed.push(path);
-    await rename(join(folder, path), await freeName(join(folder, `${path}.changed`)));
+    if (!now || hashOf(now) === before.get(path) || files.get(path)?.equals(now)) continue;
+    const keptAs = await freeName(folder, `${path}.changed`);
+    await rename(join(folder, path), join(folder, keptAs));
+    changed.push({ path, keptAs });
   }
   return changed;
 }
 
-/** A name that no file has: what was put aside before stays. */
-async function freeName(path: string): Promise<string> {
+/** A name that no file in the folder has: what was put aside before stays. */
+async function freeName(folder: string, path: string): Promise<string> {
   let free = path;
-  for (let number = 2; await bytesOf(free); number++) free = `${path}-${number}`;
+  for (let number = 2; await bytesOf(join(folder, free)); number++) free = `${path}-${number}`;
   return free;
 }

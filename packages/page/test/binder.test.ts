@@ -17,7 +17,7 @@ function begin(source: string, state: readonly StateVariable[]) {
   const { files } = exporterNamed('html')!.files(project, {
     fonts: { files: [] },
     script: '',
-    pieces: { dragging: '' },
+    pieces: new Map([['dragging', '']]),
   });
   document.body.innerHTML = /<body>([\s\S]*)<\/body>/.exec(files.get('index.html') ?? '')?.[1] ?? '';
   const problems: string[] = [];

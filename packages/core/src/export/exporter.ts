@@ -5,7 +5,6 @@
 import type { Row } from '../document/table.ts';
 import type { Project } from '../document/types.ts';
 import type { FontManifest } from '../text/fonts.ts';
-import type { PieceName } from './pieces.ts';
 
 /** What an export is made with besides the project. */
 export interface ExportParts {
@@ -13,7 +12,7 @@ export interface ExportParts {
   /** The page's script, built from the page package: defines `hovrinPage.start(program)`. */
   readonly script: string;
   /** Pieces of it that only some pages need, by their names. */
-  readonly pieces: Readonly<Record<PieceName, string>>;
+  readonly pieces: ReadonlyMap<string, string>;
   /** The rows of a table by its id; undefined where they are not known. */
   readonly rowsOfTable?: (id: string) => readonly Row[] | undefined;
   /** Direction of the page; left to right where absent. */

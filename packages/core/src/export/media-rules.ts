@@ -1,4 +1,4 @@
-/** What all pages are on paper, and where a reader's own few colours are forced on them, in the layer of the kinds, which add what they need. */
+/** Rules of all pages for paper and for forced colours, in the layer of the kinds; a kind adds those of its own. */
 
 /**
  * Colours that are forced (CSS Color Adjustment 1 §3) take backgrounds and shadows away: what only they show gets an edge.

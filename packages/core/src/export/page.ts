@@ -17,7 +17,7 @@ import { kindOf } from '../kinds/catalogue.ts';
 import { arrangementNow, arrangementOf, mannerOf } from '../kinds/manner.ts';
 import { contextOf } from '../meaning/property-text.ts';
 import type { Program } from '../runtime/program.ts';
-import { keysOf } from '../sure.ts';
+import { entryOf } from '../sure.ts';
 import { fontFaceRules } from '../text/fonts.ts';
 import { classOf } from './class-names.ts';
 import { type Elements, elementTree, type TreeElement } from './element-tree.ts';
@@ -26,7 +26,7 @@ import { type FirstValues, firstValueRules, withFirstValues } from './first-valu
 import { fontsInUse } from './fonts-in-use.ts';
 import { escapeText, htmlOf } from './html.ts';
 import { callsOwnCode, firstOwnCode, ownCodeFile, typesText } from './own-code.ts';
-import { pieces } from './pieces.ts';
+import { pieceNames, pieces } from './pieces.ts';
 import { headersText, policyOf } from './policy.ts';
 import { addressOf, programOf, styleTemplates, titleOf } from './program.ts';
 import { stylesheet } from './stylesheet.ts';
@@ -84,10 +84,10 @@ function withoutSpans(part: unknown): unknown {
 
 /** The page's script, the pieces that this page needs, and its program, which starts it. */
 function scriptOf(project: Project, parts: ExportParts, program: Program): string {
-  const needed = keysOf(pieces).filter((name) => pieces[name](project));
+  const needed = pieceNames.filter((name) => pieces[name](project));
   return [
     parts.script.trimEnd(),
-    ...needed.map((name) => parts.pieces[name].trimEnd()),
+    ...needed.map((name) => entryOf(parts.pieces, name).trimEnd()),
     '',
     `hovrinPage.start(${scriptText(withoutSpans(program))});\n`,
   ].join('\n');

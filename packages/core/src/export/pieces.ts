@@ -4,6 +4,7 @@
  */
 import { walk } from '../document/tree.ts';
 import { inForce, type Project } from '../document/types.ts';
+import { keysOf } from '../sure.ts';
 
 /** Whether something on a screen of a project can be dragged. */
 export const hasCarried = (project: Project): boolean =>
@@ -14,4 +15,4 @@ export const hasCarried = (project: Project): boolean =>
 /** By the name of each piece: whether a project's page needs it. */
 export const pieces = { dragging: hasCarried };
 
-export type PieceName = keyof typeof pieces;
+export const pieceNames = keysOf(pieces);

@@ -2,7 +2,7 @@
 import { feedOrigins } from '../document/feed.ts';
 import type { Project } from '../document/types.ts';
 
-/** The policy of a project's page, for a `meta` element or a header. Nothing inline is run or styled. */
+/** The policy of a project's page, for a header, or the page's `meta`. Nothing inline is run or styled. */
 export const policyOf = (project: Project): string =>
   [
     "default-src 'none'",

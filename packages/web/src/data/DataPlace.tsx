@@ -1,5 +1,4 @@
 /** Data: the project's state variables, with type, initial value and who uses them. */
-
 import {
   changing,
   dropping,

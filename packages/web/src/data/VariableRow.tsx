@@ -1,5 +1,4 @@
 /** One state variable: its name, type, value, who uses it. */
-
 import {
   columnsOf,
   effectiveNames,

@@ -1,5 +1,4 @@
 /** The head of Try: which sizes are shown, under which conditions, and ways from here. */
-
 import { ArrowLeft, ChevronDown, LayoutDashboard, ListTree, RotateCcw } from 'lucide-react';
 import type { ComponentProps } from 'react';
 import { useEditorState } from '../editor/context.tsx';

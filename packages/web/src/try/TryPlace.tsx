@@ -1,5 +1,4 @@
 /** Try: the exported page running in sandboxed frames, at one size or at all of them. */
-
 import { effectiveNames } from '@hovrin/core';
 import type { ToldTrace } from '@hovrin/core/runtime';
 import { useEffect, useState } from 'react';

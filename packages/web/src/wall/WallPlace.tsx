@@ -1,5 +1,4 @@
 /** The wall: every screen at every band on one page, to look at, to print, and to save as one picture. */
-
 import { type Control, longTexts, messageOf, type Project, ScreenView } from '@hovrin/core';
 import type { Shaper } from '@hovrin/core/text/shaper';
 import { ArrowLeft, Camera, Printer } from 'lucide-react';

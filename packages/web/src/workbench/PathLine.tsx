@@ -1,5 +1,4 @@
 /** The path from the project down to the selection, each part a button; on its right what is always at hand. */
-
 import { effectiveNames, keysOf, locate, pathTo, sampleConditions, sampleWords } from '@hovrin/core';
 import { Grid2x2, Keyboard, Play } from 'lucide-react';
 import { useWorkplace } from '../editor/context.tsx';

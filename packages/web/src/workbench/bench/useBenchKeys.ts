@@ -1,5 +1,4 @@
 /** Keys of the bench besides those of commands: drawers, widths, what is seen, zoom, ways from here. */
-
 import { type Control, type Finding, keysOf } from '@hovrin/core';
 import type { RefObject } from 'react';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
