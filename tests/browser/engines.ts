@@ -33,16 +33,26 @@ export interface Engine {
   readonly name: EngineName;
   /** How wide its letters are here: WebKitGTK rounds each to whole px, which no other WebKit does. */
   readonly letters: Letters;
-  /** Shows a page of the folder, in a frame of a size in CSS px. */
-  show(path: string, size: FrameSize): Promise<void>;
-  resize(size: FrameSize): Promise<void>;
   /**
-   * Runs a function in the frame's page, and waits for what it promises.
+   * Shows a page of the folder in a frame, in one size after another, and measures it in each.
    *
-   * @param script may use nothing but what it is given and the page; both travel as text.
+   * @param sizes CSS px.
+   * @param measure runs in the browser, after a frame in which the page has followed its new size. It may use nothing
+   *   but its arguments; it and the sizes travel as text.
+   * @returns the results of `measure`, one for each size.
    */
-  run<Given, Result>(script: (given: Given) => Result | Promise<Result>, given: Given): Promise<Result>;
+  show<Size extends FrameSize, Result>(
+    path: string,
+    sizes: readonly Size[],
+    measure: (size: Size, shown: Shown) => Promise<Result>,
+  ): Promise<Result[]>;
   close(): Promise<void>;
+}
+
+/** The page inside the frame. */
+export interface Shown {
+  readonly document: Document;
+  readonly window: Window;
 }
 
 export interface FrameSize {
@@ -56,34 +66,11 @@ export async function openEngine(name: EngineName, folder: string): Promise<Engi
   const server = await serve(folder);
   const window = await windows[name]();
   await window.go(`${server.address}/__frame.html`);
-  const frameSize = ({ width, height }: FrameSize) =>
-    window.outside(
-      ([wide, high]) => {
-        const frame = document.querySelector('iframe')!;
-        frame.style.width = `${wide}px`;
-        frame.style.height = `${high}px`;
-      },
-      [width, height] as const,
-    );
   return {
     name,
     letters: name === 'webkit' ? 'whole px' : 'exact',
-    async show(path, size) {
-      await frameSize(size);
-      await window.outside(
-        (address) =>
-          new Promise<void>((resolve) => {
-            const frame = document.querySelector('iframe')!;
-            frame.onload = () => resolve();
-            frame.src = address;
-          }),
-        `/${path}?${Math.random()}`,
-      );
-    },
-    async resize(size) {
-      await frameSize(size);
-    },
-    run: (script, given) => window.inFrame(script, given),
+    show: (path, sizes, measure) =>
+      window.run(showing(measure), { address: `/${path}?${Math.random()}`, sizes }),
     async close() {
       await window.close();
       await server.close();
@@ -94,13 +81,35 @@ export async function openEngine(name: EngineName, folder: string): Promise<Engi
 /** A window with one frame in it. */
 interface FrameWindow {
   go(address: string): Promise<void>;
-  outside: Engine['run'];
-  inFrame: Engine['run'];
+  /** Runs a function, given as text, in the page around the frame, and waits for what it promises. */
+  run<Result>(script: string, given: unknown): Promise<Result>;
   close(): Promise<void>;
 }
 
+/** A function as text: shows a page in the frame in some sizes, and measures it there. One call for all of it. */
+const showing = (measure: (size: never, shown: Shown) => unknown): string => `async ({ address, sizes }) => {
+  const measure = ${measure};
+  const frame = document.querySelector('iframe');
+  const resize = ({ width, height }) => {
+    frame.style.width = width + 'px';
+    frame.style.height = height + 'px';
+  };
+  resize(sizes[0]);
+  await new Promise((resolve) => {
+    frame.onload = resolve;
+    frame.src = address;
+  });
+  const results = [];
+  for (const size of sizes) {
+    resize(size);
+    await new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve)));
+    results.push(await measure(size, { document: frame.contentDocument, window: frame.contentWindow }));
+  }
+  return results;
+}`;
+
 /** A call as text whose result is JSON: drivers take thousands of numbers apart one by one otherwise. */
-const called = (script: (given: never) => unknown, given: unknown): string =>
+const called = (script: string, given: unknown): string =>
   `Promise.resolve((${script})(${JSON.stringify(given)})).then((value) => JSON.stringify(value ?? null))`;
 
 const windows: Readonly<Record<EngineName, () => Promise<FrameWindow>>> = {
@@ -109,9 +118,7 @@ const windows: Readonly<Record<EngineName, () => Promise<FrameWindow>>> = {
     const page = await browser.newPage();
     return {
       go: async (address) => void (await page.goto(address)),
-      outside: async (script, given) => JSON.parse(await page.evaluate<string>(called(script, given))),
-      inFrame: async (script, given) =>
-        JSON.parse(await page.frames()[1]!.evaluate<string>(called(script, given))),
+      run: async (script, given) => JSON.parse(await page.evaluate<string>(called(script, given))),
       close: () => browser.close(),
     };
   },
@@ -126,9 +133,7 @@ const windows: Readonly<Record<EngineName, () => Promise<FrameWindow>>> = {
     const page = await browser.newPage();
     return {
       go: async (address) => void (await page.goto(address)),
-      outside: async (script, given) => JSON.parse(String(await page.evaluate(called(script, given)))),
-      inFrame: async (script, given) =>
-        JSON.parse(String(await page.frames()[1]!.evaluate(called(script, given)))),
+      run: async (script, given) => JSON.parse(String(await page.evaluate(called(script, given)))),
       close: () => browser.close(),
     };
   },
@@ -209,7 +214,7 @@ async function webkitWindow(): Promise<FrameWindow> {
   await until(() => call('GET', '/status'));
   const { sessionId } = (await call('POST', '/session', { capabilities: {} })) as { sessionId: string };
   const session = `/session/${sessionId}`;
-  const run: Engine['run'] = async (script, given) => {
+  const run: FrameWindow['run'] = async (script, given) => {
     const body = `const done = arguments[arguments.length - 1];
       Promise.resolve((${script})(arguments[0])).then((value) => done({ value }), (error) => done({ error: String(error) }));`;
     const answer = (await call('POST', `${session}/execute/async`, { script: body, args: [given] })) as {
@@ -222,15 +227,7 @@ async function webkitWindow(): Promise<FrameWindow> {
   await call('POST', `${session}/timeouts`, { script: 60_000, pageLoad: 60_000 });
   return {
     go: async (url) => void (await call('POST', `${session}/url`, { url })),
-    async outside(script, given) {
-      await call('POST', `${session}/frame`, { id: null });
-      return run(script, given);
-    },
-    async inFrame(script, given) {
-      await call('POST', `${session}/frame`, { id: null });
-      await call('POST', `${session}/frame`, { id: 0 });
-      return run(script, given);
-    },
+    run,
     async close() {
       await call('DELETE', session).catch(() => undefined);
       end(driver);

@@ -4,13 +4,12 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Project } from '@hovrin/core';
 import { readProjectFolder, workspace, writeExport } from '@hovrin/files';
-import type { Browser, Page } from 'playwright-core';
+import type { Page } from 'playwright-core';
 import { afterAll, beforeAll, expect, it } from 'vitest';
-import { launchChromium } from '../browser/chromium.ts';
+import { sharedChromium } from '../browser/chromium.ts';
 import { makePage } from '../browser/exported-page.ts';
 
 let folder: string;
-let browser: Browser;
 let page: Page;
 let project: Project;
 const problems: string[] = [];
@@ -22,7 +21,7 @@ beforeAll(async () => {
   if (!reading.ok) throw new Error(JSON.stringify(reading.problems));
   project = reading.project;
   await writeExport(await makePage(project), folder, join(demo, 'assets'));
-  browser = await launchChromium();
+  const browser = await sharedChromium();
   page = await browser.newPage({ viewport: { width: 820, height: 800 } });
   page.on('console', (message) => message.type() === 'error' && problems.push(message.text()));
   page.on('pageerror', (error) => problems.push(error.message));
@@ -33,7 +32,7 @@ beforeAll(async () => {
   );
 });
 afterAll(async () => {
-  await browser.close();
+  await page.close();
   await rm(folder, { recursive: true });
 });
 
@@ -55,7 +54,7 @@ it('every screen is shown, and nothing of it is blocked', async () => {
 });
 
 it('what values give as it is opened is there without a script, and goes on with one', async () => {
-  const context = await browser.newContext({ javaScriptEnabled: false });
+  const context = await (await sharedChromium()).newContext({ javaScriptEnabled: false });
   const still = await context.newPage();
   await still.goto(address('Mast'));
   const filled = (shown: Page) =>

@@ -8,14 +8,13 @@ import { tmpdir } from 'node:os';
 import { extname, join } from 'node:path';
 import { defaultBands, type Project, parseScreen, type StateVariable } from '@hovrin/core';
 import { workspace, writeExport } from '@hovrin/files';
-import type { Browser, Page } from 'playwright-core';
+import type { Page } from 'playwright-core';
 import { afterAll, beforeAll, expect, it } from 'vitest';
-import { launchChromium } from '../browser/chromium.ts';
+import { sharedChromium } from '../browser/chromium.ts';
 import { makePage } from '../browser/exported-page.ts';
 
 let folder: string;
 let server: Server;
-let browser: Browser;
 let page: Page;
 const problems: string[] = [];
 /** The pass that the service takes now, and how often somebody signed in. */
@@ -84,14 +83,13 @@ beforeAll(async () => {
     return response.writeHead(body ? 200 : 404).end(body);
   }).listen(0, '127.0.0.1');
   await once(server, 'listening');
-  browser = await launchChromium();
-  page = await browser.newPage();
+  page = await (await sharedChromium()).newPage();
   page.on('console', (message) => problems.push(message.text()));
   page.on('pageerror', (error) => problems.push(error.message));
   await page.goto(`http://127.0.0.1:${(server.address() as AddressInfo).port}/index.html`);
 });
 afterAll(async () => {
-  await browser.close();
+  await page.close();
   server.close();
   await rm(folder, { recursive: true });
 });

@@ -5,14 +5,13 @@ import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { workspace } from '@hovrin/files';
-import type { Browser, BrowserContext, FrameLocator, Locator, Page } from 'playwright-core';
-import { launchChromium } from '../browser/chromium.ts';
+import type { BrowserContext, FrameLocator, Locator, Page } from 'playwright-core';
+import { sharedChromium } from '../browser/chromium.ts';
 import { freePort } from '../browser/free-port.ts';
 
 export class Workbench {
   readonly problems: string[] = [];
   private server: ChildProcess | undefined;
-  private browser!: Browser;
   private context!: BrowserContext;
 
   private constructor(
@@ -23,8 +22,8 @@ export class Workbench {
   static async start(): Promise<Workbench> {
     const bench = new Workbench(await mkdtemp(join(tmpdir(), 'hovrin-e2e-')), await freePort());
     await bench.startServer();
-    bench.browser = await launchChromium();
-    bench.context = await bench.browser.newContext({
+    const browser = await sharedChromium();
+    bench.context = await browser.newContext({
       viewport: { width: 1280, height: 800 },
       acceptDownloads: true,
     });
@@ -70,7 +69,7 @@ export class Workbench {
   }
 
   async stop(): Promise<void> {
-    await this.browser?.close();
+    await this.context?.close();
     if (this.server?.exitCode === null) await this.killServer();
     await rm(this.folder, { recursive: true, force: true });
   }

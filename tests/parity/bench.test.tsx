@@ -4,26 +4,24 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fontFaceRules, kindNamed, kinds, type Project, ScreenView } from '@hovrin/core';
 import { loadFontManifest, loadShaper, writeExport } from '@hovrin/files';
-import type { Browser, Page } from 'playwright-core';
+import type { Page } from 'playwright-core';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { projectOf } from '../../packages/core/test/documents.ts';
 import { Paint } from '../../packages/web/src/workbench/bays/Paint.tsx';
-import { launchChromium } from '../browser/chromium.ts';
+import { sharedChromium } from '../browser/chromium.ts';
 import { makePage } from '../browser/exported-page.ts';
 import { differing } from '../browser/pixels.ts';
 
 const size = { width: 420, height: 320 };
-let browser: Browser;
 let tab: Page;
 let folder: string;
 beforeAll(async () => {
-  browser = await launchChromium();
-  tab = await browser.newPage({ viewport: size });
+  tab = await (await sharedChromium()).newPage({ viewport: size });
   folder = await mkdtemp(join(tmpdir(), 'hovrin-bench-'));
 });
 afterAll(async () => {
-  await browser.close();
+  await tab.close();
   await rm(folder, { recursive: true });
 });
 

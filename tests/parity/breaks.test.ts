@@ -1,8 +1,7 @@
 /** Where a line may end between two characters, in the core and in Chromium: all pairs of some, in some surroundings. */
 import { beginsWithHyphen, breakOpportunities } from '@hovrin/core/text/breaks';
-import type { Browser } from 'playwright-core';
 import { afterAll, beforeAll, expect, it } from 'vitest';
-import { launchChromium } from '../browser/chromium.ts';
+import { sharedChromium } from '../browser/chromium.ts';
 
 /** Of each class of UAX #14 that the shipped fonts have characters of, and all of ASCII that is neither letter nor digit. */
 const characters = [
@@ -56,14 +55,8 @@ function brokenIn(texts: string[]): number[][] {
   });
 }
 
-let browser: Browser;
-beforeAll(async () => {
-  browser = await launchChromium();
-});
-afterAll(() => browser.close());
-
 it.each(surroundings)('between `%s` and `%s`', async (before, after) => {
-  const page = await browser.newPage();
+  const page = await (await sharedChromium()).newPage();
   await page.setContent('<meta charset="utf-8"><style>p { width: 0; font: 16px sans-serif }</style>');
   const texts = characters.flatMap((first) => characters.map((second) => before + first + second + after));
   const broken = await page.evaluate(brokenIn, texts);

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { namedBoxes, type Project, ScreenView, startScreen, type View } from '@hovrin/core';
 import { fontFolder, loadShaper } from '@hovrin/files';
-import { type Engine, type EngineName, openEngine } from '../browser/engines.ts';
+import { type Engine, type EngineName, openEngine, type Shown } from '../browser/engines.ts';
 import { makePage } from '../browser/exported-page.ts';
 
 /** A box whose edges differ. */
@@ -29,12 +29,10 @@ export interface Comparison {
 export const tolerance = 0.1;
 
 /** Runs in the page: sets its conditions; then the boxes of all elements that carry a control's name. */
-async function measuredBoxes({
-  textScale = 1,
-  rightToLeft,
-  safe,
-  hinge,
-}: View): Promise<[string, number[]][]> {
+async function measuredBoxes(
+  { textScale = 1, rightToLeft, safe, hinge }: View,
+  { document, window }: Shown,
+): Promise<[string, number[]][]> {
   const { style, dataset } = document.documentElement;
   style.fontSize = `${16 * textScale}px`;
   document.documentElement.dir = rightToLeft ? 'rtl' : 'ltr';
@@ -101,11 +99,13 @@ export class ParityBench {
     let boxes = 0;
     let worst = 0;
     const differences: Difference[] = [];
-    await this.engine.show('index.html', views[0]!);
-    for (const view of views) {
-      await this.engine.resize(view);
-      const measured = new Map(await this.engine.run(measuredBoxes, view));
-      for (const box of namedBoxes(screen, this.view.layOut(project, screen, view))) {
+    // The core lays out while the browser does.
+    const showing = this.engine.show('index.html', views, measuredBoxes);
+    const layouts = views.map((view) => namedBoxes(screen, this.view.layOut(project, screen, view)));
+    const shown = await showing;
+    for (const [index, view] of views.entries()) {
+      const measured = new Map(shown[index]);
+      for (const box of layouts[index]!) {
         const core = [box.x, box.y, box.width, box.height];
         const browser = measured.get(box.name);
         const by = browser

@@ -5,19 +5,16 @@ import { dirname, join } from 'node:path';
 import type { Browser } from 'playwright-core';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { run } from '../../packages/cli/src/main.ts';
-import { launchChromium } from '../browser/chromium.ts';
+import { sharedChromium } from '../browser/chromium.ts';
 import { differing } from '../browser/pixels.ts';
 
 const demo = join(dirname(dirname(import.meta.dirname)), 'demo/velmora-hut');
-let browser: Browser;
 let folder: string;
 beforeAll(async () => {
-  browser = await launchChromium();
   folder = await mkdtemp(join(tmpdir(), 'hovrin-picture-'));
   expect(await run(['export', 'html', demo, '--out', join(folder, 'page')], () => {}, console.error)).toBe(0);
 });
 afterAll(async () => {
-  await browser.close();
   await rm(folder, { recursive: true });
 });
 
@@ -36,7 +33,7 @@ it('reads from the right as the page does, in each weight', async () => {
   const quiet = () => {};
   const page = join(folder, 'turned');
   expect(await run(['export', 'html', source, '--rtl', '--out', page], quiet, console.error)).toBe(0);
-  const tab = await browser.newPage({ viewport: { width, height } });
+  const tab = await (await sharedChromium()).newPage({ viewport: { width, height } });
   await tab.goto(`file://${join(page, 'index.html')}`);
   await tab.evaluate(() => document.fonts.ready);
   const shown = await tab.screenshot();
@@ -49,7 +46,7 @@ it('reads from the right as the page does, in each weight', async () => {
     const words = ['picture', source, '--rtl', '--size', `${width}x${height}`, '--out', out];
     expect(await run(words, quiet, console.error)).toBe(0);
     await tab.goto(`file://${out}`);
-    await tab.waitForTimeout(300);
+    await tab.evaluate(() => document.fonts.ready);
     const drawn = file.endsWith('.png') ? await readFile(out) : await tab.screenshot();
     await tab.goto('about:blank');
     expect(await differing(tab, shown, drawn), file).toBeLessThan(most);
@@ -66,12 +63,12 @@ it.each([
   const file = join(folder, `${screen}.svg`);
   const words = ['picture', demo, '--screen', screen, '--size', `${width}x${height}`, '--out', file];
   expect(await run(words, () => {}, console.error)).toBe(0);
-  const page = await browser.newPage({ viewport: { width, height } });
+  const page = await (await sharedChromium()).newPage({ viewport: { width, height } });
   await page.goto(`file://${join(folder, 'page/index.html')}#${screen}`);
   await page.evaluate(() => document.fonts.ready);
   const shown = await page.screenshot();
   await page.goto(`file://${file}`);
-  await page.waitForTimeout(300);
+  await page.evaluate(() => document.fonts.ready);
   const drawn = await page.screenshot();
   await page.goto('about:blank');
   expect(await differing(page, shown, drawn)).toBeLessThan(0.004);
