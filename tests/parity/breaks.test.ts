@@ -1,6 +1,6 @@
 /** Where a line may end between two characters, in the core and in Chromium: all pairs of some, in some surroundings. */
 import { beginsWithHyphen, breakOpportunities } from '@hovrin/core/text/breaks';
-import { afterAll, beforeAll, expect, it } from 'vitest';
+import { expect, it } from 'vitest';
 import { sharedChromium } from '../browser/chromium.ts';
 
 /** Of each class of UAX #14 that the shipped fonts have characters of, and all of ASCII that is neither letter nor digit. */

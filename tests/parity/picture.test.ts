@@ -2,7 +2,6 @@
 import { mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
-import type { Browser } from 'playwright-core';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { run } from '../../packages/cli/src/main.ts';
 import { sharedChromium } from '../browser/chromium.ts';
