@@ -6,14 +6,15 @@ import { existsSync } from 'node:fs';
 import { copyFile, mkdir, readFile, rm, utimes, writeFile } from 'node:fs/promises';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
+import { standInsFor } from './stand-ins.mjs';
 
 const root = dirname(import.meta.dirname);
 const out = join(root, 'packages/core/fonts');
 const families = [
-  ['Hanken Grotesk', 'hanken-grotesk'],
-  ['Source Serif 4', 'source-serif-4'],
-  ['Zilla Slab', 'zilla-slab'],
-  ['JetBrains Mono', 'jetbrains-mono'],
+  ['Hanken Grotesk', 'hanken-grotesk', 'sans'],
+  ['Source Serif 4', 'source-serif-4', 'serif'],
+  ['Zilla Slab', 'zilla-slab', 'serif'],
+  ['JetBrains Mono', 'jetbrains-mono', 'mono'],
 ];
 const weights = [400, 500, 600, 700];
 // In order of preference for a character that two sets hold.
@@ -38,7 +39,7 @@ const signs = [
     ],
   ],
 ];
-const version = 3;
+const version = 4;
 
 const hex = (code) => code.toString(16).toUpperCase();
 
@@ -119,6 +120,13 @@ export async function makeFonts() {
             unicodeRange: ranges.map(([from, to]) => `U+${hex(from)}-${hex(to)}`).join(),
           });
       }
+  const standIns = [];
+  for (const [family, name, design] of families)
+    standIns.push(
+      ...(await standInsFor(root, family, design, (weight) =>
+        readFile(join(out, `${name}-latin-${weight}.ttf`)),
+      )),
+    );
   // The workbench itself is set in these fonts too; the same rules as in exported pages.
   const rules = files
     .toReversed()
@@ -127,7 +135,7 @@ export async function makeFonts() {
         `@font-face { font-family: "${family}"; font-weight: ${weight}; font-style: ${italic ? 'italic' : 'normal'}; font-display: block; src: url("${file}.woff2") format("woff2"); unicode-range: ${unicodeRange}; }\n`,
     );
   await writeFile(join(out, 'fonts.css'), rules.join(''));
-  await writeFile(list, `${JSON.stringify({ version, files }, null, 1)}\n`);
+  await writeFile(list, `${JSON.stringify({ version, files, standIns }, null, 1)}\n`);
 }
 
 if (process.argv[1] === import.meta.filename) await makeFonts();

@@ -161,6 +161,7 @@ export async function pressScaled(page: Page, frame: Locator, inside: Locator): 
 
 /** Waits until a page in a frame runs: its script has taken away all screens but one. */
 export async function running(frame: FrameLocator): Promise<void> {
-  await frame.locator('main').first().waitFor();
-  await frame.locator('main').nth(1).waitFor({ state: 'detached' });
+  const screens = frame.locator('body > .k-screen');
+  await screens.first().waitFor();
+  await screens.nth(1).waitFor({ state: 'detached' });
 }

@@ -48,7 +48,9 @@ async function measuredBoxes(
   await document.fonts.ready;
   // Where a screen is wider than its window and read from the right, it begins left of it.
   const begin = rightToLeft
-    ? document.querySelector('main')!.getBoundingClientRect().x + window.scrollX - (safe?.left ?? 0)
+    ? document.querySelector('body > .k-screen')!.getBoundingClientRect().x +
+      window.scrollX -
+      (safe?.left ?? 0)
     : 0;
   return [...document.querySelectorAll<HTMLElement>('[data-name]')].map((element) => {
     const { x, y, width, height } = element.getBoundingClientRect();

@@ -45,7 +45,7 @@ const told = (project: Project) => {
 describe('a check', () => {
   it('says nothing about a screen that is well', () => {
     const fine = screenOf(
-      '<column padding="16" gap="8"><text text="Tonight" /><button text="Check in" min-height="44" min-width="44" /></column>',
+      '<column padding="16" gap="8"><heading level="1" text="Tonight" /><button text="Check in" min-height="44" min-width="44" /></column>',
     );
     expect(check(fine)).toEqual([]);
   });
@@ -108,7 +108,24 @@ describe('a check', () => {
     expect(whereWords(found!.where)).toBe('280–399 px');
     expect(found!.worst).toBeCloseTo(119.5, 1);
     const scaled = check(screenOf('<text name="a" width="100" text="shutters" />'));
-    expect(scaled.map(({ where }) => whereWords(where))).toEqual(['280–1920 px, text at 200 %']);
+    expect(
+      scaled.filter(({ check }) => check !== 'no-heading').map(({ where }) => whereWords(where)),
+    ).toEqual(['280–1920 px, text at 200 %']);
+  });
+
+  it('says where words have no main heading, and makes the first heading that', () => {
+    const heading = (attributes: string, props = '') =>
+      screenOf(`<column><text text="x" /><heading name="a" text="Tonight" ${attributes} /></column>`, props);
+    const [found, ...others] = check(heading('')).filter((each) => each.check === 'no-heading');
+    expect(others).toEqual([]);
+    expect(told(heading(''))).toEqual(['advice no-heading s']);
+    expect(whereWords(found!.where)).toBe('280–1920 px');
+    expect(found!.fixes.map(({ label }) => label)).toEqual(['Make `a` the main heading']);
+    expect(told(heading('level="1"'))).toEqual([]);
+    expect(told(heading('level="1" hidden="true"'))).toEqual(['advice no-heading s']);
+    // Nothing to read, nothing to head; a dialog is called by its title.
+    expect(told(screenOf('<spacer width="40" height="40" />'))).toEqual([]);
+    expect(told(heading('', 'dialog="true"'))).toEqual([]);
   });
 
   it('leaves what is meant: layers, a badge on a pinboard, negative margins, what scrolls', () => {

@@ -16,7 +16,7 @@ function rules(source: string): string {
 
 const page = (project: Project) =>
   html.files(project, {
-    fonts: { files: [] },
+    fonts: { files: [], standIns: [] },
     script: 'var hovrinPage;',
     pieces: new Map([['dragging', '']]),
   });
@@ -159,7 +159,7 @@ describe('the page', () => {
       italic: false,
     }));
     const made = html.files(project, {
-      fonts: { files: fonts },
+      fonts: { files: fonts, standIns: [] },
       script: '',
       pieces: new Map([['dragging', '']]),
     });
@@ -182,7 +182,11 @@ describe('the page', () => {
       file('hebrew', 'U+590-5FF,U+2010', weight),
     ]);
     const made = (project: Project) =>
-      html.files(project, { fonts: { files }, script: '', pieces: new Map([['dragging', '']]) });
+      html.files(project, {
+        fonts: { files, standIns: [] },
+        script: '',
+        pieces: new Map([['dragging', '']]),
+      });
     const greek = projectOf('<screen name="s"><text weight="600" text="{`Καλ` + 2}" /></screen>');
     expect(made(greek).fonts).toEqual(
       [400, 500, 600].flatMap((weight) =>
@@ -221,16 +225,18 @@ describe('a navigation', () => {
   });
 });
 
-it('icons that lists and what follows them may ask for travel with the page', () => {
-  const project = projectOf('<screen name="s" />');
-  const { icons } = programOf({
+it('icons that lists and what follows them may ask for travel with the page, each drawn once', () => {
+  const project = projectOf('<screen name="s"><icon icon="bed" /><icon icon="bed" /></screen>');
+  const { files } = page({
     ...project,
     state: [
       { name: 'gear', type: 'list', initial: [{ sign: 'bed' }] },
       { name: 'sign', type: 'text', initial: '', computed: "gear.length > 3 ? 'moon' : 'no-such-icon'" },
     ],
   });
-  expect(Object.keys(icons).sort()).toEqual(['bed', 'moon']);
+  const html = files.get('index.html')!;
+  expect([...html.matchAll(/<symbol id="([^"]+)"/g)].map(([, id]) => id)).toEqual(['icon-bed', 'icon-moon']);
+  expect(html.match(/<use href="#icon-bed"\/>/g)).toHaveLength(2);
 });
 
 describe('the program at the end of the script', () => {

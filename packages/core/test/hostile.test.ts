@@ -175,7 +175,7 @@ describe('texts in a page', () => {
 
   it('stay texts in its HTML, its script and its links', () => {
     const files = exporterNamed('html')!.files(project, {
-      fonts: { files: [] },
+      fonts: { files: [], standIns: [] },
       script: 'var hovrinPage;',
       pieces: new Map([['dragging', '']]),
     }).files;

@@ -151,7 +151,7 @@ export class Binder {
         const turned = children.map((child) => withTurn(child, values.get(tabindex)));
         const rows = manner.rows?.(values);
         const focused = rows && focusedIn(element);
-        replaceInside(element, binding.part, { ...made, children: turned }, this.program.icons);
+        replaceInside(element, binding.part, { ...made, children: turned });
         if (rows) {
           const table = element as TableElement;
           table.shownRows = rows;

@@ -1,10 +1,9 @@
 /** Elements made while the page runs: parts that are made anew, and copies of what a repeat holds. */
-import type { MadeAnew, PageElement, Shape } from '@hovrin/core/runtime';
+import { type MadeAnew, type PageElement, symbolId } from '@hovrin/core/runtime';
 
-const svgTags = new Set(['svg', 'path', 'circle', 'rect', 'line', 'ellipse', 'polyline', 'polygon']);
-type Icons = Readonly<Record<string, readonly Shape[]>>;
+const svgTags = new Set(['svg', 'use', 'path', 'circle', 'rect', 'line', 'ellipse', 'polyline', 'polygon']);
 
-function make(element: PageElement, icons: Icons): Element {
+function make(element: PageElement): Element {
   const made = svgTags.has(element.tag)
     ? document.createElementNS('http://www.w3.org/2000/svg', element.tag)
     : document.createElement(element.tag);
@@ -15,9 +14,10 @@ function make(element: PageElement, icons: Icons): Element {
     else if (value !== false && (value !== '' || name === 'value'))
       made.setAttribute(name, value === true ? '' : String(value));
   if (element.text !== undefined) made.textContent = element.text;
-  for (const [tag, attributes] of icons[element.icon ?? ''] ?? [])
-    made.append(make({ tag, attributes }, icons));
-  for (const child of element.children ?? []) if (typeof child !== 'number') made.append(make(child, icons));
+  // All icons that the page may ask for are symbols on it.
+  if (element.icon) made.append(make({ tag: 'use', attributes: { href: `#${symbolId(element.icon)}` } }));
+  for (const child of element.children ?? [])
+    if (typeof child !== 'number' && !('child' in child)) made.append(make(child));
   return made;
 }
 
@@ -30,11 +30,10 @@ export function replaceInside(
   element: HTMLElement,
   part: string | undefined,
   { children, label }: MadeAnew,
-  icons: Icons,
 ): void {
   const target = part === undefined ? element : element.querySelector(`.${part}`);
   if (label !== undefined) target?.setAttribute('aria-label', label);
-  target?.replaceChildren(...children.map((child) => make(child, icons)));
+  target?.replaceChildren(...children.map(make));
 }
 
 const naming = ['id', 'for', 'name', 'aria-labelledby', 'aria-describedby', 'aria-controls', 'popovertarget'];

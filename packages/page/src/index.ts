@@ -27,6 +27,7 @@ import { handlerNamed } from './handlers.ts';
 import { keepValue, keptValue } from './kept.ts';
 import { keepMessage, showMessage } from './messages.ts';
 import type { Piece } from './pieces/piece.ts';
+import { followScrollers, scrollScreen } from './scrolling.ts';
 import { see } from './seen.ts';
 import { fetchRows, takeRows } from './stored-rows.ts';
 import { startTables } from './tables.ts';
@@ -216,6 +217,7 @@ class Page implements Acting {
       },
       quietly,
     );
+    followScrollers(element);
     const bound = this.#bindScreen(screen, element);
     if (!quietly) element.dispatchEvent(new Event('hovrin-enter'));
     this.#tellDialogs();
@@ -326,12 +328,13 @@ class Page implements Acting {
     this.#current = element;
     document.title = screen.title;
     markPlace(element, screen.name);
+    followScrollers(element);
     const find = finderIn([element], '');
     // What was entered while the script was still on its way counts.
     if (first) this.#binder.takeEntered(screen, find);
     this.#bindings = this.#bindScreen(screen, element);
     if (moved) {
-      window.scrollTo(0, scrolled);
+      scrollScreen(scrolled);
       if (!heard) focusHeading(element);
     }
     tell({ type: 'hovrin-screen', text: screen.name });

@@ -3,6 +3,8 @@
  * with an address; a dialog is one without, so that Back closes it. Each entry of a screen keeps how far it was scrolled.
  */
 
+import { scrolled } from './scrolling.ts';
+
 /** What the history keeps with an entry. */
 interface Entry {
   /** Its number in this visit; 0: the page was opened with it. */
@@ -51,7 +53,7 @@ export class Ways {
 
   /** The address has changed; the screen of the entry before is still shown. @returns how far the new one is scrolled. */
   come(): number {
-    this.#scrolled.set(this.#at, window.scrollY);
+    this.#scrolled.set(this.#at, scrolled());
     const known = this.#entry;
     this.#at = known?.at ?? this.#at + 1;
     if (known) return this.#scrolled.get(this.#at) ?? 0;

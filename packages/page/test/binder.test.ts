@@ -15,7 +15,7 @@ beforeAll(() => {
 function begin(source: string, state: readonly StateVariable[]) {
   const project = projectWith(state, source);
   const { files } = exporterNamed('html')!.files(project, {
-    fonts: { files: [] },
+    fonts: { files: [], standIns: [] },
     script: '',
     pieces: new Map([['dragging', '']]),
   });

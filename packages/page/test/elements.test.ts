@@ -5,35 +5,31 @@ import { one, shown } from './page.ts';
 
 it('a part has what it is given, and nothing of what it had', () => {
   const element = shown('<div><span class="part-menu"><b>old</b></span><i>stays</i></div>');
-  replaceInside(
-    element,
-    'part-menu',
-    {
-      label: 'Menu',
-      children: [
-        {
-          tag: 'button',
-          classes: ['a', 'b'],
-          attributes: { disabled: true, hidden: false, value: '' },
-          text: '<b>',
-        },
-        { tag: 'svg', icon: 'bed' },
-        { tag: 'p', children: [0, { tag: 'em', text: 'x' }] },
-      ],
-    },
-    { bed: [['path', { d: 'M0 0' }]] },
-  );
+  replaceInside(element, 'part-menu', {
+    label: 'Menu',
+    children: [
+      {
+        tag: 'button',
+        classes: ['a', 'b'],
+        attributes: { disabled: true, hidden: false, value: '' },
+        text: '<b>',
+      },
+      { tag: 'svg', icon: 'bed' },
+      { tag: 'p', children: [0, { tag: 'em', text: 'x' }] },
+    ],
+  });
   expect(one('.part-menu').getAttribute('aria-label')).toBe('Menu');
   expect(one('.part-menu').innerHTML).toBe(
-    '<button class="a b" disabled="" value="">&lt;b&gt;</button><svg><path d="M0 0"></path></svg><p><em>x</em></p>',
+    '<button class="a b" disabled="" value="">&lt;b&gt;</button><svg><use href="#icon-bed"></use></svg><p><em>x</em></p>',
   );
   expect(one('svg').namespaceURI).toBe('http://www.w3.org/2000/svg');
+  expect(one('use').namespaceURI).toBe('http://www.w3.org/2000/svg');
   expect(one('i').textContent).toBe('stays');
 });
 
 it('without a part all that is inside is made anew', () => {
   const element = shown('<div><b>old</b></div>');
-  replaceInside(element, undefined, { children: [] }, {});
+  replaceInside(element, undefined, { children: [] });
   expect(element.childElementCount).toBe(0);
   expect(element.hasAttribute('aria-label')).toBe(false);
 });

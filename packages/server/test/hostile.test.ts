@@ -137,7 +137,7 @@ describe('a step that is refused', () => {
 it('whatever is accepted can be printed, read back, duplicated and handed over', async () => {
   const { filesOf, readFiles } = await import('@hovrin/files');
   const { exporterNamed } = await import('@hovrin/core');
-  const parts = { fonts: { files: [] } as never, script: '', pieces: new Map([['dragging', '']]) };
+  const parts = { fonts: { files: [], standIns: [] }, script: '', pieces: new Map([['dragging', '']]) };
   const name = fc.constantFrom('a', 'b', 'Screen1', 'class', '1', 'constructor', 'late');
   const text = fc.oneof(
     fc.string({ unit: 'binary', maxLength: 12 }),

@@ -23,9 +23,9 @@ type Sought = Pick<Finding, 'check' | 'severity' | 'control' | 'other' | 'where'
  */
 export function fixesOf(view: ScreenView, project: Project, screen: Control, finding: Sought): Fix[] {
   const found = locate(project, finding.control);
-  if (!found?.parent) return [];
+  if (!found) return [];
   const mends = triedBy(view, screen, finding);
-  return proposals(project, screen, found.control, found.parent, finding)
+  return proposals(project, screen, found.control, found.parent ?? found.control, finding)
     .filter(({ steps }) => {
       const applied = applySteps(project, steps);
       return applied.ok && mends(applied.project);

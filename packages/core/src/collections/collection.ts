@@ -69,8 +69,6 @@ export interface Collection<E extends object = object> {
    * @param of the id of the collection that the entity is in. @returns the same object where it does not name it.
    */
   inEntity?<T extends object>(of: string, entity: T, from: string, to: string): T;
-  /** What a project says of itself, with another key: the screen that opens first. */
-  inProject?(project: Project, from: string, to: string): Project;
   /** Attributes that name an entity. */
   uses(project: Project, key: string): readonly Use[];
   /** What names an entity cannot be read without it: it does not go before they do. */

@@ -7,17 +7,17 @@ import type { Project } from '../document/types.ts';
 import { controlProblem } from '../meaning/validate.ts';
 import { collectionFault, collections, listedCollections } from './catalogue.ts';
 import { formatProblem } from './migrations.ts';
+import { projectValues, readProjectValues } from './project-values.ts';
 
-const ownFields = ['format', 'name', 'start'];
+const ownFields = ['format', ...projectValues.map(({ key }) => key)];
 
 /** What is wrong with a whole project of the newest format; undefined where nothing is. */
 export function projectProblem(value: unknown): string | undefined {
   if (!isRecord(value)) return 'This is not a project.';
   const format = formatProblem(value.format);
   if (format) return format;
-  if (typeof value.name !== 'string') return 'The project has no name.';
-  if (value.start !== undefined && typeof value.start !== 'string')
-    return 'The start is the name of a screen.';
+  const { problem: ownProblem } = readProjectValues(value);
+  if (ownProblem) return ownProblem.message;
   const known = [...ownFields, ...collections().map(({ id }) => id)];
   const strange = Object.keys(value).find((key) => !known.includes(key));
   if (strange !== undefined)

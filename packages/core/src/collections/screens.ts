@@ -50,7 +50,6 @@ export const screens: Collection<Control> = {
   inAttribute,
   inEntity: (of, entity, from, to) =>
     of === 'state' && (entity as Partial<StateVariable>).screen === from ? { ...entity, screen: to } : entity,
-  inProject: (project, from, to) => (project.start === from ? { ...project, start: to } : project),
   uses: (project: Project, name) =>
     project.screens.flatMap((screen) =>
       [...walk(screen)].flatMap((control) =>

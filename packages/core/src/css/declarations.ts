@@ -58,6 +58,7 @@ import {
   wrap,
 } from '../kinds/properties.ts';
 import { edgeOf } from '../kinds/screen-bars.ts';
+import { familyList } from '../text/fonts.ts';
 import type { Align, Fraction, Justify, Limit, Sides, Size } from '../values/css.ts';
 import { colourCss as colour } from '../values/theme.ts';
 import { trackListCss } from '../values/track-list.ts';
@@ -184,7 +185,7 @@ function textLook(css: Css, values: Values): void {
     const value = values.own(key);
     if (value !== undefined) css.set(name, text(value));
   };
-  say(font, 'font-family', (value) => `"${value}"`);
+  say(font, 'font-family', familyList);
   say(textSize, 'font-size', (value) =>
     typeof value === 'number'
       ? rem(value)

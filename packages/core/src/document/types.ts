@@ -139,6 +139,12 @@ export interface Project {
   readonly name: string;
   /** Name of the screen that opens first; absent: the first screen. */
   readonly start?: string;
+  /** The language of its words, a tag of BCP 47; absent: English. */
+  readonly language?: string;
+  /** One or two sentences for search engines and those who share its address. */
+  readonly description?: string;
+  /** The picture that stands for its page in tabs and on home screens, by file name; absent: the first letter of its name. */
+  readonly icon?: string;
   readonly bands: readonly Band[];
   readonly state: readonly StateVariable[];
   readonly assets: readonly Asset[];

@@ -13,6 +13,7 @@ import type { Scope } from '../expression/evaluate.ts';
 import { asText } from '../expression/evaluate.ts';
 import { unescapeBraces } from '../expression/template.ts';
 import { iconShapes } from '../icons/icon-set.ts';
+import { symbolId } from '../icons/symbol-id.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import type { Kind, PageElement } from '../kinds/kind.ts';
 import { longList, mostItems, writtenOfLong } from '../kinds/repeat.ts';
@@ -20,6 +21,8 @@ import { tabindex, withTurn } from '../kinds/tabindex.ts';
 import { itemName } from '../layout/screen-layout.ts';
 import { entryOf, itemAt } from '../sure.ts';
 import { screenClass } from './class-names.ts';
+import { withoutEmptyParts } from './empty-parts.ts';
+import { asPairs, asSection, asTag } from './meant.ts';
 import { pictureAddress } from './picture-address.ts';
 
 /** An element of a page. */
@@ -42,6 +45,7 @@ const mayBeEmpty = new Set([
   'data-cargo',
   'data-carries',
   'data-takes',
+  'data-scrolls',
 ]);
 
 /** What the elements of a screen are made with. */
@@ -88,7 +92,7 @@ type Attributes = NonNullable<PageElement['attributes']>;
 type Around = NonNullable<PageElement['copies']>['around'];
 
 /** Attributes that are set: no flag that is off, nothing empty that says nothing then. */
-const setAttributes = (attributes: Attributes): TreeElement['attributes'] =>
+export const setAttributes = (attributes: Attributes): TreeElement['attributes'] =>
   Object.entries(attributes).flatMap(([name, value]) => {
     if (value === false || (value === '' && !mayBeEmpty.has(name))) return [];
     return [[name, value === true ? true : String(value)] as const];
@@ -98,8 +102,11 @@ const setAttributes = (attributes: Attributes): TreeElement['attributes'] =>
 const ownAttributes = ({ classes, attributes }: PageElement): TreeElement['attributes'] =>
   setAttributes({ ...(classes ? { class: classes.join(' ') } : {}), ...attributes });
 
-const shapeElements = (icon: string): TreeElement[] =>
-  iconShapes(icon).map(([tag, attributes]) => ({ tag, attributes: setAttributes(attributes), inside: [] }));
+/** What an `svg` of an icon shows: the page's symbol of it (SVG 2 §5.6, `use`). Nothing where there is no such icon. */
+const symbolUsed = (icon: string): TreeElement[] =>
+  iconShapes(icon).length === 0
+    ? []
+    : [{ tag: 'use', attributes: setAttributes({ href: `#${symbolId(icon)}` }), inside: [] }];
 
 /** The element of a screen, with all that is in it. */
 export function elementTree(screen: Control, elements: Elements): TreeElement {
@@ -109,12 +116,8 @@ export function elementTree(screen: Control, elements: Elements): TreeElement {
   });
 }
 
-/**
- * One item of a list (HTML §4.4.8, the `li` element), where it is a box that is nothing else: what is pressed, or is a part of
- * something larger, stays what it is.
- */
-const asListItem = (made: TreeElement): TreeElement =>
-  made.tag === 'div' && made.attributes.every(([name]) => name !== 'role') ? { ...made, tag: 'li' } : made;
+/** One item of a list (HTML §4.4.8, the `li` element). */
+const asListItem = (made: TreeElement): TreeElement => asTag(made, 'li');
 
 /** Whether what a control repeats are items of a list, by the pattern that stands in front of them. */
 function holdsListItems(inside: TreeElement['inside']): boolean {
@@ -146,10 +149,8 @@ class ScreenElements {
     const name = entryOf(this.names, at.id);
     const values = valuesOf(at, kind, { ...this.elements.circumstances, scope: spot.scope });
     const fullName = itemName(name, spot.items);
-    const element = withTurn(
-      kind.element(values, at.children, `${this.screen.name ?? ''}-${fullName}`),
-      values.get(tabindex),
-    );
+    const written = kind.element(values, at.children, `${this.screen.name ?? ''}-${fullName}`);
+    const element = withTurn(withoutEmptyParts(written, at, kind), values.get(tabindex));
     const style = this.elements.styleOf(at, parent, spot.scope);
     const tag = spot.inForm && element.tag === 'form' ? 'div' : element.tag;
     const within = { ...spot, inForm: spot.inForm === true || tag === 'form' };
@@ -161,8 +162,9 @@ class ScreenElements {
       },
     );
     const isList = tag === 'div' && holdsListItems(inside.inside);
-    return {
-      tag: isList ? 'ul' : tag,
+    const pairs = tag === 'dl' ? asPairs(inside.inside) : undefined;
+    const made: TreeElement = {
+      tag: isList ? 'ul' : tag === 'dl' && !pairs ? 'div' : tag,
       attributes: setAttributes({
         class: [`k-${kind.name}`, ...(element.classes ?? []), this.classOf(at, name)].join(' '),
         'data-name': fullName,
@@ -175,7 +177,9 @@ class ScreenElements {
         ...this.pictures(kind, values),
       }),
       ...inside,
+      ...(pairs ? { inside: pairs } : {}),
     };
+    return kind.container && !kind.root ? asSection(made) : made;
   }
 
   /** The class that a control's own rules go by. */
@@ -206,12 +210,12 @@ class ScreenElements {
     of: { child: (index: number) => TreeElement; copies: (around: Around) => TreeElement[] },
   ): Pick<TreeElement, 'inside' | 'oneLine'> {
     if (element.text !== undefined) return { inside: element.text };
-    if (element.icon !== undefined) return { inside: shapeElements(element.icon), oneLine: true };
-    const children = (element.children ?? []).map((entry) =>
-      typeof entry === 'number'
-        ? of.child(entry)
-        : { tag: entry.tag, attributes: ownAttributes(entry), ...this.inside(entry, of) },
-    );
+    if (element.icon !== undefined) return { inside: symbolUsed(element.icon), oneLine: true };
+    const children = (element.children ?? []).map((entry) => {
+      if (typeof entry === 'number') return of.child(entry);
+      if ('child' in entry) return asTag(of.child(entry.child), entry.tag);
+      return { tag: entry.tag, attributes: ownAttributes(entry), ...this.inside(entry, of) };
+    });
     return { inside: element.copies ? [...children, ...of.copies(element.copies.around)] : children };
   }
 

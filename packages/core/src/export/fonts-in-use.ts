@@ -8,7 +8,7 @@ import { group } from 'd3-array';
 import { defaultText } from '../cascade/cascade.ts';
 import { themeOf } from '../cascade/project-theme.ts';
 import { walk } from '../document/tree.ts';
-import { inForce, type Project } from '../document/types.ts';
+import { type Control, inForce, type Project } from '../document/types.ts';
 import { hasExpression } from '../expression/template.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import { font, weight } from '../kinds/properties.ts';
@@ -47,6 +47,7 @@ function facesOf(project: Project): (face: Face) => boolean {
   return (face) => families.has(face.family) && weights.has(String(face.weight)) && (italic || !face.italic);
 }
 
+const plainLetter = 0x41;
 /** Characters of which each of the Latin sets holds one. */
 const latin = 'A\u0100';
 
@@ -71,5 +72,19 @@ export function fontsInUse(project: Project, manifest: FontManifest, words: read
       const file = files.find((each) => covers(each, code));
       if (file) used.add(file);
     }
-  return { files: manifest.files.filter((file) => used.has(file)) };
+  const files = manifest.files.filter((file) => used.has(file));
+  return {
+    files,
+    standIns: manifest.standIns.filter(({ family, weights }) =>
+      files.some((file) => file.family === family && weights.includes(file.weight)),
+    ),
+  };
 }
+
+/** The files that a screen's plain letters are in, by name, with their ending. */
+export const fontsToBegin = (project: Project, screen: Control, manifest: FontManifest): string[] =>
+  fontsInUse({ ...project, screens: [screen] }, manifest, [])
+    .files.filter(({ unicodeRange }) =>
+      parseUnicodeRange(unicodeRange).some(([from, to]) => from <= plainLetter && plainLetter <= to),
+    )
+    .map(({ file }) => `${file}.woff2`);

@@ -6,7 +6,7 @@ const voidTags = new Set(['img', 'input', 'hr']);
 
 export const escapeText = (text: string): string =>
   text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;');
-const escapeAttribute = (text: string): string =>
+export const escapeAttribute = (text: string): string =>
   escapeText(text).replaceAll('"', '&quot;').replaceAll('\n', '&#10;');
 
 const attributesText = (attributes: TreeElement['attributes']): string =>

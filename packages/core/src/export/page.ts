@@ -18,17 +18,20 @@ import { arrangementNow, arrangementOf, mannerOf } from '../kinds/manner.ts';
 import { contextOf } from '../meaning/property-text.ts';
 import type { Program } from '../runtime/program.ts';
 import { entryOf } from '../sure.ts';
-import { fontFaceRules } from '../text/fonts.ts';
+import { fontFaceRules, standInRules } from '../text/fonts.ts';
 import { classOf } from './class-names.ts';
 import { type Elements, elementTree, type TreeElement } from './element-tree.ts';
 import type { Exported, Exporter, ExportParts } from './exporter.ts';
 import { type FirstValues, firstValueRules, withFirstValues } from './first-values.ts';
-import { fontsInUse } from './fonts-in-use.ts';
-import { escapeText, htmlOf } from './html.ts';
+import { fontsInUse, fontsToBegin } from './fonts-in-use.ts';
+import { headText } from './head.ts';
+import { escapeAttribute, htmlOf } from './html.ts';
+import { iconSymbols } from './icon-symbols.ts';
 import { callsOwnCode, firstOwnCode, ownCodeFile, typesText } from './own-code.ts';
+import { iconFile } from './page-icon.ts';
 import { pieceNames, pieces } from './pieces.ts';
-import { headersText, policyOf } from './policy.ts';
-import { addressOf, programOf, styleTemplates, titleOf } from './program.ts';
+import { headersText } from './policy.ts';
+import { addressOf, iconsAskedFor, programOf, styleTemplates } from './program.ts';
 import { stylesheet } from './stylesheet.ts';
 
 /** Inline style for what is bound, at the values that a scope has. */
@@ -113,6 +116,7 @@ export const html: Exporter = {
     ['fonts.css', 'The fonts, each with the characters that it is for'],
     ['script.js', 'State, bindings and events; no layout'],
     ['fonts/, assets/', 'The fonts in use and the pictures'],
+    ['icon.svg', 'What stands for the page in tabs, where no picture was chosen for that'],
     [
       'handlers.js, hovrin.d.ts',
       'Where events call code of your own: a file to begin with, yours to keep, and its types',
@@ -166,20 +170,13 @@ function exported(project: Project, parts: ExportParts): Exported {
     return { element, rules: firstValueRules(classOf(addressOf(screen)), found) };
   });
   const ownCode = callsOwnCode(project);
+  const elementsOfPage = screens.map(({ element }) => element);
+  const symbols = iconSymbols(elementsOfPage, iconsAskedFor(project));
   const html = `<!doctype html>
-<html lang="en"${parts.rightToLeft ? ' dir="rtl"' : ''}>
-  <head>
-    <meta charset="utf-8">
-    <meta http-equiv="Content-Security-Policy" content="${policyOf(project)}">
-    <meta name="viewport" content="width=device-width, initial-scale=1, viewport-fit=cover">
-    <title>${escapeText(start ? titleOf(start) : project.name)}</title>
-    <link rel="icon" href="data:,">
-    <link rel="stylesheet" href="fonts.css">
-    <link rel="stylesheet" href="style.css">
-    ${ownCode ? `<script src="${ownCodeFile}" defer></script>\n    ` : ''}<script src="script.js" defer></script>
-  </head>
+<html lang="${escapeAttribute(project.language ?? 'en')}"${parts.rightToLeft ? ' dir="rtl"' : ''}>
+${headText(project, ownCode ? [ownCodeFile, 'script.js'] : ['script.js'])}
   <body>
-${screens.map(({ element }) => `${htmlOf(element, '    ')}\n`).join('')}  </body>
+${[...elementsOfPage, ...(symbols ? [symbols] : [])].map((element) => `${htmlOf(element, '    ')}\n`).join('')}  </body>
 </html>
 `;
   const program = programOf(project);
@@ -193,9 +190,10 @@ ${screens.map(({ element }) => `${htmlOf(element, '    ')}\n`).join('')}  </body
   return {
     files: new Map([
       ...texts,
-      ['fonts.css', fontFaceRules(fonts, 'fonts/', () => true)],
+      ['fonts.css', fontFaceRules(fonts, 'fonts/', () => true, 'swap') + standInRules(fonts.standIns)],
       ['style.css', [stylesheet(project), ...screens.flatMap(({ rules }) => rules || [])].join('\n')],
-      ['headers.txt', headersText(project)],
+      ['headers.txt', headersText(project, start ? fontsToBegin(project, start, parts.fonts) : [])],
+      ...iconFile(project),
       ...(ownCode ? [['hovrin.d.ts', typesText(project)] as const] : []),
     ]),
     own: new Map(ownCode ? [[ownCodeFile, firstOwnCode(project)]] : []),

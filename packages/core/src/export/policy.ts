@@ -16,10 +16,16 @@ export const policyOf = (project: Project): string =>
     "form-action 'self'",
   ].join('; ');
 
-/** The headers that a server is to send with the page: the policy, and what a `meta` element cannot say. */
+/**
+ * The headers that a server is to send with the page: the policy, and what its elements cannot say.
+ *
+ * @param early files of fonts that the page begins with. From a server they come beside the page (HTML §4.6.7.19, preload);
+ *   an element that asks for them would fail where the page is opened from disk.
+ */
 export const headersText = (
   project: Project,
+  early: readonly string[],
 ): string => `Content-Security-Policy: ${policyOf(project)}; frame-ancestors 'self'
 X-Content-Type-Options: nosniff
 Referrer-Policy: same-origin
-`;
+${early.map((file) => `Link: <fonts/${file}>; rel=preload; as=font; type=font/woff2; crossorigin\n`).join('')}`;

@@ -30,7 +30,6 @@ import {
 import { checkComputed } from '../expression/computed.ts';
 import { hasExpression, unescapeBraces } from '../expression/template.ts';
 import { mayReadView } from '../expression/view-names.ts';
-import type { Shape } from '../icons/icon-set.ts';
 import { iconSet } from '../icons/icon-set.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import type { Kind, Property } from '../kinds/kind.ts';
@@ -79,7 +78,6 @@ export function programOf(project: Project): Program {
         pictureAddress(asset.name, project.assets, around.conditions.theme),
       ]),
     ),
-    icons: iconsAskedFor(project),
     screens: project.screens.map((screen) => screenProgram(screen, around)),
     ...(readsView(project) ? { bands: project.bands.map(({ name, from }) => ({ name, from })) } : {}),
   };
@@ -259,9 +257,8 @@ const typesOf = (kind: Kind, templates: Readonly<Record<string, Template>>): Rec
     kind.properties.flatMap(({ name, type }) => (Object.hasOwn(templates, name) ? [[name, type.name]] : [])),
   );
 
-/** Icons that may be asked for while the page runs: all that are named in expressions, or in initial values. */
-function iconsAskedFor(project: Project): Record<string, readonly Shape[]> {
-  const found: Record<string, readonly Shape[]> = {};
+/** Names of the icons that may be asked for while the page runs: all that stand in expressions, or in initial values. */
+export function iconsAskedFor(project: Project): string[] {
   const words = new Set(
     project.state.flatMap(({ initial, computed = '' }) =>
       [...`${JSON.stringify(initial)} ${computed}`.matchAll(/["'`]([a-z\d-]+)["'`]/g)].map(
@@ -276,11 +273,7 @@ function iconsAskedFor(project: Project): Record<string, readonly Shape[]> {
         if (hasExpression(text) || text.includes('='))
           for (const [, word = ''] of text.matchAll(/["'`]([a-z\d-]+)["'`]/g)) words.add(word);
       }
-  for (const word of words) {
-    const shapes = iconSet().get(word);
-    if (shapes) found[word] = shapes;
-  }
-  return found;
+  return [...words].filter((word) => iconSet().has(word));
 }
 
 function bindControl(

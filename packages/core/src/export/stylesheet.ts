@@ -18,6 +18,7 @@ import { type Band, type Control, isDialog, type Project } from '../document/typ
 import { kindOf, kinds } from '../kinds/catalogue.ts';
 import { arrangementOf, mannerOf } from '../kinds/manner.ts';
 import { entryOf } from '../sure.ts';
+import { familyList } from '../text/fonts.ts';
 import { lineHeightCss } from '../text/units.ts';
 import { colourRoles, type Theme } from '../values/theme.ts';
 import { selectorsIn } from './class-names.ts';
@@ -97,6 +98,10 @@ ${hinged ? hingeRules : ''}${messageRules(theme)}${project.screens.length > 1 ? 
     line-height: ${lineHeightCss};
   }
 
+  dl {
+    margin: 0;
+  }
+
   html {
     -webkit-text-size-adjust: 100%;
     text-size-adjust: 100%;
@@ -106,7 +111,7 @@ ${hinged ? hingeRules : ''}${messageRules(theme)}${project.screens.length > 1 ? 
     margin: 0;
     padding: var(--safe-top) var(--safe-right) var(--safe-bottom) var(--safe-left);
     background: var(--page);
-    font-family: "${theme.family}", sans-serif;
+    font-family: ${familyList(theme.family)}, sans-serif;
     --line-height: ${theme.lineHeight};
     font-synthesis: none;
     color: var(--ink);
@@ -173,6 +178,10 @@ const carryRules = `
 `;
 
 const screenRules = `
+/* Symbols that icons refer to. */
+.page-icons {
+  display: none;
+}
 /* One screen is seen: the one that the address names, or has the part that it names; the first without an address. */
 .k-screen[hidden]:not(:target, :has(:target)),
 body:has(> .k-screen[hidden]:target, > .k-screen[hidden] :target) > .k-screen:not([hidden]) {

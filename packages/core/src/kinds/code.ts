@@ -1,5 +1,6 @@
 /** Words that keep their shape: code, long numbers. They scroll sideways where they are too long. */
 import { familyType, textSizeType } from '../property-types/index.ts';
+import { familyList } from '../text/fonts.ts';
 import type { Kind } from './kind.ts';
 import { boxLook, padding, placing, preset, sizing, textLook, words } from './properties.ts';
 import { tabindex } from './tabindex.ts';
@@ -60,7 +61,7 @@ export const code: Kind = {
   },
   element: (values) => ({
     tag: 'div',
-    attributes: { tabindex: '0' },
+    attributes: { 'data-scrolls': '' },
     children: [
       {
         tag: 'div',
@@ -74,7 +75,7 @@ export const code: Kind = {
   border-radius: ${theme.corner}px;
   overflow: auto hidden;
   background: var(--tint);
-  font-family: "JetBrains Mono";
+  font-family: ${familyList('JetBrains Mono')};
   font-size: ${size / 16}rem;
 }
 .k-code > .part-line {

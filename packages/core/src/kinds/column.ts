@@ -3,6 +3,7 @@ import { arrangedContent, arrangingAlong, likeManner } from './arrangement.ts';
 import { carried, takingEvents } from './carrying.ts';
 import { shownEvents } from './events.ts';
 import type { Kind, Manner } from './kind.ts';
+import { containerElement, pairs } from './pairs.ts';
 
 export const manner: Manner = likeManner;
 
@@ -15,11 +16,11 @@ export const column: Kind = {
   findBy: ['vertical', 'stack', 'below', 'card', 'align'],
   container: true,
   manner,
-  properties: [...arrangingAlong('column'), ...carried],
+  properties: [...arrangingAlong('column'), pairs, ...carried],
   events: [...shownEvents, ...takingEvents],
   starter: { gap: '12' },
   inside: (values) => ({ content: arrangedContent(values) }),
-  element: () => ({ tag: 'div' }),
+  element: containerElement,
   css: () => `.k-column {
   display: flex;
   flex-direction: column;

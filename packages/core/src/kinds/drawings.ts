@@ -14,8 +14,11 @@ export const dot: Drawing = {
   shapes: [['circle', { cx: 8, cy: 8, r: 4, fill: 'currentColor' }]],
   place: 'middle',
 };
-/** What signs inside fields are drawn in: quieter than the words. */
-export const signColour = '#5b655f';
+/**
+ * What signs inside fields are drawn in: quieter than the words, and 3:1 from light and from dark sheets (WCAG 2.2, 1.4.11).
+ * A background picture cannot follow the colours of the page.
+ */
+export const signColour = '#7f8a83';
 const sign = (d: string): Drawing => ({
   size: [16, 16],
   shapes: [['path', { d, fill: 'none', stroke: signColour, 'stroke-width': 1.8 }]],
@@ -64,30 +67,21 @@ export function asBackground({ size, shapes }: Drawing, colour: string): string 
   return `url('data:image/svg+xml,${svg.replaceAll('currentColor', colour).replaceAll('#', '%23')}')`;
 }
 
+/** How the strokes of icons are drawn. */
+export const iconStrokes = {
+  fill: 'none',
+  stroke: 'currentColor',
+  'stroke-width': 2,
+  'stroke-linecap': 'round',
+  'stroke-linejoin': 'round',
+} as const;
+
 /** An icon's strokes as a drawing. */
 export const iconDrawing = (shapes: readonly Shape[], place: Drawing['place'] = 'middle'): Drawing => ({
   size: [24, 24],
-  shapes: shapes.map(([tag, attributes]) => [
-    tag,
-    {
-      fill: 'none',
-      stroke: 'currentColor',
-      'stroke-width': 2,
-      'stroke-linecap': 'round',
-      'stroke-linejoin': 'round',
-      ...attributes,
-    },
-  ]),
+  shapes: shapes.map(([tag, attributes]) => [tag, { ...iconStrokes, ...attributes }]),
   place,
 });
 
 /** Attributes of an `svg` element that shows an icon. */
-export const iconAttributes = {
-  viewBox: '0 0 24 24',
-  fill: 'none',
-  stroke: 'currentColor',
-  'stroke-width': '2',
-  'stroke-linecap': 'round',
-  'stroke-linejoin': 'round',
-  'aria-hidden': 'true',
-} as const;
+export const iconAttributes = { 'aria-hidden': 'true' } as const;

@@ -66,7 +66,7 @@ export const gaugeElement = (
           attributes: { id: `${name}-label` },
           text: values.text(label),
         },
-        { tag: 'span', classes: ['part-value'], text: beside },
+        ...(beside === '' ? [] : [{ tag: 'span', classes: ['part-value'], text: beside }]),
       ],
     },
     bar,

@@ -3,6 +3,7 @@ import { arrangedContent, likeManner, likeProperty } from './arrangement.ts';
 import { carried, takingEvents } from './carrying.ts';
 import { shownEvents } from './events.ts';
 import type { Kind, Manner } from './kind.ts';
+import { containerElement, pairs } from './pairs.ts';
 import { boxLook, cellArranging, gridArranging, padding, placing, sizing, wrap } from './properties.ts';
 
 /** Gaps are those of rows and columns, too. */
@@ -30,12 +31,13 @@ export const grid: Kind = {
     ...cellArranging,
     wrap,
     ...boxLook(),
+    pairs,
     ...carried,
   ],
   events: [...shownEvents, ...takingEvents],
   starter: { columns: '1fr 1fr', gap: '12' },
   inside: (values) => ({ content: arrangedContent(values) }),
-  element: () => ({ tag: 'div' }),
+  element: containerElement,
   css: () => `.k-grid {
   display: grid;
   align-items: stretch;

@@ -37,6 +37,7 @@ export const heading: Kind = {
   glyph: 'heading',
   findBy: ['title', 'headline', 'section', 'h1', 'h2'],
   container: false,
+  heads: own.level,
   properties: [
     own.text,
     own.level,

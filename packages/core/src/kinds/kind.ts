@@ -198,6 +198,13 @@ export interface Inside {
   readonly style?: Partial<Box['style']>;
 }
 
+/** A child of a control that its parent gives a meaning: a `div` becomes an element of another tag. */
+export interface ChildAs {
+  /** Its index. */
+  readonly child: number;
+  readonly tag: string;
+}
+
 /** An element of an exported page. */
 export interface PageElement {
   readonly tag: string;
@@ -208,7 +215,7 @@ export interface PageElement {
   /** On an `svg`: the name of the icon whose shapes it has. */
   readonly icon?: string;
   /** A number stands for a child of the control, by its index. */
-  readonly children?: readonly (PageElement | number)[];
+  readonly children?: readonly (PageElement | number | ChildAs)[];
   /** What a control repeats stands behind its children: for each item all that the control has in it. */
   readonly copies?: { readonly around?: Pick<PageElement, 'tag' | 'classes' | 'attributes'> };
 }
@@ -309,6 +316,8 @@ export interface Kind {
    * (2.5.5), for what fingers aim at.
    */
   readonly target?: 'least' | 'ample';
+  /** It is a heading: the property that says of which level. */
+  readonly heads?: Property<number>;
   /** What is in it may be larger than it is, so nothing in it fills it. */
   readonly scrolls?: boolean;
   /** It may well go on across a fold of the screen, though it is pressed. */

@@ -123,19 +123,26 @@ export const checkCss = (theme: Theme): string => `.part-check {
   margin: ${((theme.textSize * theme.lineHeight - theme.checkSize) / 2 / 16).toFixed(4)}rem 0 0;
   border: 1px solid var(--quiet);
   border-radius: ${theme.corner}px;
-  background: var(--sheet) center / 75% no-repeat;
+  background: var(--sheet);
 }
 .part-check[type="radio"] {
   border-radius: 50%;
-  background-size: 100%;
 }
 .part-check:checked {
+  position: relative;
   border-color: var(--accent);
-  background-color: var(--accent);
-  background-image: ${asBackground(tick, theme.colours['on-accent'])};
+  background: var(--accent);
 }
-.part-check[type="radio"]:checked {
-  background-image: ${asBackground(dot, theme.colours['on-accent'])};
+.part-check:checked::before {
+  content: "";
+  position: absolute;
+  inset: 0;
+  background: var(--on-accent);
+  mask: ${asBackground(tick, '#000')} center / 75% no-repeat;
+}
+.part-check[type="radio"]:checked::before {
+  mask-image: ${asBackground(dot, '#000')};
+  mask-size: 100%;
 }
 @media (forced-colors: active) {
   .part-check:checked {

@@ -3,6 +3,7 @@ import { arrangedContent, arrangingAlong, likeManner } from './arrangement.ts';
 import { carried, takingEvents } from './carrying.ts';
 import { shownEvents } from './events.ts';
 import type { Kind, Manner } from './kind.ts';
+import { containerElement, pairs } from './pairs.ts';
 
 export const manner: Manner = likeManner;
 
@@ -15,11 +16,11 @@ export const row: Kind = {
   findBy: ['horizontal', 'side by side', 'line', 'align', 'toolbar', 'two columns'],
   container: true,
   manner,
-  properties: [...arrangingAlong('row'), ...carried],
+  properties: [...arrangingAlong('row'), pairs, ...carried],
   events: [...shownEvents, ...takingEvents],
   starter: { gap: '12' },
   inside: (values) => ({ content: arrangedContent(values) }),
-  element: () => ({ tag: 'div' }),
+  element: containerElement,
   css: () => `.k-row {
   display: flex;
 }`,

@@ -87,31 +87,50 @@ export const screen: Kind = {
       style: { firm: true, padding: noSides },
     };
   },
-  element(values, children) {
+  element(values, children, name) {
     // A dialog is a landmark itself.
-    const tag = values.flag(own.dialog) ? 'div' : 'main';
-    if (!hasBars(children)) return { tag };
+    const isDialog = values.flag(own.dialog);
+    const main = isDialog ? 'div' : 'main';
+    if (!hasBars(children)) return { tag: main };
     const { top, bottom, start, end, rest } = barsOf(children);
+    const body = `${name.slice(0, name.indexOf('-'))}-content`;
+    // One bar before the content and one behind it are landmarks (HTML §4.3.8, §4.3.9); in the others their navigation is.
+    const head = top[0] ?? start[0];
+    const foot = bottom[0];
+    const bar = (child: number) => {
+      const tag = child === head ? 'header' : child === foot ? 'footer' : undefined;
+      return tag === undefined || isDialog ? child : { child, tag };
+    };
     return {
-      tag,
+      tag: 'div',
       classes: ['has-bars'],
       children: [
-        ...top,
+        ...(isDialog
+          ? []
+          : [
+              {
+                tag: 'a',
+                classes: ['part-skip'],
+                attributes: { href: `#${encodeURIComponent(body)}` },
+                text: 'Skip to content',
+              },
+            ]),
+        ...top.map(bar),
         {
           tag: 'div',
           classes: ['part-middle'],
           children: [
-            ...start,
+            ...start.map(bar),
             {
-              tag: 'div',
+              tag: main,
               classes: ['part-body'],
-              attributes: { tabindex: '0' },
+              attributes: { 'data-scrolls': '', ...(isDialog ? {} : { id: body }) },
               children: [{ tag: 'div', classes: ['part-content'], children: rest }],
             },
-            ...end.toReversed(),
+            ...end.toReversed().map(bar),
           ],
         },
-        ...bottom.toReversed(),
+        ...bottom.toReversed().map(bar),
       ],
     };
   },
@@ -125,7 +144,7 @@ export const screen: Kind = {
           },
         ]
       : [],
-  css: () => `.k-screen {
+  css: (theme) => `.k-screen {
   display: flex;
   flex-direction: column;
   min-height: var(--screen-height);
@@ -133,6 +152,24 @@ export const screen: Kind = {
 }
 .k-screen.has-bars {
   height: var(--screen-height);
+}
+.k-screen > .part-skip {
+  position: absolute;
+  z-index: 1;
+  inset-block-start: calc(8px + var(--safe-top));
+  inset-inline-start: calc(8px + var(--safe-left));
+  padding: 8px 12px;
+  border-radius: ${theme.corner}px;
+  background: var(--ink);
+  color: var(--page);
+}
+.k-screen > .part-skip:not(:focus) {
+  width: 1px;
+  height: 1px;
+  padding: 0;
+  overflow: hidden;
+  clip-path: inset(50%);
+  white-space: nowrap;
 }
 .k-screen > .part-middle {
   display: flex;

@@ -70,7 +70,7 @@ export const scroll: Kind = {
   },
   element: (_, children) => ({
     tag: 'div',
-    attributes: { tabindex: '0' },
+    attributes: { 'data-scrolls': '' },
     children: [{ tag: 'div', classes: ['part-content'], children: children.map((_, index) => index) }],
   }),
   parts: () => [{ selector: '> .part-content', properties: arranging.map(({ name }) => name) }],

@@ -21,15 +21,18 @@ const focusable = new Set(['button', 'input', 'select', 'textarea', 'a']);
 /** Gives the elements of a control that take the focus their turn; all of one control have the same. */
 export function withTurn(element: PageElement, turn: number | undefined): PageElement {
   if (turn === undefined) return element;
-  const own = element.attributes?.tabindex;
-  const takes = own === undefined ? focusable.has(element.tag) : own === '0';
+  const { 'data-scrolls': scrolls, ...attributes } = element.attributes ?? {};
+  const takes =
+    attributes.tabindex === undefined
+      ? focusable.has(element.tag) || scrolls !== undefined
+      : attributes.tabindex === '0';
   return {
     ...element,
-    ...(takes ? { attributes: { ...element.attributes, tabindex: String(turn) } } : {}),
+    ...(takes ? { attributes: { ...attributes, tabindex: String(turn) } } : {}),
     ...(element.children
       ? {
           children: element.children.map((child) =>
-            typeof child === 'number' ? child : withTurn(child, turn),
+            typeof child === 'number' || 'child' in child ? child : withTurn(child, turn),
           ),
         }
       : {}),

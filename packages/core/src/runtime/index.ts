@@ -15,7 +15,7 @@ export type { Acting } from '../expression/actions/action.ts';
 export { sharingBudget } from '../expression/budget.ts';
 export { asText } from '../expression/evaluate.ts';
 export { bandAt, clockOf, type ViewName } from '../expression/view-names.ts';
-export type { Shape } from '../icons/icon-set.ts';
+export { symbolId } from '../icons/symbol-id.ts';
 export type { CarryingPart, MadeAnew, Manner, PageElement, PageTarget } from '../kinds/kind.ts';
 export { addressTo } from '../kinds/link.ts';
 export { arrangementNow } from '../kinds/manner.ts';

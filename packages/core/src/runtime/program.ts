@@ -3,7 +3,6 @@
 import type { Around } from '../css/declarations.ts';
 import type { Feed, StateVariable, StoredTable } from '../document/types.ts';
 import type { Expression, Statement, Template } from '../expression/ast.ts';
-import type { Shape } from '../icons/icon-set.ts';
 import type { Arrangement, CarryingPart, PageTarget } from '../kinds/kind.ts';
 
 /** A property with content (words, a value, an attribute) that follows an expression. */
@@ -126,8 +125,6 @@ export interface Program {
   readonly state: readonly ProgramVariable[];
   /** Addresses of the project's pictures by name. */
   readonly pictures: Readonly<Record<string, string>>;
-  /** Shapes of the icons that expressions may ask for, by name. */
-  readonly icons: Readonly<Record<string, readonly Shape[]>>;
   readonly screens: readonly ScreenProgram[];
   /** Widths from which bands hold, where expressions may ask for the band. */
   readonly bands?: readonly { readonly name: string; readonly from: number }[];

@@ -2,6 +2,7 @@
 
 import { collectionFault, entitiesOf, listedCollections, withEntities } from '../collections/catalogue.ts';
 import { migrated } from '../collections/migrations.ts';
+import { projectValues, readProjectValues } from '../collections/project-values.ts';
 import { messageOf } from '../document/error-message.ts';
 import { didYouMean } from '../document/nearest.ts';
 import { isRecord } from '../document/record.ts';
@@ -55,7 +56,13 @@ export function readProjectFile(text: string): ProjectFile | { readonly problem:
   }
   if (!isRecord(read)) return fail('An object is expected.');
   const listed = listedCollections();
-  const known = ['$schema', 'format', 'name', 'start', 'screens', ...listed.map(({ id }) => id)];
+  const known = [
+    '$schema',
+    'format',
+    'screens',
+    ...projectValues.map(({ key }) => key),
+    ...listed.map(({ id }) => id),
+  ];
   const unknown = Object.keys(read).find((key) => !known.includes(key));
   if (unknown !== undefined)
     return fail(
@@ -66,12 +73,11 @@ export function readProjectFile(text: string): ProjectFile | { readonly problem:
   const newest = migrated(own);
   if (!newest.ok) return fail(newest.message, text.indexOf('"format"'));
   const { $schema: _, ...data } = newest.data;
-  if (typeof data.name !== 'string' || data.name === '') return fail('The project has no name.');
-  if (data.start !== undefined && typeof data.start !== 'string')
-    return fail('The start is the name of a screen.', text.indexOf('"start"'));
+  const { values, problem } = readProjectValues(data);
+  if (problem) return fail(problem.message, text.indexOf(`"${problem.key}"`));
   if (!(Array.isArray(order) && order.every((name) => typeof name === 'string')))
     return fail('`screens` is not a list of names.', text.indexOf('"screens"'));
-  let project = { ...untitled(data.name), ...(data.start === undefined ? {} : { start: data.start }) };
+  let project: Project = { ...untitled(), ...values };
   for (const collection of listed) {
     const entities = data[collection.id];
     if (entities === undefined) continue;
@@ -84,7 +90,7 @@ export function readProjectFile(text: string): ProjectFile | { readonly problem:
 
 /** Prints `project.json`. */
 export function printProjectFile(project: Project): string {
-  const { format, name, start, screens } = project;
+  const { format, screens } = project;
   const lists = listedCollections().flatMap((collection): [string, readonly object[]][] => {
     const entities = entitiesOf(project, collection);
     if (collection.optional && entities.length === 0) return [];
@@ -92,9 +98,14 @@ export function printProjectFile(project: Project): string {
   });
   const data = {
     format,
-    name,
-    // Without its screen it says nothing: the first one opens.
-    ...(screens.some((screen) => screen.name === start) ? { start } : {}),
+    ...Object.fromEntries(
+      projectValues.flatMap(({ key }) =>
+        // Without its screen the start says nothing: the first one opens.
+        project[key] === undefined || (key === 'start' && !screens.some(({ name }) => name === project.start))
+          ? []
+          : [[key, project[key]]],
+      ),
+    ),
     screens: screens.map((screen) => screen.name ?? ''),
     ...Object.fromEntries(lists),
   };

@@ -1,38 +1,28 @@
-/** The step that changes what a project says of itself: its name, the screen that opens first. */
+/** The step that changes what a project says of itself: see `projectValues`. */
 
+import {
+  type ProjectValueKey,
+  projectValueOf,
+  projectValueProblem,
+  projectValues,
+} from '../collections/project-values.ts';
 import type { Project } from '../document/types.ts';
-import { isOneOf, keysOf } from '../sure.ts';
 import { refuse, type StepKind } from './applied.ts';
 import { expectationOf, isExpectation, isExpected } from './expectation.ts';
 
 /** Sets a value of the project itself; `null` takes it away. */
 export interface ProjectStep {
   readonly type: 'project';
-  readonly key: 'name' | 'start';
+  readonly key: ProjectValueKey;
   readonly value: string | null;
   /** The value that is expected, see `expectationOf`; absent: any. */
   readonly was?: string;
 }
 
-/** Longest name of a project, in UTF-16 units. */
-export const longestProjectName = 200;
-
-const problems: Readonly<Record<ProjectStep['key'], (value: unknown) => string | undefined>> = {
-  name: (value) =>
-    typeof value === 'string' && value.trim() !== '' && value.length <= longestProjectName
-      ? undefined
-      : `A project needs a name of at most ${longestProjectName} characters.`,
-  // A name without a screen is no harm (the first screen opens instead).
-  start: (value) =>
-    value === null || (typeof value === 'string' && value.length <= 64)
-      ? undefined
-      : 'The start is the name of a screen.',
-};
-
 export const projectKind: StepKind<ProjectStep> = {
   type: 'project',
   apply(project, { key, value, was }) {
-    const problem = problems[key](value);
+    const problem = projectValueProblem(projectValueOf(key), value);
     if (problem) return refuse(problem);
     const { [key]: before, ...rest } = project;
     if (!isExpected(was, before)) return refuse(`\`${key}\` of the project has another value meanwhile.`);
@@ -43,17 +33,22 @@ export const projectKind: StepKind<ProjectStep> = {
       inverse: { type: 'project', key, value: before ?? null, was: expectationOf(value) },
     };
   },
-  fault: (_, { key, value, was }) =>
-    isOneOf(keysOf(problems), key)
-      ? (problems[key](value) ??
-        (isExpectation(was) ? undefined : 'A change of the project lacks something.'))
-      : `A project has no value \`${String(key).slice(0, 64)}\`.`,
+  fault(_, { key, value, was }) {
+    const known = projectValues.find((each) => each.key === key);
+    if (!known) return `A project has no value \`${String(key).slice(0, 64)}\`.`;
+    const problem = value === undefined ? 'A change of the project lacks something.' : undefined;
+    return (
+      problem ??
+      projectValueProblem(known, value) ??
+      (isExpectation(was) ? undefined : 'A change of the project lacks something.')
+    );
+  },
   merge: (first, { was: _, ...second }) =>
     first.key === second.key
       ? { ...second, ...(first.was === undefined ? {} : { was: first.was }) }
       : undefined,
   mapped: (_, step, renamed) =>
-    renamed.of === 'screens' && step.key === 'start' && step.value === renamed.from
+    projectValueOf(step.key).names === renamed.of && step.value === renamed.from
       ? { ...step, value: renamed.to }
       : step,
 };

@@ -8,6 +8,7 @@ import {
   withEntities,
 } from '../collections/catalogue.ts';
 import type { Collection } from '../collections/collection.ts';
+import { withRenamedValues } from '../collections/project-values.ts';
 import { walk } from '../document/tree.ts';
 import type { Control, Project, PropertyValue } from '../document/types.ts';
 import { itemAt } from '../sure.ts';
@@ -121,7 +122,7 @@ function renamedEverywhere(
   }
   if (collection.inAttribute)
     next = { ...next, screens: next.screens.map((screen) => following.control(screen)) };
-  return collection.inProject?.(next, key, to) ?? next;
+  return withRenamedValues(next, collection.id, key, to);
 }
 
 export const renameKind: StepKind<RenameStep> = {

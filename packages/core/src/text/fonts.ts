@@ -18,10 +18,48 @@ export interface FontFile {
   readonly unicodeRange: string;
 }
 
+/** A font of the device that is shown in place of a shipped one until it has come, made as large as that (CSS Fonts 5 §3). */
+export interface StandIn {
+  /** The shipped family. */
+  readonly family: string;
+  /** The weights of it that this one stands in for. */
+  readonly weights: readonly number[];
+  /** Full names, each of another system. */
+  readonly local: readonly string[];
+  /** Per cent of the font size. */
+  readonly sizeAdjust: number;
+  /** Per cent of the adjusted size. */
+  readonly ascent: number;
+  readonly descent: number;
+}
+
 /** All font files, in the order of preference for a character that two of them cover. */
 export interface FontManifest {
   readonly files: readonly FontFile[];
+  readonly standIns: readonly StandIn[];
 }
+
+/** What a text in a family is set in, as CSS `font-family` has it: the family, or its stand-in until that has come. */
+export const familyList = (family: string): string => `"${family}", "${standInName(family)}"`;
+const standInName = (family: string): string => `${family} stand-in`;
+
+/** The `@font-face` rules of stand-ins. They show plain letters only: others are where they would be without them. */
+export const standInRules = (standIns: readonly StandIn[]): string =>
+  standIns
+    .map(
+      ({ family, weights, local, sizeAdjust, ascent, descent }) => `@font-face {
+  font-family: "${standInName(family)}";
+  font-weight: ${Math.min(...weights)} ${Math.max(...weights)};
+  src: ${local.map((name) => `local("${name}")`).join(', ')};
+  size-adjust: ${sizeAdjust}%;
+  ascent-override: ${ascent}%;
+  descent-override: ${descent}%;
+  line-gap-override: 0%;
+  unicode-range: U+0020-024F;
+}
+`,
+    )
+    .join('');
 
 /** The families that a text may name, with the purpose that the interface shows. */
 export const fontFamilies = [
@@ -61,12 +99,14 @@ export const faceKey = ({ family, weight, italic }: Face): string =>
  *
  * @param address where the files lie, put in front of each file name, for example `fonts/`.
  * @param wanted which files to name.
+ * @param display what is shown until a file has come (CSS Fonts 4 §4.9): nothing, or a font of the device.
  * @returns CSS text. Files preferred by the manifest come last, since in CSS the last matching face wins.
  */
 export function fontFaceRules(
-  manifest: FontManifest,
+  manifest: Pick<FontManifest, 'files'>,
   address: string,
   wanted: (face: Face) => boolean,
+  display: 'block' | 'swap' = 'block',
 ): string {
   return manifest.files
     .filter(wanted)
@@ -76,7 +116,7 @@ export function fontFaceRules(
   font-family: "${file.family}";
   font-weight: ${file.weight};
   font-style: ${file.italic ? 'italic' : 'normal'};
-  font-display: block;
+  font-display: ${display};
   src: url("${address}${file.file}.woff2") format("woff2");
   unicode-range: ${file.unicodeRange};
 }

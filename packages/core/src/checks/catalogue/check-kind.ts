@@ -21,6 +21,7 @@ export interface Told {
 /** What ways of mending a finding are proposed with; each is tried before it is offered. */
 export interface Mending {
   readonly control: Control;
+  /** What stands around it; a screen itself. */
   readonly parent: Control;
   readonly severity: Severity;
   /** Their names between backquotes. */

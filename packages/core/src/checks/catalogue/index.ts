@@ -3,6 +3,7 @@ import type { CheckKind } from './check-kind.ts';
 import { cut } from './cut.ts';
 import { longLine } from './long-line.ts';
 import { noDifference } from './no-difference.ts';
+import { noHeading } from './no-heading.ts';
 import { offScreen } from './off-screen.ts';
 import { overlap } from './overlap.ts';
 import { smallTarget } from './small-target.ts';
@@ -20,6 +21,7 @@ export const checks: readonly CheckKind[] = [
   smallTarget,
   cut,
   longLine,
+  noHeading,
   worse,
   noDifference,
 ];
