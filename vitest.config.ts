@@ -1,3 +1,4 @@
+import { existsSync } from 'node:fs';
 import { defineConfig } from 'vitest/config';
 import { BaseSequencer, type TestSpecification } from 'vitest/node';
 
@@ -8,6 +9,20 @@ const patient = {
   expect: { poll: { timeout: 30_000 } },
 };
 
+/** Tests of exported pages. */
+const pages = [
+  'acting',
+  'cells',
+  'dragging',
+  'handed-over',
+  'own-code',
+  'page',
+  'parts',
+  'repeat',
+  'table',
+  'ways',
+].map((name) => `tests/e2e/${name}.test.ts`);
+
 /** Projects, those first whose files take longest: the end of a run is filled with short ones. */
 const projects = [
   {
@@ -16,6 +31,10 @@ const projects = [
   },
   { name: 'modules', include: ['packages/{core,web}/test/**/*.test.ts'] },
   { name: 'page', include: ['packages/page/test/**/*.test.ts'], environment: 'jsdom' },
+  // Pages that are handed over, once more in another engine.
+  ...(existsSync('/usr/bin/firefox-esr')
+    ? [{ name: 'firefox', include: pages, env: { TEST_BROWSER: 'firefox' } }]
+    : []),
 ];
 
 /**

@@ -12,7 +12,7 @@ import { tmpdir } from 'node:os';
 import { extname, join, normalize } from 'node:path';
 import type { Letters } from '@hovrin/core';
 import puppeteer from 'puppeteer-core';
-import { launchChromium } from './chromium.ts';
+import { launchChromium } from './browser.ts';
 import { freePort } from './free-port.ts';
 
 export const engineNames = ['chromium', 'firefox', 'webkit'] as const;

@@ -13,7 +13,7 @@ import {
 } from '@hovrin/core';
 import { makeExport, writeExport } from '@hovrin/files';
 import type { Locator, Page } from 'playwright-core';
-import { sharedChromium } from './chromium.ts';
+import { sharedBrowser } from './browser.ts';
 
 /** The page of a project, as it is handed over. */
 export const makePage = (project: Project, options: Parameters<typeof makeExport>[2] = {}) =>
@@ -52,7 +52,7 @@ export async function openExported(
   const folder = await mkdtemp(join(tmpdir(), 'hovrin-page-'));
   const made = await makePage({ ...base, screens: parsed }, { rowsOfTable: (id) => rows.get(id) });
   await writeExport(made, folder, folder);
-  const browser = await sharedChromium();
+  const browser = await sharedBrowser();
   const page = await browser.newPage({ viewport: size });
   const problems: string[] = [];
   page.on('console', (message) => {

@@ -2,6 +2,7 @@
 import type { Page } from 'playwright-core';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { type ExportedPage, openExported } from '../browser/exported-page.ts';
+import { doublePress, fillNumber } from '../browser/hands.ts';
 
 const checkIn = `<screen name="CheckIn" padding="16" gap="12" when="{guests.length >= 2}" on.when="note = 'full of guests'">
   <form name="form" valid.bind="valid" changed.bind="changed" gap="8" on.submit="add(guests, { who: who, nights: nights }); reset(who, nights); message('Saved.')">
@@ -69,7 +70,7 @@ it('a form that is not valid is not sent: the first field that is wrong says why
 
 it('a form that is valid is sent once, by Enter too, and then is as nobody had touched it', async () => {
   await page.getByLabel('Guest').fill('Runa');
-  await page.getByLabel('Nights').fill('3');
+  await fillNumber(page.getByLabel('Nights'), '3');
   expect(await told()).toMatch(/^valid, changed/);
   await page.keyboard.press('Enter');
   await expect.poll(lines).toEqual(['Ilka 2', 'Runa 3']);
@@ -128,7 +129,7 @@ it('waits, tells of keys, double presses and what comes into sight', async () =>
   await expect.poll(told).toMatch(/now$/);
   await page.getByLabel('Keys').press('Control+k');
   await expect.poll(told).toMatch(/Control\+k$/);
-  await named('print').dblclick();
+  await doublePress(named('print'));
   await expect.poll(told).toMatch(/twice$/);
   await named('end').scrollIntoViewIfNeeded();
   await expect.poll(told).toMatch(/at the end$/);

@@ -137,6 +137,20 @@ describe('with the mouse', () => {
 
     // Ship: the zip, opened from disk without a server.
     await page.getByRole('link', { name: 'Ship' }).click();
+    // What the page says of itself: what is wrong stays in its field, and the rest goes out with it.
+    const language = page.getByRole('combobox', { name: 'Language' });
+    await language.pressSequentially('ger!');
+    await page.keyboard.press('Tab');
+    await page.getByRole('alert').getByText('is no language').waitFor();
+    expect(await language.inputValue()).toBe('ger!');
+    await language.click();
+    await page.keyboard.press('Control+a');
+    await language.pressSequentially('de-CH');
+    await page.keyboard.press('Enter');
+    await page.locator('span', { hasText: 'Swiss High German' }).waitFor();
+    await page.getByLabel('Description').pressSequentially('Beds, and soup.');
+    await page.keyboard.press('Tab');
+    await saved(page);
     const coming = page.waitForEvent('download');
     await page.getByRole('button', { name: 'Download as zip' }).click();
     const download = await coming;
@@ -150,6 +164,8 @@ describe('with the mouse', () => {
     }
     const opened = await bench.window();
     await opened.goto(`file://${join(folder, 'index.html')}`);
+    expect(await opened.evaluate(() => document.documentElement.lang)).toBe('de-CH');
+    expect(await opened.locator('meta[name="description"]').getAttribute('content')).toBe('Beds, and soup.');
     await opened.getByLabel('Half board').check();
     await opened.getByText('116 crowns').waitFor();
     await opened.close();

@@ -10,8 +10,9 @@ import { defaultBands, type Project, parseScreen, type StateVariable } from '@ho
 import { workspace, writeExport } from '@hovrin/files';
 import type { Page } from 'playwright-core';
 import { afterAll, beforeAll, expect, it } from 'vitest';
-import { sharedChromium } from '../browser/chromium.ts';
+import { sharedBrowser } from '../browser/browser.ts';
 import { makePage } from '../browser/exported-page.ts';
+import { fillNumber } from '../browser/hands.ts';
 
 let folder: string;
 let server: Server;
@@ -83,7 +84,7 @@ beforeAll(async () => {
     return response.writeHead(body ? 200 : 404).end(body);
   }).listen(0, '127.0.0.1');
   await once(server, 'listening');
-  page = await (await sharedChromium()).newPage();
+  page = await (await sharedBrowser()).newPage();
   page.on('console', (message) => problems.push(message.text()));
   page.on('pageerror', (error) => problems.push(error.message));
   await page.goto(`http://127.0.0.1:${(server.address() as AddressInfo).port}/index.html`);
@@ -126,7 +127,7 @@ it('a price comes from the service, after signing in once', async () => {
   expect(await told()).toBe('Nobody has asked yet.');
   await ask();
   await expect.poll(told).toBe('116 crowns');
-  await page.getByLabel('Nights').fill('3');
+  await fillNumber(page.getByLabel('Nights'), '3');
   await expect.poll(told).toBe('Nobody has asked yet.');
   await ask();
   await expect.poll(told).toBe('174 crowns');
@@ -135,12 +136,12 @@ it('a price comes from the service, after signing in once', async () => {
 
 it('a pass that has run out is asked for anew; what fails is said, and nothing is shown as if it were known', async () => {
   pass = 'second';
-  await page.getByLabel('Nights').fill('4');
+  await fillNumber(page.getByLabel('Nights'), '4');
   await ask();
   await expect.poll(told).toBe('232 crowns');
   expect(signIns).toBe(2);
   works = false;
-  await page.getByLabel('Nights').fill('5');
+  await fillNumber(page.getByLabel('Nights'), '5');
   await ask();
   await expect
     .poll(() => problems.filter((text) => text.includes('handlers.quote')))

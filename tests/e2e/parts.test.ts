@@ -3,6 +3,7 @@ import { type Control, kinds, newControl, printScreen } from '@hovrin/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { axeFaults } from '../browser/axe.ts';
 import { type ExportedPage, openExported } from '../browser/exported-page.ts';
+import { fillNumber } from '../browser/hands.ts';
 import { trialProject } from '../parity/documents.ts';
 
 const state = [
@@ -76,7 +77,7 @@ describe('on a page', () => {
     ]);
     expect(await field('bunkField').inputValue()).toBe('twin');
     await field('noteField').fill('Two\nlines');
-    await field('nightsField').fill('3');
+    await fillNumber(field('nightsField'), '3');
     await field('dayField').fill('2026-12-24');
     await field('bunkField').selectOption('dorm');
     await opened.page.getByLabel('At seven').check();
@@ -163,9 +164,9 @@ describe('on a page', () => {
   });
 
   it('fields in a repeat have labels and hints of their own', async () => {
-    await field('nightsField').fill('1');
+    await fillNumber(field('nightsField'), '1');
     expect(await opened.page.getByLabel('Bunk of').count()).toBe(1);
-    await field('nightsField').fill('2');
+    await fillNumber(field('nightsField'), '2');
     const second = opened.page.getByLabel('Bunk of Teo');
     await opened.page.getByText('Bunk of Teo').click();
     expect(await second.evaluate((input) => input === document.activeElement)).toBe(true);

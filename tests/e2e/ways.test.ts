@@ -1,6 +1,7 @@
 /** Ways through an exported page: addresses, the browser's Back, dialogs, the focus, scroll positions, no script. */
-import { afterAll, beforeAll, beforeEach, expect, it } from 'vitest';
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { type ExportedPage, openExported } from '../browser/exported-page.ts';
+import { goBack, goForward } from '../browser/hands.ts';
 
 const lines = Array.from({ length: 60 }, (_, at) => `<text text="Line ${at}" />`).join('');
 const screens = [
@@ -19,6 +20,17 @@ const screens = [
     <link name="cook" text="To the kitchen" to="Kitchen" />
   </screen>`,
   `<screen name="More" title="More" dialog="true"><button name="done" text="Done" on.press="close()" /></screen>`,
+];
+
+/** Screens with bars: their content scrolls between them. */
+const barred = [
+  `<screen name="Tonight" title="Tonight">
+    <bar edge="top"><nav name="places" options="Tonight: Tonight | Kitchen: Kitchen" /></bar>
+    <heading level="1" text="Tonight" /><button name="first" text="First" on.press="message('x')" />
+    <scroll name="few" height="200"><text text="few" /></scroll><scroll name="many" height="100"><column>${lines}</column></scroll>
+    <column>${lines}</column>
+  </screen>`,
+  `<screen name="Kitchen" title="Kitchen"><bar edge="top"><text text="Velmora Hut" /></bar><heading level="1" text="Kitchen" /></screen>`,
 ];
 
 let opened: ExportedPage;
@@ -59,20 +71,21 @@ it('Back and `back()` are the same, and each screen is where it was scrolled', a
   await opened.named('mast').click();
   await expect.poll(title).toBe('Mast');
   expect(await scrolled()).toBe(0);
-  await page.goBack();
+  await goBack(page);
   await expect.poll(title).toBe('Tonight');
   await expect.poll(scrolled).toBeGreaterThan(300);
-  await page.goForward();
+  await goForward(page);
   await expect.poll(title).toBe('Mast');
-  await page.goBack();
+  await goBack(page);
   await expect.poll(title).toBe('Tonight');
   await page.evaluate(() => window.scrollTo(0, 40));
-  await opened.named('kitchen').click();
+  // A driver scrolls to what it presses.
+  await opened.named('kitchen').evaluate((link) => (link as HTMLElement).click());
   await opened.named('home').click();
   await expect.poll(title).toBe('Tonight');
   await expect.poll(scrolled).toBe(40);
   // The place that it came back to is the first one: forward there is the kitchen.
-  await page.goForward();
+  await goForward(page);
   await expect.poll(title).toBe('Kitchen');
 });
 
@@ -82,9 +95,9 @@ it('Back closes dialogs one after the other, and then goes to the screen before'
   await opened.named('ask').click();
   await opened.named('more').click();
   expect([await dialogs(), hash()]).toEqual([2, '']);
-  await page.goBack();
+  await goBack(page);
   await expect.poll(dialogs).toBe(1);
-  await page.goBack();
+  await goBack(page);
   await expect.poll(dialogs).toBe(0);
   expect(await title()).toBe('Tonight');
 });
@@ -93,7 +106,7 @@ it('a dialog that was closed leaves nothing behind in the history', async () => 
   const { page } = opened;
   await opened.named('mast').click();
   await expect.poll(title).toBe('Mast');
-  await page.goBack();
+  await goBack(page);
   await expect.poll(title).toBe('Tonight');
   await opened.named('ask').click();
   await opened.named('shut').click();
@@ -105,7 +118,7 @@ it('a dialog that was closed leaves nothing behind in the history', async () => 
   await opened.named('leave').click();
   await expect.poll(title).toBe('Mast');
   expect([await dialogs(), hash()]).toEqual([0, '#Mast']);
-  await page.goBack();
+  await goBack(page);
   await expect.poll(title).toBe('Tonight');
   expect(await dialogs()).toBe(0);
 });
@@ -117,7 +130,7 @@ it('a dialog that gives way to another is closed by one Back', async () => {
   await opened.named('other').click();
   await opened.named('done').waitFor();
   expect(await dialogs()).toBe(1);
-  await page.goBack();
+  await goBack(page);
   await expect.poll(dialogs).toBe(0);
   expect(await title()).toBe('Tonight');
 });
@@ -127,7 +140,7 @@ it('a link in a dialog closes it, and Back leads past it', async () => {
   await opened.named('cook').click();
   await expect.poll(title).toBe('Kitchen');
   expect(await dialogs()).toBe(0);
-  await opened.page.goBack();
+  await goBack(opened.page);
   await expect.poll(title).toBe('Tonight');
   await expect.poll(() => opened.page.evaluate(() => history.state.dialogs)).toBe(0);
 });
@@ -153,16 +166,71 @@ it('without its script all screens are there, the addressed one is seen, and lin
   const context = await opened.page.context().browser()!.newContext({ javaScriptEnabled: false });
   try {
     const page = await context.newPage();
-    const seen = () => page.locator('main:visible').evaluateAll((found) => found.map(({ id }) => id));
+    const seen = () => page.locator('.k-screen:visible').evaluateAll((found) => found.map(({ id }) => id));
     await page.goto(start);
     expect(await seen()).toEqual(['Tonight']);
     await page.getByRole('link', { name: 'Kitchen' }).click();
     expect(await seen()).toEqual(['Kitchen']);
-    await page.goBack();
+    await goBack(page);
     expect(await seen()).toEqual(['Tonight']);
     await page.goto(`${start}#Mast-from-input`);
     expect(await seen()).toEqual(['Mast']);
   } finally {
     await context.close();
   }
+});
+
+describe('with bars', () => {
+  let inBars: ExportedPage;
+  let address: string;
+  beforeAll(async () => {
+    inBars = await openExported(barred);
+    address = inBars.page.url();
+  });
+  afterAll(() => inBars.close());
+  const content = () => inBars.page.locator('#Tonight main');
+  const name = () => inBars.page.title();
+
+  it('what was scrolled between them is where it was, and another screen begins at its top', async () => {
+    const { page } = inBars;
+    await content().evaluate((main) => main.scrollTo(0, 500));
+    await page.getByRole('link', { name: 'Kitchen' }).evaluate((link) => (link as HTMLElement).click());
+    await expect.poll(name).toBe('Kitchen');
+    await goBack(page);
+    await expect.poll(name).toBe('Tonight');
+    await expect.poll(() => content().evaluate((main) => main.scrollTop)).toBe(500);
+    await goForward(page);
+    await expect.poll(name).toBe('Kitchen');
+    await page.evaluate(() => {
+      window.location.hash = 'Tonight';
+    });
+    await expect.poll(name).toBe('Tonight');
+    expect(await content().evaluate((main) => main.scrollTop)).toBe(0);
+  });
+
+  it('the first Tab leads past them', async () => {
+    const { page } = inBars;
+    await page.goto('about:blank');
+    await page.goto(address);
+    await page.keyboard.press('Tab');
+    const skip = page.getByRole('link', { name: 'Skip to content' });
+    await expect.poll(() => skip.evaluate((link) => link === document.activeElement)).toBe(true);
+    const shown = (await skip.boundingBox())!;
+    expect(shown.width).toBeGreaterThan(60);
+    await page.keyboard.press('Enter');
+    await expect.poll(() => content().evaluate((main) => main === document.activeElement)).toBe(true);
+    expect(await name()).toBe('Tonight');
+    await page.keyboard.press('Tab');
+    expect(await page.evaluate(() => document.activeElement?.textContent?.trim())).toBe('First');
+  });
+
+  it('what has nothing to scroll is no stop of Tab', async () => {
+    const { page } = inBars;
+    const stops = () => page.locator('#Tonight [data-scrolls][tabindex="0"]').count();
+    await expect.poll(stops).toBe(2);
+    await inBars.named('many').evaluate((scroll) => {
+      scroll.style.height = '3000px';
+    });
+    await expect.poll(stops).toBe(1);
+  });
 });

@@ -6,7 +6,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { workspace } from '@hovrin/files';
 import type { BrowserContext, FrameLocator, Locator, Page } from 'playwright-core';
-import { sharedChromium } from '../browser/chromium.ts';
+import { sharedBrowser } from '../browser/browser.ts';
 import { freePort } from '../browser/free-port.ts';
 
 export class Workbench {
@@ -22,7 +22,7 @@ export class Workbench {
   static async start(): Promise<Workbench> {
     const bench = new Workbench(await mkdtemp(join(tmpdir(), 'hovrin-e2e-')), await freePort());
     await bench.startServer();
-    const browser = await sharedChromium();
+    const browser = await sharedBrowser();
     bench.context = await browser.newContext({
       viewport: { width: 1280, height: 800 },
       acceptDownloads: true,

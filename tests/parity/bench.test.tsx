@@ -9,7 +9,7 @@ import { renderToStaticMarkup } from 'react-dom/server';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { projectOf } from '../../packages/core/test/documents.ts';
 import { Paint } from '../../packages/web/src/workbench/bays/Paint.tsx';
-import { sharedChromium } from '../browser/chromium.ts';
+import { sharedBrowser } from '../browser/browser.ts';
 import { makePage } from '../browser/exported-page.ts';
 import { differing } from '../browser/pixels.ts';
 
@@ -17,7 +17,7 @@ const size = { width: 420, height: 320 };
 let tab: Page;
 let folder: string;
 beforeAll(async () => {
-  tab = await (await sharedChromium()).newPage({ viewport: size });
+  tab = await (await sharedBrowser()).newPage({ viewport: size });
   folder = await mkdtemp(join(tmpdir(), 'hovrin-bench-'));
 });
 afterAll(async () => {

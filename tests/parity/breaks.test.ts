@@ -1,7 +1,7 @@
 /** Where a line may end between two characters, in the core and in Chromium: all pairs of some, in some surroundings. */
 import { beginsWithHyphen, breakOpportunities } from '@hovrin/core/text/breaks';
 import { expect, it } from 'vitest';
-import { sharedChromium } from '../browser/chromium.ts';
+import { sharedBrowser } from '../browser/browser.ts';
 
 /** Of each class of UAX #14 that the shipped fonts have characters of, and all of ASCII that is neither letter nor digit. */
 const characters = [
@@ -56,7 +56,7 @@ function brokenIn(texts: string[]): number[][] {
 }
 
 it.each(surroundings)('between `%s` and `%s`', async (before, after) => {
-  const page = await (await sharedChromium()).newPage();
+  const page = await (await sharedBrowser()).newPage();
   await page.setContent('<meta charset="utf-8"><style>p { width: 0; font: 16px sans-serif }</style>');
   const texts = characters.flatMap((first) => characters.map((second) => before + first + second + after));
   const broken = await page.evaluate(brokenIn, texts);

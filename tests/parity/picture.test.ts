@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { run } from '../../packages/cli/src/main.ts';
-import { sharedChromium } from '../browser/chromium.ts';
+import { sharedBrowser } from '../browser/browser.ts';
 import { differing } from '../browser/pixels.ts';
 
 const demo = join(dirname(dirname(import.meta.dirname)), 'demo/velmora-hut');
@@ -32,7 +32,7 @@ it('reads from the right as the page does, in each weight', async () => {
   const quiet = () => {};
   const page = join(folder, 'turned');
   expect(await run(['export', 'html', source, '--rtl', '--out', page], quiet, console.error)).toBe(0);
-  const tab = await (await sharedChromium()).newPage({ viewport: { width, height } });
+  const tab = await (await sharedBrowser()).newPage({ viewport: { width, height } });
   await tab.goto(`file://${join(page, 'index.html')}`);
   await tab.evaluate(() => document.fonts.ready);
   const shown = await tab.screenshot();
@@ -62,7 +62,7 @@ it.each([
   const file = join(folder, `${screen}.svg`);
   const words = ['picture', demo, '--screen', screen, '--size', `${width}x${height}`, '--out', file];
   expect(await run(words, () => {}, console.error)).toBe(0);
-  const page = await (await sharedChromium()).newPage({ viewport: { width, height } });
+  const page = await (await sharedBrowser()).newPage({ viewport: { width, height } });
   await page.goto(`file://${join(folder, 'page/index.html')}#${screen}`);
   await page.evaluate(() => document.fonts.ready);
   const shown = await page.screenshot();

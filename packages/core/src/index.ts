@@ -26,6 +26,11 @@ export { bands } from './collections/bands.ts';
 export { addCollection } from './collections/catalogue.ts';
 export { migrated } from './collections/migrations.ts';
 export { projectProblem } from './collections/project-problem.ts';
+export {
+  type ProjectValueKey,
+  projectValueOf,
+  projectValueProblem,
+} from './collections/project-values.ts';
 export { deltaOf, type ProjectDelta, withDelta } from './document/delta.ts';
 export { messageOf } from './document/error-message.ts';
 export {
@@ -258,6 +263,7 @@ export {
 } from './steps/log.ts';
 export { mergeAll } from './steps/merge.ts';
 export { newestSteps } from './steps/older-steps.ts';
+export { settingProject } from './steps/project-value.ts';
 export { convertUnits } from './steps/px-percent.ts';
 export { renamingOf } from './steps/rename.ts';
 export { replaceSteps, type TextPlace, textPlaces } from './steps/replace-text.ts';

@@ -19,6 +19,14 @@ export interface ProjectStep {
   readonly was?: string;
 }
 
+/** The step that sets a value of a project, made from the one it has now; none where nothing changes. */
+export const settingProject = (
+  project: Project,
+  key: ProjectValueKey,
+  value: string | null,
+): ProjectStep[] =>
+  (project[key] ?? null) === value ? [] : [{ type: 'project', key, value, was: expectationOf(project[key]) }];
+
 export const projectKind: StepKind<ProjectStep> = {
   type: 'project',
   apply(project, { key, value, was }) {

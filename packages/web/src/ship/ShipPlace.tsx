@@ -6,6 +6,7 @@ import { api } from '../api.ts';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { useCommandKeys } from '../editor/keys.ts';
 import { PlaceHeader } from '../PlaceHeader.tsx';
+import { AboutPage } from './AboutPage.tsx';
 
 export function ShipPlace() {
   const { editor } = useWorkplace();
@@ -36,6 +37,7 @@ export function ShipPlace() {
               onDownload={() => void download(api.exportAddress(editor.projectId, exporter.id))}
             />
           ))}
+          <AboutPage />
           <section className="flex flex-col gap-3 rounded-md border border-rule bg-sheet p-5">
             <div>
               <h2 className="text-[15px] font-semibold">The project itself</h2>

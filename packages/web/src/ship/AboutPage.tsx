@@ -1,0 +1,202 @@
+/** What the page of a project says of itself: its language, what it is for, the picture that stands for it. */
+import {
+  type Project,
+  type ProjectValueKey,
+  projectValueOf,
+  projectValueProblem,
+  settingProject,
+} from '@hovrin/core';
+import { useId, useState } from 'react';
+import { useEditorState, useWorkplace } from '../editor/context.tsx';
+
+/** Languages to choose from; any other tag can be typed. */
+const languages = [
+  'en',
+  'en-GB',
+  'de',
+  'de-CH',
+  'fr',
+  'it',
+  'es',
+  'pt-BR',
+  'nl',
+  'pl',
+  'cs',
+  'uk',
+  'tr',
+  'ja',
+];
+
+/** A language as a person reads it; the tag itself where the browser knows no words for it. */
+function languageWords(tag: string): string {
+  try {
+    return new Intl.DisplayNames(['en'], { type: 'language' }).of(tag) ?? tag;
+  } catch {
+    return tag;
+  }
+}
+
+/** Sets a value of the project, as one step with its words for the history; empty takes it away. */
+function useSetValue(key: ProjectValueKey, words: string): (text: string) => void {
+  const { editor } = useWorkplace();
+  const { project } = useEditorState('project');
+  return (text) => {
+    const steps = settingProject(project, key, text === '' ? null : text);
+    if (steps.length > 0) editor.dispatch({ label: `Set the ${words} of the page`, steps });
+  };
+}
+
+interface TypedValue {
+  readonly shown: string;
+  /** What is wrong with what is typed. */
+  readonly problem: string | undefined;
+  type(text: string): void;
+  /** Keeps what was typed, where it is right; else it stays in the field with what is wrong. */
+  leave(): void;
+}
+
+/** A value while somebody types it: it takes effect as the field is left. */
+function useTypedValue(key: ProjectValueKey, kept: string, set: (text: string) => void): TypedValue {
+  const [typed, setTyped] = useState<string>();
+  const text = typed?.trim();
+  const problem = text ? projectValueProblem(projectValueOf(key), text) : undefined;
+  return {
+    shown: typed ?? kept,
+    problem,
+    type: setTyped,
+    leave: () => {
+      if (text === undefined || problem) return;
+      set(text);
+      setTyped(undefined);
+    },
+  };
+}
+
+export function AboutPage() {
+  const { project } = useEditorState('project');
+  return (
+    <section
+      className="flex flex-col gap-4 rounded-md border border-rule bg-sheet p-5"
+      aria-label="About the page"
+    >
+      <div>
+        <h2 className="text-[15px] font-semibold">About the page</h2>
+        <p className="text-quiet">For browsers, search engines and those who share its address.</p>
+      </div>
+      <Language kept={project.language ?? ''} />
+      <Description kept={project.description ?? ''} />
+      <PageIcon project={project} />
+    </section>
+  );
+}
+
+function Problem({ id, problem }: { readonly id: string; readonly problem: string | undefined }) {
+  return problem ? (
+    <p id={id} role="alert" className="mt-1 text-brick">
+      {problem}
+    </p>
+  ) : null;
+}
+
+function Language({ kept }: { readonly kept: string }) {
+  const id = useId();
+  const { shown, problem, type, leave } = useTypedValue(
+    'language',
+    kept,
+    useSetValue('language', 'language'),
+  );
+  return (
+    <div className="flex gap-4">
+      <label htmlFor={id} className="w-32 shrink-0 pt-1 font-medium">
+        Language
+      </label>
+      <div className="flex-1">
+        <div className="flex items-center gap-3">
+          <input
+            id={id}
+            className="field max-w-32"
+            list={`${id}-tags`}
+            placeholder="en"
+            spellCheck={false}
+            autoCapitalize="off"
+            value={shown}
+            aria-invalid={problem !== undefined}
+            aria-describedby={problem ? `${id}-problem` : undefined}
+            onChange={(event) => type(event.target.value)}
+            onBlur={leave}
+            onKeyDown={(event) => {
+              if (event.key === 'Enter') leave();
+            }}
+          />
+          <datalist id={`${id}-tags`}>
+            {languages.map((tag) => (
+              <option key={tag} value={tag}>
+                {languageWords(tag)}
+              </option>
+            ))}
+          </datalist>
+          {!problem && <span className="text-quiet">{languageWords(shown.trim() || 'en')}</span>}
+        </div>
+        <Problem id={`${id}-problem`} problem={problem} />
+      </div>
+    </div>
+  );
+}
+
+function Description({ kept }: { readonly kept: string }) {
+  const id = useId();
+  const { shown, problem, type, leave } = useTypedValue(
+    'description',
+    kept,
+    useSetValue('description', 'description'),
+  );
+  return (
+    <div className="flex gap-4">
+      <label htmlFor={id} className="w-32 shrink-0 pt-1 font-medium">
+        Description
+      </label>
+      <div className="flex-1">
+        <textarea
+          id={id}
+          className="field !h-auto py-1"
+          rows={2}
+          placeholder="What the application is for, in one or two sentences"
+          value={shown}
+          aria-invalid={problem !== undefined}
+          aria-describedby={problem ? `${id}-problem` : undefined}
+          onChange={(event) => type(event.target.value)}
+          onBlur={leave}
+        />
+        <Problem id={`${id}-problem`} problem={problem} />
+      </div>
+    </div>
+  );
+}
+
+function PageIcon({ project }: { readonly project: Project }) {
+  const id = useId();
+  const set = useSetValue('icon', 'icon');
+  return (
+    <div className="flex items-center gap-4">
+      <label htmlFor={id} className="w-32 shrink-0 font-medium">
+        Icon
+      </label>
+      <select
+        id={id}
+        className="field max-w-64"
+        value={project.icon ?? ''}
+        onChange={(event) => set(event.target.value)}
+      >
+        <option value="">The first letter of the name</option>
+        {project.assets.map(({ name }) => (
+          <option key={name} value={name}>
+            {name}
+          </option>
+        ))}
+        {project.icon !== undefined && !project.assets.some(({ name }) => name === project.icon) && (
+          <option value={project.icon}>{project.icon}, which is no picture of this project</option>
+        )}
+      </select>
+    </div>
+  );
+}
