@@ -13,6 +13,7 @@ const patient = {
 const pages = [
   'acting',
   'cells',
+  'configured',
   'dragging',
   'handed-over',
   'own-code',

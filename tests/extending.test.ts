@@ -90,13 +90,14 @@ it('is compiled with the rest of the project', () => {
 const use = `
 import {
   actions, applySteps, checkAll, contextOf, defaultBands, exporterNamed, parseScreen, parseStatements, pictureOf,
-  printFolder, printScreen, putting, ScreenView, usualCheck,
+  pieceNames,  printFolder, printScreen, putting, ScreenView, usualCheck,
 } from '@hovrin/core';
 import { programOf } from '../src/export/program.ts';
 import { propertyTypes, Runtime } from '@hovrin/core/runtime';
 import { loadShaper } from '@hovrin/files';
 
 let ids = 0;
+const pieces = new Map(pieceNames.map((name) => [name, '']));
 const shaper = await loadShaper();
 const base = { format: 2, name: 'Trial', bands: defaultBands, state: [], assets: [], screens: [] };
 const source = '<screen name="A"><stamp name="done" text="Paid" width="120" /><button name="tall" text="Go" height="200" /></screen>';
@@ -118,8 +119,8 @@ console.log(JSON.stringify({
   box: [stamp.width, stamp.height],
   printed: printScreen(parsed.screen, base.bands).includes('<stamp name="done"'),
   picture: pictureOf(layout, {}).includes('Paid'),
-  html: exporterNamed('html').files(project, { fonts: { files: [] }, script: '', pieces: new Map([['dragging', '']]) }).files.get('index.html').includes('k-stamp'),
-  css: exporterNamed('html').files(project, { fonts: { files: [] }, script: '', pieces: new Map([['dragging', '']]) }).files.get('style.css').includes('.k-stamp {'),
+  html: exporterNamed('html').files(project, { fonts: { files: [], standIns: [] }, script: '', pieces }).files.get('index.html').includes('k-stamp'),
+  css: exporterNamed('html').files(project, { fonts: { files: [], standIns: [] }, script: '', pieces }).files.get('style.css').includes('.k-stamp {'),
   angle: propertyTypes.get('angle').read('45deg'),
   action: actions.some(({ name }) => name === 'remind'),
   said,

@@ -6,14 +6,14 @@
 import { type ChildProcess, spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { existsSync } from 'node:fs';
-import { mkdtemp, readFile, rm } from 'node:fs/promises';
-import { createServer } from 'node:http';
+import { mkdtemp, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
-import { extname, join, normalize } from 'node:path';
+import { join } from 'node:path';
 import type { Letters } from '@hovrin/core';
 import puppeteer from 'puppeteer-core';
 import { launchChromium } from './browser.ts';
 import { freePort } from './free-port.ts';
+import { serveFolder } from './served-folder.ts';
 
 export const engineNames = ['chromium', 'firefox', 'webkit'] as const;
 export type EngineName = (typeof engineNames)[number];
@@ -63,9 +63,16 @@ export interface FrameSize {
 /** Starts an engine. @param folder whose pages it shows. @throws Error where it is not installed. */
 export async function openEngine(name: EngineName, folder: string): Promise<Engine> {
   if (!isInstalled(name)) throw new Error(`${name} is not installed: ${programs[name].join(', ')}.`);
-  const server = await serve(folder);
+  await writeFile(join(folder, framePage), framed);
+  // Pages change from one to the next; their fonts do not.
+  const server = await serveFolder(
+    folder,
+    () => undefined,
+    (response, path) =>
+      void response.setHeader('Cache-Control', path.startsWith('/fonts/') ? 'max-age=86400' : 'no-store'),
+  );
   const window = await windows[name]();
-  await window.go(`${server.address}/__frame.html`);
+  await window.go(`${server.address}/${framePage}`);
   return {
     name,
     letters: name === 'webkit' ? 'whole px' : 'exact',
@@ -77,6 +84,9 @@ export async function openEngine(name: EngineName, folder: string): Promise<Engi
     },
   };
 }
+
+const framePage = '__frame.html';
+const framed = '<!doctype html><style>body{margin:0}iframe{border:0}</style><iframe></iframe>';
 
 /** A window with one frame in it. */
 interface FrameWindow {
@@ -139,41 +149,6 @@ const windows: Readonly<Record<EngineName, () => Promise<FrameWindow>>> = {
   },
   webkit: webkitWindow,
 };
-
-/** A server of a folder's files, and of a page with a frame in it. */
-async function serve(folder: string): Promise<{ address: string; close(): Promise<void> }> {
-  const types: Readonly<Record<string, string>> = {
-    '.html': 'text/html; charset=utf-8',
-    '.css': 'text/css',
-    '.js': 'text/javascript',
-    '.svg': 'image/svg+xml',
-    '.woff2': 'font/woff2',
-  };
-  const server = createServer(async (request, response) => {
-    const { pathname } = new URL(request.url ?? '/', 'http://localhost');
-    // Pages change from one to the next; their fonts do not.
-    response.setHeader('Cache-Control', pathname.startsWith('/fonts/') ? 'max-age=86400' : 'no-store');
-    if (pathname === '/__frame.html') {
-      response.setHeader('Content-Type', types['.html']!);
-      response.end('<!doctype html><style>body{margin:0}iframe{border:0}</style><iframe></iframe>');
-      return;
-    }
-    const body = await readFile(join(folder, normalize(pathname))).catch(() => undefined);
-    response.statusCode = body ? 200 : 404;
-    response.setHeader('Content-Type', types[extname(pathname)] ?? 'application/octet-stream');
-    response.end(body);
-  }).listen(0, '127.0.0.1');
-  await once(server, 'listening');
-  const { port } = server.address() as { port: number };
-  return {
-    address: `http://127.0.0.1:${port}`,
-    async close() {
-      server.closeAllConnections();
-      server.close();
-      await once(server, 'close');
-    },
-  };
-}
 
 /** WebKitGTK's own browser, driven by its driver (WebDriver 2), on a virtual screen. */
 async function webkitWindow(): Promise<FrameWindow> {

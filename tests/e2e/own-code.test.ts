@@ -1,11 +1,8 @@
 /** The worked example of `docs/handing-over.md`: written out as it stands there, compiled, served, used. */
 import { spawnSync } from 'node:child_process';
-import { once } from 'node:events';
 import { mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
-import { createServer, type Server } from 'node:http';
-import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
-import { extname, join } from 'node:path';
+import { join } from 'node:path';
 import { defaultBands, type Project, parseScreen, type StateVariable } from '@hovrin/core';
 import { workspace, writeExport } from '@hovrin/files';
 import type { Page } from 'playwright-core';
@@ -13,22 +10,16 @@ import { afterAll, beforeAll, expect, it } from 'vitest';
 import { sharedBrowser } from '../browser/browser.ts';
 import { makePage } from '../browser/exported-page.ts';
 import { fillNumber } from '../browser/hands.ts';
+import { asHeadersSay, type ServedFolder, serveFolder } from '../browser/served-folder.ts';
 
 let folder: string;
-let server: Server;
+let server: ServedFolder;
 let page: Page;
 const problems: string[] = [];
 /** The pass that the service takes now, and how often somebody signed in. */
 let pass = 'first';
 let signIns = 0;
 let works = true;
-
-const types: Readonly<Record<string, string>> = {
-  '.html': 'text/html; charset=utf-8',
-  '.css': 'text/css',
-  '.js': 'text/javascript',
-  '.woff2': 'font/woff2',
-};
 
 beforeAll(async () => {
   const text = await readFile(join(workspace, 'docs/handing-over.md'), 'utf8');
@@ -63,35 +54,29 @@ beforeAll(async () => {
   folder = await mkdtemp(join(tmpdir(), 'hovrin-own-'));
   await writeExport(await makePage(project), folder, folder);
   await writeFile(join(folder, 'handlers.js'), block('handlers.js'));
-  server = createServer(async (request, response) => {
-    const { pathname, searchParams } = new URL(request.url!, 'http://localhost');
-    const answer = (status: number, body: unknown) => response.writeHead(status).end(JSON.stringify(body));
-    if (pathname === '/service/sign-in') {
-      signIns++;
-      return answer(200, { pass });
-    }
-    if (pathname === '/service/price') {
-      if (request.headers.authorization !== `Bearer ${pass}`) return answer(401, {});
-      return works ? answer(200, { crowns: Number(searchParams.get('nights')) * 58 }) : answer(503, {});
-    }
-    const body = await readFile(join(folder, pathname)).catch(() => undefined);
-    // As `headers.txt` asks for.
-    for (const line of (await readFile(join(folder, 'headers.txt'), 'utf8')).trim().split('\n')) {
-      const [name = '', ...value] = line.split(': ');
-      response.setHeader(name, value.join(': '));
-    }
-    response.setHeader('Content-Type', types[extname(pathname)] ?? 'application/octet-stream');
-    return response.writeHead(body ? 200 : 404).end(body);
-  }).listen(0, '127.0.0.1');
-  await once(server, 'listening');
+  server = await serveFolder(
+    folder,
+    ({ url: { pathname, searchParams }, headers }) => {
+      if (pathname === '/service/sign-in') {
+        signIns++;
+        return { status: 200, body: { pass } };
+      }
+      if (pathname !== '/service/price') return undefined;
+      if (headers.authorization !== `Bearer ${pass}`) return { status: 401, body: {} };
+      return works
+        ? { status: 200, body: { crowns: Number(searchParams.get('nights')) * 58 } }
+        : { status: 503, body: {} };
+    },
+    asHeadersSay(folder),
+  );
   page = await (await sharedBrowser()).newPage();
   page.on('console', (message) => problems.push(message.text()));
   page.on('pageerror', (error) => problems.push(error.message));
-  await page.goto(`http://127.0.0.1:${(server.address() as AddressInfo).port}/index.html`);
+  await page.goto(`${server.address}/index.html`);
 });
 afterAll(async () => {
   await page.close();
-  server.close();
+  await server.close();
   await rm(folder, { recursive: true });
 });
 

@@ -1,6 +1,14 @@
 /** `hovrin export`: a screen or a project in one of the formats that it is handed over in. */
-import { mkdir } from 'node:fs/promises';
-import { exporterNamed, exporters, messageOf } from '@hovrin/core';
+import { mkdir, readFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import {
+  configFile,
+  exporterNamed,
+  exporters,
+  type FeedConfig,
+  messageOf,
+  readFeedConfig,
+} from '@hovrin/core';
 import { makeExport, writeExport } from '@hovrin/files';
 import { BadInput, readInput } from './bad-input.ts';
 import { readOptions } from './options.ts';
@@ -22,6 +30,7 @@ export async function exportCommand(
   if (values.out === undefined) throw new BadInput('Where to? `--out DIR`');
   const { project, rows, assetFolder } = await readInput(path);
   const page = await makeExport(exporter, project, {
+    ...(await configIn(values.out)),
     rightToLeft: values.rtl === true,
     rowsOfTable: (id) => rows.get(id),
   });
@@ -40,4 +49,13 @@ export async function exportCommand(
   for (const { path, keptAs } of changed)
     print(`${path} was not as it had been written; that one is ${keptAs} now.\n`);
   return 0;
+}
+
+/** Where feeds come from, as a person has set it in the folder. @throws BadInput where that cannot be read. */
+async function configIn(folder: string): Promise<{ readonly config?: FeedConfig }> {
+  const text = await readFile(join(folder, configFile), 'utf8').catch(() => undefined);
+  if (text === undefined) return {};
+  const read = readFeedConfig(text);
+  if ('problem' in read) throw new BadInput(read.problem);
+  return read;
 }

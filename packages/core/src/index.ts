@@ -38,9 +38,15 @@ export {
   feedOrigins,
   feedSeconds,
   isFeedAddress,
+  isOnPagesServer,
   silentAfter,
   standInFolder,
 } from './document/feed.ts';
+export {
+  configFile,
+  type FeedConfig,
+  readFeedConfig,
+} from './document/feed-config.ts';
 export { forbiddenKeys } from './document/forbidden-keys.ts';
 export {
   controlNameProblem,

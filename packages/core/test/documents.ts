@@ -1,6 +1,8 @@
 /** Short ways to documents for tests. */
+
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
+import { pieceNames } from '../src/export/pieces.ts';
 import type { Acting } from '../src/expression/actions/action.ts';
 import {
   type Control,
@@ -75,3 +77,6 @@ export const noActing: Acting = {
   copy() {},
   download() {},
 };
+
+/** The pieces of a page's script, none of which has anything in it: for pages that are read and not run. */
+export const noPieces: ReadonlyMap<string, string> = new Map(pieceNames.map((name) => [name, '']));

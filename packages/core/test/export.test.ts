@@ -3,7 +3,7 @@ import { html } from '../src/export/page.ts';
 import { programOf } from '../src/export/program.ts';
 import { stylesheet } from '../src/export/stylesheet.ts';
 import { applyStep, type Project, type StateVariable } from '../src/index.ts';
-import { named, projectOf, projectWith } from './documents.ts';
+import { named, noPieces, projectOf, projectWith } from './documents.ts';
 
 /** The rules of a project's controls, without theme and kinds. */
 function rules(source: string): string {
@@ -18,7 +18,7 @@ const page = (project: Project) =>
   html.files(project, {
     fonts: { files: [], standIns: [] },
     script: 'var hovrinPage;',
-    pieces: new Map([['dragging', '']]),
+    pieces: noPieces,
   });
 
 describe('the stylesheet', () => {
@@ -161,7 +161,7 @@ describe('the page', () => {
     const made = html.files(project, {
       fonts: { files: fonts, standIns: [] },
       script: '',
-      pieces: new Map([['dragging', '']]),
+      pieces: noPieces,
     });
     expect(made.fonts).toEqual(['Hanken Grotesk.woff2', 'Zilla Slab.woff2']);
     expect(made.assets).toEqual(['a b.png']);
@@ -185,7 +185,7 @@ describe('the page', () => {
       html.files(project, {
         fonts: { files, standIns: [] },
         script: '',
-        pieces: new Map([['dragging', '']]),
+        pieces: noPieces,
       });
     const greek = projectOf('<screen name="s"><text weight="600" text="{`Καλ` + 2}" /></screen>');
     expect(made(greek).fonts).toEqual(

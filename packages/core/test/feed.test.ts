@@ -1,5 +1,7 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { feedProblem } from '../src/document/feed.ts';
+import { feedProblem, originsOf } from '../src/document/feed.ts';
+import { configuredAddress, readFeedConfig } from '../src/document/feed-config.ts';
 import { addressNow } from '../src/expression/address.ts';
 import {
   addressAtStart,
@@ -28,6 +30,18 @@ describe('the address of a feed', () => {
     ['file:///etc/passwd', false],
     ['//elsewhere.example/', false],
     ['', false],
+    ['api/wind', true],
+    ['/api/wind?of={name}', true],
+    ['./wind.json', true],
+    ['wind/{name}', true],
+    ['wind{name}', false],
+    ['/{name}/x', false],
+    ['./{name}', false],
+    ['../api', false],
+    ['a/../b', false],
+    ['/\\\\elsewhere.example', false],
+    ['data:text/plain,x', false],
+    ['a b', false],
   ])('%s is one: %s', (address, isOne) => {
     expect(isFeedAddress(address)).toBe(isOne);
     expect(feedProblem(feed(address)) === undefined).toBe(isOne);
@@ -83,4 +97,51 @@ it.each([
   [{ address: 'stand-ins/mast', as: 'json', every: 1, status: 4 }, 'no name'],
 ])('%j is no feed', (value, words) => {
   expect(feedProblem(value)).toContain(words);
+});
+
+it('addresses on the page’s own server lead to no other origin, whatever their expressions give', () => {
+  const starts = ['api/', '/api/', './api?of=', 'a/b/', 'a?'];
+  fc.assert(
+    fc.property(fc.constantFrom(...starts), fc.string(), (start, given) => {
+      const read = parseTemplate(`${start}{name}`);
+      if (!read.ok || !isFeedAddress(`${start}{name}`)) throw new Error(start);
+      let address: string;
+      try {
+        address = addressNow(read.value, () => given);
+      } catch {
+        return;
+      }
+      expect(new URL(address, 'https://hut.example/app/index.html').origin).toBe('https://hut.example');
+    }),
+  );
+  expect(
+    originsOf(['api/wind', '/api', 'stand-ins/mast', 'https://a.example/x', 'http://a.example:81/{b}']),
+  ).toEqual(['https://a.example', 'http://a.example:81']);
+});
+
+describe('`config.json`', () => {
+  it.each([
+    ['{}', 'no record `feeds`'],
+    ['[', 'config.json'],
+    ['{"feeds": {"wind": 5}}', '`wind` is no record'],
+    ['{"feeds": {"wind": {"adress": "api"}}}', 'has `adress`'],
+    ['{"feeds": {"wind": {"address": "api/{x}"}}}', 'has expressions'],
+    ['{"feeds": {"wind": {"address": "ftp://x"}}}', 'is none'],
+    ['{"feeds": {"wind": {"every": 0}}}', '0.2 to 3600'],
+    ['{"feeds": {"wind": {"credentials": 1}}}', 'neither true nor false'],
+  ])('%s is refused', (text, words) => {
+    const read = readFeedConfig(text);
+    expect('problem' in read && read.problem).toContain(words);
+  });
+
+  it('says some of a feed; its address takes the place of what stands in front of the expressions', () => {
+    const text = '{"feeds": {"wind": {"address": "https://a.example/w?of=", "every": 5}, "beds": {}}}';
+    const read = readFeedConfig(text);
+    if ('problem' in read) throw new Error(read.problem);
+    const { wind = {}, beds = {} } = read.config.feeds;
+    const now = (own: string, given: string) => configuredAddress(own, own.replace('{who}', given), wind);
+    expect(now('stand-ins/mast?of={who}', 'Ilka')).toBe('https://a.example/w?of=Ilka');
+    expect(now('stand-ins/mast', '')).toBe('https://a.example/w?of=');
+    expect(configuredAddress('a/{who}', 'a/Ilka', beds)).toBe('a/Ilka');
+  });
 });

@@ -5,7 +5,7 @@ import { checkStatements } from '../src/expression/check.ts';
 import { evaluateTemplate } from '../src/expression/evaluate.ts';
 import { checkTemplate, exporterNamed, type Project, parseStatements, parseTemplate } from '../src/index.ts';
 import { Runtime } from '../src/runtime/index.ts';
-import { noActing, projectOf } from './documents.ts';
+import { noActing, noPieces, projectOf } from './documents.ts';
 
 const reaching = [
   'window',
@@ -177,7 +177,7 @@ describe('texts in a page', () => {
     const files = exporterNamed('html')!.files(project, {
       fonts: { files: [], standIns: [] },
       script: 'var hovrinPage;',
-      pieces: new Map([['dragging', '']]),
+      pieces: noPieces,
     }).files;
     const html = files.get('index.html')!;
     expect(html).not.toMatch(/<script>alert|<img src=x|onerror=alert\(1\)[^&]*>|href="javascript:/i);

@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Project } from '../src/document/types.ts';
 import { html } from '../src/export/page.ts';
-import { projectOf, projectWith } from './documents.ts';
+import { noPieces, projectOf, projectWith } from './documents.ts';
 
 const standIn = {
   ...{ family: 'Hanken Grotesk', weights: [400, 500], local: ['Arial'] },
@@ -24,7 +24,7 @@ const filesOf = (project: Project) =>
       standIns: [standIn, { ...standIn, family: 'JetBrains Mono' }],
     },
     script: '',
-    pieces: new Map([['dragging', '']]),
+    pieces: noPieces,
   }).files;
 const page = (project: Project): string => filesOf(project).get('index.html')!;
 const body = (source: string): string => page(projectOf(source)).replace(/[\s\S]*<body>/, '');

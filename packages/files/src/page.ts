@@ -23,7 +23,7 @@ export function loadExportParts(): Promise<BuiltParts> {
 export async function makeExport(
   exporter: Exporter,
   project: Project,
-  options: Pick<ExportParts, 'rightToLeft' | 'rowsOfTable'> = {},
+  options: Pick<ExportParts, 'rightToLeft' | 'rowsOfTable' | 'config'> = {},
 ): Promise<Exported> {
   return exporter.files(project, { ...(await loadExportParts()), ...options });
 }

@@ -8,7 +8,6 @@ import {
   type Dispose,
   type FeedStatus,
   type Program,
-  type ProgramFeed,
   type ProgramTable,
   Runtime,
   type ScreenProgram,
@@ -19,7 +18,6 @@ import {
 import { markPlace, startBehaviours } from './behaviours.ts';
 import { Binder, finderIn } from './binder.ts';
 import { Dialogs } from './dialogs.ts';
-import { type FeedTarget, startFeed } from './feeds.ts';
 import { copyText, giveFile } from './files.ts';
 import { forget, startForms } from './forms.ts';
 import { startGroups } from './groups.ts';
@@ -81,8 +79,8 @@ class Page implements Acting {
   #bindings: Dispose[] = [];
   /** The screen that somebody goes to in another window: what its events do happens there. */
   #heard: string | undefined;
-  /** Begin to listen to feeds anew, or end it. */
-  readonly #feeds: (() => void)[] = [];
+  /** What is done when this window begins, or ends, to be the one in which things happen by themselves. */
+  readonly #leads: (() => void)[] = [];
   /** What the next screen is entered with. */
   #brought: unknown;
   readonly #dialogs = new Dialogs();
@@ -111,8 +109,14 @@ class Page implements Acting {
     startGroups(document);
     startForms(document);
     startTables(document);
-    for (const piece of pieces) piece(document, { say: showMessage });
-    for (const { name, feed } of this.program.state) if (feed) this.#feed(name, feed);
+    for (const piece of pieces)
+      piece(document, {
+        say: showMessage,
+        program: this.program,
+        runtime: this.runtime,
+        tellStatus: (variable, status) => this.#tellStatus(variable, status),
+        asItLeads: (begin) => void this.#leads.push(begin),
+      });
     // Each page has its tables from beside it, and knows itself how their rows come.
     const told = new Set(this.program.state.flatMap(({ table }) => table?.status ?? []));
     const everywhere = joinTrial({
@@ -126,7 +130,7 @@ class Page implements Acting {
       },
       dialogs: (names) => this.#showDialogs(names),
       leads: () => {
-        for (const begin of this.#feeds) begin();
+        for (const begin of this.#leads) begin();
       },
     });
     for (const { name, table } of this.program.state) if (table) this.#table(name, table, everywhere);
@@ -146,26 +150,6 @@ class Page implements Acting {
 
   #tellStatus(variable: string | undefined, status: FeedStatus): void {
     if (this.program.state.some((each) => each.name === variable)) this.runtime.assign(variable!, status);
-  }
-
-  #feed(name: string, feed: ProgramFeed): void {
-    const target: FeedTarget = {
-      receive: (value) => this.runtime.take(name, value),
-      status: (status) => this.#tellStatus(feed.status, status),
-      problem: (text) => tellProblem(`${name}: ${text}`),
-    };
-    let stop: Dispose | undefined;
-    let address: string | undefined;
-    // Of windows that are linked one listens and tells the others: browsers keep few connections to one host.
-    const begin = () => {
-      stop?.();
-      stop = address === undefined || follows() ? undefined : startFeed({ ...feed, address }, target);
-    };
-    this.#feeds.push(begin);
-    this.runtime.followAddress(feed.template, (now) => {
-      address = now;
-      begin();
-    });
   }
 
   /** @param values what variables hold when it is entered, by their names. */

@@ -3,7 +3,7 @@ import { Runtime } from '@hovrin/core/runtime';
 import { beforeAll, expect, it } from 'vitest';
 import { programOf } from '../../core/src/export/program.ts';
 import { exporterNamed, type StateVariable } from '../../core/src/index.ts';
-import { noActing, projectWith } from '../../core/test/documents.ts';
+import { noActing, noPieces, projectWith } from '../../core/test/documents.ts';
 import { Binder, finderIn } from '../src/binder.ts';
 import { enter, likeBrowsers, one } from './page.ts';
 
@@ -17,7 +17,7 @@ function begin(source: string, state: readonly StateVariable[]) {
   const { files } = exporterNamed('html')!.files(project, {
     fonts: { files: [], standIns: [] },
     script: '',
-    pieces: new Map([['dragging', '']]),
+    pieces: noPieces,
   });
   document.body.innerHTML = /<body>([\s\S]*)<\/body>/.exec(files.get('index.html') ?? '')?.[1] ?? '';
   const problems: string[] = [];

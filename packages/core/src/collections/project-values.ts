@@ -2,7 +2,6 @@
  * What a project says of itself: its name, the screen that opens first, and what the head of its page says. Each is a text.
  * Steps, validation, `project.json` and renaming ask this list; a new value is a member of `Project` and an entry here.
  */
-import { isRecord } from '../document/record.ts';
 import type { Project } from '../document/types.ts';
 import { itemAt } from '../sure.ts';
 

@@ -21,12 +21,24 @@ export const silentAfter = 3;
 const fixedPart = (address: string): string => itemAt(address.split('{'), 0);
 
 /**
- * Whether an address is one that a page may listen to: a stand-in, or HTTP at a host that is said. Expressions only
- * stand behind that, so that they lead nowhere else.
+ * Whether an address is on the server of the page: a path. Where expressions follow, its first segment ends in front of them,
+ * so that they make neither a scheme nor a host (URL Standard §4.3).
+ */
+export const isOnPagesServer = (address: string): boolean =>
+  !address.startsWith(standInFolder) &&
+  !/\.\.|[\\\s]/.test(address) &&
+  (address.includes('{') ? /^(?:\.?\/)?[\w~-][\w.~-]*[/?]/ : /^(?:\.?\/)?[\w~-][\w.~-]*(?:[/?]|$)/).test(
+    fixedPart(address),
+  );
+
+/**
+ * Whether an address is one that a page may listen to: a stand-in, a path on its server, or HTTP at a host that is said.
+ * Expressions only stand behind that, so that they lead nowhere else.
  */
 export function isFeedAddress(address: string): boolean {
   const fixed = fixedPart(address);
   if (fixed.startsWith(standInFolder)) return !address.includes('..');
+  if (isOnPagesServer(address)) return true;
   if (fixed !== address && !/^https?:\/\/[^/?#]+\//.test(fixed)) return false;
   try {
     return ['http:', 'https:'].includes(new URL(fixed).protocol);
@@ -39,25 +51,31 @@ export function isFeedAddress(address: string): boolean {
 export function feedProblem(value: unknown): string | undefined {
   if (value === undefined) return undefined;
   if (!isRecord(value)) return 'its feed is no record.';
-  const { address, as, every, status, wait } = value;
+  const { address, as, every, status, wait, credentials } = value;
   if (typeof address !== 'string' || !isFeedAddress(address))
-    return 'the address of its feed is neither a stand-in nor begins with http:// or https://.';
+    return 'the address of its feed is no stand-in, no path such as `api/wind`, and does not begin with http:// or https://.';
   if (as !== 'events' && as !== 'json') return 'its feed is neither `events` nor `json`.';
   const isTime = (time: unknown): boolean =>
     typeof time === 'number' && time >= feedSeconds.least && time <= feedSeconds.most;
   if (!isTime(every)) return `its feed comes every ${feedSeconds.least} to ${feedSeconds.most} seconds.`;
   if (wait !== undefined && !isTime(wait)) return 'what its feed waits for at first is no time.';
+  if (credentials !== undefined && typeof credentials !== 'boolean')
+    return 'whether its feed is asked with cookies is neither true nor false.';
   if (status !== undefined && typeof status !== 'string') return 'what tells how its feed goes is no name.';
   return undefined;
 }
 
-/** The origins that a project's feeds come from; the server's own, for stand-ins, is not among them. */
-export const feedOrigins = (state: readonly Pick<StateVariable, 'feed'>[]): string[] => [
+/** The origins of some addresses of feeds; the server's own, for stand-ins and paths, is not among them. */
+export const originsOf = (addresses: readonly string[]): string[] => [
   ...new Set(
-    state.flatMap(({ feed }) =>
-      feed && !feed.address.startsWith(standInFolder) && isFeedAddress(feed.address)
-        ? new URL(fixedPart(feed.address)).origin
+    addresses.flatMap((address) =>
+      !address.startsWith(standInFolder) && !isOnPagesServer(address) && isFeedAddress(address)
+        ? new URL(fixedPart(address)).origin
         : [],
     ),
   ),
 ];
+
+/** The origins that a project's feeds come from. */
+export const feedOrigins = (state: readonly Pick<StateVariable, 'feed'>[]): string[] =>
+  originsOf(state.flatMap(({ feed }) => feed?.address ?? []));

@@ -76,8 +76,8 @@ export interface Reference {
 /** Where the values of a variable come from while the application runs. */
 export interface Feed {
   /**
-   * `stand-ins/mast?seed=1`, or an address that begins with http:// or https:// and a host; behind that there may be
-   * expressions in braces: `stand-ins/suppers?page={page}`.
+   * `stand-ins/mast?seed=1`; an address that begins with http:// or https:// and a host; or one on the server of the page,
+   * `api/wind`. Behind that there may be expressions in braces: `stand-ins/suppers?page={page}`.
    */
   readonly address: string;
   /** `events`: server-sent events, each with a value as JSON; `json`: a value that is asked for again and again. */
@@ -88,6 +88,8 @@ export interface Feed {
   readonly status?: string;
   /** Seconds until it begins. */
   readonly wait?: number;
+  /** It is asked with the person's cookies for its host, so that the service knows who asks (Fetch §2.2.5). */
+  readonly credentials?: boolean;
 }
 
 /** A list of records whose rows are kept beside the document, however many they are. */

@@ -1,19 +1,23 @@
 /** The head of a page (HTML §4.2): what browsers, search engines and those who share its address are told. */
 import { themeOf } from '../cascade/project-theme.ts';
+import type { FeedConfig } from '../document/feed-config.ts';
 import { type Project, startScreen } from '../document/types.ts';
 import { escapeAttribute, escapeText } from './html.ts';
 import { iconAddress } from './page-icon.ts';
 import { policyOf } from './policy.ts';
 import { titleOf } from './program.ts';
 
-/** @param scripts addresses of the scripts, in the order in which they run. */
-export function headText(project: Project, scripts: readonly string[]): string {
+/**
+ * @param scripts addresses of the scripts, in the order in which they run.
+ * @param config where feeds come from at the place where the page runs.
+ */
+export function headText(project: Project, scripts: readonly string[], config?: FeedConfig): string {
   const start = startScreen(project);
   const { colours, darkColours } = themeOf(project);
   const icon = iconAddress(project);
   const lines = [
     '<meta charset="utf-8">',
-    `<meta http-equiv="Content-Security-Policy" content="${policyOf(project)}">`,
+    `<meta http-equiv="Content-Security-Policy" content="${policyOf(project, config)}">`,
     '<meta name="viewport" content="width=device-width, initial-scale=1, viewport-fit=cover">',
     `<title>${escapeText(start ? titleOf(start) : project.name)}</title>`,
     ...(project.description

@@ -8,6 +8,7 @@ import { plainValues } from '../cascade/plain-values.ts';
 import { themeOf } from '../cascade/project-theme.ts';
 import { convert, Values } from '../cascade/values.ts';
 import { aroundOf, declarations } from '../css/declarations.ts';
+import { configFile } from '../document/feed-config.ts';
 import { isRecord } from '../document/record.ts';
 import { type Control, isDialog, type Project, startScreen } from '../document/types.ts';
 import { sharingBudget } from '../expression/budget.ts';
@@ -105,6 +106,14 @@ function tableFiles(project: Project, program: Program, { rowsOfTable }: ExportP
   });
 }
 
+/** `config.json` to begin with: the names of the feeds, and nothing of them yet. None where nothing comes from outside. */
+function firstConfig({ state }: Project): [string, string][] {
+  const feeds = state.flatMap(({ name, feed }) => (feed ? [[name, {}] as const] : []));
+  return feeds.length === 0
+    ? []
+    : [[configFile, `${JSON.stringify({ feeds: Object.fromEntries(feeds) }, null, 2)}\n`]];
+}
+
 /** A page that works from any web server and opened from disk. */
 export const html: Exporter = {
   id: 'html',
@@ -121,6 +130,7 @@ export const html: Exporter = {
       'handlers.js, hovrin.d.ts',
       'Where events call code of your own: a file to begin with, yours to keep, and its types',
     ],
+    ['config.json', 'Where feeds come from at the place where the page runs, yours to keep'],
     ['headers.txt', 'What your server is to send with it, so that nothing strange can run'],
   ],
   files: (project, parts) => sharingBudget(() => exported(project, parts)),
@@ -174,7 +184,7 @@ function exported(project: Project, parts: ExportParts): Exported {
   const symbols = iconSymbols(elementsOfPage, iconsAskedFor(project));
   const html = `<!doctype html>
 <html lang="${escapeAttribute(project.language ?? 'en')}"${parts.rightToLeft ? ' dir="rtl"' : ''}>
-${headText(project, ownCode ? [ownCodeFile, 'script.js'] : ['script.js'])}
+${headText(project, ownCode ? [ownCodeFile, 'script.js'] : ['script.js'], parts.config)}
   <body>
 ${[...elementsOfPage, ...(symbols ? [symbols] : [])].map((element) => `${htmlOf(element, '    ')}\n`).join('')}  </body>
 </html>
@@ -192,11 +202,17 @@ ${[...elementsOfPage, ...(symbols ? [symbols] : [])].map((element) => `${htmlOf(
       ...texts,
       ['fonts.css', fontFaceRules(fonts, 'fonts/', () => true, 'swap') + standInRules(fonts.standIns)],
       ['style.css', [stylesheet(project), ...screens.flatMap(({ rules }) => rules || [])].join('\n')],
-      ['headers.txt', headersText(project, start ? fontsToBegin(project, start, parts.fonts) : [])],
+      [
+        'headers.txt',
+        headersText(project, start ? fontsToBegin(project, start, parts.fonts) : [], parts.config),
+      ],
       ...iconFile(project),
       ...(ownCode ? [['hovrin.d.ts', typesText(project)] as const] : []),
     ]),
-    own: new Map(ownCode ? [[ownCodeFile, firstOwnCode(project)]] : []),
+    own: new Map([
+      ...(ownCode ? [[ownCodeFile, firstOwnCode(project)] as const] : []),
+      ...firstConfig(project),
+    ]),
     fonts: [...new Set(fonts.files.map((file) => `${file.file}.woff2`))],
     assets: project.assets.map((asset) => asset.name),
   };

@@ -12,7 +12,10 @@ export const hasCarried = (project: Project): boolean =>
     [...walk(screen)].some(({ props }) => inForce(props.carries) !== undefined),
   );
 
+/** Whether values come to a project from outside. */
+const hasFeeds = ({ state }: Project): boolean => state.some(({ feed }) => feed !== undefined);
+
 /** By the name of each piece: whether a project's page needs it. */
-export const pieces = { dragging: hasCarried };
+export const pieces = { dragging: hasCarried, feeds: hasFeeds };
 
 export const pieceNames = keysOf(pieces);

@@ -1,9 +1,17 @@
 /** What a page may do (Content Security Policy 3): run its own script, show its own files and pictures, listen to its feeds. */
-import { feedOrigins } from '../document/feed.ts';
+import { feedOrigins, originsOf } from '../document/feed.ts';
+import type { FeedConfig } from '../document/feed-config.ts';
 import type { Project } from '../document/types.ts';
 
-/** The policy of a project's page, for a header, or the page's `meta`. Nothing inline is run or styled. */
-export const policyOf = (project: Project): string =>
+const configuredOrigins = (config: FeedConfig | undefined): string[] =>
+  originsOf(Object.values(config?.feeds ?? {}).flatMap(({ address }) => address ?? []));
+
+/**
+ * The policy of a project's page, for a header, or the page's `meta`. Nothing inline is run or styled.
+ *
+ * @param config where feeds come from at the place where the page runs.
+ */
+export const policyOf = (project: Project, config?: FeedConfig): string =>
   [
     "default-src 'none'",
     "script-src 'self'",
@@ -11,7 +19,9 @@ export const policyOf = (project: Project): string =>
     "font-src 'self'",
     // A picture's address may be worked out, and a person may choose one of their own.
     "img-src 'self' data: blob: https: http:",
-    ["connect-src 'self'", ...feedOrigins(project.state)].join(' '),
+    ["connect-src 'self'", ...new Set([...feedOrigins(project.state), ...configuredOrigins(config)])].join(
+      ' ',
+    ),
     "base-uri 'none'",
     "form-action 'self'",
   ].join('; ');
@@ -25,7 +35,8 @@ export const policyOf = (project: Project): string =>
 export const headersText = (
   project: Project,
   early: readonly string[],
-): string => `Content-Security-Policy: ${policyOf(project)}; frame-ancestors 'self'
+  config?: FeedConfig,
+): string => `Content-Security-Policy: ${policyOf(project, config)}; frame-ancestors 'self'
 X-Content-Type-Options: nosniff
 Referrer-Policy: same-origin
 ${early.map((file) => `Link: <fonts/${file}>; rel=preload; as=font; type=font/woff2; crossorigin\n`).join('')}`;

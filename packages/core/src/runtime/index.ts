@@ -9,7 +9,8 @@ export {
   withoutParts,
 } from '../css/declarations.ts';
 export { withoutFirstValue } from '../css/first-value.ts';
-export { type FeedStatus, silentAfter, standInFolder } from '../document/feed.ts';
+export { type FeedStatus, isOnPagesServer, silentAfter, standInFolder } from '../document/feed.ts';
+export { type ConfiguredFeed, configFile, configuredAddress } from '../document/feed-config.ts';
 export type { Feed, StateValue } from '../document/types.ts';
 export type { Acting } from '../expression/actions/action.ts';
 export { sharingBudget } from '../expression/budget.ts';

@@ -1,12 +1,20 @@
 /**
  * A piece of the page's script that only some pages have (`export/pieces.ts` of the core says which). A file beside this one
- * exports it as `piece`; it is built apart, takes nothing from the page's script but what it is given here, and is started
- * with the page.
+ * exports it as `piece`; it is built apart, shares with the page's script only what it is given here, and is started with
+ * the page.
  */
+import type { FeedStatus, Program, Runtime } from '@hovrin/core/runtime';
+
 export type Piece = (page: Document, around: Around) => void;
 
 /** What a page does for its pieces. */
 export interface Around {
   /** Shows words for a while, and has them read out. */
   readonly say: (text: string) => void;
+  readonly program: Program;
+  readonly runtime: Runtime;
+  /** Tells the variable of that name how its values come, where there is one. */
+  readonly tellStatus: (variable: string | undefined, status: FeedStatus) => void;
+  /** Has something done whenever this window, of several that are linked, begins or ends to be the one that leads. */
+  readonly asItLeads: (begin: () => void) => void;
 }

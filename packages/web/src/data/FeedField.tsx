@@ -43,6 +43,7 @@ export function FeedField({ project, variable, onChange }: FeedFieldProps) {
     <div className="flex flex-col gap-1 border-l-2 border-lake pl-2">
       <Address {...part} project={project} />
       {!isStandIn && <ComesAs {...part} />}
+      {!isStandIn && <AsPerson {...part} />}
       <Every {...part} />
       <Troubles {...part} />
       <StatusField
@@ -137,6 +138,19 @@ function ComesAs({ name, feed, onFeed }: FeedPartProps) {
     </Line>
   );
 }
+
+/** Whether the service is to know who asks. */
+const AsPerson = ({ name, feed, onFeed }: FeedPartProps) => (
+  <Line words="Cookies">
+    <input
+      type="checkbox"
+      aria-label={`Cookies of ${name}`}
+      checked={feed.credentials === true}
+      onChange={({ target }) => onFeed({ credentials: target.checked })}
+    />
+    <span className="text-quiet">sent where it is handed over, so that the service knows who asks</span>
+  </Line>
+);
 
 function Every({ name, feed, onFeed }: FeedPartProps) {
   return (

@@ -77,7 +77,7 @@ export const queryOf = (address: string, name: string): string =>
 /** What keeps an address from being asked; undefined: nothing. */
 export function addressProblem(project: Project, address: string): string | undefined {
   if (!isFeedAddress(address))
-    return 'An address begins with http:// or https:// and a host; the page may ask this one and no other. Expressions in braces may stand behind it.';
+    return 'An address begins with http:// or https:// and a host, or is a path on the server of the page, such as api/wind. Expressions in braces may stand behind it.';
   const checked = checkTemplate(address, contextOf(project));
   return checked.ok ? undefined : checked.problem.message;
 }

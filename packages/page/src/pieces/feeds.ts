@@ -2,10 +2,23 @@
  * Feeds: values that come to state variables from outside while the page is open, as server-sent events (HTML §9.2)
  * or as JSON that is asked for again and again. The browser comes back to a lost stream by itself.
  */
-import { type Feed, type FeedStatus, silentAfter, standInFolder } from '@hovrin/core/runtime';
+import {
+  type ConfiguredFeed,
+  configuredAddress,
+  type Dispose,
+  type Feed,
+  type FeedStatus,
+  isOnPagesServer,
+  type ProgramFeed,
+  silentAfter,
+  standInFolder,
+} from '@hovrin/core/runtime';
+import { configured } from '../configured.ts';
+import { follows, tellProblem, trial } from '../trial.ts';
+import type { Around, Piece } from './piece.ts';
 
 /** Where what a feed brings goes. */
-export interface FeedTarget {
+interface FeedTarget {
   /** @returns whether the value fits. */
   receive(value: unknown): boolean;
   status(status: FeedStatus): void;
@@ -16,12 +29,56 @@ export interface FeedTarget {
 const longestAnswer = 20;
 const backAfter = 5;
 
+/** Lets the page's variables have what comes from outside. */
+export const piece: Piece = (_, around) => {
+  const fed = around.program.state.flatMap(({ name, feed }) => (feed ? [{ name, feed }] : []));
+  const here = configured(fed.map(({ name }) => name));
+  for (const { name, feed } of fed) follow(name, feed, around, here);
+};
+
+function follow(
+  name: string,
+  feed: ProgramFeed,
+  { runtime, tellStatus, asItLeads }: Around,
+  configuredHere: ReturnType<typeof configured>,
+): void {
+  const target: FeedTarget = {
+    receive: (value) => runtime.take(name, value),
+    status: (status) => tellStatus(feed.status, status),
+    problem: (text) => tellProblem(`${name}: ${text}`),
+  };
+  let stop: Dispose | undefined;
+  let address: string | undefined;
+  let here: ConfiguredFeed | undefined;
+  // Of windows that are linked one listens and tells the others: browsers keep few connections to one host.
+  const begin = () => {
+    stop?.();
+    stop = undefined;
+    if (address === undefined || !here || follows()) return;
+    const now = configuredAddress(feed.address, address, here);
+    stop = startFeed({ ...feed, ...here, address: now }, target);
+  };
+  asItLeads(begin);
+  runtime.followAddress(feed.template, (now) => {
+    address = now;
+    begin();
+  });
+  void configuredHere.then((of) => {
+    here = of(name);
+    begin();
+  });
+}
+
 /** Starts a feed. @returns what ends it. */
-export function startFeed(feed: Feed, target: FeedTarget): () => void {
+function startFeed(feed: Feed, target: FeedTarget): () => void {
   const address = addressOf(feed);
   if (address === undefined) {
     // What it holds at the start stays, as on the bench.
-    target.problem(`\`${feed.address}\` is a stand-in that runs in Hovrin only.`);
+    target.problem(
+      trial
+        ? `\`${feed.address}\` is on the server of the page that is handed over; nothing answers here.`
+        : `\`${feed.address}\` is a stand-in that runs in Hovrin only.`,
+    );
     return () => {};
   }
   target.status('waiting');
@@ -38,11 +95,18 @@ function later(what: () => void, seconds: number, signal: AbortSignal): void {
   signal.addEventListener('abort', () => clearTimeout(timer), { once: true });
 }
 
-/** Stand-ins lie on the server that shows the page; where there is none they are not. */
+/**
+ * Stand-ins lie on the server that shows the page; where there is none they are not. What is on the page's own server is not
+ * there yet while the page is tried.
+ */
 function addressOf({ address }: Feed): string | undefined {
+  if (trial && isOnPagesServer(address)) return undefined;
   if (!address.startsWith(standInFolder)) return address;
   return location.protocol.startsWith('http') ? new URL(`/${address}`, location.href).href : undefined;
 }
+
+/** Whether the person's cookies go with the question: never while the page is tried. */
+const asksAsPerson = ({ credentials = false }: Feed): boolean => credentials && !trial;
 
 /** Tells how a feed goes, each thing once. */
 class Teller {
@@ -75,7 +139,7 @@ class Teller {
 }
 
 function listen(feed: Feed, address: string, teller: Teller, signal: AbortSignal): void {
-  const source = new EventSource(address);
+  const source = new EventSource(address, { withCredentials: asksAsPerson(feed) });
   let silence: ReturnType<typeof setTimeout> | undefined;
   const expect = () => {
     clearTimeout(silence);
@@ -103,7 +167,7 @@ async function ask(feed: Feed, address: string, teller: Teller, signal: AbortSig
   const next = Date.now() + feed.every * 1000;
   try {
     const answer = await fetch(address, {
-      credentials: 'omit',
+      credentials: asksAsPerson(feed) ? 'include' : 'omit',
       signal: AbortSignal.any([signal, AbortSignal.timeout(longestAnswer * 1000)]),
     });
     const text = answer.ok ? await answer.text() : undefined;

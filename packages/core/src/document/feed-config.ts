@@ -1,0 +1,60 @@
+/**
+ * `config.json` beside a page that is handed over: where its feeds come from at the place where it runs. It is a person's
+ * own; exporting again reads it, since the page's policy names the origins that it may ask.
+ */
+import { messageOf } from './error-message.ts';
+import { feedProblem, isFeedAddress } from './feed.ts';
+import { isRecord } from './record.ts';
+import type { Feed } from './types.ts';
+
+export const configFile = 'config.json';
+
+/** What is said of one feed. Its address takes the place of what stands in front of the expressions of its own. */
+export type ConfiguredFeed = Partial<Pick<Feed, 'address' | 'as' | 'every' | 'credentials'>>;
+
+export interface FeedConfig {
+  /** By the names of the variables. */
+  readonly feeds: Readonly<Record<string, ConfiguredFeed>>;
+}
+
+const fields = ['address', 'as', 'every', 'credentials'];
+
+/** Something that is right about all that is left out. */
+const whole: Feed = { address: 'https://hut.example/', as: 'json', every: 1 };
+
+function feedFault(name: string, feed: unknown): string | undefined {
+  if (!isRecord(feed)) return `\`${name}\` is no record.`;
+  const strange = Object.keys(feed).find((key) => !fields.includes(key));
+  if (strange !== undefined) return `\`${name}\` has \`${strange}\`; a feed has ${fields.join(', ')}.`;
+  if (typeof feed.address === 'string' && (feed.address.includes('{') || !isFeedAddress(feed.address)))
+    return `the address of \`${name}\` is none, or has expressions.`;
+  const problem = feedProblem({ ...whole, ...feed });
+  return problem && `\`${name}\`: ${problem}`;
+}
+
+/** Reads `config.json`. @returns what is wrong with it as `problem`. */
+export function readFeedConfig(text: string): { readonly config: FeedConfig } | { readonly problem: string } {
+  let read: unknown;
+  try {
+    read = JSON.parse(text);
+  } catch (error) {
+    return { problem: `${configFile}: ${messageOf(error)}` };
+  }
+  if (!isRecord(read) || !isRecord(read.feeds)) return { problem: `${configFile} has no record \`feeds\`.` };
+  for (const [name, feed] of Object.entries(read.feeds)) {
+    const fault = feedFault(name, feed);
+    if (fault) return { problem: `${configFile}: ${fault}` };
+  }
+  return { config: { feeds: read.feeds as FeedConfig['feeds'] } };
+}
+
+/** The part of an address in front of all expressions. */
+const fixedPart = (address: string): string => address.slice(0, `${address}{`.indexOf('{'));
+
+/**
+ * An address that a feed has now, at the place where its page runs.
+ *
+ * @param own the feed's own address, with its expressions. @param now what they make of it.
+ */
+export const configuredAddress = (own: string, now: string, { address }: ConfiguredFeed): string =>
+  address === undefined ? now : address + now.slice(fixedPart(own).length);
