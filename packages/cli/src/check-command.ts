@@ -1,9 +1,16 @@
 /** `hovrin check`: what is wrong with screens at some width, on standard output; nothing where all is well. */
+import { readFile } from 'node:fs/promises';
+import { join } from 'node:path';
 import {
   checkAll,
   checkNamed,
   effectiveNames,
   type Finding,
+  handlersAtHand,
+  type MissingHandler,
+  missingHandlers,
+  ownCodeFile,
+  type Project,
   type Severity,
   usualCheck,
   whereWords,
@@ -20,6 +27,7 @@ export async function checkCommand(words: readonly string[], print: (text: strin
     to: { type: 'string' },
     rtl: { type: 'boolean' },
     json: { type: 'boolean' },
+    handlers: { type: 'string' },
   });
   if (positionals.length === 0) throw new BadInput('A file or folder is needed: `hovrin check FILE|FOLDER`');
   const from = readWidth(values.from ?? String(usualCheck.from), '--from');
@@ -30,6 +38,16 @@ export async function checkCommand(words: readonly string[], print: (text: strin
   const listed: object[] = [];
   for (const input of positionals) {
     const { project } = await readInput(input);
+    for (const missing of await notAtHand(project, input, values.handlers)) {
+      counts.error++;
+      const { screen, control, event, sentence } = missing;
+      if (values.json)
+        listed.push({
+          ...(positionals.length > 1 ? { file: input } : {}),
+          ...{ screen, check: 'no-handler', severity: 'error', control, attribute: `on.${event}`, sentence },
+        });
+      else print(`${screen}.${control}: error: No such handler\n  ${sentence}\n`);
+    }
     for (const screen of project.screens) {
       const found = checkAll(shaper, project, screen, {
         ...usualCheck,
@@ -57,6 +75,29 @@ export async function checkCommand(words: readonly string[], print: (text: strin
   if (values.json) print(`${JSON.stringify(listed)}\n`);
   else print(`${summary(counts)}\n`);
   return counts.error + counts.warning > 0 ? 1 : 0;
+}
+
+/**
+ * The events that call code which is not in the application's own.
+ *
+ * @param file where that code is; absent: in `handlers.js` of the folder that is checked, where it has one.
+ * @throws BadInput where it cannot be read.
+ */
+async function notAtHand(
+  project: Project,
+  input: string,
+  file: string | undefined,
+): Promise<readonly MissingHandler[]> {
+  const path = file ?? join(input, ownCodeFile);
+  const text = await readFile(path, 'utf8').catch(() => undefined);
+  if (text === undefined) {
+    if (file !== undefined) throw new BadInput(`There is no file ${file}.`);
+    return [];
+  }
+  const read = handlersAtHand(text);
+  if ('problem' in read) throw new BadInput(`${path}: ${read.problem}`);
+  const names = new Map(project.screens.map((screen) => [screen.id, effectiveNames(screen)]));
+  return missingHandlers(project, read, (screen, control) => names.get(screen)?.get(control) ?? control);
 }
 
 function readable(finding: Finding, place: string): string {

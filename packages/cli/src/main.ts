@@ -18,8 +18,9 @@ const help = `hovrin: lays out screens and writes them as pages
       says why a control has its size and place, and what would change it
   hovrin sweep FILE [--from 280] [--to 1920] [--height 800] [--control NAME] [--json] [--text-scale N] [--rtl]
       prints the layout for every width, as stretches in which it changes evenly, and what happens between them
-  hovrin check FILE|FOLDER [--from 280] [--to 1920] [--json] [--rtl]
-      tells what is wrong at any width, upright and across, with plain and doubled text; exit code 1 where something is
+  hovrin check FILE|FOLDER [--from 280] [--to 1920] [--json] [--rtl] [--handlers FILE]
+      tells what is wrong at any width, upright and across, with plain and doubled text, and which handlers the
+      application's own code lacks (FILE, or handlers.js in FOLDER); exit code 1 where something is
   hovrin picture FILE|FOLDER --size WIDTHxHEIGHT [--screen NAME] [--whole] [--out FILE.svg|FILE.png] [--ratio N] [--text-scale N] [--rtl]
       writes a screen as an SVG file that carries its fonts and pictures, or as a PNG file of N px for each px
   hovrin export html FILE|FOLDER --out DIR [--rtl]

@@ -1,4 +1,4 @@
-import { mkdtemp, readdir, readFile, rm, writeFile } from 'node:fs/promises';
+import { mkdir, mkdtemp, readdir, readFile, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -238,6 +238,29 @@ describe('hovrin sweep', () => {
 });
 
 describe('hovrin check', () => {
+  it('names handlers that the application’s own code lacks, where that is at hand', async () => {
+    const own = join(folder, 'own');
+    await mkdir(join(own, 'screens'), { recursive: true });
+    await writeFile(
+      join(own, 'screens/s.screen.xml'),
+      '<screen name="s"><heading level="1" text="x" /><button name="a" text="x" min-width="60" min-height="44" on.press="handlers.quote(5)" /></screen>',
+    );
+    expect((await hovrin('check', own)).code).toBe(0);
+    await writeFile(join(own, 'handlers.js'), 'window.handlers = { qoute() {} };');
+    const { code, out } = await hovrin('check', own);
+    expect(code).toBe(1);
+    expect(out).toContain('s.a: error: No such handler\n  `on.press` calls `handlers.quote`');
+    expect(out).toContain('1 error,');
+    const json = JSON.parse((await hovrin('check', own, '--json')).out);
+    expect(json[0]).toMatchObject({ check: 'no-handler', control: 'a', attribute: 'on.press' });
+    const other = join(folder, 'other.js');
+    await writeFile(other, 'window.handlers = { quote() {} };');
+    expect((await hovrin('check', own, '--handlers', other)).code).toBe(0);
+    expect((await hovrin('check', own, '--handlers', join(folder, 'none.js'))).code).toBe(2);
+    await writeFile(other, 'window.handlers = {');
+    expect(await hovrin('check', own, '--handlers', other)).toMatchObject({ code: 2 });
+  });
+
   it('says what is wrong, where, and what would mend it; exit code 1', async () => {
     const file = join(folder, 'wide.screen.xml');
     await writeFile(file, '<screen name="s"><row><column name="a" width="400" height="9" /></row></screen>');

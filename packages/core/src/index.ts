@@ -175,6 +175,11 @@ export { questionsOf, questionsOfSchema, type SchemaReading } from './making/que
 export { makeTable } from './making/table.ts';
 export { type DependencyMap, dependencyMap, type MapNode } from './meaning/dependencies.ts';
 export { type Handler, handlersOf, handlersText, referenceText } from './meaning/handlers.ts';
+export {
+  handlersAtHand,
+  type MissingHandler,
+  missingHandlers,
+} from './meaning/handlers-at-hand.ts';
 export { longTextLocale, longTexts } from './meaning/long-text.ts';
 export { attributeProblems } from './meaning/problems.ts';
 export { contextOf, knownOn, readAttributeText } from './meaning/property-text.ts';

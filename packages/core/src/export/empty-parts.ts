@@ -1,4 +1,7 @@
-/** Parts of controls for words that a control does not have, and will not have while its page runs: they are left out. */
+/**
+ * Parts of controls for words that a control does not have, and will not have while its page runs: they are left out where
+ * nothing is laid out by them.
+ */
 import { type Control, inForce } from '../document/types.ts';
 import { hasExpression } from '../expression/template.ts';
 import type { ChildAs, Kind, PageElement } from '../kinds/kind.ts';
@@ -24,11 +27,11 @@ function unnamed(element: PageElement, ids: ReadonlySet<string>): PageElement {
   return { ...element, attributes: { ...attributes, ...Object.fromEntries(kept) } };
 }
 
-/** Classes of the parts whose words follow no expression. */
+/** Classes of the parts that may be left out and whose words follow no expression. */
 const stillParts = ({ props }: Control, { properties }: Kind): ReadonlySet<string> =>
   new Set(
     properties.flatMap(({ name, page }) =>
-      page?.as === 'text' && page.part !== undefined && !hasExpression(inForce(props[name]) ?? '')
+      page?.optional && page.part !== undefined && !hasExpression(inForce(props[name]) ?? '')
         ? [page.part]
         : [],
     ),

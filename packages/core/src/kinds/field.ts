@@ -78,7 +78,7 @@ export const known = (name: string, label: string, what: 'valid' | 'changed'): P
 });
 
 export const label = words('label', 'Label', { as: 'text', part: 'part-label' });
-export const hint = words('hint', 'Hint', { as: 'text', part: 'part-hint' });
+export const hint = words('hint', 'Hint', { as: 'text', part: 'part-hint', optional: true });
 export const required = content('required', 'Required', flagType, {
   effect: 'behaviour',
   page: { as: 'inputs', name: 'required' },
@@ -86,7 +86,7 @@ export const required = content('required', 'Required', flagType, {
 const valid = content('valid', 'Valid when', flagType, { effect: 'behaviour', page: { as: 'validity' } });
 export const message = content('message', 'Message', textType, {
   effect: 'behaviour',
-  page: { part: 'part-message', as: 'text' },
+  page: { part: 'part-message', as: 'text', optional: true },
 });
 
 /** Properties that check what is entered. */

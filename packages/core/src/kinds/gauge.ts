@@ -3,8 +3,14 @@
 import type { Values } from '../cascade/values.ts';
 import { amountType } from '../property-types/index.ts';
 import type { Theme } from '../values/theme.ts';
-import { content, fieldInside, label } from './field.ts';
+import { content, fieldInside, label as fieldLabel } from './field.ts';
 import type { Inside, Making, PageElement, Property } from './kind.ts';
+
+/** Nothing is lined up by the label of a gauge. */
+export const label: Property<string> = {
+  ...fieldLabel,
+  page: { as: 'text', part: 'part-label', optional: true },
+};
 
 /** A number that the line stands for. */
 export const gaugeNumber = (

@@ -46,6 +46,8 @@ export interface PageTarget {
     | 'carries';
   /** The attribute's or property's name. */
   readonly name?: string;
+  /** Its part takes no room where it has no words: then it need not be there. */
+  readonly optional?: true;
 }
 
 /** @template T what its value is, as its type reads it. */

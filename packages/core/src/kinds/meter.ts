@@ -3,8 +3,8 @@
 import type { Values } from '../cascade/values.ts';
 import { type ColourRange, rangesType, textType } from '../property-types/index.ts';
 import { colourCss } from '../values/theme.ts';
-import { content, label } from './field.ts';
-import { gaugeCss, gaugeElement, gaugeInside, gaugeNumber, partOf } from './gauge.ts';
+import { content } from './field.ts';
+import { gaugeCss, gaugeElement, gaugeInside, gaugeNumber, label, partOf } from './gauge.ts';
 import type { Kind, Manner, PageElement } from './kind.ts';
 import { inside } from './made-anew.ts';
 import { boxLook, padding, placing, sizing } from './properties.ts';

@@ -6,7 +6,7 @@ import { property } from './properties.ts';
 
 export const pairs = property({
   name: 'pairs',
-  label: 'Names with values',
+  label: 'Pairs',
   group: 'inside',
   type: flagType,
   effect: 'behaviour',

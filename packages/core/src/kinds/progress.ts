@@ -1,7 +1,6 @@
 /** How far something has come. */
 
-import { label } from './field.ts';
-import { gaugeCss, gaugeElement, gaugeInside, gaugeNumber, partOf } from './gauge.ts';
+import { gaugeCss, gaugeElement, gaugeInside, gaugeNumber, label, partOf } from './gauge.ts';
 import type { Kind } from './kind.ts';
 import { boxLook, padding, placing, sizing } from './properties.ts';
 
