@@ -94,6 +94,15 @@ export function aroundOf(
   return { type: edge === 'start' || edge === 'end' ? 'row' : arrangementOf(manner, values) };
 }
 
+/** Whether an arrangement is one of cells. */
+export const isOfCells = (type: Around['type']): boolean => type === 'cells' || type === 'layers';
+
+/** How what is in cells lies across: what spreads a row's children out has no meaning there. */
+export function justifiesCells(values: Values): Justify | 'stretch' {
+  const along = values.own(justify);
+  return along === undefined || along in spreads ? 'stretch' : along;
+}
+
 const px = (value: number): string => (value === 0 ? '0' : `${Number(value.toFixed(4))}px`);
 const percent = (fraction: number): string => `${Number((fraction * 100).toFixed(4))}%`;
 const rem = (value: number): string => `${Number((value / 16).toFixed(6))}rem`;
@@ -128,9 +137,8 @@ export function declarations(
   const self = values.own(alignSelf);
   if (self && around.type !== 'pins')
     css.set('align-self', around.type === 'column' ? withoutBaseline(self) : self);
-  const inCells = around.type === 'cells' || around.type === 'layers';
   const across = values.own(justifySelf);
-  if (across && inCells) css.set('justify-self', withoutBaseline(across));
+  if (across && isOfCells(around.type)) css.set('justify-self', withoutBaseline(across));
   if (around.type === 'cells') gridArea(css, values);
   sizesIn(css, values, manner, around);
   const place = values.own(order);
@@ -211,7 +219,7 @@ const withoutBaseline = (word: Align): Align => (word === 'baseline' ? 'start' :
 
 /** How a container arranges what is in it. */
 function placeInside(css: Css, values: Values, arrangement: Arrangement): void {
-  const inCells = arrangement === 'cells' || arrangement === 'layers';
+  const inCells = isOfCells(arrangement);
   if (inCells) tracks(css, values);
   gaps(css, values);
   const across = values.own(align);
@@ -220,8 +228,7 @@ function placeInside(css: Css, values: Values, arrangement: Arrangement): void {
   if (along)
     css.set(
       inCells ? 'justify-items' : 'justify-content',
-      // What spreads a row's children out has no meaning in cells.
-      inCells ? (along in spreads ? 'stretch' : along) : justifyWords[along],
+      inCells ? justifiesCells(values) : justifyWords[along],
     );
   const wraps = values.own(wrap);
   if (wraps !== undefined && !inCells) css.set('flex-wrap', wraps ? 'wrap' : 'nowrap');
@@ -287,10 +294,29 @@ function pins(
     if (isShare) for (const { name } of held) if (!css.has(name)) css.set(name, '0');
     if (wanted === 'fit') css.set(side, 'fit-content');
     else if (isLimit(wanted)) css.set(side, limit(wanted));
-    else if (offset !== undefined) css.set(side, isShare ? 'stretch' : 'fit-content');
+    else if (offset !== undefined && !isShare) css.set(side, 'fit-content');
     // Pictures and buttons keep their own size between two pins where nothing else is said.
-    else if (isShare || (keepsSize && held.every(({ at }) => at !== undefined))) css.set(side, 'stretch');
+    else if (isShare || (keepsSize && held.every(({ at }) => at !== undefined)))
+      css.set(side, roomBetween(css, values.own(margin), axisSides[side]));
   }
+}
+
+const axisSides = {
+  width: [left.name, right.name, 'start', 'end'],
+  height: [top.name, bottom.name, 'top', 'bottom'],
+} as const;
+
+/** The room between two pins that a margin leaves: `stretch` (CSS Sizing 4 §6.1), said so that all engines know it. */
+function roomBetween(
+  css: Css,
+  outside: Sides | undefined,
+  [near, far, before, behind]: (typeof axisSides)[keyof typeof axisSides],
+): string {
+  const taken = [
+    ...[css.get(near), css.get(far)],
+    ...[before, behind].map((side) => px(outside?.[side] ?? 0)),
+  ].filter((length) => length !== undefined && length !== '0');
+  return taken.length === 0 ? '100%' : `calc(100% - ${taken.join(' - ')})`;
 }
 
 const isLimit = (size: Size): size is number | Fraction =>

@@ -1,5 +1,6 @@
 /** The stylesheet of an exported page: theme, kinds, then one rule a control, changes in media queries. */
 
+import { fillsCell, mayBeFilled, mayFillCell } from '../cascade/across-cell.ts';
 import { orientations } from '../cascade/attributes.ts';
 import type { Conditions } from '../cascade/cascade.ts';
 import { plainValues } from '../cascade/plain-values.ts';
@@ -9,6 +10,8 @@ import {
   colourDeclaration,
   type Declarations,
   declarations,
+  isOfCells,
+  justifiesCells,
   partDeclarations,
   withoutParts,
 } from '../css/declarations.ts';
@@ -245,6 +248,10 @@ function declarationsUnder(
   if (around.type === 'pane') {
     css.set('flex', `${around.part} 1 0px`);
     if (!css.has('min-width')) css.set('min-width', '0');
+  }
+  if (parent && isOfCells(around.type) && mayFillCell(control) && mayBeFilled(parent)) {
+    const stretches = justifiesCells(plainValues(parent, conditions)) === 'stretch';
+    if (fillsCell(own, stretches)) css.set('width', '100%');
   }
   const colour = colourDeclaration(manner, own);
   if (colour) css.set(...colour);

@@ -63,6 +63,7 @@ export const image: Kind = {
   glyph: 'image',
   findBy: ['picture', 'photo', 'drawing', 'logo', 'avatar', 'portrait'],
   container: false,
+  fillsCells: true,
   manner,
   properties: [
     own.src,

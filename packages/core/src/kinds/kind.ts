@@ -322,6 +322,8 @@ export interface Kind {
   readonly heads?: Property<number>;
   /** What is in it may be larger than it is, so nothing in it fills it. */
   readonly scrolls?: boolean;
+  /** In a cell that it stretches across, it is as wide as a hundred per cent of it (`cascade/across-cell.ts`). */
+  readonly fillsCells?: boolean;
   /** It may well go on across a fold of the screen, though it is pressed. */
   readonly acrossFold?: boolean;
   /** Its first part holds a head for each of its children, which stands for the child when something is dropped on it. */

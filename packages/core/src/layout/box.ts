@@ -69,6 +69,8 @@ export interface BoxStyle {
   readonly edge: Edge | undefined;
   /** As high as the room between two pins, whatever its ratio and its content say (what is a button on a page). */
   readonly fillsPins: boolean;
+  /** In which cells it is as wide as a hundred per cent of its cell (`cascade/across-cell.ts`); undefined: in none. */
+  readonly fillsCell: 'always' | 'where it stretches' | undefined;
 }
 
 /** Where a screen folds: from its start side to the fold, how wide that is, and the screen's own width. CSS px. */
@@ -104,6 +106,7 @@ export const noStyle: BoxStyle = {
   order: 0,
   firm: false,
   fillsPins: false,
+  fillsCell: undefined,
   edge: undefined,
 };
 

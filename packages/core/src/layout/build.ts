@@ -1,5 +1,6 @@
 /** From the document to boxes: values worked out, words prepared, pictures looked up. */
 
+import { fillsCell, mayBeFilled, mayFillCell } from '../cascade/across-cell.ts';
 import { prefixesInForce } from '../cascade/cascade.ts';
 import { repetitionOf } from '../cascade/repetition.ts';
 import { isSteady } from '../cascade/steadiness.ts';
@@ -56,6 +57,7 @@ import {
   noStyle,
   type Pins,
 } from './box.ts';
+import { acrossCell } from './grid/across-cell.ts';
 import { makeBox } from './make-box.ts';
 import { plainMax } from './plain-limits.ts';
 
@@ -198,13 +200,18 @@ export class Builder {
     if (values.flag(hidden)) return undefined;
     const children = this.childrenOf(control, kind, values, spot);
     const inside = kind.inside(values, this.makingOf(control), children, control.children);
-    const parts =
+    const shown =
       inside.parts ??
       (children.includes(undefined) ? children.flatMap((child) => child ?? []) : (children as Box[]));
+    const { content } = inside;
+    const parts =
+      content.type === 'grid' && mayBeFilled(control)
+        ? shown.map((child) => acrossCell(child, content))
+        : shown;
     return makeBox({
       control: control.id,
       style: inside.style ? { ...style, ...inside.style } : style,
-      content: inside.content,
+      content,
       children: inOrder(parts),
       look: scaleLook(lookOf(values, this.around.theme, inside.look), this.around.textScale),
       items: spot.items,
@@ -217,7 +224,13 @@ export class Builder {
     if (known && known.kind === kind && known.arrangement === arrangement) return known;
     const around = scope === this.around.scope ? this.around : { ...this.around, scope };
     const values = valuesOf(control, kind, around);
-    const read = { kind, arrangement, values, style: styleOf(values, arrangement) };
+    const style = styleOf(values, arrangement);
+    const read = {
+      kind,
+      arrangement,
+      values,
+      style: mayFillCell(control) ? { ...style, fillsCell: fillingOf(values) } : style,
+    };
     if (isKept) this.read.set(control.props, read);
     return read;
   }
@@ -276,6 +289,10 @@ const keptSides = (sides: Sides | undefined, keep = keptUnit): Sides =>
 const keptBorder = (px: number): number => (px > 0 ? plainMax(1, Math.floor(px)) : 0);
 const keptSize = <T extends Size>(size: T): T => (typeof size === 'number' ? (keptUnit(size) as T) : size);
 
+/** In which cells a picture fills its cell by a percentage. */
+const fillingOf = (values: Values): BoxStyle['fillsCell'] =>
+  fillsCell(values, false) ? 'always' : fillsCell(values, true) ? 'where it stretches' : undefined;
+
 function styleOf(values: Values, arrangement: Arrangement | undefined): BoxStyle {
   const ratio = values.get(aspect);
   const sizes = sizesWithRatio(values.get(width), values.get(height), ratio, arrangement);
@@ -297,6 +314,7 @@ function styleOf(values: Values, arrangement: Arrangement | undefined): BoxStyle
     order: values.get(order) ?? 0,
     firm: false,
     fillsPins: false,
+    fillsCell: undefined,
     edge: undefined,
   };
 }
