@@ -54,6 +54,16 @@ describe('a screen', () => {
     expect(written.match(/<main/g)).toHaveLength(1);
   });
 
+  it('has its own place marked in its navigation', () => {
+    const nav = '<nav options="a: A | b: B" />';
+    const marked = page(projectOf(`<screen name="a">${nav}</screen>`, `<screen name="b">${nav}</screen>`));
+    expect([...marked.matchAll(/href="#(\w)" aria-current="page"/g)].map(([, name]) => name)).toEqual([
+      'a',
+      'b',
+    ]);
+    expect(marked.match(/aria-current/g)).toHaveLength(2);
+  });
+
   it('that is a dialog is no landmark and is not skipped into', () => {
     const project = projectOf(
       '<screen name="a" />',

@@ -15,6 +15,7 @@ import { sharingBudget } from '../expression/budget.ts';
 import { EvaluationError, evaluateTemplate, type Scope } from '../expression/evaluate.ts';
 import { initialScope } from '../expression/initial-scope.ts';
 import { kindOf } from '../kinds/catalogue.ts';
+import { addressTo } from '../kinds/link.ts';
 import { arrangementNow, arrangementOf, mannerOf } from '../kinds/manner.ts';
 import { contextOf } from '../meaning/property-text.ts';
 import type { Program } from '../runtime/program.ts';
@@ -141,8 +142,8 @@ export const html: Exporter = {
  * seen (CSS Selectors 4 §8.2, `:target`), without one it is the first. A dialog has no address; it waits in a template.
  */
 function screenElement(screen: Control, isStart: boolean, elements: Elements): TreeElement {
-  const made = elementTree(screen, elements);
   const address = addressOf(screen);
+  const made = withPlaceMarked(elementTree(screen, elements), addressTo(address));
   const inTemplate = isDialog(screen) && !isStart;
   const attributes: TreeElement['attributes'] = [
     ...made.attributes,
@@ -155,13 +156,31 @@ function screenElement(screen: Control, isStart: boolean, elements: Elements): T
     : element;
 }
 
-/** Pictures of a screen that is not seen at first come when it is (HTML §2.5.7, lazy loading). */
-const withLazyPictures = (element: TreeElement): TreeElement => ({
+/** An element and all in it, with more attributes on those of one tag. */
+const withMore = (
+  element: TreeElement,
+  tag: string,
+  more: (attributes: TreeElement['attributes']) => TreeElement['attributes'],
+): TreeElement => ({
   ...element,
-  attributes:
-    element.tag === 'img' ? [...element.attributes, ['loading', 'lazy'] as const] : element.attributes,
-  inside: typeof element.inside === 'string' ? element.inside : element.inside.map(withLazyPictures),
+  attributes: element.tag === tag ? [...element.attributes, ...more(element.attributes)] : element.attributes,
+  inside:
+    typeof element.inside === 'string'
+      ? element.inside
+      : element.inside.map((child) => withMore(child, tag, more)),
 });
+
+/** Pictures of a screen that is not seen at first come when it is (HTML §2.5.7, lazy loading). */
+const withLazyPictures = (screen: TreeElement): TreeElement =>
+  withMore(screen, 'img', () => [['loading', 'lazy']]);
+
+/** In the navigation of a screen, the place that it is itself is marked (ARIA 1.2 §6.6, `aria-current`). */
+const withPlaceMarked = (screen: TreeElement, href: string): TreeElement =>
+  withMore(screen, 'a', (attributes) => {
+    const has = (name: string, value: string) =>
+      attributes.some((each) => each[0] === name && each[1] === value);
+    return has('class', 'part-place') && has('href', href) ? [['aria-current', 'page']] : [];
+  });
 
 function exported(project: Project, parts: ExportParts): Exported {
   const start = startScreen(project);

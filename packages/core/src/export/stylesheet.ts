@@ -20,7 +20,7 @@ import { locationsIn, walk } from '../document/tree.ts';
 import { type Band, type Control, isDialog, type Project } from '../document/types.ts';
 import { kindOf, kinds } from '../kinds/catalogue.ts';
 import { arrangementOf, mannerOf } from '../kinds/manner.ts';
-import { entryOf } from '../sure.ts';
+import { entryOf, itemAt } from '../sure.ts';
 import { familyList } from '../text/fonts.ts';
 import { lineHeightCss } from '../text/units.ts';
 import { colourRoles, type Theme } from '../values/theme.ts';
@@ -29,6 +29,7 @@ import { forcedColourRules, printRules } from './media-rules.ts';
 import { keepsHinge, paneSections } from './pane-sections.ts';
 import { hasCarried } from './pieces.ts';
 import type { Rule, Section } from './rule.ts';
+import { shareRules } from './shared-rules.ts';
 
 function printRule({ selector, css, container }: Rule, indent: string): string {
   if (container)
@@ -116,6 +117,8 @@ ${hinged ? hingeRules : ''}${messageRules(theme)}${project.screens.length > 1 ? 
     background: var(--page);
     font-family: ${familyList(theme.family)}, sans-serif;
     --line-height: ${theme.lineHeight};
+    /* Small sizes, too: some engines leave it out there. */
+    font-kerning: normal;
     font-synthesis: none;
     color: var(--ink);
   }
@@ -355,13 +358,21 @@ function screenSections(screen: Control, bands: readonly Band[], theme: Theme): 
   ];
 }
 
+const printSections = (sections: readonly Section[]): string =>
+  sections.map(printSection).filter(Boolean).join('\n');
+
 /** The stylesheet of a project's page, but for its fonts. */
 export function stylesheet(project: Project): string {
-  const screens = project.screens.map((screen) => {
-    const sections = screenSections(screen, project.bands, themeOf(project))
-      .map(printSection)
-      .filter(Boolean);
-    return `/* ${effectiveNames(screen).get(screen.id)} */\n${sections.join('\n')}`;
-  });
-  return [baseRules(project), ...screens].join('\n');
+  const theme = themeOf(project);
+  const sections = project.screens.map((screen) => screenSections(screen, project.bands, theme));
+  const { shared, own } = shareRules(sections);
+  const common = printSections(shared);
+  return [
+    baseRules(project),
+    ...(common ? [`/* On several screens. */\n${common}`] : []),
+    ...project.screens.map(
+      (screen, index) =>
+        `/* ${effectiveNames(screen).get(screen.id)} */\n${printSections(itemAt(own, index))}`,
+    ),
+  ].join('\n');
 }
