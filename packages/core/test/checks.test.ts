@@ -139,6 +139,24 @@ describe('a check', () => {
     ).toEqual([]);
   });
 
+  it('names pictures that other engines make another height', () => {
+    const among = (attributes: string, grid = '') =>
+      told(screenOf(`<grid ${grid}><image name="a" ${attributes} /></grid>`));
+    const said = ['advice other-engines a'];
+    expect(among('margin="0 8"')).toEqual(said);
+    expect(among('width="{guests * 40}"')).not.toContain(said[0]);
+    expect(among('justify-self="{late ? &quot;start&quot; : &quot;stretch&quot;}"')).toEqual(said);
+    // What fills its cell by a percentage, has a size, or does not stretch is alike everywhere.
+    expect(among('')).toEqual([]);
+    expect(among('margin="8 0"')).toEqual([]);
+    expect(among('margin="0 8" width="120"')).toEqual([]);
+    expect(among('margin="0 8" aspect="2"')).toEqual([]);
+    expect(among('margin="0 8"', 'justify="start"')).toEqual([]);
+    const [found] = check(screenOf('<grid><image name="a" margin="0 8" /></grid>'));
+    // At 1,920 px it is 1,904 by 1,428; its own height is 120.
+    expect(found!.worst).toBe(1308);
+  });
+
   it('offers what mends it, and only that', () => {
     for (const inside of [
       '<row><column name="a" width="400" height="20" /></row>',

@@ -11,7 +11,7 @@ import { cellJustify, justifySelf, margin, width } from '../kinds/properties.ts'
 import type { Values } from './values.ts';
 
 /** Whether an expression says what a property is, from some width up or always. */
-const isBound = ({ props }: Control, name: string): boolean =>
+export const isBound = ({ props }: Control, name: string): boolean =>
   Object.entries(props).some(
     ([attribute, value]) =>
       (attribute === name || attribute.endsWith(`.${name}`)) && hasExpression(inForce(value) ?? ''),

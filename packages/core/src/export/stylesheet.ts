@@ -1,6 +1,5 @@
 /** The stylesheet of an exported page: theme, kinds, then one rule a control, changes in media queries. */
 
-import { fillsCell, mayBeFilled, mayFillCell } from '../cascade/across-cell.ts';
 import { orientations } from '../cascade/attributes.ts';
 import type { Conditions } from '../cascade/cascade.ts';
 import { plainValues } from '../cascade/plain-values.ts';
@@ -10,8 +9,6 @@ import {
   colourDeclaration,
   type Declarations,
   declarations,
-  isOfCells,
-  justifiesCells,
   partDeclarations,
   withoutParts,
 } from '../css/declarations.ts';
@@ -27,6 +24,7 @@ import { colourRoles, type Theme } from '../values/theme.ts';
 import { selectorsIn } from './class-names.ts';
 import { forcedColourRules, printRules } from './media-rules.ts';
 import { keepsHinge, paneSections } from './pane-sections.ts';
+import { pictureSizes } from './picture-sizes.ts';
 import { hasCarried } from './pieces.ts';
 import type { Rule, Section } from './rule.ts';
 import { shareRules } from './shared-rules.ts';
@@ -252,10 +250,7 @@ function declarationsUnder(
     css.set('flex', `${around.part} 1 0px`);
     if (!css.has('min-width')) css.set('min-width', '0');
   }
-  if (parent && isOfCells(around.type) && mayFillCell(control) && mayBeFilled(parent)) {
-    const stretches = justifiesCells(plainValues(parent, conditions)) === 'stretch';
-    if (fillsCell(own, stretches)) css.set('width', '100%');
-  }
+  if (parent) pictureSizes(css, { control, parent, values: own, conditions, around });
   const colour = colourDeclaration(manner, own);
   if (colour) css.set(...colour);
   const found = new Map<string, Declarations>([['', css]]);

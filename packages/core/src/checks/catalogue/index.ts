@@ -5,6 +5,7 @@ import { longLine } from './long-line.ts';
 import { noDifference } from './no-difference.ts';
 import { noHeading } from './no-heading.ts';
 import { offScreen } from './off-screen.ts';
+import { otherEngines } from './other-engines.ts';
 import { overlap } from './overlap.ts';
 import { smallTarget } from './small-target.ts';
 import { tooHigh } from './too-high.ts';
@@ -22,6 +23,7 @@ export const checks: readonly CheckKind[] = [
   cut,
   longLine,
   noHeading,
+  otherEngines,
   worse,
   noDifference,
 ];
