@@ -43,9 +43,16 @@ async function measuredBoxes(
     style.setProperty('--hinge-start', `${hinge.left - (safe?.left ?? 0)}px`);
     style.setProperty('--hinge-width', `${hinge.width}px`);
   } else delete dataset.hinged;
-  // Fonts load when a layout first needs them; what is measured must be set in them.
+  // Fonts load when a layout first needs them, and some only when others have come; what is measured must be set in them.
+  do {
+    await document.fonts.ready;
+    document.body.getBoundingClientRect();
+    await new Promise((resolve) => setTimeout(resolve));
+  } while (document.fonts.status === 'loading');
+  // WebKit at times keeps a width from before the fonts came; a layout of everything anew does not.
+  document.body.style.display = 'none';
   document.body.getBoundingClientRect();
-  await document.fonts.ready;
+  document.body.style.display = '';
   // Where a screen is wider than its window and read from the right, it begins left of it.
   const begin = rightToLeft
     ? document.querySelector('body > .k-screen')!.getBoundingClientRect().x +

@@ -27,16 +27,19 @@ describe.each(['firefox', 'webkit'] as const)('%s', (name) => {
     }
   });
 
-  it.skipIf(!isInstalled(name))('has the boxes of plain documents within a px, nearly all within half of one', async () => {
-    const bench = await ParityBench.open(name);
-    try {
-      const shares = await measure(bench, plain, usualViews, noneFailed);
-      expect(shares.boxes).toBeGreaterThan(2000);
-      // What is off is listed in docs/layout.md, Engines: in WebKitGTK, letters of whole px.
-      expect(shares.within(1) / shares.boxes).toBeGreaterThanOrEqual(name === 'firefox' ? 1 : 0.99);
-      expect(shares.within(0.5) / shares.boxes).toBeGreaterThan(name === 'firefox' ? 0.99 : 0.98);
-    } finally {
-      await bench.close();
-    }
-  });
+  it.skipIf(!isInstalled(name))(
+    'has the boxes of plain documents within a px, nearly all within half of one',
+    async () => {
+      const bench = await ParityBench.open(name);
+      try {
+        const shares = await measure(bench, plain, usualViews, noneFailed);
+        expect(shares.boxes).toBeGreaterThan(2000);
+        // What is off is listed in docs/layout.md, Engines: in WebKitGTK, letters of whole px.
+        expect(shares.within(1) / shares.boxes).toBeGreaterThanOrEqual(name === 'firefox' ? 1 : 0.99);
+        expect(shares.within(0.5) / shares.boxes).toBeGreaterThan(name === 'firefox' ? 0.99 : 0.98);
+      } finally {
+        await bench.close();
+      }
+    },
+  );
 });
