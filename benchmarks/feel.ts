@@ -29,7 +29,7 @@ interface Cost {
 const slowestOf = (times: readonly number[]): number =>
   times.toSorted((a, b) => a - b)[Math.floor(times.length * 0.95) - 1]!;
 
-/** An event of Chromium's own record of what it did; times in microseconds. */
+/** An event of Chromium's trace; times in microseconds. */
 interface TraceEvent {
   readonly name: string;
   readonly tid: number;

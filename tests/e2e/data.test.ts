@@ -101,7 +101,7 @@ it('an evening: a party is found, opened, checked in; the trace says what each e
   expect(await entry('form submit').innerText()).toMatch(/guestName: "Ridge section, spring course" → ""/);
   expect(await entry('form submit').innerText()).toContain('go("Arrivals")');
   expect(await entry('search entered').innerText()).toMatch(/wanted: .* → "ridge"/);
-  // What happened is gone through step by step, with what the variables held then.
+  // The trace is stepped through, with the variables' values at each step.
   await page.getByRole('button', { name: 'Step through form submit' }).first().click();
   const steps = page.getByRole('listbox', { name: 'Steps' });
   const now = () => steps.getByRole('option', { selected: true }).innerText();

@@ -1,4 +1,4 @@
-/** The whole application for tests: a server process of its own, a browser, and short ways to what a person does. */
+/** The whole application for tests: a server process of its own, a browser, and helpers for a person's actions. */
 import { type ChildProcess, spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { mkdtemp, rm } from 'node:fs/promises';

@@ -1,4 +1,4 @@
-/** Rows, columns and grids found in what was placed roughly: they lay out where it was, and hold at other widths. */
+/** Rows, columns and grids found in roughly placed controls: they keep the places, and hold at other widths. */
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { Chance } from '../../../tests/parity/documents.ts';

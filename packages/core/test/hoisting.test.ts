@@ -16,7 +16,7 @@ function read(text: string) {
   return parsed.value;
 }
 
-/** What an expression gives, and how often it asks for what is looked for. */
+/** An expression's value, and how often it reads the search text. */
 function run(expression: ReturnType<typeof read>) {
   let asked = 0;
   const value = evaluate(expression, (name) => {

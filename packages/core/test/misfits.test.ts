@@ -6,7 +6,7 @@ import { type Result, type ResultType, resultsOf } from '../src/expression/resul
 import { attributeProblems, type Project, parseExpression } from '../src/index.ts';
 import { named, projectOf } from './documents.ts';
 
-/** Variables of each type, with what they hold. */
+/** Variables of each type, with their values. */
 const held: Readonly<Record<string, { readonly type: ResultType; readonly value: unknown }>> = {
   nights: { type: 'number', value: 3 },
   guest: { type: 'text', value: 'Ilka Vereth' },

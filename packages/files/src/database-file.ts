@@ -50,7 +50,7 @@ export function databaseProblem(file: string): string | undefined {
   }
 }
 
-/** Puts a database file aside, with what belongs to it. @param time ms since 1970. @returns its new path. */
+/** Renames a database file and its journals out of the way. @param time ms since 1970. @returns its new path. */
 export function putAside(file: string, time: number): string {
   const stamp = new Date(time).toISOString().replaceAll(/[-:]/g, '').slice(0, 15);
   const aside = file.replace(/(\.sqlite)?$/, `.unreadable-${stamp}$1`);

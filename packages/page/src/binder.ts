@@ -60,7 +60,7 @@ function takenAll(
   return found;
 }
 
-/** An element with what is carried when it is dragged. */
+/** An element that can be dragged, with the value that it carries. */
 export interface CarryingElement extends HTMLElement {
   carried?: unknown;
 }

@@ -18,7 +18,7 @@ export class Dialogs {
   /**
    * Shows an element over the page until it is closed; the browser keeps the focus inside, and gives it back.
    *
-   * @param label what it is called where it is read out.
+   * @param label the dialog's name for screen readers.
    * @param closed called when it has gone, by an action or by Escape.
    * @param quietly the person is elsewhere: the focus stays where it is.
    */
@@ -46,7 +46,7 @@ export class Dialogs {
     while (this.close());
   }
 
-  /** Comes twice for what an action closes: at once, and as the browser tells of it. */
+  /** Called twice where an action closes a dialog: at once, and when the browser's `close` event comes. */
   #gone(dialog: HTMLDialogElement): void {
     const at = this.#open.findIndex((each) => each.dialog === dialog);
     const [open] = at < 0 ? [] : this.#open.splice(at, 1);

@@ -39,7 +39,7 @@ let started: Page | undefined;
 
 /** Starts the page. Called once, when the document is there. */
 export function start(program: Program): void {
-  // All that the first screen shows is one whole: it opens in time, with what is too costly left out.
+  // The first screen shares one budget of work: it opens in time, and expressions beyond the budget are left out.
   sharingBudget(() => {
     started = new Page(program);
     started.open();

@@ -45,7 +45,7 @@ function listen(page: Tried): (happens: () => void) => void {
   const coming = new Coming((name, value) => quietly(() => page.set(name, value)));
   for (const name of page.variables)
     page.watch(name, (value) => {
-      // What came from outside, and what was there from the beginning, is known there.
+      // The window around knows already what it sent itself, and the initial values.
       if (hearing) return;
       coming.forget(name);
       tell({ type: 'hovrin-state', name, value });
@@ -68,7 +68,7 @@ function listen(page: Tried): (happens: () => void) => void {
       coming.add(data.name, data.value);
       return;
     }
-    // Another screen is entered with what came before.
+    // Values that were sent before belong to the screen that is entered next.
     if (data.type === 'hovrin-go') coming.follow();
     quietly(() => {
       if (data.type === 'hovrin-go') page.go(data.screen);

@@ -159,7 +159,7 @@ function sizesOf({ board, down, shares }: Found, part: Structure, stretches: boo
   else if (down && stretches) {
     if (board.owns(part, 'width')) props.width = 'share';
   } else if (sized) props.width = tidy(width);
-  // Heights follow from the content, but for what has none or was given one.
+  // Heights follow from the content, except of boxes without content or with a height of their own.
   if (part.type === 'heap' || board.sized(part, 'height')) props.height = tidy(height);
   if (!down && stretches && board.owns(part, 'height')) {
     props.height = tidy(height);

@@ -6,7 +6,7 @@ import { clampedSizesOf } from '../values/text-size.ts';
 
 const prefixes = new WeakMap<Control, ReadonlySet<string>>();
 
-/** Stands for what reads where it is shown, and so may be another in each band. */
+/** Marks an expression that reads the view, and so may differ between bands. */
 export const viewPrefix = 'View.';
 
 /** What stands in front of changed attributes of a control and all below it: `lap.`, `portrait.`; and `viewPrefix`. */

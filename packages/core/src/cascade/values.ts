@@ -62,7 +62,7 @@ export class Values {
   }
 }
 
-/** What a value is read by: a property, of which the name counts; kinds may differ in what holds where nothing is said. */
+/** The key of a value: a property, compared by name. Kinds may have different defaults for one property. */
 export type Key<T> = Pick<Property<T>, 'name' | 'type'>;
 const none: ReadonlyMap<string, unknown> = new Map();
 

@@ -100,7 +100,7 @@ export function checkAll(
 export const touchBelow = ({ bands }: Project): number =>
   bands.toSorted((a, b) => a.from - b.from)[2]?.from ?? 960;
 
-/** What is wrong with the layout itself, by what it is about. */
+/** Problems of the layout itself, by control. */
 export type Gather = typeof gather;
 
 function* gather(

@@ -1,4 +1,4 @@
-/** What reaches out of what it stands in, or out of the screen. */
+/** Boxes that reach out of their container, or out of the screen. */
 
 import type { Control } from '../document/types.ts';
 import { edgeOf } from '../kinds/screen-bars.ts';

@@ -72,7 +72,7 @@ interface InOrder {
 /** Most entries of one list: a screen has a few dozen stretches in each of its conditions. */
 const mostKept = 128;
 
-/** Sizes are rounded to 64ths; so they may be this far from what is linear. */
+/** Sizes are rounded to 64ths; so they may be this far from a straight line. */
 const unit = 1 / 64;
 const isNear = (one: number, other: number): boolean => Math.abs(one - other) <= unit + 1e-6;
 

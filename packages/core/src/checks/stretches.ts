@@ -1,4 +1,4 @@
-/** Where on a stretch of widths something is wrong, from what was measured at its two ends. */
+/** The part of a stretch of widths on which a measure is above 0, from its values at the two ends. */
 import type { Ends, Measure } from './measures.ts';
 
 /** From one width to another, CSS px; both ends included. */

@@ -44,7 +44,7 @@ export interface Collection<E extends object = object> {
   /**
    * What is wrong with an entity from outside, by itself; undefined where nothing is.
    *
-   * @param project for what entities of other collections are read by.
+   * @param project the collections that this one's entities are read with.
    */
   fault(entity: unknown, project: Pick<Project, 'bands'>): Fault | undefined;
   /** What is wrong with entities that are right one by one; their keys differ. */
@@ -75,7 +75,7 @@ export interface Collection<E extends object = object> {
   readonly needed?: boolean;
   /** An entity as steps compare it: without what changes by steps of its own. The same entity where there is none. */
   compared?(entity: E): E;
-  /** An entity that comes in the place of another, with what changes by steps of its own as that one has it. */
+  /** An entity that replaces another; fields with steps of their own keep the other's values. */
   succeeding?(entity: E, before: E): E;
   /** An entity as `project.json` has it; itself where this is absent. */
   printed?(entity: E): object;

@@ -6,7 +6,7 @@ export const ownValue = (of: unknown, key: string): unknown =>
     ? (of as Record<string, unknown>)[key]
     : undefined;
 
-/** Whether two values say the same: records by what they hold, whatever its order. */
+/** Whether two values are equal: records by their entries, in any order. */
 export function same(one: unknown, other: unknown): boolean {
   if (one === other) return true;
   if (typeof one !== 'object' || typeof other !== 'object' || one === null || other === null) return false;

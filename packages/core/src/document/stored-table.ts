@@ -74,7 +74,7 @@ export function rowsProblem(rows: unknown): string | undefined {
   return undefined;
 }
 
-/** What is wrong with what a variable says about its table; undefined where nothing is. */
+/** The problem with a variable's `table` record; undefined where there is none. */
 export function storedTableProblem(variable: StateVariable): string | undefined {
   const { type, initial, table, feed, computed } = variable;
   if (table === undefined) return undefined;

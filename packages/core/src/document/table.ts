@@ -142,7 +142,7 @@ export type TableReading =
 /**
  * Reads lines of texts, the first one naming the columns. All rows come in, or none.
  *
- * @param known columns that are there already; their types and rules hold for what comes in under their names.
+ * @param known existing columns; their types and rules hold for incoming columns of the same names.
  * @param state where what they refer to is found.
  */
 export function readTable(

@@ -98,7 +98,7 @@ export const setAttributes = (attributes: Attributes): TreeElement['attributes']
     return [[name, value === true ? true : String(value)] as const];
   });
 
-/** What a kind says of an element, but for what is inside: its classes stand first. */
+/** The attributes that a kind gives an element, its classes first. */
 const ownAttributes = ({ classes, attributes }: PageElement): TreeElement['attributes'] =>
   setAttributes({ ...(classes ? { class: classes.join(' ') } : {}), ...attributes });
 
@@ -204,7 +204,7 @@ class ScreenElements {
     );
   }
 
-  /** What is in an element, by what its kind says of it. */
+  /** The content of an element, as its kind describes it. */
   private inside(
     element: PageElement,
     of: { child: (index: number) => TreeElement; copies: (around: Around) => TreeElement[] },

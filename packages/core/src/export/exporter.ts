@@ -38,9 +38,9 @@ export interface Exporter {
   /** What the command line calls it, and addresses of the server. */
   readonly id: string;
   readonly label: string;
-  /** One sentence: what it is good for. */
+  /** One sentence: its use. */
   readonly purpose: string;
-  /** The files that come out, each with what is in it. */
+  /** The files that come out, each with its contents in a few words. */
   readonly contents: readonly (readonly [file: string, words: string])[];
   files(project: Project, parts: ExportParts): Exported;
 }

@@ -36,7 +36,7 @@ import { headersText } from './policy.ts';
 import { addressOf, iconsAskedFor, programOf, styleTemplates } from './program.ts';
 import { stylesheet } from './stylesheet.ts';
 
-/** Inline style for what is bound, at the values that a scope has. */
+/** Inline style for the bound properties of a control, at the values of a scope. */
 function initialStyle(
   project: Project,
   control: Control,

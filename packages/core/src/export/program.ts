@@ -152,7 +152,7 @@ interface Standing {
 /** Bindings as they are gathered. */
 type Found = { readonly [Sort in keyof Bindings]: Bindings[Sort][number][] };
 
-/** The bindings of some controls and all below them, apart from what is repeated, which has its own. */
+/** The bindings of some controls and their descendants, without those inside repeats, which have bindings of their own. */
 function bindingsOf(
   controls: readonly Standing[],
   names: ReadonlyMap<string, string>,

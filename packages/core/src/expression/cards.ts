@@ -1,5 +1,5 @@
 /**
- * What an event does as cards: one for each action, with what can be edited in it. Cards are no form of their own;
+ * An event as cards: one for each action, with its editable arguments. Cards are no form of their own;
  * they are places in the event's text, and whatever is done with them gives a new text.
  */
 import { type AnyNode, type Comment, Parser } from 'acorn';
@@ -34,7 +34,7 @@ export interface ActionCard {
   /** What it does, in words. */
   readonly words: string;
   readonly fields: readonly CardField[];
-  /** Something that may be said besides: what it is, and where it is written. */
+  /** An optional argument: its name, and the place where it is written. */
   readonly more?: { readonly label: string; readonly at: number; readonly text: string };
   readonly lists: readonly CardList[];
 }

@@ -36,7 +36,7 @@ function read(text: string): Read {
 export const sourcesOf = ({ computed }: StateVariable): readonly string[] =>
   computed === undefined ? [] : read(computed).names;
 
-/** What follows from what, worked out once for each version of the state. */
+/** The dependencies among computed variables, found once for each version of the state. */
 interface Graph {
   readonly byName: ReadonlyMap<string, StateVariable>;
   /** Variables that may need themselves: all others are not on a circle. */

@@ -1,4 +1,4 @@
-/** Records by what they have in common: `Group.by(orders, "table")` is a list of `{ key, items }`, in the order in which keys come up. */
+/** Groups of records with a common value: `Group.by(orders, "table")` is a list of `{ key, items }`, in the order in which keys come up. */
 import { ownValue } from '../document/same.ts';
 
 /** Functions by the name that expressions call them by. */

@@ -5,7 +5,7 @@ import { viewNames } from './view-names.ts';
 /** So many slips of a finger still say which of View's names was meant. */
 const slips = 2;
 
-/** Ways of other programs, and of ECMAScript's parts that are left out, with what does the same here. */
+/** Words of other languages, and parts of ECMAScript that are left out, each with its equivalent here. */
 const instead: Readonly<Record<string, string>> = {
   'Math.random': 'A screen is to look the same each time, so nothing here is random.',
   'Date.now': 'The day and time now are read as `View.now`.',

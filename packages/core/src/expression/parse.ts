@@ -1,4 +1,4 @@
-/** Reads expressions and event texts: ECMAScript by `acorn`, narrowed to what `ast.ts` knows. */
+/** Reads expressions and event texts: ECMAScript by `acorn`, narrowed to the nodes of `ast.ts`. */
 import { type Node, Parser } from 'acorn';
 import type { Expression, Statement } from './ast.ts';
 import { ExpressionError, type Outcome, outcome } from './problem.ts';

@@ -1,4 +1,4 @@
-/** From acorn's tree to what an event does. */
+/** From acorn's tree to the statements of an event. */
 
 import type { AnyNode } from 'acorn';
 import { forbiddenKeys } from '../document/forbidden-keys.ts';

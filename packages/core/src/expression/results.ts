@@ -67,7 +67,7 @@ export function resultsOf(expression: Expression, typeOf: TypeOf, at: number): r
   switch (expression.type) {
     case 'literal': {
       const { value, span } = expression;
-      // Nothing is right everywhere: a property then is what it is without.
+      // `null` fits every type: the property then has its default.
       return value === null || value === undefined ? [] : [{ value, at: span?.[0] ?? at }];
     }
     case 'name': {
@@ -119,7 +119,7 @@ export function resultsOf(expression: Expression, typeOf: TypeOf, at: number): r
   }
 }
 
-/** Results of a call that follow from what it is given, or that are not known; undefined: of its function's type. */
+/** The type of a call's result where it follows from the arguments or is not known; undefined: the function's type. */
 function ofCall(
   name: string,
   given: readonly Expression[],

@@ -11,7 +11,7 @@ const input: EventEntry = { name: 'input', label: 'On each input', dom: 'input' 
 const focus: EventEntry = { name: 'focus', label: 'On focus', dom: 'focusin' };
 const blur: EventEntry = { name: 'blur', label: 'When left', dom: 'focusout' };
 
-/** Which key went down while the focus was in it, with what was held: `Enter`, `Control+s` (UI Events). */
+/** The key that went down while the focus was inside, with its modifiers: `Enter`, `Control+s` (UI Events). */
 const key: EventEntry = { name: 'key', label: 'On key', dom: 'keydown', gives: 'key' };
 const doublePress: EventEntry = { name: 'doublepress', label: 'On double press', dom: 'dblclick' };
 /** It comes into sight, by scrolling or since it is shown (Intersection Observer). */

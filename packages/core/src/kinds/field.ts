@@ -1,7 +1,7 @@
 /**
  * What all fields have in common: a label above what one enters, a hint below it, and a message where what was
  * entered is not valid. The message appears once the person has left the field (Selectors 4, `:user-invalid`), or has
- * paused while typing; from then on it comes and goes with what is typed.
+ * paused while typing; from then on it follows each key.
  */
 
 import type { Values } from '../cascade/values.ts';

@@ -239,7 +239,7 @@ export interface Confines {
   readonly most?: number;
 }
 
-/** CSS that follows from what a control says itself about properties that are a kind's own, by CSS property. */
+/** CSS declarations for the properties that only this kind has, from a control's own values. */
 export type DeclaredCss = (values: Values) => Iterable<readonly [name: string, value: string]>;
 
 /** How children are put: one after another along an axis, in cells, over each other, or at pins. */
@@ -265,7 +265,7 @@ export interface Panes {
 /** What is inside an element that is made anew. */
 export interface MadeAnew {
   readonly children: readonly PageElement[];
-  /** What it is called for those who do not see it, where that follows from what is inside. */
+  /** Its accessible name, where that follows from the content. */
   readonly label?: string;
 }
 
@@ -303,7 +303,7 @@ export interface Kind {
   readonly name: string;
   readonly label: string;
   readonly group: 'arrange' | 'show' | 'ask' | 'act';
-  /** One sentence: what it is for. */
+  /** One sentence: its purpose. */
   readonly purpose: string;
   /** Words by which somebody may look for it. */
   readonly findBy: readonly string[];

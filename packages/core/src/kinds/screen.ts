@@ -72,7 +72,7 @@ export const screen: Kind = {
     const look = isBare ? { background: make.colour('page') } : {};
     if (!hasBars(controls)) return { content, look };
     const at = (edge: Box['style']['edge']) => shown.filter(({ style }) => style.edge === edge);
-    // What is no bar scrolls in what the bars leave; bars follow each other from the edge inwards.
+    // Children that are no bars scroll in the room between the bars; bars follow each other from the edge inwards.
     const body = make.group({ type: 'scroll', axis: 'vertical' }, [make.group(content, at(undefined))], {
       width: { share: 1 },
       padding: values.get(padding) ?? noSides,

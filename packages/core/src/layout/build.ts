@@ -83,7 +83,7 @@ interface Spot {
 
 const noItems: readonly number[] = [];
 
-/** Boxes by control, with what they were made in; a control that moved to another kind of container is made anew. */
+/** Boxes by control, with the container they were made for; a control that moved to another kind of container is made anew. */
 type MadeBox = Pick<Spot, 'parent' | 'arrangement'> & { readonly box: Box | undefined };
 export type MadeBoxes = WeakMap<Control, MadeBox>;
 

@@ -1,4 +1,4 @@
-/** The layout of boxes by what they hold: which rules of CSS lay out which content. */
+/** Chooses the layout of a box by its content: which rules of CSS lay out which content. */
 import type { Box, GridContent } from './box.ts';
 import { layOutFlex } from './flex/flex.ts';
 import { layOutGrid } from './grid/grid.ts';

@@ -108,7 +108,7 @@ export interface Laid {
   readonly record: Record | undefined;
 }
 
-/** Content widths with what had to do with them. */
+/** Content widths, with the answers that they follow from. */
 export interface WidthsAt extends Answer {
   readonly given: Given;
   readonly widths: Widths;

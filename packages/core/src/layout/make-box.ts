@@ -1,4 +1,4 @@
-/** Boxes with what their surroundings ask about them: whether their width follows from a height, and how their limits decide. */
+/** Makes boxes, with the answers that containers ask for: whether their width follows from a height, and how their limits decide. */
 import { type Box, type BoxStyle, type Content, type GridContent, nothingKnown } from './box.ts';
 import { asksContent } from './grid/sized-tracks.ts';
 import { fills, ignoresLateLimits, isFraction, limitsHeightByParts } from './sizes.ts';

@@ -177,5 +177,5 @@ export type ContentReason =
       readonly most?: number;
     }
   | { readonly rule: 'own'; readonly value: number; readonly frame: number }
-  /** No size from what is inside. */
+  /** Its content gives it no size. */
   | { readonly rule: 'none'; readonly frame: number };

@@ -198,7 +198,7 @@ export class Pass {
     this.explaining = writes === 'reasons';
   }
 
-  /** A pass that belongs to this one and writes nothing down: for what is the same at every width of the screen. */
+  /** A pass that belongs to this one and records nothing: for answers that are the same at every width of the screen. */
   get silent(): Pass {
     if (this.writes === 'nothing') return this;
     this.quiet ??= new Pass(this.engine, 'nothing', this.budget);

@@ -1,5 +1,5 @@
 /**
- * Boxes of screens, kept by what they depend on besides the controls themselves: which changes are in force, text
+ * Boxes of screens, kept by everything they depend on besides the controls: which changes are in force, text
  * sizes, direction, the fold. Views in which all that is the same share their boxes, and what is known about them.
  */
 

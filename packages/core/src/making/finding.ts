@@ -1,4 +1,4 @@
-/** Finding some of a list's records: a variable for what is looked for, and the list of those that have it. */
+/** A search over a list: a variable for the search text, and the list of the records that contain it. */
 import type { Column, Project, StateVariable } from '../document/types.ts';
 import { putting } from '../steps/entities.ts';
 import type { Step } from '../steps/step.ts';

@@ -5,7 +5,7 @@ import type { Column, Project } from '../document/types.ts';
 import { addingState, findingIn, shownOf } from './finding.ts';
 import { capital, freeScreenName, type Made, makerOf, titledScreen } from './maker.ts';
 
-/** Makes a screen of a list: its first column in front, the others below it, found by what one types. */
+/** Makes a screen for a list: the first column in front, the others below it, with a search field. */
 export function makeList(
   project: Project,
   list: string,

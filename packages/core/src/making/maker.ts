@@ -73,7 +73,7 @@ export function freeStateName(taken: ReadonlySet<string>, wanted: string): strin
   return taken.has(wanted) ? freshName(wanted, (name) => taken.has(name)) : wanted;
 }
 
-/** The name of a list variable for what a form is called: `Gear for hire` is kept in `gearForHire`. */
+/** The name of the list variable for a form's title: `Gear for hire` is kept in `gearForHire`. */
 export function listName(title: string): string {
   const name = identifier(title);
   return name.charAt(0).toLowerCase() + name.slice(1);

@@ -1,4 +1,4 @@
-/** The application's own code that a project calls, by name: with what, and from where. */
+/** The handlers that a project calls, by name, with their parameters and the events that call them. */
 
 import { readAttribute } from '../cascade/attributes.ts';
 import { walk } from '../document/tree.ts';
@@ -19,7 +19,7 @@ export interface HandlerParameter {
 export interface Handler {
   readonly name: string;
   readonly parameters: readonly HandlerParameter[];
-  /** The type of what it gives, where an event keeps it; a type of TypeScript. */
+  /** The type of its result, where an event keeps it; a type of TypeScript. */
   readonly gives: string;
   readonly uses: readonly { readonly screen: Control; readonly control: Control; readonly event: string }[];
 }

@@ -134,7 +134,7 @@ function misfitInAssignment(statement: Statement, typeOf: TypeOf): Problem | und
 
 function misfitInAction(statement: Statement, typeOf: TypeOf): Problem | undefined {
   if (statement.type !== 'action' && statement.type !== 'alter') return undefined;
-  // The variable that an action alters stands in front of what it is given.
+  // The variable that an action changes is its first argument.
   const [name, entry, first] =
     statement.type === 'alter'
       ? ([statement.action, alteringNamed(statement.action), 1] as const)

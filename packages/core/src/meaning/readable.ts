@@ -1,4 +1,4 @@
-/** What expressions of a control can read, with what it holds as everything begins: names, members, functions. */
+/** Everything that an expression of a control can read (names, members, functions), with initial values. */
 
 import { textInForce } from '../cascade/cascade.ts';
 import { repetitionOf } from '../cascade/repetition.ts';
@@ -162,7 +162,7 @@ function fitting(
   return { found, replaces: begun.length };
 }
 
-/** Something that can be read, with what can be read in it. */
+/** A name that can be read, with the members inside it. */
 export interface ReadableBranch extends Readable {
   /** What it is called in its branch; `text` is all that has to be written. */
   readonly label: string;
@@ -274,7 +274,7 @@ function controlsAround(project: Project, reader: Control, scope: Scope): Readab
   return found;
 }
 
-/** What can be read of where it is shown, with what that is now. */
+/** Readable values of the view (band, language, clock), with their current values. */
 const viewNamesAt = (scope: Scope): Readable[] =>
   viewNames.map((text) => ({ text, what: 'view', value: attempt(() => scope(text)) }));
 

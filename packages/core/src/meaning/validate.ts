@@ -91,7 +91,7 @@ function commentsProblem(comments: unknown): string | undefined {
 
 const fields = ['id', 'kind', 'name', 'props', 'children', 'comments'];
 
-/** What is wrong with what a control says of itself, besides its attributes and children. */
+/** The problem with a control's own fields, apart from its attributes and children. */
 function selfProblem(value: unknown): string | undefined {
   if (
     !isRecord(value) ||

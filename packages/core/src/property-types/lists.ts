@@ -74,7 +74,7 @@ export const entriesType: PropertyType<readonly Entry[]> = {
   },
 };
 
-/** Screens of the project with what a person reads for them. */
+/** Screens of the project, each with its label for people. */
 export const placesType: PropertyType<readonly Entry[]> = {
   ...entriesType,
   name: 'places',

@@ -28,7 +28,7 @@ import { inside } from './inside.ts';
 import type { Program, ProgramVariable } from './program.ts';
 import { type Origin, type Trace, Tracing } from './trace.ts';
 
-/** What the runtime needs from what is around it. */
+/** What the runtime needs from the page or test that runs it. */
 export interface Host {
   /** Does what an event asks for. */
   readonly acting: Acting;
@@ -46,7 +46,7 @@ export interface Host {
   traced?(trace: Trace): void;
 }
 
-/** A state variable with what it holds; one that follows an expression has no `value` of its own to set. */
+/** A state variable and its value; a computed one has no `value` that can be set. */
 interface Held {
   readonly variable: ProgramVariable;
   /** What it holds at the beginning. */
@@ -143,7 +143,7 @@ export class Runtime {
   }
 
   /**
-   * Calls `apply` with a value now and after each change of what it reads; a failing one is reported instead.
+   * Calls `apply` with an expression's value now and whenever a variable that it reads changes; an error is reported instead.
    *
    * @param label what traces call it.
    */
@@ -369,7 +369,7 @@ export class Runtime {
     this.assign(name, inside(before, keys, value));
   }
 
-  /** Calls the application's own code, waits for what it promises, and keeps what it gives. */
+  /** Calls a handler, awaits its promise, and stores its result in the variable that the event names. */
   *#handle({ name, arguments: given, gives }: Statement & { type: 'handler' }, scope: Scope): Going {
     const values = given.map((argument) => evaluate(argument, scope));
     const handler = this.host.handler?.(name);

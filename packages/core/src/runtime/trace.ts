@@ -10,9 +10,9 @@ export interface Origin {
 export interface Trace extends Origin {
   /** In the order in which they were made. */
   readonly changes: readonly { readonly name: string; readonly before: unknown; readonly after: unknown }[];
-  /** Other actions, with what they were given. */
+  /** Other actions, with their arguments. */
   readonly did: readonly { readonly action: string; readonly given: readonly unknown[] }[];
-  /** Bindings that were worked out anew, by what they are called. */
+  /** Names of the bindings that were evaluated again. */
   readonly reran: readonly string[];
   readonly problems: readonly string[];
   /** What happened in which order: each the next of its sort. */

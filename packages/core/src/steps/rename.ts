@@ -74,7 +74,7 @@ class Following {
   }
 }
 
-/** Texts that renaming back would not make again, by what they are now. */
+/** Texts that renaming back would not restore, by their current text. */
 function notFollowedBack(before: Project, after: Project, back: Renamed): ExactText[] {
   const following = new Following(after, back);
   return before.screens.flatMap((screen, at) => {

@@ -36,7 +36,7 @@ export interface PlacedRow {
 
 /** What is to become of rows of a list. */
 export interface RowEdit {
-  /** Rows as they are, each with what it becomes; undefined: it goes. Each place once. */
+  /** The current rows, each with its new value; undefined: the row is deleted. Each index once. */
   readonly changed?: readonly (PlacedRow & { readonly to: Row | undefined })[];
   /** Rows that come behind the last one. */
   readonly added?: readonly Row[];

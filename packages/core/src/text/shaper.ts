@@ -44,7 +44,7 @@ export interface ShapeOptions {
   readonly rightToLeft: boolean;
   /** Letters are spaced, so they are not joined into ligatures (CSS Text 3 §8.2). */
   readonly spaced: boolean;
-  /** In which scripts its characters are (`scriptsOf`), where that follows from what is around it. */
+  /** The scripts of its characters (`scriptsOf`), where the text around decides them. */
   readonly scripts?: Uint8Array | undefined;
 }
 

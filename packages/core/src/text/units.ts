@@ -6,7 +6,7 @@
 /** One 64th. */
 export const unit = 1 / 64;
 
-/** Whether a length is one of whole 64ths, but for what is lost in dividing. */
+/** Whether a length is a whole number of 64ths, apart from rounding errors of a division. */
 export const isWholeUnits = (px: number): boolean => Math.abs(px * 64 - Math.round(px * 64)) < 1e-6;
 
 /** To the 64th below. */

@@ -1,4 +1,4 @@
-/** Finds a control in an explained layout, with what is around it. */
+/** Finds a control in an explained layout, with the boxes around it. */
 
 import { inCascade, prefixesInForce, propertiesOf } from '../cascade/cascade.ts';
 import { themeOf } from '../cascade/project-theme.ts';

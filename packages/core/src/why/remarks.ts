@@ -69,13 +69,13 @@ export function remarksOn(on: ExplainedScreen, found: Found, question: Question)
   return remarks;
 }
 
-/** Whether something stands in what scrolls sideways, where no width is too much. */
+/** Whether a box is inside a scroll that goes sideways, where no width is too much. */
 export function scrollsSideways({ parent }: Found): boolean {
   const content = parent?.parent?.laid.box.content;
   return content?.type === 'scroll' && content.axis !== 'vertical';
 }
 
-/** Whether the parent's size along an axis comes from what is in it. */
+/** Whether the parent's size along an axis comes from its content. */
 export function isByContent(found: Found, axis: 'width' | 'height'): boolean {
   const { parent } = found;
   if (!parent) return false;

@@ -220,7 +220,7 @@ export class SizeWords {
     ]);
   }
 
-  /** From edge to edge of what it is in. */
+  /** As large as its container, edge to edge. */
   private stretched(workings: Workings, parent: Found, axis: Axis, by: Rule<'stretch'>): Term {
     let from: Term;
     if (by.area)
@@ -311,7 +311,7 @@ export class SizeWords {
     return workings.list;
   }
 
-  /** The screen itself, and parts that fill what they are in. */
+  /** The screen itself, and parts that fill their container. */
   private screenSize(workings: Workings, found: Found, axis: Axis): void {
     const { view } = this.on;
     if (found.parent) {

@@ -233,7 +233,7 @@ export class Log {
 
   /**
    * Adds entries in one transaction. Entries that are there already (same client and number) change nothing. Steps are
-   * applied to the newest version, whatever the client's base was: with what was renamed meanwhile under its new name.
+   * applied to the newest version, whatever revision the client had: names that were changed meanwhile are replaced by the new ones.
    * Those that do not fit are refused with a reason, the others stand.
    */
   append(

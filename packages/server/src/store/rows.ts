@@ -39,7 +39,7 @@ const mostHeld = 8;
 /** Questions whose answers are held with a table. */
 const mostAnswers = 6;
 
-/** A table in memory, with what was found out about it. Changed rows are another one. */
+/** A table in memory, with facts about it that were computed once. Changing rows makes a new table. */
 interface HeldTable {
   readonly rows: readonly Row[];
   readonly answers: LRUCache<string, readonly number[]>;

@@ -330,7 +330,7 @@ export class Store {
     };
   }
 
-  /** A refusal with the change that took away what it is about, where one did. */
+  /** A refusal, with the change that deleted the control it is about, where one did. */
   #named(id: string, after: number, refusal: Appended['refused'][number]): Appended['refused'][number] {
     const took = refusal.control === undefined ? undefined : this.#log.whoTook(id, after, refusal.control);
     return took

@@ -199,7 +199,7 @@ function Troubles({ name, feed, onFeed }: FeedPartProps) {
     ));
 }
 
-/** Takes what comes now for what the variable begins with. */
+/** Makes the feed's current value the variable's initial value. */
 function TakeNow({ project, variable, onChange }: FeedFieldProps) {
   const { editor } = useWorkplace();
   const { name, type, feed } = variable;

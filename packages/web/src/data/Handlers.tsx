@@ -1,4 +1,4 @@
-/** The application's own code that the project calls: what it is given, and from where. */
+/** The handlers that the project calls, with their parameters and the events that call them. */
 import { effectiveNames, type Handler, handlersOf, handlersText } from '@hovrin/core';
 import { Copy } from 'lucide-react';
 import { useMemo } from 'react';

@@ -1,4 +1,4 @@
-/** A form from a JSON Schema: pasted or taken from a file, with what it will ask before it is made. */
+/** A form from a JSON Schema: pasted or taken from a file, with a preview of its fields. */
 import { messageOf, questionsOfSchema, type SchemaReading } from '@hovrin/core';
 import { Upload } from 'lucide-react';
 import { useRef, useState } from 'react';

@@ -95,7 +95,7 @@ export function useStoredRows(
     queries: seen.map((page) => ({
       queryKey: [...key, question, page],
       queryFn: async () => {
-        // What was done here is in what comes.
+        // The answer contains the changes made here.
         await editor.settled();
         return api.rows(projectId, name, question, page * pageLength, pageLength);
       },

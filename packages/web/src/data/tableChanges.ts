@@ -89,7 +89,7 @@ export function retype(variable: StateVariable, type: ChosenType): Step[] | stri
   ];
 }
 
-/** Sets the columns of a list, with what becomes of the values of one of them. */
+/** Sets the columns of a list, and converts or drops the values of a changed one. */
 export async function setColumns(
   projectId: string,
   variable: StateVariable,

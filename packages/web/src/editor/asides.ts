@@ -24,7 +24,7 @@ export class Asides {
     this.list = keptAsides(projectId);
   }
 
-  /** Sets a change aside that does not fit, with how what it is about is put back, where another window took it. */
+  /** Sets aside a change that does not fit, with the steps that restore its control where another window deleted it. */
   setAside({ label, steps }: Pick<PendingEntry, 'label' | 'steps'>, reason: string): void {
     const took = this.#takenAway.by(steps);
     // What was told of the deletion alone is a part of this.

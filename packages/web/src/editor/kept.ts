@@ -1,6 +1,6 @@
 /**
  * What the browser's own storage keeps of a project: changes that the server has not taken yet, by the window that made
- * them, and changes that were set aside. Nothing that is kept is lost when the storage is full: what was there stays.
+ * them, and changes that were set aside. When the storage is full, items that are already stored stay.
  */
 import type { SentEntry, Step } from '@hovrin/core';
 
@@ -28,7 +28,7 @@ const outboxKey = (project: string, clientId: string) => `hovrin.pending.${proje
 const asideKey = (project: string) => `hovrin.aside.${project}`;
 const unreadableKey = (key: string) => `hovrin.unreadable.${key}.${Date.now()}`;
 
-/** Sets or takes away an item. @returns false where the storage is full; what was there before is still there. */
+/** Sets or removes an item. @returns false where the storage is full; the old value is kept then. */
 function keep(key: string, value: unknown): boolean {
   try {
     if (value === undefined) localStorage.removeItem(key);

@@ -1,4 +1,4 @@
-/** Keys of commands: matching them with what is pressed, and writing them for people. */
+/** Keys of commands: matching them with keyboard events, and writing them for people. */
 import { itemAt } from '@hovrin/core';
 import { useEffect } from 'react';
 import { copiedText, fromSource, keepCopied } from './clipboard.ts';

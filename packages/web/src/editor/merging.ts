@@ -23,7 +23,7 @@ export interface Unfit {
 /** The confirmed project with the pending entries on top. */
 export interface OnTop {
   readonly project: Project;
-  /** The entries that stay pending, with what takes them back now. */
+  /** The entries that stay pending, each with the steps that undo it now. */
   readonly kept: readonly PendingEntry[];
   /** Those of them that show in the project. */
   readonly shown: readonly HistoryPart[];

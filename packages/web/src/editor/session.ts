@@ -5,7 +5,7 @@
 import { type Appended, applySteps, type Project, type Step, type StoredEntry } from '@hovrin/core';
 import type { OpenedProject } from '../api.ts';
 
-/** An entry that is a part of the confirmed project now, with what takes it back. */
+/** An entry that the server has confirmed, with the steps that undo it. */
 export interface ConfirmedEntry {
   readonly entry: StoredEntry;
   readonly inverse: readonly Step[];

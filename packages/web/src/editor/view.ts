@@ -120,7 +120,7 @@ export class EditorView {
     this.#scopeOfBay = false;
     this.update({ scope });
   };
-  /** What is edited in a side bay is for its band; in the working bay again for what it was before. */
+  /** Edits in a side bay are for that bay's band; back in the working bay they are for the scope chosen before. */
   editIn = (band: string | undefined): void => {
     if (band === undefined) {
       if (this.#scopeOfBay) this.editFor('');

@@ -8,7 +8,7 @@ export interface PanelSize {
   readonly most: number;
   /** Keeps another size, within the limits. */
   readonly set: (size: number) => void;
-  /** Back to what it was at first. */
+  /** Back to the initial size. */
   readonly reset: () => void;
 }
 
@@ -28,7 +28,7 @@ function onResize(tell: () => void): () => void {
 /**
  * The size of a panel as it was left in this browser.
  *
- * @param name what it is kept under.
+ * @param name the key that the size is stored under.
  */
 export function usePanelSize(name: string, { usual, least, most: mostIn }: Limits): PanelSize {
   const key = `hovrin.panel.${name}`;

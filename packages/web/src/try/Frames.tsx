@@ -17,7 +17,7 @@ interface FramesProps extends Omit<FramesListener, 'onRunning'> {
   readonly linked: boolean;
 }
 
-/** The linked pages, with what they have to be told whenever it changes. */
+/** The linked pages; each is told the conditions whenever they change. */
 function useLinkedFrames(props: FramesProps, sizeOf: (label: string) => ScreenSize | undefined) {
   const { sizes, address, conditions, linked } = props;
   const [frames] = useState(() => new LinkedFrames());
@@ -26,7 +26,7 @@ function useLinkedFrames(props: FramesProps, sizeOf: (label: string) => ScreenSi
   const setting = { address, linked, conditions, sizes, sizeOf };
   // biome-ignore lint/correctness/useExhaustiveDependencies: this is all that it tells of.
   useEffect(() => frames.tellAllConditions(setting), [conditions, sizes, sizeOf, linked]);
-  // Other files are loaded into the same frames: their pages begin anew, with what has been entered.
+  // New files are loaded into the same frames: the pages start again and keep the values that were entered.
   // biome-ignore lint/correctness/useExhaustiveDependencies: another address is what it is about.
   useEffect(() => {
     frames.reload();

@@ -161,7 +161,7 @@ function stepsOf({ changes, did, reran, problems, order }: ToldTrace): readonly 
   });
 }
 
-/** Goes through what happened, with what the variables hold at each step. */
+/** Steps through an event's record, with the values of the variables at each step. */
 function Steps({ trace }: { trace: ToldTrace }) {
   const steps = stepsOf(trace);
   const [at, setAt] = useState(0);

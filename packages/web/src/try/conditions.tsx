@@ -25,7 +25,7 @@ export const plainConditions: Conditions = {
   sample: 'typical',
 };
 
-/** Conditions that are there or not, with what the person calls them. */
+/** Conditions that are on or off, with their labels. */
 const switches = [
   ['dark', 'Dark'],
   ['moreContrast', 'More contrast'],

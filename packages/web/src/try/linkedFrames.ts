@@ -58,7 +58,7 @@ export class LinkedFrames {
     };
   }
 
-  /** The pages are loaded anew; they go on with what has been entered. */
+  /** The pages are loaded again and keep the values that were entered. */
   reload(): void {
     this.screens.clear();
   }

@@ -1,4 +1,4 @@
-/** Finding controls of a screen by what is said of them: name, kind, words, bindings, events. */
+/** Finding controls of a screen by name, kind, words, bindings and events. */
 import { asTyped, type Control, effectiveNames, kindOf } from '@hovrin/core';
 import { hasWords } from '../parts/words.ts';
 

@@ -44,7 +44,7 @@ interface Entry {
 export interface Action extends Entry {
   /** Its card: its name in a sentence, and the label of each value. */
   readonly card: { readonly words: string; readonly fields: readonly (readonly [string, CardFieldKind])[] };
-  /** How it is written, with what it takes left to be filled in. */
+  /** A call of it to begin with, its arguments left to be filled in. */
   readonly written: string;
   /** What its first value names. */
   readonly pointsTo?: 'screen' | 'control';
@@ -58,7 +58,7 @@ export interface Action extends Entry {
   waits?(given: readonly unknown[]): number;
 }
 
-/** An action on a state variable; its name is the first of what it takes. */
+/** An action on a state variable, whose name is the first argument. */
 export interface Altering extends Entry {
   /** Types of variables that it can be used on; absent: all. */
   readonly on?: readonly StateType[];

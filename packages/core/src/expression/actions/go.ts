@@ -1,4 +1,4 @@
-/** Another screen takes the place of this one; what it is entered with may follow. */
+/** Goes to another screen; values for its variables may follow. */
 import { asText } from '../evaluate.ts';
 import type { Action } from './action.ts';
 

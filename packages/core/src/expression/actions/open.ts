@@ -1,4 +1,4 @@
-/** A screen that is a dialog is shown over this one; what it is entered with may follow. */
+/** Shows a dialog over this screen; values for its variables may follow. */
 import { asText } from '../evaluate.ts';
 import type { Action } from './action.ts';
 

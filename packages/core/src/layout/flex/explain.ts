@@ -1,4 +1,4 @@
-/** Writes down why the children of a row or column have their sizes and places, from what the layout has at hand. */
+/** Records why the children of a row or column have their sizes and places, from the finished layout. */
 
 import { numberAt } from '../../sure.ts';
 import { gapsBetween, plainMax, plainMin } from '../plain-limits.ts';

@@ -1,4 +1,4 @@
-/** Cells of a table as one goes through them, edits and pastes them: what follows from what, without an element. */
+/** Moving among a table's cells, editing and pasting them, as pure functions without elements. */
 import { type Column, cellText, type PlacedRow, type Row, type RowEdit, readCell } from '@hovrin/core';
 
 export interface Cell {
@@ -55,7 +55,7 @@ export function cellAfter(key: string, { row, column }: Cell, { size, page, far 
   return Object.hasOwn(moves, key) ? moves[key] : undefined;
 }
 
-/** px that a column takes: by what is in it, within reason. */
+/** Width of a column, px: by its longest value, within limits. */
 export function widthOf({ name, type, required }: Column, rows: readonly Row[]): number {
   const longest = rows.reduce(
     (most, row) => Math.max(most, cellText(row[name]).length),

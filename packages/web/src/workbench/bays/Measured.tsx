@@ -1,4 +1,4 @@
-/** Distances from the selection to what is pointed at, in figures. */
+/** Distances in figures, from the selection to the control under the pointer. */
 import type { Rectangle } from '@hovrin/core';
 
 /** One distance: a line and its length, CSS px. */

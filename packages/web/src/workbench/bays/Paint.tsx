@@ -78,7 +78,7 @@ function isIn({ boxes }: ScreenLayout, [from, to]: readonly [number, number], pa
   return false;
 }
 
-/** A box with what its surroundings do to it. */
+/** A box with the opacity and clipping that it inherits from the boxes around it. */
 interface Painted {
   readonly box: ScreenBox;
   readonly clip: string | undefined;

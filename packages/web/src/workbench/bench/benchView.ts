@@ -5,7 +5,7 @@ import type { ScreenSize } from '../../sizes.ts';
 import type { LiveValues } from '../bays/useLiveValues.ts';
 import type { Tracing } from './tracing.ts';
 
-/** Which boxes have outlines; the selection shows what it is made of as soon as there are any. */
+/** Which boxes have outlines. With any outlines on, the selection shows its padding, gaps and tracks. */
 export const outlineWords = {
   off: 'No outlines',
   selection: 'Of the selection',
@@ -48,7 +48,7 @@ export interface BenchView {
   readonly resize: (size: Partial<ScreenSize>) => void;
   /** Widths at which the layout jumps, as far as they are known, CSS px. */
   readonly layoutChanges: { current: readonly number[] };
-  /** Whether dragging goes by steps and by what things line up with; a modifier turns it round. */
+  /** Whether dragging snaps to steps and guides; a modifier key inverts it. */
   readonly snapping: boolean;
   readonly setSnapping: (on: boolean) => void;
   /** Whether the turns in which controls take the focus are shown. */

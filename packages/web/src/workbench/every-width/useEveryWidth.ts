@@ -123,7 +123,7 @@ export function useSweep(project: Project, screen: Control | undefined, height: 
   return swept;
 }
 
-/** How the checks go on; for what shows that. */
+/** Progress of the checks, for the sign that shows it. */
 export const ChecksContext = createContext<Checked>(nothingChecked);
 export const useChecked = (): Checked => useContext(ChecksContext);
 

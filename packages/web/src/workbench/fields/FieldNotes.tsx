@@ -1,4 +1,4 @@
-/** What stands below a line of Facts: what is wrong, what a bound value is now, what it is at other widths. */
+/** Notes below a line of Facts: an error, the current value of a binding, values at other widths. */
 import { type Control, everywhere, inForce, type Property, sampleOf } from '@hovrin/core';
 import { MoveHorizontal, Undo2 } from 'lucide-react';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';

@@ -166,7 +166,7 @@ function FlagField({
   );
 }
 
-/** Takes the value away, so that it is what it is elsewhere. */
+/** Removes the value in this scope, so that the inherited one holds. */
 function BackButton({
   label,
   value: { own, forScope, elsewhere },

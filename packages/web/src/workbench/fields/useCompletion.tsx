@@ -4,7 +4,7 @@ import { type KeyboardEvent, useId, useRef, useState } from 'react';
 import { useEditorState } from '../../editor/context.tsx';
 import { expressionBefore, type Field, insertText } from './insertText.ts';
 
-/** A value in a few words, with what it is. */
+/** A value in a few words, with its type. */
 export function valueWords(value: unknown): string {
   if (value === undefined || value === null) return 'nothing';
   if (Array.isArray(value)) return `a list of ${value.length}`;

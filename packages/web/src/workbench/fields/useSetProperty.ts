@@ -8,7 +8,7 @@ export type Controls = readonly [Control, ...Control[]];
 /**
  * Sets a property's text on some controls; a run of typing in one field is undone together.
  *
- * @param controlName what they are called, in the history.
+ * @param controlName the controls' name in the history.
  */
 export function useSetProperty(controls: Controls, controlName: string) {
   const { editor } = useWorkplace();

@@ -21,7 +21,7 @@ export interface Drop {
   readonly props?: Readonly<Record<string, string>>;
   /** In words, where it is more than an order: "in column 2, row 1". */
   readonly words?: string;
-  /** Lines of what it lines up with. */
+  /** Guides of the controls that it lines up with. */
   readonly guides?: readonly Guide[];
   /** The insertion line; its thickness is left to the painter. */
   readonly line: Rectangle;

@@ -86,7 +86,7 @@ function sizedBy(drag: GripDrag, edgeDrag: EdgeDrag, snapping: GripSnapping): Dr
   };
 }
 
-/** From the start side or the top of what it stands in to the far edge of a control, CSS px. */
+/** Distance from the container's start or top edge to a control's far edge, CSS px. */
 function endOf({ box, layout }: GripDrag, { around, side }: EdgeDrag): number {
   if (side === 'height') return box.y + box.height - around.y;
   return layout.rightToLeft ? around.x + around.width - box.x : box.x + box.width - around.x;

@@ -2,7 +2,7 @@
 import type { Rectangle, ScreenBox } from '@hovrin/core';
 import type { Snapping } from './drop.ts';
 
-/** A line to draw, with what it measures. CSS px. */
+/** A line to draw, with the distance that it shows. CSS px. */
 export interface Guide {
   readonly axis: 'x' | 'y';
   /** Place of an upright (`x`) or level (`y`) line. */
@@ -104,7 +104,7 @@ function pulls(moved: Rectangle, board: ScreenBox, others: readonly Rectangle[],
 }
 
 /**
- * Draws a rectangle to what it nearly lines up with, else to whole steps from where the board's pins count.
+ * Moves a rectangle to the nearest guide within reach, else to whole steps from the origin of the board's pins.
  *
  * @returns where it lies then, and the lines that say why.
  */

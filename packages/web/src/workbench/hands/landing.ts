@@ -12,7 +12,7 @@ import type { PendingDrop } from '../bench/bays.ts';
 
 export type Props = Readonly<Record<string, string | null>>;
 
-/** A place at the top left frees a control from what else held it. */
+/** Pins at the top left replace all other pins of a control. */
 const freed = (props: Props): Props => ({
   right: null,
   bottom: null,

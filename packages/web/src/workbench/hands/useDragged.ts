@@ -9,7 +9,7 @@ const leastWay = 5;
  * An element that can be dragged. A press alone is nobody's business: everything that can be dragged would be drawn again
  * with it. So whoever follows drags hears of the press once the pointer has moved away from where it was.
  *
- * @returns `setNodeRef` for the element, `onPointerDown` for what it is taken by.
+ * @returns `setNodeRef` for the element, `onPointerDown` for its handle.
  */
 export function useDragged(argument: UseDraggableArguments) {
   const { setNodeRef, listeners } = useDraggable(argument);

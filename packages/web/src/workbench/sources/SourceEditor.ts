@@ -273,7 +273,7 @@ export class SourceEditor {
     this.quiet = false;
   }
 
-  /** Puts the cursor on the next problem and says there what it is. */
+  /** Puts the cursor on the next problem and shows its message there. */
   toProblem(): void {
     nextDiagnostic(this.view);
     this.view.focus();
