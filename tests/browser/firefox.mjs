@@ -41,7 +41,8 @@ function between(port) {
     });
     browser.on('message', (data) => driver.send(String(data)));
     browser.on('close', () => driver.close());
-    driver.on('close', () => browser.close());
+    // Whoever drove it may have been ended without a word.
+    driver.on('close', () => firefox.kill());
   });
   server.on('listening', () =>
     process.stderr.write(`WebDriver BiDi listening on ws://127.0.0.1:${server.address().port}\n`),
