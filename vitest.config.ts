@@ -30,12 +30,12 @@ const projects = [
     name: 'programs',
     include: ['packages/{server,cli,files}/test/**/*.test.ts', 'tests/**/*.test.{ts,tsx}'],
   },
-  { name: 'modules', include: ['packages/{core,web}/test/**/*.test.ts'] },
-  { name: 'page', include: ['packages/page/test/**/*.test.ts'], environment: 'jsdom' },
-  // Pages that are handed over, once more in another engine.
+  // Pages that are handed over, once more in another engine: these wait more than they work.
   ...(existsSync('/usr/bin/firefox-esr')
     ? [{ name: 'firefox', include: pages, env: { TEST_BROWSER: 'firefox' } }]
     : []),
+  { name: 'modules', include: ['packages/{core,web}/test/**/*.test.ts'] },
+  { name: 'page', include: ['packages/page/test/**/*.test.ts'], environment: 'jsdom' },
 ];
 
 /**
