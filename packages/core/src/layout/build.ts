@@ -205,7 +205,9 @@ export class Builder {
       (children.includes(undefined) ? children.flatMap((child) => child ?? []) : (children as Box[]));
     const { content } = inside;
     const parts =
-      content.type === 'grid' && mayBeFilled(control)
+      content.type === 'grid' &&
+      shown.some(({ style: { fillsCell } }) => fillsCell !== undefined) &&
+      mayBeFilled(control)
         ? shown.map((child) => acrossCell(child, content))
         : shown;
     return makeBox({
@@ -229,7 +231,7 @@ export class Builder {
       kind,
       arrangement,
       values,
-      style: mayFillCell(control) ? { ...style, fillsCell: fillingOf(values) } : style,
+      style: kind.fillsCells && mayFillCell(control) ? { ...style, fillsCell: fillingOf(values) } : style,
     };
     if (isKept) this.read.set(control.props, read);
     return read;
