@@ -139,6 +139,8 @@ describe('names with values', () => {
         `<screen name="s"><row name="r" pairs="true">${pair('a')}<button name="b" text="x" /></row></screen>`,
       )[1],
     ).toBe('div r');
+    const pressed = `<text text="x" on.press="message('x')" /><text text="1" />`;
+    expect(tags(`<screen name="s"><row name="r" pairs="true">${pressed}</row></screen>`)[1]).toBe('div r');
     expect(tags('<screen name="s"><row name="r" pairs="true"><text text="x" /></row></screen>')[1]).toBe(
       'div r',
     );

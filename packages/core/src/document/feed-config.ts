@@ -3,7 +3,7 @@
  * own; exporting again reads it, since the page's policy names the origins that it may ask.
  */
 import { messageOf } from './error-message.ts';
-import { feedProblem, isFeedAddress } from './feed.ts';
+import { feedProblem, fixedPart, isFeedAddress } from './feed.ts';
 import { isRecord } from './record.ts';
 import type { Feed } from './types.ts';
 
@@ -47,9 +47,6 @@ export function readFeedConfig(text: string): { readonly config: FeedConfig } | 
   }
   return { config: { feeds: read.feeds as FeedConfig['feeds'] } };
 }
-
-/** The part of an address in front of all expressions. */
-const fixedPart = (address: string): string => address.slice(0, `${address}{`.indexOf('{'));
 
 /**
  * An address that a feed has now, at the place where its page runs.

@@ -18,7 +18,7 @@ export const feedSeconds = { least: 0.2, most: 3600 };
 export const silentAfter = 3;
 
 /** The part of an address in front of all expressions. */
-const fixedPart = (address: string): string => itemAt(address.split('{'), 0);
+export const fixedPart = (address: string): string => itemAt(address.split('{'), 0);
 
 /**
  * Whether an address is on the server of the page: a path. Where expressions follow, its first segment ends in front of them,
@@ -27,9 +27,7 @@ const fixedPart = (address: string): string => itemAt(address.split('{'), 0);
 export const isOnPagesServer = (address: string): boolean =>
   !address.startsWith(standInFolder) &&
   !/\.\.|[\\\s]/.test(address) &&
-  (address.includes('{') ? /^(?:\.?\/)?[\w~-][\w.~-]*[/?]/ : /^(?:\.?\/)?[\w~-][\w.~-]*(?:[/?]|$)/).test(
-    fixedPart(address),
-  );
+  /^(?:\.?\/)?[\w~-][\w.~-]*(?:[/?]|$)/.test(address);
 
 /**
  * Whether an address is one that a page may listen to: a stand-in, a path on its server, or HTTP at a host that is said.

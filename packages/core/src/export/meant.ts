@@ -68,7 +68,9 @@ export function asSection(made: TreeElement): TreeElement {
   return asTag({ ...made, inside: [asTag(plain(first), 'header'), ...others] }, 'section');
 }
 
-const isWords = ({ tag }: TreeElement): boolean => tag === 'p';
+/** Words that are nothing else: what is pressed has a role. */
+const isWords = ({ tag, attributes }: TreeElement): boolean =>
+  tag === 'p' && attributes.every(([name]) => name !== 'role');
 const named = (list: Inside): Inside =>
   list.map((each, index) => ({ ...each, tag: index === 0 ? 'dt' : 'dd' }));
 

@@ -139,7 +139,7 @@ ${hinged ? hingeRules : ''}${messageRules(theme)}${project.screens.length > 1 ? 
   }
 
   /* What takes the focus when a screen is come to, and by nothing else. */
-  :is(main, h1, h2, h3, h4, h5, h6)[tabindex="-1"]:focus {
+  :is(.k-screen, h1, h2, h3, h4, h5, h6)[tabindex="-1"]:focus {
     outline: none;
   }
 

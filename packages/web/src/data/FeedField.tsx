@@ -4,6 +4,7 @@ import {
   type Feed,
   feedSeconds,
   fitting,
+  isOnPagesServer,
   messageOf,
   type Project,
   type StateVariable,
@@ -65,7 +66,7 @@ export function FeedField({ project, variable, onChange }: FeedFieldProps) {
 const Line = ({ words, children }: { words: string; children: ReactNode }) => (
   // biome-ignore lint/a11y/noLabelWithoutControl: the field is among the children.
   <label className="flex items-center gap-2 text-[12px]">
-    <span className="w-14 text-quiet">{words}</span>
+    <span className="w-14 shrink-0 text-quiet">{words}</span>
     {children}
   </label>
 );
@@ -114,6 +115,11 @@ function Address({ project, name, feed, onFeed }: FeedPartProps & { project: Pro
           onBlur={() => wrong || setTyped(undefined)}
         />
       </Line>
+      {isOnPagesServer(typed ?? feed.address) && (
+        <p className="text-[12px] text-quiet">
+          On the server of the page that is handed over; nothing answers there in Try.
+        </p>
+      )}
       {wrong && (
         <p id={id} role="alert" className="text-[12px] text-brick">
           {problem}

@@ -6,7 +6,7 @@ import {
   projectValueProblem,
   settingProject,
 } from '@hovrin/core';
-import { useId, useState } from 'react';
+import { type ChangeEvent, type ReactNode, useId, useState } from 'react';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 
 /** Languages to choose from; any other tag can be typed. */
@@ -90,86 +90,82 @@ export function AboutPage() {
   );
 }
 
-function Problem({ id, problem }: { readonly id: string; readonly problem: string | undefined }) {
-  return problem ? (
-    <p id={id} role="alert" className="mt-1 text-brick">
-      {problem}
-    </p>
-  ) : null;
+interface LineProps {
+  readonly id: string;
+  readonly words: string;
+  readonly problem?: string | undefined;
+  readonly children: ReactNode;
 }
+
+/** A field with its label beside it, and what is wrong below it. */
+const Line = ({ id, words, problem, children }: LineProps) => (
+  <div className="flex gap-4">
+    <label htmlFor={id} className="w-32 shrink-0 pt-1 font-medium">
+      {words}
+    </label>
+    <div className="flex-1">
+      {children}
+      {problem && (
+        <p id={`${id}-problem`} role="alert" className="mt-1 text-brick">
+          {problem}
+        </p>
+      )}
+    </div>
+  </div>
+);
+
+/** What a field for text has of a value that is typed into it. */
+const fieldOf = (id: string, { shown, problem, type, leave }: TypedValue) => ({
+  id,
+  value: shown,
+  'aria-invalid': problem !== undefined,
+  'aria-describedby': problem ? `${id}-problem` : undefined,
+  onChange: ({ target }: ChangeEvent<HTMLInputElement | HTMLTextAreaElement>) => type(target.value),
+  onBlur: leave,
+});
 
 function Language({ kept }: { readonly kept: string }) {
   const id = useId();
-  const { shown, problem, type, leave } = useTypedValue(
-    'language',
-    kept,
-    useSetValue('language', 'language'),
-  );
+  const typed = useTypedValue('language', kept, useSetValue('language', 'language'));
   return (
-    <div className="flex gap-4">
-      <label htmlFor={id} className="w-32 shrink-0 pt-1 font-medium">
-        Language
-      </label>
-      <div className="flex-1">
-        <div className="flex items-center gap-3">
-          <input
-            id={id}
-            className="field max-w-32"
-            list={`${id}-tags`}
-            placeholder="en"
-            spellCheck={false}
-            autoCapitalize="off"
-            value={shown}
-            aria-invalid={problem !== undefined}
-            aria-describedby={problem ? `${id}-problem` : undefined}
-            onChange={(event) => type(event.target.value)}
-            onBlur={leave}
-            onKeyDown={(event) => {
-              if (event.key === 'Enter') leave();
-            }}
-          />
-          <datalist id={`${id}-tags`}>
-            {languages.map((tag) => (
-              <option key={tag} value={tag}>
-                {languageWords(tag)}
-              </option>
-            ))}
-          </datalist>
-          {!problem && <span className="text-quiet">{languageWords(shown.trim() || 'en')}</span>}
-        </div>
-        <Problem id={`${id}-problem`} problem={problem} />
+    <Line id={id} words="Language" problem={typed.problem}>
+      <div className="flex items-center gap-3">
+        <input
+          {...fieldOf(id, typed)}
+          className="field max-w-32"
+          list={`${id}-tags`}
+          placeholder="en"
+          spellCheck={false}
+          autoCapitalize="off"
+          onKeyDown={(event) => {
+            if (event.key === 'Enter') typed.leave();
+          }}
+        />
+        <datalist id={`${id}-tags`}>
+          {languages.map((tag) => (
+            <option key={tag} value={tag}>
+              {languageWords(tag)}
+            </option>
+          ))}
+        </datalist>
+        {!typed.problem && <span className="text-quiet">{languageWords(typed.shown.trim() || 'en')}</span>}
       </div>
-    </div>
+    </Line>
   );
 }
 
 function Description({ kept }: { readonly kept: string }) {
   const id = useId();
-  const { shown, problem, type, leave } = useTypedValue(
-    'description',
-    kept,
-    useSetValue('description', 'description'),
-  );
+  const typed = useTypedValue('description', kept, useSetValue('description', 'description'));
   return (
-    <div className="flex gap-4">
-      <label htmlFor={id} className="w-32 shrink-0 pt-1 font-medium">
-        Description
-      </label>
-      <div className="flex-1">
-        <textarea
-          id={id}
-          className="field !h-auto py-1"
-          rows={2}
-          placeholder="What the application is for, in one or two sentences"
-          value={shown}
-          aria-invalid={problem !== undefined}
-          aria-describedby={problem ? `${id}-problem` : undefined}
-          onChange={(event) => type(event.target.value)}
-          onBlur={leave}
-        />
-        <Problem id={`${id}-problem`} problem={problem} />
-      </div>
-    </div>
+    <Line id={id} words="Description" problem={typed.problem}>
+      <textarea
+        {...fieldOf(id, typed)}
+        className="field !h-auto py-1"
+        rows={2}
+        placeholder="What the application is for, in one or two sentences"
+      />
+    </Line>
   );
 }
 
@@ -177,10 +173,7 @@ function PageIcon({ project }: { readonly project: Project }) {
   const id = useId();
   const set = useSetValue('icon', 'icon');
   return (
-    <div className="flex items-center gap-4">
-      <label htmlFor={id} className="w-32 shrink-0 font-medium">
-        Icon
-      </label>
+    <Line id={id} words="Icon">
       <select
         id={id}
         className="field max-w-64"
@@ -197,6 +190,6 @@ function PageIcon({ project }: { readonly project: Project }) {
           <option value={project.icon}>{project.icon}, which is no picture of this project</option>
         )}
       </select>
-    </div>
+    </Line>
   );
 }

@@ -3,6 +3,7 @@
  * what it is (WCAG 2.2, 2.4.6; HTML §4.3.6).
  */
 import { propertiesOf } from '../../cascade/cascade.ts';
+import { walk } from '../../document/tree.ts';
 import { type Control, inForce, isDialog } from '../../document/types.ts';
 import { kindOf } from '../../kinds/catalogue.ts';
 import type { CheckKind } from './check-kind.ts';
@@ -28,7 +29,8 @@ export const noHeading: CheckKind = {
   title: 'No main heading',
   sentence: ({ self }) => `${self} has no heading of level 1, which says what the screen is.`,
   mend({ control, add }) {
-    const first = firstHeading(control);
+    // The first one in the tree is a good main one.
+    const first = [...walk(control)].find(levelOf);
     const level = first && levelOf(first);
     if (level) add(`Make \`${first.name ?? first.kind}\` the main heading`, [first, level, '1']);
   },
@@ -47,13 +49,3 @@ export const noHeading: CheckKind = {
     });
   },
 };
-
-/** The first heading in the tree, which is a good main one. */
-function firstHeading(control: Control): Control | undefined {
-  if (levelOf(control)) return control;
-  for (const child of control.children) {
-    const found = firstHeading(child);
-    if (found) return found;
-  }
-  return undefined;
-}
