@@ -3,6 +3,7 @@ import { defineConfig } from 'vitest/config';
 import { BaseSequencer, type TestSpecification } from 'vitest/node';
 
 const patient = {
+  setupFiles: ['tests/seed.ts'],
   testTimeout: 180_000,
   hookTimeout: 180_000,
   // As long as what a person would wait for on a busy machine.

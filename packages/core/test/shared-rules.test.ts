@@ -65,13 +65,27 @@ describe('sharing', () => {
     ]);
   });
 
+  it('keeps the order of sections where a query comes twice', () => {
+    const screen = (name: string): Section[] => [
+      { query: '(min-width: 1px)', rules: [] },
+      { query: '(min-width: 2px)', rules: [rule(`.${name} .bar`, 1)] },
+      { query: '(min-width: 1px)', rules: [rule(`.${name} .bar`, 2)] },
+    ];
+    const { shared } = shareRules([screen('A'), screen('B')]);
+    expect(shared.map(({ query, rules }) => [query, rules.length])).toEqual([
+      ['(min-width: 1px)', 0],
+      ['(min-width: 2px)', 1],
+      ['(min-width: 1px)', 1],
+    ]);
+  });
+
   it('changes nothing about what holds for any control, whatever queries hold', () => {
     const queries = ['(min-width: 1px)', '(min-width: 2px)', '(orientation: portrait)'];
     const rules = fc.array(fc.tuple(fc.constantFrom('a', 'b', 'c'), fc.constantFrom(1, 2)), { maxLength: 5 });
     const sections = (name: string) =>
-      fc.tuple(rules, rules, rules, rules, rules).map((lists): Section[] =>
-        // The last one comes back to a query that there was, as rules for panes do.
-        [undefined, ...queries, queries[0]].map((query, index) => ({
+      fc.tuple(rules, rules, rules, rules, rules, rules).map((lists): Section[] =>
+        // The fifth has the query of the second, as rules for panes may; the last query differs between screens.
+        [undefined, ...queries, queries[0], `(max-width: ${name.charCodeAt(0)}px)`].map((query, index) => ({
           query,
           rules: lists[index]!.map(([control, gap]) => rule(`.${name} .${control}`, gap)),
         })),
@@ -79,7 +93,7 @@ describe('sharing', () => {
     fc.assert(
       fc.property(
         fc.tuple(sections('A'), sections('B'), sections('C')),
-        fc.subarray(queries),
+        fc.subarray([...queries, '(max-width: 65px)', '(max-width: 66px)']),
         (screens, held) => {
           const now = new Set<string | undefined>(held);
           const { shared, own } = shareRules(screens);
@@ -92,7 +106,7 @@ describe('sharing', () => {
             }
         },
       ),
-      { numRuns: 500 },
+      { numRuns: 1000 },
     );
   });
 });

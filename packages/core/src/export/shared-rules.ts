@@ -1,6 +1,6 @@
 /** Rules of a stylesheet that several controls have in common, said once: those of a bar that stands on every screen. */
 import { group } from 'd3-array';
-import { entryOf } from '../sure.ts';
+import { entryOf, itemAt } from '../sure.ts';
 import type { Section } from './rule.ts';
 
 /** Rules of several screens. */
@@ -13,20 +13,29 @@ export interface SharedRules {
 
 const bodyOf = (css: ReadonlyMap<string, string>): string => JSON.stringify([...css]);
 
+/** How many sections, from the first on, have the same query on every screen: rules are shared in these only. */
+function commonSections(screens: readonly (readonly Section[])[]): number {
+  const [first = [], ...others] = screens;
+  const differs = first.findIndex(({ query }, index) =>
+    others.some((sections) => !sections[index] || sections[index].query !== query),
+  );
+  return differs < 0 ? first.length : differs;
+}
+
 /**
- * For each selector what it says, in all sections together, as a text. One that says something in a container query, or
- * twice under one media query, is by itself: it says its own name, too.
+ * For each selector what it says, in all sections together, as a text. One that says something in a container query,
+ * twice in one section, or in a section that other screens do not have is by itself: it says its own name, too.
  */
-function saidBy(sections: readonly Section[]): Map<string, string> {
+function saidBy(sections: readonly Section[], common: number): Map<string, string> {
   const said = new Map<string, string>();
-  const seen = new Set<string>();
-  for (const { query = '', rules } of sections)
+  for (const [index, { rules }] of sections.entries()) {
+    const seen = new Set<string>();
     for (const { selector, css, container } of rules) {
-      const place = `${query} ${selector}`;
-      const alone = container !== undefined || seen.has(place) ? selector : '';
-      seen.add(place);
-      said.set(selector, `${said.get(selector) ?? ''}${query} ${alone} ${bodyOf(css)}\n`);
+      const isAlone = container !== undefined || seen.has(selector) || index >= common;
+      seen.add(selector);
+      said.set(selector, `${said.get(selector) ?? ''}${index} ${isAlone ? selector : ''} ${bodyOf(css)}\n`);
     }
+  }
   return said;
 }
 
@@ -48,13 +57,14 @@ export function together(selectors: readonly string[]): string {
 }
 
 /**
- * Puts rules together whose selectors say the same in all sections: what one of them says, all say, so that the order in
- * which they win over each other stays.
+ * Puts rules together whose selectors say the same in every section. Sections are shared by their place in the list, so
+ * that rules win over each other in the same order as before, also where a query comes twice.
  *
- * @param screens the sections of each screen; those of the same query mean the same.
+ * @param screens the sections of each screen, the later ones winning.
  */
 export function shareRules(screens: readonly (readonly Section[])[]): SharedRules {
-  const said = screens.map(saidBy);
+  const common = commonSections(screens);
+  const said = screens.map((sections) => saidBy(sections, common));
   const all = said.flatMap((each, screen) =>
     [...each].map(([selector, text]) => ({ selector, text, screen })),
   );
@@ -77,14 +87,11 @@ export function shareRules(screens: readonly (readonly Section[])[]): SharedRule
         return place?.isShared === isShared ? [{ ...rule, selector: place.selector }] : [];
       }),
     }));
-  const byQuery = group(
-    screens.flatMap((sections) => those(sections, true)),
-    ({ query }) => query,
-  );
+  const sharedBy = screens.map((sections) => those(sections, true));
   return {
-    shared: [...byQuery].map(([query, sections]) => ({
+    shared: (screens[0] ?? []).slice(0, common).map(({ query }, index) => ({
       query,
-      rules: sections.flatMap(({ rules }) => rules),
+      rules: sharedBy.flatMap((sections) => itemAt(sections, index).rules),
     })),
     own: screens.map((sections) => those(sections, false)),
   };
