@@ -290,6 +290,7 @@ export { boxAt } from './sweep/stretch.ts';
 export { type SweepOptions, type SweepPart, sweep } from './sweep/sweep.ts';
 export { type FontManifest, fontFaceRules } from './text/fonts.ts';
 export type { Letters } from './text/places.ts';
-export { colourIn, colourRoles, type Theme } from './values/theme.ts';
+export { colourIn, type Theme } from './values/theme.ts';
+export { colourRoles } from './tokens/shipped.ts';
 export { questions, Why } from './why/explain.ts';
 export type { Explanation, Fix, Question, Source, Term, Working } from './why/explanation.ts';

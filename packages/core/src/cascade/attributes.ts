@@ -1,11 +1,13 @@
 /**
- * The grammar of attribute names: a property, a change of it from a band (`lap.gap`) or for an orientation
- * (`portrait.gap`), its two-way binding (`value.bind`), an event (`on.press`).
+ * The grammar of attribute names: a property, a change of it from a band (`lap.gap`), for an orientation (`portrait.gap`), in
+ * a state (`hover.gap`, `lap.hover.gap`), its two-way binding (`value.bind`), an event (`on.press`).
  */
 
+import { builtInStates, isOwnStateName } from '../document/control-states.ts';
 import { didYouMean, quoted } from '../document/nearest.ts';
 import type { Band } from '../document/types.ts';
 import type { EventEntry, Kind, Property } from '../kinds/kind.ts';
+import { statesOf } from '../kinds/states.ts';
 
 export type Attribute =
   | { readonly role: 'value'; readonly property: Property; readonly prefix: string }
@@ -14,11 +16,24 @@ export type Attribute =
 
 export const orientations = ['portrait', 'landscape'] as const;
 
-/** The property that an attribute is about, without the band or orientation in front of it. */
-export const propertyOf = (attribute: string): string => attribute.slice(attribute.indexOf('.') + 1);
+/** The property that an attribute is about, without the bands, orientations and states in front of it. */
+export const propertyOf = (attribute: string): string => attribute.replace(/^(?:(?!part\()[^.]+\.)+/, '');
 
-/** What an attribute of a kind means, or a sentence that says why it means nothing. */
-export function readAttribute(kind: Kind, name: string, bands: readonly Band[]): Attribute | string {
+/** The conditions in front of an attribute's property, in the order in which they stand. */
+export const conditionsOf = (attribute: string): string[] =>
+  attribute.slice(0, attribute.length - propertyOf(attribute).length).split('.').filter(Boolean);
+
+/**
+ * What an attribute of a kind means, or a sentence that says why it means nothing.
+ *
+ * @param states names of states that are declared around it; absent: any name may be one.
+ */
+export function readAttribute(
+  kind: Kind,
+  name: string,
+  bands: readonly Band[],
+  states?: ReadonlySet<string>,
+): Attribute | string {
   const own = kind.properties.find((property) => property.name === name);
   if (own) return { role: 'value', property: own, prefix: '' };
   const dot = name.indexOf('.');
@@ -38,17 +53,41 @@ export function readAttribute(kind: Kind, name: string, bands: readonly Band[]):
     if (property?.twoWay) return { role: 'bind', property };
     return `\`${prefix}\` of a ${kind.name} cannot be bound in both directions.`;
   }
-  const prefixes = [...bands.map((band) => band.name), ...orientations];
-  if (dot > 0 && prefixes.includes(prefix)) {
-    const property = kind.properties.find((entry) => entry.name === rest);
-    if (property?.perBand) return { role: 'value', property, prefix: `${prefix}.` };
-    if (property) return `\`${rest}\` cannot change from a band.`;
-    return unknown(kind, name, rest);
-  }
-  if (dot > 0 && kind.properties.some((entry) => entry.name === rest))
-    return `There is no band ${quoted(prefix)}.${didYouMean(prefix, prefixes)}`;
-  return unknown(kind, name, name);
+  return conditional(kind, name, bands, states);
 }
+
+/** What an attribute with conditions in front means: at most a band or an orientation, and a state behind it. */
+function conditional(
+  kind: Kind,
+  name: string,
+  bands: readonly Band[],
+  own: ReadonlySet<string> | undefined,
+): Attribute | string {
+  const conditions = conditionsOf(name);
+  const rest = propertyOf(name);
+  const property = kind.properties.find((entry) => entry.name === rest);
+  if (conditions.length === 0) return unknown(kind, name, name);
+  const widths = [...bands.map((band) => band.name), ...orientations];
+  const ofKind: readonly string[] = statesOf(kind);
+  const known = [...widths, ...ofKind, ...(own ?? [])];
+  const isState = (word: string) =>
+    ofKind.includes(word) || (own ? own.has(word) : isOwnStateName(word));
+  const [first = '', second] = conditions;
+  const [band, state] = widths.includes(first) ? [first, second] : [undefined, first];
+  if (state !== undefined && !isState(state)) {
+    if (!property) return unknown(kind, name, name);
+    return builtInStates.some((each) => each === state)
+      ? `A ${kind.name} has no state ${quoted(state)}.`
+      : `There is no band or state ${quoted(state)}.${didYouMean(state, known)}`;
+  }
+  if (conditions.length > (band === undefined ? 1 : 2))
+    return `\`${name}\` has more conditions than a band or orientation and a state behind it.`;
+  if (!property) return unknown(kind, name, rest);
+  if (!property.perBand) return `\`${rest}\` cannot change from a band or in a state.`;
+  if (state !== undefined && property.inStates === false) return `\`${rest}\` cannot change in a state.`;
+  return { role: 'value', property, prefix: `${conditions.join('.')}.` };
+}
+
 
 const unknown = (kind: Kind, name: string, word: string) =>
   `A ${kind.name} has no attribute ${quoted(name)}.${didYouMean(word, [
@@ -86,7 +125,15 @@ export function attributeRank(kind: Kind, name: string, bands: readonly Band[]):
   const base = kind.properties.indexOf(attribute.property) * 1000;
   if (attribute.role === 'bind') return base + 999;
   if (attribute.prefix === '') return base;
-  const word = attribute.prefix.slice(0, -1);
-  const band = bands.toSorted((a, b) => a.from - b.from).findIndex((entry) => entry.name === word);
-  return base + (band >= 0 ? 1 + band : 900 + orientations.findIndex((each: string) => each === word));
+  const words = conditionsOf(attribute.prefix);
+  const inOrder = bands.toSorted((a, b) => a.from - b.from);
+  const placeOf = (word: string): number => {
+    const band = inOrder.findIndex((entry) => entry.name === word);
+    if (band >= 0) return 1 + band;
+    const turned = orientations.findIndex((each: string) => each === word);
+    if (turned >= 0) return 60 + turned;
+    const state = builtInStates.findIndex((each: string) => each === word);
+    return 100 + 70 * (state >= 0 ? state : builtInStates.length);
+  };
+  return base + words.reduce((sum, word) => sum + placeOf(word), 0);
 }

@@ -5,17 +5,28 @@ import { hasExpression, unescapeBraces } from '../expression/template.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import type { Arrangement } from '../kinds/kind.ts';
 import { arrangementOf, mannerOf } from '../kinds/manner.ts';
+import { readWithTokens } from '../tokens/reading.ts';
+import { noStyles } from '../document/style-set.ts';
 import { shippedTheme } from '../values/theme.ts';
-import { allSaid, type Conditions } from './cascade.ts';
+import { propertyOf } from './attributes.ts';
+import { allSaid, type Conditions, type Layer } from './cascade.ts';
 import { defaultsOf, Values } from './values.ts';
 
 /** The values of a control without those that follow expressions, under some conditions. */
-export function plainValues(control: Control, { prefixes, theme }: Conditions): Values {
+export const plainValues = (control: Control, conditions: Conditions): Values =>
+  saidPlainly(control, conditions);
+
+/** What one layer says by itself, without expressions, under some conditions. */
+export const plainlyIn = (control: Control, { props }: Pick<Layer, 'props'>, conditions: Conditions): Values =>
+  saidPlainly({ kind: control.kind, props }, { ...conditions, theme: { ...conditions.theme, styles: noStyles } });
+
+function saidPlainly(control: Pick<Control, 'kind' | 'props'>, conditions: Conditions): Values {
   const kind = kindOf(control);
+  const { theme } = conditions;
   const said = new Map<string, unknown>();
-  for (const [property, { text }] of allSaid(control, kind, prefixes)) {
+  for (const [property, { text }] of allSaid(control, kind, conditions)) {
     if (hasExpression(text)) continue;
-    const reading = property.type.read(unescapeBraces(text));
+    const reading = readWithTokens(property.type, unescapeBraces(text), theme.tokens);
     if (reading.ok) said.set(property.name, reading.value);
   }
   return new Values(said, defaultsOf(kind, theme));
@@ -31,10 +42,10 @@ const arrangementIn = (control: Control, conditions: Conditions): Arrangement =>
 /** All ways in which a control arranges what is in it: without changes, and in each band or orientation that has some. */
 export function arrangementsOf(control: Control): ReadonlySet<Arrangement> {
   const { arranges } = mannerOf(kindOf(control));
-  const suffix = typeof arranges === 'object' ? `.${arranges.by.name}` : undefined;
+  const by = typeof arranges === 'object' ? arranges.by.name : undefined;
   const changed =
-    suffix === undefined ? [] : Object.keys(control.props).filter((name) => name.endsWith(suffix));
-  const prefixes = changed.map((name) => ['', name.slice(0, name.indexOf('.') + 1)]);
+    by === undefined ? [] : Object.keys(control.props).filter((name) => name !== by && propertyOf(name) === by);
+  const prefixes = changed.map((name) => ['', name.slice(0, -propertyOf(name).length)]);
   return new Set(
     [[''], ...prefixes].map((each) => arrangementIn(control, { prefixes: each, theme: shippedTheme })),
   );

@@ -1,14 +1,25 @@
 /** A control's values at one place and time: defaults, own values, changes from bands, results of expressions. */
 
+import { ownStyleText } from '../document/style-set.ts';
 import type { Band, Control } from '../document/types.ts';
 import type { Template } from '../expression/ast.ts';
 import { asText, EvaluationError, evaluateTemplate, type Scope } from '../expression/evaluate.ts';
 import { hasExpression, parseTemplate, unescapeBraces } from '../expression/template.ts';
 import type { Kind, Property } from '../kinds/kind.ts';
-import type { PropertyType } from '../property-types/index.ts';
+import { type PropertyType, textType } from '../property-types/index.ts';
 import { type ClampedSize, textSizeAt } from '../values/text-size.ts';
 import type { Theme } from '../values/theme.ts';
-import { allSaid, defaultText, prefixesInForce } from './cascade.ts';
+import { type TokenNames, readWithTokens } from '../tokens/reading.ts';
+import {
+  allSaid,
+  type Conditions,
+  defaultText,
+  layersOf,
+  prefixesInForce,
+  saidByLayer,
+  withStates,
+} from './cascade.ts';
+import { mayChange, type StatesAround, statesNow } from './states-now.ts';
 
 /** The circumstances that decide which changes hold. Lengths in CSS px. */
 export interface Circumstances {
@@ -19,8 +30,10 @@ export interface Circumstances {
   readonly theme: Theme;
   /** The reader's text scale; 1 where absent. */
   readonly textScale?: number;
-  /** The prefixes in force, where they are worked out already; see `prefixesInForce`. */
+  /** The prefixes in force without states, where they are worked out already; see `prefixesInForce`. */
   readonly prefixes?: readonly string[];
+  /** The states that may hold; absent: those that values say. */
+  readonly states?: StatesAround;
 }
 
 /** Something wrong with a value while it was worked out. */
@@ -81,10 +94,14 @@ function templateOf(text: string): Template | string {
 }
 
 /** Turns what an expression gave into the property's value; nothing where it gave nothing. */
-export function convert(type: PropertyType, result: unknown): { value?: unknown; message?: string } {
+export function convert(
+  type: PropertyType,
+  result: unknown,
+  tokens?: TokenNames,
+): { value?: unknown; message?: string } {
   if (type.take) return type.take(result);
   if (result === null || result === undefined) return {};
-  const reading = type.read(asText(result));
+  const reading = readWithTokens(type, asText(result), tokens);
   return reading.ok ? { value: reading.value } : { message: reading.message };
 }
 
@@ -111,20 +128,46 @@ export function defaultsOf(kind: Kind, theme: Theme): ReadonlyMap<string, unknow
 const isClamped = ({ name }: Property, value: unknown): value is ClampedSize =>
   name === 'size' && typeof value === 'object';
 
-/** Works out all values of a control. An expression that fails leaves its property at its default. */
+const noStates: StatesAround = { own: [] };
+
+/** The names of the styles that a control has at the moment. */
+export function stylesNow({ props }: Pick<Control, 'props'>, scope: Scope): string {
+  const text = ownStyleText(props);
+  if (!hasExpression(text)) return text;
+  const { value } = worked({ type: textType as PropertyType }, text, scope);
+  return typeof value === 'string' ? value : '';
+}
+
+/** Works out all values of a control. An expression that fails leaves its property at what the layers below say. */
 export function valuesOf(control: Control, kind: Kind, circumstances: Circumstances): Values {
+  const { theme, scope, states = noStates } = circumstances;
   const prefixes = circumstances.prefixes ?? prefixesInForce(circumstances);
+  const named = theme.styles.all.length === 0 ? '' : stylesNow(control, scope);
+  const values = valuesUnder(control, kind, { ...circumstances, prefixes, named });
+  if (!mayChange(control, theme.styles, named)) return values;
+  const now = statesNow(control.id, kind, values, states);
+  return now.length === 0
+    ? values
+    : valuesUnder(control, kind, { ...circumstances, prefixes: withStates(prefixes, now), named });
+}
+
+/** @param around `prefixes`: all that hold, states included; `named`: the styles that the control has. */
+function valuesUnder(
+  control: Control,
+  kind: Kind,
+  around: Circumstances & { readonly prefixes: readonly string[]; readonly named: string },
+): Values {
+  const { prefixes, theme, scope, named } = around;
+  const conditions = { prefixes, theme };
   const held = new Map<string, unknown>();
   let problems: ValueProblem[] | undefined;
-  for (const [property, { text }] of allSaid(control, kind, prefixes)) {
-    const { value, message } = hasExpression(text)
-      ? worked(property, text, circumstances.scope)
-      : readPlain(property, text);
+  for (const [property, { text }] of allSaid(control, kind, conditions, named)) {
+    const { value, message } = workedIn(control, property, text, { scope, conditions, named });
     if (value !== undefined)
       held.set(
         property.name,
         isClamped(property, value)
-          ? textSizeAt(value, circumstances.width, circumstances.textScale ?? 1)
+          ? textSizeAt(value, around.width, around.textScale ?? 1)
           : value,
       );
     if (message) {
@@ -132,22 +175,61 @@ export function valuesOf(control: Control, kind: Kind, circumstances: Circumstan
       problems.push({ property: property.name, message });
     }
   }
-  return new Values(held, defaultsOf(kind, circumstances.theme), problems);
+  return new Values(held, defaultsOf(kind, theme), problems);
 }
 
-/** What plain texts came to, by type of property; the same few recur all over a screen. */
-const readings = new WeakMap<Property['type'], Map<string, { value?: unknown; message?: string }>>();
+interface Place {
+  readonly scope: Scope;
+  readonly conditions: Conditions;
+  readonly named: string;
+}
+
+/** What a text comes to; where an expression gives nothing, what the layers below say. */
+function workedIn(
+  control: Control,
+  property: Property,
+  text: string,
+  { scope, conditions, named }: Place,
+): { value?: unknown; message?: string } {
+  const { theme } = conditions;
+  if (!hasExpression(text)) return readPlain(property, text, theme);
+  const found = worked(property, text, scope, theme);
+  if (found.value !== undefined || theme.styles.all.length === 0) return found;
+  for (const layer of layersOf(control, theme.styles, named).slice(1)) {
+    const said = saidByLayer(layer, property, conditions.prefixes);
+    if (!said || said.text === text) continue;
+    const below = hasExpression(said.text)
+      ? worked(property, said.text, scope, theme)
+      : readPlain(property, said.text, theme);
+    if (below.value !== undefined) return below;
+  }
+  return found;
+}
+
+/** What plain texts came to, by theme and type of property; the same few recur all over a screen. */
+type Readings = Map<string, { value?: unknown; message?: string }>;
+const readings = new WeakMap<Theme['tokens'], WeakMap<Property['type'], Readings>>();
 const mostReadings = 2000;
 
-function readPlain({ type }: Property, text: string): { value?: unknown; message?: string } {
-  let known = readings.get(type);
+function readingsOf({ tokens }: Theme, type: Property['type']): Readings {
+  let ofTheme = readings.get(tokens);
+  if (!ofTheme) {
+    ofTheme = new WeakMap();
+    readings.set(tokens, ofTheme);
+  }
+  let known = ofTheme.get(type);
   if (!known) {
     known = new Map();
-    readings.set(type, known);
+    ofTheme.set(type, known);
   }
+  return known;
+}
+
+function readPlain({ type }: Property, text: string, theme: Theme): { value?: unknown; message?: string } {
+  const known = readingsOf(theme, type);
   let read = known.get(text);
   if (!read) {
-    const reading = type.read(unescapeBraces(text));
+    const reading = readWithTokens(type, unescapeBraces(text), theme.tokens);
     read = reading.ok ? { value: reading.value } : { message: reading.message };
     if (known.size >= mostReadings) known.clear();
     known.set(text, read);
@@ -156,11 +238,16 @@ function readPlain({ type }: Property, text: string): { value?: unknown; message
 }
 
 /** What an expression gives for a property; nothing and a message where it fails. */
-function worked(property: Property, text: string, scope: Scope): { value?: unknown; message?: string } {
+function worked(
+  property: Pick<Property, 'type'>,
+  text: string,
+  scope: Scope,
+  theme?: Theme,
+): { value?: unknown; message?: string } {
   const template = templateOf(text);
   if (typeof template === 'string') return { message: template };
   try {
-    return convert(property.type, evaluateTemplate(template, scope));
+    return convert(property.type, evaluateTemplate(template, scope), theme?.tokens);
   } catch (error) {
     if (!(error instanceof EvaluationError)) throw error;
     return { message: error.message };

@@ -10,14 +10,20 @@ import type { Collection, Fault } from './collection.ts';
 import { pictures } from './pictures.ts';
 import { screens } from './screens.ts';
 import { stateVariables } from './state-variables.ts';
+import { styles } from './styles.ts';
+import { tokens } from './tokens.ts';
 
 const known = new Map<string, Collection>();
 
 /** All collections, in the order in which `project.json` has them. */
 export const collections = (): readonly Collection[] => [...known.values()];
 
-/** The collections whose entities stand in `project.json` and change by steps of entities. */
+/** The collections whose entities change by steps of entities: all but those in the tree. */
 export const listedCollections = (): readonly Collection[] => collections().filter(({ inTree }) => !inTree);
+
+/** The collections whose entities stand in `project.json`. */
+export const printedCollections = (): readonly Collection[] =>
+  listedCollections().filter(({ ownFile }) => !ownFile);
 
 /** The collection of an id; undefined where there is none. */
 export const collectionNamed = (id: string): Collection | undefined => known.get(id);
@@ -35,6 +41,8 @@ export function addCollection<E extends object>(collection: Collection<E>): () =
 addCollection(bands);
 addCollection(stateVariables);
 addCollection(pictures);
+addCollection(tokens);
+addCollection(styles);
 addCollection(screens);
 
 const listOf = (value: unknown): readonly object[] => (Array.isArray(value) ? value : []);

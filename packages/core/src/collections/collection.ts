@@ -35,6 +35,8 @@ export interface Collection<E extends object = object> {
   readonly fields: readonly string[];
   /** A project may be without the list: it has none of these then. */
   readonly optional?: boolean;
+  /** Its entities stand in a file of their own, not in `project.json`. */
+  readonly ownFile?: boolean;
   /** Its entities are controls: they come, go and move by steps of the tree, and lie in files of their own. */
   readonly inTree?: boolean;
   /** What an entity is told apart by among all of its collection. */

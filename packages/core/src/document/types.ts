@@ -3,6 +3,9 @@
  * so that "is it the same object" answers "did anything in it change".
  */
 
+import type { Style } from './style-set.ts';
+import type { Token } from './token.ts';
+
 /** A property's value that is not (yet) valid: what was typed is kept, the last good one goes on working. */
 export interface Draft {
   readonly draft: string;
@@ -150,6 +153,10 @@ export interface Project {
   readonly bands: readonly Band[];
   readonly state: readonly StateVariable[];
   readonly assets: readonly Asset[];
+  /** Design tokens, in the order of their file; absent: those that ship. */
+  readonly tokens?: readonly Token[];
+  /** Styles in the order of their file, later ones winning. */
+  readonly styles?: readonly Style[];
   /** Controls of kind `screen`, in the order in which they are listed. */
   readonly screens: readonly Control[];
 }

@@ -13,7 +13,7 @@ import { titleOf } from './program.ts';
  */
 export function headText(project: Project, scripts: readonly string[], config?: FeedConfig): string {
   const start = startScreen(project);
-  const { colours, darkColours } = themeOf(project);
+  const [{ colours }, { colours: darkColours }] = [themeOf(project), themeOf(project, 'dark')];
   const icon = iconAddress(project);
   const lines = [
     '<meta charset="utf-8">',

@@ -17,7 +17,7 @@ export function iconAddress(project: Project): { readonly href: string; readonly
 /** The file of the drawn icon, by its path; none where a picture was chosen. */
 export function iconFile(project: Project): [string, string][] {
   if (chosen(project)) return [];
-  const { colours, darkColours } = themeOf(project);
+  const [{ colours }, { colours: darkColours }] = [themeOf(project), themeOf(project, 'dark')];
   // What a person takes for one letter (UAX #29, grapheme clusters).
   const [letter] = new Intl.Segmenter(project.language, { granularity: 'grapheme' }).segment(
     project.name.trim(),

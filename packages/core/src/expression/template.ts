@@ -82,7 +82,7 @@ export function mapWords(text: string, change: (words: string) => string): strin
 }
 
 /** The index of the brace that closes the one at `open`, past strings and nested braces. */
-function closingBrace(text: string, open: number): number {
+export function closingBrace(text: string, open: number): number {
   let depth = 0;
   let quote = '';
   for (let index = open; index < text.length; index++) {

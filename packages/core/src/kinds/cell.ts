@@ -29,7 +29,7 @@ export const cell: Kind = {
   properties: [
     ofColumn('head', 'Head'),
     ofColumn('field', 'Field to sort by'),
-    preset(padding, { theme: 'cellPadding' }),
+    preset(padding, 'cell-padding-block cell-padding-inline'),
     likeProperty('column'),
     ...arranging,
     wrap,
@@ -42,7 +42,7 @@ export const cell: Kind = {
   starter: { head: 'Column' },
   inside: (values) => ({ content: arrangedContent(values) }),
   element: () => ({ tag: 'div', attributes: { role: 'cell', tabindex: '-1' } }),
-  css: ({ cellPadding: { block, inline } }) => `.k-cell {
+  css: ({ cellPaddingBlock: block, cellPaddingInline: inline }) => `.k-cell {
   display: flex;
   flex-direction: column;
   padding: ${block}px ${inline}px;

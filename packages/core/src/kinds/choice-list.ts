@@ -68,6 +68,6 @@ export const choiceList: Kind = {
   background: var(--sheet);
 }
 .k-choiceList .part-option {
-  padding: ${theme.cellPadding.block}px ${theme.cellPadding.inline}px;
+  padding: ${theme.cellPaddingBlock}px ${theme.cellPaddingInline}px;
 }`,
 };

@@ -4,12 +4,15 @@
  */
 
 import type { Values } from '../cascade/values.ts';
+import type { BuiltInState } from '../document/control-states.ts';
 import type { Control, Project, StateType } from '../document/types.ts';
 import type { Shape } from '../icons/icon-set.ts';
 import type { Box, Content, PaneAtHinge } from '../layout/box.ts';
 import type { PropertyType } from '../property-types/index.ts';
 import type { TextStyle } from '../text/paragraph.ts';
-import type { Measure, Theme } from '../values/theme.ts';
+import type { Measure } from '../tokens/shipped.ts';
+import type { Theme } from '../values/theme.ts';
+import type { StateSelectors } from './states.ts';
 import type { TableRow } from './table-rows.ts';
 
 /** Where a property stands among the questions that the interface asks. */
@@ -63,6 +66,10 @@ export interface Property<T = unknown> {
   readonly effect: Effect;
   /** May differ from band to band. */
   readonly perBand: boolean;
+  /** False: a style cannot say it, though its group may. */
+  readonly styled?: false;
+  /** False: it cannot differ from state to state, though it may from band to band. */
+  readonly inStates?: false;
   /** What it changes to from a band follows no expression: a stylesheet alone decides between bands. */
   readonly plainChanges?: boolean;
   /** May be bound in both directions (`NAME.bind`), to a state variable of one of these types. */
@@ -75,6 +82,8 @@ export interface Property<T = unknown> {
   readonly onlyLike?: readonly ('row' | 'column' | 'grid')[];
   /** Its words stand on as many lines as they have: a line break in them is seen. */
   readonly manyLines?: boolean;
+  /** It sets other properties: what each of them is, by name, where nothing stands beside it. */
+  sets?(text: string, theme: Theme): Readonly<Record<string, string>>;
   /** It means something only as long as no children stand in the control. */
   readonly onlyEmpty?: boolean;
   /** A command of the interface that is offered beside it, by its id, and the words for that. */
@@ -329,6 +338,10 @@ export interface Kind {
   /** Its first part holds a head for each of its children, which stands for the child when something is dropped on it. */
   readonly hasHeads?: boolean;
   readonly properties: readonly Property[];
+  /** The states that it may be in, beside its own; absent: a pointer over it, and pressed. */
+  readonly states?: StateSelectors;
+  /** The states that its values say: whether it is off, checked. */
+  statesNow?(values: Values): readonly BuiltInState[];
   readonly events: readonly EventEntry[];
   /** How it stands where one alone, with what a newly placed one has, shows little: source for docs and comparisons. */
   readonly example?: string;

@@ -180,7 +180,7 @@ export const menuButton: Kind = {
 .k-menuButton > .part-menu > button {
   display: block;
   width: 100%;
-  padding: ${theme.cellPadding.block}px ${theme.cellPadding.inline}px;
+  padding: ${theme.cellPaddingBlock}px ${theme.cellPaddingInline}px;
   border-radius: ${theme.corner}px;
   background: none;
   text-align: start;

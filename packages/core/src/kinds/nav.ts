@@ -154,7 +154,7 @@ export const nav: Kind = {
     const form = values.get(own.form) ?? 'bar';
     const style = textStyleOf(values, make, form === 'panel' ? 'start' : 'center');
     const look = wordsLook(values, make, style);
-    const { block, inline } = make.theme.cellPadding;
+    const { cellPaddingBlock: block, cellPaddingInline: inline } = make.theme;
     const content: FlexContent = {
       type: 'flex',
       direction: form === 'bar' ? 'row' : 'column',
@@ -203,7 +203,7 @@ export const nav: Kind = {
   align-items: center;
   justify-content: var(--place-justify, center);
   gap: ${iconGap.above}px ${iconGap.beside}px;
-  padding: ${theme.cellPadding.block}px ${theme.cellPadding.inline}px;
+  padding: ${theme.cellPaddingBlock}px ${theme.cellPaddingInline}px;
   border-radius: ${theme.corner}px;
   color: inherit;
   text-decoration: none;

@@ -76,7 +76,7 @@ export function optionBox(
   inset: boolean,
 ): Box {
   const style = make.plain();
-  const { block, inline } = make.theme.cellPadding;
+  const { cellPaddingBlock: block, cellPaddingInline: inline } = make.theme;
   return make.group(
     {
       type: 'flex',

@@ -21,8 +21,10 @@ import {
   limitType,
   linesType,
   marginType,
+  namesType,
   offsetType,
   orderType,
+  ownStatesType,
   type PropertyType,
   pinType,
   sizeType,
@@ -32,6 +34,7 @@ import {
   textType,
   trackListType,
   trackPatternType,
+  transitionType,
   weightType,
 } from '../property-types/index.ts';
 import type { PageTarget, Property } from './kind.ts';
@@ -105,6 +108,38 @@ export const ignore = property({
   perBand: false,
 });
 
+/** The named styles that it has, one after another. */
+export const style = property({
+  name: 'style',
+  label: 'Styles',
+  group: 'look',
+  type: namesType,
+  effect: 'layout',
+  perBand: false,
+  styled: false,
+});
+/** States that it has of its own, for itself and for what is in it. */
+export const ownStates = property({
+  name: 'states',
+  label: 'Own states',
+  group: 'look',
+  type: ownStatesType,
+  effect: 'layout',
+  perBand: false,
+  styled: false,
+});
+/** How values go over into each other where a state comes or goes. */
+export const transition = property({
+  name: 'transition',
+  label: 'Transition',
+  group: 'look',
+  type: transitionType,
+  ...look,
+});
+
+/** How it looks by name, and in which states. */
+export const styling: readonly Property[] = [style, ownStates, transition];
+
 /** Its place in its parent. @param own of a kind that stands otherwise where nothing is said. */
 export const placing = (own: { alignSelf?: string } = {}): readonly Property[] => [
   margin,
@@ -124,6 +159,7 @@ export const placing = (own: { alignSelf?: string } = {}): readonly Property[] =
   hidden,
   locked,
   ignore,
+  ...styling,
 ];
 
 export const padding = laidOut('inside', 'padding', 'Padding', lengthsType);

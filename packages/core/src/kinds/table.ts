@@ -196,7 +196,7 @@ export const table: Kind = {
     const { theme } = make;
     const headStyle = make.plain({ weight: theme.captionWeight, size: theme.labelSize });
     const cellStyle = make.plain();
-    const { block, inline } = theme.cellPadding;
+    const { cellPaddingBlock: block, cellPaddingInline: inline } = theme;
     const cellPadding: Sides = { top: block, bottom: block, start: inline, end: inline };
     const { columns, rows } = contentsOf(values, controls);
     const cell = (text: string, plain: TextStyle, numeric: boolean, ground?: string) => {
@@ -245,7 +245,7 @@ export const table: Kind = {
   display: contents;
 }
 .k-table .part-row > :not(.k-cell) {
-  padding: ${theme.cellPadding.block}px ${theme.cellPadding.inline}px;
+  padding: ${theme.cellPaddingBlock}px ${theme.cellPaddingInline}px;
   border-bottom: 1px solid var(--line);
 }
 .k-table .part-row > [role="cell"]:not(.k-cell),

@@ -88,7 +88,7 @@ export const tabs: Kind = {
   starterChildren: ['column', 'column'],
   inside(values, make, children) {
     const style = make.plain({ weight: make.theme.labelWeight });
-    const { block, inline } = make.theme.cellPadding;
+    const { cellPaddingBlock: block, cellPaddingInline: inline } = make.theme;
     const tabPadding: Sides = { top: block, bottom: block, start: inline, end: inline };
     const open = openOf(values, children.length);
     const heads = labelsOf(values, children.length).map((label, index) =>
@@ -148,7 +148,7 @@ export const tabs: Kind = {
   appearance: none;
   display: flex;
   align-items: start;
-  padding: ${theme.cellPadding.block}px ${theme.cellPadding.inline}px;
+  padding: ${theme.cellPaddingBlock}px ${theme.cellPaddingInline}px;
   border-bottom: 2px solid transparent;
   background: none;
   color: var(--quiet);

@@ -3,6 +3,8 @@
 import { fillsCell, mayBeFilled, mayFillCell } from '../cascade/across-cell.ts';
 import { prefixesInForce } from '../cascade/cascade.ts';
 import { repetitionOf } from '../cascade/repetition.ts';
+import { ownStatesNow } from '../cascade/own-states.ts';
+import type { HeldStates } from '../cascade/states-now.ts';
 import { isSteady } from '../cascade/steadiness.ts';
 import { type Circumstances, type Values, valuesOf } from '../cascade/values.ts';
 import { hingeSide } from '../css/hinge-side.ts';
@@ -68,6 +70,7 @@ export interface Surroundings extends Circumstances {
   readonly textScale: number;
   readonly rightToLeft: boolean;
   readonly hinge?: HingeInside | undefined;
+  readonly held?: HeldStates | undefined;
 }
 
 /** Where a box is being made: what it stands in, and which item of which repeats it shows. */
@@ -77,20 +80,28 @@ interface Spot {
   readonly arrangement: Arrangement | undefined;
   readonly scope: Scope;
   readonly items: readonly number[];
+  /** Own states that hold there. */
+  readonly states: readonly string[];
   /** Whether it is a part of something that is kept as a whole, whichever bands are in force. */
   readonly steady: boolean;
 }
 
 const noItems: readonly number[] = [];
+const noStates: readonly string[] = [];
+
+const isSameList = (one: readonly string[], other: readonly string[]): boolean =>
+  one === other || (one.length === other.length && one.every((each, index) => each === other[index]));
 
 /** Boxes by control, with the container they were made for; a control that moved to another kind of container is made anew. */
-type MadeBox = Pick<Spot, 'parent' | 'arrangement'> & { readonly box: Box | undefined };
+type MadeBox = Pick<Spot, 'parent' | 'arrangement' | 'states'> & { readonly box: Box | undefined };
 export type MadeBoxes = WeakMap<Control, MadeBox>;
 
 /** What a control's attributes say, where something is in it: a change inside leaves them as they are. */
 interface Read {
   readonly kind: Kind;
   readonly arrangement: Arrangement | undefined;
+  readonly around: readonly string[];
+  readonly states: readonly string[];
   readonly values: Values;
   readonly style: BoxStyle;
 }
@@ -153,7 +164,10 @@ export class Builder {
       },
       icon: iconShapes,
       picture(name) {
-        const { width, height } = around.assets.find((asset) => asset.name === name) ?? theme.missingPicture;
+        const { width, height } = around.assets.find((asset) => asset.name === name) ?? {
+          width: theme.missingPictureWidth,
+          height: theme.missingPictureHeight,
+        };
         return { width, height };
       },
     };
@@ -167,6 +181,7 @@ export class Builder {
       arrangement: undefined,
       scope: this.around.scope,
       items: noItems,
+      states: noStates,
       steady: false,
     });
   }
@@ -177,16 +192,20 @@ export class Builder {
     // What is beside a fold depends on all that it stands in.
     if (this.around.hinge && asksForHinge(control)) return this.anew(control, spot);
     const isHere = (known: MadeBox | undefined): known is MadeBox =>
-      known !== undefined && known.parent === spot.parent && known.arrangement === spot.arrangement;
+      known !== undefined &&
+      known.parent === spot.parent &&
+      known.arrangement === spot.arrangement &&
+      isSameList(known.states, spot.states);
     const known = this.made.get(control);
     if (isHere(known)) return known.box;
-    const shared = this.steady && !spot.steady && isSteady(control) ? this.steady : undefined;
+    const shared = this.steady && !spot.steady && this.isSteady(control, spot) ? this.steady : undefined;
     const there = shared?.get(control);
     const made = isHere(there)
       ? there
       : {
           parent: spot.parent,
           arrangement: spot.arrangement,
+          states: spot.states,
           box: this.anew(control, shared ? { ...spot, steady: true } : spot),
         };
     this.made.set(control, made);
@@ -194,11 +213,16 @@ export class Builder {
     return made.box;
   }
 
+  private isSteady(control: Control, { states }: Spot): boolean {
+    const { held, theme } = this.around;
+    return states.length === 0 && !held && isSteady(control, theme.styles);
+  }
+
   private anew(control: Control, spot: Spot): Box | undefined {
     const kind = kindOf(control);
-    const { values, style } = this.reading(control, kind, spot);
+    const { values, style, states } = this.reading(control, kind, spot);
     if (values.flag(hidden)) return undefined;
-    const children = this.childrenOf(control, kind, values, spot);
+    const children = this.childrenOf(control, kind, values, { ...spot, states });
     const inside = kind.inside(values, this.makingOf(control), children, control.children);
     const shown =
       inside.parts ??
@@ -220,16 +244,27 @@ export class Builder {
     });
   }
 
-  private reading(control: Control, kind: Kind, { arrangement, scope, items }: Spot): Read {
+  private reading(control: Control, kind: Kind, spot: Spot): Read {
+    const { arrangement, scope, items } = spot;
     const isKept = control.children.length > 0 && items.length === 0;
     const known = isKept ? this.read.get(control.props) : undefined;
-    if (known && known.kind === kind && known.arrangement === arrangement) return known;
+    if (
+      known &&
+      known.kind === kind &&
+      known.arrangement === arrangement &&
+      isSameList(known.around, spot.states)
+    )
+      return known;
+    const { held } = this.around;
     const around = scope === this.around.scope ? this.around : { ...this.around, scope };
-    const values = valuesOf(control, kind, around);
+    const states = ownStatesNow(control, kind, around, spot.states, held);
+    const values = valuesOf(control, kind, { ...around, states: { own: states, held } });
     const style = styleOf(values, arrangement);
     const read = {
       kind,
       arrangement,
+      around: spot.states,
+      states,
       values,
       style: kind.fillsCells && mayFillCell(control) ? { ...style, fillsCell: fillingOf(values) } : style,
     };

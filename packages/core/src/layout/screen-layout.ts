@@ -6,7 +6,9 @@
  */
 
 import { repetitionOf } from '../cascade/repetition.ts';
+import type { HeldStates } from '../cascade/states-now.ts';
 import { effectiveNames } from '../document/names.ts';
+import type { Mode } from '../document/token.ts';
 import type { Control, Project } from '../document/types.ts';
 import type { Look } from '../kinds/kind.ts';
 import { numberAt } from '../sure.ts';
@@ -32,6 +34,10 @@ export interface View {
   readonly safe?: Insets | undefined;
   /** Where a folding screen folds, from top to bottom. */
   readonly hinge?: Hinge | undefined;
+  /** What the reader asks their device for; absent: nothing, light colours. */
+  readonly mode?: Mode | undefined;
+  /** States that are shown though nobody is there to bring them about. */
+  readonly states?: HeldStates | undefined;
 }
 
 /** Room at the four edges of a screen, CSS px. */

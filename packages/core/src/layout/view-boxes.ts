@@ -33,7 +33,8 @@ function hingeIn({ width, rightToLeft, safe, hinge }: View): HingeInside | undef
 export function boxesFor(shaper: Shaper, project: Project, view: View, steady?: MadeBoxes): Builder {
   const around = {
     shaper,
-    theme: themeOf(project),
+    theme: themeOf(project, view.mode),
+    held: view.states,
     assets: project.assets,
     textScale: view.textScale ?? 1,
     rightToLeft: view.rightToLeft ?? false,
@@ -50,7 +51,7 @@ export class ViewBoxes {
   private readonly builders = new Map<string, Builder>();
   /** What is the same whichever bands are in force, by text scale and direction. */
   private readonly steady = new Map<string, MadeBoxes>();
-  private made: Pick<Project, 'state' | 'assets' | 'bands'> | undefined;
+  private made: Pick<Project, 'state' | 'assets' | 'bands' | 'tokens' | 'styles'> | undefined;
 
   /** @param most how many kinds of views are kept, those used last. */
   constructor(
@@ -61,7 +62,10 @@ export class ViewBoxes {
   /** The box of a screen in a view; undefined where the screen is hidden. */
   of(project: Project, screen: Control, view: View): Box | undefined {
     const { made } = this;
-    if (made?.state !== project.state || made.assets !== project.assets || made.bands !== project.bands) {
+    if (made?.state !== project.state || made.assets !== project.assets || made.bands !== project.bands ||
+      made.tokens !== project.tokens ||
+      made.styles !== project.styles
+    ) {
       this.builders.clear();
       this.steady.clear();
       this.made = project;
@@ -76,8 +80,8 @@ export class ViewBoxes {
     return sharingBudget(() => builder.box(screen));
   }
 
-  private steadyIn({ textScale = 1, rightToLeft = false }: View): MadeBoxes {
-    const key = `${textScale} ${rightToLeft}`;
+  private steadyIn({ textScale = 1, rightToLeft = false, mode = 'light' }: View): MadeBoxes {
+    const key = `${textScale} ${rightToLeft} ${mode}`;
     const known = this.steady.get(key);
     if (known) return known;
     // Text scales come and go; what is not shown any more is not worth keeping.
@@ -91,11 +95,13 @@ export class ViewBoxes {
 const stateReadsView = (state: Project['state']): boolean =>
   state.some(({ computed }) => computed !== undefined && mayReadView(computed));
 
-function keyOf({ bands, state }: Project, screen: Control, view: View): string {
-  const { width, height, textScale = 1, rightToLeft = false } = view;
-  const used = prefixesOf(screen);
+function keyOf(project: Project, screen: Control, view: View): string {
+  const { bands, state } = project;
+  const { styles } = themeOf(project);
+  const { width, height, textScale = 1, rightToLeft = false, mode, states } = view;
+  const used = prefixesOf(screen, styles);
   const all = used.has(viewPrefix) || stateReadsView(state);
   const inForce = prefixesInForce({ bands, width, height }).filter((prefix) => all || used.has(prefix));
-  const sizes = clampedSizesOf(screen).map((clamped) => textSizeAt(clamped, width, textScale));
-  return JSON.stringify([inForce, textScale, rightToLeft, hingeIn(view), sizes]);
+  const sizes = clampedSizesOf(screen, styles).map((clamped) => textSizeAt(clamped, width, textScale));
+  return JSON.stringify([inForce, textScale, rightToLeft, hingeIn(view), sizes, mode, [...(states ?? [])]]);
 }

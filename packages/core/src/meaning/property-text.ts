@@ -1,9 +1,12 @@
 /** Reading what is typed or written for an attribute: the one place that decides whether it is valid. */
 
 import { readAttribute } from '../cascade/attributes.ts';
+import { declaredStates } from '../cascade/own-states.ts';
+import { themeOf } from '../cascade/project-theme.ts';
 import { repetitionAround } from '../cascade/repetition.ts';
 import { controlNames } from '../document/names.ts';
 import { didYouMean, quoted } from '../document/nearest.ts';
+import { type Style, styleNames } from '../document/style-set.ts';
 import { pathTo } from '../document/tree.ts';
 import { type Band, type Control, isDialog, type Project, type StateVariable } from '../document/types.ts';
 import {
@@ -15,13 +18,22 @@ import {
 } from '../expression/check.ts';
 import { escapeBraces, hasExpression, unescapeBraces } from '../expression/template.ts';
 import { iconSet } from '../icons/icon-set.ts';
+import { parseOwnStates } from '../expression/own-states.ts';
 import type { Kind, Property } from '../kinds/kind.ts';
+import { ownStates, style } from '../kinds/properties.ts';
+import { mayHoldTokens, readWithTokens, type TokenNames } from '../tokens/reading.ts';
 
 /** What is around an attribute: bands and the names that expressions may use. */
 export interface AttributeContext extends Surroundings {
   readonly bands: readonly Band[];
   /** False: names in expressions are not known, and not checked (a screen file on its own). */
   readonly namesKnown: boolean;
+  /** Tokens by name; absent: they are not known, and any name may be one. */
+  readonly tokens?: TokenNames;
+  /** Names of styles; absent: they are not known. */
+  readonly styles?: ReadonlyMap<string, Style>;
+  /** Own states that are declared around the control, and by it; absent: any name may be one. */
+  readonly states?: ReadonlySet<string>;
 }
 
 export type AttributeReading =
@@ -35,7 +47,7 @@ export type AttributeReading =
  * @param control the control whose attributes they are; inside repeats it may name their items.
  */
 export function contextOf(
-  project: Pick<Project, 'bands' | 'state' | 'screens'>,
+  project: Pick<Project, 'bands' | 'state' | 'screens' | 'tokens' | 'styles'>,
   control?: Control,
 ): AttributeContext {
   const path = control ? pathTo(project, control.id) : [];
@@ -48,6 +60,9 @@ export function contextOf(
     screens: new Set(project.screens.flatMap((screen) => screen.name ?? [])),
     dialogs: new Set(project.screens.filter(isDialog).flatMap((screen) => screen.name ?? [])),
     namesKnown: true,
+    tokens: themeOf(project).tokens,
+    styles: themeOf(project).styles.named,
+    ...(control ? { states: new Set(path.flatMap(declaredStates)) } : {}),
     ...(path[0] ? { controls: controlNames(path[0]) } : {}),
   };
   return control ? withItems(context, itemNames(path.slice(0, -1))) : context;
@@ -86,7 +101,7 @@ export function readAttributeText(
   text: string,
   context: AttributeContext,
 ): AttributeReading {
-  const attribute = readAttribute(kind, name, context.bands);
+  const attribute = readAttribute(kind, name, context.bands, context.namesKnown ? context.states : undefined);
   if (typeof attribute === 'string') return { ok: false, message: attribute, at: 0 };
   const around = context.namesKnown ? context : anything;
   if (attribute.role !== 'value') {
@@ -97,6 +112,7 @@ export function readAttributeText(
     return checked.ok ? { ok: true, text: text.trim() } : { ok: false, ...checked.problem };
   }
   const { type } = attribute.property;
+  if (attribute.property.name === ownStates.name) return readStates(text, context, around);
   if (attribute.property.name === 'pattern') text = withCounts(text);
   if (hasExpression(text)) {
     if (attribute.property.plainChanges && name !== attribute.property.name)
@@ -110,10 +126,45 @@ export function readAttributeText(
       ? { ok: true, text: type.field === 'words' ? text : text.trim() }
       : { ok: false, ...checked.problem };
   }
-  const reading = type.read(unescapeBraces(text));
-  const unknown = reading.ok ? unknownIn(attribute.property, reading.value, around) : reading.message;
+  const tokens = context.namesKnown ? context.tokens : undefined;
+  const plain = unescapeBraces(text);
+  const reading = readWithTokens(type, plain, tokens);
+  // What tokens it names is not known here: it is held against them where they are.
+  if (!reading.ok && tokens === undefined && mayHoldTokens(type, plain)) return { ok: true, text: plain.trim() };
+  const unknown = reading.ok
+    ? (unknownIn(attribute.property, reading.value, around) ?? unknownStyle(attribute.property, plain, kind, context))
+    : reading.message;
   if (!reading.ok || unknown) return { ok: false, message: unknown!, at: 0 };
   return { ok: true, text: type.field === 'words' ? escapeBraces(reading.text) : reading.text };
+}
+
+/** The states that a control declares: each name is free, and each expression can be read there. */
+function readStates(text: string, context: AttributeContext, around: Surroundings): AttributeReading {
+  const read = parseOwnStates(text);
+  if (!read.ok) return { ok: false, ...read.problem };
+  const taken = read.value.find(({ name }) => context.bands.some((band) => band.name === name));
+  if (taken)
+    return { ok: false, message: `\`${taken.name}\` is a band: a state needs another name.`, at: text.indexOf(taken.name) };
+  // The same text as a template: what is in braces stands at the same places.
+  const checked = checkTemplate(text, around);
+  return checked.ok ? { ok: true, text: text.trim() } : { ok: false, ...checked.problem };
+}
+
+/** A style that a control names and that is not there, or that is for another kind. */
+function unknownStyle(
+  { name }: Property,
+  text: string,
+  kind: Kind,
+  { styles, namesKnown }: AttributeContext,
+): string | undefined {
+  if (name !== style.name || !styles || !namesKnown) return undefined;
+  for (const word of styleNames(text)) {
+    const found = styles.get(word);
+    if (!found) return `There is no style ${quoted(word)}.${didYouMean(word, styles.keys())}`;
+    if (found.for !== undefined && found.for !== kind.name)
+      return `The style ${quoted(word)} is for a ${found.for}, not for a ${kind.name}.`;
+  }
+  return undefined;
 }
 
 /** What a value names that there is not: an icon, a screen. Undefined where all of it is there. */

@@ -74,7 +74,7 @@ export const attributeValueProblem = (
 ): string | undefined => valueProblem(kind, attribute, value, contextWithoutNames(project));
 
 /** What is wrong with comments of the source (XML 1.0 §2.5); undefined where nothing is. */
-function commentsProblem(comments: unknown): string | undefined {
+export function commentsProblem(comments: unknown): string | undefined {
   if (comments === undefined) return undefined;
   if (!isRecord(comments)) return 'Comments are no record.';
   for (const [place, texts] of Object.entries(comments)) {

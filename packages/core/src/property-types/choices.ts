@@ -53,15 +53,19 @@ export const likeType = choiceType('like', ['row', 'column', 'grid']);
 
 export const textAlignType = choiceType('text-align', ['start', 'center', 'end']);
 
-export const familyType = choiceType(
-  'font',
-  fontFamilies.map(({ family }) => family),
-);
+export const familyType: PropertyType<string> = {
+  ...choiceType(
+    'font',
+    fontFamilies.map(({ family }) => family),
+  ),
+  takes: ['fontFamily'],
+};
 
 const weightWords = fontWeights.map(String);
 
 export const weightType: PropertyType<number> = {
   name: 'weight',
+  takes: ['fontWeight', 'number'],
   expects: `one of ${weightWords.join(', ')}`,
   words: weightWords,
   read(text) {

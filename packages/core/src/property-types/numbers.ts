@@ -7,11 +7,13 @@ function numberType(
   expects: string,
   allows: (value: number) => boolean,
   steps: PropertyType['steps'] = undefined,
+  takes?: PropertyType['takes'],
 ): PropertyType<number> {
   return {
     name,
     expects,
     steps,
+    ...(takes ? { takes } : {}),
     words: [],
     read(text) {
       const value = readNumber(text);
@@ -31,16 +33,20 @@ export const secondsType = numberType(
 );
 
 /** A length that is not negative, px. */
-export const lengthType = numberType('length', 'a length of 0 or more', (value) => value >= 0, 'px');
+export const lengthType = numberType('length', 'a length of 0 or more', (value) => value >= 0, 'px', [
+  'dimension',
+]);
 
 /** A length that may be negative, px. */
-export const offsetType = numberType('offset', 'a length', () => true);
+export const offsetType = numberType('offset', 'a length', () => true, undefined, ['dimension']);
 
 /** Room between letters, px. */
 export const letterSpacingType = numberType(
   'letter spacing',
   'a length from -100 to 100',
   (value) => Math.abs(value) <= 100,
+  undefined,
+  ['dimension'],
 );
 
 /** A whole number in a range. */
@@ -107,6 +113,7 @@ export const turnType = wholeType(
 export const textSizeType: PropertyType<number | ClampedSize> = {
   name: 'text size',
   steps: 'count',
+  takes: ['dimension'],
   expects: 'a size from 1 to 400, or `clamp(18, 4vw, 34)`',
   words: [],
   read(text) {
@@ -124,6 +131,8 @@ export const factorType = numberType(
   'factor',
   'a factor from 0.5 to 5',
   (value) => value >= 0.5 && value <= 5,
+  undefined,
+  ['number'],
 );
 
 export const numbers = [

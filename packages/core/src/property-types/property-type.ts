@@ -3,6 +3,7 @@
  * the layout: it reads a text, says what is wrong with it, and gives the value and the text's canonical form.
  */
 import { didYouMean, quoted } from '../document/nearest.ts';
+import type { TokenType } from '../document/token.ts';
 
 export type Reading<T> =
   | { readonly ok: true; readonly value: T; readonly text: string }
@@ -45,6 +46,10 @@ export interface PropertyType<T = unknown> {
   readonly blank?: string;
   /** What its values name; absent: nothing. */
   readonly refers?: Refers<T>;
+  /** Types of tokens whose names may stand in its texts; absent: none. */
+  readonly takes?: readonly TokenType[];
+  /** The names of colour tokens in a value: colours keep their names, so that they follow the mode. */
+  colours?(value: T): readonly string[];
   /** What a number's ranges are mapped to at first, in turn, where one begins to bind it to one. */
   readonly ranged?: readonly string[];
   /** Takes what an expression gave; absent: nothing is no value, and anything else is read as a text. */

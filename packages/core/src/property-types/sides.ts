@@ -7,6 +7,7 @@ function sidesType(name: string, expects: string, negative: boolean): PropertyTy
     name,
     expects,
     steps: 'px',
+    takes: ['dimension'],
     words: [],
     read(text) {
       const numbers = text.trim().split(/\s+/).map(readNumber);
@@ -27,6 +28,7 @@ const gapsExpects = 'one or two lengths of 0 or more';
 export const gapsType: PropertyType<Gaps> = {
   name: 'gaps',
   steps: 'px',
+  takes: ['dimension'],
   expects: gapsExpects,
   words: [],
   read(text) {

@@ -7,6 +7,7 @@ const sizeExpects = 'a number, `fit`, `share`, `share N` or a percentage';
 export const sizeType: PropertyType<Size> = {
   name: 'size',
   steps: 'px',
+  takes: ['dimension'],
   beginnings: ['share '],
   blank: 'auto',
   expects: sizeExpects,
@@ -34,6 +35,7 @@ const pinExpects = 'a number or a percentage';
 /** Where a child of a pinboard is held. */
 export const pinType: PropertyType<number | Fraction> = {
   name: 'pin',
+  takes: ['dimension'],
   expects: pinExpects,
   words: [],
   read(text) {
@@ -103,6 +105,7 @@ const limitExpects = 'a number of 0 or more or a percentage';
 export const limitType: PropertyType<Limit> = {
   name: 'limit',
   steps: 'px',
+  takes: ['dimension'],
   expects: limitExpects,
   words: [],
   read(text) {

@@ -1,7 +1,8 @@
 /** Types of words and of colours. */
 
 import { asText } from '../expression/evaluate.ts';
-import { colourRoles } from '../values/theme.ts';
+import { hexPattern } from '../tokens/colour.ts';
+import { colourRoles } from '../tokens/shipped.ts';
 import { bad, good, type PropertyType } from './property-type.ts';
 
 /** Any words. */
@@ -19,21 +20,29 @@ const colourWords: readonly string[] = [...colourRoles, 'none'];
 
 const colourExpects = 'a colour: #rgb, #rrggbb, #rrggbbaa, `none` or a colour of the theme';
 
-/** A colour of the theme or a hexadecimal one (CSS Color 4 §5.2). */
+/** Colours as functions (CSS Color 4 §4): numbers, percentages and angles in brackets. */
+const colourFunction =
+  /^(?:rgba?|hsla?|hwb|lab|lch|oklab|oklch|color)\(\s*(?:[a-z][a-z\d-]*\s+)?(?:(?:[+-]?\d*\.?\d+(?:%|deg|turn|rad)?|none)\s*[,/]?\s*){3,4}\)$/;
+
+/** The name of a colour token. */
+const colourName = /^[a-z_][\w-]*(?:\.[\w-]+)*$/i;
+
+/** A colour of the theme by its name, or one as CSS writes it (CSS Color 4 §4, §5.2). */
 export const colourType: PropertyType<string> = {
   name: 'colour',
   field: 'colour',
   ranged: ['accent', 'warm', 'alert'],
-  beginnings: ['linear-gradient(', 'radial-gradient(', 'conic-gradient(', 'repeating-', 'picture('],
   expects: colourExpects,
   words: colourWords,
   read(text) {
     const plain = text.trim().toLowerCase();
-    if (colourWords.includes(plain)) return good(plain, plain);
-    return /^#([\da-f]{3,4}|[\da-f]{6}|[\da-f]{8})$/.test(plain)
-      ? good(plain, plain)
-      : bad(text, colourExpects, colourWords);
+    if (colourWords.includes(plain) || hexPattern.test(plain) || colourFunction.test(plain))
+      return good(plain, plain);
+    const name = text.trim();
+    return colourName.test(name) ? good(name, name) : bad(text, colourExpects, colourWords);
   },
+  takes: ['color'],
+  colours: (value) => (colourName.test(value) && value !== 'none' ? [value] : []),
 };
 
 export const texts = [colourType, textType];

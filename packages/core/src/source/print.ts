@@ -4,7 +4,7 @@ import { type Band, type Control, inForce } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 
 /** A tag longer than this puts each attribute on a line of its own. */
-const longestLine = 100;
+export const longestLine = 100;
 
 /**
  * Prints a screen.
@@ -47,9 +47,12 @@ function attributesOf(control: Control, bands: readonly Band[]): string[] {
       return text === undefined ? [] : [{ name, text }];
     })
     .toSorted((a, b) => attributeRank(kind, a.name, bands) - attributeRank(kind, b.name, bands))
-    .map(({ name, text }) => `${name}="${escapeAttribute(text)}"`);
-  return control.name === undefined ? printed : [`name="${escapeAttribute(control.name)}"`, ...printed];
+    .map(({ name, text }) => writtenAttribute(name, text));
+  return control.name === undefined ? printed : [writtenAttribute('name', control.name), ...printed];
 }
+
+/** An attribute as a tag has it. */
+export const writtenAttribute = (name: string, text: string): string => `${name}="${escapeAttribute(text)}"`;
 
 /** XML 1.0 §2.3 and §3.3.3: what would end the value, or be read as a space, becomes a reference. */
 function escapeAttribute(text: string): string {

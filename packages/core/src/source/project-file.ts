@@ -1,6 +1,6 @@
 /** `project.json`: what a project says of itself, the entities of its collections, and the order of its screens. */
 
-import { collectionFault, entitiesOf, listedCollections, withEntities } from '../collections/catalogue.ts';
+import { collectionFault, entitiesOf, printedCollections, withEntities } from '../collections/catalogue.ts';
 import { migrated } from '../collections/migrations.ts';
 import { projectValues, readProjectValues } from '../collections/project-values.ts';
 import { messageOf } from '../document/error-message.ts';
@@ -55,7 +55,7 @@ export function readProjectFile(text: string): ProjectFile | { readonly problem:
     return fail(messageOf(error), position ? Number(position[1]) : 0);
   }
   if (!isRecord(read)) return fail('An object is expected.');
-  const listed = listedCollections();
+  const listed = printedCollections();
   const known = [
     '$schema',
     'format',
@@ -91,7 +91,7 @@ export function readProjectFile(text: string): ProjectFile | { readonly problem:
 /** Prints `project.json`. */
 export function printProjectFile(project: Project): string {
   const { format, screens } = project;
-  const lists = listedCollections().flatMap((collection): [string, readonly object[]][] => {
+  const lists = printedCollections().flatMap((collection): [string, readonly object[]][] => {
     const entities = entitiesOf(project, collection);
     if (collection.optional && entities.length === 0) return [];
     return [[collection.id, entities.map((each) => collection.printed?.(each) ?? each)]];

@@ -29,8 +29,13 @@ export interface Change {
 }
 
 /** Texts that take another size from a width on. */
-export function sizeChange(screen: Control, width: number, textScale: number): Change {
-  const causes = clampedSizesOf(screen).flatMap((size): Cause[] => {
+export function sizeChange(
+  screen: Control,
+  styles: StyleSet,
+  width: number,
+  textScale: number,
+): Change {
+  const causes = clampedSizesOf(screen, styles).flatMap((size): Cause[] => {
     const [before, after] = [width - unit, width].map((at) => textSizeAt(size, at, textScale));
     return before === after
       ? []

@@ -10,6 +10,7 @@
  */
 
 import { prefixesInForce } from '../cascade/cascade.ts';
+import { themeOf } from '../cascade/project-theme.ts';
 import type { Control, Project } from '../document/types.ts';
 import {
   allDifferences,
@@ -136,7 +137,7 @@ function segments(
 ): [number, number][] {
   const starts = new Set([from]);
   // A screen as wide as high is still upright.
-  const turns = textSizeTurns(screen, from, to, textScale);
+  const turns = textSizeTurns(screen, themeOf(project).styles, { from, to, textScale });
   for (const start of [...project.bands.map((band) => band.from), height + unit, ...turns])
     if (start > from && start <= to) starts.add(Math.ceil(start * 64) / 64);
   const sorted = [...starts].toSorted((a, b) => a - b);

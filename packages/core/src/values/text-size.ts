@@ -2,6 +2,7 @@
  * Text sizes that follow the width of the window between two sizes (CSS Values 4 §10.4, `clamp()`), in whole px: the
  * middle value is rounded down (§10.6, `round()`), so that a text keeps its size over a stretch of widths.
  */
+import { type StyleSet, stylesOver } from '../document/style-set.ts';
 import type { Control } from '../document/types.ts';
 import { inForce } from '../document/types.ts';
 
@@ -37,26 +38,30 @@ export interface OwnedSize extends ClampedSize {
   readonly control: string;
 }
 
-const known = new WeakMap<Control, readonly OwnedSize[]>();
+const known = new WeakMap<Control, { readonly styles: StyleSet; readonly found: readonly OwnedSize[] }>();
 
-/** All sizes on a screen that follow the width. */
-export function clampedSizesOf(screen: Control): readonly OwnedSize[] {
-  let found = known.get(screen);
-  if (!found) {
-    const own = Object.values(screen.props).flatMap((value) => {
-      const size = readClampedSize(inForce(value) ?? '');
-      return size ? [{ ...size, control: screen.id }] : [];
-    });
-    found = [...own, ...screen.children.flatMap(clampedSizesOf)];
-    known.set(screen, found);
-  }
+/** All sizes on a screen that follow the width, those of styles included. */
+export function clampedSizesOf(screen: Control, styles: StyleSet): readonly OwnedSize[] {
+  const before = known.get(screen);
+  if (before?.styles === styles) return before.found;
+  const said = [screen, ...stylesOver(screen, styles)].flatMap(({ props }) => Object.values(props));
+  const own = said.flatMap((value) => {
+    const size = readClampedSize(inForce(value) ?? '');
+    return size ? [{ ...size, control: screen.id }] : [];
+  });
+  const found = [...own, ...screen.children.flatMap((child) => clampedSizesOf(child, styles))];
+  known.set(screen, { styles, found });
   return found;
 }
 
 /** The widths in a range at which one of a screen's texts takes another size, CSS px. */
-export function textSizeTurns(screen: Control, from: number, to: number, textScale: number): number[] {
+export function textSizeTurns(
+  screen: Control,
+  styles: StyleSet,
+  { from, to, textScale }: { readonly from: number; readonly to: number; readonly textScale: number },
+): number[] {
   const turns = new Set<number>();
-  for (const { min, vw, max } of clampedSizesOf(screen))
+  for (const { min, vw, max } of clampedSizesOf(screen, styles))
     for (let px = Math.ceil(min * textScale); px <= Math.floor(max * textScale) + 1; px++) {
       const width = (px * 100) / vw;
       if (width > from && width <= to) turns.add(width);

@@ -1,123 +1,96 @@
 /**
- * The theme: the look that all controls of a project start from. It is the last layer of the cascade; what is laid out,
- * painted or exported gets one as a value, so that two projects, or two modes of one, can have different ones.
+ * The theme: tokens and styles that all controls of a project start from, as they are in one mode. It is the last layer of
+ * the cascade; what is laid out, painted or exported gets one as a value, so that two projects, or two modes of one, can differ.
  */
-import { keysOf } from '../sure.ts';
-
-/** Colours of the roles that kinds and attributes name, in light surroundings, of the theme that ships. */
-export const colours = {
-  page: '#f6f3ec',
-  sheet: '#fffdf8',
-  tint: '#e4ece6',
-  line: '#d8d2c4',
-  ink: '#1f2a24',
-  quiet: '#5b655f',
-  accent: '#2f5d50',
-  'on-accent': '#fffdf8',
-  warm: '#b86b35',
-  alert: '#b23a2e',
-} as const;
-
-/** What a colour is for; an attribute may name one instead of a hexadecimal colour. */
-export type ColourRole = keyof typeof colours;
-export const colourRoles = keysOf(colours);
-const roles: ReadonlySet<string> = new Set(colourRoles);
-const isRole = (text: string): text is ColourRole => roles.has(text);
-
-/** The same roles where the reader asks for dark colours (CSS Color Adjustment 1 §2). */
-const darkColours: Readonly<Record<ColourRole, string>> = {
-  page: '#1a201d',
-  sheet: '#232b27',
-  tint: '#2b3a34',
-  line: '#414c46',
-  ink: '#eef0ea',
-  quiet: '#a9b3ac',
-  accent: '#8cc4b2',
-  'on-accent': '#14201b',
-  warm: '#dd9a66',
-  alert: '#f0897e',
-};
-
-/** Roles that stand for others where the reader asks for more contrast (Media Queries 5 §12.3). */
-const contrastRoles: Theme['contrastRoles'] = { quiet: 'ink', line: 'ink' };
-
-/**
- * What makes up a control's own size, lengths in CSS px. Those marked "scaled" are multiplied by the reader's text scale.
- */
-const measures = {
-  family: 'Hanken Grotesk',
-  /** Scaled. */
-  textSize: 16,
-  lineHeight: 1.4,
-  /** Scaled: height of the box that one types into. */
-  fieldHeight: 40,
-  /** Width of a field where nothing else says so. */
-  fieldWidth: 180,
-  fieldPadding: 12,
-  /** Scaled. */
-  labelSize: 14,
-  labelWeight: 500,
-  labelGap: 4,
-  captionWeight: 600,
-  /** Scaled: side of a checkbox's box. */
-  checkSize: 20,
-  checkGap: 8,
-  corner: 4,
-  /** Scaled. */
-  hintSize: 13,
-  /** Scaled: size of a heading where nothing else says so. */
-  headingSize: 24,
-  headingWeight: 600,
-  headingLineHeight: 1.25,
-  /** Scaled: side of an icon. */
-  iconSize: 24,
-  /** Scaled: a switch's track and what moves on it. */
-  switchWidth: 40,
-  switchHeight: 24,
-  switchThumb: 18,
-  /** Scaled: thickness of a progress or a meter. */
-  barHeight: 8,
-  /** Scaled: diameter of a lamp's light. */
-  lampSize: 14,
-  /** Scaled: height of what a slider is moved in. */
-  sliderHeight: 24,
-  /** Size of a chart where nothing else says so; its words are scaled. */
-  chartWidth: 240,
-  chartHeight: 120,
-  sparklineHeight: 40,
-  chartTextSize: 12,
-  /** Padding of a table's cells, and of the entries of lists and menus. */
-  cellPadding: { block: 8, inline: 12 },
-  /** Size of a picture that is not there. */
-  missingPicture: { width: 160, height: 120 },
-} as const;
-
-type Measures = {
-  readonly [Name in keyof typeof measures]: (typeof measures)[Name] extends number
-    ? number
-    : (typeof measures)[Name] extends string
-      ? string
-      : { readonly [Side in keyof (typeof measures)[Name]]: number };
-};
+import { customName, type Mode, type Token } from '../document/token.ts';
+import { noStyles, type StyleSet } from '../document/style-set.ts';
+import { fontFamilies, fontWeights } from '../text/fonts.ts';
+import { hexPattern } from '../tokens/colour.ts';
+import { type ResolvedToken, resolveTokens } from '../tokens/resolving.ts';
+import {
+  type ColourRole,
+  type Measure,
+  type Measures,
+  measureNames,
+  measures,
+  measureToken,
+  measureType,
+  shippedTokens,
+} from '../tokens/shipped.ts';
 
 export interface Theme extends Measures {
-  /** Colours by role, as CSS has them. */
-  readonly colours: Readonly<Record<ColourRole, string>>;
-  readonly darkColours: Readonly<Record<ColourRole, string>>;
-  /** Roles that stand for others where the reader asks for more contrast. */
-  readonly contrastRoles: Readonly<Partial<Record<ColourRole, ColourRole>>>;
+  readonly mode: Mode;
+  /** Colours by token name, as CSS has them. */
+  readonly colours: Readonly<Record<ColourRole, string>> & Readonly<Record<string, string | undefined>>;
+  /** Tokens by the names that attributes call them by: those that ship, and the project's. */
+  readonly tokens: ReadonlyMap<string, ResolvedToken>;
+  /** What is wrong with tokens in this mode, by path. */
+  readonly problems: ReadonlyMap<string, string>;
+  readonly styles: StyleSet;
 }
 
-/** The name of a measure; a property of a kind may be as large as one says where nothing else is said. */
-export type Measure = keyof Measures;
+/** Least and greatest value of a measure: what attributes of its type allow. */
+function rangeOf(measure: Measure): readonly [number, number] {
+  if (/^(?:text|label|hint|heading|chartText)Size$/.test(measure)) return [1, 400];
+  return measureType(measure) === 'number' ? [0.5, 5] : [0, 10_000];
+}
 
-/** The theme that ships. */
-export const shippedTheme: Theme = { ...measures, colours, darkColours, contrastRoles };
+/** Why a token cannot be a measure; undefined where it can. */
+function measureProblem(measure: Measure, text: string): string | undefined {
+  if (measure === 'family')
+    return fontFamilies.some(({ family }) => family === text) ? undefined : `There is no font \`${text}\`.`;
+  if (measureType(measure) === 'fontWeight')
+    return fontWeights.some((weight) => String(weight) === text)
+      ? undefined
+      : `The weight is one of ${fontWeights.join(', ')}.`;
+  const [least, most] = rangeOf(measure);
+  return Number(text) >= least && Number(text) <= most ? undefined : `It is a number from ${least} to ${most}.`;
+}
 
-/** A colour attribute as a painter needs it: a role becomes the theme's colour. */
+/** The shipped tokens, each replaced where a project has one of the same path. */
+export function withShipped(tokens: readonly Token[]): readonly Token[] {
+  if (tokens.length === 0) return shippedTokens;
+  const own = new Set(tokens.map(({ path }) => path));
+  return [...shippedTokens.filter(({ path }) => !own.has(path)), ...tokens];
+}
+
+/** The theme that tokens and styles of a project make in a mode. */
+export function themeFrom(tokens: readonly Token[], mode: Mode, styles: StyleSet = noStyles): Theme {
+  const { byName, problems } = resolveTokens(withShipped(tokens), mode);
+  const found = new Map(problems);
+  const colours: Record<string, string> = Object.create(null);
+  for (const { name, type, texts } of byName.values()) if (type === 'color') colours[name] = texts[''] ?? '';
+  const own: Record<string, string | number> = {};
+  for (const measure of measureNames) {
+    const resolved = byName.get(measureToken(measure));
+    const text = resolved?.type === measureType(measure) ? resolved.texts[''] : undefined;
+    const problem = text === undefined ? undefined : measureProblem(measure, text);
+    if (resolved && problem) found.set(resolved.token.path, problem);
+    const held = text === undefined || problem ? measures[measure] : text;
+    own[measure] = measure === 'family' ? held : Number(held);
+  }
+  return {
+    ...(own as unknown as Measures),
+    mode,
+    colours: colours as Theme['colours'],
+    tokens: byName,
+    problems: found,
+    styles,
+  };
+}
+
+/** The theme of a project that says nothing about it. */
+export const shippedTheme: Theme = themeFrom([], 'light');
+
+/** Whether a text is the name of a colour rather than a colour. */
+const isName = (text: string): boolean => /^[A-Za-z_][\w.-]*$/.test(text) && text !== 'none';
+
+/** A colour attribute as a painter needs it: a token becomes its colour; one that is not there is not seen. */
 export const colourIn = ({ colours }: Pick<Theme, 'colours'>, text: string): string =>
-  isRole(text) ? colours[text] : text;
+  colours[text] ?? (isName(text) ? 'transparent' : text);
 
-/** A colour attribute as a page's stylesheet has it: a role becomes its custom property. */
-export const colourCss = (text: string): string =>
-  isRole(text) ? `var(--${text})` : text === 'none' ? 'transparent' : text;
+/** A colour attribute as a page's stylesheet has it: a token becomes its custom property. */
+export function colourCss(text: string): string {
+  if (text === 'none') return 'transparent';
+  return hexPattern.test(text) || !isName(text) ? text : `var(--${customName(text)})`;
+}

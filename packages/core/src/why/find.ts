@@ -99,7 +99,10 @@ export class ExplainedScreen {
     const control = this.control(id);
     const property = propertiesOf(kindOf(control)).get(name);
     if (!property) return undefined;
-    const { text, from, condition } = inCascade(control, property, this.prefixes, themeOf(this.project)) ?? {
+    const { text, from, condition } = inCascade(control, property, {
+      prefixes: this.prefixes,
+      theme: themeOf(this.project),
+    }) ?? {
       text: '',
       from: 'default',
       condition: '',
