@@ -31,6 +31,7 @@ export {
   projectValueOf,
   projectValueProblem,
 } from './collections/project-values.ts';
+export { lengthCss } from './css/lengths.ts';
 export { deltaOf, type ProjectDelta, withDelta } from './document/delta.ts';
 export { messageOf } from './document/error-message.ts';
 export {
@@ -212,6 +213,8 @@ export {
 export { carriedFonts, fontFilesOf, pictureOf } from './picture/svg.ts';
 export type { FieldForm } from './property-types/property-type.ts';
 export { printFolder, readFolder, type StoredRows, screenNameOf } from './source/folder.ts';
+export { styleFile } from './source/style-file.ts';
+export { tokenFiles } from './source/token-files.ts';
 export { stepsToText } from './source/merge-text.ts';
 export { parseScreen } from './source/parse.ts';
 export { printScreen } from './source/print.ts';
@@ -290,7 +293,9 @@ export { boxAt } from './sweep/stretch.ts';
 export { type SweepOptions, type SweepPart, sweep } from './sweep/sweep.ts';
 export { type FontManifest, fontFaceRules } from './text/fonts.ts';
 export type { Letters } from './text/places.ts';
-export { colourIn, type Theme } from './values/theme.ts';
 export { colourRoles } from './tokens/shipped.ts';
+export { roundedBy } from './values/corners.ts';
+export { backgroundCss, lookCss } from './values/look-css.ts';
+export { colourIn, type Theme } from './values/theme.ts';
 export { questions, Why } from './why/explain.ts';
 export type { Explanation, Fix, Question, Source, Term, Working } from './why/explanation.ts';

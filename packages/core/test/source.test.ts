@@ -127,7 +127,7 @@ describe('a screen as text', () => {
       '1:38 `a` is taken by another control on this screen.',
     ],
     ['<screen><text name="class" /></screen>', '1:21 `class` is a word of JavaScript and cannot be a name.'],
-    ['<screen><text lup.size="4" /></screen>', '1:15 There is no band `lup`. Did you mean `lap`?'],
+    ['<screen><text lup.size="4" /></screen>', '1:15 There is no band or state `lup`. Did you mean `lap`?'],
     ['<screen><text><row /></text></screen>', '1:15 A text holds no other controls.'],
     ['<screen>words</screen>', '1:9 Words stand in an attribute such as `text`, not between tags.'],
     ['<row />', '1:1 The outermost element is <screen>, not <row>.'],

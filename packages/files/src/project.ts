@@ -11,6 +11,8 @@ import {
   type SourceProblem,
   type StoredRows,
   screenNameOf,
+  styleFile,
+  tokenFiles,
 } from '@hovrin/core';
 
 /** A project that was read, with the bytes of its pictures still on disk. */
@@ -42,7 +44,9 @@ async function readText(path: string): Promise<string> {
   return new TextDecoder('utf-8', { fatal: true }).decode(await readFile(path));
 }
 
-const isTableFile = (path: string): boolean => /^tables\/[^/]+\.json$/.test(path);
+/** Rows of tables, tokens and styles: each has its place. */
+const isPlaced = (path: string): boolean =>
+  /^tables\/[^/]+\.json$/.test(path) || path === styleFile || Object.values(tokenFiles).some((file) => file === path);
 
 async function textFilesIn(folder: string, prefix = ''): Promise<string[]> {
   const entries = await readdir(join(folder, prefix), { withFileTypes: true });
@@ -54,7 +58,7 @@ async function textFilesIn(folder: string, prefix = ''): Promise<string[]> {
         if (entry.isDirectory()) return textFilesIn(folder, path);
         return entry.name === 'project.json' && prefix === ''
           ? [path]
-          : entry.name.endsWith('.screen.xml') || isTableFile(path)
+          : entry.name.endsWith('.screen.xml') || isPlaced(path)
             ? [path]
             : [];
       }),

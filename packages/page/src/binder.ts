@@ -7,7 +7,7 @@ import {
   arrangementNow,
   asText,
   type Bindings,
-  colourDeclaration,
+  colourDeclarations,
   convert,
   type Declarations,
   type Dispose,
@@ -102,6 +102,29 @@ export class Binder {
       ),
       ...bindings.inside.map((binding) => this.#bindInside(binding, bindings, find, frame)),
       ...bindings.style.map((binding) => this.#bindStyle(binding, find(binding.control), frame)),
+      ...bindings.classes.map(({ control, template }) =>
+        this.runtime.bind(
+          template,
+          (value) => {
+            const { classList } = find(control)!;
+            for (const each of [...classList]) if (each.startsWith('style-')) classList.remove(each);
+            for (const each of asText(value).split(' ')) if (each) classList.add(`style-${each}`);
+          },
+          frame,
+          `${control}.style`,
+        ),
+      ),
+      ...bindings.states.map(({ control, templates }) =>
+        this.runtime.bindAll(
+          templates,
+          (values) => {
+            const held = [...values].flatMap(([name, value]) => (value ? name : []));
+            find(control)!.dataset.states = held.join(' ');
+          },
+          frame,
+          `${control}.states`,
+        ),
+      ),
       ...bindings.repeats.map((binding) => this.#bindRepeat(binding, find(binding.control), frame)),
     ];
   }
@@ -210,8 +233,7 @@ export class Binder {
         const own = new Values(takenAll(binding, values));
         const arrangement = arrangementNow(manner, own, binding.arrangement);
         const css = new Map(declarations(withoutParts(own, parts), manner, around, arrangement));
-        const colour = colourDeclaration(manner, own);
-        if (colour) css.set(...colour);
+        for (const each of colourDeclarations(manner, own)) css.set(...each);
         write(element, css);
         for (const part of parts)
           write(

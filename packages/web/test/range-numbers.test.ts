@@ -15,7 +15,7 @@ import {
   withOneMore,
 } from '../src/workbench/fields/rangeNumbers.ts';
 
-const theme = themeOf({ assets: [] });
+const theme = themeOf({});
 const ranges: Ranges = {
   of: 'wind',
   blended: false,

@@ -21,7 +21,10 @@ export const propertyOf = (attribute: string): string => attribute.replace(/^(?:
 
 /** The conditions in front of an attribute's property, in the order in which they stand. */
 export const conditionsOf = (attribute: string): string[] =>
-  attribute.slice(0, attribute.length - propertyOf(attribute).length).split('.').filter(Boolean);
+  attribute
+    .slice(0, attribute.length - propertyOf(attribute).length)
+    .split('.')
+    .filter(Boolean);
 
 /**
  * What an attribute of a kind means, or a sentence that says why it means nothing.
@@ -70,8 +73,7 @@ function conditional(
   const widths = [...bands.map((band) => band.name), ...orientations];
   const ofKind: readonly string[] = statesOf(kind);
   const known = [...widths, ...ofKind, ...(own ?? [])];
-  const isState = (word: string) =>
-    ofKind.includes(word) || (own ? own.has(word) : isOwnStateName(word));
+  const isState = (word: string) => ofKind.includes(word) || (own ? own.has(word) : isOwnStateName(word));
   const [first = '', second] = conditions;
   const [band, state] = widths.includes(first) ? [first, second] : [undefined, first];
   if (state !== undefined && !isState(state)) {
@@ -87,7 +89,6 @@ function conditional(
   if (state !== undefined && property.inStates === false) return `\`${rest}\` cannot change in a state.`;
   return { role: 'value', property, prefix: `${conditions.join('.')}.` };
 }
-
 
 const unknown = (kind: Kind, name: string, word: string) =>
   `A ${kind.name} has no attribute ${quoted(name)}.${didYouMean(word, [

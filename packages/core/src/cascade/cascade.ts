@@ -9,8 +9,8 @@ import { ownStyleText, type Style, type StyleSet, stylesNamed } from '../documen
 import { type Band, type Control, inForce } from '../document/types.ts';
 import { hasExpression } from '../expression/template.ts';
 import type { Kind, Property } from '../kinds/kind.ts';
-import { measureToken } from '../tokens/shipped.ts';
 import { withValues } from '../tokens/reading.ts';
+import { measureToken } from '../tokens/shipped.ts';
 import type { Theme } from '../values/theme.ts';
 
 /** Something that says values of properties, by attribute name, conditions in front (`lap.gap`). */

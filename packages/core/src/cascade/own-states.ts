@@ -27,7 +27,10 @@ export function ownStatesNow(
   if (declared.length === 0) return around;
   const forced = heldFor(held, control.id);
   const builtIn = declared.some(({ when }) => typeof when === 'string')
-    ? statesNow(control.id, kind, valuesOf(control, kind, { ...circumstances, states: { own: [] } }), { own: [], held })
+    ? statesNow(control.id, kind, valuesOf(control, kind, { ...circumstances, states: { own: [] } }), {
+        own: [],
+        held,
+      })
     : [];
   const holds = declared.filter(({ name, when }) => {
     if (forced.includes(name)) return true;

@@ -1,12 +1,12 @@
 /** The values of controls as they stand in the document, without those that follow expressions. */
 
+import { noStyles } from '../document/style-set.ts';
 import type { Control } from '../document/types.ts';
 import { hasExpression, unescapeBraces } from '../expression/template.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import type { Arrangement } from '../kinds/kind.ts';
 import { arrangementOf, mannerOf } from '../kinds/manner.ts';
 import { readWithTokens } from '../tokens/reading.ts';
-import { noStyles } from '../document/style-set.ts';
 import { shippedTheme } from '../values/theme.ts';
 import { propertyOf } from './attributes.ts';
 import { allSaid, type Conditions, type Layer } from './cascade.ts';
@@ -17,8 +17,15 @@ export const plainValues = (control: Control, conditions: Conditions): Values =>
   saidPlainly(control, conditions);
 
 /** What one layer says by itself, without expressions, under some conditions. */
-export const plainlyIn = (control: Control, { props }: Pick<Layer, 'props'>, conditions: Conditions): Values =>
-  saidPlainly({ kind: control.kind, props }, { ...conditions, theme: { ...conditions.theme, styles: noStyles } });
+export const plainlyIn = (
+  control: Control,
+  { props }: Pick<Layer, 'props'>,
+  conditions: Conditions,
+): Values =>
+  saidPlainly(
+    { kind: control.kind, props },
+    { ...conditions, theme: { ...conditions.theme, styles: noStyles } },
+  );
 
 function saidPlainly(control: Pick<Control, 'kind' | 'props'>, conditions: Conditions): Values {
   const kind = kindOf(control);
@@ -44,7 +51,9 @@ export function arrangementsOf(control: Control): ReadonlySet<Arrangement> {
   const { arranges } = mannerOf(kindOf(control));
   const by = typeof arranges === 'object' ? arranges.by.name : undefined;
   const changed =
-    by === undefined ? [] : Object.keys(control.props).filter((name) => name !== by && propertyOf(name) === by);
+    by === undefined
+      ? []
+      : Object.keys(control.props).filter((name) => name !== by && propertyOf(name) === by);
   const prefixes = changed.map((name) => ['', name.slice(0, -propertyOf(name).length)]);
   return new Set(
     [[''], ...prefixes].map((each) => arrangementIn(control, { prefixes: each, theme: shippedTheme })),

@@ -8,10 +8,16 @@ const noTokens: readonly Token[] = [];
 const noStyleList: readonly Style[] = [];
 
 /** Themes that were made last, by tokens, then by styles and mode: both lists change seldom. */
-const made = new WeakMap<readonly Token[], { readonly styles: readonly Style[]; readonly byMode: Map<Mode, Theme> }>();
+const made = new WeakMap<
+  readonly Token[],
+  { readonly styles: readonly Style[]; readonly byMode: Map<Mode, Theme> }
+>();
 
 /** A project's theme in a mode. The same object as long as its tokens and styles are the same. */
-export function themeOf({ tokens = noTokens, styles = noStyleList }: Pick<Project, 'tokens' | 'styles'>, mode: Mode = 'light'): Theme {
+export function themeOf(
+  { tokens = noTokens, styles = noStyleList }: Pick<Project, 'tokens' | 'styles'>,
+  mode: Mode = 'light',
+): Theme {
   if (tokens.length === 0 && styles.length === 0 && mode === 'light') return shippedTheme;
   let known = made.get(tokens);
   if (known?.styles !== styles) {

@@ -24,7 +24,11 @@ function hasConditions(props: Control['props']): boolean {
   let known = byProps.get(props);
   if (known === undefined) {
     known = Object.keys(props).some(
-      (name) => name.includes('.') && !name.startsWith('on.') && !name.endsWith('.bind') && conditionsOf(name).length > 0,
+      (name) =>
+        name.includes('.') &&
+        !name.startsWith('on.') &&
+        !name.endsWith('.bind') &&
+        conditionsOf(name).length > 0,
     );
     byProps.set(props, known);
   }
@@ -32,15 +36,23 @@ function hasConditions(props: Control['props']): boolean {
 }
 
 /** Whether a control may look otherwise in some state. */
-export const mayChange = (control: Pick<Control, 'kind' | 'props'>, styles: StyleSet, named?: string): boolean =>
-  layersOf(control, styles, named).some(({ props }) => hasConditions(props));
+export const mayChange = (
+  control: Pick<Control, 'kind' | 'props'>,
+  styles: StyleSet,
+  named?: string,
+): boolean => layersOf(control, styles, named).some(({ props }) => hasConditions(props));
 
 /** The states that are held for a control. */
 export const heldFor = (held: HeldStates | undefined, id: string): readonly string[] =>
   held ? [...(held.get('') ?? []), ...(held.get(id) ?? [])] : [];
 
 /** The states that a control is in, the weakest first. @param values of the control outside of all states. */
-export function statesNow(id: string, kind: Kind, values: Values, { own, held }: StatesAround): readonly string[] {
+export function statesNow(
+  id: string,
+  kind: Kind,
+  values: Values,
+  { own, held }: StatesAround,
+): readonly string[] {
   const forced = heldFor(held, id);
   const said: readonly string[] = kind.statesNow?.(values) ?? [];
   return [...statesOf(kind).filter((state) => said.includes(state) || forced.includes(state)), ...own];

@@ -7,9 +7,9 @@ import { asText, EvaluationError, evaluateTemplate, type Scope } from '../expres
 import { hasExpression, parseTemplate, unescapeBraces } from '../expression/template.ts';
 import type { Kind, Property } from '../kinds/kind.ts';
 import { type PropertyType, textType } from '../property-types/index.ts';
+import { readWithTokens, type TokenNames } from '../tokens/reading.ts';
 import { type ClampedSize, textSizeAt } from '../values/text-size.ts';
 import type { Theme } from '../values/theme.ts';
-import { type TokenNames, readWithTokens } from '../tokens/reading.ts';
 import {
   allSaid,
   type Conditions,
@@ -166,9 +166,7 @@ function valuesUnder(
     if (value !== undefined)
       held.set(
         property.name,
-        isClamped(property, value)
-          ? textSizeAt(value, around.width, around.textScale ?? 1)
-          : value,
+        isClamped(property, value) ? textSizeAt(value, around.width, around.textScale ?? 1) : value,
       );
     if (message) {
       problems ??= [];

@@ -78,7 +78,9 @@ export const styles: Collection<Style> = {
   fault,
   empty: (key) => (key.startsWith(':') ? { for: key.slice(1), props: {} } : { name: key, props: {} }),
   rekeyed: ({ name: _, for: only, ...rest }, key) =>
-    key.startsWith(':') ? { ...rest, for: key.slice(1) } : { name: key, ...(only ? { for: only } : {}), ...rest },
+    key.startsWith(':')
+      ? { ...rest, for: key.slice(1) }
+      : { name: key, ...(only ? { for: only } : {}), ...rest },
   inAttribute: (_, [attribute, text], from, to) => [
     attribute,
     attribute === 'style' ? renamedIn(text, from, to) : text,

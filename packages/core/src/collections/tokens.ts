@@ -88,9 +88,13 @@ function realiased(value: Json, from: string, to: string): Json {
 
 function inToken<T extends object>(token: T, from: string, to: string): T {
   const changed = Object.entries(token).map(([field, value]) =>
-    ['value', 'dark', 'contrast'].includes(field) ? [field, realiased(value as Json, from, to)] : [field, value],
+    ['value', 'dark', 'contrast'].includes(field)
+      ? [field, realiased(value as Json, from, to)]
+      : [field, value],
   );
-  return JSON.stringify(changed) === JSON.stringify(Object.entries(token)) ? token : Object.fromEntries(changed);
+  return JSON.stringify(changed) === JSON.stringify(Object.entries(token))
+    ? token
+    : Object.fromEntries(changed);
 }
 
 function inStyle<T extends object>(style: T, from: string, to: string): T {
@@ -98,9 +102,7 @@ function inStyle<T extends object>(style: T, from: string, to: string): T {
   const kind = stylesOfKind(only);
   if (!props || !kind) return style;
   const renamed = (attribute: string, value: PropertyValue): PropertyValue =>
-    typeof value === 'string'
-      ? renamedIn(kind, [attribute, value], tokenName(from), tokenName(to))
-      : value;
+    typeof value === 'string' ? renamedIn(kind, [attribute, value], tokenName(from), tokenName(to)) : value;
   const next = Object.fromEntries(
     Object.entries(props).map(([attribute, value]) => [attribute, renamed(attribute, value)]),
   );

@@ -14,8 +14,6 @@ import {
   autoColumns,
   autoRows,
   background,
-  borderColour,
-  borderWidth,
   bottom,
   centerX,
   centerY,
@@ -24,7 +22,6 @@ import {
   colSpan,
   columnGap,
   columns,
-  corner,
   flow,
   font,
   gap,
@@ -60,8 +57,10 @@ import {
 import { edgeOf } from '../kinds/screen-bars.ts';
 import { familyList } from '../text/fonts.ts';
 import type { Align, Fraction, Justify, Limit, Sides, Size } from '../values/css.ts';
-import { colourCss as colour } from '../values/theme.ts';
+import { backgroundCss } from '../values/look-css.ts';
 import { trackListCss } from '../values/track-list.ts';
+import { percent, px, sides } from './lengths.ts';
+import { inkDeclarations, lookDeclarations } from './look.ts';
 import { sizesWithRatio } from './ratio.ts';
 
 /** CSS property to value, in the order in which they are written. */
@@ -103,8 +102,6 @@ export function justifiesCells(values: Values): Justify | 'stretch' {
   return along === undefined || along in spreads ? 'stretch' : along;
 }
 
-const px = (value: number): string => (value === 0 ? '0' : `${Number(value.toFixed(4))}px`);
-const percent = (fraction: number): string => `${Number((fraction * 100).toFixed(4))}%`;
 const rem = (value: number): string => `${Number((value / 16).toFixed(6))}rem`;
 const limit = (value: Limit): string =>
   typeof value === 'object' ? percent(value.fraction) : px(value ?? 0);
@@ -147,7 +144,7 @@ export function declarations(
   if (outside) sides(css, 'margin', '', outside);
   const inside = values.own(padding);
   if (inside) sides(css, 'padding', '', inside);
-  boxLook(css, values);
+  lookDeclarations(css, values);
   textLook(css, values);
   // Whatever else was said about how it is shown.
   if (isHidden) css.set('display', 'none');
@@ -173,19 +170,6 @@ function sizesIn(css: Css, values: Values, manner: Manner, around: Around): void
     if (value !== undefined) css.set(key.name, limit(value));
   }
   if (ratio !== undefined) css.set('aspect-ratio', String(Number(ratio.toFixed(6))));
-}
-
-function boxLook(css: Css, values: Values): void {
-  const ground = values.own(background);
-  if (ground !== undefined) css.set('background', colour(ground));
-  const radius = values.own(corner);
-  if (radius !== undefined) css.set('border-radius', px(radius));
-  const border = values.own(borderWidth);
-  if (border) {
-    css.set('border-style', 'solid');
-    sides(css, 'border', '-width', border);
-    css.set('border-color', colour(values.own(borderColour) ?? 'line'));
-  }
 }
 
 function textLook(css: Css, values: Values): void {
@@ -343,9 +327,16 @@ export function partDeclarations(
 }
 
 /** What `color` says: of the words, except on a control that is nothing but its colour. */
-export function colourDeclaration({ paints }: Manner, values: Values): [string, string] | undefined {
+export function colourDeclarations(
+  { paints }: Manner,
+  values: Values,
+): readonly (readonly [string, string])[] {
   const said = values.own(colourKey);
-  return said === undefined ? undefined : [paints ?? 'color', colour(said)];
+  return said === undefined
+    ? []
+    : paints
+      ? [[paints, backgroundCss(said)]]
+      : inkDeclarations(said, values.own(background));
 }
 
 function size(css: Css, value: Size, side: 'width' | 'height', around: Around): void {
@@ -367,16 +358,4 @@ function size(css: Css, value: Size, side: 'width' | 'height', around: Around): 
         : 'align-self',
       'stretch',
     );
-}
-
-/** Four sides; where start and end differ, flow-relative properties let them swap in right-to-left. */
-function sides(css: Css, name: string, suffix: string, value: Sides): void {
-  const { top, end, bottom, start } = value;
-  if (start === end) {
-    const list = top === bottom ? (top === end ? [top] : [top, end]) : [top, end, bottom];
-    css.set(`${name}${suffix}`, list.map(px).join(' '));
-    return;
-  }
-  css.set(`${name}-block${suffix}`, `${px(top)} ${px(bottom)}`);
-  css.set(`${name}-inline${suffix}`, `${px(start)} ${px(end)}`);
 }

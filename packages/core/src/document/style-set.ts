@@ -28,7 +28,9 @@ export const styleSetOf = (styles: readonly Style[]): StyleSet => ({
   all: styles,
   named: new Map(styles.flatMap((style) => (style.name === undefined ? [] : [[style.name, style]]))),
   ofKinds: new Map(
-    styles.flatMap((style) => (style.name === undefined && style.for !== undefined ? [[style.for, style]] : [])),
+    styles.flatMap((style) =>
+      style.name === undefined && style.for !== undefined ? [[style.for, style]] : [],
+    ),
   ),
 });
 

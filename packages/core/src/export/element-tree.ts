@@ -4,13 +4,16 @@
  */
 
 import { propertiesOf } from '../cascade/cascade.ts';
+import { ownStatesNow } from '../cascade/own-states.ts';
 import { repetitionOf } from '../cascade/repetition.ts';
 import type { Circumstances } from '../cascade/values.ts';
-import { type Values, valuesOf } from '../cascade/values.ts';
+import { stylesNow, type Values, valuesOf } from '../cascade/values.ts';
 import { effectiveNames } from '../document/names.ts';
+import { stylesNamed } from '../document/style-set.ts';
 import { type Asset, type Control, inForce } from '../document/types.ts';
 import type { Scope } from '../expression/evaluate.ts';
 import { asText } from '../expression/evaluate.ts';
+import { ownStatesIn } from '../expression/own-states.ts';
 import { unescapeBraces } from '../expression/template.ts';
 import { iconShapes } from '../icons/icon-set.ts';
 import { symbolId } from '../icons/symbol-id.ts';
@@ -24,6 +27,7 @@ import { screenClass } from './class-names.ts';
 import { withoutEmptyParts } from './empty-parts.ts';
 import { asPairs, asSection, asTag } from './meant.ts';
 import { pictureAddress } from './picture-address.ts';
+import { styleClass } from './style-class.ts';
 
 /** An element of a page. */
 export interface TreeElement {
@@ -60,6 +64,8 @@ export interface Elements {
 interface Spot {
   readonly items: readonly number[];
   readonly scope: Scope;
+  /** Own states that hold there. */
+  readonly states: readonly string[];
   /** Inside a form; HTML knows no form in a form. */
   readonly inForm?: boolean;
 }
@@ -113,6 +119,7 @@ export function elementTree(screen: Control, elements: Elements): TreeElement {
   return new ScreenElements(screen, elements).control(screen, undefined, {
     items: [],
     scope: elements.circumstances.scope,
+    states: [],
   });
 }
 
@@ -147,18 +154,20 @@ class ScreenElements {
   control(at: Control, parent: Control | undefined, spot: Spot): TreeElement {
     const kind = kindOf(at);
     const name = entryOf(this.names, at.id);
-    const values = valuesOf(at, kind, { ...this.elements.circumstances, scope: spot.scope });
+    const circumstances = { ...this.elements.circumstances, scope: spot.scope };
+    const states = ownStatesNow(at, kind, circumstances, spot.states, undefined);
+    const values = valuesOf(at, kind, { ...circumstances, states: { own: states } });
     const fullName = itemName(name, spot.items);
     const written = kind.element(values, at.children, `${this.screen.name ?? ''}-${fullName}`);
     const element = withTurn(withoutEmptyParts(written, at, kind), values.get(tabindex));
     const style = this.elements.styleOf(at, parent, spot.scope);
     const tag = spot.inForm && element.tag === 'form' ? 'div' : element.tag;
-    const within = { ...spot, inForm: spot.inForm === true || tag === 'form' };
+    const within = { ...spot, states, inForm: spot.inForm === true || tag === 'form' };
     const inside = this.inside(
       { ...element, children: element.children ?? (kind.container ? [...at.children.keys()] : []) },
       {
         child: (index) => this.control(itemAt(at.children, index), at, within),
-        copies: (around) => this.repeated(at, values, around, spot),
+        copies: (around) => this.repeated(at, values, around, within),
       },
     );
     const isList = tag === 'div' && holdsListItems(inside.inside);
@@ -166,8 +175,14 @@ class ScreenElements {
     const made: TreeElement = {
       tag: isList ? 'ul' : tag === 'dl' && !pairs ? 'div' : tag,
       attributes: setAttributes({
-        class: [`k-${kind.name}`, ...(element.classes ?? []), this.classOf(at, name)].join(' '),
+        class: [
+          `k-${kind.name}`,
+          ...(element.classes ?? []),
+          ...this.styles(at, spot.scope),
+          this.classOf(at, name),
+        ].join(' '),
         'data-name': fullName,
+        ...this.states(at, states),
         // A list without marks is none for some screen readers, unless it says so.
         ...(isList ? { role: 'list' } : {}),
         ...element.attributes,
@@ -180,6 +195,23 @@ class ScreenElements {
       ...(pairs ? { inside: pairs } : {}),
     };
     return kind.container && !kind.root ? asSection(made) : made;
+  }
+
+  /** The classes of the styles that a control has. */
+  private styles(at: Control, scope: Scope): string[] {
+    const { styles } = this.elements.circumstances.theme;
+    if (styles.all.length === 0) return [];
+    return stylesNamed(styles, stylesNow(at, scope), at.kind)
+      .toReversed()
+      .map(({ name = '' }) => styleClass(name));
+  }
+
+  /** The mark of the states that a control declares, as far as they hold; those that follow a built-in one have none. */
+  private states({ props }: Control, now: readonly string[]): Attributes {
+    const marked = ownStatesIn(inForce(props.states)).filter(
+      ({ name, when }) => typeof when !== 'string' && now.includes(name),
+    );
+    return marked.length === 0 ? {} : { 'data-states': marked.map(({ name }) => name).join(' ') };
   }
 
   /** The class that a control's own rules go by. */

@@ -7,7 +7,7 @@ import type { Conditions } from '../cascade/cascade.ts';
 import { plainValues } from '../cascade/plain-values.ts';
 import { themeOf } from '../cascade/project-theme.ts';
 import { convert, Values } from '../cascade/values.ts';
-import { aroundOf, declarations } from '../css/declarations.ts';
+import { aroundOf, colourDeclarations, declarations } from '../css/declarations.ts';
 import { configFile } from '../document/feed-config.ts';
 import { isRecord } from '../document/record.ts';
 import { type Control, isDialog, type Project, startScreen } from '../document/types.ts';
@@ -47,12 +47,12 @@ function initialStyle(
   if (!parent) return '';
   const kind = kindOf(control);
   const bound = new Map<string, unknown>();
-  const templates = styleTemplates(control, contextOf(project, control));
+  const templates = styleTemplates(control, contextOf(project, control), conditions);
   for (const property of kind.properties) {
     const template = templates[property.name];
     if (!template) continue;
     try {
-      const { value } = convert(property.type, evaluateTemplate(template, scope));
+      const { value } = convert(property.type, evaluateTemplate(template, scope), conditions.theme.tokens);
       if (value !== undefined) bound.set(property.name, value);
     } catch (error) {
       if (!(error instanceof EvaluationError)) throw error;
@@ -62,7 +62,8 @@ function initialStyle(
   const manner = mannerOf(kind);
   const plain = arrangementOf(manner, plainValues(control, conditions));
   const around = aroundOf(parent, control, conditions);
-  const css = declarations(values, manner, around, arrangementNow(manner, values, plain));
+  const css = new Map(declarations(values, manner, around, arrangementNow(manner, values, plain)));
+  for (const each of colourDeclarations(manner, values)) css.set(...each);
   return [...css].map(([name, value]) => `${name}: ${value}`).join('; ');
 }
 

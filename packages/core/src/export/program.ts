@@ -1,7 +1,7 @@
 /** Makes the program that an exported page runs. Values that are not valid are left out; the last good ones run. */
 
 import type { Conditions } from '../cascade/cascade.ts';
-import { textInForce } from '../cascade/cascade.ts';
+import { saidOf, textInForce } from '../cascade/cascade.ts';
 import { plainValues } from '../cascade/plain-values.ts';
 import { themeOf } from '../cascade/project-theme.ts';
 import { repetitionOf } from '../cascade/repetition.ts';
@@ -28,12 +28,14 @@ import {
   withItems,
 } from '../expression/check.ts';
 import { checkComputed } from '../expression/computed.ts';
+import { ownStatesIn } from '../expression/own-states.ts';
 import { hasExpression, unescapeBraces } from '../expression/template.ts';
 import { mayReadView } from '../expression/view-names.ts';
 import { iconSet } from '../icons/icon-set.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import type { Kind, Property } from '../kinds/kind.ts';
 import { arrangementOf, mannerOf } from '../kinds/manner.ts';
+import { ownStates, style } from '../kinds/properties.ts';
 import { contextOf } from '../meaning/property-text.ts';
 import { secondsType } from '../property-types/index.ts';
 import type {
@@ -115,12 +117,19 @@ export const addressOf = (screen: Control | undefined): string =>
 export const titleOf = (screen: Control): string =>
   unescapeBraces(inForce(screen.props.title) ?? addressOf(screen));
 
+/** Properties that a page has as classes and marks, not as declarations. */
+const asClasses: ReadonlySet<string> = new Set([style.name, ownStates.name]);
+
 /** Templates of a control's bound size, place and look, by property name. */
-export function styleTemplates(control: Control, around: Surroundings): Record<string, Template> {
+export function styleTemplates(
+  control: Control,
+  around: Surroundings,
+  { theme }: Pick<Conditions, 'theme'>,
+): Record<string, Template> {
   const found: Record<string, Template> = {};
   for (const property of kindOf(control).properties) {
-    const text =
-      property.page || property.group === 'data' ? undefined : textInForce(control, property, ['']);
+    const isLook = !property.page && property.group !== 'data' && !asClasses.has(property.name);
+    const text = isLook ? saidOf(control, property, { prefixes: [''], theme })?.text : undefined;
     if (text === undefined || !hasExpression(text)) continue;
     const checked = checkTemplate(text, around);
     if (checked.ok) found[property.name] = checked.value;
@@ -158,7 +167,16 @@ function bindingsOf(
   names: ReadonlyMap<string, string>,
   around: Binding,
 ): Bindings {
-  const found: Found = { content: [], inside: [], twoWay: [], style: [], events: [], repeats: [] };
+  const found: Found = {
+    content: [],
+    inside: [],
+    twoWay: [],
+    style: [],
+    classes: [],
+    states: [],
+    events: [],
+    repeats: [],
+  };
   const visit = ({ control, parent }: Standing) => {
     bindControl({ control, parent }, entryOf(names, control.id), around, found);
     const below = control.children.map((child) => ({ control: child, parent: control }));
@@ -276,12 +294,22 @@ export function iconsAskedFor(project: Project): string[] {
   return [...words].filter((word) => iconSet().has(word));
 }
 
-function bindControl(
-  { control, parent }: Standing,
-  name: string,
-  around: Binding,
-  { content, inside, twoWay, style, events }: Found,
-): void {
+/** The styles that follow an expression, and the states that a control declares. */
+function classesAndStates(control: Control, name: string, around: Binding, { classes, states }: Found): void {
+  const named = inForce(control.props[style.name]);
+  const template = named !== undefined && hasExpression(named) ? checkTemplate(named, around) : undefined;
+  if (template?.ok) classes.push({ control: name, template: template.value });
+  const templates = Object.fromEntries(
+    ownStatesIn(inForce(control.props[ownStates.name])).flatMap(({ name: state, when }) =>
+      typeof when === 'string' ? [] : [[state, when] as const],
+    ),
+  );
+  if (Object.keys(templates).length > 0) states.push({ control: name, templates });
+}
+
+function bindControl({ control, parent }: Standing, name: string, around: Binding, found: Found): void {
+  const { content, inside, twoWay, events } = found;
+  classesAndStates(control, name, around, found);
   const kind = kindOf(control);
   for (const property of kind.properties) {
     if (!property.page) continue;
@@ -305,9 +333,9 @@ function bindControl(
       });
   }
   inside.push(...insideBindings(control, name, around));
-  const templates = parent ? styleTemplates(control, around) : {};
+  const templates = parent ? styleTemplates(control, around, around.conditions) : {};
   if (Object.keys(templates).length > 0)
-    style.push({
+    found.style.push({
       control: name,
       kind: kind.name,
       around: aroundOf(parent, control, around.conditions),

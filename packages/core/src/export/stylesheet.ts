@@ -1,33 +1,30 @@
 /** The stylesheet of an exported page: theme, kinds, then one rule a control, changes in media queries. */
 
 import { orientations } from '../cascade/attributes.ts';
-import type { Conditions } from '../cascade/cascade.ts';
-import { plainValues } from '../cascade/plain-values.ts';
 import { themeOf } from '../cascade/project-theme.ts';
-import {
-  aroundOf,
-  colourDeclaration,
-  type Declarations,
-  declarations,
-  partDeclarations,
-  withoutParts,
-} from '../css/declarations.ts';
 import { effectiveNames } from '../document/names.ts';
+import type { StyleSet } from '../document/style-set.ts';
 import { locationsIn, walk } from '../document/tree.ts';
-import { type Band, type Control, isDialog, type Project } from '../document/types.ts';
-import { kindOf, kinds } from '../kinds/catalogue.ts';
-import { arrangementOf, mannerOf } from '../kinds/manner.ts';
-import { entryOf, itemAt } from '../sure.ts';
+import { type Control, inForce, isDialog, type Project } from '../document/types.ts';
+import { hasExpression } from '../expression/template.ts';
+import { kinds } from '../kinds/catalogue.ts';
+import { itemAt } from '../sure.ts';
 import { familyList } from '../text/fonts.ts';
 import { lineHeightCss } from '../text/units.ts';
-import { colourRoles, type Theme } from '../values/theme.ts';
+import { pictureName } from '../values/look-css.ts';
+import type { Theme } from '../values/theme.ts';
 import { selectorsIn } from './class-names.ts';
+import { asksOf, RuleSections, statesAsked } from './control-rules.ts';
+import { type Inside, ownDeclared } from './layered-values.ts';
 import { forcedColourRules, printRules } from './media-rules.ts';
 import { keepsHinge, paneSections } from './pane-sections.ts';
-import { pictureSizes } from './picture-sizes.ts';
+import { pictureAddress } from './picture-address.ts';
 import { hasCarried } from './pieces.ts';
 import type { Rule, Section } from './rule.ts';
 import { shareRules } from './shared-rules.ts';
+import { selectorInState } from './state-selectors.ts';
+import { styleRules } from './style-rules.ts';
+import { type CssThemes, cssThemes, variableRules, withVariables } from './theme-variables.ts';
 
 function printRule({ selector, css, container }: Rule, indent: string): string {
   if (container)
@@ -55,14 +52,50 @@ const hingeRules = `
 }
 `;
 
+/** What holds for the whole page: tokens, and what the edges of the screen cover. @param css the rest of the stylesheet. */
+function rootRules(project: Project, css: string): string {
+  const { root, modes } = variableRules(project, css);
+  const pictures = project.assets
+    .map(({ name }) => ({ property: pictureName(name), name }))
+    .filter(({ property }) => css.includes(`var(${property})`))
+    .map(
+      ({ property, name }) => `${property}: url("${pictureAddress(name, project.assets, themeOf(project))}")`,
+    );
+  const lines = [...root, ...pictures].map((line) => `  ${line};\n`).join('');
+  return `:root {
+  color-scheme: light dark;
+${lines}  /* What notches and rounded corners cover is kept free. */
+  --safe-top: env(safe-area-inset-top, 0px);
+  --safe-right: env(safe-area-inset-right, 0px);
+  --safe-bottom: env(safe-area-inset-bottom, 0px);
+  --safe-left: env(safe-area-inset-left, 0px);
+  --screen-height: calc(100dvh - var(--safe-top) - var(--safe-bottom));
+}
+:root[data-mode="light"] {
+  color-scheme: light;
+}
+:root[data-mode="dark"] {
+  color-scheme: dark;
+}
+${modes}${/\btransition:/.test(css) ? stillRules : ''}`;
+}
+
+const stillRules = `
+@media (prefers-reduced-motion: reduce) {
+  *,
+  *::before,
+  *::after {
+    transition: none !important;
+  }
+}
+:root[data-motion="less"] * {
+  transition: none !important;
+}
+`;
+
 /** The rules that all pages have, those of the kinds that this one uses included. */
-function baseRules(project: Project): string {
-  const theme = themeOf(project);
+function baseRules(project: Project, theme: Theme): string {
   const used = new Set(project.screens.flatMap((screen) => [...walk(screen)].map((control) => control.kind)));
-  const colours = colourRoles.map(
-    (role) => `  --${role}: light-dark(${theme.colours[role]}, ${theme.darkColours[role]});\n`,
-  );
-  const contrast = Object.entries(theme.contrastRoles).map(([name, role]) => `--${name}: var(--${role});`);
   const hinged = project.screens.some((screen) => [...walk(screen)].some(keepsHinge));
   const usedKinds = kinds.filter((kind) => used.has(kind.name));
   const shared = new Set(usedKinds.flatMap((kind) => kind.sharedCss ?? []));
@@ -70,26 +103,7 @@ function baseRules(project: Project): string {
     .filter(Boolean)
     .map((css) => `${css}\n`);
   const indented = kindRules.join('\n').replace(/^(?=.)/gm, '  ');
-  return `:root {
-  color-scheme: light dark;
-${colours.join('')}  /* What notches and rounded corners cover is kept free. */
-  --safe-top: env(safe-area-inset-top, 0px);
-  --safe-right: env(safe-area-inset-right, 0px);
-  --safe-bottom: env(safe-area-inset-bottom, 0px);
-  --safe-left: env(safe-area-inset-left, 0px);
-  --screen-height: calc(100dvh - var(--safe-top) - var(--safe-bottom));
-}
-
-@media (prefers-contrast: more) {
-  :root {
-    ${contrast.join('\n    ')}
-  }
-}
-
-:root[data-contrast="more"] {
-  ${contrast.join('\n  ')}
-}
-${hinged ? hingeRules : ''}${messageRules(theme)}${project.screens.length > 1 ? screenRules : ''}${project.screens.some(isDialog) ? dialogRules : ''}${hasCarried(project) ? carryRules : ''}
+  return `${hinged ? hingeRules : ''}${messageRules(theme)}${project.screens.length > 1 ? screenRules : ''}${project.screens.some(isDialog) ? dialogRules : ''}${hasCarried(project) ? carryRules : ''}
 /* Rules of the kinds; those of single controls come after this layer and win over it. */
 @layer kinds {
   *,
@@ -232,125 +246,47 @@ const messageRules = ({ corner }: Theme) => `
 }
 `;
 
-/** The declarations of a control and of the parts inside it that carry some of its properties, by selector. */
-function declarationsUnder(
+/** The words in front of what is said of a control; what its parent says by orientation changes how it is placed. */
+function asksWithParent(
   control: Control,
   parent: Control | undefined,
-  conditions: Conditions,
-): Map<string, Declarations> {
-  const kind = kindOf(control);
-  const manner = mannerOf(kind);
-  const own = plainValues(control, conditions);
-  const parts = kind.parts?.(control.children) ?? [];
-  const around = aroundOf(parent, control, conditions);
-  const arrangement = arrangementOf(manner, own);
-  const css = new Map(declarations(withoutParts(own, parts), manner, around, arrangement));
-  // A pane of a split takes its part of the width, whatever is in it.
-  if (around.type === 'pane') {
-    css.set('flex', `${around.part} 1 0px`);
-    if (!css.has('min-width')) css.set('min-width', '0');
-  }
-  if (parent) pictureSizes(css, { control, parent, values: own, conditions, around });
-  const colour = colourDeclaration(manner, own);
-  if (colour) css.set(...colour);
-  const found = new Map<string, Declarations>([['', css]]);
-  for (const part of parts) found.set(` ${part.selector}`, partDeclarations(own, manner, part, arrangement));
-  return found;
+  styles: StyleSet,
+): ReadonlySet<string> {
+  const turns = parent
+    ? [...asksOf(parent, styles)].filter((word) => orientations.some((each) => each === word))
+    : [];
+  return new Set([...asksOf(control, styles), ...turns]);
 }
 
-/** What must be said so that `after` holds where `before` held. What falls away goes back to the kind's rules. */
-function difference(
-  before: Declarations,
-  after: Declarations,
-  always: ReadonlySet<string> = new Set(),
-): Map<string, string> {
-  const changed = new Map<string, string>();
-  // What goes back comes first: a shorthand that falls away must not take its longhands with it.
-  for (const name of [...before.keys(), ...always]) if (!after.has(name)) changed.set(name, 'revert-layer');
-  for (const [name, value] of after)
-    if (before.get(name) !== value || always.has(name)) changed.set(name, value);
-  return changed;
-}
-
-/** A band and those that begin with it: the prefixes in force from there up, and its rules, by orientation too. */
-interface Stage {
-  readonly from: number;
-  prefixes: readonly string[];
-  readonly section: Section;
-  readonly turned: ReadonlyMap<(typeof orientations)[number], Section>;
-}
-
-function stageFrom(from: number, prefixes: readonly string[]): Stage {
-  const wide = `(min-width: ${from}px)`;
-  const turned = (orientation: string): Section => {
-    const query = `(orientation: ${orientation})`;
-    return { query: from === 0 ? query : `${query} and ${wide}`, rules: [] };
-  };
-  return {
-    from,
-    prefixes,
-    section: { query: wide, rules: [] },
-    turned: new Map(orientations.map((orientation) => [orientation, turned(orientation)])),
-  };
-}
-
-function stagesOf(bands: readonly Band[]): Stage[] {
-  let last = stageFrom(0, ['']);
-  const stages = [last];
-  for (const { name, from } of bands.toSorted((a, b) => a.from - b.from)) {
-    const prefixes = [...last.prefixes, `${name}.`];
-    if (from === last.from) last.prefixes = prefixes;
-    else {
-      last = stageFrom(from, prefixes);
-      stages.push(last);
-    }
-  }
-  return stages;
-}
-
-const nothing: Declarations = new Map();
-
-/** Whether a control says something for an orientation. */
-const turns = (orientation: string, control: Control | undefined): boolean =>
-  control !== undefined && Object.keys(control.props).some((name) => name.startsWith(`${orientation}.`));
-
-/** The sections of one screen: always; from each band up; and for each orientation, from each band up. */
-function screenSections(screen: Control, bands: readonly Band[], theme: Theme): Section[] {
+/** The rules of one screen, in the order in which they win over each other. */
+function screenSections(
+  project: Project,
+  screen: Control,
+  states: readonly string[],
+  themes: CssThemes,
+): Section[] {
   const selectorOf = selectorsIn(screen);
-  const stages = stagesOf(bands);
-  const always: Section = { query: undefined, rules: [] };
-  for (const { control, parent } of locationsIn(screen).values()) {
-    const under = (prefixes: readonly string[]) => declarationsUnder(control, parent, { prefixes, theme });
-    const staged = stages.map((stage) => ({ stage, css: under(stage.prefixes) }));
-    for (const inside of staged[0]?.css.keys() ?? []) {
-      const push = (section: Section, css: Declarations) => {
-        if (css.size > 0) section.rules.push({ selector: `${selectorOf(control)}${inside}`, css });
-      };
-      let before: Declarations | undefined;
-      for (const { stage, css } of staged) {
-        const now = css.get(inside) ?? nothing;
-        if (before) push(stage.section, difference(before, now));
-        else push(always, now);
-        before = now;
-      }
-      for (const orientation of orientations) {
-        if (!turns(orientation, control) && !turns(orientation, parent)) continue;
-        const touched = new Set<string>();
-        for (const { stage, css } of staged) {
-          const turned = under([...stage.prefixes, `${orientation}.`]).get(inside) ?? nothing;
-          const changed = difference(css.get(inside) ?? nothing, turned, touched);
-          for (const name of changed.keys()) touched.add(name);
-          push(entryOf(stage.turned, orientation), changed);
-        }
-      }
-    }
+  const sections = new RuleSections(project.bands, states);
+  const places = locationsIn(screen);
+  for (const { control, parent } of places.values()) {
+    const known = new Map<string, Inside>();
+    const path = [control];
+    for (let at = parent; at; at = places.get(at.id)?.parent) path.push(at);
+    // What an expression says stands on the element itself: what is said in a state has to win over it.
+    const isBound = Object.values(control.props).some((value) => hasExpression(inForce(value) ?? ''));
+    sections.add(
+      (prefixes) => {
+        const key = prefixes.join();
+        const said = known.get(key) ?? ownDeclared({ control, parent }, prefixes, themes);
+        known.set(key, said);
+        return said;
+      },
+      (state) => selectorInState(selectorOf(control), state, { path, selectorOf }),
+      asksWithParent(control, parent, themes.plain.styles),
+      (state) => (state !== undefined && isBound ? ' !important' : ''),
+    );
   }
-  return [
-    always,
-    ...stages.map(({ section }) => section),
-    ...orientations.flatMap((orientation) => stages.map(({ turned }) => entryOf(turned, orientation))),
-    ...paneSections(screen, stages, theme),
-  ];
+  return [...sections.list(), ...paneSections(screen, sections.stages, themes.plain)];
 }
 
 const printSections = (sections: readonly Section[]): string =>
@@ -358,16 +294,36 @@ const printSections = (sections: readonly Section[]): string =>
 
 /** The stylesheet of a project's page, but for its fonts. */
 export function stylesheet(project: Project): string {
-  const theme = themeOf(project);
-  const sections = project.screens.map((screen) => screenSections(screen, project.bands, theme));
+  const themes = cssThemes(project);
+  const states = statesAsked(project, themes.plain.styles);
+  const sections = project.screens.map((screen) => screenSections(project, screen, states, themes));
   const { shared, own } = shareRules(sections);
   const common = printSections(shared);
-  return [
-    baseRules(project),
+  const styles = styleRules(project, states, themes);
+  const layers = styles.map(({ layer, sections: each }) => {
+    const rules = printSections(each).replace(/^(?=.)/gm, '  ');
+    return `@layer ${layer} {\n${rules}}`;
+  });
+  const rest = [
+    ...layers,
     ...(common ? [`/* On several screens. */\n${common}`] : []),
     ...project.screens.map(
       (screen, index) =>
         `/* ${effectiveNames(screen).get(screen.id)} */\n${printSections(itemAt(own, index))}`,
     ),
+  ].join('\n');
+  const base = themes.larger
+    ? withVariables(
+        baseRules(project, themes.plain),
+        themes.larger.map((theme) => baseRules(project, theme)) as [string, string],
+        themes.nudges,
+      )
+    : baseRules(project, themes.plain);
+  const order = ['kinds', ...styles.map(({ layer }) => layer)];
+  return [
+    rootRules(project, `${base}${rest}`),
+    ...(styles.length > 0 ? [`@layer ${order.join(', ')};`] : []),
+    base,
+    rest,
   ].join('\n');
 }

@@ -30,10 +30,12 @@ function partsOf(text: string): { part: string; at: number }[] {
 }
 
 function readOne(part: string, at: number): OwnState {
-  const [, before = '', name = '', after = '', rest = ''] = /^(\s*)([\w$]*)(\s*:\s*)(.*?)\s*$/s.exec(part) ?? [];
+  const [, before = '', name = '', after = '', rest = ''] =
+    /^(\s*)([\w$]*)(\s*:\s*)(.*?)\s*$/s.exec(part) ?? [];
   if (name === '')
     throw new ExpressionError('A state is written as `late: {an expression}` or `near: hover`.', at);
-  if (!isOwnStateName(name)) throw new ExpressionError(`${quoted(name)} cannot be the name of a state.`, at + before.length);
+  if (!isOwnStateName(name))
+    throw new ExpressionError(`${quoted(name)} cannot be the name of a state.`, at + before.length);
   const from = at + before.length + name.length + after.length;
   if (isOneOf(builtInStates, rest)) return { name, when: rest };
   if (!rest.startsWith('{') || closingBrace(rest, 0) !== rest.length - 1)

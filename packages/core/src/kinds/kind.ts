@@ -9,8 +9,10 @@ import type { Control, Project, StateType } from '../document/types.ts';
 import type { Shape } from '../icons/icon-set.ts';
 import type { Box, Content, PaneAtHinge } from '../layout/box.ts';
 import type { PropertyType } from '../property-types/index.ts';
+import type { Shift } from '../property-types/looks.ts';
 import type { TextStyle } from '../text/paragraph.ts';
 import type { Measure } from '../tokens/shipped.ts';
+import type { Corners } from '../values/corners.ts';
 import type { Theme } from '../values/theme.ts';
 import type { StateSelectors } from './states.ts';
 import type { TableRow } from './table-rows.ts';
@@ -145,8 +147,26 @@ export interface Making {
 /** How a box is painted. Colours are CSS colours. */
 export interface Look {
   readonly background?: string;
-  readonly borderColour?: string;
-  readonly corner?: number;
+  /** What it is filled with where that is more than one colour, as attributes have it, colours worked out. */
+  readonly fill?: string;
+  /** One colour, or those of the four sides: top, end, bottom, start. */
+  readonly borderColour?: string | readonly string[];
+  /** Lines of the four sides; absent: solid ones. */
+  readonly borderStyle?: readonly string[];
+  readonly corner?: number | Corners;
+  /** Shadows of the box and of its words, as attributes have them, colours worked out. */
+  readonly shadow?: string;
+  readonly textShadow?: string;
+  /** A gradient that fills the words. */
+  readonly textFill?: string;
+  /** Px that it, and what is behind it, is blurred by. */
+  readonly blur?: number;
+  readonly blurBehind?: number;
+  /** Where and how it is seen, about its middle: no part of the layout (CSS Transforms 2 §4). */
+  readonly turned?: { readonly degrees: number; readonly scale: number; readonly shift: Shift };
+  /** Order of painting among its siblings. */
+  readonly z?: number;
+  readonly strike?: boolean;
   readonly colour?: string;
   readonly opacity?: number;
   readonly text?: TextStyle;

@@ -5,8 +5,14 @@
 import {
   alignType,
   aspectType,
+  backgroundType,
+  blurType,
+  borderColourType,
+  borderStyleType,
   cellAlignType,
-  colourType,
+  cornersType,
+  cursorType,
+  degreesType,
   entriesType,
   factorType,
   familyType,
@@ -14,7 +20,9 @@ import {
   flowType,
   gapsType,
   gridLineType,
+  inkType,
   justifyType,
+  layerType,
   lengthsType,
   lengthType,
   letterSpacingType,
@@ -23,18 +31,24 @@ import {
   marginType,
   namesType,
   offsetType,
+  opacityType,
   orderType,
   ownStatesType,
   type PropertyType,
   pinType,
+  scaleType,
+  shadowType,
+  shiftType,
   sizeType,
   spanType,
   textAlignType,
+  textShadowType,
   textSizeType,
   textType,
   trackListType,
   trackPatternType,
   transitionType,
+  typographyType,
   weightType,
 } from '../property-types/index.ts';
 import type { PageTarget, Property } from './kind.ts';
@@ -199,16 +213,43 @@ export const background = property({
   name: 'background',
   label: 'Background',
   group: 'look',
-  type: colourType,
+  type: backgroundType,
   ...look,
 });
-export const corner = property({ name: 'corner', label: 'Corner', group: 'look', type: lengthType, ...look });
+
+/** One that is seen, and changes no boxes. */
+const seen = <T>(
+  name: string,
+  label: string,
+  type: PropertyType<T>,
+  rest: Partial<Property<T>> = {},
+): Property<T> => ({
+  name,
+  label,
+  group: 'look',
+  type,
+  ...look,
+  ...rest,
+});
+
+export const corner = seen('corner', 'Corner', cornersType);
+export const borderStyle = seen('border-style', 'Border style', borderStyleType);
+export const opacity = seen('opacity', 'Opacity', opacityType);
+export const blur = seen('blur', 'Blur', blurType);
+export const blurBehind = seen('blur-behind', 'Blur behind', blurType);
+export const shadow = seen('shadow', 'Shadow', shadowType);
+export const rotate = seen('rotate', 'Rotate', degreesType);
+export const scale = seen('scale', 'Scale', scaleType);
+export const shift = seen('shift', 'Shift', shiftType);
+export const clip = seen('clip', 'Clip', flagType);
+export const cursor = seen('cursor', 'Cursor', cursorType);
+export const z = seen('z', 'Layer', layerType);
 export const borderWidth = laidOut('look', 'border-width', 'Border', lengthsType);
 export const borderColour = property({
   name: 'border-color',
   label: 'Border colour',
   group: 'look',
-  type: colourType,
+  type: borderColourType,
   default: 'line',
   ...look,
 });
@@ -222,7 +263,18 @@ export const boxLook = (own: Presets<'background' | 'corner' | 'borderWidth'> = 
   presetIf(background, own.background),
   presetIf(corner, own.corner),
   presetIf(borderWidth, own.borderWidth),
+  borderStyle,
   borderColour,
+  shadow,
+  opacity,
+  blur,
+  blurBehind,
+  rotate,
+  scale,
+  shift,
+  clip,
+  cursor,
+  z,
 ];
 
 export const font = laidOut('look', 'font', 'Font', familyType, { default: { theme: 'family' } });
@@ -237,15 +289,28 @@ export const colour = property({
   name: 'color',
   label: 'Colour',
   group: 'look',
-  type: colourType,
+  type: inkType,
   default: 'ink',
   ...look,
 });
+
+/** A token that says how words are set; each part of it can be said beside it. */
+export const typography = laidOut('look', 'typography', 'Typography', typographyType, {
+  sets: (text, { tokens }) => {
+    const token = tokens.get(text);
+    return token?.type === 'typography' ? token.texts : {};
+  },
+});
+export const underline = seen('underline', 'Underline', flagType);
+export const strike = seen('strike', 'Strike', flagType);
+export const uppercase = laidOut('look', 'uppercase', 'Uppercase', flagType);
+export const textShadow = seen('text-shadow', 'Text shadow', textShadowType);
 
 /** How words are set. */
 export const textLook = (
   own: Presets<'weight' | 'size' | 'lineHeight' | 'colour'> = {},
 ): readonly Property[] => [
+  typography,
   font,
   presetIf(size, own.size),
   presetIf(weight, own.weight),
@@ -253,6 +318,10 @@ export const textLook = (
   presetIf(lineHeight, own.lineHeight),
   letterSpacing,
   presetIf(colour, own.colour),
+  underline,
+  strike,
+  uppercase,
+  textShadow,
 ];
 
 export const textAlign = property({

@@ -25,5 +25,8 @@ export const enterable: StateSelectors = {
 export const tickable: StateSelectors = { ...enterable, checked: ':has(> :checked)' };
 
 /** The states of a kind, in their order. */
-export const statesOf = ({ states = pointedAt }: { readonly states?: StateSelectors | undefined }): readonly BuiltInState[] =>
-  builtInStates.filter((state) => states[state] !== undefined);
+export const statesOf = ({
+  states = pointedAt,
+}: {
+  readonly states?: StateSelectors | undefined;
+}): readonly BuiltInState[] => builtInStates.filter((state) => states[state] !== undefined);

@@ -13,6 +13,7 @@ import {
   nowrap,
   size,
   textAlign,
+  uppercase,
   weight,
 } from './properties.ts';
 
@@ -33,6 +34,7 @@ export function textStyleOf(values: Values, { theme }: Making, align?: TextAlign
     letterSpacing: values.get(letterSpacing) ?? 0,
     noWrap: values.flag(nowrap),
     align: align ?? values.get(textAlign) ?? 'start',
+    ...(values.flag(uppercase) ? { uppercase: true } : {}),
   };
 }
 

@@ -2,8 +2,8 @@
 
 import { fillsCell, mayBeFilled, mayFillCell } from '../cascade/across-cell.ts';
 import { prefixesInForce } from '../cascade/cascade.ts';
-import { repetitionOf } from '../cascade/repetition.ts';
 import { ownStatesNow } from '../cascade/own-states.ts';
+import { repetitionOf } from '../cascade/repetition.ts';
 import type { HeldStates } from '../cascade/states-now.ts';
 import { isSteady } from '../cascade/steadiness.ts';
 import { type Circumstances, type Values, valuesOf } from '../cascade/values.ts';
@@ -18,15 +18,12 @@ import { arrangementOf, mannerOf } from '../kinds/manner.ts';
 import {
   alignSelf,
   aspect,
-  background,
-  borderColour,
   borderWidth,
   bottom,
   centerX,
   centerY,
   col,
   colSpan,
-  corner,
   height,
   hidden,
   justifySelf,
@@ -49,7 +46,8 @@ import { setText, type TextStyle } from '../text/paragraph.ts';
 import type { Shaper } from '../text/shaper.ts';
 import { keptUnit, scaledSize } from '../text/units.ts';
 import { noSides, type Pin, type Sides, type Size } from '../values/css.ts';
-import { colourIn, type Theme } from '../values/theme.ts';
+import { firstColour } from '../values/look-css.ts';
+import { colourIn } from '../values/theme.ts';
 import {
   type Box,
   type BoxStyle,
@@ -60,6 +58,7 @@ import {
   type Pins,
 } from './box.ts';
 import { acrossCell } from './grid/across-cell.ts';
+import { letteringOf, lookOf, withLettering } from './look.ts';
 import { makeBox } from './make-box.ts';
 import { plainMax } from './plain-limits.ts';
 
@@ -128,7 +127,7 @@ export class Builder {
     const content = (text: string, style: TextStyle, most?: number) =>
       ({
         type: 'text',
-        paragraphs: setText(shaper, text, scaled(style), rightToLeft),
+        paragraphs: setText(shaper, style.uppercase ? text.toUpperCase() : text, scaled(style), rightToLeft),
         most,
       }) as const;
     const part = (content: Content, children: readonly Box[], look: Look, place: Partial<BoxStyle> = {}) =>
@@ -149,7 +148,7 @@ export class Builder {
       });
     this.make = {
       theme,
-      colour: (text) => colourIn(theme, text),
+      colour: (text) => colourIn(theme, firstColour(text)),
       plain: (rest) => plainWords(theme, rest),
       scale: textScale,
       rightToLeft,
@@ -228,18 +227,21 @@ export class Builder {
       inside.parts ??
       (children.includes(undefined) ? children.flatMap((child) => child ?? []) : (children as Box[]));
     const { content } = inside;
+    const look = lookOf(values, this.around.theme, inside.look);
+    const lettering = letteringOf(values, this.around.theme);
+    const lettered = lettering ? shown.map((child) => withLettering(child, lettering)) : shown;
     const parts =
       content.type === 'grid' &&
       shown.some(({ style: { fillsCell } }) => fillsCell !== undefined) &&
       mayBeFilled(control)
-        ? shown.map((child) => acrossCell(child, content))
-        : shown;
+        ? lettered.map((child) => acrossCell(child, content))
+        : lettered;
     return makeBox({
       control: control.id,
       style: inside.style ? { ...style, ...inside.style } : style,
       content,
       children: inOrder(parts),
-      look: scaleLook(lookOf(values, this.around.theme, inside.look), this.around.textScale),
+      look: scaleLook(lettering && look.text ? { ...look, ...lettering } : look, this.around.textScale),
       items: spot.items,
     });
   }
@@ -376,18 +378,6 @@ function areaOf(values: Values): GridArea | undefined {
   return column === undefined && line === undefined && columnSpan === 1 && overRows === 1
     ? undefined
     : { column, row: line, columnSpan, rowSpan: overRows };
-}
-
-/** The look of a box: its own colours and corners, and what its kind adds. */
-function lookOf(values: Values, theme: Theme, added: Look | undefined): Look {
-  const ground = values.get(background);
-  const border = values.get(borderColour);
-  const round = values.get(corner);
-  const look: { -readonly [K in keyof Look]: Look[K] } = {};
-  if (ground && ground !== 'none') look.background = colourIn(theme, ground);
-  if (border && border !== 'none') look.borderColour = colourIn(theme, border);
-  if (round) look.corner = round;
-  return added ? Object.assign(look, added) : look;
 }
 
 /** Looks give text sizes before the reader's text scale; painters want them after it. */

@@ -62,7 +62,10 @@ export class ViewBoxes {
   /** The box of a screen in a view; undefined where the screen is hidden. */
   of(project: Project, screen: Control, view: View): Box | undefined {
     const { made } = this;
-    if (made?.state !== project.state || made.assets !== project.assets || made.bands !== project.bands ||
+    if (
+      made?.state !== project.state ||
+      made.assets !== project.assets ||
+      made.bands !== project.bands ||
       made.tokens !== project.tokens ||
       made.styles !== project.styles
     ) {

@@ -68,7 +68,7 @@ const firstMisfit = (results: readonly Result[], judge: Judge, wanted: string): 
 /** What a property says to a value that an expression gave; undefined where it takes it. */
 function refusal(property: Property, value: unknown, context: AttributeContext): string | undefined {
   try {
-    const { value: taken, message } = convert(property.type, value);
+    const { value: taken, message } = convert(property.type, value, context.tokens);
     return message ?? (taken === undefined ? undefined : unknownIn(property, taken, context));
   } catch (error) {
     // What has no text, a function among them, is no value of any property.

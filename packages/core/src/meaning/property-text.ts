@@ -16,9 +16,9 @@ import {
   type Surroundings,
   withItems,
 } from '../expression/check.ts';
+import { parseOwnStates } from '../expression/own-states.ts';
 import { escapeBraces, hasExpression, unescapeBraces } from '../expression/template.ts';
 import { iconSet } from '../icons/icon-set.ts';
-import { parseOwnStates } from '../expression/own-states.ts';
 import type { Kind, Property } from '../kinds/kind.ts';
 import { ownStates, style } from '../kinds/properties.ts';
 import { mayHoldTokens, readWithTokens, type TokenNames } from '../tokens/reading.ts';
@@ -130,9 +130,11 @@ export function readAttributeText(
   const plain = unescapeBraces(text);
   const reading = readWithTokens(type, plain, tokens);
   // What tokens it names is not known here: it is held against them where they are.
-  if (!reading.ok && tokens === undefined && mayHoldTokens(type, plain)) return { ok: true, text: plain.trim() };
+  if (!reading.ok && tokens === undefined && mayHoldTokens(type, plain))
+    return { ok: true, text: plain.trim() };
   const unknown = reading.ok
-    ? (unknownIn(attribute.property, reading.value, around) ?? unknownStyle(attribute.property, plain, kind, context))
+    ? (unknownIn(attribute.property, reading.value, around) ??
+      unknownStyle(attribute.property, plain, kind, context))
     : reading.message;
   if (!reading.ok || unknown) return { ok: false, message: unknown!, at: 0 };
   return { ok: true, text: type.field === 'words' ? escapeBraces(reading.text) : reading.text };
@@ -144,7 +146,11 @@ function readStates(text: string, context: AttributeContext, around: Surrounding
   if (!read.ok) return { ok: false, ...read.problem };
   const taken = read.value.find(({ name }) => context.bands.some((band) => band.name === name));
   if (taken)
-    return { ok: false, message: `\`${taken.name}\` is a band: a state needs another name.`, at: text.indexOf(taken.name) };
+    return {
+      ok: false,
+      message: `\`${taken.name}\` is a band: a state needs another name.`,
+      at: text.indexOf(taken.name),
+    };
   // The same text as a template: what is in braces stands at the same places.
   const checked = checkTemplate(text, around);
   return checked.ok ? { ok: true, text: text.trim() } : { ok: false, ...checked.problem };

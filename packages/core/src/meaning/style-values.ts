@@ -1,6 +1,7 @@
 /** What a style may say: the size, the inside and the look of controls, but nothing that belongs to one control alone. */
-import { nameProblem } from '../document/names.ts';
+
 import { builtInStates } from '../document/control-states.ts';
+import { nameProblem } from '../document/names.ts';
 import { kindNamed, kinds } from '../kinds/catalogue.ts';
 import type { Kind, Property } from '../kinds/kind.ts';
 import { pointedAt, type StateSelectors } from '../kinds/states.ts';

@@ -3,6 +3,7 @@
  * antialiasing, and needs nothing else where its fonts and pictures are given with it.
  */
 
+import type { Look } from '../kinds/kind.ts';
 import type { Rectangle } from '../layout/rectangle.ts';
 import type { ScreenBox, ScreenLayout } from '../layout/screen-layout.ts';
 import { itemAt } from '../sure.ts';
@@ -14,6 +15,7 @@ import {
   fontFaceRules,
   parseUnicodeRange,
 } from '../text/fonts.ts';
+import { roundedBy } from '../values/corners.ts';
 import {
   type PaintedBox,
   type PaintedShape,
@@ -22,6 +24,9 @@ import {
   shapesOf,
   wordsOf,
 } from './painting.ts';
+import { type BoxToPaint, blurredBy, boxTags, clipped, paddingShape, withTextShadows } from './svg-boxes.ts';
+import { type FillOptions, fillTags } from './svg-fills.ts';
+import { escaped, Ids, number, tag } from './svg-tags.ts';
 
 export interface PictureOptions {
   /** Height that is shown, CSS px; absent: the whole screen. */
@@ -29,25 +34,10 @@ export interface PictureOptions {
   readonly rightToLeft?: boolean;
   /** The address of a picture of the project, a data address for a file that stands alone. */
   readonly pictureAddress: (name: string) => string | undefined;
+  /** The own size of a picture of the project. */
+  readonly pictureSize?: (name: string) => { readonly width: number; readonly height: number } | undefined;
   /** `@font-face` rules; absent: the fonts are there already. */
   readonly fontRules?: string;
-}
-
-const escaped = (text: string): string =>
-  text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;').replaceAll('"', '&quot;');
-const number = (value: number): string => String(Number(value.toFixed(3)));
-
-/** An element; attributes that are undefined are left out. */
-function tag(
-  name: string,
-  attributes: Readonly<Record<string, string | number | undefined>>,
-  inside = '',
-): string {
-  const words = Object.entries(attributes).flatMap(([key, value]) =>
-    value === undefined ? [] : [`${key}="${typeof value === 'number' ? number(value) : escaped(value)}"`],
-  );
-  const start = [name, ...words].join(' ');
-  return inside === '' ? `<${start}/>` : `<${start}>${inside}</${name}>`;
 }
 
 /** The font files that a layout's words need. */
@@ -81,25 +71,6 @@ export const carriedFonts = (files: readonly FontFile[], data: (file: string) =>
 export function pictureOf(layout: ScreenLayout, options: PictureOptions): string {
   const { width } = layout;
   const height = options.height ?? layout.fullHeight;
-  const children = new Map<number, number[]>();
-  layout.boxes.forEach(({ parent }, index) => {
-    if (parent >= 0) children.set(parent, [...(children.get(parent) ?? []), index]);
-  });
-  let clips = 0;
-  const draw = (index: number): string => {
-    const box = itemAt(layout.boxes, index);
-    const own = paint(box, options);
-    let inside = (children.get(index) ?? []).map(draw).join('');
-    if (box.look.clips && inside !== '') {
-      const id = `clip${++clips}`;
-      const { x, y, width: wide, height: high } = box;
-      inside =
-        tag('clipPath', { id }, tag('rect', { x, y, width: wide, height: high })) +
-        tag('g', { 'clip-path': `url(#${id})` }, inside);
-    }
-    const { opacity } = box.look;
-    return opacity === undefined || opacity === 1 ? own + inside : tag('g', { opacity }, own + inside);
-  };
   const rules = options.fontRules ? tag('style', {}, options.fontRules) : '';
   const ground = tag('rect', {
     width,
@@ -114,69 +85,132 @@ export function pictureOf(layout: ScreenLayout, options: PictureOptions): string
       height,
       viewBox: `0 0 ${number(width)} ${number(height)}`,
     },
-    `${rules}${ground}${draw(0)}`,
+    `${rules}${ground}${new Painter(layout, options).draw(0)}`,
   )}\n`;
 }
 
+/** Draws the boxes of a layout, each with all that is in it. */
+class Painter {
+  private readonly children = new Map<number, number[]>();
+  private readonly ids = new Ids();
+  /** What has been drawn so far, for what blurs it. */
+  private readonly soFar: string[] = [];
+
+  constructor(
+    private readonly layout: ScreenLayout,
+    private readonly options: PictureOptions,
+  ) {
+    layout.boxes.forEach(({ parent }, index) => {
+      if (parent >= 0) this.children.set(parent, [...(this.children.get(parent) ?? []), index]);
+    });
+  }
+
+  draw(index: number): string {
+    const exact = itemAt(this.layout.boxes, index);
+    const { look } = exact;
+    const box = snapped(exact, this.options.rightToLeft ?? false);
+    const behind = look.blurBehind ? this.blurredBehind(box, look.blurBehind) : '';
+    const own = this.paint(exact, box, this.fillArea(index));
+    this.soFar.push(behind + own);
+    const layer = (at: number) => itemAt(this.layout.boxes, at).look.z ?? 0;
+    const inOrder = (this.children.get(index) ?? []).toSorted((a, b) => layer(a) - layer(b));
+    const [below, above] = [inOrder.filter((at) => layer(at) < 0), inOrder.filter((at) => layer(at) >= 0)];
+    const inside = (indexes: number[]) => {
+      const drawn = indexes.map((at) => this.draw(at)).join('');
+      if (!look.clips) return drawn;
+      const edge = paddingShape(box);
+      return clipped(edge.box, edge.radii, drawn, this.ids);
+    };
+    return this.asGroup(
+      exact,
+      `${behind}${below.length > 0 ? '' : own}${inside(below)}${below.length > 0 ? own : ''}${inside(above)}`,
+    );
+  }
+
+  /** What a box is seen through as a whole: opacity, blur, and where it is turned and moved to. */
+  private asGroup({ look, x, y, width, height }: ScreenBox, drawn: string): string {
+    const { opacity, blur, turned } = look;
+    let made = drawn;
+    if (blur) made = blurredBy(made, blur, { x, y, width, height }, this.ids);
+    if ((opacity !== undefined && opacity !== 1) || turned) {
+      const transform = turned && transformOf(turned, { x, y, width, height });
+      made = tag('g', { opacity: opacity === 1 ? undefined : opacity, transform }, made);
+    }
+    return made;
+  }
+
+  private blurredBehind(box: BoxToPaint, blur: number): string {
+    const radii = roundedBy(box.look.corner, box.width, box.height);
+    return clipped(box, radii, blurredBy(this.soFar.join(''), blur, box, this.ids), this.ids);
+  }
+
+  /** The box that a gradient in words is placed by: that of the control that they belong to. */
+  private fillArea(index: number): Rectangle {
+    let at = itemAt(this.layout.boxes, index);
+    while (at.control === undefined && at.parent >= 0) at = itemAt(this.layout.boxes, at.parent);
+    return at;
+  }
+
+  private paint(exact: ScreenBox, box: SnappedBox, area: Rectangle): string {
+    const { rightToLeft = false, pictureAddress, pictureSize = () => undefined } = this.options;
+    const fills = { ids: this.ids, pictureAddress, pictureSize };
+    const words = this.words(exact, area, fills);
+    if (box.width <= 0 || box.height <= 0) return words;
+    const shapes = shapesOf(box, rightToLeft).map((shape) => shapeTag(shape, box, this.options));
+    return `${boxTags(box, fills)}${shapes.join('')}${words}`;
+  }
+
+  private words(exact: ScreenBox, area: Rectangle, fills: FillOptions): string {
+    const { rightToLeft = false } = this.options;
+    const { look } = exact;
+    const set = (colour: string | undefined) =>
+      wordsOf(exact, rightToLeft)
+        .map((each) => wordsTag(each, exact, rightToLeft, colour))
+        .join('');
+    if (!look.textFill && !look.textShadow) return set(look.colour);
+    const filled = () => {
+      if (!look.textFill) return set(look.colour);
+      // The ground is cut out by the words.
+      const id = this.ids.next('words');
+      const clip = tag('clipPath', { id }, set('#000'));
+      return clip + tag('g', { 'clip-path': `url(#${id})` }, fillTags(look.textFill, area, area, fills));
+    };
+    const drawn = (colour?: string) => (colour === undefined ? filled() : set(colour));
+    return look.textShadow ? withTextShadows(look.textShadow, drawn, exact, this.ids) : drawn();
+  }
+}
+
+/** Individual transforms as SVG has them, about the middle of the box (CSS Transforms 2 §5). */
+function transformOf(turned: NonNullable<Look['turned']>, { x, y, width, height }: Rectangle): string {
+  const [across, down] = turned.shift.map((each, axis) =>
+    typeof each === 'number' ? each : each.fraction * (axis === 0 ? width : height),
+  ) as [number, number];
+  const [cx, cy] = [x + width / 2, y + height / 2];
+  return [
+    `translate(${number(across + cx)} ${number(down + cy)})`,
+    ...(turned.degrees === 0 ? [] : [`rotate(${number(turned.degrees)})`]),
+    ...(turned.scale === 1 ? [] : [`scale(${number(turned.scale)})`]),
+    `translate(${number(-cx)} ${number(-cy)})`,
+  ].join(' ');
+}
+
 type PlacedBox = PaintedBox & Rectangle;
+type SnappedBox = PlacedBox & BoxToPaint;
 
 /** A box with its edges on whole px, where browsers paint them. */
-function snapped({ x, y, width, height, look, box, lines }: ScreenBox): PlacedBox {
+function snapped({ x, y, width, height, look, box, lines }: ScreenBox, rightToLeft: boolean): SnappedBox {
   const [left, top] = [Math.round(x), Math.round(y)];
   return {
     look,
     box,
     lines,
+    border: physicalSides(box.style.border, rightToLeft),
+    rightToLeft,
     x: left,
     y: top,
     width: Math.round(x + width) - left,
     height: Math.round(y + height) - top,
   };
-}
-
-function paint(exact: ScreenBox, options: PictureOptions): string {
-  const { rightToLeft = false } = options;
-  const words = wordsOf(exact, rightToLeft).map((each) => wordsTag(each, exact, rightToLeft));
-  const box = snapped(exact);
-  const { look, x, y, width, height } = box;
-  if (width <= 0 || height <= 0) return words.join('');
-  const rx = look.corner === undefined ? undefined : Math.min(look.corner, width / 2, height / 2);
-  return [
-    ...(look.background && look.background !== 'none'
-      ? [tag('rect', { x, y, width, height, rx, fill: look.background })]
-      : []),
-    ...(look.borderColour ? [edges(box, look.borderColour, rightToLeft, rx)] : []),
-    ...(look.ring ? [outline(box, 1, look.ring, rx)] : []),
-    ...shapesOf(box, rightToLeft).map((shape) => shapeTag(shape, box, options)),
-    ...words,
-  ].join('');
-}
-
-/** A line of some thickness just inside the edge. */
-const outline = ({ x, y, width, height }: Rectangle, thick: number, stroke: string, rx = 0): string =>
-  tag('rect', {
-    x: x + thick / 2,
-    y: y + thick / 2,
-    width: Math.max(0, width - thick),
-    height: Math.max(0, height - thick),
-    rx: Math.max(0, rx - thick / 2),
-    fill: 'none',
-    stroke,
-    'stroke-width': thick,
-  });
-
-/** The border of a box: one line where its sides are alike, a rectangle for each side otherwise. */
-function edges(box: PlacedBox, fill: string, rightToLeft: boolean, rx?: number): string {
-  const { top, right, bottom, left } = physicalSides(box.box.style.border, rightToLeft);
-  if (top > 0 && top === right && top === bottom && top === left) return outline(box, top, fill, rx);
-  const { x, y, width, height } = box;
-  const side = (at: Rectangle) => (at.width > 0 && at.height > 0 ? tag('rect', { ...at, fill }) : '');
-  return (
-    side({ x, y, width, height: top }) +
-    side({ x, y: y + height - bottom, width, height: bottom }) +
-    side({ x, y, width: left, height }) +
-    side({ x: x + width - right, y, width: right, height })
-  );
 }
 
 /** A painted shape as SVG. @param box the box that it is painted in. */
@@ -217,6 +251,7 @@ function wordsTag(
   words: PaintedWords,
   { x, y, width, height, look }: ScreenBox,
   rightToLeft: boolean,
+  colour: string | undefined,
 ): string {
   const { text } = look;
   if (!text || words.text === '') return '';
@@ -233,9 +268,11 @@ function wordsTag(
         'font-size': text.size,
         'font-style': text.italic ? 'italic' : undefined,
         'letter-spacing': text.letterSpacing || undefined,
-        'text-decoration': look.underline ? 'underline' : undefined,
+        'text-decoration':
+          [look.underline && 'underline', look.strike && 'line-through'].filter(Boolean).join(' ') ||
+          undefined,
         'dominant-baseline': isCentred ? 'central' : undefined,
-        fill: look.colour,
+        fill: colour,
         style: 'white-space: pre',
       },
       escaped(fromRight ? isolated(words.text) : words.text),

@@ -1,6 +1,7 @@
 /** All types that can follow an expression, one line a file of them: a running page knows a type by its name alone. */
 import { choices } from './choices.ts';
 import { lists } from './lists.ts';
+import { looks } from './looks.ts';
 import { moments } from './moments.ts';
 import { names } from './names.ts';
 import { numbers } from './numbers.ts';
@@ -12,7 +13,16 @@ import { tracks } from './tracks.ts';
 
 /** By name. */
 export const propertyTypes: ReadonlyMap<string, PropertyType> = new Map(
-  [...choices, ...lists, ...moments, ...names, ...numbers, ...sides, ...sizes, ...texts, ...tracks].map(
-    (type) => [type.name, type],
-  ),
+  [
+    ...choices,
+    ...lists,
+    ...looks,
+    ...moments,
+    ...names,
+    ...numbers,
+    ...sides,
+    ...sizes,
+    ...texts,
+    ...tracks,
+  ].map((type) => [type.name, type]),
 );

@@ -1,6 +1,7 @@
 /** Types of properties, for those who declare or read properties. */
 export * from './choices.ts';
 export * from './lists.ts';
+export * from './looks.ts';
 export * from './moments.ts';
 export * from './names.ts';
 export * from './numbers.ts';

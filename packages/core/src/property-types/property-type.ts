@@ -26,7 +26,7 @@ export const nameAlone = (to: Refers<string>['to'], isName = (_: string) => true
 });
 
 /** Ways of entering a value, each a component of the interface. */
-export type FieldForm = 'words' | 'flag' | 'entries' | 'colour' | 'icon' | 'picture';
+export type FieldForm = 'words' | 'flag' | 'entries' | 'colour' | 'fill' | 'icon' | 'picture';
 
 export interface PropertyType<T = unknown> {
   readonly name: string;
@@ -46,6 +46,8 @@ export interface PropertyType<T = unknown> {
   readonly blank?: string;
   /** What its values name; absent: nothing. */
   readonly refers?: Refers<T>;
+  /** Words of CSS that may stand among others in its texts, and are no names of tokens. */
+  readonly keywords?: readonly string[];
   /** Types of tokens whose names may stand in its texts; absent: none. */
   readonly takes?: readonly TokenType[];
   /** The names of colour tokens in a value: colours keep their names, so that they follow the mode. */

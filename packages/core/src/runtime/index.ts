@@ -2,7 +2,7 @@
 
 export { convert, Values } from '../cascade/values.ts';
 export {
-  colourDeclaration,
+  colourDeclarations,
   type Declarations,
   declarations,
   partDeclarations,

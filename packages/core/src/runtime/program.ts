@@ -53,6 +53,18 @@ export interface StyleBinding {
   readonly types: Readonly<Record<string, string>>;
 }
 
+/** A control whose styles follow an expression, which gives their names. */
+export interface ClassBinding {
+  readonly control: string;
+  readonly template: Template;
+}
+
+/** A control with states of its own, by their names: it is marked with those that hold. */
+export interface StateBinding {
+  readonly control: string;
+  readonly templates: Readonly<Record<string, Template>>;
+}
+
 export interface EventBinding {
   readonly control: string;
   /** What the source calls it. */
@@ -70,6 +82,8 @@ export interface Bindings {
   readonly inside: readonly InsideBinding[];
   readonly twoWay: readonly TwoWayBinding[];
   readonly style: readonly StyleBinding[];
+  readonly classes: readonly ClassBinding[];
+  readonly states: readonly StateBinding[];
   readonly events: readonly EventBinding[];
   readonly repeats: readonly RepeatBinding[];
 }

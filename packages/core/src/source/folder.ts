@@ -1,4 +1,4 @@
-/** A project as a folder of files, and back: `project.json`, one XML file a screen, one JSON file a stored table. */
+/** A project as a folder of files, and back: `project.json`, one XML file a screen, one JSON file a stored table, tokens, styles. */
 
 import { projectProblem } from '../collections/project-problem.ts';
 import { messageOf } from '../document/error-message.ts';
@@ -8,10 +8,13 @@ import type { Row } from '../document/table.ts';
 import type { Control, Project, StateVariable } from '../document/types.ts';
 import { contextOf } from '../meaning/property-text.ts';
 import { entryOf, itemAt } from '../sure.ts';
+import { shippedTokens } from '../tokens/shipped.ts';
 import { parseScreen } from './parse.ts';
 import { printScreen } from './print.ts';
 import type { SourceProblem } from './problem.ts';
 import { printProjectFile, readProjectFile, untitled } from './project-file.ts';
+import { printStyleFile, readStyleFile, styleFile } from './style-file.ts';
+import { printTokenFiles, readTokenFiles, tokenProblems } from './token-files.ts';
 
 /** All rows of a project's stored tables, by the tables' ids. */
 export type StoredRows = ReadonlyMap<string, readonly Row[]>;
@@ -43,7 +46,7 @@ export function readFolder(
   const paths = [...files.keys()].filter((path) => path.endsWith('.screen.xml')).toSorted();
   const tables = readTables(head.project.state, files);
   if ('problem' in tables) return { ok: false, problems: [tables.problem] };
-  const base: Project = { ...head.project, state: tables.state };
+  let base: Project = { ...head.project, state: tables.state };
   // Names of all screens first, since events of one may lead to another.
   const named = new Map(
     paths.map((path) => [
@@ -54,6 +57,15 @@ export function readFolder(
   const dialogs = paths.filter((path) =>
     /<screen\b[^>]*?\sdialog\s*=\s*["']true["']/.test(entryOf(files, path)),
   );
+  const tokens = readTokenFiles(files, shippedTokens);
+  if (!tokens.ok) return tokens;
+  if (tokens.tokens.length > 0) base = { ...base, tokens: tokens.tokens };
+  const styleText = files.get(styleFile);
+  const styles = styleText === undefined ? undefined : readStyleFile(styleText, contextOf(base));
+  if (styles && !styles.ok) return styles;
+  if (styles && styles.styles.length > 0) base = { ...base, styles: styles.styles };
+  const unresolved = namesKnown ? tokenProblems(base, files) : [];
+  if (unresolved.length > 0) return { ok: false, problems: unresolved };
   const context = {
     ...contextOf(base),
     screens: new Set(named.values()),
@@ -142,6 +154,9 @@ export function printFolder(project: Project, rows: StoredRows = new Map()): Map
     const { name, table } = variable;
     if (table) files.set(tableFile(name), rowLines(rows.get(table.id) ?? initialRows(variable)));
   }
+  for (const [path, text] of printTokenFiles(project.tokens ?? [])) files.set(path, text);
+  if (project.styles && project.styles.length > 0)
+    files.set(styleFile, printStyleFile(project.styles, project.bands));
   for (const screen of project.screens)
     files.set(`screens/${screen.name}.screen.xml`, printScreen(screen, project.bands));
   return files;

@@ -6,6 +6,7 @@ import { nameProblem } from '../document/names.ts';
 import { didYouMean } from '../document/nearest.ts';
 import type { Control } from '../document/types.ts';
 import { withItems } from '../expression/check.ts';
+import { ownStatesIn } from '../expression/own-states.ts';
 import { confinesProblem, kindNamed, kinds } from '../kinds/catalogue.ts';
 import type { Kind } from '../kinds/kind.ts';
 import { type AttributeContext, itemNames, readAttributeText } from '../meaning/property-text.ts';
@@ -59,8 +60,9 @@ class ScreenReader {
   private comments: string[] = [];
   private root: Control | undefined;
   private count = 0;
-  /** Index of the tag being read. */
+  /** Index of the tag being read, and its attributes with their places. */
   private tagStart = 0;
+  private tag: { name: string; value: string; at: number; valueStart: number }[] = [];
 
   constructor(
     private readonly text: string,
@@ -125,6 +127,7 @@ class ScreenReader {
     parser.on('comment', (comment) => this.comments.push(comment));
     parser.on('opentagstart', (tag) => this.begin(tag.name));
     parser.on('attribute', ({ name, value }) => this.attribute(name, value));
+    parser.on('opentag', () => this.readTag());
     parser.on('closetag', () => this.end());
   }
 
@@ -165,6 +168,7 @@ class ScreenReader {
     this.comments = [];
   }
 
+  /** Attributes are read when the tag is: what some mean depends on the states that another declares. */
   private attribute(name: string, value: string): void {
     const control = itemAt(this.open, -1);
     const valueEnd = this.parser.position - 1;
@@ -173,26 +177,48 @@ class ScreenReader {
     // The parser itself reports an attribute that stands twice, but only behind the tag.
     if (control.seen.has(name)) this.stop(at, `\`${name}\` stands twice here.`);
     control.seen.add(name);
-    if (!control.kind) return;
-    if (name === 'name') {
-      const problem =
-        nameProblem(value) ??
-        (this.names.has(value) ? `\`${value}\` is taken by another control on this screen.` : undefined);
-      if (problem) this.report(valueStart, problem);
-      this.names.set(value, at);
-      control.name = value;
-      return;
-    }
-    const read = readAttribute(control.kind, name, this.options.context.bands);
-    if (typeof read === 'string') {
-      this.report(at, read);
-      return;
-    }
+    this.tag.push({ name, value, at, valueStart });
+  }
+
+  /** The states that are declared by a tag and around it. */
+  private statesHere(): ReadonlySet<string> {
+    const own = this.tag.find(({ name }) => name === 'states')?.value;
+    const around = this.open.flatMap(({ props }) => ownStatesIn(props.states));
+    return new Set([...around, ...ownStatesIn(own)].map(({ name }) => name));
+  }
+
+  private readTag(): void {
+    const control = itemAt(this.open, -1);
     const around = this.open.slice(0, -1).map(({ kind, props }) => ({ kind: kind?.name ?? '', props }));
-    const context = withItems(this.options.context, itemNames(around));
-    const reading = readAttributeText(control.kind, name, value, context);
-    if (reading.ok) control.props[name] = reading.text;
-    else this.report(valueStart + reading.at, `${name}: ${reading.message}`);
+    const context = {
+      ...withItems(this.options.context, itemNames(around)),
+      states: this.statesHere(),
+    };
+    for (const { name, value, at, valueStart } of this.tag) {
+      if (!control.kind) break;
+      if (name === 'name') this.named(control, value, { at, valueStart });
+      else {
+        const known = context.namesKnown ? context.states : undefined;
+        const read = readAttribute(control.kind, name, context.bands, known);
+        if (typeof read === 'string') {
+          this.report(at, read);
+          continue;
+        }
+        const reading = readAttributeText(control.kind, name, value, context);
+        if (reading.ok) control.props[name] = reading.text;
+        else this.report(valueStart + reading.at, `${name}: ${reading.message}`);
+      }
+    }
+    this.tag = [];
+  }
+
+  private named(control: Open, value: string, { at, valueStart }: { at: number; valueStart: number }): void {
+    const problem =
+      nameProblem(value) ??
+      (this.names.has(value) ? `\`${value}\` is taken by another control on this screen.` : undefined);
+    if (problem) this.report(valueStart, problem);
+    this.names.set(value, at);
+    control.name = value;
   }
 
   private end(): void {

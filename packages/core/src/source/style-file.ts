@@ -1,8 +1,8 @@
 /** `theme/styles.xml`: the styles of a project, and back. */
 import { SaxesParser } from 'saxes';
 import { attributeRank } from '../cascade/attributes.ts';
-import { styleKey, type Style } from '../document/style-set.ts';
-import { inForce, type Band } from '../document/types.ts';
+import { type Style, styleKey } from '../document/style-set.ts';
+import { type Band, inForce } from '../document/types.ts';
 import { type AttributeContext, readAttributeText } from '../meaning/property-text.ts';
 import { styleNameProblem, stylesOfKind } from '../meaning/style-values.ts';
 import { itemAt } from '../sure.ts';
@@ -124,7 +124,10 @@ class StyleReader {
       ...(comments.length > 0 ? { comments } : {}),
     };
     if (this.styles.some((other) => styleKey(other) === styleKey(style)))
-      this.report(begin, name === undefined ? `There are two styles for \`${only}\`.` : `There are two styles \`${name}\`.`);
+      this.report(
+        begin,
+        name === undefined ? `There are two styles for \`${only}\`.` : `There are two styles \`${name}\`.`,
+      );
     this.styles.push(style);
   }
 }

@@ -1,9 +1,18 @@
 /** Tokens as files in the format of the Design Tokens Community Group (DTCG Format 2025.10), one for each mode, and back. */
+import { themeOf } from '../cascade/project-theme.ts';
 import { messageOf } from '../document/error-message.ts';
 import { didYouMean, quoted } from '../document/nearest.ts';
 import { isRecord } from '../document/record.ts';
 import { same } from '../document/same.ts';
-import { type Json, type Token, type TokenType, tokenPathProblem, tokenTypes } from '../document/token.ts';
+import {
+  type Json,
+  modes,
+  type Token,
+  type TokenType,
+  tokenPathProblem,
+  tokenTypes,
+} from '../document/token.ts';
+import type { Project } from '../document/types.ts';
 import { isOneOf } from '../sure.ts';
 import { aliasIn } from '../tokens/resolving.ts';
 import { placeAt, type SourceProblem } from './problem.ts';
@@ -42,7 +51,8 @@ function about(entry: Record<string, unknown>, path: readonly string[]): Written
     throw new Stop('`$description` is no text.', path);
   if ($deprecated !== undefined && typeof $deprecated !== 'string' && typeof $deprecated !== 'boolean')
     throw new Stop('`$deprecated` is neither yes, no nor a text.', path);
-  if ($extensions !== undefined && !isRecord($extensions)) throw new Stop('`$extensions` is no object.', path);
+  if ($extensions !== undefined && !isRecord($extensions))
+    throw new Stop('`$extensions` is no object.', path);
   return {
     ...($description === undefined ? {} : { description: $description }),
     ...($deprecated === undefined || $deprecated === false ? {} : { deprecated: $deprecated }),
@@ -55,7 +65,10 @@ const known = ['$type', '$value', '$description', '$deprecated', '$extensions', 
 function checkKeys(entry: Record<string, unknown>, path: readonly string[]): void {
   for (const key of Object.keys(entry)) {
     if (key === '$ref' || key === '$extends')
-      throw new Stop(`\`${key}\` cannot be read here: write the values, or aliases such as \`{color.accent}\`.`, path);
+      throw new Stop(
+        `\`${key}\` cannot be read here: write the values, or aliases such as \`{color.accent}\`.`,
+        path,
+      );
     if (key.startsWith('$') && !known.includes(key))
       throw new Stop(`There is no ${quoted(key)} in a file of tokens.${didYouMean(key, known)}`, path);
   }
@@ -129,7 +142,11 @@ function readFile(file: string, text: string): Reading {
 }
 
 /** The type of a token: what it says, or what the token is that it is an alias for (DTCG Format 2025.10 §5.2.2). */
-function typeOf(written: Written, all: ReadonlyMap<string, Written>, seen: readonly string[] = []): TokenType | undefined {
+function typeOf(
+  written: Written,
+  all: ReadonlyMap<string, Written>,
+  seen: readonly string[] = [],
+): TokenType | undefined {
   const alias = written.type ?? aliasIn(written.value);
   if (alias === undefined || isOneOf(tokenTypes, alias)) return alias;
   const of = all.get(alias);
@@ -176,7 +193,11 @@ export function readTokenFiles(files: ReadonlyMap<string, string>, known: readon
       const of = tokens.get(written.path) ?? shipped.get(written.path);
       const file = tokenFiles[mode];
       if (!of)
-        fail(file, written, `There is no such token in ${tokenFiles.light}.${didYouMean(written.path, tokens.keys())}`);
+        fail(
+          file,
+          written,
+          `There is no such token in ${tokenFiles.light}.${didYouMean(written.path, tokens.keys())}`,
+        );
       else if (written.type !== undefined && written.type !== of.type)
         fail(file, written, `It is a ${of.type}, not a ${written.type}.`);
       else tokens.set(of.path, { ...of, [mode]: written.value });
@@ -203,11 +224,17 @@ const saidOf = ({ description, deprecated, extensions }: Partial<Token>): Tree =
   ...(extensions === undefined ? {} : { $extensions: extensions as Json }),
 });
 
-function printTree(tokens: readonly Token[], valueOf: (token: Token) => Json | undefined, withRest: boolean): string {
+function printTree(
+  tokens: readonly Token[],
+  valueFor: (token: Token) => Json | undefined,
+  withRest: boolean,
+): string {
   const tree: Tree = {};
-  const groups = new Set(tokens.flatMap(({ path }) => path.split('.').map((_, at, all) => all.slice(0, at).join('.'))));
+  const groups = new Set(
+    tokens.flatMap(({ path }) => path.split('.').map((_, at, all) => all.slice(0, at).join('.'))),
+  );
   for (const token of tokens) {
-    const value = valueOf(token);
+    const value = valueFor(token);
     if (value === undefined) continue;
     if (withRest)
       for (const { path, ...said } of token.groups ?? [])
@@ -223,7 +250,10 @@ function printTree(tokens: readonly Token[], valueOf: (token: Token) => Json | u
 export function printTokenFiles(tokens: readonly Token[]): Map<string, string> {
   const files = new Map<string, string>();
   if (tokens.length === 0) return files;
-  files.set(tokenFiles.light, printTree(tokens, ({ value }) => value, true));
+  files.set(
+    tokenFiles.light,
+    printTree(tokens, ({ value }) => value, true),
+  );
   for (const mode of ['dark', 'contrast'] as const)
     if (tokens.some((token) => token[mode] !== undefined && !same(token[mode], token.value)))
       files.set(
@@ -231,4 +261,22 @@ export function printTokenFiles(tokens: readonly Token[]): Map<string, string> {
         printTree(tokens, (token) => token[mode], false),
       );
   return files;
+}
+
+/** Tokens that come to nothing in some mode, each at its place. */
+export function tokenProblems(
+  project: Pick<Project, 'tokens' | 'styles'>,
+  files: ReadonlyMap<string, string>,
+): SourceProblem[] {
+  const told = new Set<string>();
+  return modes.flatMap((mode) =>
+    [...themeOf(project, mode).problems].flatMap(([path, message]) => {
+      if (told.has(path)) return [];
+      told.add(path);
+      const inMode = files.get(tokenFiles[mode]) ?? '';
+      const file = placeOf(inMode, path.split('.')) > 0 ? tokenFiles[mode] : tokenFiles.light;
+      const text = files.get(file) ?? '';
+      return [{ file, ...placeAt(text, placeOf(text, path.split('.'))), message: `${path}: ${message}` }];
+    }),
+  );
 }

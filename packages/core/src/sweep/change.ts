@@ -1,5 +1,6 @@
 /** What changes at a width of a sweep, and why. */
 
+import type { StyleSet } from '../document/style-set.ts';
 import type { Control } from '../document/types.ts';
 import type { Decision } from '../layout/differences.ts';
 import type { Topic } from '../layout/record.ts';
@@ -29,12 +30,7 @@ export interface Change {
 }
 
 /** Texts that take another size from a width on. */
-export function sizeChange(
-  screen: Control,
-  styles: StyleSet,
-  width: number,
-  textScale: number,
-): Change {
+export function sizeChange(screen: Control, styles: StyleSet, width: number, textScale: number): Change {
   const causes = clampedSizesOf(screen, styles).flatMap((size): Cause[] => {
     const [before, after] = [width - unit, width].map((at) => textSizeAt(size, at, textScale));
     return before === after

@@ -112,7 +112,7 @@ function* ranges(
     const change =
       lastPrefixes &&
       (lastPrefixes.join() === prefixes.join()
-        ? sizeChange(screen, from, textScale)
+        ? sizeChange(screen, themeOf(project).styles, from, textScale)
         : bandChange(from, lastPrefixes, prefixes));
     lastPrefixes = prefixes;
     const plain = (width: number): Point => ({

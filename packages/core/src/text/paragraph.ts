@@ -28,6 +28,8 @@ export interface TextStyle {
   /** True: lines end only at line feeds. */
   readonly noWrap: boolean;
   readonly align: TextAlign;
+  /** All letters are capital ones (CSS Text 3 §2.1, `text-transform`). */
+  readonly uppercase?: boolean;
 }
 
 /** One line of a set text. */

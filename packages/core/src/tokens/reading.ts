@@ -17,7 +17,8 @@ export const tokenWords = (text: string): string[] => text.match(wordPattern) ??
 export const withTokenRenamed = (text: string, from: string, to: string): string =>
   text.replaceAll(wordPattern, (word) => (word === from ? to : word));
 
-const isFixed = ({ words }: PropertyType, word: string): boolean => words.includes(word);
+const isFixed = ({ words, keywords = [] }: PropertyType, word: string): boolean =>
+  words.includes(word) || keywords.includes(word);
 
 /** The text with values in place of the names of tokens that fit and are no colours. */
 export function withValues(type: PropertyType, text: string, tokens: TokenNames): string {
@@ -36,7 +37,9 @@ function nameProblem(type: PropertyType, text: string, tokens: TokenNames): stri
     if (isFixed(type, word)) continue;
     const token = tokens.get(word);
     if (!token) {
-      const fitting = [...tokens].flatMap(([name, { type: each }]) => (type.takes?.includes(each) ? name : []));
+      const fitting = [...tokens].flatMap(([name, { type: each }]) =>
+        type.takes?.includes(each) ? name : [],
+      );
       return `There is no token ${quoted(word)}.${didYouMean(word, [...type.words, ...fitting])}`;
     }
     if (!type.takes?.includes(token.type))

@@ -29,7 +29,8 @@ export const aliasIn = (value: Json): string | undefined =>
   typeof value === 'string' ? /^\{([^{}]+)\}$/.exec(value)?.[1] : undefined;
 
 /** A token's value in a mode; what is more specific first: contrast, then dark. */
-export const valueIn = (token: Token, mode: Mode): Json => (mode === 'light' ? undefined : token[mode]) ?? token.value;
+export const valueIn = (token: Token, mode: Mode): Json =>
+  (mode === 'light' ? undefined : token[mode]) ?? token.value;
 
 class Resolver {
   readonly problems = new Map<string, string>();
@@ -108,7 +109,9 @@ class Resolver {
       if (path === undefined) return value as Json;
       const found = this.aliased(from, path);
       if (!found) return undefined;
-      return found.type === 'color' ? (value as Json) : this.withoutAliases(from, valueIn(found.token, this.mode), type);
+      return found.type === 'color'
+        ? (value as Json)
+        : this.withoutAliases(from, valueIn(found.token, this.mode), type);
     }
     const parts: Record<string, Json> = {};
     for (const [key, each] of Object.entries(value as Record<string, Json>)) {

@@ -92,7 +92,7 @@ export const measureNames = keysOf(measures);
 export function measureType(measure: Measure): TokenType {
   if (measure === 'family') return 'fontFamily';
   if (measure.endsWith('Weight')) return 'fontWeight';
-  return measure.endsWith('ineHeight') ? 'number' : 'dimension';
+  return measure === 'lineHeight' || measure === 'headingLineHeight' ? 'number' : 'dimension';
 }
 
 /** What attributes call a measure: `fieldHeight` is `field-height`. */
@@ -123,9 +123,11 @@ export const shippedTokens: readonly Token[] = [
       ...(contrast ? { contrast: `{color.${contrast}}` } : {}),
     };
   }),
-  ...measureNames.map((measure): Token => ({
-    path: `${measureType(measure)}.${measureToken(measure)}`,
-    type: measureType(measure),
-    value: measureValue(measure),
-  })),
+  ...measureNames.map(
+    (measure): Token => ({
+      path: `${measureType(measure)}.${measureToken(measure)}`,
+      type: measureType(measure),
+      value: measureValue(measure),
+    }),
+  ),
 ];

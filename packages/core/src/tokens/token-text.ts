@@ -85,7 +85,13 @@ const shadowText = (value: Json, colour: ColourOf): string | undefined =>
   joined(
     listOf(value).map((each) => {
       if (!isRecord(each)) return undefined;
-      const { offsetX = null, offsetY = null, blur = 0, spread = 0, inset = false } = each as Record<string, Json>;
+      const {
+        offsetX = null,
+        offsetY = null,
+        blur = 0,
+        spread = 0,
+        inset = false,
+      } = each as Record<string, Json>;
       const text = joined([
         ...[offsetX, offsetY, blur, spread].map(lengthText),
         colour((each as Record<string, Json>).color ?? null),

@@ -2,8 +2,9 @@
  * The theme: tokens and styles that all controls of a project start from, as they are in one mode. It is the last layer of
  * the cascade; what is laid out, painted or exported gets one as a value, so that two projects, or two modes of one, can differ.
  */
-import { customName, type Mode, type Token } from '../document/token.ts';
+
 import { noStyles, type StyleSet } from '../document/style-set.ts';
+import { customName, type Mode, type Token } from '../document/token.ts';
 import { fontFamilies, fontWeights } from '../text/fonts.ts';
 import { hexPattern } from '../tokens/colour.ts';
 import { type ResolvedToken, resolveTokens } from '../tokens/resolving.ts';
@@ -44,7 +45,9 @@ function measureProblem(measure: Measure, text: string): string | undefined {
       ? undefined
       : `The weight is one of ${fontWeights.join(', ')}.`;
   const [least, most] = rangeOf(measure);
-  return Number(text) >= least && Number(text) <= most ? undefined : `It is a number from ${least} to ${most}.`;
+  return Number(text) >= least && Number(text) <= most
+    ? undefined
+    : `It is a number from ${least} to ${most}.`;
 }
 
 /** The shipped tokens, each replaced where a project has one of the same path. */

@@ -1,6 +1,9 @@
 /** Paints a laid-out screen: every box at the place that the core worked out, words line by line. */
 import {
+  backgroundCss,
   itemAt,
+  lengthCss,
+  lookCss,
   type PaintedShape,
   type PaintedWords,
   type PhysicalSides,
@@ -13,6 +16,7 @@ import {
 } from '@hovrin/core';
 import { type CSSProperties, createElement, memo } from 'react';
 import { clipOf, type Window, windowsOf } from './cut.ts';
+import { clipsRound, type Range, roundClip, stretchesOf, wholeStyle } from './stretches.ts';
 import type { PartInSight } from './usePartInSight.ts';
 
 interface PaintProps {
@@ -31,42 +35,52 @@ export const Paint = memo(function Paint({
   windows = windowsOf(layout),
   part,
 }: PaintProps) {
-  return (
-    <>
-      {groupsOf(layout).map(([from, to], index) =>
-        part && !isIn(layout, [from, to], part) ? null : (
-          <PaintedGroup
-            // biome-ignore lint/suspicious/noArrayIndexKey: a group is nothing but its place among the others.
-            key={index}
-            from={from}
-            boxes={layout.boxes.slice(from, to).map((box, at) => ({
-              box,
-              clip: clipOf(box, windows[from + at]),
-              opacity: opacityOf(layout, box),
-              rightToLeft: layout.rightToLeft,
-            }))}
-            pictureAddress={pictureAddress}
-          />
-        ),
-      )}
-    </>
-  );
+  return <Painted layout={layout} pictureAddress={pictureAddress} windows={windows} part={part} />;
 });
 
-/** How many boxes are painted as one group, up to the end of the control that the last one belongs to. */
-const groupSize = 48;
-
-/** Cuts the boxes of a layout into stretches: of a change only those are looked at in which something moved. */
-function groupsOf({ boxes }: ScreenLayout): [from: number, to: number][] {
-  const groups: [number, number][] = [];
-  let from = 0;
-  for (let index = 1; index <= boxes.length; index++) {
-    const box = boxes[index];
-    if (box && (box.control === undefined || index - from < groupSize)) continue;
-    groups.push([from, index]);
-    from = index;
-  }
-  return groups;
+/** Boxes in the order in which they are painted; what is seen through or turned as a whole is an element with all that is in it. */
+function Painted({
+  layout,
+  pictureAddress,
+  windows,
+  part,
+  range = [0, layout.boxes.length],
+}: PaintProps & { readonly windows: readonly (Window | undefined)[]; readonly range?: Range }) {
+  const all = { layout, pictureAddress, windows, part };
+  return (
+    <>
+      {stretchesOf(layout, range).map((stretch) => {
+        const { from, to } = stretch;
+        if (part && !isIn(layout, [from, to], part)) return null;
+        if (!stretch.isWhole)
+          return (
+            <PaintedGroup
+              key={from}
+              from={from}
+              boxes={layout.boxes.slice(from, to).map((box, at) => ({
+                box,
+                clip: clipOf(box, windows[from + at]),
+                rightToLeft: layout.rightToLeft,
+              }))}
+              pictureAddress={pictureAddress}
+            />
+          );
+        const box = itemAt(layout.boxes, from);
+        const inside = to > from + 1 && <Painted {...all} range={[from + 1, to]} />;
+        return (
+          <div key={from} style={wholeStyle(layout, from)}>
+            <PaintedBox
+              box={box}
+              clip={clipOf(box, windows[from])}
+              rightToLeft={layout.rightToLeft}
+              pictureAddress={pictureAddress}
+            />
+            {clipsRound(box) ? <div style={roundClip(layout, box)}>{inside}</div> : inside}
+          </div>
+        );
+      })}
+    </>
+  );
 }
 
 /** Whether any box of a group reaches into a part. */
@@ -78,30 +92,28 @@ function isIn({ boxes }: ScreenLayout, [from, to]: readonly [number, number], pa
   return false;
 }
 
-/** A box with the opacity and clipping that it inherits from the boxes around it. */
-interface Painted {
+/** A box with the clipping that it inherits from the boxes around it. */
+interface PaintedOne {
   readonly box: ScreenBox;
   readonly clip: string | undefined;
-  readonly opacity: number;
   readonly rightToLeft: boolean;
 }
 
 interface PaintedGroupProps extends Pick<PaintProps, 'pictureAddress'> {
   /** Index of the first box. */
   readonly from: number;
-  readonly boxes: readonly Painted[];
+  readonly boxes: readonly PaintedOne[];
 }
 
 const PaintedGroup = memo(
   function PaintedGroup({ from, boxes, pictureAddress }: PaintedGroupProps) {
     return (
       <>
-        {boxes.map(({ box, clip, opacity, rightToLeft }, index) => (
+        {boxes.map(({ box, clip, rightToLeft }, index) => (
           <PaintedBox
             key={box.control === undefined ? `part ${from + index}` : `${box.control} ${box.items.join()}`}
             box={box}
             clip={clip}
-            opacity={opacity}
             rightToLeft={rightToLeft}
             pictureAddress={pictureAddress}
           />
@@ -116,20 +128,8 @@ const PaintedGroup = memo(
     a.boxes.every((painted, index) => paintsAlike(painted, b.boxes[index])),
 );
 
-/** A control's opacity holds for the parts inside it too. */
-function opacityOf(layout: ScreenLayout, box: ScreenBox): number {
-  let opacity = 1;
-  for (
-    let at: ScreenBox | undefined = box;
-    at;
-    at = at.control === undefined ? layout.boxes[at.parent] : undefined
-  )
-    opacity *= at.look.opacity ?? 1;
-  return opacity;
-}
-
 /** Whether two layouts paint a box the same: its words and its look are kept as long as nothing in them changes. */
-const paintsAlike = (a: Painted, b: Painted | undefined): boolean =>
+const paintsAlike = (a: PaintedOne, b: PaintedOne | undefined): boolean =>
   b !== undefined &&
   a.box.box === b.box.box &&
   a.box.lines === b.box.lines &&
@@ -138,12 +138,22 @@ const paintsAlike = (a: Painted, b: Painted | undefined): boolean =>
   a.box.y === b.box.y &&
   a.box.width === b.box.width &&
   a.box.height === b.box.height &&
-  a.opacity === b.opacity &&
   a.rightToLeft === b.rightToLeft &&
   a.clip === b.clip;
 
-function boxStyle({ box, clip, opacity }: Painted, border: PhysicalSides): CSSProperties {
+type Address = PaintProps['pictureAddress'];
+
+function boxStyle(
+  { box, clip, rightToLeft }: PaintedOne,
+  border: PhysicalSides,
+  address: Address,
+): CSSProperties {
   const { look } = box;
+  const sides = (list: readonly string[]) => {
+    const [top, end, bottom, start] = list;
+    return (rightToLeft ? [top, start, bottom, end] : [top, end, bottom, start]).join(' ');
+  };
+  const colour = look.borderColour ?? 'transparent';
   return {
     position: 'absolute',
     left: box.x,
@@ -151,23 +161,30 @@ function boxStyle({ box, clip, opacity }: Painted, border: PhysicalSides): CSSPr
     width: box.width,
     height: box.height,
     boxSizing: 'border-box',
-    background: look.background,
-    borderRadius: look.corner,
-    borderStyle: 'solid',
-    borderColor: look.borderColour ?? 'transparent',
-    boxShadow: look.ring && `inset 0 0 0 1px ${look.ring}`,
+    background: look.fill ? fillOf(look.fill, address) : look.background,
+    borderRadius: cornerOf(look.corner),
+    borderStyle: look.borderStyle ? sides(look.borderStyle) : 'solid',
+    borderColor: typeof colour === 'string' ? colour : sides(colour),
+    boxShadow: look.shadow ? lookCss(look.shadow, asItIs) : look.ring && `inset 0 0 0 1px ${look.ring}`,
     borderWidth: `${border.top}px ${border.right}px ${border.bottom}px ${border.left}px`,
-    opacity,
+    backdropFilter: look.blurBehind ? `blur(${look.blurBehind}px)` : undefined,
     clipPath: clip,
   };
 }
 
+/** The colours of a look are worked out already. */
+const asItIs = (colour: string): string => colour;
+const fillOf = (fill: string, address: Address): string =>
+  backgroundCss(fill, asItIs, (file) => `url("${address(file) ?? ''}")`);
+const cornerOf = (corner: ScreenBox['look']['corner']): CSSProperties['borderRadius'] =>
+  typeof corner === 'object' ? corner.radii.map(lengthCss).join(' ') : corner;
+
 const PaintedBox = memo(
-  function PaintedBox({ pictureAddress, ...painted }: Painted & Pick<PaintProps, 'pictureAddress'>) {
+  function PaintedBox({ pictureAddress, ...painted }: PaintedOne & Pick<PaintProps, 'pictureAddress'>) {
     const { box, rightToLeft } = painted;
     const border = physicalSides(box.box.style.border, rightToLeft);
     return (
-      <div style={boxStyle(painted, border)}>
+      <div style={boxStyle(painted, border, pictureAddress)}>
         {shapesOf(box, rightToLeft).map((shape, index) => (
           <PaintedShapeOf
             // biome-ignore lint/suspicious/noArrayIndexKey: a shape is nothing but its place among the others.
@@ -211,7 +228,7 @@ function PaintedShapeOf({ shape, look, border, pictureAddress }: PaintedShapePro
       const { room, at } = shape;
       const address = pictureAddress(shape.name);
       return (
-        <div style={{ ...placed(room, border), overflow: 'hidden', borderRadius: look.corner }}>
+        <div style={{ ...placed(room, border), overflow: 'hidden', borderRadius: cornerOf(look.corner) }}>
           {address ? (
             <img
               src={address}
@@ -258,10 +275,11 @@ const reactNames = (attributes: Readonly<Record<string, string | number>>) =>
 /** How words are set, and where. */
 function wordsStyle(
   words: PaintedWords,
-  { look: { text, colour, underline } }: ScreenBox,
+  box: ScreenBox,
   border: PhysicalSides,
   rightToLeft: boolean,
 ): CSSProperties {
+  const { text, colour, underline, strike, textShadow, textFill } = box.look;
   const font: CSSProperties = text
     ? {
         fontFamily: `"${text.family}"`,
@@ -270,10 +288,22 @@ function wordsStyle(
         color: colour,
         fontStyle: text.italic ? 'italic' : undefined,
         letterSpacing: text.letterSpacing || undefined,
-        textDecoration: underline ? 'underline' : undefined,
+        textDecoration:
+          [underline && 'underline', strike && 'line-through'].filter(Boolean).join(' ') || undefined,
+        textShadow: textShadow && lookCss(textShadow, asItIs),
       }
     : {};
-  const common: CSSProperties = { ...font, position: 'absolute', whiteSpace: 'pre' };
+  const fill: CSSProperties =
+    textFill && words.part === 'line'
+      ? {
+          backgroundImage: backgroundCss(textFill, asItIs),
+          backgroundSize: `${box.width}px ${box.height}px`,
+          backgroundPosition: `${-words.x}px ${-words.top}px`,
+          backgroundClip: 'text',
+          color: 'transparent',
+        }
+      : {};
+  const common: CSSProperties = { ...font, ...fill, position: 'absolute', whiteSpace: 'pre' };
   if (words.part === 'line')
     return {
       ...common,

@@ -1,0 +1,120 @@
+/** What a page's rules say about controls: each style in a layer of its own, and above them what is left to the control. */
+import type { Conditions, Layer } from '../cascade/cascade.ts';
+import { layersOf } from '../cascade/cascade.ts';
+import { plainlyIn, plainValues } from '../cascade/plain-values.ts';
+import type { Values } from '../cascade/values.ts';
+import {
+  aroundOf,
+  colourDeclarations,
+  type Declarations,
+  declarations,
+  partDeclarations,
+  withoutParts,
+} from '../css/declarations.ts';
+import type { Control } from '../document/types.ts';
+import { kindOf } from '../kinds/catalogue.ts';
+import { arrangementOf, mannerOf } from '../kinds/manner.ts';
+import { z } from '../kinds/properties.ts';
+import { pictureSizes } from './picture-sizes.ts';
+import { type CssThemes, withVariables } from './theme-variables.ts';
+
+/** Declarations by what stands behind the control's selector: nothing, or a part inside its element. */
+export type Inside = ReadonlyMap<string, Declarations>;
+
+/** A control, and what it stands in. */
+export interface Standing {
+  readonly control: Control;
+  readonly parent: Control | undefined;
+}
+
+const nothing: Declarations = new Map();
+
+/** The declarations of some values of a control. @param isWhole whether they are all that is said of it. */
+function declared(
+  { control, parent }: Standing,
+  said: Values,
+  conditions: Conditions,
+  isWhole: boolean,
+): Map<string, Declarations> {
+  const kind = kindOf(control);
+  const manner = mannerOf(kind);
+  const parts = kind.parts?.(control.children) ?? [];
+  const around = aroundOf(parent, control, conditions);
+  const arrangement = arrangementOf(manner, isWhole ? said : plainValues(control, conditions));
+  const css = new Map(declarations(withoutParts(said, parts), manner, around, arrangement));
+  // A pane of a split takes its part of the width, whatever is in it.
+  if (isWhole && around.type === 'pane') {
+    css.set('flex', `${around.part} 1 0px`);
+    if (!css.has('min-width')) css.set('min-width', '0');
+  }
+  if (isWhole && parent) pictureSizes(css, { control, parent, values: said, conditions, around });
+  for (const each of colourDeclarations(manner, said)) css.set(...each);
+  // What lies above or below its siblings does so among them alone.
+  if (isWhole && control.children.some((child) => plainValues(child, conditions).get(z) !== undefined))
+    css.set('isolation', 'isolate');
+  const found = new Map<string, Declarations>([['', css]]);
+  for (const part of parts) found.set(` ${part.selector}`, partDeclarations(said, manner, part, arrangement));
+  return found;
+}
+
+/** The same, with custom properties of tokens where numbers follow them. */
+function withTokens(
+  themes: CssThemes,
+  make: (theme: CssThemes['plain']) => Map<string, Declarations>,
+): Inside {
+  const plain = make(themes.plain);
+  if (!themes.larger) return plain;
+  const [one, other] = [make(themes.larger[0]), make(themes.larger[1])];
+  return new Map(
+    [...plain].map(([inside, css]) => [
+      inside,
+      new Map(
+        [...css].map(([name, value]) => {
+          const larger = [one.get(inside)?.get(name), other.get(inside)?.get(name)] as const;
+          return [
+            name,
+            larger[0] === undefined || larger[1] === undefined
+              ? value
+              : withVariables(value, [larger[0], larger[1]], themes.nudges),
+          ];
+        }),
+      ),
+    ]),
+  );
+}
+
+/** All that is said of a control under some conditions, by whatever layer. */
+export const allDeclared = (at: Standing, prefixes: readonly string[], themes: CssThemes): Inside =>
+  withTokens(themes, (theme) =>
+    declared(at, plainValues(at.control, { prefixes, theme }), { prefixes, theme }, true),
+  );
+
+/** What one layer says of it. */
+export const layerDeclared = (
+  at: Standing,
+  layer: Pick<Layer, 'props'>,
+  prefixes: readonly string[],
+  themes: CssThemes,
+): Inside =>
+  withTokens(themes, (theme) =>
+    declared(at, plainlyIn(at.control, layer, { prefixes, theme }), { prefixes, theme }, false),
+  );
+
+/** What is left to a control's own rules: what it says itself, and all that its styles' rules do not come to. */
+export function ownDeclared(at: Standing, prefixes: readonly string[], themes: CssThemes): Inside {
+  const all = allDeclared(at, prefixes, themes);
+  const [own, ...styles] = layersOf(at.control, themes.plain.styles);
+  if (!own || styles.length === 0) return all;
+  const said = layerDeclared(at, own, prefixes, themes);
+  const below = styles.toReversed().map((layer) => layerDeclared(at, layer, prefixes, themes));
+  return new Map(
+    [...all].map(([inside, css]) => {
+      const byStyles = new Map(below.flatMap((each) => [...(each.get(inside) ?? nothing)]));
+      const left = new Map(
+        [...css].filter(([name, value]) => said.get(inside)?.has(name) || byStyles.get(name) !== value),
+      );
+      for (const name of byStyles.keys()) if (!css.has(name)) left.set(name, 'initial');
+      return [inside, left];
+    }),
+  );
+}

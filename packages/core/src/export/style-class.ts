@@ -1,0 +1,2 @@
+/** The class of a named style on a page. */
+export const styleClass = (name: string): string => `style-${name}`;
