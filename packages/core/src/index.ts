@@ -213,14 +213,14 @@ export {
 export { carriedFonts, fontFilesOf, pictureOf } from './picture/svg.ts';
 export type { FieldForm } from './property-types/property-type.ts';
 export { printFolder, readFolder, type StoredRows, screenNameOf } from './source/folder.ts';
-export { styleFile } from './source/style-file.ts';
-export { tokenFiles } from './source/token-files.ts';
 export { stepsToText } from './source/merge-text.ts';
 export { parseScreen } from './source/parse.ts';
 export { printScreen } from './source/print.ts';
 export { problemLine, type SourceProblem } from './source/problem.ts';
 export { untitled } from './source/project-file.ts';
 export { elementAt, elementSpans } from './source/spans.ts';
+export { styleFile } from './source/style-file.ts';
+export { tokenFiles } from './source/token-files.ts';
 export {
   type AlignEdge,
   type AlignTarget,

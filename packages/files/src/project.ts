@@ -46,7 +46,9 @@ async function readText(path: string): Promise<string> {
 
 /** Rows of tables, tokens and styles: each has its place. */
 const isPlaced = (path: string): boolean =>
-  /^tables\/[^/]+\.json$/.test(path) || path === styleFile || Object.values(tokenFiles).some((file) => file === path);
+  /^tables\/[^/]+\.json$/.test(path) ||
+  path === styleFile ||
+  Object.values(tokenFiles).some((file) => file === path);
 
 async function textFilesIn(folder: string, prefix = ''): Promise<string[]> {
   const entries = await readdir(join(folder, prefix), { withFileTypes: true });

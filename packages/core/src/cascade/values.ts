@@ -69,6 +69,19 @@ export class Values {
   flag(property: Key<boolean>): boolean {
     return this.get(property) === true;
   }
+  /** What is said of a part, by the names that its properties have on a control. @param prefix what stands in front of them. */
+  ofPart(prefix: string): Values {
+    return new Values(
+      new Map(
+        [...this.held].flatMap(([name, value]) =>
+          name.startsWith(prefix) ? [[name.slice(prefix.length), value] as const] : [],
+        ),
+      ),
+    );
+  }
+  get size(): number {
+    return this.held.size;
+  }
   /** Those of the values that are said whose property passes. */
   only(passes: (name: string) => boolean): Values {
     return new Values(new Map([...this.held].filter(([name]) => passes(name))));

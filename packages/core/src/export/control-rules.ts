@@ -135,7 +135,7 @@ function plainly(
   add: Add,
 ): void {
   const staged = stages.map((stage) => ({ stage, css: under(stage.prefixes) }));
-  for (const inside of staged[0]?.css.keys() ?? []) {
+  for (const inside of new Set(staged.flatMap(({ css }) => [...css.keys()]))) {
     let before: Declarations | undefined;
     for (const { stage, css } of staged) {
       const now = css.get(inside) ?? nothing;
@@ -176,8 +176,12 @@ function inState(
   add: Add,
 ): void {
   const states = [state ?? ''];
-  const [first] = stages;
-  for (const inside of under(first?.prefixes ?? ['']).keys()) {
+  const insides = stages.flatMap(({ prefixes }) => [
+    ...under(prefixes).keys(),
+    ...under(withStates(prefixes, states)).keys(),
+    ...turns.flatMap((turn) => [...under(withStates([...prefixes, `${turn}.`], states)).keys()]),
+  ]);
+  for (const inside of new Set(insides)) {
     let said: ReadonlyMap<string, string> = new Map();
     const saidAt = stages.map(({ prefixes, section }, index) => {
       const base = under(prefixes).get(inside) ?? nothing;

@@ -5,8 +5,10 @@
  */
 
 import { group } from 'd3-array';
+import { propertyOf } from '../cascade/attributes.ts';
 import { defaultText } from '../cascade/cascade.ts';
 import { themeOf } from '../cascade/project-theme.ts';
+import { stylesOver } from '../document/style-set.ts';
 import { walk } from '../document/tree.ts';
 import { type Control, inForce, type Project } from '../document/types.ts';
 import { hasExpression } from '../expression/template.ts';
@@ -20,6 +22,19 @@ import {
   fontWeights,
   parseUnicodeRange,
 } from '../text/fonts.ts';
+import type { Theme } from '../values/theme.ts';
+
+/** What is said under which property, tokens worked out; what a token of typography sets is said, too. */
+function textsOf(props: Control['props'], theme: Theme): (readonly [property: string, text: string])[] {
+  return Object.entries(props).flatMap(([attribute, value]) => {
+    const word = propertyOf(attribute);
+    const text = inForce(value) ?? '';
+    const token = theme.tokens.get(text);
+    if (word === 'typography') return Object.entries(token?.texts ?? {});
+    const isToken = token && ((word === 'font' && token.type === 'fontFamily') || word === 'weight');
+    return [[word, isToken ? (token.texts[''] ?? text) : text] as const];
+  });
+}
 
 /** The faces that a project's texts are set in: of each family, the weights and slants that something asks for. */
 function facesOf(project: Project): (face: Face) => boolean {
@@ -34,9 +49,10 @@ function facesOf(project: Project): (face: Face) => boolean {
         if (property.name === weight.name && preset) weights.add(preset);
         if (property.name === font.name && preset) families.add(preset);
       }
-      for (const [name, value] of Object.entries(control.props)) {
-        const word = name.slice(name.lastIndexOf('.') + 1);
-        const text = inForce(value) ?? '';
+      const said = [control, ...stylesOver(control, theme.styles)].flatMap(({ props }) =>
+        textsOf(props, theme),
+      );
+      for (const [word, text] of said) {
         if (word === 'font') families.add(text);
         // What an expression gives is not known beforehand.
         if (word === 'weight')

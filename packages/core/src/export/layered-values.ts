@@ -11,10 +11,12 @@ import {
   partDeclarations,
   withoutParts,
 } from '../css/declarations.ts';
+import { inkDeclarations, lookDeclarations } from '../css/look.ts';
 import type { Control } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
+import { partPrefix } from '../kinds/look-parts.ts';
 import { arrangementOf, mannerOf } from '../kinds/manner.ts';
-import { z } from '../kinds/properties.ts';
+import { background, colour, z } from '../kinds/properties.ts';
 import { pictureSizes } from './picture-sizes.ts';
 import { type CssThemes, withVariables } from './theme-variables.ts';
 
@@ -53,8 +55,21 @@ function declared(
   if (isWhole && control.children.some((child) => plainValues(child, conditions).get(z) !== undefined))
     css.set('isolation', 'isolate');
   const found = new Map<string, Declarations>([['', css]]);
+  for (const { name, selector } of kind.lookParts ?? []) {
+    const look = partLook(said.ofPart(partPrefix(name)));
+    if (look.size > 0) found.set(selector, look);
+  }
   for (const part of parts) found.set(` ${part.selector}`, partDeclarations(said, manner, part, arrangement));
   return found;
+}
+
+/** What is said of a part that has a look of its own. */
+function partLook(values: Values): Declarations {
+  const css = new Map<string, string>();
+  lookDeclarations(css, values);
+  const ink = values.own(colour);
+  if (ink !== undefined) for (const each of inkDeclarations(ink, values.own(background))) css.set(...each);
+  return css;
 }
 
 /** The same, with custom properties of tokens where numbers follow them. */
@@ -107,8 +122,10 @@ export function ownDeclared(at: Standing, prefixes: readonly string[], themes: C
   if (!own || styles.length === 0) return all;
   const said = layerDeclared(at, own, prefixes, themes);
   const below = styles.toReversed().map((layer) => layerDeclared(at, layer, prefixes, themes));
+  const insides = new Set([...all.keys(), ...below.flatMap((each) => [...each.keys()])]);
   return new Map(
-    [...all].map(([inside, css]) => {
+    [...insides].map((inside) => {
+      const css = all.get(inside) ?? nothing;
       const byStyles = new Map(below.flatMap((each) => [...(each.get(inside) ?? nothing)]));
       const left = new Map(
         [...css].filter(([name, value]) => said.get(inside)?.has(name) || byStyles.get(name) !== value),

@@ -47,7 +47,7 @@ const withReferences = (theme: Theme, own: ReadonlySet<string>): Theme => ({
     [...theme.tokens].map(([name, token]): [string, ResolvedToken] => [
       name,
       own.has(token.token.path) && byReference.has(token.type)
-        ? { ...token, texts: { '': `var(--${customName(name)})` } }
+        ? { ...token, reference: `var(--${customName(name)})` }
         : token,
     ]),
   ),

@@ -7,6 +7,7 @@ import { iconAttributes, iconDrawing } from './drawings.ts';
 import { pressedEvents } from './events.ts';
 import type { Kind, Look, Making, Manner, PageElement, Property } from './kind.ts';
 import { inside } from './made-anew.ts';
+import { offStates } from './off-states.ts';
 import {
   background,
   boxLook,
@@ -21,6 +22,7 @@ import {
   textLook,
   words,
 } from './properties.ts';
+import { pressable } from './states.ts';
 import { tabindex } from './tabindex.ts';
 import { textStyleOf } from './words.ts';
 
@@ -147,6 +149,8 @@ export const button: Kind = {
     own.submits,
     ...buttonProperties,
   ],
+  states: pressable,
+  statesNow: offStates,
   events: pressedEvents,
   starter: { text: 'Button' },
   inside(values, make) {

@@ -1,6 +1,15 @@
 /** One or several things to choose from a list. */
 import { chosenEvents } from './events.ts';
-import { columnOf, fieldCss, fieldElement, fieldInside, fieldProperties, required } from './field.ts';
+import {
+  columnOf,
+  fieldCss,
+  fieldElement,
+  fieldInside,
+  fieldProperties,
+  fieldStates,
+  required,
+  wordParts,
+} from './field.ts';
 import type { Kind, Manner } from './kind.ts';
 import {
   checkCss,
@@ -27,7 +36,9 @@ export const choiceList: Kind = {
   findBy: ['several', 'many', 'multiple', 'checkboxes', 'list', 'options', 'tags'],
   container: false,
   manner,
-  properties: fieldProperties([chosen, options({ part: 'part-options', as: 'inside' }), many]),
+  properties: fieldProperties([chosen, options({ part: 'part-options', as: 'inside' }), many], wordParts),
+  ...fieldStates,
+  lookParts: wordParts,
   events: chosenEvents,
   starter: { label: 'Needs', options: 'Blanket | Packed lunch | Drying room', many: 'true' },
   inside(values, make) {

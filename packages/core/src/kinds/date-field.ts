@@ -10,6 +10,7 @@ import {
   fieldElement,
   fieldInside,
   fieldProperties,
+  fieldStates,
   inputAttribute,
   inputAttributes,
   inputCss,
@@ -32,6 +33,7 @@ export const dateField: Kind = {
   findBy: ['when', 'day', 'calendar', 'arrival', 'birthday', 'week', 'month', 'birth'],
   container: false,
   properties: fieldProperties([own.value, own.min, own.max]),
+  ...fieldStates,
   events: chosenEvents,
   starter: { label: 'Date' },
   inside: (values, make) =>

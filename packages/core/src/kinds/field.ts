@@ -10,8 +10,11 @@ import type { Box, FlexContent } from '../layout/box.ts';
 import { charactersType, flagType, type PropertyType, textType } from '../property-types/index.ts';
 import type { TextStyle } from '../text/paragraph.ts';
 import type { Theme } from '../values/theme.ts';
-import type { Inside, Look, Making, PageElement, PageTarget, Property } from './kind.ts';
+import type { Inside, Kind, Look, LookPart, Making, PageElement, PageTarget, Property } from './kind.ts';
+import { partLooks } from './look-parts.ts';
+import { offStates } from './off-states.ts';
 import { boxLook, disabled, disabledBy, padding, placing, sizing, words } from './properties.ts';
+import { enterable } from './states.ts';
 import { tabindex } from './tabindex.ts';
 
 /** What is entered, one input or several. */
@@ -92,12 +95,26 @@ export const message = content('message', 'Message', textType, {
 /** Properties that check what is entered. */
 export const checking: readonly Property[] = [required, valid, message, known('validity', 'Valid', 'valid')];
 
+/** Parts of a field with a look of their own, where it has no single box that one enters into. */
+export const wordParts: readonly LookPart[] = [
+  { name: 'label', label: 'Label', selector: ' .part-label' },
+  { name: 'hint', label: 'Hint', selector: ' > .part-hint' },
+];
+
+const boxedParts: readonly LookPart[] = [
+  ...wordParts,
+  { name: 'box', label: 'Box', selector: ' > .part-input' },
+];
+
 /**
  * All properties of a field, in the order of the source.
  *
  * @param own those of the kind itself, `value` first.
  */
-export const fieldProperties = (own: readonly Property[]): readonly Property[] => [
+export const fieldProperties = (
+  own: readonly Property[],
+  parts: readonly LookPart[] = boxedParts,
+): readonly Property[] => [
   label,
   ...own,
   hint,
@@ -108,7 +125,15 @@ export const fieldProperties = (own: readonly Property[]): readonly Property[] =
   tabindex,
   padding,
   ...boxLook(),
+  ...partLooks(parts),
 ];
+
+/** What is alike in all fields besides their properties: their states, and the parts that have a look of their own. */
+export const fieldStates: Pick<Kind, 'states' | 'statesNow' | 'lookParts'> = {
+  states: enterable,
+  statesNow: offStates,
+  lookParts: boxedParts,
+};
 
 /** A column of parts, without gaps. */
 export const columnOf: FlexContent = {
@@ -134,9 +159,11 @@ export function fieldInside(values: Values, make: Making, input: Box, beside?: s
   const { theme } = make;
   const labelStyle = make.plain({ weight: theme.labelWeight, size: theme.labelSize });
   const hintStyle = make.plain({ size: theme.hintSize });
-  const say = (text: string, style: TextStyle, colour: string) =>
-    text ? [make.words(text, style, { colour: make.colour(colour), text: style })] : [];
-  const line = say(values.text(label), labelStyle, 'ink');
+  const say = (text: string, style: TextStyle, colour: string, part?: string) =>
+    text
+      ? [make.words(text, style, { colour: make.colour(colour), text: style, ...(part ? { part } : {}) })]
+      : [];
+  const line = say(values.text(label), labelStyle, 'ink', 'label');
   const end = say(beside ?? '', labelStyle, 'quiet');
   const headed = beside !== undefined && line.length + end.length > 0;
   const head = headed
@@ -149,7 +176,7 @@ export function fieldInside(values: Values, make: Making, input: Box, beside?: s
     : line;
   return {
     content: fieldContent(make),
-    parts: [...head, input, ...say(values.text(hint), hintStyle, 'quiet')],
+    parts: [...head, input, ...say(values.text(hint), hintStyle, 'quiet', 'hint')],
     look: values.flag(disabled) ? { opacity: 0.5 } : {},
   };
 }
@@ -179,6 +206,7 @@ export function fieldBox(
   return make.blank(
     { width: theme.fieldWidth - 2, height, baseline },
     {
+      part: 'box',
       background: make.colour('sheet'),
       borderColour: make.colour('quiet'),
       corner: theme.corner,

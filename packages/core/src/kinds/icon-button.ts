@@ -8,7 +8,9 @@ import { pressedEvents } from './events.ts';
 import { content } from './field.ts';
 import type { Kind, Manner, PageElement } from './kind.ts';
 import { inside } from './made-anew.ts';
+import { offStates } from './off-states.ts';
 import { disabled, disabledBy, preset, property } from './properties.ts';
+import { pressable } from './states.ts';
 import { textSizeOf } from './words.ts';
 
 const own = {
@@ -69,6 +71,8 @@ export const iconButton: Kind = {
         each.name in presets ? preset(each, presets[each.name as keyof typeof presets]) : each,
       ),
   ],
+  states: pressable,
+  statesNow: offStates,
   events: pressedEvents,
   starter: { icon: 'pencil', text: 'Edit' },
   inside(values, make) {

@@ -131,7 +131,7 @@ export interface Making {
   /** A picture's own size; a stand-in size where the project has no such picture. */
   picture(name: string): { readonly width: number; readonly height: number };
   /** A box around others. */
-  group(content: Content, children: readonly Box[], place?: Partial<Box['style']>): Box;
+  group(content: Content, children: readonly Box[], place?: Partial<Box['style']>, look?: Look): Box;
   readonly theme: Theme;
   /** A colour attribute as a painter needs it. */
   colour(text: string): string;
@@ -147,6 +147,8 @@ export interface Making {
 /** How a box is painted. Colours are CSS colours. */
 export interface Look {
   readonly background?: string;
+  /** The part of its control that it is, where that has a look of its own. */
+  readonly part?: string;
   /** What it is filled with where that is more than one colour, as attributes have it, colours worked out. */
   readonly fill?: string;
   /** One colour, or those of the four sides: top, end, bottom, start. */
@@ -256,6 +258,14 @@ export interface CarryingPart {
   /** Where it is, as a CSS selector from the control's element: `> .part-content`. */
   readonly selector: string;
   readonly properties: readonly string[];
+}
+
+/** A part inside a control that has a look of its own. */
+export interface LookPart {
+  readonly name: string;
+  readonly label: string;
+  /** Where it is, as a CSS selector from the control's element: ` > .part-input`. */
+  readonly selector: string;
 }
 
 /** Where a control of a kind may stand and what it may hold, beside what `container` says. */
@@ -397,6 +407,8 @@ export interface Kind {
    * @param name the screen's name, a hyphen and the control's, with the items of repeats that it stands in: unique on the page, for ids.
    */
   element(values: Values, children: readonly Control[], name: string): PageElement;
+  /** Parts with a look of their own; their boxes are named by `Look.part`, their properties made by `partLooks`. */
+  readonly lookParts?: readonly LookPart[];
   /** Parts that carry properties of the control, for the export. */
   parts?(children: readonly Control[]): readonly CarryingPart[];
   /** Rules of the page's stylesheet that it has in common with other kinds; each is there once. */

@@ -4,8 +4,10 @@ import { buttonLook, buttonProperties, toneCss } from './button.ts';
 import { chevron } from './drawings.ts';
 import { choose } from './events.ts';
 import type { Kind, Manner, PageElement } from './kind.ts';
+import { offStates } from './off-states.ts';
 import { entriesOf, options } from './options.ts';
 import { disabled, disabledBy, words } from './properties.ts';
+import { pointedAt } from './states.ts';
 import { textStyleOf } from './words.ts';
 
 const own = {
@@ -42,6 +44,13 @@ export const menuButton: Kind = {
       property.name === 'tone' ? { ...property, default: 'plain' } : property,
     ),
   ],
+  states: {
+    ...pointedAt,
+    focus: ':has(> .part-button:focus-visible)',
+    disabled: ':has(> .part-button:disabled)',
+    open: ':has(> .part-menu:popover-open)',
+  },
+  statesNow: offStates,
   events: [choose],
   starter: { text: 'More', options: 'Print list | Send a message | Close the hut' },
   inside(values, make) {

@@ -8,6 +8,7 @@ import {
   fieldElement,
   fieldInside,
   fieldProperties,
+  fieldStates,
   inputAttribute,
   inputAttributes,
   inputCss,
@@ -45,6 +46,7 @@ export const numberField: Kind = {
   ],
   container: false,
   properties: fieldProperties([own.value, own.min, own.max, own.step, own.placeholder]),
+  ...fieldStates,
   events: typedEvents,
   starter: { label: 'Count' },
   inside: (values, make) =>

@@ -46,7 +46,10 @@ export const entriesOf = (values: Values): readonly Entry[] => values.get(option
 export const chosenOf = (values: Values): readonly string[] => values.get(chosen) ?? [];
 
 /** The box that is checked: square, or round where only one can be. */
-export function checkBox(make: Making, { round, checked }: { round: boolean; checked: boolean }): Box {
+export function checkBox(
+  make: Making,
+  { round, checked, part }: { round: boolean; checked: boolean; part?: string },
+): Box {
   const { theme } = make;
   const side = theme.checkSize * make.scale;
   // It sits in the middle of the first line.
@@ -54,6 +57,7 @@ export function checkBox(make: Making, { round, checked }: { round: boolean; che
   return make.blank(
     { width: side, height: side },
     {
+      ...(part === undefined ? {} : { part }),
       background: make.colour(checked ? 'accent' : 'sheet'),
       borderColour: make.colour(checked ? 'accent' : 'quiet'),
       corner: round ? side / 2 : theme.corner,

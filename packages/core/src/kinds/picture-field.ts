@@ -11,6 +11,7 @@ import {
   fieldElement,
   fieldInside,
   fieldProperties,
+  fieldStates,
   inputAttributes,
   inputCss,
   middleLine,
@@ -27,6 +28,7 @@ export const pictureField: Kind = {
   findBy: ['file', 'upload', 'photo', 'camera', 'attach', 'avatar'],
   container: false,
   properties: fieldProperties([entered(textType, ['text'], { part: 'part-input', as: 'file' })]),
+  ...fieldStates,
   events: chosenEvents,
   starter: { label: 'Photo of the pass' },
   inside: (values, make) =>

@@ -1,7 +1,15 @@
 /** One of a few things to choose from, all in sight. */
 import { lineUpType } from '../property-types/index.ts';
 import { chosenEvents } from './events.ts';
-import { columnOf, fieldCss, fieldElement, fieldInside, fieldProperties } from './field.ts';
+import {
+  columnOf,
+  fieldCss,
+  fieldElement,
+  fieldInside,
+  fieldProperties,
+  fieldStates,
+  wordParts,
+} from './field.ts';
 import type { DeclaredCss, Kind, Manner } from './kind.ts';
 import {
   checkCss,
@@ -57,7 +65,9 @@ export const radioGroup: Kind = {
   findBy: ['choice', 'one of', 'options', 'either or', 'radio', 'rating'],
   container: false,
   manner,
-  properties: fieldProperties([chosen, options({ part: 'part-options', as: 'inside' }), own.like]),
+  properties: fieldProperties([chosen, options({ part: 'part-options', as: 'inside' }), own.like], wordParts),
+  ...fieldStates,
+  lookParts: wordParts,
   events: chosenEvents,
   starter: { label: 'Supper', options: 'At six | At seven | None' },
   inside(values, make) {

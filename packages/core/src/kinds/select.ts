@@ -12,6 +12,7 @@ import {
   fieldElement,
   fieldInside,
   fieldProperties,
+  fieldStates,
   inputAttributes,
   inputCss,
   middleLine,
@@ -57,6 +58,7 @@ export const select: Kind = {
     options({ part: 'part-input', as: 'inside' }),
     { ...placeholder, page: { part: 'part-input', as: 'inside' } },
   ]),
+  ...fieldStates,
   events: chosenEvents,
   starter: { label: 'Kind of bunk', options: 'Dormitory | Twin room | Family room' },
   inside: (values, make) =>

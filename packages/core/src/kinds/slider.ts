@@ -9,8 +9,10 @@ import {
   fieldElement,
   fieldInside,
   fieldProperties,
+  fieldStates,
   inputAttribute,
   inputAttributes,
+  wordParts,
 } from './field.ts';
 import type { Kind } from './kind.ts';
 
@@ -51,7 +53,9 @@ export const slider: Kind = {
   glyph: 'sliders-horizontal',
   findBy: ['range', 'level', 'volume', 'how much', 'brightness', 'rating'],
   container: false,
-  properties: fieldProperties([own.value, own.min, own.max, own.step]),
+  properties: fieldProperties([own.value, own.min, own.max, own.step], wordParts),
+  ...fieldStates,
+  lookParts: wordParts,
   events: chosenEvents,
   starter: { label: 'Stove', min: '0', max: '10', value: '4' },
   inside(values, make) {

@@ -7,11 +7,11 @@ import { type BuiltInState, builtInStates } from '../document/control-states.ts'
  */
 export type StateSelectors = Readonly<Partial<Record<BuiltInState, string>>>;
 
-/** What everything seen has: a pointer may be over it, and it may be pressed. */
-export const pointedAt: StateSelectors = { hover: ':hover', pressed: ':active' };
+/** What everything seen has: a pointer may be over it, it may be pressed, and what is pressed takes the focus. */
+export const pointedAt: StateSelectors = { hover: ':hover', focus: ':focus-visible', pressed: ':active' };
 
-/** What is pressed as a whole and takes the focus itself. */
-export const pressable: StateSelectors = { ...pointedAt, focus: ':focus-visible', disabled: ':disabled' };
+/** What is pressed as a whole, and may be turned off. */
+export const pressable: StateSelectors = { ...pointedAt, disabled: ':disabled' };
 
 /** Fields: what one enters has the focus, and is not valid. */
 export const enterable: StateSelectors = {

@@ -2,22 +2,11 @@
 
 import { noSides } from '../values/css.ts';
 import type { Theme } from '../values/theme.ts';
-import type { Drawing } from './kind.ts';
+import { columnOf } from './field.ts';
 import { isChecked, ticked } from './ticked.ts';
 
 /** Room between the track and what moves on it, px. */
 const insetOf = ({ switchHeight, switchThumb }: Theme) => (switchHeight - switchThumb) / 2;
-
-function thumb(theme: Theme, on: boolean): Drawing {
-  const { switchWidth, switchHeight, switchThumb } = theme;
-  const fromEnd = insetOf(theme) + switchThumb / 2;
-  const cx = on ? switchWidth - fromEnd : fromEnd;
-  return {
-    size: [switchWidth, switchHeight],
-    shapes: [['circle', { cx, cy: switchHeight / 2, r: switchThumb / 2, fill: 'currentColor' }]],
-    place: 'middle',
-  };
-}
 
 export const switchKind = ticked({
   name: 'switch',
@@ -28,24 +17,32 @@ export const switchKind = ticked({
   findBy: ['yes no', 'on off', 'toggle', 'setting', 'boolean'],
   on: 'On',
   starter: { label: 'Quiet hours' },
+  lookParts: [
+    { name: 'track', label: 'Track', selector: ' > .part-input' },
+    { name: 'thumb', label: 'Thumb', selector: ' > .part-input::before' },
+  ],
   box(values, make) {
     const { theme } = make;
     const { switchWidth, switchHeight } = theme;
     const on = isChecked(values);
     const [width, height] = [switchWidth * make.scale, switchHeight * make.scale];
-    return make.blank(
-      { width, height },
-      {
-        background: make.colour(on ? 'accent' : 'quiet'),
-        colour: make.colour('sheet'),
-        corner: height / 2,
-        drawing: thumb(theme, make.rightToLeft ? !on : on),
-      },
+    const side = theme.switchThumb * make.scale;
+    const inset = insetOf(theme) * make.scale;
+    const thumb = make.blank(
+      { width: side, height: side },
+      { part: 'thumb', background: make.colour('sheet'), corner: side / 2 },
+      { width: side, height: side },
+    );
+    return make.group(
+      { ...columnOf, direction: 'row', justify: on ? 'end' : 'start' },
+      [thumb],
       {
         width,
         height,
+        padding: { top: inset, end: inset, bottom: inset, start: inset },
         margin: { ...noSides, top: ((theme.textSize * theme.lineHeight - switchHeight) / 2) * make.scale },
       },
+      { part: 'track', background: make.colour(on ? 'accent' : 'quiet'), corner: height / 2 },
     );
   },
   input: { classes: [], role: 'switch' },

@@ -14,6 +14,7 @@ import {
   fieldElement,
   fieldInside,
   fieldProperties,
+  fieldStates,
   inputAttributes,
   inputCss,
   lengthAttributes,
@@ -45,6 +46,7 @@ export const textArea: Kind = {
   findBy: ['note', 'comment', 'message', 'paragraph', 'long text', 'multiline', 'notes'],
   container: false,
   properties: fieldProperties([own.value, placeholder, ...lengths, own.rows]),
+  ...fieldStates,
   events: typedEvents,
   starter: { label: 'Note' },
   inside(values, make) {

@@ -17,8 +17,11 @@ import {
   message,
   required,
 } from './field.ts';
-import type { Inside, Kind, Making, PageElement } from './kind.ts';
+import type { Inside, Kind, LookPart, Making, PageElement } from './kind.ts';
+import { partLooks } from './look-parts.ts';
+import { offStates } from './off-states.ts';
 import { boxLook, disabled, disabledBy, padding, placing, sizing, textLook } from './properties.ts';
+import { tickable } from './states.ts';
 import { tabindex } from './tabindex.ts';
 import { textStyleOf, wordsLook } from './words.ts';
 
@@ -35,6 +38,7 @@ export interface Ticked
     Kind,
     'name' | 'label' | 'purpose' | 'glyph' | 'target' | 'findBy' | 'starter' | 'sharedCss' | 'css'
   > {
+  readonly lookParts: readonly LookPart[];
   /** What its being on is called. */
   readonly on: string;
   /** What one presses. */
@@ -59,7 +63,10 @@ export const ticked = ({ on, box, input, sharedCss, ...kind }: Ticked): Kind => 
     padding,
     ...boxLook(),
     ...textLook(),
+    ...partLooks(kind.lookParts),
   ],
+  states: tickable,
+  statesNow: (values) => [...(isChecked(values) ? (['checked'] as const) : []), ...offStates(values)],
   events: chosenEvents,
   inside: (values, make) => insideOf(values, make, box),
   element: (values, _, name) => elementOf(values, name, input),

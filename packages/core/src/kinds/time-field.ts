@@ -10,6 +10,7 @@ import {
   fieldElement,
   fieldInside,
   fieldProperties,
+  fieldStates,
   inputAttribute,
   inputAttributes,
   inputCss,
@@ -32,6 +33,7 @@ export const timeField: Kind = {
   findBy: ['when', 'hour', 'clock', 'o’clock'],
   container: false,
   properties: fieldProperties([own.value, own.min, own.max]),
+  ...fieldStates,
   events: chosenEvents,
   starter: { label: 'Time' },
   inside: (values, make) =>

@@ -58,7 +58,7 @@ import {
   type Pins,
 } from './box.ts';
 import { acrossCell } from './grid/across-cell.ts';
-import { letteringOf, lookOf, withLettering } from './look.ts';
+import { letteringOf, lookOf, partLooksOf, withLettering, withPartLooks } from './look.ts';
 import { makeBox } from './make-box.ts';
 import { plainMax } from './plain-limits.ts';
 
@@ -156,7 +156,7 @@ export class Builder {
       words: (text, style, look, place) => part(content(text, style), [], look, place),
       blank: ({ width, height, ...rest }, look, place) =>
         part({ type: 'blank', width: keptUnit(width), height: keptUnit(height), ...rest }, [], look, place),
-      group: (inside, children, place) => part(inside, children, {}, place),
+      group: (inside, children, place, look = {}) => part(inside, children, look, place),
       centredBaseline(style, height) {
         const { ascent, descent } = shaper.lineMetrics(style, scaledSize(style.size, textScale));
         return (height - ascent - descent) / 2 + ascent;
@@ -229,7 +229,9 @@ export class Builder {
     const { content } = inside;
     const look = lookOf(values, this.around.theme, inside.look);
     const lettering = letteringOf(values, this.around.theme);
-    const lettered = lettering ? shown.map((child) => withLettering(child, lettering)) : shown;
+    const partLook = partLooksOf(kind, values, this.around.theme);
+    const looked = partLook ? shown.map((child) => withPartLooks(child, partLook)) : shown;
+    const lettered = lettering ? looked.map((child) => withLettering(child, lettering)) : looked;
     const parts =
       content.type === 'grid' &&
       shown.some(({ style: { fillsCell } }) => fillsCell !== undefined) &&

@@ -1,6 +1,7 @@
 /** The look of a box, from a control's values and what its kind adds; colours are worked out, so that painters need no theme. */
 import type { Values } from '../cascade/values.ts';
-import type { Look } from '../kinds/kind.ts';
+import type { Kind, Look } from '../kinds/kind.ts';
+import { partPrefix } from '../kinds/look-parts.ts';
 import {
   background,
   blur,
@@ -110,3 +111,38 @@ export const withLettering = (box: Box, lettering: Look): Box =>
         children: box.children.map((child) => withLettering(child, lettering)),
       }
     : box;
+
+/** The looks of a control's parts by name; undefined where nothing is said of them. */
+export function partLooksOf(
+  { lookParts }: Kind,
+  values: Values,
+  theme: Theme,
+): ReadonlyMap<string, Look> | undefined {
+  if (!lookParts) return undefined;
+  const found = new Map<string, Look>();
+  for (const { name } of lookParts) {
+    const said = values.ofPart(partPrefix(name));
+    if (said.size === 0) continue;
+    const look: Written = {};
+    grounds(look, said, theme);
+    effects(look, said, theme);
+    const ink = said.get(colour);
+    if (ink) look.colour = colourIn(theme, ink);
+    // Without a ground it is not seen, whatever the kind gives it.
+    if (said.get(background) === 'none') look.background = 'none';
+    found.set(name, look);
+  }
+  return found.size > 0 ? found : undefined;
+}
+
+/** A part of a control with what is said of it in place of what its kind gives it. */
+export function withPartLooks(box: Box, looks: ReadonlyMap<string, Look>): Box {
+  if (box.control !== undefined) return box;
+  const look = box.look as Look;
+  const said = look.part === undefined ? undefined : looks.get(look.part);
+  return {
+    ...box,
+    look: said ? { ...look, ...said } : look,
+    children: box.children.map((child) => withPartLooks(child, looks)),
+  };
+}

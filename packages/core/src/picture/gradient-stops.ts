@@ -1,5 +1,5 @@
 /** Colours along a gradient (CSS Images 4 §3.5): stops at places that rise, and colours between them as CSS mixes them. */
-import { type Color, formatRgb, interpolate, parse } from 'culori';
+import { type Color, formatHex8, interpolate, parse } from 'culori';
 import type { Gradient, Place, Stop } from '../values/fills.ts';
 
 /** A colour at a part of the gradient's line. */
@@ -63,6 +63,9 @@ function mixer(from: Color, to: Color): (part: number) => Color {
   };
 }
 
+/** A colour as all programs know it. */
+const inRgb = (colour: Color): string => formatHex8(colour);
+
 const transparent: Color = { mode: 'rgb', r: 0, g: 0, b: 0, alpha: 0 };
 const readColour = (text: string | undefined): Color =>
   (text === undefined || text === 'transparent' || text === 'none' ? undefined : parse(text)) ?? transparent;
@@ -99,11 +102,11 @@ export function placedStops({ stops }: Pick<Gradient, 'stops'>, length: number):
         for (let step = 1; step < between; step++) {
           const part = step / between;
           const mixed = bend === undefined ? (middle <= 0 ? 1 : 0) : part ** bend;
-          found.push({ at: before.at + room * part, colour: formatRgb(mix(mixed)) });
+          found.push({ at: before.at + room * part, colour: inRgb(mix(mixed)) });
         }
       }
     }
-    found.push({ at, colour: formatRgb(colour) });
+    found.push({ at, colour: inRgb(colour) });
     before = { at, colour };
     hint = undefined;
   }
@@ -118,7 +121,5 @@ export function colourAt(stops: readonly PlacedStop[], at: number): string {
   if (!before || !after) return 'transparent';
   if (after.at <= before.at) return after.colour;
   const part = (at - before.at) / (after.at - before.at);
-  return formatRgb(
-    mixer(readColour(before.colour), readColour(after.colour))(Math.min(1, Math.max(0, part))),
-  );
+  return inRgb(mixer(readColour(before.colour), readColour(after.colour))(Math.min(1, Math.max(0, part))));
 }

@@ -5,7 +5,7 @@ import { type RoundedBy, roundedBy, roundedPath } from '../values/corners.ts';
 import { type Shadow, shadowsIn } from '../values/shadows.ts';
 import type { PhysicalSides } from './painting.ts';
 import { type FillOptions, fillTags } from './svg-fills.ts';
-import { type Ids, tag } from './svg-tags.ts';
+import { type Ids, placed, tag } from './svg-tags.ts';
 
 /** A box with its edges on whole px, and what it looks like. */
 export interface BoxToPaint extends Rectangle {
@@ -54,7 +54,7 @@ function shape(
 ): string {
   if (box.width <= 0 || box.height <= 0) return '';
   return isSharp(radii)
-    ? tag('rect', { ...box, ...paint })
+    ? tag('rect', { ...placed(box), ...paint })
     : tag('path', { d: roundedPath(box, radii), ...paint });
 }
 

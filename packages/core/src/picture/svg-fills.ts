@@ -2,7 +2,7 @@
 import type { Rectangle } from '../layout/rectangle.ts';
 import { type FillLayer, fillLayers, type Gradient, type Place } from '../values/fills.ts';
 import { colourAt, type PlacedStop, placedStops } from './gradient-stops.ts';
-import { type Ids, tag } from './svg-tags.ts';
+import { type Ids, placed, tag } from './svg-tags.ts';
 
 export interface FillOptions {
   readonly ids: Ids;
@@ -141,8 +141,8 @@ function conic(gradient: Extract<Gradient, { form: 'conic' }>, box: Rectangle): 
     const colour = wedge === wedges ? '' : colourAt(stops, at);
     if (colour === held) continue;
     if (held) {
-      // A wedge reaches a little under the next one, so that nothing shines through between them.
-      const end = Math.min(1, wedge / wedges + (wedge === wedges ? 0 : 0.5 / wedges));
+      // A wedge reaches under the next ones, so that nothing shines through between them.
+      const end = Math.min(1, (wedge + 16) / wedges);
       const steps = Math.max(1, Math.ceil((end - begin) * 8));
       const rim = Array.from({ length: steps + 1 }, (_, step) =>
         point(begin + ((end - begin) * step) / steps),
@@ -184,21 +184,21 @@ function pictureFill(
       },
       image,
     );
-    return pattern + tag('rect', { ...box, fill: `url(#${id})` });
+    return pattern + tag('rect', { ...placed(box), fill: `url(#${id})` });
   }
   const preserveAspectRatio = `xMidYMid ${fit === 'cover' ? 'slice' : 'meet'}`;
-  return tag('image', { ...box, href, preserveAspectRatio });
+  return tag('image', { ...placed(box), href, preserveAspectRatio });
 }
 
 /** One layer of a fill in a box. @param box where gradients and pictures are placed by. @param room where it is painted. */
 function layerTag(layer: FillLayer, box: Rectangle, room: Rectangle, options: FillOptions): string {
-  if ('colour' in layer) return tag('rect', { ...room, fill: layer.colour });
+  if ('colour' in layer) return tag('rect', { ...placed(room), fill: layer.colour });
   if ('picture' in layer) return pictureFill(layer, box, options);
   const { gradient } = layer;
   if (gradient.form === 'conic') return conic(gradient, box);
   const id = options.ids.next('fill');
   const made = gradient.form === 'linear' ? linear(gradient, box, id) : radial(gradient, box, id);
-  return made + tag('rect', { ...room, fill: `url(#${id})` });
+  return made + tag('rect', { ...placed(room), fill: `url(#${id})` });
 }
 
 /** All layers of a fill, the lowest first. */

@@ -12,6 +12,7 @@ import type { Kind } from '../kinds/kind.ts';
 import { type AttributeContext, itemNames, readAttributeText } from '../meaning/property-text.ts';
 import { deepestNesting, mostControls } from '../meaning/validate.ts';
 import { itemAt } from '../sure.ts';
+import { withMarks, withoutMarks } from './part-names.ts';
 import { placeAt, type SourceProblem } from './problem.ts';
 
 /** Largest file, in bytes of UTF-8. */
@@ -84,7 +85,7 @@ class ScreenReader {
       if (new TextEncoder().encode(this.text).length > largestFile)
         this.stop(0, `The file is larger than ${largestFile / 1_000_000} MB.`);
       this.listen();
-      const plain = this.text.replace(/^\uFEFF/, '');
+      const plain = withMarks(this.text.replace(/^\uFEFF/, ''));
       this.parser.write(plain).close();
       if (!this.root && this.problems.length === 0) this.report(0, 'A <screen> is missing.');
     } catch (error) {
@@ -126,7 +127,7 @@ class ScreenReader {
     parser.on('cdata', words);
     parser.on('comment', (comment) => this.comments.push(comment));
     parser.on('opentagstart', (tag) => this.begin(tag.name));
-    parser.on('attribute', ({ name, value }) => this.attribute(name, value));
+    parser.on('attribute', ({ name, value }) => this.attribute(withoutMarks(name), value));
     parser.on('opentag', () => this.readTag());
     parser.on('closetag', () => this.end());
   }

@@ -6,6 +6,7 @@ import { type Band, inForce } from '../document/types.ts';
 import { type AttributeContext, readAttributeText } from '../meaning/property-text.ts';
 import { styleNameProblem, stylesOfKind } from '../meaning/style-values.ts';
 import { itemAt } from '../sure.ts';
+import { withMarks, withoutMarks } from './part-names.ts';
 import { longestLine, writtenAttribute } from './print.ts';
 import { placeAt, type SourceProblem } from './problem.ts';
 
@@ -51,12 +52,12 @@ class StyleReader {
     });
     parser.on('comment', (comment) => this.comments.push(comment));
     parser.on('opentagstart', ({ name }) => this.begin(name));
-    parser.on('attribute', ({ name, value }) => this.attribute(name, value));
+    parser.on('attribute', ({ name, value }) => this.attribute(withoutMarks(name), value));
     parser.on('opentag', () => this.finish());
     parser.on('closetag', () => {
       this.depth--;
     });
-    parser.write(this.text.replace(/^\uFEFF/, '')).close();
+    parser.write(withMarks(this.text.replace(/^\uFEFF/, ''))).close();
     if (this.comments.length > 0)
       this.report(this.text.length, 'A comment stands in front of the style that it is about.');
     return this.problems.length > 0

@@ -5,7 +5,15 @@ import type { PropertyType, Reading } from '../property-types/index.ts';
 import type { TokenTexts } from './token-text.ts';
 
 /** Tokens by name: what reading a text needs of them. */
-export type TokenNames = ReadonlyMap<string, { readonly type: TokenType; readonly texts: TokenTexts }>;
+export type TokenNames = ReadonlyMap<
+  string,
+  {
+    readonly type: TokenType;
+    readonly texts: TokenTexts;
+    /** What stands for it in a stylesheet. */
+    readonly reference?: string;
+  }
+>;
 
 /** A word that may be a token's name: no function, no part of a number, of a hexadecimal colour or of another word. */
 const wordPattern = /(?<![\w#.%-])[A-Za-z_][\w-]*(?:\.[\w-]+)*(?![\w(.%-])/g;
@@ -21,12 +29,17 @@ const isFixed = ({ words, keywords = [] }: PropertyType, word: string): boolean 
   words.includes(word) || keywords.includes(word);
 
 /** The text with values in place of the names of tokens that fit and are no colours. */
-export function withValues(type: PropertyType, text: string, tokens: TokenNames): string {
+export function withValues(
+  type: PropertyType,
+  text: string,
+  tokens: TokenNames,
+  as: 'value' | 'reference' = 'value',
+): string {
   if (!type.takes || !/[A-Za-z_]/.test(text)) return text;
   return text.replaceAll(wordPattern, (word) => {
     const token = isFixed(type, word) ? undefined : tokens.get(word);
     return token && token.type !== 'color' && type.takes?.includes(token.type)
-      ? (token.texts[''] ?? word)
+      ? ((as === 'reference' ? token.reference : undefined) ?? token.texts[''] ?? word)
       : word;
   });
 }
@@ -71,7 +84,11 @@ export function readWithTokens<T>(
     const message = nameProblem(type, strange, tokens);
     if (message) return { ok: false, message };
   }
-  return made === text ? reading : { ...reading, text: text.trim().replaceAll(/\s+/g, ' ') };
+  if (made === text) return reading;
+  const referring = withValues(type, text, tokens, 'reference');
+  // Values that are texts may say of which token they are.
+  const value = typeof reading.value === 'string' && referring !== made ? (referring as T) : reading.value;
+  return { ok: true, value, text: text.trim().replaceAll(/\s+/g, ' ') };
 }
 
 /** Whether a text may be a value once it is known what its tokens are. */

@@ -13,6 +13,8 @@ export interface ResolvedToken {
   readonly type: TokenType;
   /** By the properties that it sets; under the empty name where it is one value. */
   readonly texts: TokenTexts;
+  /** What stands for it in a stylesheet; absent: its value. */
+  readonly reference?: string;
   /** The value is nothing but an alias: the name of the token that it stands for. */
   readonly alias?: string;
 }

@@ -92,13 +92,21 @@ function pointOf(words: readonly string[]): readonly [Place, Place] | undefined 
   return x && y ? [x, y] : undefined;
 }
 
+/** Words in front of the stops: none of them is a colour's name. */
+const headWords = new Set(['from', 'to', 'at', 'in', 'circle', 'ellipse']);
+
 function stopOf(text: string, isConic: boolean): Stop | undefined {
   const words = wordsIn(text);
   const isPlace = (word: string) => (isConic ? conicPlace(word) : placeOf(word)) !== undefined;
   const places = words.filter(isPlace).map((word) => (isConic ? conicPlace(word)! : placeOf(word)!));
   const colours = words.filter((word) => !isPlace(word));
   const [colour] = colours;
-  if (colours.length > 1 || places.length > 2 || (colour !== undefined && !colourPattern.test(colour)))
+  if (
+    colours.length > 1 ||
+    headWords.has(colour ?? '') ||
+    places.length > 2 ||
+    (colour !== undefined && !colourPattern.test(colour))
+  )
     return undefined;
   return colour === undefined && places.length !== 1 ? undefined : { colour, places };
 }

@@ -16,7 +16,7 @@ const keywords = new Set(
 const piece = /[a-z-]+\(|#[\da-f]+|[+-]?(?:\d+\.?\d*|\.\d+)(?:%|[a-z]+)?|[A-Za-z_][\w.-]*|\S/gi;
 
 /** Functions that write a colour: what is in them stays as it is. */
-const colourFunctions = /^(?:rgba?|hsla?|hwb|lab|lch|oklab|oklch|color)\($/;
+const colourFunctions = /^(?:rgba?|hsla?|hwb|lab|lch|oklab|oklch|color|var)\($/;
 
 /** The custom property of a picture of the project. */
 export const pictureName = (file: string): string => `--picture-${customName(file)}`;
@@ -79,7 +79,8 @@ export function layersIn(text: string): string[] {
   return layers.map((layer) => layer.trim());
 }
 
-const isPicture = (layer: string): boolean => /^(?:picture\(|[a-z-]*gradient\()/.test(layer);
+/** Whether a layer is a picture of CSS; a custom property in a fill is one of a gradient. */
+const isPicture = (layer: string): boolean => /^(?:picture\(|var\(|[a-z-]*gradient\()/.test(layer);
 
 /** The first colour of a fill: itself where it is one. */
 export const firstColour = (text: string): string =>

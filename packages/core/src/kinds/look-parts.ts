@@ -1,0 +1,40 @@
+/**
+ * Parts of a kind that have a look of their own: `part(thumb).background`. The kind says which boxes and which elements they are.
+ */
+import type { LookPart, Property } from './kind.ts';
+import {
+  background,
+  borderColour,
+  colour,
+  corner,
+  opacity,
+  rotate,
+  scale,
+  shadow,
+  shift,
+} from './properties.ts';
+
+const looks: readonly Property[] = [
+  background,
+  corner,
+  borderColour,
+  shadow,
+  opacity,
+  colour,
+  rotate,
+  scale,
+  shift,
+];
+
+/** What stands in front of the properties of a part. */
+export const partPrefix = (part: string): string => `part(${part}).`;
+
+/** The properties of parts: each has nothing by itself, since the kind says what a part looks like. */
+export const partLooks = (parts: readonly LookPart[]): readonly Property[] =>
+  parts.flatMap(({ name, label }) =>
+    looks.map(({ default: _, ...property }) => ({
+      ...property,
+      name: `${partPrefix(name)}${property.name}`,
+      label: `${label}: ${property.label.toLowerCase()}`,
+    })),
+  );
