@@ -19,6 +19,7 @@ import { loadShaper } from '@hovrin/files';
 import { BadInput, readInput } from './bad-input.ts';
 import { readOptions } from './options.ts';
 import { readWidth } from './sweep-command.ts';
+import { readMode } from './view-options.ts';
 
 /** @returns 1 where there are errors or warnings, 0 where there is at most advice. */
 export async function checkCommand(words: readonly string[], print: (text: string) => void): Promise<number> {
@@ -28,6 +29,7 @@ export async function checkCommand(words: readonly string[], print: (text: strin
     rtl: { type: 'boolean' },
     json: { type: 'boolean' },
     handlers: { type: 'string' },
+    mode: { type: 'string' },
   });
   if (positionals.length === 0) throw new BadInput('A file or folder is needed: `hovrin check FILE|FOLDER`');
   const from = readWidth(values.from ?? String(usualCheck.from), '--from');
@@ -54,6 +56,7 @@ export async function checkCommand(words: readonly string[], print: (text: strin
         from,
         to,
         rightToLeft: values.rtl ?? false,
+        mode: readMode(values.mode),
       });
       const names = effectiveNames(screen);
       const nameOf = (id: string | undefined) => (id === undefined ? undefined : names.get(id));

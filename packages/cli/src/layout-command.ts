@@ -3,7 +3,7 @@ import { namedBoxes, type Project, ScreenView } from '@hovrin/core';
 import { loadShaper } from '@hovrin/files';
 import { BadInput, readInput } from './bad-input.ts';
 import { readOptions, readSize } from './options.ts';
-import { inLocale, readViewOptions, viewOptions } from './view-options.ts';
+import { inLocale, readStates, readViewOptions, viewOptions } from './view-options.ts';
 
 /** With one file and one size prints the boxes; with several of either, one line of JSON for each. */
 export async function layoutCommand(
@@ -33,6 +33,7 @@ export async function layoutCommand(
       width: size.width,
       height: size.height,
       ...how,
+      ...readStates(project, values.state),
     });
     const boxes = namedBoxes(screen, layout);
     print(

@@ -13,15 +13,17 @@ import { whyCommand } from './why-command.ts';
 const help = `hovrin: lays out screens and writes them as pages
 
   hovrin layout FILE [FILE …] --size WIDTHxHEIGHT [--size …] [--text-scale N] [--rtl] [--locale L]
+                [--mode light|dark|contrast] [--state [CONTROL:]STATE …]
       prints the boxes of all controls as JSON
-  hovrin why FILE --size WIDTHxHEIGHT --control NAME [--axis width|height|x|y] [--json] [--text-scale N] [--rtl]
+  hovrin why FILE --size WIDTHxHEIGHT --control NAME [--axis width|height|x|y] [--json] [--text-scale N] [--rtl] [--mode M] [--state …]
       says why a control has its size and place, and what would change it
-  hovrin sweep FILE [--from 280] [--to 1920] [--height 800] [--control NAME] [--json] [--text-scale N] [--rtl]
+  hovrin sweep FILE [--from 280] [--to 1920] [--height 800] [--control NAME] [--json] [--text-scale N] [--rtl] [--mode M]
       prints the layout for every width, as stretches in which it changes evenly, and what happens between them
-  hovrin check FILE|FOLDER [--from 280] [--to 1920] [--json] [--rtl] [--handlers FILE]
+  hovrin check FILE|FOLDER [--from 280] [--to 1920] [--json] [--rtl] [--mode M] [--handlers FILE]
       tells what is wrong at any width, upright and across, with plain and doubled text, and which handlers the
       application's own code lacks (FILE, or handlers.js in FOLDER); exit code 1 where something is
   hovrin picture FILE|FOLDER --size WIDTHxHEIGHT [--screen NAME] [--whole] [--out FILE.svg|FILE.png] [--ratio N] [--text-scale N] [--rtl]
+                 [--mode light|dark|contrast] [--state [CONTROL:]STATE …]
       writes a screen as an SVG file that carries its fonts and pictures, or as a PNG file of N px for each px
   hovrin export html FILE|FOLDER --out DIR [--rtl]
       writes index.html and what it needs

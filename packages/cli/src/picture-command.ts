@@ -1,11 +1,11 @@
 /** `hovrin picture`: a screen at a size as an SVG file that needs nothing else, or as a PNG file. */
 import { readdir, readFile, writeFile } from 'node:fs/promises';
 import { extname, join } from 'node:path';
-import { carriedFonts, entryOf, fontFilesOf, itemAt, pictureOf, ScreenView } from '@hovrin/core';
+import { carriedFonts, entryOf, fontFilesOf, itemAt, pictureOf, picturesIn, ScreenView } from '@hovrin/core';
 import { fontFolder, loadFontManifest, loadShaper } from '@hovrin/files';
 import { BadInput, readInput } from './bad-input.ts';
 import { readOptions, readSize } from './options.ts';
-import { inLocale, readViewOptions, viewOptions } from './view-options.ts';
+import { inLocale, readStates, readViewOptions, viewOptions } from './view-options.ts';
 
 const mediaTypes: Readonly<Record<string, string>> = {
   '.svg': 'image/svg+xml',
@@ -48,22 +48,25 @@ export async function pictureCommand(
         : `There is no screen \`${values.screen}\`.`,
     );
   const [shaper, manifest] = await Promise.all([loadShaper(), loadFontManifest()]);
-  const layout = new ScreenView(shaper).layOut(project, screen, view);
+  const layout = new ScreenView(shaper).layOut(project, screen, {
+    ...view,
+    ...readStates(project, values.state),
+  });
   const files = fontFilesOf(manifest, layout);
   const fonts = new Map<string, string>();
   for (const { file } of files)
     fonts.set(file, (await readFile(join(fontFolder, `${file}.woff2`))).toString('base64'));
   const pictures = new Map<string, string>();
-  for (const { look } of layout.boxes) {
-    if (look.picture === undefined || pictures.has(look.picture)) continue;
-    const bytes = await readFile(join(assetFolder, look.picture)).catch(() => undefined);
-    const type = mediaTypes[extname(look.picture).toLowerCase()];
-    if (bytes && type) pictures.set(look.picture, `data:${type};base64,${bytes.toString('base64')}`);
+  for (const name of picturesIn(layout)) {
+    const bytes = await readFile(join(assetFolder, name)).catch(() => undefined);
+    const type = mediaTypes[extname(name).toLowerCase()];
+    if (bytes && type) pictures.set(name, `data:${type};base64,${bytes.toString('base64')}`);
   }
   const svg = pictureOf(layout, {
     ...(values.whole ? {} : { height: size.height }),
     rightToLeft: view.rightToLeft ?? false,
     pictureAddress: (name) => pictures.get(name),
+    pictureSize: (name) => project.assets.find((asset) => asset.name === name),
     fontRules: carriedFonts(files, (file) => entryOf(fonts, file)),
   });
   if (values.out === undefined) print(svg);

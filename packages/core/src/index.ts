@@ -8,6 +8,7 @@ export { defaultText, propertiesOf } from './cascade/cascade.ts';
 export { arrangementsOf, plainArrangement } from './cascade/plain-values.ts';
 export { themeOf } from './cascade/project-theme.ts';
 export { repetitionOf } from './cascade/repetition.ts';
+export type { HeldStates } from './cascade/states-now.ts';
 export { Values } from './cascade/values.ts';
 export { checkNamed, checks } from './checks/catalogue/index.ts';
 export { changesOf, everywhere, withoutChange } from './checks/changes.ts';
@@ -84,6 +85,7 @@ export {
   tableProblems,
 } from './document/table.ts';
 export { csvOf, readTableFile } from './document/table-file.ts';
+export { type Mode, modes } from './document/token.ts';
 export {
   contains,
   locate,
@@ -207,6 +209,7 @@ export {
   type PaintedWords,
   type PhysicalSides,
   physicalSides,
+  picturesIn,
   shapesOf,
   wordsOf,
 } from './picture/painting.ts';

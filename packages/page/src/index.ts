@@ -39,11 +39,19 @@ let started: Page | undefined;
 
 /** Starts the page. Called once, when the document is there. */
 export function start(program: Program): void {
+  showMode(new URLSearchParams(location.search).get('mode'));
   // The first screen shares one budget of work: it opens in time, and expressions beyond the budget are left out.
   sharingBudget(() => {
     started = new Page(program);
     started.open();
   });
+}
+
+/** The address may ask for a mode of the page, whatever the device is set to. */
+function showMode(mode: string | null): void {
+  const { dataset } = document.documentElement;
+  if (mode === 'contrast') dataset.contrast = 'more';
+  else if (mode) dataset.mode = mode;
 }
 
 /** What a page is to the application's own code; its types are in the `hovrin.d.ts` that is handed over with it. */

@@ -13,7 +13,7 @@ function meet(conditions: TrialConditions): void {
   root.dataset.follows = conditions.follows ? 'follows' : 'leads';
   root.style.fontSize = textScale === 1 ? '' : `${textScale * 100}%`;
   root.dir = rightToLeft ? 'rtl' : 'ltr';
-  root.style.colorScheme = dark ? 'dark' : 'light';
+  root.dataset.mode = dark ? 'dark' : 'light';
   root.toggleAttribute('data-hinged', hinge !== undefined);
   if (moreContrast) root.dataset.contrast = 'more';
   else delete root.dataset.contrast;

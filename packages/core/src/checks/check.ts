@@ -3,6 +3,7 @@
  * sweep gives stretches on which all moves linearly; what is wrong on them follows from their two ends.
  */
 
+import type { Mode } from '../document/token.ts';
 import { walk } from '../document/tree.ts';
 import type { Control, Project } from '../document/types.ts';
 import { halfOpen } from '../layout/folded-screen.ts';
@@ -30,6 +31,7 @@ export interface CheckOptions {
   readonly to: number;
   readonly textScales?: readonly number[];
   readonly rightToLeft?: boolean;
+  readonly mode?: Mode | undefined;
 }
 
 export const usualCheck: CheckOptions = { from: 280, to: 1920, textScales: [1, 2] };
@@ -107,7 +109,7 @@ function* gather(
   boxes: ViewBoxes,
   project: Project,
   screen: Control,
-  { from, to, textScales = [1, 2], rightToLeft = false }: CheckOptions,
+  { from, to, textScales = [1, 2], rightToLeft = false, mode }: CheckOptions,
   // Of a trial only what is inside of boxes is worth keeping.
   remembered = new Remembered(rememberedWith(boxes).seen),
 ): Generator<CheckStep, Map<string, Gathered>, void> {
@@ -120,14 +122,14 @@ function* gather(
       const least = orientation === 'portrait' ? from : Math.max(from, acrossHeight + 1 / 64);
       const most = orientation === 'portrait' ? Math.min(to, uprightHeight) : to;
       if (least > most) continue;
-      const sweep = { from: least, to: most, height, textScale, rightToLeft };
+      const sweep = { from: least, to: most, height, textScale, rightToLeft, mode };
       for (const stretch of sweepLayouts(boxes, project, screen, sweep)) {
         const { from: start, to: end } = stretch;
         // Stretches end where bands begin, and with them where fingers are no longer counted on.
         const looking = { touch: end < touch, controls, rightToLeft };
         const where = { from: start, to: end, textScale, orientation };
         const take = (each: Measure) => takenOf(each, where);
-        const conditions = `${textScale} ${orientation} ${looking.touch}`;
+        const conditions = `${textScale} ${orientation} ${looking.touch} ${mode ?? 'light'}`;
         for (const each of measure(stretch, looking, take, remembered.seen, conditions)) add(taken, each);
         yield 'stretch';
       }

@@ -6,6 +6,7 @@ import type { Shape } from '../icons/icon-set.ts';
 import type { Gauge, Look } from '../kinds/kind.ts';
 import type { Rectangle } from '../layout/rectangle.ts';
 import type { ScreenBox } from '../layout/screen-layout.ts';
+import { fillLayers } from '../values/fills.ts';
 import { writtenWords } from './written-words.ts';
 
 /** A shape painted in a box. Places are in CSS px from the box's left and top edge, its border included. */
@@ -50,6 +51,21 @@ export type PaintedWords =
       /** How far below the box's top the baseline is; absent in the middle. */
       readonly baseline: number | undefined;
     };
+
+/** The pictures of the project that a layout shows, each once: in controls and in fills. */
+export const picturesIn = ({
+  boxes,
+}: {
+  readonly boxes: readonly { readonly look: Look }[];
+}): ReadonlySet<string> =>
+  new Set(
+    boxes.flatMap(({ look }) => [
+      ...(look.picture === undefined ? [] : [look.picture]),
+      ...(look.fill ? (fillLayers(look.fill) ?? []) : []).flatMap((layer) =>
+        'picture' in layer ? layer.picture : [],
+      ),
+    ]),
+  );
 
 /** Widths on the four sides that a screen has, CSS px. */
 export interface PhysicalSides {

@@ -11,6 +11,7 @@
 
 import { prefixesInForce } from '../cascade/cascade.ts';
 import { themeOf } from '../cascade/project-theme.ts';
+import type { Mode } from '../document/token.ts';
 import type { Control, Project } from '../document/types.ts';
 import {
   allDifferences,
@@ -39,6 +40,7 @@ export interface SweepOptions {
   readonly height: number;
   readonly textScale?: number;
   readonly rightToLeft?: boolean;
+  readonly mode?: Mode | undefined;
 }
 
 /** A stretch, and the change at its beginning; none at the first. */
@@ -98,8 +100,8 @@ function* ranges(
   screen: Control,
   options: SweepOptions,
 ): Generator<Found, void, void> {
-  const { height, textScale = 1, rightToLeft = false } = options;
-  const viewAt = (width: number): View => ({ width, height, textScale, rightToLeft });
+  const { height, textScale = 1, rightToLeft = false, mode } = options;
+  const viewAt = (width: number): View => ({ width, height, textScale, rightToLeft, mode });
   let lastPrefixes: string[] | undefined;
   for (const [from, to] of segments(project, screen, options)) {
     const root = boxes.of(project, screen, viewAt(from));
