@@ -6,7 +6,19 @@ import { readFile } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 
 /** What a page does not ask of a property type: what it says of itself. */
-const ofTypes = new Set(['expects', 'words', 'field', 'steps', 'beginnings', 'blank', 'refers', 'ranged']);
+const ofTypes = new Set([
+  'expects',
+  'words',
+  'field',
+  'steps',
+  'beginnings',
+  'blank',
+  'refers',
+  'ranged',
+  'keywords',
+  'takes',
+  'colours',
+]);
 
 const nameOf = ({ key }) => key?.name ?? key?.value;
 /** A file's code with some stretches replaced, `[start, end, text]` each; none lies in another. */
@@ -81,11 +93,18 @@ function slimReading(code, Parser) {
       visit(first);
       return;
     }
+    // What a look's text is held against stays behind: it was held against it before.
+    if (called === 'textual') {
+      const [name, about] = node.arguments;
+      cuts.push([about.start, node.arguments.at(-1).end, '{}, () => true']);
+      visit(name);
+      return;
+    }
     if (makers.has(called) && node.arguments[1]?.type === 'Literal') {
       cuts.push([node.arguments[1].start, node.arguments[1].end, "''"]);
       // Behind what is allowed stands how the interface steps through it.
-      const [, , allows, steps] = node.arguments;
-      if (steps?.type === 'Literal') cuts.push([allows.end, steps.end, '']);
+      const [, , allows, ...rest] = node.arguments;
+      if (rest.length > 0) cuts.push([allows.end, rest.at(-1).end, '']);
     }
     // Nothing on a page is called by a word of JavaScript: what names it says was checked before.
     if (node.type === 'VariableDeclarator' && node.id.name === 'reserved') {
@@ -228,6 +247,12 @@ export const slimPage = {
     }));
     onLoad(/core\/src\/(?:values\/track-list|document\/names|property-types\/[^/]+)\.ts$/, (code) =>
       slimReading(code, Parser),
+    );
+    // A page knows tokens as custom properties; of others it has what they come to in its program.
+    onLoad(
+      /core\/src\/tokens\/reading\.ts$/,
+      () =>
+        'export const readWithTokens = (type, text) => type.read(text); export const withValues = (type, text) => text;',
     );
     onLoad(/core\/src\/expression\/actions\/.+\.ts$/, (code) => slimActions(code, Parser));
     onLoad(/core\/src\/kinds\/.+\.ts$/, (code) => slimProperties(code, Parser));

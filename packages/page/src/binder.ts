@@ -40,9 +40,15 @@ import { Repeat } from './repeats.ts';
 import { focusedIn, markSort, mendTable, type TableElement } from './tables.ts';
 import { tellProblem } from './trial.ts';
 
+/** What tokens come to that expressions name. */
+let tokens: NonNullable<Program['tokens']> = {};
+
 /** What an expression gave, as a property of a type takes it; undefined, and told, where it does not. */
 function taken(control: string, property: string, type: string, result: unknown): unknown {
-  const { value, message } = convert(propertyTypes.get(type)!, result);
+  const { value, message } = convert(
+    propertyTypes.get(type)!,
+    (typeof result === 'string' && tokens[result]) || result,
+  );
   if (message) tellProblem(`${control}, ${property}: ${asText(result)} is no ${type}.`);
   return value;
 }
@@ -73,7 +79,9 @@ export class Binder {
   constructor(
     private readonly runtime: Runtime,
     private readonly program: Program,
-  ) {}
+  ) {
+    tokens = program.tokens ?? {};
+  }
 
   /**
    * Binds what is inside an element.

@@ -18,38 +18,25 @@ import {
   shift,
   strike,
   textShadow,
-  transition,
   underline,
   uppercase,
   z,
 } from '../kinds/properties.ts';
-import { backgroundCss, isPainted, lookCss, transitionCss } from '../values/look-css.ts';
+import { backgroundCss, isPainted, lookCss } from '../values/look-css.ts';
 import { colourCss } from '../values/theme.ts';
-import { lengthCss, px, sides } from './lengths.ts';
+import { lengthCss, px, sides, sideWords } from './lengths.ts';
 
 type Css = Map<string, string>;
-
-/** Words for four sides: where start and end differ, flow-relative properties let them swap in right-to-left. */
-function sideWords(css: Css, name: string, words: readonly string[]): void {
-  const [top = '', end = top, bottom = top, start = end] = words;
-  if (start === end) {
-    const list = top === bottom ? (top === end ? [top] : [top, end]) : [top, end, bottom];
-    css.set(`border-${name}`, list.join(' '));
-    return;
-  }
-  css.set(`border-block-${name}`, `${top} ${bottom}`);
-  css.set(`border-inline-${name}`, `${start} ${end}`);
-}
 
 /** The sides of a border; the lines are solid, and in the colour of lines, where nothing else is said. */
 function border(css: Css, values: Values): void {
   const widths = values.own(borderWidth);
   const lines = values.own(borderStyle);
   const colours = values.own(borderColour);
-  if (widths || lines !== undefined) sideWords(css, 'style', (lines ?? 'solid').split(' '));
+  if (widths || lines !== undefined) sideWords(css, 'border', '-style', (lines ?? 'solid').split(' '));
   if (widths) sides(css, 'border', '-width', widths);
   if (widths || colours !== undefined)
-    sideWords(css, 'color', (colours ?? 'line').split(/\s+(?![^(]*\))/).map(colourCss));
+    sideWords(css, 'border', '-color', (colours ?? 'line').split(/\s+(?![^(]*\))/).map(colourCss));
 }
 
 /** What a box looks like. */
@@ -81,7 +68,6 @@ export function lookDeclarations(css: Css, values: Values): void {
   const lines = [values.own(underline) && 'underline', values.own(strike) && 'line-through'].filter(Boolean);
   if (values.own(underline) !== undefined || values.own(strike) !== undefined)
     css.set('text-decoration', lines.length > 0 ? lines.join(' ') : 'none');
-  say(transition, 'transition', transitionCss);
 }
 
 /** What the colour of words says: a gradient is a ground that is cut out by the words (CSS Backgrounds 4 §2.5). */

@@ -12,11 +12,12 @@ import {
   withoutParts,
 } from '../css/declarations.ts';
 import { inkDeclarations, lookDeclarations } from '../css/look.ts';
+import { transitionCss } from '../css/transition.ts';
 import type { Control } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import { partPrefix } from '../kinds/look-parts.ts';
 import { arrangementOf, mannerOf } from '../kinds/manner.ts';
-import { background, colour, z } from '../kinds/properties.ts';
+import { background, colour, transition, z } from '../kinds/properties.ts';
 import { pictureSizes } from './picture-sizes.ts';
 import { type CssThemes, withVariables } from './theme-variables.ts';
 
@@ -51,6 +52,8 @@ function declared(
   }
   if (isWhole && parent) pictureSizes(css, { control, parent, values: said, conditions, around });
   for (const each of colourDeclarations(manner, said)) css.set(...each);
+  const over = said.own(transition);
+  if (over !== undefined) css.set('transition', transitionCss(over));
   // What lies above or below its siblings does so among them alone.
   if (isWhole && control.children.some((child) => plainValues(child, conditions).get(z) !== undefined))
     css.set('isolation', 'isolate');

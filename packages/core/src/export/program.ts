@@ -47,6 +47,7 @@ import type {
   ScreenProgram,
 } from '../runtime/program.ts';
 import { entryOf } from '../sure.ts';
+import type { Theme } from '../values/theme.ts';
 import { hoisted } from './hoisting.ts';
 import { pictureAddress } from './picture-address.ts';
 
@@ -81,8 +82,18 @@ export function programOf(project: Project): Program {
       ]),
     ),
     screens: project.screens.map((screen) => screenProgram(screen, around)),
+    ...tokensNamed(project, around.conditions.theme),
     ...(readsView(project) ? { bands: project.bands.map(({ name, from }) => ({ name, from })) } : {}),
   };
+}
+
+/** The tokens that stand as words in expressions, but for colours. */
+function tokensNamed(project: Project, theme: Theme): Pick<Program, 'tokens'> {
+  const words = wordsInExpressions(project);
+  const found = [...theme.tokens.values()].flatMap(({ name, type, texts }) =>
+    type !== 'color' && words.has(name) && texts[''] !== undefined ? [[name, texts['']] as const] : [],
+  );
+  return found.length > 0 ? { tokens: Object.fromEntries(found) } : {};
 }
 
 /** Whether something in a project may read where it is shown. */
@@ -276,10 +287,14 @@ const typesOf = (kind: Kind, templates: Readonly<Record<string, Template>>): Rec
   );
 
 /** Names of the icons that may be asked for while the page runs: all that stand in expressions, or in initial values. */
-export function iconsAskedFor(project: Project): string[] {
+export const iconsAskedFor = (project: Project): string[] =>
+  [...wordsInExpressions(project)].filter((word) => iconSet().has(word));
+
+/** Texts of one word in expressions, or in initial values: what an expression may give. */
+function wordsInExpressions(project: Project): ReadonlySet<string> {
   const words = new Set(
     project.state.flatMap(({ initial, computed = '' }) =>
-      [...`${JSON.stringify(initial)} ${computed}`.matchAll(/["'`]([a-z\d-]+)["'`]/g)].map(
+      [...`${JSON.stringify(initial)} ${computed}`.matchAll(/["'`]([\w.-]+)["'`]/g)].map(
         ([, word = '']) => word,
       ),
     ),
@@ -289,9 +304,9 @@ export function iconsAskedFor(project: Project): string[] {
       for (const value of Object.values(control.props)) {
         const text = inForce(value) ?? '';
         if (hasExpression(text) || text.includes('='))
-          for (const [, word = ''] of text.matchAll(/["'`]([a-z\d-]+)["'`]/g)) words.add(word);
+          for (const [, word = ''] of text.matchAll(/["'`]([\w.-]+)["'`]/g)) words.add(word);
       }
-  return [...words].filter((word) => iconSet().has(word));
+  return words;
 }
 
 /** The styles that follow an expression, and the states that a control declares. */

@@ -23,7 +23,7 @@ export function stopsOf(given: readonly unknown[]): {
 
 /** Red, green and blue of a colour, from 0 to 255; undefined where it is none. */
 function channels(value: unknown): readonly number[] | undefined {
-  const text = typeof value === 'string' ? (shippedColours.get(value) ?? value) : '';
+  const text = typeof value === 'string' ? (shippedColours[value] ?? value) : '';
   const long = /^#[\da-f]{3}$/i.test(text) ? text.replaceAll(/[\da-f]/gi, '$&$&') : text;
   return /^#[\da-f]{6}$/i.test(long)
     ? [1, 3, 5].map((at) => Number.parseInt(long.slice(at, at + 2), 16))

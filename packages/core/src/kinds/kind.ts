@@ -70,6 +70,8 @@ export interface Property<T = unknown> {
   readonly perBand: boolean;
   /** False: a style cannot say it, though its group may. */
   readonly styled?: false;
+  /** It follows no expression. */
+  readonly plain?: true;
   /** False: it cannot differ from state to state, though it may from band to band. */
   readonly inStates?: false;
   /** What it changes to from a band follows no expression: a stylesheet alone decides between bands. */

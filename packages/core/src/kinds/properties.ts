@@ -148,6 +148,7 @@ export const transition = property({
   label: 'Transition',
   group: 'look',
   type: transitionType,
+  plain: true,
   ...look,
 });
 
@@ -296,6 +297,7 @@ export const colour = property({
 
 /** A token that says how words are set; each part of it can be said beside it. */
 export const typography = laidOut('look', 'typography', 'Typography', typographyType, {
+  plain: true,
   sets: (text, { tokens }) => {
     const token = tokens.get(text);
     return token?.type === 'typography' ? token.texts : {};

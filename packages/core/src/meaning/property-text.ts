@@ -1,6 +1,6 @@
 /** Reading what is typed or written for an attribute: the one place that decides whether it is valid. */
 
-import { readAttribute } from '../cascade/attributes.ts';
+import { conditionsOf, orientations, readAttribute } from '../cascade/attributes.ts';
 import { declaredStates } from '../cascade/own-states.ts';
 import { themeOf } from '../cascade/project-theme.ts';
 import { repetitionAround } from '../cascade/repetition.ts';
@@ -115,6 +115,14 @@ export function readAttributeText(
   if (attribute.property.name === ownStates.name) return readStates(text, context, around);
   if (attribute.property.name === 'pattern') text = withCounts(text);
   if (hasExpression(text)) {
+    if (attribute.property.plain)
+      return { ok: false, message: `\`${attribute.property.name}\` follows no expression.`, at: 0 };
+    if (conditionsOf(attribute.prefix).some((word) => !isOfWidth(word, context)))
+      return {
+        ok: false,
+        message: 'In a state this follows no expression; a state of its own may, in `states`.',
+        at: 0,
+      };
     if (attribute.property.plainChanges && name !== attribute.property.name)
       return {
         ok: false,
@@ -139,6 +147,10 @@ export function readAttributeText(
   if (!reading.ok || unknown) return { ok: false, message: unknown!, at: 0 };
   return { ok: true, text: type.field === 'words' ? escapeBraces(reading.text) : reading.text };
 }
+
+/** Whether a condition is a band or an orientation. */
+const isOfWidth = (word: string, { bands }: AttributeContext): boolean =>
+  bands.some(({ name }) => name === word) || orientations.some((each) => each === word);
 
 /** The states that a control declares: each name is free, and each expression can be read there. */
 function readStates(text: string, context: AttributeContext, around: Surroundings): AttributeReading {

@@ -3,26 +3,7 @@
 import type { Corners } from '../values/corners.ts';
 import { backgroundProblem, colourNames, shadowProblem } from '../values/look-texts.ts';
 import { bad, good, type PropertyType, printNumber, readFraction, readNumber } from './property-type.ts';
-
-const collapsed = (text: string): string =>
-  text
-    .trim()
-    .replaceAll(/\s+/g, ' ')
-    .replaceAll(/\s*,\s*/g, ', ');
-
-/** A type whose value is its text. */
-const textual = (
-  name: string,
-  rest: Pick<PropertyType<string>, 'expects' | 'words'> & Partial<PropertyType<string>>,
-  isGood: (text: string) => boolean,
-): PropertyType<string> => ({
-  name,
-  ...rest,
-  read(text) {
-    const plain = collapsed(text);
-    return isGood(plain) ? good(plain, plain) : bad(text, rest.expects, rest.words);
-  },
-});
+import { textual } from './textual.ts';
 
 const gradientBeginnings = [
   'linear-gradient(',

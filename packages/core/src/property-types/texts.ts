@@ -3,7 +3,8 @@
 import { asText } from '../expression/evaluate.ts';
 import { hexPattern } from '../tokens/colour.ts';
 import { colourRoles } from '../tokens/shipped.ts';
-import { bad, good, type PropertyType } from './property-type.ts';
+import { good, type PropertyType } from './property-type.ts';
+import { textual } from './textual.ts';
 
 /** Any words. */
 export const textType: PropertyType<string> = {
@@ -28,21 +29,19 @@ const colourFunction =
 const colourName = /^[a-z_][\w-]*(?:\.[\w-]+)*$/i;
 
 /** A colour of the theme by its name, or one as CSS writes it (CSS Color 4 §4, §5.2). */
-export const colourType: PropertyType<string> = {
-  name: 'colour',
-  field: 'colour',
-  ranged: ['accent', 'warm', 'alert'],
-  expects: colourExpects,
-  words: colourWords,
-  read(text) {
-    const plain = text.trim().toLowerCase();
-    if (colourWords.includes(plain) || hexPattern.test(plain) || colourFunction.test(plain))
-      return good(plain, plain);
-    const name = text.trim();
-    return colourName.test(name) ? good(name, name) : bad(text, colourExpects, colourWords);
+export const colourType = textual(
+  'colour',
+  {
+    field: 'colour',
+    ranged: ['accent', 'warm', 'alert'],
+    expects: colourExpects,
+    words: colourWords,
+    takes: ['color'],
+    colours: (value) => (colourName.test(value) && value !== 'none' ? [value] : []),
   },
-  takes: ['color'],
-  colours: (value) => (colourName.test(value) && value !== 'none' ? [value] : []),
-};
+  (text) => hexPattern.test(text) || colourFunction.test(text) || colourName.test(text),
+  // The names of tokens differ by capitals, colours do not.
+  (text) => (/^\s*(?:#|[a-z]+\()/i.test(text) ? text.trim().toLowerCase() : text.trim()),
+);
 
 export const texts = [colourType, textType];

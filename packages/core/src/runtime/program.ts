@@ -139,6 +139,8 @@ export interface Program {
   readonly state: readonly ProgramVariable[];
   /** Addresses of the project's pictures by name. */
   readonly pictures: Readonly<Record<string, string>>;
+  /** What tokens come to that expressions name, but for colours: these the page has as custom properties. */
+  readonly tokens?: Readonly<Record<string, string>>;
   readonly screens: readonly ScreenProgram[];
   /** Widths from which bands hold, where expressions may ask for the band. */
   readonly bands?: readonly { readonly name: string; readonly from: number }[];

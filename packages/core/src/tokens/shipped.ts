@@ -2,28 +2,40 @@
 import type { Json, Token, TokenType } from '../document/token.ts';
 import { keysOf } from '../sure.ts';
 
-/** Colours of roles: in light surroundings, and where dark colours are asked for (CSS Color Adjustment 1 §2). */
-const colourPairs = {
-  page: ['#f6f3ec', '#1a201d'],
-  sheet: ['#fffdf8', '#232b27'],
-  tint: ['#e4ece6', '#2b3a34'],
-  line: ['#d8d2c4', '#414c46'],
-  ink: ['#1f2a24', '#eef0ea'],
-  quiet: ['#5b655f', '#a9b3ac'],
-  accent: ['#2f5d50', '#8cc4b2'],
-  'on-accent': ['#fffdf8', '#14201b'],
-  warm: ['#b86b35', '#dd9a66'],
-  alert: ['#b23a2e', '#f0897e'],
+/** Colours of roles. */
+const lightColours = {
+  page: '#f6f3ec',
+  sheet: '#fffdf8',
+  tint: '#e4ece6',
+  line: '#d8d2c4',
+  ink: '#1f2a24',
+  quiet: '#5b655f',
+  accent: '#2f5d50',
+  'on-accent': '#fffdf8',
+  warm: '#b86b35',
+  alert: '#b23a2e',
 } as const;
 
 /** What a colour of the theme is for. */
-export type ColourRole = keyof typeof colourPairs;
-export const colourRoles = keysOf(colourPairs);
+export type ColourRole = keyof typeof lightColours;
+export const colourRoles = keysOf(lightColours);
+
+/** The same where dark colours are asked for (CSS Color Adjustment 1 §2). */
+const darkColours: Readonly<Record<ColourRole, string>> = {
+  page: '#1a201d',
+  sheet: '#232b27',
+  tint: '#2b3a34',
+  line: '#414c46',
+  ink: '#eef0ea',
+  quiet: '#a9b3ac',
+  accent: '#8cc4b2',
+  'on-accent': '#14201b',
+  warm: '#dd9a66',
+  alert: '#f0897e',
+};
 
 /** The light colours that ship, by role. */
-export const shippedColours: ReadonlyMap<string, string> = new Map(
-  colourRoles.map((role) => [role, colourPairs[role][0]]),
-);
+export const shippedColours: Readonly<Record<string, string>> = lightColours;
 
 /** Roles that stand for others where the reader asks for more contrast (Media Queries 5 §12.3). */
 const inContrast: Readonly<Partial<Record<ColourRole, ColourRole>>> = { quiet: 'ink', line: 'ink' };
@@ -113,13 +125,12 @@ function measureValue(measure: Measure): Json {
 
 export const shippedTokens: readonly Token[] = [
   ...colourRoles.map((role): Token => {
-    const [light, dark] = colourPairs[role];
     const contrast = inContrast[role];
     return {
       path: `color.${role}`,
       type: 'color',
-      value: hexValue(light),
-      dark: hexValue(dark),
+      value: hexValue(lightColours[role]),
+      dark: hexValue(darkColours[role]),
       ...(contrast ? { contrast: `{color.${contrast}}` } : {}),
     };
   }),
