@@ -3,8 +3,9 @@
  * its layout, its expressions and their running, and what it is exported to.
  */
 export { arrangeBoard, usualNoise } from './arranging/arrange.ts';
-export { attributeNames, propertyOf } from './cascade/attributes.ts';
-export { defaultText, propertiesOf } from './cascade/cascade.ts';
+export { attributeNames, conditionsOf, propertyOf } from './cascade/attributes.ts';
+export { allSaidOf, defaultText, propertiesOf, type Said } from './cascade/cascade.ts';
+export { declaredStates } from './cascade/own-states.ts';
 export { arrangementsOf, plainArrangement } from './cascade/plain-values.ts';
 export { themeOf } from './cascade/project-theme.ts';
 export { repetitionOf } from './cascade/repetition.ts';
@@ -74,6 +75,7 @@ export {
   rowCount,
   withRows,
 } from './document/stored-table.ts';
+export { type Style, styleKey, styleNames } from './document/style-set.ts';
 export {
   cellKey,
   cellText,
@@ -85,7 +87,16 @@ export {
   tableProblems,
 } from './document/table.ts';
 export { csvOf, readTableFile } from './document/table-file.ts';
-export { type Mode, modes } from './document/token.ts';
+export {
+  type Json,
+  type Mode,
+  modes,
+  type Token,
+  type TokenType,
+  tokenName,
+  tokenPathProblem,
+  tokenTypes,
+} from './document/token.ts';
 export {
   contains,
   locate,
@@ -152,6 +163,7 @@ export { iconSet } from './icons/icon-set.ts';
 export { confinesProblem, kindNamed, kindOf, kinds, takesInside } from './kinds/catalogue.ts';
 export type { EventEntry, Kind, Property, PropertyGroup } from './kinds/kind.ts';
 export { mannerOf } from './kinds/manner.ts';
+export { statesOf } from './kinds/states.ts';
 export { passOf } from './layout/engine.ts';
 export { halfOpen } from './layout/folded-screen.ts';
 export type { TrackSpan } from './layout/laid.ts';
@@ -203,6 +215,7 @@ export {
 } from './meaning/sample-condition.ts';
 export { stateNameProblem } from './meaning/state-names.ts';
 export { type StateUse, usesOfState } from './meaning/state-uses.ts';
+export { styleNameProblem, stylesOfKind } from './meaning/style-values.ts';
 export { cleanSvg } from './picture/clean-svg.ts';
 export {
   type PaintedShape,
@@ -223,7 +236,7 @@ export { problemLine, type SourceProblem } from './source/problem.ts';
 export { untitled } from './source/project-file.ts';
 export { elementAt, elementSpans } from './source/spans.ts';
 export { styleFile } from './source/style-file.ts';
-export { tokenFiles } from './source/token-files.ts';
+export { printTokenFiles, readTokenFiles, tokenFiles } from './source/token-files.ts';
 export {
   type AlignEdge,
   type AlignTarget,
@@ -286,7 +299,19 @@ export { renamingOf } from './steps/rename.ts';
 export { replaceSteps, type TextPlace, textPlaces } from './steps/replace-text.ts';
 export { type PlacedRow, type RowEdit, type RowsStep, rowSteps } from './steps/rows.ts';
 export { scoped } from './steps/scope.ts';
+export { prefixesOfScope, scopeOf, scopeParts } from './steps/scope-parts.ts';
 export { applyStep, applySteps, mapStep, type Step, stepProblem, touchedBy } from './steps/step.ts';
+export {
+  giveStyle,
+  intoStyle,
+  makeStyle,
+  type RecurringLook,
+  recurringLooks,
+  type StyleValues,
+  sharedValues,
+  styledValues,
+  unusedStyles,
+} from './steps/styling.ts';
 export { type Aspect, giveTo, sameLook, type Taken, takeFrom } from './steps/take-over.ts';
 export { topmost, unwrap, wrapIn } from './steps/wrap.ts';
 export { entryOf, isOneOf, itemAt, keysOf, numberAt } from './sure.ts';
@@ -296,7 +321,10 @@ export { boxAt } from './sweep/stretch.ts';
 export { type SweepOptions, type SweepPart, sweep } from './sweep/sweep.ts';
 export { type FontManifest, fontFaceRules } from './text/fonts.ts';
 export type { Letters } from './text/places.ts';
-export { colourRoles } from './tokens/shipped.ts';
+export { colourRoles, shippedTokens } from './tokens/shipped.ts';
+export { type ShippedTheme, shippedThemes } from './tokens/shipped-themes.ts';
+export { contrastOf, type InSrgb, inSrgb, over, reaching } from './tokens/srgb.ts';
+export { readTypedValue, typedText } from './tokens/typed-value.ts';
 export { roundedBy } from './values/corners.ts';
 export { backgroundCss, lookCss } from './values/look-css.ts';
 export { colourIn, type Theme } from './values/theme.ts';

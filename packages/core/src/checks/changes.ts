@@ -1,6 +1,6 @@
 /** Checks of changes from a band: those that say what holds already, and those that make a layout worse. */
 
-import { propertyOf } from '../cascade/attributes.ts';
+import { conditionsOf, propertyOf } from '../cascade/attributes.ts';
 import { defaultText, propertiesOf } from '../cascade/cascade.ts';
 import { themeOf } from '../cascade/project-theme.ts';
 import { effectiveNames } from '../document/names.ts';
@@ -26,8 +26,10 @@ export function changesOf(project: Project, screen: Control): BandChange[] {
   const prefixes = new Set([...project.bands.map(({ name }) => name), 'portrait', 'landscape']);
   return [...walk(screen)].flatMap((control) =>
     Object.keys(control.props).flatMap((attribute) => {
-      const prefix = attribute.slice(0, Math.max(0, attribute.indexOf('.')));
-      return prefixes.has(prefix) ? [{ control, attribute, prefix, property: propertyOf(attribute) }] : [];
+      const [prefix = '', ...more] = conditionsOf(attribute);
+      return prefixes.has(prefix) && more.length === 0
+        ? [{ control, attribute, prefix, property: propertyOf(attribute) }]
+        : [];
     }),
   );
 }

@@ -13,6 +13,7 @@ import { itemAt } from '../sure.ts';
 import { sweepLayouts } from '../sweep/sweep.ts';
 import type { Shaper } from '../text/shaper.ts';
 import { changeFindings } from './changes.ts';
+import { lowContrast } from './contrast.ts';
 import { type Finding, findingKey, type Severity, type Where } from './finding.ts';
 import { fixesOf } from './fixes.ts';
 import { underHinge } from './folds.ts';
@@ -73,6 +74,9 @@ export function* checkScreen(
   if (options.from <= halfOpen.width && halfOpen.width <= options.to)
     for (const finding of underHinge(view, project, screen, options.rightToLeft ?? false))
       found.push({ ...finding, sentence: sentenceOf(screen, finding), fixes: [] });
+  for (const finding of lowContrast(view, project, screen, options))
+    found.push({ ...finding, attribute: undefined });
+  yield 'finding';
   found.push(...(yield* changeFindings({ boxes, project, screen, options }, gathered, gather)));
   const order = [...walk(screen)].map(({ id }) => id);
   const ignored = ignoredOf(screen);

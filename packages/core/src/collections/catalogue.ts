@@ -81,7 +81,7 @@ export function withEntities<P extends object>(
 export function entityFault(
   collection: Collection,
   entity: unknown,
-  project: Pick<Project, 'bands'>,
+  project: Pick<Project, 'bands' | 'tokens'>,
 ): Fault | undefined {
   const fault = collection.fault(entity, project);
   if (fault || !isRecord(entity)) return fault ?? undefined;
@@ -98,7 +98,7 @@ export function entityFault(
 export function collectionFault(
   collection: Collection,
   value: unknown,
-  project: Pick<Project, 'bands'>,
+  project: Pick<Project, 'bands' | 'tokens'>,
 ): Fault | undefined {
   const { id, least, most, word } = collection;
   if (!Array.isArray(value)) return { path: id, message: `\`${id}\` is not a list.` };

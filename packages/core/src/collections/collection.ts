@@ -48,7 +48,7 @@ export interface Collection<E extends object = object> {
    *
    * @param project the collections that this one's entities are read with.
    */
-  fault(entity: unknown, project: Pick<Project, 'bands'>): Fault | undefined;
+  fault(entity: unknown, project: Pick<Project, 'bands' | 'tokens'>): Fault | undefined;
   /** What is wrong with entities that are right one by one; their keys differ. */
   faultAmong?(entities: readonly E[]): string | undefined;
   /** A new entity. */

@@ -19,7 +19,7 @@ function keyProblem(key: string): string | undefined {
   return kindNamed(key.slice(1)) ? undefined : `There is no kind \`${key.slice(1, 65)}\`.`;
 }
 
-function fault(style: unknown, project: Pick<Project, 'bands'>): Fault | undefined {
+function fault(style: unknown, project: Pick<Project, 'bands' | 'tokens'>): Fault | undefined {
   const at = (path: string, message: string): Fault => ({ path, message });
   if (!isRecord(style)) return at('', 'A style is no record.');
   const { name, for: only, props, comments } = style;

@@ -139,6 +139,8 @@ export const tokens: Collection<Token> = {
   faultAmong,
   empty: (path) => ({ path, type: 'color', value: '#000000' }),
   rekeyed: (token, path) => ({ ...token, path }),
+  // A value that names it could not be read without it.
+  needed: true,
   inAttribute: (control: Control, [attribute, text], from, to) => [
     attribute,
     renamedIn(kindOf(control), [attribute, text], tokenName(from), tokenName(to)),

@@ -1,12 +1,8 @@
 /** The rules of controls by media query and by state: what holds always, from each band up, by orientation, and in each state. */
-import { conditionsOf, orientations } from '../cascade/attributes.ts';
+import { orientations } from '../cascade/attributes.ts';
 import { withStates } from '../cascade/cascade.ts';
-import { declaredStates } from '../cascade/own-states.ts';
 import type { Declarations } from '../css/declarations.ts';
-import { builtInStates } from '../document/control-states.ts';
-import { type StyleSet, stylesOver } from '../document/style-set.ts';
-import { walk } from '../document/tree.ts';
-import type { Band, Control, Project } from '../document/types.ts';
+import type { Band } from '../document/types.ts';
 import { entryOf } from '../sure.ts';
 import type { Inside } from './layered-values.ts';
 import type { Section } from './rule.ts';
@@ -204,29 +200,4 @@ function inState(
       }
     }
   }
-}
-
-/** The words in front of the values of a control and of its styles. */
-export function asksOf(control: Control, styles: StyleSet): ReadonlySet<string> {
-  const found = new Set<string>();
-  for (const { props } of [control, ...stylesOver(control, styles)])
-    for (const name in props)
-      if (name.includes('.') && !name.startsWith('on.'))
-        for (const word of conditionsOf(name)) found.add(word);
-  return found;
-}
-
-/** The states that anything in a project speaks of, the weakest first. */
-export function statesAsked(project: Project, styles: StyleSet): string[] {
-  const words = new Set<string>();
-  const declared: string[] = [];
-  for (const screen of project.screens)
-    for (const control of walk(screen)) {
-      for (const word of asksOf(control, styles)) words.add(word);
-      for (const name of declaredStates(control)) if (!declared.includes(name)) declared.push(name);
-    }
-  return [
-    ...builtInStates.filter((state) => words.has(state)),
-    ...declared.filter((name) => words.has(name)),
-  ];
 }

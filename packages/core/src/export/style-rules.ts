@@ -4,12 +4,13 @@
  * something else than for most have rules of their own in the same layer.
  */
 import { group } from 'd3-array';
+import { asksOf } from '../cascade/states-asked.ts';
 import { type Style, type StyleSet, styleKey, stylesOver } from '../document/style-set.ts';
 import { locationsIn } from '../document/tree.ts';
 import type { Project } from '../document/types.ts';
 import { itemAt } from '../sure.ts';
 import { selectorsIn } from './class-names.ts';
-import { asksOf, RuleSections } from './control-rules.ts';
+import { RuleSections } from './control-rules.ts';
 import { layerDeclared, type Standing } from './layered-values.ts';
 import type { Section } from './rule.ts';
 import { selectorInState } from './state-selectors.ts';

@@ -2,6 +2,7 @@
 
 import { orientations } from '../cascade/attributes.ts';
 import { themeOf } from '../cascade/project-theme.ts';
+import { asksOf, statesAsked } from '../cascade/states-asked.ts';
 import { effectiveNames } from '../document/names.ts';
 import type { StyleSet } from '../document/style-set.ts';
 import { locationsIn, walk } from '../document/tree.ts';
@@ -14,7 +15,7 @@ import { lineHeightCss } from '../text/units.ts';
 import { pictureName } from '../values/look-css.ts';
 import type { Theme } from '../values/theme.ts';
 import { selectorsIn } from './class-names.ts';
-import { asksOf, RuleSections, statesAsked } from './control-rules.ts';
+import { RuleSections } from './control-rules.ts';
 import { type Inside, ownDeclared } from './layered-values.ts';
 import { forcedColourRules, printRules } from './media-rules.ts';
 import { keepsHinge, paneSections } from './pane-sections.ts';

@@ -18,7 +18,17 @@ import type { StateSelectors } from './states.ts';
 import type { TableRow } from './table-rows.ts';
 
 /** Where a property stands among the questions that the interface asks. */
-export type PropertyGroup = 'place' | 'size' | 'inside' | 'content' | 'look' | 'data' | 'events';
+export type PropertyGroup =
+  | 'place'
+  | 'size'
+  | 'inside'
+  | 'content'
+  | 'look'
+  | 'letters'
+  | 'effects'
+  | 'parts'
+  | 'data'
+  | 'events';
 
 /** What a property changes when it changes. */
 export type Effect = 'layout' | 'look' | 'behaviour';

@@ -34,6 +34,7 @@ export const partLooks = (parts: readonly LookPart[]): readonly Property[] =>
   parts.flatMap(({ name, label }) =>
     looks.map(({ default: _, ...property }) => ({
       ...property,
+      group: 'parts',
       name: `${partPrefix(name)}${property.name}`,
       label: `${label}: ${property.label.toLowerCase()}`,
     })),

@@ -146,7 +146,7 @@ export const ownStates = property({
 export const transition = property({
   name: 'transition',
   label: 'Transition',
-  group: 'look',
+  group: 'effects',
   type: transitionType,
   plain: true,
   ...look,
@@ -233,18 +233,20 @@ const seen = <T>(
   ...rest,
 });
 
+const effect = { group: 'effects' } as const;
+
 export const corner = seen('corner', 'Corner', cornersType);
 export const borderStyle = seen('border-style', 'Border style', borderStyleType);
 export const opacity = seen('opacity', 'Opacity', opacityType);
-export const blur = seen('blur', 'Blur', blurType);
-export const blurBehind = seen('blur-behind', 'Blur behind', blurType);
+export const blur = seen('blur', 'Blur', blurType, effect);
+export const blurBehind = seen('blur-behind', 'Blur behind', blurType, effect);
 export const shadow = seen('shadow', 'Shadow', shadowType);
-export const rotate = seen('rotate', 'Rotate', degreesType);
-export const scale = seen('scale', 'Scale', scaleType);
-export const shift = seen('shift', 'Shift', shiftType);
-export const clip = seen('clip', 'Clip', flagType);
-export const cursor = seen('cursor', 'Cursor', cursorType);
-export const z = seen('z', 'Layer', layerType);
+export const rotate = seen('rotate', 'Rotate', degreesType, effect);
+export const scale = seen('scale', 'Scale', scaleType, effect);
+export const shift = seen('shift', 'Shift', shiftType, effect);
+export const clip = seen('clip', 'Clip', flagType, effect);
+export const cursor = seen('cursor', 'Cursor', cursorType, effect);
+export const z = seen('z', 'Layer', layerType, effect);
 export const borderWidth = laidOut('look', 'border-width', 'Border', lengthsType);
 export const borderColour = property({
   name: 'border-color',
@@ -278,35 +280,35 @@ export const boxLook = (own: Presets<'background' | 'corner' | 'borderWidth'> = 
   z,
 ];
 
-export const font = laidOut('look', 'font', 'Font', familyType, { default: { theme: 'family' } });
-export const size = laidOut('look', 'size', 'Size', textSizeType, { default: { theme: 'textSize' } });
-export const weight = laidOut('look', 'weight', 'Weight', weightType, { default: '400' });
-export const italic = laidOut('look', 'italic', 'Italic', flagType);
-export const lineHeight = laidOut('look', 'line-height', 'Line height', factorType, {
+export const font = laidOut('letters', 'font', 'Font', familyType, { default: { theme: 'family' } });
+export const size = laidOut('letters', 'size', 'Size', textSizeType, { default: { theme: 'textSize' } });
+export const weight = laidOut('letters', 'weight', 'Weight', weightType, { default: '400' });
+export const italic = laidOut('letters', 'italic', 'Italic', flagType);
+export const lineHeight = laidOut('letters', 'line-height', 'Line height', factorType, {
   default: { theme: 'lineHeight' },
 });
-export const letterSpacing = laidOut('look', 'letter-spacing', 'Letter spacing', letterSpacingType);
+export const letterSpacing = laidOut('letters', 'letter-spacing', 'Letter spacing', letterSpacingType);
 export const colour = property({
   name: 'color',
   label: 'Colour',
-  group: 'look',
+  group: 'letters',
   type: inkType,
   default: 'ink',
   ...look,
 });
 
 /** A token that says how words are set; each part of it can be said beside it. */
-export const typography = laidOut('look', 'typography', 'Typography', typographyType, {
+export const typography = laidOut('letters', 'typography', 'Typography', typographyType, {
   plain: true,
   sets: (text, { tokens }) => {
     const token = tokens.get(text);
     return token?.type === 'typography' ? token.texts : {};
   },
 });
-export const underline = seen('underline', 'Underline', flagType);
-export const strike = seen('strike', 'Strike', flagType);
-export const uppercase = laidOut('look', 'uppercase', 'Uppercase', flagType);
-export const textShadow = seen('text-shadow', 'Text shadow', textShadowType);
+export const underline = seen('underline', 'Underline', flagType, { group: 'letters' });
+export const strike = seen('strike', 'Strike', flagType, { group: 'letters' });
+export const uppercase = laidOut('letters', 'uppercase', 'Uppercase', flagType);
+export const textShadow = seen('text-shadow', 'Text shadow', textShadowType, { group: 'letters' });
 
 /** How words are set. */
 export const textLook = (
@@ -329,14 +331,14 @@ export const textLook = (
 export const textAlign = property({
   name: 'text-align',
   label: 'Text align',
-  group: 'look',
+  group: 'letters',
   type: textAlignType,
   default: 'start',
   ...look,
 });
 
-export const lines = laidOut('look', 'lines', 'Lines at most', linesType);
-export const nowrap = laidOut('look', 'nowrap', 'No wrap', flagType);
+export const lines = laidOut('letters', 'lines', 'Lines at most', linesType);
+export const nowrap = laidOut('letters', 'nowrap', 'No wrap', flagType);
 
 /** Words that a control shows. */
 export const words = (name: string, label: string, page: PageTarget): Property<string> => ({

@@ -28,6 +28,8 @@ export interface AttributeContext extends Surroundings {
   readonly bands: readonly Band[];
   /** False: names in expressions are not known, and not checked (a screen file on its own). */
   readonly namesKnown: boolean;
+  /** Any name may be that of a token. */
+  readonly anyToken?: boolean;
   /** Tokens by name; absent: they are not known, and any name may be one. */
   readonly tokens?: TokenNames;
   /** Names of styles; absent: they are not known. */
@@ -134,7 +136,7 @@ export function readAttributeText(
       ? { ok: true, text: type.field === 'words' ? text : text.trim() }
       : { ok: false, ...checked.problem };
   }
-  const tokens = context.namesKnown ? context.tokens : undefined;
+  const tokens = context.anyToken ? undefined : context.tokens;
   const plain = unescapeBraces(text);
   const reading = readWithTokens(type, plain, tokens);
   // What tokens it names is not known here: it is held against them where they are.

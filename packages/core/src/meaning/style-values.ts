@@ -9,9 +9,18 @@ import { pointedAt, type StateSelectors } from '../kinds/states.ts';
 /** Properties of the place that mean the same in any parent. */
 const anywhere: ReadonlySet<string> = new Set(['margin', 'align-self', 'justify-self', 'hidden']);
 
+const styledGroups: ReadonlySet<Property['group']> = new Set([
+  'size',
+  'inside',
+  'look',
+  'letters',
+  'effects',
+  'parts',
+]);
+
 /** Whether a style may say a property: no words, no data, no place in a particular parent. */
 export const isStyled = ({ name, group, styled }: Property): boolean =>
-  styled !== false && (group === 'size' || group === 'inside' || group === 'look' || anywhere.has(name));
+  styled !== false && (styledGroups.has(group) || anywhere.has(name));
 
 const byKind = new Map<string, Kind>();
 

@@ -37,10 +37,17 @@ function textProblem(text: string): string | undefined {
   return notInXml.test(text) ? 'This holds a control character, which a source file cannot have.' : undefined;
 }
 
-/** Values whose names are not checked, since what they name may be there later. */
-const contextWithoutNames = ({ bands }: Pick<Project, 'bands'>): AttributeContext => ({
+/**
+ * Values whose names are not checked, since what they name may be there later. A project without tokens of its own has those
+ * that ship and no others.
+ */
+const contextWithoutNames = ({
+  bands,
+  tokens = [],
+}: Pick<Project, 'bands' | 'tokens'>): AttributeContext => ({
   ...contextOf({ bands, state: [], screens: [] }),
   namesKnown: false,
+  anyToken: tokens.length > 0,
 });
 
 function valueProblem(
@@ -70,7 +77,7 @@ export const attributeValueProblem = (
   kind: Kind,
   attribute: string,
   value: unknown,
-  project: Pick<Project, 'bands'>,
+  project: Pick<Project, 'bands' | 'tokens'>,
 ): string | undefined => valueProblem(kind, attribute, value, contextWithoutNames(project));
 
 /** What is wrong with comments of the source (XML 1.0 §2.5); undefined where nothing is. */
@@ -117,7 +124,7 @@ function selfProblem(value: unknown): string | undefined {
  * @param project for bands; names in expressions are not checked, since they may be mended later.
  */
 export function controlProblem(
-  project: Pick<Project, 'bands'>,
+  project: Pick<Project, 'bands' | 'tokens'>,
   control: unknown,
   asScreen: boolean,
 ): string | undefined {

@@ -1,5 +1,7 @@
 /** The step that takes an entity out of a collection. */
-import { withEntities } from '../collections/catalogue.ts';
+import { entitiesOf, listedCollections, withEntities } from '../collections/catalogue.ts';
+import type { Collection } from '../collections/collection.ts';
+import type { Project } from '../document/types.ts';
 import { refuse, type StepKind } from './applied.ts';
 import { compared, isKey, mappedKey, namedEntity, namingFault } from './entity.ts';
 import { isExpectation, isExpected } from './expectation.ts';
@@ -13,6 +15,17 @@ export interface DropStep {
   readonly key: string;
   /** The entity that is expected, see `expectationOf`; absent: any. */
   readonly was?: string;
+}
+
+/** An entity that names another one, in words. */
+function namedBy(project: Project, { inEntity }: Collection, key: string): string | undefined {
+  if (!inEntity) return undefined;
+  // What would change with the name is what names it.
+  for (const each of listedCollections())
+    for (const entity of entitiesOf(project, each))
+      if (inEntity(each.id, entity, key, `${key}_`) !== entity)
+        return `${each.word} \`${each.keyOf(entity)}\``;
+  return undefined;
 }
 
 export const dropKind: StepKind<DropStep> = {
@@ -32,6 +45,8 @@ export const dropKind: StepKind<DropStep> = {
         key,
       );
     }
+    const other = collection.needed ? namedBy(project, collection, key) : undefined;
+    if (other) return refuse(`The ${collection.word} \`${key}\` is used meanwhile by the ${other}.`, key);
     const rest = entities.toSpliced(index, 1);
     const next = entities[index + 1];
     return (

@@ -6,6 +6,7 @@ import { type Control, inForce, type Project, type PropertyValue } from '../docu
 import { kindOf } from '../kinds/catalogue.ts';
 import { itemAt } from '../sure.ts';
 import { copyFor } from './edits.ts';
+import { scopeParts } from './scope-parts.ts';
 import type { Step } from './step.ts';
 
 /**
@@ -86,7 +87,7 @@ function movedIn(
 }
 
 /**
- * @param scope a band's name or an orientation; empty: all widths.
+ * @param scope a band's name or an orientation, a state, or both; empty: all widths and states.
  * @returns the steps with their values set for the scope; steps that place or rename controls as they are, and so what
  *   says itself what it is for.
  */
@@ -97,6 +98,9 @@ export function scoped(
   newId: () => string,
 ): readonly Step[] {
   if (scope === '') return steps;
+  const { width, state } = scopeParts(project, scope);
+  // What moves does so whatever state it is in.
+  if (state !== '' && steps.some(({ type }) => type === 'move')) return scoped(project, steps, width, newId);
   const moved = movedIn(project, steps, scope, newId);
   if (moved) return moved;
   // What is placed anew stands there at all widths.
@@ -109,6 +113,8 @@ export function scoped(
       return [step];
     if (!meaning.property.perBand) return [step];
     const property = `${scope}.${step.property}`;
+    // A kind without the state keeps what it has.
+    if (typeof readAttribute(kindOf(control), property, project.bands) === 'string') return [];
     if (step.value === null) return property in control.props ? [{ ...step, property }] : [];
     return [{ ...step, property }];
   });

@@ -9,12 +9,16 @@ import type { Step } from './step.ts';
 /** What is taken over: how a control looks, or its size. */
 export type Aspect = 'look' | 'size';
 
-const groups: Readonly<Record<Aspect, readonly PropertyGroup[]>> = { look: ['look'], size: ['size'] };
-/** What belongs to the look besides its group. */
+const groups: Readonly<Record<Aspect, readonly PropertyGroup[]>> = {
+  look: ['look', 'letters', 'effects', 'parts'],
+  size: ['size'],
+};
+/** What belongs to the look besides its groups, and what of them does not: states read what is at one control alone. */
 const alsoLook = new Set(['padding']);
+const notLook = new Set(['states']);
 
 const belongs = (aspect: Aspect, { group, name }: Property) =>
-  groups[aspect].includes(group) || (aspect === 'look' && alsoLook.has(name));
+  (groups[aspect].includes(group) && !notLook.has(name)) || (aspect === 'look' && alsoLook.has(name));
 
 /** The property that an attribute is about, changes from a band included. */
 

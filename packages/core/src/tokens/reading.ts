@@ -77,7 +77,12 @@ export function readWithTokens<T>(
   const reading = type.read(made);
   if (!reading.ok) {
     const message = nameProblem(type, text, tokens);
-    return message === undefined ? type.read(text) : { ok: false, message };
+    const plain = type.read(text);
+    if (message === undefined || plain.ok) return plain;
+    // Where a name may have been meant it is told so; else what the type expects says it all.
+    return type.colours || message.includes('Did you mean') || message.includes('token;')
+      ? { ok: false, message: type.colours ? message : `${plain.message} ${message}` }
+      : plain;
   }
   const strange = type.colours?.(reading.value).find((name) => tokens.get(name)?.type !== 'color');
   if (strange !== undefined) {

@@ -4,12 +4,16 @@
  */
 import {
   type AlignTarget,
+  declaredStates,
   type History,
+  kindOf,
   locate,
   type Project,
   pathTo,
   type Step,
+  scopeParts,
   startScreen,
+  statesOf,
   topmost,
   touchedBy,
 } from '@hovrin/core';
@@ -107,6 +111,9 @@ export class EditorView {
       selection: ids,
       ...(at && at.screen.id !== this.state.screenId ? { screenId: at.screen.id } : {}),
     });
+    const { width, state } = scopeParts(this.state.project, this.state.scope);
+    // Values are set for a state as long as what is selected has it.
+    if (state !== '' && !this.#hasState(state)) this.editFor(width);
   };
 
   showScreen = (screenId: string): void => {
@@ -153,9 +160,26 @@ export class EditorView {
       : (startScreen(project)?.id ?? '');
     if (left.length !== selection.length || screen !== screenId)
       this.update({ selection: left, screenId: screen });
-    const isScope =
-      ['', 'portrait', 'landscape'].includes(scope) || project.bands.some(({ name }) => name === scope);
-    if (!isScope) this.editFor('');
+    const { width, state } = scopeParts(project, scope);
+    // A band that is not there any more reads as a state.
+    if (state !== '' && !this.#hasState(state)) this.editFor(width);
+  }
+
+  /** Whether all selected controls may be in a state. */
+  #hasState(state: string): boolean {
+    const { project, selection } = this.state;
+    return (
+      selection.length > 0 &&
+      selection.every((id) => {
+        const path = pathTo(project, id);
+        const control = path.at(-1);
+        return (
+          control !== undefined &&
+          (statesOf(kindOf(control)).some((each) => each === state) ||
+            path.some((each) => declaredStates(each).includes(state)))
+        );
+      })
+    );
   }
 
   /**

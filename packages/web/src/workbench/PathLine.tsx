@@ -1,5 +1,5 @@
 /** The path from the project down to the selection, each part a button; on its right what is always at hand. */
-import { effectiveNames, keysOf, locate, pathTo, sampleConditions, sampleWords } from '@hovrin/core';
+import { effectiveNames, keysOf, locate, modes, pathTo, sampleConditions, sampleWords } from '@hovrin/core';
 import { Grid2x2, Keyboard, Play } from 'lucide-react';
 import { useWorkplace } from '../editor/context.tsx';
 import { keyWords } from '../editor/keys.ts';
@@ -7,7 +7,7 @@ import { HistoryButtons } from '../PlaceHeader.tsx';
 import { Menu } from '../parts/Menu.tsx';
 import { useGoTo } from '../parts/useGoTo.ts';
 import { SavingSign } from '../saving/SavingSign.tsx';
-import { outlineWords, useBenchView } from './bench/benchView.ts';
+import { modeWords, outlineWords, useBenchView } from './bench/benchView.ts';
 import { usualZooms, type Zoom } from './bench/zoom.ts';
 import { useShownSelection } from './useShownSelection.ts';
 
@@ -124,8 +124,15 @@ function ZoomMenu({ zoom, onZoom }: Pick<PathLineProps, 'zoom' | 'onZoom'>) {
 function SeeingMenu() {
   const { project } = useShownSelection();
   const { seeing, see } = useBenchView();
-  const { outlines, hidden, long, sample: shownSample, live: rate, tracing } = seeing;
-  const isSpecial = outlines !== 'off' || hidden || long || shownSample !== 'typical' || rate > 0 || tracing;
+  const { outlines, hidden, long, mode, sample: shownSample, live: rate, tracing } = seeing;
+  const isSpecial =
+    mode !== 'light' ||
+    outlines !== 'off' ||
+    hidden ||
+    long ||
+    shownSample !== 'typical' ||
+    rate > 0 ||
+    tracing;
   return (
     <Menu
       label="What is seen"
@@ -162,6 +169,11 @@ function SeeingMenu() {
           checked: seeing.long,
           onSelect: () => see({ long: !seeing.long }),
         },
+        ...modes.map((each) => ({
+          label: modeWords[each],
+          checked: mode === each,
+          onSelect: () => see({ mode: each }),
+        })),
         ...sampleConditions.map((sample) => ({
           label: sampleWords[sample],
           checked: seeing.sample === sample,

@@ -1,21 +1,26 @@
-/** What values are set for: all widths, a band from there up, an orientation. Always in sight above the bench. */
+/** What values are set for: all widths, a band from there up, an orientation, a state. Always in sight above the bench. */
+import { locate, scopeOf, scopeParts } from '@hovrin/core';
 import { ChevronDown } from 'lucide-react';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { keyWords } from '../editor/keys.ts';
 import { Menu } from '../parts/Menu.tsx';
 import type { ScreenSize } from '../sizes.ts';
 import { useBenchView } from './bench/benchView.ts';
-import { bandAt, scopeWords, sizeFor } from './scope.ts';
+import { bandAt, scopeWords, sizeFor, statesFor } from './scope.ts';
 
 export function ScopeSwitch({ size }: { size: ScreenSize }) {
   const { editor } = useWorkplace();
-  const { project, scope } = useEditorState('project', 'scope');
+  const { project, scope, selection } = useEditorState('project', 'scope', 'selection');
+  const parts = scopeParts(project, scope);
+  const controls = selection.flatMap((id) => locate(project, id)?.control ?? []);
   const { resize } = useBenchView();
   const choose = (next: string) => {
     editor.editFor(next);
     const wanted = sizeFor(project, next, size);
     if (wanted) resize(wanted);
   };
+  const widths = (width: string) => choose(scopeOf({ ...parts, width }));
+  const states = (state: string) => choose(scopeOf({ ...parts, state }));
   return (
     <Menu
       label="Edit for"
@@ -30,17 +35,23 @@ export function ScopeSwitch({ size }: { size: ScreenSize }) {
         </button>
       }
       entries={[
-        { label: 'All widths', checked: scope === '', onSelect: () => choose('') },
+        { label: 'All widths', checked: parts.width === '', onSelect: () => widths('') },
         ...project.bands
           .filter(({ from }) => from > 0)
           .map(({ name, label, from }) => ({
             label: `${label} and up`,
             keys: `${from} px${bandAt(project, size.width)?.name === name ? ', here' : ''}`,
-            checked: scope === name,
-            onSelect: () => choose(name),
+            checked: parts.width === name,
+            onSelect: () => widths(name),
           })),
-        { label: 'Upright', checked: scope === 'portrait', onSelect: () => choose('portrait') },
-        { label: 'Across', checked: scope === 'landscape', onSelect: () => choose('landscape') },
+        { label: 'Upright', checked: parts.width === 'portrait', onSelect: () => widths('portrait') },
+        { label: 'Across', checked: parts.width === 'landscape', onSelect: () => widths('landscape') },
+        { label: 'Whatever state', checked: parts.state === '', onSelect: () => states('') },
+        ...statesFor(project, controls).map((state) => ({
+          label: `While ${state}`,
+          checked: parts.state === state,
+          onSelect: () => states(state),
+        })),
         { label: 'Bands …', onSelect: () => editor.ask('bands') },
         { label: 'All changes of the screen …', onSelect: () => editor.ask('changes') },
       ]}

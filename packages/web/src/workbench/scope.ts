@@ -1,27 +1,56 @@
 /** Bands and orientations as one edits for them. */
 
-import type { Band, Finding, Project } from '@hovrin/core';
-import { itemAt } from '@hovrin/core';
+import {
+  type Band,
+  type Control,
+  declaredStates,
+  type Finding,
+  itemAt,
+  kindOf,
+  type Project,
+  pathTo,
+  scopeParts,
+  statesOf,
+} from '@hovrin/core';
 import { type ScreenSize, usualSizes } from '../sizes.ts';
 
 /** The band that a width lies in. */
 export const bandAt = ({ bands }: Project, width: number): Band | undefined =>
   bands.toSorted((a, b) => b.from - a.from).find(({ from }) => from <= width);
 
-export function scopeWords({ bands }: Project, scope: string): string {
-  if (scope === '') return 'All widths';
-  if (scope === 'portrait') return 'Upright only';
-  if (scope === 'landscape') return 'Across only';
-  const band = bands.find(({ name }) => name === scope);
-  return `${band?.label ?? scope} and up`;
+export function scopeWords(project: Project, scope: string): string {
+  const { width, state } = scopeParts(project, scope);
+  const widths = widthWords(project, width);
+  if (state === '') return widths;
+  return width === '' ? `While ${state}` : `${widths}, while ${state}`;
+}
+
+function widthWords({ bands }: Project, width: string): string {
+  if (width === '') return 'All widths';
+  if (width === 'portrait') return 'Upright only';
+  if (width === 'landscape') return 'Across only';
+  const band = bands.find(({ name }) => name === width);
+  return `${band?.label ?? width} and up`;
+}
+
+/** The states that may be edited for: those that all of some controls have, then their own ones. */
+export function statesFor(project: Project, controls: readonly Control[]): string[] {
+  const [first, ...others] = controls;
+  if (!first) return [];
+  const builtIn = statesOf(kindOf(first)).filter((state) =>
+    others.every((each) => statesOf(kindOf(each)).includes(state)),
+  );
+  const own = pathTo(project, first.id).flatMap(declaredStates);
+  return [...builtIn, ...new Set(own)];
 }
 
 /** A size at which what is edited for shows; undefined where the present one does. */
 export function sizeFor(
   project: Project,
-  scope: string,
+  whole: string,
   { width, height }: ScreenSize,
 ): Partial<ScreenSize> | undefined {
+  const { width: scope } = scopeParts(project, whole);
   if (scope === '') return undefined;
   if (scope === 'portrait') return width > height ? { width: height, height: width } : undefined;
   if (scope === 'landscape') return width <= height ? { width: height + 1, height: width } : undefined;

@@ -2,6 +2,7 @@
 import type { CheckKind } from './check-kind.ts';
 import { cut } from './cut.ts';
 import { longLine } from './long-line.ts';
+import { lowContrast } from './low-contrast.ts';
 import { noDifference } from './no-difference.ts';
 import { noHeading } from './no-heading.ts';
 import { offScreen } from './off-screen.ts';
@@ -22,6 +23,7 @@ export const checks: readonly CheckKind[] = [
   smallTarget,
   cut,
   longLine,
+  lowContrast,
   noHeading,
   otherEngines,
   worse,

@@ -1,5 +1,5 @@
 /** How the bench is looked at: sizes, outlines, the control that is lit, a change that is previewed. */
-import type { Project, SampleCondition } from '@hovrin/core';
+import type { Mode, Project, SampleCondition } from '@hovrin/core';
 import { createContext, useContext } from 'react';
 import type { ScreenSize } from '../../sizes.ts';
 import type { LiveValues } from '../bays/useLiveValues.ts';
@@ -13,6 +13,13 @@ export const outlineWords = {
 } as const;
 export type Outlines = keyof typeof outlineWords;
 
+/** The modes that a reader may ask their device for. */
+export const modeWords: Readonly<Record<Mode, string>> = {
+  light: 'In the light',
+  dark: 'In the dark',
+  contrast: 'With more contrast',
+};
+
 /** What is seen on the bench besides the screens themselves. */
 export interface Seeing {
   readonly outlines: Outlines;
@@ -22,6 +29,8 @@ export interface Seeing {
   readonly hidden: boolean;
   /** Texts are longer than they are. */
   readonly long: boolean;
+  /** What a reader asks their device for: light or dark colours, more contrast. */
+  readonly mode: Mode;
   /** What the tables have in them. */
   readonly sample: SampleCondition;
   /** Seconds between two values of feeds that are shown; 0: they stand still. */

@@ -14,6 +14,7 @@ const plainlySeen: Seeing = {
   names: true,
   hidden: false,
   long: false,
+  mode: 'light',
   sample: 'typical',
   live: 0,
   tracing: false,

@@ -1,5 +1,15 @@
 /** What the bays show: the project, or how it would be, laid out at a size. */
-import { type Control, inSample, longTexts, type Project, ScreenView } from '@hovrin/core';
+import {
+  type Control,
+  declaredStates,
+  type HeldStates,
+  inSample,
+  longTexts,
+  type Project,
+  pathTo,
+  ScreenView,
+  scopeParts,
+} from '@hovrin/core';
 import { useMemo, useRef } from 'react';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import type { ScreenSize } from '../../sizes.ts';
@@ -26,11 +36,34 @@ export function useShownLayout(
   const view = useRef<ScreenView>(undefined);
   view.current ??= new ScreenView(shaper);
   const current = view.current;
+  const { mode } = seeing;
+  const states = useHeldStates(project);
   const layout = useMemo(
-    () => current.layOut(project, screen, { width, height, safe, hinge }),
-    [current, project, screen, width, height, safe, hinge],
+    () => current.layOut(project, screen, { width, height, safe, hinge, mode, states }),
+    [current, project, screen, width, height, safe, hinge, mode, states],
   );
   return { layout, faint };
+}
+
+/** The state that values are set for is held on the selected controls, so that one sees what one edits. */
+function useHeldStates(project: Project): HeldStates | undefined {
+  const { scope, selection } = useEditorState('scope', 'selection');
+  const { state } = scopeParts(project, scope);
+  return useMemo(
+    () =>
+      state === ''
+        ? undefined
+        : new Map(
+            // A state of its own holds for whoever declares it.
+            [
+              ...selection.flatMap((id) =>
+                pathTo(project, id).filter((each) => declaredStates(each).includes(state)),
+              ),
+              ...selection.map((id) => ({ id })),
+            ].map(({ id }) => [id, [state]]),
+          ),
+    [project, selection, state],
+  );
 }
 
 /** Many rows, but no more than one can still work with in several sizes. */

@@ -14,6 +14,7 @@ import {
   nameControl,
   type Property,
   type PropertyGroup,
+  propertyOf,
   referenceText,
   renameScreen,
   screenNameProblem,
@@ -50,6 +51,9 @@ const groupWords: readonly (readonly [PropertyGroup, string])[] = [
   ['size', 'Size'],
   ['inside', 'Inside'],
   ['look', 'Look'],
+  ['letters', 'Letters'],
+  ['effects', 'Effects'],
+  ['parts', 'Parts'],
   ['data', 'Data'],
 ];
 
@@ -216,11 +220,17 @@ function matters(property: Property, control: Control, parent: Control | undefin
   const ways = parent ? [...arrangementsOf(parent)] : [];
   const means = !onlyIn || ways.some((each) => onlyIn.includes(each));
   if (means && !(ways.length > 0 && ways.every((each) => notIn?.includes(each)))) return true;
-  return Object.keys(control.props).some((key) => key === name || key.endsWith(`.${name}`));
+  return Object.keys(control.props).some((key) => propertyOf(key) === name);
 }
 
+/** What is seldom looked for. */
+const closedAtFirst: ReadonlySet<string> = new Set(['Effects', 'Parts']);
+
 function Section({ title, children }: { title: string; children: ReactNode }) {
-  const [open, setOpen] = useState(localStorage.getItem(`hovrin.facts.${title}`) !== 'closed');
+  const [open, setOpen] = useState(() => {
+    const kept = localStorage.getItem(`hovrin.facts.${title}`);
+    return kept === null ? !closedAtFirst.has(title) : kept !== 'closed';
+  });
   return (
     <section className="border-t border-rule px-3 py-1.5" aria-label={title}>
       <h3>

@@ -1,5 +1,13 @@
 /** Notes below a line of Facts: an error, the current value of a binding, values at other widths. */
-import { type Control, everywhere, inForce, type Property, sampleOf } from '@hovrin/core';
+import {
+  type Control,
+  conditionsOf,
+  everywhere,
+  inForce,
+  type Property,
+  sampleOf,
+  scopeParts,
+} from '@hovrin/core';
 import { MoveHorizontal, Undo2 } from 'lucide-react';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import { KeepControl } from './KeepControl.tsx';
@@ -48,23 +56,30 @@ export function Sample({ control, text }: { control: Control; text: string }) {
 
 /** What it is elsewhere, and at which widths it is something else. */
 export function OtherWidths({ control, property, name, value, onTakeAway }: FieldNotesProps) {
-  const { attribute, elsewhere, forScope, own, several, changes } = value;
+  const { attribute, elsewhere, ofStyle, forScope, own, several, changes } = value;
   const line = 'mb-0.5 ml-[92px] flex items-center gap-1 text-[12px] text-copper';
   const all = (of: string) => (
     <EveryWhere control={control} attribute={of} label={`${property.label} of ${name}`} />
   );
+  const { project } = useEditorState('project');
+  const isForWidths = (key: string) => scopeParts(project, conditionsOf(key).join('.')).state === '';
   return (
     <>
+      {ofStyle !== undefined && (!own || !forScope) && (
+        <p className="mb-0.5 ml-[92px] truncate text-[12px] text-quiet">
+          {own ? `style ${ofStyle}: ${elsewhere ?? 'none'}` : `from style ${ofStyle}`}
+        </p>
+      )}
       {forScope && own && !several && (
         <p className={line}>
           elsewhere {elsewhere ?? 'none'}
-          {all(attribute)}
+          {isForWidths(attribute) && all(attribute)}
         </p>
       )}
       {changes.map((key) => (
         <p key={key} className={line}>
-          {key.slice(0, key.indexOf('.'))}: {inForce(control.props[key])}
-          {all(key)}
+          {conditionsOf(key).join(', ')}: {inForce(control.props[key])}
+          {isForWidths(key) && all(key)}
           <button
             type="button"
             className="btn-bare !h-5 !min-w-5"

@@ -1,11 +1,11 @@
 /** What stands at the end of a field and opens the values that its type knows: colours, icons, words. */
-import { colourIn, colourRoles, type FieldForm, type Property, themeOf } from '@hovrin/core';
+import { type FieldForm, type Property, styleNames, themeOf, tokenName } from '@hovrin/core';
 import { ChevronDown } from 'lucide-react';
 import type { ComponentType } from 'react';
-import { HexColorPicker } from 'react-colorful';
 import { useEditorState } from '../../editor/context.tsx';
 import { Menu } from '../../parts/Menu.tsx';
-import { ChoicePopover, type ChoiceProps } from './ChoicePopover.tsx';
+import type { ChoiceProps } from './ChoicePopover.tsx';
+import { ColourChoice } from './ColourChoice.tsx';
 import { IconChoice } from './IconChoice.tsx';
 
 // The same element each time: nothing looks at it again.
@@ -19,7 +19,8 @@ interface ValueChoiceProps extends ChoiceProps {
 
 /** What opens instead of a list of words, by the form that a type asks for. */
 const choosers: { readonly [Form in FieldForm]?: ComponentType<ChoiceProps> } = {
-  colour: ColourButton,
+  colour: ColourChoice,
+  fill: ColourChoice,
   icon: IconChoice,
 };
 
@@ -27,16 +28,59 @@ const choosers: { readonly [Form in FieldForm]?: ComponentType<ChoiceProps> } = 
 export function ValueChoice({ type, label, value, words = type.words, onValue, onDone }: ValueChoiceProps) {
   const Chooser = type.field && choosers[type.field];
   if (Chooser) return <Chooser {...{ label, value, onValue, onDone }} />;
-  return words.length > 0 ? <WordsButton {...{ label, words }} onWord={onValue} /> : null;
+  return <WordsOrTokens {...{ type, label, words, value, onValue }} />;
+}
+
+/** The names of the project's tokens that a type takes, and of its styles where it takes these. */
+function useNames({ name, takes }: Property['type']): readonly string[] {
+  const { project } = useEditorState('project');
+  const { tokens, styles } = themeOf(project);
+  const own = new Set(project.tokens?.map(({ path }) => tokenName(path)));
+  return [
+    ...(name === 'styles' ? [...styles.named.keys()] : []),
+    // Those that ship are offered where it is for nothing else that they are there: colours.
+    ...[...tokens.values()].flatMap((token) =>
+      takes?.includes(token.type) && own.has(token.name) ? token.name : [],
+    ),
+  ];
+}
+
+function WordsOrTokens({
+  type,
+  label,
+  words,
+  value,
+  onValue,
+}: Pick<ValueChoiceProps, 'type' | 'label' | 'value' | 'onValue'> & { readonly words: readonly string[] }) {
+  const names = useNames(type);
+  const all = [...words, ...names];
+  if (all.length === 0) return null;
+  // Of styles a control may have several: another press takes one away.
+  const toggled = (word: string) => {
+    const held = styleNames(value);
+    return (held.includes(word) ? held.filter((each) => each !== word) : [...held, word]).join(' ');
+  };
+  const isList = type.name === 'styles';
+  return (
+    <WordsButton
+      label={label}
+      words={all}
+      checked={isList ? styleNames(value) : undefined}
+      onWord={(word) => onValue(isList ? toggled(word) : word)}
+    />
+  );
 }
 
 function WordsButton({
   label,
   words,
+  checked,
   onWord,
 }: {
   label: string;
   words: readonly string[];
+  /** Those that are in force, where several may be. */
+  checked: readonly string[] | undefined;
   onWord: (word: string) => void;
 }) {
   return (
@@ -52,50 +96,11 @@ function WordsButton({
           {moreIcon}
         </button>
       }
-      entries={words.map((word) => ({ label: word, onSelect: () => onWord(word) }))}
+      entries={words.map((word) => ({
+        label: word,
+        ...(checked ? { checked: checked.includes(word) } : {}),
+        onSelect: () => onWord(word),
+      }))}
     />
-  );
-}
-
-function ColourButton({ label, value, onValue, onDone }: ChoiceProps) {
-  const { project } = useEditorState('project');
-  const theme = themeOf(project);
-  const colour = colourIn(theme, value);
-  const shown = colour.startsWith('#') ? colour : 'transparent';
-  return (
-    <ChoicePopover
-      label={`Choose ${label}`}
-      button={
-        <button
-          type="button"
-          className="absolute inset-y-0 right-1 my-auto size-5 rounded-sm border border-rule"
-          style={{ background: shown }}
-          aria-label={`Choose ${label}`}
-        />
-      }
-      onDone={onDone}
-    >
-      {() => (
-        <>
-          <div className="grid grid-cols-5 gap-1.5">
-            {colourRoles.map((name) => (
-              <button
-                key={name}
-                type="button"
-                className={`h-7 w-9 rounded-sm border ${name === value ? 'border-ink' : 'border-rule'}`}
-                style={{ background: theme.colours[name] }}
-                title={name}
-                aria-label={name}
-                onClick={() => onValue(name)}
-              />
-            ))}
-          </div>
-          <HexColorPicker color={shown === 'transparent' ? '#ffffff' : shown} onChange={onValue} />
-          <button type="button" className="btn" onClick={() => onValue('none')}>
-            None
-          </button>
-        </>
-      )}
-    </ChoicePopover>
   );
 }

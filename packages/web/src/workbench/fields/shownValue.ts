@@ -1,13 +1,18 @@
 /** What a line of Facts shows of a property: its text, where that is from, what is wrong with it. */
 import {
+  allSaidOf,
   asTyped,
   attributeProblems,
-  defaultText,
   hasExpression,
   inForce,
+  kindOf,
   type Project,
   type Property,
   type PropertyValue,
+  prefixesOfScope,
+  propertyOf,
+  type Said,
+  scopeParts,
   themeOf,
   withoutChange,
 } from '@hovrin/core';
@@ -23,6 +28,8 @@ export interface ShownValue {
   readonly several: boolean;
   /** What it is where nothing is said here; undefined: nothing. */
   readonly elsewhere: string | undefined;
+  /** The style that says it there, in words; undefined: none does. */
+  readonly ofStyle: string | undefined;
   /** As it was typed; empty where nothing is held or several are. */
   readonly text: string;
   /** Whether something is said here. */
@@ -38,6 +45,33 @@ export interface ShownValue {
   readonly changes: readonly string[];
 }
 
+/** What holds where nothing is said here, and the style that says so. */
+function saidElsewhere(
+  project: Project,
+  control: Controls[0],
+  property: Property,
+  scope: string,
+): Partial<Pick<Said, 'text' | 'style'>> {
+  const theme = themeOf(project);
+  const parts = scopeParts(project, scope);
+  if (scope !== '' && parts.state === '') {
+    const { name } = property;
+    const said = withoutChange(project, {
+      control,
+      attribute: `${scope}.${name}`,
+      prefix: scope,
+      property: name,
+    });
+    const ownBelow = prefixesOfScope(project, parts).some(
+      (prefix) => prefix !== `${scope}.` && control.props[prefix + name] !== undefined,
+    );
+    if (said !== undefined && ownBelow) return { text: said };
+  }
+  const prefixes = prefixesOfScope(project, parts);
+  const all = allSaidOf(control, property, { prefixes, theme });
+  return all.find(({ from }) => parts.state !== '' || from !== 'own') ?? {};
+}
+
 /** @param scope the widths that are edited: a prefix, or nothing for all. */
 export function shownValue(
   project: Project,
@@ -51,9 +85,7 @@ export function shownValue(
   const attribute = forScope ? `${scope}.${name}` : name;
   const held = control.props[attribute];
   const several = controls.some((other) => asTyped(other.props[attribute]) !== asTyped(held));
-  const elsewhere = forScope
-    ? withoutChange(project, { control, attribute, prefix: scope, property: name })
-    : defaultText(property, themeOf(project));
+  const { text: elsewhere, style } = saidElsewhere(project, control, property, forScope ? scope : '');
   const own = several || held !== undefined;
   // What is not changed for these widths is here as it is elsewhere, bound too.
   const text = own ? (inForce(held) ?? '') : forScope ? (elsewhere ?? '') : '';
@@ -63,6 +95,7 @@ export function shownValue(
     held,
     several,
     elsewhere,
+    ofStyle: style && (style.name ?? `of all ${kindOf(control).label.toLowerCase()}s`),
     text: several ? '' : (asTyped(held) ?? ''),
     own,
     inForce: text,
@@ -70,7 +103,7 @@ export function shownValue(
     problem: attributeProblems(project, control).find((each) => each.attribute === attribute),
     goesOn: asTyped(held) === inForce(held) ? undefined : inForce(held),
     changes: Object.keys(control.props).filter(
-      (key) => key.endsWith(`.${name}`) && !key.startsWith('on.') && key !== attribute,
+      (key) => key !== name && propertyOf(key) === name && !key.startsWith('on.') && key !== attribute,
     ),
   };
 }
