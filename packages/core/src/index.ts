@@ -313,6 +313,7 @@ export {
   unusedStyles,
 } from './steps/styling.ts';
 export { type Aspect, giveTo, sameLook, type Taken, takeFrom } from './steps/take-over.ts';
+export { usesOfStyle, usesOfToken, withToken } from './steps/token-uses.ts';
 export { topmost, unwrap, wrapIn } from './steps/wrap.ts';
 export { entryOf, isOneOf, itemAt, keysOf, numberAt } from './sure.ts';
 export type { Change } from './sweep/change.ts';

@@ -1,8 +1,8 @@
 /** On or off, at once. */
 
+import { noPins } from '../layout/box.ts';
 import { noSides } from '../values/css.ts';
 import type { Theme } from '../values/theme.ts';
-import { columnOf } from './field.ts';
 import { isChecked, ticked } from './ticked.ts';
 
 /** Room between the track and what moves on it, px. */
@@ -28,18 +28,23 @@ export const switchKind = ticked({
     const [width, height] = [switchWidth * make.scale, switchHeight * make.scale];
     const side = theme.switchThumb * make.scale;
     const inset = insetOf(theme) * make.scale;
+    const atEnd = make.rightToLeft ? !on : on;
     const thumb = make.blank(
       { width: side, height: side },
       { part: 'thumb', background: make.colour('sheet'), corner: side / 2 },
-      { width: side, height: side },
+      {
+        width: side,
+        height: side,
+        pins: { ...noPins, left: inset + (atEnd ? width - 2 * inset - side : 0), top: inset },
+      },
     );
+    // Pinned, it lends its baseline to nobody: that of the track is its lower edge, as that of an input is.
     return make.group(
-      { ...columnOf, direction: 'row', justify: on ? 'end' : 'start' },
+      { type: 'pinboard', rightToLeft: make.rightToLeft },
       [thumb],
       {
         width,
         height,
-        padding: { top: inset, end: inset, bottom: inset, start: inset },
         margin: { ...noSides, top: ((theme.textSize * theme.lineHeight - switchHeight) / 2) * make.scale },
       },
       { part: 'track', background: make.colour(on ? 'accent' : 'quiet'), corner: height / 2 },

@@ -34,6 +34,16 @@ export interface Pins {
   readonly centerY: number | undefined;
 }
 
+/** Held nowhere. */
+export const noPins: Pins = {
+  left: undefined,
+  right: undefined,
+  top: undefined,
+  bottom: undefined,
+  centerX: undefined,
+  centerY: undefined,
+};
+
 /** Where an item of a grid asks to stand; lines are counted from 1, negative ones from the end of the explicit grid. */
 export interface GridArea {
   readonly column: number | undefined;

@@ -2,7 +2,8 @@
 
 import type { Pin, Size } from '../values/css.ts';
 import { contentHolds, heightByRatio, layByContent, layOut } from './ask.ts';
-import type { Box, PinboardContent, Pins } from './box.ts';
+import type { Box, PinboardContent } from './box.ts';
+import { noPins } from './box.ts';
 import { carriesAcross } from './grid/carried.ts';
 import { asEarlyAs, type Definite, fixed, free, type Laid, type Measured, type Question } from './laid.ts';
 import { plainMax, plainMin, roomLeft } from './plain-limits.ts';
@@ -24,15 +25,6 @@ import {
   widthsByLimits,
 } from './sizes.ts';
 import { keepsWidthOf, leastByContent, widthsWithin } from './widths.ts';
-
-const noPins: Pins = {
-  left: undefined,
-  right: undefined,
-  top: undefined,
-  bottom: undefined,
-  centerX: undefined,
-  centerY: undefined,
-};
 
 /** One axis of a pinned child: the room between its pins and how it is held in it. */
 interface Hold {

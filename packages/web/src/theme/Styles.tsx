@@ -1,0 +1,447 @@
+/** The styles of the project: each with a specimen in its states, in their order; and looks that recur and could be styles. */
+import {
+  changing,
+  contextOf,
+  dropping,
+  effectiveNames,
+  freshName,
+  locate,
+  makeStyle,
+  type Project,
+  propertyOf,
+  putting,
+  type RecurringLook,
+  readAttributeText,
+  recurringLooks,
+  type Style,
+  statesOf,
+  styleKey,
+  styleNameProblem,
+  stylesOfKind,
+  unusedStyles,
+  usesOfStyle,
+} from '@hovrin/core';
+import { ArrowDown, ArrowUp, Plus, Trash2, X } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { useEditorState, useWorkplace } from '../editor/context.tsx';
+import { Specimen } from './Specimen.tsx';
+import { specimenProject, styleSpecimen } from './specimen.ts';
+
+const trash = <Trash2 size={15} />;
+const up = <ArrowUp size={14} />;
+const down = <ArrowDown size={14} />;
+const away = <X size={12} />;
+
+/** A name for a style that is free. */
+export const freeStyleName = ({ styles = [] }: Project, wanted = 'look'): string =>
+  freshName(wanted, (name) => styles.some((style) => style.name === name));
+
+export function Styles() {
+  const { editor } = useWorkplace();
+  const { project } = useEditorState('project');
+  const { styles = [] } = project;
+  const unused = new Set(unusedStyles(project).map(styleKey));
+  return (
+    <section aria-label="Styles" className="flex flex-col gap-3">
+      <div className="flex items-end justify-between gap-4">
+        <div>
+          <h2 className="text-[15px] font-semibold">Styles</h2>
+          <p className="text-quiet">
+            Looks that controls have by name. Of several the lower one in this list wins; what a control says
+            itself wins over all.
+          </p>
+        </div>
+        <button
+          type="button"
+          className="btn btn-main"
+          onClick={() =>
+            editor.dispatch({
+              label: 'Add a style',
+              steps: [putting('styles', { name: freeStyleName(project), props: {} })],
+              exact: true,
+            })
+          }
+        >
+          <Plus size={15} aria-hidden /> Add a style
+        </button>
+      </div>
+      {styles.length === 0 && (
+        <p className="rounded-md border border-dashed border-rule p-6 text-center text-quiet">
+          There are no styles yet. Add one here, or make one of a control’s look in Build.
+        </p>
+      )}
+      <ul className="flex flex-col gap-3">
+        {styles.map((style, index) => (
+          <StyleRow
+            key={styleKey(style)}
+            style={style}
+            index={index}
+            isUnused={unused.has(styleKey(style))}
+          />
+        ))}
+      </ul>
+      <Recurring />
+    </section>
+  );
+}
+
+function StyleRow({
+  style,
+  index,
+  isUnused,
+}: {
+  readonly style: Style;
+  readonly index: number;
+  readonly isUnused: boolean;
+}) {
+  const { editor } = useWorkplace();
+  const { project } = useEditorState('project');
+  const { styles = [] } = project;
+  const title = style.name ?? `All controls of kind ${style.for}`;
+  const keyAt = (at: number) => {
+    const found = styles[at];
+    return found ? styleKey(found) : null;
+  };
+  const uses = style.name === undefined ? undefined : usesOfStyle(project, style.name);
+  /** @param before the place of the style in front of which it stands then. */
+  const moveTo = (before: number) =>
+    editor.dispatch({
+      label: `Move ${title}`,
+      steps: [{ type: 'order', of: 'styles', key: styleKey(style), before: keyAt(before) }],
+      exact: true,
+    });
+  return (
+    <li className="flex gap-4 rounded-md border border-rule bg-sheet p-3">
+      <div className="flex min-w-0 flex-1 flex-col gap-1">
+        <div className="flex items-center gap-2">
+          {style.name === undefined ? (
+            <span className="font-semibold">{title}</span>
+          ) : (
+            <StyleName style={style} />
+          )}
+          <span className="text-[12px] text-quiet">
+            {isUnused
+              ? 'nothing has it'
+              : uses === undefined
+                ? ''
+                : `${uses} ${uses === 1 ? 'control' : 'controls'}`}
+          </span>
+          <span className="flex-1" />
+          <button
+            type="button"
+            className="btn-bare"
+            aria-label={`Move ${title} up`}
+            disabled={index === 0}
+            onClick={() => moveTo(index - 1)}
+          >
+            {up}
+          </button>
+          <button
+            type="button"
+            className="btn-bare"
+            aria-label={`Move ${title} down`}
+            disabled={index === styles.length - 1}
+            onClick={() => moveTo(index + 2)}
+          >
+            {down}
+          </button>
+          <button
+            type="button"
+            className="btn-bare text-quiet hover:text-brick"
+            aria-label={`Delete ${title}`}
+            onClick={() => {
+              editor.dispatch({ label: `Delete ${title}`, steps: [dropping('styles', style)], exact: true });
+              if (uses)
+                editor.tell(
+                  `${uses} ${uses === 1 ? 'control still names' : 'controls still name'} ${title}. Undo brings it back.`,
+                );
+            }}
+          >
+            {trash}
+          </button>
+        </div>
+        <StyleValues style={style} />
+      </div>
+      <StyleSpecimens style={style} />
+    </li>
+  );
+}
+
+function StyleName({ style }: { readonly style: Style }) {
+  const { editor } = useWorkplace();
+  const { project } = useEditorState('project');
+  const [typed, setTyped] = useState<string>();
+  const { name = '' } = style;
+  const taken = (project.styles ?? []).some((each) => each !== style && each.name === typed?.trim());
+  const problem =
+    typed === undefined
+      ? undefined
+      : (styleNameProblem(typed.trim()) ?? (taken ? 'This name is taken.' : undefined));
+  const leave = () => {
+    if (typed === undefined || problem) return;
+    const to = typed.trim();
+    if (to !== name)
+      editor.dispatch({
+        label: `Rename ${name} to ${to}`,
+        steps: [{ type: 'rename', of: 'styles', key: name, to }],
+        exact: true,
+      });
+    setTyped(undefined);
+  };
+  return (
+    <span className="flex items-center gap-2">
+      <input
+        className="field max-w-44 font-mono font-medium"
+        aria-label={`Name of the style ${name}`}
+        aria-invalid={problem !== undefined}
+        spellCheck={false}
+        value={typed ?? name}
+        onChange={({ target }) => setTyped(target.value)}
+        onBlur={leave}
+        onKeyDown={({ key }) => {
+          if (key === 'Enter') leave();
+          if (key === 'Escape') setTyped(undefined);
+        }}
+      />
+      {problem && (
+        <span role="alert" className="text-[12px] text-brick">
+          {problem}
+        </span>
+      )}
+    </span>
+  );
+}
+
+/** What a style says, a line each, and a line to say more. */
+function StyleValues({ style }: { readonly style: Style }) {
+  const { editor } = useWorkplace();
+  const title = style.name ?? style.for ?? '';
+  const set = (attribute: string, text: string | undefined) => {
+    const { [attribute]: _, ...rest } = style.props;
+    const props = text === undefined ? rest : { ...style.props, [attribute]: text };
+    editor.dispatch({
+      label: `${attribute} of the style ${title}`,
+      steps: changing('styles', style, { ...style, props }),
+      exact: true,
+    });
+  };
+  return (
+    <dl className="flex flex-col gap-0.5">
+      {Object.entries(style.props).map(([attribute, value]) => (
+        <div key={attribute} className="flex items-center gap-2">
+          <dt className="w-48 shrink-0 truncate font-mono text-[12px] text-quiet">{attribute}</dt>
+          <dd className="flex min-w-0 flex-1 items-center gap-1">
+            <ValueField
+              style={style}
+              attribute={attribute}
+              text={typeof value === 'string' ? value : value.draft}
+              onText={(text) => set(attribute, text)}
+            />
+            <button
+              type="button"
+              className="btn-bare !min-w-5"
+              aria-label={`Take ${attribute} out of ${title}`}
+              onClick={() => set(attribute, undefined)}
+            >
+              {away}
+            </button>
+          </dd>
+        </div>
+      ))}
+      <NewValue style={style} onValue={set} />
+    </dl>
+  );
+}
+
+interface ValueFieldProps {
+  readonly style: Style;
+  readonly attribute: string;
+  readonly text: string;
+  readonly onText: (text: string) => void;
+}
+
+function ValueField({ style, attribute, text, onText }: ValueFieldProps) {
+  const { project } = useEditorState('project');
+  const [typed, setTyped] = useState<string>();
+  const reading = typed === undefined ? undefined : readIn(project, style, attribute, typed);
+  const problem = reading && !reading.ok ? reading.message : undefined;
+  const leave = () => {
+    if (!reading?.ok) return;
+    if (reading.text !== text) onText(reading.text);
+    setTyped(undefined);
+  };
+  return (
+    <span className="min-w-0 flex-1">
+      <input
+        className="field font-mono text-[12px]"
+        aria-label={`${attribute} of ${style.name ?? style.for}`}
+        aria-invalid={problem !== undefined}
+        spellCheck={false}
+        value={typed ?? text}
+        onChange={({ target }) => setTyped(target.value)}
+        onBlur={leave}
+        onKeyDown={({ key }) => {
+          if (key === 'Enter') leave();
+          if (key === 'Escape') setTyped(undefined);
+        }}
+      />
+      {problem && (
+        <span role="alert" className="text-[12px] text-brick">
+          {problem}
+        </span>
+      )}
+    </span>
+  );
+}
+
+/** Reads a value as a style may have it. */
+function readIn(project: Project, style: Style, attribute: string, text: string) {
+  const kind = stylesOfKind(style.for);
+  if (!kind) return { ok: false as const, message: `There is no kind \`${style.for}\`.`, at: 0 };
+  return readAttributeText(kind, attribute, text, contextOf(project));
+}
+
+/** `background = tint`: another value of a style, typed as it stands in the source. */
+function NewValue({
+  style,
+  onValue,
+}: {
+  readonly style: Style;
+  readonly onValue: (attribute: string, text: string) => void;
+}) {
+  const { project } = useEditorState('project');
+  const [typed, setTyped] = useState('');
+  const [, attribute = '', text = ''] = /^\s*([^=\s]+)\s*=\s*(.*?)\s*$/.exec(typed) ?? [];
+  const reading = attribute === '' || text === '' ? undefined : readIn(project, style, attribute, text);
+  const names = stylesOfKind(style.for)?.properties.map(({ name }) => name) ?? [];
+  const id = `values-${styleKey(style)}`;
+  const take = () => {
+    if (!reading?.ok) return;
+    onValue(attribute, reading.text);
+    setTyped('');
+  };
+  return (
+    <div>
+      <input
+        className="field max-w-80 font-mono text-[12px]"
+        aria-label={`Another value of ${style.name ?? style.for}`}
+        placeholder="background = tint, or hover.background = line"
+        list={id}
+        spellCheck={false}
+        value={typed}
+        onChange={({ target }) => setTyped(target.value)}
+        onBlur={take}
+        onKeyDown={({ key }) => {
+          if (key === 'Enter') take();
+          if (key === 'Escape') setTyped('');
+        }}
+      />
+      <datalist id={id}>
+        {names.map((name) => (
+          <option key={name} value={`${name} = `} />
+        ))}
+      </datalist>
+      {reading && !reading.ok && (
+        <span role="alert" className="text-[12px] text-brick">
+          {reading.message}
+        </span>
+      )}
+    </div>
+  );
+}
+
+/** A control with the style, as it is and in each state that the style speaks of. */
+function StyleSpecimens({ style }: { readonly style: Style }) {
+  const { project } = useEditorState('project');
+  const { tokens, styles, bands } = project;
+  const screen = useMemo(() => styleSpecimen(style.name, style.for), [style.name, style.for]);
+  const shown = useMemo(
+    () => specimenProject({ tokens, styles, bands } as Project, screen),
+    [tokens, styles, bands, screen],
+  );
+  const kind = stylesOfKind(style.for);
+  const states = kind
+    ? statesOf(kind).filter((state) =>
+        Object.keys(style.props).some((name) => propertyOf(name) !== name && name.includes(`${state}.`)),
+      )
+    : [];
+  return (
+    <div className="flex w-44 shrink-0 flex-col gap-1">
+      {[undefined, ...states].map((state) => (
+        <div key={state ?? ''}>
+          {state && <p className="text-[12px] text-quiet">while {state}</p>}
+          <Specimen
+            project={shown}
+            screen={screen}
+            width={176}
+            mode="light"
+            label={`${style.name ?? style.for}${state ? `, ${state}` : ''}`}
+            {...(state ? { state } : {})}
+          />
+        </div>
+      ))}
+    </div>
+  );
+}
+
+/** Equal groups of own values across the project. */
+function Recurring() {
+  const { project } = useEditorState('project');
+  const { screens } = project;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the looks of the screens, and nothing else.
+  const looks = useMemo(() => recurringLooks(project), [screens]);
+  if (looks.length === 0) return null;
+  return (
+    <div>
+      <h3 className="font-semibold">Looks that recur</h3>
+      <p className="text-[12px] text-quiet">Several controls say the same. As a style it is said once.</p>
+      <ul className="mt-1 flex flex-col gap-1">
+        {looks.slice(0, 6).map((look) => (
+          <RecurringRow key={JSON.stringify(look.values)} look={look} />
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+function RecurringRow({ look }: { readonly look: RecurringLook }) {
+  const { editor } = useWorkplace();
+  const { project } = useEditorState('project');
+  const { values, controls, freed } = look;
+  const names = controls.slice(0, 4).map((control) => {
+    const found = locate(project, control.id);
+    return found ? effectiveNames(found.screen).get(control.id) : control.kind;
+  });
+  const more = controls.length > names.length ? ` and ${controls.length - names.length} more` : '';
+  const make = () => {
+    const kinds = new Set(controls.map(({ kind }) => kind));
+    const [kind] = [...kinds];
+    const name = freeStyleName(project, kinds.size === 1 && kind ? kind : 'look');
+    editor.dispatch({
+      label: `Make a style of ${controls.length} controls`,
+      steps: makeStyle(controls, name, values, kinds.size === 1 ? kind : undefined),
+      exact: true,
+    });
+  };
+  return (
+    <li className="flex items-center gap-3 rounded-md border border-rule px-3 py-1.5">
+      <span className="min-w-0 flex-1">
+        <span className="block truncate font-mono text-[12px]">
+          {Object.entries(values)
+            .map(([attribute, text]) => `${attribute}="${text}"`)
+            .join(' ')}
+        </span>
+        <span className="block truncate text-[12px] text-quiet">
+          {names.join(', ')}
+          {more}
+        </span>
+      </span>
+      <span className="shrink-0 text-[12px] text-quiet">
+        {controls.length} controls, {freed} values less
+      </span>
+      <button type="button" className="btn" onClick={make}>
+        Make it a style
+      </button>
+    </li>
+  );
+}

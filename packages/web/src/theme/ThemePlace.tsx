@@ -1,0 +1,226 @@
+/** Theme: the tokens and styles of the project, beside controls on which one sees them, in every mode. */
+import {
+  itemAt,
+  modes,
+  type Project,
+  putting,
+  shippedThemes,
+  shippedTokens,
+  type TokenType,
+  tokenTypes,
+} from '@hovrin/core';
+import { Plus } from 'lucide-react';
+import { useMemo } from 'react';
+import { flushSync } from 'react-dom';
+import { useEditorState, useWorkplace } from '../editor/context.tsx';
+import { useCommandKeys } from '../editor/keys.ts';
+import { PlaceHeader } from '../PlaceHeader.tsx';
+import { Menu } from '../parts/Menu.tsx';
+import { modeWords } from '../workbench/bench/benchView.ts';
+import { Specimen } from './Specimen.tsx';
+import { Styles } from './Styles.tsx';
+import { specimenProject, specimenScreen } from './specimen.ts';
+import { TokenFiles } from './TokenFiles.tsx';
+import { TokenRow } from './TokenRow.tsx';
+import { allTokens, beginWith, newToken } from './tokenSteps.ts';
+
+const sections: readonly (readonly [title: string, words: string, types: readonly TokenType[]])[] = [
+  ['Colours', 'What roles and controls are painted with.', ['color']],
+  ['Lengths and numbers', 'Spaces, sizes, corners, line heights.', ['dimension', 'number']],
+  [
+    'Letters',
+    'Fonts, weights, and both together with size and line.',
+    ['fontFamily', 'fontWeight', 'typography'],
+  ],
+  ['Shadows, gradients, borders', 'Looks that are said as a whole.', ['shadow', 'gradient', 'border']],
+  [
+    'Time',
+    'How long, and how evenly, something goes over into something else.',
+    ['duration', 'cubicBezier', 'transition'],
+  ],
+];
+
+const typeWords: Readonly<Record<TokenType, string>> = {
+  color: 'Colour',
+  dimension: 'Length',
+  fontFamily: 'Font',
+  fontWeight: 'Weight',
+  number: 'Number',
+  duration: 'Duration',
+  cubicBezier: 'Easing curve',
+  shadow: 'Shadow',
+  gradient: 'Gradient',
+  typography: 'Typography',
+  border: 'Border',
+  transition: 'Transition',
+};
+
+export function ThemePlace() {
+  const { editor } = useWorkplace();
+  useCommandKeys(editor);
+  return (
+    <>
+      <PlaceHeader title="Theme">
+        <TokenFiles />
+      </PlaceHeader>
+      <main className="flex min-h-0 flex-1">
+        <div className="min-w-0 flex-1 overflow-auto p-6">
+          <div className="mx-auto flex max-w-4xl flex-col gap-6">
+            <Beginnings />
+            <Tokens />
+            <Styles />
+          </div>
+        </div>
+        <Specimens />
+      </main>
+    </>
+  );
+}
+
+function Specimens() {
+  const { project } = useEditorState('project');
+  const { tokens, styles, bands } = project;
+  // Only what is shown counts: a change of a screen paints nothing anew.
+  const shown = useMemo(() => specimenProject({ tokens, styles, bands } as Project), [tokens, styles, bands]);
+  return (
+    <aside
+      aria-label="Specimens"
+      className="flex w-[336px] shrink-0 flex-col gap-3 overflow-auto border-l border-rule bg-sheet p-4"
+    >
+      {modes.map((mode) => (
+        <section key={mode} className="flex flex-col gap-1">
+          <h2 className="text-quiet">{modeWords[mode]}</h2>
+          <Specimen
+            project={shown}
+            screen={specimenScreen}
+            width={304}
+            mode={mode}
+            label={`Controls ${modeWords[mode].toLowerCase()}`}
+          />
+        </section>
+      ))}
+    </aside>
+  );
+}
+
+/** Themes that ship, to begin with. */
+function Beginnings() {
+  const { editor } = useWorkplace();
+  const { project } = useEditorState('project');
+  return (
+    <section aria-label="Themes to begin with">
+      <h2 className="text-[15px] font-semibold">Themes to begin with</h2>
+      <p className="text-quiet">
+        Colours and measures in light, dark and with more contrast. What else the project has stays.
+      </p>
+      <div className="mt-2 flex gap-3">
+        {shippedThemes.map((theme) => (
+          <button
+            key={theme.id}
+            type="button"
+            className="flex flex-1 flex-col gap-1 rounded-md border border-rule bg-sheet p-2 text-left hover:border-ink"
+            onClick={() => {
+              const steps = beginWith(project, theme);
+              if (steps.length > 0)
+                editor.dispatch({ label: `Begin with ${theme.label}`, steps, exact: true });
+              else editor.tell(`The project has ${theme.label} already.`);
+            }}
+          >
+            <Specimen
+              project={themed(theme.tokens)}
+              screen={chip}
+              width={176}
+              mode="light"
+              label={`${theme.label}, a sample`}
+            />
+            <span className="font-medium">{theme.label}</span>
+            <span className="text-[12px] text-quiet">{theme.purpose}</span>
+          </button>
+        ))}
+      </div>
+    </section>
+  );
+}
+
+/** A heading and a button: the least that shows a theme. */
+const chip = {
+  ...specimenScreen,
+  id: 'chip',
+  children: [itemAt(specimenScreen.children, 0), itemAt(specimenScreen.children, 2)],
+};
+const themedBy = new Map<readonly object[], Project>();
+function themed(tokens: NonNullable<Project['tokens']>): Project {
+  const known =
+    themedBy.get(tokens) ??
+    specimenProject(
+      { tokens, bands: [{ name: 'hand', label: 'Hand', from: 0 }] } as unknown as Project,
+      chip,
+    );
+  themedBy.set(tokens, known);
+  return known;
+}
+
+function Tokens() {
+  const { editor } = useWorkplace();
+  const { project } = useEditorState('project');
+  const all = allTokens(project);
+  const shipped = new Set(shippedTokens.map(({ path }) => path));
+  const add = (type: TokenType) => {
+    const token = newToken(project, type);
+    // Its field is there before the next key comes.
+    flushSync(() =>
+      editor.dispatch({
+        label: `Add a ${typeWords[type].toLowerCase()}`,
+        steps: [putting('tokens', token)],
+        exact: true,
+      }),
+    );
+    const field = document.querySelector<HTMLInputElement>(`input[data-token="${CSS.escape(token.path)}"]`);
+    field?.focus();
+    field?.select();
+  };
+  return (
+    <section aria-label="Tokens" className="flex flex-col gap-4">
+      <div className="flex items-end justify-between gap-4">
+        <div>
+          <h2 className="text-[15px] font-semibold">Tokens</h2>
+          <p className="text-quiet">
+            Values with a name, said once. Any property takes one by its name; an empty field is the same as
+            in the light.
+          </p>
+        </div>
+        <Menu
+          label="Add a token"
+          button={
+            <button type="button" className="btn btn-main">
+              <Plus size={15} aria-hidden /> Add a token
+            </button>
+          }
+          entries={tokenTypes.map((type) => ({ label: typeWords[type], onSelect: () => add(type) }))}
+        />
+      </div>
+      {sections.map(([title, words, types]) => (
+        <div key={title}>
+          <h3 className="font-semibold">{title}</h3>
+          <p className="text-[12px] text-quiet">{words}</p>
+          <div className="mt-1 flex gap-2 text-[12px] text-quiet" aria-hidden>
+            <span className="w-40 shrink-0">Name</span>
+            {modes.map((mode) => (
+              <span key={mode} className="flex-1">
+                {modeWords[mode]}
+              </span>
+            ))}
+            <span className="w-[100px] shrink-0" />
+          </div>
+          <ul>
+            {all
+              .filter(({ token }) => types.includes(token.type))
+              .map(({ token, isOwn }) => (
+                <TokenRow key={token.path} token={token} isOwn={isOwn} isShipped={shipped.has(token.path)} />
+              ))}
+          </ul>
+        </div>
+      ))}
+    </section>
+  );
+}
