@@ -30,12 +30,13 @@ export const tolerance = 0.1;
 
 /** Runs in the page: sets its conditions; then the boxes of all elements that carry a control's name. */
 async function measuredBoxes(
-  { textScale = 1, rightToLeft, safe, hinge }: View,
+  { textScale = 1, rightToLeft, safe, hinge, mode = 'light' }: View,
   { document, window }: Shown,
 ): Promise<[string, number[]][]> {
   const { style, dataset } = document.documentElement;
   style.fontSize = `${16 * textScale}px`;
   document.documentElement.dir = rightToLeft ? 'rtl' : 'ltr';
+  dataset.mode = mode === 'dark' ? 'dark' : 'light';
   for (const side of ['top', 'right', 'bottom', 'left'] as const)
     style.setProperty(`--safe-${side}`, `${safe?.[side] ?? 0}px`);
   if (hinge) {

@@ -12,9 +12,13 @@ import { propertyOf } from './attributes.ts';
 import { allSaid, type Conditions, type Layer } from './cascade.ts';
 import { defaultsOf, Values } from './values.ts';
 
-/** The values of a control without those that follow expressions, under some conditions. */
-export const plainValues = (control: Control, conditions: Conditions): Values =>
-  saidPlainly(control, conditions);
+/**
+ * The values of a control without those that follow expressions, under some conditions.
+ *
+ * @param named the styles that it has; absent: those of its plain text.
+ */
+export const plainValues = (control: Control, conditions: Conditions, named?: string): Values =>
+  saidPlainly(control, conditions, named);
 
 /** What one layer says by itself, without expressions, under some conditions. */
 export const plainlyIn = (
@@ -27,11 +31,15 @@ export const plainlyIn = (
     { ...conditions, theme: { ...conditions.theme, styles: noStyles } },
   );
 
-function saidPlainly(control: Pick<Control, 'kind' | 'props'>, conditions: Conditions): Values {
+function saidPlainly(
+  control: Pick<Control, 'kind' | 'props'>,
+  conditions: Conditions,
+  named?: string,
+): Values {
   const kind = kindOf(control);
   const { theme } = conditions;
   const said = new Map<string, unknown>();
-  for (const [property, { text }] of allSaid(control, kind, conditions)) {
+  for (const [property, { text }] of allSaid(control, kind, conditions, named)) {
     if (hasExpression(text)) continue;
     const reading = readWithTokens(property.type, unescapeBraces(text), theme.tokens);
     if (reading.ok) said.set(property.name, reading.value);

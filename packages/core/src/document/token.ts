@@ -70,5 +70,9 @@ export function tokenName(path: string): string {
   return dot > 0 && tokenTypes.some((type) => type === path.slice(0, dot)) ? path.slice(dot + 1) : path;
 }
 
+/** Custom properties that a page has for itself. */
+const ofPages = /^(?:line-height|part|screen-height|safe-\w+|hinge-\w+|picture-.*)$/;
+
 /** The name of a token's custom property on a page, without the two hyphens in front. */
-export const customName = (name: string): string => name.replaceAll(/[^\w-]/g, '-');
+export const customName = (name: string): string =>
+  (ofPages.test(name) ? `token-${name}` : name).replaceAll(/[^\w-]/g, '-');

@@ -6,6 +6,7 @@ import type { Band } from '../document/types.ts';
 import { entryOf } from '../sure.ts';
 import type { Inside } from './layered-values.ts';
 import type { Section } from './rule.ts';
+import { asOne } from './sides.ts';
 
 /** What must be said so that `after` holds where `before` held. What falls away goes back to the layers below. */
 export function difference(
@@ -64,6 +65,10 @@ interface StateSections {
   readonly stages: readonly Stage[];
 }
 
+/** Declarations that win over what stands on an element itself. */
+export const important = (css: Declarations): Declarations =>
+  new Map([...css].map(([name, value]) => [name, `${value} !important`]));
+
 /** All sections of a screen, or of a style, in the order in which they win over each other. */
 export class RuleSections {
   private readonly byState: readonly StateSections[];
@@ -86,23 +91,22 @@ export class RuleSections {
    *
    * @param under what is said under some prefixes.
    * @param selectorIn the control's selector in a state; undefined where it has no such state.
+   * @param written how declarations are written in a state.
    * @param asks the words in front of what is said of it: bands, orientations, states.
    */
   add(
     under: (prefixes: readonly string[]) => Inside,
     selectorIn: (state: string | undefined) => string | undefined,
     asks: ReadonlySet<string>,
-    mark: (state: string | undefined) => string = () => '',
+    written: (css: Declarations, state: string | undefined) => Declarations = (css) => css,
   ): void {
     for (const { state, always, stages } of this.byState) {
       if (state !== undefined && !asks.has(state)) continue;
       const selector = selectorIn(state);
       if (selector === undefined) continue;
       const add = (section: Section, inside: string, css: Declarations) => {
-        const marked = mark(state);
-        const rules =
-          marked === '' ? css : new Map([...css].map(([name, value]) => [name, `${value}${marked}`]));
-        if (css.size > 0) section.rules.push({ selector: `${selector}${inside}`, css: rules });
+        if (css.size > 0)
+          section.rules.push({ selector: `${selector}${inside}`, css: written(asOne(css), state) });
       };
       const turnsOf = orientations.filter((orientation) => asks.has(orientation));
       if (state === undefined) plainly(under, { always, stages }, turnsOf, add);

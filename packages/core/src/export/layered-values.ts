@@ -13,12 +13,14 @@ import {
 } from '../css/declarations.ts';
 import { inkDeclarations, lookDeclarations } from '../css/look.ts';
 import { transitionCss } from '../css/transition.ts';
+import { hasPlainStyle, type Style, stylesOver } from '../document/style-set.ts';
 import type { Control } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import { partPrefix } from '../kinds/look-parts.ts';
 import { arrangementOf, mannerOf } from '../kinds/manner.ts';
 import { background, colour, transition, z } from '../kinds/properties.ts';
 import { pictureSizes } from './picture-sizes.ts';
+import { byAxis } from './sides.ts';
 import { type CssThemes, withVariables } from './theme-variables.ts';
 
 /** Declarations by what stands behind the control's selector: nothing, or a part inside its element. */
@@ -101,13 +103,16 @@ function withTokens(
   );
 }
 
-/** All that is said of a control under some conditions, by whatever layer. */
-export const allDeclared = (at: Standing, prefixes: readonly string[], themes: CssThemes): Inside =>
+const inAxes = (inside: Inside): Map<string, Declarations> =>
+  new Map([...inside].map(([name, css]) => [name, byAxis(css)]));
+
+/** All that is said of a control under some conditions, by whatever layer. @param named the styles that it has. */
+const allDeclared = (at: Standing, prefixes: readonly string[], themes: CssThemes, named?: string): Inside =>
   withTokens(themes, (theme) =>
-    declared(at, plainValues(at.control, { prefixes, theme }), { prefixes, theme }, true),
+    declared(at, plainValues(at.control, { prefixes, theme }, named), { prefixes, theme }, true),
   );
 
-/** What one layer says of it. */
+/** What one layer says of it, its sides by axis. */
 export const layerDeclared = (
   at: Standing,
   layer: Pick<Layer, 'props'>,
@@ -115,26 +120,48 @@ export const layerDeclared = (
   themes: CssThemes,
 ): Inside =>
   withTokens(themes, (theme) =>
-    declared(at, plainlyIn(at.control, layer, { prefixes, theme }), { prefixes, theme }, false),
+    inAxes(declared(at, plainlyIn(at.control, layer, { prefixes, theme }), { prefixes, theme }, false)),
   );
 
 /** What is left to a control's own rules: what it says itself, and all that its styles' rules do not come to. */
 export function ownDeclared(at: Standing, prefixes: readonly string[], themes: CssThemes): Inside {
-  const all = allDeclared(at, prefixes, themes);
-  const [own, ...styles] = layersOf(at.control, themes.plain.styles);
-  if (!own || styles.length === 0) return all;
-  const said = layerDeclared(at, own, prefixes, themes);
+  const { styles: set } = themes.plain;
+  const over = stylesOver(at.control, set);
+  if (over.length === 0) return allDeclared(at, prefixes, themes);
+  const all = inAxes(allDeclared(at, prefixes, themes));
+  const [, ...styles] = layersOf(at.control, set);
+  const said = layerDeclared(at, at.control, prefixes, themes);
   const below = styles.toReversed().map((layer) => layerDeclared(at, layer, prefixes, themes));
+  const mayCome = hasPlainStyle(at.control) ? [] : over.filter(({ name }) => name !== undefined);
+  const taken = takenBack(at, mayCome, prefixes, themes);
   const insides = new Set([...all.keys(), ...below.flatMap((each) => [...each.keys()])]);
   return new Map(
     [...insides].map((inside) => {
       const css = all.get(inside) ?? nothing;
       const byStyles = new Map(below.flatMap((each) => [...(each.get(inside) ?? nothing)]));
-      const left = new Map(
-        [...css].filter(([name, value]) => said.get(inside)?.has(name) || byStyles.get(name) !== value),
+      const back = [...byStyles.keys(), ...(taken.get(inside) ?? [])].filter((name) => !css.has(name));
+      const left = [...css].filter(
+        ([name, value]) => said.get(inside)?.has(name) || byStyles.get(name) !== value,
       );
-      for (const name of byStyles.keys()) if (!css.has(name)) left.set(name, 'initial');
-      return [inside, left];
+      // What goes back comes first: it must not take what is said below it along.
+      return [inside, new Map([...back.map((name) => [name, 'initial'] as const), ...left])];
     }),
   );
+}
+
+/** What styles that may come would declare though the control's own values leave no room for it. */
+function takenBack(
+  at: Standing,
+  styles: readonly Style[],
+  prefixes: readonly string[],
+  themes: CssThemes,
+): ReadonlyMap<string, readonly string[]> {
+  const found = new Map<string, string[]>();
+  for (const style of styles) {
+    const together = inAxes(allDeclared(at, prefixes, themes, style.name));
+    for (const [inside, css] of layerDeclared(at, style, prefixes, themes))
+      for (const name of css.keys())
+        if (!together.get(inside)?.has(name)) found.set(inside, [...(found.get(inside) ?? []), name]);
+  }
+  return found;
 }

@@ -5,9 +5,10 @@
  */
 import { group } from 'd3-array';
 import { asksOf } from '../cascade/states-asked.ts';
-import { type Style, type StyleSet, styleKey, stylesOver } from '../document/style-set.ts';
+import type { Declarations } from '../css/declarations.ts';
+import { hasPlainStyle, type Style, type StyleSet, styleKey, stylesOver } from '../document/style-set.ts';
 import { locationsIn } from '../document/tree.ts';
-import type { Project } from '../document/types.ts';
+import { inForce, type Project } from '../document/types.ts';
 import { itemAt } from '../sure.ts';
 import { selectorsIn } from './class-names.ts';
 import { RuleSections } from './control-rules.ts';
@@ -66,9 +67,14 @@ function sectionsFor(
     },
     (state) => selectorInState(self, state, user),
     asksOf({ ...user.control, props: style.props }, themes.plain.styles),
+    hasPlainStyle(user.control) || inForce(user.control.props.hidden) === 'false' ? undefined : hidingForSure,
   );
   return sections.list();
 }
+
+/** What a style hides that comes and goes is hidden whatever the control says of how it arranges what is in it. */
+const hidingForSure = (css: Declarations): Declarations =>
+  css.get('display') === 'none' ? new Map([...css, ['display', 'none !important']]) : css;
 
 const asText = (sections: readonly Section[]): string =>
   JSON.stringify(

@@ -15,7 +15,7 @@ import { lineHeightCss } from '../text/units.ts';
 import { pictureName } from '../values/look-css.ts';
 import type { Theme } from '../values/theme.ts';
 import { selectorsIn } from './class-names.ts';
-import { RuleSections } from './control-rules.ts';
+import { important, RuleSections } from './control-rules.ts';
 import { type Inside, ownDeclared } from './layered-values.ts';
 import { forcedColourRules, printRules } from './media-rules.ts';
 import { keepsHinge, paneSections } from './pane-sections.ts';
@@ -129,6 +129,7 @@ function baseRules(project: Project, theme: Theme): string {
     padding: var(--safe-top) var(--safe-right) var(--safe-bottom) var(--safe-left);
     background: var(--page);
     font-family: ${familyList(theme.family)}, sans-serif;
+    font-size: ${theme.textSize / 16}rem;
     --line-height: ${theme.lineHeight};
     /* Small sizes, too: some engines leave it out there. */
     font-kerning: normal;
@@ -284,7 +285,7 @@ function screenSections(
       },
       (state) => selectorInState(selectorOf(control), state, { path, selectorOf }),
       asksWithParent(control, parent, themes.plain.styles),
-      (state) => (state !== undefined && isBound ? ' !important' : ''),
+      (css, state) => (state !== undefined && isBound ? important(css) : css),
     );
   }
   return [...sections.list(), ...paneSections(screen, sections.stages, themes.plain)];

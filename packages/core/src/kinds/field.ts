@@ -245,14 +245,14 @@ function lineBaseline(make: Making, style: TextStyle): number {
  */
 export const bareLineCss = (
   kind: string,
-  { labelGap }: Theme,
+  { labelGap, textSize }: Theme,
   { above, lineHeight }: BareLine,
 ): string => `.k-${kind} > .part-label:empty {
   display: block;
   height: ${above}px;
   margin-bottom: ${-above - labelGap}px;
   padding-top: ${above}px;
-  font-size: 1rem;
+  font-size: ${textSize / 16}rem;
   font-weight: 400;
   --line-height: ${lineHeight};
 }

@@ -152,7 +152,8 @@ function conic(gradient: Extract<Gradient, { form: 'conic' }>, box: Rectangle): 
     begin = wedge / wedges;
     held = colour;
   }
-  return parts.join('');
+  // Browsers do not smooth where colours of a gradient meet.
+  return tag('g', { 'shape-rendering': 'crispEdges' }, parts.join(''));
 }
 
 /** A picture that covers a box, lies in it as a whole, or is laid beside itself from its top left corner on. */

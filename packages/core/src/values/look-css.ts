@@ -19,7 +19,7 @@ const piece = /[a-z-]+\(|#[\da-f]+|[+-]?(?:\d+\.?\d*|\.\d+)(?:%|[a-z]+)?|[A-Za-z
 const colourFunctions = /^(?:rgba?|hsla?|hwb|lab|lch|oklab|oklch|color|var)\($/;
 
 /** The custom property of a picture of the project. */
-export const pictureName = (file: string): string => `--picture-${customName(file)}`;
+export const pictureName = (file: string): string => `--picture-${file.replaceAll(/[^\w-]/g, '-')}`;
 
 /**
  * A look's text as CSS.
