@@ -5,7 +5,6 @@ import { type Style, styleKey } from '../document/style-set.ts';
 import { type Band, inForce } from '../document/types.ts';
 import { type AttributeContext, readAttributeText } from '../meaning/property-text.ts';
 import { styleNameProblem, stylesOfKind } from '../meaning/style-values.ts';
-import { itemAt } from '../sure.ts';
 import { withMarks, withoutMarks } from './part-names.ts';
 import { longestLine, writtenAttribute } from './print.ts';
 import { placeAt, type SourceProblem } from './problem.ts';
@@ -157,7 +156,7 @@ export function printStyleFile(styles: readonly Style[], bands: readonly Band[])
       ...comments.map((comment) => `  <!--${comment}-->`),
       ...(flat.length <= longestLine
         ? [flat]
-        : [`  <style ${itemAt(attributes, 0)}`, ...attributes.slice(1).map((each) => `    ${each}`), '  />']),
+        : ['  <style', ...attributes.map((each) => `    ${each}`), '  />']),
     ];
   });
   return `<styles>\n${lines.map((line) => `${line}\n`).join('')}</styles>\n`;
