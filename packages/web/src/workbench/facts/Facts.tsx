@@ -41,6 +41,7 @@ import { useSetProperty } from '../fields/useSetProperty.ts';
 import { wholeFields } from '../fields/wholeFields.ts';
 import { KindIcon } from '../KindIcon.tsx';
 import { useDisabledMeanwhile, useShownSelection } from '../useShownSelection.ts';
+import { StyleButtons } from './StyleButtons.tsx';
 
 const openIcon = <ChevronDown size={13} />;
 const closedIcon = <ChevronRight size={13} />;
@@ -161,6 +162,7 @@ const Sections = memo(function Sections({ control }: { control: Control }) {
             {properties.map((property) => (
               <PropertyRow key={property.name} control={control} property={property} name={name} />
             ))}
+            {group === 'look' && <StyleButtons controls={[control]} />}
           </Section>
         );
       })}
@@ -205,6 +207,7 @@ function SeveralFacts({ controls }: { controls: readonly [Control, ...Control[]]
                 name={`${controls.length} controls`}
               />
             ))}
+            {group === 'look' && <StyleButtons controls={controls} />}
           </Section>
         );
       })}

@@ -1,0 +1,94 @@
+/** What is done with the look of the selected controls: made a style, or put into one that they have. */
+import {
+  type Control,
+  effectiveNames,
+  freshName,
+  intoStyle,
+  locate,
+  makeStyle,
+  propertyOf,
+  sharedValues,
+  styledValues,
+  styleNames,
+  themeOf,
+} from '@hovrin/core';
+import { useEditorState, useWorkplace } from '../../editor/context.tsx';
+
+/** Sizes and places belong to one control; a look is what is left. */
+const ofOne: ReadonlySet<string> = new Set([
+  'width',
+  'height',
+  'min-width',
+  'max-width',
+  'min-height',
+  'max-height',
+  'aspect',
+  'margin',
+  'align-self',
+  'justify-self',
+  'hidden',
+  'columns',
+  'rows',
+]);
+
+const lookOf = (values: Readonly<Record<string, string>>): Record<string, string> =>
+  Object.fromEntries(Object.entries(values).filter(([attribute]) => !ofOne.has(propertyOf(attribute))));
+
+export function StyleButtons({ controls }: { readonly controls: readonly [Control, ...Control[]] }) {
+  const { editor } = useWorkplace();
+  const { project } = useEditorState('project');
+  const [first] = controls;
+  const shared = lookOf(sharedValues(controls));
+  const { styles } = themeOf(project);
+  const count = Object.keys(shared).length;
+  const own = controls.length === 1 ? lookOf(styledValues(first)) : {};
+  const held = styleNames(typeof first.props.style === 'string' ? first.props.style : '').flatMap(
+    (name) => styles.named.get(name) ?? [],
+  );
+  const into = held.at(-1);
+  if (count === 0) return null;
+  const make = () => {
+    const kinds = new Set(controls.map(({ kind }) => kind));
+    const found = locate(project, first.id);
+    const wanted = (found && effectiveNames(found.screen).get(first.id)) ?? 'look';
+    const name = freshName(wanted, (each) => styles.named.has(each));
+    if (
+      editor.dispatch({
+        label: `Make the style ${name}`,
+        steps: makeStyle(controls, name, shared, kinds.size === 1 ? first.kind : undefined),
+        exact: true,
+      })
+    )
+      editor.tell(`The style ${name} says it now; Theme lists all styles.`);
+  };
+  return (
+    <div className="ml-[92px] flex flex-wrap gap-1 py-0.5">
+      <button
+        type="button"
+        className="btn !h-6 text-[12px]"
+        title={Object.entries(shared)
+          .map(([attribute, text]) => `${attribute} = ${text}`)
+          .join('\n')}
+        onClick={make}
+      >
+        {controls.length === 1 ? 'Make a style of it' : 'Make a style of what they share'}
+      </button>
+      {into && Object.keys(own).length > 0 && (
+        <button
+          type="button"
+          className="btn !h-6 text-[12px]"
+          title={`All that have ${into.name} follow; this control says it no more`}
+          onClick={() =>
+            editor.dispatch({
+              label: `Put the look into the style ${into.name}`,
+              steps: intoStyle(first, into, Object.keys(own)),
+              exact: true,
+            })
+          }
+        >
+          Into the style {into.name}
+        </button>
+      )}
+    </div>
+  );
+}
