@@ -94,7 +94,7 @@ it('the application is tried in the dark, on folding and notched screens, with l
   await frame('Hand').getByText('Before ten').waitFor();
   const ground = () =>
     frame('Hand')
-      .locator('body > .k-screen')
+      .locator('body')
       .evaluate((element) => getComputedStyle(element).backgroundColor);
   expect(await ground()).toBe('rgb(246, 243, 236)');
   await page.getByLabel('Dark').check();

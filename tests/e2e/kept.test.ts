@@ -4,7 +4,7 @@ import { strToU8, unzipSync, zipSync } from 'fflate';
 import type { Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { axeFaults } from '../browser/axe.ts';
-import { addByKeys, fact, facts, saved, tree, Workbench } from './workbench.ts';
+import { addByKeys, fact, facts, props, saved, tree, Workbench } from './workbench.ts';
 
 let bench: Workbench;
 beforeAll(async () => {
@@ -24,16 +24,6 @@ async function twoWindows(name: string): Promise<[Page, Page]> {
   await two.locator('[data-bay]').first().waitFor();
   return [one, two];
 }
-const props = (page: Page, name: string) =>
-  page.evaluate(async (wanted) => {
-    type Node = { name?: string; props: Record<string, string>; children: Node[] };
-    const answer = await fetch(`/api/projects/${location.pathname.split('/')[2]}`);
-    const { project } = (await answer.json()) as { project: { screens: Node[] } };
-    const find = (nodes: Node[]): Node | undefined =>
-      nodes.map((each) => (each.name === wanted ? each : find(each.children))).find(Boolean);
-    return find(project.screens)?.props;
-  }, name);
-
 describe('typing in Facts, key by key', () => {
   let page: Page;
   beforeAll(async () => {

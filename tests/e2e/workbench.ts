@@ -165,3 +165,14 @@ export async function running(frame: FrameLocator): Promise<void> {
   await screens.first().waitFor();
   await screens.nth(1).waitFor({ state: 'detached' });
 }
+
+/** What the server has of a control, by attribute; undefined where there is none of the name. */
+export const props = (page: Page, name: string) =>
+  page.evaluate(async (wanted) => {
+    type Node = { name?: string; props: Record<string, string>; children: Node[] };
+    const answer = await fetch(`/api/projects/${location.pathname.split('/')[2]}`);
+    const { project } = (await answer.json()) as { project: { screens: Node[] } };
+    const find = (nodes: Node[]): Node | undefined =>
+      nodes.map((each) => (each.name === wanted ? each : find(each.children))).find(Boolean);
+    return find(project.screens)?.props;
+  }, name);

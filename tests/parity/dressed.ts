@@ -94,7 +94,7 @@ function dress(control: Control, chance: Chance): Control {
       ...control.props,
       ...Object.fromEntries(own),
       ...(has('style') && names.length > 0
-        ? { style: chance.of(0.2) ? `{true ? '${names.join(' ')}' : ''}` : names.join(' ') }
+        ? { style: chance.of(0.2) ? `{true ? '${names[0]}' : ''}` : names.join(' ') }
         : {}),
       ...(has('states') && chance.of(0.2)
         ? { states: chance.of(0.5) ? 'late: {1 < 2} | calm: {false}' : 'late: {false} | calm: {true}' }

@@ -272,7 +272,7 @@ describe('the name of a token in an attribute', () => {
     expect(applySteps(set.project, [dropping('tokens', held!)]).ok).toBe(false);
     const other = applySteps(set.project, [putting('tokens', token('space.s', 'dimension', px(2)))]);
     const gone = other.ok && applySteps(other.project, withToken(other.project, 'space.middle', 'space.s'));
-    if (!gone || !gone.ok) throw new Error('The token was not replaced.');
+    if (gone === false || !gone.ok) throw new Error('The token was not replaced.');
     expect(named(gone.project, 'r').props.gap).toBe('space.s');
     expect(gone.project.tokens?.map(({ path }) => path)).not.toContain('space.middle');
   });

@@ -62,6 +62,6 @@ export const bands: Collection<Band> = {
   ],
   uses,
   // Without its band a change of it means nothing: it could not be printed.
-  needed: true,
+  needed: () => true,
   migrations: { 1: onlyFields(fields) },
 };

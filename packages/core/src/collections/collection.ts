@@ -74,7 +74,7 @@ export interface Collection<E extends object = object> {
   /** Attributes that name an entity. */
   uses(project: Project, key: string): readonly Use[];
   /** What names an entity cannot be read without it: it does not go before they do. */
-  readonly needed?: boolean;
+  needed?(key: string): boolean;
   /** An entity as steps compare it: without what changes by steps of its own. The same entity where there is none. */
   compared?(entity: E): E;
   /** An entity that replaces another; fields with steps of their own keep the other's values. */

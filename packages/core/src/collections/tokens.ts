@@ -10,6 +10,7 @@ import type { Kind } from '../kinds/kind.ts';
 import { stylesOfKind } from '../meaning/style-values.ts';
 import { isOneOf } from '../sure.ts';
 import { tokenWords, withTokenRenamed } from '../tokens/reading.ts';
+import { shippedTokens } from '../tokens/shipped.ts';
 import type { AttributeText, Collection, Fault, Use } from './collection.ts';
 
 const fields = [
@@ -139,8 +140,8 @@ export const tokens: Collection<Token> = {
   faultAmong,
   empty: (path) => ({ path, type: 'color', value: '#000000' }),
   rekeyed: (token, path) => ({ ...token, path }),
-  // A value that names it could not be read without it.
-  needed: true,
+  // A value that names it could not be read without it; of one that ships another is there.
+  needed: (path) => !shippedTokens.some((token) => token.path === path),
   inAttribute: (control: Control, [attribute, text], from, to) => [
     attribute,
     renamedIn(kindOf(control), [attribute, text], tokenName(from), tokenName(to)),

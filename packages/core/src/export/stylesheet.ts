@@ -146,6 +146,7 @@ function baseRules(project: Project, theme: Theme): string {
     font: inherit;
     line-height: ${lineHeightCss};
     letter-spacing: inherit;
+    text-transform: inherit;
     color: inherit;
   }
 

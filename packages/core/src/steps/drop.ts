@@ -37,7 +37,8 @@ export const dropKind: StepKind<DropStep> = {
     const { of, key } = step;
     if (!isExpected(step.was, compared(collection, entity)))
       return refuse(`The ${collection.word} \`${key}\` has changed meanwhile.`, key);
-    const [use, ...more] = collection.needed ? collection.uses(project, key) : [];
+    const isNeeded = collection.needed?.(key) === true;
+    const [use, ...more] = isNeeded ? collection.uses(project, key) : [];
     if (use) {
       const others = more.length === 0 ? '' : ` and ${more.length} more`;
       return refuse(
@@ -45,7 +46,7 @@ export const dropKind: StepKind<DropStep> = {
         key,
       );
     }
-    const other = collection.needed ? namedBy(project, collection, key) : undefined;
+    const other = isNeeded ? namedBy(project, collection, key) : undefined;
     if (other) return refuse(`The ${collection.word} \`${key}\` is used meanwhile by the ${other}.`, key);
     const rest = entities.toSpliced(index, 1);
     const next = entities[index + 1];

@@ -33,8 +33,10 @@ const down = <ArrowDown size={14} />;
 const away = <X size={12} />;
 
 /** A name for a style that is free. */
-export const freeStyleName = ({ styles = [] }: Project, wanted = 'look'): string =>
-  freshName(wanted, (name) => styles.some((style) => style.name === name));
+export function freeStyleName({ styles = [] }: Project, wanted = 'look'): string {
+  const isTaken = (name: string) => styles.some((style) => style.name === name);
+  return isTaken(wanted) ? freshName(wanted, isTaken) : wanted;
+}
 
 export function Styles() {
   const { editor } = useWorkplace();
@@ -226,30 +228,32 @@ function StyleValues({ style }: { readonly style: Style }) {
     });
   };
   return (
-    <dl className="flex flex-col gap-0.5">
-      {Object.entries(style.props).map(([attribute, value]) => (
-        <div key={attribute} className="flex items-center gap-2">
-          <dt className="w-48 shrink-0 truncate font-mono text-[12px] text-quiet">{attribute}</dt>
-          <dd className="flex min-w-0 flex-1 items-center gap-1">
-            <ValueField
-              style={style}
-              attribute={attribute}
-              text={typeof value === 'string' ? value : value.draft}
-              onText={(text) => set(attribute, text)}
-            />
-            <button
-              type="button"
-              className="btn-bare !min-w-5"
-              aria-label={`Take ${attribute} out of ${title}`}
-              onClick={() => set(attribute, undefined)}
-            >
-              {away}
-            </button>
-          </dd>
-        </div>
-      ))}
+    <div className="flex flex-col gap-0.5">
+      <dl className="flex flex-col gap-0.5">
+        {Object.entries(style.props).map(([attribute, value]) => (
+          <div key={attribute} className="flex items-center gap-2">
+            <dt className="w-48 shrink-0 truncate font-mono text-[12px] text-quiet">{attribute}</dt>
+            <dd className="flex min-w-0 flex-1 items-center gap-1">
+              <ValueField
+                style={style}
+                attribute={attribute}
+                text={typeof value === 'string' ? value : value.draft}
+                onText={(text) => set(attribute, text)}
+              />
+              <button
+                type="button"
+                className="btn-bare !min-w-5"
+                aria-label={`Take ${attribute} out of ${title}`}
+                onClick={() => set(attribute, undefined)}
+              >
+                {away}
+              </button>
+            </dd>
+          </div>
+        ))}
+      </dl>
       <NewValue style={style} onValue={set} />
-    </dl>
+    </div>
   );
 }
 

@@ -85,6 +85,8 @@ function Specimens() {
   return (
     <aside
       aria-label="Specimens"
+      // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls is scrolled by keys, too.
+      tabIndex={0}
       className="flex w-[336px] shrink-0 flex-col gap-3 overflow-auto border-l border-rule bg-sheet p-4"
     >
       {modes.map((mode) => (
@@ -203,7 +205,10 @@ function Tokens() {
         <div key={title}>
           <h3 className="font-semibold">{title}</h3>
           <p className="text-[12px] text-quiet">{words}</p>
-          <div className="mt-1 flex gap-2 text-[12px] text-quiet" aria-hidden>
+          <div
+            className={`mt-1 flex gap-2 text-[12px] text-quiet ${all.some(({ token }) => types.includes(token.type)) ? '' : 'hidden'}`}
+            aria-hidden
+          >
             <span className="w-40 shrink-0">Name</span>
             {modes.map((mode) => (
               <span key={mode} className="flex-1">

@@ -112,6 +112,23 @@ export function beginWith({ tokens = [] }: Project, { tokens: next }: ShippedThe
 export const tokenFilesOf = (project: Project): ReadonlyMap<string, string> =>
   printTokenFiles(project.tokens ?? []);
 
+/** Tokens behind those that they are aliases for: taken back, each goes before what it names. */
+function inOrder(tokens: readonly Token[]): readonly Token[] {
+  const byPath = new Map(tokens.map((token) => [token.path, token]));
+  const done = new Set<Token>();
+  const visit = (token: Token, above: ReadonlySet<Token>): void => {
+    if (done.has(token) || above.has(token)) return;
+    const names = JSON.stringify([token.value, token.dark, token.contrast]).matchAll(/"\{([^{}"]+)\}"/g);
+    for (const [, path = ''] of names) {
+      const named = byPath.get(path);
+      if (named) visit(named, new Set([...above, token]));
+    }
+    done.add(token);
+  };
+  for (const token of tokens) visit(token, new Set());
+  return [...done];
+}
+
 export interface Brought {
   readonly steps: readonly Step[];
   readonly added: readonly string[];
@@ -138,7 +155,7 @@ export function bringing(project: Project, text: string, mode: Mode): Brought | 
     return read.problems.map(({ line, column, message }) => `${line}:${column} ${message}`).join(' ');
   const steps: Step[] = [];
   const [added, changed]: [string[], string[]] = [[], []];
-  for (const token of read.tokens) {
+  for (const token of inOrder(read.tokens)) {
     const before = own.find((each) => each.path === token.path);
     const next = before && mode === 'light' ? { ...before, ...token } : token;
     if (!before) {

@@ -51,7 +51,8 @@ export function StyleButtons({ controls }: { readonly controls: readonly [Contro
     const kinds = new Set(controls.map(({ kind }) => kind));
     const found = locate(project, first.id);
     const wanted = (found && effectiveNames(found.screen).get(first.id)) ?? 'look';
-    const name = freshName(wanted, (each) => styles.named.has(each));
+    const isTaken = (each: string) => styles.named.has(each);
+    const name = isTaken(wanted) ? freshName(wanted, isTaken) : wanted;
     if (
       editor.dispatch({
         label: `Make the style ${name}`,
