@@ -224,6 +224,22 @@ const saidOf = ({ description, deprecated, extensions }: Partial<Token>): Tree =
   ...(extensions === undefined ? {} : { $extensions: extensions as Json }),
 });
 
+/** JSON with an entry a line; lists of numbers and texts, such as the parts of a colour, stand on one. */
+function printed(value: Json, indent: string): string {
+  if (typeof value !== 'object' || value === null) return JSON.stringify(value);
+  const isList = Array.isArray(value);
+  const entries: readonly (readonly [string, Json])[] = Object.entries(value);
+  if (isList && entries.every(([, each]) => typeof each !== 'object' || each === null))
+    return `[${value.map((each) => JSON.stringify(each)).join(', ')}]`;
+  if (entries.length === 0) return isList ? '[]' : '{}';
+  const inner = `${indent}  `;
+  const lines = entries.map(
+    ([key, each]) => `${inner}${isList ? '' : `${JSON.stringify(key)}: `}${printed(each, inner)}`,
+  );
+  const [open, close] = isList ? '[]' : '{}';
+  return `${open}\n${lines.join(',\n')}\n${indent}${close}`;
+}
+
 function printTree(
   tokens: readonly Token[],
   valueFor: (token: Token) => Json | undefined,
@@ -243,7 +259,7 @@ function printTree(
     const at = placeIn(tree, groups.has(token.path) ? [...names, '$root'] : names);
     Object.assign(at, { $type: token.type, $value: value }, withRest ? saidOf(token) : {});
   }
-  return `${JSON.stringify(tree, null, 2)}\n`;
+  return `${printed(tree as Json, '')}\n`;
 }
 
 /** The files of a project's tokens, by path; those that would have nothing in them are left out. */
