@@ -49,10 +49,6 @@ await page.keyboard.press('s');
 await page.getByText(/of [1-9]\d* on this screen/).waitFor();
 await page.getByText(/^Sweeping/).waitFor({ state: 'hidden' });
 await shoot('sweep');
-await page.keyboard.press('f');
-await page.locator('[data-focus-turn]').first().waitFor();
-await shoot('focus');
-await page.keyboard.press('f');
 await page
   .getByRole('button', { name: /^Tonight/ })
   .first()
@@ -140,6 +136,9 @@ await page.keyboard.press('ArrowRight');
 await page.waitForTimeout(300);
 await shoot('table');
 await page.keyboard.press('Escape');
+await page.getByRole('link', { name: 'Theme', exact: true }).click();
+await page.getByRole('heading', { name: 'Tokens' }).waitFor();
+await shoot('theme');
 await page.getByRole('link', { name: 'Ship' }).click();
 await page.getByRole('button', { name: 'Download as zip' }).waitFor();
 await shoot('ship');

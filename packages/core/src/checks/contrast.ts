@@ -137,9 +137,11 @@ function sought(view: ScreenView, project: Project, screen: Control, { from, to 
     ...statesAsked(project, themeOf(project).styles).filter((state) => state !== 'disabled'),
   ];
   const looked = widths.filter((width) => width >= from && width <= to);
-  for (const width of looked.length > 0 ? looked : [from])
+  const [first = from, ...others] = looked;
+  for (const width of [first, ...others])
+    // What a state changes of colours it changes at all widths.
     for (const mode of modes)
-      for (const state of states) {
+      for (const state of width === first ? states : [undefined]) {
         const layout = view.layOut(project, screen, {
           width,
           height: uprightHeight,
