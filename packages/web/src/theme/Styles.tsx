@@ -24,6 +24,7 @@ import {
 import { ArrowDown, ArrowUp, Plus, Trash2, X } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
+import { stateWord } from '../workbench/scope.ts';
 import { Specimen } from './Specimen.tsx';
 import { specimenProject, styleSpecimen } from './specimen.ts';
 
@@ -329,7 +330,7 @@ function NewValue({
       <input
         className="field max-w-80 font-mono text-[12px]"
         aria-label={`Another value of ${style.name ?? style.for}`}
-        placeholder="background = tint, or hover.background = line"
+        placeholder="hover.background = tint"
         list={id}
         spellCheck={false}
         value={typed}
@@ -373,7 +374,7 @@ function StyleSpecimens({ style }: { readonly style: Style }) {
     <div className="flex w-44 shrink-0 flex-col gap-1">
       {[undefined, ...states].map((state) => (
         <div key={state ?? ''}>
-          {state && <p className="text-[12px] text-quiet">while {state}</p>}
+          {state && <p className="text-[12px] text-quiet">while {stateWord(state)}</p>}
           <Specimen
             project={shown}
             screen={screen}

@@ -6,7 +6,7 @@ import { keyWords } from '../editor/keys.ts';
 import { Menu } from '../parts/Menu.tsx';
 import type { ScreenSize } from '../sizes.ts';
 import { useBenchView } from './bench/benchView.ts';
-import { bandAt, scopeWords, sizeFor, statesFor } from './scope.ts';
+import { bandAt, scopeWords, sizeFor, statesFor, stateWord } from './scope.ts';
 
 export function ScopeSwitch({ size }: { size: ScreenSize }) {
   const { editor } = useWorkplace();
@@ -48,7 +48,7 @@ export function ScopeSwitch({ size }: { size: ScreenSize }) {
         { label: 'Across', checked: parts.width === 'landscape', onSelect: () => widths('landscape') },
         { label: 'Whatever state', checked: parts.state === '', onSelect: () => states('') },
         ...statesFor(project, controls).map((state) => ({
-          label: `While ${state}`,
+          label: `While ${stateWord(state)}`,
           checked: parts.state === state,
           onSelect: () => states(state),
         })),

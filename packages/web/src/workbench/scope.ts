@@ -22,7 +22,7 @@ export function scopeWords(project: Project, scope: string): string {
   const { width, state } = scopeParts(project, scope);
   const widths = widthWords(project, width);
   if (state === '') return widths;
-  return width === '' ? `While ${state}` : `${widths}, while ${state}`;
+  return width === '' ? `While ${stateWord(state)}` : `${widths}, while ${stateWord(state)}`;
 }
 
 function widthWords({ bands }: Project, width: string): string {
@@ -32,6 +32,10 @@ function widthWords({ bands }: Project, width: string): string {
   const band = bands.find(({ name }) => name === width);
   return `${band?.label ?? width} and up`;
 }
+
+/** A state in a sentence that begins with "while". */
+export const stateWord = (state: string): string =>
+  ({ hover: 'hovered', focus: 'focused', invalid: 'not valid' })[state] ?? state;
 
 /** The states that may be edited for: those that all of some controls have, then their own ones. */
 export function statesFor(project: Project, controls: readonly Control[]): string[] {
