@@ -138,8 +138,8 @@ function sought(view: ScreenView, project: Project, screen: Control, { from, to 
   ];
   const looked = widths.filter((width) => width >= from && width <= to);
   const [first = from, ...others] = looked;
+  // What a state changes of colours it changes at all widths.
   for (const width of [first, ...others])
-    // What a state changes of colours it changes at all widths.
     for (const mode of modes)
       for (const state of width === first ? states : [undefined]) {
         const layout = view.layOut(project, screen, {

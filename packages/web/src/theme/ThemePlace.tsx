@@ -47,7 +47,7 @@ const typeWords: Readonly<Record<TokenType, string>> = {
   fontWeight: 'Weight',
   number: 'Number',
   duration: 'Duration',
-  cubicBezier: 'Easing curve',
+  cubicBezier: 'Curve of time',
   shadow: 'Shadow',
   gradient: 'Gradient',
   typography: 'Typography',
