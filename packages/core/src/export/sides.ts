@@ -3,6 +3,7 @@
  * would not take the place of the other's.
  */
 import type { Declarations } from '../css/declarations.ts';
+import { cssWords } from '../values/css-words.ts';
 
 /** `margin`, `border-width`: what stands before and behind the axis in the names by axis. */
 const families = [
@@ -12,10 +13,6 @@ const families = [
   ['border', '-style'],
   ['border', '-color'],
 ] as const;
-
-/** Words between spaces outside of brackets. */
-const wordsOf = (value: string): string[] =>
-  value.match(/(?:[^\s(]+\((?:[^()]|\([^()]*\))*\)|[^\s()]+)+/g) ?? [];
 
 /** Declarations with their sides said by axis. */
 export function byAxis(css: Declarations): Map<string, string> {
@@ -27,7 +24,7 @@ export function byAxis(css: Declarations): Map<string, string> {
       continue;
     }
     const [before, behind] = family;
-    const [top = '', end = top, bottom = top, start = end] = wordsOf(value);
+    const [top = '', end = top, bottom = top, start = end] = cssWords(value);
     made.set(`${before}-block${behind}`, top === bottom ? top : `${top} ${bottom}`);
     made.set(`${before}-inline${behind}`, start === end ? start : `${start} ${end}`);
   }
@@ -41,8 +38,8 @@ export function asOne(css: Declarations): Map<string, string> {
     const [block, inline] = [`${before}-block${behind}`, `${before}-inline${behind}`];
     const [down, across] = [made.get(block), made.get(inline)];
     if (down === undefined || across === undefined) continue;
-    const [top = '', bottom = top] = wordsOf(down);
-    const [start = '', end = start] = wordsOf(across);
+    const [top = '', bottom = top] = cssWords(down);
+    const [start = '', end = start] = cssWords(across);
     if (start !== end || [top, start].some((word) => word === 'initial' || word === 'revert-layer')) continue;
     made.delete(inline);
     made.delete(block);

@@ -2,7 +2,7 @@
 import { textType } from '../property-types/index.ts';
 import { arrangedContent, likeManner, likeProperty } from './arrangement.ts';
 import type { Kind, Manner, Property } from './kind.ts';
-import { arranging, boxLook, gridTracks, padding, preset, wrap } from './properties.ts';
+import { arranging, boxLook, gridTracks, padding, preset, styling, wrap } from './properties.ts';
 
 /** What the head of its column says of it; the table makes it. */
 const ofColumn = (name: string, label: string): Property => ({
@@ -34,6 +34,7 @@ export const cell: Kind = {
     ...arranging,
     wrap,
     ...gridTracks,
+    ...styling,
     ...boxLook({ borderWidth: '0 0 1' }),
   ],
   events: [],

@@ -6,7 +6,7 @@ import { noSides } from '../values/css.ts';
 import { screenEvents } from './events.ts';
 import { flexContent } from './flex-inside.ts';
 import type { Kind } from './kind.ts';
-import { arranging, background, boxLook, padding, property } from './properties.ts';
+import { arranging, background, boxLook, padding, property, styling } from './properties.ts';
 import { barsOf, hasBars } from './screen-bars.ts';
 
 const own = {
@@ -61,6 +61,7 @@ export const screen: Kind = {
     padding,
     ...arranging,
     ...boxLook({ background: 'page' }),
+    ...styling,
   ],
   events: screenEvents,
   starter: { padding: '24', gap: '16' },

@@ -46,7 +46,7 @@ import { setText, type TextStyle } from '../text/paragraph.ts';
 import type { Shaper } from '../text/shaper.ts';
 import { keptUnit, scaledSize } from '../text/units.ts';
 import { noSides, type Pin, type Sides, type Size } from '../values/css.ts';
-import { firstColour } from '../values/look-css.ts';
+import { firstColour } from '../values/fills.ts';
 import { colourIn } from '../values/theme.ts';
 import {
   type Box,

@@ -1,5 +1,6 @@
 /** Fills as painters need them: layers of colours, gradients (CSS Images 4 §3) and pictures, the top one first. */
-import { layersIn } from './look-css.ts';
+import { cssWords } from './css-words.ts';
+import { isPainted, layersIn } from './look-css.ts';
 
 /** A place along an axis: a fraction of it, and px more. */
 export interface Place {
@@ -63,9 +64,6 @@ function degreesOf(word: string | undefined): number | undefined {
   return amount === undefined || factor === undefined ? undefined : Number(amount) * factor;
 }
 
-/** Words between spaces outside of brackets. */
-const wordsIn = (text: string): string[] => text.match(/(?:[^\s(]+\([^()]*\)|[^\s()]+)+/g) ?? [];
-
 const sides = new Map([
   ['left', -1],
   ['top', -1],
@@ -96,7 +94,7 @@ function pointOf(words: readonly string[]): readonly [Place, Place] | undefined 
 const headWords = new Set(['from', 'to', 'at', 'in', 'circle', 'ellipse']);
 
 function stopOf(text: string, isConic: boolean): Stop | undefined {
-  const words = wordsIn(text);
+  const words = cssWords(text);
   const isPlace = (word: string) => (isConic ? conicPlace(word) : placeOf(word)) !== undefined;
   const places = words.filter(isPlace).map((word) => (isConic ? conicPlace(word)! : placeOf(word)!));
   const colours = words.filter((word) => !isPlace(word));
@@ -176,7 +174,7 @@ function gradientOf(text: string): Gradient | undefined {
   const parts = layersIn(inside);
   const repeats = repeating !== undefined;
   const isConic = form === 'conic';
-  const first = wordsIn(parts[0] ?? '');
+  const first = cssWords(parts[0] ?? '');
   const head = form === 'linear' ? linearHead(first) : isConic ? conicHead(first) : radialHead(first);
   const isHead = head !== undefined && !(form !== 'linear' && stopOf(parts[0] ?? '', isConic)?.colour);
   const stops = (isHead ? parts.slice(1) : parts).map((part) => stopOf(part, isConic));
@@ -240,3 +238,7 @@ export const fillColours = (layers: readonly FillLayer[]): string[] =>
 
 /** Whether a text is one colour. */
 export const isColour = (text: string): boolean => colourPattern.test(text);
+
+/** The first colour of a fill: itself where it is one. */
+export const firstColour = (text: string): string =>
+  isPainted(text) ? (fillColours(fillLayers(text) ?? [])[0] ?? 'none') : text;

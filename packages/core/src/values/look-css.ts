@@ -82,14 +82,6 @@ export function layersIn(text: string): string[] {
 /** Whether a layer is a picture of CSS; a custom property in a fill is one of a gradient. */
 const isPicture = (layer: string): boolean => /^(?:picture\(|var\(|[a-z-]*gradient\()/.test(layer);
 
-/** The first colour of a fill: itself where it is one. */
-export const firstColour = (text: string): string =>
-  isPainted(text)
-    ? (/#[\da-f]{3,8}|(?:rgba?|hsla?|hwb|lab|lch|oklab|oklch|color)\([^)]*\)|(?<![\w-])(?!to\b|at\b|from\b|in\b|top\b|right\b|bottom\b|left\b|center\b|circle\b|ellipse\b|closest|farthest)[A-Za-z_][\w.-]*(?![\w(-])/i.exec(
-        text.slice(text.indexOf('(')),
-      )?.[0] ?? 'none')
-    : text;
-
 /** Whether a fill is more than one plain colour. */
 export const isPainted = (text: string): boolean =>
   text.includes(',') || text.includes('gradient(') || text.includes('picture(');

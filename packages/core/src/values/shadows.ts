@@ -1,4 +1,5 @@
 /** Shadows of boxes and of words as painters need them (CSS Backgrounds 3 §6.1, CSS Text Decoration 3 §4). */
+import { cssWords } from './css-words.ts';
 import { isColour } from './fills.ts';
 import { layersIn } from './look-css.ts';
 
@@ -15,7 +16,7 @@ export interface Shadow {
 export const mostShadows = 20;
 
 function shadowOf(text: string): Shadow | undefined {
-  const words = text.match(/(?:[^\s(]+\([^()]*\)|[^\s()]+)+/g) ?? [];
+  const words = cssWords(text);
   const numbers = words.flatMap((word) =>
     /^[+-]?(?:\d+\.?\d*|\.\d+)(?:px)?$/.test(word) ? Number.parseFloat(word) : [],
   );

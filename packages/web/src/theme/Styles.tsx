@@ -1,7 +1,5 @@
 /** The styles of the project: each with a specimen in its states, in their order; and looks that recur and could be styles. */
 import {
-  changing,
-  contextOf,
   dropping,
   effectiveNames,
   freshName,
@@ -11,7 +9,6 @@ import {
   propertyOf,
   putting,
   type RecurringLook,
-  readAttributeText,
   recurringLooks,
   type Style,
   statesOf,
@@ -21,17 +18,18 @@ import {
   unusedStyles,
   usesOfStyle,
 } from '@hovrin/core';
-import { ArrowDown, ArrowUp, Plus, Trash2, X } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { ArrowDown, ArrowUp, Plus, Trash2 } from 'lucide-react';
+import { useMemo } from 'react';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { stateWord } from '../workbench/scope.ts';
 import { Specimen } from './Specimen.tsx';
+import { StyleValues } from './StyleValues.tsx';
 import { specimenProject, styleSpecimen } from './specimen.ts';
+import { TypedField } from './TypedField.tsx';
 
 const trash = <Trash2 size={15} />;
 const up = <ArrowUp size={14} />;
 const down = <ArrowDown size={14} />;
-const away = <X size={12} />;
 
 /** A name for a style that is free. */
 export function freeStyleName({ styles = [] }: Project, wanted = 'look'): string {
@@ -173,185 +171,25 @@ function StyleRow({
 function StyleName({ style }: { readonly style: Style }) {
   const { editor } = useWorkplace();
   const { project } = useEditorState('project');
-  const [typed, setTyped] = useState<string>();
   const { name = '' } = style;
-  const taken = (project.styles ?? []).some((each) => each !== style && each.name === typed?.trim());
-  const problem =
-    typed === undefined
-      ? undefined
-      : (styleNameProblem(typed.trim()) ?? (taken ? 'This name is taken.' : undefined));
-  const leave = () => {
-    if (typed === undefined || problem) return;
-    const to = typed.trim();
-    if (to !== name)
-      editor.dispatch({
-        label: `Rename ${name} to ${to}`,
-        steps: [{ type: 'rename', of: 'styles', key: name, to }],
-        exact: true,
-      });
-    setTyped(undefined);
-  };
+  const isTaken = (text: string) =>
+    (project.styles ?? []).some((each) => each !== style && each.name === text);
   return (
-    <span className="flex items-center gap-2">
-      <input
-        className="field max-w-44 font-mono font-medium"
-        aria-label={`Name of the style ${name}`}
-        aria-invalid={problem !== undefined}
-        spellCheck={false}
-        value={typed ?? name}
-        onChange={({ target }) => setTyped(target.value)}
-        onBlur={leave}
-        onKeyDown={({ key }) => {
-          if (key === 'Enter') leave();
-          if (key === 'Escape') setTyped(undefined);
-        }}
+    <span className="w-52">
+      <TypedField
+        label={`Name of the style ${name}`}
+        kept={name}
+        className="font-medium"
+        problemOf={(text) => styleNameProblem(text) ?? (isTaken(text) ? 'This name is taken.' : undefined)}
+        onText={(to) =>
+          editor.dispatch({
+            label: `Rename ${name} to ${to}`,
+            steps: [{ type: 'rename', of: 'styles', key: name, to }],
+            exact: true,
+          })
+        }
       />
-      {problem && (
-        <span role="alert" className="text-[12px] text-brick">
-          {problem}
-        </span>
-      )}
     </span>
-  );
-}
-
-/** What a style says, a line each, and a line to say more. */
-function StyleValues({ style }: { readonly style: Style }) {
-  const { editor } = useWorkplace();
-  const title = style.name ?? style.for ?? '';
-  const set = (attribute: string, text: string | undefined) => {
-    const { [attribute]: _, ...rest } = style.props;
-    const props = text === undefined ? rest : { ...style.props, [attribute]: text };
-    editor.dispatch({
-      label: `${attribute} of the style ${title}`,
-      steps: changing('styles', style, { ...style, props }),
-      exact: true,
-    });
-  };
-  return (
-    <div className="flex flex-col gap-0.5">
-      <dl className="flex flex-col gap-0.5">
-        {Object.entries(style.props).map(([attribute, value]) => (
-          <div key={attribute} className="flex items-center gap-2">
-            <dt className="w-48 shrink-0 truncate font-mono text-[12px] text-quiet">{attribute}</dt>
-            <dd className="flex min-w-0 flex-1 items-center gap-1">
-              <ValueField
-                style={style}
-                attribute={attribute}
-                text={typeof value === 'string' ? value : value.draft}
-                onText={(text) => set(attribute, text)}
-              />
-              <button
-                type="button"
-                className="btn-bare !min-w-5"
-                aria-label={`Take ${attribute} out of ${title}`}
-                onClick={() => set(attribute, undefined)}
-              >
-                {away}
-              </button>
-            </dd>
-          </div>
-        ))}
-      </dl>
-      <NewValue style={style} onValue={set} />
-    </div>
-  );
-}
-
-interface ValueFieldProps {
-  readonly style: Style;
-  readonly attribute: string;
-  readonly text: string;
-  readonly onText: (text: string) => void;
-}
-
-function ValueField({ style, attribute, text, onText }: ValueFieldProps) {
-  const { project } = useEditorState('project');
-  const [typed, setTyped] = useState<string>();
-  const reading = typed === undefined ? undefined : readIn(project, style, attribute, typed);
-  const problem = reading && !reading.ok ? reading.message : undefined;
-  const leave = () => {
-    if (!reading?.ok) return;
-    if (reading.text !== text) onText(reading.text);
-    setTyped(undefined);
-  };
-  return (
-    <span className="min-w-0 flex-1">
-      <input
-        className="field font-mono text-[12px]"
-        aria-label={`${attribute} of ${style.name ?? style.for}`}
-        aria-invalid={problem !== undefined}
-        spellCheck={false}
-        value={typed ?? text}
-        onChange={({ target }) => setTyped(target.value)}
-        onBlur={leave}
-        onKeyDown={({ key }) => {
-          if (key === 'Enter') leave();
-          if (key === 'Escape') setTyped(undefined);
-        }}
-      />
-      {problem && (
-        <span role="alert" className="text-[12px] text-brick">
-          {problem}
-        </span>
-      )}
-    </span>
-  );
-}
-
-/** Reads a value as a style may have it. */
-function readIn(project: Project, style: Style, attribute: string, text: string) {
-  const kind = stylesOfKind(style.for);
-  if (!kind) return { ok: false as const, message: `There is no kind \`${style.for}\`.`, at: 0 };
-  return readAttributeText(kind, attribute, text, contextOf(project));
-}
-
-/** `background = tint`: another value of a style, typed as it stands in the source. */
-function NewValue({
-  style,
-  onValue,
-}: {
-  readonly style: Style;
-  readonly onValue: (attribute: string, text: string) => void;
-}) {
-  const { project } = useEditorState('project');
-  const [typed, setTyped] = useState('');
-  const [, attribute = '', text = ''] = /^\s*([^=\s]+)\s*=\s*(.*?)\s*$/.exec(typed) ?? [];
-  const reading = attribute === '' || text === '' ? undefined : readIn(project, style, attribute, text);
-  const names = stylesOfKind(style.for)?.properties.map(({ name }) => name) ?? [];
-  const id = `values-${styleKey(style)}`;
-  const take = () => {
-    if (!reading?.ok) return;
-    onValue(attribute, reading.text);
-    setTyped('');
-  };
-  return (
-    <div>
-      <input
-        className="field max-w-80 font-mono text-[12px]"
-        aria-label={`Another value of ${style.name ?? style.for}`}
-        placeholder="hover.background = tint"
-        list={id}
-        spellCheck={false}
-        value={typed}
-        onChange={({ target }) => setTyped(target.value)}
-        onBlur={take}
-        onKeyDown={({ key }) => {
-          if (key === 'Enter') take();
-          if (key === 'Escape') setTyped('');
-        }}
-      />
-      <datalist id={id}>
-        {names.map((name) => (
-          <option key={name} value={`${name} = `} />
-        ))}
-      </datalist>
-      {reading && !reading.ok && (
-        <span role="alert" className="text-[12px] text-brick">
-          {reading.message}
-        </span>
-      )}
-    </div>
   );
 }
 

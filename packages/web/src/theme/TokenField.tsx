@@ -9,11 +9,11 @@ import {
   tokenName,
   typedText,
 } from '@hovrin/core';
-import { useId, useState } from 'react';
 import { HexAlphaColorPicker } from 'react-colorful';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { modeWords } from '../workbench/bench/benchView.ts';
 import { ChoicePopover } from '../workbench/fields/ChoicePopover.tsx';
+import { TypedField } from './TypedField.tsx';
 import { allTokens, setValue } from './tokenSteps.ts';
 
 interface TokenFieldProps {
@@ -24,65 +24,43 @@ interface TokenFieldProps {
 export function TokenField({ token, mode }: TokenFieldProps) {
   const { editor } = useWorkplace();
   const { project } = useEditorState('project');
-  const id = useId();
-  const [typed, setTyped] = useState<string>();
   const name = tokenName(token.path);
   const held = mode === 'light' ? token.value : token[mode];
-  const shown = held === undefined ? '' : typedText(token.type, held, tokenName);
+  const kept = held === undefined ? '' : typedText(token.type, held, tokenName);
   const known = { tokens: allTokens(project).map((each) => each.token), nameOf: tokenName };
-  const text = typed?.trim();
-  const isGiven = text !== undefined && (text !== '' || mode === 'light');
-  const reading = isGiven ? readTypedValue(token.type, text, known) : undefined;
-  const problem = reading && !reading.ok ? reading.message : themeOf(project, mode).problems.get(token.path);
   const label = `${name}, ${modeWords[mode].toLowerCase()}`;
-  const give = (next: string | undefined, group?: string) => {
-    const read = next === undefined ? undefined : readTypedValue(token.type, next, known);
-    if (read && !read.ok) return;
-    const steps = setValue(project, token, mode, read?.value);
+  // Without a value of its own a mode has that of the light.
+  const read = (text: string) =>
+    text === '' && mode !== 'light' ? undefined : readTypedValue(token.type, text, known);
+  const give = (text: string, group?: string) => {
+    const reading = read(text);
+    if (reading && !reading.ok) return;
+    const steps = setValue(project, token, mode, reading?.value);
     if (steps.length > 0)
       editor.dispatch({ label: `Set ${label}`, steps, exact: true, ...(group ? { group } : {}) });
   };
-  const leave = () => {
-    if (text === undefined || (reading && !reading.ok)) return;
-    setTyped(undefined);
-    if (text !== shown) give(text === '' && mode !== 'light' ? undefined : text);
-  };
+  const theme = themeOf(project, mode);
   return (
-    <div className="min-w-0 flex-1">
-      <span className="relative block">
-        <input
-          id={id}
-          className={`field font-mono text-[12px] ${token.type === 'color' ? 'pl-8' : ''}`}
-          aria-label={label}
-          aria-invalid={problem !== undefined}
-          aria-describedby={problem ? `${id}-problem` : undefined}
-          placeholder={mode === 'light' ? '' : 'the same'}
-          spellCheck={false}
-          value={typed ?? shown}
-          onChange={({ target }) => setTyped(target.value)}
-          onBlur={leave}
-          onKeyDown={({ key }) => {
-            if (key === 'Enter') leave();
-            if (key === 'Escape') setTyped(undefined);
-          }}
+    <TypedField
+      label={label}
+      kept={kept}
+      problemOf={(text) => {
+        const reading = read(text);
+        return reading && !reading.ok ? reading.message : undefined;
+      }}
+      problem={theme.problems.get(token.path)}
+      onText={(text) => give(text)}
+      placeholder={mode === 'light' ? '' : 'the same'}
+      className={token.type === 'color' ? 'pl-8' : ''}
+    >
+      {token.type === 'color' && (
+        <ColourSwatch
+          label={label}
+          colour={colourIn(theme, name)}
+          onColour={(hex) => give(hex, `token ${token.path} ${mode}`)}
         />
-        {token.type === 'color' && (
-          <ColourSwatch
-            label={label}
-            colour={colourIn(themeOf(project, mode), name)}
-            onColour={(hex) => {
-              setTyped(undefined);
-              give(hex, `token ${token.path} ${mode}`);
-            }}
-          />
-        )}
-      </span>
-      {problem && (
-        <p id={`${id}-problem`} role="alert" className="mt-0.5 text-[12px] text-brick">
-          {problem}
-        </p>
       )}
-    </div>
+    </TypedField>
   );
 }
 

@@ -1,10 +1,11 @@
 /** One token: its name, its values in each mode, how often it is used, what is done with it. */
 import { modes, type Token, tokenName, tokenPathProblem, usesOfToken } from '@hovrin/core';
 import { RotateCcw, Trash2 } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { Menu } from '../parts/Menu.tsx';
 import { TokenField } from './TokenField.tsx';
+import { TypedField } from './TypedField.tsx';
 import { allTokens, deleting } from './tokenSteps.ts';
 
 const trash = <Trash2 size={15} />;
@@ -37,7 +38,6 @@ export function TokenRow({ token, isOwn, isShipped }: TokenRowProps) {
 function TokenName({ token, isFixed }: { readonly token: Token; readonly isFixed: boolean }) {
   const { editor } = useWorkplace();
   const { project } = useEditorState('project');
-  const [typed, setTyped] = useState<string>();
   const name = tokenName(token.path);
   if (isFixed)
     return (
@@ -45,42 +45,26 @@ function TokenName({ token, isFixed }: { readonly token: Token; readonly isFixed
         {name}
       </span>
     );
-  const path = typed === undefined ? token.path : `${token.type}.${typed.trim()}`;
-  const taken = allTokens(project).some(
-    (each) => each.token.path !== token.path && tokenName(each.token.path) === typed?.trim(),
-  );
-  const problem =
-    typed === undefined ? undefined : (tokenPathProblem(path) ?? (taken ? 'This name is taken.' : undefined));
-  const leave = () => {
-    if (typed === undefined || problem) return;
-    if (path !== token.path)
-      editor.dispatch({
-        label: `Rename ${name} to ${typed.trim()}`,
-        steps: [{ type: 'rename', of: 'tokens', key: token.path, to: path }],
-      });
-    setTyped(undefined);
-  };
+  // Its group stays: what another program wrote lies where it did.
+  const pathOf = (text: string) => `${token.path.slice(0, -name.length)}${text}`;
+  const isTaken = (text: string) =>
+    allTokens(project).some((each) => each.token.path !== token.path && tokenName(each.token.path) === text);
   return (
-    <span className="w-40 shrink-0">
-      <input
-        className="field font-mono text-[12px]"
-        aria-label={`Name of ${name}`}
-        aria-invalid={problem !== undefined}
-        data-token={token.path}
-        spellCheck={false}
-        value={typed ?? name}
-        onChange={({ target }) => setTyped(target.value)}
-        onBlur={leave}
-        onKeyDown={({ key }) => {
-          if (key === 'Enter') leave();
-          if (key === 'Escape') setTyped(undefined);
-        }}
+    <span className="flex w-40 shrink-0">
+      <TypedField
+        label={`Name of ${name}`}
+        kept={name}
+        token={token.path}
+        problemOf={(text) =>
+          tokenPathProblem(pathOf(text)) ?? (isTaken(text) ? 'This name is taken.' : undefined)
+        }
+        onText={(text) =>
+          editor.dispatch({
+            label: `Rename ${name} to ${text}`,
+            steps: [{ type: 'rename', of: 'tokens', key: token.path, to: pathOf(text) }],
+          })
+        }
       />
-      {problem && (
-        <span role="alert" className="text-[12px] text-brick">
-          {problem}
-        </span>
-      )}
     </span>
   );
 }

@@ -12,31 +12,21 @@ export interface Stretch {
   readonly isWhole: boolean;
 }
 
-/** What is known of a layout's tree: where what is in each box ends, and which boxes are seen as a whole. */
-interface Tree {
-  readonly ends: readonly number[];
-  readonly wholes: ReadonlySet<number>;
-}
+const known = new WeakMap<ScreenLayout, ReadonlySet<number>>();
 
-const trees = new WeakMap<ScreenLayout, Tree>();
-
-function treeOf(layout: ScreenLayout): Tree {
-  const known = trees.get(layout);
-  if (known) return known;
-  const { boxes } = layout;
-  const ends = boxes.map((_, index) => index + 1);
+/** The indexes of the boxes that are seen as a whole. */
+function wholesIn(layout: ScreenLayout): ReadonlySet<number> {
+  const found = known.get(layout);
+  if (found) return found;
   const wholes = new Set<number>();
-  for (let index = boxes.length - 1; index >= 0; index--) {
-    const { parent, look } = itemAt(boxes, index);
-    if (parent >= 0) ends[parent] = Math.max(itemAt(ends, parent), itemAt(ends, index));
-    const { opacity = 1, turned, blur, z } = look;
-    if (opacity !== 1 || turned || blur || z || clipsRound(itemAt(boxes, index))) wholes.add(index);
+  for (const [index, box] of layout.boxes.entries()) {
+    const { opacity = 1, turned, blur, z } = box.look;
+    if (opacity !== 1 || turned || blur || z || clipsRound(box)) wholes.add(index);
     // Layers count among siblings only: what is around them keeps them together.
-    if (z && parent >= 0) wholes.add(parent);
+    if (z && box.parent >= 0) wholes.add(box.parent);
   }
-  const made = { ends, wholes };
-  trees.set(layout, made);
-  return made;
+  known.set(layout, wholes);
+  return wholes;
 }
 
 /** How many boxes are painted as one group, up to the end of the control that the last one belongs to. */
@@ -44,7 +34,8 @@ const groupSize = 48;
 
 /** Cuts a range of boxes into stretches: of a change only those are looked at in which something moved. */
 export function stretchesOf(layout: ScreenLayout, [begin, end]: Range): Stretch[] {
-  const { ends, wholes } = treeOf(layout);
+  const { ends } = layout;
+  const wholes = wholesIn(layout);
   const stretches: Stretch[] = [];
   let from = begin;
   const close = (to: number) => {
