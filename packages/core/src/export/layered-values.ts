@@ -165,3 +165,32 @@ function takenBack(
   }
   return found;
 }
+
+/**
+ * What a style says of a control that may come to have it. Where the control would be laid out otherwise with it than by its own
+ * rules, that is important: those rules do not know of the style.
+ */
+export function comingDeclared(
+  at: Standing,
+  style: Style,
+  prefixes: readonly string[],
+  themes: CssThemes,
+): Inside {
+  const said = layerDeclared(at, style, prefixes, themes);
+  if (hasPlainStyle(at.control)) return said;
+  const own = inAxes(allDeclared(at, prefixes, themes));
+  const together = inAxes(allDeclared(at, prefixes, themes, style.name));
+  return new Map(
+    [...together].map(([inside, css]) => {
+      const before = own.get(inside) ?? nothing;
+      const made = new Map<string, string>();
+      for (const name of before.keys()) if (!css.has(name)) made.set(name, 'initial !important');
+      for (const [name, value] of css) {
+        const alone = before.get(name);
+        if (alone === value && !said.get(inside)?.has(name)) continue;
+        made.set(name, alone === undefined || alone === value ? value : `${value} !important`);
+      }
+      return [inside, made];
+    }),
+  );
+}

@@ -5,14 +5,13 @@
  */
 import { group } from 'd3-array';
 import { asksOf } from '../cascade/states-asked.ts';
-import type { Declarations } from '../css/declarations.ts';
-import { hasPlainStyle, type Style, type StyleSet, styleKey, stylesOver } from '../document/style-set.ts';
+import { type Style, type StyleSet, styleKey, stylesOver } from '../document/style-set.ts';
 import { locationsIn } from '../document/tree.ts';
-import { inForce, type Project } from '../document/types.ts';
+import type { Project } from '../document/types.ts';
 import { itemAt } from '../sure.ts';
 import { selectorsIn } from './class-names.ts';
 import { RuleSections } from './control-rules.ts';
-import { layerDeclared, type Standing } from './layered-values.ts';
+import { comingDeclared, type Inside, type Standing } from './layered-values.ts';
 import type { Section } from './rule.ts';
 import { selectorInState } from './state-selectors.ts';
 import { styleClass } from './style-class.ts';
@@ -57,24 +56,40 @@ function sectionsFor(
   { project, states, themes }: { project: Project; states: readonly string[]; themes: CssThemes },
 ): Section[] {
   const sections = new RuleSections(project.bands, states);
-  const known = new Map<string, ReturnType<typeof layerDeclared>>();
+  const known = new Map<string, Inside>();
   sections.add(
     (prefixes) => {
       const key = prefixes.join();
-      const said = known.get(key) ?? layerDeclared(user, style, prefixes, themes);
+      const said = known.get(key) ?? comingDeclared(user, style, prefixes, themes);
       known.set(key, said);
       return said;
     },
     (state) => selectorInState(self, state, user),
     asksOf({ ...user.control, props: style.props }, themes.plain.styles),
-    hasPlainStyle(user.control) || inForce(user.control.props.hidden) === 'false' ? undefined : hidingForSure,
   );
-  return sections.list();
+  return evenly(sections.list());
 }
 
-/** What a style hides that comes and goes is hidden whatever the control says of how it arranges what is in it. */
-const hidingForSure = (css: Declarations): Declarations =>
-  css.get('display') === 'none' ? new Map([...css, ['display', 'none !important']]) : css;
+const sign = ' !important';
+
+/** What is important under one media query is so under all: there another value takes its place. */
+function evenly(sections: readonly Section[]): Section[] {
+  const marked = new Set(
+    sections.flatMap(({ rules }) =>
+      rules.flatMap(({ css }) => [...css].flatMap(([name, value]) => (value.endsWith(sign) ? name : []))),
+    ),
+  );
+  if (marked.size === 0) return [...sections];
+  const asMarked = (name: string, value: string) =>
+    marked.has(name) && !value.endsWith(sign) ? `${value}${sign}` : value;
+  return sections.map(({ query, rules }) => ({
+    query,
+    rules: rules.map((rule) => ({
+      ...rule,
+      css: new Map([...rule.css].map(([name, value]) => [name, asMarked(name, value)])),
+    })),
+  }));
+}
 
 const asText = (sections: readonly Section[]): string =>
   JSON.stringify(
