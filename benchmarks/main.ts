@@ -1,6 +1,6 @@
 /**
  * All benchmarks. Every figure is a ratio measured in this one run. `--json`; `--write`: into docs/; `--only NAME`: one
- * of memory, engines, relayout, texts, sweeps, checks, rechecks, runs, tables, attended, feel, growth.
+ * of memory, engines, relayout, looks, texts, sweeps, checks, rechecks, runs, tables, attended, feel, growth.
  */
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -11,6 +11,7 @@ import { checks } from './checks.ts';
 import { engines, memory } from './engines.ts';
 import { feel } from './feel.ts';
 import { growth, growthPlot } from './growth.ts';
+import { looks } from './looks.ts';
 import type { Measured } from './measure.ts';
 import { rechecks } from './rechecks.ts';
 import { relayout } from './relayout.ts';
@@ -31,6 +32,7 @@ const suites: Readonly<Record<string, () => readonly Measured[] | Promise<readon
   memory: () => memory(shaper),
   engines: () => engines(shaper),
   relayout: () => relayout(shaper),
+  looks: () => looks(shaper),
   texts: () => texts(shaper),
   sweeps: () => sweeps(shaper),
   checks: () => checks(shaper),

@@ -90,7 +90,7 @@ const parts = {
         plugins: [slimPage],
         ...forPages,
       });
-      await minified('packages/page/dist/page.js', '/* Runs the plain data at the end of this file. */');
+      await minified('packages/page/dist/page.js', '/* Runs the data below. */');
       await pieces();
     },
   },

@@ -1,7 +1,8 @@
 /**
  * Makes packages/core/fonts from the font packages: each file as .woff2 (what pages load) and as .ttf (what the
- * shaper reads), and fonts.json, the list of them. Does nothing when they are already there.
+ * shaper reads, all of them packed into one), and fonts.json, the list of them. Does nothing when they are already there.
  */
+import { createHash } from 'node:crypto';
 import { existsSync } from 'node:fs';
 import { copyFile, mkdir, readFile, rm, utimes, writeFile } from 'node:fs/promises';
 import { createRequire } from 'node:module';
@@ -39,9 +40,26 @@ const signs = [
     ],
   ],
 ];
-const version = 4;
+const version = 5;
 
 const hex = (code) => code.toString(16).toUpperCase();
+
+/** One file of all that the shaper reads, so that it comes at once; its name changes with what is in it. */
+async function packed(names) {
+  const places = {};
+  const parts = [];
+  let from = 0;
+  for (const name of names) {
+    const bytes = await readFile(join(out, `${name}.ttf`));
+    places[name] = [from, bytes.length];
+    parts.push(bytes);
+    from += bytes.length;
+  }
+  const all = Buffer.concat(parts);
+  const pack = `pack-${createHash('sha256').update(all).digest('hex').slice(0, 12)}.bin`;
+  await writeFile(join(out, pack), all);
+  return { pack, places };
+}
 
 export async function makeFonts() {
   const list = join(out, 'fonts.json');
@@ -135,7 +153,8 @@ export async function makeFonts() {
         `@font-face { font-family: "${family}"; font-weight: ${weight}; font-style: ${italic ? 'italic' : 'normal'}; font-display: block; src: url("${file}.woff2") format("woff2"); unicode-range: ${unicodeRange}; }\n`,
     );
   await writeFile(join(out, 'fonts.css'), rules.join(''));
-  await writeFile(list, `${JSON.stringify({ version, files, standIns }, null, 1)}\n`);
+  const { pack, places } = await packed([...made]);
+  await writeFile(list, `${JSON.stringify({ version, files, pack, places, standIns }, null, 1)}\n`);
 }
 
 if (process.argv[1] === import.meta.filename) await makeFonts();

@@ -100,6 +100,13 @@ function slimReading(code, Parser) {
       visit(name);
       return;
     }
+    // What a range is said to be stays behind, and which tokens may stand in its place.
+    if (called === 'ranged') {
+      const [, expects, range, ...rest] = node.arguments;
+      cuts.push([expects.start, expects.end, "''"]);
+      if (rest.length > 0) cuts.push([range.end, rest.at(-1).end, '']);
+      return;
+    }
     if (makers.has(called) && node.arguments[1]?.type === 'Literal') {
       cuts.push([node.arguments[1].start, node.arguments[1].end, "''"]);
       // Behind what is allowed stands how the interface steps through it.

@@ -1,10 +1,14 @@
 /** Comparing pictures of pages. */
 import type { Page } from 'playwright-core';
 
-/** The share of pixels that differ by more than antialiasing does; worked out in the browser, which can read PNGs. */
-export async function differing(page: Page, one: Buffer, other: Buffer): Promise<number> {
+/**
+ * The share of pixels that differ; worked out in the browser, which can read PNGs.
+ *
+ * @param by how much a channel differs at least, of 255; 64 is more than antialiasing does.
+ */
+export async function differing(page: Page, one: Buffer, other: Buffer, by = 64): Promise<number> {
   return page.evaluate(
-    async (pictures) => {
+    async ({ pictures, by }) => {
       const [a, b] = await Promise.all(
         pictures.map(async (data) => {
           const image = await createImageBitmap(await (await fetch(`data:image/png;base64,${data}`)).blob());
@@ -16,10 +20,10 @@ export async function differing(page: Page, one: Buffer, other: Buffer): Promise
       if (a!.width !== b!.width || a!.height !== b!.height) return 1;
       let far = 0;
       for (let at = 0; at < a!.data.length; at += 4)
-        if ([0, 1, 2].some((channel) => Math.abs(a!.data[at + channel]! - b!.data[at + channel]!) > 64))
+        if ([0, 1, 2].some((channel) => Math.abs(a!.data[at + channel]! - b!.data[at + channel]!) > by))
           far++;
       return far / (a!.width * a!.height);
     },
-    [one.toString('base64'), other.toString('base64')],
+    { pictures: [one.toString('base64'), other.toString('base64')], by },
   );
 }

@@ -64,7 +64,7 @@ it('events offer what they can do, and say what they cannot', async () => {
   await page.getByRole('menuitem', { name: /^message/ }).click();
   await expect.poll(() => field.inputValue()).toBe('go("CheckIn"); message("")');
   await field.fill('expected = 3');
-  await page.getByText('`expected` is worked out from other values').waitFor();
+  await page.getByText('`expected` follows other values').waitFor();
   await field.fill('message("Who is it?"); go("CheckIn")');
   await tree(page, 'search').click();
   await facts(page).getByRole('button', { name: 'On each input' }).click();

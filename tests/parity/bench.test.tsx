@@ -2,7 +2,15 @@
 import { mkdtemp, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { fontFaceRules, kindNamed, kinds, type Project, ScreenView } from '@hovrin/core';
+import {
+  fontFaceRules,
+  hueProperties,
+  kindNamed,
+  kinds,
+  type Project,
+  ScreenView,
+  themeOf,
+} from '@hovrin/core';
 import { loadFontManifest, loadShaper, writeExport } from '@hovrin/files';
 import type { Page } from 'playwright-core';
 import { renderToStaticMarkup } from 'react-dom/server';
@@ -32,12 +40,16 @@ async function written(project: Project, rightToLeft: boolean, name: string): Pr
   const layout = new ScreenView(await loadShaper()).layOut(project, project.screens[0]!, {
     ...size,
     rightToLeft,
+    hues: true,
   });
+  const hues = Object.entries(hueProperties(themeOf(project)))
+    .map(([name, colour]) => `${name}: ${colour}`)
+    .join('; ');
   const painted = renderToStaticMarkup(<Paint layout={layout} pictureAddress={() => undefined} />);
   const faces = fontFaceRules(await loadFontManifest(), 'fonts/', () => true);
   await writeFile(
     join(out, 'bench.html'),
-    `<!doctype html><meta charset="utf-8"><style>${faces} body { margin: 0; font-size: 16px; color-scheme: light; background: #fff }</style><div style="position: relative; overflow: hidden; width: ${size.width}px; height: ${size.height}px">${painted}</div>`,
+    `<!doctype html><meta charset="utf-8"><style>${faces} body { margin: 0; font-size: 16px; color-scheme: light; background: #fff }</style><div style="position: relative; overflow: hidden; width: ${size.width}px; height: ${size.height}px; ${hues}">${painted}</div>`,
   );
   return out;
 }
@@ -54,6 +66,8 @@ async function shot(file: string): Promise<Buffer> {
 const more: Readonly<Record<string, string>> = {
   border:
     '<row width="200" height="60" border-width="1 2 3 9" border-color="alert" padding="4 20 4 4" corner="9" background="tint"><text text="at the start" /></row>',
+  layered:
+    '<column gap="4"><row width="200" height="40" background="#00000033, linear-gradient(90deg, accent, tint 40%, page)" shadow="0 2 6 0 ink" /><row width="200" height="40" background="accent, linear-gradient(tint, page)" /></column>',
   clipped:
     '<scroll height="50" width="160" border-width="2" border-color="ink" corner="8" padding="6"><text text="one line of words that is long" /><text text="two" /><text text="three" /><text text="four" /></scroll>',
   aligned:

@@ -2,7 +2,15 @@
 import { mkdir, mkdtemp, rm, symlink, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { namedBoxes, type Project, ScreenView, startScreen, type View } from '@hovrin/core';
+import {
+  type Control,
+  effectiveNames,
+  namedBoxes,
+  type Project,
+  ScreenView,
+  startScreen,
+  type View,
+} from '@hovrin/core';
 import { fontFolder, loadShaper } from '@hovrin/files';
 import { type Engine, type EngineName, openEngine, type Shown } from '../browser/engines.ts';
 import { makePage } from '../browser/exported-page.ts';
@@ -30,10 +38,15 @@ export const tolerance = 0.1;
 
 /** Runs in the page: sets its conditions; then the boxes of all elements that carry a control's name. */
 async function measuredBoxes(
-  { textScale = 1, rightToLeft, safe, hinge, mode = 'light' }: View,
+  { textScale = 1, rightToLeft, safe, hinge, mode = 'light', screen }: View & { readonly screen: string },
   { document, window }: Shown,
 ): Promise<[string, number[]][]> {
   const { style, dataset } = document.documentElement;
+  // The page takes the screens that are not seen out of the way.
+  const place = `body > .k-screen[data-name="${screen}"]:not([hidden])`;
+  if (!document.querySelector(place)) window.location.hash = `#${screen}`;
+  while (!document.querySelector(place)) await new Promise((resolve) => setTimeout(resolve));
+  const wanted = document.querySelector<HTMLElement>(place)!;
   style.fontSize = `${16 * textScale}px`;
   document.documentElement.dir = rightToLeft ? 'rtl' : 'ltr';
   dataset.mode = mode === 'dark' ? 'dark' : 'light';
@@ -50,17 +63,18 @@ async function measuredBoxes(
     document.body.getBoundingClientRect();
     await new Promise((resolve) => setTimeout(resolve));
   } while (document.fonts.status === 'loading');
+  // Pictures of screens that are not seen at first come late.
+  for (const picture of wanted.querySelectorAll('img')) {
+    picture.loading = 'eager';
+    await picture.decode().catch(() => undefined);
+  }
   // WebKit at times keeps a width from before the fonts came; a layout of everything anew does not.
   document.body.style.display = 'none';
   document.body.getBoundingClientRect();
   document.body.style.display = '';
   // Where a screen is wider than its window and read from the right, it begins left of it.
-  const begin = rightToLeft
-    ? document.querySelector('body > .k-screen')!.getBoundingClientRect().x +
-      window.scrollX -
-      (safe?.left ?? 0)
-    : 0;
-  return [...document.querySelectorAll<HTMLElement>('[data-name]')].map((element) => {
+  const begin = rightToLeft ? wanted.getBoundingClientRect().x + window.scrollX - (safe?.left ?? 0) : 0;
+  return [wanted, ...wanted.querySelectorAll<HTMLElement>('[data-name]')].map((element) => {
     const { x, y, width, height } = element.getBoundingClientRect();
     return [element.dataset.name!, [x + window.scrollX - begin, y + window.scrollY, width, height]];
   });
@@ -103,31 +117,62 @@ export class ParityBench {
    * @param over boxes are listed that differ by more, CSS px.
    */
   async compare(project: Project, views: readonly View[], over = tolerance): Promise<Comparison> {
-    const screen = startScreen(project)!;
+    const [result] = await this.compareScreens(project, [startScreen(project)!], views, over);
+    return result!;
+  }
+
+  /**
+   * Compares screens of a project in some views: one page for all of them, gone through by its addresses.
+   *
+   * @param over boxes are listed that differ by more, CSS px.
+   */
+  async compareScreens(
+    project: Project,
+    screens: readonly Control[],
+    views: readonly View[],
+    over = tolerance,
+  ): Promise<Comparison[]> {
     const exported = await makePage(project);
     for (const [path, text] of exported.files) await writeFile(join(this.folder, path), text);
-    let boxes = 0;
-    let worst = 0;
-    const differences: Difference[] = [];
+    const sizes = screens.flatMap((screen) => views.map((view) => ({ ...view, screen: nameOf(screen) })));
     // The core lays out while the browser does.
-    const showing = this.engine.show('index.html', views, measuredBoxes);
-    const layouts = views.map((view) => namedBoxes(screen, this.view.layOut(project, screen, view)));
+    const showing = this.engine.show('index.html', sizes, measuredBoxes);
+    const layouts = screens.flatMap((screen) =>
+      views.map((view) => namedBoxes(screen, this.view.layOut(project, screen, view))),
+    );
     const shown = await showing;
-    for (const [index, view] of views.entries()) {
-      const measured = new Map(shown[index]);
-      for (const box of layouts[index]!) {
-        const core = [box.x, box.y, box.width, box.height];
-        const browser = measured.get(box.name);
-        const by = browser
-          ? Math.max(...edges(core).map((edge, index) => Math.abs(edge - edges(browser)[index]!)))
-          : Number.POSITIVE_INFINITY;
-        boxes++;
-        worst = Math.max(worst, by);
-        if (by > over) differences.push({ name: box.name, view, core, browser, by });
-      }
-    }
-    return { boxes, worst, differences };
+    return screens.map((_, index) => {
+      const [from, to] = [index * views.length, (index + 1) * views.length];
+      return compared(views, layouts.slice(from, to), shown.slice(from, to), over);
+    });
   }
+}
+
+const nameOf = (screen: Control): string => effectiveNames(screen).get(screen.id)!;
+
+function compared(
+  views: readonly View[],
+  layouts: readonly ReturnType<typeof namedBoxes>[],
+  shown: readonly (readonly [string, number[]][])[],
+  over: number,
+): Comparison {
+  let boxes = 0;
+  let worst = 0;
+  const differences: Difference[] = [];
+  for (const [index, view] of views.entries()) {
+    const measured = new Map(shown[index]);
+    for (const box of layouts[index]!) {
+      const core = [box.x, box.y, box.width, box.height];
+      const browser = measured.get(box.name);
+      const by = browser
+        ? Math.max(...edges(core).map((edge, index) => Math.abs(edge - edges(browser)[index]!)))
+        : Number.POSITIVE_INFINITY;
+      boxes++;
+      worst = Math.max(worst, by);
+      if (by > over) differences.push({ name: box.name, view, core, browser, by });
+    }
+  }
+  return { boxes, worst, differences };
 }
 
 const edges = ([x = 0, y = 0, width = 0, height = 0]: readonly number[]) => [x, y, x + width, y + height];

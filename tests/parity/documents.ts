@@ -411,6 +411,20 @@ export const trialProject = (screen: Control): Project => ({
   screens: [screen],
 });
 
+/** A project of many such screens, each under a name of its own. */
+export function trialsTogether(screens: readonly Control[]): Project {
+  const apart = (control: Control, index: number): Control => ({
+    ...control,
+    id: `${index}-${control.id}`,
+    children: control.children.map((child) => apart(child, index)),
+  });
+  const [first, ...others] = screens.map((screen, index) => ({
+    ...apart(screen, index),
+    name: `trial${index}`,
+  }));
+  return { ...trialProject(first!), screens: [first!, ...others] };
+}
+
 /** A project with one screen that is written out. @throws where it has problems. */
 export function readTrial(source: string): Project {
   let count = 0;

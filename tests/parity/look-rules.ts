@@ -1,6 +1,38 @@
 /** Small documents, one a rule: each look by itself. */
 const box = (attributes: string): string => `<spacer width="120" height="80" ${attributes} />`;
 
+/** Controls in a state that nothing is said of: they answer by themselves. The selector is of what the state is forced on. */
+export const answers: readonly (readonly [
+  source: string,
+  state: 'hover' | 'pressed' | 'focus',
+  selector: string,
+])[] = [
+  ...(
+    [
+      ['primary', 'hover'],
+      ['primary', 'focus'],
+      ['plain', 'hover'],
+      ['danger', 'pressed'],
+    ] as const
+  ).map(
+    ([tone, state]) => [`<button name="it" text="Keep" tone="${tone}" />`, state, '[data-name=it]'] as const,
+  ),
+  ...[
+    '<textField name="it" label="Party" value="Ten" />',
+    '<checkbox name="it" label="Half board" checked="true" />',
+    '<checkbox name="it" label="Half board" />',
+    '<switch name="it" label="Quiet" checked="true" />',
+    '<switch name="it" label="Quiet" />',
+  ].flatMap((source) => [
+    [source, 'hover', '[data-name=it]'] as const,
+    [source, 'focus', '[data-name=it] input'] as const,
+  ]),
+  ['<link name="it" text="Weather" to="https://example.org" />', 'hover', '[data-name=it]'],
+  ['<slider name="it" label="Stove" value="40" />', 'hover', '[data-name=it]'],
+  ['<iconButton name="it" icon="pencil" text="Edit" />', 'pressed', '[data-name=it]'],
+  ['<menuButton name="it" text="More" options="Print" />', 'hover', '[data-name=it]'],
+];
+
 export const looks: readonly (readonly [name: string, source: string])[] = [
   ['a plain colour', box('background="#2f5d50"')],
   ['a colour in oklch', box('background="oklch(0.6 0.12 200)"')],

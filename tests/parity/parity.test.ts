@@ -1,12 +1,12 @@
 /** The core and Chromium lay out the same: the demo, small documents a rule each, and random ones. */
 import { join } from 'node:path';
-import { defaultBands, parseScreen, printScreen, type View } from '@hovrin/core';
+import { type Control, defaultBands, parseScreen, printScreen, type View } from '@hovrin/core';
 import { readProjectFolder, workspace } from '@hovrin/files';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { alteredNests } from './altered-nests.ts';
-import { ParityBench } from './compare.ts';
+import { type Comparison, ParityBench } from './compare.ts';
 import { crossings, nests, turns } from './crossings.ts';
-import { randomScreen, readTrial, shrink, stillProject, trialProject } from './documents.ts';
+import { randomScreen, readTrial, shrink, stillProject, trialProject, trialsTogether } from './documents.ts';
 import { foundDocuments } from './found.ts';
 import { rules } from './rules.ts';
 import { texts } from './texts.ts';
@@ -23,19 +23,33 @@ const views: View[] = [
   { width: 1280, height: 800 },
 ];
 
+/** As many screens stand on one page: a browser starts pages slowly, and goes from screen to screen fast. */
+const together = 20;
+
+/** Compares screens by themselves, some on one page. */
+async function compareTogether(screens: readonly Control[], inViews: readonly View[]): Promise<Comparison[]> {
+  const found: Comparison[] = [];
+  for (let from = 0; from < screens.length; from += together) {
+    const project = trialsTogether(screens.slice(from, from + together));
+    found.push(...(await bench.compareScreens(project, project.screens, inViews)));
+  }
+  return found;
+}
+
 describe('each rule, and what once differed', () => {
-  it.each([...rules, ...foundDocuments()].map((rule) => [rule.name, rule.source] as const))(
-    '%s',
-    async (_, source) => {
-      const result = await bench.compare(readTrial(source), [
-        ...views,
-        { width: 390, height: 844, textScale: 1.3 },
-        { width: 360, height: 640, rightToLeft: true },
-      ]);
-      expect(result.boxes).toBeGreaterThan(1);
-      expect(result.differences).toEqual([]);
-    },
-  );
+  const all = [...rules, ...foundDocuments()];
+  let results: Comparison[];
+  beforeAll(async () => {
+    results = await compareTogether(
+      all.map(({ source }) => readTrial(source).screens[0]!),
+      [...views, { width: 390, height: 844, textScale: 1.3 }, { width: 360, height: 640, rightToLeft: true }],
+    );
+  });
+  it.each(all.map(({ name }, index) => [name, index] as const))('%s', (_, index) => {
+    const { boxes, differences } = results[index]!;
+    expect(boxes).toBeGreaterThan(1);
+    expect(differences).toEqual([]);
+  });
 });
 
 describe('every container around kinds of content', () => {
@@ -173,11 +187,10 @@ describe('random documents', () => {
     { documents: 40, making: { heights: true }, of: 'containers that know how high they are' },
     { documents: 40, making: { odd: true }, of: 'odd numbers' },
   ])(`$documents of $of in ${views.length} views`, async ({ documents, making }) => {
-    let boxes = 0;
-    for (let seed = first; seed < first + documents; seed++) {
-      const screen = randomScreen(seed, making);
-      const result = await bench.compare(trialProject(screen), views);
-      boxes += result.boxes;
+    const screens = Array.from({ length: documents }, (_, index) => randomScreen(first + index, making));
+    const results = await compareTogether(screens, views);
+    for (const [index, screen] of screens.entries()) {
+      const result = results[index]!;
       if (result.differences.length === 0) continue;
       const { view } = result.differences[0]!;
       let tries = 0;
@@ -188,9 +201,9 @@ describe('random documents', () => {
       );
       const { differences } = await bench.compare(trialProject(least), [view]);
       throw new Error(
-        `Seed ${seed} differs:\n${printScreen(least, defaultBands)}\n${JSON.stringify(differences.slice(0, 3), null, 1)}`,
+        `Seed ${first + index} differs:\n${printScreen(least, defaultBands)}\n${JSON.stringify(differences.slice(0, 3), null, 1)}`,
       );
     }
-    expect(boxes).toBeGreaterThan(documents * 10);
+    expect(results.reduce((sum, { boxes }) => sum + boxes, 0)).toBeGreaterThan(documents * 10);
   });
 });

@@ -12,6 +12,9 @@ import {
   ownCodeFile,
   type Project,
   type Severity,
+  type UnusedFinding,
+  unusedInTheme,
+  unusedTitles,
   usualCheck,
   whereWords,
 } from '@hovrin/core';
@@ -39,7 +42,7 @@ export async function checkCommand(words: readonly string[], print: (text: strin
   const counts: Record<Severity, number> = { error: 0, warning: 0, advice: 0 };
   const listed: object[] = [];
   for (const input of positionals) {
-    const { project } = await readInput(input);
+    const { project, isFolder } = await readInput(input);
     for (const missing of await notAtHand(project, input, values.handlers)) {
       counts.error++;
       const { screen, control, event, sentence } = missing;
@@ -49,6 +52,18 @@ export async function checkCommand(words: readonly string[], print: (text: strin
           ...{ screen, check: 'no-handler', severity: 'error', control, attribute: `on.${event}`, sentence },
         });
       else print(`${screen}.${control}: error: No such handler\n  ${sentence}\n`);
+    }
+    // Of one screen alone nobody knows what others use.
+    for (const unused of isFolder ? unusedInTheme(project) : []) {
+      counts[unused.severity]++;
+      const { fixes, ...told } = unused;
+      if (values.json)
+        listed.push({
+          ...(positionals.length > 1 ? { file: input } : {}),
+          ...told,
+          fixes: fixes.map(({ label }) => label),
+        });
+      else print(readableUnused(unused));
     }
     for (const screen of project.screens) {
       const found = checkAll(shaper, project, screen, {
@@ -112,6 +127,9 @@ function readable(finding: Finding, place: string): string {
   ];
   return `${lines.join('\n')}\n`;
 }
+
+const readableUnused = ({ check, severity, sentence, fixes }: UnusedFinding): string =>
+  `${[`theme: ${severity}: ${unusedTitles[check]}`, `  ${sentence}`, ...fixes.map(({ label }) => `  → ${label}`)].join('\n')}\n`;
 
 function summary({ error, warning, advice }: Record<Severity, number>): string {
   const count = (number: number, one: string, many = `${one}s`) => `${number} ${number === 1 ? one : many}`;

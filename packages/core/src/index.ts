@@ -23,7 +23,9 @@ export {
 } from './checks/check.ts';
 export { type Finding, findingKey, type Severity } from './checks/finding.ts';
 export { ignoredOf, ignoreStep } from './checks/ignored.ts';
+export { type ColourPair, colourPairs } from './checks/pairs.ts';
 export { whereWords } from './checks/sentences.ts';
+export { type UnusedFinding, unusedInTheme, unusedTitles, unusedTokens } from './checks/unused.ts';
 export { bands } from './collections/bands.ts';
 export { addCollection } from './collections/catalogue.ts';
 export { migrated } from './collections/migrations.ts';
@@ -227,6 +229,7 @@ export {
   wordsOf,
 } from './picture/painting.ts';
 export { carriedFonts, fontFilesOf, pictureOf } from './picture/svg.ts';
+export { transitionWords } from './property-types/looks.ts';
 export type { FieldForm } from './property-types/property-type.ts';
 export { printFolder, readFolder, type StoredRows, screenNameOf } from './source/folder.ts';
 export { stepsToText } from './source/merge-text.ts';
@@ -312,22 +315,43 @@ export {
   styledValues,
   unusedStyles,
 } from './steps/styling.ts';
-export { type Aspect, giveTo, sameLook, type Taken, takeFrom } from './steps/take-over.ts';
-export { usesOfStyle, usesOfToken, withToken } from './steps/token-uses.ts';
+export {
+  type Aspect,
+  giveTo,
+  type PartOfLook,
+  partsOfLook,
+  sameLook,
+  type Taken,
+  takeFrom,
+} from './steps/take-over.ts';
+export { type TokenUsers, usersOfToken, usesOfStyle, usesOfToken, withToken } from './steps/token-uses.ts';
 export { topmost, unwrap, wrapIn } from './steps/wrap.ts';
 export { entryOf, isOneOf, itemAt, keysOf, numberAt } from './sure.ts';
 export type { Change } from './sweep/change.ts';
 export { causeRank, sweepChangeWords, toldChanges } from './sweep/change-words.ts';
 export { boxAt } from './sweep/stretch.ts';
 export { type SweepOptions, type SweepPart, sweep } from './sweep/sweep.ts';
-export { type FontManifest, fontFaceRules } from './text/fonts.ts';
+export { type FontManifest, fontFaceRules, type PackedFonts } from './text/fonts.ts';
 export type { Letters } from './text/places.ts';
+export {
+  type ColourRamp,
+  type LengthScale,
+  mostInScale,
+  rampColours,
+  rampTokens,
+  scaleLengths,
+  scaleTokens,
+} from './tokens/scales.ts';
 export { colourRoles, shippedTokens } from './tokens/shipped.ts';
 export { type ShippedTheme, shippedThemes } from './tokens/shipped-themes.ts';
 export { contrastOf, type InSrgb, inSrgb, over, reaching } from './tokens/srgb.ts';
-export { readTypedValue, typedText } from './tokens/typed-value.ts';
+export { colourValue, readTypedValue, typedText } from './tokens/typed-value.ts';
 export { roundedBy } from './values/corners.ts';
-export { backgroundCss, lookCss } from './values/look-css.ts';
-export { colourIn, type Theme } from './values/theme.ts';
+export { fillText, gradientText, shadowText } from './values/fill-text.ts';
+export { type FillLayer, fillLayers, type Gradient, type Place, type Stop } from './values/fills.ts';
+export { focusRingOffset, focusRingWidth } from './values/focus-ring.ts';
+export { backgroundCss, layersIn, lookCss } from './values/look-css.ts';
+export { type Shadow, shadowsIn } from './values/shadows.ts';
+export { colourIn, hueProperties, type Theme } from './values/theme.ts';
 export { questions, Why } from './why/explain.ts';
 export type { Explanation, Fix, Question, Source, Term, Working } from './why/explanation.ts';

@@ -8,7 +8,7 @@ import {
   type Control,
   contextOf,
   defaultBands,
-  type FontManifest,
+  type PackedFonts,
   type Project,
   parseScreen,
   projectFormat,
@@ -20,7 +20,7 @@ const fonts = join(import.meta.dirname, '../fonts');
 
 /** The shaper with the fonts that ship. */
 export async function testShaper(): Promise<Shaper> {
-  const manifest = JSON.parse(await readFile(join(fonts, 'fonts.json'), 'utf8')) as FontManifest;
+  const manifest = JSON.parse(await readFile(join(fonts, 'fonts.json'), 'utf8')) as PackedFonts;
   return Shaper.load(manifest, (file) => readFile(join(fonts, file)));
 }
 

@@ -155,7 +155,7 @@ describe('parts for words', () => {
     expect(plain).not.toMatch(/part-hint|part-message|part-head/);
     expect(plain).toContain('part-label');
     // Nothing is named by what is not there.
-    expect(plain).toMatch(/<progress class="part-bar" max/);
+    expect(plain).toMatch(/<div class="part-bar" role="progressbar"/);
     expect(plain).toContain('aria-labelledby="s-checkbox1-label"');
   });
 

@@ -286,7 +286,7 @@ describe('a variable that follows others', () => {
     runtime.assign('bunks', 2);
     expect([runtime.read('free'), ...seen]).toEqual([0, false, true]);
     expect(runtime.assign('free', 7)).toBe(false);
-    expect(problems).toEqual(['`free` is worked out from other values; nothing can be assigned to it.']);
+    expect(problems).toEqual(['`free` follows other values; nothing can be assigned to it.']);
   });
 
   it('keeps what is to be kept for the next time, as long as it fits', () => {

@@ -1,6 +1,6 @@
 /** Boxes are shared between views that differ in nothing that a control asks about. */
-import { beforeAll, expect, it } from 'vitest';
-import { ScreenView } from '../src/index.ts';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { colourValue, hueProperties, type Project, ScreenView, type Token, themeOf } from '../src/index.ts';
 import { ViewBoxes } from '../src/layout/view-boxes.ts';
 import type { Shaper } from '../src/text/shaper.ts';
 import { projectOf, testShaper } from './documents.ts';
@@ -42,4 +42,67 @@ it('a view that has seen other bands lays out as one that has not', () => {
       places(new ScreenView(shaper).layOut(project, screen, view)),
     );
   }
+});
+
+it('a screen that asks about a band is not laid out with what was made for one that does not', () => {
+  const both = projectOf(
+    '<screen name="Plain"><text text="Rooms" /></screen>',
+    '<screen name="Banded"><text text="Rooms" lap.hidden="true" /></screen>',
+  );
+  const [plain, banded] = both.screens;
+  const view = new ScreenView(shaper);
+  view.layOut(both, plain!, sizes[2]!);
+  expect(view.layOut(both, banded!, sizes[0]!).boxes).toHaveLength(2);
+  view.layOut(both, plain!, sizes[0]!);
+  expect(view.layOut(both, banded!, sizes[2]!).boxes).toHaveLength(1);
+});
+
+describe('colours that are left to custom properties', () => {
+  const token = (hex: string): Token => ({ path: 'color.deep', type: 'color', value: colourValue(hex)! });
+  const room: Token = { path: 'dimension.room', type: 'dimension', value: { value: 8, unit: 'px' } };
+  const base = projectOf(
+    '<screen name="A"><column padding="8" background="linear-gradient(accent, sheet)" border-width="1"><button name="go" text="Go" /></column></screen>',
+  );
+  const withTokens = (...tokens: Token[]): Project => ({ ...base, tokens });
+  const lookAt = (view: ScreenView, project: Project, hues = true) =>
+    view.layOut(project, project.screens[0]!, { ...sizes[0]!, hues }).boxes;
+
+  it('lay nothing out anew when one changes, and all of it when something else does', () => {
+    const view = new ScreenView(shaper);
+    const before = lookAt(view, withTokens(token('#112233'), room));
+    const after = lookAt(view, withTokens(token('#445566'), room));
+    expect(after.map(({ box }) => box)).toEqual(before.map(({ box }) => box));
+    expect(after.every(({ box }, index) => box === before[index]!.box)).toBe(true);
+    const wider = { ...room, value: { value: 9, unit: 'px' } };
+    const other = lookAt(view, withTokens(token('#445566'), wider));
+    expect(other[1]!.box).not.toBe(before[1]!.box);
+    expect(
+      lookAt(view, withTokens(token('#445566'), wider, { ...room, path: 'dimension.more' }))[1]!.box,
+    ).not.toBe(other[1]!.box);
+  });
+
+  it('are there by their names, of which the theme says what they are', () => {
+    const project = withTokens(token('#112233'));
+    const [, column, button] = lookAt(new ScreenView(shaper), project);
+    expect(column!.look).toMatchObject({
+      fill: 'linear-gradient(var(--hue-accent), var(--hue-sheet))',
+      borderColour: 'var(--hue-line)',
+    });
+    expect(button!.look.background).toBe('var(--hue-accent)');
+    expect(hueProperties(themeOf(project))).toMatchObject({
+      '--hue-deep': '#112233',
+      '--hue-accent': '#2f5d50',
+    });
+  });
+
+  it('do not reach a layout that is drawn with its colours', () => {
+    const view = new ScreenView(shaper);
+    lookAt(view, withTokens(token('#112233')));
+    const drawn = lookAt(view, withTokens(token('#112233')), false);
+    expect(JSON.stringify(drawn.map(({ look }) => look))).not.toContain('var(');
+    // One that was drawn so before is drawn anew.
+    const painted = () =>
+      lookAt(view, { ...withTokens(token('#112233')), screens: base.screens }, false)[2]!.look.background;
+    expect(painted()).toBe('#2f5d50');
+  });
 });

@@ -1,7 +1,7 @@
 /** The fonts that ship, from packages/core/fonts (made by scripts/fonts.mjs). */
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import type { FontManifest, Letters } from '@hovrin/core';
+import type { Letters, PackedFonts } from '@hovrin/core';
 import { Shaper } from '@hovrin/core/text/shaper';
 
 /** The workspace's root. Sources and bundles both lie three folders below it. */
@@ -9,7 +9,7 @@ export const workspace = join(import.meta.dirname, '../../..');
 export const fontFolder = join(workspace, 'packages/core/fonts');
 
 /** The list of font files. @throws where the fonts have not been built. */
-export async function loadFontManifest(): Promise<FontManifest> {
+export async function loadFontManifest(): Promise<PackedFonts> {
   return JSON.parse(await readFile(join(fontFolder, 'fonts.json'), 'utf8'));
 }
 

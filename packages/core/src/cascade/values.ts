@@ -1,5 +1,6 @@
 /** A control's values at one place and time: defaults, own values, changes from bands, results of expressions. */
 
+import type { BuiltInState } from '../document/control-states.ts';
 import { ownStyleText } from '../document/style-set.ts';
 import type { Band, Control } from '../document/types.ts';
 import type { Template } from '../expression/ast.ts';
@@ -49,7 +50,18 @@ export class Values {
     /** What holds where nothing is said. */
     private readonly defaults: ReadonlyMap<string, unknown> = none,
     readonly problems: readonly ValueProblem[] = [],
+    /** The states that the control is in, as far as anybody asks. */
+    private readonly states: readonly string[] = [],
   ) {}
+
+  /** Whether the control is in a state. */
+  isIn(state: BuiltInState): boolean {
+    return this.states.includes(state);
+  }
+  /** The same values, in some states. */
+  in(states: readonly string[]): Values {
+    return new Values(this.held, this.defaults, this.problems, states);
+  }
 
   /** What holds; undefined where nothing does. */
   get<T>({ name }: Key<T>): T | undefined {
@@ -69,12 +81,18 @@ export class Values {
   flag(property: Key<boolean>): boolean {
     return this.get(property) === true;
   }
-  /** What is said of a part, by the names that its properties have on a control. @param prefix what stands in front of them. */
-  ofPart(prefix: string): Values {
+  /**
+   * What is said of a part, by the names that its properties have on a control.
+   *
+   * @param prefixes what stands in front of them; of several the last one that says something wins.
+   */
+  ofPart(...prefixes: readonly string[]): Values {
     return new Values(
       new Map(
-        [...this.held].flatMap(([name, value]) =>
-          name.startsWith(prefix) ? [[name.slice(prefix.length), value] as const] : [],
+        prefixes.flatMap((prefix) =>
+          [...this.held].flatMap(([name, value]) =>
+            name.startsWith(prefix) ? [[name.slice(prefix.length), value] as const] : [],
+          ),
         ),
       ),
     );
@@ -157,11 +175,15 @@ export function valuesOf(control: Control, kind: Kind, circumstances: Circumstan
   const prefixes = circumstances.prefixes ?? prefixesInForce(circumstances);
   const named = theme.styles.all.length === 0 ? '' : stylesNow(control, scope);
   const values = valuesUnder(control, kind, { ...circumstances, prefixes, named });
-  if (!mayChange(control, theme.styles, named)) return values;
+  const changes = mayChange(control, theme.styles, named);
+  if (!changes && !states.held) return values;
   const now = statesNow(control.id, kind, values, states);
-  return now.length === 0
-    ? values
-    : valuesUnder(control, kind, { ...circumstances, prefixes: withStates(prefixes, now), named });
+  if (now.length === 0) return values;
+  return (
+    changes
+      ? valuesUnder(control, kind, { ...circumstances, prefixes: withStates(prefixes, now), named })
+      : values
+  ).in(now);
 }
 
 /** @param around `prefixes`: all that hold, states included; `named`: the styles that the control has. */

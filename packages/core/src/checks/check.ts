@@ -13,7 +13,7 @@ import { itemAt } from '../sure.ts';
 import { sweepLayouts } from '../sweep/sweep.ts';
 import type { Shaper } from '../text/shaper.ts';
 import { changeFindings } from './changes.ts';
-import { lowContrast } from './contrast.ts';
+import { faintColours } from './colours.ts';
 import { type Finding, findingKey, type Severity, type Where } from './finding.ts';
 import { fixesOf } from './fixes.ts';
 import { underHinge } from './folds.ts';
@@ -22,6 +22,7 @@ import { ignoredOf } from './ignored.ts';
 import type { Measure } from './measures.ts';
 import { measure } from './measuring.ts';
 import { type AllTaken, type Gathered, Remembered, rememberedWith } from './remembered.ts';
+import { saidTwice } from './said-twice.ts';
 import { sentenceOf } from './sentences.ts';
 import { type Interval, united } from './stretches.ts';
 import { type Taken, takenOf, worstOf } from './taken.ts';
@@ -74,8 +75,9 @@ export function* checkScreen(
   if (options.from <= halfOpen.width && halfOpen.width <= options.to)
     for (const finding of underHinge(view, project, screen, options.rightToLeft ?? false))
       found.push({ ...finding, sentence: sentenceOf(screen, finding), fixes: [] });
-  for (const finding of lowContrast(view, project, screen, options))
+  for (const finding of faintColours(view, project, screen, options))
     found.push({ ...finding, attribute: undefined });
+  found.push(...saidTwice(project, screen, options));
   yield 'finding';
   found.push(...(yield* changeFindings({ boxes, project, screen, options }, gathered, gather)));
   const order = [...walk(screen)].map(({ id }) => id);

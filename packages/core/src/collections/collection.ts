@@ -33,6 +33,8 @@ export interface Collection<E extends object = object> {
   readonly most: number;
   /** The names of an entity's fields: nothing else is one. */
   readonly fields: readonly string[];
+  /** Fields that are records of values, each of which changes by itself: two people may change different ones at once. */
+  readonly parted?: readonly string[];
   /** A project may be without the list: it has none of these then. */
   readonly optional?: boolean;
   /** Its entities stand in a file of their own, not in `project.json`. */

@@ -71,6 +71,7 @@ export const styles: Collection<Style> = {
   least: 0,
   most: 500,
   fields,
+  parted: ['props'],
   optional: true,
   ownFile: true,
   keyOf: styleKey,

@@ -71,7 +71,7 @@ export function tokenName(path: string): string {
 }
 
 /** Custom properties that a page has for itself. */
-const ofPages = /^(?:line-height|part|screen-height|safe-\w+|hinge-\w+|picture-.*)$/;
+const ofPages = /^(?:line-height|part|(?:screen|safe|hinge|picture|k)-.*)$/;
 
 /** The name of a token's custom property on a page, without the two hyphens in front. */
 export const customName = (name: string): string =>

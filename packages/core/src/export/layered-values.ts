@@ -16,7 +16,7 @@ import { transitionCss } from '../css/transition.ts';
 import { hasPlainStyle, type Style, stylesOver } from '../document/style-set.ts';
 import type { Control } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
-import { partPrefix } from '../kinds/look-parts.ts';
+import { saidOfPart } from '../kinds/look-parts.ts';
 import { arrangementOf, mannerOf } from '../kinds/manner.ts';
 import { background, colour, transition, z } from '../kinds/properties.ts';
 import { pictureSizes } from './picture-sizes.ts';
@@ -60,9 +60,11 @@ function declared(
   if (isWhole && control.children.some((child) => plainValues(child, conditions).get(z) !== undefined))
     css.set('isolation', 'isolate');
   const found = new Map<string, Declarations>([['', css]]);
-  for (const { name, selector } of kind.lookParts ?? []) {
-    const look = partLook(said.ofPart(partPrefix(name)));
-    if (look.size > 0) found.set(selector, look);
+  for (const part of kind.lookParts ?? []) {
+    const look = partLook(saidOfPart(said, part));
+    if (look.size === 0) continue;
+    found.set(part.selector, look);
+    if (part.elsewhere !== undefined) found.set(part.elsewhere, look);
   }
   for (const part of parts) found.set(` ${part.selector}`, partDeclarations(said, manner, part, arrangement));
   return found;

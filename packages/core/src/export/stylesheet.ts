@@ -12,6 +12,7 @@ import { kinds } from '../kinds/catalogue.ts';
 import { itemAt } from '../sure.ts';
 import { familyList } from '../text/fonts.ts';
 import { lineHeightCss } from '../text/units.ts';
+import { focusRingOffset, focusRingWidth } from '../values/focus-ring.ts';
 import { pictureName } from '../values/look-css.ts';
 import type { Theme } from '../values/theme.ts';
 import { selectorsIn } from './class-names.ts';
@@ -151,8 +152,8 @@ function baseRules(project: Project, theme: Theme): string {
   }
 
   :focus-visible {
-    outline: 2px solid var(--accent);
-    outline-offset: 2px;
+    outline: ${focusRingWidth}px solid var(--accent);
+    outline-offset: ${focusRingOffset}px;
   }
 
   /* What takes the focus when a screen is come to, and by nothing else. */

@@ -248,7 +248,10 @@ export function variableRules(project: Project, css: string): VariableRules {
       root.push(`${variable}: ${value}`);
       if (night !== value) darkLines.push(`${variable}: ${night}`);
     }
-    if (strong !== value) contrastLines.push(`${variable}: ${strong}`);
+    // In the dark a colour of its own keeps standing out: what is said for the light would sink there.
+    const isOwn = colours.has(variable) && night !== value && !strong.startsWith('var(');
+    if (strong !== value)
+      contrastLines.push(`${variable}: ${isOwn ? `light-dark(${strong}, ${night})` : strong}`);
   }
   const modes = [
     ...(darkLines.length > 0

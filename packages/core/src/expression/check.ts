@@ -93,8 +93,7 @@ function assignedItem(uses: readonly NameUse[], names: ReadonlyMap<string, strin
   );
 }
 
-const computedProblem = (name: string) =>
-  `\`${name}\` is worked out from other values; nothing can be assigned to it.`;
+const computedProblem = (name: string) => `\`${name}\` follows other values; nothing can be assigned to it.`;
 
 function assignedComputed(uses: readonly NameUse[], { computed }: Surroundings): Problem | undefined {
   const use = uses.find(({ name, written }) => written && computed?.has(name));

@@ -13,7 +13,7 @@ export function stopsOf(given: readonly unknown[]): {
   const stops: { from: number; value: unknown }[] = [];
   for (let at = 0; at + 1 < given.length; at += 2) {
     const from = numeric(given[at]);
-    if (from === undefined) throw new Error('numbers and values stand in turn.');
+    if (from === undefined) throw new Error('numbers and values in turn.');
     stops.push({ from, value: given[at + 1] });
   }
   stops.sort((a, b) => a.from - b.from);

@@ -5,9 +5,10 @@ import { flagType, iconType, toneType } from '../property-types/index.ts';
 import { colourCss } from '../values/theme.ts';
 import { iconAttributes, iconDrawing } from './drawings.ts';
 import { pressedEvents } from './events.ts';
+import { feelRules, feelTransition, feltColour, feltIn, paleShare } from './feel.ts';
 import type { Kind, Look, Making, Manner, PageElement, Property } from './kind.ts';
 import { inside } from './made-anew.ts';
-import { offStates } from './off-states.ts';
+import { isOff, offStates } from './off-states.ts';
 import {
   background,
   boxLook,
@@ -48,11 +49,18 @@ const own = {
 };
 
 /** What a tone paints a button with: its ground, its words, and a line inside its edge. */
-const tones = {
-  primary: { ground: 'accent', words: 'on-accent', ring: undefined },
+const tones: Readonly<
+  Record<
+    'primary' | 'plain' | 'danger',
+    { readonly ground: string; readonly words: string; readonly ring?: string }
+  >
+> = {
+  primary: { ground: 'accent', words: 'on-accent' },
   plain: { ground: 'sheet', words: 'accent', ring: 'line' },
-  danger: { ground: 'alert', words: 'on-accent', ring: undefined },
-} as const;
+  danger: { ground: 'alert', words: 'on-accent' },
+};
+/** A tone with a line inside its edge has a pale ground. */
+const answerOf = (ring: string | undefined): number => (ring ? paleShare : 1);
 const toneOf = (values: Values) => tones[values.get(tone) ?? 'primary'];
 
 /** How much a button asks to be pressed. */
@@ -72,9 +80,11 @@ export function buttonLook(values: Values, make: Making): { box: Look; words: Lo
   const style = textStyleOf(values, make, 'center');
   return {
     box: {
-      ...(values.get(background) ? {} : { background: make.colour(ground) }),
+      ...(values.get(background)
+        ? {}
+        : { background: feltColour(make, ground, feltIn(values), answerOf(ring)) }),
       ...(ring && !values.get(background) ? { ring: make.colour(ring) } : {}),
-      ...(values.flag(disabled) ? { opacity: 0.5 } : {}),
+      ...(isOff(values) ? { opacity: 0.5 } : {}),
     },
     words: {
       colour: make.colour(values.get(colour) ?? ink),
@@ -83,18 +93,30 @@ export function buttonLook(values: Values, make: Making): { box: Look; words: Lo
   };
 }
 
+/** The custom property that a button's tone paints its ground with. */
+const toneVariable = '--k-ground';
+/** How much of what others take it takes to answer; see `paleShare`. */
+const answerVariable = '--k-answer';
+
+/** The ground of a button, and how it answers. @param selector with what tells that it is not off. */
+export const groundCss = (kind: string, ground: string, isOn: string): string => `.k-${kind} {
+  ${toneVariable}: var(--${ground});
+  ${answerVariable}: ${ground === 'sheet' ? paleShare : 1};
+  background: var(${toneVariable});
+}
+${feelRules({ over: `.k-${kind}${isOn}` }, (felt) => `background: ${felt(`var(${toneVariable})`, `var(${answerVariable})`)}`)}
+${feelTransition(`.k-${kind}`, ['background-color'])}`;
+
 /** The CSS of a button's tone. */
 export function toneCss(values: Values): [string, string][] {
   const said = values.own(tone);
   if (!said) return [];
   const { ground, words: ink, ring } = tones[said];
   return [
-    ['background', colourCss(ground)],
+    [toneVariable, colourCss(ground)],
+    [answerVariable, `${answerOf(ring)}`],
     ['color', colourCss(ink)],
-    [
-      'box-shadow',
-      ring && values.own(background) === undefined ? `inset 0 0 0 1px ${colourCss(ring)}` : 'none',
-    ],
+    ['box-shadow', ring && !values.own(background) ? `inset 0 0 0 1px ${colourCss(ring)}` : 'none'],
   ];
 }
 
@@ -190,7 +212,8 @@ export const button: Kind = {
     };
   },
   element: buttonElement,
-  css: (theme) => `.k-button {
+  css: (theme) => `${groundCss('button', 'accent', ':not(:disabled)')}
+.k-button {
   appearance: none;
   display: flex;
   align-items: safe center;
@@ -198,7 +221,6 @@ export const button: Kind = {
   gap: ${theme.checkGap}px;
   padding: 9px 16px;
   border-radius: ${theme.corner}px;
-  background: var(--accent);
   color: var(--on-accent);
   font-weight: 600;
   text-align: center;

@@ -1,5 +1,6 @@
 /** A yes or no, with its label beside it. */
-import { checkBox, checkCss } from './options.ts';
+import { feltIn } from './feel.ts';
+import { checkBox, checkCss, checkFeelCss } from './options.ts';
 import { isChecked, ticked } from './ticked.ts';
 
 export const checkbox = ticked({
@@ -12,8 +13,9 @@ export const checkbox = ticked({
   on: 'Checked',
   starter: { label: 'Label' },
   lookParts: [{ name: 'box', label: 'Box', selector: ' > .part-input' }],
-  box: (values, make) => checkBox(make, { round: false, checked: isChecked(values), part: 'box' }),
+  box: (values, make) =>
+    checkBox(make, { round: false, checked: isChecked(values), part: 'box', felt: feltIn(values) }),
   input: { classes: ['part-check'] },
   sharedCss: [checkCss],
-  css: () => '',
+  css: () => checkFeelCss('.k-checkbox'),
 });

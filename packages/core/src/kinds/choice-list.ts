@@ -2,6 +2,8 @@
 import { chosenEvents } from './events.ts';
 import {
   columnOf,
+  edgeCss,
+  edgeNow,
   fieldCss,
   fieldElement,
   fieldInside,
@@ -54,7 +56,7 @@ export const choiceList: Kind = {
       ...list,
       look: {
         background: make.colour('sheet'),
-        borderColour: make.colour('quiet'),
+        borderColour: make.colour(edgeNow(values)),
         corner: make.theme.corner,
       },
     });
@@ -78,6 +80,7 @@ export const choiceList: Kind = {
   border-radius: ${theme.corner}px;
   background: var(--sheet);
 }
+${edgeCss('.part-options')}
 .k-choiceList .part-option {
   padding: ${theme.cellPaddingBlock}px ${theme.cellPaddingInline}px;
 }`,

@@ -10,9 +10,10 @@ import type { Box, FlexContent } from '../layout/box.ts';
 import { charactersType, flagType, type PropertyType, textType } from '../property-types/index.ts';
 import type { TextStyle } from '../text/paragraph.ts';
 import type { Theme } from '../values/theme.ts';
+import { feelTransition, feltIn } from './feel.ts';
 import type { Inside, Kind, Look, LookPart, Making, PageElement, PageTarget, Property } from './kind.ts';
 import { partLooks } from './look-parts.ts';
-import { offStates } from './off-states.ts';
+import { isOff, offStates } from './off-states.ts';
 import { boxLook, disabled, disabledBy, padding, placing, sizing, words } from './properties.ts';
 import { enterable } from './states.ts';
 import { tabindex } from './tabindex.ts';
@@ -176,10 +177,30 @@ export function fieldInside(values: Values, make: Making, input: Box, beside?: s
     : line;
   return {
     content: fieldContent(make),
-    parts: [...head, input, ...say(values.text(hint), hintStyle, 'quiet', 'hint')],
-    look: values.flag(disabled) ? { opacity: 0.5 } : {},
+    parts: [
+      ...head,
+      input,
+      ...say(values.text(hint), hintStyle, 'quiet', 'hint'),
+      ...(values.isIn('invalid') ? say(values.text(message), hintStyle, 'alert') : []),
+    ],
+    look: isOff(values) ? { opacity: 0.5 } : {},
   };
 }
+
+/** The colour of the edge of what one enters into: it answers to the pointer, and says where something is not valid. */
+export const edgeNow = (values: Values): string =>
+  values.isIn('invalid') ? 'alert' : feltIn(values) ? 'ink' : 'quiet';
+
+/** The same on a page. @param part selector of what has the edge, from the field's element. */
+export const edgeCss = (part: string): string => `@media (hover: hover) {
+  .is-field:hover > ${part}:not(:disabled, :user-invalid, [data-typed]:invalid) {
+    border-color: var(--ink);
+  }
+}
+.is-field:active > ${part}:not(:disabled, :user-invalid, [data-typed]:invalid) {
+  border-color: var(--ink);
+}
+${feelTransition(`.is-field > ${part}`, ['border-color'])}`;
 
 /**
  * The box that one types into: as high as the theme says, with words in it on one line.
@@ -208,7 +229,7 @@ export function fieldBox(
     {
       part: 'box',
       background: make.colour('sheet'),
-      borderColour: make.colour('quiet'),
+      borderColour: make.colour(edgeNow(values)),
       corner: theme.corner,
       colour: make.colour(shown ? 'ink' : 'quiet'),
       text: style,
@@ -386,7 +407,7 @@ export const fieldCss = (theme: Theme): string => `.is-field {
 }`;
 
 /** The box that one types into or opens, on a page. */
-export const inputCss = (theme: Theme): string => `.is-field > .part-input {
+export const inputCss = (theme: Theme): string => `.is-field > :where(.part-input:not([type="range"])) {
   appearance: none;
   display: block;
   flex: none;
@@ -402,4 +423,5 @@ export const inputCss = (theme: Theme): string => `.is-field > .part-input {
 .is-field > .part-input::placeholder {
   color: var(--quiet);
   opacity: 1;
-}`;
+}
+${edgeCss('.part-input')}`;

@@ -1,10 +1,12 @@
 /** What progress and meter have in common: words above a line that is filled to a part. */
 
 import type { Values } from '../cascade/values.ts';
+import type { Box } from '../layout/box.ts';
 import { amountType } from '../property-types/index.ts';
 import type { Theme } from '../values/theme.ts';
-import { content, fieldInside, label as fieldLabel } from './field.ts';
-import type { Inside, Making, PageElement, Property } from './kind.ts';
+import { columnOf, content, fieldInside, label as fieldLabel } from './field.ts';
+import type { Inside, Look, LookPart, Making, PageElement, Property } from './kind.ts';
+import { layered } from './plain-grid.ts';
 
 /** Nothing is lined up by the label of a gauge. */
 export const label: Property<string> = {
@@ -12,18 +14,40 @@ export const label: Property<string> = {
   page: { as: 'text', part: 'part-label', optional: true },
 };
 
-/** A number that the line stands for. */
+/** A number that the line stands for; it is made anew by it. */
 export const gaugeNumber = (
   name: string,
   label: string,
   rest: Partial<Property<number>> = {},
-): Property<number> =>
-  content(name, label, amountType, { page: { part: 'part-bar', as: 'attribute', name }, ...rest });
+): Property<number> => content(name, label, amountType, { page: { as: 'inside' }, ...rest });
 
 /** Part of the line that is filled: where a value lies between two others. */
 export function partOf(value: number, min: number, max: number): number {
   return max > min ? Math.max(0, Math.min(1, (value - min) / (max - min))) : 0;
 }
+
+/** Parts of a gauge with a look of their own. */
+export const gaugeParts: readonly LookPart[] = [
+  { name: 'label', label: 'Label', selector: ' .part-label' },
+  { name: 'bar', label: 'Bar', selector: ' > .part-bar' },
+  { name: 'filled', label: 'Filled part', selector: ' .part-filled' },
+];
+
+/** A line as wide as fields are, with things along it. @param height CSS px, scaled. */
+export const lineWith = (make: Making, height: number, things: readonly Box[], look: Look): Box =>
+  make.group(
+    layered,
+    [
+      make.blank({ width: make.theme.fieldWidth, height }, {}),
+      make.group({ ...columnOf, direction: 'row', align: 'center' }, things),
+    ],
+    { height },
+    look,
+  );
+
+/** A part of such a line. @param part from 0 to 1, of what other things leave. */
+export const along = (make: Making, part: number, height: number, look: Look = {}): Box =>
+  make.blank({ width: 0, height }, look, { width: { share: part }, minWidth: 0, height });
 
 export function gaugeInside(
   values: Values,
@@ -34,20 +58,53 @@ export function gaugeInside(
 ): Inside {
   const { theme } = make;
   const height = theme.barHeight * make.scale;
-  const line = make.blank(
-    { width: theme.fieldWidth, height },
-    {
-      gauge: {
-        part,
-        thickness: height,
-        colour: make.colour(colour),
-        ground: make.colour('line'),
-      },
-    },
-    { height },
+  const line = lineWith(
+    make,
+    height,
+    [
+      along(make, part, height, { part: 'filled', background: make.colour(colour) }),
+      along(make, 1 - part, height),
+    ],
+    { part: 'bar', background: make.colour('line'), corner: height / 2, clips: true },
   );
   return fieldInside(values, make, line, beside);
 }
+
+/** A bar that shows a value: what it is (ARIA 1.2, `meter`, `progressbar`), and what it is filled to. */
+export interface BarOf {
+  readonly role: 'meter' | 'progressbar';
+  readonly min: number;
+  readonly max: number;
+  /** Undefined: nothing is known yet. */
+  readonly value: number | undefined;
+  /** The value in words, where the number alone does not say it. */
+  readonly words?: string;
+  /** A colour of CSS; absent: that of the stylesheet. */
+  readonly colour?: string | undefined;
+}
+
+/** The element of such a bar. @param name of its control, with which the id of its label begins. */
+export const barElement = (name: string, { role, min, max, value, words, colour }: BarOf): PageElement => ({
+  tag: 'div',
+  classes: ['part-bar'],
+  attributes: {
+    role,
+    'aria-labelledby': `${name}-label`,
+    'aria-valuemin': min,
+    'aria-valuemax': max,
+    'aria-valuenow': value ?? false,
+    'aria-valuetext': words ?? false,
+  },
+  children: [
+    {
+      tag: 'div',
+      classes: ['part-filled'],
+      attributes: {
+        style: `width: ${Number((partOf(value ?? min, min, max) * 100).toFixed(2))}%${colour ? `; background: ${colour}` : ''}`,
+      },
+    },
+  ],
+});
 
 /**
  * @param bar the element that shows the value.
@@ -114,6 +171,11 @@ export const gaugeCss = (theme: Theme): string => `.is-gauge {
   border-radius: ${theme.barHeight / 32}rem;
   overflow: hidden;
   background: var(--line);
+  print-color-adjust: exact;
+}
+.is-gauge .part-filled {
+  height: 100%;
+  background: var(--accent);
 }
 @media (forced-colors: active) {
   .is-gauge > .part-bar {

@@ -2,7 +2,7 @@
 
 import type { Values } from '../cascade/values.ts';
 import { iconType, textType } from '../property-types/index.ts';
-import { buttonLook, buttonProperties, toneCss } from './button.ts';
+import { buttonLook, buttonProperties, groundCss, toneCss } from './button.ts';
 import { iconAttributes, iconDrawing } from './drawings.ts';
 import { pressedEvents } from './events.ts';
 import { content } from './field.ts';
@@ -104,14 +104,14 @@ export const iconButton: Kind = {
     };
   },
   element: iconButtonElement,
-  css: (theme) => `.k-iconButton {
+  css: (theme) => `${groundCss('iconButton', 'sheet', ':not(:disabled)')}
+.k-iconButton {
   appearance: none;
   display: flex;
   align-items: safe center;
   justify-content: safe center;
   padding: 8px;
   border-radius: ${theme.corner}px;
-  background: var(--sheet);
   box-shadow: inset 0 0 0 1px var(--line);
   color: var(--accent);
   font-size: ${theme.iconSize / 16}rem;

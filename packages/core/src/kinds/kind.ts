@@ -152,6 +152,8 @@ export interface Making {
   /** The reader's text scale. */
   readonly scale: number;
   readonly rightToLeft: boolean;
+  /** The name of the screen that all of it stands on. */
+  here(): string | undefined;
   /** The pane beside the fold, of a split on a screen that folds. */
   readonly paneAtHinge?: PaneAtHinge | undefined;
 }
@@ -196,6 +198,8 @@ export interface Look {
   readonly gauge?: Gauge;
   /** A line inside the edge that takes no room. */
   readonly ring?: string;
+  /** The colour of the ring around what has the focus, a little outside of the edge (CSS UI 4 §3). */
+  readonly focusRing?: string;
   /** A picture of the project by file name. */
   readonly picture?: string;
   /** How a picture of other proportions lies in its box (CSS Images 3 §5.5). */
@@ -205,6 +209,8 @@ export interface Look {
   readonly drawing?: Drawing;
   /** Words are underlined. */
   readonly underline?: boolean;
+  /** How far below the baseline, em; absent: as browsers have it. */
+  readonly underlineGap?: number;
   /** What does not fit is cut off: in a scroll it can be scrolled to. */
   readonly clips?: boolean;
 }
@@ -278,6 +284,10 @@ export interface LookPart {
   readonly label: string;
   /** Where it is, as a CSS selector from the control's element: ` > .part-input`. */
   readonly selector: string;
+  /** The same for engines that call it something else. */
+  readonly elsewhere?: string;
+  /** Another part of which it is one: what is said of that holds for it, too. */
+  readonly within?: string;
 }
 
 /** Where a control of a kind may stand and what it may hold, beside what `container` says. */

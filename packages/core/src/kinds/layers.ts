@@ -1,6 +1,7 @@
 import { carried, takingEvents } from './carrying.ts';
 import { shownEvents } from './events.ts';
 import type { Kind, Manner } from './kind.ts';
+import { layered } from './plain-grid.ts';
 import { align, boxLook, cellArranging, cellJustify, padding, placing, sizing } from './properties.ts';
 
 export const manner: Manner = { arranges: 'layers' };
@@ -19,18 +20,9 @@ export const layers: Kind = {
   starter: {},
   inside: (values) => ({
     content: {
-      type: 'grid',
-      columns: [],
-      rows: [],
-      autoColumns: [],
-      autoRows: [],
-      flow: 'row',
-      dense: false,
+      ...layered,
       align: values.get(align) ?? 'stretch',
       justify: values.get(cellJustify) ?? 'stretch',
-      rowGap: 0,
-      columnGap: 0,
-      layers: true,
     },
   }),
   element: () => ({ tag: 'div' }),

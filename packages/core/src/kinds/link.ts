@@ -1,8 +1,10 @@
 /** Words that lead to another screen or to an address. */
 import { destinationType } from '../property-types/index.ts';
+import { feelRules, feltColour, feltIn } from './feel.ts';
 import type { Kind } from './kind.ts';
 import {
   boxLook,
+  colour,
   lines,
   nowrap,
   padding,
@@ -28,6 +30,9 @@ const own = {
     page: { as: 'attribute', name: 'href' },
   }),
 };
+
+/** How far the line is below the baseline, em. */
+const underlineGap = 0.15;
 
 /** The address that a destination has on a page: a screen is a fragment of it. */
 export const addressTo = (destination: string): string =>
@@ -61,7 +66,12 @@ export const link: Kind = {
     const style = textStyleOf(values, make);
     return {
       content: make.content(values.text(own.text), style, values.get(lines)),
-      look: { ...wordsLook(values, make, style), underline: true },
+      look: {
+        ...wordsLook(values, make, style),
+        ...(values.own(colour) === undefined ? { colour: feltColour(make, 'accent', feltIn(values)) } : {}),
+        underline: true,
+        underlineGap,
+      },
     };
   },
   element: (values) => ({
@@ -72,7 +82,8 @@ export const link: Kind = {
   css: () => `.k-link {
   display: block;
   color: var(--accent);
-  text-underline-offset: 0.15em;
+  text-underline-offset: ${underlineGap}em;
   white-space-collapse: preserve-breaks;
-}`,
+}
+${feelRules({ over: '.k-link' }, (felt) => `color: ${felt('var(--accent)')}`)}`,
 };

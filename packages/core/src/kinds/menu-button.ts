@@ -1,6 +1,6 @@
 /** A button that opens a menu of things to do. */
 import type { Values } from '../cascade/values.ts';
-import { buttonLook, buttonProperties, toneCss } from './button.ts';
+import { buttonLook, buttonProperties, groundCss, toneCss } from './button.ts';
 import { chevron } from './drawings.ts';
 import { choose } from './events.ts';
 import type { Kind, Manner, PageElement } from './kind.ts';
@@ -121,7 +121,8 @@ export const menuButton: Kind = {
       },
     ],
   }),
-  css: (theme) => `:where(.k-menuButton) {
+  css: (theme) => `${groundCss('menuButton', 'sheet', ':not(:has(> .part-button:disabled))')}
+:where(.k-menuButton) {
   position: relative;
 }
 .k-menuButton {
@@ -131,7 +132,6 @@ export const menuButton: Kind = {
   gap: ${theme.checkGap}px;
   padding: 9px 16px;
   border-radius: ${theme.corner}px;
-  background: var(--sheet);
   box-shadow: inset 0 0 0 1px var(--line);
   color: var(--accent);
   font-weight: 600;

@@ -4,18 +4,25 @@ import type { Values } from '../cascade/values.ts';
 import { type ColourRange, rangesType, textType } from '../property-types/index.ts';
 import { colourCss } from '../values/theme.ts';
 import { content } from './field.ts';
-import { gaugeCss, gaugeElement, gaugeInside, gaugeNumber, label, partOf } from './gauge.ts';
+import {
+  barElement,
+  gaugeCss,
+  gaugeElement,
+  gaugeInside,
+  gaugeNumber,
+  gaugeParts,
+  label,
+  partOf,
+} from './gauge.ts';
 import type { Kind, Manner, PageElement } from './kind.ts';
+import { partLooks } from './look-parts.ts';
 import { inside } from './made-anew.ts';
 import { boxLook, padding, placing, sizing } from './properties.ts';
 
-/** It is made anew by them. */
-const anew = { page: { as: 'inside' } } as const;
-
 const own = {
-  value: gaugeNumber('value', 'Value', { effect: 'layout', ...anew }),
-  min: gaugeNumber('min', 'Least', { default: '0', ...anew }),
-  max: gaugeNumber('max', 'Greatest', { default: '100', ...anew }),
+  value: gaugeNumber('value', 'Value', { effect: 'layout' }),
+  min: gaugeNumber('min', 'Least', { default: '0' }),
+  max: gaugeNumber('max', 'Greatest', { default: '100' }),
   unit: content('unit', 'Unit', textType, { effect: 'layout', page: { as: 'inside' } }),
   colors: content('colors', 'Colours by value', rangesType, { page: { as: 'inside' } }),
 };
@@ -34,30 +41,18 @@ const limits = (values: Values) => ({ min: values.get(own.min) ?? 0, max: values
 export function meterElement(values: Values, name: string): PageElement {
   const { min, max } = limits(values);
   const value = values.get(own.value);
-  const part = partOf(value ?? min, min, max);
+  const ranged = colourOf(value ?? min, values.get(own.colors));
   return gaugeElement(
     values,
     name,
-    {
-      tag: 'div',
-      classes: ['part-bar'],
-      attributes: {
-        role: 'meter',
-        'aria-labelledby': `${name}-label`,
-        'aria-valuemin': String(min),
-        'aria-valuemax': String(max),
-        ...(value === undefined ? {} : { 'aria-valuenow': String(value), 'aria-valuetext': shown(values) }),
-      },
-      children: [
-        {
-          tag: 'div',
-          classes: ['part-filled'],
-          attributes: {
-            style: `width: ${Number((part * 100).toFixed(2))}%; background: ${colourCss(colourOf(value ?? min, values.get(own.colors)) ?? 'accent')}`,
-          },
-        },
-      ],
-    },
+    barElement(name, {
+      role: 'meter',
+      min,
+      max,
+      value,
+      words: shown(values),
+      colour: ranged && colourCss(ranged),
+    }),
     shown(values),
   );
 }
@@ -84,7 +79,9 @@ export const meter: Kind = {
     ...placing(),
     padding,
     ...boxLook(),
+    ...partLooks(gaugeParts),
   ],
+  lookParts: gaugeParts,
   events: [],
   starter: { label: 'Battery', value: '72', unit: '%', colors: '0 alert | 20 warm | 40 accent' },
   inside(values, make) {
@@ -95,7 +92,5 @@ export const meter: Kind = {
   },
   element: (values, _, name) => meterElement(values, name),
   sharedCss: [gaugeCss],
-  css: () => `.k-meter .part-filled {
-  height: 100%;
-}`,
+  css: () => '',
 };

@@ -6,8 +6,9 @@ import type { FlexContent } from '../layout/box.ts';
 import { chosenType, type Entry, navFormType, placesType, textType } from '../property-types/index.ts';
 import { iconAttributes, iconDrawing } from './drawings.ts';
 import { gapsOf } from './flex-inside.ts';
-import type { DeclaredCss, Kind, Manner, PageElement } from './kind.ts';
+import type { DeclaredCss, Kind, LookPart, Manner, PageElement } from './kind.ts';
 import { addressTo } from './link.ts';
+import { partLooks } from './look-parts.ts';
 import { inside } from './made-anew.ts';
 import { boxLook, gap, padding, placing, property, sizing, textLook, wrap } from './properties.ts';
 import { tabindex } from './tabindex.ts';
@@ -112,6 +113,16 @@ const navCss: DeclaredCss = (values) => {
 
 export const manner: Manner = { css: navCss, anew: (values) => inside(navElement(values)) };
 
+const navParts: readonly LookPart[] = [
+  { name: 'place', label: 'Place', selector: ' > .part-place:not([aria-current="page"])' },
+  {
+    name: 'here',
+    label: 'Place where one is',
+    selector: ' > .part-place[aria-current="page"]',
+    within: 'place',
+  },
+];
+
 export const nav: Kind = {
   name: 'nav',
   label: 'Navigation',
@@ -136,7 +147,9 @@ export const nav: Kind = {
     { ...wrap, onlyLike: ['row', 'column', 'grid'] },
     ...boxLook(),
     ...textLook({ weight: { theme: 'labelWeight' }, colour: 'accent' }),
+    ...partLooks(navParts),
   ],
+  lookParts: navParts,
   events: [],
   starter: {},
   starterIn: ({ screens }) => {
@@ -183,9 +196,14 @@ export const nav: Kind = {
           { ...(look.colour ? { colour: look.colour } : {}), drawing: iconDrawing(make.icon(icon ?? '')) },
           { width: side, height: side },
         );
-        return make.group(place, [...(icon ? [drawn] : []), make.words(label, style, look)], {
-          padding: { top: block, bottom: block, start: inline, end: inline },
-        });
+        return make.group(
+          place,
+          [...(icon ? [drawn] : []), make.words(label, style, look)],
+          { padding: { top: block, bottom: block, start: inline, end: inline } },
+          value === make.here()
+            ? { part: 'here', background: make.colour('tint'), corner: make.theme.corner }
+            : { part: 'place' },
+        );
       }),
     };
   },

@@ -6,6 +6,7 @@ import { chosenType, type Entry, entriesType, flagType } from '../property-types
 import { noSides } from '../values/css.ts';
 import type { Theme } from '../values/theme.ts';
 import { asBackground, dot, tick } from './drawings.ts';
+import { type Felt, feelRules, feltColour } from './feel.ts';
 import { required } from './field.ts';
 import type { Making, PageElement, PageTarget, Property } from './kind.ts';
 import { disabled, property } from './properties.ts';
@@ -48,7 +49,12 @@ export const chosenOf = (values: Values): readonly string[] => values.get(chosen
 /** The box that is checked: square, or round where only one can be. */
 export function checkBox(
   make: Making,
-  { round, checked, part }: { round: boolean; checked: boolean; part?: string },
+  {
+    round,
+    checked,
+    part,
+    felt,
+  }: { round: boolean; checked: boolean; part?: string; felt?: Felt | undefined },
 ): Box {
   const { theme } = make;
   const side = theme.checkSize * make.scale;
@@ -58,8 +64,8 @@ export function checkBox(
     { width: side, height: side },
     {
       ...(part === undefined ? {} : { part }),
-      background: make.colour(checked ? 'accent' : 'sheet'),
-      borderColour: make.colour(checked ? 'accent' : 'quiet'),
+      background: checked ? feltColour(make, 'accent', felt) : make.colour('sheet'),
+      borderColour: checked ? feltColour(make, 'accent', felt) : make.colour(felt ? 'ink' : 'quiet'),
       corner: round ? side / 2 : theme.corner,
       ...(checked ? { drawing: round ? dot : tick, colour: make.colour('on-accent') } : {}),
     },
@@ -154,6 +160,16 @@ export const checkCss = (theme: Theme): string => `.part-check {
   }
 }`;
 
+/** How such a box answers, where it is pressed with its words. @param over selector of all that is pressed. */
+export const checkFeelCss = (over: string): string => `${feelRules(
+  { over, painted: ' > .part-check:not(:checked, :disabled)' },
+  () => 'border-color: var(--ink)',
+)}
+${feelRules(
+  { over, painted: ' > .part-check:checked:not(:disabled)' },
+  (felt) => `border-color: ${felt('var(--accent)')};\n  background: ${felt('var(--accent)')}`,
+)}`;
+
 /** One thing to choose, on a page. */
 export const optionCss = (theme: Theme): string => `.part-option {
   display: flex;
@@ -162,4 +178,5 @@ export const optionCss = (theme: Theme): string => `.part-option {
 }
 .part-option > span {
   white-space-collapse: preserve-breaks;
-}`;
+}
+${checkFeelCss('.part-option')}`;

@@ -3,6 +3,7 @@
 import type { Values } from '../cascade/values.ts';
 import { amountType } from '../property-types/index.ts';
 import { chosenEvents } from './events.ts';
+import { feelRules, feltColour, feltIn } from './feel.ts';
 import {
   entered,
   fieldCss,
@@ -14,7 +15,8 @@ import {
   inputAttributes,
   wordParts,
 } from './field.ts';
-import type { Kind } from './kind.ts';
+import { along, lineWith } from './gauge.ts';
+import type { Kind, LookPart } from './kind.ts';
 
 const own = {
   value: entered(amountType, ['number']),
@@ -41,9 +43,20 @@ const thumb = `box-sizing: border-box;
   height: ${knob}px;
   border: 0;
   border-radius: 50%;
-  background: var(--accent);`;
+  background: var(--k-fill);`;
 /** How much of the line is filled: what is moved stays inside it at both ends. */
 const filled = `calc(${knob / 2}px + (100% - ${knob}px) * var(--part, 0))`;
+
+const sliderParts: readonly LookPart[] = [
+  ...wordParts,
+  {
+    name: 'thumb',
+    label: 'Thumb',
+    selector: ' > .part-input::-webkit-slider-thumb',
+    // Another name in Firefox: a rule with both would hold nowhere.
+    elsewhere: ' > .part-input::-moz-range-thumb',
+  },
+];
 
 export const slider: Kind = {
   name: 'slider',
@@ -53,28 +66,29 @@ export const slider: Kind = {
   glyph: 'sliders-horizontal',
   findBy: ['range', 'level', 'volume', 'how much', 'brightness', 'rating'],
   container: false,
-  properties: fieldProperties([own.value, own.min, own.max, own.step], wordParts),
+  properties: fieldProperties([own.value, own.min, own.max, own.step], sliderParts),
   ...fieldStates,
-  lookParts: wordParts,
+  lookParts: sliderParts,
   events: chosenEvents,
   starter: { label: 'Stove', min: '0', max: '10', value: '4' },
   inside(values, make) {
     const { theme } = make;
     const { value, part } = rangeOf(values);
     const height = theme.sliderHeight * make.scale;
-    const line = make.blank(
-      { width: theme.fieldWidth, height },
-      {
-        gauge: {
-          part,
-          thickness: lineThickness,
-          knob,
-          colour: make.colour('accent'),
-          ground: make.colour('line'),
-        },
-      },
-      { height },
+    const thumb = make.blank(
+      { width: knob, height: knob },
+      { part: 'thumb', background: feltColour(make, 'accent', feltIn(values)), corner: knob / 2 },
+      { width: knob, height: knob },
     );
+    const line = lineWith(make, height, [along(make, part, 0), thumb, along(make, 1 - part, 0)], {
+      gauge: {
+        part,
+        thickness: lineThickness,
+        knob,
+        colour: feltColour(make, 'accent', feltIn(values)),
+        ground: make.colour('line'),
+      },
+    });
     return fieldInside(values, make, line, String(value));
   },
   element(values, _, name) {
@@ -123,10 +137,12 @@ export const slider: Kind = {
   margin: 0;
   appearance: none;
   background: none;
+  --k-fill: var(--accent);
 }
+${feelRules({ over: '.k-slider', painted: ' > .part-input:not(:disabled)' }, (felt) => `--k-fill: ${felt('var(--accent)')}`)}
 .k-slider > .part-input::-webkit-slider-runnable-track {
   ${track}
-  background: linear-gradient(var(--accent) 0 0) 0 0 / ${filled} 100% no-repeat var(--line);
+  background: linear-gradient(var(--k-fill) 0 0) 0 0 / ${filled} 100% no-repeat var(--line);
 }
 .k-slider > .part-input:dir(rtl)::-webkit-slider-runnable-track {
   background-position-x: 100%;
@@ -142,7 +158,7 @@ export const slider: Kind = {
 }
 .k-slider > .part-input::-moz-range-progress {
   ${track}
-  background: var(--accent);
+  background: var(--k-fill);
 }
 .k-slider > .part-input::-moz-range-thumb {
   ${thumb}

@@ -3,6 +3,7 @@
 import { noPins } from '../layout/box.ts';
 import { noSides } from '../values/css.ts';
 import type { Theme } from '../values/theme.ts';
+import { feelRules, feltColour, feltIn } from './feel.ts';
 import { isChecked, ticked } from './ticked.ts';
 
 /** Room between the track and what moves on it, px. */
@@ -47,7 +48,11 @@ export const switchKind = ticked({
         height,
         margin: { ...noSides, top: ((theme.textSize * theme.lineHeight - switchHeight) / 2) * make.scale },
       },
-      { part: 'track', background: make.colour(on ? 'accent' : 'quiet'), corner: height / 2 },
+      {
+        part: 'track',
+        background: feltColour(make, on ? 'accent' : 'quiet', feltIn(values)),
+        corner: height / 2,
+      },
     );
   },
   input: { classes: [], role: 'switch' },
@@ -59,7 +64,8 @@ export const switchKind = ticked({
   margin: ${((theme.textSize * theme.lineHeight - theme.switchHeight) / 2 / 16).toFixed(4)}rem 0 0;
   padding: ${insetOf(theme) / 16}rem;
   border-radius: ${theme.switchHeight / 32}rem;
-  background: var(--quiet);
+  --k-track: var(--quiet);
+  background: var(--k-track);
   cursor: pointer;
 }
 .k-switch > .part-input::before {
@@ -71,8 +77,9 @@ export const switchKind = ticked({
   background: var(--sheet);
 }
 .k-switch > .part-input:checked {
-  background: var(--accent);
+  --k-track: var(--accent);
 }
+${feelRules({ over: '.k-switch', painted: ' > .part-input:not(:disabled)' }, (felt) => `background: ${felt('var(--k-track)')}`)}
 .k-switch > .part-input:checked::before {
   margin-inline-start: ${(theme.switchWidth - 2 * insetOf(theme) - theme.switchThumb) / 16}rem;
 }

@@ -10,8 +10,10 @@ import type { TextStyle } from '../text/paragraph.ts';
 import type { Sides } from '../values/css.ts';
 import { shownEvents } from './events.ts';
 import { columnOf, content } from './field.ts';
-import type { Kind, Manner, PageElement } from './kind.ts';
+import type { Kind, LookPart, Manner, PageElement } from './kind.ts';
+import { partLooks } from './look-parts.ts';
 import { inside } from './made-anew.ts';
+import { plainGrid } from './plain-grid.ts';
 import { boxLook, padding, placing, sizing } from './properties.ts';
 import { mostItems } from './repeat.ts';
 import { tabindex } from './tabindex.ts';
@@ -80,18 +82,8 @@ const shownRows = (values: Values): readonly TableRow[] => contentsOf(values).ro
 const cellText = (row: TableRow, key: string): string => (Object.hasOwn(row, key) ? asText(row[key]) : '');
 
 const gridOf = (count: number): GridContent => ({
-  type: 'grid',
+  ...plainGrid,
   columns: Array.from({ length: Math.max(1, count) }, () => ({ min: 'auto', max: 'auto' })),
-  rows: [],
-  autoColumns: [],
-  autoRows: [],
-  flow: 'row',
-  dense: false,
-  align: 'stretch',
-  justify: 'stretch',
-  rowGap: 0,
-  columnGap: 0,
-  layers: false,
 });
 
 /** The element of a table, with its rows where it has no cells of its own. */
@@ -160,6 +152,11 @@ export function tableElement(values: Values, controls: readonly Control[] = []):
 
 export const manner: Manner = { anew: (values) => inside(tableElement(values)), rows: shownRows };
 
+const tableParts: readonly LookPart[] = [
+  { name: 'head', label: 'Head', selector: ' .part-row > [role="columnheader"]' },
+  { name: 'row', label: 'Row', selector: ' .part-row > [role="cell"]:not(.k-cell)' },
+];
+
 export const table: Kind = {
   name: 'table',
   label: 'Table',
@@ -182,7 +179,9 @@ export const table: Kind = {
     tabindex,
     padding,
     ...boxLook(),
+    ...partLooks(tableParts),
   ],
+  lookParts: tableParts,
   events: [
     { name: 'choose', label: 'On choosing a row', dom: 'choose', gives: 'row' },
     ...shownEvents.filter(({ name }) => name === 'visible'),
@@ -207,6 +206,7 @@ export const table: Kind = {
         {
           colour: make.colour('ink'),
           borderColour: make.colour('line'),
+          part: ground ? 'head' : 'row',
           ...(ground ? { background: make.colour(ground) } : {}),
           text: style,
         },

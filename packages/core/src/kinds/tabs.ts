@@ -6,7 +6,8 @@ import type { Sides } from '../values/css.ts';
 import { chosenEvents } from './events.ts';
 import { columnOf } from './field.ts';
 import { gapsOf } from './flex-inside.ts';
-import type { Kind, Manner, PageElement } from './kind.ts';
+import type { Kind, LookPart, Manner, PageElement } from './kind.ts';
+import { partLooks } from './look-parts.ts';
 import { entriesOf } from './options.ts';
 import { boxLook, gap, padding, placing, property, sizing } from './properties.ts';
 import { tabindex } from './tabindex.ts';
@@ -54,6 +55,17 @@ export const manner: Manner = {
   anew: (values, name, count) => ({ children: tabElements(values, name, count) }),
 };
 
+const tabParts: readonly LookPart[] = [
+  { name: 'tab', label: 'Tab', selector: ' > .part-tabs > button:not([aria-selected="true"])' },
+  {
+    name: 'open',
+    label: 'Open tab',
+    selector: ' > .part-tabs > button[aria-selected="true"]',
+    within: 'tab',
+  },
+  { name: 'panel', label: 'Panel', selector: ' > .part-panel' },
+];
+
 export const tabs: Kind = {
   name: 'tabs',
   label: 'Tabs',
@@ -81,7 +93,9 @@ export const tabs: Kind = {
     padding,
     gap,
     ...boxLook(),
+    ...partLooks(tabParts),
   ],
+  lookParts: tabParts,
   events: chosenEvents,
   example: '<tabs options="Today | Tomorrow"><text text="one" /><text text="two" /></tabs>',
   starter: { options: 'Stay | Guests', gap: '12' },
@@ -96,6 +110,7 @@ export const tabs: Kind = {
         label,
         style,
         {
+          part: index === open ? 'open' : 'tab',
           colour: make.colour(index === open ? 'accent' : 'quiet'),
           text: style,
           borderColour: index === open ? make.colour('accent') : 'transparent',
@@ -108,7 +123,7 @@ export const tabs: Kind = {
       content: { ...columnOf, rowGap: gapsOf(values).rowGap },
       parts: [
         make.group({ ...columnOf, direction: 'row' }, heads),
-        ...(children.length > 0 ? [make.group(columnOf, panel ? [panel] : [])] : []),
+        ...(children.length > 0 ? [make.group(columnOf, panel ? [panel] : [], {}, { part: 'panel' })] : []),
       ],
     };
   },
@@ -160,6 +175,9 @@ export const tabs: Kind = {
 .k-tabs > .part-tabs > button[aria-selected="true"] {
   border-bottom-color: var(--accent);
   color: var(--accent);
+}
+.k-tabs > .part-tabs > button:where(:hover, :active):not([aria-selected="true"]) {
+  color: var(--ink);
 }
 .k-tabs > .part-panel {
   display: flex;

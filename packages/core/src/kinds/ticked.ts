@@ -19,7 +19,7 @@ import {
 } from './field.ts';
 import type { Inside, Kind, LookPart, Making, PageElement } from './kind.ts';
 import { partLooks } from './look-parts.ts';
-import { offStates } from './off-states.ts';
+import { isOff, offStates } from './off-states.ts';
 import { boxLook, disabled, disabledBy, padding, placing, sizing, textLook } from './properties.ts';
 import { tickable } from './states.ts';
 import { tabindex } from './tabindex.ts';
@@ -30,7 +30,7 @@ export const checked = (label: string) =>
   content('checked', label, flagType, { twoWay: ['boolean'], page: inputTarget('checked') });
 const isOn = checked('On');
 /** Whether a yes or no is a yes. */
-export const isChecked = (values: Values): boolean => values.flag(isOn);
+export const isChecked = (values: Values): boolean => values.flag(isOn) || values.isIn('checked');
 
 /** What a kind of yes or no says itself. */
 export interface Ticked
@@ -80,6 +80,7 @@ const large = { minHeight: leastHeight };
 const insideOf = (values: Values, make: Making, box: Ticked['box']): Inside => {
   const style = textStyleOf(values, make);
   const said = values.text(hint);
+  const wrong = values.isIn('invalid') ? values.text(message) : '';
   const small = { ...style, size: make.theme.hintSize };
   const look = wordsLook(values, make, style);
   const words = values.text(label);
@@ -95,18 +96,19 @@ const insideOf = (values: Values, make: Making, box: Ticked['box']): Inside => {
     },
     parts: [
       box(values, make),
-      said
+      said || wrong
         ? make.group(
             columnOf,
             [
               make.words(words, style, look),
-              make.words(said, small, { colour: make.colour('quiet'), text: small }),
+              ...(said ? [make.words(said, small, { colour: make.colour('quiet'), text: small })] : []),
+              ...(wrong ? [make.words(wrong, small, { colour: make.colour('alert'), text: small })] : []),
             ],
             large,
           )
         : make.words(words, style, look, large),
     ],
-    look: values.flag(disabled) ? { opacity: 0.5 } : {},
+    look: isOff(values) ? { opacity: 0.5 } : {},
   };
 };
 

@@ -58,7 +58,15 @@ import {
   type Pins,
 } from './box.ts';
 import { acrossCell } from './grid/across-cell.ts';
-import { letteringOf, lookOf, partLooksOf, withLettering, withPartLooks } from './look.ts';
+import {
+  letteringOf,
+  lookOf,
+  partLooksOf,
+  partTakesFocus,
+  withFocusRing,
+  withLettering,
+  withPartLooks,
+} from './look.ts';
 import { makeBox } from './make-box.ts';
 import { plainMax } from './plain-limits.ts';
 
@@ -162,6 +170,7 @@ export class Builder {
         return (height - ascent - descent) / 2 + ascent;
       },
       icon: iconShapes,
+      here: () => this.screen?.name,
       picture(name) {
         const { width, height } = around.assets.find((asset) => asset.name === name) ?? {
           width: theme.missingPictureWidth,
@@ -232,18 +241,24 @@ export class Builder {
     const partLook = partLooksOf(kind, values, this.around.theme);
     const looked = partLook ? shown.map((child) => withPartLooks(child, partLook)) : shown;
     const lettered = lettering ? looked.map((child) => withLettering(child, lettering)) : looked;
+    const ring = values.isIn('focus') ? this.make.colour('accent') : undefined;
+    const ringed = ring === undefined ? lettered : lettered.map((child) => withFocusRing(child, ring));
+    const focusRing = ring !== undefined && !partTakesFocus(lettered) ? { focusRing: ring } : undefined;
     const parts =
       content.type === 'grid' &&
       shown.some(({ style: { fillsCell } }) => fillsCell !== undefined) &&
       mayBeFilled(control)
-        ? lettered.map((child) => acrossCell(child, content))
-        : lettered;
+        ? ringed.map((child) => acrossCell(child, content))
+        : ringed;
     return makeBox({
       control: control.id,
       style: inside.style ? { ...style, ...inside.style } : style,
       content,
       children: inOrder(parts),
-      look: scaleLook(lettering && look.text ? { ...look, ...lettering } : look, this.around.textScale),
+      look: scaleLook(
+        { ...look, ...(look.text ? lettering : undefined), ...focusRing },
+        this.around.textScale,
+      ),
       items: spot.items,
     });
   }

@@ -1,7 +1,7 @@
 /** The look of a box, from a control's values and what its kind adds; colours are worked out, so that painters need no theme. */
 import type { Values } from '../cascade/values.ts';
 import type { Kind, Look } from '../kinds/kind.ts';
-import { partPrefix } from '../kinds/look-parts.ts';
+import { saidOfPart } from '../kinds/look-parts.ts';
 import {
   background,
   blur,
@@ -120,8 +120,8 @@ export function partLooksOf(
 ): ReadonlyMap<string, Look> | undefined {
   if (!lookParts) return undefined;
   const found = new Map<string, Look>();
-  for (const { name } of lookParts) {
-    const said = values.ofPart(partPrefix(name));
+  for (const part of lookParts) {
+    const said = saidOfPart(values, part);
     if (said.size === 0) continue;
     const look: Written = {};
     grounds(look, said, theme);
@@ -130,10 +130,30 @@ export function partLooksOf(
     if (ink) look.colour = colourIn(theme, ink);
     // Without a ground it is not seen, whatever the kind gives it.
     if (said.get(background) === 'none') look.background = 'none';
-    found.set(name, look);
+    found.set(part.name, look);
   }
   return found.size > 0 ? found : undefined;
 }
+
+/** Parts that take the focus in place of the control that they belong to. */
+const focused = new Set(['box', 'track']);
+const takesFocus = ({ control, look, children }: Box): boolean =>
+  control === undefined && (focused.has((look as Look).part ?? '') || children.some(takesFocus));
+
+/** What is in a control that has the focus: a part with a ring around it, where one takes it in its place. */
+export const withFocusRing = (box: Box, ring: string): Box =>
+  takesFocus(box)
+    ? {
+        ...box,
+        look: focused.has((box.look as Look).part ?? '')
+          ? { ...(box.look as Look), focusRing: ring }
+          : box.look,
+        children: box.children.map((child) => withFocusRing(child, ring)),
+      }
+    : box;
+
+/** Whether a part takes the focus in place of the control. */
+export const partTakesFocus = (parts: readonly Box[]): boolean => parts.some(takesFocus);
 
 /** A part of a control with what is said of it in place of what its kind gives it. */
 export function withPartLooks(box: Box, looks: ReadonlyMap<string, Look>): Box {

@@ -38,6 +38,8 @@ export interface View {
   readonly mode?: Mode | undefined;
   /** States that are shown though nobody is there to bring them about. */
   readonly states?: HeldStates | undefined;
+  /** Colours of the theme are left to custom properties (`hueProperties`): a change of one lays nothing out. */
+  readonly hues?: boolean | undefined;
 }
 
 /** Room at the four edges of a screen, CSS px. */

@@ -12,6 +12,7 @@ import { initialScope } from '../expression/initial-scope.ts';
 import { mayReadView } from '../expression/view-names.ts';
 import type { Shaper } from '../text/shaper.ts';
 import { clampedSizesOf, textSizeAt } from '../values/text-size.ts';
+import { areAlikeButColours, withHues } from '../values/theme.ts';
 import type { Box, HingeInside } from './box.ts';
 import { Builder, type MadeBoxes } from './build.ts';
 import type { View } from './screen-layout.ts';
@@ -33,7 +34,7 @@ function hingeIn({ width, rightToLeft, safe, hinge }: View): HingeInside | undef
 export function boxesFor(shaper: Shaper, project: Project, view: View, steady?: MadeBoxes): Builder {
   const around = {
     shaper,
-    theme: themeOf(project, view.mode),
+    theme: view.hues ? withHues(themeOf(project, view.mode)) : themeOf(project, view.mode),
     held: view.states,
     assets: project.assets,
     textScale: view.textScale ?? 1,
@@ -53,6 +54,9 @@ export class ViewBoxes {
   private readonly steady = new Map<string, MadeBoxes>();
   private made: Pick<Project, 'state' | 'assets' | 'bands' | 'tokens' | 'styles'> | undefined;
 
+  /** Whether all boxes that are kept leave colours to custom properties. */
+  private hasHues = true;
+
   /** @param most how many kinds of views are kept, those used last. */
   constructor(
     private readonly shaper: Shaper,
@@ -66,13 +70,15 @@ export class ViewBoxes {
       made?.state !== project.state ||
       made.assets !== project.assets ||
       made.bands !== project.bands ||
-      made.tokens !== project.tokens ||
+      !(view.hues && this.hasHues ? areAlikeButColours : isSame)(made.tokens, project.tokens) ||
       made.styles !== project.styles
     ) {
       this.builders.clear();
       this.steady.clear();
-      this.made = project;
+      this.hasHues = true;
     }
+    this.made = project;
+    this.hasHues &&= view.hues === true;
     const key = keyOf(project, screen, view);
     // Where a variable follows the band, so may everything that reads it.
     const steady = stateReadsView(project.state) ? undefined : this.steadyIn(view);
@@ -83,8 +89,8 @@ export class ViewBoxes {
     return sharingBudget(() => builder.box(screen));
   }
 
-  private steadyIn({ textScale = 1, rightToLeft = false, mode = 'light' }: View): MadeBoxes {
-    const key = `${textScale} ${rightToLeft} ${mode}`;
+  private steadyIn({ textScale = 1, rightToLeft = false, mode = 'light', hues = false }: View): MadeBoxes {
+    const key = `${textScale} ${rightToLeft} ${mode} ${hues}`;
     const known = this.steady.get(key);
     if (known) return known;
     // Text scales come and go; what is not shown any more is not worth keeping.
@@ -95,16 +101,23 @@ export class ViewBoxes {
   }
 }
 
+const isSame = (one: unknown, other: unknown): boolean => one === other;
+
 const stateReadsView = (state: Project['state']): boolean =>
   state.some(({ computed }) => computed !== undefined && mayReadView(computed));
 
 function keyOf(project: Project, screen: Control, view: View): string {
   const { bands, state } = project;
   const { styles } = themeOf(project);
-  const { width, height, textScale = 1, rightToLeft = false, mode, states } = view;
+  const { width, height, textScale = 1, rightToLeft = false, mode, states, hues } = view;
   const used = prefixesOf(screen, styles);
   const all = used.has(viewPrefix) || stateReadsView(state);
   const inForce = prefixesInForce({ bands, width, height }).filter((prefix) => all || used.has(prefix));
   const sizes = clampedSizesOf(screen, styles).map((clamped) => textSizeAt(clamped, width, textScale));
-  return JSON.stringify([inForce, textScale, rightToLeft, hingeIn(view), sizes, mode, [...(states ?? [])]]);
+  // What a screen does not ask about may be in force where its boxes are made, so others that ask have boxes of their own.
+  const asked = all ? [] : [...used].toSorted();
+  return JSON.stringify([
+    ...[inForce, asked, textScale, rightToLeft, hingeIn(view), sizes, mode, hues],
+    [...(states ?? [])],
+  ]);
 }

@@ -8,8 +8,9 @@ export interface PlacedStop {
   readonly colour: string;
 }
 
-/** How many colours stand for what lies between two that are not mixed as SVG mixes them. */
-const between = 16;
+/** How many colours stand for what lies between two that are not mixed as SVG mixes them; where a middle is said, browsers take few. */
+const between = 48;
+const betweenWithMiddle = 16;
 
 const isPlace = (place: Stop['places'][number]): place is Place => 'fraction' in place;
 
@@ -99,8 +100,9 @@ export function placedStops({ stops }: Pick<Gradient, 'stops'>, length: number):
         const middle = hint === undefined ? 0.5 : Math.min(1, Math.max(0, (hint - before.at) / room));
         // A middle bends the way between two colours (CSS Images 4 §3.5.2).
         const bend = middle <= 0 || middle >= 1 ? undefined : Math.log(0.5) / Math.log(middle);
-        for (let step = 1; step < between; step++) {
-          const part = step / between;
+        const count = hint === undefined ? between : betweenWithMiddle;
+        for (let step = 1; step < count; step++) {
+          const part = step / count;
           const mixed = bend === undefined ? (middle <= 0 ? 1 : 0) : part ** bend;
           found.push({ at: before.at + room * part, colour: inRgb(mix(mixed)) });
         }

@@ -159,7 +159,7 @@ function drawingShape(
   return { part: 'drawing', at, size, shapes, stretches };
 }
 
-/** A line through the middle that is filled from its start, with a knob on it or not. */
+/** A line through the middle that is filled from its start, as far as the middle of a knob on it. */
 function gaugeShapes(gauge: Gauge, { x, y, width, height }: Rectangle, fromRight: boolean): PaintedShape[] {
   const { part, thickness, knob = 0, colour, ground } = gauge;
   // What is moved stays inside the line at both ends.
@@ -175,11 +175,7 @@ function gaugeShapes(gauge: Gauge, { x, y, width, height }: Rectangle, fromRight
     corner: high / 2,
     colour: paint,
   });
-  return [
-    bar(0, width, thickness, ground),
-    bar(0, knob / 2 + before, thickness, colour),
-    ...(knob > 0 ? [bar(before, knob, knob, colour)] : []),
-  ];
+  return [bar(0, width, thickness, ground), bar(0, knob / 2 + before, thickness, colour)];
 }
 
 /** The lines of a text, by its alignment (CSS Text 3 §7.1). */

@@ -2,6 +2,7 @@
 import type { Look } from '../kinds/kind.ts';
 import type { Rectangle } from '../layout/rectangle.ts';
 import { type RoundedBy, roundedBy, roundedPath } from '../values/corners.ts';
+import { focusRingOffset, focusRingWidth } from '../values/focus-ring.ts';
 import { type Shadow, shadowsIn } from '../values/shadows.ts';
 import type { PhysicalSides } from './painting.ts';
 import { type FillOptions, fillTags } from './svg-fills.ts';
@@ -249,6 +250,13 @@ function evenBorder(box: BoxToPaint, colour: string, line: string): string {
   return ring({ box, radii }, middle(widths));
 }
 
+function focusRing(box: BoxToPaint): string {
+  const { focusRing: colour } = box.look;
+  if (colour === undefined) return '';
+  const at = resized(box, radiiOf(box), all(-(focusRingOffset + focusRingWidth / 2)));
+  return shape(at.box, at.radii, { fill: 'none', stroke: colour, 'stroke-width': focusRingWidth });
+}
+
 /** All of a box below its shapes and words: shadows, ground, shadows inside, border, ring. */
 export function boxTags(box: BoxToPaint, options: FillOptions): string {
   const { look } = box;
@@ -262,6 +270,7 @@ export function boxTags(box: BoxToPaint, options: FillOptions): string {
     ground(box, options),
     ...[...ring, ...inner].map((shadow) => innerShadow(shadow, box, ids)),
     border(box, ids),
+    focusRing(box),
   ].join('');
 }
 

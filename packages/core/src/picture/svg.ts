@@ -141,7 +141,31 @@ class Painter {
 
   private blurredBehind(box: BoxToPaint, blur: number): string {
     const radii = roundedBy(box.look.corner, box.width, box.height);
-    return clipped(box, radii, blurredBy(this.soFar.join(''), blur, box, this.ids), this.ids);
+    return clipped(box, radii, blurredBy(this.mirrored(box), blur, box, this.ids), this.ids);
+  }
+
+  /** What has been drawn in a box so far, and around it the same turned over: nothing from outside comes in (Filter Effects 2 §2). */
+  private mirrored({ x, y, width, height }: Rectangle): string {
+    const id = this.ids.next('behind');
+    const room = { x, y, width, height };
+    const inside = tag(
+      'g',
+      { id },
+      clipped(room, roundedBy(0, width, height), this.soFar.join(''), this.ids),
+    );
+    const over = (start: number, length: number, side: number) =>
+      side === 0 ? [0, 1] : [2 * (side < 0 ? start : start + length), -1];
+    const around = [-1, 0, 1].flatMap((across) =>
+      [-1, 0, 1].map((down) => {
+        if (across === 0 && down === 0) return '';
+        const [[left, scaleX], [top, scaleY]] = [over(x, width, across), over(y, height, down)];
+        return tag('use', {
+          href: `#${id}`,
+          transform: `translate(${number(left ?? 0)} ${number(top ?? 0)}) scale(${scaleX} ${scaleY})`,
+        });
+      }),
+    );
+    return inside + around.join('');
   }
 
   /** The box that a gradient in words is placed by: that of the control that they belong to. */
@@ -246,6 +270,28 @@ function shapeTag(
   }
 }
 
+/** How thick lines under and through words are: a tenth of the size, in whole px as browsers paint them. */
+const lineThickness = (size: number): number => Math.max(1, Math.floor(size / 10));
+/** How far under the baseline a line of some thickness is where nothing is said, CSS px. */
+const gapUnder = (thickness: number): number => Math.max(1, Math.ceil(thickness / 2));
+
+/**
+ * How much farther down a line under words belongs than programs draw it in an SVG: there its place follows from the whole
+ * px of its thickness, on a page from a tenth of the size.
+ */
+function underlineShift({ underlineGap }: Look, size: number): number {
+  const wanted =
+    underlineGap === undefined ? gapUnder(size / 10) : Math.max(1, Math.round(underlineGap * size));
+  return wanted - gapUnder(lineThickness(size));
+}
+
+/** Where words stand in an SVG. */
+interface Anchor {
+  readonly x: number;
+  readonly y: number;
+  readonly 'text-anchor'?: 'end';
+}
+
 /** Words on their baseline. */
 function wordsTag(
   words: PaintedWords,
@@ -258,7 +304,8 @@ function wordsTag(
   const fromRight = words.part === 'line' ? rightToLeft : words.fromRight;
   // Not every program knows the direction of a text in SVG: words stand from left to right, in an isolate that runs as the
   // screen does.
-  const set = (at: { x: number; y: number; 'text-anchor'?: 'end' }, isCentred = false) =>
+  const shown = escaped(fromRight ? isolated(words.text) : words.text);
+  const withLine = (at: Anchor, isCentred: boolean, line: string | undefined, said: string) =>
     tag(
       'text',
       {
@@ -268,15 +315,20 @@ function wordsTag(
         'font-size': text.size,
         'font-style': text.italic ? 'italic' : undefined,
         'letter-spacing': text.letterSpacing || undefined,
-        'text-decoration':
-          [look.underline && 'underline', look.strike && 'line-through'].filter(Boolean).join(' ') ||
-          undefined,
+        'text-decoration': line,
         'dominant-baseline': isCentred ? 'central' : undefined,
         fill: colour,
-        style: 'white-space: pre',
+        style: `white-space: pre${line ? `; text-decoration-thickness: ${lineThickness(text.size)}px` : ''}`,
       },
-      escaped(fromRight ? isolated(words.text) : words.text),
+      said,
     );
+  // The line under words is drawn by itself, since it may stand a little lower than programs draw it.
+  const set = (at: Anchor, isCentred = false) => {
+    const through = withLine(at, isCentred, look.strike ? 'line-through' : undefined, shown);
+    if (!look.underline) return through;
+    const lower = { ...at, y: at.y + underlineShift(look, text.size) };
+    return withLine(lower, isCentred, 'underline', tag('tspan', { fill: 'none' }, shown)) + through;
+  };
   if (words.part === 'line') return set({ x: x + words.x, y: y + words.top + words.baseline });
   const { inset, baseline, lift } = words;
   const at = {

@@ -54,10 +54,7 @@ export const likeType = choiceType('like', ['row', 'column', 'grid']);
 export const textAlignType = choiceType('text-align', ['start', 'center', 'end']);
 
 export const familyType: PropertyType<string> = {
-  ...choiceType(
-    'font',
-    fontFamilies.map(({ family }) => family),
-  ),
+  ...choiceType('font', fontFamilies),
   takes: ['fontFamily'],
 };
 

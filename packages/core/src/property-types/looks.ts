@@ -65,6 +65,7 @@ export const inkType = textual(
 export const shadowType = textual(
   'shadow',
   {
+    field: 'shadow',
     expects: 'shadows such as `0 4 12 0 #00000033`, several with commas, or `none`',
     words: ['none'],
     keywords: ['inset'],
@@ -121,13 +122,13 @@ const ranged = (
   name: string,
   expects: string,
   [least, most]: readonly [number, number],
-  takes: PropertyType['takes'] = ['number'],
+  takes: NonNullable<PropertyType['takes']> = ['number'],
 ): PropertyType<number> => ({
   name,
   expects,
   steps: 'count',
   words: [],
-  ...(takes ? { takes } : {}),
+  takes,
   read(text) {
     const value = readNumber(text.replace(/deg$/, ''));
     return value === undefined || value < least || value > most
@@ -214,7 +215,7 @@ export const cursorType = textual(
 );
 
 /** What may go over into something else. */
-const transitioned = [
+export const transitionWords = [
   'all',
   'background',
   'color',
@@ -247,15 +248,16 @@ const transitioned = [
 ];
 const curves = ['linear', 'ease', 'ease-in', 'ease-out', 'ease-in-out', 'step-start', 'step-end'];
 const transitionPattern = new RegExp(
-  `^(?:${transitioned.join('|')})(?: (?:\\d*\\.?\\d+m?s|${curves.join('|')}|cubic-bezier\\([\\d.,\\s-]+\\)|steps\\(\\d+(?:, (?:start|end))?\\)))+$`,
+  `^(?:${transitionWords.join('|')})(?: (?:\\d*\\.?\\d+m?s|${curves.join('|')}|cubic-bezier\\([\\d.,\\s-]+\\)|steps\\(\\d+(?:, (?:start|end))?\\)))+$`,
 );
 
 /** How values go over into others (CSS Transitions 1 §2.5). */
 export const transitionType = textual(
   'transition',
   {
+    field: 'transition',
     expects: 'transitions such as `background 150ms ease-out, scale 200ms`, or `none`',
-    words: ['none', ...transitioned],
+    words: ['none', ...transitionWords],
     keywords: curves,
     takes: ['duration', 'cubicBezier', 'transition'],
   },
@@ -299,11 +301,8 @@ export const looks = [
   layerType,
   namesType,
   opacityType,
-  ownStatesType,
   scaleType,
   shadowType,
   shiftType,
   textShadowType,
-  transitionType,
-  typographyType,
 ];

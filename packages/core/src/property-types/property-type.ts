@@ -26,7 +26,16 @@ export const nameAlone = (to: Refers<string>['to'], isName = (_: string) => true
 });
 
 /** Ways of entering a value, each a component of the interface. */
-export type FieldForm = 'words' | 'flag' | 'entries' | 'colour' | 'fill' | 'icon' | 'picture';
+export type FieldForm =
+  | 'words'
+  | 'flag'
+  | 'entries'
+  | 'colour'
+  | 'fill'
+  | 'shadow'
+  | 'transition'
+  | 'icon'
+  | 'picture';
 
 export interface PropertyType<T = unknown> {
   readonly name: string;

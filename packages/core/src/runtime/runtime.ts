@@ -216,7 +216,7 @@ export class Runtime {
       return false;
     }
     if (!entry.own) {
-      this.#problem(`\`${name}\` is worked out from other values; nothing can be assigned to it.`);
+      this.#problem(`\`${name}\` follows other values; nothing can be assigned to it.`);
       return false;
     }
     const fits = fitting(entry.variable.type, value);

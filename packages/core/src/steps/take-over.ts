@@ -9,6 +9,10 @@ import type { Step } from './step.ts';
 /** What is taken over: how a control looks, or its size. */
 export type Aspect = 'look' | 'size';
 
+/** Parts of a look that can be given by themselves. */
+export const partsOfLook = ['fill', 'text', 'border', 'effects'] as const;
+export type PartOfLook = (typeof partsOfLook)[number];
+
 const groups: Readonly<Record<Aspect, readonly PropertyGroup[]>> = {
   look: ['look', 'letters', 'effects', 'parts'],
   size: ['size'],
@@ -17,10 +21,20 @@ const groups: Readonly<Record<Aspect, readonly PropertyGroup[]>> = {
 const alsoLook = new Set(['padding']);
 const notLook = new Set(['states']);
 
-const belongs = (aspect: Aspect, { group, name }: Property) =>
-  (groups[aspect].includes(group) && !notLook.has(name)) || (aspect === 'look' && alsoLook.has(name));
+const isFill = (name: string): boolean => name === 'background' || name === 'opacity';
+const isBorder = (name: string): boolean => name.startsWith('border-') || name === 'corner';
+const inPart: Readonly<Record<PartOfLook, (property: Property) => boolean>> = {
+  fill: ({ name }) => isFill(name),
+  text: ({ group }) => group === 'letters',
+  border: ({ name }) => isBorder(name),
+  effects: ({ group, name }) => group === 'effects' || name === 'shadow',
+};
 
-/** The property that an attribute is about, changes from a band included. */
+const belongs = (aspect: Aspect | PartOfLook, property: Property): boolean => {
+  const { group, name } = property;
+  if (aspect !== 'look' && aspect !== 'size') return inPart[aspect](property);
+  return (groups[aspect].includes(group) && !notLook.has(name)) || (aspect === 'look' && alsoLook.has(name));
+};
 
 /** A control's look or size, as values by attribute; `kind` tells which of them it could have. */
 export interface Taken {
@@ -45,8 +59,8 @@ export function takeFrom(control: Control, aspect: Aspect): Taken {
   };
 }
 
-/** Gives a look or a size to a control: what the other did not say goes back to its default. */
-export function giveTo(control: Control, aspect: Aspect, { values }: Taken): Step[] {
+/** Gives a look, a part of one, or a size to a control: what the other did not say goes back to its default. */
+export function giveTo(control: Control, aspect: Aspect | PartOfLook, { values }: Taken): Step[] {
   const names = new Set(
     kindOf(control)
       .properties.filter((property) => belongs(aspect, property))

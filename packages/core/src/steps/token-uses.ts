@@ -1,5 +1,6 @@
 /** Where tokens and styles are named, and other ones in their place. */
 import { collectionOf, entitiesOf, listedCollections } from '../collections/catalogue.ts';
+import type { Use } from '../collections/collection.ts';
 import { styleKey } from '../document/style-set.ts';
 import { locationsIn } from '../document/tree.ts';
 import { inForce, type Project } from '../document/types.ts';
@@ -8,15 +9,31 @@ import type { Step } from './step.ts';
 
 const marked = (key: string): string => `${key}_`;
 
-/** How many values name a token: of controls, of styles, of other tokens. */
-export function usesOfToken(project: Project, path: string): number {
+/** Who names a token. */
+export interface TokenUsers {
+  /** Values of controls. */
+  readonly controls: readonly Use[];
+  /** Styles and other tokens, by what they are told apart by. */
+  readonly entities: readonly { readonly of: string; readonly key: string }[];
+}
+
+/** All that names a token: values of controls, styles, other tokens. */
+export function usersOfToken(project: Project, path: string): TokenUsers {
   const collection = collectionOf('tokens');
-  const inEntities = listedCollections().flatMap((each) =>
-    entitiesOf(project, each).filter(
-      (entity) => (collection.inEntity?.(each.id, entity, path, marked(path)) ?? entity) !== entity,
+  const entities = listedCollections().flatMap((each) =>
+    entitiesOf(project, each).flatMap((entity) =>
+      (collection.inEntity?.(each.id, entity, path, marked(path)) ?? entity) === entity
+        ? []
+        : [{ of: each.id, key: each.keyOf(entity) }],
     ),
   );
-  return collection.uses(project, path).length + inEntities.length;
+  return { controls: collection.uses(project, path), entities };
+}
+
+/** How many values name a token: of controls, of styles, of other tokens. */
+export function usesOfToken(project: Project, path: string): number {
+  const { controls, entities } = usersOfToken(project, path);
+  return controls.length + entities.length;
 }
 
 /** How many controls name a style. */

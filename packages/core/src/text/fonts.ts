@@ -39,6 +39,14 @@ export interface FontManifest {
   readonly standIns: readonly StandIn[];
 }
 
+/** The same for those who measure text. */
+export interface PackedFonts extends FontManifest {
+  /** The file that the shaper reads: the `.ttf` forms of all others, one behind another. */
+  readonly pack: string;
+  /** Where in it each of them is: its first byte, and how many there are. */
+  readonly places: Readonly<Record<string, readonly [from: number, length: number] | undefined>>;
+}
+
 /** What a text in a family is set in, as CSS `font-family` has it: the family, or its stand-in until that has come. */
 export const familyList = (family: string): string => `"${family}", "${standInName(family)}"`;
 const standInName = (family: string): string => `${family} stand-in`;
@@ -61,13 +69,13 @@ export const standInRules = (standIns: readonly StandIn[]): string =>
     )
     .join('');
 
-/** The families that a text may name, with the purpose that the interface shows. */
-export const fontFamilies = [
-  { family: 'Hanken Grotesk', purpose: 'plain' },
-  { family: 'Source Serif 4', purpose: 'reading' },
-  { family: 'Zilla Slab', purpose: 'headings' },
-  { family: 'JetBrains Mono', purpose: 'figures and code' },
-] as const;
+/** The families that a text may name: for plain words, for reading, for headings, for figures and code. */
+export const fontFamilies: readonly string[] = [
+  'Hanken Grotesk',
+  'Source Serif 4',
+  'Zilla Slab',
+  'JetBrains Mono',
+];
 
 /** The weights that ship for every family. */
 export const fontWeights = [400, 500, 600, 700] as const;

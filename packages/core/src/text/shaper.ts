@@ -7,7 +7,7 @@
 import { Blob, Buffer, Direction, Feature, Font, Face as FontFace, GlyphFlag, shape } from 'harfbuzzjs';
 import { numberAt } from '../sure.ts';
 import { embeddingLevels } from './directions.ts';
-import { type Face, type FontManifest, faceKey, parseUnicodeRange } from './fonts.ts';
+import { type Face, faceKey, type PackedFonts, parseUnicodeRange } from './fonts.ts';
 import type { Letters } from './places.ts';
 import { arabic, scriptsOf, scriptTag } from './scripts.ts';
 
@@ -61,41 +61,57 @@ const cacheLimit = 20_000;
 
 /** Measures text. One is made for a set of loaded fonts, and shared by all layouts. */
 export class Shaper {
+  /** The files of faces that were asked for; the others wait in the pack. */
   private readonly faces = new Map<string, LoadedFile[]>();
+  private readonly opened = new Map<string, ReturnType<typeof openFont>>();
   private readonly cache = new Map<string, ShapedText>();
   /** Texts prepared for setting, by whoever prepares them; as long-lived as the fonts. */
   readonly prepared = new Map<string, unknown>();
   private readonly buffer = new Buffer();
-  private constructor(readonly letters: Letters) {}
+  private constructor(
+    private readonly manifest: PackedFonts,
+    private readonly pack: Uint8Array,
+    readonly letters: Letters,
+  ) {}
 
   private readonly unjoined = ['liga', 'clig'].map((tag) => new Feature(tag, 0));
 
   /**
    * @param manifest which files there are.
-   * @param read gives the bytes of a file's `.ttf` form.
-   * @throws Error when a file cannot be read.
+   * @param read gives the bytes of a file: of the one that all fonts are packed into.
+   * @throws Error when it cannot be read.
    */
   static async load(
-    manifest: FontManifest,
+    manifest: PackedFonts,
     read: (file: string) => Promise<Uint8Array>,
     letters: Letters = 'exact',
   ): Promise<Shaper> {
-    const shaper = new Shaper(letters);
-    const names = [...new Set(manifest.files.map(({ file }) => file))];
-    const bytes = await Promise.all(names.map((file) => read(`${file}.ttf`)));
-    const loaded = new Map(names.map((file, index) => [file, openFont(bytes[index]!)]));
-    for (const file of manifest.files) {
-      const { font, unitsPerEm, present } = loaded.get(file.file)!;
-      const ranges = parseUnicodeRange(file.unicodeRange);
-      const covered = new Set(
-        present.filter((code) => ranges.some(([from, to]) => code >= from && code <= to)),
-      );
-      const key = faceKey(file);
-      const list = shaper.faces.get(key) ?? [];
-      list.push({ font, unitsPerEm, covered, advances: new Map() });
-      shaper.faces.set(key, list);
+    return new Shaper(manifest, await read(manifest.pack), letters);
+  }
+
+  /** The files of a face, in order of preference; empty where there is no such face. */
+  private open(key: string): LoadedFile[] {
+    return this.manifest.files
+      .filter((file) => faceKey(file) === key)
+      .map(({ file, unicodeRange }) => {
+        const { font, unitsPerEm, present } = this.openedFile(file);
+        const ranges = parseUnicodeRange(unicodeRange);
+        const covered = new Set(
+          present.filter((code) => ranges.some(([from, to]) => code >= from && code <= to)),
+        );
+        return { font, unitsPerEm, covered, advances: new Map() };
+      });
+  }
+
+  private openedFile(file: string): ReturnType<typeof openFont> {
+    let known = this.opened.get(file);
+    if (!known) {
+      const place = this.manifest.places[file];
+      if (!place) throw new Error(`The font ${file} is not in the pack`);
+      known = openFont(this.pack.subarray(place[0], place[0] + place[1]));
+      this.opened.set(file, known);
     }
-    return shaper;
+    return known;
   }
 
   /** Forgets all texts, as if the fonts had just been loaded. */
@@ -105,8 +121,15 @@ export class Shaper {
   }
 
   private filesOf(face: Face): LoadedFile[] {
-    const files = this.faces.get(faceKey(face)) ?? this.faces.values().next().value;
-    if (!files) throw new Error('No fonts are loaded');
+    const key = faceKey(face);
+    let files = this.faces.get(key);
+    if (!files) {
+      const [first] = this.manifest.files;
+      if (!first) throw new Error('No fonts are loaded');
+      const own = this.open(key);
+      files = own.length > 0 ? own : this.filesOf(first);
+      this.faces.set(key, files);
+    }
     return files;
   }
 

@@ -15,17 +15,24 @@ type Roles = Readonly<Record<ColourRole, string>>;
 
 const path = (role: ColourRole): string => `color.${role}`;
 
-/** Where more contrast is asked for, quiet words and lines are as strong as plain words. */
-const strong: Readonly<Partial<Record<ColourRole, string>>> = { quiet: '{color.ink}', line: '{color.ink}' };
-
-const colourTokens = (light: Roles, dark: Roles): Token[] =>
-  colourRoles.map((role) => ({
-    path: path(role),
-    type: 'color',
-    value: colourValue(light[role]) ?? '#000000',
-    dark: colourValue(dark[role]) ?? '#ffffff',
-    ...(strong[role] === undefined ? {} : { contrast: strong[role] }),
-  }));
+/** @param strong where more contrast is asked for; quiet words and lines are as strong as plain words then. */
+const colourTokens = (light: Roles, dark: Roles, strong: Partial<Roles>): Token[] =>
+  colourRoles.map((role) => {
+    const more = strong[role];
+    const contrast =
+      role === 'quiet' || role === 'line'
+        ? '{color.ink}'
+        : more === undefined
+          ? undefined
+          : colourValue(more);
+    return {
+      path: path(role),
+      type: 'color',
+      value: colourValue(light[role]) ?? '#000000',
+      dark: colourValue(dark[role]) ?? '#ffffff',
+      ...(contrast === undefined ? {} : { contrast }),
+    };
+  });
 
 const token = (name: string, type: TokenType, value: Json): Token => ({
   path: `${type}.${name}`,
@@ -60,6 +67,7 @@ const slate: readonly Token[] = [
       warm: '#e2a164',
       alert: '#f28b8f',
     },
+    { accent: '#0c4b86', warm: '#753b00', alert: '#99021c' },
   ),
   px('corner', 2),
   px('field-height', 36),
@@ -93,6 +101,7 @@ const meadow: readonly Token[] = [
       warm: '#e29c6b',
       alert: '#f1918a',
     },
+    { accent: '#3f5800', warm: '#843b00', alert: '#99231e' },
   ),
   px('corner', 14),
   px('field-height', 44),
@@ -126,6 +135,7 @@ const signal: readonly Token[] = [
       warm: '#ffb36b',
       alert: '#ff8e9b',
     },
+    { warm: '#7f3d00', alert: '#a3001a' },
   ),
   px('corner', 8),
   px('field-height', 48),

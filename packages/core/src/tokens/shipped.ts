@@ -37,8 +37,20 @@ const darkColours: Readonly<Record<ColourRole, string>> = {
 /** The light colours that ship, by role. */
 export const shippedColours: Readonly<Record<string, string>> = lightColours;
 
-/** Roles that stand for others where the reader asks for more contrast (Media Queries 5 §12.3). */
-const inContrast: Readonly<Partial<Record<ColourRole, ColourRole>>> = { quiet: 'ink', line: 'ink' };
+const hexValue = (hex: string): Json => ({
+  colorSpace: 'srgb',
+  components: [1, 3, 5].map((at) => Number((Number.parseInt(hex.slice(at, at + 2), 16) / 255).toFixed(4))),
+  hex,
+});
+
+/** Where the reader asks for more contrast (Media Queries 5 §12.3): an alias of a stronger role, or a stronger colour, 7 to 1. */
+const inContrast: Readonly<Partial<Record<ColourRole, Json>>> = {
+  quiet: '{color.ink}',
+  line: '{color.ink}',
+  accent: hexValue('#265448'),
+  warm: hexValue('#7b3a00'),
+  alert: hexValue('#951c14'),
+};
 
 /** What makes up a control's own size: lengths in CSS px. Those marked "scaled" are multiplied by the reader's text scale. */
 export const measures = {
@@ -111,12 +123,6 @@ export function measureType(measure: Measure): TokenType {
 export const measureToken = (measure: Measure): string =>
   measure.replaceAll(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`);
 
-const hexValue = (hex: string): Json => ({
-  colorSpace: 'srgb',
-  components: [1, 3, 5].map((at) => Number((Number.parseInt(hex.slice(at, at + 2), 16) / 255).toFixed(4))),
-  hex,
-});
-
 /** The shipped value of a measure, as a file has it. */
 function measureValue(measure: Measure): Json {
   const value = measures[measure];
@@ -131,7 +137,7 @@ export const shippedTokens: readonly Token[] = [
       type: 'color',
       value: hexValue(lightColours[role]),
       dark: hexValue(darkColours[role]),
-      ...(contrast ? { contrast: `{color.${contrast}}` } : {}),
+      ...(contrast === undefined ? {} : { contrast }),
     };
   }),
   ...measureNames.map(

@@ -1,5 +1,5 @@
 /** Colours of CSS in sRGB, and how they stand out against each other. */
-import { clampChroma, converter, displayable, formatHex, formatHex8, parse } from 'culori';
+import { clampChroma, converter, displayable, formatHex, formatHex8, interpolate, parse } from 'culori';
 
 const toRgb = converter('rgb');
 
@@ -18,8 +18,21 @@ export function inSrgb(text: string): InSrgb | undefined {
   return { hex, isInside: displayable(colour) };
 }
 
+/** Relative luminances, by colour: a screen has few colours, held against each other again and again. */
+const luminances = new Map<string, number>();
+const mostKept = 2000;
+
 /** Relative luminance (WCAG 2.2, definition); the colour is opaque. */
 function luminance(text: string): number {
+  const known = luminances.get(text);
+  if (known !== undefined) return known;
+  const found = workedOut(text);
+  if (luminances.size >= mostKept) luminances.clear();
+  luminances.set(text, found);
+  return found;
+}
+
+function workedOut(text: string): number {
   const rgb = toRgb(parse(text));
   if (!rgb) return 0;
   const linear = (channel: number) => {
@@ -31,6 +44,8 @@ function luminance(text: string): number {
 
 /** A colour as it looks over an opaque one. */
 export function over(text: string, ground: string): string {
+  // Most colours are written as an opaque one is.
+  if (/^#[0-9a-f]{6}$/.test(text)) return text;
   const [top, below] = [toRgb(parse(text)), toRgb(parse(ground))];
   if (!top || !below) return ground;
   const { alpha = 1 } = top;
@@ -47,6 +62,15 @@ export function over(text: string, ground: string): string {
 export function contrastOf(ink: string, ground: string): number {
   const [one, other] = [luminance(over(ink, ground)), luminance(ground)];
   return (Math.max(one, other) + 0.05) / (Math.min(one, other) + 0.05);
+}
+
+/** An opaque colour with a part of another in it, from 0 to 1, as `color-mix(in oklab, …)` has it (CSS Color 5 §2.1). */
+export function mixed(one: string, other: string, part: number): string {
+  // Colours that the browser works out are mixed by it.
+  if (one.startsWith('var(') || other.startsWith('var('))
+    return `color-mix(in oklab, ${one}, ${other} ${Number((part * 100).toFixed(2))}%)`;
+  const [from, to] = [parse(one), parse(other)];
+  return from && to ? formatHex(interpolate([from, to], 'oklab')(part)) : one;
 }
 
 const toLch = converter('oklch');

@@ -7,6 +7,14 @@ import type { Json, Token, TokenType } from '../document/token.ts';
 import { fillLayers } from '../values/fills.ts';
 import { shadowsIn } from '../values/shadows.ts';
 import { colourText } from './colour.ts';
+import {
+  borderTyped,
+  borderValue,
+  transitionTyped,
+  transitionValue,
+  typographyTyped,
+  typographyValue,
+} from './composite-text.ts';
 import { aliasIn } from './resolving.ts';
 import { textsByType } from './token-text.ts';
 
@@ -153,9 +161,15 @@ const readers: Readonly<
   },
   shadow: { expects: 'shadows such as `0 4 12 0 #00000033`, several with commas', read: shadowValue },
   gradient: { expects: 'colours with places such as `accent 0%, page 100%`', read: gradientValue },
-  typography: { expects: 'an object of the format', read: () => undefined },
-  border: { expects: 'an object of the format', read: () => undefined },
-  transition: { expects: 'an object of the format', read: () => undefined },
+  typography: {
+    expects: 'letters such as `600 20/1.3 Hanken Grotesk`, with the space between them behind a comma',
+    read: typographyValue,
+  },
+  border: {
+    expects: 'a border such as `1 solid line`',
+    read: (text, { tokens, nameOf }) => borderValue(text, (colour) => colourPart(colour, tokens, nameOf)),
+  },
+  transition: { expects: 'a transition such as `150ms ease-out 0ms`', read: transitionValue },
 };
 
 /**
@@ -195,8 +209,17 @@ export function typedText(type: TokenType, value: Json, nameOf: (path: string) =
     return text?.replace(/^linear-gradient\(|\)$/g, '') ?? JSON.stringify(value);
   }
   if (type === 'cubicBezier' && Array.isArray(value)) return value.join(', ');
-  if (type === 'typography' || type === 'border' || type === 'transition') return JSON.stringify(value);
+  const composite = compositeText(type, value, nameOf);
+  if (composite !== undefined) return composite;
+  if (type === 'typography') return JSON.stringify(value);
   return textsByType[type](value, (colour) => nameOrColour(colour, nameOf))?.[''] ?? JSON.stringify(value);
+}
+
+/** A value of several parts as it is typed; undefined where it is none, or has parts that are not typed so. */
+function compositeText(type: TokenType, value: Json, nameOf: (path: string) => string): string | undefined {
+  if (type === 'typography') return typographyTyped(value);
+  if (type === 'border') return borderTyped(value, (colour) => nameOrColour(colour, nameOf));
+  return type === 'transition' ? transitionTyped(value) : undefined;
 }
 
 const nameOrColour = (value: Json, nameOf: (path: string) => string): string | undefined => {

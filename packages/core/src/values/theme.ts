@@ -38,8 +38,7 @@ function rangeOf(measure: Measure): readonly [number, number] {
 
 /** Why a token cannot be a measure; undefined where it can. */
 function measureProblem(measure: Measure, text: string): string | undefined {
-  if (measure === 'family')
-    return fontFamilies.some(({ family }) => family === text) ? undefined : `There is no font \`${text}\`.`;
+  if (measure === 'family') return fontFamilies.includes(text) ? undefined : `There is no font \`${text}\`.`;
   if (measureType(measure) === 'fontWeight')
     return fontWeights.some((weight) => String(weight) === text)
       ? undefined
@@ -91,6 +90,45 @@ const isName = (text: string): boolean => /^[A-Za-z_][\w.-]*$/.test(text) && tex
 /** A colour attribute as a painter needs it: a token becomes its colour; one that is not there is not seen. */
 export const colourIn = ({ colours }: Pick<Theme, 'colours'>, text: string): string =>
   colours[text] ?? (isName(text) ? 'transparent' : text);
+
+/** The custom property that stands for a colour where the browser itself is to paint whatever the theme says just then. */
+export const hueProperty = (name: string): string => `--hue-${customName(name)}`;
+
+/** The custom properties of all colours of a theme, for the element around what is painted by them. */
+export const hueProperties = ({ colours }: Pick<Theme, 'colours'>): Readonly<Record<string, string>> =>
+  Object.fromEntries(
+    Object.entries(colours).flatMap(([name, colour]) =>
+      colour === undefined ? [] : [[hueProperty(name), colour] as const],
+    ),
+  );
+
+/** A theme in which colours stand for themselves by custom properties: what is painted with it follows a change of a colour. */
+export function withHues(theme: Theme): Theme {
+  let made = hued.get(theme);
+  if (!made) {
+    const names = Object.keys(theme.colours);
+    const colours = Object.fromEntries(names.map((name) => [name, `var(${hueProperty(name)})`]));
+    made = { ...theme, colours: colours as Theme['colours'] };
+    hued.set(theme, made);
+  }
+  return made;
+}
+/** Kept, so that all who paint with a theme share what follows from it. */
+const hued = new WeakMap<Theme, Theme>();
+
+/** Whether two lists of tokens differ in nothing but what their colours are. */
+export const areAlikeButColours = (
+  one: readonly Token[] | undefined,
+  other: readonly Token[] | undefined,
+): boolean =>
+  one === other ||
+  (one !== undefined &&
+    other !== undefined &&
+    one.length === other.length &&
+    one.every((token, index) => {
+      const next = other[index];
+      return token === next || (token.type === 'color' && next?.type === 'color' && token.path === next.path);
+    }));
 
 /** A colour attribute as a page's stylesheet has it: a token becomes its custom property. */
 export function colourCss(text: string): string {

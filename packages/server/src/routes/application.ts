@@ -27,7 +27,9 @@ export const application: Middleware = async (context, next) => {
   const path = decodeURIComponent(context.path);
   if (path.startsWith('/fonts/')) {
     context.set('Access-Control-Allow-Origin', '*');
-    if (!(await send(context, fontFolder, path.slice('/fonts/'.length), false))) await next();
+    // The name of the pack says what is in it.
+    if (!(await send(context, fontFolder, path.slice('/fonts/'.length), path.startsWith('/fonts/pack-'))))
+      await next();
     return;
   }
   if (path !== '/' && (await send(context, applicationFolder, path.slice(1), path.startsWith('/assets/'))))

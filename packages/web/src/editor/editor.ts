@@ -30,7 +30,10 @@ export type { EditorState, InsertPlace } from './view.ts';
 
 /** The working bay, for commands that need to know where things are. */
 export interface WorkingBench {
+  /** What is shown; its colours are those of the theme by name. */
   readonly layout: ScreenLayout;
+  /** The same with its colours in it, for a picture. */
+  readonly drawn: () => ScreenLayout;
   /** Lays the shown screen of another version of the project out at the same size. */
   readonly layOut: (project: Project) => ScreenLayout;
 }

@@ -2,6 +2,7 @@
 import { messageOf } from '@hovrin/core';
 import { type FormEvent, useState } from 'react';
 import { Dialog } from '../parts/Dialog.tsx';
+import { FormEnd } from '../parts/FormEnd.tsx';
 
 interface NameDialogProps {
   readonly title: string;
@@ -40,19 +41,7 @@ export function NameDialog({ title, initial, action, onName, onClose }: NameDial
             onChange={(event) => setName(event.target.value)}
           />
         </label>
-        {problem && (
-          <p role="alert" className="text-brick">
-            {problem}
-          </p>
-        )}
-        <div className="flex justify-end gap-2">
-          <button type="button" className="btn" onClick={onClose}>
-            Cancel
-          </button>
-          <button type="submit" className="btn btn-main">
-            {action}
-          </button>
-        </div>
+        <FormEnd problem={problem} action={action} tellsWhenPressed onClose={onClose} />
       </form>
     </Dialog>
   );

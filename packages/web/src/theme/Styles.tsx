@@ -1,5 +1,19 @@
 /** The styles of the project: each with a specimen in its states, in their order; and looks that recur and could be styles. */
 import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import {
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import {
   dropping,
   effectiveNames,
   freshName,
@@ -18,7 +32,7 @@ import {
   unusedStyles,
   usesOfStyle,
 } from '@hovrin/core';
-import { ArrowDown, ArrowUp, Plus, Trash2 } from 'lucide-react';
+import { GripVertical, Plus, Trash2 } from 'lucide-react';
 import { useMemo } from 'react';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { stateWord } from '../workbench/scope.ts';
@@ -28,8 +42,7 @@ import { specimenProject, styleSpecimen } from './specimen.ts';
 import { TypedField } from './TypedField.tsx';
 
 const trash = <Trash2 size={15} />;
-const up = <ArrowUp size={14} />;
-const down = <ArrowDown size={14} />;
+const grip = <GripVertical size={14} aria-hidden />;
 
 /** A name for a style that is free. */
 export function freeStyleName({ styles = [] }: Project, wanted = 'look'): string {
@@ -42,6 +55,22 @@ export function Styles() {
   const { project } = useEditorState('project');
   const { styles = [] } = project;
   const unused = new Set(unusedStyles(project).map(styleKey));
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 3 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  /** A style in the place of another. */
+  const move = (key: string, place: string | undefined) => {
+    const keys = styles.map(styleKey);
+    const [from, to] = [keys.indexOf(key), keys.indexOf(place ?? key)];
+    if (from === to) return;
+    const before = keys[to > from ? to + 1 : to] ?? null;
+    editor.dispatch({
+      label: `Move the style ${key}`,
+      steps: [{ type: 'order', of: 'styles', key, before }],
+      exact: true,
+    });
+  };
   return (
     <section aria-label="Styles" className="flex flex-col gap-3">
       <div className="flex items-end justify-between gap-4">
@@ -71,48 +100,46 @@ export function Styles() {
           There are no styles yet. Add one here, or make one of a control’s look in Build.
         </p>
       )}
-      <ul className="flex flex-col gap-3">
-        {styles.map((style, index) => (
-          <StyleRow
-            key={styleKey(style)}
-            style={style}
-            index={index}
-            isUnused={unused.has(styleKey(style))}
-          />
-        ))}
-      </ul>
+      <DndContext
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        onDragEnd={({ active, over }) => move(String(active.id), over ? String(over.id) : undefined)}
+      >
+        <SortableContext items={styles.map(styleKey)} strategy={verticalListSortingStrategy}>
+          <ul className="flex flex-col gap-3">
+            {styles.map((style) => (
+              <StyleRow key={styleKey(style)} style={style} isUnused={unused.has(styleKey(style))} />
+            ))}
+          </ul>
+        </SortableContext>
+      </DndContext>
       <Recurring />
     </section>
   );
 }
 
-function StyleRow({
-  style,
-  index,
-  isUnused,
-}: {
-  readonly style: Style;
-  readonly index: number;
-  readonly isUnused: boolean;
-}) {
+function StyleRow({ style, isUnused }: { readonly style: Style; readonly isUnused: boolean }) {
   const { editor } = useWorkplace();
   const { project } = useEditorState('project');
-  const { styles = [] } = project;
+  const { setNodeRef, attributes, listeners, transform, isDragging } = useSortable({ id: styleKey(style) });
   const title = style.name ?? `All controls of kind ${style.for}`;
-  const keyAt = (at: number) => {
-    const found = styles[at];
-    return found ? styleKey(found) : null;
-  };
   const uses = style.name === undefined ? undefined : usesOfStyle(project, style.name);
-  /** @param before the place of the style in front of which it stands then. */
-  const moveTo = (before: number) =>
-    editor.dispatch({
-      label: `Move ${title}`,
-      steps: [{ type: 'order', of: 'styles', key: styleKey(style), before: keyAt(before) }],
-      exact: true,
-    });
   return (
-    <li className="flex gap-4 rounded-md border border-rule bg-sheet p-3">
+    <li
+      ref={setNodeRef}
+      data-entity={`styles ${styleKey(style)}`}
+      className={`flex gap-4 rounded-md border border-rule bg-sheet p-3 ${isDragging ? 'relative z-10 shadow-lg' : ''}`}
+      style={transform ? { transform: `translateY(${transform.y}px)` } : undefined}
+    >
+      <button
+        type="button"
+        className="grid h-7 w-5 shrink-0 cursor-grab place-items-center text-quiet"
+        {...attributes}
+        {...listeners}
+        aria-label={`Move ${title}: Space takes it, arrows move it`}
+      >
+        {grip}
+      </button>
       <div className="flex min-w-0 flex-1 flex-col gap-1">
         <div className="flex items-center gap-2">
           {style.name === undefined ? (
@@ -128,24 +155,6 @@ function StyleRow({
                 : `${uses} ${uses === 1 ? 'control' : 'controls'}`}
           </span>
           <span className="flex-1" />
-          <button
-            type="button"
-            className="btn-bare"
-            aria-label={`Move ${title} up`}
-            disabled={index === 0}
-            onClick={() => moveTo(index - 1)}
-          >
-            {up}
-          </button>
-          <button
-            type="button"
-            className="btn-bare"
-            aria-label={`Move ${title} down`}
-            disabled={index === styles.length - 1}
-            onClick={() => moveTo(index + 2)}
-          >
-            {down}
-          </button>
           <button
             type="button"
             className="btn-bare text-quiet hover:text-brick"
@@ -251,11 +260,16 @@ function RecurringRow({ look }: { readonly look: RecurringLook }) {
   const { editor } = useWorkplace();
   const { project } = useEditorState('project');
   const { values, controls, freed } = look;
-  const names = controls.slice(0, 4).map((control) => {
+  const counts = new Map<string, number>();
+  for (const control of controls) {
     const found = locate(project, control.id);
-    return found ? effectiveNames(found.screen).get(control.id) : control.kind;
-  });
-  const more = controls.length > names.length ? ` and ${controls.length - names.length} more` : '';
+    const name = (found && effectiveNames(found.screen).get(control.id)) ?? control.kind;
+    counts.set(name, (counts.get(name) ?? 0) + 1);
+  }
+  const told = [...counts]
+    .slice(0, 4)
+    .map(([name, count]) => (count > 1 ? `${name} on ${count} screens` : name));
+  const more = counts.size > told.length ? ` and ${counts.size - told.length} more` : '';
   const make = () => {
     const kinds = new Set(controls.map(({ kind }) => kind));
     const [kind] = [...kinds];
@@ -275,7 +289,7 @@ function RecurringRow({ look }: { readonly look: RecurringLook }) {
             .join(' ')}
         </span>
         <span className="block truncate text-[12px] text-quiet">
-          {names.join(', ')}
+          {told.join(', ')}
           {more}
         </span>
       </span>

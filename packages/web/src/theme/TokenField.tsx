@@ -12,7 +12,7 @@ import {
 import { HexAlphaColorPicker } from 'react-colorful';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { modeWords } from '../workbench/bench/benchView.ts';
-import { ChoicePopover } from '../workbench/fields/ChoicePopover.tsx';
+import { SwatchChoice } from '../workbench/fields/SwatchChoice.tsx';
 import { TypedField } from './TypedField.tsx';
 import { allTokens, setValue } from './tokenSteps.ts';
 
@@ -74,18 +74,7 @@ interface ColourSwatchProps {
 function ColourSwatch({ label, colour, onColour }: ColourSwatchProps) {
   const srgb = inSrgb(colour);
   return (
-    <ChoicePopover
-      label={`Choose ${label}`}
-      button={
-        <button
-          type="button"
-          className="absolute inset-y-0 left-1 my-auto size-5 rounded-sm border border-rule"
-          style={{ background: colour }}
-          aria-label={`Choose ${label}`}
-        />
-      }
-      onDone={() => {}}
-    >
+    <SwatchChoice label={label} shown={{ background: colour }} side="left">
       {() => (
         <>
           <HexAlphaColorPicker color={srgb?.hex ?? '#808080'} onChange={onColour} />
@@ -96,6 +85,6 @@ function ColourSwatch({ label, colour, onColour }: ColourSwatchProps) {
           </p>
         </>
       )}
-    </ChoicePopover>
+    </SwatchChoice>
   );
 }

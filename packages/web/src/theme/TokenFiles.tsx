@@ -79,7 +79,7 @@ export function TokenFiles() {
               <Names title="Changed" paths={brought.changed} />
               <div className="flex justify-end gap-2">
                 <button type="button" className="btn" onClick={() => setBrought(undefined)}>
-                  Leave it
+                  Cancel
                 </button>
                 <button
                   type="button"

@@ -7,6 +7,7 @@ import { Menu } from '../parts/Menu.tsx';
 import { TokenField } from './TokenField.tsx';
 import { TypedField } from './TypedField.tsx';
 import { allTokens, deleting } from './tokenSteps.ts';
+import { UsesButton } from './UsesButton.tsx';
 
 const trash = <Trash2 size={15} />;
 const back = <RotateCcw size={14} />;
@@ -22,13 +23,13 @@ export function TokenRow({ token, isOwn, isShipped }: TokenRowProps) {
   const { project } = useEditorState('project');
   const uses = useMemo(() => usesOfToken(project, token.path), [project, token.path]);
   return (
-    <li className="flex items-start gap-2 py-1">
+    <li className="flex items-start gap-2 py-1" data-entity={`tokens ${token.path}`}>
       <TokenName token={token} isFixed={isShipped} />
       {modes.map((mode) => (
         <TokenField key={mode} token={token} mode={mode} />
       ))}
-      <span className="w-16 shrink-0 pt-1 text-right text-[12px] text-quiet" title="Values that name it">
-        {uses === 0 ? (isShipped ? '' : 'unused') : `${uses} ${uses === 1 ? 'use' : 'uses'}`}
+      <span className="flex w-16 shrink-0 justify-end">
+        <UsesButton token={token} isShipped={isShipped} />
       </span>
       <span className="w-7 shrink-0">{isOwn && <DeleteButton {...{ token, uses, isShipped }} />}</span>
     </li>

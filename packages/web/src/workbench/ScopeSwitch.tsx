@@ -13,7 +13,7 @@ export function ScopeSwitch({ size }: { size: ScreenSize }) {
   const { project, scope, selection } = useEditorState('project', 'scope', 'selection');
   const parts = scopeParts(project, scope);
   const controls = selection.flatMap((id) => locate(project, id)?.control ?? []);
-  const { resize } = useBenchView();
+  const { resize, seeing, see } = useBenchView();
   const choose = (next: string) => {
     editor.editFor(next);
     const wanted = sizeFor(project, next, size);
@@ -52,6 +52,11 @@ export function ScopeSwitch({ size }: { size: ScreenSize }) {
           checked: parts.state === state,
           onSelect: () => states(state),
         })),
+        {
+          label: 'All states beside each other',
+          checked: seeing.states,
+          onSelect: () => see({ states: !seeing.states }),
+        },
         { label: 'Bands …', onSelect: () => editor.ask('bands') },
         { label: 'All changes of the screen …', onSelect: () => editor.ask('changes') },
       ]}

@@ -1,6 +1,8 @@
 /** All checks, in the order in which the interface lists them. */
 import type { CheckKind } from './check-kind.ts';
 import { cut } from './cut.ts';
+import { faintFocus } from './faint-focus.ts';
+import { faintPart } from './faint-part.ts';
 import { longLine } from './long-line.ts';
 import { lowContrast } from './low-contrast.ts';
 import { noDifference } from './no-difference.ts';
@@ -8,6 +10,7 @@ import { noHeading } from './no-heading.ts';
 import { offScreen } from './off-screen.ts';
 import { otherEngines } from './other-engines.ts';
 import { overlap } from './overlap.ts';
+import { saidTwice } from './said-twice.ts';
 import { smallTarget } from './small-target.ts';
 import { tooHigh } from './too-high.ts';
 import { tooWide } from './too-wide.ts';
@@ -24,10 +27,13 @@ export const checks: readonly CheckKind[] = [
   cut,
   longLine,
   lowContrast,
+  faintPart,
+  faintFocus,
   noHeading,
   otherEngines,
   worse,
   noDifference,
+  saidTwice,
 ];
 
 const byName = new Map(checks.map((check) => [check.name, check]));

@@ -1,4 +1,4 @@
-/** Words that do not stand out enough against what is behind them; `contrast.ts` looks for them, and says how much it is. */
+/** Words that do not stand out enough against what is behind them; `colours.ts` looks for them, and says how much it is. */
 import type { CheckKind } from './check-kind.ts';
 
 export const lowContrast: CheckKind = {

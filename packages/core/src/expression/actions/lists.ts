@@ -4,7 +4,7 @@ import { EvaluationError } from '../evaluate.ts';
 
 /** @throws EvaluationError where it is no list. */
 export function listOf(value: unknown): readonly unknown[] {
-  if (!Array.isArray(value)) throw new EvaluationError('This action takes a list; this is none.');
+  if (!Array.isArray(value)) throw new EvaluationError('It takes a list; this is none.');
   budgetNow().spend(value.length);
   return value;
 }

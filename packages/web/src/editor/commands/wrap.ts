@@ -5,6 +5,8 @@ import {
   giveTo,
   kindNamed,
   kindOf,
+  type PartOfLook,
+  partsOfLook,
   plainArrangement,
   type Step,
   sameLook,
@@ -95,6 +97,45 @@ const give = (aspect: 'look' | 'size', key: string): Command =>
     },
   );
 
+/** Only a part of the look that was kept. */
+const giveLookPart = (part: PartOfLook): Command =>
+  changing(
+    {
+      id: `give-${part}`,
+      label: `Give it the ${part} of the look that was kept`,
+      keys: [],
+      group: 'Wrap',
+      findBy: 'paste style',
+    },
+    (editor): Change | undefined => {
+      const kept = taken('look');
+      const all = targets(editor);
+      const steps = kept ? all.flatMap(({ control }) => giveTo(control, part, kept)) : [];
+      return steps.length > 0 ? { label: `Give ${namesOf(all)} a ${part}`, steps } : undefined;
+    },
+  );
+
+/** The styles of the control whose look was kept, and nothing else of it. */
+const giveStyles: Command = changing(
+  {
+    id: 'give-styles',
+    label: 'Give it the styles of the look that was kept',
+    keys: [],
+    group: 'Wrap',
+    findBy: 'paste style apply',
+  },
+  (editor): Change | undefined => {
+    const style = taken('look')?.values.style;
+    const all = targets(editor);
+    const steps = all.flatMap(({ control }): Step[] =>
+      style !== undefined && control.props.style !== style
+        ? [{ type: 'set', control: control.id, property: 'style', value: style }]
+        : [],
+    );
+    return steps.length > 0 ? { label: `Give ${namesOf(all)} its styles`, steps } : undefined;
+  },
+);
+
 export const wrapCommands: readonly Command[] = [
   wrap('row', 'R'),
   wrap('column', 'C'),
@@ -143,6 +184,8 @@ export const wrapCommands: readonly Command[] = [
   },
   keep('look', 'K'),
   give('look', 'Alt+K'),
+  ...partsOfLook.map(giveLookPart),
+  giveStyles,
   keep('size', 'Z'),
   give('size', 'Alt+Z'),
 ];

@@ -1,11 +1,12 @@
 /** One size of the screen on the bench: live, selectable, a place to drop on. */
 
-import type { Control, ScreenLayout } from '@hovrin/core';
+import { type Control, hueProperties, type ScreenLayout, themeOf } from '@hovrin/core';
 import { useEffect, useMemo, useRef } from 'react';
 import type { ScreenSize } from '../../sizes.ts';
 import { useBays } from '../bench/bays.ts';
 import { useBenchView } from '../bench/benchView.ts';
 import { useAddress } from '../bench/tracing.ts';
+import { useShownProject } from '../bench/useShownLayout.ts';
 import { keepWindows } from '../hands/spot.ts';
 import { useShownSelection } from '../useShownSelection.ts';
 import { BayMarks } from './BayMarks.tsx';
@@ -15,6 +16,14 @@ import { usePictureAddress } from './pictureAddress.ts';
 import { TracedPicture } from './TracedPicture.tsx';
 import { useBayPointer } from './useBayPointer.ts';
 import { usePartInSight } from './usePartInSight.ts';
+
+/** The colours of the theme in the mode that is looked at, as custom properties. */
+function useHues(): Readonly<Record<string, string>> {
+  const { seeing } = useBenchView();
+  const project = useShownProject();
+  const theme = themeOf(project, seeing.mode);
+  return useMemo(() => hueProperties(theme), [theme]);
+}
 
 export interface BayProps {
   readonly id: string;
@@ -42,6 +51,7 @@ export function Bay(props: BayProps) {
     bays.register(id, { element, layout, scale, screen });
     return () => bays.unregister(id);
   }, [bays, id, layout, scale, screen]);
+  const hues = useHues();
   const pointer = useBayPointer(props);
   const shown = { width: size.width * scale, height: height * scale };
   const part = usePartInSight(surface, scale, layout.boxes.length);
@@ -66,6 +76,7 @@ export function Bay(props: BayProps) {
             transformOrigin: '0 0',
             fontSize: 16,
             colorScheme: 'light',
+            ...hues,
           }}
         >
           <Painted layout={layout} windows={windows} part={part} working={working} />

@@ -6,6 +6,7 @@ import { useBays } from '../bench/bays.ts';
 import { useBenchView } from '../bench/benchView.ts';
 import { AddButtons } from '../hands/AddButtons.tsx';
 import { DrawLayer } from '../hands/DrawLayer.tsx';
+import { LookHands } from '../hands/LookHands.tsx';
 import { ResizeGrips } from '../hands/ResizeGrips.tsx';
 import { useShownSelection } from '../useShownSelection.ts';
 import { Anatomy } from './Anatomy.tsx';
@@ -150,7 +151,10 @@ function Hands({ id, box, screen, layout, scale, working }: BayMarksProps & { bo
   return (
     <>
       {id !== screen.id && !isLocked(project, id) && (
-        <ResizeGrips id={id} box={box} layout={layout} scale={scale} />
+        <>
+          <ResizeGrips id={id} box={box} layout={layout} scale={scale} />
+          <LookHands id={id} box={box} scale={scale} />
+        </>
       )}
       <AddButtons rightToLeft={layout.rightToLeft} id={id} box={box} scale={scale} />
     </>

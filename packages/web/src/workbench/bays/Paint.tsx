@@ -1,7 +1,10 @@
 /** Paints a laid-out screen: every box at the place that the core worked out, words line by line. */
 import {
   backgroundCss,
+  focusRingOffset,
+  focusRingWidth,
   itemAt,
+  layersIn,
   lengthCss,
   lookCss,
   type PaintedShape,
@@ -169,13 +172,26 @@ function boxStyle(
     borderWidth: `${border.top}px ${border.right}px ${border.bottom}px ${border.left}px`,
     backdropFilter: look.blurBehind ? `blur(${look.blurBehind}px)` : undefined,
     clipPath: clip,
+    ...(look.focusRing && {
+      outline: `${focusRingWidth}px solid ${look.focusRing}`,
+      outlineOffset: focusRingOffset,
+    }),
   };
 }
 
 /** The colours of a look are worked out already. */
 const asItIs = (colour: string): string => colour;
+/** A colour above another layer is a picture of it; those that the browser works out are told apart by their property. */
+const abovePictures = (fill: string): string =>
+  layersIn(fill)
+    .map((layer, index, all) =>
+      index < all.length - 1 && /^var\(--hue-[\w-]+\)$/.test(layer)
+        ? `linear-gradient(${layer}, ${layer})`
+        : layer,
+    )
+    .join(', ');
 const fillOf = (fill: string, address: Address): string =>
-  backgroundCss(fill, asItIs, (file) => `url("${address(file) ?? ''}")`);
+  backgroundCss(abovePictures(fill), asItIs, (file) => `url("${address(file) ?? ''}")`);
 const cornerOf = (corner: ScreenBox['look']['corner']): CSSProperties['borderRadius'] =>
   typeof corner === 'object' ? corner.radii.map(lengthCss).join(' ') : corner;
 
@@ -279,7 +295,7 @@ function wordsStyle(
   border: PhysicalSides,
   rightToLeft: boolean,
 ): CSSProperties {
-  const { text, colour, underline, strike, textShadow, textFill } = box.look;
+  const { text, colour, underline, underlineGap, strike, textShadow, textFill } = box.look;
   const font: CSSProperties = text
     ? {
         fontFamily: `"${text.family}"`,
@@ -290,6 +306,7 @@ function wordsStyle(
         letterSpacing: text.letterSpacing || undefined,
         textDecoration:
           [underline && 'underline', strike && 'line-through'].filter(Boolean).join(' ') || undefined,
+        textUnderlineOffset: underlineGap === undefined ? undefined : `${underlineGap}em`,
         textShadow: textShadow && lookCss(textShadow, asItIs),
       }
     : {};

@@ -12,7 +12,7 @@ export function PictureMenu({ size }: { size: ScreenSize }) {
   const { editor } = useWorkplace();
   const screen = currentScreen(useEditorState('project', 'screenId'));
   const save = async (kind: 'svg' | 'png', whole: boolean, ratio = size.ratio ?? 2) => {
-    const layout = editor.bench?.layout;
+    const layout = editor.bench?.drawn();
     if (!layout) return;
     const height = Math.round(whole ? Math.max(layout.fullHeight, size.height) : size.height);
     const name = `${screen?.name ?? 'screen'}-${Math.round(size.width)}x${height}.${kind}`;

@@ -12,6 +12,7 @@ import { allSizes, type ScreenSize, sizeWords } from '../../sizes.ts';
 import { useBenchView } from './benchView.ts';
 import { usePanning } from './panning.ts';
 import { SideBay } from './SideBay.tsx';
+import { StateBays } from './StateBays.tsx';
 import { TracingStrip } from './TracingStrip.tsx';
 import { useZoomToSelection } from './useZoomToSelection.ts';
 import { WidthRuler } from './WidthRuler.tsx';
@@ -60,24 +61,30 @@ export function Bench({ screen, zoom, onZoom, onScale }: BenchProps) {
       <div className="relative flex shrink-0 flex-col border-l border-rule/70" style={{ width: side.size }}>
         <PanelEdge label="Width of the side bays" side="left" panel={side} />
         <div className="flex min-h-0 flex-1 flex-col gap-4 overflow-y-auto px-3 py-3">
-          {sides.map((size, index) => (
-            <SideBay
-              key={size.label}
-              screen={screen}
-              size={size}
-              width={side.size - asideBays}
-              onSwap={() => setSizes([size, ...sizes.filter((_, at) => at !== index + 1)])}
-              onPin={(pin) => setSizes(sizes.with(index + 1, { ...size, screen: pin }))}
-              onSample={(sample) => setSizes(sizes.with(index + 1, { ...size, sample }))}
-              onRemove={() => setSizes(sizes.filter((_, at) => at !== index + 1))}
-              onUp={
-                index === 0
-                  ? undefined
-                  : () => setSizes(sizes.with(index, size).with(index + 1, itemAt(sizes, index)))
-              }
-            />
-          ))}
-          <AddSize sizes={sizes} onSizes={setSizes} />
+          {seeing.states ? (
+            <StateBays screen={screen} size={working} width={side.size - asideBays} />
+          ) : (
+            <>
+              {sides.map((size, index) => (
+                <SideBay
+                  key={size.label}
+                  screen={screen}
+                  size={size}
+                  width={side.size - asideBays}
+                  onSwap={() => setSizes([size, ...sizes.filter((_, at) => at !== index + 1)])}
+                  onPin={(pin) => setSizes(sizes.with(index + 1, { ...size, screen: pin }))}
+                  onSample={(sample) => setSizes(sizes.with(index + 1, { ...size, sample }))}
+                  onRemove={() => setSizes(sizes.filter((_, at) => at !== index + 1))}
+                  onUp={
+                    index === 0
+                      ? undefined
+                      : () => setSizes(sizes.with(index, size).with(index + 1, itemAt(sizes, index)))
+                  }
+                />
+              ))}
+              <AddSize sizes={sizes} onSizes={setSizes} />
+            </>
+          )}
         </div>
       </div>
     </section>

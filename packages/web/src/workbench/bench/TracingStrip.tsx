@@ -163,7 +163,7 @@ function Share({ size, tracing }: { size: ScreenSize; tracing: Tracing }) {
   useEffect(() => {
     let gone = false;
     const timer = setTimeout(() => {
-      const layout = editor.bench?.layout;
+      const layout = editor.bench?.drawn();
       if (!layout) return;
       differingShare(layout, tracing, Math.round(size.height), (name) =>
         api.assetAddress(editor.projectId, name),

@@ -108,13 +108,14 @@ export function WorkingBay({
   scale: number;
   onResize: (size: Partial<ScreenSize>) => void;
 }) {
-  const { layout, faint } = useShownLayout(useShownProject(), screen, size);
+  const { layout, faint, drawn } = useShownLayout(useShownProject(), screen, size);
   const { editor, shaper } = useWorkplace();
   const other = useRef<ScreenView>(undefined);
   const { width, height: viewHeight, safe, hinge } = size;
   useEffect(() => {
     editor.bench = {
       layout,
+      drawn,
       layOut: (project) => {
         other.current ??= new ScreenView(shaper);
         const shown = project.screens.find(({ id }) => id === screen.id) ?? screen;
@@ -124,7 +125,7 @@ export function WorkingBay({
     return () => {
       editor.bench = undefined;
     };
-  }, [editor, shaper, layout, screen, width, viewHeight, safe, hinge]);
+  }, [editor, shaper, layout, drawn, screen, width, viewHeight, safe, hinge]);
   const height = Math.max(layout.fullHeight, size.height);
   return (
     <div className="relative mx-auto" style={{ width: size.width * scale, height: height * scale }}>

@@ -31,6 +31,8 @@ export interface Seeing {
   readonly long: boolean;
   /** What a reader asks their device for: light or dark colours, more contrast. */
   readonly mode: Mode;
+  /** In place of the other sizes, the selected control in each of its states. */
+  readonly states: boolean;
   /** What the tables have in them. */
   readonly sample: SampleCondition;
   /** Seconds between two values of feeds that are shown; 0: they stand still. */

@@ -15,6 +15,7 @@ const plainlySeen: Seeing = {
   hidden: false,
   long: false,
   mode: 'light',
+  states: false,
   sample: 'typical',
   live: 0,
   tracing: false,

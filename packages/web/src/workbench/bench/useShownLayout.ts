@@ -10,7 +10,7 @@ import {
   ScreenView,
   scopeParts,
 } from '@hovrin/core';
-import { useMemo, useRef } from 'react';
+import { useCallback, useMemo, useRef } from 'react';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import type { ScreenSize } from '../../sizes.ts';
 import { withLive } from '../bays/useLiveValues.ts';
@@ -33,16 +33,25 @@ export function useShownLayout(
     return seeing.hidden ? unhidden(said, shown.id) : { project: said, faint: none };
   }, [newest, seeing.hidden, seeing.long, sample, liveValues, shown.id]);
   const screen = project.screens.find(({ id }) => id === shown.id) ?? shown;
-  const view = useRef<ScreenView>(undefined);
-  view.current ??= new ScreenView(shaper);
-  const current = view.current;
+  const kept = useRef<ScreenView>(undefined);
+  kept.current ??= new ScreenView(shaper);
+  const current = kept.current;
   const { mode } = seeing;
   const states = useHeldStates(project);
-  const layout = useMemo(
-    () => current.layOut(project, screen, { width, height, safe, hinge, mode, states }),
-    [current, project, screen, width, height, safe, hinge, mode, states],
+  const view = useMemo(
+    () => ({ width, height, safe, hinge, mode, states }),
+    [width, height, safe, hinge, mode, states],
   );
-  return { layout, faint };
+  const layout = useMemo(
+    () => current.layOut(project, screen, { ...view, hues: true }),
+    [current, project, screen, view],
+  );
+  /** The same with colours in it, for pictures. */
+  const drawn = useCallback(
+    () => new ScreenView(shaper).layOut(project, screen, view),
+    [shaper, project, screen, view],
+  );
+  return { layout, faint, drawn };
 }
 
 /** The state that values are set for is held on the selected controls, so that one sees what one edits. */

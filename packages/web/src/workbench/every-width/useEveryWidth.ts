@@ -18,7 +18,7 @@ export interface Swept {
 }
 
 /** Milliseconds that the document must rest before its widths are looked at: not while one types. */
-const rest = 200;
+const rest = 600;
 
 let worker: Worker | undefined;
 let count = 0;

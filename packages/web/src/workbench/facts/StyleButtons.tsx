@@ -5,14 +5,15 @@ import {
   freshName,
   intoStyle,
   locate,
-  makeStyle,
   propertyOf,
   sharedValues,
   styledValues,
   styleNames,
   themeOf,
 } from '@hovrin/core';
+import { useState } from 'react';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
+import { MakeStyle } from './MakeStyle.tsx';
 
 /** Sizes and places belong to one control; a look is what is left. */
 const ofOne: ReadonlySet<string> = new Set([
@@ -38,6 +39,7 @@ export function StyleButtons({ controls }: { readonly controls: readonly [Contro
   const { editor } = useWorkplace();
   const { project } = useEditorState('project');
   const [first] = controls;
+  const [making, setMaking] = useState(false);
   const shared = lookOf(sharedValues(controls));
   const { styles } = themeOf(project);
   const count = Object.keys(shared).length;
@@ -47,21 +49,9 @@ export function StyleButtons({ controls }: { readonly controls: readonly [Contro
   );
   const into = held.at(-1);
   if (count === 0) return null;
-  const make = () => {
-    const kinds = new Set(controls.map(({ kind }) => kind));
-    const found = locate(project, first.id);
-    const wanted = (found && effectiveNames(found.screen).get(first.id)) ?? 'look';
-    const isTaken = (each: string) => styles.named.has(each);
-    const name = isTaken(wanted) ? freshName(wanted, isTaken) : wanted;
-    if (
-      editor.dispatch({
-        label: `Make the style ${name}`,
-        steps: makeStyle(controls, name, shared, kinds.size === 1 ? first.kind : undefined),
-        exact: true,
-      })
-    )
-      editor.tell(`The style ${name} says it now; Theme lists all styles.`);
-  };
+  const found = locate(project, first.id);
+  const wanted = (found && effectiveNames(found.screen).get(first.id)) ?? 'look';
+  const isTaken = (each: string) => styles.named.has(each);
   return (
     <div className="ml-[92px] flex flex-wrap gap-1 py-0.5">
       <button
@@ -70,10 +60,18 @@ export function StyleButtons({ controls }: { readonly controls: readonly [Contro
         title={Object.entries(shared)
           .map(([attribute, text]) => `${attribute} = ${text}`)
           .join('\n')}
-        onClick={make}
+        onClick={() => setMaking(true)}
       >
-        {controls.length === 1 ? 'Make a style of it' : 'Make a style of what they share'}
+        {controls.length === 1 ? 'Make a style of it …' : 'Make a style of what they share …'}
       </button>
+      {making && (
+        <MakeStyle
+          controls={controls}
+          values={shared}
+          wanted={isTaken(wanted) ? freshName(wanted, isTaken) : wanted}
+          onClose={() => setMaking(false)}
+        />
+      )}
       {into && Object.keys(own).length > 0 && (
         <button
           type="button"

@@ -6,7 +6,10 @@ import { useEditorState } from '../../editor/context.tsx';
 import { Menu } from '../../parts/Menu.tsx';
 import type { ChoiceProps } from './ChoicePopover.tsx';
 import { ColourChoice } from './ColourChoice.tsx';
+import { FillChoice } from './FillChoice.tsx';
 import { IconChoice } from './IconChoice.tsx';
+import { ShadowChoice } from './ShadowChoice.tsx';
+import { TransitionChoice } from './TransitionChoice.tsx';
 
 // The same element each time: nothing looks at it again.
 const moreIcon = <ChevronDown size={13} />;
@@ -20,7 +23,9 @@ interface ValueChoiceProps extends ChoiceProps {
 /** What opens instead of a list of words, by the form that a type asks for. */
 const choosers: { readonly [Form in FieldForm]?: ComponentType<ChoiceProps> } = {
   colour: ColourChoice,
-  fill: ColourChoice,
+  fill: FillChoice,
+  shadow: ShadowChoice,
+  transition: TransitionChoice,
   icon: IconChoice,
 };
 
