@@ -191,6 +191,7 @@ it('a gradient is made in a popover, by keys, and its angle dragged on the bench
 });
 
 it('what is turned has knobs to turn, shift and scale it, each an undo of its own', async () => {
+  await facts(page).getByRole('button', { name: 'Effects', exact: true }).click();
   await fact(page, 'Rotate').fill('5');
   await fact(page, 'Rotate').press('Enter');
   const drag = async (title: RegExp, x: number, y: number) => {
