@@ -14,6 +14,7 @@ const patient = {
 const pages = [
   'acting',
   'cells',
+  'components',
   'configured',
   'dragging',
   'handed-over',

@@ -49,8 +49,17 @@ export async function openExported(
     if (!reading.ok) throw new Error(JSON.stringify(reading.problems));
     return reading.screen;
   });
+  return openPage({ ...base, screens: parsed }, size, rows);
+}
+
+/** The page of a whole project, opened from disk. */
+export async function openPage(
+  project: Project,
+  size = { width: 600, height: 800 },
+  rows: StoredRows = new Map(),
+): Promise<ExportedPage> {
   const folder = await mkdtemp(join(tmpdir(), 'hovrin-page-'));
-  const made = await makePage({ ...base, screens: parsed }, { rowsOfTable: (id) => rows.get(id) });
+  const made = await makePage(project, { rowsOfTable: (id) => rows.get(id) });
   await writeExport(made, folder, folder);
   const browser = await sharedBrowser();
   const page = await browser.newPage({ viewport: size });

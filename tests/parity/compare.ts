@@ -138,7 +138,7 @@ export class ParityBench {
     // The core lays out while the browser does.
     const showing = this.engine.show('index.html', sizes, measuredBoxes);
     const layouts = screens.flatMap((screen) =>
-      views.map((view) => namedBoxes(screen, this.view.layOut(project, screen, view))),
+      views.map((view) => namedBoxes(project, screen, this.view.layOut(project, screen, view))),
     );
     const shown = await showing;
     return screens.map((_, index) => {

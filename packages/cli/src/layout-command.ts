@@ -1,5 +1,5 @@
 /** `hovrin layout`: the boxes of all controls, as JSON. */
-import { namedBoxes, type Project, ScreenView } from '@hovrin/core';
+import { expandedProject, namedBoxes, type Project, ScreenView } from '@hovrin/core';
 import { loadShaper } from '@hovrin/files';
 import { BadInput, readInput } from './bad-input.ts';
 import { readOptions, readSize } from './options.ts';
@@ -23,7 +23,7 @@ export async function layoutCommand(
 
   const inputs: { file: string; project: Project }[] = [];
   for (const file of positionals)
-    inputs.push({ file, project: inLocale((await readInput(file)).project, values.locale) });
+    inputs.push({ file, project: expandedProject(inLocale((await readInput(file)).project, values.locale)) });
   const shaper = await loadShaper();
   const jobs = inputs.flatMap(({ file, project }) =>
     project.screens.flatMap((screen) => sizes.map((size) => ({ file, project, screen, size }))),
@@ -35,7 +35,7 @@ export async function layoutCommand(
       ...how,
       ...readStates(project, values.state),
     });
-    const boxes = namedBoxes(screen, layout);
+    const boxes = namedBoxes(project, screen, layout);
     print(
       jobs.length === 1
         ? `${JSON.stringify(boxes, null, 2)}\n`

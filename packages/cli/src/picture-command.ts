@@ -1,7 +1,16 @@
 /** `hovrin picture`: a screen at a size as an SVG file that needs nothing else, or as a PNG file. */
 import { readdir, readFile, writeFile } from 'node:fs/promises';
 import { extname, join } from 'node:path';
-import { carriedFonts, entryOf, fontFilesOf, itemAt, pictureOf, picturesIn, ScreenView } from '@hovrin/core';
+import {
+  carriedFonts,
+  entryOf,
+  expandedProject,
+  fontFilesOf,
+  itemAt,
+  pictureOf,
+  picturesIn,
+  ScreenView,
+} from '@hovrin/core';
 import { fontFolder, loadFontManifest, loadShaper } from '@hovrin/files';
 import { BadInput, readInput } from './bad-input.ts';
 import { readOptions, readSize } from './options.ts';
@@ -37,7 +46,7 @@ export async function pictureCommand(
   const ratio = readRatio(values.ratio ?? '1');
   const view = { ...size, ...readViewOptions(values) };
   const { assetFolder, ...input } = await readInput(itemAt(positionals, 0));
-  const project = inLocale(input.project, values.locale);
+  const project = expandedProject(inLocale(input.project, values.locale));
   const screen = values.screen
     ? project.screens.find(({ name }) => name === values.screen)
     : project.screens[0];

@@ -3,6 +3,7 @@ import {
   type Control,
   effectiveNames,
   entryOf,
+  expandedProject,
   itemAt,
   itemName,
   numberAt,
@@ -31,7 +32,8 @@ export async function sweepCommand(words: readonly string[], print: (text: strin
   const height = readWidth(values.height ?? '800', '--height');
   if (to < from) throw new BadInput(`The sweep ends (${to}) before it begins (${from}).`);
   const options = { from, to, height, ...readViewOptions(values) };
-  const { project } = await readInput(itemAt(positionals, 0));
+  const { project: source } = await readInput(itemAt(positionals, 0));
+  const project = expandedProject(source);
   const shaper = await loadShaper();
   const many = project.screens.length > 1;
   let shown = 0;

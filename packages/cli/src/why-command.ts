@@ -4,6 +4,7 @@ import {
   didYouMean,
   type Explanation,
   effectiveNames,
+  expandedOn,
   type Project,
   type Question,
   questions,
@@ -35,7 +36,7 @@ export async function whyCommand(words: readonly string[], print: (text: string)
   const why = new Why(await loadShaper(), project, screen, { ...view, ...readStates(project, values.state) });
   if (!why.has(id)) throw new BadInput(`\`${values.control}\` is hidden at ${values.size}.`);
   const found = asked.flatMap((question) => why.explain(id, question) ?? []);
-  const names = effectiveNames(screen);
+  const names = effectiveNames(expandedOn(project, screen).screen);
   if (values.json) print(`${JSON.stringify(found, withNames(names), 2)}\n`);
   else for (const explanation of found) print(readable(explanation, names));
   return 0;
@@ -61,7 +62,7 @@ function readQuestions(text: string | undefined): readonly Question[] {
 function findControl(project: Project, asked: string): { screen: Control; id: string } {
   const names: string[] = [];
   for (const screen of project.screens)
-    for (const [id, name] of effectiveNames(screen)) {
+    for (const [id, name] of effectiveNames(expandedOn(project, screen).screen)) {
       if (name === asked || `${screen.name}.${name}` === asked) return { screen, id };
       names.push(name);
     }

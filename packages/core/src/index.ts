@@ -58,7 +58,7 @@ export {
   effectiveNames,
   freeName,
   freshName,
-  screenNameProblem,
+  treeNameProblem,
 } from './document/names.ts';
 export { didYouMean } from './document/nearest.ts';
 export { type Rewriting, rewrittenRow } from './document/rewriting.ts';
@@ -128,6 +128,8 @@ export {
   type StateVariable,
   type StoredTable,
   startScreen,
+  type TreeList,
+  treesOf,
 } from './document/types.ts';
 export { exporterNamed, exporters } from './export/catalogue.ts';
 export type { Exported, Exporter, ExportParts } from './export/exporter.ts';
@@ -231,6 +233,15 @@ export {
 export { carriedFonts, fontFilesOf, pictureOf } from './picture/svg.ts';
 export { transitionWords } from './property-types/looks.ts';
 export type { FieldForm } from './property-types/property-type.ts';
+export {
+  circleOf,
+  type Definition,
+  definitionOf,
+  definitionsOf,
+  type Parameter,
+} from './reuse/definition.ts';
+export { type Expanded, expandedOn, expandedProject, expansionOf } from './reuse/expand.ts';
+export { instanceKindsOf, isInstance, kindIn } from './reuse/instance-kinds.ts';
 export { printFolder, readFolder, type StoredRows, screenNameOf } from './source/folder.ts';
 export { stepsToText } from './source/merge-text.ts';
 export { parseScreen } from './source/parse.ts';
@@ -261,8 +272,8 @@ export {
   nameControl,
   newControl,
   newScreen,
-  renameScreen,
   renameState,
+  renameTree,
   typedNowValid,
   valueTyped,
 } from './steps/edits.ts';
@@ -303,6 +314,7 @@ export { replaceSteps, type TextPlace, textPlaces } from './steps/replace-text.t
 export { type PlacedRow, type RowEdit, type RowsStep, rowSteps } from './steps/rows.ts';
 export { scoped } from './steps/scope.ts';
 export { prefixesOfScope, scopeOf, scopeParts } from './steps/scope-parts.ts';
+export { ownId, saidAt, sourceId, stepsInSource } from './steps/source-steps.ts';
 export { applyStep, applySteps, mapStep, type Step, stepProblem, touchedBy } from './steps/step.ts';
 export {
   giveStyle,

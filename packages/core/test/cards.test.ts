@@ -32,7 +32,9 @@ const read = (text: string) => readCards(text)!;
 const running = (text: string) => {
   const parsed = parseStatements(text);
   if (!parsed.ok) throw new Error(`${parsed.problem.message}: ${text}`);
-  return JSON.stringify(parsed.value, (key, value) => (key === 'span' ? undefined : value));
+  return JSON.stringify(parsed.value, (key, value) =>
+    key === 'span' || key === 'statement' ? undefined : value,
+  );
 };
 
 describe('cards of an event', () => {

@@ -165,16 +165,20 @@ describe('a project', () => {
     let deep: unknown = { id: 'x', kind: 'row', props: {}, children: [] };
     for (let level = 0; level < 120; level++)
       deep = { id: `d${level}`, kind: 'row', props: {}, children: [deep] };
-    expect(controlProblem({ bands: defaultBands }, deep, false)).toContain('at most 100 deep');
+    expect(controlProblem({ bands: defaultBands }, deep, undefined)).toContain('at most 100 deep');
     expect(
       controlProblem(
         { bands: defaultBands },
         { id: 'x', kind: 'row', props: { gap: 4 }, children: [] },
-        false,
+        undefined,
       ),
     ).toContain('no text');
     expect(
-      controlProblem({ bands: defaultBands }, { id: 'x', kind: 'text', props: {}, children: [deep] }, false),
+      controlProblem(
+        { bands: defaultBands },
+        { id: 'x', kind: 'text', props: {}, children: [deep] },
+        undefined,
+      ),
     ).toContain('holds no other controls');
   });
 

@@ -5,7 +5,7 @@ import {
   contextOf,
   type Project,
   readableAt,
-  renameScreen,
+  renameTree,
   sampleOf,
 } from '../src/index.ts';
 import { named, projectOf } from './documents.ts';
@@ -94,6 +94,6 @@ it('what only one screen knows is there for its own controls, follows its name, 
   expect(names(there!)).not.toContain('draft');
   expect(readableAt(project, here!, 'dra').found.map(({ text }) => text)).toEqual(['draft']);
   expect(readableAt(project, there!, 'dra').found).toEqual([]);
-  const renamed = applySteps(project, renameScreen(project, project.screens[0]!.id, 'Draft'));
+  const renamed = applySteps(project, renameTree(project, project.screens[0]!.id, 'Draft'));
   expect(renamed.ok && renamed.project.state.at(-1)).toMatchObject({ screen: 'Draft' });
 });

@@ -22,8 +22,8 @@ import {
   projectFormat,
   projectProblem,
   putting,
-  renameScreen,
   renameState,
+  renameTree,
   type StateVariable,
   type Step,
   stepProblem,
@@ -319,7 +319,7 @@ describe('renaming', () => {
       ),
       start: 'B',
     };
-    const applied = applySteps(project, renameScreen(project, project.screens[1]!.id, 'Late'));
+    const applied = applySteps(project, renameTree(project, project.screens[1]!.id, 'Late'));
     if (!applied.ok) throw new Error(applied.reason);
     expect(named(applied.project, 'b').props['on.press']).toBe('go("Late"); guests = 0');
     expect(applied.project.start).toBe('Late');

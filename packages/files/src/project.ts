@@ -39,13 +39,20 @@ const isFile = (path: string) =>
     () => false,
   );
 
+const isFolder = (path: string) =>
+  stat(path).then(
+    (found) => found.isDirectory(),
+    () => false,
+  );
+
 /** Reads a file as UTF-8; a problem where it is not. */
 async function readText(path: string): Promise<string> {
   return new TextDecoder('utf-8', { fatal: true }).decode(await readFile(path));
 }
 
-/** Rows of tables, tokens and styles: each has its place. */
+/** Components lie anywhere; rows of tables, tokens and styles have their place. */
 const isPlaced = (path: string): boolean =>
+  path.endsWith('.component.xml') ||
   /^tables\/[^/]+\.json$/.test(path) ||
   path === styleFile ||
   Object.values(tokenFiles).some((file) => file === path);
@@ -90,11 +97,16 @@ export async function readProjectFolder(folder: string, newId = countedIds()): P
   return read.ok ? { ...read, assetFolder: join(folder, 'assets') } : read;
 }
 
-/** The project folder that a screen file belongs to: the nearest one above it with a `project.json`. */
+/**
+ * The project folder that a screen file belongs to: the nearest one above it with a `project.json`; where there is none, the
+ * nearest one with components or a theme.
+ */
 async function folderAround(file: string): Promise<string | undefined> {
   const folder = dirname(file);
-  for (const above of [folder, dirname(folder), dirname(dirname(folder))])
-    if (await isFile(join(above, 'project.json'))) return above;
+  const above = [folder, dirname(folder), dirname(dirname(folder))];
+  for (const each of above) if (await isFile(join(each, 'project.json'))) return each;
+  for (const each of above)
+    if ((await isFolder(join(each, 'components'))) || (await isFolder(join(each, 'theme')))) return each;
   return undefined;
 }
 
@@ -114,7 +126,7 @@ export async function readScreenFile(path: string, newId = countedIds()): Promis
     return { ok: false, problems: [{ file: path, line: 1, column: 1, message: 'The file is not UTF-8.' }] };
   }
   const folder = await folderAround(file);
-  const around = folder === undefined ? undefined : await readProjectFolder(folder, countedIds());
+  const around = folder === undefined ? undefined : await readProjectFolder(folder, newId);
   const base: Project = around?.ok
     ? { ...around.project, screens: [] }
     : {

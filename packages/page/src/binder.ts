@@ -32,7 +32,7 @@ import {
   withoutParts,
   withTurn,
 } from '@hovrin/core/runtime';
-import { replaceInside } from './elements.ts';
+import { nameInItem, replaceInside } from './elements.ts';
 import { watchFields } from './forms.ts';
 import { setInputs } from './groups.ts';
 import { eventOf, readInput, wasEntered, writeInput } from './inputs.ts';
@@ -360,7 +360,7 @@ export type Find = (name: string) => HTMLElement | null;
  */
 export function finderIn(roots: readonly HTMLElement[], suffix: string): Find {
   return (name) => {
-    const wanted = `${name}${suffix}`;
+    const wanted = nameInItem(name, suffix);
     for (const root of roots) {
       if (root.dataset.name === wanted) return root;
       const found = root.querySelector<HTMLElement>(`[data-name="${CSS.escape(wanted)}"]`);

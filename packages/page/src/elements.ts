@@ -38,15 +38,26 @@ export function replaceInside(
 
 const naming = ['id', 'for', 'name', 'aria-labelledby', 'aria-describedby', 'aria-controls', 'popovertarget'];
 
+/**
+ * The name of a control in an item: behind it stand the numbers of the item and of those around it. A part of an instance says
+ * itself where they stand: `first[].cell`.
+ *
+ * @param numbers `[2]`, `[2][0]`; empty outside of repeats.
+ */
+export function nameInItem(name: string, numbers: string): string {
+  const left = numbers.match(/\[\d+\]/g) ?? [];
+  return name.replace(/\[\]/g, () => left.shift()!) + left.join('');
+}
+
 /** Gives what is in a copy of a repeat's pattern the names of its item, and ids that no other copy has. */
 export function nameCopies(copy: DocumentFragment, suffix: string): void {
   for (const named of copy.querySelectorAll<HTMLElement>('[data-name]')) {
     const name = named.dataset.name!;
-    named.dataset.name = name + suffix;
+    named.dataset.name = nameInItem(name, suffix);
     // An id is the screen's name, the control's and the part's, with hyphens, which no name has.
     const ofItem = (id: string) => {
       const parts = id.split('-');
-      if (parts[1] === name) parts[1] += suffix;
+      if (parts[1] === name) parts[1] = named.dataset.name!;
       return parts.join('-');
     };
     for (const element of [named, ...named.querySelectorAll('*')])

@@ -7,6 +7,7 @@ import {
   type Dispose,
   type ItemFrame,
   itemFrame,
+  itemPlace,
   longList,
   mostItems,
   wordsInstead,
@@ -64,7 +65,7 @@ export class Repeat {
     private readonly bindItem: BindItem,
   ) {
     this.#pattern = pattern;
-    this.#path = /(?:\[\d+\])*$/.exec(element.dataset.name ?? '')![0];
+    this.#path = element.dataset.name?.match(/\[\d+\]/g)?.join('') ?? '';
     this.#holder = pattern.parentElement!;
     const all = [...this.#holder.children] as HTMLElement[];
     const children = all.slice(all.indexOf(pattern) + 1);
@@ -235,7 +236,7 @@ export class Repeat {
       const after = this.#nextCopy(index) ?? this.#below ?? null;
       this.#holder.insertBefore(copy, after);
     }
-    const frame = itemFrame(this.as, this.#list[index], this.around);
+    const frame = itemFrame(this.as, this.#list[index], itemFrame(itemPlace(this.as), index, this.around));
     for (const element of elements as CopyElement[]) element.item = () => frame.value.peek();
     this.#copies.set(index, { frame, elements, bound: this.bindItem(elements, suffix, frame) });
   }

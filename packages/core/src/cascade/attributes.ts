@@ -4,9 +4,12 @@
  */
 
 import { builtInStates, isOwnStateName } from '../document/control-states.ts';
+import { valueNameProblem } from '../document/names.ts';
 import { didYouMean, quoted } from '../document/nearest.ts';
 import type { Band } from '../document/types.ts';
+import { unknownParameter } from '../kinds/instance.ts';
 import type { EventEntry, Kind, Property } from '../kinds/kind.ts';
+import { surroundOf } from '../kinds/screen.ts';
 import { statesOf } from '../kinds/states.ts';
 
 export type Attribute =
@@ -42,6 +45,8 @@ export function readAttribute(
   const dot = name.indexOf('.');
   const prefix = name.slice(0, Math.max(0, dot));
   const rest = name.slice(dot + 1);
+  const given = givenToComponent(kind, name);
+  if (given) return given;
   if (prefix === 'on') {
     const event = kind.events.find((entry) => entry.name === rest);
     return event
@@ -58,6 +63,26 @@ export function readAttribute(
   }
   return conditional(kind, name, bands, states);
 }
+
+/** What an attribute means that gives something to a component of which nothing is known here; undefined where it gives nothing. */
+function givenToComponent(kind: Kind, name: string): Attribute | undefined {
+  const given = kind.open ? name : parameterOfSurround(kind, name);
+  if (given === undefined) return undefined;
+  const [first = '', second, ...more] = given.split('.');
+  const isName = (word: string) => valueNameProblem(word) === undefined;
+  if (more.length > 0) return undefined;
+  if (second === undefined)
+    return isName(first) ? { role: 'value', property: unknownParameter(first), prefix: '' } : undefined;
+  if (first === 'on' && isName(second))
+    return { role: 'event', event: { name: second, label: second, dom: '' } };
+  return second === 'bind' && isName(first) ? { role: 'bind', property: unknownParameter(first) } : undefined;
+}
+
+/** What a screen gives to its surround, as an instance would have it: `title` for `surround.title`. */
+export const parameterOfSurround = (kind: Kind, attribute: string): string | undefined =>
+  kind.properties.includes(surroundOf) && attribute.startsWith(`${surroundOf.name}.`)
+    ? attribute.slice(surroundOf.name.length + 1)
+    : undefined;
 
 /** What an attribute with conditions in front means: at most a band or an orientation, and a state behind it. */
 function conditional(

@@ -9,6 +9,7 @@ import type { Control, Project } from '../document/types.ts';
 import { halfOpen } from '../layout/folded-screen.ts';
 import { ScreenView } from '../layout/screen-layout.ts';
 import { ViewBoxes } from '../layout/view-boxes.ts';
+import { expandedOn } from '../reuse/expand.ts';
 import { itemAt } from '../sure.ts';
 import { sweepLayouts } from '../sweep/sweep.ts';
 import type { Shaper } from '../text/shaper.ts';
@@ -22,6 +23,7 @@ import { ignoredOf } from './ignored.ts';
 import type { Measure } from './measures.ts';
 import { measure } from './measuring.ts';
 import { type AllTaken, type Gathered, Remembered, rememberedWith } from './remembered.ts';
+import { saidOnce } from './said-once.ts';
 import { saidTwice } from './said-twice.ts';
 import { sentenceOf } from './sentences.ts';
 import { type Interval, united } from './stretches.ts';
@@ -52,11 +54,12 @@ export const boxesToCheck = (shaper: Shaper): ViewBoxes => new ViewBoxes(shaper,
  */
 export function* checkScreen(
   shaper: Shaper,
-  project: Project,
-  screen: Control,
+  source: Project,
+  of: Control,
   options: CheckOptions = usualCheck,
   boxes: ViewBoxes = boxesToCheck(shaper),
 ): Generator<CheckStep, readonly Finding[], void> {
+  const { project, screen } = expandedOn(source, of);
   const remembered = rememberedWith(boxes);
   const gathered = yield* gather(boxes, project, screen, options, remembered);
   const found: Finding[] = [];
@@ -83,7 +86,7 @@ export function* checkScreen(
   const order = [...walk(screen)].map(({ id }) => id);
   const ignored = ignoredOf(screen);
   const rank: Record<Severity, number> = { error: 0, warning: 1, advice: 2 };
-  return found
+  return saidOnce(source, screen, found)
     .filter(({ check, control }) => !ignored.has(`${control} ${check}`))
     .toSorted(
       (a, b) => rank[a.severity] - rank[b.severity] || order.indexOf(a.control) - order.indexOf(b.control),

@@ -2,7 +2,7 @@
 import { styleKey } from '../document/style-set.ts';
 import { tokenName } from '../document/token.ts';
 import { walk } from '../document/tree.ts';
-import { asTyped, type Project } from '../document/types.ts';
+import { asTyped, type Project, treesOf } from '../document/types.ts';
 import { dropping } from '../steps/entities.ts';
 import { unusedStyles } from '../steps/styling.ts';
 import { usesOfToken } from '../steps/token-uses.ts';
@@ -34,7 +34,7 @@ function wordsIn(project: Project): ReadonlySet<string> {
   const take = (text: string | undefined) => {
     for (const [word] of (text ?? '').matchAll(/[A-Za-z_][\w.-]*/g)) words.add(word);
   };
-  for (const screen of project.screens)
+  for (const screen of treesOf(project))
     for (const { props } of walk(screen)) for (const value of Object.values(props)) take(asTyped(value));
   for (const { props } of project.styles ?? [])
     for (const value of Object.values(props)) take(asTyped(value));

@@ -2,7 +2,7 @@
 
 import { isRecord } from '../document/record.ts';
 import { walk } from '../document/tree.ts';
-import type { Band, Project } from '../document/types.ts';
+import { type Band, type Project, treesOf } from '../document/types.ts';
 import { type Collection, type Fault, onlyFields, type Use } from './collection.ts';
 
 const fields = ['name', 'label', 'from', 'color'];
@@ -35,7 +35,7 @@ function fault(band: unknown): Fault | undefined {
 }
 
 function uses(project: Project, name: string): Use[] {
-  return project.screens.flatMap((screen) =>
+  return treesOf(project).flatMap((screen) =>
     [...walk(screen)].flatMap((control) =>
       Object.keys(control.props).flatMap((attribute) =>
         attribute.startsWith(`${name}.`) ? [{ screen, control, attribute }] : [],

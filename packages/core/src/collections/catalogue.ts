@@ -7,6 +7,7 @@ import type { Project } from '../document/types.ts';
 import { entryOf, itemAt } from '../sure.ts';
 import { bands } from './bands.ts';
 import type { Collection, Fault } from './collection.ts';
+import { components } from './components.ts';
 import { pictures } from './pictures.ts';
 import { screens } from './screens.ts';
 import { stateVariables } from './state-variables.ts';
@@ -44,6 +45,7 @@ addCollection(pictures);
 addCollection(tokens);
 addCollection(styles);
 addCollection(screens);
+addCollection(components);
 
 const listOf = (value: unknown): readonly object[] => (Array.isArray(value) ? value : []);
 

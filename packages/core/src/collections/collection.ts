@@ -67,6 +67,10 @@ export interface Collection<E extends object = object> {
     to: string,
     project: Pick<Project, 'bands'>,
   ): AttributeText;
+  /** Whether a component calls something of its own like that, so that in it the key means no entity of this collection. */
+  shadowedIn?(component: Control, key: string): boolean;
+  /** A control that may be of the entity, not only name it: with another key. The same where it is not. */
+  inControl?(control: Control, from: string, to: string): Control;
   /**
    * An entity, or some of its fields, with another key for one of this collection that it may name.
    *

@@ -2,7 +2,7 @@
 import { readAttribute } from '../cascade/attributes.ts';
 import { isRecord } from '../document/record.ts';
 import { walk } from '../document/tree.ts';
-import { type Asset, type Control, inForce } from '../document/types.ts';
+import { type Asset, type Control, inForce, treesOf } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import { type Collection, type Fault, onlyFields } from './collection.ts';
 
@@ -57,7 +57,7 @@ export const pictures: Collection<Asset> = {
     names(control, attribute, text, from) ? to : text,
   ],
   uses: (project, name) =>
-    project.screens.flatMap((screen) =>
+    treesOf(project).flatMap((screen) =>
       [...walk(screen)].flatMap((control) =>
         Object.entries(control.props).flatMap(([attribute, value]) =>
           names(control, attribute, inForce(value) ?? '', name) ? [{ screen, control, attribute }] : [],

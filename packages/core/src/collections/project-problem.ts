@@ -3,9 +3,9 @@
 import { didYouMean } from '../document/nearest.ts';
 import { isRecord } from '../document/record.ts';
 import { walk } from '../document/tree.ts';
-import type { Project } from '../document/types.ts';
+import type { Control, Project, TreeList } from '../document/types.ts';
 import { controlProblem } from '../meaning/validate.ts';
-import { collectionFault, collections, listedCollections } from './catalogue.ts';
+import { collectionFault, collectionOf, collections, listedCollections } from './catalogue.ts';
 import { formatProblem } from './migrations.ts';
 import { projectValues, readProjectValues } from './project-values.ts';
 
@@ -29,20 +29,28 @@ export function projectProblem(value: unknown): string | undefined {
     const fault = collectionFault(collection, entities, project);
     if (fault) return `${fault.path}: ${fault.message}`;
   }
-  return screensProblem(project);
+  const ids = new Set<string>();
+  return treesProblem(project, 'screens', ids) ?? treesProblem(project, 'components', ids);
 }
 
-function screensProblem(project: Project): string | undefined {
-  if (!Array.isArray(project.screens)) return '`screens` is not a list.';
-  const ids = new Set<string>();
-  const screenNames = new Set<string | undefined>();
-  for (const screen of project.screens) {
-    const problem = controlProblem(project, screen, true);
-    if (problem) return `Screen \`${screen?.name ?? ''}\`: ${problem}`;
-    if (screen.name === undefined) return 'A screen has no name.';
-    if (screenNames.has(screen.name)) return `There are two screens \`${screen.name}\`.`;
-    screenNames.add(screen.name);
-    for (const { id } of walk(screen)) {
+/** What is wrong with the trees in one of a project's lists. @param ids those that are taken, to which theirs are added. */
+function treesProblem(project: Project, list: TreeList, ids: Set<string>): string | undefined {
+  const { word, optional, most, keyProblem } = collectionOf(list);
+  const trees: unknown = project[list];
+  if (trees === undefined && optional) return undefined;
+  if (!Array.isArray(trees)) return `\`${list}\` is not a list.`;
+  if (trees.length > most) return `A project has at most ${most} of \`${list}\`.`;
+  const names = new Set<string>();
+  for (const tree of trees as readonly Control[]) {
+    const problem = controlProblem(project, tree, list);
+    if (problem) return `The ${word} \`${tree?.name ?? ''}\`: ${problem}`;
+    const { name } = tree;
+    if (name === undefined) return `A ${word} has no name.`;
+    const named = keyProblem(name);
+    if (named) return named;
+    if (names.has(name)) return `There are two ${word}s \`${name}\`.`;
+    names.add(name);
+    for (const { id } of walk(tree)) {
       if (ids.has(id)) return `Two controls have the id ${id}.`;
       ids.add(id);
     }

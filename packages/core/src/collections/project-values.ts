@@ -11,14 +11,14 @@ export const longestProjectName = 200;
 /** Longest description, in UTF-16 units: search engines show no more. */
 const longestDescription = 320;
 
-export type ProjectValueKey = 'name' | 'start' | 'language' | 'description' | 'icon';
+export type ProjectValueKey = 'name' | 'start' | 'language' | 'description' | 'icon' | 'surround';
 
 export interface ProjectValue {
   readonly key: ProjectValueKey;
   /** A project is not without it. */
   readonly needed?: boolean;
   /** The id of the collection whose entity it names by key. Nothing bad happens where there is none. */
-  readonly names?: 'screens' | 'assets';
+  readonly names?: 'screens' | 'assets' | 'components';
   /** Why a text cannot be this value; undefined where it can. */
   problem(text: string): string | undefined;
 }
@@ -64,6 +64,11 @@ export const projectValues: readonly ProjectValue[] = [
     key: 'icon',
     names: 'assets',
     problem: (text) => (text.length <= 100 ? undefined : 'The icon is the file name of a picture.'),
+  },
+  {
+    key: 'surround',
+    names: 'components',
+    problem: (text) => (text.length <= 64 ? undefined : 'The surround is the name of a component.'),
   },
 ];
 

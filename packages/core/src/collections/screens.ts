@@ -2,7 +2,7 @@
 import { readAttribute } from '../cascade/attributes.ts';
 import { nameProblem } from '../document/names.ts';
 import { walk } from '../document/tree.ts';
-import { type Control, inForce, type Project, type StateVariable } from '../document/types.ts';
+import { type Control, inForce, type Project, type StateVariable, treesOf } from '../document/types.ts';
 import { pointedElsewhere } from '../expression/renaming.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import { controlProblem } from '../meaning/validate.ts';
@@ -36,7 +36,7 @@ export const screens: Collection<Control> = {
   keyOf: ({ name }) => name ?? '',
   keyProblem: nameProblem,
   fault: (screen, project) => {
-    const message = controlProblem(project, screen, true);
+    const message = controlProblem(project, screen, 'screens');
     return message === undefined ? undefined : { path: '', message };
   },
   empty: (name) => ({
@@ -51,7 +51,7 @@ export const screens: Collection<Control> = {
   inEntity: (of, entity, from, to) =>
     of === 'state' && (entity as Partial<StateVariable>).screen === from ? { ...entity, screen: to } : entity,
   uses: (project: Project, name) =>
-    project.screens.flatMap((screen) =>
+    treesOf(project).flatMap((screen) =>
       [...walk(screen)].flatMap((control) =>
         Object.entries(control.props).flatMap(([attribute, value]) => {
           const text = inForce(value);

@@ -14,6 +14,7 @@ import { inEvent, usesIn } from '../expression/renaming.ts';
 import { parseTemplate } from '../expression/template.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import { usesOfState } from '../meaning/state-uses.ts';
+import { declaresValue } from '../reuse/definition.ts';
 import { isOneOf } from '../sure.ts';
 import { type Collection, type Fault, onlyFields, type Use } from './collection.ts';
 
@@ -164,6 +165,7 @@ export const stateVariables: Collection<StateVariable> = {
   empty: (name) => ({ name, type: 'text', initial: '' }),
   rekeyed: (variable, name) => ({ ...variable, name }),
   inAttribute,
+  shadowedIn: declaresValue,
   inEntity,
   uses,
   compared: withoutRows,

@@ -2,7 +2,7 @@
 import { isRecord } from '../document/record.ts';
 import { type Style, styleKey, styleNames } from '../document/style-set.ts';
 import { walk } from '../document/tree.ts';
-import { inForce, type Project } from '../document/types.ts';
+import { inForce, type Project, treesOf } from '../document/types.ts';
 import { hasExpression } from '../expression/template.ts';
 import { kindNamed } from '../kinds/catalogue.ts';
 import { styleNameProblem, stylesOfKind } from '../meaning/style-values.ts';
@@ -56,7 +56,7 @@ export const namesStyle = (text: string, name: string): boolean => renamedIn(tex
 
 function uses(project: Project, key: string): Use[] {
   const kind = key.startsWith(':') ? key.slice(1) : undefined;
-  return project.screens.flatMap((screen) =>
+  return treesOf(project).flatMap((screen) =>
     [...walk(screen)].flatMap((control) => {
       if (kind !== undefined) return [];
       const text = inForce(control.props.style);

@@ -4,7 +4,7 @@ import { isRecord } from '../document/record.ts';
 import type { Style } from '../document/style-set.ts';
 import { type Json, type Token, tokenName, tokenPathProblem, tokenTypes } from '../document/token.ts';
 import { walk } from '../document/tree.ts';
-import { type Control, inForce, type Project, type PropertyValue } from '../document/types.ts';
+import { type Control, inForce, type Project, type PropertyValue, treesOf } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import type { Kind } from '../kinds/kind.ts';
 import { stylesOfKind } from '../meaning/style-values.ts';
@@ -114,7 +114,7 @@ function inStyle<T extends object>(style: T, from: string, to: string): T {
 
 function uses(project: Project, path: string): Use[] {
   const name = tokenName(path);
-  return project.screens.flatMap((screen) =>
+  return treesOf(project).flatMap((screen) =>
     [...walk(screen)].flatMap((control) =>
       Object.entries(control.props).flatMap(([attribute, value]) => {
         const text = inForce(value);

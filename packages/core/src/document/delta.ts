@@ -4,7 +4,7 @@
  * the same object; and the other side shares just as much.
  */
 import { entryOf, keysOf } from '../sure.ts';
-import type { Control, Project } from './types.ts';
+import type { Control, Project, TreeList } from './types.ts';
 
 /** A control in the next version, as it differs from the one in its place. */
 export type ControlDelta =
@@ -20,11 +20,13 @@ export type ControlDelta =
     };
 
 export interface ProjectDelta {
-  /** Values of the project besides its screens that are others now, or new. */
+  /** Values of the project besides its trees that are others now, or new. */
   readonly changed: Readonly<Record<string, unknown>>;
   /** Names of values that are not there any more. */
   readonly gone: readonly string[];
   readonly screens: readonly ControlDelta[];
+  /** Absent: it has no components. */
+  readonly components?: readonly ControlDelta[];
 }
 
 function childrenDelta(before: readonly Control[], now: readonly Control[]): ControlDelta[] {
@@ -45,7 +47,9 @@ function controlDelta(before: Control | undefined, now: Control): ControlDelta {
   };
 }
 
-const valuesOf = ({ screens: _, ...values }: Project): Readonly<Record<string, unknown>> => ({ ...values });
+const valuesOf = ({ screens: _, components: __, ...values }: Project): Readonly<Record<string, unknown>> => ({
+  ...values,
+});
 
 /** What changed; without a version before, everything. */
 export function deltaOf(before: Project | undefined, now: Project): ProjectDelta {
@@ -54,6 +58,7 @@ export function deltaOf(before: Project | undefined, now: Project): ProjectDelta
     changed: Object.fromEntries(Object.entries(values).filter(([name, value]) => old[name] !== value)),
     gone: Object.keys(old).filter((name) => !(name in values)),
     screens: childrenDelta(before?.screens ?? [], now.screens),
+    ...(now.components ? { components: childrenDelta(before?.components ?? [], now.components) } : {}),
   };
 }
 
@@ -75,11 +80,17 @@ function withChildren(before: readonly Control[], deltas: readonly ControlDelta[
  *
  * @param before the version that the delta was made from, or one that says the same.
  */
-export function withDelta(before: Project | undefined, { changed, gone, screens }: ProjectDelta): Project {
+export function withDelta(
+  before: Project | undefined,
+  { changed, gone, screens, components }: ProjectDelta,
+): Project {
+  const trees = (list: TreeList, deltas: readonly ControlDelta[]) =>
+    withChildren(before?.[list] ?? [], deltas);
   const values = Object.entries(before ? valuesOf(before) : {}).filter(([name]) => !gone.includes(name));
   return {
     ...Object.fromEntries(values),
     ...changed,
-    screens: withChildren(before?.screens ?? [], screens),
+    screens: trees('screens', screens),
+    ...(components ? { components: trees('components', components) } : {}),
   } as unknown as Project;
 }

@@ -2,7 +2,7 @@
 
 import { forbiddenKeys } from './forbidden-keys.ts';
 import { locationsIn, walk } from './tree.ts';
-import type { Control, Project } from './types.ts';
+import type { Control, Trees } from './types.ts';
 
 const identifier = /^[\p{ID_Start}$_][\p{ID_Continue}$\u200c\u200d]*$/u;
 const reserved = new Set(
@@ -27,6 +27,17 @@ export function nameProblem(name: string): string | undefined {
 /** A name to try instead, where it is one. */
 const trying = (name: string): string => (nameProblem(name) === undefined ? `; try \`${name}\`` : '');
 
+/** Whether a text can be the name of a component: its instances are elements of that name, which begins with a capital letter. */
+export const isComponentName = (name: string): boolean =>
+  /^\p{Lu}/u.test(name) && valueNameProblem(name) === undefined;
+
+/** Why a component cannot have a name; undefined where it can. */
+export const componentNameProblem = (name: string): string | undefined =>
+  valueNameProblem(name) ??
+  (/^\p{Lu}/u.test(name)
+    ? undefined
+    : `The name of a component begins with a capital letter${trying(name.charAt(0).toUpperCase() + name.slice(1))}.`);
+
 /** Why something that expressions name cannot have a name; undefined where it can. */
 export const valueNameProblem = (name: string): string | undefined =>
   nameProblem(name) ??
@@ -49,16 +60,19 @@ export function controlNameProblem(screen: Control, control: Control, name: stri
   return undefined;
 }
 
-/** Why a screen cannot have a name; undefined where it can. */
-export function screenNameProblem(project: Project, screenId: string, name: string): string | undefined {
-  const problem = nameProblem(name);
+/** Why a screen or a component cannot have a name; undefined where it can. */
+export function treeNameProblem(project: Trees, treeId: string, name: string): string | undefined {
+  const { screens, components = [] } = project;
+  const isComponent = components.some(({ id }) => id === treeId);
+  const problem = isComponent ? componentNameProblem(name) : nameProblem(name);
   if (problem) return problem;
-  const screen = project.screens.find(({ id }) => id === screenId);
-  if (project.screens.some((other) => other.id !== screenId && other.name === name))
-    return `There is already a screen \`${name}\`.`;
-  const inside =
-    screen && [...walk(screen)].some((control) => control.id !== screenId && control.name === name);
-  return inside ? `A control on this screen is called \`${name}\`.` : undefined;
+  const others = isComponent ? components : screens;
+  const tree = others.find(({ id }) => id === treeId);
+  const word = isComponent ? 'component' : 'screen';
+  if (others.some((other) => other.id !== treeId && other.name === name))
+    return `There is already a ${word} \`${name}\`.`;
+  const inside = tree && [...walk(tree)].some((control) => control.id !== treeId && control.name === name);
+  return inside ? `A control in this ${word} is called \`${name}\`.` : undefined;
 }
 
 /** The first of `stem1`, `stem2` … that is not taken. */

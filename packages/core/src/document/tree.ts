@@ -1,14 +1,14 @@
 /** Finding one's way in a project: where a control is, what is around it. */
-import type { Control, Project } from './types.ts';
+import { type Control, type Trees, treesOf } from './types.ts';
 
 /** Where a control stands. */
 export interface Location {
   readonly control: Control;
-  /** The screen it is in (itself for a screen). */
+  /** The screen or component it is in; itself where it is one. */
   readonly screen: Control;
-  /** Undefined for a screen. */
+  /** Undefined for a screen and for a component. */
   readonly parent: Control | undefined;
-  /** Index among its parent's children, or among the screens. */
+  /** Index among its parent's children, or among the screens or the components. */
   readonly index: number;
   readonly depth: number;
 }
@@ -32,16 +32,20 @@ export function locationsIn(screen: Control): ReadonlyMap<string, Location> {
 }
 
 /** Finds a control of a project; undefined where there is none of that id. */
-export function locate(project: Pick<Project, 'screens'>, id: string): Location | undefined {
-  for (const [index, screen] of project.screens.entries()) {
-    const found = locationsIn(screen).get(id);
-    if (found) return found.parent ? found : { ...found, index };
+export function locate(project: Trees, id: string): Location | undefined {
+  for (const tree of treesOf(project)) {
+    const found = locationsIn(tree).get(id);
+    if (found) return found.parent ? found : { ...found, index: placeAmong(project, tree) };
   }
   return undefined;
 }
 
+/** The index of a screen among the screens, of a component among the components. */
+export const placeAmong = ({ screens, components = [] }: Trees, tree: Control): number =>
+  Math.max(screens.indexOf(tree), components.indexOf(tree));
+
 /** Where a control stands. @throws Error where there is none of that id. */
-export function locationOf(project: Pick<Project, 'screens'>, id: string): Location {
+export function locationOf(project: Trees, id: string): Location {
   const found = locate(project, id);
   if (!found) throw new Error(`There is no control ${id} here.`);
   return found;
@@ -51,13 +55,13 @@ export function locationOf(project: Pick<Project, 'screens'>, id: string): Locat
 export type Placed = Location & { readonly parent: Control };
 
 /** Where a control stands that is no screen; undefined where there is none of that id. */
-export function placedAt(project: Pick<Project, 'screens'>, id: string): Placed | undefined {
+export function placedAt(project: Trees, id: string): Placed | undefined {
   const found = locate(project, id);
   return found?.parent && { ...found, parent: found.parent };
 }
 
 /** The controls from the screen down to one, both included; empty where it is not there. */
-export function pathTo(project: Pick<Project, 'screens'>, id: string): Control[] {
+export function pathTo(project: Trees, id: string): Control[] {
   const found = locate(project, id);
   return found ? pathIn(found.screen, id) : [];
 }

@@ -150,6 +150,8 @@ export interface Project {
   readonly description?: string;
   /** The picture that stands for its page in tabs and on home screens, by file name; absent: the first letter of its name. */
   readonly icon?: string;
+  /** Name of the component that stands around what is on a new screen. */
+  readonly surround?: string;
   readonly bands: readonly Band[];
   readonly state: readonly StateVariable[];
   readonly assets: readonly Asset[];
@@ -159,7 +161,19 @@ export interface Project {
   readonly styles?: readonly Style[];
   /** Controls of kind `screen`, in the order in which they are listed. */
   readonly screens: readonly Control[];
+  /** Controls of kind `component`: what is said once and stands wherever an instance of it stands; absent: none. */
+  readonly components?: readonly Control[];
 }
+
+/** The lists of a project whose entities are trees of controls. */
+export type TreeList = 'screens' | 'components';
+
+/** What has trees of controls: a project, or as much of it as that. */
+export type Trees = Pick<Project, TreeList>;
+
+/** All trees of a project: its screens, and behind them its components. */
+export const treesOf = ({ screens, components }: Trees): readonly Control[] =>
+  components ? [...screens, ...components] : screens;
 
 export const projectFormat = 2;
 

@@ -4,8 +4,8 @@
  * that is looked over anew.
  */
 import { entryOf } from '../sure.ts';
-import { type Location, walk } from './tree.ts';
-import type { Control, Project } from './types.ts';
+import { type Location, placeAmong, walk } from './tree.ts';
+import { type Control, type Project, type TreeList, treesOf } from './types.ts';
 
 class Whereabouts {
   private readonly controls = new Map<string, Control>();
@@ -85,21 +85,21 @@ function whereaboutsOf(screen: Control): Whereabouts {
   return found;
 }
 
-/** The screen that a control is on; undefined where there is none of that id. */
-function screenWith(project: Project, id: string): Control | undefined {
-  return project.screens.find((screen) => whereaboutsOf(screen).has(id));
+/** The screen or component that a control is in; undefined where there is none of that id. */
+function treeWith(project: Project, id: string): Control | undefined {
+  return treesOf(project).find((tree) => whereaboutsOf(tree).has(id));
 }
 
 /** Finds a control; undefined where there is none of that id. */
 export function placeOf(project: Project, id: string): Location | undefined {
-  const screen = screenWith(project, id);
+  const screen = treeWith(project, id);
   if (!screen) return undefined;
   const at = whereaboutsOf(screen);
   const control = at.control(id)!;
   const parent = at.parent(id);
   let depth = 0;
   for (let around = parent; around; around = at.parent(around.id)) depth += 1;
-  const index = parent ? parent.children.indexOf(control) : project.screens.indexOf(screen);
+  const index = parent ? parent.children.indexOf(control) : placeAmong(project, screen);
   return { control, screen, parent, index, depth };
 }
 
@@ -110,40 +110,56 @@ export const countOn = (screen: Control): number => whereaboutsOf(screen).size;
 export const namedOn = (screen: Control, name: string): Control | undefined =>
   whereaboutsOf(screen).named(name);
 
-/** The project with one of its screens in another version, whose whereabouts are those of the one before. */
+/** The project with other trees in one of its lists; a list that a project may be without goes when it is empty. */
+function withTrees(project: Project, list: TreeList, trees: readonly Control[]): Project {
+  if (list === 'screens') return { ...project, screens: trees };
+  const { components: _, ...rest } = project;
+  return trees.length > 0 ? { ...project, components: trees } : rest;
+}
+
+/** The list that a tree of a project is in. */
+const listOf = (project: Project, tree: Control): TreeList =>
+  project.screens.includes(tree) ? 'screens' : 'components';
+
+/** The project with one of its trees in another version, whose whereabouts are those of the one before. */
 function follow(project: Project, before: Control, change: (at: Whereabouts) => Control): Project {
   const at = whereaboutsOf(before);
   known.delete(before);
-  const screen = change(at);
-  known.set(screen, at);
-  return { ...project, screens: project.screens.with(project.screens.indexOf(before), screen) };
+  const tree = change(at);
+  known.set(tree, at);
+  const list = listOf(project, before);
+  return withTrees(project, list, project[list]!.with(placeAmong(project, before), tree));
 }
 
 /** The project with a control in another version that has the same children. */
 export function withControl(project: Project, id: string, change: (control: Control) => Control): Project {
-  const screen = screenWith(project, id);
-  return screen ? follow(project, screen, (at) => at.replace(id, change(at.control(id)!))) : project;
+  const tree = treeWith(project, id);
+  return tree ? follow(project, tree, (at) => at.replace(id, change(at.control(id)!))) : project;
 }
 
-/** The project with a control put into a parent; `null` as parent: a screen. */
+/** The project with a control put into a parent, or as a tree into one of the project's lists. */
 export function withInserted(
   project: Project,
-  parent: string | null,
+  into: { readonly parent: string } | { readonly list: TreeList },
   index: number,
   control: Control,
 ): Project {
-  if (parent === null) return { ...project, screens: project.screens.toSpliced(index, 0, control) };
-  const screen = screenWith(project, parent)!;
-  return follow(project, screen, (at) => {
-    const into = at.control(parent)!;
+  if ('list' in into)
+    return withTrees(project, into.list, (project[into.list] ?? []).toSpliced(index, 0, control));
+  const { parent } = into;
+  return follow(project, treeWith(project, parent)!, (at) => {
+    const around = at.control(parent)!;
     at.add(control, parent);
-    return at.replace(parent, { ...into, children: into.children.toSpliced(index, 0, control) });
+    return at.replace(parent, { ...around, children: around.children.toSpliced(index, 0, control) });
   });
 }
 
 /** The project without a control and all below it. */
 export function withoutControl(project: Project, { control, screen, parent, index }: Location): Project {
-  if (!parent) return { ...project, screens: project.screens.toSpliced(index, 1) };
+  if (!parent) {
+    const list = listOf(project, screen);
+    return withTrees(project, list, project[list]!.toSpliced(index, 1));
+  }
   return follow(project, screen, (at) => {
     at.drop(control);
     return at.replace(parent.id, { ...parent, children: parent.children.toSpliced(index, 1) });

@@ -13,6 +13,7 @@ import { stylesNamed } from '../document/style-set.ts';
 import { type Asset, type Control, inForce } from '../document/types.ts';
 import type { Scope } from '../expression/evaluate.ts';
 import { asText } from '../expression/evaluate.ts';
+import { itemScope } from '../expression/item-scope.ts';
 import { ownStatesIn } from '../expression/own-states.ts';
 import { unescapeBraces } from '../expression/template.ts';
 import { iconShapes } from '../icons/icon-set.ts';
@@ -255,7 +256,7 @@ class ScreenElements {
   private repeated(at: Control, values: Values, around: Around, spot: Spot): TreeElement[] {
     const name = repetitionOf(at)?.as;
     const item = (value: unknown, path: readonly number[]): TreeElement[] => {
-      const scope: Scope = (wanted) => (wanted === name ? value : spot.scope(wanted));
+      const scope = name === undefined ? spot.scope : itemScope(spot.scope, name, value, path.at(-1) ?? 0);
       const made = at.children.map((child) => this.control(child, at, { ...spot, items: path, scope }));
       if (!around && made.length === 1) return made.map(asListItem);
       return around ? [{ tag: around.tag, attributes: ownAttributes(around), inside: made }] : made;

@@ -18,6 +18,7 @@ import { kindOf } from '../kinds/catalogue.ts';
 import { addressTo } from '../kinds/link.ts';
 import { arrangementNow, arrangementOf, mannerOf } from '../kinds/manner.ts';
 import { contextOf } from '../meaning/property-text.ts';
+import { expandedProject } from '../reuse/expand.ts';
 import type { Program } from '../runtime/program.ts';
 import { entryOf } from '../sure.ts';
 import { fontFaceRules, standInRules } from '../text/fonts.ts';
@@ -83,7 +84,7 @@ function withoutSpans(part: unknown): unknown {
   if (!isRecord(part)) return part;
   return Object.fromEntries(
     Object.entries(part).flatMap(([key, value]) =>
-      key === 'span' ? [] : [[key, key === 'initial' ? value : withoutSpans(value)]],
+      key === 'span' || key === 'statement' ? [] : [[key, key === 'initial' ? value : withoutSpans(value)]],
     ),
   );
 }
@@ -183,7 +184,8 @@ const withPlaceMarked = (screen: TreeElement, href: string): TreeElement =>
     return has('class', 'part-place') && has('href', href) ? [['aria-current', 'page']] : [];
   });
 
-function exported(project: Project, parts: ExportParts): Exported {
+function exported(given: Project, parts: ExportParts): Exported {
+  const project = expandedProject(given);
   const start = startScreen(project);
   // The page's own media queries decide about bands and orientations; here is what holds where none of them says otherwise.
   const conditions = { prefixes: [''], theme: themeOf(project) };

@@ -38,6 +38,7 @@ import { arrangementOf, mannerOf } from '../kinds/manner.ts';
 import { ownStates, style } from '../kinds/properties.ts';
 import { contextOf } from '../meaning/property-text.ts';
 import { secondsType } from '../property-types/index.ts';
+import { expandedProject } from '../reuse/expand.ts';
 import type {
   Bindings,
   InsideBinding,
@@ -57,7 +58,8 @@ interface Binding extends Surroundings {
 }
 
 /** @returns the program of a project's page. */
-export function programOf(project: Project): Program {
+export function programOf(given: Project): Program {
+  const project = expandedProject(given);
   const around = { ...contextOf(project), conditions: { prefixes: [''], theme: themeOf(project) } };
   return {
     name: project.name,

@@ -105,12 +105,16 @@ export type Statement =
       readonly type: 'assign';
       readonly operator: AssignmentOperator;
       readonly value: Expression;
+      /** The whole statement. */
+      readonly statement: Span;
     })
   /** A change of a state variable by one of the actions that take its name. */
   | (Assigned & {
       readonly type: 'alter';
       readonly action: string;
       readonly arguments: readonly Expression[];
+      /** The whole call, which may change several variables. */
+      readonly statement: Span;
     })
   | {
       readonly type: 'action';
@@ -133,6 +137,16 @@ export type Statement =
       readonly name: string;
       readonly of: Expression;
       readonly body: readonly Statement[];
+    }
+  /** `emit('pick', number)`: a component tells of an event; it stands in components only, and never runs as it is. */
+  | {
+      readonly type: 'emit';
+      readonly event: string;
+      /** The whole call. */
+      readonly span: Span;
+      /** What comes with the event, and where it is written. */
+      readonly value?: Expression;
+      readonly valueSpan?: Span;
     }
   /** `return`: what follows is left out. */
   | { readonly type: 'stop' }

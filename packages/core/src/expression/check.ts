@@ -3,6 +3,7 @@
 import { didYouMean } from '../document/nearest.ts';
 import { actionNamed, actions, alteringNamed, alterings } from './actions/catalogue.ts';
 import type { Statement, Template } from './ast.ts';
+import { itemPlace } from './item-scope.ts';
 import { meantBy } from './meant.ts';
 import {
   actionsOf,
@@ -29,6 +30,8 @@ export interface Surroundings {
   readonly screens: ReadonlySet<string>;
   /** Those of them that are dialogs. */
   readonly dialogs?: ReadonlySet<string>;
+  /** Events that the component tells in which it stands; absent: it stands in none. */
+  readonly emits?: ReadonlySet<string>;
   /** Names of the controls on the screen; absent: they are not all known yet. */
   readonly controls?: ReadonlySet<string>;
 }
@@ -39,7 +42,7 @@ export const itemType = 'item';
 /** Surroundings inside repeats, with the names of their items. */
 export function withItems<T extends Surroundings>(around: T, items: readonly string[]): T {
   if (items.length === 0) return around;
-  const inner = items.map((name) => [name, itemType] as const);
+  const inner = items.flatMap((name) => [[name, itemType] as const, [itemPlace(name), itemType] as const]);
   // Where every name is known, every name stays known: of the same class.
   const Names = around.names.constructor as MapConstructor;
   return { ...around, names: new Names([...around.names, ...inner]) };
@@ -79,6 +82,7 @@ export function checkStatements(text: string, around: Surroundings): Outcome<Sta
     assignedItem(uses, around.names) ??
     assignedComputed(uses, around) ??
     alteringProblem(read.value, around) ??
+    emitProblem(read.value, around) ??
     actionProblem(text, read.value, around);
   return problem ? { ok: false, problem } : read;
 }
@@ -98,6 +102,21 @@ const computedProblem = (name: string) => `\`${name}\` follows other values; not
 function assignedComputed(uses: readonly NameUse[], { computed }: Surroundings): Problem | undefined {
   const use = uses.find(({ name, written }) => written && computed?.has(name));
   return use && { message: computedProblem(use.name), at: use.span[0] };
+}
+
+/** Events that are told, where there is nobody to hear them. */
+function emitProblem(statements: readonly Statement[], { emits }: Surroundings): Problem | undefined {
+  for (const statement of allStatements(statements)) {
+    if (statement.type !== 'emit') continue;
+    const at = statement.span[0];
+    if (!emits) return { message: '`emit` stands in a component only.', at };
+    if (!emits.has(statement.event))
+      return {
+        message: `The component declares no event \`${statement.event}\`.${didYouMean(statement.event, emits)}`,
+        at,
+      };
+  }
+  return undefined;
 }
 
 function actionProblem(

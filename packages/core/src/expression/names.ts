@@ -124,6 +124,9 @@ function visitStatement(statement: Statement, bound: readonly string[], found: N
       follow(statement.whenTrue);
       follow(statement.whenFalse);
       return;
+    case 'emit':
+      read(statement.value ? [statement.value] : []);
+      return;
     case 'stop':
       return;
   }

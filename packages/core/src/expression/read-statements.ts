@@ -104,13 +104,16 @@ export class StatementReader extends ExpressionReader {
           ...this.target(node.left, depth),
           operator: node.operator,
           value: this.expression(node.right, depth),
+          statement: this.span(node),
         },
       ];
     }
     if (node.type === 'UpdateExpression') {
       const operator = node.operator === '++' ? '+=' : '-=';
       const value = { type: 'literal', value: 1 } as const;
-      return [{ type: 'assign', ...this.target(node.argument, depth), operator, value }];
+      return [
+        { type: 'assign', ...this.target(node.argument, depth), operator, value, statement: this.span(node) },
+      ];
     }
     if (node.type === 'CallExpression') {
       const { callee } = node;
@@ -126,6 +129,7 @@ export class StatementReader extends ExpressionReader {
   }
 
   private called(name: string, node: AnyNode & { type: 'CallExpression' }, depth: number): Statement[] {
+    if (name === emitting) return [this.emitted(node, depth)];
     const altering = alteringNamed(name);
     if (!altering) {
       const [screen, brought, ...more] = node.arguments;
@@ -141,11 +145,35 @@ export class StatementReader extends ExpressionReader {
     if (several)
       return node.arguments.map((argument): Statement => {
         if (argument.type !== 'Identifier') return this.refuse(argument, `\`${name}\` takes ${takes}.`);
-        return { type: 'alter', action: name, ...this.target(argument, depth), arguments: [] };
+        return {
+          type: 'alter',
+          action: name,
+          ...this.target(argument, depth),
+          arguments: [],
+          statement: this.span(node),
+        };
       });
     return [
-      { type: 'alter', action: name, ...this.target(first, depth), arguments: this.arguments(others, depth) },
+      {
+        type: 'alter',
+        action: name,
+        ...this.target(first, depth),
+        arguments: this.arguments(others, depth),
+        statement: this.span(node),
+      },
     ];
+  }
+
+  private emitted(node: AnyNode & { type: 'CallExpression' }, depth: number): Statement {
+    const [event, value, ...more] = node.arguments;
+    if (event?.type !== 'Literal' || typeof event.value !== 'string' || more.length > 0)
+      return this.refuse(node, '`emit` takes the name of an event in quotes, and what comes with it.');
+    return {
+      type: 'emit',
+      event: event.value,
+      span: this.span(node),
+      ...(value ? { value: this.expression(value, depth + 1), valueSpan: this.span(value) } : {}),
+    };
   }
 
   /** The variables that a screen is entered with. */
@@ -160,6 +188,9 @@ export class StatementReader extends ExpressionReader {
     });
   }
 }
+
+/** The call by which a component tells of an event. */
+export const emitting = 'emit';
 
 interface HandlerCall {
   readonly name: string;

@@ -81,6 +81,27 @@ export function mapWords(text: string, change: (words: string) => string): strin
   return read.ok ? read.value : undefined;
 }
 
+/** A value with its expressions changed, its words as they are. @returns undefined where a brace is not closed. */
+export function mapExpressions(text: string, change: (expression: string) => string): string | undefined {
+  let made = '';
+  const read = outcome(() => {
+    for (let index = 0; index < text.length; index++) {
+      const character = text.charAt(index);
+      const isDoubled = (character === '{' || character === '}') && text[index + 1] === character;
+      if (isDoubled) {
+        made += character + character;
+        index++;
+      } else if (character === '{') {
+        const end = closingBrace(text, index);
+        made += `{${change(text.slice(index + 1, end))}}`;
+        index = end;
+      } else made += character;
+    }
+    return made;
+  });
+  return read.ok ? read.value : undefined;
+}
+
 /** The index of the brace that closes the one at `open`, past strings and nested braces. */
 export function closingBrace(text: string, open: number): number {
   let depth = 0;

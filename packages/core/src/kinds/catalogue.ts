@@ -1,6 +1,6 @@
 /** All control kinds, in the order in which the interface lists them. */
 
-import type { Control } from '../document/types.ts';
+import { type Control, inForce } from '../document/types.ts';
 import { badge } from './badge.ts';
 import { bar } from './bar.ts';
 import { button } from './button.ts';
@@ -10,6 +10,7 @@ import { checkbox } from './checkbox.ts';
 import { choiceList } from './choice-list.ts';
 import { code } from './code.ts';
 import { column } from './column.ts';
+import { componentKinds, isSurround } from './component.ts';
 import { dateField } from './date-field.ts';
 import { divider } from './divider.ts';
 import { fieldset } from './fieldset.ts';
@@ -19,6 +20,7 @@ import { heading } from './heading.ts';
 import { icon } from './icon.ts';
 import { iconButton } from './icon-button.ts';
 import { image } from './image.ts';
+import { instanceKind } from './instance.ts';
 import type { Kind } from './kind.ts';
 import { lamp } from './lamp.ts';
 import { layers } from './layers.ts';
@@ -94,14 +96,14 @@ export const kinds: readonly Kind[] = [
   nav,
 ];
 
-const byName = new Map(kinds.map((kind) => [kind.name, kind]));
+const byName = new Map([...kinds, ...componentKinds].map((kind) => [kind.name, kind]));
 
-/** The kind of that name; undefined where there is none. */
-export const kindNamed = (name: string): Kind | undefined => byName.get(name);
+/** The kind of that name, also of an instance by the name of its component; undefined where there is none. */
+export const kindNamed = (name: string): Kind | undefined => byName.get(name) ?? instanceKind(name);
 
 /** The kind of a control of a valid document. @throws Error where the document is not valid. */
 export function kindOf({ kind: name }: Pick<Control, 'kind'>): Kind {
-  const kind = byName.get(name);
+  const kind = kindNamed(name);
   if (!kind) throw new Error(`Unknown kind ${name}`);
   return kind;
 }
@@ -112,6 +114,20 @@ export function kindOf({ kind: name }: Pick<Control, 'kind'>): Kind {
  */
 export const takesInside = (control: Control): boolean =>
   kindOf(control).container && (!kindOf(control).confines?.children || control.children.length > 0);
+
+/**
+ * The kind by which it is decided what may stand in a control: its own; for the root of a surround, whose children stand on
+ * the screen, that of screens.
+ *
+ * @param around the control that it stands in.
+ */
+export const confiningKind = (
+  control: Pick<Control, 'kind'>,
+  around: Pick<Control, 'kind' | 'props'> | undefined,
+): Kind | undefined =>
+  around && kindNamed(around.kind)?.root === 'components' && inForce(around.props[isSurround.name]) === 'true'
+    ? screen
+    : kindNamed(control.kind);
 
 /**
  * Why a control of a kind cannot stand in a container; undefined where it can.

@@ -5,7 +5,7 @@
 
 import type { Values } from '../cascade/values.ts';
 import type { BuiltInState } from '../document/control-states.ts';
-import type { Control, Project, StateType } from '../document/types.ts';
+import type { Control, Project, StateType, TreeList } from '../document/types.ts';
 import type { Shape } from '../icons/icon-set.ts';
 import type { Box, Content, PaneAtHinge } from '../layout/box.ts';
 import type { PropertyType } from '../property-types/index.ts';
@@ -371,8 +371,16 @@ export interface Kind {
   /** Its sign in the interface: the name of an icon. */
   readonly glyph: string;
   readonly container: boolean;
-  /** It stands at the top of a tree, and nowhere else. */
-  readonly root?: boolean;
+  /** It stands at the top of a tree, and nowhere else: the list of the project that such trees are in. */
+  readonly root?: TreeList;
+  /** It says what its component has, under a name that only there means something: parameters, events. */
+  readonly declares?: 'parameter' | 'variable' | 'event';
+  /** It means something inside a component only. */
+  readonly inComponents?: true;
+  /** It is an instance of the component of its name: attributes that it does not list are parameters, events the component's. */
+  readonly open?: true;
+  /** Of instances whose component is known: the names of its slots, an empty one for the slot without a name. */
+  readonly slots?: readonly string[];
   readonly repeats?: Repeats;
   /**
    * It is pressed as a whole: large enough is `least`, 24 px (WCAG 2.2, 2.5.8), for what stands among words; `ample`, 44 px

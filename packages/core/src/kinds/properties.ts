@@ -20,6 +20,7 @@ import {
   flowType,
   gapsType,
   gridLineType,
+  identifierType,
   inkType,
   justifyType,
   layerType,
@@ -122,6 +123,18 @@ export const ignore = property({
   perBand: false,
 });
 
+/** The slot that it is put into, of the instance or surround that it stands in; shown there, by the interface. */
+export const slotOf = property({
+  name: 'slot',
+  label: 'Slot',
+  group: 'place',
+  type: identifierType,
+  effect: 'layout',
+  perBand: false,
+  plain: true,
+  onlyIn: [],
+});
+
 /** The named styles that it has, one after another. */
 export const style = property({
   name: 'style',
@@ -174,6 +187,7 @@ export const placing = (own: { alignSelf?: string } = {}): readonly Property[] =
   hidden,
   locked,
   ignore,
+  slotOf,
   ...styling,
 ];
 

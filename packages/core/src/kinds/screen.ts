@@ -1,7 +1,7 @@
 /** The whole of what a person sees at once: a column as wide as the window and at least as high. */
 
 import type { Box, FlexContent } from '../layout/box.ts';
-import { anyType, flagType, secondsType, textType } from '../property-types/index.ts';
+import { anyType, flagType, identifierType, secondsType, textType } from '../property-types/index.ts';
 import { noSides } from '../values/css.ts';
 import { screenEvents } from './events.ts';
 import { flexContent } from './flex-inside.ts';
@@ -18,7 +18,19 @@ const own = {
     effect: 'look',
     perBand: false,
   }),
+  surround: property({
+    name: 'surround',
+    label: 'Surround',
+    group: 'content',
+    type: identifierType,
+    effect: 'layout',
+    perBand: false,
+    plain: true,
+  }),
 };
+
+/** The property by which a screen names the component around it. */
+export const surroundOf = own.surround;
 
 const plainRow = (direction: 'row' | 'column'): FlexContent => ({
   type: 'flex',
@@ -36,7 +48,7 @@ export const screen: Kind = {
   group: 'arrange',
   purpose: 'A whole screen of the application.',
   glyph: 'panel-top',
-  root: true,
+  root: 'screens',
   findBy: ['page', 'view'],
   container: true,
   properties: [
@@ -58,6 +70,7 @@ export const screen: Kind = {
       perBand: false,
     },
     own.dialog,
+    own.surround,
     padding,
     ...arranging,
     ...boxLook({ background: 'page' }),

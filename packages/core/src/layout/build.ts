@@ -11,6 +11,7 @@ import { hingeSide } from '../css/hinge-side.ts';
 import { sizesWithRatio } from '../css/ratio.ts';
 import { type Asset, type Control, inForce } from '../document/types.ts';
 import type { Scope } from '../expression/evaluate.ts';
+import { itemScope } from '../expression/item-scope.ts';
 import { iconShapes } from '../icons/icon-set.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import type { Arrangement, Kind, Look, Making } from '../kinds/kind.ts';
@@ -309,7 +310,7 @@ export class Builder {
     if (!repetition) return control.children.map((child) => this.at(child, below));
     const name = repetition.as;
     return (kind.items?.(values) ?? []).flatMap((item, index) => {
-      const scope: Scope = (wanted) => (wanted === name ? item : spot.scope(wanted));
+      const scope = itemScope(spot.scope, name, item, index);
       const items = [...spot.items, index];
       return control.children.map((child) => this.at(child, { ...below, scope, items }));
     });

@@ -11,6 +11,7 @@ import { effectiveNames } from '../document/names.ts';
 import type { Mode } from '../document/token.ts';
 import type { Control, Project } from '../document/types.ts';
 import type { Look } from '../kinds/kind.ts';
+import { expansionOf } from '../reuse/expand.ts';
 import { numberAt } from '../sure.ts';
 import type { Line } from '../text/paragraph.ts';
 import type { Shaper } from '../text/shaper.ts';
@@ -250,30 +251,43 @@ export interface NamedBox {
   readonly height: number;
 }
 
-/** The name of a control in a repeat's item, as the page has it too: `name[2]`, nested `name[2][0]`. */
-export const itemName = (name: string, items: readonly number[]): string =>
-  items.length === 0 ? name : `${name}${items.map((index) => `[${index}]`).join('')}`;
+/** The name of a control in a repeat's item, as the page has it too: `name[2]`, nested `name[2][0]`; in an instance `first[2].cell`. */
+export function itemName(name: string, items: readonly number[]): string {
+  if (items.length === 0) return name;
+  // A part of an instance in a repeat, `first[].cell`, says itself where the items' numbers stand.
+  const left = [...items];
+  const placed = name.replaceAll('[]', () => `[${left.shift() ?? 0}]`);
+  return `${placed}${left.map((index) => `[${index}]`).join('')}`;
+}
+
+/** An id with the items that it stands in: what tells a box from all others. */
+const itemKey = (id: string, items: readonly number[]): string => `${id} ${items.join(' ')}`;
 
 /**
  * The controls of a layout in tree order, with their names; repeated ones once an item, an item after another.
  * Hidden controls are left out.
  */
-export function namedBoxes(screen: Control, layout: ScreenLayout): NamedBox[] {
+export function namedBoxes(
+  project: Pick<Project, 'components'>,
+  of: Control,
+  layout: ScreenLayout,
+): NamedBox[] {
+  const { screen } = expansionOf(project, of);
   const names = effectiveNames(screen);
   const exact = (value: number) => Number(value.toFixed(4));
   const byPlace = new Map<string, ScreenBox>();
   const counts = new Map<string, number>();
   for (const box of layout.boxes) {
     if (box.control === undefined) continue;
-    byPlace.set(itemName(box.control, box.items), box);
+    byPlace.set(itemKey(box.control, box.items), box);
     const last = box.items.at(-1);
     if (last === undefined) continue;
-    const around = itemName('', box.items.slice(0, -1));
+    const around = itemKey('', box.items.slice(0, -1));
     counts.set(around, plainMax(counts.get(around) ?? 0, last + 1));
   }
   const found: NamedBox[] = [];
   const visit = (control: Control, items: readonly number[]) => {
-    const box = byPlace.get(itemName(control.id, items));
+    const box = byPlace.get(itemKey(control.id, items));
     if (box) {
       const { x, y, width, height } = box;
       found.push({
@@ -289,7 +303,7 @@ export function namedBoxes(screen: Control, layout: ScreenLayout): NamedBox[] {
       for (const child of control.children) visit(child, items);
       return;
     }
-    const count = box ? (counts.get(itemName('', items)) ?? 0) : 0;
+    const count = box ? (counts.get(itemKey('', items)) ?? 0) : 0;
     for (let index = 0; index < count; index++)
       for (const child of control.children) visit(child, [...items, index]);
   };

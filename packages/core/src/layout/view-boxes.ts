@@ -10,6 +10,7 @@ import type { Control, Project } from '../document/types.ts';
 import { sharingBudget } from '../expression/budget.ts';
 import { initialScope } from '../expression/initial-scope.ts';
 import { mayReadView } from '../expression/view-names.ts';
+import { expandedOn } from '../reuse/expand.ts';
 import type { Shaper } from '../text/shaper.ts';
 import { clampedSizesOf, textSizeAt } from '../values/text-size.ts';
 import { areAlikeButColours, withHues } from '../values/theme.ts';
@@ -64,7 +65,8 @@ export class ViewBoxes {
   ) {}
 
   /** The box of a screen in a view; undefined where the screen is hidden. */
-  of(project: Project, screen: Control, view: View): Box | undefined {
+  of(given: Project, of: Control, view: View): Box | undefined {
+    const { project, screen } = expandedOn(given, of);
     const { made } = this;
     if (
       made?.state !== project.state ||

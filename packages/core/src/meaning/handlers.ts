@@ -2,7 +2,7 @@
 
 import { readAttribute } from '../cascade/attributes.ts';
 import { walk } from '../document/tree.ts';
-import { type Control, inForce, type Project, type StateVariable } from '../document/types.ts';
+import { type Control, inForce, type Project, type StateVariable, treesOf } from '../document/types.ts';
 import type { Expression } from '../expression/ast.ts';
 import { evaluate } from '../expression/evaluate.ts';
 import { allStatements } from '../expression/names.ts';
@@ -56,7 +56,7 @@ function nameOf(expression: Expression, index: number): string {
 /** Handlers by name, in the order of their names. Types are those of the arguments as everything begins. */
 export function handlersOf(project: Project): readonly Handler[] {
   const found = new Map<string, Handler>();
-  for (const screen of project.screens)
+  for (const screen of treesOf(project))
     for (const control of walk(screen))
       for (const [attribute, held] of Object.entries(control.props)) {
         const meaning = readAttribute(kindOf(control), attribute, project.bands);

@@ -1,8 +1,14 @@
 /** What is wrong in a control as it stands: drafts, expressions whose names are gone, values of another type. */
 
-import { asTyped, type Control, type Project, type PropertyValue } from '../document/types.ts';
+import { readAttribute } from '../cascade/attributes.ts';
+import { type Location, locate, walk } from '../document/tree.ts';
+import { asTyped, type Control, inForce, type Project, type PropertyValue } from '../document/types.ts';
 import { sharingBudget } from '../expression/budget.ts';
+import { usesIn } from '../expression/renaming.ts';
+import { hasExpression } from '../expression/template.ts';
 import { kindOf } from '../kinds/catalogue.ts';
+import { circleOf, type Definition, definitionOf, definitionsOf, noComponent } from '../reuse/definition.ts';
+import { isInstance, kindIn, slotProblem } from '../reuse/instance-kinds.ts';
 import { misfitIn } from './misfits.ts';
 import { contextOf, readAttributeText } from './property-text.ts';
 import { sampleOf } from './readable.ts';
@@ -20,6 +26,54 @@ export interface AttributeProblem {
 /** What an event has that names another control. */
 const namesControls = /\b(?:focus|scrollTo)\s*\(/;
 
+/** What is wrong with a control as a part of a component, as an instance, or in a slot. */
+function reuseProblems(project: Project, control: Control, place: Location | undefined): AttributeProblem[] {
+  const at = (attribute: string, message: string | undefined): AttributeProblem[] =>
+    message === undefined ? [] : [{ attribute, message, at: 0, holds: false }];
+  const definitions = definitionsOf(project);
+  const missing =
+    isInstance(control) && !definitions.has(control.kind)
+      ? noComponent(control.kind, definitions.keys())
+      : undefined;
+  const slot = place?.parent && slotProblem(kindIn(project, place.parent), inForce(control.props.slot) ?? '');
+  const declared =
+    place && kindOf(place.screen).root === 'components'
+      ? definitionOf(place.screen).faults.filter((fault) => fault.control.id === control.id)
+      : [];
+  const circle =
+    kindOf(control).root === 'components' ? circleOf(definitions, control.name ?? '') : undefined;
+  return [
+    ...at('', missing),
+    ...at('slot', slot),
+    ...declared.flatMap(({ message }) => at('', message)),
+    ...at('', circle && `\`${control.name}\` holds itself: ${circle.join(' → ')}.`),
+    ...unassignable(definitions.get(control.kind), control).flatMap(([name, message]) => at(name, message)),
+  ];
+}
+
+/** Parameters that the component changes, and that an instance gives an expression, into which nothing can be put. */
+const unassignable = (definition: Definition | undefined, { props }: Control): [string, string][] =>
+  [...(definition?.parameters.values() ?? [])].flatMap(({ name, twoWay }): [string, string][] => {
+    const text = inForce(props[name]);
+    return twoWay && text !== undefined && hasExpression(text) && assigns(definition!, name)
+      ? [[name, `\`${definition!.name}\` changes \`${name}\`: bind it, \`${name}.bind\`, to a variable.`]]
+      : [];
+  });
+
+/** Whether a component's events or fields change a name. */
+const assigns = ({ root }: Definition, name: string): boolean =>
+  root !== undefined &&
+  [...walk(root)].some((control) =>
+    Object.entries(control.props).some(([attribute, value]) => {
+      const meaning = readAttribute(kindOf(control), attribute, []);
+      return (
+        typeof meaning !== 'string' &&
+        meaning.role !== 'value' &&
+        usesIn(meaning, inForce(value) ?? '').some((use) => use.written && use.name === name)
+      );
+    }),
+  );
+
 const found = new WeakMap<
   Control,
   {
@@ -27,6 +81,8 @@ const found = new WeakMap<
     screens: string;
     /** The names of the screen's controls, where its events may name some. */
     controls: ReadonlySet<string> | undefined;
+    /** The project's components, where it depends on them. */
+    components: Project['components'];
     problems: readonly AttributeProblem[];
   }
 >();
@@ -39,11 +95,13 @@ export function attributeProblems(project: Project, control: Control): readonly 
     known &&
     known.state === project.state &&
     known.screens === screens &&
+    (!known.components || known.components === project.components) &&
     (!known.controls || known.controls === contextOf(project, control).controls)
   )
     return known.problems;
-  const kind = kindOf(control);
+  const kind = kindIn(project, control);
   const context = contextOf(project, control);
+  const place = locate(project, control.id);
   const problemOf = ([attribute, value]: [string, PropertyValue]): AttributeProblem[] => {
     const text = asTyped(value) ?? '';
     const reading = readAttributeText(kind, attribute, text, context);
@@ -54,9 +112,22 @@ export function attributeProblems(project: Project, control: Control): readonly 
     });
     return misfit ? [{ attribute, ...misfit, holds: true }] : [];
   };
-  const problems = sharingBudget(() => Object.entries(control.props).flatMap(problemOf));
+  const problems = [
+    ...sharingBudget(() => Object.entries(control.props).flatMap(problemOf)),
+    ...reuseProblems(project, control, place),
+  ];
   const points = Object.values(control.props).some((value) => namesControls.test(asTyped(value) ?? ''));
   const controls = points ? context.controls : undefined;
-  found.set(control, { state: project.state, screens, controls, problems });
+  const dependsOnComponents =
+    isInstance(control) ||
+    kind.slots !== undefined ||
+    (place && (kindOf(place.screen).root === 'components' || (place.parent && isInstance(place.parent))));
+  found.set(control, {
+    state: project.state,
+    screens,
+    controls,
+    components: dependsOnComponents ? (project.components ?? []) : undefined,
+    problems,
+  });
   return problems;
 }

@@ -19,9 +19,13 @@ import {
 import { parseOwnStates } from '../expression/own-states.ts';
 import { escapeBraces, hasExpression, unescapeBraces } from '../expression/template.ts';
 import { iconSet } from '../icons/icon-set.ts';
+import { kindOf } from '../kinds/catalogue.ts';
 import type { Kind, Property } from '../kinds/kind.ts';
 import { ownStates, style } from '../kinds/properties.ts';
+import { definitionOf, definitionsOf, noComponent } from '../reuse/definition.ts';
+import { instanceKindsOf } from '../reuse/instance-kinds.ts';
 import { mayHoldTokens, readWithTokens, type TokenNames } from '../tokens/reading.ts';
+import { insideComponent } from './component-context.ts';
 
 /** What is around an attribute: bands and the names that expressions may use. */
 export interface AttributeContext extends Surroundings {
@@ -34,6 +38,8 @@ export interface AttributeContext extends Surroundings {
   readonly tokens?: TokenNames;
   /** Names of styles; absent: they are not known. */
   readonly styles?: ReadonlyMap<string, Style>;
+  /** The project's components; absent: it has none. */
+  readonly components?: Project['components'];
   /** Own states that are declared around the control, and by it; absent: any name may be one. */
   readonly states?: ReadonlySet<string>;
 }
@@ -49,7 +55,7 @@ export type AttributeReading =
  * @param control the control whose attributes they are; inside repeats it may name their items.
  */
 export function contextOf(
-  project: Pick<Project, 'bands' | 'state' | 'screens' | 'tokens' | 'styles'>,
+  project: Pick<Project, 'bands' | 'state' | 'screens' | 'components' | 'tokens' | 'styles'>,
   control?: Control,
 ): AttributeContext {
   const path = control ? pathTo(project, control.id) : [];
@@ -64,10 +70,14 @@ export function contextOf(
     namesKnown: true,
     tokens: themeOf(project).tokens,
     styles: themeOf(project).styles.named,
+    ...(project.components ? { components: project.components } : {}),
     ...(control ? { states: new Set(path.flatMap(declaredStates)) } : {}),
     ...(path[0] ? { controls: controlNames(path[0]) } : {}),
   };
-  return control ? withItems(context, itemNames(path.slice(0, -1))) : context;
+  const [tree] = path;
+  const inside =
+    tree && kindOf(tree).root === 'components' ? insideComponent(context, definitionOf(tree)) : context;
+  return control ? withItems(inside, itemNames(path.slice(0, -1))) : inside;
 }
 
 /** Types of the variables that only one screen knows, by the screen. */
@@ -98,11 +108,16 @@ const withCounts = (text: string): string => text.replaceAll(/(?<!\{)\{(\d+(?:,\
 
 /** Reads an attribute's text. @returns its canonical form, or what is wrong and where. */
 export function readAttributeText(
-  kind: Kind,
+  open: Kind,
   name: string,
   text: string,
   context: AttributeContext,
 ): AttributeReading {
+  const { components } = context;
+  const definitions = components && definitionsOf({ components });
+  if (open.open && context.namesKnown && !definitions?.has(open.name))
+    return { ok: false, message: noComponent(open.name, definitions?.keys() ?? []), at: 0 };
+  const kind = (open.open && components && instanceKindsOf({ components }).get(open.name)) || open;
   const attribute = readAttribute(kind, name, context.bands, context.namesKnown ? context.states : undefined);
   if (typeof attribute === 'string') return { ok: false, message: attribute, at: 0 };
   const around = context.namesKnown ? context : anything;
@@ -200,6 +215,12 @@ export function unknownIn(
   return missing && `There is no ${to} ${quoted(missing)}.${didYouMean(missing, known.keys())}`;
 }
 
+class EveryName extends Set<string> {
+  override has(): boolean {
+    return true;
+  }
+}
+
 /** Surroundings in which every name is known. */
 const anything: Surroundings = {
   names: new (class extends Map<string, string> {
@@ -207,9 +228,6 @@ const anything: Surroundings = {
       return true;
     }
   })(),
-  screens: new (class extends Set<string> {
-    override has(): boolean {
-      return true;
-    }
-  })(),
+  screens: new EveryName(),
+  emits: new EveryName(),
 };

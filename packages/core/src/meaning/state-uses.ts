@@ -2,9 +2,10 @@
 
 import { readAttribute } from '../cascade/attributes.ts';
 import { walk } from '../document/tree.ts';
-import { type Control, inForce, type Project } from '../document/types.ts';
+import { type Control, inForce, type Project, treesOf } from '../document/types.ts';
 import { usesIn } from '../expression/renaming.ts';
 import { kindOf } from '../kinds/catalogue.ts';
+import { declaresValue } from '../reuse/definition.ts';
 
 /** Where a state variable is used. */
 export interface StateUse {
@@ -45,4 +46,8 @@ function usesOn(screen: Control, bands: Project['bands']): ReadonlyMap<string, r
 
 /** All attributes that read or write a state variable. */
 export const usesOfState = (project: Project, name: string): StateUse[] =>
-  project.screens.flatMap((screen) => usesOn(screen, project.bands).get(name) ?? []);
+  treesOf(project).flatMap((screen) =>
+    kindOf(screen).root === 'components' && declaresValue(screen, name)
+      ? []
+      : (usesOn(screen, project.bands).get(name) ?? []),
+  );

@@ -6,8 +6,8 @@
 import { readAttribute } from '../cascade/attributes.ts';
 import { nameProblem } from '../document/names.ts';
 import { isRecord } from '../document/record.ts';
-import { inForce, type Project, type PropertyValue } from '../document/types.ts';
-import { confinesProblem, kindNamed } from '../kinds/catalogue.ts';
+import { type Control, inForce, type Project, type PropertyValue, type TreeList } from '../document/types.ts';
+import { confinesProblem, confiningKind, kindNamed } from '../kinds/catalogue.ts';
 import type { Kind } from '../kinds/kind.ts';
 import { type AttributeContext, contextOf, readAttributeText } from './property-text.ts';
 
@@ -122,17 +122,18 @@ function selfProblem(value: unknown): string | undefined {
  * What is wrong with a control and all below it, whatever expressions name; undefined where nothing is.
  *
  * @param project for bands; names in expressions are not checked, since they may be mended later.
+ * @param list the list of the project that it is to be in, as a whole tree; undefined: it stands in a tree.
  */
 export function controlProblem(
   project: Pick<Project, 'bands' | 'tokens'>,
   control: unknown,
-  asScreen: boolean,
+  list: TreeList | undefined,
 ): string | undefined {
   const context = contextWithoutNames(project);
   const ids = new Set<string>();
   const names = new Set<string>();
   let count = 0;
-  const visit = (value: unknown, depth: number): string | undefined => {
+  const visit = (value: unknown, depth: number, around?: Control): string | undefined => {
     if (++count > mostControls) return `A screen has at most ${mostControls} controls.`;
     if (depth > deepestNesting) return `Controls are nested at most ${deepestNesting} deep.`;
     const self = selfProblem(value);
@@ -140,10 +141,11 @@ export function controlProblem(
     const { id, kind: kindName, name, props, children } = value as Project['screens'][number];
     const kind = kindNamed(kindName);
     if (!kind) return `There is no kind \`${kindName.slice(0, 64)}\`.`;
-    if ((kind.root === true) !== (asScreen && depth === 1))
+    if (kind.root !== (depth === 1 ? list : undefined))
       return kind.root
-        ? 'A screen cannot stand inside another control.'
-        : `A ${kind.name} cannot be a screen.`;
+        ? `A ${kind.name} cannot stand inside another control.`
+        : `A ${kind.name} is no whole screen or component.`;
+    if (kind.inComponents && list === 'screens') return `A ${kind.name} stands in a component only.`;
     if (ids.has(id)) return `Two controls have the id ${id}.`;
     ids.add(id);
     if (name !== undefined && names.has(name)) return `Two controls are called \`${name}\`.`;
@@ -154,9 +156,10 @@ export function controlProblem(
     }
     for (const child of children) {
       const childKind = isRecord(child) && isText(child.kind) ? kindNamed(child.kind) : undefined;
-      const confined = childKind && confinesProblem(childKind, kind, children.length);
+      const confining = confiningKind({ kind: kindName }, around) ?? kind;
+      const confined = childKind && confinesProblem(childKind, confining, children.length);
       if (confined) return confined;
-      const problem = visit(child, depth + 1);
+      const problem = visit(child, depth + 1, value as Control);
       if (problem) return problem;
     }
     return undefined;

@@ -15,6 +15,7 @@ export type { Feed, StateValue } from '../document/types.ts';
 export type { Acting } from '../expression/actions/action.ts';
 export { sharingBudget } from '../expression/budget.ts';
 export { asText } from '../expression/evaluate.ts';
+export { itemPlace } from '../expression/item-scope.ts';
 export { bandAt, clockOf, type ViewName } from '../expression/view-names.ts';
 export { symbolId } from '../icons/symbol-id.ts';
 export type { CarryingPart, MadeAnew, Manner, PageElement, PageTarget } from '../kinds/kind.ts';

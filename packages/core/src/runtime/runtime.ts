@@ -335,8 +335,6 @@ export class Runtime {
         }
         return true;
       }
-      case 'stop':
-        return false;
       case 'action':
         return yield* this.#act(statement, scope);
       case 'handler':
@@ -347,6 +345,8 @@ export class Runtime {
       case 'assign':
         this.#assignInside(statement, scope, evaluate(assignedBy(statement), scope));
         return true;
+      default:
+        return false;
     }
   }
 

@@ -1,12 +1,14 @@
-/** A project as a folder of files, and back: `project.json`, one XML file a screen, one JSON file a stored table, tokens, styles. */
+/** A project as a folder of files, and back: `project.json`, one XML file a screen or component, one JSON file a stored table, tokens, styles. */
 
 import { projectProblem } from '../collections/project-problem.ts';
 import { messageOf } from '../document/error-message.ts';
-import { nameProblem } from '../document/names.ts';
+import { componentNameProblem, nameProblem } from '../document/names.ts';
 import { initialRows, mostTableRows, rowsProblem, withRows } from '../document/stored-table.ts';
 import type { Row } from '../document/table.ts';
 import type { Control, Project, StateVariable } from '../document/types.ts';
-import { contextOf } from '../meaning/property-text.ts';
+import { insideComponent } from '../meaning/component-context.ts';
+import { type AttributeContext, contextOf } from '../meaning/property-text.ts';
+import { circleOf, definitionOf, definitionsOf } from '../reuse/definition.ts';
 import { entryOf, itemAt } from '../sure.ts';
 import { shippedTokens } from '../tokens/shipped.ts';
 import { parseScreen } from './parse.ts';
@@ -66,12 +68,18 @@ export function readFolder(
   if (styles && styles.styles.length > 0) base = { ...base, styles: styles.styles };
   const unresolved = namesKnown ? tokenProblems(base, files) : [];
   if (unresolved.length > 0) return { ok: false, problems: unresolved };
-  const context = {
+  const context: AttributeContext & { components?: Project['components'] } = {
     ...contextOf(base),
     screens: new Set(named.values()),
     dialogs: new Set(dialogs.map((path) => entryOf(named, path))),
     namesKnown,
   };
+  const components = readComponents(files, context, newId);
+  if (!components.ok) return components;
+  if (components.trees.length > 0) {
+    base = { ...base, components: components.trees };
+    context.components = components.trees;
+  }
   const problems: SourceProblem[] = [];
   const screens: Control[] = [];
   for (const path of paths) {
@@ -100,6 +108,50 @@ export function readFolder(
   return message
     ? { ok: false, problems: [{ file: 'project.json', line: 1, column: 1, message }] }
     : { ok: true, project, rows: tables.rows };
+}
+
+/** A component's name by its file: `components/Bunk.component.xml` is `Bunk`. */
+const componentNameOf = (path: string): string =>
+  itemAt(path.split('/'), -1).replace(/\.component\.xml$/, '');
+
+type ComponentsReading =
+  | { readonly ok: true; readonly trees: readonly Control[] }
+  | { readonly ok: false; readonly problems: readonly SourceProblem[] };
+
+/** Reads the components of a folder: first what they declare, then, with all that known, what stands in them. */
+function readComponents(
+  files: ReadonlyMap<string, string>,
+  context: AttributeContext,
+  newId: () => string,
+): ComponentsReading {
+  const paths = [...files.keys()].filter((path) => path.endsWith('.component.xml')).toSorted();
+  const problems: SourceProblem[] = [];
+  const read = (path: string, around: AttributeContext): Control | undefined => {
+    const options = { file: path, context: around, newId, list: 'components' } as const;
+    const parsed = parseScreen(entryOf(files, path), options);
+    if (parsed.ok) return { ...parsed.screen, name: parsed.screen.name ?? componentNameOf(path) };
+    problems.push(...parsed.problems);
+    return undefined;
+  };
+  const declared = new Map(paths.map((path) => [path, read(path, { ...context, namesKnown: false })]));
+  const trees = [...declared.values()].flatMap((tree) => tree ?? []);
+  const known = paths.flatMap((path) => {
+    const first = declared.get(path);
+    if (!first) return [];
+    const definition = definitionOf(first);
+    const fail = (message: string) => problems.push({ file: path, line: 1, column: 1, message });
+    const name = componentNameProblem(first.name!);
+    if (name) fail(name);
+    if (trees.some((other) => other !== first && other.name === first.name))
+      fail(`There are two components \`${first.name}\`.`);
+    const circle = circleOf(definitionsOf({ components: trees }), first.name!);
+    if (circle) fail(`\`${first.name}\` holds itself: ${circle.join(' → ')}.`);
+    for (const { message } of definition.faults) fail(message);
+    if (!definition.root) fail('A component has one control as its root; it is missing.');
+    if (problems.length > 0 || !context.namesKnown) return first;
+    return read(path, insideComponent({ ...context, components: trees }, definition)) ?? [];
+  });
+  return problems.length > 0 ? { ok: false, problems } : { ok: true, trees: known };
 }
 
 /** Where the rows of a table lie in a folder. */
@@ -159,5 +211,7 @@ export function printFolder(project: Project, rows: StoredRows = new Map()): Map
     files.set(styleFile, printStyleFile(project.styles, project.bands));
   for (const screen of project.screens)
     files.set(`screens/${screen.name}.screen.xml`, printScreen(screen, project.bands));
+  for (const component of project.components ?? [])
+    files.set(`components/${component.name}.component.xml`, printScreen(component, project.bands));
   return files;
 }

@@ -2,7 +2,7 @@
 import { type Location, walk } from '../document/tree.ts';
 import { type Control, inForce, type Project } from '../document/types.ts';
 import { placeOf } from '../document/whereabouts.ts';
-import { renameScreen } from '../steps/edits.ts';
+import { renameTree } from '../steps/edits.ts';
 import { applyStep, applySteps, type Step } from '../steps/step.ts';
 
 /** Pairs controls of the text with those that are there: by name, else by kind and order among what is left. */
@@ -126,7 +126,7 @@ class Turning {
   private name(next: Control, old: Control): boolean {
     if (next.name === old.name) return true;
     if (next === this.after && next.name !== undefined)
-      return renameScreen(this.now, old.id, next.name).every((step) => this.take(step));
+      return renameTree(this.now, old.id, next.name).every((step) => this.take(step));
     return this.take({ type: 'name', control: old.id, name: next.name ?? null });
   }
 

@@ -2,15 +2,20 @@
 
 import { SaxesParser } from 'saxes';
 import { readAttribute } from '../cascade/attributes.ts';
+import { collectionOf } from '../collections/catalogue.ts';
 import { nameProblem } from '../document/names.ts';
 import { didYouMean } from '../document/nearest.ts';
-import type { Control } from '../document/types.ts';
+import type { Control, TreeList } from '../document/types.ts';
 import { withItems } from '../expression/check.ts';
 import { ownStatesIn } from '../expression/own-states.ts';
-import { confinesProblem, kindNamed, kinds } from '../kinds/catalogue.ts';
+import { confinesProblem, confiningKind, kindNamed, kinds } from '../kinds/catalogue.ts';
+import { hasDeclaredName } from '../kinds/component.ts';
 import type { Kind } from '../kinds/kind.ts';
+import { slotOf } from '../kinds/properties.ts';
 import { type AttributeContext, itemNames, readAttributeText } from '../meaning/property-text.ts';
 import { deepestNesting, mostControls } from '../meaning/validate.ts';
+import { definitionsOf } from '../reuse/definition.ts';
+import { kindIn, slotProblem } from '../reuse/instance-kinds.ts';
 import { itemAt } from '../sure.ts';
 import { withMarks, withoutMarks } from './part-names.ts';
 import { placeAt, type SourceProblem } from './problem.ts';
@@ -24,6 +29,8 @@ export interface ParseOptions {
   readonly context: AttributeContext;
   /** Makes an id for a control. */
   readonly newId: () => string;
+  /** What the file holds; absent: a screen. */
+  readonly list?: TreeList;
 }
 
 export type Parsed =
@@ -46,7 +53,7 @@ interface Open {
 /** Ends the reading when going on would make no sense. */
 class Stop extends Error {}
 
-/** Reads a screen. All problems that can be told apart are reported, in order. */
+/** Reads a screen or component. All problems that can be told apart are reported, in order. */
 export function parseScreen(text: string, options: ParseOptions): Parsed {
   const reader = new ScreenReader(text, options);
   return reader.read();
@@ -65,10 +72,14 @@ class ScreenReader {
   private tagStart = 0;
   private tag: { name: string; value: string; at: number; valueStart: number }[] = [];
 
+  private readonly list: TreeList;
+
   constructor(
     private readonly text: string,
     private readonly options: ParseOptions,
-  ) {}
+  ) {
+    this.list = options.list ?? 'screens';
+  }
 
   private report(index: number, message: string): void {
     if (this.problems.length < 100)
@@ -87,7 +98,8 @@ class ScreenReader {
       this.listen();
       const plain = withMarks(this.text.replace(/^\uFEFF/, ''));
       this.parser.write(plain).close();
-      if (!this.root && this.problems.length === 0) this.report(0, 'A <screen> is missing.');
+      if (!this.root && this.problems.length === 0)
+        this.report(0, `A <${collectionOf(this.list).word}> is missing.`);
     } catch (error) {
       if (!(error instanceof Stop)) throw error;
     }
@@ -140,20 +152,33 @@ class ScreenReader {
       this.stop(this.tagStart, `Controls are nested at most ${deepestNesting} deep.`);
     const kind = kindNamed(name);
     const parent = this.open.at(-1);
-    if (!kind)
+    const { components, namesKnown } = this.options.context;
+    const instances = components && definitionsOf({ components });
+    if (!kind || (kind.open && namesKnown && !instances?.has(name)))
       this.report(
         this.tagStart,
-        `There is no element <${name}>.${didYouMean(
-          name,
-          kinds.map((entry) => entry.name),
-        )}`,
+        `There is no element <${name}>.${didYouMean(name, [
+          ...kinds.map((entry) => entry.name),
+          ...(instances?.keys() ?? []),
+        ])}`,
       );
-    else if (!parent && !kind.root)
-      this.report(this.tagStart, `The outermost element is <screen>, not <${name}>.`);
+    else if (!parent && kind.root !== this.list)
+      this.report(
+        this.tagStart,
+        `The outermost element is <${collectionOf(this.list).word}>, not <${name}>.`,
+      );
     else if (parent && kind.root)
-      this.report(this.tagStart, 'A <screen> cannot stand inside another control.');
+      this.report(this.tagStart, `A <${name}> cannot stand inside another control.`);
+    else if (kind.inComponents && this.list === 'screens')
+      this.report(this.tagStart, `A <${name}> stands in a component only.`);
     else if (parent?.kind) {
-      const problem = confinesProblem(kind, parent.kind, ++parent.count);
+      const around = this.open.at(-2);
+      const confining =
+        confiningKind(
+          { kind: parent.kind.name },
+          around && { kind: around.kind?.name ?? '', props: around.props },
+        ) ?? parent.kind;
+      const problem = confinesProblem(kind, confining, ++parent.count);
       if (problem) this.report(this.tagStart, problem);
     }
     this.open.push({
@@ -197,20 +222,33 @@ class ScreenReader {
     };
     for (const { name, value, at, valueStart } of this.tag) {
       if (!control.kind) break;
-      if (name === 'name') this.named(control, value, { at, valueStart });
+      if (name === 'name' && !hasDeclaredName(control.kind)) this.named(control, value, { at, valueStart });
       else {
         const known = context.namesKnown ? context.states : undefined;
-        const read = readAttribute(control.kind, name, context.bands, known);
+        const kind = this.kindOf(control);
+        const read = readAttribute(kind, name, context.bands, known);
         if (typeof read === 'string') {
           this.report(at, read);
           continue;
         }
-        const reading = readAttributeText(control.kind, name, value, context);
+        const reading = readAttributeText(kind, name, value, context);
         if (reading.ok) control.props[name] = reading.text;
         else this.report(valueStart + reading.at, `${name}: ${reading.message}`);
       }
     }
     this.tag = [];
+    const parent = this.open.at(-2);
+    const problem =
+      parent?.kind &&
+      this.options.context.namesKnown &&
+      slotProblem(this.kindOf(parent), control.props[slotOf.name] ?? '');
+    if (problem) this.report(this.tagStart, problem);
+  }
+
+  /** A control's kind, with what its component or surround declares. */
+  private kindOf({ kind, props }: Open): Kind {
+    const { components, namesKnown } = this.options.context;
+    return namesKnown && components && kind ? kindIn({ components }, { kind: kind.name, props }) : kind!;
   }
 
   private named(control: Open, value: string, { at, valueStart }: { at: number; valueStart: number }): void {

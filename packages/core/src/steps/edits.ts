@@ -5,7 +5,14 @@ import { effectiveNames, freeName, freshName } from '../document/names.ts';
 import { spoken } from '../document/spoken.ts';
 import { emptyValues, fitting } from '../document/state.ts';
 import { locate, locationOf, walk } from '../document/tree.ts';
-import { type Control, type Draft, inForce, type Project, type PropertyValue } from '../document/types.ts';
+import {
+  type Control,
+  type Draft,
+  inForce,
+  type Project,
+  type PropertyValue,
+  treesOf,
+} from '../document/types.ts';
 import { pointedElsewhere } from '../expression/renaming.ts';
 import { escapeBraces, hasExpression, unescapeBraces } from '../expression/template.ts';
 import { kindNamed, kindOf } from '../kinds/catalogue.ts';
@@ -15,6 +22,7 @@ import { stateNameProblem } from '../meaning/state-names.ts';
 import { entryOf, itemAt } from '../sure.ts';
 import { putting } from './entities.ts';
 import type { Step } from './step.ts';
+import { treeListOf } from './tree-place.ts';
 
 /** A new control of a kind as it is placed, with a name from its kind. */
 export function newControl(
@@ -141,7 +149,7 @@ const makingKnown: ReadonlySet<Step['type']> = new Set(['put', 'change', 'rename
  */
 export function typedNowValid(project: Project, steps: readonly Step[]): Step[] {
   if (!steps.some(({ type }) => makingKnown.has(type))) return [];
-  return project.screens.flatMap((screen) =>
+  return treesOf(project).flatMap((screen) =>
     [...walk(screen)].flatMap((control) =>
       Object.entries(control.props).flatMap(([property, value]): Step[] => {
         if (typeof value === 'string') return [];
@@ -200,10 +208,11 @@ export const renameState = (from: string, to: string): Step[] => [
   { type: 'rename', of: 'state', key: from, to },
 ];
 
-/** Renames a screen together with every `go("…")`, link and navigation that leads to it. */
-export function renameScreen(project: Project, id: string, to: string): Step[] {
-  const from = locate(project, id)?.control.name;
-  return from === undefined
+/** Renames a screen with every `go("…")`, link and navigation that leads to it; a component with all its instances. */
+export function renameTree(project: Project, id: string, to: string): Step[] {
+  const tree = locate(project, id)?.control;
+  const list = tree && treeListOf(tree);
+  return tree?.name === undefined || list === undefined
     ? [{ type: 'name', control: id, name: to }]
-    : [{ type: 'rename', of: 'screens', key: from, to }];
+    : [{ type: 'rename', of: list, key: tree.name, to }];
 }

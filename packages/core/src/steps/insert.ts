@@ -1,11 +1,13 @@
 /** The step that puts a control into the tree. */
+import { collectionOf, entityOf } from '../collections/catalogue.ts';
+import { isRecord } from '../document/record.ts';
 import { walk } from '../document/tree.ts';
-import type { Control, Project } from '../document/types.ts';
+import type { Control, Project, TreeList } from '../document/types.ts';
 import { namedOn, placeOf, withInserted } from '../document/whereabouts.ts';
 import { controlProblem } from '../meaning/validate.ts';
 import { refuse, type StepKind } from './applied.ts';
 import { mappedControl } from './mapped.ts';
-import { isPlace, placeProblem, type TreePlace } from './tree-place.ts';
+import { isPlace, placeInto, placeProblem, type TreePlace, treeListOf } from './tree-place.ts';
 
 /** Puts a control (with all below it) into a parent; `null` as parent: a screen into the project. */
 export interface InsertStep extends TreePlace {
@@ -25,6 +27,20 @@ function takenName(project: Project, { parent, control }: InsertStep): string | 
   return undefined;
 }
 
+/** Why a whole tree cannot have its name; undefined where it can. */
+function treeNameProblem(project: Project, control: Control): string | undefined {
+  const collection = collectionOf(treeListOf(control) ?? 'screens');
+  const { name } = control;
+  if (name === undefined) return `A ${collection.word} needs a name.`;
+  return entityOf(project, collection, name)
+    ? `There is already a ${collection.word} \`${name}\`.`
+    : collection.keyProblem(name);
+}
+
+/** The list that something from outside wants to be in. */
+const listAsked = (control: unknown): TreeList =>
+  (isRecord(control) && typeof control.kind === 'string' && treeListOf({ kind: control.kind })) || 'screens';
+
 export const insertKind: StepKind<InsertStep> = {
   type: 'insert',
   apply(project, step) {
@@ -39,18 +55,17 @@ export const insertKind: StepKind<InsertStep> = {
     }
     const taken = takenName(project, step);
     if (taken !== undefined) return refuse(`\`${taken}\` is taken by another control on this screen.`, taken);
-    if (parent === null && control.name === undefined) return refuse('A screen needs a name.', control.id);
-    if (parent === null && project.screens.some((other) => other.name === control.name))
-      return refuse(`There is already a screen \`${control.name}\`.`, control.name);
+    const nameless = parent === null ? treeNameProblem(project, control) : undefined;
+    if (nameless) return refuse(nameless, control.name ?? control.id);
     return {
       ok: true,
-      project: withInserted(project, parent, index, control),
+      project: withInserted(project, placeInto(step, control), index, control),
       inverse: { type: 'remove', control: control.id },
     };
   },
   fault: (project, step) =>
     isPlace(step)
-      ? controlProblem(project, step.control, step.parent === null)
+      ? controlProblem(project, step.control, step.parent === null ? listAsked(step.control) : undefined)
       : 'An insertion has no place.',
   mapped: (project, step, renamed) => ({ ...step, control: mappedControl(project, step.control, renamed) }),
   touches: ({ control }) => [control.id],

@@ -20,7 +20,9 @@ export function mappedAttribute(
 }
 
 /** A control and all below it. @returns the same object where nothing in it names the entity. */
-export function mappedControl(project: Project, control: Control, renamed: Renamed): Control {
+export function mappedControl(project: Project, was: Control, renamed: Renamed): Control {
+  const { of, from, to } = renamed;
+  const control = collectionNamed(of)?.inControl?.(was, from, to) ?? was;
   let isChanged = false;
   const props: Record<string, PropertyValue> = {};
   for (const [attribute, value] of Object.entries(control.props)) {

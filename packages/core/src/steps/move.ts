@@ -3,7 +3,7 @@ import { controlNameProblem } from '../document/names.ts';
 import { contains, walk } from '../document/tree.ts';
 import { placeOf, withInserted, withoutControl } from '../document/whereabouts.ts';
 import { gone, isId, refuse, type StepKind } from './applied.ts';
-import { isPlace, placeProblem, type TreePlace } from './tree-place.ts';
+import { isPlace, placeInto, placeProblem, type TreePlace } from './tree-place.ts';
 
 /** Moves a control into a parent; `index` counts without the control itself. */
 export interface MoveStep extends TreePlace {
@@ -35,7 +35,7 @@ export const moveKind: StepKind<MoveStep> = {
       }
     return {
       ok: true,
-      project: withInserted(without, step.parent, step.index, control),
+      project: withInserted(without, placeInto(step, control), step.index, control),
       inverse: { type: 'move', control: control.id, parent: from, index: found.index, was: step.parent },
     };
   },

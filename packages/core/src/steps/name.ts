@@ -1,5 +1,5 @@
 /** The step that names a control. */
-import { controlNameProblem, screenNameProblem } from '../document/names.ts';
+import { controlNameProblem, treeNameProblem } from '../document/names.ts';
 import { placeOf, withControl } from '../document/whereabouts.ts';
 import { gone, isId, refuse, type StepKind } from './applied.ts';
 
@@ -22,12 +22,12 @@ export const nameKind: StepKind<NameStep> = {
     const before = control.name ?? null;
     if (step.was !== undefined && step.was !== before)
       return refuse('It has another name meanwhile.', control.name ?? control.id);
-    if (step.name === null && isScreen) return refuse('A screen needs a name.', control.name);
+    if (step.name === null && isScreen) return refuse(`A ${control.kind} needs a name.`, control.name);
     const problem =
       step.name === null
         ? undefined
         : isScreen
-          ? screenNameProblem(project, control.id, step.name)
+          ? treeNameProblem(project, control.id, step.name)
           : controlNameProblem(screen, control, step.name);
     if (problem) return refuse(problem, control.name ?? control.id);
     const named = withControl(project, control.id, ({ name: _, ...old }) =>

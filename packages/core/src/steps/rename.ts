@@ -10,12 +10,13 @@ import {
 import type { Collection } from '../collections/collection.ts';
 import { withRenamedValues } from '../collections/project-values.ts';
 import { walk } from '../document/tree.ts';
-import type { Control, Project, PropertyValue } from '../document/types.ts';
+import { type Control, type Project, type PropertyValue, treesOf } from '../document/types.ts';
 import { itemAt } from '../sure.ts';
 import { type Applied, type Renamed, refuse, type StepKind } from './applied.ts';
 import { isKey, mappedKey, namedEntity, namingFault } from './entity.ts';
 import { expectationOf, isExpected } from './expectation.ts';
 import { mappedAttribute } from './mapped.ts';
+import { treeListOf } from './tree-place.ts';
 
 /** An attribute that gets a text of its own, where it still has the one that is expected. */
 export interface ExactText {
@@ -56,7 +57,9 @@ class Following {
   }
 
   /** A control and all below it. @returns the same object where nothing changes. */
-  control(control: Control): Control {
+  control(was: Control): Control {
+    const { of, from, to } = this.renamed;
+    const control = collectionNamed(of)?.inControl?.(was, from, to) ?? was;
     const before = Object.entries(control.props);
     const props = before.map((each) => this.attribute(control, each));
     const isChanged = props.some(
@@ -77,8 +80,9 @@ class Following {
 /** Texts that renaming back would not restore, by their current text. */
 function notFollowedBack(before: Project, after: Project, back: Renamed): ExactText[] {
   const following = new Following(after, back);
-  return before.screens.flatMap((screen, at) => {
-    const now = [...walk(itemAt(after.screens, at))];
+  const trees = treesOf(after);
+  return treesOf(before).flatMap((screen, at) => {
+    const now = [...walk(itemAt(trees, at))];
     return [...walk(screen)].flatMap((control, index) => {
       const changed = Object.entries(itemAt(now, index).props);
       return Object.entries(control.props).flatMap(([, value], place): ExactText[] => {
@@ -120,8 +124,19 @@ function renamedEverywhere(
     const followed = all.map((entity) => collection.inEntity?.(each.id, entity, key, to) ?? entity);
     if (followed.some((entity, index) => entity !== all[index])) next = withEntities(next, each, followed);
   }
-  if (collection.inAttribute)
-    next = { ...next, screens: next.screens.map((screen) => following.control(screen)) };
+  if (collection.inAttribute) {
+    const followed = (trees: readonly Control[]) =>
+      trees.map((tree) =>
+        treeListOf(tree) === 'components' && collection.shadowedIn?.(tree, key)
+          ? tree
+          : following.control(tree),
+      );
+    next = {
+      ...next,
+      screens: followed(next.screens),
+      ...(next.components ? { components: followed(next.components) } : {}),
+    };
+  }
   return withRenamedValues(next, collection.id, key, to);
 }
 

@@ -1,7 +1,7 @@
 /** Finding words that people read, on all screens, and putting others in their place. Expressions are left alone. */
 import { propertyOf } from '../cascade/attributes.ts';
 import { walk } from '../document/tree.ts';
-import { type Control, inForce, type Project } from '../document/types.ts';
+import { type Control, inForce, type Project, treesOf } from '../document/types.ts';
 import { mapWords } from '../expression/template.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import type { Step } from './step.ts';
@@ -32,7 +32,7 @@ export interface TextSearch {
 export function textPlaces(project: Project, search: TextSearch): TextPlace[] {
   const pattern = patternOf(search);
   if (!pattern) return [];
-  return project.screens.flatMap((screen) =>
+  return treesOf(project).flatMap((screen) =>
     [...walk(screen)].flatMap((control) =>
       Object.entries(control.props).flatMap(([attribute, value]): TextPlace[] => {
         const property = kindOf(control).properties.find(({ name }) => name === propertyOf(attribute));

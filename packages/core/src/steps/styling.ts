@@ -3,7 +3,7 @@ import { propertyOf } from '../cascade/attributes.ts';
 import { propertiesOf } from '../cascade/cascade.ts';
 import { ownStyleText, type Style, styleNames } from '../document/style-set.ts';
 import { walk } from '../document/tree.ts';
-import { type Control, inForce, type Project } from '../document/types.ts';
+import { type Control, inForce, type Project, treesOf } from '../document/types.ts';
 import { hasExpression } from '../expression/template.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import { isStyled } from '../meaning/style-values.ts';
@@ -97,7 +97,7 @@ const mostSets = 300;
 export function recurringLooks(project: Project): RecurringLook[] {
   const items = new Map<string, Set<Control>>();
   const sets = new Map<string, readonly string[]>();
-  for (const screen of project.screens)
+  for (const screen of treesOf(project))
     for (const control of walk(screen)) {
       const own = Object.entries(styledValues(control))
         .filter(([attribute]) => looks(control, attribute))
@@ -139,7 +139,7 @@ function looks(control: Control, attribute: string): boolean {
 /** The named styles that no control names. */
 export function unusedStyles(project: Project): Style[] {
   const named = new Set(
-    project.screens.flatMap((screen) =>
+    treesOf(project).flatMap((screen) =>
       [...walk(screen)].flatMap(({ props }) => ownStyleText(props).match(/[A-Za-z_][\w-]*/g) ?? []),
     ),
   );

@@ -1,12 +1,12 @@
 /** Where a control may stand. */
 import { walk } from '../document/tree.ts';
-import type { Control, Project } from '../document/types.ts';
-import { countOn, placeOf } from '../document/whereabouts.ts';
-import { confinesProblem, kindNamed, kindOf } from '../kinds/catalogue.ts';
+import type { Control, Project, TreeList } from '../document/types.ts';
+import { countOn, placeOf, type withInserted } from '../document/whereabouts.ts';
+import { confinesProblem, confiningKind, kindNamed, kindOf } from '../kinds/catalogue.ts';
 import { deepestNesting, mostControls } from '../meaning/validate.ts';
 import { isId } from './applied.ts';
 
-/** A place among the children of a control; `null` as parent: among the screens. */
+/** A place among the children of a control; `null` as parent: among the screens or components. */
 export interface TreePlace {
   readonly parent: string | null;
   /** Past the last one: at the end, since others may have gone meanwhile. */
@@ -17,6 +17,14 @@ export interface TreePlace {
 export const isPlace = (step: Readonly<Record<string, unknown>>): boolean =>
   (step.parent === null || isId(step.parent)) && Number.isInteger(step.index);
 
+/** The list of a project that a tree belongs in; undefined for what stands in a tree. */
+export const treeListOf = (control: Pick<Control, 'kind'>): TreeList | undefined =>
+  kindNamed(control.kind)?.root;
+
+/** A place as the document takes it. */
+export const placeInto = ({ parent }: TreePlace, control: Control): Parameters<typeof withInserted>[1] =>
+  parent === null ? { list: treeListOf(control) ?? 'screens' } : { parent };
+
 const depthOf = (control: Control): number =>
   1 + control.children.reduce((most, child) => Math.max(most, depthOf(child)), 0);
 
@@ -26,16 +34,19 @@ export function placeProblem(
   { parent, index }: TreePlace,
   control: Control,
 ): string | undefined {
-  const isScreen = kindNamed(control.kind)?.root === true;
-  if ((parent === null) !== isScreen)
-    return isScreen
-      ? 'A screen cannot stand inside another control.'
-      : `A ${control.kind} cannot be a screen.`;
-  if (parent === null) return index >= 0 ? undefined : 'There is no such place among the screens.';
+  const isTree = treeListOf(control) !== undefined;
+  if ((parent === null) !== isTree)
+    return isTree
+      ? `A ${control.kind} cannot stand inside another control.`
+      : `A ${control.kind} is no whole screen or component.`;
+  if (parent === null) return index >= 0 ? undefined : 'There is no such place.';
   const into = placeOf(project, parent);
   if (!into) return 'The container is not there any more.';
-  const confined = confinesProblem(kindOf(control), kindOf(into.control), into.control.children.length + 1);
+  const confining = confiningKind(into.control, into.parent) ?? kindOf(into.control);
+  const confined = confinesProblem(kindOf(control), confining, into.control.children.length + 1);
   if (confined) return confined;
+  if (kindOf(into.screen).root === 'screens' && [...walk(control)].some((each) => kindOf(each).inComponents))
+    return 'A slot stands in a component only.';
   if (index < 0) return 'There is no such place in the container.';
   if (into.depth + 1 + depthOf(control) > deepestNesting)
     return `Controls are nested at most ${deepestNesting} deep.`;

@@ -3,7 +3,7 @@
 import { plainArrangement } from '../cascade/plain-values.ts';
 import { effectiveNames, freshName } from '../document/names.ts';
 import { type Location, locate, locationsIn, type Placed, placedAt } from '../document/tree.ts';
-import type { Control, Project, PropertyValue } from '../document/types.ts';
+import { type Control, type Project, type PropertyValue, treesOf } from '../document/types.ts';
 import { confinesProblem, kindNamed, kindOf } from '../kinds/catalogue.ts';
 import type { Kind } from '../kinds/kind.ts';
 import { entryOf } from '../sure.ts';
@@ -24,7 +24,9 @@ export function topmost(project: Project, ids: readonly string[]): Placed[] {
   });
   if (found.length < 2) return found;
   const order = new Map(
-    project.screens.flatMap((screen) => [...locationsIn(screen).keys()]).map((id, index) => [id, index]),
+    treesOf(project)
+      .flatMap((screen) => [...locationsIn(screen).keys()])
+      .map((id, index) => [id, index]),
   );
   return found.toSorted((one, other) => entryOf(order, one.control.id) - entryOf(order, other.control.id));
 }

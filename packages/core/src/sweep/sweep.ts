@@ -24,6 +24,7 @@ import { passOf } from '../layout/engine.ts';
 import type { Laid } from '../layout/laid.ts';
 import { layOutRoot, type View } from '../layout/screen-layout.ts';
 import { ViewBoxes } from '../layout/view-boxes.ts';
+import { expandedOn } from '../reuse/expand.ts';
 import type { Shaper } from '../text/shaper.ts';
 import { floorUnit, unit } from '../text/units.ts';
 import { textSizeTurns } from '../values/text-size.ts';
@@ -96,10 +97,11 @@ export function* sweepLayouts(
 
 function* ranges(
   boxes: ViewBoxes,
-  project: Project,
-  screen: Control,
+  given: Project,
+  of: Control,
   options: SweepOptions,
 ): Generator<Found, void, void> {
+  const { project, screen } = expandedOn(given, of);
   const { height, textScale = 1, rightToLeft = false, mode } = options;
   const viewAt = (width: number): View => ({ width, height, textScale, rightToLeft, mode });
   let lastPrefixes: string[] | undefined;

@@ -1,12 +1,14 @@
 /** Why a control has its size and place: the rule, the numbers, where they come from, and what would change them. */
 
-import type { Control, Project } from '../document/types.ts';
+import { type Control, type Project, treesOf } from '../document/types.ts';
 import type { Builder } from '../layout/build.ts';
 import { passOf } from '../layout/engine.ts';
 import type { Laid } from '../layout/laid.ts';
 import type { SizeReason } from '../layout/reason.ts';
 import { layOutRoot, type View } from '../layout/screen-layout.ts';
 import { boxesFor } from '../layout/view-boxes.ts';
+import { expandedOn } from '../reuse/expand.ts';
+import { stepsInSource } from '../steps/source-steps.ts';
 import { applyStep } from '../steps/step.ts';
 import { entryOf, itemAt } from '../sure.ts';
 import type { Shaper } from '../text/shaper.ts';
@@ -26,13 +28,17 @@ export class Why {
   /** Lays out the screen as fixes would make it; boxes that they leave alone are kept. */
   private readonly builder: Builder;
 
+  private readonly project: Project;
+
   /** @throws Error where the screen is hidden. */
   constructor(
     shaper: Shaper,
-    private readonly project: Project,
-    screen: Control,
+    private readonly source: Project,
+    of: Control,
     private readonly view: View,
   ) {
+    const { project, screen } = expandedOn(source, of);
+    this.project = project;
     this.on = new ExplainedScreen(shaper, project, screen, view);
     this.builder = boxesFor(shaper, project, view);
   }
@@ -46,6 +52,7 @@ export class Why {
   explain(control: string, question: Question): Explanation | undefined {
     const found = this.on.find(control);
     if (!found) return undefined;
+    const fixes = fixesFor(this.on, found, question).filter((fix) => this.helps(fix, control));
     const isSize = question === 'width' || question === 'height';
     const workings = isSize
       ? new SizeWords(this.on).workings(found, question)
@@ -70,7 +77,7 @@ export class Why {
       remarks,
       workings,
       sources,
-      fixes: fixesFor(this.on, found, question).filter((fix) => this.helps(fix, control)),
+      fixes: fixes.map((fix) => ({ ...fix, steps: stepsInSource(this.source, fix.steps) })),
       mentions: [...mentions],
     };
   }
@@ -83,9 +90,9 @@ export class Why {
       if (!applied.ok) return false;
       project = applied.project;
     }
-    const screen = project.screens.find(({ id }) => id === this.on.screen.id);
-    if (!screen) return false;
-    const root = this.builder.box(screen);
+    const tree = treesOf(project).find(({ id }) => id === this.on.screen.id);
+    if (!tree) return false;
+    const root = this.builder.box(expandedOn(project, tree).screen);
     const after = root && placeOf(layOutRoot(passOf('nothing'), root, this.view), control);
     const before = this.on.find(control)!;
     if (!after) return false;

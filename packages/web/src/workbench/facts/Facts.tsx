@@ -16,8 +16,8 @@ import {
   type PropertyGroup,
   propertyOf,
   referenceText,
-  renameScreen,
-  screenNameProblem,
+  renameTree,
+  treeNameProblem,
 } from '@hovrin/core';
 import { ChevronDown, ChevronRight } from 'lucide-react';
 import {
@@ -265,7 +265,7 @@ function NameField({ control, name }: { control: Control; name: string }) {
     typed === undefined || typed === control.name
       ? undefined
       : isScreen
-        ? screenNameProblem(project, control.id, typed)
+        ? treeNameProblem(project, control.id, typed)
         : controlNameProblem(found.screen, control, typed);
   useEffect(() => {
     if (typing?.control !== control.id || typing.what !== 'name') return;
@@ -277,9 +277,7 @@ function NameField({ control, name }: { control: Control; name: string }) {
     if (typed !== undefined && typed !== control.name && !problem)
       editor.dispatch({
         label: `Rename ${name} to ${typed}`,
-        steps: isScreen
-          ? renameScreen(project, control.id, typed)
-          : nameControl(found.screen, control, typed),
+        steps: isScreen ? renameTree(project, control.id, typed) : nameControl(found.screen, control, typed),
       });
     if (!problem) setTyped(undefined);
   };

@@ -39,7 +39,7 @@ const schema = (project: Project): ElementSpec[] =>
       children: kinds
         .filter((each) => each.name !== 'screen' && confinesProblem(each, kind, 1) === undefined)
         .map((each) => each.name),
-      top: kind.root === true,
+      top: kind.root !== undefined,
       completion: { detail: kind.purpose },
     };
   });

@@ -77,7 +77,7 @@ export const TreeRow = memo(function TreeRow({
 }: TreeRowProps) {
   const { editor } = useWorkplace();
   const { drop } = useBays();
-  const isScreen = kindOf(control).root === true;
+  const isScreen = kindOf(control).root !== undefined;
   const { setNodeRef, onPointerDown } = useDragged({
     id: `tree ${control.id}`,
     data: { from: 'tree', control: control.id },
