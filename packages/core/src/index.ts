@@ -233,6 +233,12 @@ export {
 export { carriedFonts, fontFilesOf, pictureOf } from './picture/svg.ts';
 export { transitionWords } from './property-types/looks.ts';
 export type { FieldForm } from './property-types/property-type.ts';
+export { alikeTo, type Standing } from './recurring/alike.ts';
+export { detach } from './recurring/detach.ts';
+export { makeComponent, savedBy, type Wanted } from './recurring/make-component.ts';
+export { type ComponentPlan, componentPlan, type PlannedParameter } from './recurring/plan.ts';
+export { makeSurround, type SurroundPlan, surroundPlan } from './recurring/surround.ts';
+export { toParameter } from './recurring/to-parameter.ts';
 export {
   circleOf,
   type Definition,
@@ -266,6 +272,14 @@ export { entitiesAdded, entityNamed, keysToChange, underOtherKeys } from './step
 export type { Renamed } from './steps/applied.ts';
 export { type ChangesGo, changesFrom, removeBand, renameBand, setBand } from './steps/bands.ts';
 export { changeKind } from './steps/change-kind.ts';
+export {
+  heldUp,
+  newComponent,
+  renameDeclared,
+  resetInstance,
+  swapInstance,
+  usesOfComponent,
+} from './steps/components.ts';
 export {
   copyFor,
   keptInNew,

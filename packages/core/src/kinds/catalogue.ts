@@ -96,6 +96,9 @@ export const kinds: readonly Kind[] = [
   nav,
 ];
 
+/** The name of the kind of screens. */
+export const screenKind = screen.name;
+
 const byName = new Map([...kinds, ...componentKinds].map((kind) => [kind.name, kind]));
 
 /** The kind of that name, also of an instance by the name of its component; undefined where there is none. */

@@ -17,13 +17,13 @@ import {
 import { hasExpression } from '../expression/template.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import { declaredName } from '../kinds/component.ts';
-import { ofEveryInstance } from '../kinds/instance.ts';
 import { slotOf } from '../kinds/properties.ts';
 import { surroundOf } from '../kinds/screen.ts';
 import { entryOf } from '../sure.ts';
 import { type Definition, definitionOf, definitionsOf } from './definition.ts';
 import { type Environment, eventIn, statesIn, templateIn } from './environment.ts';
 import { environmentOf, type Given } from './given.ts';
+import { isOfEveryInstance } from './instance-attributes.ts';
 import { isInstance } from './instance-kinds.ts';
 
 /** Most controls of a screen when all its instances are expanded. */
@@ -360,12 +360,6 @@ const without = <T>(map: ReadonlyMap<string, T>, key: string): ReadonlyMap<strin
 /** What an item of a component's repeat is called: another name where what stands here from outside reads one of that name. */
 const itemNameIn = (as: string, { free }: Environment): string =>
   free.has(as) ? freeName(`${as}_1`, (name) => free.has(name)) : as;
-
-const placeNames: ReadonlySet<string> = new Set(ofEveryInstance.map(({ name }) => name));
-
-/** Whether an attribute of an instance is about its size, place or style, not about its component. */
-const isOfEveryInstance = (attribute: string): boolean =>
-  placeNames.has(propertyOf(attribute)) && propertyOf(attribute) !== slotOf.name;
 
 /**
  * What a component's root says, with what its instance says of size, place and style in front: of a property that an
