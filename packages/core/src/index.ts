@@ -54,6 +54,7 @@ export {
 } from './document/feed-config.ts';
 export { forbiddenKeys } from './document/forbidden-keys.ts';
 export {
+  componentNameProblem,
   controlNameProblem,
   effectiveNames,
   freeName,
@@ -107,6 +108,7 @@ export {
   type Placed,
   pathTo,
   placedAt,
+  treeOfId,
   walk,
 } from './document/tree.ts';
 export {
@@ -165,6 +167,7 @@ export {
 } from './focus/focus-order.ts';
 export { iconSet } from './icons/icon-set.ts';
 export { confinesProblem, kindNamed, kindOf, kinds, takesInside } from './kinds/catalogue.ts';
+export { componentKinds } from './kinds/component.ts';
 export type { EventEntry, Kind, Property, PropertyGroup } from './kinds/kind.ts';
 export { mannerOf } from './kinds/manner.ts';
 export { statesOf } from './kinds/states.ts';
@@ -240,17 +243,21 @@ export { type ComponentPlan, componentPlan, type PlannedParameter } from './recu
 export { makeSurround, type SurroundPlan, surroundPlan } from './recurring/surround.ts';
 export { toParameter } from './recurring/to-parameter.ts';
 export {
+  assignableIn,
   circleOf,
   type Definition,
+  declaredNameProblem,
   definitionOf,
   definitionsOf,
   type Parameter,
+  parameterNameProblem,
 } from './reuse/definition.ts';
 export { type Expanded, expandedOn, expandedProject, expansionOf } from './reuse/expand.ts';
 export { instanceKindsOf, isInstance, kindIn } from './reuse/instance-kinds.ts';
 export { printFolder, readFolder, type StoredRows, screenNameOf } from './source/folder.ts';
 export { stepsToText } from './source/merge-text.ts';
 export { parseScreen } from './source/parse.ts';
+export { parseComponent } from './source/parse-component.ts';
 export { printScreen } from './source/print.ts';
 export { problemLine, type SourceProblem } from './source/problem.ts';
 export { untitled } from './source/project-file.ts';

@@ -44,6 +44,10 @@ export function locate(project: Trees, id: string): Location | undefined {
 export const placeAmong = ({ screens, components = [] }: Trees, tree: Control): number =>
   Math.max(screens.indexOf(tree), components.indexOf(tree));
 
+/** The screen or component of an id; undefined where there is none. */
+export const treeOfId = (project: Trees, id: string): Control | undefined =>
+  treesOf(project).find((tree) => tree.id === id);
+
 /** Where a control stands. @throws Error where there is none of that id. */
 export function locationOf(project: Trees, id: string): Location {
   const found = locate(project, id);

@@ -115,8 +115,13 @@ export function kindOf({ kind: name }: Pick<Control, 'kind'>): Kind {
  * Whether something can be put into a control as it is: into a container, but for one that shows something else as long
  * as nothing stands in it.
  */
-export const takesInside = (control: Control): boolean =>
-  kindOf(control).container && (!kindOf(control).confines?.children || control.children.length > 0);
+export function takesInside(control: Control): boolean {
+  const { container, confines, open, root } = kindOf(control);
+  // What goes into an instance goes into a slot, which it may not have; a component has one root.
+  if (open) return control.children.length > 0;
+  if (root === 'components') return control.children.every((child) => kindOf(child).declares);
+  return container && (!confines?.children || control.children.length > 0);
+}
 
 /**
  * The kind by which it is decided what may stand in a control: its own; for the root of a surround, whose children stand on

@@ -236,8 +236,16 @@ class Placed implements ScreenLayout {
 
 function firstByControl(boxes: readonly ScreenBox[]): Map<string, ScreenBox> {
   const found = new Map<string, ScreenBox>();
-  for (const box of boxes)
-    if (box.control !== undefined && !found.has(box.control)) found.set(box.control, box);
+  for (const box of boxes) {
+    const { control } = box;
+    if (control === undefined || found.has(control)) continue;
+    found.set(control, box);
+    // An instance is found where its component's root is, which comes first of its parts.
+    for (let end = control.lastIndexOf('/'); end > 0; end = control.lastIndexOf('/', end - 1)) {
+      const instance = control.slice(0, end);
+      if (!found.has(instance)) found.set(instance, box);
+    }
+  }
   return found;
 }
 

@@ -14,6 +14,7 @@ import { initialScope } from '../expression/initial-scope.ts';
 import { parseTemplate } from '../expression/template.ts';
 import { viewNames } from '../expression/view-names.ts';
 import { kindOf } from '../kinds/catalogue.ts';
+import { initialValuesIn } from '../reuse/given.ts';
 import { entryOf, itemAt } from '../sure.ts';
 import { knownOn } from './property-text.ts';
 
@@ -26,11 +27,18 @@ export interface Readable {
   readonly what: 'variable' | 'item' | 'member' | 'function' | 'view' | 'action' | 'screen' | 'control';
 }
 
+/** Names inside a component: what its parameters and own variables begin with, then those around. The same elsewhere. */
+function insideScope(around: Scope, tree: Control | undefined): Scope {
+  const own = initialValuesIn(tree);
+  return own.size === 0 ? around : (name) => (own.has(name) ? own.get(name) : around(name));
+}
+
 /** The names of a control's surroundings, and what they hold: inside repeats that of their first item. */
 function surroundings(project: Project, control: Control): { scope: Scope; items: readonly string[] } {
-  let scope = initialScope(project);
+  const path = pathTo(project, control.id);
+  let scope = insideScope(initialScope(project), path[0]);
   const items: string[] = [];
-  for (const around of pathTo(project, control.id).slice(0, -1)) {
+  for (const around of path.slice(0, -1)) {
     const repetition = repetitionOf(around);
     if (!repetition) continue;
     const name = repetition.as;
@@ -278,11 +286,17 @@ function controlsAround(project: Project, reader: Control, scope: Scope): Readab
 const viewNamesAt = (scope: Scope): Readable[] =>
   viewNames.map((text) => ({ text, what: 'view', value: attempt(() => scope(text)) }));
 
-/** The variables that a control's expressions know. */
-const knownTo = (project: Project, control: Control) =>
-  knownOn(project, pathTo(project, control.id)[0]?.name);
+/** The variables that a control's expressions know; inside a component its parameters and own variables first. */
+function knownTo(project: Project, control: Control): readonly { readonly name: string }[] {
+  const [tree] = pathTo(project, control.id);
+  return [...[...initialValuesIn(tree).keys()].map((name) => ({ name })), ...knownOn(project, tree?.name)];
+}
 
-function namesIn(state: Project['state'], scope: Scope, items: readonly string[]): Readable[] {
+function namesIn(
+  state: readonly { readonly name: string }[],
+  scope: Scope,
+  items: readonly string[],
+): Readable[] {
   const holding = (name: string) => {
     const value = attempt(() => scope(name));
     return value === undefined ? {} : { value };

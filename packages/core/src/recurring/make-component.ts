@@ -1,9 +1,13 @@
 /** The steps that make a component of a structure, and instances of it wherever that stands. */
 
+import { readAttribute } from '../cascade/attributes.ts';
 import { locate } from '../document/tree.ts';
 import type { Control, Project, PropertyValue } from '../document/types.ts';
 import { inForce } from '../document/types.ts';
+import { renameIn } from '../expression/names.ts';
+import { inEvent, usesIn } from '../expression/renaming.ts';
 import { hasExpression } from '../expression/template.ts';
+import { kindOf } from '../kinds/catalogue.ts';
 import { isOfEveryInstance } from '../reuse/instance-attributes.ts';
 import type { Step } from '../steps/step.ts';
 import { partAt, partsOf, type Standing } from './alike.ts';
@@ -31,39 +35,64 @@ function placeholder({ name, as }: PlannedParameter): string {
   return as === 'event' ? `emit('${name}')` : `{${name}}`;
 }
 
+/** A text in which what the place gives is called as it is in the component. */
+function withPassed(
+  control: Control,
+  attribute: string,
+  text: string,
+  { passed }: Pick<ComponentPlan, 'passed'>,
+): string {
+  const meaning = readAttribute(kindOf(control), attribute, []);
+  if (typeof meaning === 'string') return text;
+  return passed.reduce(
+    (now, { name, as }) =>
+      name === as ? now : inEvent(now, (part) => renameIn(part, usesIn(meaning, part), name, as)),
+    text,
+  );
+}
+
 /** A control of the structure as the component has it. */
 function asPart(
   control: Control,
   path: readonly number[],
-  { parameters, slot }: Wanted,
+  wanted: Pick<Wanted, 'parameters' | 'slot'> & Pick<ComponentPlan, 'shared' | 'partNames' | 'passed'>,
   newId: () => string,
 ): Control {
+  const { parameters, slot, shared, partNames } = wanted;
   const props: Record<string, PropertyValue> = {};
+  const isLeft = (attribute: string) =>
+    path.length === 0 && isOfEveryInstance(attribute) && !shared.includes(attribute);
   for (const [attribute, value] of Object.entries(control.props)) {
-    if (inForce(value) === undefined || (path.length === 0 && isOfEveryInstance(attribute))) continue;
-    const parameter = parameters.find((each) => isAt(each.path, path) && each.attribute === attribute);
-    props[attribute] = parameter ? placeholder(parameter) : inForce(value)!;
+    const text = inForce(value);
+    if (text !== undefined && !isLeft(attribute))
+      props[attribute] = withPassed(control, attribute, text, wanted);
   }
+  for (const parameter of parameters)
+    if (isAt(parameter.path, path)) props[parameter.attribute] = placeholder(parameter);
   const children =
     slot && isAt(slot, path)
       ? [{ id: newId(), kind: 'slot', props: {}, children: [] }]
-      : control.children.map((child, index) =>
-          asPart(
-            child,
-            [...path, index],
-            { name: '', places: [], parameters, ...(slot ? { slot } : {}) },
-            newId,
-          ),
-        );
-  const name = path.length > 0 && control.name !== undefined ? { name: control.name } : {};
+      : control.children.map((child, index) => asPart(child, [...path, index], wanted, newId));
+  const own = partNames.get(path.join('.'));
+  const name = own === undefined ? {} : { name: own };
   return { id: newId(), kind: control.kind, ...name, props, children };
+}
+
+/** What a parameter begins with: what most places say, where that is plain; undefined: nothing. */
+function beginningOf({ as, texts }: PlannedParameter): string | undefined {
+  if (as !== 'value') return undefined;
+  const counts = new Map<string, number>();
+  for (const text of texts)
+    if (!hasExpression(text) && text !== '') counts.set(text, (counts.get(text) ?? 0) + 1);
+  const [most] = [...counts].toSorted(([, one], [, other]) => other - one);
+  return most?.[0];
 }
 
 /** The line that declares a parameter or event. */
 function declaration(parameter: PlannedParameter, newId: () => string): Control {
-  const { as, name, type, choices, texts } = parameter;
-  const [first = ''] = texts;
-  const begins = as === 'value' && !hasExpression(first) && first !== '' ? { initial: first } : {};
+  const { as, name, type, choices } = parameter;
+  const initial = beginningOf(parameter);
+  const begins = initial === undefined ? {} : { initial };
   const props: Record<string, string> =
     as === 'event'
       ? { name }
@@ -87,15 +116,22 @@ function instanceOf(place: Standing, plan: ComponentPlan, wanted: Wanted, newId:
   const at = plan.places.indexOf(place);
   const given = wanted.parameters.flatMap((parameter) => {
     const text = parameter.texts[at];
-    return text === undefined || text === '' ? [] : [[attributeOf(parameter), text] as const];
+    const begins = beginningOf(parameter);
+    return text === undefined || text === (begins ?? '') ? [] : [[attributeOf(parameter), text] as const];
   });
-  const own = Object.entries(control.props).filter(([attribute]) => isOfEveryInstance(attribute));
+  const own = Object.entries(control.props).filter(
+    ([attribute]) => isOfEveryInstance(attribute) && !plan.shared.includes(attribute),
+  );
   const slotted = wanted.slot && partAt(control, wanted.slot);
   return {
     id: newId(),
     kind: wanted.name,
     ...(control.name === undefined ? {} : { name: control.name }),
-    props: Object.fromEntries([...given, ...own]),
+    props: Object.fromEntries([
+      ...plan.passed.map(({ name, as }) => [as, `{${name}}`] as const),
+      ...given,
+      ...own,
+    ]),
     children: slotted ? slotted.children : [],
   };
 }
@@ -120,8 +156,21 @@ export function makeComponent(
     name: wanted.name,
     props: {},
     children: [
+      ...plan.passed.map(
+        ({ as, type }): Control => ({
+          id: newId(),
+          kind: 'parameter',
+          props: { name: as, ...(type === 'text' ? {} : { type }) },
+          children: [],
+        }),
+      ),
       ...parameters.map((parameter) => declaration(parameter, newId)),
-      asPart(plan.top, [], chosen, newId),
+      asPart(
+        plan.top,
+        [],
+        { ...chosen, shared: plan.shared, partNames: plan.partNames, passed: plan.passed },
+        newId,
+      ),
     ],
   };
   const steps: Step[] = [

@@ -78,7 +78,7 @@ export function makeSurround(
       Object.entries(control.props).flatMap(([attribute, value]) => {
         const texts = controls.map(({ props: its }) => inForce(its[attribute]) ?? '');
         if (new Set(texts).size < 2) return [[attribute, inForce(value) ?? '']];
-        const parameter = parameterName(control, control.kind, attribute, (each) => taken.has(each));
+        const parameter = parameterName(control.name, control.kind, attribute, (each) => taken.has(each));
         taken.add(parameter);
         const meaning = readAttribute(kindOf(control), attribute, []);
         const { type } =

@@ -1,6 +1,5 @@
 /** A value inside a component becomes a parameter, which begins with it. */
 
-import { effectiveNames } from '../document/names.ts';
 import { locate } from '../document/tree.ts';
 import { type Control, inForce, type Project } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
@@ -26,12 +25,7 @@ export function toParameter(
   const { parameters, variables, root } = definitionOf(component);
   if (control === root && isOfEveryInstance(property.name)) return undefined;
   const taken = (name: string) => parameters.has(name) || variables.has(name) || isOfEveryInstance(name);
-  const name = parameterName(
-    control,
-    effectiveNames(component).get(control.id) ?? control.kind,
-    property.name,
-    taken,
-  );
+  const name = parameterName(control.name, control.kind, property.name, taken);
   const said = inForce(control.props[property.name]);
   const { type, choices } = typeFor(property);
   const line: Control = {

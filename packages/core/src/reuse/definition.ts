@@ -1,4 +1,5 @@
 /** What a component has: what its file declares, and the control that is its root. */
+import { valueNameProblem } from '../document/names.ts';
 import { didYouMean } from '../document/nearest.ts';
 import { walk } from '../document/tree.ts';
 import { type Control, inForce, type Trees } from '../document/types.ts';
@@ -161,10 +162,15 @@ function parameterIn(line: Control, name: string): Parameter {
 
 function nameFault(sort: Declared, name: string, isTaken: boolean): string | undefined {
   if (isTaken) return `There are two of the name \`${name}\`.`;
-  return sort === 'parameter' && ofEveryInstance.some((property) => property.name === name)
-    ? `Every instance has \`${name}\` already; a parameter needs another name.`
-    : undefined;
+  return sort === 'parameter' ? parameterNameProblem(name) : undefined;
 }
+
+/** Why a parameter cannot have a name, whatever its component has; undefined where it can. */
+export const parameterNameProblem = (name: string): string | undefined =>
+  valueNameProblem(name) ??
+  (ofEveryInstance.some((property) => property.name === name)
+    ? `Every instance has \`${name}\` already; a parameter needs another name.`
+    : undefined);
 
 function slotsIn(root: Control | undefined, faults: DeclarationFault[]): ReadonlyMap<string, Control> {
   const slots = new Map<string, Control>();
@@ -225,4 +231,29 @@ export const noComponent = (name: string, components: Iterable<string>): string 
 export function declaresValue(component: Control, name: string): boolean {
   const { parameters, variables } = definitionOf(component);
   return parameters.has(name) || variables.has(name);
+}
+
+/** Why a line of a component cannot have another name; undefined where it can. */
+export function declaredNameProblem(component: Control, line: Control, name: string): string | undefined {
+  const sort = kindNamed(line.kind)?.declares;
+  if (!sort) return undefined;
+  const { parameters, variables, events } = definitionOf(component);
+  const isOther = (found: { readonly control: Control } | undefined) =>
+    found !== undefined && found.control.id !== line.id;
+  const isTaken =
+    sort === 'event'
+      ? isOther(events.get(name))
+      : isOther(parameters.get(name)) || isOther(variables.get(name));
+  return nameFault(sort, name, isTaken) ?? valueNameProblem(name);
+}
+
+/** What can be assigned inside a component beside the project's variables: two-way parameters, own variables. None elsewhere. */
+export function assignableIn(
+  tree: Control | undefined,
+): readonly { readonly name: string; readonly type: ParameterType; readonly computed?: undefined }[] {
+  if (!tree || kindNamed(tree.kind)?.root !== 'components') return [];
+  const { parameters, variables } = definitionOf(tree);
+  return [...[...parameters.values()].filter((parameter) => parameter.twoWay), ...variables.values()].map(
+    ({ name, type }) => ({ name, type }),
+  );
 }

@@ -18,9 +18,10 @@ import {
   parseTemplate,
   unescapeBraces,
 } from '../expression/template.ts';
+import { kindOf } from '../kinds/catalogue.ts';
 import type { ParameterType } from '../kinds/component.ts';
 import { isOneOf } from '../sure.ts';
-import type { Definition, OwnVariable, Parameter } from './definition.ts';
+import { type Definition, definitionOf, type OwnVariable, type Parameter } from './definition.ts';
 import { type Environment, eventIn, expressionIn, type Stand, type Told } from './environment.ts';
 
 export interface Given {
@@ -197,4 +198,14 @@ function literalOf(type: ParameterType, text: string): string {
     default:
       return JSON.stringify(text);
   }
+}
+
+/** What the parameters and own variables of a component begin with, by name; none where it is no component. */
+export function initialValuesIn(tree: Control | undefined): ReadonlyMap<string, unknown> {
+  const found = new Map<string, unknown>();
+  if (!tree || kindOf(tree).root !== 'components') return found;
+  const { parameters, variables } = definitionOf(tree);
+  for (const { name, type, initial } of [...parameters.values(), ...variables.values()])
+    found.set(name, initialOf(type, initial));
+  return found;
 }

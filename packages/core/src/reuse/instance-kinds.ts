@@ -1,6 +1,7 @@
 /** The kinds of instances where the project is known: with the parameters and events that their components declare. */
 import type { Control, Trees } from '../document/types.ts';
 import { inForce } from '../document/types.ts';
+import { hasExpression } from '../expression/template.ts';
 import { kindNamed, kindOf } from '../kinds/catalogue.ts';
 import type { ParameterType } from '../kinds/component.ts';
 import type { Kind, Property } from '../kinds/kind.ts';
@@ -56,6 +57,12 @@ function propertyOfParameter(parameter: Parameter, attribute = parameter.name): 
   };
 }
 
+/** What every instance may say: where it does not, its component's root does. */
+function asRootSays(property: Property, { root }: Definition): Property {
+  const said = root && inForce(root.props[property.name]);
+  return said === undefined || hasExpression(said) ? property : { ...property, default: said };
+}
+
 const made = new WeakMap<Definition, Kind>();
 
 /** The kind of a component's instances. */
@@ -69,7 +76,7 @@ export function kindOfInstances(definition: Definition): Kind {
       slots: [...slots.keys()],
       properties: [
         ...[...parameters.values()].map((parameter) => propertyOfParameter(parameter)),
-        ...rest.properties,
+        ...rest.properties.map((property) => asRootSays(property, definition)),
       ],
       events: [...events.values()].map((event) => ({
         name: event.name,

@@ -17,8 +17,10 @@ import { pointedElsewhere } from '../expression/renaming.ts';
 import { escapeBraces, hasExpression, unescapeBraces } from '../expression/template.ts';
 import { kindNamed, kindOf } from '../kinds/catalogue.ts';
 import type { Property } from '../kinds/kind.ts';
+import { surroundOf } from '../kinds/screen.ts';
 import { contextOf, readAttributeText } from '../meaning/property-text.ts';
 import { stateNameProblem } from '../meaning/state-names.ts';
+import { definitionsOf } from '../reuse/definition.ts';
 import { entryOf, itemAt } from '../sure.ts';
 import { putting } from './entities.ts';
 import type { Step } from './step.ts';
@@ -55,7 +57,12 @@ export function newScreen(project: Project, newId: () => string): Control {
     id: newId(),
     kind: 'screen',
     name: freshName('Screen', (name) => taken.has(name)),
-    props: { ...kindOf({ kind: 'screen' }).starter },
+    props: {
+      ...kindOf({ kind: 'screen' }).starter,
+      ...(project.surround !== undefined && definitionsOf(project).has(project.surround)
+        ? { [surroundOf.name]: project.surround }
+        : {}),
+    },
     children: [],
   };
 }

@@ -1,9 +1,11 @@
 /** Where a control may stand. */
 import { walk } from '../document/tree.ts';
-import type { Control, Project, TreeList } from '../document/types.ts';
+import { type Control, inForce, type Project, type TreeList } from '../document/types.ts';
 import { countOn, placeOf, type withInserted } from '../document/whereabouts.ts';
 import { confinesProblem, confiningKind, kindNamed, kindOf } from '../kinds/catalogue.ts';
+import { slotOf } from '../kinds/properties.ts';
 import { deepestNesting, mostControls } from '../meaning/validate.ts';
+import { kindIn, slotProblem } from '../reuse/instance-kinds.ts';
 import { isId } from './applied.ts';
 
 /** A place among the children of a control; `null` as parent: among the screens or components. */
@@ -42,6 +44,9 @@ export function placeProblem(
   if (parent === null) return index >= 0 ? undefined : 'There is no such place.';
   const into = placeOf(project, parent);
   if (!into) return 'The container is not there any more.';
+  const slot = inForce(control.props[slotOf.name]) ?? '';
+  const { slots = [slot] } = kindIn(project, into.control);
+  if (slots.length === 0) return slotProblem(kindIn(project, into.control), slot);
   const confining = confiningKind(into.control, into.parent) ?? kindOf(into.control);
   const confined = confinesProblem(kindOf(control), confining, into.control.children.length + 1);
   if (confined) return confined;

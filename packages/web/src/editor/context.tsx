@@ -1,5 +1,5 @@
 /** The open project for the components below: the editor, its state, the shaper. */
-import { type Control, locate } from '@hovrin/core';
+import { type Control, locate, treeOfId } from '@hovrin/core';
 import type { Shaper } from '@hovrin/core/text/shaper';
 import { createContext, useContext, useRef, useSyncExternalStore } from 'react';
 import type { Editor, EditorState } from './editor.ts';
@@ -37,7 +37,7 @@ export function useEditorState(...parts: readonly (keyof EditorState)[]): Partia
 
 /** The screen being built; undefined in a project without screens. */
 export function currentScreen(state: Pick<EditorState, 'project' | 'screenId'>): Control | undefined {
-  return state.project.screens.find((screen) => screen.id === state.screenId);
+  return treeOfId(state.project, state.screenId);
 }
 
 /** The control that facts are shown for: the first of the selection, else the screen. */

@@ -4,7 +4,11 @@ import type { EditorState, InsertPlace } from './editor.ts';
 
 /** Where a new control goes if nothing else is said: into a selected container, else after the selection. */
 export function placeAtSelection({ project, selection, screenId }: EditorState): InsertPlace | undefined {
-  const found = locate(project, selection[0] ?? screenId);
+  const asked = locate(project, selection[0] ?? screenId);
+  // In a component what comes new goes into its root.
+  const root =
+    asked && !asked.parent && !takesInside(asked.control) ? asked.control.children.at(-1) : undefined;
+  const found = root ? locate(project, root.id) : asked;
   if (!found) return undefined;
   if (takesInside(found.control)) return { parent: found.control.id, index: found.control.children.length };
   return found.parent && { parent: found.parent.id, index: found.index + 1 };

@@ -16,6 +16,7 @@ import {
   statesOf,
   topmost,
   touchedBy,
+  treeOfId,
 } from '@hovrin/core';
 import type { Aside } from './kept.ts';
 import type { Saving } from './outbox.ts';
@@ -45,7 +46,16 @@ export interface EditorState {
   /** What the picker is open for, if it is: a place, or a control that is to be another kind. */
   readonly picker: InsertPlace | { readonly change: string } | undefined;
   /** A question that a command asks before it is done. */
-  readonly asking: 'duplicate' | 'arrange' | 'replace' | 'bands' | 'changes' | 'asides' | undefined;
+  readonly asking:
+    | 'duplicate'
+    | 'arrange'
+    | 'replace'
+    | 'bands'
+    | 'changes'
+    | 'asides'
+    | 'component'
+    | 'surround'
+    | undefined;
   /** What controls are lined up with, and whether as one. */
   readonly alignTarget: AlignTarget;
   readonly alignAsOne: boolean;
@@ -155,9 +165,7 @@ export class EditorView {
   protected dropLost(): void {
     const { project, selection, screenId, scope } = this.state;
     const left = selection.filter((id) => pathTo(project, id).length > 0);
-    const screen = project.screens.some((each) => each.id === screenId)
-      ? screenId
-      : (startScreen(project)?.id ?? '');
+    const screen = treeOfId(project, screenId) ? screenId : (startScreen(project)?.id ?? '');
     if (left.length !== selection.length || screen !== screenId)
       this.update({ selection: left, screenId: screen });
     const { width, state } = scopeParts(project, scope);
@@ -190,9 +198,7 @@ export class EditorView {
     const { project } = this.state;
     const touched = steps.flatMap(touchedBy).flatMap((id) => {
       const screen = locate(project, id)?.screen.id ?? locate(before, id)?.screen.id;
-      return screen !== undefined && project.screens.some((each) => each.id === screen)
-        ? [{ id, screen }]
-        : [];
+      return screen !== undefined && treeOfId(project, screen) !== undefined ? [{ id, screen }] : [];
     });
     // Where something changed on the screen that is shown, that is what one sees.
     const { screen } = touched.find((each) => each.screen === this.state.screenId) ?? touched[0] ?? {};

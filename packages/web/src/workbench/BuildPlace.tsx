@@ -17,6 +17,8 @@ import { BandsDialog } from './dialogs/BandsDialog.tsx';
 import { ChangesDialog } from './dialogs/ChangesDialog.tsx';
 import { CommandList } from './dialogs/CommandList.tsx';
 import { DuplicateDialog } from './dialogs/DuplicateDialog.tsx';
+import { MakeComponent } from './dialogs/MakeComponent.tsx';
+import { MakeSurround } from './dialogs/MakeSurround.tsx';
 import { Picker } from './dialogs/Picker.tsx';
 import { ReplaceDialog } from './dialogs/ReplaceDialog.tsx';
 import { Drawer, type DrawerName } from './drawers/Drawer.tsx';
@@ -24,6 +26,7 @@ import { EveryWidth } from './every-width/EveryWidth.tsx';
 import { Facts } from './facts/Facts.tsx';
 import { Dragging } from './hands/Dragging.tsx';
 import { PathLine } from './PathLine.tsx';
+import { Components } from './tree/Components.tsx';
 import { Screens } from './tree/Screens.tsx';
 import { Tree } from './tree/Tree.tsx';
 
@@ -68,6 +71,7 @@ export function BuildPlace() {
             >
               <PanelEdge label="Width of screens and controls" side="right" panel={left} />
               <Screens />
+              <Components />
               {screen && <Tree screen={screen} />}
               {screen && <Tray />}
             </aside>
@@ -87,6 +91,8 @@ export function BuildPlace() {
           <ReplaceDialog />
           <BandsDialog />
           <ChangesDialog />
+          <MakeComponent />
+          <MakeSurround />
           {commandsShown && <CommandList extra={keys} onClose={() => setCommandsShown(false)} />}
         </Dragging>
       </EveryWidth>

@@ -1,11 +1,11 @@
 /** What the pointer does on a bay: points at, selects, drags, drops files, asks what lies below. */
-import type { Control, ScreenLayout } from '@hovrin/core';
+import { type Control, inForce, isInstance, locate, type ScreenLayout } from '@hovrin/core';
 import { type DragEvent, type MouseEvent, type PointerEvent, useRef, useState } from 'react';
-import { commandNamed, placePictures, runCommand } from '../../editor/commands/index.ts';
+import { commandNamed, openComponent, placePictures, runCommand } from '../../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import type { ScreenSize } from '../../sizes.ts';
 import { type Drop, dropAt, type Point } from '../hands/drop.ts';
-import { controlsAt, meantAt } from '../hands/spot.ts';
+import { controlsAt, isOnSurround, meantAt } from '../hands/spot.ts';
 import { useDragged } from '../hands/useDragged.ts';
 import { upperBand } from '../scope.ts';
 import { useMeasuring } from './useMeasuring.ts';
@@ -49,6 +49,16 @@ export function useBayPointer({ id, screen, layout, size, scale, working }: Poin
     screen.id;
   const dropOf = (event: DragEvent) => dropAt({ project, screen, layout }, pointOf(event));
 
+  /** The component that an instance at the pointer is of, where it is selected; the surround, where that is there. */
+  const reusedAt = (event: MouseEvent): string | undefined => {
+    const [chosen] = editor.state.selection;
+    const instance = chosen === undefined ? undefined : locate(project, chosen)?.control;
+    if (instance && isInstance(instance)) return instance.kind;
+    return chosen === screen.id && isOnSurround(screen, layout, pointOf(event))
+      ? inForce(screen.props.surround)
+      : undefined;
+  };
+
   const handlers = {
     onPointerDown: (event: PointerEvent) => {
       editor.editIn(working ? undefined : upperBand(project, size.width));
@@ -84,7 +94,10 @@ export function useBayPointer({ id, screen, layout, size, scale, working }: Poin
           selection.includes(one) ? selection.filter((each) => each !== one) : [...selection, one],
         );
     },
-    onDoubleClick: () => runCommand(editor, commandNamed('type-first')),
+    onDoubleClick: (event: MouseEvent) => {
+      const name = reusedAt(event);
+      if (name === undefined || !openComponent(editor, name)) runCommand(editor, commandNamed('type-first'));
+    },
     onContextMenu: (event: MouseEvent) => {
       event.preventDefault();
       const { x, y } = pointOf(event);

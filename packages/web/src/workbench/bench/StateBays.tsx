@@ -10,6 +10,7 @@ import {
   ScreenView,
   scopeOf,
   scopeParts,
+  treeOfId,
 } from '@hovrin/core';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
@@ -86,7 +87,7 @@ function InState({
   const { width: wide, height, safe, hinge } = size;
   const { mode } = seeing;
   const layout = useMemo(() => {
-    const shown = project.screens.find(({ id }) => id === screen.id) ?? screen;
+    const shown = treeOfId(project, screen.id) ?? screen;
     const states = heldIn(project, control, state);
     return view.layOut(project, shown, { width: wide, height, safe, hinge, mode, states });
   }, [view, project, screen, control, state, wide, height, safe, hinge, mode]);

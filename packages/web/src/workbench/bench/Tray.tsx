@@ -4,20 +4,28 @@ import type { Kind } from '@hovrin/core';
 import { ChevronDown, ChevronRight } from 'lucide-react';
 import { memo, useState } from 'react';
 import { placeNew } from '../../editor/commands/index.ts';
-import { useWorkplace } from '../../editor/context.tsx';
+import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import { keyWords } from '../../editor/keys.ts';
 import { placeAtSelection } from '../../editor/places.ts';
-import { groups, groupWords, placeable } from '../dialogs/Picker.tsx';
+import { componentsIn, groups, groupWords, placeable } from '../dialogs/Picker.tsx';
 import { useDragged } from '../hands/useDragged.ts';
 import { KindIcon } from '../KindIcon.tsx';
 import { useBenchView } from './benchView.ts';
 
+/** A group of kinds, or the components of one's own. */
+type Shelf = Kind['group'] | 'own';
+
 export const Tray = memo(function Tray() {
   const [open, setOpen] = useState(localStorage.getItem('hovrin.tray') !== 'closed');
-  const [group, setGroup] = useState<Kind['group']>(
-    groups.find((each) => each === localStorage.getItem('hovrin.tray.group')) ?? 'arrange',
+  const { project } = useEditorState('project');
+  const own = componentsIn(project);
+  const shelves: readonly Shelf[] = own.length > 0 ? [...groups, 'own'] : groups;
+  const [chosen, setGroup] = useState<Shelf>(
+    ([...groups, 'own'] as const).find((each) => each === localStorage.getItem('hovrin.tray.group')) ??
+      'arrange',
   );
-  const choose = (next: Kind['group']) => {
+  const group = shelves.includes(chosen) ? chosen : 'arrange';
+  const choose = (next: Shelf) => {
     setGroup(next);
     localStorage.setItem('hovrin.tray.group', next);
   };
@@ -39,7 +47,7 @@ export const Tray = memo(function Tray() {
       {open && (
         <>
           <div role="radiogroup" aria-label="Group of parts" className="flex gap-3 px-3 pb-1.5">
-            {groups.map((each) => (
+            {shelves.map((each) => (
               <label
                 key={each}
                 className={`cursor-pointer border-b-2 pb-0.5 has-[:focus-visible]:outline ${each === group ? 'border-ink font-medium' : 'border-transparent text-quiet hover:text-ink'}`}
@@ -51,16 +59,14 @@ export const Tray = memo(function Tray() {
                   checked={each === group}
                   onChange={() => choose(each)}
                 />
-                {groupWords[each]}
+                {each === 'own' ? 'Own' : groupWords[each]}
               </label>
             ))}
           </div>
           <div className="grid max-h-[200px] grid-cols-2 gap-1 overflow-y-auto px-2 pb-2">
-            {placeable
-              .filter((kind) => kind.group === group)
-              .map((kind) => (
-                <TrayPart key={kind.name} kind={kind} />
-              ))}
+            {(group === 'own' ? own : placeable.filter((kind) => kind.group === group)).map((kind) => (
+              <TrayPart key={kind.name} kind={kind} />
+            ))}
           </div>
         </>
       )}

@@ -1,5 +1,5 @@
 /** The bay in the middle, on which one works, with its size above it and edges to drag. */
-import { type Control, ScreenView, sampleWords } from '@hovrin/core';
+import { type Control, ScreenView, sampleWords, treeOfId } from '@hovrin/core';
 import { X } from 'lucide-react';
 import { type PointerEvent, useEffect, useRef, useState } from 'react';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
@@ -118,7 +118,7 @@ export function WorkingBay({
       drawn,
       layOut: (project) => {
         other.current ??= new ScreenView(shaper);
-        const shown = project.screens.find(({ id }) => id === screen.id) ?? screen;
+        const shown = treeOfId(project, screen.id) ?? screen;
         return other.current.layOut(project, shown, { width, height: viewHeight, safe, hinge });
       },
     };

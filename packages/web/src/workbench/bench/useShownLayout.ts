@@ -9,6 +9,7 @@ import {
   pathTo,
   ScreenView,
   scopeParts,
+  treeOfId,
 } from '@hovrin/core';
 import { useCallback, useMemo, useRef } from 'react';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
@@ -32,7 +33,7 @@ export function useShownLayout(
     const said = seeing.long ? longTexts(told) : told;
     return seeing.hidden ? unhidden(said, shown.id) : { project: said, faint: none };
   }, [newest, seeing.hidden, seeing.long, sample, liveValues, shown.id]);
-  const screen = project.screens.find(({ id }) => id === shown.id) ?? shown;
+  const screen = treeOfId(project, shown.id) ?? shown;
   const kept = useRef<ScreenView>(undefined);
   kept.current ??= new ScreenView(shaper);
   const current = kept.current;

@@ -2,12 +2,16 @@
 import {
   type Control,
   confinesProblem,
+  definitionsOf,
   effectiveNames,
+  inForce,
+  instanceKindsOf,
   type Kind,
   keysOf,
   kindOf,
   kinds,
   locate,
+  type Project,
 } from '@hovrin/core';
 import { useCallback } from 'react';
 import { changeKinds, placeNew } from '../../editor/commands/index.ts';
@@ -30,6 +34,21 @@ export const placeable: readonly Kind[] = groups.flatMap((group) =>
   kinds.filter((kind) => kind.group === group && !kind.root),
 );
 
+/** Kinds that can be placed in a project: the components of its own among them, first. Surrounds stand around screens only. */
+export const placeableIn = (project: Project): readonly Kind[] => [...componentsIn(project), ...placeable];
+
+/** The kinds of a project's components that can be placed. */
+export const componentsIn = (project: Project): readonly Kind[] =>
+  [...definitionsOf(project).values()].flatMap((definition) => {
+    const kind = instanceKindsOf(project).get(definition.name);
+    if (!kind || definition.isSurround) return [];
+    const title = inForce(definition.control.props.title);
+    return [{ ...kind, purpose: title ?? 'A component of this project.' }];
+  });
+
+/** What a kind's group is called; components of one's own have none. */
+const groupOf = (kind: Kind): string => (kind.slots ? 'Own' : groupWords[kind.group]);
+
 /** How well a kind answers what was typed; undefined: not at all. Smaller is better. */
 function rank(kind: Kind, typed: string): number | undefined {
   const text = typed.trim().toLowerCase();
@@ -45,8 +64,8 @@ function rank(kind: Kind, typed: string): number | undefined {
 }
 
 /** The kinds that match the typed words, the best first. @param into the container for them, where there is one. */
-function kindsFor(typed: string, into: Control | undefined): readonly Kind[] {
-  return placeable
+function kindsFor(project: Project, typed: string, into: Control | undefined): readonly Kind[] {
+  return placeableIn(project)
     .filter((kind) => !into || confinesProblem(kind, kindOf(into), into.children.length + 1) === undefined)
     .map((kind) => ({ kind, rank: rank(kind, typed) }))
     .filter((entry): entry is { kind: Kind; rank: number } => entry.rank !== undefined)
@@ -58,7 +77,7 @@ export function Picker() {
   const { editor } = useWorkplace();
   const { project, picker, selection } = useEditorState('project', 'picker', 'selection');
   const into = picker && 'parent' in picker ? locate(project, picker.parent)?.control : undefined;
-  const find = useCallback((typed: string) => kindsFor(typed, into), [into]);
+  const find = useCallback((typed: string) => kindsFor(project, typed, into), [project, into]);
   if (!picker) return null;
   const changing = 'change' in picker ? locate(project, picker.change) : undefined;
   const take = (kind: Kind) => {
@@ -99,7 +118,7 @@ export function Picker() {
               <KindIcon kind={kind.name} size={16} />
               <span className="w-32 shrink-0 font-medium">{kind.label}</span>
               <span className="truncate text-quiet">{kind.purpose}</span>
-              <span className="ml-auto text-[11px] text-quiet">{groupWords[kind.group]}</span>
+              <span className="ml-auto text-[11px] text-quiet">{groupOf(kind)}</span>
             </>
           )}
           none={(typed) => `Nothing that can stand here is called “${typed}” or made for it.`}

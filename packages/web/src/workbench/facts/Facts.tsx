@@ -1,12 +1,16 @@
 /** Facts: everything that holds for the selected control, in the order in which one asks. */
 import {
   arrangementsOf,
+  assignableIn,
   asTyped,
   type Control,
   controlNameProblem,
+  declaredNameProblem,
   effectiveNames,
   entryOf,
   inForce,
+  isInstance,
+  kindIn,
   kindOf,
   knownOn,
   locate,
@@ -16,6 +20,7 @@ import {
   type PropertyGroup,
   propertyOf,
   referenceText,
+  renameDeclared,
   renameTree,
   treeNameProblem,
 } from '@hovrin/core';
@@ -41,6 +46,9 @@ import { useSetProperty } from '../fields/useSetProperty.ts';
 import { wholeFields } from '../fields/wholeFields.ts';
 import { KindIcon } from '../KindIcon.tsx';
 import { useDisabledMeanwhile, useShownSelection } from '../useShownSelection.ts';
+import { ComponentFacts } from './ComponentFacts.tsx';
+import { InstanceFacts } from './InstanceFacts.tsx';
+import { ParameterButton } from './ParameterButton.tsx';
 import { StyleButtons } from './StyleButtons.tsx';
 
 const openIcon = <ChevronDown size={13} />;
@@ -119,10 +127,12 @@ function ControlFacts({ control }: { control: Control }) {
         )}
       </div>
       <NameField key={control.id} control={control} name={name} />
-      <Reference text={referenceText(control, name)} />
-      {found.parent && <ArrangeStrip />}
+      {!kind.declares && kind.root !== 'components' && <Reference text={referenceText(control, name)} />}
+      {isInstance(control) && <InstanceFacts control={control} />}
+      {found.parent && !kind.declares && <ArrangeStrip />}
       <div ref={sections} className="contents">
         <Sections control={control} />
+        {kind.root === 'components' && <ComponentFacts component={control} />}
       </div>
     </>
   );
@@ -148,13 +158,16 @@ const Sections = memo(function Sections({ control }: { control: Control }) {
   const { project } = useEditorState('project');
   const found = locate(project, control.id);
   if (!found) return null;
-  const kind = kindOf(control);
+  const kind = kindIn(project, control);
   const name = entryOf(effectiveNames(found.screen), control.id);
   return (
     <>
       {groupWords.map(([group, words]) => {
         const properties = kind.properties.filter(
-          (property) => property.group === group && matters(property, control, found.parent),
+          (property) =>
+            property.group === group &&
+            property.name !== 'name' &&
+            (matters(property, control, found.parent) || isSlotOf(property, found.parent)),
         );
         if (properties.length === 0) return null;
         return (
@@ -215,6 +228,10 @@ function SeveralFacts({ controls }: { controls: readonly [Control, ...Control[]]
   );
 }
 
+/** The slot that something is in, where it stands in an instance. */
+const isSlotOf = ({ name }: Property, parent: Control | undefined): boolean =>
+  name === 'slot' && parent !== undefined && isInstance(parent);
+
 /** Whether a property means something where the control stands, or says something all the same. */
 function matters(property: Property, control: Control, parent: Control | undefined): boolean {
   const { name, onlyIn, notIn } = property;
@@ -261,12 +278,16 @@ function NameField({ control, name }: { control: Control; name: string }) {
   const [typed, setTyped] = useState<string>();
   const found = locationOf(project, control.id);
   const isScreen = found.parent === undefined;
+  const { declares } = kindOf(control);
+  const own = declares ? inForce(control.props.name) : control.name;
   const problem =
-    typed === undefined || typed === control.name
+    typed === undefined || typed === own
       ? undefined
-      : isScreen
-        ? treeNameProblem(project, control.id, typed)
-        : controlNameProblem(found.screen, control, typed);
+      : declares
+        ? declaredNameProblem(found.screen, control, typed)
+        : isScreen
+          ? treeNameProblem(project, control.id, typed)
+          : controlNameProblem(found.screen, control, typed);
   useEffect(() => {
     if (typing?.control !== control.id || typing.what !== 'name') return;
     field.current?.focus();
@@ -274,10 +295,14 @@ function NameField({ control, name }: { control: Control; name: string }) {
     editor.setTyping(undefined);
   }, [typing, control.id, editor]);
   const commit = () => {
-    if (typed !== undefined && typed !== control.name && !problem)
+    if (typed !== undefined && typed !== own && !problem)
       editor.dispatch({
-        label: `Rename ${name} to ${typed}`,
-        steps: isScreen ? renameTree(project, control.id, typed) : nameControl(found.screen, control, typed),
+        label: `Rename ${own ?? name} to ${typed}`,
+        steps: declares
+          ? renameDeclared(project, control, typed)
+          : isScreen
+            ? renameTree(project, control.id, typed)
+            : nameControl(found.screen, control, typed),
       });
     if (!problem) setTyped(undefined);
   };
@@ -295,7 +320,7 @@ function NameField({ control, name }: { control: Control; name: string }) {
           aria-invalid={problem !== undefined}
           aria-describedby={problem ? `${id}-problem` : undefined}
           spellCheck={false}
-          value={typed ?? name}
+          value={typed ?? (declares ? (own ?? '') : name)}
           onChange={(event) => setTyped(event.target.value)}
           onBlur={commit}
           onKeyDown={(event) => {
@@ -357,6 +382,7 @@ function PropertyRow({ control, property, name }: { control: Control; property: 
         )
       )}
       {property.twoWay && <TwoWayField control={control} property={property} name={name} />}
+      <ParameterButton control={control} property={property} />
       {offers && (
         <button
           type="button"
@@ -382,8 +408,9 @@ function TwoWayField({ control, property, name }: { control: Control; property: 
   const id = useId();
   const attribute = `${property.name}.bind`;
   const target = asTyped(control.props[attribute]) ?? '';
-  const fitting = knownOn(project, locate(project, control.id)?.screen.name).filter(
-    (variable) => variable.computed === undefined && property.twoWay!.includes(variable.type),
+  const screen = locate(project, control.id)?.screen;
+  const fitting = [...assignableIn(screen), ...knownOn(project, screen?.name)].filter(
+    ({ type, computed }) => computed === undefined && property.twoWay!.some((each) => each === type),
   );
   const lost = target !== '' && !fitting.some((variable) => variable.name === target);
   return (

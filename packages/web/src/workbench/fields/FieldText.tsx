@@ -1,5 +1,5 @@
 /** What a property's text is typed in: one line, or several. */
-import { type Control, contextOf, kindOf, type Property, readAttributeText } from '@hovrin/core';
+import { type Control, contextOf, kindIn, type Property, readAttributeText } from '@hovrin/core';
 import { flushSync } from 'react-dom';
 import { useEditorState } from '../../editor/context.tsx';
 import { bracesOnce } from './braces.ts';
@@ -85,7 +85,7 @@ export function TextLine(
   };
   const isValid = (text: string | undefined) =>
     text !== undefined &&
-    readAttributeText(kindOf(control), value.attribute, text, contextOf(project, control)).ok;
+    readAttributeText(kindIn(project, control), value.attribute, text, contextOf(project, control)).ok;
   const border = value.bound ? '!border-lake' : value.forScope && value.own ? '!border-copper' : '';
   return (
     <span className="min-w-0 flex-1" data-completes>

@@ -2,7 +2,7 @@
  * One property of the selected control: its text is the attribute's text, so that what can be written in the
  * source can be typed here. A valid text holds at once; one that is not valid yet is kept beside the last good.
  */
-import { contextOf, kindOf, type Property, readAttributeText } from '@hovrin/core';
+import { contextOf, kindIn, type Property, readAttributeText } from '@hovrin/core';
 import { Undo2 } from 'lucide-react';
 import { useId, useState } from 'react';
 import { flushSync } from 'react-dom';
@@ -59,7 +59,7 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
   };
   const drag = useDraggedNumber(control, property);
   const isValid = (next: string) =>
-    readAttributeText(kindOf(control), attribute, next, contextOf(project, control)).ok;
+    readAttributeText(kindIn(project, control), attribute, next, contextOf(project, control)).ok;
   const dragTo = (next: string | undefined) => next !== undefined && isValid(next) && change(next);
   const field = { id, control, property, value, typed, completion, onValue: change, onLeave: leave };
   return (
@@ -81,10 +81,14 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
             label={label}
             value={value}
             onValue={change}
-            onBind={() => {
-              setTyping(true);
-              typed.type('{}');
-            }}
+            {...(property.plain
+              ? {}
+              : {
+                  onBind: () => {
+                    setTyping(true);
+                    typed.type('{}');
+                  },
+                })}
           />
         ) : (isWords && property.group === 'content') || isList ? (
           <TextArea {...field} isList={isList} />
@@ -123,7 +127,7 @@ const BoundSign = () => (
   />
 );
 
-/** A yes or no. @param onBind an expression is wanted in its place. */
+/** A yes or no. @param onBind an expression is wanted in its place; absent: it follows none. */
 function FlagField({
   id,
   label,
@@ -135,7 +139,7 @@ function FlagField({
   label: string;
   value: ShownValue;
   onValue: (text: string) => void;
-  onBind: () => void;
+  onBind?: () => void;
 }) {
   return (
     <span className="flex h-7 flex-1 items-center">
@@ -146,22 +150,24 @@ function FlagField({
         checked={(text || (forScope ? elsewhere : '')) === 'true'}
         onChange={(event) => onValue(event.target.checked ? 'true' : forScope ? 'false' : '')}
       />
-      <button
-        type="button"
-        className="btn-bare ml-auto font-mono text-[11px] text-quiet"
-        aria-label={`Bind ${label} to an expression`}
-        title={`Bind ${label} to an expression`}
-        onClick={() => {
-          // The field is there before the next key comes.
-          flushSync(onBind);
-          const field = document.getElementById(id);
-          if (!(field instanceof HTMLInputElement)) return;
-          field.focus();
-          field.setSelectionRange(1, 1);
-        }}
-      >
-        {'{ }'}
-      </button>
+      {onBind && (
+        <button
+          type="button"
+          className="btn-bare ml-auto font-mono text-[11px] text-quiet"
+          aria-label={`Bind ${label} to an expression`}
+          title={`Bind ${label} to an expression`}
+          onClick={() => {
+            // The field is there before the next key comes.
+            flushSync(onBind);
+            const field = document.getElementById(id);
+            if (!(field instanceof HTMLInputElement)) return;
+            field.focus();
+            field.setSelectionRange(1, 1);
+          }}
+        >
+          {'{ }'}
+        </button>
+      )}
     </span>
   );
 }

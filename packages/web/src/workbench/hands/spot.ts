@@ -1,5 +1,5 @@
 /** Which control is meant at a point of a laid-out screen. */
-import { type Control, locationsIn, type Rectangle, type ScreenLayout } from '@hovrin/core';
+import { type Control, locationsIn, ownId, type Rectangle, type ScreenLayout } from '@hovrin/core';
 import { isInWindow, type Window } from '../bays/cut.ts';
 import type { Point } from './drop.ts';
 
@@ -9,6 +9,19 @@ const seen = new WeakMap<ScreenLayout, readonly (Window | undefined)[]>();
 export const keepWindows = (layout: ScreenLayout, windows: readonly (Window | undefined)[]): void => {
   seen.set(layout, windows);
 };
+
+/** Whether something of a screen's surround is at a point, and nothing of the screen's own. */
+export const isOnSurround = (screen: Control, { boxes }: ScreenLayout, { x, y }: Point): boolean =>
+  boxes
+    .findLast(
+      (box) =>
+        box.control !== undefined &&
+        x >= box.x &&
+        y >= box.y &&
+        x <= box.x + box.width &&
+        y <= box.y + box.height,
+    )
+    ?.control?.startsWith(`${screen.id}/`) === true;
 
 /** All controls at a point, the innermost and uppermost first; the screen is not one of them. */
 export function controlsAt(screen: Control, layout: ScreenLayout, { x, y }: Point): string[] {
@@ -20,7 +33,8 @@ export function controlsAt(screen: Control, layout: ScreenLayout, { x, y }: Poin
     const box = boxes[index];
     if (!box || y < box.y || x < box.x || y > box.y + box.height || x > box.x + box.width) continue;
     if (!isInWindow(windows?.[index], x, y)) continue;
-    const { control } = box;
+    // A part of an instance stands for the instance, one of a surround for the screen.
+    const control = box.control === undefined ? undefined : ownId(box.control);
     if (control !== undefined && control !== screen.id) found.add(control);
   }
   return [...found];

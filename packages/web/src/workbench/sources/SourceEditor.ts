@@ -17,11 +17,14 @@ import {
   contextOf,
   elementAt,
   elementSpans,
+  kindOf,
   type Project,
+  parseComponent,
   parseScreen,
   printScreen,
   type SourceProblem,
   stepsToText,
+  treeOfId,
   walk,
 } from '@hovrin/core';
 import { newId } from '../../editor/commands/index.ts';
@@ -31,8 +34,8 @@ import { sourceLanguage } from './sourceLanguage.ts';
 import { diagnosticsOf, misfitsOf } from './sourceProblems.ts';
 
 /** The names that are completed as values. */
-const namesOf = ({ bands, screens, state }: Project): string =>
-  [...bands, ...screens, ...state].map(({ name }) => name).join();
+const namesOf = ({ bands, screens, state, components = [] }: Project): string =>
+  [...bands, ...screens, ...state, ...components].map(({ name }) => name).join();
 
 /** How the text stands to the document. */
 export interface SourceStanding {
@@ -144,7 +147,7 @@ export class SourceEditor {
   }
 
   private get screen(): Control | undefined {
-    return this.editor.state.project.screens.find(({ id }) => id === this.screenId);
+    return treeOfId(this.editor.state.project, this.screenId);
   }
 
   /** Takes what was typed once it is painted: on a large screen that takes longer than a letter may. */
@@ -166,7 +169,8 @@ export class SourceEditor {
     // One random beginning for all: most controls pair up with those of the screen and take their ids.
     const beginning = newId();
     let count = 0;
-    const parsed = parseScreen(this.view.state.doc.toString(), {
+    const read = kindOf(this.said).root === 'components' ? parseComponent : parseScreen;
+    const parsed = read(this.view.state.doc.toString(), {
       file: 'source',
       context: contextOf(project),
       newId: () => `${beginning}-${++count}`,

@@ -32,7 +32,7 @@ export function SourcePane({ screen }: { screen: Control }) {
   return (
     <div className="flex h-full flex-col">
       <div className="flex h-7 shrink-0 items-center gap-3 px-3 text-[12px]">
-        <span className="text-quiet">{screen.name}.screen.xml</span>
+        <span className="text-quiet">{`${screen.name}.${screen.kind}.xml`}</span>
         {trouble && (
           <span role="status" className="flex min-w-0 items-baseline gap-2 text-brick">
             <button

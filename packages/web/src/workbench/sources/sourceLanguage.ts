@@ -8,7 +8,9 @@ import { hoverTooltip } from '@codemirror/view';
 import {
   attributeNames,
   type Control,
+  componentKinds,
   confinesProblem,
+  instanceKindsOf,
   kindNamed,
   kinds,
   type Project,
@@ -19,7 +21,7 @@ import { expressionBefore } from '../fields/insertText.ts';
 import { readableWords } from '../fields/useCompletion.tsx';
 
 const schema = (project: Project): ElementSpec[] =>
-  kinds.map((kind) => {
+  [...kinds, ...componentKinds, ...instanceKindsOf(project).values()].map((kind) => {
     const attributes: AttrSpec[] = [
       { name: 'name' },
       ...attributeNames(kind, project.bands).map((name): AttrSpec => {
@@ -36,8 +38,8 @@ const schema = (project: Project): ElementSpec[] =>
     return {
       name: kind.name,
       attributes,
-      children: kinds
-        .filter((each) => each.name !== 'screen' && confinesProblem(each, kind, 1) === undefined)
+      children: [...kinds, ...componentKinds, ...instanceKindsOf(project).values()]
+        .filter((each) => !each.root && confinesProblem(each, kind, 1) === undefined)
         .map((each) => each.name),
       top: kind.root !== undefined,
       completion: { detail: kind.purpose },

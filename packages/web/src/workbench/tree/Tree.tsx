@@ -1,5 +1,5 @@
 /** The tree of a screen: everything on it, names first. */
-import { attributeProblems, type Control, effectiveNames } from '@hovrin/core';
+import { attributeProblems, type Control, effectiveNames, inForce, kindOf } from '@hovrin/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useWorkplace } from '../../editor/context.tsx';
@@ -33,6 +33,13 @@ function useVirtualRows(rows: readonly Row[], at: number) {
   }, [at, virtual]);
   return { list, virtual };
 }
+
+/** What a row is called: lines of a component and slots by the name that they declare. */
+const rowName = (control: Control, name = ''): string => {
+  const kind = kindOf(control);
+  if (!kind.declares && !kind.inComponents) return name;
+  return inForce(control.props.name) ?? (kind.inComponents ? 'slot' : name);
+};
 
 export function Tree({ screen }: { screen: Control }) {
   const { editor } = useWorkplace();
@@ -80,7 +87,7 @@ export function Tree({ screen }: { screen: Control }) {
               <TreeRow
                 key={control.id}
                 {...row}
-                name={names.get(control.id) ?? ''}
+                name={rowName(control, names.get(control.id))}
                 top={start}
                 invalid={attributeProblems(project, control).length > 0}
                 selected={selection.includes(control.id)}

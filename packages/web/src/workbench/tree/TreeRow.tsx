@@ -110,7 +110,7 @@ export const TreeRow = memo(function TreeRow({
       <Fold control={control} name={name} open={open} onToggle={onToggle} />
       <KindIcon kind={control.kind} size={13} />
       <span
-        className={`truncate ${hidden ? 'text-quiet line-through' : ''} ${control.name === undefined ? 'text-quiet italic' : ''}`}
+        className={`truncate ${hidden ? 'text-quiet line-through' : ''} ${control.name === undefined && !kindOf(control).declares ? 'text-quiet italic' : ''}`}
       >
         {name}
       </span>
