@@ -1,6 +1,6 @@
 /**
  * All benchmarks. Every figure is a ratio measured in this one run. `--json`; `--write`: into docs/; `--only NAME`: one
- * of memory, engines, relayout, looks, texts, sweeps, checks, rechecks, runs, tables, attended, feel, growth.
+ * of memory, engines, relayout, looks, components, texts, sweeps, checks, rechecks, runs, tables, attended, feel, growth.
  */
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -8,6 +8,7 @@ import { parseArgs } from 'node:util';
 import { loadShaper, workspace } from '@hovrin/files';
 import { attended } from './attended.ts';
 import { checks } from './checks.ts';
+import { components } from './components.ts';
 import { engines, memory } from './engines.ts';
 import { feel } from './feel.ts';
 import { growth, growthPlot } from './growth.ts';
@@ -33,6 +34,7 @@ const suites: Readonly<Record<string, () => readonly Measured[] | Promise<readon
   engines: () => engines(shaper),
   relayout: () => relayout(shaper),
   looks: () => looks(shaper),
+  components: () => components(shaper),
   texts: () => texts(shaper),
   sweeps: () => sweeps(shaper),
   checks: () => checks(shaper),

@@ -106,16 +106,16 @@ await shoot('arrange');
 await page.getByRole('button', { name: 'Leave it' }).click();
 await page.getByRole('button', { name: 'Undo' }).click();
 // What can be read and what feeds what; ranges of a number; what an event does.
-await page.getByRole('button', { name: 'Kitchen', exact: true }).first().click();
+await page.getByRole('button', { name: /^Meal/ }).first().click();
 await page.getByRole('treeitem', { name: 'serve', exact: true }).click();
 await page.keyboard.press('d');
-await page.getByRole('button', { name: 'Open order', exact: true }).click();
+await page.getByRole('button', { name: 'Open meal', exact: true }).click();
 await page.waitForTimeout(600);
 await shoot('bindings');
 await page.getByRole('button', { name: 'Close the drawer' }).click();
 await page.getByRole('button', { name: 'Mast', exact: true }).first().click();
-await page.getByRole('treeitem', { name: 'windValue', exact: true }).click();
-await page.getByRole('group', { name: 'Ranges of Colour' }).scrollIntoViewIfNeeded();
+await page.getByRole('treeitem', { name: 'wind', exact: true }).click();
+await page.getByRole('group', { name: 'Ranges of tone' }).scrollIntoViewIfNeeded();
 await page.waitForTimeout(600);
 await shoot('ranges');
 await page

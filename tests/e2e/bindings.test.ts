@@ -8,7 +8,7 @@ let bench: Workbench;
 let page: Page;
 beforeAll(async () => {
   ({ bench, page } = await Workbench.withDemo());
-  await page.getByRole('button', { name: 'Kitchen', exact: true }).first().click();
+  await page.getByRole('button', { name: /^Meal/ }).first().click();
   await tree(page, 'orderTable').click();
   await page.keyboard.press('d');
 });
@@ -23,29 +23,30 @@ const readable = (name: string) =>
 it('what is pressed is written where the cursor was, in braces where there are none', async () => {
   const text = page.getByLabel(/^(Bound )?Text$/).first();
   await text.fill('Table ');
-  await page.getByRole('button', { name: 'Open order', exact: true }).click();
+  await page.getByRole('button', { name: 'Open meal', exact: true }).click();
   await readable('table 3').click();
-  await expect.poll(() => text.inputValue()).toBe('Table {order.table}');
+  await expect.poll(() => text.inputValue()).toBe('Table {meal.table}');
   await text.fill('{}');
   await text.press('ArrowLeft');
   await page.getByLabel('Find what can be read').fill('number');
   await readable('number').click();
   await expect.poll(() => text.inputValue()).toBe('{Format.number()}');
   // The cursor is between the brackets.
-  await page.getByLabel('Find what can be read').fill('order.count');
+  await page.getByLabel('Find what can be read').fill('meal.count');
   await readable('count 4').click();
-  await expect.poll(() => text.inputValue()).toBe('{Format.number(order.count)}');
+  await expect.poll(() => text.inputValue()).toBe('{Format.number(meal.count)}');
   expect(await axeFaults(page)).toEqual([]);
   await page.getByLabel('Find what can be read').fill('no such thing');
   await page.getByText('Nothing here is called so.').waitFor();
 });
 
 it('the map shows what feeds a control and what it feeds, and leads there', async () => {
+  await page.getByRole('button', { name: 'Kitchen', exact: true }).first().click();
   await tree(page, 'totalSum').click();
   const feeds = page.getByRole('tabpanel', { name: 'bindings' });
   await feeds.getByText('orderTotal', { exact: true }).waitFor();
   await feeds.getByText('orders', { exact: true }).first().waitFor();
-  await feeds.getByRole('button', { name: 'Kitchen.serve' }).click();
+  await feeds.getByRole('button', { name: 'Meal.serve' }).click();
   await expect.poll(() => fact(page, 'Name').inputValue()).toBe('serve');
   await feeds.getByText('What feeds serve, and what it feeds').waitFor();
   await feeds.getByRole('button', { name: 'Kitchen.totalSum' }).waitFor();

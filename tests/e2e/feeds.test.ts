@@ -19,7 +19,7 @@ const named = (name: string) => desk().locator(`[data-name="${name}"]`);
 const tryWeather = async () => {
   await page.keyboard.press('t');
   await named('navBeside').getByRole('link', { name: 'Weather' }).press('Enter');
-  await named('windValue').waitFor();
+  await named('wind.value').waitFor();
 };
 const build = () => page.getByRole('button', { name: 'Build' }).click();
 
@@ -47,8 +47,8 @@ it('a value that comes from outside is there in all sizes, and what follows it f
   await expect
     .poll(async () => {
       const [one, other] = await Promise.all([
-        named('windValue').innerText(),
-        hand.locator('[data-name="windValue"]').innerText(),
+        named('wind.value').innerText(),
+        hand.locator('[data-name="wind.value"]').innerText(),
       ]);
       return /^\d/.test(one) && one === other;
     })
@@ -67,11 +67,11 @@ it('without an answer the screen says so', async () => {
   await expect
     .poll(async () => {
       await named('navBeside').getByRole('link', { name: 'Weather' }).press('Enter');
-      return named('windValue').count();
+      return named('wind.value').count();
     })
     .toBe(1);
   await expect.poll(() => named('mastLamp').innerText()).toBe('The mast is silent');
-  expect(await named('windValue').innerText()).toBe('–');
+  expect(await named('wind.value').innerText()).toBe('–');
   await page.getByLabel('Rows').selectOption({ label: 'Rows as they are' });
   await page.waitForTimeout(300);
 });
@@ -135,8 +135,8 @@ it('the bench shows what feeds say now, as often as one wants, and stands still 
 it('ranges are moved on their scale by keys and by hand, and the bench follows', async () => {
   await page.getByRole('link', { name: 'Build' }).click();
   await page.getByRole('button', { name: 'Mast', exact: true }).first().click();
-  await tree(page, 'windValue').click();
-  const scale = page.getByRole('group', { name: 'Ranges of Colour' });
+  await tree(page, 'wind').click();
+  const scale = page.getByRole('group', { name: 'Ranges of tone' });
   const shown = () =>
     page
       .locator('[data-bay="working"]')
@@ -180,7 +180,7 @@ it('what cannot be a range is refused with a reason, and one move is one undo', 
   const endBefore = await end.inputValue();
   await end.fill('90');
   await page.keyboard.press('Enter');
-  await tree(page, 'windValue').click();
+  await tree(page, 'wind').click();
   await page.keyboard.press('Control+z');
   await expect.poll(() => end.inputValue()).toBe(endBefore);
   expect(await third.inputValue()).toBe('60');
@@ -189,8 +189,8 @@ it('what cannot be a range is refused with a reason, and one move is one undo', 
 });
 
 it('a number where a colour is wanted is said, and offered ranges', async () => {
-  await tree(page, 'snowValue').click();
-  const colour = page.getByLabel(/^(Bound )?Colour$/);
+  await tree(page, 'snow').click();
+  const colour = page.getByLabel(/^(Bound )?tone$/);
   await colour.fill('{mast.snow}');
   await page.getByText(/^As everything begins: `91` is not a colour/).waitFor();
   await page.getByRole('button', { name: 'By ranges of the number' }).last().click();
@@ -212,7 +212,7 @@ it('a number where a colour is wanted is said, and offered ranges', async () => 
     .getByRole('button', { name: 'A value does not fit where it goes' })
     .waitFor({ state: 'detached' });
   await page.getByRole('button', { name: 'Close the drawer' }).click();
-  await tree(page, 'snowValue').click();
+  await tree(page, 'snow').click();
   await expect.poll(() => colour.inputValue()).toContain("'alert'");
 });
 
@@ -252,7 +252,7 @@ it('a link that is pressed in one size before its page runs is followed in all o
   for (const route of waiting.toReversed()) await route.continue();
   await page.unroute('**/script.js*');
   for (const label of ['Hand', 'Lap', 'Desk'])
-    await page.frameLocator(`iframe[title^="${label},"]`).locator('[data-name="windValue"]').waitFor();
+    await page.frameLocator(`iframe[title^="${label},"]`).locator('[data-name="wind.value"]').waitFor();
 });
 
 it('a mast that is stuck at one reading is not believed', async () => {
@@ -263,10 +263,10 @@ it('a mast that is stuck at one reading is not believed', async () => {
   await page.getByRole('link', { name: 'Build' }).click();
   await page.locator('[data-bay="working"]').waitFor();
   await tryWeather();
-  await expect.poll(() => named('windValue').innerText()).toMatch(/^\d/);
+  await expect.poll(() => named('wind.value').innerText()).toMatch(/^\d/);
   await expect
     .poll(() => named('mastLamp').innerText(), { timeout: 40_000 })
     .toBe('The mast is stuck at one reading');
-  expect(await named('windValue').innerText()).toBe('–');
+  expect(await named('wind.value').innerText()).toBe('–');
   expect(await named('adviceWords').innerText()).toContain('look out of the window');
 });

@@ -171,8 +171,8 @@ export const props = (page: Page, name: string) =>
   page.evaluate(async (wanted) => {
     type Node = { name?: string; props: Record<string, string>; children: Node[] };
     const answer = await fetch(`/api/projects/${location.pathname.split('/')[2]}`);
-    const { project } = (await answer.json()) as { project: { screens: Node[] } };
+    const { project } = (await answer.json()) as { project: { screens: Node[]; components?: Node[] } };
     const find = (nodes: Node[]): Node | undefined =>
       nodes.map((each) => (each.name === wanted ? each : find(each.children))).find(Boolean);
-    return find(project.screens)?.props;
+    return find([...project.screens, ...(project.components ?? [])])?.props;
   }, name);

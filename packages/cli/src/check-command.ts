@@ -5,11 +5,11 @@ import {
   checkAll,
   checkNamed,
   effectiveNames,
-  expandedOn,
   type Finding,
   handlersAtHand,
   type MissingHandler,
   missingHandlers,
+  namesOn,
   ownCodeFile,
   type Project,
   type Severity,
@@ -74,7 +74,7 @@ export async function checkCommand(words: readonly string[], print: (text: strin
         rightToLeft: values.rtl ?? false,
         mode: readMode(values.mode),
       });
-      const names = effectiveNames(expandedOn(project, screen).screen);
+      const names = namesOn(project, screen);
       const nameOf = (id: string | undefined) => (id === undefined ? undefined : names.get(id));
       for (const finding of found) {
         counts[finding.severity]++;

@@ -3,8 +3,7 @@ import {
   type Control,
   didYouMean,
   type Explanation,
-  effectiveNames,
-  expandedOn,
+  namesOn,
   type Project,
   type Question,
   questions,
@@ -36,7 +35,7 @@ export async function whyCommand(words: readonly string[], print: (text: string)
   const why = new Why(await loadShaper(), project, screen, { ...view, ...readStates(project, values.state) });
   if (!why.has(id)) throw new BadInput(`\`${values.control}\` is hidden at ${values.size}.`);
   const found = asked.flatMap((question) => why.explain(id, question) ?? []);
-  const names = effectiveNames(expandedOn(project, screen).screen);
+  const names = namesOn(project, screen);
   if (values.json) print(`${JSON.stringify(found, withNames(names), 2)}\n`);
   else for (const explanation of found) print(readable(explanation, names));
   return 0;
@@ -62,7 +61,7 @@ function readQuestions(text: string | undefined): readonly Question[] {
 function findControl(project: Project, asked: string): { screen: Control; id: string } {
   const names: string[] = [];
   for (const screen of project.screens)
-    for (const [id, name] of effectiveNames(expandedOn(project, screen).screen)) {
+    for (const [id, name] of namesOn(project, screen)) {
       if (name === asked || `${screen.name}.${name}` === asked) return { screen, id };
       names.push(name);
     }

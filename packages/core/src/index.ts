@@ -254,6 +254,7 @@ export {
 } from './reuse/definition.ts';
 export { type Expanded, expandedOn, expandedProject, expansionOf } from './reuse/expand.ts';
 export { instanceKindsOf, isInstance, kindIn } from './reuse/instance-kinds.ts';
+export { namesOn } from './reuse/names.ts';
 export { printFolder, readFolder, type StoredRows, screenNameOf } from './source/folder.ts';
 export { stepsToText } from './source/merge-text.ts';
 export { parseScreen } from './source/parse.ts';

@@ -156,6 +156,7 @@ describe('the demo', () => {
     const paths = [
       'project.json',
       ...(await readdir(join(folder, 'screens'))).map((name) => `screens/${name}`),
+      ...(await readdir(join(folder, 'components'))).map((name) => `components/${name}`),
       ...(await readdir(join(folder, 'theme'))).map((name) => `theme/${name}`),
       ...(await readdir(join(folder, 'tables'))).map((name) => `tables/${name}`),
     ];

@@ -6,6 +6,7 @@
 import { type Control, inForce, type Project } from '../document/types.ts';
 import { mapWords } from '../expression/template.ts';
 import { kindOf } from '../kinds/catalogue.ts';
+import { expandedProject } from '../reuse/expand.ts';
 
 /** The name under which it can be asked for where a locale is. */
 export const longTextLocale = 'x-long';
@@ -105,5 +106,11 @@ export function longTexts(project: Project): Project {
     const same = !changed && children.every((child, index) => child === control.children[index]);
     return same ? control : { ...control, props: changed ? props : control.props, children };
   };
-  return { ...project, screens: project.screens.map(visit) };
+  // Texts that instances give are lengthened where they stand in the end.
+  const expanded = expandedProject(project);
+  return {
+    ...expanded,
+    screens: expanded.screens.map(visit),
+    ...(project.components ? { components: project.components.map(visit) } : {}),
+  };
 }

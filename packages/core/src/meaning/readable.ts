@@ -10,11 +10,10 @@ import { type Control, inForce, isDialog, type Project } from '../document/types
 import { actions, alterings } from '../expression/actions/catalogue.ts';
 import { EvaluationError, evaluateTemplate, type Scope } from '../expression/evaluate.ts';
 import { constants, functions, methods } from '../expression/functions.ts';
-import { initialScope } from '../expression/initial-scope.ts';
 import { parseTemplate } from '../expression/template.ts';
 import { viewNames } from '../expression/view-names.ts';
 import { kindOf } from '../kinds/catalogue.ts';
-import { initialValuesIn } from '../reuse/given.ts';
+import { scopeAround, valuesInside } from '../reuse/samples.ts';
 import { entryOf, itemAt } from '../sure.ts';
 import { knownOn } from './property-text.ts';
 
@@ -27,33 +26,8 @@ export interface Readable {
   readonly what: 'variable' | 'item' | 'member' | 'function' | 'view' | 'action' | 'screen' | 'control';
 }
 
-/** Names inside a component: what its parameters and own variables begin with, then those around. The same elsewhere. */
-function insideScope(around: Scope, tree: Control | undefined): Scope {
-  const own = initialValuesIn(tree);
-  return own.size === 0 ? around : (name) => (own.has(name) ? own.get(name) : around(name));
-}
-
-/** The names of a control's surroundings, and what they hold: inside repeats that of their first item. */
-function surroundings(project: Project, control: Control): { scope: Scope; items: readonly string[] } {
-  const path = pathTo(project, control.id);
-  let scope = insideScope(initialScope(project), path[0]);
-  const items: string[] = [];
-  for (const around of path.slice(0, -1)) {
-    const repetition = repetitionOf(around);
-    if (!repetition) continue;
-    const name = repetition.as;
-    const outer = scope;
-    const template = parseTemplate(textInForce(around, { name: repetition.list }, ['']) ?? '');
-    const list = template.ok ? attempt(() => evaluateTemplate(template.value, outer)) : undefined;
-    const first: unknown = Array.isArray(list) ? list[0] : undefined;
-    scope = (wanted) => (wanted === name ? first : outer(wanted));
-    items.unshift(name);
-  }
-  return { scope, items };
-}
-
 /** What names mean to a control's expressions as everything begins; inside repeats those of the first item. */
-export const scopeAt = (project: Project, control: Control): Scope => surroundings(project, control).scope;
+export const scopeAt = (project: Project, control: Control): Scope => scopeAround(project, control).scope;
 
 function attempt<T>(work: () => T): T | undefined {
   try {
@@ -73,7 +47,7 @@ export function sampleOf(
   const template = parseTemplate(text);
   if (!template.ok) return { problem: template.problem.message };
   try {
-    return { value: evaluateTemplate(template.value, surroundings(project, control).scope) };
+    return { value: evaluateTemplate(template.value, scopeAround(project, control).scope) };
   } catch (error) {
     return { problem: messageOf(error) };
   }
@@ -89,7 +63,7 @@ const mostSpread = 2000;
 export function numbersOf(project: Project, control: Control, expression: string): readonly number[] {
   const read = parseTemplate(`{${expression}}`);
   if (!read.ok) return [];
-  const { scope } = surroundings(project, control);
+  const { scope } = scopeAround(project, control);
   const around = pathTo(project, control.id)
     .slice(0, -1)
     .findLast((each) => repetitionOf(each));
@@ -145,7 +119,7 @@ export function readableAt(
   const path = pathPattern.exec(before)?.[0] ?? '';
   const names = path.split('.');
   const begun = names.pop() ?? '';
-  const { scope, items } = surroundings(project, control);
+  const { scope, items } = scopeAround(project, control);
   if (names.length > 0) return fitting(membersOf(scope, names), begun);
   return fitting(
     [...namesIn(knownTo(project, control), scope, items), ...(isEvent ? actionsToCall : [])],
@@ -210,7 +184,7 @@ function branchOf(
 
 /** All that expressions of a control can read: items of the repeats around it, variables, and functions. */
 export function readableTree(project: Project, control: Control): readonly ReadableBranch[] {
-  const { scope, items } = surroundings(project, control);
+  const { scope, items } = scopeAround(project, control);
   const named = (name: string, what: 'item' | 'variable') =>
     branchOf(
       name,
@@ -289,7 +263,10 @@ const viewNamesAt = (scope: Scope): Readable[] =>
 /** The variables that a control's expressions know; inside a component its parameters and own variables first. */
 function knownTo(project: Project, control: Control): readonly { readonly name: string }[] {
   const [tree] = pathTo(project, control.id);
-  return [...[...initialValuesIn(tree).keys()].map((name) => ({ name })), ...knownOn(project, tree?.name)];
+  return [
+    ...[...valuesInside(project, tree).keys()].map((name) => ({ name })),
+    ...knownOn(project, tree?.name),
+  ];
 }
 
 function namesIn(

@@ -22,14 +22,18 @@ export interface SurroundPlan {
   readonly common: readonly Common[];
 }
 
-/** Whether two controls say the same, but for texts that a parameter can say. */
+/**
+ * Whether two controls say the same, but for texts that a parameter can say: of those that are called alike. Others say the same
+ * in all.
+ */
 function isShared(one: Control, other: Control): boolean {
+  const isCalledAlike = one.name !== undefined && one.name === other.name;
   return (
     areAlike(one, other, false) &&
     partsOf(one).every((part) =>
       Object.entries(part.control.props).every(([attribute, value]) => {
         const its = inForce(partAt(other, part.path)!.props[attribute]);
-        return its === inForce(value) || takesText(part.control, attribute);
+        return its === inForce(value) || (isCalledAlike && takesText(part.control, attribute));
       }),
     )
   );

@@ -14,8 +14,8 @@ import {
   type PropertyValue,
   type StateVariable,
 } from '../document/types.ts';
-import { hasExpression } from '../expression/template.ts';
-import { kindOf } from '../kinds/catalogue.ts';
+import { escapeBraces, hasExpression } from '../expression/template.ts';
+import { kindOf, screenKind } from '../kinds/catalogue.ts';
 import { declaredName } from '../kinds/component.ts';
 import { slotOf } from '../kinds/properties.ts';
 import { surroundOf } from '../kinds/screen.ts';
@@ -25,6 +25,7 @@ import { type Environment, eventIn, statesIn, templateIn } from './environment.t
 import { environmentOf, type Given } from './given.ts';
 import { isOfEveryInstance } from './instance-attributes.ts';
 import { isInstance } from './instance-kinds.ts';
+import { valuesInside } from './samples.ts';
 
 /** Most controls of a screen when all its instances are expanded. */
 export const mostExpanded = 20_000;
@@ -143,18 +144,28 @@ class Expander {
       : withoutSurround(withChildren(screen, around));
   }
 
-  /** A component by itself, on a screen, with what its parameters begin with; its controls keep their ids. */
-  alone(): Control {
+  /**
+   * A component by itself, on a screen, with what its parameters begin with; its controls keep their ids.
+   *
+   * @param samples what names in it hold, by name.
+   */
+  alone(samples: ReadonlyMap<string, unknown>): Control {
     const { screen: component } = this;
     const definition = definitionOf(component);
     const place = { ...this.screenPlace(), isPlain: true, isAlone: true };
-    const inner = this.inside(definition, { ...component, props: {}, children: [] }, [], place);
+    const props = Object.fromEntries(
+      [...samples].flatMap(([name, value]) => {
+        const text = definition.parameters.get(name)?.initial === undefined ? literalText(value) : undefined;
+        return text === undefined ? [] : [[name, text]];
+      }),
+    );
+    const inner = this.inside(definition, { ...component, props, children: [] }, [], place);
     const { root, isSurround } = definition;
     const shown = { ...inner, ids: '' };
     const { id, name } = component;
     return {
       id,
-      kind: 'screen',
+      kind: screenKind,
       ...(name === undefined ? {} : { name }),
       props: isSurround ? {} : { padding: '24' },
       children: !root ? [] : isSurround ? this.children(root, shown) : [...this.one(root, shown)],
@@ -412,19 +423,41 @@ const expandedScreens = new WeakMap<
   { readonly components: Project['components']; readonly expansion: Expansion }
 >();
 
-/** A screen without instances; a component shown alone, as if it were a screen with one of it. */
+/** Longest value of a sample that a component is shown with, in UTF-16 units of JSON. */
+const longestSample = 20_000;
+
+/** A value as the text of an attribute; undefined where it is too long for that, or none. */
+function literalText(value: unknown): string | undefined {
+  if (typeof value === 'string') return escapeBraces(value);
+  const text = JSON.stringify(value);
+  return text === undefined || text.length > longestSample ? undefined : `{${text}}`;
+}
+
+/** A screen without instances. */
 export function expansionOf(project: Pick<Project, 'components'>, screen: Control): Expansion {
-  if (!holdsInstances(screen) && kindOf(screen).root !== 'components')
-    return { screen, variables: [], problem: undefined };
+  if (!holdsInstances(screen)) return { screen, variables: [], problem: undefined };
   const known = expandedScreens.get(screen);
   if (known && known.components === project.components) return known.expansion;
   const expander = new Expander(definitionsOf(project), screen);
   const expansion = {
-    screen: kindOf(screen).root === 'components' ? expander.alone() : expander.whole(),
+    screen: expander.whole(),
     variables: expander.variables,
     problem: expander.problem,
   };
   expandedScreens.set(screen, { components: project.components, expansion });
+  return expansion;
+}
+
+const shownAlone = new WeakMap<Control, { readonly project: Project; readonly expansion: Expansion }>();
+
+/** A component as if it were a screen with one of it, with samples of what its parameters hold. */
+function aloneOf(project: Project, component: Control): Expansion {
+  const known = shownAlone.get(component);
+  if (known?.project === project) return known.expansion;
+  const expander = new Expander(definitionsOf(project), component);
+  const screen = expander.alone(valuesInside(project, component));
+  const expansion = { screen, variables: expander.variables, problem: expander.problem };
+  shownAlone.set(component, { project, expansion });
   return expansion;
 }
 
@@ -441,7 +474,8 @@ const expandedHere = new WeakMap<Control, { readonly project: Project; readonly 
  * Other screens of the project stay as they are.
  */
 export function expandedOn(project: Project, screen: Control): Expanded {
-  const { screen: shown, variables } = expansionOf(project, screen);
+  const { screen: shown, variables } =
+    kindOf(screen).root === 'components' ? aloneOf(project, screen) : expansionOf(project, screen);
   if (shown === screen) return { project, screen };
   const known = expandedHere.get(shown);
   if (known?.project === project) return known.expanded;

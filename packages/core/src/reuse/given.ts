@@ -18,10 +18,9 @@ import {
   parseTemplate,
   unescapeBraces,
 } from '../expression/template.ts';
-import { kindOf } from '../kinds/catalogue.ts';
 import type { ParameterType } from '../kinds/component.ts';
 import { isOneOf } from '../sure.ts';
-import { type Definition, definitionOf, type OwnVariable, type Parameter } from './definition.ts';
+import type { Definition, OwnVariable, Parameter } from './definition.ts';
 import { type Environment, eventIn, expressionIn, type Stand, type Told } from './environment.ts';
 
 export interface Given {
@@ -144,7 +143,7 @@ function constantOf(text: string): { readonly value: unknown } | undefined {
 }
 
 /** What a variable begins with, from the text that says it. */
-function initialOf(type: ParameterType, text: string | undefined): StateValue {
+export function initialOf(type: ParameterType, text: string | undefined): StateValue {
   const stateType: StateType = isOneOf(stateTypes, type) ? type : 'text';
   if (text === undefined) return emptyValues[stateType];
   const plain = hasExpression(text) ? constantOf(text)?.value : unescapeBraces(text);
@@ -198,14 +197,4 @@ function literalOf(type: ParameterType, text: string): string {
     default:
       return JSON.stringify(text);
   }
-}
-
-/** What the parameters and own variables of a component begin with, by name; none where it is no component. */
-export function initialValuesIn(tree: Control | undefined): ReadonlyMap<string, unknown> {
-  const found = new Map<string, unknown>();
-  if (!tree || kindOf(tree).root !== 'components') return found;
-  const { parameters, variables } = definitionOf(tree);
-  for (const { name, type, initial } of [...parameters.values(), ...variables.values()])
-    found.set(name, initialOf(type, initial));
-  return found;
 }

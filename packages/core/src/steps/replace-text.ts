@@ -1,9 +1,10 @@
 /** Finding words that people read, on all screens, and putting others in their place. Expressions are left alone. */
-import { propertyOf } from '../cascade/attributes.ts';
+import { parameterOfSurround, propertyOf } from '../cascade/attributes.ts';
 import { walk } from '../document/tree.ts';
 import { type Control, inForce, type Project, treesOf } from '../document/types.ts';
 import { mapWords } from '../expression/template.ts';
 import { kindOf } from '../kinds/catalogue.ts';
+import { kindIn } from '../reuse/instance-kinds.ts';
 import type { Step } from './step.ts';
 
 /** A value in which something was found. */
@@ -35,7 +36,9 @@ export function textPlaces(project: Project, search: TextSearch): TextPlace[] {
   return treesOf(project).flatMap((screen) =>
     [...walk(screen)].flatMap((control) =>
       Object.entries(control.props).flatMap(([attribute, value]): TextPlace[] => {
-        const property = kindOf(control).properties.find(({ name }) => name === propertyOf(attribute));
+        const wanted =
+          parameterOfSurround(kindOf(control), attribute) === undefined ? propertyOf(attribute) : attribute;
+        const property = kindIn(project, control).properties.find(({ name }) => name === wanted);
         const before = inForce(value);
         if (property?.type.field !== 'words' || before === undefined || attribute.endsWith('.bind'))
           return [];

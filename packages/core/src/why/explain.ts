@@ -49,9 +49,11 @@ export class Why {
   }
 
   /** @returns undefined where the control is hidden. */
-  explain(control: string, question: Question): Explanation | undefined {
-    const found = this.on.find(control);
+  explain(asked: string, question: Question): Explanation | undefined {
+    const found = this.on.find(asked);
     if (!found) return undefined;
+    // Of an instance that is its component's root.
+    const control = found.laid.box.control ?? asked;
     const fixes = fixesFor(this.on, found, question).filter((fix) => this.helps(fix, control));
     const isSize = question === 'width' || question === 'height';
     const workings = isSize

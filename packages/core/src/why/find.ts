@@ -54,7 +54,12 @@ export class ExplainedScreen {
   private collect(found: Found): void {
     const { laid, x, y } = found;
     const id = laid.box.control;
-    if (id !== undefined && !this.byId.has(id)) this.byId.set(id, found);
+    if (id !== undefined && !this.byId.has(id)) {
+      this.byId.set(id, found);
+      // An instance is where its component's root is, which comes first of its parts.
+      for (let end = id.lastIndexOf('/'); end > 0; end = id.lastIndexOf('/', end - 1))
+        if (!this.byId.has(id.slice(0, end))) this.byId.set(id.slice(0, end), found);
+    }
     laid.children.forEach((child, index) => {
       this.collect({
         laid: child,

@@ -8,6 +8,7 @@ import {
   type History,
   kindOf,
   locate,
+  ownId,
   type Project,
   pathTo,
   type Step,
@@ -114,7 +115,9 @@ export class EditorView {
     for (const listener of this.#listeners) listener();
   }
 
-  select = (ids: readonly string[]): void => {
+  select = (asked: readonly string[]): void => {
+    // A part of an instance stands for the instance, one of a surround for its screen.
+    const ids = [...new Set(asked.map(ownId))];
     const [first] = ids;
     const at = first === undefined ? undefined : locate(this.state.project, first);
     this.update({

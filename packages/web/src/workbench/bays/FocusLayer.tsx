@@ -1,8 +1,9 @@
 /** The turns in which controls take the focus, as numbers on the working bay; while they are given, to be pressed. */
-import { type Control, effectiveNames, focusOrderSteps, type ScreenLayout } from '@hovrin/core';
+import type { Control, ScreenLayout } from '@hovrin/core';
 import { useWorkplace } from '../../editor/context.tsx';
 import { useEscape } from '../../parts/useEscape.ts';
 import { useBenchView } from '../bench/benchView.ts';
+import { useNames } from '../useNames.ts';
 import { useFocusOrder } from './useFocusOrder.ts';
 
 export function FocusLayer({
@@ -16,15 +17,15 @@ export function FocusLayer({
 }) {
   const { editor } = useWorkplace();
   const { turns, setTurns } = useBenchView();
-  const { stops, jumps } = useFocusOrder(screen, layout);
-  const names = effectiveNames(screen);
+  const { stops, jumps, orderSteps } = useFocusOrder(screen, layout);
+  const names = useNames(screen);
   useEscape(turns !== undefined, () => setTurns(undefined), true);
   const press = (id: string) => {
     const next = [...(turns ?? []).filter((each) => each !== id), id];
     editor.dispatch({
       label: 'Focus in the order pressed',
       group: 'focus-turns',
-      steps: focusOrderSteps(screen, next),
+      steps: orderSteps(next),
       exact: true,
     });
     setTurns(next.length === stops.length ? undefined : next);

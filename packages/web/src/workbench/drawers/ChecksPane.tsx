@@ -8,6 +8,7 @@ import {
   ignoredOf,
   ignoreStep,
   locate,
+  ownId,
   type Severity,
 } from '@hovrin/core';
 import { useEffect, useState } from 'react';
@@ -34,9 +35,9 @@ export function ChecksPane({ screen }: { screen: Control }) {
     },
     [setPreview, setLit],
   );
-  const all = checks.findings.filter(({ control }) => locateIn(screen, control));
+  const all = checks.findings.filter(({ control }) => locateIn(screen, ownId(control)));
   const shown = all.filter(
-    ({ severity, control }) => !hidden.has(severity) && (!onlySelected || selection.includes(control)),
+    ({ severity, control }) => !hidden.has(severity) && (!onlySelected || selection.includes(ownId(control))),
   );
   const groups = checkKinds.flatMap(({ name: check }) => {
     const findings = shown.filter((finding) => finding.check === check);

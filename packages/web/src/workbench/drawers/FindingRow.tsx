@@ -7,6 +7,8 @@ import {
   type Fix,
   ignoreStep,
   locate,
+  ownId,
+  sourceId,
   whereWords,
 } from '@hovrin/core';
 import { EyeOff } from 'lucide-react';
@@ -29,7 +31,7 @@ export function FindingRow({ screen, finding }: { screen: Control; finding: Find
     if (size) resize(size);
   };
   return (
-    <li className={`rounded-sm px-1 py-1 ${selection.includes(control) ? 'bg-saffron/15' : ''}`}>
+    <li className={`rounded-sm px-1 py-1 ${selection.includes(ownId(control)) ? 'bg-saffron/15' : ''}`}>
       <div className="flex items-baseline gap-2">
         <span
           role="img"
@@ -105,7 +107,7 @@ function IgnoreForm({ control, check, onDone }: Pick<Finding, 'control' | 'check
   const { project } = useEditorState('project');
   const [reason, setReason] = useState('');
   const ignore = () => {
-    const found = locate(project, control)?.control;
+    const found = locate(project, sourceId(control))?.control;
     if (found && reason.trim())
       editor.dispatch({
         label: `Ignore “${checkNamed(check)?.title}”`,

@@ -15,27 +15,20 @@ import {
   useSortable,
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
-import {
-  type Control,
-  effectiveNames,
-  type FocusStop,
-  focusOrderSteps,
-  hasFocusTurns,
-  repetitionOf,
-} from '@hovrin/core';
+import { type Control, type FocusStop, repetitionOf } from '@hovrin/core';
 import { GripVertical } from 'lucide-react';
 import { useEffect } from 'react';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import { useFocusOrder } from '../bays/useFocusOrder.ts';
 import { useBenchView } from '../bench/benchView.ts';
 import { KindIcon } from '../KindIcon.tsx';
+import { useNames } from '../useNames.ts';
 
 export function FocusPane({ screen }: { screen: Control }) {
   const { editor } = useWorkplace();
   const { setLit, turns, setTurns } = useBenchView();
-  const { stops, jumps } = useFocusOrder(screen);
-  const names = effectiveNames(screen);
-  const given = hasFocusTurns(screen);
+  const { stops, jumps, given, orderSteps, plainSteps } = useFocusOrder(screen);
+  const names = useNames(screen);
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 3 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
@@ -48,7 +41,7 @@ export function FocusPane({ screen }: { screen: Control }) {
     [setTurns, setLit],
   );
   const put = (order: readonly string[], label: string) =>
-    editor.dispatch({ label, steps: focusOrderSteps(screen, order), exact: true });
+    editor.dispatch({ label, steps: orderSteps(order), exact: true });
   const ids = stops.map(({ control }) => control.id);
   const drop = ({ active, over }: DragEndEvent) => {
     if (!over || active.id === over.id) return;
@@ -92,13 +85,7 @@ export function FocusPane({ screen }: { screen: Control }) {
           onClick={() =>
             editor.dispatch({
               label: 'Focus in the order of the tree',
-              steps: stops.flatMap(({ takers }) =>
-                takers
-                  .filter(({ props }) => props.tabindex !== undefined)
-                  .map(
-                    ({ id }) => ({ type: 'set', control: id, property: 'tabindex', value: null }) as const,
-                  ),
-              ),
+              steps: plainSteps(),
               exact: true,
             })
           }

@@ -1,14 +1,13 @@
 /** A sentence in which names stand in backticks; names of controls light up and can be selected. */
-import { type Control, effectiveNames } from '@hovrin/core';
+import type { Control } from '@hovrin/core';
 import { useMemo } from 'react';
 import { useWorkplace } from '../../editor/context.tsx';
 import { useBenchView } from '../bench/benchView.ts';
+import { useNames } from '../useNames.ts';
 
 export function Sentence({ screen, children: text }: { screen: Control; children: string }) {
-  const byName = useMemo(
-    () => new Map([...effectiveNames(screen)].map(([id, name]) => [name, id])),
-    [screen],
-  );
+  const names = useNames(screen);
+  const byName = useMemo(() => new Map([...names].map(([id, name]) => [name, id])), [names]);
   return text.split(/`([^`]+)`/).map((part, index) => {
     const key = `${index} ${part}`;
     if (index % 2 === 0) return <span key={key}>{part}</span>;

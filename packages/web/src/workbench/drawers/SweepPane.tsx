@@ -1,11 +1,12 @@
 /** The layout for every width: how wide the selection and its siblings are, and where something changes. */
-import { type Control, effectiveNames, toldChanges } from '@hovrin/core';
+import { type Control, toldChanges } from '@hovrin/core';
 import { type KeyboardEvent, type PointerEvent, useMemo } from 'react';
 import { useEditorState } from '../../editor/context.tsx';
 import { useRoom } from '../../parts/useRoom.ts';
 import { useBenchView } from '../bench/benchView.ts';
 import { sweptFrom, sweptTo } from '../every-width/request.ts';
 import { useSwept } from '../every-width/useEveryWidth.ts';
+import { useNames } from '../useNames.ts';
 import { ChangeList } from './ChangeList.tsx';
 import { SweepChart, widthScale } from './SweepChart.tsx';
 import { concerns, drawn, type Stripe, steppedWidth, stripesOf } from './sweepStripes.ts';
@@ -16,12 +17,9 @@ export function SweepPane({ screen, control }: { screen: Control; control: Contr
   const width = sizes[0]?.width ?? sweptFrom;
   const swept = useSwept();
   const { element, room } = useRoom({ width: 640, height: 230 });
-  const names = effectiveNames(screen);
+  const names = useNames(screen);
   const controls = useMemo(() => drawn(project, control), [project, control]);
-  const stripes = useMemo(
-    () => stripesOf(swept.parts, controls, effectiveNames(screen)),
-    [swept.parts, controls, screen],
-  );
+  const stripes = useMemo(() => stripesOf(swept.parts, controls, names), [swept.parts, controls, names]);
   const x = widthScale(room);
   const ids = useMemo(() => new Set(controls.map(({ id }) => id)), [controls]);
   const changes = useMemo(

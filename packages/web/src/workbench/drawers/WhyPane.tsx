@@ -15,6 +15,7 @@ import { CircleAlert } from 'lucide-react';
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import { useBenchView } from '../bench/benchView.ts';
+import { useNames } from '../useNames.ts';
 import { ControlWord, Sentence } from './Sentence.tsx';
 
 const asked: readonly { question: Question; label: string }[] = [
@@ -123,7 +124,7 @@ function Answer({ screen, explanation }: { screen: Control; explanation: Explana
 const picks = { greatest: 'greatest of', least: 'least of' } as const;
 
 function WorkingRow({ screen, working }: { screen: Control; working: Working }) {
-  const names = effectiveNames(screen);
+  const names = useNames(screen);
   return (
     <tr className="align-baseline">
       <th scope="row" className="pr-4 text-left font-normal text-quiet">
@@ -178,7 +179,7 @@ function WorkingRow({ screen, working }: { screen: Control; working: Working }) 
 }
 
 function SourceItem({ screen, source }: { screen: Control; source: Source }) {
-  const name = effectiveNames(screen).get(source.control) ?? '';
+  const name = useNames(screen).get(source.control) ?? '';
   const band = source.from !== 'own' && source.from !== 'default';
   return (
     <li className="flex items-baseline gap-1">
@@ -198,6 +199,7 @@ function Fixes({ screen, explanation }: { screen: Control; explanation: Explanat
   const { editor } = useWorkplace();
   const { project } = useEditorState('project');
   const { setPreview } = useBenchView();
+  const names = useNames(screen);
   const show = (fix: Fix) => {
     const applied = applySteps(project, fix.steps);
     if (applied.ok) setPreview(applied.project);
@@ -230,7 +232,7 @@ function Fixes({ screen, explanation }: { screen: Control; explanation: Explanat
                 {fix.steps
                   .map((step) =>
                     step.type === 'set'
-                      ? `${effectiveNames(screen).get(step.control)} ${step.property}${step.value === null ? ' taken away' : `="${String(step.value)}"`}`
+                      ? `${names.get(step.control)} ${step.property}${step.value === null ? ' taken away' : `="${String(step.value)}"`}`
                       : step.type,
                   )
                   .join(', ')}

@@ -31,6 +31,10 @@ export function drawn(project: Project, control: Control): readonly Control[] {
   return sideBySide ? parent.children : [control];
 }
 
+/** Whether a box is that of a control; of an instance it is its component's root, the first of its parts. */
+const isOf = (box: string | undefined, id: string): boolean =>
+  box === id || box?.startsWith(`${id}/`) === true;
+
 /** How wide each control is over the widths, one on top of the other. */
 export function stripesOf(
   parts: readonly SweepPart[],
@@ -44,7 +48,7 @@ export function stripesOf(
   }));
   for (const { stretch } of parts) {
     const indexes = controls.map(({ id }) =>
-      stretch.boxes.findIndex((box) => box.control === id && box.items.every((item) => item === 0)),
+      stretch.boxes.findIndex((box) => isOf(box.control, id) && box.items.every((item) => item === 0)),
     );
     for (const at of [stretch.from, stretch.to]) {
       let low = 0;

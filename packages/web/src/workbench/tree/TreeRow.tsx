@@ -1,5 +1,5 @@
 /** One line of the tree. */
-import { type Control, hasExpression, inForce, kindOf } from '@hovrin/core';
+import { type Control, hasExpression, inForce, kindOf, ownId } from '@hovrin/core';
 import { ChevronDown, ChevronRight, Lock, MoreHorizontal } from 'lucide-react';
 import { memo } from 'react';
 import { canRun, commandNamed, runCommand } from '../../editor/commands/index.ts';
@@ -206,7 +206,7 @@ function Marks({ invalid, control }: { invalid: boolean; control: Control }) {
       className: 'bg-copper',
     },
     {
-      on: findings.some((finding) => finding.control === control.id && finding.severity !== 'advice'),
+      on: findings.some((finding) => ownId(finding.control) === control.id && finding.severity !== 'advice'),
       words: 'Something is wrong at some width',
       className: 'bg-brick rounded-full',
     },

@@ -1,0 +1,173 @@
+/** Components through the interface: made of what recurs, opened, changed once, given, swapped, detached; surrounds of screens. */
+import type { Page } from 'playwright-core';
+import { afterAll, beforeAll, expect, it } from 'vitest';
+import { axeFaults } from '../browser/axe.ts';
+import { sourceText, writeSource } from './source-drawer.ts';
+import { fact, facts, props, saved, tree, treeNames, Workbench } from './workbench.ts';
+
+let bench: Workbench;
+let page: Page;
+beforeAll(async () => {
+  bench = await Workbench.start();
+  page = await bench.window();
+  await bench.newProject(page, 'Reuse');
+});
+afterAll(async () => {
+  await bench.stop();
+  expect(bench.problems).toEqual([]);
+});
+
+const dialog = () => page.getByRole('dialog');
+const components = () => page.getByRole('region', { name: 'Components' });
+const openScreen = (name: string) =>
+  page
+    .getByRole('region', { name: 'Screens' })
+    .getByRole('button', { name: new RegExp(`^${name}`) })
+    .click();
+const undo = () => page.locator('body').press('Control+z');
+/** Texts that the working bay shows. */
+const shown = () => page.locator('[data-bay="working"]').innerText();
+
+const card = (name: string, label: string, more = '') =>
+  `<column name="${name}" width="share" padding="8"><text name="${name}Label" text="${label}" /><text name="${name}Count" text="3"${more} /></column>`;
+
+it('what recurs is found, and becomes a component and its instances in one change', async () => {
+  await page.keyboard.press('x');
+  await writeSource(
+    page,
+    `<screen name="Screen1"><row name="cards" gap="8">${card('here', 'In the hut')}${card('away', 'On the way', ' color="warm"')}${card('free', 'Free')}</row></screen>`,
+  );
+  await saved(page);
+  await tree(page, 'here').click();
+  await page.keyboard.press('Control+Alt+k');
+  await dialog().waitFor();
+  expect(await axeFaults(page)).toEqual([]);
+  expect(await dialog().getByLabel('Name', { exact: true }).inputValue()).toBe('Card');
+  expect(await dialog().getByRole('checkbox').count()).toBe(3);
+  expect(
+    await dialog()
+      .getByLabel(/^Name for text/)
+      .inputValue(),
+  ).toBe('label');
+  await page.keyboard.type('Figure');
+  await page.keyboard.press('Enter');
+  await dialog().waitFor({ state: 'detached' });
+  await saved(page);
+  expect(await treeNames(page)).toEqual(['Screen1', 'cards', 'here', 'away', 'free']);
+  expect(await sourceText(page)).toContain(
+    '<Figure name="here"/> <Figure name="away" label="On the way" countColor="warm"/> <Figure name="free" label="Free"/>',
+  );
+  expect(await shown()).toContain('On the way');
+  await undo();
+  await expect.poll(() => sourceText(page)).toContain('<text name="awayLabel"');
+  await page.locator('body').press('Control+Shift+z');
+  await expect.poll(() => sourceText(page)).toContain('<Figure name="away"');
+});
+
+it('an instance is given values, which hold and are taken back; its place is its own', async () => {
+  await tree(page, 'away').click();
+  await fact(page, 'label').fill('Still walking');
+  await fact(page, 'label').press('Escape');
+  await expect.poll(shown).toContain('Still walking');
+  await facts(page).getByRole('button', { name: 'Reset' }).click();
+  await expect.poll(shown).not.toContain('Still walking');
+  await undo();
+  await expect.poll(shown).toContain('Still walking');
+  expect(await fact(page, 'Width').getAttribute('placeholder')).toBe('share');
+  await saved(page);
+  expect(await axeFaults(page)).toEqual([]);
+});
+
+it('pressed twice, the component opens; a change there is one everywhere', async () => {
+  const bay = (await page.locator('[data-bay="working"]').boundingBox())!;
+  await tree(page, 'here').click();
+  await page.mouse.dblclick(bay.x + 30, bay.y + 22);
+  await page.getByRole('heading', { name: 'On Figure' }).waitFor();
+  expect(await treeNames(page)).toEqual(['Figure', 'label', 'countColor', 'column1', 'label', 'count']);
+  await facts(page).getByRole('button', { name: 'here on Screen1' }).waitFor();
+  await tree(page, 'count').click();
+  await fact(page, 'Text').fill('four');
+  await fact(page, 'Text').press('Escape');
+  await facts(page).getByRole('button', { name: 'Make it a parameter' }).first().click();
+  await saved(page);
+  expect(await props(page, 'count')).toMatchObject({ text: '{count}' });
+  await openScreen('Screen1');
+  await tree(page, 'free').click();
+  await fact(page, 'count').fill('{3 + 4}');
+  await fact(page, 'count').press('Escape');
+  await expect.poll(shown).toMatch(/four[\s\S]*four[\s\S]*7/);
+});
+
+it('a parameter is renamed in the component and wherever it is given; one that every instance has is refused', async () => {
+  await components().getByRole('button', { name: 'Figure', exact: false }).first().click();
+  await tree(page, 'count').first().click();
+  await fact(page, 'Name').fill('width');
+  await facts(page)
+    .getByText(/Every instance has/)
+    .waitFor();
+  await fact(page, 'Name').fill('number');
+  await fact(page, 'Name').press('Enter');
+  await saved(page);
+  expect(await props(page, 'count')).toMatchObject({ text: '{number}' });
+  await expect.poll(async () => (await props(page, 'free'))!.number).toBe('{3 + 4}');
+  await undo();
+  await expect.poll(async () => (await props(page, 'free'))!.count).toBe('{3 + 4}');
+});
+
+it('the picker has it first by its name; an instance is detached and becomes its controls', async () => {
+  await openScreen('Screen1');
+  await tree(page, 'cards').click();
+  await page.keyboard.press('a');
+  await page.getByRole('combobox', { name: 'What to add' }).waitFor();
+  await page.keyboard.type('figure');
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('last');
+  await page.keyboard.press('Enter');
+  await tree(page, 'last').waitFor();
+  await facts(page).getByRole('button', { name: 'Detach' }).click();
+  await expect
+    .poll(() => treeNames(page))
+    .toEqual(['Screen1', 'cards', 'here', 'away', 'free', 'column1', 'label', 'count']);
+  await undo();
+  await expect.poll(() => treeNames(page)).toContain('last');
+});
+
+it('a component goes when its instances become controls; what is wrong in its text is said', async () => {
+  await components().getByRole('button', { name: 'More for component Figure' }).click();
+  await page.getByRole('menuitem', { name: 'Delete, instances become controls' }).click();
+  await expect.poll(() => sourceText(page)).not.toContain('<Figure');
+  await undo();
+  await expect.poll(() => sourceText(page)).toContain('<Figure');
+  await components()
+    .getByRole('button', { name: /^Figure/ })
+    .click();
+  await writeSource(
+    page,
+    '<component name="Figure"><parameter name="label" /><parameter name="count" /><parameter name="countColor" type="colour" initial="ink" /><row gap="4"><text text="{label}:" /><text text="{count}" color="{countColor}" /></row></component>',
+  );
+  await openScreen('Screen1');
+  await expect.poll(shown).toContain('Still walking:');
+});
+
+it('what screens have in common becomes their surround, and new screens stand in it', async () => {
+  const bar = '<bar name="top" edge="top"><text name="brand" text="Velmora Hut" /></bar>';
+  await writeSource(page, `<screen name="Screen1">${bar}<text name="one" text="soup" /></screen>`);
+  await page.getByRole('button', { name: 'New screen' }).click();
+  await page.keyboard.press('Escape');
+  await expect.poll(() => sourceText(page)).toContain('Screen2');
+  await writeSource(page, `<screen name="Screen2">${bar}<text name="two" text="bread" /></screen>`);
+  await page.keyboard.press('?');
+  await page.getByRole('combobox').fill('surround');
+  await page.keyboard.press('Enter');
+  await dialog().getByText('In common: top').waitFor();
+  await dialog().getByRole('button', { name: 'Make it' }).click();
+  await expect
+    .poll(() => sourceText(page))
+    .toBe('<screen name="Screen2" surround="Frame"> <text name="two" text="bread"/> </screen>');
+  expect(await shown()).toContain('Velmora Hut');
+  await components().getByRole('button', { name: 'More for component Frame' }).click();
+  await page.getByRole('menuitem', { name: 'For new screens' }).click();
+  await page.getByRole('button', { name: 'New screen' }).click();
+  await expect.poll(() => sourceText(page)).toContain('surround="Frame"');
+  expect(await shown()).toContain('Velmora Hut');
+});
