@@ -106,6 +106,7 @@ await shoot('arrange');
 await page.getByRole('button', { name: 'Leave it' }).click();
 await page.getByRole('button', { name: 'Undo' }).click();
 // What can be read and what feeds what; ranges of a number; what an event does.
+await page.getByRole('tab', { name: 'Components', exact: true }).click();
 await page.getByRole('button', { name: /^Meal/ }).first().click();
 await page.getByRole('treeitem', { name: 'serve', exact: true }).click();
 await page.keyboard.press('d');
@@ -113,6 +114,7 @@ await page.getByRole('button', { name: 'Open meal', exact: true }).click();
 await page.waitForTimeout(600);
 await shoot('bindings');
 await page.getByRole('button', { name: 'Close the drawer' }).click();
+await page.getByRole('tab', { name: 'Screens', exact: true }).click();
 await page.getByRole('button', { name: 'Mast', exact: true }).first().click();
 await page.getByRole('treeitem', { name: 'wind', exact: true }).click();
 await page.getByRole('group', { name: 'Ranges of tone' }).scrollIntoViewIfNeeded();

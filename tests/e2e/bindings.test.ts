@@ -8,6 +8,7 @@ let bench: Workbench;
 let page: Page;
 beforeAll(async () => {
   ({ bench, page } = await Workbench.withDemo());
+  await page.getByRole('tab', { name: 'Components', exact: true }).click();
   await page.getByRole('button', { name: /^Meal/ }).first().click();
   await tree(page, 'orderTable').click();
   await page.keyboard.press('d');
@@ -41,6 +42,7 @@ it('what is pressed is written where the cursor was, in braces where there are n
 });
 
 it('the map shows what feeds a control and what it feeds, and leads there', async () => {
+  await page.getByRole('tab', { name: 'Screens', exact: true }).click();
   await page.getByRole('button', { name: 'Kitchen', exact: true }).first().click();
   await tree(page, 'totalSum').click();
   const feeds = page.getByRole('tabpanel', { name: 'bindings' });

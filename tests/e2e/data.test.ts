@@ -245,6 +245,7 @@ it('a form and a list are made of a table, one from a schema; what is saved in o
 
 it('a binding is completed by keys from what can be read there, and says what it gives', async () => {
   await page.getByRole('link', { name: 'Build' }).click();
+  await page.getByRole('tab', { name: 'Components', exact: true }).click();
   await page
     .getByRole('button', { name: /^PartyRow/ })
     .first()
@@ -278,6 +279,7 @@ it('a binding is completed by keys from what can be read there, and says what it
 
 it('the application is tried with no rows, with one, with many; the bench shows the same', async () => {
   await page.getByRole('link', { name: 'Build' }).click();
+  await page.getByRole('tab', { name: 'Screens', exact: true }).click();
   await page.getByRole('button', { name: 'Arrivals', exact: true }).first().click();
   const bay = page.locator('[data-bay="working"]');
   const see = async (what: string) => {

@@ -3,7 +3,7 @@ import type { Page } from 'playwright-core';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { axeFaults } from '../browser/axe.ts';
 import { sourceText, writeSource } from './source-drawer.ts';
-import { fact, facts, props, saved, tree, treeNames, Workbench } from './workbench.ts';
+import { addByKeys, fact, facts, props, saved, tree, treeNames, Workbench } from './workbench.ts';
 
 let bench: Workbench;
 let page: Page;
@@ -18,12 +18,13 @@ afterAll(async () => {
 });
 
 const dialog = () => page.getByRole('dialog');
-const components = () => page.getByRole('region', { name: 'Components' });
-const openScreen = (name: string) =>
-  page
-    .getByRole('region', { name: 'Screens' })
-    .getByRole('button', { name: new RegExp(`^${name}`) })
-    .click();
+/** The list of screens or of components, shown. */
+async function listed(what: 'Screens' | 'Components') {
+  await page.getByRole('tab', { name: what, exact: true }).click();
+  return page.getByRole('tabpanel', { name: what, exact: true });
+}
+const openScreen = async (name: string) =>
+  (await listed('Screens')).getByRole('button', { name: new RegExp(`^${name}`) }).click();
 const undo = () => page.locator('body').press('Control+z');
 /** Texts that the working bay shows. */
 const shown = () => page.locator('[data-bay="working"]').innerText();
@@ -99,7 +100,7 @@ it('pressed twice, the component opens; a change there is one everywhere', async
 });
 
 it('a parameter is renamed in the component and wherever it is given; one that every instance has is refused', async () => {
-  await components().getByRole('button', { name: 'Figure', exact: false }).first().click();
+  await (await listed('Components')).getByRole('button', { name: 'Figure', exact: false }).first().click();
   await tree(page, 'count').first().click();
   await fact(page, 'Name').fill('width');
   await facts(page)
@@ -117,13 +118,7 @@ it('a parameter is renamed in the component and wherever it is given; one that e
 it('the picker has it first by its name; an instance is detached and becomes its controls', async () => {
   await openScreen('Screen1');
   await tree(page, 'cards').click();
-  await page.keyboard.press('a');
-  await page.getByRole('combobox', { name: 'What to add' }).waitFor();
-  await page.keyboard.type('figure');
-  await page.keyboard.press('Enter');
-  await page.keyboard.type('last');
-  await page.keyboard.press('Enter');
-  await tree(page, 'last').waitFor();
+  await addByKeys(page, 'figure', 'last');
   await facts(page).getByRole('button', { name: 'Detach' }).click();
   await expect
     .poll(() => treeNames(page))
@@ -133,14 +128,12 @@ it('the picker has it first by its name; an instance is detached and becomes its
 });
 
 it('a component goes when its instances become controls; what is wrong in its text is said', async () => {
-  await components().getByRole('button', { name: 'More for component Figure' }).click();
+  await (await listed('Components')).getByRole('button', { name: 'More for component Figure' }).click();
   await page.getByRole('menuitem', { name: 'Delete, instances become controls' }).click();
   await expect.poll(() => sourceText(page)).not.toContain('<Figure');
   await undo();
   await expect.poll(() => sourceText(page)).toContain('<Figure');
-  await components()
-    .getByRole('button', { name: /^Figure/ })
-    .click();
+  await (await listed('Components')).getByRole('button', { name: /^Figure/ }).click();
   await writeSource(
     page,
     '<component name="Figure"><parameter name="label" /><parameter name="count" /><parameter name="countColor" type="colour" initial="ink" /><row gap="4"><text text="{label}:" /><text text="{count}" color="{countColor}" /></row></component>',
@@ -152,6 +145,7 @@ it('a component goes when its instances become controls; what is wrong in its te
 it('what screens have in common becomes their surround, and new screens stand in it', async () => {
   const bar = '<bar name="top" edge="top"><text name="brand" text="Velmora Hut" /></bar>';
   await writeSource(page, `<screen name="Screen1">${bar}<text name="one" text="soup" /></screen>`);
+  await listed('Screens');
   await page.getByRole('button', { name: 'New screen' }).click();
   await page.keyboard.press('Escape');
   await expect.poll(() => sourceText(page)).toContain('Screen2');
@@ -165,8 +159,9 @@ it('what screens have in common becomes their surround, and new screens stand in
     .poll(() => sourceText(page))
     .toBe('<screen name="Screen2" surround="Frame"> <text name="two" text="bread"/> </screen>');
   expect(await shown()).toContain('Velmora Hut');
-  await components().getByRole('button', { name: 'More for component Frame' }).click();
+  await (await listed('Components')).getByRole('button', { name: 'More for component Frame' }).click();
   await page.getByRole('menuitem', { name: 'For new screens' }).click();
+  await listed('Screens');
   await page.getByRole('button', { name: 'New screen' }).click();
   await expect.poll(() => sourceText(page)).toContain('surround="Frame"');
   expect(await shown()).toContain('Velmora Hut');

@@ -430,7 +430,7 @@ const longestSample = 20_000;
 function literalText(value: unknown): string | undefined {
   if (typeof value === 'string') return escapeBraces(value);
   const text = JSON.stringify(value);
-  return text === undefined || text.length > longestSample ? undefined : `{${text}}`;
+  return text === undefined || text.length > longestSample ? undefined : `{ ${text} }`;
 }
 
 /** A screen without instances. */

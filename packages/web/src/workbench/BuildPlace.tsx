@@ -26,9 +26,8 @@ import { EveryWidth } from './every-width/EveryWidth.tsx';
 import { Facts } from './facts/Facts.tsx';
 import { Dragging } from './hands/Dragging.tsx';
 import { PathLine } from './PathLine.tsx';
-import { Components } from './tree/Components.tsx';
-import { Screens } from './tree/Screens.tsx';
 import { Tree } from './tree/Tree.tsx';
+import { Trees } from './tree/Trees.tsx';
 
 export function BuildPlace() {
   const { editor } = useWorkplace();
@@ -70,8 +69,7 @@ export function BuildPlace() {
               style={{ width: left.size }}
             >
               <PanelEdge label="Width of screens and controls" side="right" panel={left} />
-              <Screens />
-              <Components />
+              <Trees />
               {screen && <Tree screen={screen} />}
               {screen && <Tray />}
             </aside>

@@ -50,6 +50,7 @@ import { ComponentFacts } from './ComponentFacts.tsx';
 import { InstanceFacts } from './InstanceFacts.tsx';
 import { ParameterButton } from './ParameterButton.tsx';
 import { StyleButtons } from './StyleButtons.tsx';
+import { SurroundField } from './SurroundField.tsx';
 
 const openIcon = <ChevronDown size={13} />;
 const closedIcon = <ChevronRight size={13} />;
@@ -368,6 +369,8 @@ function Reference({ text }: { text: string }) {
 function PropertyRow({ control, property, name }: { control: Control; property: Property; name: string }) {
   const { editor } = useWorkplace();
   if (property.onlyEmpty && control.children.length > 0) return null;
+  if (property.name === 'surround' && kindOf(control).root === 'screens')
+    return <SurroundField screen={control} />;
   const { offers } = property;
   const Whole = property.type.field && wholeFields[property.type.field];
   return (

@@ -12,6 +12,7 @@ import { MoreHorizontal, Plus } from 'lucide-react';
 import { newId } from '../../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import type { Editor } from '../../editor/editor.ts';
+import { keyWords } from '../../editor/keys.ts';
 import { Menu } from '../../parts/Menu.tsx';
 import { KindIcon } from '../KindIcon.tsx';
 
@@ -28,25 +29,35 @@ function addComponent(editor: Editor): void {
   editor.setTyping({ control: component.id, what: 'name' });
 }
 
+/** The button that adds a component. */
+export function AddComponent() {
+  const { editor } = useWorkplace();
+  return (
+    <button
+      type="button"
+      className="btn-bare"
+      aria-label="New component"
+      title="New component: made once, used in many places"
+      onClick={() => addComponent(editor)}
+    >
+      <Plus size={15} />
+    </button>
+  );
+}
+
 export function Components() {
   const { editor } = useWorkplace();
   const { project, screenId } = useEditorState('project', 'screenId');
   const components = project.components ?? [];
   return (
-    <section aria-label="Components" className="border-b border-rule pb-2">
-      <div className="flex h-9 items-center justify-between pr-1.5 pl-3">
-        <h2 className="font-semibold">Components</h2>
-        <button
-          type="button"
-          className="btn-bare"
-          aria-label="New component"
-          title="New component: made once, used in many places"
-          onClick={() => addComponent(editor)}
-        >
-          <Plus size={15} />
-        </button>
-      </div>
-      <ul className="max-h-40 overflow-y-auto">
+    <>
+      {components.length === 0 && (
+        <p className="px-3 pb-1 text-quiet">
+          Nothing is said once for many places yet. Select something that recurs and press{' '}
+          {keyWords('Mod+Alt+K')}, or add one with +.
+        </p>
+      )}
+      <ul>
         {components.map((component) => (
           <li
             key={component.id}
@@ -68,7 +79,7 @@ export function Components() {
           </li>
         ))}
       </ul>
-    </section>
+    </>
   );
 }
 

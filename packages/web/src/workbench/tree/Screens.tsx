@@ -7,34 +7,38 @@ import { keyWords } from '../../editor/keys.ts';
 import { Menu } from '../../parts/Menu.tsx';
 import { KindIcon } from '../KindIcon.tsx';
 
+/** The buttons that add a screen or a dialog. */
+export function AddScreens() {
+  const { editor } = useWorkplace();
+  return (
+    <>
+      <button
+        type="button"
+        className="btn-bare"
+        aria-label="New dialog"
+        title={`New dialog, shown over other screens (${keyWords('Mod+Shift+O')})`}
+        onClick={() => runCommand(editor, commandNamed('new-dialog'))}
+      >
+        <SquareStack size={15} />
+      </button>
+      <button
+        type="button"
+        className="btn-bare"
+        aria-label="New screen"
+        title={`New screen (${keyWords('Mod+Shift+A')})`}
+        onClick={() => runCommand(editor, commandNamed('new-screen'))}
+      >
+        <Plus size={15} />
+      </button>
+    </>
+  );
+}
+
 export function Screens() {
   const { editor } = useWorkplace();
   const { project, screenId } = useEditorState('project', 'screenId');
   return (
-    <section aria-label="Screens" className="border-b border-rule pb-2">
-      <div className="flex h-9 items-center justify-between pr-1.5 pl-3">
-        <h2 className="font-semibold">Screens</h2>
-        <div className="flex">
-          <button
-            type="button"
-            className="btn-bare"
-            aria-label="New dialog"
-            title={`New dialog, shown over other screens (${keyWords('Mod+Shift+O')})`}
-            onClick={() => runCommand(editor, commandNamed('new-dialog'))}
-          >
-            <SquareStack size={15} />
-          </button>
-          <button
-            type="button"
-            className="btn-bare"
-            aria-label="New screen"
-            title={`New screen (${keyWords('Mod+Shift+A')})`}
-            onClick={() => runCommand(editor, commandNamed('new-screen'))}
-          >
-            <Plus size={15} />
-          </button>
-        </div>
-      </div>
+    <>
       <ul>
         {project.screens.map((screen) => (
           <li
@@ -61,7 +65,7 @@ export function Screens() {
       {project.screens.length === 0 && (
         <p className="px-3 py-2 text-quiet">There are no screens. Add the first with +.</p>
       )}
-    </section>
+    </>
   );
 }
 
