@@ -14,7 +14,7 @@ import {
   type Project,
   type Severity,
   type UnusedFinding,
-  unusedInTheme,
+  unusedIn,
   unusedTitles,
   usualCheck,
   whereWords,
@@ -55,7 +55,7 @@ export async function checkCommand(words: readonly string[], print: (text: strin
       else print(`${screen}.${control}: error: No such handler\n  ${sentence}\n`);
     }
     // Of one screen alone nobody knows what others use.
-    for (const unused of isFolder ? unusedInTheme(project) : []) {
+    for (const unused of isFolder ? unusedIn(project) : []) {
       counts[unused.severity]++;
       const { fixes, ...told } = unused;
       if (values.json)

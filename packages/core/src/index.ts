@@ -25,7 +25,7 @@ export { type Finding, findingKey, type Severity } from './checks/finding.ts';
 export { ignoredOf, ignoreStep } from './checks/ignored.ts';
 export { type ColourPair, colourPairs } from './checks/pairs.ts';
 export { whereWords } from './checks/sentences.ts';
-export { type UnusedFinding, unusedInTheme, unusedTitles, unusedTokens } from './checks/unused.ts';
+export { type UnusedFinding, unusedIn, unusedTitles, unusedTokens } from './checks/unused.ts';
 export { bands } from './collections/bands.ts';
 export { addCollection } from './collections/catalogue.ts';
 export { migrated } from './collections/migrations.ts';
@@ -171,6 +171,17 @@ export { componentKinds } from './kinds/component.ts';
 export type { EventEntry, Kind, Property, PropertyGroup } from './kinds/kind.ts';
 export { mannerOf } from './kinds/manner.ts';
 export { statesOf } from './kinds/states.ts';
+export {
+  type Clash,
+  clashesOf,
+  type Kit,
+  kitEnding,
+  kitOf,
+  newPictures,
+  printKit,
+  readKit,
+} from './kits/kit.ts';
+export { type ClashChoice, kitSteps } from './kits/kit-steps.ts';
 export { passOf } from './layout/engine.ts';
 export { halfOpen } from './layout/folded-screen.ts';
 export type { TrackSpan } from './layout/laid.ts';
@@ -238,7 +249,7 @@ export { transitionWords } from './property-types/looks.ts';
 export type { FieldForm } from './property-types/property-type.ts';
 export { alikeTo, type Standing } from './recurring/alike.ts';
 export { detach } from './recurring/detach.ts';
-export { makeComponent, savedBy, type Wanted } from './recurring/make-component.ts';
+export { makeComponent, type Wanted } from './recurring/make-component.ts';
 export { type ComponentPlan, componentPlan, type PlannedParameter } from './recurring/plan.ts';
 export { makeSurround, type SurroundPlan, surroundPlan } from './recurring/surround.ts';
 export { toParameter } from './recurring/to-parameter.ts';
@@ -255,6 +266,7 @@ export {
 export { type Expanded, expandedOn, expandedProject, expansionOf } from './reuse/expand.ts';
 export { instanceKindsOf, isInstance, kindIn } from './reuse/instance-kinds.ts';
 export { namesOn } from './reuse/names.ts';
+export { readsOf } from './reuse/reads.ts';
 export { printFolder, readFolder, type StoredRows, screenNameOf } from './source/folder.ts';
 export { stepsToText } from './source/merge-text.ts';
 export { parseScreen } from './source/parse.ts';
@@ -281,7 +293,6 @@ export type { Renamed } from './steps/applied.ts';
 export { type ChangesGo, changesFrom, removeBand, renameBand, setBand } from './steps/bands.ts';
 export { changeKind } from './steps/change-kind.ts';
 export {
-  heldUp,
   newComponent,
   renameDeclared,
   resetInstance,

@@ -12,7 +12,7 @@ import {
   type Project,
   parseScreen,
   ScreenView,
-  unusedInTheme,
+  unusedIn,
   usersOfToken,
 } from '../src/index.ts';
 import type { Shaper } from '../src/text/shaper.ts';
@@ -211,7 +211,7 @@ describe('what nothing uses', () => {
       { name: 'idle', props: { padding: '2' } },
     ];
     const { project } = found('<column style="used"><text text="two" /></column>', { styles, tokens });
-    const unused = unusedInTheme(project);
+    const unused = unusedIn(project);
     expect(unused.map(({ check, name }) => [check, name])).toEqual([
       ['unused-style', 'idle'],
       ['unused-token', 'two'],
@@ -220,7 +220,7 @@ describe('what nothing uses', () => {
       project,
       unused.flatMap(({ fixes }) => fixes[0]!.steps),
     );
-    expect(applied.ok && unusedInTheme(applied.project)).toEqual([]);
+    expect(applied.ok && unusedIn(applied.project)).toEqual([]);
     expect(usersOfToken(project, 'color.one')).toMatchObject({
       controls: [],
       entities: [{ of: 'styles', key: 'used' }],

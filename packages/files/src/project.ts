@@ -4,6 +4,7 @@ import { basename, dirname, join, resolve } from 'node:path';
 import {
   contextOf,
   defaultBands,
+  expansionOf,
   type Project,
   parseScreen,
   projectFormat,
@@ -141,6 +142,9 @@ export async function readScreenFile(path: string, newId = countedIds()): Promis
   const context = { ...contextOf(around?.ok ? around.project : base), namesKnown: known };
   const parsed = parseScreen(text, { file: path, context, newId });
   if (!parsed.ok) return parsed;
+  const { problem } = expansionOf(base, parsed.screen);
+  if (problem !== undefined)
+    return { ok: false, problems: [{ file: path, line: 1, column: 1, message: problem }] };
   return {
     ok: true,
     project: { ...base, screens: [parsed.screen] },

@@ -148,7 +148,11 @@ export function attributeRank(kind: Kind, name: string, bands: readonly Band[]):
   if (typeof attribute === 'string') return Number.POSITIVE_INFINITY;
   if (attribute.role === 'event')
     return (kind.properties.length + kind.events.indexOf(attribute.event)) * 1000;
-  const base = kind.properties.indexOf(attribute.property) * 1000;
+  // What a screen gives its surround comes behind the surround.
+  const place = kind.properties.indexOf(
+    parameterOfSurround(kind, name) === undefined ? attribute.property : surroundOf,
+  );
+  const base = place * 1000 + (attribute.property === kind.properties[place] ? 0 : 1);
   if (attribute.role === 'bind') return base + 999;
   if (attribute.prefix === '') return base;
   const words = conditionsOf(attribute.prefix);

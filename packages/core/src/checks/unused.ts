@@ -1,19 +1,20 @@
-/** Tokens and styles of a project that nothing uses. */
+/** Tokens, styles and components of a project that nothing uses. */
 import { styleKey } from '../document/style-set.ts';
 import { tokenName } from '../document/token.ts';
 import { walk } from '../document/tree.ts';
 import { asTyped, type Project, treesOf } from '../document/types.ts';
+import { usesOfComponent } from '../steps/components.ts';
 import { dropping } from '../steps/entities.ts';
 import { unusedStyles } from '../steps/styling.ts';
 import { usesOfToken } from '../steps/token-uses.ts';
 import { shippedTokens } from '../tokens/shipped.ts';
 import type { Fix } from '../why/explanation.ts';
 
-/** Something of a project's theme that could go. */
+/** Something that is there to be used, and could go. */
 export interface UnusedFinding {
-  readonly check: 'unused-token' | 'unused-style';
+  readonly check: 'unused-token' | 'unused-style' | 'unused-component';
   readonly severity: 'advice';
-  /** A token's name as attributes have it, or a style's. */
+  /** A token's name as attributes have it, a style's, or a component's. */
   readonly name: string;
   readonly sentence: string;
   readonly fixes: readonly Fix[];
@@ -23,6 +24,7 @@ export interface UnusedFinding {
 export const unusedTitles: Readonly<Record<UnusedFinding['check'], string>> = {
   'unused-token': 'Unused token',
   'unused-style': 'Unused style',
+  'unused-component': 'Unused component',
 };
 
 /** Roles and measures of controls are used by the kinds themselves. */
@@ -52,10 +54,22 @@ export function unusedTokens(project: Project): readonly string[] {
   );
 }
 
-/** What of a project's theme nothing uses. */
-export function unusedInTheme(project: Project): UnusedFinding[] {
+/** What of a project nothing uses: components, styles, tokens. */
+export function unusedIn(project: Project): UnusedFinding[] {
   const tokens = new Map((project.tokens ?? []).map((token) => [token.path, token]));
+  const idle = (project.components ?? []).filter(
+    ({ name = '' }) => usesOfComponent(project, name).length === 0 && project.surround !== name,
+  );
   return [
+    ...idle.map(
+      ({ id, name = '' }): UnusedFinding => ({
+        check: 'unused-component',
+        severity: 'advice',
+        name,
+        sentence: `No screen has the component \`${name}\`.`,
+        fixes: [{ label: `Delete the component ${name}`, steps: [{ type: 'remove', control: id }] }],
+      }),
+    ),
     ...unusedStyles(project).map((style): UnusedFinding => {
       const name = styleKey(style);
       return {

@@ -8,6 +8,7 @@ import { usesIn } from '../expression/renaming.ts';
 import { hasExpression } from '../expression/template.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import { circleOf, type Definition, definitionOf, definitionsOf, noComponent } from '../reuse/definition.ts';
+import { expansionOf } from '../reuse/expand.ts';
 import { isInstance, kindIn, slotProblem } from '../reuse/instance-kinds.ts';
 import { misfitIn } from './misfits.ts';
 import { contextOf, readAttributeText } from './property-text.ts';
@@ -46,6 +47,7 @@ function reuseProblems(project: Project, control: Control, place: Location | und
     ...at('', missing),
     ...at('slot', slot),
     ...declared.flatMap(({ message }) => at('', message)),
+    ...at('', kindOf(control).root === 'screens' ? expansionOf(project, control).problem : undefined),
     ...at('', circle && `\`${control.name}\` holds itself: ${circle.join(' → ')}.`),
     ...unassignable(definitions.get(control.kind), control).flatMap(([name, message]) => at(name, message)),
   ];

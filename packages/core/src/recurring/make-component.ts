@@ -10,7 +10,7 @@ import { hasExpression } from '../expression/template.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import { isOfEveryInstance } from '../reuse/instance-attributes.ts';
 import type { Step } from '../steps/step.ts';
-import { partAt, partsOf, type Standing } from './alike.ts';
+import { partAt, type Standing } from './alike.ts';
 import type { ComponentPlan, PlannedParameter } from './plan.ts';
 
 /** What of a plan is wanted. */
@@ -188,7 +188,3 @@ export function makeComponent(
   }
   return { steps, component: component.id, instance: first };
 }
-
-/** How many controls and attributes a component would say once instead of in every place. */
-export const savedBy = (plan: ComponentPlan, places: number): number =>
-  partsOf(plan.top).length * Math.max(0, places - 1);

@@ -9,6 +9,7 @@ import type { Control, Project, StateVariable } from '../document/types.ts';
 import { insideComponent } from '../meaning/component-context.ts';
 import { type AttributeContext, contextOf } from '../meaning/property-text.ts';
 import { circleOf, definitionOf, definitionsOf } from '../reuse/definition.ts';
+import { expansionOf } from '../reuse/expand.ts';
 import { entryOf, itemAt } from '../sure.ts';
 import { shippedTokens } from '../tokens/shipped.ts';
 import { parseScreen } from './parse.ts';
@@ -103,6 +104,13 @@ export function readFolder(
   const missing = [...order, ...(base.start === undefined ? [] : [base.start])].find(
     (name) => !screens.some((screen) => screen.name === name),
   );
+  const tooMuch = screens.flatMap((screen, index) => {
+    const { problem } = expansionOf(project, screen);
+    return problem === undefined
+      ? []
+      : [{ file: itemAt(paths, index), line: 1, column: 1, message: problem }];
+  });
+  if (tooMuch.length > 0) return { ok: false, problems: tooMuch };
   const message =
     missing === undefined ? projectProblem(project) : `There is no file for the screen \`${missing}\`.`;
   return message

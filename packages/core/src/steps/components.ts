@@ -4,7 +4,7 @@ import { readAttribute } from '../cascade/attributes.ts';
 import { components } from '../collections/components.ts';
 import { freeName } from '../document/names.ts';
 import { locate, walk } from '../document/tree.ts';
-import { type Control, inForce, type Project, type PropertyValue, treesOf } from '../document/types.ts';
+import { type Control, inForce, type Project, type PropertyValue } from '../document/types.ts';
 import { renameIn } from '../expression/names.ts';
 import { inEvent, usesIn } from '../expression/renaming.ts';
 import { kindOf } from '../kinds/catalogue.ts';
@@ -103,12 +103,6 @@ export function renameDeclared(project: Project, line: Control, to: string): Ste
     }
   return steps;
 }
-
-/** Screens and instances that a component's going would leave without it; none: it can go. */
-export const heldUp = (project: Project, component: Control): number =>
-  usesOfComponent(project, component.name ?? '').filter(
-    ({ screen }) => !treesOf(project).some((tree) => tree === component && tree === screen),
-  ).length;
 
 /** Attributes of an instance that say what its component would say else: taken away, all is as the component has it. */
 export const resetInstance = ({ id, props }: Control): Step[] =>

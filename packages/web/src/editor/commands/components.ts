@@ -28,7 +28,7 @@ export const componentCommands: readonly Command[] = [
     label: 'Make a surround of what screens have in common',
     keys: [],
     group: 'Wrap',
-    findBy: 'frame layout shell navigation header reuse',
+    findBy: 'frame bars navigation heading reuse',
     run(editor, dispatch) {
       if (editor.state.project.screens.length < 2) return false;
       dispatch?.(() => editor.ask('surround'));

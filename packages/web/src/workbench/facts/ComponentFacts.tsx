@@ -6,6 +6,7 @@ import {
   effectiveNames,
   entryOf,
   freeName,
+  readsOf,
   usesOfComponent,
 } from '@hovrin/core';
 import { Plus } from 'lucide-react';
@@ -32,6 +33,7 @@ export function ComponentFacts({ component }: { component: Control }) {
   const { project } = useEditorState('project');
   const definition = definitionOf(component);
   const uses = usesOfComponent(project, component.name ?? '');
+  const reads = readsOf(project, component);
   const add = (sort: (typeof sorts)[number][0], stem: string) => {
     const { parameters, variables, events } = definition;
     const name = freeName(stem, (each) => parameters.has(each) || variables.has(each) || events.has(each));
@@ -76,6 +78,14 @@ export function ComponentFacts({ component }: { component: Control }) {
           ))}
         </section>
       ))}
+      {reads.length > 0 && (
+        <section className="border-t border-rule px-3 py-1.5" aria-label="Of the project">
+          <h3 className="flex h-7 items-center font-semibold">Of the project</h3>
+          <p className="text-[12px] text-quiet">
+            It reads or changes {reads.join(', ')}: where it is taken to another project, these go missing.
+          </p>
+        </section>
+      )}
       <section className="border-t border-rule px-3 py-1.5" aria-label="Where it stands">
         <h3 className="flex h-7 items-center font-semibold">Where it stands</h3>
         {uses.length === 0 && <p className="text-quiet">Nowhere yet. It is in Parts, under Own.</p>}

@@ -15,6 +15,7 @@ import type { Editor } from '../../editor/editor.ts';
 import { keyWords } from '../../editor/keys.ts';
 import { Menu } from '../../parts/Menu.tsx';
 import { KindIcon } from '../KindIcon.tsx';
+import { BringKit, takeOut, useKitInput } from './Kits.tsx';
 
 /** Makes an empty component and shows it, to be named. */
 function addComponent(editor: Editor): void {
@@ -29,19 +30,26 @@ function addComponent(editor: Editor): void {
   editor.setTyping({ control: component.id, what: 'name' });
 }
 
-/** The button that adds a component. */
+/** The menu that adds a component, or brings some in. */
 export function AddComponent() {
   const { editor } = useWorkplace();
+  const input = useKitInput();
   return (
-    <button
-      type="button"
-      className="btn-bare"
-      aria-label="New component"
-      title="New component: made once, used in many places"
-      onClick={() => addComponent(editor)}
-    >
-      <Plus size={15} />
-    </button>
+    <>
+      <Menu
+        label="Add a component"
+        button={
+          <button type="button" className="btn-bare" aria-label="Add a component">
+            <Plus size={15} />
+          </button>
+        }
+        entries={[
+          { label: 'New component', onSelect: () => addComponent(editor) },
+          { label: 'Bring in a kit …', onSelect: () => input.current?.click() },
+        ]}
+      />
+      <BringKit input={input} />
+    </>
   );
 }
 
@@ -146,6 +154,7 @@ function ComponentMenu({ component }: { component: Control }) {
               },
             ]
           : []),
+        { label: 'Save as a kit', onSelect: () => void takeOut(editor, name) },
         {
           label: uses.length === 0 ? 'Delete' : 'Delete, instances become controls',
           danger: true,
