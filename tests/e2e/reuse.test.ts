@@ -166,3 +166,35 @@ it('what screens have in common becomes their surround, and new screens stand in
   await expect.poll(() => sourceText(page)).toContain('surround="Frame"');
   expect(await shown()).toContain('Velmora Hut');
 });
+
+it('a component is saved as a kit, and brought into another project; what both have is asked about', async () => {
+  await (await listed('Components')).getByRole('button', { name: 'More for component Frame' }).click();
+  const downloading = page.waitForEvent('download');
+  await page.getByRole('menuitem', { name: 'Save as a kit' }).click();
+  const download = await downloading;
+  expect(download.suggestedFilename()).toBe('Frame.hovrin-kit.zip');
+  const path = await download.path();
+  await bench.newProject(page, 'Other');
+  for (const time of ['first', 'second']) {
+    await listed('Components');
+    await page.getByRole('button', { name: 'Add a component' }).click();
+    const choosing = page.waitForEvent('filechooser');
+    await page.getByRole('menuitem', { name: 'Bring in a kit …' }).click();
+    await (await choosing).setFiles(path);
+    await dialog().getByText('Components: Frame').waitFor();
+    expect(await axeFaults(page)).toEqual([]);
+    if (time === 'second') await dialog().getByText('the component Frame').waitFor();
+    await dialog().getByRole('button', { name: 'Bring it in' }).click();
+    await dialog().waitFor({ state: 'detached' });
+    if (time === 'second') break;
+    await (await listed('Components')).getByRole('button', { name: /^Frame/ }).click();
+    await tree(page, 'brand').click();
+    await fact(page, 'Text').fill('Another hut');
+    await fact(page, 'Text').press('Escape');
+    await saved(page);
+  }
+  const list = await listed('Components');
+  expect(await list.getByRole('listitem').count()).toBe(2);
+  await list.getByRole('button', { name: /^Frame1/ }).click();
+  await expect.poll(shown).toContain('Velmora Hut');
+});

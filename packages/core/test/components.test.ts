@@ -1,5 +1,7 @@
 /** Components: what an instance becomes, under which names, and what is refused. */
 import { describe, expect, it } from 'vitest';
+import { partClassesOf } from '../src/export/part-classes.ts';
+import { stylesheet } from '../src/export/stylesheet.ts';
 import {
   applySteps,
   expandedOn,
@@ -224,6 +226,20 @@ describe('own variables', () => {
       '{}; { A$each$open[bunk$at] ??= false; A$each$open[bunk$at] = !(A$each$open[bunk$at] ?? false) }; { A$each$taken[bunk$at] ??= true; A$each$taken[bunk$at] = !(A$each$taken[bunk$at] ?? true) }',
     );
   });
+});
+
+it('on a page, what all instances say alike is said once, by a class of the part', () => {
+  const project = read({
+    Card: '<component name="Card"><column padding="8"><text name="words" text="x" size="30" /></column></component>',
+    A: '<screen name="A"><Card name="one" /><Card name="two" width="100" /></screen>',
+    B: '<screen name="B"><Card /></screen>',
+  });
+  const whole = expandedProject(project);
+  const css = stylesheet(whole, partClassesOf(project, whole.screens));
+  expect(css.match(/\.k-screen \.in-Card-words \{/g)?.length).toBe(1);
+  expect(css).not.toMatch(/\.\w+\\\.words/);
+  // Their roots differ, since one says its width.
+  expect(css).not.toContain('.in-Card-column1 {');
 });
 
 describe('a surround', () => {

@@ -59,6 +59,8 @@ export interface Elements {
   readonly assets: readonly Asset[];
   /** Inline style of a control whose look is bound, for the values that a scope has. */
   readonly styleOf: (control: Control, parent: Control | undefined, scope: Scope) => string;
+  /** The class that a part of an instance has in all instances. */
+  readonly partClass?: (control: Control) => string | undefined;
 }
 
 /** Where an element stands: inside which items of repeats, and what their names mean there. */
@@ -180,8 +182,11 @@ class ScreenElements {
           `k-${kind.name}`,
           ...(element.classes ?? []),
           ...this.styles(at, spot.scope),
+          this.elements.partClass?.(at),
           this.classOf(at, name),
-        ].join(' '),
+        ]
+          .filter((each) => each !== undefined)
+          .join(' '),
         'data-name': fullName,
         ...this.states(at, states),
         // A list without marks is none for some screen readers, unless it says so.

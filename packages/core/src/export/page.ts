@@ -32,6 +32,7 @@ import { escapeAttribute, htmlOf } from './html.ts';
 import { iconSymbols } from './icon-symbols.ts';
 import { callsOwnCode, firstOwnCode, ownCodeFile, typesText } from './own-code.ts';
 import { iconFile } from './page-icon.ts';
+import { partClassesOf } from './part-classes.ts';
 import { pieceNames, pieces } from './pieces.ts';
 import { headersText } from './policy.ts';
 import { addressOf, iconsAskedFor, programOf, styleTemplates } from './program.ts';
@@ -186,6 +187,7 @@ const withPlaceMarked = (screen: TreeElement, href: string): TreeElement =>
 
 function exported(given: Project, parts: ExportParts): Exported {
   const project = expandedProject(given);
+  const partClass = partClassesOf(given, project.screens);
   const start = startScreen(project);
   // The page's own media queries decide about bands and orientations; here is what holds where none of them says otherwise.
   const conditions = { prefixes: [''], theme: themeOf(project) };
@@ -193,6 +195,7 @@ function exported(given: Project, parts: ExportParts): Exported {
   const elements = {
     circumstances,
     assets: project.assets,
+    partClass,
     styleOf: (control: Control, parent: Control | undefined, scope: Scope) =>
       initialStyle(project, control, parent, scope, conditions),
   };
@@ -223,7 +226,10 @@ ${[...elementsOfPage, ...(symbols ? [symbols] : [])].map((element) => `${htmlOf(
     files: new Map([
       ...texts,
       ['fonts.css', fontFaceRules(fonts, 'fonts/', () => true, 'swap') + standInRules(fonts.standIns)],
-      ['style.css', [stylesheet(project), ...screens.flatMap(({ rules }) => rules || [])].join('\n')],
+      [
+        'style.css',
+        [stylesheet(project, partClass), ...screens.flatMap(({ rules }) => rules || [])].join('\n'),
+      ],
       [
         'headers.txt',
         headersText(project, start ? fontsToBegin(project, start, parts.fonts) : [], parts.config),

@@ -1,6 +1,7 @@
 /** Rules of a stylesheet that several controls have in common, said once: those of a bar that stands on every screen. */
 import { group } from 'd3-array';
 import { entryOf, itemAt } from '../sure.ts';
+import { type PartSelectors, withPartClasses } from './part-classes.ts';
 import type { Section } from './rule.ts';
 
 /** Rules of several screens. */
@@ -40,14 +41,14 @@ function saidBy(sections: readonly Section[], common: number): Map<string, strin
 }
 
 /** A selector's screen, and the rest of it; the rest is empty for the screen itself. */
-function parts(selector: string): readonly [screen: string, rest: string] {
+function screenAndRest(selector: string): readonly [screen: string, rest: string] {
   const at = selector.indexOf(' ');
   return at < 0 ? [selector, ''] : [selector.slice(0, at), selector.slice(at)];
 }
 
 /** Several selectors as one, as specific as each of them (Selectors 4 §4.2, `:is()`). */
 export function together(selectors: readonly string[]): string {
-  const screens = group(selectors.map(parts), ([, rest]) => rest);
+  const screens = group(selectors.map(screenAndRest), ([, rest]) => rest);
   return [...screens]
     .map(([rest, found]) => {
       const names = found.map(([screen]) => screen).join(', ');
@@ -61,8 +62,12 @@ export function together(selectors: readonly string[]): string {
  * that rules win over each other in the same order as before, also where a query comes twice.
  *
  * @param screens the sections of each screen, the later ones winning.
+ * @param parts selectors of parts of instances, which have a class in common.
  */
-export function shareRules(screens: readonly (readonly Section[])[]): SharedRules {
+export function shareRules(
+  screens: readonly (readonly Section[])[],
+  parts: PartSelectors = { classes: new Map(), counts: new Map() },
+): SharedRules {
   const common = commonSections(screens);
   const said = screens.map((sections) => saidBy(sections, common));
   const all = said.flatMap((each, screen) =>
@@ -76,7 +81,17 @@ export function shareRules(screens: readonly (readonly Section[])[]): SharedRule
     for (const [index, { selector }] of found.entries())
       written.set(
         selector,
-        index === 0 ? { selector: together(found.map((each) => each.selector)), isShared } : undefined,
+        index === 0
+          ? {
+              selector: together(
+                withPartClasses(
+                  found.map((each) => each.selector),
+                  parts,
+                ),
+              ),
+              isShared,
+            }
+          : undefined,
       );
   }
   const those = (sections: readonly Section[], isShared: boolean): Section[] =>

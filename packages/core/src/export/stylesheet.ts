@@ -20,6 +20,7 @@ import { important, RuleSections } from './control-rules.ts';
 import { type Inside, ownDeclared } from './layered-values.ts';
 import { forcedColourRules, printRules } from './media-rules.ts';
 import { keepsHinge, paneSections } from './pane-sections.ts';
+import { type PartClassOf, partSelectors } from './part-classes.ts';
 import { pictureAddress } from './picture-address.ts';
 import { hasCarried } from './pieces.ts';
 import type { Rule, Section } from './rule.ts';
@@ -296,12 +297,16 @@ function screenSections(
 const printSections = (sections: readonly Section[]): string =>
   sections.map(printSection).filter(Boolean).join('\n');
 
-/** The stylesheet of a project's page, but for its fonts. */
-export function stylesheet(project: Project): string {
+/** The stylesheet of a project's page, but for its fonts. @param partClass of parts of instances. */
+export function stylesheet(project: Project, partClass: PartClassOf = () => undefined): string {
   const themes = cssThemes(project);
   const states = statesAsked(project, themes.plain.styles);
   const sections = project.screens.map((screen) => screenSections(project, screen, states, themes));
-  const { shared, own } = shareRules(sections);
+  const controls = project.screens.flatMap((screen) => {
+    const selectorOf = selectorsIn(screen);
+    return [...walk(screen)].map((control) => [selectorOf(control), control] as const);
+  });
+  const { shared, own } = shareRules(sections, partSelectors(controls, partClass));
   const common = printSections(shared);
   const styles = styleRules(project, states, themes);
   const layers = styles.map(({ layer, sections: each }) => {
