@@ -46,12 +46,23 @@ const files = {
   <parameter name="value" type="text" two-way="true" />
   <row name="in1"><textField name="field" label="Who" value.bind="value" /><text name="said" text="Hello {value}" /></row>
 </component>`,
+  'components/Line.component.xml': `<component name="Line">
+  <parameter name="label" />
+  <variable name="done" type="boolean" />
+  <variable name="many" type="number" initial="2" />
+  <row name="line" gap="8">
+    <checkbox name="tick" label="{label}" checked.bind="done" />
+    <numberField name="count" label="How many" value.bind="many" />
+    <text name="told" text="{done ? many * 2 : 'open'}" />
+  </row>
+</component>`,
   'screens/Tonight.screen.xml': `<screen name="Tonight" surround="Hut" surround.title="Tonight: {chosen}" padding="8">
   <Bunk name="first" number="7" taken.bind="firstTaken" on.pick="chosen = picked" />
   <Bunk name="second"><text name="mine" text="by the window" /></Bunk>
   <repeat name="all" each="{bunks}" as="bunk">
     <Bunk name="each" number="{bunk.n}" on.pick="chosen = picked + bunk.n" />
   </repeat>
+  <repeat name="todo" each="{bunks}" as="bunk"><Line name="line" label="Line {bunk.n}" /></repeat>
   <Asks name="one" value.bind="who" />
   <Asks name="two" value="Berit" />
 </screen>`,
@@ -113,6 +124,18 @@ it('fields are bound to what the instance gives, or to the instance’s own', as
   await named('two.field').locator('input').fill('Dorte');
   expect(await text('two.said')).toBe('Hello Dorte');
   expect(await text('one.said')).toBe('Hello Cilla');
+});
+
+it('in a repeat fields keep what is entered for their own item', async () => {
+  await named('line[1].tick').locator('input').check();
+  expect(await text('line[1].told')).toBe('4');
+  expect(await text('line[0].told')).toBe('open');
+  await named('line[1].count').locator('input').fill('7');
+  expect(await text('line[1].told')).toBe('14');
+  await named('line[2].tick').locator('input').check();
+  expect(await text('line[2].told')).toBe('4');
+  expect(await named('line[0].count').locator('input').inputValue()).toBe('2');
+  expect(await named('line[0].tick').locator('input').isChecked()).toBe(false);
 });
 
 it('has ids that differ and no fault that axe finds', async () => {

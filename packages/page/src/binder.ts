@@ -24,8 +24,10 @@ import {
   type Runtime,
   type StateValue,
   type StyleBinding,
+  shownBy,
   sortedRows,
   type TableRow,
+  type TwoWayBinding,
   tabindex,
   Values,
   withoutFirstValue,
@@ -102,11 +104,15 @@ export class Binder {
           `${binding.control}.${binding.property}`,
         ),
       ),
-      ...bindings.twoWay.map(({ control, variable, target }) =>
-        this.runtime.watch(variable, (value) => {
-          const part = partOf(find(control), target);
-          if (part) writeInput(part, target, value);
-        }),
+      ...bindings.twoWay.map((binding) =>
+        this.runtime.bind(
+          shownBy(binding),
+          (value) => {
+            const part = partOf(find(binding.control), binding.target);
+            if (part) writeInput(part, binding.target, value as StateValue);
+          },
+          frame,
+        ),
       ),
       ...bindings.inside.map((binding) => this.#bindInside(binding, bindings, find, frame)),
       ...bindings.style.map((binding) => this.#bindStyle(binding, find(binding.control), frame)),
@@ -188,9 +194,9 @@ export class Binder {
           table.shownRows = rows;
           mendTable(table, focused);
         }
-        for (const { control, variable, target } of twoWay) {
-          const part = control === binding.control ? partOf(element, target) : null;
-          if (part) writeInput(part, target, this.runtime.read(variable));
+        for (const each of twoWay) {
+          const part = each.control === binding.control ? partOf(element, each.target) : null;
+          if (part) writeInput(part, each.target, this.runtime.shown(each, frame) as StateValue);
         }
       },
       frame,
@@ -261,15 +267,14 @@ export class Binder {
     const ending = new AbortController();
     const { signal } = ending;
     // Variables first: what an event does may read them.
-    for (const { control, variable, target } of bindings.twoWay) {
+    for (const each of bindings.twoWay) {
+      const { control, target } = each;
       const part = partOf(find(control), target);
       if (part && target.as === 'form') {
-        watchFields(part, target.name, (value) => this.runtime.enter(variable, value, control), signal);
+        watchFields(part, target.name, (value) => this.runtime.enter(each, value, frame), signal);
         continue;
       }
-      part?.addEventListener(eventOf(target), () => this.#entered(part, variable, target, control), {
-        signal,
-      });
+      part?.addEventListener(eventOf(target), () => this.#entered(part, each, frame), { signal });
     }
     for (const { control, dom, name, gives, statements } of bindings.events) {
       const element = find(control);
@@ -299,22 +304,23 @@ export class Binder {
 
   /** Takes what somebody has entered already. */
   takeEntered({ twoWay }: Bindings, find: Find): void {
-    for (const { control, variable, target } of twoWay) {
-      const part = partOf(find(control), target);
-      if (part && wasEntered(part)) this.#entered(part, variable, target, control);
+    for (const each of twoWay) {
+      const part = partOf(find(each.control), each.target);
+      if (part && wasEntered(part)) this.#entered(part, each);
     }
   }
 
   /** Puts what was entered into a state variable. A number that is not one yet is shown as invalid. */
-  #entered(part: HTMLElement, variable: string, target: PageTarget, control: string): void {
-    const value = readInput(part, target);
-    if (typeof value === 'string' && typeof this.runtime.read(variable) === 'number') {
+  #entered(part: HTMLElement, binding: TwoWayBinding, frame?: ItemFrame): void {
+    let value: unknown = readInput(part, binding.target);
+    if (typeof value === 'string' && typeof this.runtime.shown(binding, frame) === 'number') {
       const valid = value.trim() !== '' && Number.isFinite(Number(value));
       if (valid) part.removeAttribute('aria-invalid');
       else part.setAttribute('aria-invalid', 'true');
       if (!valid) return;
+      value = Number(value);
     }
-    this.runtime.enter(variable, value, control);
+    this.runtime.enter(binding, value, frame);
   }
 }
 

@@ -29,6 +29,7 @@ import {
 } from '../expression/check.ts';
 import { checkComputed } from '../expression/computed.ts';
 import { ownStatesIn } from '../expression/own-states.ts';
+import { parseExpression } from '../expression/parse.ts';
 import { hasExpression, unescapeBraces } from '../expression/template.ts';
 import { mayReadView } from '../expression/view-names.ts';
 import { iconSet } from '../icons/icon-set.ts';
@@ -46,6 +47,7 @@ import type {
   ProgramTable,
   ProgramVariable,
   ScreenProgram,
+  TwoWayBinding,
 } from '../runtime/program.ts';
 import { entryOf } from '../sure.ts';
 import type { Theme } from '../values/theme.ts';
@@ -324,6 +326,16 @@ function classesAndStates(control: Control, name: string, around: Binding, { cla
   if (Object.keys(templates).length > 0) states.push({ control: name, templates });
 }
 
+/** A place inside a variable that an input of an instance in a repeat is bound to: `A$each$open[bunk$at] ?? false`. */
+function placeIn(text: string): Pick<TwoWayBinding, 'variable' | 'path' | 'begins'> | undefined {
+  const read = parseExpression(text);
+  if (!read.ok || read.value.type !== 'logical') return undefined;
+  const { left, right: begins } = read.value;
+  return left.type === 'member' && left.of.type === 'name'
+    ? { variable: left.of.name, path: [left.key], begins }
+    : undefined;
+}
+
 function bindControl({ control, parent }: Standing, name: string, around: Binding, found: Found): void {
   const { content, inside, twoWay, events } = found;
   classesAndStates(control, name, around, found);
@@ -334,7 +346,8 @@ function bindControl({ control, parent }: Standing, name: string, around: Bindin
     const bind = property.twoWay && inForce(control.props[`${property.name}.bind`]);
     if (bind) {
       const checked = checkTarget(bind, property.twoWay ?? [], around);
-      if (checked.ok) twoWay.push({ control: name, variable: checked.value, target });
+      const bound = checked.ok ? { variable: checked.value } : placeIn(bind);
+      if (bound) twoWay.push({ control: name, ...bound, target });
       continue;
     }
     const text = inForce(control.props[property.name]);

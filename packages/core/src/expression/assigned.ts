@@ -17,6 +17,14 @@ const workings: Readonly<Record<Exclude<AssignmentOperator, '='>, Working>> = {
   '??=': { type: 'logical', operator: '??' },
 };
 
+/** What is assigned, as an expression that reads it. */
+export const readOf = ({ name, span, path }: Assigned): Expression =>
+  path.reduce<Expression>((of, key) => ({ type: 'member', of, key, optional: false }), {
+    type: 'name',
+    name,
+    span,
+  });
+
 /** The value of an assignment as an expression: `count += 2` assigns `count + 2` (ECMAScript, Assignment Operators). */
 export function assignedBy({
   operator,
@@ -26,10 +34,5 @@ export function assignedBy({
   value,
 }: Assigned & { readonly operator: AssignmentOperator; readonly value: Expression }): Expression {
   if (operator === '=') return value;
-  const left = path.reduce<Expression>((of, key) => ({ type: 'member', of, key, optional: false }), {
-    type: 'name',
-    name,
-    span,
-  });
-  return { ...workings[operator], left, right: value };
+  return { ...workings[operator], left: readOf({ name, span, path }), right: value };
 }

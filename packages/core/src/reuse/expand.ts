@@ -405,7 +405,8 @@ function propsIn(control: Control, around: Environment): Control['props'] {
     } else if (attribute.endsWith('.bind')) {
       const stand = around.names.get(text);
       if (!stand) put(attribute, value, text);
-      else if (stand.writes !== undefined && stand.begins === undefined) put(attribute, value, stand.writes);
+      else if (stand.writes !== undefined)
+        put(attribute, value, stand.begins === undefined ? stand.writes : stand.reads);
       else put(attribute.slice(0, -'.bind'.length), undefined, `{${stand.reads}}`);
     } else if (attribute === 'states') put(attribute, value, statesIn(text, around));
     else put(attribute, value, hasExpression(text) ? templateIn(text, around) : text);

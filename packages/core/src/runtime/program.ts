@@ -35,6 +35,9 @@ export interface InsideBinding {
 export interface TwoWayBinding {
   readonly control: string;
   readonly variable: string;
+  /** Keys that lead to its place inside the variable, and what it holds there as long as nothing was entered. */
+  readonly path?: readonly Expression[];
+  readonly begins?: Expression;
   readonly target: PageTarget;
 }
 

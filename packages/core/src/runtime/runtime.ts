@@ -19,13 +19,13 @@ import type { StateValue } from '../document/types.ts';
 import type { Acting } from '../expression/actions/action.ts';
 import { actionNamed, alteringNamed } from '../expression/actions/catalogue.ts';
 import { addressNow } from '../expression/address.ts';
-import { assignedBy } from '../expression/assigned.ts';
+import { assignedBy, readOf } from '../expression/assigned.ts';
 import type { Assigned, Statement, Template } from '../expression/ast.ts';
 import { budgetNow, sharingBudget } from '../expression/budget.ts';
 import { asText, EvaluationError, evaluate, evaluateTemplate, type Scope } from '../expression/evaluate.ts';
 import { isViewName, type ViewName } from '../expression/view-names.ts';
 import { inside } from './inside.ts';
-import type { Program, ProgramVariable } from './program.ts';
+import type { Program, ProgramVariable, TwoWayBinding } from './program.ts';
 import { type Origin, type Trace, Tracing } from './trace.ts';
 
 /** What the runtime needs from the page or test that runs it. */
@@ -71,6 +71,15 @@ export const itemFrame = (name: string, value: unknown, around: ItemFrame | unde
   value: signal(value),
   around,
 });
+
+/** What stands in no text. */
+const nowhere = [0, 0] as const;
+
+/** What an input shows, as an expression. */
+export const shownBy = ({ variable, path = [], begins }: TwoWayBinding): Template => {
+  const left = readOf({ name: variable, span: nowhere, path });
+  return { whole: true, parts: [begins ? { type: 'logical', operator: '??', left, right: begins } : left] };
+};
 
 export class Runtime {
   readonly #state = new Map<string, Held>();
@@ -280,9 +289,16 @@ export class Runtime {
     );
   }
 
+  /** What an input shows now. */
+  shown(binding: TwoWayBinding, frame?: ItemFrame): unknown {
+    return untracked(() => evaluateTemplate(shownBy(binding), this.#scopeIn(frame)));
+  }
+
   /** Takes what a person has entered. */
-  enter(name: string, value: unknown, control: string): void {
-    this.#traced({ control, event: 'entered' }, () => this.assign(name, value));
+  enter({ control, variable, path = [] }: TwoWayBinding, value: unknown, frame?: ItemFrame): void {
+    this.#traced({ control, event: 'entered' }, () =>
+      this.#assignInside({ name: variable, span: nowhere, path }, this.#scopeIn(frame), value),
+    );
   }
 
   /**
