@@ -1,8 +1,6 @@
 /** Facts: everything that holds for the selected control, in the order in which one asks. */
 import {
   arrangementsOf,
-  assignableIn,
-  asTyped,
   type Control,
   controlNameProblem,
   declaredNameProblem,
@@ -12,7 +10,6 @@ import {
   isInstance,
   kindIn,
   kindOf,
-  knownOn,
   locate,
   locationOf,
   nameControl,
@@ -35,14 +32,13 @@ import {
   useRef,
   useState,
 } from 'react';
-import { commandNamed, keepInNew, runCommand } from '../../editor/commands/index.ts';
+import { commandNamed, runCommand } from '../../editor/commands/index.ts';
 import { currentControl, useEditorState, useWorkplace } from '../../editor/context.tsx';
 import type { EditorState } from '../../editor/editor.ts';
 import { PanelEdge, usePanelSize } from '../../parts/PanelEdge.tsx';
 import { ArrangeStrip } from '../bench/ArrangeStrip.tsx';
 import { EventFields } from '../fields/EventField.tsx';
 import { PropertyField } from '../fields/PropertyField.tsx';
-import { useSetProperty } from '../fields/useSetProperty.ts';
 import { wholeFields } from '../fields/wholeFields.ts';
 import { KindIcon } from '../KindIcon.tsx';
 import { useDisabledMeanwhile, useShownSelection } from '../useShownSelection.ts';
@@ -51,6 +47,7 @@ import { InstanceFacts } from './InstanceFacts.tsx';
 import { ParameterButton } from './ParameterButton.tsx';
 import { StyleButtons } from './StyleButtons.tsx';
 import { SurroundField } from './SurroundField.tsx';
+import { TwoWayField } from './TwoWayField.tsx';
 
 const openIcon = <ChevronDown size={13} />;
 const closedIcon = <ChevronRight size={13} />;
@@ -397,59 +394,5 @@ function PropertyRow({ control, property, name }: { control: Control; property: 
         </button>
       )}
     </>
-  );
-}
-
-/** The choice that makes a variable; no name can be like it. */
-const newVariable = '+';
-
-/** Joins an input's value with a state variable, in both directions. */
-function TwoWayField({ control, property, name }: { control: Control; property: Property; name: string }) {
-  const { editor } = useWorkplace();
-  const { project } = useEditorState('project');
-  const { set, rest } = useSetProperty([control], name);
-  const id = useId();
-  const attribute = `${property.name}.bind`;
-  const target = asTyped(control.props[attribute]) ?? '';
-  const screen = locate(project, control.id)?.screen;
-  const fitting = [...assignableIn(screen), ...knownOn(project, screen?.name)].filter(
-    ({ type, computed }) => computed === undefined && property.twoWay!.some((each) => each === type),
-  );
-  const lost = target !== '' && !fitting.some((variable) => variable.name === target);
-  return (
-    <div className="flex items-center gap-1.5">
-      <label htmlFor={id} className="w-[86px] shrink-0 text-quiet">
-        {target && (
-          <span
-            role="img"
-            aria-label="Bound"
-            className="mr-1 inline-block size-1.5 rounded-[1px] bg-lake align-middle"
-          />
-        )}
-        {property.page?.as === 'form' ? `${property.label} in` : 'Kept in'}
-      </label>
-      <select
-        id={id}
-        aria-label={`${property.label} kept in`}
-        className={`field flex-1 ${target ? '!border-lake' : ''}`}
-        aria-invalid={lost}
-        value={target}
-        onChange={(event) => {
-          if (event.target.value === newVariable) keepInNew(editor, control, property);
-          else set(attribute, property.label, event.target.value === '' ? null : event.target.value);
-          rest();
-        }}
-      >
-        <option value="">nowhere</option>
-        {lost && <option value={target}>{target} (not there)</option>}
-        {fitting.map((variable) => (
-          <option key={variable.name} value={variable.name}>
-            {variable.name}
-          </option>
-        ))}
-        <option value={newVariable}>a new variable</option>
-      </select>
-      <span className="w-5" />
-    </div>
   );
 }
