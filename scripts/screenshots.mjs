@@ -56,7 +56,6 @@ await page
 await page.getByRole('treeitem', { name: 'counts', exact: true }).click();
 await page.keyboard.press('a');
 await page.getByRole('combobox').waitFor();
-await shoot('picker');
 await page.keyboard.press('Escape');
 // Editing for a band, and what the checks say when something does not fit.
 await page.getByLabel('Min width', { exact: true }).fill('700');
@@ -107,6 +106,13 @@ await page.getByRole('button', { name: 'Leave it' }).click();
 await page.getByRole('button', { name: 'Undo' }).click();
 // What can be read and what feeds what; ranges of a number; what an event does.
 await page.getByRole('tab', { name: 'Components', exact: true }).click();
+await page
+  .getByRole('button', { name: /^PartyRow/ })
+  .first()
+  .click();
+await page.getByRole('treeitem', { name: 'who', exact: true }).click();
+await page.waitForTimeout(900);
+await shoot('components');
 await page.getByRole('button', { name: /^Meal/ }).first().click();
 await page.getByRole('treeitem', { name: 'serve', exact: true }).click();
 await page.keyboard.press('d');

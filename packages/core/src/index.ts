@@ -60,6 +60,7 @@ export {
   freeName,
   freshName,
   treeNameProblem,
+  valueNameProblem,
 } from './document/names.ts';
 export { didYouMean } from './document/nearest.ts';
 export { type Rewriting, rewrittenRow } from './document/rewriting.ts';
@@ -251,6 +252,7 @@ export { alikeTo, type Standing } from './recurring/alike.ts';
 export { detach } from './recurring/detach.ts';
 export { makeComponent, type Wanted } from './recurring/make-component.ts';
 export { type ComponentPlan, componentPlan, type PlannedParameter } from './recurring/plan.ts';
+export { followed, type ListChoice, listsAt, repeatFor } from './recurring/repeat-for.ts';
 export { makeSurround, type SurroundPlan, surroundPlan } from './recurring/surround.ts';
 export { toParameter } from './recurring/to-parameter.ts';
 export {
@@ -296,6 +298,7 @@ export {
   newComponent,
   renameDeclared,
   resetInstance,
+  screensWith,
   swapInstance,
   usesOfComponent,
 } from './steps/components.ts';

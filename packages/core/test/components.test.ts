@@ -373,6 +373,21 @@ describe('in the document', () => {
     );
   });
 
+  it('takes no instance that would make it hold itself, by others either', () => {
+    const circled = read({
+      Inner: '<component name="Inner"><row name="inner" /></component>',
+      Outer: '<component name="Outer"><row><Inner /></row></component>',
+      A: '<screen name="A" />',
+    });
+    const row = circled.components!.find(({ name }) => name === 'Inner')!.children[0]!;
+    for (const kind of ['Inner', 'Outer'])
+      expect(
+        applySteps(circled, [
+          { type: 'insert', parent: row.id, index: 0, control: { id: 'new', kind, props: {}, children: [] } },
+        ]),
+      ).toMatchObject({ ok: false, reason: `\`Inner\` would hold itself: \`${kind}\` cannot stand in it.` });
+  });
+
   it('keeps the controls of instances that a change does not touch', () => {
     const many = read({
       Bunk: bunk,

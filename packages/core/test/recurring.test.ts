@@ -9,6 +9,7 @@ import {
   expandedOn,
   kitOf,
   kitSteps,
+  listsAt,
   makeComponent,
   makeSurround,
   newScreen,
@@ -19,7 +20,9 @@ import {
   readKit,
   readsOf,
   renameDeclared,
+  repeatFor,
   type Step,
+  screensWith,
   surroundPlan,
   swapInstance,
   toParameter,
@@ -364,4 +367,32 @@ it('a component that no screen has is told, unless new screens stand in it', () 
   expect(unusedIn({ ...project, surround: 'Hut' }).map(({ check, name }) => [check, name])).toEqual([
     ['unused-component', 'Card'],
   ]);
+});
+
+describe('repeating for a list', () => {
+  const project = read(
+    {
+      Row: '<component name="Row"><parameter name="dish" /><parameter name="count" type="number" /><row><text text="{dish} {count}" /></row></component>',
+      Page: '<component name="Page"><column><Row dish="soup" /></column></component>',
+      A: '<screen name="A"><Row name="one" dish="soup" /></screen>',
+      B: '<screen name="B"><Page /></screen>',
+      C: '<screen name="C"><text text="x" /></screen>',
+    },
+    [{ name: 'orders', type: 'list', initial: [{ dish: 'soup', count: 2 }] }],
+  );
+
+  it('what an instance is given follows the items, where they have it', () => {
+    const one = named(project, 'one');
+    const [choice] = listsAt(project, one);
+    expect(choice).toMatchObject({ each: 'orders', as: 'order' });
+    const next = applied(project, repeatFor(project, one, choice!, newId)!.steps);
+    expect(file(next, 'screens/A.screen.xml')).toContain('each="{orders}" as="order"');
+    expect(file(next, 'screens/A.screen.xml')).toContain(
+      '<Row name="one" dish="{order.dish}" count="{order.count}" />',
+    );
+  });
+
+  it('the screens that a component is seen on are known, through others too', () => {
+    expect(screensWith(project, 'Row').map(({ name }) => name)).toEqual(['A', 'B']);
+  });
 });

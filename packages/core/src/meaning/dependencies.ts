@@ -2,7 +2,7 @@
 
 import { effectiveNames } from '../document/names.ts';
 import { pathTo, walk } from '../document/tree.ts';
-import { type Control, inForce, type Project, type StateVariable } from '../document/types.ts';
+import { type Control, inForce, type Project, type StateVariable, treesOf } from '../document/types.ts';
 import { followedBy } from '../expression/address.ts';
 import { namesOfTemplate } from '../expression/names.ts';
 import { parseTemplate } from '../expression/template.ts';
@@ -127,7 +127,7 @@ class MapMaker {
 /** The map around a control; it alone where it reads and sets nothing. */
 export function dependencyMap(project: Project, control: Control): DependencyMap {
   const maker = new MapMaker(project);
-  const screen = project.screens.find((each) => [...walk(each)].some(({ id }) => id === control.id));
+  const screen = treesOf(project).find((each) => [...walk(each)].some(({ id }) => id === control.id));
   maker.about(control, (screen && effectiveNames(screen).get(control.id)) ?? control.kind);
   return { nodes: [...maker.nodes.values()], edges: [...maker.edges.values()], cut: maker.cut };
 }

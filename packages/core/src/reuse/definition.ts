@@ -223,6 +223,20 @@ export function circleOf(
   return visit(name, [name]);
 }
 
+/** Whether a component holds another one, itself or by others; one holds itself. */
+export function leadsTo(
+  components: ReadonlyMap<string, Definition>,
+  from: string,
+  to: string,
+  seen: Set<string> = new Set(),
+): boolean {
+  if (from === to) return true;
+  const definition = components.get(from);
+  if (!definition || seen.has(from)) return false;
+  seen.add(from);
+  return heldBy(definition).some((held) => leadsTo(components, held, to, seen));
+}
+
 /** Why there is no component of a name, with what is nearest to it. */
 export const noComponent = (name: string, components: Iterable<string>): string =>
   `There is no component \`${name}\`.${didYouMean(name, components)}`;

@@ -109,3 +109,21 @@ export const resetInstance = ({ id, props }: Control): Step[] =>
   Object.keys(props)
     .filter((attribute) => !isOfEveryInstance(attribute) && !attribute.startsWith('on.'))
     .map((property): Step => ({ type: 'set', control: id, property, value: null }));
+
+/** The screens that something of a component is seen on, through other components too. */
+export const screensWith = (project: Project, name: string): readonly Control[] =>
+  project.screens.filter((screen) => {
+    const seen = new Set<string>();
+    const shows = (tree: Control): boolean =>
+      [...walk(tree)].some((control) => {
+        const used = [control.kind, inForce(control.props[surroundOf.name]) ?? ''];
+        return used.some((each) => {
+          if (each === name) return true;
+          const definition = definitionsOf(project).get(each);
+          if (!definition || seen.has(each)) return false;
+          seen.add(each);
+          return shows(definition.control);
+        });
+      });
+    return shows(screen);
+  });

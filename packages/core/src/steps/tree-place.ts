@@ -5,6 +5,7 @@ import { countOn, placeOf, type withInserted } from '../document/whereabouts.ts'
 import { confinesProblem, confiningKind, kindNamed, kindOf } from '../kinds/catalogue.ts';
 import { slotOf } from '../kinds/properties.ts';
 import { deepestNesting, mostControls } from '../meaning/validate.ts';
+import { definitionsOf, leadsTo } from '../reuse/definition.ts';
 import { kindIn, slotProblem } from '../reuse/instance-kinds.ts';
 import { isId } from './applied.ts';
 
@@ -27,6 +28,16 @@ export const treeListOf = (control: Pick<Control, 'kind'>): TreeList | undefined
 export const placeInto = ({ parent }: TreePlace, control: Control): Parameters<typeof withInserted>[1] =>
   parent === null ? { list: treeListOf(control) ?? 'screens' } : { parent };
 
+/** Why a control cannot come into a component: it would hold itself; undefined where it can. */
+function circleMade(project: Project, tree: Control, control: Control): string | undefined {
+  if (kindOf(tree).root !== 'components') return undefined;
+  const components = definitionsOf(project);
+  const found = [...walk(control)].find(
+    ({ kind }) => kindOf({ kind }).open && leadsTo(components, kind, tree.name ?? ''),
+  );
+  return found && `\`${tree.name}\` would hold itself: \`${found.kind}\` cannot stand in it.`;
+}
+
 const depthOf = (control: Control): number =>
   1 + control.children.reduce((most, child) => Math.max(most, depthOf(child)), 0);
 
@@ -44,6 +55,8 @@ export function placeProblem(
   if (parent === null) return index >= 0 ? undefined : 'There is no such place.';
   const into = placeOf(project, parent);
   if (!into) return 'The container is not there any more.';
+  const circle = circleMade(project, into.screen, control);
+  if (circle) return circle;
   const slot = inForce(control.props[slotOf.name]) ?? '';
   const { slots = [slot] } = kindIn(project, into.control);
   if (slots.length === 0) return slotProblem(kindIn(project, into.control), slot);

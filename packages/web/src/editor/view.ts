@@ -56,6 +56,7 @@ export interface EditorState {
     | 'asides'
     | 'component'
     | 'surround'
+    | 'repeat'
     | undefined;
   /** What controls are lined up with, and whether as one. */
   readonly alignTarget: AlignTarget;

@@ -1,8 +1,9 @@
 /** The wall: every screen at every band on one page, to look at, to print, and to save as one picture. */
-import { type Control, longTexts, messageOf, type Project, ScreenView } from '@hovrin/core';
+import { type Control, longTexts, messageOf, type Project, ScreenView, screensWith } from '@hovrin/core';
 import type { Shaper } from '@hovrin/core/text/shaper';
 import { ArrowLeft, Camera, Printer } from 'lucide-react';
 import { useCallback, useMemo, useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { api } from '../api.ts';
 import { download } from '../download.ts';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
@@ -39,14 +40,19 @@ export function WallPlace() {
   const { project } = useEditorState('project');
   const goTo = useGoTo();
   const [long, setLong] = useState(false);
+  const component = useSearchParams()[0].get('component');
   const sizes = useMemo(() => sizesOf(project), [project]);
   const rows = useMemo(() => {
     const shown = long ? longTexts(project) : project;
-    return shown.screens.map((screen) => ({
-      screen,
-      hanging: sizes.map((size) => hang(shaper, shown, screen, size)),
-    }));
-  }, [project, long, sizes, shaper]);
+    const wanted =
+      component === null ? undefined : new Set(screensWith(project, component).map(({ id }) => id));
+    return shown.screens
+      .filter(({ id }) => !wanted || wanted.has(id))
+      .map((screen) => ({
+        screen,
+        hanging: sizes.map((size) => hang(shaper, shown, screen, size)),
+      }));
+  }, [project, long, sizes, shaper, component]);
   const { element, room } = useRoom<HTMLElement>({ width: 1200, height: 0 });
   const wide = sizes.reduce((sum, { width }) => sum + width, 0);
   const scale = Math.max(0.05, (room.width - wallGap * (sizes.length - 1)) / wide);
@@ -73,7 +79,10 @@ export function WallPlace() {
           <ArrowLeft size={15} aria-hidden /> Build
         </button>
         <h1 className="font-semibold">
-          {project.name} <span className="font-normal text-quiet">on the wall</span>
+          {project.name}{' '}
+          <span className="font-normal text-quiet">
+            {component === null ? 'on the wall' : `where ${component} stands`}
+          </span>
         </h1>
         <label className="ml-auto flex items-center gap-1.5">
           <input

@@ -20,6 +20,7 @@ import { DuplicateDialog } from './dialogs/DuplicateDialog.tsx';
 import { MakeComponent } from './dialogs/MakeComponent.tsx';
 import { MakeSurround } from './dialogs/MakeSurround.tsx';
 import { Picker } from './dialogs/Picker.tsx';
+import { RepeatFor } from './dialogs/RepeatFor.tsx';
 import { ReplaceDialog } from './dialogs/ReplaceDialog.tsx';
 import { Drawer, type DrawerName } from './drawers/Drawer.tsx';
 import { EveryWidth } from './every-width/EveryWidth.tsx';
@@ -91,6 +92,7 @@ export function BuildPlace() {
           <ChangesDialog />
           <MakeComponent />
           <MakeSurround />
+          <RepeatFor />
           {commandsShown && <CommandList extra={keys} onClose={() => setCommandsShown(false)} />}
         </Dragging>
       </EveryWidth>

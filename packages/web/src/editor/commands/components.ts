@@ -36,6 +36,18 @@ export const componentCommands: readonly Command[] = [
     },
   },
   {
+    id: 'repeat-for',
+    label: 'Repeat it for each item of a list',
+    keys: [],
+    group: 'Wrap',
+    findBy: 'loop list wrap rows items data',
+    run(editor, dispatch) {
+      if (!selected(editor)) return false;
+      dispatch?.(() => editor.ask('repeat'));
+      return true;
+    },
+  },
+  {
     id: 'open-component',
     label: 'Open its component',
     keys: ['Mod+Alt+E'],

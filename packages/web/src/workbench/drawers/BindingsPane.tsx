@@ -10,6 +10,7 @@ import {
   type MapNode,
   type ReadableBranch,
   readableTree,
+  treesOf,
 } from '@hovrin/core';
 import { ChevronDown, ChevronRight, Database, Radio } from 'lucide-react';
 import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
@@ -235,7 +236,7 @@ function Node({
       ) : what === 'variable' ? (
         <Database size={13} className="shrink-0 text-lake" aria-label="variable" />
       ) : (
-        <KindIcon kind={kindIn(project.screens, control!)} />
+        <KindIcon kind={kindIn(treesOf(project), control!)} />
       )}
       <span className="truncate font-mono text-[12px]">{label}</span>
     </>

@@ -12,6 +12,7 @@ import {
 import { Plus } from 'lucide-react';
 import { newId } from '../../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
+import { useGoTo } from '../../parts/useGoTo.ts';
 import { KindIcon } from '../KindIcon.tsx';
 
 const sorts = [
@@ -32,6 +33,7 @@ export function ComponentFacts({ component }: { component: Control }) {
   const { editor } = useWorkplace();
   const { project } = useEditorState('project');
   const definition = definitionOf(component);
+  const goTo = useGoTo();
   const uses = usesOfComponent(project, component.name ?? '');
   const reads = readsOf(project, component);
   const add = (sort: (typeof sorts)[number][0], stem: string) => {
@@ -103,6 +105,15 @@ export function ComponentFacts({ component }: { component: Control }) {
             <span className="ml-auto truncate text-[12px] text-quiet">on {screen.name}</span>
           </button>
         ))}
+        {uses.length > 0 && (
+          <button
+            type="button"
+            className="btn mt-1 !h-7"
+            onClick={() => goTo('wall', `?component=${encodeURIComponent(component.name ?? '')}`)}
+          >
+            See them on the wall
+          </button>
+        )}
         {uses.length > mostShown && <p className="text-quiet">And {uses.length - mostShown} more.</p>}
       </section>
     </>
