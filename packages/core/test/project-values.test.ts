@@ -1,6 +1,10 @@
 /** What a project says of itself: read and printed, set and taken back, and right after a renaming. */
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { printedCollections } from '../src/collections/catalogue.ts';
+import { projectValues } from '../src/collections/project-values.ts';
 import {
   applyStep,
   applySteps,
@@ -114,4 +118,24 @@ it('names of pictures and screens follow a renaming', () => {
   expect(renamed('assets', 'ridge.png', 'peak.png').start).toBe('Tonight');
   expect(renamed('screens', 'Tonight', 'ridge').start).toBe('ridge');
   expect(renamed('screens', 'Tonight', 'ridge').icon).toBe('ridge.png');
+});
+
+it('the published schema knows every value of a project, every list, and the fields of their entities', () => {
+  const path = join(import.meta.dirname, '../schema/project.schema.json');
+  const schema = JSON.parse(readFileSync(path, 'utf8')) as {
+    properties: Record<string, { items?: { properties?: Record<string, unknown> } }>;
+  };
+  expect(Object.keys(schema.properties).toSorted()).toEqual(
+    [
+      '$schema',
+      'format',
+      'screens',
+      ...projectValues.map(({ key }) => key),
+      ...printedCollections().map(({ id }) => id),
+    ].toSorted(),
+  );
+  for (const { id, fields } of printedCollections())
+    expect(Object.keys(schema.properties[id]!.items?.properties ?? {}).toSorted()).toEqual(
+      [...fields].toSorted(),
+    );
 });

@@ -3,6 +3,7 @@ import { themeOf } from '../cascade/project-theme.ts';
 import type { Mode } from '../document/token.ts';
 import type { Project } from '../document/types.ts';
 import type { ScreenView } from '../layout/screen-layout.ts';
+import { expandedProject } from '../reuse/expand.ts';
 import { reaching } from '../tokens/srgb.ts';
 import { usualCheck } from './check.ts';
 import { seenOnGrounds } from './colours.ts';
@@ -31,7 +32,8 @@ interface Gathered {
  *
  * @param view lays the screens out.
  */
-export function* colourPairs(view: ScreenView, project: Project): Generator<undefined, ColourPair[]> {
+export function* colourPairs(view: ScreenView, source: Project): Generator<undefined, ColourPair[]> {
+  const project = expandedProject(source);
   const found = new Map<string, Gathered>();
   for (const screen of project.screens) {
     for (const seen of seenOnGrounds(view, project, screen, usualCheck)) {

@@ -235,10 +235,10 @@ ${[...elementsOfPage, ...(symbols ? [symbols] : [])].map((element) => `${htmlOf(
         headersText(project, start ? fontsToBegin(project, start, parts.fonts) : [], parts.config),
       ],
       ...iconFile(project),
-      ...(ownCode ? [['hovrin.d.ts', typesText(project)] as const] : []),
+      ...(ownCode ? [['hovrin.d.ts', typesText(given)] as const] : []),
     ]),
     own: new Map([
-      ...(ownCode ? [[ownCodeFile, firstOwnCode(project)] as const] : []),
+      ...(ownCode ? [[ownCodeFile, firstOwnCode(given)] as const] : []),
       ...firstConfig(project),
     ]),
     fonts: [...new Set(fonts.files.map((file) => `${file.file}.woff2`))],

@@ -1,5 +1,5 @@
 /** Ship: the project handed over as a page. */
-import { type Exporter, exporters, inForce, startScreen, walk } from '@hovrin/core';
+import { type Exporter, exporters, inForce, startScreen, treesOf, walk } from '@hovrin/core';
 import { Download } from 'lucide-react';
 import { useState } from 'react';
 import { api } from '../api.ts';
@@ -79,7 +79,7 @@ interface FormatProps {
 /** One format that the project is handed over in: what comes out, and the way to it. */
 function Format({ exporter, state, onDownload }: FormatProps) {
   const { project } = useEditorState('project');
-  const drafts = project.screens.flatMap((screen) =>
+  const drafts = treesOf(project).flatMap((screen) =>
     [...walk(screen)].flatMap((control) =>
       Object.values(control.props).filter(
         (value) => typeof value === 'object' && inForce(value) !== value.draft,

@@ -1,5 +1,5 @@
 /** The colours that meet on the screens, in every mode: how much they stand out, and what would be enough. */
-import { type ColourPair, effectiveNames, locate, type Project } from '@hovrin/core';
+import { type ColourPair, locate, namesOn, ownId, type Project } from '@hovrin/core';
 import { useState } from 'react';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { useGoTo } from '../parts/useGoTo.ts';
@@ -152,6 +152,6 @@ function PairRow({ pair }: { readonly pair: ColourPair }) {
 }
 
 function placeOf(project: Project, id: string): string {
-  const found = locate(project, id);
-  return found ? `${found.screen.name}.${effectiveNames(found.screen).get(id) ?? ''}` : '';
+  const found = locate(project, ownId(id));
+  return found ? `${found.screen.name}.${namesOn(project, found.screen).get(id) ?? ''}` : '';
 }

@@ -1,5 +1,5 @@
 /** Try: the exported page running in sandboxed frames, at one size or at all of them. */
-import { effectiveNames } from '@hovrin/core';
+import { namesOn } from '@hovrin/core';
 import type { ToldTrace } from '@hovrin/core/runtime';
 import { useEffect, useState } from 'react';
 import { useSearchParams } from 'react-router';
@@ -105,9 +105,11 @@ export function TryPlace() {
 
   /** Back on the bench, with a control of the running page selected. */
   const pick = (screenName: string, control: string) => {
-    const found = editor.state.project.screens.find(({ name }) => name === screenName);
-    const names = found ? [...effectiveNames(found)] : [];
-    const id = names.find(([, name]) => name === control.replace(/\[.*$/, ''))?.[0];
+    const { project } = editor.state;
+    const found = project.screens.find(({ name }) => name === screenName);
+    const names = found ? [...namesOn(project, found)] : [];
+    const plain = (name: string) => name.replaceAll(/\[\d*\]/g, '');
+    const id = names.find(([, name]) => plain(name) === plain(control))?.[0];
     if (id === undefined) return;
     editor.select([id]);
     leave();
