@@ -3,6 +3,7 @@ import { type Project, readFolder } from '@hovrin/core';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { axeFaults } from '../browser/axe.ts';
 import { type ExportedPage, openPage } from '../browser/exported-page.ts';
+import { fillNumber } from '../browser/hands.ts';
 
 const files = {
   'project.json': JSON.stringify({
@@ -130,7 +131,7 @@ it('in a repeat fields keep what is entered for their own item', async () => {
   await named('line[1].tick').locator('input').check();
   expect(await text('line[1].told')).toBe('4');
   expect(await text('line[0].told')).toBe('open');
-  await named('line[1].count').locator('input').fill('7');
+  await fillNumber(named('line[1].count').locator('input'), '7');
   expect(await text('line[1].told')).toBe('14');
   await named('line[2].tick').locator('input').check();
   expect(await text('line[2].told')).toBe('4');

@@ -99,6 +99,38 @@ it('pressed twice, the component opens; a change there is one everywhere', async
   await expect.poll(shown).toMatch(/four[\s\S]*four[\s\S]*7/);
 });
 
+it('a component is edited where an instance stands, with what is around it dimmed, and left by Escape', async () => {
+  const around = page.locator('[data-bay="working"] ~ div [data-around]');
+  await openScreen('Screen1');
+  await tree(page, 'away').click();
+  await page.keyboard.press('Control+Alt+e');
+  await page.getByRole('heading', { name: 'On Figure' }).waitFor();
+  await around.waitFor();
+  const opened = page.getByRole('region', { name: 'Opened component' });
+  expect(await opened.innerText()).toMatch(/in 3 places on\s+1 screen/);
+  // What is selected is framed where that instance stands, not at the beginning of the screen.
+  await tree(page, 'count').last().click();
+  const bay = (await page.locator('[data-bay="working"]').boundingBox())!;
+  const frame = (await page.locator('[data-selected]').first().boundingBox())!;
+  expect(frame.x).toBeGreaterThan(bay.x + bay.width / 4);
+  await opened.getByRole('button', { name: 'Alone' }).click();
+  await around.waitFor({ state: 'detached' });
+  await opened.getByRole('button', { name: 'On Screen1' }).click();
+  await around.waitFor();
+  await fact(page, 'Background').fill('tint');
+  await fact(page, 'Background').press('Escape');
+  await expect.poll(() => sourceText(page)).toContain('background="tint"');
+  await undo();
+  await expect.poll(() => sourceText(page)).not.toContain('background="tint"');
+  for (const holder of ['column1', 'Figure']) {
+    await page.locator('body').press('Escape');
+    await page.getByRole('treeitem', { name: holder, selected: true }).waitFor();
+  }
+  await page.locator('body').press('Escape');
+  await page.getByRole('heading', { name: 'On Screen1' }).waitFor();
+  await page.getByRole('treeitem', { name: 'away', selected: true }).waitFor();
+});
+
 it('a parameter is renamed in the component and wherever it is given; one that every instance has is refused', async () => {
   await (await listed('Components')).getByRole('button', { name: 'Figure', exact: false }).first().click();
   await tree(page, 'count').first().click();

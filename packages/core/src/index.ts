@@ -185,6 +185,7 @@ export {
 export { type ClashChoice, kitSteps } from './kits/kit-steps.ts';
 export { passOf } from './layout/engine.ts';
 export { halfOpen } from './layout/folded-screen.ts';
+export { type LayoutInPlace, layoutInPlace } from './layout/in-place.ts';
 export type { TrackSpan } from './layout/laid.ts';
 export { outlineOf, type Rectangle } from './layout/rectangle.ts';
 export {

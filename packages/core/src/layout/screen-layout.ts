@@ -234,7 +234,8 @@ class Placed implements ScreenLayout {
   }
 }
 
-function firstByControl(boxes: readonly ScreenBox[]): Map<string, ScreenBox> {
+/** The first box of each control, and of each instance, by id. */
+export function firstByControl(boxes: readonly ScreenBox[]): Map<string, ScreenBox> {
   const found = new Map<string, ScreenBox>();
   for (const box of boxes) {
     const { control } = box;

@@ -103,9 +103,10 @@ export function useCommandKeys(
       const other = extra.find(({ keys }) => matches(event, keys));
       // Pasting waits for the event that brings what is on the system's clipboard.
       const command: Command | undefined = commands.find(
-        (each) => each.id !== 'paste' && each.keys.some((keys) => matches(event, keys)),
+        (each) =>
+          each.id !== 'paste' && each.keys.some((keys) => matches(event, keys)) && canRun(editor, each),
       );
-      if (!other && !(command && canRun(editor, command))) return;
+      if (!other && !command) return;
       // Undo and redo work wherever one is; the keys of the bench must not scroll it.
       event.preventDefault();
       if (other) other.run();

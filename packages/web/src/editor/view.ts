@@ -19,6 +19,7 @@ import {
   touchedBy,
   treeOfId,
 } from '@hovrin/core';
+import { ownOf, standsAt } from './inPlace.ts';
 import type { Aside } from './kept.ts';
 import type { Saving } from './outbox.ts';
 
@@ -28,9 +29,19 @@ export interface InsertPlace {
   readonly index: number;
 }
 
+/** Where a component is edited: at one of its instances, with what is around that. */
+export interface InPlace {
+  /** The screen or component in which the instance stands. */
+  readonly tree: string;
+  /** The instance: its id; `c4/c9` where it stands in another one; of a surround, the screen's. */
+  readonly at: string;
+}
+
 export interface EditorState {
   readonly project: Project;
   readonly screenId: string;
+  /** Of a component that is shown; undefined: it is shown alone. */
+  readonly inPlace: InPlace | undefined;
   readonly selection: readonly string[];
   readonly history: History;
   readonly saving: Saving;
@@ -76,6 +87,7 @@ const noticeStays = 8000;
 export const beginning = (project: Project, revision: number): EditorState => ({
   project,
   screenId: startScreen(project)?.id ?? '',
+  inPlace: undefined,
   selection: [],
   history: { undo: [], redo: [] },
   saving: 'saved',
@@ -118,20 +130,23 @@ export class EditorView {
 
   select = (asked: readonly string[]): void => {
     // A part of an instance stands for the instance, one of a surround for its screen.
-    const ids = [...new Set(asked.map(ownId))];
+    const ids = [...new Set(asked.map((id) => ownId(ownOf(this.state.inPlace, id))))];
     const [first] = ids;
     const at = first === undefined ? undefined : locate(this.state.project, first);
     this.update({
       selection: ids,
-      ...(at && at.screen.id !== this.state.screenId ? { screenId: at.screen.id } : {}),
+      ...(at && at.screen.id !== this.state.screenId ? { screenId: at.screen.id, inPlace: undefined } : {}),
     });
     const { width, state } = scopeParts(this.state.project, this.state.scope);
     // Values are set for a state as long as what is selected has it.
     if (state !== '' && !this.#hasState(state)) this.editFor(width);
   };
 
-  showScreen = (screenId: string): void => {
-    if (screenId !== this.state.screenId) this.update({ screenId, selection: [], picker: undefined });
+  /** @param inPlace of a component: the instance where it is edited; absent: it is shown alone. */
+  showScreen = (screenId: string, inPlace?: InPlace): void => {
+    if (screenId !== this.state.screenId)
+      this.update({ screenId, inPlace, selection: [], picker: undefined });
+    else if (inPlace !== this.state.inPlace) this.update({ inPlace });
   };
 
   openPicker = (picker: EditorState['picker']): void => this.update({ picker });
@@ -167,11 +182,16 @@ export class EditorView {
 
   /** Lets go of everything that was deleted: selected controls, the shown screen, a band that is edited for. */
   protected dropLost(): void {
-    const { project, selection, screenId, scope } = this.state;
+    const { project, selection, screenId, scope, inPlace } = this.state;
+    if (inPlace && !standsAt(project, screenId, inPlace)) this.update({ inPlace: undefined });
     const left = selection.filter((id) => pathTo(project, id).length > 0);
     const screen = treeOfId(project, screenId) ? screenId : (startScreen(project)?.id ?? '');
     if (left.length !== selection.length || screen !== screenId)
-      this.update({ selection: left, screenId: screen });
+      this.update({
+        selection: left,
+        screenId: screen,
+        ...(screen === screenId ? {} : { inPlace: undefined }),
+      });
     const { width, state } = scopeParts(project, scope);
     // A band that is not there any more reads as a state.
     if (state !== '' && !this.#hasState(state)) this.editFor(width);
@@ -207,7 +227,7 @@ export class EditorView {
     // Where something changed on the screen that is shown, that is what one sees.
     const { screen } = touched.find((each) => each.screen === this.state.screenId) ?? touched[0] ?? {};
     if (screen === undefined) return;
-    if (screen !== this.state.screenId) this.update({ screenId: screen, selection: [] });
+    if (screen !== this.state.screenId) this.showScreen(screen);
     this.dropLost();
     const changed = touched.flatMap((each) => (each.screen === screen ? each.id : []));
     if (changed.some((id) => this.state.selection.includes(id))) return;

@@ -1,13 +1,33 @@
 /** Components: made of what is selected, opened, taken apart. */
-import { detach, isInstance, resetInstance } from '@hovrin/core';
+import { detach, inForce, isInstance, locate, resetInstance } from '@hovrin/core';
 import type { Change, Editor } from '../editor.ts';
+import { leftFor, placeOf } from '../inPlace.ts';
 import { type Command, changing, nameOf, newId, selected } from './command.ts';
 
-/** Shows the component of an instance, or the surround of a screen. @returns whether there is one. */
-export function openComponent(editor: Editor, name: string): boolean {
-  const component = (editor.state.project.components ?? []).find((each) => each.name === name);
-  if (component) editor.showScreen(component.id);
+/**
+ * Shows the component of an instance, or the surround of a screen.
+ *
+ * @param id of the instance or the screen.
+ * @param how in its place, with what is around it, or alone.
+ * @returns whether there is one.
+ */
+export function openComponent(editor: Editor, id: string, how: 'in place' | 'alone' = 'in place'): boolean {
+  const { project } = editor.state;
+  const control = locate(project, id)?.control;
+  if (!control) return false;
+  const name = isInstance(control) ? control.kind : inForce(control.props.surround);
+  const component = (project.components ?? []).find((each) => each.name === name);
+  if (component) editor.showScreen(component.id, how === 'alone' ? undefined : placeOf(editor.state, id));
   return component !== undefined;
+}
+
+/** Back from a component that is edited in its place to the instance. */
+export function leaveComponent(editor: Editor): void {
+  const { project, inPlace } = editor.state;
+  if (!inPlace) return;
+  const { tree, instance, inPlace: before } = leftFor(project, inPlace);
+  editor.showScreen(tree, before);
+  editor.select([instance]);
 }
 
 export const componentCommands: readonly Command[] = [
@@ -56,7 +76,20 @@ export const componentCommands: readonly Command[] = [
     run(editor, dispatch) {
       const found = selected(editor);
       if (!found || !isInstance(found.control)) return false;
-      dispatch?.(() => openComponent(editor, found.control.kind));
+      dispatch?.(() => openComponent(editor, found.control.id));
+      return true;
+    },
+  },
+  {
+    id: 'open-alone',
+    label: 'Open its component alone',
+    keys: ['Mod+Alt+Shift+E'],
+    group: 'Wrap',
+    findBy: 'edit inside isolate',
+    run(editor, dispatch) {
+      const found = selected(editor);
+      if (!found || !isInstance(found.control)) return false;
+      dispatch?.(() => openComponent(editor, found.control.id, 'alone'));
       return true;
     },
   },
@@ -93,3 +126,17 @@ export const componentCommands: readonly Command[] = [
     },
   ),
 ];
+
+/** Behind the commands that select: Escape goes out step by step first. */
+export const leaveCommand: Command = {
+  id: 'leave-component',
+  label: 'Back from a component to its instance',
+  keys: ['Escape'],
+  group: 'Select',
+  findBy: 'out leave close',
+  run(editor, dispatch) {
+    if (!editor.state.inPlace) return false;
+    dispatch?.(() => leaveComponent(editor));
+    return true;
+  },
+};

@@ -1,14 +1,14 @@
 /** All commands, in the order in which the list of keys has them. */
 import { alignCommands } from './align.ts';
 import type { Command } from './command.ts';
-import { componentCommands } from './components.ts';
+import { componentCommands, leaveCommand } from './components.ts';
 import { moveCommands } from './move.ts';
 import { placeCommands } from './place.ts';
 import { selectCommands } from './select.ts';
 import { wrapCommands } from './wrap.ts';
 
 export * from './command.ts';
-export { openComponent } from './components.ts';
+export { leaveComponent, openComponent } from './components.ts';
 export { keepInNew } from './keep.ts';
 export { moveTo } from './move.ts';
 export { duplicateMany, insertCopies, placeNew, placePictures } from './place.ts';
@@ -46,6 +46,7 @@ export const commands: readonly Command[] = [
   ...componentCommands,
   ...alignCommands,
   ...selectCommands,
+  leaveCommand,
   ...historyCommands,
 ];
 

@@ -85,7 +85,7 @@ export function Bay(props: BayProps) {
         <div className="absolute inset-0" />
       </div>
       <div className="pointer-events-none absolute inset-0 [contain:layout_size]">
-        <BayMarks {...props} pointer={pointer} />
+        <BayMarks {...props} windows={windows} pointer={pointer} />
       </div>
     </div>
   );

@@ -10,8 +10,10 @@ import { LookHands } from '../hands/LookHands.tsx';
 import { ResizeGrips } from '../hands/ResizeGrips.tsx';
 import { useShownSelection } from '../useShownSelection.ts';
 import { Anatomy } from './Anatomy.tsx';
+import { Around } from './Around.tsx';
 import type { BayProps } from './Bay.tsx';
 import { Covered } from './Covered.tsx';
+import type { Window } from './cut.ts';
 import { DropLine } from './DropLine.tsx';
 import { FirstControl } from './FirstControl.tsx';
 import { FocusLayer } from './FocusLayer.tsx';
@@ -24,10 +26,12 @@ import type { useBayPointer } from './useBayPointer.ts';
 interface BayMarksProps extends BayProps {
   /** Of the screen, CSS px. */
   readonly pointer: ReturnType<typeof useBayPointer>;
+  /** Where each box can be seen. */
+  readonly windows: readonly (Window | undefined)[];
 }
 
 export function BayMarks(props: BayMarksProps) {
-  const { id, screen, layout, size, scale, working, pointer } = props;
+  const { id, screen, layout, windows, size, scale, working, pointer } = props;
   const { project } = useShownSelection(working);
   const bays = useBays();
   const { focusShown } = useBenchView();
@@ -36,6 +40,7 @@ export function BayMarks(props: BayMarksProps) {
   return (
     <>
       <Covered size={size} scale={scale} />
+      <Around layout={layout} windows={windows} scale={scale} />
       <ScrollSigns layout={layout} scale={scale} />
       {layout.fullHeight > size.height + 0.5 && (
         <Fold at={size.height * scale} height={size.height} words={working} />

@@ -1,7 +1,13 @@
 /** What the pointer does on a bay: points at, selects, drags, drops files, asks what lies below. */
-import { type Control, inForce, isInstance, locate, type ScreenLayout } from '@hovrin/core';
+import { type Control, isInstance, locate, type ScreenLayout } from '@hovrin/core';
 import { type DragEvent, type MouseEvent, type PointerEvent, useRef, useState } from 'react';
-import { commandNamed, openComponent, placePictures, runCommand } from '../../editor/commands/index.ts';
+import {
+  commandNamed,
+  leaveComponent,
+  openComponent,
+  placePictures,
+  runCommand,
+} from '../../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import type { ScreenSize } from '../../sizes.ts';
 import { type Drop, dropAt, type Point } from '../hands/drop.ts';
@@ -49,14 +55,17 @@ export function useBayPointer({ id, screen, layout, size, scale, working }: Poin
     screen.id;
   const dropOf = (event: DragEvent) => dropAt({ project, screen, layout }, pointOf(event));
 
-  /** The component that an instance at the pointer is of, where it is selected; the surround, where that is there. */
+  /** The instance at the pointer, where it is selected; the screen, where its surround is there. */
   const reusedAt = (event: MouseEvent): string | undefined => {
     const [chosen] = editor.state.selection;
     const instance = chosen === undefined ? undefined : locate(project, chosen)?.control;
-    if (instance && isInstance(instance)) return instance.kind;
-    return chosen === screen.id && isOnSurround(screen, layout, pointOf(event))
-      ? inForce(screen.props.surround)
-      : undefined;
+    if (instance && isInstance(instance)) return instance.id;
+    return chosen === screen.id && isOnSurround(screen, layout, pointOf(event)) ? screen.id : undefined;
+  };
+  /** Whether what is around a component is pressed, where that is edited in its place. */
+  const isAround = (event: MouseEvent) => {
+    const { selection, inPlace } = editor.state;
+    return inPlace !== undefined && selection[0] === screen.id && at(event).length === 0;
   };
 
   const handlers = {
@@ -95,8 +104,10 @@ export function useBayPointer({ id, screen, layout, size, scale, working }: Poin
         );
     },
     onDoubleClick: (event: MouseEvent) => {
-      const name = reusedAt(event);
-      if (name === undefined || !openComponent(editor, name)) runCommand(editor, commandNamed('type-first'));
+      const reused = reusedAt(event);
+      if (isAround(event)) leaveComponent(editor);
+      else if (reused === undefined || !openComponent(editor, reused))
+        runCommand(editor, commandNamed('type-first'));
     },
     onContextMenu: (event: MouseEvent) => {
       event.preventDefault();

@@ -10,6 +10,7 @@ import { PanelEdge, usePanelSize } from '../../parts/PanelEdge.tsx';
 import { useRoom } from '../../parts/useRoom.ts';
 import { allSizes, type ScreenSize, sizeWords } from '../../sizes.ts';
 import { useBenchView } from './benchView.ts';
+import { OpenedComponent } from './OpenedComponent.tsx';
 import { usePanning } from './panning.ts';
 import { SideBay } from './SideBay.tsx';
 import { StateBays } from './StateBays.tsx';
@@ -48,6 +49,7 @@ export function Bench({ screen, zoom, onZoom, onScale }: BenchProps) {
   return (
     <section aria-label="Bench" className="flex min-h-0 min-w-0 flex-1 bg-ground">
       <div className="flex min-w-0 flex-1 flex-col gap-2 py-3 pl-4">
+        <OpenedComponent component={screen} />
         <WorkingHeader size={working} scale={scale} onResize={resize} />
         <WidthRuler />
         {seeing.tracing && <TracingStrip size={working} />}

@@ -8,7 +8,7 @@ import { Bay } from '../bays/Bay.tsx';
 import { PictureMenu } from '../bays/PictureMenu.tsx';
 import { ScopeSwitch } from '../ScopeSwitch.tsx';
 import { bandAt } from '../scope.ts';
-import { useShownLayout, useShownProject } from './useShownLayout.ts';
+import { placedIn, useShownLayout, useShownProject } from './useShownLayout.ts';
 
 export function WorkingHeader({
   size,
@@ -110,6 +110,7 @@ export function WorkingBay({
 }) {
   const { layout, faint, drawn } = useShownLayout(useShownProject(), screen, size);
   const { editor, shaper } = useWorkplace();
+  const { inPlace } = useEditorState('inPlace');
   const other = useRef<ScreenView>(undefined);
   const { width, height: viewHeight, safe, hinge } = size;
   useEffect(() => {
@@ -118,14 +119,15 @@ export function WorkingBay({
       drawn,
       layOut: (project) => {
         other.current ??= new ScreenView(shaper);
-        const shown = treeOfId(project, screen.id) ?? screen;
-        return other.current.layOut(project, shown, { width, height: viewHeight, safe, hinge });
+        const shown = treeOfId(project, inPlace?.tree ?? screen.id) ?? screen;
+        const laid = other.current.layOut(project, shown, { width, height: viewHeight, safe, hinge });
+        return placedIn(laid, screen.id, inPlace);
       },
     };
     return () => {
       editor.bench = undefined;
     };
-  }, [editor, shaper, layout, drawn, screen, width, viewHeight, safe, hinge]);
+  }, [editor, shaper, layout, drawn, screen, inPlace, width, viewHeight, safe, hinge]);
   const height = Math.max(layout.fullHeight, size.height);
   return (
     <div className="relative mx-auto" style={{ width: size.width * scale, height: height * scale }}>

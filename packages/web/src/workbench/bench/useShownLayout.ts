@@ -4,15 +4,19 @@ import {
   declaredStates,
   type HeldStates,
   inSample,
+  layoutInPlace,
   longTexts,
   type Project,
   pathTo,
+  type ScreenLayout,
   ScreenView,
   scopeParts,
   treeOfId,
 } from '@hovrin/core';
 import { useCallback, useMemo, useRef } from 'react';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
+import { partIn } from '../../editor/inPlace.ts';
+import type { InPlace } from '../../editor/view.ts';
 import type { ScreenSize } from '../../sizes.ts';
 import { withLive } from '../bays/useLiveValues.ts';
 import { unhidden } from '../hidden.ts';
@@ -33,19 +37,21 @@ export function useShownLayout(
     const said = seeing.long ? longTexts(told) : told;
     return seeing.hidden ? unhidden(said, shown.id) : { project: said, faint: none };
   }, [newest, seeing.hidden, seeing.long, sample, liveValues, shown.id]);
-  const screen = treeOfId(project, shown.id) ?? shown;
+  const { inPlace: asked, screenId } = useEditorState('inPlace', 'screenId');
+  const inPlace = screenId === shown.id ? asked : undefined;
+  const screen = treeOfId(project, inPlace?.tree ?? shown.id) ?? shown;
   const kept = useRef<ScreenView>(undefined);
   kept.current ??= new ScreenView(shaper);
   const current = kept.current;
   const { mode } = seeing;
-  const states = useHeldStates(project);
+  const states = useHeldStates(project, inPlace);
   const view = useMemo(
     () => ({ width, height, safe, hinge, mode, states }),
     [width, height, safe, hinge, mode, states],
   );
   const layout = useMemo(
-    () => current.layOut(project, screen, { ...view, hues: true }),
-    [current, project, screen, view],
+    () => placedIn(current.layOut(project, screen, { ...view, hues: true }), shown.id, inPlace),
+    [current, project, screen, view, shown.id, inPlace],
   );
   /** The same with colours in it, for pictures. */
   const drawn = useCallback(
@@ -55,8 +61,12 @@ export function useShownLayout(
   return { layout, faint, drawn };
 }
 
+/** The layout as the bench takes it: of a component that is edited in its place, with its own controls there. */
+export const placedIn = (layout: ScreenLayout, component: string, inPlace: InPlace | undefined) =>
+  inPlace ? layoutInPlace(layout, component, inPlace.at) : layout;
+
 /** The state that values are set for is held on the selected controls, so that one sees what one edits. */
-function useHeldStates(project: Project): HeldStates | undefined {
+function useHeldStates(project: Project, inPlace: InPlace | undefined): HeldStates | undefined {
   const { scope, selection } = useEditorState('scope', 'selection');
   const { state } = scopeParts(project, scope);
   return useMemo(
@@ -70,9 +80,9 @@ function useHeldStates(project: Project): HeldStates | undefined {
                 pathTo(project, id).filter((each) => declaredStates(each).includes(state)),
               ),
               ...selection.map((id) => ({ id })),
-            ].map(({ id }) => [id, [state]]),
+            ].map(({ id }) => [inPlace ? partIn(inPlace, id) : id, [state]]),
           ),
-    [project, selection, state],
+    [project, selection, state, inPlace],
   );
 }
 

@@ -1,7 +1,8 @@
 /** A sentence in which names stand in backticks; names of controls light up and can be selected. */
 import type { Control } from '@hovrin/core';
 import { useMemo } from 'react';
-import { useWorkplace } from '../../editor/context.tsx';
+import { useEditorState, useWorkplace } from '../../editor/context.tsx';
+import { ownOf } from '../../editor/inPlace.ts';
 import { useBenchView } from '../bench/benchView.ts';
 import { useNames } from '../useNames.ts';
 
@@ -25,14 +26,16 @@ export function Sentence({ screen, children: text }: { screen: Control; children
 /** The name of a control: lit on the bench while it is pointed at, selected when it is pressed. */
 export function ControlWord({ id, name }: { id: string; name: string }) {
   const { editor } = useWorkplace();
+  const { inPlace } = useEditorState('inPlace');
   const { setLit } = useBenchView();
+  const light = () => setLit(ownOf(inPlace, id));
   return (
     <button
       type="button"
       className="rounded-sm border-b border-dotted border-spruce font-mono text-[12px] text-spruce hover:bg-saffron/25"
-      onMouseEnter={() => setLit(id)}
+      onMouseEnter={light}
       onMouseLeave={() => setLit(undefined)}
-      onFocus={() => setLit(id)}
+      onFocus={light}
       onBlur={() => setLit(undefined)}
       onClick={() => {
         setLit(undefined);

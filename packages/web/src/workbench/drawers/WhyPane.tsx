@@ -8,17 +8,19 @@ import {
   itemAt,
   type Question,
   type Source,
+  treeOfId,
   Why,
   type Working,
 } from '@hovrin/core';
 import { CircleAlert } from 'lucide-react';
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
+import { partIn } from '../../editor/inPlace.ts';
 import { useBenchView } from '../bench/benchView.ts';
 import { useNames } from '../useNames.ts';
 import { ControlWord, Sentence } from './Sentence.tsx';
 
-const asked: readonly { question: Question; label: string }[] = [
+const questions: readonly { question: Question; label: string }[] = [
   { question: 'width', label: 'Width' },
   { question: 'height', label: 'Height' },
   { question: 'x', label: 'Place across' },
@@ -27,24 +29,24 @@ const asked: readonly { question: Question; label: string }[] = [
 
 const number = (value: number): string => String(Number(value.toFixed(2)) + 0);
 
-export function WhyPane({ screen, control }: { screen: Control; control: Control }) {
+export function WhyPane({ screen: own, control }: { screen: Control; control: Control }) {
   const { shaper } = useWorkplace();
-  const { project } = useEditorState('project');
+  const { project, inPlace } = useEditorState('project', 'inPlace');
+  // In its place, a component's control is explained as the part of the instance that it is there.
+  const screen = (inPlace && treeOfId(project, inPlace.tree)) ?? own;
+  const asked = inPlace ? partIn(inPlace, control.id === own.id ? '' : control.id) : control.id;
   const { sizes, setPreview, setLit } = useBenchView();
   const [question, setQuestion] = useState<Question>('width');
   const { width, height } = itemAt(sizes, 0);
   // What is typed and dragged comes first; the explanation follows.
   const shown = useDeferredValue(
-    useMemo(() => ({ project, screen, width, height }), [project, screen, width, height]),
+    useMemo(() => ({ project, screen, asked, width, height }), [project, screen, asked, width, height]),
   );
   const why = useMemo(
     () => new Why(shaper, shown.project, shown.screen, { width: shown.width, height: shown.height }),
     [shaper, shown],
   );
-  const explanation = useMemo(
-    () => (effectiveNames(shown.screen).has(control.id) ? why.explain(control.id, question) : undefined),
-    [why, shown, control.id, question],
-  );
+  const explanation = useMemo(() => why.explain(shown.asked, question), [why, shown, question]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: what was pointed at is gone when the question changes.
   useEffect(
     () => () => {
@@ -56,7 +58,7 @@ export function WhyPane({ screen, control }: { screen: Control; control: Control
   return (
     <div className="grid h-full grid-cols-[116px_minmax(0,1fr)_minmax(190px,230px)]">
       <div role="radiogroup" aria-label="Question" className="flex flex-col gap-0.5 border-r border-rule p-2">
-        {asked.map((entry) => (
+        {questions.map((entry) => (
           <label
             key={entry.question}
             className={`cursor-pointer rounded-sm px-2 py-1 has-focus-visible:outline-2 has-focus-visible:outline-spruce ${question === entry.question ? 'bg-sunk font-semibold' : 'hover:bg-sunk'}`}
@@ -82,7 +84,7 @@ export function WhyPane({ screen, control }: { screen: Control; control: Control
         </>
       ) : (
         <p className="col-span-2 p-4 text-quiet">
-          {effectiveNames(screen).get(control.id)} is hidden at this size, so it has neither size nor place.
+          {effectiveNames(own).get(control.id)} is hidden at this size, so it has neither size nor place.
         </p>
       )}
     </div>

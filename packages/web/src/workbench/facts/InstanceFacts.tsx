@@ -43,8 +43,21 @@ export function InstanceFacts({ control }: { control: Control }) {
         {uses === 1 ? 'This is its only instance.' : `It stands in ${uses} places.`}
       </p>
       <div className="flex flex-wrap gap-1">
-        <button type="button" className="btn !h-7" onClick={() => openComponent(editor, control.kind)}>
+        <button
+          type="button"
+          className="btn !h-7"
+          title={`Edit ${control.kind} here: it changes wherever it stands`}
+          onClick={() => openComponent(editor, control.id)}
+        >
           Open {control.kind}
+        </button>
+        <button
+          type="button"
+          className="btn !h-7"
+          title={`Edit ${control.kind} by itself, with samples`}
+          onClick={() => openComponent(editor, control.id, 'alone')}
+        >
+          Alone
         </button>
         <button
           type="button"

@@ -40,7 +40,7 @@ export function SurroundField({ screen }: { screen: Control }) {
         ))}
       </select>
       {names.includes(held) && (
-        <button type="button" className="btn !h-7" onClick={() => openComponent(editor, held)}>
+        <button type="button" className="btn !h-7" onClick={() => openComponent(editor, screen.id)}>
           Open
         </button>
       )}

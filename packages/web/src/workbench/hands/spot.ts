@@ -26,6 +26,7 @@ export const isOnSurround = (screen: Control, { boxes }: ScreenLayout, { x, y }:
 /** All controls at a point, the innermost and uppermost first; the screen is not one of them. */
 export function controlsAt(screen: Control, layout: ScreenLayout, { x, y }: Point): string[] {
   const { boxes } = layout;
+  const own = locationsIn(screen);
   const windows = seen.get(layout);
   const found = new Set<string>();
   // Looked for with each move of the pointer: most boxes are left by one number.
@@ -35,7 +36,8 @@ export function controlsAt(screen: Control, layout: ScreenLayout, { x, y }: Poin
     if (!isInWindow(windows?.[index], x, y)) continue;
     // A part of an instance stands for the instance, one of a surround for the screen.
     const control = box.control === undefined ? undefined : ownId(box.control);
-    if (control !== undefined && control !== screen.id) found.add(control);
+    // What is around a component that is edited in its place is not its own.
+    if (control !== undefined && control !== screen.id && own.has(control)) found.add(control);
   }
   return [...found];
 }
