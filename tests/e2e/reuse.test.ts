@@ -131,6 +131,36 @@ it('a component is edited where an instance stands, with what is around it dimme
   await page.getByRole('treeitem', { name: 'away', selected: true }).waitFor();
 });
 
+it('a component is shown in cases, which are entered in a table, by keys', async () => {
+  await (await listed('Components')).getByRole('button', { name: /^Figure/ }).click();
+  const bays = page.getByRole('region', { name: 'Cases', exact: true }).first();
+  await bays.getByRole('button', { name: 'Add …' }).click();
+  await dialog().waitFor();
+  expect(await axeFaults(page)).toEqual([]);
+  await page.keyboard.type('long one');
+  await page.keyboard.press('Tab');
+  await page.keyboard.type('On the way from the pass');
+  await page.keyboard.press('Tab');
+  await page.keyboard.press('Tab');
+  await page.keyboard.type('many');
+  await page.keyboard.press('Tab');
+  await page.keyboard.press('Escape');
+  await dialog().waitFor({ state: 'detached' });
+  const picture = bays.getByRole('img', { name: 'In the case long one' });
+  await expect.poll(() => picture.innerText()).toContain('On the way from the pass');
+  expect(await bays.getByRole('img', { name: 'As it begins' }).innerText()).not.toContain('pass');
+  expect(await shown()).not.toContain('pass');
+  await bays.getByRole('button', { name: 'long one' }).click();
+  await expect.poll(shown).toContain('On the way from the pass');
+  expect(await sourceText(page)).toContain('<case name="long one" with.label="On the way from the pass"');
+  await undo();
+  await undo();
+  await undo();
+  await undo();
+  await picture.waitFor({ state: 'detached' });
+  await openScreen('Screen1');
+});
+
 it('a parameter is renamed in the component and wherever it is given; one that every instance has is refused', async () => {
   await (await listed('Components')).getByRole('button', { name: 'Figure', exact: false }).first().click();
   await tree(page, 'count').first().click();

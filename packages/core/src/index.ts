@@ -256,6 +256,7 @@ export { type ComponentPlan, componentPlan, type PlannedParameter } from './recu
 export { followed, type ListChoice, listsAt, repeatFor } from './recurring/repeat-for.ts';
 export { makeSurround, type SurroundPlan, surroundPlan } from './recurring/surround.ts';
 export { toParameter } from './recurring/to-parameter.ts';
+export { inCase } from './reuse/cases.ts';
 export {
   assignableIn,
   circleOf,
@@ -265,6 +266,7 @@ export {
   definitionsOf,
   type Parameter,
   parameterNameProblem,
+  type SampleCase,
 } from './reuse/definition.ts';
 export { type Expanded, expandedOn, expandedProject, expansionOf } from './reuse/expand.ts';
 export { instanceKindsOf, isInstance, kindIn } from './reuse/instance-kinds.ts';

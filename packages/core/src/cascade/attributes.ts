@@ -9,7 +9,6 @@ import { didYouMean, quoted } from '../document/nearest.ts';
 import type { Band } from '../document/types.ts';
 import { unknownParameter } from '../kinds/instance.ts';
 import type { EventEntry, Kind, Property } from '../kinds/kind.ts';
-import { surroundOf } from '../kinds/screen.ts';
 import { statesOf } from '../kinds/states.ts';
 
 export type Attribute =
@@ -66,7 +65,7 @@ export function readAttribute(
 
 /** What an attribute means that gives something to a component of which nothing is known here; undefined where it gives nothing. */
 function givenToComponent(kind: Kind, name: string): Attribute | undefined {
-  const given = kind.open ? name : parameterOfSurround(kind, name);
+  const given = kind.open ? name : parameterGiven(kind, name);
   if (given === undefined) return undefined;
   const [first = '', second, ...more] = given.split('.');
   const isName = (word: string) => valueNameProblem(word) === undefined;
@@ -78,11 +77,9 @@ function givenToComponent(kind: Kind, name: string): Attribute | undefined {
   return second === 'bind' && isName(first) ? { role: 'bind', property: unknownParameter(first) } : undefined;
 }
 
-/** What a screen gives to its surround, as an instance would have it: `title` for `surround.title`. */
-export const parameterOfSurround = (kind: Kind, attribute: string): string | undefined =>
-  kind.properties.includes(surroundOf) && attribute.startsWith(`${surroundOf.name}.`)
-    ? attribute.slice(surroundOf.name.length + 1)
-    : undefined;
+/** What an attribute gives to a component, as an instance would have it: `title` for `surround.title` and `with.title`. */
+export const parameterGiven = ({ gives }: Kind, attribute: string): string | undefined =>
+  gives !== undefined && attribute.startsWith(`${gives}.`) ? attribute.slice(gives.length + 1) : undefined;
 
 /** What an attribute with conditions in front means: at most a band or an orientation, and a state behind it. */
 function conditional(
@@ -149,9 +146,13 @@ export function attributeRank(kind: Kind, name: string, bands: readonly Band[]):
   if (attribute.role === 'event')
     return (kind.properties.length + kind.events.indexOf(attribute.event)) * 1000;
   // What a screen gives its surround comes behind the surround.
-  const place = kind.properties.indexOf(
-    parameterOfSurround(kind, name) === undefined ? attribute.property : surroundOf,
-  );
+  const place =
+    parameterGiven(kind, name) === undefined
+      ? kind.properties.indexOf(attribute.property)
+      : Math.max(
+          0,
+          kind.properties.findIndex((property) => property.name === kind.gives),
+        );
   const base = place * 1000 + (attribute.property === kind.properties[place] ? 0 : 1);
   if (attribute.role === 'bind') return base + 999;
   if (attribute.prefix === '') return base;

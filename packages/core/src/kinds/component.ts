@@ -59,8 +59,12 @@ export const twoWay = property({ ...said, name: 'two-way', label: 'Two-way', typ
 export const eventGives = property({ ...said, name: 'gives', label: 'Gives', type: identifierType });
 export const isSurround = property({ ...said, name: 'surround', label: 'Surround', type: flagType });
 
+/** No expression names a case, so any words may. */
+const caseName = property({ ...said, name: declaredName.name, label: 'Name', type: textType });
+
 /** Whether a kind's name is one of its attributes, in a room of its own: parameters and slots may be called like controls. */
-export const hasDeclaredName = (kind: Kind): boolean => kind.properties.includes(declaredName);
+export const hasDeclaredName = ({ properties }: Kind): boolean =>
+  properties.includes(declaredName) || properties.includes(caseName);
 
 /** What components, declarations and slots have in common: they make no box and no element of their own. */
 const expanded = {
@@ -134,5 +138,19 @@ export const slot: Kind = {
   properties: [declaredName],
 };
 
+/** Sample values that a component is looked at with: `<case name="late" with.hours="3" />`. Nothing of them is handed over. */
+export const sampleCase: Kind = {
+  ...declaration('case', 'Case', 'Sample values that the component is looked at with.', 'flask-conical', []),
+  properties: [caseName],
+  gives: 'with',
+};
+
 /** All of them, beside the kinds of controls. */
-export const componentKinds: readonly Kind[] = [component, parameter, ownVariable, ownEvent, slot];
+export const componentKinds: readonly Kind[] = [
+  component,
+  parameter,
+  ownVariable,
+  ownEvent,
+  sampleCase,
+  slot,
+];

@@ -49,6 +49,7 @@ export const screen: Kind = {
   purpose: 'A whole screen of the application.',
   glyph: 'panel-top',
   root: 'screens',
+  gives: own.surround.name,
   findBy: ['page', 'view'],
   container: true,
   properties: [

@@ -1,4 +1,5 @@
 /** What a component has: what its file declares, and the control that is its root. */
+import { parameterGiven } from '../cascade/attributes.ts';
 import { valueNameProblem } from '../document/names.ts';
 import { didYouMean } from '../document/nearest.ts';
 import { walk } from '../document/tree.ts';
@@ -49,6 +50,14 @@ export interface OwnEvent {
   readonly control: Control;
 }
 
+/** Sample values that it is looked at with. */
+export interface SampleCase {
+  readonly name: string;
+  /** The texts of parameters, by name. */
+  readonly given: ReadonlyMap<string, string>;
+  readonly control: Control;
+}
+
 /** What is wrong with a declaration. */
 export interface DeclarationFault {
   readonly control: Control;
@@ -61,6 +70,7 @@ export interface Definition {
   readonly parameters: ReadonlyMap<string, Parameter>;
   readonly variables: ReadonlyMap<string, OwnVariable>;
   readonly events: ReadonlyMap<string, OwnEvent>;
+  readonly cases: ReadonlyMap<string, SampleCase>;
   /** By name; the one without a name by an empty text. */
   readonly slots: ReadonlyMap<string, Control>;
   /** What stands in place of an instance; undefined: it has none yet. */
@@ -103,6 +113,7 @@ function readDefinition(control: Control): Definition {
   const parameters = new Map<string, Parameter>();
   const variables = new Map<string, OwnVariable>();
   const events = new Map<string, OwnEvent>();
+  const cases = new Map<string, SampleCase>();
   const faults: DeclarationFault[] = [];
   const readers: Readonly<Record<Declared, (line: Control, name: string) => void>> = {
     parameter: (line, name) => parameters.set(name, parameterIn(line, name)),
@@ -119,12 +130,18 @@ function readDefinition(control: Control): Definition {
       const gives = textOf(line, eventGives);
       events.set(name, { name, ...(gives === undefined ? {} : { gives }), control: line });
     },
+    case: (line, name) => cases.set(name, { name, given: givenIn(line), control: line }),
   };
   for (const line of control.children) {
     const sort = kindNamed(line.kind)?.declares;
     if (!sort) continue;
     const name = textOf(line, declaredName) ?? '';
-    const isTaken = sort === 'event' ? events.has(name) : parameters.has(name) || variables.has(name);
+    const isTaken =
+      sort === 'event'
+        ? events.has(name)
+        : sort === 'case'
+          ? cases.has(name)
+          : parameters.has(name) || variables.has(name);
     const message = name === '' ? `This ${sort} has no name.` : nameFault(sort, name, isTaken);
     if (message) faults.push({ control: line, message });
     else readers[sort](line, name);
@@ -140,11 +157,23 @@ function readDefinition(control: Control): Definition {
     parameters,
     variables,
     events,
+    cases,
     slots: slotsIn(roots[0], faults),
     root: roots[0],
     isSurround: textOf(control, isSurround) === 'true',
     faults,
   };
+}
+
+/** What a case gives, by parameter. */
+function givenIn(line: Control): ReadonlyMap<string, string> {
+  const kind = kindNamed(line.kind)!;
+  const texts = Object.entries(line.props).flatMap(([attribute, value]) => {
+    const parameter = parameterGiven(kind, attribute);
+    const text = inForce(value);
+    return parameter === undefined || text === undefined ? [] : [[parameter, text] as const];
+  });
+  return new Map(texts);
 }
 
 function parameterIn(line: Control, name: string): Parameter {
@@ -251,14 +280,15 @@ export function declaresValue(component: Control, name: string): boolean {
 export function declaredNameProblem(component: Control, line: Control, name: string): string | undefined {
   const sort = kindNamed(line.kind)?.declares;
   if (!sort) return undefined;
-  const { parameters, variables, events } = definitionOf(component);
+  const { parameters, variables, events, cases } = definitionOf(component);
   const isOther = (found: { readonly control: Control } | undefined) =>
     found !== undefined && found.control.id !== line.id;
   const isTaken =
-    sort === 'event'
-      ? isOther(events.get(name))
+    sort === 'event' || sort === 'case'
+      ? isOther((sort === 'event' ? events : cases).get(name))
       : isOther(parameters.get(name)) || isOther(variables.get(name));
-  return nameFault(sort, name, isTaken) ?? valueNameProblem(name);
+  if (sort === 'case' && name === '') return 'A case has a name.';
+  return nameFault(sort, name, isTaken) ?? (sort === 'case' ? undefined : valueNameProblem(name));
 }
 
 /** What can be assigned inside a component beside the project's variables: two-way parameters, own variables. None elsewhere. */

@@ -1,5 +1,5 @@
 /** Instances of one screen, or of a component shown alone, as the controls that they stand for. */
-import { parameterOfSurround } from '../cascade/attributes.ts';
+import { parameterGiven } from '../cascade/attributes.ts';
 import { repetitionAround } from '../cascade/repetition.ts';
 import { effectiveNames } from '../document/names.ts';
 import { type Control, inForce, type StateVariable } from '../document/types.ts';
@@ -160,7 +160,7 @@ export class Expander {
     const kind = kindOf(this.screen);
     const props = Object.fromEntries(
       Object.entries(this.screen.props).flatMap(([name, value]) => {
-        const given = parameterOfSurround(kind, name);
+        const given = parameterGiven(kind, name);
         return given === undefined ? [] : [[given, value]];
       }),
     );

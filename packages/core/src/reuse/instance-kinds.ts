@@ -103,9 +103,52 @@ export function instanceKindsOf(project: Pick<Trees, 'components'>): ReadonlyMap
   return found;
 }
 
-/** The kind of a control in its project: of an instance with what its component declares, of a screen with what its surround does. */
-export function kindIn(project: Pick<Trees, 'components'>, control: Pick<Control, 'kind' | 'props'>): Kind {
+/** The name of the component that a case belongs to. */
+function holderOf(
+  { components = [] }: Pick<Trees, 'components'>,
+  { kind, id }: { readonly kind: string; readonly id?: string },
+): string | undefined {
+  if (kindNamed(kind)?.declares !== 'case') return undefined;
+  return components.find(({ children }) => children.some((line) => line.id === id))?.name;
+}
+
+const withCases = new WeakMap<Definition, Kind>();
+
+/** The kind of a component's cases: with its parameters. */
+function kindOfCases(kind: Kind, definition: Definition): Kind {
+  let found = withCases.get(definition);
+  if (!found) {
+    const { gives = '', ...rest } = kind;
+    found = withParameters(rest, definition, gives);
+    withCases.set(definition, found);
+  }
+  return found;
+}
+
+/** A kind that gives values to a component, with that one's parameters among its properties. */
+function withParameters(kind: Kind, { parameters }: Definition, front: string): Kind {
+  const given = [...parameters.values()].map((parameter) =>
+    propertyOfParameter(parameter, `${front}.${parameter.name}`),
+  );
+  return { ...kind, properties: [...kind.properties, ...given] };
+}
+
+/**
+ * The kind of a control in its project: of an instance with what its component declares, of a screen with what its surround
+ * does, of a case with the parameters of its component.
+ *
+ * @param component name of the component in which a case stands; absent: it is looked for.
+ */
+export function kindIn(
+  project: Pick<Trees, 'components'>,
+  control: Pick<Control, 'kind' | 'props'> & { readonly id?: string },
+  component = holderOf(project, control),
+): Kind {
   const kind = kindOf(control);
+  if (kind.declares === 'case') {
+    const definition = definitionsOf(project).get(component ?? '');
+    return definition ? kindOfCases(kind, definition) : kind;
+  }
   if (kind.open) return instanceKindsOf(project).get(kind.name) ?? kind;
   const around = inForce(control.props[surroundOf.name]);
   const definition =
@@ -121,11 +164,8 @@ const surrounded = new WeakMap<Definition, Kind>();
 function withSurround(kind: Kind, definition: Definition): Kind {
   let found = surrounded.get(definition);
   if (!found) {
-    const given = [...definition.parameters.values()].map((parameter) =>
-      propertyOfParameter(parameter, `${surroundOf.name}.${parameter.name}`),
-    );
     const slots = [...definition.slots.keys()];
-    found = { ...kind, slots, properties: [...kind.properties, ...given] };
+    found = { ...withParameters(kind, definition, surroundOf.name), slots };
     surrounded.set(definition, found);
   }
   return found;

@@ -3,7 +3,7 @@
  * the first place where the component stands gives samples.
  */
 
-import { parameterOfSurround } from '../cascade/attributes.ts';
+import { parameterGiven } from '../cascade/attributes.ts';
 import { textInForce } from '../cascade/cascade.ts';
 import { repetitionOf } from '../cascade/repetition.ts';
 import { pathTo, walk } from '../document/tree.ts';
@@ -65,7 +65,7 @@ function firstGiven(
       if (inForce(control.props[surroundOf.name]) !== name) continue;
       const kind = kindOf(control);
       const entries = Object.entries(control.props).flatMap(([attribute, value]) => {
-        const parameter = parameterOfSurround(kind, attribute);
+        const parameter = parameterGiven(kind, attribute);
         return parameter === undefined ? [] : [[parameter, value] as const];
       });
       return { control, given: Object.fromEntries(entries) };

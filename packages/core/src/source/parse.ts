@@ -248,7 +248,8 @@ class ScreenReader {
   /** A control's kind, with what its component or surround declares. */
   private kindOf({ kind, props }: Open): Kind {
     const { components, namesKnown } = this.options.context;
-    return namesKnown && components && kind ? kindIn({ components }, { kind: kind.name, props }) : kind!;
+    if (!namesKnown || !components || !kind) return kind!;
+    return kindIn({ components }, { kind: kind.name, props }, this.open[0]?.name);
   }
 
   private named(control: Open, value: string, { at, valueStart }: { at: number; valueStart: number }): void {

@@ -9,7 +9,7 @@ import { renameIn } from '../expression/names.ts';
 import { inEvent, usesIn } from '../expression/renaming.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import { surroundOf } from '../kinds/screen.ts';
-import { definitionsOf } from '../reuse/definition.ts';
+import { definitionOf, definitionsOf } from '../reuse/definition.ts';
 import { isOfEveryInstance } from '../reuse/instance-attributes.ts';
 import { kindOfInstances } from '../reuse/instance-kinds.ts';
 import type { Step } from './step.ts';
@@ -66,6 +66,7 @@ export function renameDeclared(project: Project, line: Control, to: string): Ste
   const sort = kindOf(line).declares;
   if (!component || from === undefined || !sort) return [];
   const steps: Step[] = [{ type: 'set', control: line.id, property: 'name', value: to }];
+  if (sort === 'case') return steps;
   const set = (control: Control, property: string, before: PropertyValue, value: string) => {
     if (inForce(before) !== value) steps.push({ type: 'set', control: control.id, property, value });
   };
@@ -89,6 +90,7 @@ export function renameDeclared(project: Project, line: Control, to: string): Ste
           text.replaceAll(new RegExp(`(\\bemit\\(\\s*)(["'\`])${from}\\2`, 'g'), `$1$2${to}$2`),
         );
     }
+  if (sort === 'parameter') steps.push(...renamedInCases(component, from, to));
   if (sort === 'variable') return steps;
   for (const { control, attribute: given } of usesOfComponent(project, component.name ?? ''))
     for (const [attribute, value] of Object.entries(control.props)) {
@@ -103,6 +105,18 @@ export function renameDeclared(project: Project, line: Control, to: string): Ste
     }
   return steps;
 }
+
+/** What a component's cases give a parameter, under its new name. */
+const renamedInCases = (component: Control, from: string, to: string): Step[] =>
+  [...definitionOf(component).cases.values()].flatMap(({ control, given }): Step[] => {
+    const text = given.get(from);
+    if (text === undefined) return [];
+    const { gives } = kindOf(control);
+    return [
+      { type: 'set', control: control.id, property: `${gives}.${from}`, value: null },
+      { type: 'set', control: control.id, property: `${gives}.${to}`, value: text },
+    ];
+  });
 
 /** Attributes of an instance that say what its component would say else: taken away, all is as the component has it. */
 export const resetInstance = ({ id, props }: Control): Step[] =>

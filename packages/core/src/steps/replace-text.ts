@@ -1,5 +1,5 @@
 /** Finding words that people read, on all screens, and putting others in their place. Expressions are left alone. */
-import { parameterOfSurround, propertyOf } from '../cascade/attributes.ts';
+import { parameterGiven, propertyOf } from '../cascade/attributes.ts';
 import { walk } from '../document/tree.ts';
 import { type Control, inForce, type Project, treesOf } from '../document/types.ts';
 import { mapWords } from '../expression/template.ts';
@@ -37,7 +37,7 @@ export function textPlaces(project: Project, search: TextSearch): TextPlace[] {
     [...walk(screen)].flatMap((control) =>
       Object.entries(control.props).flatMap(([attribute, value]): TextPlace[] => {
         const wanted =
-          parameterOfSurround(kindOf(control), attribute) === undefined ? propertyOf(attribute) : attribute;
+          parameterGiven(kindOf(control), attribute) === undefined ? propertyOf(attribute) : attribute;
         const property = kindIn(project, control).properties.find(({ name }) => name === wanted);
         const before = inForce(value);
         if (property?.type.field !== 'words' || before === undefined || attribute.endsWith('.bind'))

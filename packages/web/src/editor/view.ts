@@ -68,6 +68,7 @@ export interface EditorState {
     | 'component'
     | 'surround'
     | 'repeat'
+    | 'cases'
     | undefined;
   /** What controls are lined up with, and whether as one. */
   readonly alignTarget: AlignTarget;

@@ -11,7 +11,7 @@ import {
 import { X } from 'lucide-react';
 import { useState } from 'react';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
-import { TypedField } from './TypedField.tsx';
+import { TypedField } from '../parts/TypedField.tsx';
 
 const away = <X size={12} />;
 

@@ -35,11 +35,11 @@ import {
 import { GripVertical, Plus, Trash2 } from 'lucide-react';
 import { useMemo } from 'react';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
+import { TypedField } from '../parts/TypedField.tsx';
 import { stateWord } from '../workbench/scope.ts';
 import { Specimen } from './Specimen.tsx';
 import { StyleValues } from './StyleValues.tsx';
 import { specimenProject, styleSpecimen } from './specimen.ts';
-import { TypedField } from './TypedField.tsx';
 
 const trash = <Trash2 size={15} />;
 const grip = <GripVertical size={14} aria-hidden />;

@@ -11,9 +11,9 @@ import {
 } from '@hovrin/core';
 import { HexAlphaColorPicker } from 'react-colorful';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
+import { TypedField } from '../parts/TypedField.tsx';
 import { modeWords } from '../workbench/bench/benchView.ts';
 import { SwatchChoice } from '../workbench/fields/SwatchChoice.tsx';
-import { TypedField } from './TypedField.tsx';
 import { allTokens, setValue } from './tokenSteps.ts';
 
 interface TokenFieldProps {

@@ -4,8 +4,8 @@ import { RotateCcw, Trash2 } from 'lucide-react';
 import { useMemo } from 'react';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { Menu } from '../parts/Menu.tsx';
+import { TypedField } from '../parts/TypedField.tsx';
 import { TokenField } from './TokenField.tsx';
-import { TypedField } from './TypedField.tsx';
 import { allTokens, deleting } from './tokenSteps.ts';
 import { UsesButton } from './UsesButton.tsx';
 

@@ -14,6 +14,7 @@ import { useBenchViewState } from './bench/useBenchViewState.ts';
 import type { Zoom } from './bench/zoom.ts';
 import { ArrangePanel } from './dialogs/ArrangePanel.tsx';
 import { BandsDialog } from './dialogs/BandsDialog.tsx';
+import { CasesDialog } from './dialogs/CasesDialog.tsx';
 import { ChangesDialog } from './dialogs/ChangesDialog.tsx';
 import { CommandList } from './dialogs/CommandList.tsx';
 import { DuplicateDialog } from './dialogs/DuplicateDialog.tsx';
@@ -93,6 +94,7 @@ export function BuildPlace() {
           <MakeComponent />
           <MakeSurround />
           <RepeatFor />
+          <CasesDialog />
           {commandsShown && <CommandList extra={keys} onClose={() => setCommandsShown(false)} />}
         </Dragging>
       </EveryWidth>

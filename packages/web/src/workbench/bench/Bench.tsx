@@ -10,6 +10,7 @@ import { PanelEdge, usePanelSize } from '../../parts/PanelEdge.tsx';
 import { useRoom } from '../../parts/useRoom.ts';
 import { allSizes, type ScreenSize, sizeWords } from '../../sizes.ts';
 import { useBenchView } from './benchView.ts';
+import { CaseBays } from './CaseBays.tsx';
 import { OpenedComponent } from './OpenedComponent.tsx';
 import { usePanning } from './panning.ts';
 import { SideBay } from './SideBay.tsx';
@@ -67,6 +68,7 @@ export function Bench({ screen, zoom, onZoom, onScale }: BenchProps) {
             <StateBays screen={screen} size={working} width={side.size - asideBays} />
           ) : (
             <>
+              <CaseBays screen={screen} size={working} width={side.size - asideBays} />
               {sides.map((size, index) => (
                 <SideBay
                   key={size.label}

@@ -6,7 +6,6 @@ import {
   locate,
   type Project,
   pathTo,
-  type ScreenLayout,
   ScreenView,
   scopeOf,
   scopeParts,
@@ -15,10 +14,9 @@ import {
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import type { ScreenSize } from '../../sizes.ts';
-import { Paint } from '../bays/Paint.tsx';
-import { usePictureAddress } from '../bays/pictureAddress.ts';
 import { statesFor, stateWord } from '../scope.ts';
 import { useBenchView } from './benchView.ts';
+import { PartPicture } from './PartPicture.tsx';
 import { useShownProject } from './useShownLayout.ts';
 
 interface StateBaysProps {
@@ -67,11 +65,6 @@ function heldIn(project: Project, control: string, state: string): HeldStates | 
   return new Map([...declared.map(({ id }) => id), control].map((id) => [id, [state]]));
 }
 
-/** Room around the control that is shown with it, CSS px. */
-const around = 20;
-/** It is drawn no larger than it is, and no higher than this, px of the window. */
-const highest = 260;
-
 function InState({
   screen,
   control,
@@ -83,7 +76,6 @@ function InState({
   const { seeing } = useBenchView();
   const project = useDeferredValue(useShownProject());
   const [view] = useState(() => new ScreenView(shaper));
-  const pictureAddress = usePictureAddress();
   const { width: wide, height, safe, hinge } = size;
   const { mode } = seeing;
   const layout = useMemo(() => {
@@ -91,40 +83,6 @@ function InState({
     const states = heldIn(project, control, state);
     return view.layOut(project, shown, { width: wide, height, safe, hinge, mode, states });
   }, [view, project, screen, control, state, wide, height, safe, hinge, mode]);
-  const part = partAround(layout, control);
-  if (!part) return <p className="text-[12px] text-quiet">Hidden.</p>;
-  const scale = Math.min(1, width / part.width, highest / part.height);
-  return (
-    <div
-      role="img"
-      aria-label={state === '' ? 'As it is' : `While ${stateWord(state)}`}
-      className="relative overflow-hidden outline outline-rule"
-      style={{ width: part.width * scale, height: part.height * scale }}
-    >
-      <div
-        className="absolute origin-top-left"
-        style={{
-          width: layout.width,
-          height: layout.fullHeight,
-          transform: `scale(${scale}) translate(${-part.x}px, ${-part.y}px)`,
-        }}
-      >
-        <Paint layout={layout} pictureAddress={pictureAddress} />
-      </div>
-    </div>
-  );
-}
-
-/** The control with some room around it, within the screen; undefined where it is hidden. */
-function partAround(layout: ScreenLayout, control: string) {
-  const box = layout.byControl.get(control);
-  if (!box) return undefined;
-  const x = Math.max(0, box.x - around);
-  const y = Math.max(0, box.y - around);
-  return {
-    x,
-    y,
-    width: Math.max(1, Math.min(layout.width, box.x + box.width + around) - x),
-    height: Math.max(1, Math.min(layout.fullHeight, box.y + box.height + around) - y),
-  };
+  const label = state === '' ? 'As it is' : `While ${stateWord(state)}`;
+  return <PartPicture layout={layout} control={control} width={width} label={label} />;
 }

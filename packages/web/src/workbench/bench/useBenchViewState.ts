@@ -17,6 +17,7 @@ const plainlySeen: Seeing = {
   mode: 'light',
   states: false,
   sample: 'typical',
+  sampleCase: '',
   live: 0,
   tracing: false,
 };

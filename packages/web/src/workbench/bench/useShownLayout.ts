@@ -3,6 +3,7 @@ import {
   type Control,
   declaredStates,
   type HeldStates,
+  inCase,
   inSample,
   layoutInPlace,
   longTexts,
@@ -30,15 +31,17 @@ export function useShownLayout(
 ) {
   const { shaper } = useWorkplace();
   const { seeing, liveValues } = useBenchView();
+  const { inPlace: asked, screenId } = useEditorState('inPlace', 'screenId');
+  const inPlace = screenId === shown.id ? asked : undefined;
   const sample = own ?? seeing.sample;
+  const sampleCase = inPlace ? '' : seeing.sampleCase;
   const { project, faint } = useMemo(() => {
     const now = liveValues.size > 0 ? { ...newest, state: withLive(newest.state, liveValues) } : newest;
     const told = inSample(now, sample, manyOnTheBench);
-    const said = seeing.long ? longTexts(told) : told;
+    const inOne = inCase(told, shown.id, sampleCase);
+    const said = seeing.long ? longTexts(inOne) : inOne;
     return seeing.hidden ? unhidden(said, shown.id) : { project: said, faint: none };
-  }, [newest, seeing.hidden, seeing.long, sample, liveValues, shown.id]);
-  const { inPlace: asked, screenId } = useEditorState('inPlace', 'screenId');
-  const inPlace = screenId === shown.id ? asked : undefined;
+  }, [newest, seeing.hidden, seeing.long, sampleCase, sample, liveValues, shown.id]);
   const screen = treeOfId(project, inPlace?.tree ?? shown.id) ?? shown;
   const kept = useRef<ScreenView>(undefined);
   kept.current ??= new ScreenView(shaper);

@@ -19,14 +19,15 @@ const sorts = [
   ['parameter', 'Parameters', 'value', 'What each instance is given'],
   ['variable', 'Own variables', 'held', 'What each instance keeps for itself'],
   ['event', 'Events', 'done', 'What an instance tells'],
+  ['case', 'Cases', 'usual', 'Sample values that it is looked at with'],
 ] as const;
 
 const linesOf = (
   definition: Definition,
   sort: (typeof sorts)[number][0],
 ): readonly { name: string; control: Control }[] => {
-  const { parameters, variables, events } = definition;
-  return [...(sort === 'parameter' ? parameters : sort === 'variable' ? variables : events).values()];
+  const { parameters: parameter, variables: variable, events: event, cases } = definition;
+  return [...{ parameter, variable, event, case: cases }[sort].values()];
 };
 
 export function ComponentFacts({ component }: { component: Control }) {
@@ -37,8 +38,9 @@ export function ComponentFacts({ component }: { component: Control }) {
   const uses = usesOfComponent(project, component.name ?? '');
   const reads = readsOf(project, component);
   const add = (sort: (typeof sorts)[number][0], stem: string) => {
-    const { parameters, variables, events } = definition;
-    const name = freeName(stem, (each) => parameters.has(each) || variables.has(each) || events.has(each));
+    const { parameters, variables, events, cases } = definition;
+    const taken = [parameters, variables, events, cases];
+    const name = freeName(stem, (each) => taken.some((names) => names.has(each)));
     const line: Control = { id: newId(), kind: sort, props: { name }, children: [] };
     const index = component.children.findLastIndex(({ kind }) => kind === sort) + 1;
     const done = editor.dispatch({
