@@ -161,6 +161,22 @@ it('a component is shown in cases, which are entered in a table, by keys', async
   await openScreen('Screen1');
 });
 
+it('on the shelf components are pictures, in folders', async () => {
+  await (await listed('Components')).getByRole('button', { name: /^Figure/ }).click();
+  await fact(page, 'Folder').fill('Numbers');
+  await fact(page, 'Folder').press('Escape');
+  await (await listed('Components')).getByRole('list', { name: 'Numbers' }).getByText('Figure').waitFor();
+  const parts = page.getByRole('region', { name: 'Parts' });
+  await parts.getByText('Own', { exact: true }).click();
+  await parts.getByRole('heading', { name: 'Numbers' }).waitFor();
+  await expect
+    .poll(() => parts.getByRole('button', { name: 'Figure' }).innerText())
+    .toMatch(/In the hut[\s\S]*Figure/);
+  await parts.getByText('Arrange', { exact: true }).click();
+  await undo();
+  await openScreen('Screen1');
+});
+
 it('a parameter is renamed in the component and wherever it is given; one that every instance has is refused', async () => {
   await (await listed('Components')).getByRole('button', { name: 'Figure', exact: false }).first().click();
   await tree(page, 'count').first().click();

@@ -104,7 +104,12 @@ export const component: Kind = {
   glyph: 'component',
   container: true,
   root: 'components',
-  properties: [{ ...said, name: 'title', label: 'Title', type: textType }, isSurround, ignore],
+  properties: [
+    { ...said, name: 'title', label: 'Title', type: textType },
+    { ...said, name: 'folder', label: 'Folder', type: textType },
+    isSurround,
+    ignore,
+  ],
 };
 
 export const parameter = declaration(

@@ -3,31 +3,30 @@ import type { ScreenLayout } from '@hovrin/core';
 import { Paint } from '../bays/Paint.tsx';
 import { usePictureAddress } from '../bays/pictureAddress.ts';
 
-/** Room around the control that is shown with it, CSS px. */
-const around = 20;
-/** It is drawn no larger than it is, and no higher than this, px of the window. */
-const highest = 260;
-
 interface PartPictureProps {
   readonly layout: ScreenLayout;
   /** Id of the control. */
   readonly control: string;
   /** How wide it is drawn, CSS px. */
   readonly width: number;
-  /** What it shows, for who cannot see it. */
-  readonly label: string;
+  /** It is drawn no larger than it is, and no higher than this, px of the window. */
+  readonly highest?: number;
+  /** Room around the control that is shown with it, CSS px. */
+  readonly around?: number;
+  /** What it shows, for who cannot see it; absent: it only decorates. */
+  readonly label?: string;
 }
 
-export function PartPicture({ layout, control, width, label }: PartPictureProps) {
+export function PartPicture(props: PartPictureProps) {
+  const { layout, control, width, highest = 260, around = 20, label } = props;
   const pictureAddress = usePictureAddress();
-  const part = partAround(layout, control);
+  const part = partAround(layout, control, around);
   if (!part) return <p className="text-[12px] text-quiet">Hidden.</p>;
   const scale = Math.min(1, width / part.width, highest / part.height);
   return (
     <div
-      role="img"
-      aria-label={label}
-      className="relative overflow-hidden outline outline-rule"
+      {...(label === undefined ? { 'aria-hidden': true } : { role: 'img', 'aria-label': label })}
+      className={`relative overflow-hidden ${label === undefined ? '' : 'outline outline-rule'}`}
       style={{ width: part.width * scale, height: part.height * scale }}
     >
       <div
@@ -45,7 +44,7 @@ export function PartPicture({ layout, control, width, label }: PartPictureProps)
 }
 
 /** The control with some room around it, within the screen; undefined where it is hidden. */
-function partAround(layout: ScreenLayout, control: string) {
+function partAround(layout: ScreenLayout, control: string, around: number) {
   const box = layout.byControl.get(control);
   if (!box) return undefined;
   const x = Math.max(0, box.x - around);

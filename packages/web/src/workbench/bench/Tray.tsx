@@ -2,12 +2,14 @@
 
 import type { Kind } from '@hovrin/core';
 import { ChevronDown, ChevronRight } from 'lucide-react';
-import { memo, useState } from 'react';
+import { Fragment, memo, useState } from 'react';
 import { placeNew } from '../../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import { keyWords } from '../../editor/keys.ts';
 import { placeAtSelection } from '../../editor/places.ts';
+import { ComponentPicture } from '../ComponentPicture.tsx';
 import { componentsIn, groups, groupWords, placeable } from '../dialogs/Picker.tsx';
+import { inFolders } from '../folders.ts';
 import { useDragged } from '../hands/useDragged.ts';
 import { KindIcon } from '../KindIcon.tsx';
 import { useBenchView } from './benchView.ts';
@@ -64,9 +66,20 @@ export const Tray = memo(function Tray() {
             ))}
           </div>
           <div className="grid max-h-[200px] grid-cols-2 gap-1 overflow-y-auto px-2 pb-2">
-            {(group === 'own' ? own : placeable.filter((kind) => kind.group === group)).map((kind) => (
-              <TrayPart key={kind.name} kind={kind} />
-            ))}
+            {group === 'own'
+              ? inFolders(project, own).map(({ folder, kinds }) => (
+                  <Fragment key={folder}>
+                    {folder !== '' && (
+                      <h4 className="col-span-2 px-1 pt-1 text-[12px] text-quiet">{folder}</h4>
+                    )}
+                    {kinds.map((kind) => (
+                      <TrayPart key={kind.name} kind={kind} isOwn />
+                    ))}
+                  </Fragment>
+                ))
+              : placeable
+                  .filter((kind) => kind.group === group)
+                  .map((kind) => <TrayPart key={kind.name} kind={kind} />)}
           </div>
         </>
       )}
@@ -74,7 +87,8 @@ export const Tray = memo(function Tray() {
   );
 });
 
-function TrayPart({ kind }: { kind: Kind }) {
+/** @param isOwn a component: it is shown as a picture. */
+function TrayPart({ kind, isOwn = false }: { kind: Kind; isOwn?: boolean }) {
   const { editor } = useWorkplace();
   const { drawing, setDrawing } = useBenchView();
   const { setNodeRef, onPointerDown } = useDragged({
@@ -88,7 +102,7 @@ function TrayPart({ kind }: { kind: Kind }) {
       onPointerDown={onPointerDown}
       title={`${kind.purpose} Shift+press, then draw its size on the bench.`}
       aria-pressed={drawing === kind.name}
-      className="flex h-7 aria-pressed:border-saffron aria-pressed:bg-saffron/25 touch-none items-center gap-1.5 rounded-md border border-rule bg-sheet px-1.5 text-left text-[12.5px] hover:border-quiet"
+      className={`flex aria-pressed:border-saffron aria-pressed:bg-saffron/25 touch-none items-center gap-1.5 rounded-md border border-rule bg-sheet px-1.5 text-left text-[12.5px] hover:border-quiet ${isOwn ? 'flex-col py-1' : 'h-7'}`}
       onClick={(event) => {
         if (event.shiftKey) setDrawing(drawing === kind.name ? undefined : kind.name);
         else {
@@ -97,8 +111,12 @@ function TrayPart({ kind }: { kind: Kind }) {
         }
       }}
     >
-      <KindIcon kind={kind.name} size={13} />
-      <span className="truncate">{kind.label}</span>
+      {isOwn ? (
+        <ComponentPicture name={kind.name} width={82} height={40} />
+      ) : (
+        <KindIcon kind={kind.name} size={13} />
+      )}
+      <span className="max-w-full truncate">{kind.label}</span>
     </button>
   );
 }

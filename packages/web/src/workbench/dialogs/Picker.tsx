@@ -19,6 +19,7 @@ import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import { placeAfter, placeWords } from '../../editor/places.ts';
 import { Dialog } from '../../parts/Dialog.tsx';
 import { FindList } from '../../parts/FindList.tsx';
+import { ComponentPicture } from '../ComponentPicture.tsx';
 import { KindIcon } from '../KindIcon.tsx';
 
 export const groupWords: Readonly<Record<Kind['group'], string>> = {
@@ -79,6 +80,7 @@ export function Picker() {
   const into = picker && 'parent' in picker ? locate(project, picker.parent)?.control : undefined;
   const find = useCallback((typed: string) => kindsFor(project, typed, into), [project, into]);
   if (!picker) return null;
+  const hasOwn = componentsIn(project).length > 0;
   const changing = 'change' in picker ? locate(project, picker.change) : undefined;
   const take = (kind: Kind) => {
     editor.openPicker(undefined);
@@ -115,7 +117,13 @@ export function Picker() {
           onTake={take}
           row={(kind) => (
             <>
-              <KindIcon kind={kind.name} size={16} />
+              {kind.slots ? (
+                <ComponentPicture name={kind.name} width={64} height={30} />
+              ) : (
+                <span className={hasOwn ? 'grid w-16 shrink-0 place-items-center' : ''}>
+                  <KindIcon kind={kind.name} size={16} />
+                </span>
+              )}
               <span className="w-32 shrink-0 font-medium">{kind.label}</span>
               <span className="truncate text-quiet">{kind.purpose}</span>
               <span className="ml-auto text-[11px] text-quiet">{groupOf(kind)}</span>

@@ -9,11 +9,13 @@ import {
   usesOfComponent,
 } from '@hovrin/core';
 import { MoreHorizontal, Plus } from 'lucide-react';
+import { Fragment } from 'react';
 import { newId } from '../../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import type { Editor } from '../../editor/editor.ts';
 import { keyWords } from '../../editor/keys.ts';
 import { Menu } from '../../parts/Menu.tsx';
+import { inFolders } from '../folders.ts';
 import { KindIcon } from '../KindIcon.tsx';
 import { BringKit, takeOut, useKitInput } from './Kits.tsx';
 
@@ -65,28 +67,33 @@ export function Components() {
           {keyWords('Mod+Alt+K')}, or add one with +.
         </p>
       )}
-      <ul>
-        {components.map((component) => (
-          <li
-            key={component.id}
-            className={`group flex items-center pr-1.5 ${component.id === screenId ? 'bg-sunk font-medium' : 'hover:bg-sunk/60'}`}
-          >
-            <button
-              type="button"
-              className="flex h-7 min-w-0 flex-1 items-center gap-2 pl-3 text-left"
-              aria-current={component.id === screenId}
-              onClick={() => editor.showScreen(component.id)}
-            >
-              <KindIcon kind="component" />
-              <span className="truncate">{component.name}</span>
-              <span className="ml-auto text-[11px] font-normal text-quiet">
-                {usedWords(usesOfComponent(project, component.name ?? '').length, component)}
-              </span>
-            </button>
-            <ComponentMenu component={component} />
-          </li>
-        ))}
-      </ul>
+      {inFolders(project, components).map(({ folder, kinds }) => (
+        <Fragment key={folder}>
+          {folder !== '' && <h3 className="px-3 pt-1 text-[12px] text-quiet">{folder}</h3>}
+          <ul aria-label={folder === '' ? undefined : folder}>
+            {kinds.map((component) => (
+              <li
+                key={component.id}
+                className={`group flex items-center pr-1.5 ${component.id === screenId ? 'bg-sunk font-medium' : 'hover:bg-sunk/60'}`}
+              >
+                <button
+                  type="button"
+                  className="flex h-7 min-w-0 flex-1 items-center gap-2 pl-3 text-left"
+                  aria-current={component.id === screenId}
+                  onClick={() => editor.showScreen(component.id)}
+                >
+                  <KindIcon kind="component" />
+                  <span className="truncate">{component.name}</span>
+                  <span className="ml-auto text-[11px] font-normal text-quiet">
+                    {usedWords(usesOfComponent(project, component.name ?? '').length, component)}
+                  </span>
+                </button>
+                <ComponentMenu component={component} />
+              </li>
+            ))}
+          </ul>
+        </Fragment>
+      ))}
     </>
   );
 }
