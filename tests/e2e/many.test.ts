@@ -3,7 +3,7 @@ import type { Page } from 'playwright-core';
 import { afterAll, beforeAll, beforeEach, expect, it } from 'vitest';
 import { axeFaults } from '../browser/axe.ts';
 import { sourceField, sourceText, writeSource } from './source-drawer.ts';
-import { drag, fact, facts, tree, treeNames, Workbench } from './workbench.ts';
+import { drag, fact, facts, trayPart, tree, treeNames, Workbench } from './workbench.ts';
 
 let bench: Workbench;
 let page: Page;
@@ -354,14 +354,7 @@ it('a part that is chosen is drawn: its place and size on a pinboard, its cells 
   const bay = (await page.locator('[data-bay="working"]').boundingBox())!;
   const scale = bay.width / 390;
   const draw = async (part: string, from: [number, number], to: [number, number]) => {
-    await page
-      .getByRole('radiogroup', { name: 'Group of parts' })
-      .getByText('Arrange', { exact: true })
-      .click();
-    await page
-      .getByRole('region', { name: 'Parts' })
-      .getByRole('button', { name: part, exact: true })
-      .click({ modifiers: ['Shift'] });
+    await (await trayPart(page, 'Arrange', part)).click({ modifiers: ['Shift'] });
     await page.locator('[data-drawing]').waitFor();
     await page.mouse.move(bay.x + from[0] * scale, bay.y + from[1] * scale);
     await page.mouse.down();

@@ -20,8 +20,9 @@ afterAll(async () => {
 const dialog = () => page.getByRole('dialog');
 /** The list of screens or of components, shown. */
 async function listed(what: 'Screens' | 'Components') {
-  await page.getByRole('tab', { name: what, exact: true }).click();
-  return page.getByRole('tabpanel', { name: what, exact: true });
+  const list = page.getByRole('tabpanel', { name: what, exact: true });
+  if (!(await list.isVisible())) await page.getByRole('tab', { name: what, exact: true }).click();
+  return list;
 }
 const openScreen = async (name: string) =>
   (await listed('Screens')).getByRole('button', { name: new RegExp(`^${name}`) }).click();
@@ -166,7 +167,8 @@ it('on the shelf components are pictures, in folders', async () => {
   await fact(page, 'Folder').fill('Numbers');
   await fact(page, 'Folder').press('Escape');
   await (await listed('Components')).getByRole('list', { name: 'Numbers' }).getByText('Figure').waitFor();
-  const parts = page.getByRole('region', { name: 'Parts' });
+  await page.getByRole('tab', { name: 'Parts', exact: true }).click();
+  const parts = page.getByRole('tabpanel', { name: 'Parts', exact: true });
   await parts.getByText('Own', { exact: true }).click();
   await parts.getByRole('heading', { name: 'Numbers' }).waitFor();
   await expect

@@ -169,22 +169,70 @@ it('panels are as large as they were left, by hand and by keys', async () => {
   const [tree0, facts0] = [await size('Width of screens and controls'), await size('Width of Facts')];
   await drag('Width of screens and controls', 50);
   await edge('Width of Facts').press('ArrowLeft');
-  await drag('Width of the side bays', 1000);
   await page.reload();
   await tree(page, 'counts').waitFor();
   expect(await size('Width of screens and controls')).toBe(tree0 + 50);
   expect(await size('Width of Facts')).toBe(facts0 + 16);
-  // Not smaller than it is of use.
-  expect(await size('Width of the side bays')).toBe(150);
-  // Nor so large that nothing of the bench is left.
+  // Not so large that nothing of the bench is left.
   await drag('Width of screens and controls', 1000);
   await drag('Width of Facts', -1000);
-  await drag('Width of the side bays', -1000);
   expect((await width().boundingBox())!.width).toBeGreaterThan(40);
   expect((await page.locator('[data-bay="working"]').boundingBox())!.width).toBeGreaterThan(60);
-  for (const name of ['Width of screens and controls', 'Width of Facts', 'Width of the side bays'])
-    await edge(name).dblclick();
+  for (const name of ['Width of screens and controls', 'Width of Facts']) await edge(name).dblclick();
   expect(await size('Width of screens and controls')).toBe(tree0);
+  // Dragged far in, a column is put away, and stays so; pressed, its edge brings it back.
+  await drag('Width of screens and controls', -300);
+  await page.getByRole('tree').waitFor({ state: 'detached' });
+  await page.reload();
+  await page.getByRole('button', { name: 'Show screens and controls' }).click();
+  await page.getByRole('tree').waitFor();
+});
+
+it('the work has the room: the bench, twenty lines of the tree, a phone as large with the drawer open', async () => {
+  const bench = page.getByRole('region', { name: 'Bench' });
+  const working = page.locator('[data-bay="working"]');
+  const part = async () => {
+    const { width: wide, height } = (await bench.boundingBox())!;
+    return (wide * height) / (1280 * 800);
+  };
+  expect(await part()).toBeGreaterThanOrEqual(0.45);
+  const tree20 = (await page.getByRole('tree').boundingBox())!;
+  expect(tree20.height).toBeGreaterThanOrEqual(20 * 28);
+  const phone = (await working.boundingBox())!;
+  expect(phone.width).toBeGreaterThanOrEqual(0.85 * 390);
+  await page.keyboard.press('c');
+  await page.getByRole('tabpanel', { name: 'checks' }).waitFor();
+  expect(await working.boundingBox()).toMatchObject({ width: phone.width });
+  await page.keyboard.press('c');
+  // Other sizes can be read, leave out the one that is worked on, and go away by a key.
+  const bays = () =>
+    page.locator('[data-bay]').evaluateAll((all) => all.map((each) => each.getAttribute('data-bay')));
+  expect(await bays()).toEqual(['working', 'Lap', 'Desk']);
+  const lap = (await page.locator('[data-bay="Lap"]').boundingBox())!;
+  expect(lap.width).toBeGreaterThanOrEqual(0.35 * 820);
+  await page.getByLabel('Width of the working bay').fill('820');
+  await page.getByLabel('Height of the working bay').fill('1180');
+  await page.getByLabel('Height of the working bay').press('Enter');
+  await page.getByRole('heading', { name: 'On Tonight' }).click();
+  await expect.poll(bays).toEqual(['working', 'Desk']);
+  await page.locator('body').press('z');
+  await expect.poll(bays).toEqual(['working']);
+  await page.locator('body').press('z');
+  await page.locator('body').press('[');
+  await page.locator('body').press(']');
+  await page.getByRole('complementary', { name: 'Facts' }).waitFor({ state: 'detached' });
+  await page.getByRole('tree').waitFor({ state: 'detached' });
+  expect(await part()).toBeGreaterThanOrEqual(0.8);
+  await page.locator('body').press('[');
+  await page.locator('body').press(']');
+  await page.getByRole('tree').waitFor();
+  await page.reload();
+  // Small windows, and others at 200 %: the bench has all of it until a column is asked for.
+  await page.setViewportSize({ width: 640, height: 400 });
+  await page.getByRole('tree').waitFor({ state: 'detached' });
+  expect((await bench.boundingBox())!.width).toBeGreaterThanOrEqual(500);
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.getByRole('tree').waitFor();
 });
 
 it('the working bay is saved as a picture with its fonts and pictures in it', async () => {

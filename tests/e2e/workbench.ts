@@ -113,8 +113,10 @@ export const treeNames = (page: Page): Promise<string[]> =>
 
 /** A part in the tray, its group shown. */
 export async function trayPart(page: Page, group: string, label: string): Promise<Locator> {
+  const parts = page.getByRole('tabpanel', { name: 'Parts', exact: true });
+  if (!(await parts.isVisible())) await page.getByRole('tab', { name: 'Parts', exact: true }).click();
   await page.getByRole('radiogroup', { name: 'Group of parts' }).getByText(group, { exact: true }).click();
-  return page.getByRole('region', { name: 'Parts' }).getByRole('button', { name: label, exact: true });
+  return parts.getByRole('button', { name: label, exact: true });
 }
 
 /** Adds a part by the picker, with keys, and names it. */

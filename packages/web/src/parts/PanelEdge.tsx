@@ -10,6 +10,9 @@ export interface PanelSize {
   readonly set: (size: number) => void;
   /** Back to the initial size. */
   readonly reset: () => void;
+  /** It is put away: only its edge is there. */
+  readonly isAway: boolean;
+  readonly putAway: (away: boolean) => void;
 }
 
 /** The limits of a panel, CSS px. */
@@ -18,6 +21,8 @@ interface Limits {
   readonly least: number;
   /** The largest that it may be in a window, so that something of the bench is left. */
   readonly most: (window: { readonly width: number; readonly height: number }) => number;
+  /** In a window narrower than this it is away until it is asked for; absent: never by itself. */
+  readonly narrow?: number;
 }
 
 function onResize(tell: () => void): () => void {
@@ -30,19 +35,29 @@ function onResize(tell: () => void): () => void {
  *
  * @param name the key that the size is stored under.
  */
-export function usePanelSize(name: string, { usual, least, most: mostIn }: Limits): PanelSize {
+export function usePanelSize(name: string, { usual, least, most: mostIn, narrow = 0 }: Limits): PanelSize {
   const key = `hovrin.panel.${name}`;
   const most = useSyncExternalStore(onResize, () =>
     Math.max(least, Math.round(mostIn({ width: window.innerWidth, height: window.innerHeight }))),
   );
   const [kept, setKept] = useState(() => Number(localStorage.getItem(key)) || usual);
+  const isNarrow = useSyncExternalStore(onResize, () => window.innerWidth < narrow);
+  // What is asked for in a narrow window holds for that.
+  const awayKey = `${key}.away${isNarrow ? '.narrow' : ''}`;
+  const [, setAsked] = useState(0);
+  const asked = localStorage.getItem(awayKey);
+  const isAway = asked === null ? isNarrow : asked === 'true';
+  const putAway = (away: boolean) => {
+    localStorage.setItem(awayKey, String(away));
+    setAsked((times) => times + 1);
+  };
   const within = (wanted: number) => Math.round(Math.max(least, Math.min(most, wanted)));
   const set = (wanted: number) => {
     setKept(within(wanted));
     localStorage.setItem(key, String(within(wanted)));
   };
   // A smaller window leaves less, for as long as it is smaller.
-  return { size: within(kept), least, most, set, reset: () => set(usual) };
+  return { size: within(kept), least, most, set, reset: () => set(usual), isAway, putAway };
 }
 
 const places = {
@@ -52,6 +67,8 @@ const places = {
 } as const;
 
 const step = 16;
+/** Dragged this far below its least size, a panel is put away, px. */
+const farBelow = 80;
 
 /** The edge of a panel, which is positioned itself. @param side where it lies; the panel grows towards it. */
 export function PanelEdge({
@@ -63,7 +80,7 @@ export function PanelEdge({
   side: keyof typeof places;
   panel: PanelSize;
 }) {
-  const from = useRef<{ at: number; size: number }>(undefined);
+  const from = useRef<{ at: number; size: number; wanted: number }>(undefined);
   const isAcross = side !== 'top';
   const [larger, smaller] = { top: ['Up', 'Down'], left: ['Left', 'Right'], right: ['Right', 'Left'] }[side];
   const grown = side === 'right' ? 1 : -1;
@@ -74,19 +91,22 @@ export function PanelEdge({
       aria-valuenow={panel.size}
       aria-valuemin={panel.least}
       aria-valuemax={panel.most}
-      title={`${label}: drag, or double-click for what it was at first`}
+      title={`${label}: drag, far in to put it away; double-click for what it was at first`}
       tabIndex={0}
       className={`absolute z-20 m-0 touch-none border-0 hover:bg-spruce/30 ${places[side]}`}
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId);
-        from.current = { at: isAcross ? event.clientX : event.clientY, size: panel.size };
+        const { size } = panel;
+        from.current = { at: isAcross ? event.clientX : event.clientY, size, wanted: size };
       }}
       onPointerMove={(event) => {
         if (!from.current) return;
         const at = isAcross ? event.clientX : event.clientY;
-        panel.set(from.current.size + grown * (at - from.current.at));
+        from.current.wanted = from.current.size + grown * (at - from.current.at);
+        panel.set(from.current.wanted);
       }}
       onPointerUp={() => {
+        if (from.current && from.current.wanted < panel.least - farBelow) panel.putAway(true);
         from.current = undefined;
       }}
       onPointerCancel={() => {

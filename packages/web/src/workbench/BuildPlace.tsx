@@ -5,11 +5,11 @@ import { commandNamed, runCommand } from '../editor/commands/index.ts';
 import { currentScreen, useEditorState, useWorkplace } from '../editor/context.tsx';
 import { useHeld } from '../editor/held.ts';
 import { useCommandKeys } from '../editor/keys.ts';
+import { AwayPanel } from '../parts/AwayPanel.tsx';
 import { PanelEdge, usePanelSize } from '../parts/PanelEdge.tsx';
 import { Bench } from './bench/Bench.tsx';
 import { BenchViewContext } from './bench/benchView.ts';
-import { Tray } from './bench/Tray.tsx';
-import { useBenchKeys } from './bench/useBenchKeys.ts';
+import { factsKeys, leftKeys, useBenchKeys } from './bench/useBenchKeys.ts';
 import { useBenchViewState } from './bench/useBenchViewState.ts';
 import type { Zoom } from './bench/zoom.ts';
 import { ArrangePanel } from './dialogs/ArrangePanel.tsx';
@@ -42,10 +42,20 @@ export function BuildPlace() {
   }, []);
   const [drawer, setDrawer] = useHeld<DrawerName | undefined>('drawer', undefined);
   const left = usePanelSize('tree', {
-    usual: 216,
+    usual: 228,
     least: 180,
     most: ({ width }) => Math.min(420, width / 4),
+    narrow: 960,
   });
+  const facts = usePanelSize('facts', {
+    usual: 288,
+    least: 260,
+    most: ({ width }) => Math.min(480, 0.3 * width),
+    narrow: 960,
+  });
+  const { typing } = useEditorState('typing');
+  // What is to be typed is typed in Facts.
+  const areFactsAway = facts.isAway && typing === undefined;
   const findings = useRef<readonly Finding[]>([]);
   const view = useBenchViewState(drawer === 'focus');
   const keys = useBenchKeys({
@@ -56,6 +66,7 @@ export function BuildPlace() {
     onZoom: setZoom,
     onDrawer: (name) => setDrawer(drawer === name ? undefined : name),
     onCommands: () => setCommandsShown(true),
+    panels: { left, facts },
   });
   useCommandKeys(editor, keys);
 
@@ -65,16 +76,24 @@ export function BuildPlace() {
         <Dragging>
           <PathLine zoom={zoom} onZoom={setZoom} onCommands={() => setCommandsShown(true)} />
           <div className="flex min-h-0 flex-1">
-            <aside
-              aria-label="Screens and controls"
-              className="relative flex shrink-0 flex-col border-r border-rule bg-sheet"
-              style={{ width: left.size }}
-            >
-              <PanelEdge label="Width of screens and controls" side="right" panel={left} />
-              <Trees />
-              {screen && <Tree screen={screen} />}
-              {screen && <Tray />}
-            </aside>
+            {left.isAway ? (
+              <AwayPanel
+                label="screens and controls"
+                keys={leftKeys}
+                side="left"
+                onBack={() => left.putAway(false)}
+              />
+            ) : (
+              <aside
+                aria-label="Screens and controls"
+                className="relative flex shrink-0 flex-col border-r border-rule bg-sheet"
+                style={{ width: left.size }}
+              >
+                <PanelEdge label="Width of screens and controls" side="right" panel={left} />
+                <Trees />
+                {screen && <Tree screen={screen} />}
+              </aside>
+            )}
             {screen ? (
               <main className="flex min-w-0 flex-1 flex-col">
                 <Bench screen={screen} zoom={zoom} onZoom={setZoom} onScale={onScale} />
@@ -84,7 +103,11 @@ export function BuildPlace() {
             ) : (
               <NoScreens />
             )}
-            <Facts />
+            {areFactsAway ? (
+              <AwayPanel label="Facts" keys={factsKeys} side="right" onBack={() => facts.putAway(false)} />
+            ) : (
+              <Facts panel={facts} />
+            )}
           </div>
           <Picker />
           <DuplicateDialog />

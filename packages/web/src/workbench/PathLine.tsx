@@ -93,6 +93,8 @@ function Path() {
   );
 }
 
+const zoomWords = { fit: 'Fit', whole: 'Whole', selection: 'Selection' } as const;
+
 function ZoomMenu({ zoom, onZoom }: Pick<PathLineProps, 'zoom' | 'onZoom'>) {
   const { selection } = useShownSelection();
   return (
@@ -100,11 +102,12 @@ function ZoomMenu({ zoom, onZoom }: Pick<PathLineProps, 'zoom' | 'onZoom'>) {
       label="Zoom"
       button={
         <button type="button" className="btn-bare" title="Zoom of the working bay">
-          {zoom === 'fit' ? 'Fit' : zoom === 'selection' ? 'Selection' : `${Math.round(zoom * 100)} %`}
+          {typeof zoom === 'number' ? `${Math.round(zoom * 100)} %` : zoomWords[zoom]}
         </button>
       }
       entries={[
-        { label: 'Fit', keys: '0', checked: zoom === 'fit', onSelect: () => onZoom('fit') },
+        { label: 'The width', keys: '0', checked: zoom === 'fit', onSelect: () => onZoom('fit') },
+        { label: 'The whole size', keys: '8', checked: zoom === 'whole', onSelect: () => onZoom('whole') },
         {
           label: 'The selection',
           keys: '9',

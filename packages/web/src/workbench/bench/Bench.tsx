@@ -1,12 +1,11 @@
-/** The bench: the working bay in the middle, live side bays beside it. */
+/** The bench: the working bay, and live bays of other sizes beside it where there is room, or below. */
 
 import type { Control } from '@hovrin/core';
 import { itemAt } from '@hovrin/core';
 import { Plus } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { useEffect, useState, useSyncExternalStore } from 'react';
 import { Menu } from '../../parts/Menu.tsx';
 import { OwnSizeDialog } from '../../parts/OwnSizeDialog.tsx';
-import { PanelEdge, usePanelSize } from '../../parts/PanelEdge.tsx';
 import { useRoom } from '../../parts/useRoom.ts';
 import { allSizes, type ScreenSize, sizeWords } from '../../sizes.ts';
 import { useBenchView } from './benchView.ts';
@@ -15,11 +14,12 @@ import { OpenedComponent } from './OpenedComponent.tsx';
 import { usePanning } from './panning.ts';
 import { SideBay } from './SideBay.tsx';
 import { StateBays } from './StateBays.tsx';
+import { sidesShown } from './sides.ts';
 import { TracingStrip } from './TracingStrip.tsx';
 import { useZoomToSelection } from './useZoomToSelection.ts';
 import { WidthRuler } from './WidthRuler.tsx';
 import { WorkingBay, WorkingHeader } from './WorkingBay.tsx';
-import { leastZoom, type Zoom } from './zoom.ts';
+import { scaleOfWhole, scaleOfWidth, type Zoom } from './zoom.ts';
 
 interface BenchProps {
   readonly screen: Control;
@@ -29,69 +29,95 @@ interface BenchProps {
   readonly onScale: (scale: number) => void;
 }
 
-/** What the side bays leave of their panel on both sides. */
-const asideBays = 26;
+/** What stands above and below the bench in the window, px: the path line, the width ruler, the drawer's tabs. */
+const aroundBench = 196;
+/** What is left free at the right and left of the bays, px. */
+const aroundBays = 8;
+/** Cases and states are drawn this wide, px. */
+const caseWidth = 200;
+
+const onResize = (tell: () => void) => {
+  window.addEventListener('resize', tell);
+  return () => window.removeEventListener('resize', tell);
+};
 
 export function Bench({ screen, zoom, onZoom, onScale }: BenchProps) {
-  const { sizes, setSizes, resize, seeing } = useBenchView();
-  const [, ...sides] = sizes;
+  const { sizes, resize, seeing } = useBenchView();
   const working = itemAt(sizes, 0);
-  const side = usePanelSize('sides', {
-    usual: 216,
-    least: 150,
-    most: ({ width }) => Math.min(480, width / 5),
-  });
-  const { element: area, room } = useRoom({ width: 400, height: 600 });
-  const fitting = Math.max(leastZoom, Math.min(1, room.width / working.width, room.height / working.height));
-  const scale = typeof zoom === 'number' ? zoom : fitting;
+  const { element: area, room } = useRoom({ width: 600, height: 600 });
+  // The drawer covers a part of the bench: what is worked on stays as large as it is.
+  const windowHeight = useSyncExternalStore(onResize, () => window.innerHeight);
+  const all = { width: room.width - aroundBays, height: Math.max(200, windowHeight - aroundBench) };
+  const fitting = scaleOfWidth(working, all);
+  const scale = typeof zoom === 'number' ? zoom : zoom === 'whole' ? scaleOfWhole(working, all) : fitting;
   useEffect(() => onScale(scale), [onScale, scale]);
   useZoomToSelection({ area, zoom, scale, fitting, room, onZoom });
   const panning = usePanning(area);
+  // Another size, another screen: one sees where it begins.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: these say when, not what.
+  useEffect(() => {
+    area.current?.scrollTo(0, 0);
+  }, [area, working.label, screen.id]);
   return (
-    <section aria-label="Bench" className="flex min-h-0 min-w-0 flex-1 bg-ground">
-      <div className="flex min-w-0 flex-1 flex-col gap-2 py-3 pl-4">
-        <OpenedComponent component={screen} />
-        <WorkingHeader size={working} scale={scale} onResize={resize} />
-        <WidthRuler />
-        {seeing.tracing && <TracingStrip size={working} />}
-        <div
-          ref={area}
-          className={`min-h-0 flex-1 overflow-auto pt-1 pr-5 pb-5 pl-1 ${panning ? 'cursor-grab' : ''}`}
-        >
+    <section aria-label="Bench" className="flex min-h-0 min-w-0 flex-1 flex-col gap-2 bg-ground pt-2 pl-4">
+      <OpenedComponent component={screen} />
+      <WorkingHeader size={working} scale={scale} onResize={resize} />
+      <WidthRuler />
+      {seeing.tracing && <TracingStrip size={working} />}
+      <div
+        ref={area}
+        className={`min-h-0 flex-1 overflow-auto pt-1 pr-3 pb-5 pl-1 ${panning ? 'cursor-grab' : ''}`}
+      >
+        <div className={`flex flex-wrap items-start gap-6 ${seeing.others ? '' : 'justify-center'}`}>
           <WorkingBay screen={screen} size={working} scale={scale} onResize={resize} />
-        </div>
-      </div>
-      <div className="relative flex shrink-0 flex-col border-l border-rule/70" style={{ width: side.size }}>
-        <PanelEdge label="Width of the side bays" side="left" panel={side} />
-        <div className="flex min-h-0 flex-1 flex-col gap-4 overflow-y-auto px-3 py-3">
-          {seeing.states ? (
-            <StateBays screen={screen} size={working} width={side.size - asideBays} />
-          ) : (
-            <>
-              <CaseBays screen={screen} size={working} width={side.size - asideBays} />
-              {sides.map((size, index) => (
-                <SideBay
-                  key={size.label}
-                  screen={screen}
-                  size={size}
-                  width={side.size - asideBays}
-                  onSwap={() => setSizes([size, ...sizes.filter((_, at) => at !== index + 1)])}
-                  onPin={(pin) => setSizes(sizes.with(index + 1, { ...size, screen: pin }))}
-                  onSample={(sample) => setSizes(sizes.with(index + 1, { ...size, sample }))}
-                  onRemove={() => setSizes(sizes.filter((_, at) => at !== index + 1))}
-                  onUp={
-                    index === 0
-                      ? undefined
-                      : () => setSizes(sizes.with(index, size).with(index + 1, itemAt(sizes, index)))
-                  }
-                />
-              ))}
-              <AddSize sizes={sizes} onSizes={setSizes} />
-            </>
-          )}
+          {seeing.others && <Others screen={screen} room={all.width} taken={working.width * scale} />}
         </div>
       </div>
     </section>
+  );
+}
+
+/**
+ * Everything beside the working bay.
+ *
+ * @param room the width of the bench, px.
+ * @param taken what the working bay has of it, px.
+ */
+function Others({ screen, room, taken }: { screen: Control; room: number; taken: number }) {
+  const { sizes, setSizes, seeing } = useBenchView();
+  const [working, ...sides] = sizes;
+  if (!working) return null;
+  if (seeing.states)
+    return (
+      <div className="flex flex-col gap-4" style={{ width: caseWidth }}>
+        <StateBays screen={screen} size={working} width={caseWidth} />
+      </div>
+    );
+  const { scale, hidden } = sidesShown(sizes, { room, taken });
+  return (
+    <>
+      <CaseBays screen={screen} size={working} width={caseWidth} />
+      {sides.map((size, index) =>
+        hidden.has(size) ? null : (
+          <SideBay
+            key={size.label}
+            screen={screen}
+            size={size}
+            width={size.width * scale}
+            onSwap={() => setSizes([size, ...sizes.filter((_, at) => at !== index + 1)])}
+            onPin={(pin) => setSizes(sizes.with(index + 1, { ...size, screen: pin }))}
+            onSample={(sample) => setSizes(sizes.with(index + 1, { ...size, sample }))}
+            onRemove={() => setSizes(sizes.filter((_, at) => at !== index + 1))}
+            onUp={
+              index === 0
+                ? undefined
+                : () => setSizes(sizes.with(index, size).with(index + 1, itemAt(sizes, index)))
+            }
+          />
+        ),
+      )}
+      <AddSize sizes={sizes} onSizes={setSizes} />
+    </>
   );
 }
 

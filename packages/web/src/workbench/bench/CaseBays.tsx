@@ -25,7 +25,7 @@ export function CaseBays({ screen, size, width }: CaseBaysProps) {
   if (!root || parameters.size === 0) return null;
   const shown = cases.has(seeing.sampleCase) ? seeing.sampleCase : '';
   return (
-    <section aria-label="Cases" className="flex flex-col gap-3 border-b border-rule pb-3">
+    <section aria-label="Cases" className="flex shrink-0 flex-col gap-3" style={{ width }}>
       <div className="flex items-center">
         <h3 className="font-semibold">Cases</h3>
         <button

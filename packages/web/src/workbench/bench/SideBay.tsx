@@ -48,7 +48,7 @@ export function SideBay(props: SideBayProps) {
   // The working bay shows what is typed first; this one follows in the next frame.
   const { layout, faint } = useShownLayout(useDeferredValue(newest), shown, size);
   return (
-    <figure className="m-0 flex flex-col gap-1.5">
+    <figure className="m-0 flex shrink-0 flex-col gap-1.5" style={{ width }}>
       <figcaption className="flex items-center gap-2">
         <span className="truncate font-semibold">
           {size.label}

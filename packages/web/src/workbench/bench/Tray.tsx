@@ -1,11 +1,9 @@
-/** The parts, pinned open to drag from; a press opens nothing but adds at the selection. */
+/** The parts, to drag from; a press opens nothing but adds at the selection. */
 
 import type { Kind } from '@hovrin/core';
-import { ChevronDown, ChevronRight } from 'lucide-react';
 import { Fragment, memo, useState } from 'react';
 import { placeNew } from '../../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
-import { keyWords } from '../../editor/keys.ts';
 import { placeAtSelection } from '../../editor/places.ts';
 import { ComponentPicture } from '../ComponentPicture.tsx';
 import { componentsIn, groups, groupWords, placeable } from '../dialogs/Picker.tsx';
@@ -18,7 +16,6 @@ import { useBenchView } from './benchView.ts';
 type Shelf = Kind['group'] | 'own';
 
 export const Tray = memo(function Tray() {
-  const [open, setOpen] = useState(localStorage.getItem('hovrin.tray') !== 'closed');
   const { project } = useEditorState('project');
   const own = componentsIn(project);
   const shelves: readonly Shelf[] = own.length > 0 ? [...groups, 'own'] : groups;
@@ -31,58 +28,39 @@ export const Tray = memo(function Tray() {
     setGroup(next);
     localStorage.setItem('hovrin.tray.group', next);
   };
-  const toggle = () => {
-    setOpen(!open);
-    localStorage.setItem('hovrin.tray', open ? 'closed' : 'open');
-  };
   return (
-    <section aria-label="Parts" className="shrink-0 border-t border-rule">
-      <button
-        type="button"
-        className="flex h-9 w-full items-center gap-1.5 px-3 font-semibold"
-        aria-expanded={open}
-        onClick={toggle}
-      >
-        {open ? <ChevronDown size={14} /> : <ChevronRight size={14} />} Parts
-        <span className="ml-auto text-[11px] font-normal text-quiet">drag, or press {keyWords('A')}</span>
-      </button>
-      {open && (
-        <>
-          <div role="radiogroup" aria-label="Group of parts" className="flex gap-3 px-3 pb-1.5">
-            {shelves.map((each) => (
-              <label
-                key={each}
-                className={`cursor-pointer border-b-2 pb-0.5 has-[:focus-visible]:outline ${each === group ? 'border-ink font-medium' : 'border-transparent text-quiet hover:text-ink'}`}
-              >
-                <input
-                  type="radio"
-                  name="tray-group"
-                  className="sr-only"
-                  checked={each === group}
-                  onChange={() => choose(each)}
-                />
-                {each === 'own' ? 'Own' : groupWords[each]}
-              </label>
-            ))}
-          </div>
-          <div className="grid max-h-[200px] grid-cols-2 gap-1 overflow-y-auto px-2 pb-2">
-            {group === 'own'
-              ? inFolders(project, own).map(({ folder, kinds }) => (
-                  <Fragment key={folder}>
-                    {folder !== '' && (
-                      <h4 className="col-span-2 px-1 pt-1 text-[12px] text-quiet">{folder}</h4>
-                    )}
-                    {kinds.map((kind) => (
-                      <TrayPart key={kind.name} kind={kind} isOwn />
-                    ))}
-                  </Fragment>
-                ))
-              : placeable
-                  .filter((kind) => kind.group === group)
-                  .map((kind) => <TrayPart key={kind.name} kind={kind} />)}
-          </div>
-        </>
-      )}
+    <section aria-label="Parts" className="flex min-h-0 flex-col">
+      <div role="radiogroup" aria-label="Group of parts" className="flex shrink-0 gap-3 px-3 pb-1.5">
+        {shelves.map((each) => (
+          <label
+            key={each}
+            className={`cursor-pointer border-b-2 pb-0.5 has-[:focus-visible]:outline ${each === group ? 'border-ink font-medium' : 'border-transparent text-quiet hover:text-ink'}`}
+          >
+            <input
+              type="radio"
+              name="tray-group"
+              className="sr-only"
+              checked={each === group}
+              onChange={() => choose(each)}
+            />
+            {each === 'own' ? 'Own' : groupWords[each]}
+          </label>
+        ))}
+      </div>
+      <div className="grid min-h-0 grid-cols-2 gap-1 overflow-y-auto px-2 pb-2">
+        {group === 'own'
+          ? inFolders(project, own).map(({ folder, kinds }) => (
+              <Fragment key={folder}>
+                {folder !== '' && <h4 className="col-span-2 px-1 pt-1 text-[12px] text-quiet">{folder}</h4>}
+                {kinds.map((kind) => (
+                  <TrayPart key={kind.name} kind={kind} isOwn />
+                ))}
+              </Fragment>
+            ))
+          : placeable
+              .filter((kind) => kind.group === group)
+              .map((kind) => <TrayPart key={kind.name} kind={kind} />)}
+      </div>
     </section>
   );
 });

@@ -130,7 +130,7 @@ export function WorkingBay({
   }, [editor, shaper, layout, drawn, screen, inPlace, width, viewHeight, safe, hinge]);
   const height = Math.max(layout.fullHeight, size.height);
   return (
-    <div className="relative mx-auto" style={{ width: size.width * scale, height: height * scale }}>
+    <div className="relative shrink-0" style={{ width: size.width * scale, height: height * scale }}>
       <div className="outline outline-rule">
         <Bay id="working" screen={screen} layout={layout} size={size} scale={scale} working faint={faint} />
       </div>

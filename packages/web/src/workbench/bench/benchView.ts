@@ -35,6 +35,8 @@ export interface Seeing {
   readonly states: boolean;
   /** What the tables have in them. */
   readonly sample: SampleCondition;
+  /** Bays of other sizes stand beside or below the working one. */
+  readonly others: boolean;
   /** The case that a component is shown in when it is open alone; empty, or none of its: as its parameters begin. */
   readonly sampleCase: string;
   /** Seconds between two values of feeds that are shown; 0: they stand still. */

@@ -2,6 +2,7 @@
 import { type Control, type Finding, keysOf } from '@hovrin/core';
 import type { RefObject } from 'react';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
+import type { PanelSize } from '../../parts/PanelEdge.tsx';
 import { useGoTo } from '../../parts/useGoTo.ts';
 import type { DrawerName } from '../drawers/Drawer.tsx';
 import { nextBand, nextProblem, upperBand } from '../scope.ts';
@@ -22,7 +23,12 @@ interface BenchKeys {
   readonly onZoom: (zoom: Zoom) => void;
   readonly onDrawer: (name: DrawerName) => void;
   readonly onCommands: () => void;
+  readonly panels: { readonly left: PanelSize; readonly facts: PanelSize };
 }
+
+/** The keys that put the columns away and bring them back. */
+export const leftKeys = '[';
+export const factsKeys = ']';
 
 export interface BenchKey {
   readonly keys: string;
@@ -31,7 +37,8 @@ export interface BenchKey {
 }
 
 export function useBenchKeys(bench: BenchKeys): readonly BenchKey[] {
-  const { screen, onDrawer, onCommands } = bench;
+  const { screen, onDrawer, onCommands, panels } = bench;
+  const { left, facts } = panels;
   const goTo = useGoTo();
   const widths = useWidthKeys(bench);
   return [
@@ -49,6 +56,12 @@ export function useBenchKeys(bench: BenchKeys): readonly BenchKey[] {
       run: () => screen && goTo('wall'),
     },
     { keys: 'T', label: 'Try', run: () => screen && goTo('try') },
+    {
+      keys: leftKeys,
+      label: 'Screens and controls: away, or back',
+      run: () => left.putAway(!left.isAway),
+    },
+    { keys: factsKeys, label: 'Facts: away, or back', run: () => facts.putAway(!facts.isAway) },
     { keys: '?', label: 'All commands', run: onCommands },
   ];
 }
@@ -98,7 +111,9 @@ function seeingKeys({ view: { seeing, see }, scale, onZoom }: BenchKeys): readon
     { keys: 'Shift+T', label: 'Longer texts, to see what they do', run: () => see({ long: !seeing.long }) },
     { keys: '+', label: 'Zoom in', run: () => onZoom(nearer(scale.current)) },
     { keys: '-', label: 'Zoom out', run: () => onZoom(farther(scale.current)) },
-    { keys: '0', label: 'Zoom to fit', run: () => onZoom('fit') },
+    { keys: 'Z', label: 'Other sizes: away, or back', run: () => see({ others: !seeing.others }) },
+    { keys: '0', label: 'Zoom to the width', run: () => onZoom('fit') },
+    { keys: '8', label: 'Zoom to the whole size', run: () => onZoom('whole') },
     { keys: '9', label: 'Zoom to the selection', run: () => onZoom('selection') },
   ];
 }

@@ -18,6 +18,7 @@ const plainlySeen: Seeing = {
   states: false,
   sample: 'typical',
   sampleCase: '',
+  others: true,
   live: 0,
   tracing: false,
 };

@@ -1,7 +1,23 @@
 /** How near the bench is. */
 
-/** A factor; or as large as there is room for the whole size; or for the selection. */
-export type Zoom = number | 'fit' | 'selection';
+/** A factor; or as large as there is room for the width; for the whole size; for the selection. */
+export type Zoom = number | 'fit' | 'whole' | 'selection';
+
+/** A size whose width fits is shown no smaller than this, for its height's sake: one works on it. */
+const readable = 0.85;
+
+interface Extents {
+  readonly width: number;
+  readonly height: number;
+}
+
+/** The scale at which all of a size is seen in some room, px. */
+export const scaleOfWhole = (size: Extents, room: Extents): number =>
+  Math.max(leastZoom, Math.min(1, room.width / size.width, room.height / size.height));
+
+/** The scale at which the width of a size is seen, and its height as far as it stays readable. */
+export const scaleOfWidth = (size: Extents, room: Extents): number =>
+  Math.max(leastZoom, Math.min(1, room.width / size.width, Math.max(readable, room.height / size.height)));
 
 export const leastZoom = 0.1;
 export const greatestZoom = 8;

@@ -35,7 +35,7 @@ import {
 import { commandNamed, runCommand } from '../../editor/commands/index.ts';
 import { currentControl, useEditorState, useWorkplace } from '../../editor/context.tsx';
 import type { EditorState } from '../../editor/editor.ts';
-import { PanelEdge, usePanelSize } from '../../parts/PanelEdge.tsx';
+import { PanelEdge, type PanelSize } from '../../parts/PanelEdge.tsx';
 import { ArrangeStrip } from '../bench/ArrangeStrip.tsx';
 import { EventFields } from '../fields/EventField.tsx';
 import { PropertyField } from '../fields/PropertyField.tsx';
@@ -65,15 +65,10 @@ const groupWords: readonly (readonly [PropertyGroup, string])[] = [
 ];
 
 /** Facts of the selected controls. They follow the selection by a frame; until then the fields are those of the controls before, and are disabled. */
-export function Facts() {
+export function Facts({ panel }: { panel: PanelSize }) {
   const { selection, screenId } = useShownSelection();
   const fields = useRef<HTMLFieldSetElement>(null);
   useDisabledMeanwhile(fields);
-  const panel = usePanelSize('facts', {
-    usual: 288,
-    least: 260,
-    most: ({ width }) => Math.min(480, 0.3 * width),
-  });
   return (
     <aside
       aria-label="Facts"

@@ -7,30 +7,19 @@ import { keyWords } from '../../editor/keys.ts';
 import { Menu } from '../../parts/Menu.tsx';
 import { KindIcon } from '../KindIcon.tsx';
 
-/** The buttons that add a screen or a dialog. */
+/** The button that adds a screen. */
 export function AddScreens() {
   const { editor } = useWorkplace();
   return (
-    <>
-      <button
-        type="button"
-        className="btn-bare"
-        aria-label="New dialog"
-        title={`New dialog, shown over other screens (${keyWords('Mod+Shift+O')})`}
-        onClick={() => runCommand(editor, commandNamed('new-dialog'))}
-      >
-        <SquareStack size={15} />
-      </button>
-      <button
-        type="button"
-        className="btn-bare"
-        aria-label="New screen"
-        title={`New screen (${keyWords('Mod+Shift+A')})`}
-        onClick={() => runCommand(editor, commandNamed('new-screen'))}
-      >
-        <Plus size={15} />
-      </button>
-    </>
+    <button
+      type="button"
+      className="btn-bare"
+      aria-label="New screen"
+      title={`New screen (${keyWords('Mod+Shift+A')})`}
+      onClick={() => runCommand(editor, commandNamed('new-screen'))}
+    >
+      <Plus size={15} />
+    </button>
   );
 }
 
@@ -65,6 +54,14 @@ export function Screens() {
       {project.screens.length === 0 && (
         <p className="px-3 py-2 text-quiet">There are no screens. Add the first with +.</p>
       )}
+      <button
+        type="button"
+        className="flex h-7 shrink-0 items-center gap-2 pl-3 text-left text-quiet hover:bg-sunk/60 hover:text-ink"
+        title={`A screen that is shown over others (${keyWords('Mod+Shift+O')})`}
+        onClick={() => runCommand(editor, commandNamed('new-dialog'))}
+      >
+        <SquareStack size={14} aria-hidden /> New dialog
+      </button>
     </>
   );
 }
