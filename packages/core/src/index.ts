@@ -347,7 +347,7 @@ export {
 export { mergeAll } from './steps/merge.ts';
 export { newestSteps } from './steps/older-steps.ts';
 export { settingProject } from './steps/project-value.ts';
-export { convertUnits } from './steps/px-percent.ts';
+export { convertUnits, percentBasis } from './steps/px-percent.ts';
 export { renamingOf } from './steps/rename.ts';
 export { replaceSteps, type TextPlace, textPlaces } from './steps/replace-text.ts';
 export { type PlacedRow, type RowEdit, type RowsStep, rowSteps } from './steps/rows.ts';

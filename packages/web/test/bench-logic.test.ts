@@ -199,7 +199,12 @@ describe('a grip', () => {
     const names = effectiveNames(of.screens[0]!);
     const { parent } = locate(of, control.id)!;
     return (x: number, y: number, on = false) =>
-      draggedBy({ grip, layout, control, box, names }, parent!, { x, y }, { step: 10, on, toTracks: true });
+      draggedBy(
+        { grip, layout, control, box, names },
+        parent!,
+        { x, y },
+        { step: 10, on, toTracks: true, toPx: false },
+      );
   };
 
   it('sets a size in a row, and says it; another one like it draws it to itself', () => {

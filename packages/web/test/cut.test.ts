@@ -1,11 +1,11 @@
 /** What is cut off on the bench: what scrolls at its edges, but where something selected lies beyond. */
-import { type Control, defaultBands, type Project, parseScreen, ScreenView } from '@hovrin/core';
+import { defaultBands, type Project, parseScreen, ScreenView } from '@hovrin/core';
 import { loadShaper } from '@hovrin/files';
 import { expect, it } from 'vitest';
 import { clipOf, openScrolls, scrollSigns, windowsOf } from '../src/workbench/bays/cut.ts';
 import { controlsAt, keepWindows } from '../src/workbench/hands/spot.ts';
 
-async function layoutOf(source: string) {
+async function laidOut(source: string) {
   let count = 0;
   const parsed = parseScreen(source, {
     file: 'test',
@@ -21,8 +21,11 @@ async function layoutOf(source: string) {
     assets: [],
     screens: [parsed.screen],
   };
-  return new ScreenView(await loadShaper()).layOut(project, parsed.screen, { width: 390, height: 844 });
+  const view = new ScreenView(await loadShaper());
+  return { screen: parsed.screen, layout: view.layOut(project, parsed.screen, { width: 390, height: 844 }) };
 }
+
+const layoutOf = async (source: string) => (await laidOut(source)).layout;
 
 it('cuts the words of a control that scrolls, and not those beside it', async () => {
   const layout = await layoutOf(
@@ -68,10 +71,9 @@ it('marks what scrolls, along the axis that it scrolls on, by how much of it is 
 });
 
 it('leaves what is cut off to what lies below the pointer there', async () => {
-  const layout = await layoutOf(
+  const { screen, layout } = await laidOut(
     '<screen><scroll height="100"><column height="400" /></scroll><row height="50" /></screen>',
   );
-  const screen = { id: layout.boxes[0]!.control! } as Control;
   const at = (y: number) =>
     controlsAt(screen, layout, { x: 20, y }).map((id) => layout.byControl.get(id)!.height);
   expect(at(120)).toEqual([50, 400]);

@@ -10,7 +10,7 @@ const across = ['width', 'min-width', 'max-width', 'left', 'right'];
 const downwards = ['height', 'min-height', 'max-height', 'top', 'bottom'];
 
 /** What percentages of a control refer to (CSS 2 §10.2, Position 3 §2.1). CSS px. */
-function basisOf(parent: Control, layout: ScreenLayout, downward: boolean): number | undefined {
+export function percentBasis(parent: Control, layout: ScreenLayout, downward: boolean): number | undefined {
   const box = layout.byControl.get(parent.id);
   if (!box) return undefined;
   const { padding, border } = box.box.style;
@@ -45,7 +45,7 @@ export function convertUnits(
       const downward = downwards.includes(name);
       const text = inForce(control.props[name]);
       if (text === undefined || !(downward || across.includes(name))) continue;
-      const basis = basisOf(parent, layout, downward);
+      const basis = percentBasis(parent, layout, downward);
       if (basis === undefined || basis <= 0) continue;
       const percent = /^(-?[\d.]+)%$/.exec(text);
       const pixels = /^-?[\d.]+$/.test(text) ? Number(text) : undefined;

@@ -6,8 +6,10 @@ import { useBays } from '../bench/bays.ts';
 import { useBenchView } from '../bench/benchView.ts';
 import { AddButtons } from '../hands/AddButtons.tsx';
 import { DrawLayer } from '../hands/DrawLayer.tsx';
+import { InsideHands } from '../hands/InsideHands.tsx';
 import { LookHands } from '../hands/LookHands.tsx';
 import { ResizeGrips } from '../hands/ResizeGrips.tsx';
+import { SizeSigns } from '../hands/SizeSigns.tsx';
 import { useShownSelection } from '../useShownSelection.ts';
 import { Anatomy } from './Anatomy.tsx';
 import { Around } from './Around.tsx';
@@ -113,7 +115,7 @@ function Outlines({ screen, layout, scale, working, faint, pointer: { hovered } 
 function Selection(props: BayMarksProps) {
   const { screen, layout, scale, working, pointer } = props;
   const { selection } = useShownSelection(working);
-  const { seeing } = useBenchView();
+  const { seeing, handling } = useBenchView();
   const names = effectiveNames(screen);
   const [first] = selection;
   const box = first === undefined ? undefined : layout.byControl.get(first);
@@ -135,8 +137,12 @@ function Selection(props: BayMarksProps) {
               box={marked}
               name={names.get(each) ?? ''}
               scale={scale}
-              small={!working || index > 0}
-            />
+              small={!working || index > 0 || handling}
+            >
+              {selection.length === 1 && each !== screen.id && (
+                <SizeSigns id={each} box={marked} layout={layout} />
+              )}
+            </SelectionMarks>
           )
         );
       })}
@@ -152,16 +158,18 @@ function Selection(props: BayMarksProps) {
 function Hands({ id, box, screen, layout, scale, working }: BayMarksProps & { box: ScreenBox }) {
   const { project } = useShownSelection(working);
   const bays = useBays();
+  const { handling } = useBenchView();
   if (bays.drop) return null;
   return (
     <>
+      {!isLocked(project, id) && <InsideHands id={id} box={box} layout={layout} scale={scale} />}
       {id !== screen.id && !isLocked(project, id) && (
         <>
           <ResizeGrips id={id} box={box} layout={layout} scale={scale} />
           <LookHands id={id} box={box} scale={scale} />
         </>
       )}
-      <AddButtons rightToLeft={layout.rightToLeft} id={id} box={box} scale={scale} />
+      {!handling && <AddButtons rightToLeft={layout.rightToLeft} id={id} box={box} scale={scale} />}
     </>
   );
 }

@@ -1,5 +1,6 @@
 /** Frames and flags around controls on a bay. */
 import type { Rectangle, ScreenLayout } from '@hovrin/core';
+import type { ReactNode } from 'react';
 import { scaled } from '../hands/drop.ts';
 
 export function Frame({
@@ -75,16 +76,22 @@ export function Hover({
 }
 
 /** Corner brackets, and the name on a small flag. */
+/** The name stands at the right corner, where that leaves it this much, px of the window; otherwise at the left one. */
+const flagRoom = 180;
+
 export function SelectionMarks({
   box,
   name,
   scale,
   small,
+  children,
 }: {
   box: Rectangle;
   name: string;
   scale: number;
   small: boolean;
+  /** Beside the name. */
+  children?: ReactNode;
 }) {
   const { left, top, width, height } = scaled(box, scale);
   const arm = Math.max(3, Math.min(small ? 6 : 10, width / 3, height / 3));
@@ -113,9 +120,10 @@ export function SelectionMarks({
       </svg>
       {!small && (
         <span
-          className={`absolute -right-1 bg-[#1f2a24] px-1.5 text-[11px] leading-[17px] whitespace-nowrap text-[#fffdf8] ${top < 24 ? 'top-full mt-1.5' : 'bottom-full mb-1.5'}`}
+          className={`absolute bg-[#1f2a24] ${left + width < flagRoom ? '-left-1' : '-right-1'} px-1.5 text-[11px] leading-[17px] whitespace-nowrap text-[#fffdf8] ${top < 24 ? 'top-full mt-1.5' : 'bottom-full mb-1.5'}`}
         >
           {name}
+          {children}
         </span>
       )}
     </div>

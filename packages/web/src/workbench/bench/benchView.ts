@@ -71,6 +71,9 @@ export interface BenchView {
   /** Controls pressed so far while they are given their turns; undefined: they are not. */
   readonly turns: readonly string[] | undefined;
   readonly setTurns: (turns: readonly string[] | undefined) => void;
+  /** Something is dragged by a hand: all else of ours is out of the way. */
+  readonly handling: boolean;
+  readonly setHandling: (handling: boolean) => void;
   /** A control that something else on the screen speaks of just now. */
   readonly lit: string | undefined;
   readonly setLit: (control: string | undefined) => void;

@@ -5,6 +5,7 @@ import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import type { PanelSize } from '../../parts/PanelEdge.tsx';
 import { useGoTo } from '../../parts/useGoTo.ts';
 import type { DrawerName } from '../drawers/Drawer.tsx';
+import { takeHold } from '../hands/useHand.ts';
 import { nextBand, nextProblem, upperBand } from '../scope.ts';
 import { type BenchView, type Outlines, outlineWords } from './benchView.ts';
 import { farther, nearer, type Zoom } from './zoom.ts';
@@ -40,6 +41,7 @@ export function useBenchKeys(bench: BenchKeys): readonly BenchKey[] {
   const { screen, onDrawer, onCommands, panels } = bench;
   const { left, facts } = panels;
   const goTo = useGoTo();
+  const { editor } = useWorkplace();
   const widths = useWidthKeys(bench);
   return [
     { keys: 'X', label: 'Source of the screen', run: () => onDrawer('source') },
@@ -54,6 +56,13 @@ export function useBenchKeys(bench: BenchKeys): readonly BenchKey[] {
       keys: 'Shift+Y',
       label: 'The wall: all screens at all bands',
       run: () => screen && goTo('wall'),
+    },
+    {
+      keys: 'Mod+Enter',
+      label: 'Take hold of what is selected: Tab goes from hand to hand, arrows move it',
+      run: () => {
+        if (!takeHold()) editor.tell('Nothing is selected that could be taken hold of.');
+      },
     },
     { keys: 'T', label: 'Try', run: () => screen && goTo('try') },
     {

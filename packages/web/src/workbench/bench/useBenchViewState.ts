@@ -40,6 +40,7 @@ export function useBenchViewState(focusShown: boolean): BenchView {
     setKept(next);
     keepSizes('build', next);
   }, []);
+  const [handling, setHandling] = useState(false);
   const [lit, setLit] = useState<string>();
   const [preview, setPreview] = useState<Project>();
   const [snapping, setSnapping] = useState(localStorage.getItem('hovrin.snapping') !== 'off');
@@ -76,6 +77,8 @@ export function useBenchViewState(focusShown: boolean): BenchView {
       focusShown,
       turns,
       setTurns,
+      handling,
+      setHandling,
       lit,
       setLit,
       preview,
@@ -98,6 +101,7 @@ export function useBenchViewState(focusShown: boolean): BenchView {
       focusShown,
       liveValues,
       turns,
+      handling,
       lit,
       preview,
       snapping,

@@ -11,11 +11,10 @@ import {
   locate,
   type ScreenBox,
 } from '@hovrin/core';
-import { type PointerEvent, useRef, useState } from 'react';
-import { newId } from '../../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import { angleOf, firstGradient, stopPlaces, withFirstGradient, withStopAt } from '../fields/gradients.ts';
 import type { Point } from './drop.ts';
+import { HandWords } from './HandWords.tsx';
 import {
   angleTo,
   centreOf,
@@ -29,6 +28,7 @@ import {
   seenAt,
   type Turned,
 } from './lookLines.ts';
+import { useHand } from './useHand.ts';
 
 interface LookHandsProps {
   readonly id: string;
@@ -77,40 +77,25 @@ interface KnobProps {
 
 /** A knob that is dragged; what it comes to stands beside it. */
 function Knob({ at, scale, title, look, onDrag }: KnobProps) {
-  const from = useRef<{ readonly pointer: Point; readonly at: Point; readonly run: string }>(undefined);
-  const [words, setWords] = useState<string>();
-  const move = (event: PointerEvent) => {
-    const start = from.current;
-    if (!start) return;
-    const point = {
-      x: start.at.x + (event.clientX - start.pointer.x) / scale,
-      y: start.at.y + (event.clientY - start.pointer.y) / scale,
-    };
-    setWords(onDrag(point, event.altKey, start.run));
-  };
-  const end = () => {
-    from.current = undefined;
-    setWords(undefined);
-  };
+  const { handlers, words } = useHand({
+    scale,
+    onTake: () => at,
+    onMove: (from, by, { free, run }) => onDrag({ x: from.x + by.x, y: from.y + by.y }, free, run),
+  });
   return (
     <div
-      className={`pointer-events-auto absolute z-10 size-3.5 -translate-1/2 cursor-grab touch-none border-2 border-[#1f2a24] ${look}`}
+      className={`pointer-events-auto absolute z-10 size-3.5 -translate-1/2 cursor-grab touch-none focus-visible:outline-2 focus-visible:outline-offset-2 focus-visible:outline-[#e0a11b] border-2 border-[#1f2a24] ${look}`}
       style={{ left: at.x * scale, top: at.y * scale }}
       title={title}
-      onPointerDown={(event) => {
-        event.stopPropagation();
-        event.currentTarget.setPointerCapture(event.pointerId);
-        from.current = { pointer: { x: event.clientX, y: event.clientY }, at, run: newId() };
-      }}
-      onPointerMove={move}
-      onPointerUp={end}
-      onPointerCancel={end}
+      data-hand=""
+      role="slider"
+      aria-label={title}
+      aria-valuenow={0}
+      aria-valuetext={words ?? ''}
+      tabIndex={-1}
+      {...handlers}
     >
-      {words !== undefined && (
-        <span className="absolute top-full left-full bg-[#1f2a24] px-1.5 font-mono text-[11px] leading-[18px] whitespace-nowrap text-[#fffdf8]">
-          {words}
-        </span>
-      )}
+      <HandWords words={words} className="top-full left-full" />
     </div>
   );
 }

@@ -2,14 +2,20 @@
  * Bars and corners of the selected control, to drag it wider or higher; the number stands beside it. On a pinboard all
  * edges can be dragged, elsewhere those that a new size moves.
  */
-import { effectiveNames, locate, plainArrangement, type ScreenBox, type ScreenLayout } from '@hovrin/core';
-import { type PointerEvent, useRef, useState } from 'react';
-import { newId } from '../../editor/commands/index.ts';
+import {
+  type Control,
+  effectiveNames,
+  locate,
+  plainArrangement,
+  type ScreenBox,
+  type ScreenLayout,
+} from '@hovrin/core';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import { useBenchView } from '../bench/benchView.ts';
-import type { Point } from './drop.ts';
 import { draggedBy, type GripDrag } from './gripDrag.ts';
+import { HandWords } from './HandWords.tsx';
 import type { Grip } from './resizing.ts';
+import { useHand } from './useHand.ts';
 
 /** Where the bar or corner of a grip stands on the edges of the box. */
 function placeOf({ x, y }: Grip): string {
@@ -51,41 +57,18 @@ function gripsOf(pinned: boolean, rightToLeft: boolean): readonly Grip[] {
   ];
 }
 
-export function ResizeGrips({
-  id,
-  box,
-  layout,
-  scale,
-}: {
-  id: string;
-  box: ScreenBox;
-  layout: ScreenLayout;
-  scale: number;
-}) {
-  const { editor } = useWorkplace();
-  const { project, step } = useEditorState('project', 'step');
-  const { snapping } = useBenchView();
-  const from = useRef<GripDrag & Point>(undefined);
-  const run = useRef('');
-  const [words, setWords] = useState<string>();
+interface GripProps {
+  readonly id: string;
+  readonly box: ScreenBox;
+  readonly layout: ScreenLayout;
+  readonly scale: number;
+}
+
+export function ResizeGrips({ id, box, layout, scale }: GripProps) {
+  const { project } = useEditorState('project');
   const found = locate(project, id);
   if (!found?.parent) return null;
-  const { parent, screen } = found;
-  const pinned = plainArrangement(parent) === 'pins';
-  const names = effectiveNames(screen);
-  const move = (event: PointerEvent) => {
-    const start = from.current;
-    if (!start) return;
-    const by = { x: (event.clientX - start.x) / scale, y: (event.clientY - start.y) / scale };
-    const snaps = { step, on: snapping !== event.altKey, toTracks: !event.altKey };
-    const { steps, words: said } = draggedBy(start, parent, by, snaps);
-    setWords(said);
-    editor.dispatch({ label: `Resize ${names.get(id)}`, steps, group: `resize ${run.current}` });
-  };
-  const end = () => {
-    from.current = undefined;
-    setWords(undefined);
-  };
+  const pinned = plainArrangement(found.parent) === 'pins';
   return (
     <div
       className="absolute"
@@ -97,35 +80,45 @@ export function ResizeGrips({
       }}
     >
       {gripsOf(pinned, layout.rightToLeft).map((grip) => (
-        <div
-          key={`${grip.x} ${grip.y}`}
-          className={`pointer-events-auto absolute touch-none ${placeOf(grip)}`}
-          data-grip={`${grip.x} ${grip.y}`}
-          title={wordsOf(grip)}
-          onPointerDown={(event) => {
-            event.stopPropagation();
-            event.currentTarget.setPointerCapture(event.pointerId);
-            from.current = {
-              grip,
-              x: event.clientX,
-              y: event.clientY,
-              control: found.control,
-              box,
-              layout,
-              names,
-            };
-            run.current = newId();
-          }}
-          onPointerMove={move}
-          onPointerUp={end}
-          onPointerCancel={end}
-        />
+        <GripBar key={`${grip.x} ${grip.y}`} id={id} box={box} layout={layout} scale={scale} grip={grip} />
       ))}
-      {words && (
-        <span className="absolute top-full left-full mt-2 ml-2 bg-[#1f2a24] px-1.5 font-mono text-[11px] leading-[18px] whitespace-nowrap text-[#fffdf8]">
-          {words}
-        </span>
-      )}
+    </div>
+  );
+}
+
+function GripBar({ id, box, layout, scale, grip }: GripProps & { readonly grip: Grip }) {
+  const { editor } = useWorkplace();
+  const { step } = useEditorState('step');
+  const { snapping } = useBenchView();
+  const { handlers, words } = useHand<GripDrag & { readonly parent: Control }>({
+    scale,
+    onTake: () => {
+      const found = locate(editor.state.project, id);
+      if (!found?.parent) return undefined;
+      const { control, parent, screen } = found;
+      return { grip, control, parent, box, layout, names: effectiveNames(screen) };
+    },
+    onMove: (taken, by, { free, mod, run }) => {
+      const snaps = { step, on: snapping !== free, toTracks: !free && !mod, toPx: mod };
+      const { steps, words: said } = draggedBy(taken, taken.parent, by, snaps);
+      editor.dispatch({ label: `Resize ${taken.names.get(id)}`, steps, group: `resize ${run}` });
+      return said;
+    },
+  });
+  return (
+    <div
+      className={`pointer-events-auto absolute touch-none focus-visible:outline-2 focus-visible:outline-offset-2 focus-visible:outline-[#e0a11b] ${placeOf(grip)}`}
+      data-grip={`${grip.x} ${grip.y}`}
+      data-hand=""
+      role="slider"
+      aria-label={wordsOf(grip)}
+      aria-valuetext={words ?? `${Math.round(box.width)} × ${Math.round(box.height)}`}
+      aria-valuenow={Math.round(grip.x === 0 ? box.height : box.width)}
+      tabIndex={-1}
+      title={`${wordsOf(grip)}; Alt frees it from snapping, Ctrl makes px of it`}
+      {...handlers}
+    >
+      <HandWords words={words} className="top-full left-full mt-2 ml-2" />
     </div>
   );
 }

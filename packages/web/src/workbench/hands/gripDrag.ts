@@ -1,6 +1,7 @@
 /** What becomes of a control while one of its grips is dragged. */
 import { type Control, plainArrangement, type ScreenBox, type ScreenLayout, type Step } from '@hovrin/core';
 import type { Point, Snapping } from './drop.ts';
+import { keptUnit } from './keptUnits.ts';
 import {
   equalShare,
   type Grip,
@@ -22,9 +23,13 @@ export interface GripDrag extends Held {
   readonly names: ReadonlyMap<string, string>;
 }
 
-/** How sizes are rounded; `toTracks`: whether the edge at the end of a grid's item counts tracks. */
+/**
+ * How sizes are rounded; `toTracks`: whether the edge at the end of a grid's item counts tracks; `toPx`: whether px is made of
+ * what has another unit.
+ */
 export interface GripSnapping extends Snapping {
   readonly toTracks: boolean;
+  readonly toPx: boolean;
 }
 
 /** The steps that a drag comes to, and the new size in words. */
@@ -75,6 +80,11 @@ function sizedBy(drag: GripDrag, edgeDrag: EdgeDrag, snapping: GripSnapping): Dr
       words: `${span.count} ${track}${span.count === 1 ? '' : 's'}`,
     };
   }
+  const kept =
+    snapping.toPx || arrangement === 'pins'
+      ? undefined
+      : keptUnit(drag, parent, layout, side, box[side] + growth, snapping.on);
+  if (kept) return kept;
   const siblings = siblingSizes(parent, control, layout, side, (id) => names.get(id) ?? '');
   const resized = resizedTo(box[side] + growth, siblings, limitsOf(control, side), snapping);
   return {

@@ -1,0 +1,170 @@
+/**
+ * Hands inside the selected control: its padding and margin at each side, the gaps between its children, and where two of
+ * these share its room. Also between the selected control and its neighbours, where they share.
+ */
+import { type Control, locate, type ScreenBox, type ScreenLayout } from '@hovrin/core';
+import { useEditorState, useWorkplace } from '../../editor/context.tsx';
+import { useBenchView } from '../bench/benchView.ts';
+import { HandWords } from './HandWords.tsx';
+import { gapSteps, type InsideEdge, insideEdges, sideSteps } from './insideEdges.ts';
+import { pairOf, ratioWords, sharedAnew, shareSteps } from './keptUnits.ts';
+import { useHand } from './useHand.ts';
+
+interface InsideHandsProps {
+  readonly id: string;
+  readonly box: ScreenBox;
+  readonly layout: ScreenLayout;
+  readonly scale: number;
+}
+
+export function InsideHands({ id, box, layout, scale }: InsideHandsProps) {
+  const { project } = useEditorState('project');
+  const { handling } = useBenchView();
+  const found = locate(project, id);
+  if (!found) return null;
+  const { control, parent } = found;
+  const around = parent && layout.byControl.get(parent.id);
+  const own = insideEdges(control, box, layout).map((edge) => ({ edge, of: control, box }));
+  // Of the row or column that it stands in: where it shares with its neighbours.
+  const beside =
+    parent && around
+      ? insideEdges(parent, around, layout)
+          .filter(({ part, first }) => part === 'share' && touches(parent, first, id, layout))
+          .map((edge) => ({ edge, of: parent, box: around }))
+      : [];
+  return [...own, ...beside].map(({ edge, of, box: its }) => (
+    <EdgeHand
+      key={`${of.id} ${edge.key}`}
+      edge={edge}
+      control={of}
+      box={its}
+      layout={layout}
+      scale={scale}
+      isFaint={handling}
+    />
+  ));
+}
+
+/** Whether a divider is at one of a control's sides. */
+function touches(parent: Control, first: string | undefined, id: string, layout: ScreenLayout): boolean {
+  const content = layout.byControl.get(parent.id)?.box.content;
+  const side = content?.type === 'flex' && content.direction === 'row' ? 'width' : 'height';
+  const control = parent.children.find((each) => each.id === first);
+  const pair = control && pairOf(parent, control, layout, side);
+  return pair !== undefined && (pair.first.control.id === id || pair.second.control.id === id);
+}
+
+interface EdgeHandProps {
+  readonly edge: InsideEdge;
+  readonly control: Control;
+  readonly box: ScreenBox;
+  readonly layout: ScreenLayout;
+  readonly scale: number;
+  /** Another hand is being moved. */
+  readonly isFaint: boolean;
+}
+
+const looks: Readonly<Record<InsideEdge['part'], string>> = {
+  padding: 'bg-[#2f5d50] border-[#fffdf8]',
+  margin: 'bg-[#59625b] border-[#fffdf8]',
+  gap: 'bg-[#fffdf8] border-[#2f5d50]',
+  share: 'bg-[#e0a11b] border-[#1f2a24]',
+};
+
+const titleOf = ({ part, side, value }: InsideEdge): string =>
+  part === 'share'
+    ? 'Drag to share the room anew; Alt frees it from small ratios, Ctrl makes px of it'
+    : part === 'gap'
+      ? `Gap ${value}: drag it wider or narrower; Alt frees it from steps`
+      : `${part === 'padding' ? 'Padding' : 'Margin'} ${side} ${value}: drag; Shift both sides, Ctrl all four, Alt frees it from steps`;
+
+function EdgeHand({ edge, control, box, layout, scale, isFaint }: EdgeHandProps) {
+  const { editor } = useWorkplace();
+  const { step } = useEditorState('step');
+  const { snapping } = useBenchView();
+  const { handlers, words } = useHand({
+    scale,
+    onTake: () => ({ edge, control, box, layout }),
+    onMove: (taken, by, { free, mod, shift, run }) => {
+      const { edge: from } = taken;
+      const asked = from.value + from.sign * (from.axis === 'x' ? by.x : by.y);
+      const snaps = snapping !== free;
+      const value = Math.max(
+        from.part === 'margin' ? -2000 : 0,
+        snaps ? Math.round(asked / step) * step : Math.round(asked),
+      );
+      const moved = movedTo(taken, { asked, value, snaps, mod, shift, scope: editor.state.scope });
+      editor.dispatch({ label: moved.label, steps: moved.steps, group: `inside ${run}` });
+      return moved.words;
+    },
+  });
+  const isAcross = edge.axis === 'x';
+  return (
+    <div
+      className={`group pointer-events-auto absolute grid -translate-1/2 touch-none focus-visible:outline-2 focus-visible:outline-offset-2 focus-visible:outline-[#e0a11b] place-items-center ${isAcross ? 'h-7 w-3 cursor-ew-resize' : 'h-3 w-7 cursor-ns-resize'} ${isFaint && words === undefined ? 'opacity-0' : ''}`}
+      style={{ left: edge.x * scale, top: edge.y * scale }}
+      data-hand={edge.key}
+      data-inside={edge.part}
+      role="slider"
+      aria-label={titleOf(edge)}
+      aria-valuenow={Math.round(edge.value)}
+      tabIndex={-1}
+      title={titleOf(edge)}
+      {...handlers}
+    >
+      <span
+        className={`border ${looks[edge.part]} group-hover:bg-[#e0a11b] ${isAcross ? 'h-5 w-[5px]' : 'h-[5px] w-5'}`}
+      />
+      <HandWords words={words} className="top-full left-full" />
+    </div>
+  );
+}
+
+type Taken = Pick<EdgeHandProps, 'edge' | 'control' | 'box' | 'layout'>;
+
+interface Asked {
+  /** CSS px, as dragged and as rounded. */
+  readonly asked: number;
+  readonly value: number;
+  readonly snaps: boolean;
+  readonly mod: boolean;
+  readonly shift: boolean;
+  readonly scope: string;
+}
+
+/** What becomes of the control, in steps and in words. */
+function movedTo({ edge, control, box, layout }: Taken, to: Asked) {
+  const name = control.name ?? control.kind;
+  if (edge.part === 'share') {
+    const side = edge.axis === 'x' ? ('width' as const) : ('height' as const);
+    const first = control.children.find(({ id }) => id === edge.first);
+    const pair = first && pairOf(control, first, layout, side);
+    const label = `Share the room of ${name}`;
+    if (!first || !pair) return { label, steps: [], words: '' };
+    if (to.mod) {
+      const value = String(Math.max(0, to.value));
+      return {
+        label,
+        steps: [{ type: 'set' as const, control: first.id, property: side, value }],
+        words: value,
+      };
+    }
+    const shares = sharedAnew(pair, side, to.asked, to.snaps);
+    return { label, steps: shareSteps(pair, side, shares), words: ratioWords(shares) };
+  }
+  const words = `${edge.part} ${to.value}`;
+  if (edge.part === 'gap')
+    return { label: `Gap of ${name}`, steps: gapSteps(control, edge.axis, to.value, to.scope), words };
+  const reach = to.mod ? 'all' : to.shift ? 'both' : 'one';
+  return {
+    label: `${edge.part === 'padding' ? 'Padding' : 'Margin'} of ${name}`,
+    steps: sideSteps(
+      control,
+      box,
+      edge.part,
+      { side: edge.side ?? 'top', value: to.value, reach },
+      { scope: to.scope, rightToLeft: layout.rightToLeft },
+    ),
+    words: reach === 'one' ? words : `${words}, ${reach === 'all' ? 'all sides' : 'both sides'}`,
+  };
+}

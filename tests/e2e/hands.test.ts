@@ -1,0 +1,149 @@
+/** The bench by hand: sizes in their unit, shares against each other, the inside, by the mouse and by keys, put back by Escape. */
+import type { Page } from 'playwright-core';
+import { afterAll, beforeAll, expect, it } from 'vitest';
+import { sourceText, writeSource } from './source-drawer.ts';
+import { saved, tree, Workbench } from './workbench.ts';
+
+let bench: Workbench;
+let page: Page;
+beforeAll(async () => {
+  bench = await Workbench.start();
+  page = await bench.window();
+  await bench.newProject(page, 'Hands');
+  await page.keyboard.press('x');
+  await writeSource(
+    page,
+    '<screen name="Screen1" padding="10"><row name="line" width="300" height="60" padding="0 20"><column name="one" width="share"/><column name="two" width="share"/></row><column name="part" width="50%" height="40"/></screen>',
+  );
+  await saved(page);
+});
+afterAll(async () => {
+  await bench.stop();
+  expect(bench.problems).toEqual([]);
+});
+
+const text = () => sourceText(page);
+const undo = () => page.locator('body').press('Control+z');
+const scale = async () => (await page.locator('[data-bay="working"]').boundingBox())!.width / 390;
+
+/** Drags a hand by px of the screen. */
+async function drag(hand: string, by: number, { hold = '', letGo = true } = {}) {
+  const { x, y, width, height } = (await page.locator(hand).first().boundingBox())!;
+  const isAcross = height > width;
+  const far = by * (await scale());
+  if (hold) await page.keyboard.down(hold);
+  await page.mouse.move(x + width / 2, y + height / 2);
+  await page.mouse.down();
+  const to = [x + width / 2 + (isAcross ? far : 0), y + height / 2 + (isAcross ? 0 : far)] as const;
+  await page.mouse.move(...to, { steps: 4 });
+  if (letGo) await page.mouse.up();
+  if (hold) await page.keyboard.up(hold);
+}
+
+it('between two that share stands a divider: dragged, it sets small ratios, freed by a key, px by another', async () => {
+  await tree(page, 'one').click();
+  await drag('[data-inside="share"]', 45);
+  await expect
+    .poll(text)
+    .toContain('<column name="one" width="share 2"/> <column name="two" width="share"/>');
+  await undo();
+  await expect.poll(text).toContain('<column name="one" width="share"/>');
+  await drag('[data-inside="share"]', 45, { hold: 'Alt' });
+  await expect.poll(text).toMatch(/name="one" width="share 1\.3\d?"/);
+  await undo();
+  await drag('[data-inside="share"]', 10, { hold: 'Control' });
+  await expect.poll(text).toMatch(/name="one" width="1[34]\d"\/> <column name="two" width="share"/);
+  await undo();
+  // The grip at its edge means the same.
+  await drag('[data-grip="1 0"]', 45);
+  await expect.poll(text).toContain('name="one" width="share 2"');
+  await undo();
+  await expect.poll(text).toContain('<column name="one" width="share"/> <column name="two" width="share"/>');
+});
+
+it('per cent stay per cent', async () => {
+  await tree(page, 'part').click();
+  await drag('[data-grip="1 0"]', 92);
+  await expect.poll(text).toContain('name="part" width="75%"');
+  await undo();
+  await expect.poll(text).toContain('name="part" width="50%"');
+});
+
+it('Escape puts back what it was while it is held; nothing of it is left to undo', async () => {
+  await tree(page, 'one').click();
+  const before = await text();
+  await drag('[data-inside="share"]', 45, { letGo: false });
+  await expect.poll(text).not.toBe(before);
+  await page.keyboard.press('Escape');
+  await expect.poll(text).toBe(before);
+  await page.mouse.up();
+  expect(await text()).toBe(before);
+  await page.getByRole('treeitem', { name: 'one', selected: true }).waitFor();
+});
+
+it('padding is dragged at one side, two, or all; the gap between children', async () => {
+  await tree(page, 'line').click();
+  await drag('[data-hand="padding left"]', 12);
+  await expect.poll(text).toContain('padding="0 20 0 32"');
+  await drag('[data-hand="padding top"]', 8, { hold: 'Shift' });
+  await expect.poll(text).toContain('padding="8 20 8 32"');
+  await drag('[data-hand="padding right"]', -4, { hold: 'Control' });
+  await expect.poll(text).toContain('padding="24"');
+  await drag('[data-inside="gap"]', 16);
+  await expect.poll(text).toContain('gap="16"');
+  for (let times = 0; times < 4; times++) await undo();
+  await expect.poll(text).toContain('padding="0 20"');
+});
+
+it('by keys: one key takes hold, Tab goes from hand to hand, arrows move, Escape lets go', async () => {
+  await tree(page, 'line').click();
+  await page.keyboard.press('Control+Enter');
+  const held = page.locator('[data-hand]:focus');
+  await held.waitFor();
+  for (let times = 0; times < 12; times++) {
+    if ((await held.getAttribute('data-hand')) === 'padding left') break;
+    await page.keyboard.press('Tab');
+  }
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('Shift+ArrowRight');
+  await expect.poll(text).toContain('padding="0 20 0 31"');
+  await page.keyboard.press('Escape');
+  await held.waitFor({ state: 'detached' });
+  await undo();
+  await undo();
+  await expect.poll(text).toContain('padding="0 20"');
+});
+
+it('signs beside the name say how large it is, and offer the other ways with what they come to', async () => {
+  await tree(page, 'one').click();
+  await page.locator('[data-sign="width"]').click();
+  const ways = page.getByRole('menu');
+  await ways.waitFor();
+  expect(
+    (await ways.getByRole('menuitem').allInnerTexts()).map((each) => each.replaceAll('\n', ' ')),
+  ).toEqual(['auto 0 px', 'fit 0 px', 'share 130 px', '50% 130 px', '130 130 px']);
+  await ways.getByRole('menuitem', { name: /^50%/ }).click();
+  await expect.poll(text).toContain('name="one" width="50%"');
+  expect(await page.locator('[data-sign="width"]').innerText()).toBe('50%');
+  await undo();
+});
+
+it('nothing covers the work: plus signs are seen near the pointer only, and nothing of ours while one drags', async () => {
+  await tree(page, 'two').click();
+  const seen = () =>
+    page
+      .locator('[data-gap]')
+      .evaluateAll((all) => all.filter((each) => getComputedStyle(each).opacity !== '0').length);
+  const bay = (await page.locator('[data-bay="working"]').boundingBox())!;
+  await page.mouse.move(bay.x + 20, bay.y + bay.height / 2);
+  await expect.poll(seen).toBe(0);
+  const { x, y, width, height } = (await page.locator('[data-gap]').first().boundingBox())!;
+  await page.mouse.move(x + width / 2 + 10, y + height / 2 + 10);
+  await expect.poll(seen).toBe(1);
+  await drag('[data-inside="share"]', 30, { letGo: false });
+  await page.locator('[data-gap]').first().waitFor({ state: 'detached' });
+  await page.locator('[data-sign]').first().waitFor({ state: 'detached' });
+  await page.keyboard.press('Escape');
+  await page.mouse.up();
+  await page.locator('[data-sign]').first().waitFor();
+});
