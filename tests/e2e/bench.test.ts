@@ -86,7 +86,7 @@ it('a number steps by keys and by dragging its label, and is sent back to its de
   await width.fill('50%');
 });
 
-it('Enter goes to the words of a control, as two presses do, and Escape gives the keys back to the bench', async () => {
+it('Enter goes to the words of a control in Facts, two presses to them where they stand; Escape gives the keys back', async () => {
   await page.getByRole('treeitem', { name: 'Screen1', exact: true }).click();
   await addByKeys(page, 'heading', 'evening');
   const text = fact(page, 'Text');
@@ -111,9 +111,16 @@ it('Enter goes to the words of a control, as two presses do, and Escape gives th
   await tree(page, 'ridge').click();
   const box = (await words.boundingBox())!;
   await page.mouse.dblclick(box.x + 8, box.y + box.height / 2);
-  await expect.poll(isTyped).toBe(true);
+  const inPlace = page.locator('[data-words="text"]');
+  await inPlace.waitFor();
   await page.keyboard.type('Tonight');
   await page.keyboard.press('Escape');
+  await inPlace.waitFor({ state: 'detached' });
+  await words.waitFor();
+  await page.mouse.dblclick(box.x + 8, box.y + box.height / 2);
+  await inPlace.waitFor();
+  await page.keyboard.type('Tonight');
+  await page.keyboard.press('Enter');
   await page.locator('[data-bay="working"]').getByText('Tonight', { exact: true }).waitFor();
 });
 

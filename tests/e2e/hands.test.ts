@@ -121,10 +121,43 @@ it('signs beside the name say how large it is, and offer the other ways with wha
   await ways.waitFor();
   expect(
     (await ways.getByRole('menuitem').allInnerTexts()).map((each) => each.replaceAll('\n', ' ')),
-  ).toEqual(['auto 0 px', 'fit 0 px', 'share 130 px', '50% 130 px', '130 130 px']);
+  ).toEqual([
+    'auto 0 px',
+    'fit 0 px',
+    'share 130 px',
+    '50% 130 px',
+    '130 130 px',
+    'Never narrower than 130',
+    'Never wider than 130',
+    'Keeps the ratio 13/6',
+  ]);
   await ways.getByRole('menuitem', { name: /^50%/ }).click();
   await expect.poll(text).toContain('name="one" width="50%"');
   expect(await page.locator('[data-sign="width"]').innerText()).toBe('50%');
+  await undo();
+});
+
+it('limits are set by the sign, and dragged at their edge', async () => {
+  await tree(page, 'part').click();
+  await page.locator('[data-sign="width"]').click();
+  await page.getByRole('menuitem', { name: /^Never narrower than/ }).click();
+  await expect.poll(text).toContain('min-width="185"');
+  await drag('[data-hand="min-width"]', -20);
+  await expect.poll(text).toMatch(/min-width="16\d"/);
+  await undo();
+  await undo();
+  await expect.poll(text).not.toContain('min-width');
+});
+
+it('a corner is dragged round', async () => {
+  await tree(page, 'part').click();
+  const knob = page.locator('[data-hand="corner"]');
+  const { x, y, width, height } = (await knob.boundingBox())!;
+  await page.mouse.move(x + width / 2, y + height / 2);
+  await page.mouse.down();
+  await page.mouse.move(x + width / 2 - 8, y + height / 2 + 8, { steps: 3 });
+  await page.mouse.up();
+  await expect.poll(text).toMatch(/name="part"[^>]* corner="20"/);
   await undo();
 });
 
@@ -146,4 +179,62 @@ it('nothing covers the work: plus signs are seen near the pointer only, and noth
   await page.keyboard.press('Escape');
   await page.mouse.up();
   await page.locator('[data-sign]').first().waitFor();
+});
+
+it('tracks of a grid have chips and lines: dragged in their unit, added, made even, taken away', async () => {
+  await writeSource(
+    page,
+    '<screen name="Screen1" padding="20"><grid name="cells" columns="1fr 1fr 60" gap="10"><text name="a" text="soup" col="2"/><text name="b" text="bread" col-span="all"/></grid></screen>',
+  );
+  await saved(page);
+  await tree(page, 'cells').click();
+  await drag('[data-hand="line columns 2"]', 20);
+  await expect.poll(text).toContain('columns="1fr 1fr 80"');
+  await drag('[data-hand="line columns 0"]', 43);
+  await expect.poll(text).toContain('columns="2fr 1fr 80"');
+  await page.getByRole('button', { name: 'Add a column here, 1' }).click();
+  await expect.poll(text).toMatch(/columns="2fr 2fr 1fr 80".*name="a" text="soup" col="3"/s);
+  await page.getByRole('button', { name: 'column 1: 2fr' }).click();
+  await page.getByRole('menuitem', { name: 'All columns even' }).click();
+  await expect.poll(text).toContain('columns="repeat(4, 1fr)"');
+  await page.getByRole('button', { name: 'column 1: 1fr' }).click();
+  await page.getByRole('menuitem', { name: 'Take the column away' }).click();
+  await expect.poll(text).toMatch(/columns="repeat\(3, 1fr\)".*name="a" text="soup" col="2"/s);
+  for (let times = 0; times < 5; times++) await undo();
+  await expect.poll(text).toContain('columns="1fr 1fr 60"');
+});
+
+it('pins are pressed, let go, dragged, and change their unit by a press', async () => {
+  await writeSource(
+    page,
+    '<screen name="Screen1"><pinboard name="board" width="300" height="200"><column name="card" width="80" height="60" left="40" top="30"/></pinboard></screen>',
+  );
+  await saved(page);
+  await tree(page, 'card').click();
+  await page.locator('[data-hand="pin right"]').click();
+  await expect.poll(text).toContain('left="40" right="180" top="30"');
+  await page.locator('[data-hand="pin left"]').click();
+  await expect.poll(text).toContain('height="60" right="180" top="30"');
+  await page.locator('[data-hand="unit right"]').click();
+  await expect.poll(text).toContain('right="60%"');
+  const knob = (await page.locator('[data-hand="pin top"]').boundingBox())!;
+  await page.mouse.move(knob.x + 12, knob.y + 12);
+  await page.mouse.down();
+  await page.mouse.move(knob.x + 12, knob.y + 12 + 20 * (await scale()), { steps: 4 });
+  await page.mouse.up();
+  await expect.poll(text).toContain('top="52"');
+  for (let times = 0; times < 4; times++) await undo();
+  await expect.poll(text).toContain('left="40" top="30"');
+});
+
+it('the panes of a split are divided by their divider, in small ratios', async () => {
+  await writeSource(
+    page,
+    '<screen name="Screen1"><split name="both" width="300" height="100" ratio="1/1"><column min-width="40"/><column min-width="40"/></split></screen>',
+  );
+  await saved(page);
+  await tree(page, 'both').click();
+  await drag('[data-hand="ratio"]', 50);
+  await expect.poll(text).toContain('ratio="2/1"');
+  await undo();
 });

@@ -113,7 +113,7 @@ it('a look becomes a style, which another control takes, and which is changed on
   await addByKeys(page, 'button', 'second');
   await fact(page, 'Styles').fill('keep');
   await fact(page, 'Styles').press('Enter');
-  await facts(page).getByText('from style keep').first().waitFor();
+  await facts(page).getByText('style keep', { exact: true }).first().waitFor();
   await place('Theme');
   await typed('background of keep', 'warm');
   await saved(page);
@@ -191,7 +191,6 @@ it('a gradient is made in a popover, by keys, and its angle dragged on the bench
 });
 
 it('what is turned has knobs to turn, shift and scale it, each an undo of its own', async () => {
-  await facts(page).getByRole('button', { name: 'Effects', exact: true }).click();
   await fact(page, 'Rotate').fill('5');
   await fact(page, 'Rotate').press('Enter');
   const drag = async (title: RegExp, x: number, y: number) => {

@@ -74,10 +74,19 @@ export class Workbench {
     await rm(this.folder, { recursive: true, force: true });
   }
 
-  /** A new window. What it writes to the console as an error counts as a problem, unless the server is meant to be away. */
+  /** Facts shows what is at hand, as at first, instead of all properties. */
+  async showAtHand(page: Page): Promise<void> {
+    await page.getByRole('button', { name: 'Only what is set and what matters' }).click();
+  }
+
+  /** A new window, with all properties in Facts. What it writes to the console as an error counts as a problem, unless the server is meant to be away. */
   async window(expectOffline = false): Promise<Page> {
     const page = await this.context.newPage();
     page.setDefaultTimeout(45_000);
+    // Frames in a sandbox have no store.
+    await page.addInitScript(() => {
+      if (window === window.top) localStorage.setItem('hovrin.facts.all', 'shown');
+    });
     page.on('pageerror', (error) => this.problems.push(error.message));
     page.on('console', (message) => {
       if (

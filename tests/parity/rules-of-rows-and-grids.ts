@@ -191,6 +191,12 @@ export const rowsAndGrids: readonly Rule[] = [
     ),
   },
   {
+    name: 'from the first line of the explicit grid to its last, whatever else is said (Grid 1 §8.3)',
+    source: screen(
+      '<grid columns="1fr 60 1fr" gap="8"><spacer height="20" /><text text="over all columns" col-span="all" col="2" /><spacer height="20" /><spacer height="20" col="5" /></grid><grid columns="repeat(auto-fill, minmax(90, 1fr))" gap="4"><text text="as many as there are" col-span="all" /><spacer height="10" /></grid><grid rows="20 auto 30" flow="column" gap="4"><spacer width="30" /><text text="soup" row-span="all" /><spacer width="20" /></grid><grid><text text="none said: one" col-span="all" row-span="all" /><text text="soup" /></grid>',
+    ),
+  },
+  {
     name: 'spanning items share what they need (Grid 1 §12.5)',
     source: screen(
       '<grid columns="auto auto 40"><text text="unforeseeablyuninterruptedwords" col-span="2" /><text text="x" /><text text="a" /><text text="bbb" col-span="2" /></grid>',

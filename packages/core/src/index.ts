@@ -158,7 +158,13 @@ export { addressAtStart } from './expression/feed-address.ts';
 export { initialScope } from './expression/initial-scope.ts';
 export { parseExpression, parseStatements } from './expression/parse.ts';
 export { type RangeStop, type Ranges, rangesText, readRanges } from './expression/ranges.ts';
-export { hasExpression, parseTemplate } from './expression/template.ts';
+export {
+  escapeBraces,
+  hasExpression,
+  parseTemplate,
+  type TemplatePiece,
+  templatePieces,
+} from './expression/template.ts';
 export {
   type FocusStop,
   focusJumps,
@@ -171,6 +177,7 @@ export { confinesProblem, kindNamed, kindOf, kinds, takesInside } from './kinds/
 export { componentKinds } from './kinds/component.ts';
 export type { EventEntry, Kind, Property, PropertyGroup } from './kinds/kind.ts';
 export { mannerOf } from './kinds/manner.ts';
+export { whatItDoes } from './kinds/sentences.ts';
 export { statesOf } from './kinds/states.ts';
 export {
   type Clash,
@@ -247,6 +254,7 @@ export {
   wordsOf,
 } from './picture/painting.ts';
 export { carriedFonts, fontFilesOf, pictureOf } from './picture/svg.ts';
+export { entriesType, withEntryLabel } from './property-types/lists.ts';
 export { transitionWords } from './property-types/looks.ts';
 export type { FieldForm } from './property-types/property-type.ts';
 export { alikeTo, type Standing } from './recurring/alike.ts';
@@ -404,5 +412,6 @@ export { focusRingOffset, focusRingWidth } from './values/focus-ring.ts';
 export { backgroundCss, layersIn, lookCss } from './values/look-css.ts';
 export { type Shadow, shadowsIn } from './values/shadows.ts';
 export { colourIn, hueProperties, type Theme } from './values/theme.ts';
+export { joinedTracks, trackTexts } from './values/track-list.ts';
 export { questions, Why } from './why/explain.ts';
 export type { Explanation, Fix, Question, Source, Term, Working } from './why/explanation.ts';

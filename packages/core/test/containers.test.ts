@@ -49,6 +49,15 @@ describe('a grid', () => {
     expect(c!.slice(0, 3)).toEqual([340, 0, 40]);
   });
 
+  it('spans all columns of the explicit grid, and one where none is said', () => {
+    const all = boxes(
+      `<grid columns="100 50 100" auto-columns="40" gap="10">${item('a', 'col-span="all" col="2"')}${item('b', 'col="4"')}</grid>`,
+    );
+    expect(all.a!.slice(0, 3)).toEqual([0, 0, 270]);
+    expect(all.b!.slice(0, 3)).toEqual([280, 0, 40]);
+    expect(boxes(`<grid>${item('a', 'col-span="all"')}</grid>`).a!.slice(0, 3)).toEqual([0, 0, 390]);
+  });
+
   it('fills holes when it flows densely', () => {
     const cells = `${item('wide', 'col-span="2"')}${item('other', 'col-span="2"')}${item('small')}`;
     expect(boxes(`<grid columns="50 50 50">${cells}</grid>`).small!.slice(0, 2)).toEqual([100, 10]);

@@ -1,6 +1,6 @@
 /** `docs/controls.md` is made from the catalogue of kinds: `npx vitest run controls-doc -u` writes it anew. */
 import { expect, it } from 'vitest';
-import { defaultText, kinds, type Property } from '../src/index.ts';
+import { defaultText, kinds, type Property, whatItDoes } from '../src/index.ts';
 import { shippedTheme } from '../src/values/theme.ts';
 
 const groups = { arrange: 'Arranging', show: 'Showing', ask: 'Asking', act: 'Acting' } as const;
@@ -17,7 +17,7 @@ const isShared = (property: Property) => (counts.get(told(property))?.length ?? 
 const propertyLine = (property: Property): string => {
   const { name, label, type } = property;
   const preset = isShared(property) ? undefined : defaultText(property, shippedTheme);
-  return `- \`${name}\` (${label}): ${type.expects}${preset === undefined ? '' : `; \`${preset}\` where nothing is said`}`;
+  return `- \`${name}\` (${label}): ${whatItDoes(property)} Takes ${type.expects}${preset === undefined ? '' : `; \`${preset}\` where nothing is said`}`;
 };
 
 function controlsDoc(): string {

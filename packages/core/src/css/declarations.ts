@@ -248,7 +248,8 @@ function gridArea(css: Css, values: Values): void {
     ['row', row, rowSpan],
   ] as const) {
     const [at, over] = [values.own(line), values.own(span)];
-    const parts = [...(at === undefined ? [] : [at]), ...(over === undefined ? [] : [`span ${over}`])];
+    // Neither a line nor a span is ever 0.
+    const parts = over === 'all' ? [1, -1] : [at, over && `span ${over}`].filter(Boolean);
     if (parts.length > 0) css.set(`grid-${axis}`, parts.join(' / '));
   }
 }

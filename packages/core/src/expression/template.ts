@@ -53,12 +53,18 @@ export function parseTemplate(text: string): Outcome<Template> {
   });
 }
 
-/** A value with its words changed, its expressions as they are. @returns undefined where a brace is not closed. */
-export function mapWords(text: string, change: (words: string) => string): string | undefined {
-  let made = '';
+/** A run of words, its braces single; or an expression with its braces around it. */
+export interface TemplatePiece {
+  readonly is: 'words' | 'expression';
+  readonly text: string;
+}
+
+/** A value as its words and its expressions, one after another. @returns undefined where a brace is not closed. */
+export function templatePieces(text: string): readonly TemplatePiece[] | undefined {
+  const pieces: TemplatePiece[] = [];
   let words = '';
   const flush = () => {
-    if (words) made += escapeBraces(change(words));
+    if (words) pieces.push({ is: 'words', text: words });
     words = '';
   };
   const read = outcome(() => {
@@ -68,7 +74,7 @@ export function mapWords(text: string, change: (words: string) => string): strin
       if (character === '{' && !doubled) {
         const end = closingBrace(text, index);
         flush();
-        made += text.slice(index, end + 1);
+        pieces.push({ is: 'expression', text: text.slice(index, end + 1) });
         index = end;
       } else {
         words += character;
@@ -76,10 +82,16 @@ export function mapWords(text: string, change: (words: string) => string): strin
       }
     }
     flush();
-    return made;
+    return pieces;
   });
   return read.ok ? read.value : undefined;
 }
+
+/** A value with its words changed, its expressions as they are. @returns undefined where a brace is not closed. */
+export const mapWords = (text: string, change: (words: string) => string): string | undefined =>
+  templatePieces(text)
+    ?.map((piece) => (piece.is === 'words' ? escapeBraces(change(piece.text)) : piece.text))
+    .join('');
 
 /** A value with its expressions changed, its words as they are. @returns undefined where a brace is not closed. */
 export function mapExpressions(text: string, change: (expression: string) => string): string | undefined {

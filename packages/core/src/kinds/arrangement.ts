@@ -25,6 +25,7 @@ export type Like = 'row' | 'column' | 'grid';
 
 const likeKey = property({
   name: 'like',
+  leads: true,
   label: 'Like',
   group: 'inside',
   type: likeType,

@@ -8,6 +8,7 @@ import { arranging, boxLook, padding, placing, property, sizing } from './proper
 const own = {
   edge: property({
     name: 'edge',
+    leads: true,
     label: 'Edge',
     group: 'place',
     type: edgeType,

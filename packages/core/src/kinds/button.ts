@@ -66,6 +66,7 @@ const toneOf = (values: Values) => tones[values.get(tone) ?? 'primary'];
 /** How much a button asks to be pressed. */
 export const tone = property({
   name: 'tone',
+  leads: true,
   label: 'Tone',
   group: 'look',
   type: toneType,

@@ -26,6 +26,7 @@ const own = {
   }),
   fit: property({
     name: 'fit',
+    leads: true,
     label: 'Fit',
     group: 'look',
     type: fitType,

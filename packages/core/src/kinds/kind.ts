@@ -100,6 +100,13 @@ export interface Property<T = unknown> {
   sets?(text: string, theme: Theme): Readonly<Record<string, string>>;
   /** It means something only as long as no children stand in the control. */
   readonly onlyEmpty?: boolean;
+  /** One sentence: what it does; absent where the sentence that ships for its name is meant. */
+  readonly says?: string;
+  /**
+   * Whether it is always at hand in the interface; others are as soon as something says them, or they are asked for. Absent:
+   * content is.
+   */
+  readonly leads?: boolean;
   /** A command of the interface that is offered beside it, by its id, and the words for that. */
   readonly offers?: { readonly command: string; readonly label: string; readonly hint: string };
 }

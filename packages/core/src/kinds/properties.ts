@@ -75,8 +75,11 @@ const laidOut = <T>(
   rest: Partial<Property<T>> = {},
 ): Property<T> => ({ name, label, group, type, ...layout, ...rest });
 
-export const width = laidOut('size', 'width', 'Width', sizeType);
-export const height = laidOut('size', 'height', 'Height', sizeType);
+/** One that is always at hand. */
+const leading = { leads: true } as const;
+
+export const width = laidOut('size', 'width', 'Width', sizeType, leading);
+export const height = laidOut('size', 'height', 'Height', sizeType, leading);
 export const minWidth = laidOut('size', 'min-width', 'Min width', limitType);
 export const maxWidth = laidOut('size', 'max-width', 'Max width', limitType);
 export const minHeight = laidOut('size', 'min-height', 'Min height', limitType);
@@ -88,7 +91,7 @@ export const sizing: readonly Property[] = [width, height, minWidth, maxWidth, m
 
 const inGrid = { onlyIn: ['cells'] } as const;
 const inCells = { onlyIn: ['cells', 'layers'] } as const;
-const pinned = { onlyIn: ['pins'] } as const;
+const pinned = { onlyIn: ['pins'], leads: true } as const;
 const notPinned = { notIn: ['pins'] } as const;
 
 export const margin = laidOut('place', 'margin', 'Margin', marginType);
@@ -96,8 +99,8 @@ export const alignSelf = laidOut('place', 'align-self', 'Align self', alignType,
 export const justifySelf = laidOut('place', 'justify-self', 'Justify self', alignType, inCells);
 export const col = laidOut('place', 'col', 'Column', gridLineType, inGrid);
 export const row = laidOut('place', 'row', 'Row', gridLineType, inGrid);
-export const colSpan = laidOut('place', 'col-span', 'Column span', spanType, inGrid);
-export const rowSpan = laidOut('place', 'row-span', 'Row span', spanType, inGrid);
+export const colSpan = laidOut('place', 'col-span', 'Column span', spanType, { ...inGrid, leads: true });
+export const rowSpan = laidOut('place', 'row-span', 'Row span', spanType, { ...inGrid, leads: true });
 export const left = laidOut('place', 'left', 'Left', pinType, pinned);
 export const right = laidOut('place', 'right', 'Right', pinType, pinned);
 export const top = laidOut('place', 'top', 'Top', pinType, pinned);
@@ -141,6 +144,7 @@ export const style = property({
   label: 'Styles',
   group: 'look',
   type: namesType,
+  leads: true,
   effect: 'layout',
   perBand: false,
   styled: false,
@@ -193,15 +197,21 @@ export const placing = (own: { alignSelf?: string } = {}): readonly Property[] =
 
 export const padding = laidOut('inside', 'padding', 'Padding', lengthsType);
 
-export const gap = laidOut('inside', 'gap', 'Gap', gapsType);
+export const gap = laidOut('inside', 'gap', 'Gap', gapsType, leading);
 export const rowGap = laidOut('inside', 'row-gap', 'Row gap', lengthType);
 export const columnGap = laidOut('inside', 'column-gap', 'Column gap', lengthType);
 const gaps: readonly Property[] = [gap, rowGap, columnGap];
 
-export const align = laidOut('inside', 'align', 'Align', alignType, { default: 'stretch' });
-export const justify = laidOut('inside', 'justify', 'Justify', justifyType, { default: 'start' });
+export const align = laidOut('inside', 'align', 'Align', alignType, { default: 'stretch', leads: true });
+export const justify = laidOut('inside', 'justify', 'Justify', justifyType, {
+  default: 'start',
+  leads: true,
+});
 /** How children stand across their cells. */
-export const cellJustify = laidOut('inside', 'justify', 'Justify', cellAlignType, { default: 'stretch' });
+export const cellJustify = laidOut('inside', 'justify', 'Justify', cellAlignType, {
+  default: 'stretch',
+  leads: true,
+});
 
 /** How a container puts its children one after another. */
 export const arranging: readonly Property[] = [...gaps, align, justify];
@@ -209,8 +219,8 @@ export const arranging: readonly Property[] = [...gaps, align, justify];
 /** How children lie in cells. */
 export const cellArranging: readonly Property[] = [align, cellJustify];
 
-export const columns = laidOut('inside', 'columns', 'Columns', trackListType);
-export const rows = laidOut('inside', 'rows', 'Rows', trackListType);
+export const columns = laidOut('inside', 'columns', 'Columns', trackListType, leading);
+export const rows = laidOut('inside', 'rows', 'Rows', trackListType, leading);
 export const autoColumns = laidOut('inside', 'auto-columns', 'Auto columns', trackPatternType);
 export const autoRows = laidOut('inside', 'auto-rows', 'Auto rows', trackPatternType);
 export const flow = laidOut('inside', 'flow', 'Flow', flowType, { default: 'row' });
@@ -222,13 +232,14 @@ export const gridTracks: readonly Property[] = tracks.map((each) => ({ ...each, 
 /** The tracks of a grid, and how it is filled; its gaps mean something however it arranges. */
 export const gridArranging: readonly Property[] = [...gridTracks, ...gaps];
 
-export const wrap = laidOut('inside', 'wrap', 'Wrap', flagType, { onlyLike: ['row', 'column'] });
+export const wrap = laidOut('inside', 'wrap', 'Wrap', flagType, { onlyLike: ['row', 'column'], leads: true });
 
 export const background = property({
   name: 'background',
   label: 'Background',
   group: 'look',
   type: backgroundType,
+  leads: true,
   ...look,
 });
 
@@ -295,8 +306,11 @@ export const boxLook = (own: Presets<'background' | 'corner' | 'borderWidth'> = 
 ];
 
 export const font = laidOut('letters', 'font', 'Font', familyType, { default: { theme: 'family' } });
-export const size = laidOut('letters', 'size', 'Size', textSizeType, { default: { theme: 'textSize' } });
-export const weight = laidOut('letters', 'weight', 'Weight', weightType, { default: '400' });
+export const size = laidOut('letters', 'size', 'Size', textSizeType, {
+  default: { theme: 'textSize' },
+  leads: true,
+});
+export const weight = laidOut('letters', 'weight', 'Weight', weightType, { default: '400', leads: true });
 export const italic = laidOut('letters', 'italic', 'Italic', flagType);
 export const lineHeight = laidOut('letters', 'line-height', 'Line height', factorType, {
   default: { theme: 'lineHeight' },
@@ -307,6 +321,7 @@ export const colour = property({
   label: 'Colour',
   group: 'letters',
   type: inkType,
+  leads: true,
   default: 'ink',
   ...look,
 });
@@ -347,6 +362,7 @@ export const textAlign = property({
   label: 'Text align',
   group: 'letters',
   type: textAlignType,
+  leads: true,
   default: 'start',
   ...look,
 });

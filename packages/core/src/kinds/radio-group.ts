@@ -26,6 +26,7 @@ import { property } from './properties.ts';
 const own = {
   like: property({
     name: 'like',
+    leads: true,
     label: 'Options in a',
     group: 'inside',
     type: lineUpType,

@@ -12,6 +12,7 @@ import { barsOf, hasBars } from './screen-bars.ts';
 const own = {
   dialog: property({
     name: 'dialog',
+    leads: false,
     label: 'Over others',
     group: 'content',
     type: flagType,

@@ -9,6 +9,7 @@ import { tabindex } from './tabindex.ts';
 const own = {
   axis: property({
     name: 'axis',
+    leads: true,
     label: 'Axis',
     group: 'inside',
     type: scrollAxisType,

@@ -10,6 +10,7 @@ import { boxLook, gap, padding, placing, property, sizing } from './properties.t
 const own = {
   ratio: property({
     name: 'ratio',
+    leads: true,
     label: 'Ratio',
     group: 'inside',
     type: ratioType,
@@ -19,6 +20,7 @@ const own = {
   }),
   show: property({
     name: 'show',
+    leads: true,
     label: 'Show',
     group: 'inside',
     type: paneType,

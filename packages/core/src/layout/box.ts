@@ -48,8 +48,9 @@ export const noPins: Pins = {
 export interface GridArea {
   readonly column: number | undefined;
   readonly row: number | undefined;
-  readonly columnSpan: number;
-  readonly rowSpan: number;
+  /** `all`: every column of the explicit grid, whatever `column` says. */
+  readonly columnSpan: number | 'all';
+  readonly rowSpan: number | 'all';
 }
 
 /** The size and place of a box, as its parent and the engine read them. */

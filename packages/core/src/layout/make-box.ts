@@ -83,7 +83,8 @@ const hasFixedColumns = ({ columns, flow }: GridContent, children: readonly Box[
   ) &&
   children.every(
     ({ style: { area } }) =>
-      area === undefined || (area.column === undefined && area.columnSpan <= columns.length),
+      area === undefined ||
+      (area.column === undefined && (area.columnSpan === 'all' || area.columnSpan <= columns.length)),
   );
 
 /** Whether a height, or a limit of it, is a part of the container's. */

@@ -74,6 +74,23 @@ export const entriesType: PropertyType<readonly Entry[]> = {
   },
 };
 
+/**
+ * Entries with the words of one changed; what it stands for stays.
+ *
+ * @param index of the entry, from 0.
+ * @returns undefined where there is no such entry, or no words are given.
+ */
+export function withEntryLabel(text: string, index: number, label: string): string | undefined {
+  const read = entriesType.read(text);
+  const words = label.replaceAll('|', ' ').trim();
+  if (!read.ok || !read.value[index] || words === '') return undefined;
+  return entriesText(
+    read.value.map((entry, at) =>
+      at !== index ? entry : { value: entry.value === entry.label ? words : entry.value, label: words },
+    ),
+  );
+}
+
 /** Screens of the project, each with its label for people. */
 export const placesType: PropertyType<readonly Entry[]> = {
   ...entriesType,

@@ -79,13 +79,19 @@ export const gridLineType = wholeType(
   (value) => value !== 0 && Math.abs(value) <= 1000,
 );
 
-/** How many tracks an item spans. */
-export const spanType = wholeType(
+const trackCount = wholeType(
   'span',
-  'a whole number from 1 to 1000',
+  'a whole number from 1 to 1000, or `all`',
   (value) => value >= 1 && value <= 1000,
   'count',
 );
+
+/** How many tracks an item spans; `all`: from the first line of the explicit grid to its last (Grid 1 §8.3: `1 / -1`). */
+export const spanType: PropertyType<number | 'all'> = {
+  ...trackCount,
+  words: ['all'],
+  read: (text) => (text === 'all' ? good(text, text) : trackCount.read(text)),
+};
 
 /** A level of headings. */
 export const levelType = wholeType(

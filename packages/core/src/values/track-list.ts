@@ -180,6 +180,24 @@ function trackCss({ min, max, fitContent }: Track): string {
   return least === most ? most : `minmax(${least}, ${most})`;
 }
 
+/**
+ * The tracks of a list, one text each, as if each had been written out.
+ *
+ * @returns undefined where it cannot be read, or repeats tracks as often as there is room.
+ */
+export function trackTexts(text: string): readonly string[] | undefined {
+  const list = readTracks(text, true);
+  if (typeof list === 'string') return undefined;
+  const tracks = list.flatMap((part) => ('auto' in part ? [] : part));
+  return tracks.length === list.length ? tracks.map((track) => tracksText(trackCss(track))) : undefined;
+}
+
+/** Tracks as a list says them: three or more that are alike, and nothing beside them, as a `repeat`. */
+export const joinedTracks = (tracks: readonly string[]): string =>
+  tracks.length > 2 && tracks.every((each) => each === tracks[0])
+    ? `repeat(${tracks.length}, ${tracks[0]})`
+    : tracks.join(' ');
+
 /** A track list as CSS; tracks that stand several times in a row become a `repeat`. */
 export function trackListCss(list: TrackList): string {
   const parts: { text: string; count: number }[] = [];

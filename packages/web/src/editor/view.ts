@@ -78,7 +78,7 @@ export interface EditorState {
   /** What dragging and nudging go by, CSS px. */
   readonly step: number;
   /** The control of which something is to be typed next, and what: its name, or the first of its properties (its words). */
-  readonly typing: { readonly control: string; readonly what: 'name' | 'first' } | undefined;
+  readonly typing: { readonly control: string; readonly what: 'name' | 'first' | 'find' } | undefined;
 }
 
 /** How long a notice stays, ms. */

@@ -11,12 +11,14 @@ interface FindListProps<Item> {
   readonly keyOf: (item: Item) => string;
   readonly onTake: (item: Item) => void;
   readonly row: (item: Item) => ReactNode;
+  /** Rows of two or three lines, in a long list. */
+  readonly tall?: boolean;
   /** What is said where nothing was found. */
   readonly none: (typed: string) => ReactNode;
 }
 
 export function FindList<Item>(props: FindListProps<Item>) {
-  const { label, listLabel, placeholder, find, keyOf, onTake, row, none } = props;
+  const { label, listLabel, placeholder, find, keyOf, onTake, row, tall, none } = props;
   const [typed, setTyped] = useState('');
   const [chosen, setChosen] = useState(0);
   const list = useRef<HTMLDivElement>(null);
@@ -58,7 +60,7 @@ export function FindList<Item>(props: FindListProps<Item>) {
         id={id}
         role="listbox"
         aria-label={listLabel}
-        className="flex max-h-80 flex-col overflow-y-auto"
+        className={`flex flex-col overflow-y-auto ${tall ? 'max-h-[60vh]' : 'max-h-80'}`}
       >
         {found.map((item, index) => (
           <div
@@ -67,7 +69,7 @@ export function FindList<Item>(props: FindListProps<Item>) {
             role="option"
             tabIndex={-1}
             aria-selected={index === chosen}
-            className={`flex h-9 shrink-0 cursor-default items-center gap-3 rounded-sm px-2 ${index === chosen ? 'bg-sunk' : ''}`}
+            className={`flex ${tall ? 'min-h-11 py-1' : 'h-9'} shrink-0 cursor-default items-center gap-3 rounded-sm px-2 ${index === chosen ? 'bg-sunk' : ''}`}
             onPointerMove={() => setChosen(index)}
             onClick={() => take(item)}
             onKeyDown={() => undefined}

@@ -69,12 +69,16 @@ interface Item {
   at: { major: number; minor: number };
 }
 
+/** The tracks that an item asks for along an axis; all of the explicit grid are one where it has none (§8.3.1: equal lines). */
+const askedTracks = (line: number | undefined, span: number | 'all', explicit: number) =>
+  span === 'all'
+    ? { first: 0, count: plainMax(1, explicit) }
+    : { first: firstTrack(line, explicit), count: span };
+
 function itemOf(box: Box, byRow: boolean, columns: number, rows: number): Item {
   const { area } = box.style;
-  const column = firstTrack(area?.column, columns);
-  const row = firstTrack(area?.row, rows);
-  const columnSpan = area?.columnSpan ?? 1;
-  const rowSpan = area?.rowSpan ?? 1;
+  const { first: column, count: columnSpan } = askedTracks(area?.column, area?.columnSpan ?? 1, columns);
+  const { first: row, count: rowSpan } = askedTracks(area?.row, area?.rowSpan ?? 1, rows);
   const at = { major: 0, minor: 0 };
   return byRow
     ? { box, major: row, minor: column, majorSpan: rowSpan, minorSpan: columnSpan, at }

@@ -1,15 +1,20 @@
 /** What is drawn over the screen of a bay: selection, names, grips, where something would land. */
-import { effectiveNames, type ScreenBox } from '@hovrin/core';
+import { effectiveNames, entryOf, locate, type ScreenBox } from '@hovrin/core';
 import { isLocked } from '../../editor/commands/index.ts';
+import { useEditorState } from '../../editor/context.tsx';
 import { placeWords } from '../../editor/places.ts';
 import { useBays } from '../bench/bays.ts';
 import { useBenchView } from '../bench/benchView.ts';
 import { AddButtons } from '../hands/AddButtons.tsx';
+import { CornerHands } from '../hands/CornerHands.tsx';
 import { DrawLayer } from '../hands/DrawLayer.tsx';
 import { InsideHands } from '../hands/InsideHands.tsx';
 import { LookHands } from '../hands/LookHands.tsx';
+import { PinHands } from '../hands/PinHands.tsx';
 import { ResizeGrips } from '../hands/ResizeGrips.tsx';
 import { SizeSigns } from '../hands/SizeSigns.tsx';
+import { isGridBox, TrackHands, TrackLines } from '../hands/TrackHands.tsx';
+import { WordsInPlace } from '../hands/WordsInPlace.tsx';
 import { useShownSelection } from '../useShownSelection.ts';
 import { Anatomy } from './Anatomy.tsx';
 import { Around } from './Around.tsx';
@@ -61,6 +66,7 @@ export function BayMarks(props: BayMarksProps) {
       )}
       {working && screen.children.length === 0 && !bays.drop && <FirstControl screen={screen} />}
       {working && focusShown && <FocusLayer screen={screen} layout={layout} scale={scale} />}
+      {working && <WordsInPlace layout={layout} scale={scale} />}
       {working && <DrawLayer screen={screen} layout={layout} scale={scale} />}
       {pointer.files && (
         <DropLine drop={pointer.files} scale={scale} words={placeWords(project, pointer.files.place)} />
@@ -115,7 +121,7 @@ function Outlines({ screen, layout, scale, working, faint, pointer: { hovered } 
 function Selection(props: BayMarksProps) {
   const { screen, layout, scale, working, pointer } = props;
   const { selection } = useShownSelection(working);
-  const { seeing, handling } = useBenchView();
+  const { seeing, handling, writing } = useBenchView();
   const names = effectiveNames(screen);
   const [first] = selection;
   const box = first === undefined ? undefined : layout.byControl.get(first);
@@ -137,7 +143,7 @@ function Selection(props: BayMarksProps) {
               box={marked}
               name={names.get(each) ?? ''}
               scale={scale}
-              small={!working || index > 0 || handling}
+              small={!working || index > 0 || handling || writing !== undefined}
             >
               {selection.length === 1 && each !== screen.id && (
                 <SizeSigns id={each} box={marked} layout={layout} />
@@ -155,18 +161,51 @@ function Selection(props: BayMarksProps) {
 }
 
 /** Grips and buttons of the one control that is selected. */
+/** Tracks of the selected grid to be dragged; of the grid that the selection stands in, to be seen. */
+function GridHands({
+  id,
+  box,
+  layout,
+  scale,
+}: Pick<BayMarksProps, 'id' | 'layout' | 'scale'> & { box: ScreenBox }) {
+  const { project } = useEditorState('project');
+  const found = locate(project, id);
+  if (!found) return null;
+  const { control, parent, screen } = found;
+  const around = parent && layout.byControl.get(parent.id);
+  const isGrid = isGridBox(box);
+  if (isGrid && isLocked(project, id)) return <TrackLines box={box} layout={layout} scale={scale} />;
+  return (
+    <>
+      {around && isGridBox(around) && <TrackLines box={around} layout={layout} scale={scale} />}
+      {isGrid && (
+        <TrackHands
+          grid={control}
+          name={entryOf(effectiveNames(screen), id)}
+          box={box}
+          layout={layout}
+          scale={scale}
+        />
+      )}
+    </>
+  );
+}
+
 function Hands({ id, box, screen, layout, scale, working }: BayMarksProps & { box: ScreenBox }) {
   const { project } = useShownSelection(working);
   const bays = useBays();
-  const { handling } = useBenchView();
-  if (bays.drop) return null;
+  const { handling, writing } = useBenchView();
+  if (bays.drop || writing) return null;
   return (
     <>
+      <GridHands id={id} box={box} layout={layout} scale={scale} />
       {!isLocked(project, id) && <InsideHands id={id} box={box} layout={layout} scale={scale} />}
       {id !== screen.id && !isLocked(project, id) && (
         <>
           <ResizeGrips id={id} box={box} layout={layout} scale={scale} />
           <LookHands id={id} box={box} scale={scale} />
+          <CornerHands id={id} box={box} layout={layout} scale={scale} />
+          <PinHands id={id} box={box} layout={layout} scale={scale} />
         </>
       )}
       {!handling && <AddButtons rightToLeft={layout.rightToLeft} id={id} box={box} scale={scale} />}

@@ -3,6 +3,7 @@ import { type Control, isInstance, locate, type ScreenLayout } from '@hovrin/cor
 import { type DragEvent, type MouseEvent, type PointerEvent, useRef, useState } from 'react';
 import {
   commandNamed,
+  isLocked,
   leaveComponent,
   openComponent,
   placePictures,
@@ -10,9 +11,11 @@ import {
 } from '../../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import type { ScreenSize } from '../../sizes.ts';
+import { useBenchView } from '../bench/benchView.ts';
 import { type Drop, dropAt, type Point } from '../hands/drop.ts';
 import { controlsAt, isOnSurround, meantAt } from '../hands/spot.ts';
 import { useDragged } from '../hands/useDragged.ts';
+import { wordsAt } from '../hands/wordsAt.ts';
 import { upperBand } from '../scope.ts';
 import { useMeasuring } from './useMeasuring.ts';
 
@@ -38,6 +41,7 @@ export function useBayPointer({ id, screen, layout, size, scale, working }: Poin
   /** Where pictures from the computer would land. */
   const [files, setFiles] = useState<Drop>();
   const [under, setUnder] = useState<Under>();
+  const { setWriting } = useBenchView();
   const { measuring, moved } = useMeasuring(working);
   const pressed = useRef<string | undefined>(undefined);
   const { setNodeRef, onPointerDown } = useDragged({
@@ -104,9 +108,15 @@ export function useBayPointer({ id, screen, layout, size, scale, working }: Poin
         );
     },
     onDoubleClick: (event: MouseEvent) => {
+      // Presses that climb, or add to the selection, may follow each other fast.
+      if (event.ctrlKey || event.metaKey || event.shiftKey) return;
       const reused = reusedAt(event);
+      const words = working ? wordsAt(project, layout, pointOf(event)) : undefined;
       if (isAround(event)) leaveComponent(editor);
-      else if (reused === undefined || !openComponent(editor, reused))
+      else if (words && !isLocked(project, words.control)) {
+        editor.select([words.control]);
+        setWriting(words);
+      } else if (reused === undefined || !openComponent(editor, reused))
         runCommand(editor, commandNamed('type-first'));
     },
     onContextMenu: (event: MouseEvent) => {

@@ -1,4 +1,5 @@
 /** The bay in the middle, on which one works, with its size above it and edges to drag. */
+
 import { type Control, ScreenView, sampleWords, treeOfId } from '@hovrin/core';
 import { X } from 'lucide-react';
 import { type PointerEvent, useEffect, useRef, useState } from 'react';
@@ -8,6 +9,7 @@ import { Bay } from '../bays/Bay.tsx';
 import { PictureMenu } from '../bays/PictureMenu.tsx';
 import { ScopeSwitch } from '../ScopeSwitch.tsx';
 import { bandAt } from '../scope.ts';
+import { useBenchView } from './benchView.ts';
 import { placedIn, useShownLayout, useShownProject } from './useShownLayout.ts';
 
 export function WorkingHeader({
@@ -112,10 +114,15 @@ export function WorkingBay({
   const { editor, shaper } = useWorkplace();
   const { inPlace } = useEditorState('inPlace');
   const other = useRef<ScreenView>(undefined);
+  const { preview } = useBenchView();
+  // Commands go by the screen as it is, not as it would be while something is only pointed at.
+  const own = useRef(layout);
+  if (!preview) own.current = layout;
+  const settled = own.current;
   const { width, height: viewHeight, safe, hinge } = size;
   useEffect(() => {
     editor.bench = {
-      layout,
+      layout: settled,
       drawn,
       layOut: (project) => {
         other.current ??= new ScreenView(shaper);
@@ -127,7 +134,7 @@ export function WorkingBay({
     return () => {
       editor.bench = undefined;
     };
-  }, [editor, shaper, layout, drawn, screen, inPlace, width, viewHeight, safe, hinge]);
+  }, [editor, shaper, settled, drawn, screen, inPlace, width, viewHeight, safe, hinge]);
   const height = Math.max(layout.fullHeight, size.height);
   return (
     <div className="relative shrink-0" style={{ width: size.width * scale, height: height * scale }}>

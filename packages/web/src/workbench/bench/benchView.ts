@@ -3,6 +3,7 @@ import type { Mode, Project, SampleCondition } from '@hovrin/core';
 import { createContext, useContext } from 'react';
 import type { ScreenSize } from '../../sizes.ts';
 import type { LiveValues } from '../bays/useLiveValues.ts';
+import type { WordsAt } from '../hands/wordsAt.ts';
 import type { Tracing } from './tracing.ts';
 
 /** Which boxes have outlines. With any outlines on, the selection shows its padding, gaps and tracks. */
@@ -74,6 +75,9 @@ export interface BenchView {
   /** Something is dragged by a hand: all else of ours is out of the way. */
   readonly handling: boolean;
   readonly setHandling: (handling: boolean) => void;
+  /** Words that are typed where they stand. */
+  readonly writing: WordsAt | undefined;
+  readonly setWriting: (words: WordsAt | undefined) => void;
   /** A control that something else on the screen speaks of just now. */
   readonly lit: string | undefined;
   readonly setLit: (control: string | undefined) => void;

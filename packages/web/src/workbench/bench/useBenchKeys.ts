@@ -1,7 +1,7 @@
 /** Keys of the bench besides those of commands: drawers, widths, what is seen, zoom, ways from here. */
 import { type Control, type Finding, keysOf } from '@hovrin/core';
 import type { RefObject } from 'react';
-import { useEditorState, useWorkplace } from '../../editor/context.tsx';
+import { currentControl, useEditorState, useWorkplace } from '../../editor/context.tsx';
 import type { PanelSize } from '../../parts/PanelEdge.tsx';
 import { useGoTo } from '../../parts/useGoTo.ts';
 import type { DrawerName } from '../drawers/Drawer.tsx';
@@ -62,6 +62,15 @@ export function useBenchKeys(bench: BenchKeys): readonly BenchKey[] {
       label: 'Take hold of what is selected: Tab goes from hand to hand, arrows move it',
       run: () => {
         if (!takeHold()) editor.tell('Nothing is selected that could be taken hold of.');
+      },
+    },
+    {
+      keys: '/',
+      label: 'Find a property of what is selected, by any word',
+      run: () => {
+        facts.putAway(false);
+        const control = currentControl(editor.state);
+        if (control) editor.setTyping({ control: control.id, what: 'find' });
       },
     },
     { keys: 'T', label: 'Try', run: () => screen && goTo('try') },

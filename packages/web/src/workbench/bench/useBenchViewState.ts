@@ -5,6 +5,7 @@ import { currentScreen, useEditorState, useWorkplace } from '../../editor/contex
 import { useHeld } from '../../editor/held.ts';
 import { keepSizes, keptSizes, resized, type ScreenSize } from '../../sizes.ts';
 import { useLiveValues } from '../bays/useLiveValues.ts';
+import type { WordsAt } from '../hands/wordsAt.ts';
 import { bandAt } from '../scope.ts';
 import type { BenchView, Seeing } from './benchView.ts';
 import { useTracing } from './tracing.ts';
@@ -41,6 +42,7 @@ export function useBenchViewState(focusShown: boolean): BenchView {
     keepSizes('build', next);
   }, []);
   const [handling, setHandling] = useState(false);
+  const [writing, setWriting] = useState<WordsAt>();
   const [lit, setLit] = useState<string>();
   const [preview, setPreview] = useState<Project>();
   const [snapping, setSnapping] = useState(localStorage.getItem('hovrin.snapping') !== 'off');
@@ -79,6 +81,8 @@ export function useBenchViewState(focusShown: boolean): BenchView {
       setTurns,
       handling,
       setHandling,
+      writing,
+      setWriting,
       lit,
       setLit,
       preview,
@@ -102,6 +106,7 @@ export function useBenchViewState(focusShown: boolean): BenchView {
       liveValues,
       turns,
       handling,
+      writing,
       lit,
       preview,
       snapping,

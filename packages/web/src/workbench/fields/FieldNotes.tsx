@@ -65,9 +65,9 @@ export function OtherWidths({ control, property, name, value, onTakeAway }: Fiel
   const isForWidths = (key: string) => scopeParts(project, conditionsOf(key).join('.')).state === '';
   return (
     <>
-      {ofStyle !== undefined && (!own || !forScope) && (
+      {ofStyle !== undefined && own && !forScope && (
         <p className="mb-0.5 ml-[92px] truncate text-[12px] text-quiet">
-          {own ? `style ${ofStyle}: ${elsewhere ?? 'none'}` : `from style ${ofStyle}`}
+          {`style ${ofStyle}: ${elsewhere ?? 'none'}`}
         </p>
       )}
       {forScope && own && !several && (

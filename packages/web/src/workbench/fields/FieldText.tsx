@@ -7,6 +7,7 @@ import type { ShownValue } from './shownValue.ts';
 import { isStepped, steppedText } from './steppedNumber.ts';
 import type { useCompletion } from './useCompletion.tsx';
 import type { useTypedText } from './useTypedText.ts';
+import { useValueWords } from './useValueWords.ts';
 import { ValueChoice } from './ValueChoice.tsx';
 
 export interface FieldTextProps {
@@ -18,6 +19,8 @@ export interface FieldTextProps {
   readonly completion: ReturnType<typeof useCompletion>;
   readonly onValue: (text: string) => void;
   readonly onLeave: () => void;
+  /** It stands below its label. */
+  readonly stacked: boolean;
 }
 
 const saidOf = ({ id, value: { problem } }: FieldTextProps) => ({
@@ -59,6 +62,12 @@ export function TextArea(props: FieldTextProps & { readonly isList: boolean }) {
   );
 }
 
+/** Where a value is from that is not said here. */
+const fromWords = ({ elsewhere, ofStyle }: ShownValue): string =>
+  elsewhere === undefined
+    ? 'Nothing is said'
+    : `${elsewhere}, from ${ofStyle === undefined ? 'what holds where nothing is said' : `style ${ofStyle}`}`;
+
 /**
  * @param bracesPut whether the field was opened with braces in it: those that are typed as well are not there twice.
  * @param onRest ends a run of changes.
@@ -66,12 +75,11 @@ export function TextArea(props: FieldTextProps & { readonly isList: boolean }) {
 export function TextLine(
   props: FieldTextProps & { readonly bracesPut: boolean; readonly onRest: () => void },
 ) {
-  const { control, property, value, typed, completion, bracesPut, onValue, onLeave, onRest } = props;
+  const { control, property, value, typed, completion, bracesPut, stacked, onValue, onLeave, onRest } = props;
   const { project } = useEditorState('project');
   const { type } = property;
   const canStep = isStepped(property);
-  const words =
-    type.refers?.to === 'screen' ? project.screens.flatMap((screen) => screen.name ?? []) : type.words;
+  const words = useValueWords(property);
   const typeIn = (field: HTMLInputElement) => {
     const once = bracesPut && bracesOnce(field.value, field.selectionStart ?? field.value.length);
     if (!once) return typed.type(field.value);
@@ -88,7 +96,7 @@ export function TextLine(
     readAttributeText(kindIn(project, control), value.attribute, text, contextOf(project, control)).ok;
   const border = value.bound ? '!border-lake' : value.forScope && value.own ? '!border-copper' : '';
   return (
-    <span className="min-w-0 flex-1" data-completes>
+    <span className={`relative min-w-0 flex-1 ${stacked ? 'order-2 basis-full' : ''}`} data-completes>
       <span className="relative block">
         <input
           {...completion.field}
@@ -97,6 +105,7 @@ export function TextLine(
           spellCheck={false}
           value={typed.shown}
           placeholder={(value.several ? 'several' : value.elsewhere) ?? type.blank ?? ''}
+          title={value.own ? undefined : fromWords(value)}
           onChange={(event) => {
             typeIn(event.target);
             completion.look(event.target);
@@ -115,6 +124,13 @@ export function TextLine(
             }
           }}
         />
+        {!value.own && value.ofStyle !== undefined && typed.shown === '' && (
+          <span
+            className={`pointer-events-none absolute inset-y-0 grid max-w-24 items-center truncate text-[11px] text-quiet ${canStep ? 'left-2' : 'right-7'}`}
+          >
+            style {value.ofStyle}
+          </span>
+        )}
         <ValueChoice
           type={type}
           label={property.label}

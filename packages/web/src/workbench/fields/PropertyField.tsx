@@ -2,7 +2,7 @@
  * One property of the selected control: its text is the attribute's text, so that what can be written in the
  * source can be typed here. A valid text holds at once; one that is not valid yet is kept beside the last good.
  */
-import { contextOf, kindIn, type Property, readAttributeText } from '@hovrin/core';
+import { contextOf, kindIn, type Property, readAttributeText, whatItDoes } from '@hovrin/core';
 import { Undo2 } from 'lucide-react';
 import { useId, useState } from 'react';
 import { flushSync } from 'react-dom';
@@ -19,6 +19,7 @@ import { useCompletion } from './useCompletion.tsx';
 import { useDraggedNumber } from './useDraggedNumber.ts';
 import { type Controls, useSetProperty } from './useSetProperty.ts';
 import { useTypedText } from './useTypedText.ts';
+import { useValueWords } from './useValueWords.ts';
 
 // The same element each time: nothing looks at it again.
 const undoIcon = <Undo2 size={12} />;
@@ -28,9 +29,11 @@ interface PropertyFieldProps {
   readonly property: Property;
   /** What they are called, in the history. */
   readonly name: string;
+  /** The label stands above the field: two of them stand on one line. */
+  readonly stacked?: boolean;
 }
 
-export function PropertyField({ controls, property, name }: PropertyFieldProps) {
+export function PropertyField({ controls, property, name, stacked = false }: PropertyFieldProps) {
   const { project, scope } = useEditorState('project', 'scope');
   const { set, rest } = useSetProperty(controls, name);
   const id = useId();
@@ -42,7 +45,8 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
   // Entries are typed one a line; what is bound is one expression.
   const isList = type.field === 'entries' && !text.includes('{');
   const change = (next: string) => set(attribute, label, next === '' && !isWords ? null : next);
-  const completion = useCompletion(control, false);
+  const words = useValueWords(property);
+  const completion = useCompletion(control, false, type.field === 'flag' || isList ? [] : words);
   // A yes or no is a checkbox until somebody wants an expression there.
   const [typing, setTyping] = useState(false);
   const typed = useTypedText(
@@ -52,6 +56,9 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
     (next) => isBeginning(property, next),
   );
   const leave = () => {
+    // What is plainly the beginning of one word is that word, and no error.
+    const whole = completion.completed(typed.shown);
+    if (whole !== undefined && typed.isTyped) typed.type(whole);
     typed.leave();
     rest();
     completion.close();
@@ -61,12 +68,14 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
   const isValid = (next: string) =>
     readAttributeText(kindIn(project, control), attribute, next, contextOf(project, control)).ok;
   const dragTo = (next: string | undefined) => next !== undefined && isValid(next) && change(next);
-  const field = { id, control, property, value, typed, completion, onValue: change, onLeave: leave };
+  const field = { id, control, property, value, typed, completion, stacked, onValue: change, onLeave: leave };
   return (
     <div className="flex flex-col">
-      <div className="flex min-h-7 items-start gap-1.5">
+      <div className={stacked ? 'flex flex-wrap items-center' : 'flex min-h-7 items-start gap-1.5'}>
         <StepLabel
           htmlFor={id}
+          says={whatItDoes(property)}
+          stacked={stacked}
           canStep={isStepped(property)}
           onDrag={(by, free) => dragTo(drag.to(by, free))}
           onStart={() => drag.from(text || value.elsewhere || '')}
@@ -98,6 +107,7 @@ export function PropertyField({ controls, property, name }: PropertyFieldProps) 
         <BackButton
           label={label}
           value={value}
+          stacked={stacked}
           onPress={() => {
             set(attribute, label, null);
             rest();
@@ -176,16 +186,18 @@ function FlagField({
 function BackButton({
   label,
   value: { own, forScope, elsewhere },
+  stacked,
   onPress,
 }: {
   label: string;
   value: ShownValue;
+  stacked: boolean;
   onPress: () => void;
 }) {
   return (
     <button
       type="button"
-      className={`btn-bare !min-w-5 !px-0 text-quiet ${own ? '' : 'invisible'}`}
+      className={`btn-bare !min-w-5 !px-0 text-quiet ${stacked ? 'order-1 !h-5' : ''} ${own ? '' : 'invisible'}`}
       aria-label={`Send ${label} back to ${forScope ? 'what it is elsewhere' : 'its default'}`}
       title={`${forScope ? 'Changed here' : 'Own value'}; send back to ${elsewhere ?? 'none'}`}
       onClick={onPress}

@@ -4,6 +4,7 @@ import { Plus, X } from 'lucide-react';
 import { useId, useState } from 'react';
 import { useEditorState } from '../../editor/context.tsx';
 import { asNumber, refusedAt, withEnd, withOneMore } from './rangeNumbers.ts';
+import { useValueWords } from './useValueWords.ts';
 import { ValueChoice } from './ValueChoice.tsx';
 
 interface RangeListProps {
@@ -153,6 +154,7 @@ function ValueInput({
   onDone: () => void;
 }) {
   const text = String(value);
+  const words = useValueWords({ type });
   const fits = type.read(text).ok && (type.refers?.to !== 'icon' || iconSet().has(text));
   return (
     <span className="relative flex min-w-0 flex-1">
@@ -166,6 +168,7 @@ function ValueInput({
         onBlur={onDone}
       />
       <ValueChoice
+        words={words}
         type={type}
         label={`the value of range ${range}`}
         value={text}

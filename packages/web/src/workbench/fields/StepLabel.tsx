@@ -10,6 +10,8 @@ const still = 3;
  */
 export function StepLabel({
   htmlFor,
+  says,
+  stacked,
   canStep,
   onStart,
   onDrag,
@@ -17,6 +19,10 @@ export function StepLabel({
   children,
 }: {
   htmlFor: string;
+  /** What the property does, in one sentence. */
+  says: string;
+  /** It stands above its field. */
+  stacked: boolean;
   canStep: boolean;
   onStart: () => void;
   onDrag: (by: number, free: boolean) => void;
@@ -33,8 +39,8 @@ export function StepLabel({
     // biome-ignore lint/a11y/useKeyWithClickEvents: the field that it labels takes the keys.
     <label
       htmlFor={htmlFor}
-      className={`w-[86px] shrink-0 pt-[5px] text-quiet ${canStep ? 'cursor-ew-resize touch-none select-none' : ''}`}
-      title={canStep ? 'Drag to change the number; with Alt it is drawn to nothing' : undefined}
+      className={`${stacked ? 'flex-1' : 'w-[86px] pt-[5px]'} shrink-0 text-quiet ${canStep ? 'cursor-ew-resize touch-none select-none' : ''}`}
+      title={canStep ? `${says} Drag to change the number; with Alt it is drawn to nothing.` : says}
       onPointerDown={(event) => {
         if (!canStep) return;
         from.current = event.clientX;

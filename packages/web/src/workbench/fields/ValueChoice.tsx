@@ -1,8 +1,7 @@
 /** What stands at the end of a field and opens the values that its type knows: colours, icons, words. */
-import { type FieldForm, type Property, styleNames, themeOf, tokenName } from '@hovrin/core';
+import { type FieldForm, type Property, styleNames } from '@hovrin/core';
 import { ChevronDown } from 'lucide-react';
 import type { ComponentType } from 'react';
-import { useEditorState } from '../../editor/context.tsx';
 import { Menu } from '../../parts/Menu.tsx';
 import type { ChoiceProps } from './ChoicePopover.tsx';
 import { ColourChoice } from './ColourChoice.tsx';
@@ -10,14 +9,15 @@ import { FillChoice } from './FillChoice.tsx';
 import { IconChoice } from './IconChoice.tsx';
 import { ShadowChoice } from './ShadowChoice.tsx';
 import { TransitionChoice } from './TransitionChoice.tsx';
+import { toggledStyle } from './useValueWords.ts';
 
 // The same element each time: nothing looks at it again.
 const moreIcon = <ChevronDown size={13} />;
 
 interface ValueChoiceProps extends ChoiceProps {
   readonly type: Property['type'];
-  /** Words to choose from; those of the type where absent. */
-  readonly words?: readonly string[];
+  /** Words to choose from. */
+  readonly words: readonly string[];
 }
 
 /** What opens instead of a list of words, by the form that a type asks for. */
@@ -30,48 +30,17 @@ const choosers: { readonly [Form in FieldForm]?: ComponentType<ChoiceProps> } = 
 };
 
 /** Nothing where the values of the type cannot be listed. */
-export function ValueChoice({ type, label, value, words = type.words, onValue, onDone }: ValueChoiceProps) {
+export function ValueChoice({ type, label, value, words, onValue, onDone }: ValueChoiceProps) {
   const Chooser = type.field && choosers[type.field];
   if (Chooser) return <Chooser {...{ label, value, onValue, onDone }} />;
-  return <WordsOrTokens {...{ type, label, words, value, onValue }} />;
-}
-
-/** The names of the project's tokens that a type takes, and of its styles where it takes these. */
-function useNames({ name, takes }: Property['type']): readonly string[] {
-  const { project } = useEditorState('project');
-  const { tokens, styles } = themeOf(project);
-  const own = new Set(project.tokens?.map(({ path }) => tokenName(path)));
-  return [
-    ...(name === 'styles' ? [...styles.named.keys()] : []),
-    // Those that ship are offered where it is for nothing else that they are there: colours.
-    ...[...tokens.values()].flatMap((token) =>
-      takes?.includes(token.type) && own.has(token.name) ? token.name : [],
-    ),
-  ];
-}
-
-function WordsOrTokens({
-  type,
-  label,
-  words,
-  value,
-  onValue,
-}: Pick<ValueChoiceProps, 'type' | 'label' | 'value' | 'onValue'> & { readonly words: readonly string[] }) {
-  const names = useNames(type);
-  const all = [...words, ...names];
-  if (all.length === 0) return null;
-  // Of styles a control may have several: another press takes one away.
-  const toggled = (word: string) => {
-    const held = styleNames(value);
-    return (held.includes(word) ? held.filter((each) => each !== word) : [...held, word]).join(' ');
-  };
+  if (words.length === 0) return null;
   const isList = type.name === 'styles';
   return (
     <WordsButton
       label={label}
-      words={all}
+      words={words}
       checked={isList ? styleNames(value) : undefined}
-      onWord={(word) => onValue(isList ? toggled(word) : word)}
+      onWord={(word) => onValue(isList ? toggledStyle(value, word) : word)}
     />
   );
 }

@@ -1,4 +1,7 @@
-/** Completion in a field: what can be read in an expression, offered while it is typed. */
+/**
+ * Completion in a field: what can be read in an expression, or the words that the field knows, offered while they are typed
+ * (ARIA's combobox with a list; Alt+Down opens it).
+ */
 import { asText, type Control, itemAt, type Readable, readableAt } from '@hovrin/core';
 import { type KeyboardEvent, useId, useRef, useState } from 'react';
 import { useEditorState } from '../../editor/context.tsx';
@@ -29,18 +32,49 @@ const inNumber = /(?:^|[^\p{ID_Continue}$.])\d[\d_.]*$/u;
 /** Most that is offered at once. */
 const mostOffered = 8;
 
+/** What is offered: the text that is put in, and what it is or holds. */
+interface Offered {
+  readonly text: string;
+  readonly says: string;
+}
+
+interface Offer {
+  readonly found: readonly Offered[];
+  /** How many characters before the cursor it takes the place of. */
+  readonly replaces: number;
+  readonly chosen: number;
+}
+
+/** Words that begin with what stands before the cursor; the very word itself first. */
+function wordsBefore(words: readonly string[], before: string): Omit<Offer, 'chosen'> {
+  const begun = /[a-z][\w.-]*$/i.exec(before)?.[0] ?? '';
+  const asked = begun.toLowerCase();
+  const found = asked === '' ? [] : words.filter((word) => word.toLowerCase().startsWith(asked));
+  const sorted = found.toSorted((one, other) => Number(other === begun) - Number(one === begun));
+  return { found: sorted.map((text) => ({ text, says: '' })), replaces: begun.length };
+}
+
 /**
  * @param whole the text is an expression throughout, as an event's is; otherwise what stands in braces is one.
+ * @param words that the field knows.
  * @returns what the field is given, and the list that stands below it.
  */
-export function useCompletion(control: Control, whole: boolean) {
+export function useCompletion(control: Control, whole: boolean, words: readonly string[] = []) {
   const { project } = useEditorState('project');
   const id = useId();
-  const [state, setState] = useState<{ found: readonly Readable[]; replaces: number; chosen: number }>();
+  const [state, setState] = useState<Offer>();
+  const offer = ({ found, replaces }: Omit<Offer, 'chosen'>) =>
+    setState(found.length > 0 ? { found, replaces, chosen: 0 } : undefined);
   const look = (field: Field) => {
     if (taking.current) return;
     const cursor = field.selectionStart ?? 0;
     const before = whole ? field.value.slice(0, cursor) : expressionBefore(field.value, cursor);
+    if (before === undefined && words.length > 0 && !field.value.includes('{')) {
+      const known = wordsBefore(words, field.value.slice(0, cursor));
+      // Nothing is offered to somebody who has typed the only word that there is.
+      const isDone = known.found.length === 1 && known.found[0]?.text.length === known.replaces;
+      return offer(isDone ? { ...known, found: [] } : { ...known, found: known.found.slice(0, mostOffered) });
+    }
     // Nothing is offered before something is begun, but for the very first word in braces.
     const begun =
       before !== undefined &&
@@ -48,11 +82,20 @@ export function useCompletion(control: Control, whole: boolean) {
     const inText = whole && /["'`]$/.test(before ?? '');
     if (before === undefined || (!begun && !inText)) return setState(undefined);
     const { found, replaces } = readableAt(project, control, before, whole);
-    setState(found.length > 0 ? { found: found.slice(0, mostOffered), replaces, chosen: 0 } : undefined);
+    offer({
+      found: found.slice(0, mostOffered).map((each) => ({ text: each.text, says: readableWords(each) })),
+      replaces,
+    });
+  };
+  /** All words, the one that stands in the field chosen. */
+  const openAll = (field: Field) => {
+    const found = words.map((text) => ({ text, says: '' }));
+    const chosen = Math.max(0, words.indexOf(field.value));
+    setState(found.length > 0 ? { found, replaces: field.value.length, chosen } : undefined);
   };
   const taking = useRef(false);
   /** Writes into the field itself, at once: the cursor has to be right before the next key comes. */
-  const take = (field: Field, { text }: Readable) => {
+  const take = (field: Field, { text }: Offered) => {
     // The list has gone by when the field tells of its new text.
     setState(undefined);
     taking.current = true;
@@ -62,21 +105,39 @@ export function useCompletion(control: Control, whole: boolean) {
   return {
     /** For a text box, which keeps being one. */
     field: {
+      ...(words.length > 0
+        ? { role: 'combobox', 'aria-expanded': state !== undefined, 'aria-haspopup': 'listbox' as const }
+        : {}),
       'aria-autocomplete': 'list',
       'aria-controls': state ? `${id}-list` : undefined,
       'aria-activedescendant': state ? `${id}-${state.chosen}` : undefined,
     } as const,
     look,
+    /** The text of the field with the one word that its last one can only be the beginning of. */
+    completed: (text: string): string | undefined => {
+      if (words.length === 0 || text.includes('{')) return undefined;
+      const { found, replaces } = wordsBefore(words, text);
+      const [only, other] = found;
+      const isBegun = only !== undefined && other === undefined && only.text.length > replaces;
+      return isBegun ? text.slice(0, text.length - replaces) + only.text : undefined;
+    },
     close: () => setState(undefined),
     /** @returns whether the key was for the list. */
     key: (event: KeyboardEvent<Field>): boolean => {
+      if (event.altKey && event.key === 'ArrowDown' && words.length > 0 && !state) {
+        event.preventDefault();
+        openAll(event.currentTarget);
+        return true;
+      }
       if (!state) return false;
       const by = { ArrowDown: 1, ArrowUp: -1 }[event.key];
       if (by !== undefined)
         setState({ ...state, chosen: (state.chosen + by + state.found.length) % state.found.length });
-      else if (event.key === 'Enter' || event.key === 'Tab')
+      else if (event.key === 'Enter' || event.key === 'Tab') {
         take(event.currentTarget, itemAt(state.found, state.chosen));
-      else if (event.key === 'Escape') setState(undefined);
+        // From a field with words Tab goes on; in an expression more is typed.
+        if (event.key === 'Tab' && words.length > 0) return false;
+      } else if (event.key === 'Escape') setState(undefined);
       else return false;
       event.preventDefault();
       event.stopPropagation();
@@ -86,12 +147,14 @@ export function useCompletion(control: Control, whole: boolean) {
       <div
         id={`${id}-list`}
         role="listbox"
-        aria-label="What can be read here"
-        className="menu mt-0.5 !min-w-0 !shadow-none"
+        aria-label={
+          words.length > 0 && !state.found.some(({ says }) => says) ? 'Words' : 'What can be read here'
+        }
+        className="menu absolute top-full right-0 left-0 z-30 mt-0.5 max-h-64 !min-w-0 overflow-y-auto"
       >
-        {state.found.map((readable, index) => (
+        {state.found.map((offered, index) => (
           <div
-            key={readable.text}
+            key={offered.text}
             id={`${id}-${index}`}
             role="option"
             tabIndex={-1}
@@ -102,11 +165,11 @@ export function useCompletion(control: Control, whole: boolean) {
               const field = event.currentTarget
                 .closest('[data-completes]')
                 ?.querySelector<Field>('input, textarea');
-              if (field) take(field, readable);
+              if (field) take(field, offered);
             }}
           >
-            <span className="shrink-0 font-mono">{readable.text}</span>
-            <span className="ml-auto truncate text-quiet">{readableWords(readable)}</span>
+            <span className="shrink-0 font-mono">{offered.text}</span>
+            <span className="ml-auto truncate text-quiet">{offered.says}</span>
           </div>
         ))}
       </div>

@@ -7,6 +7,8 @@ import { useEffect, useRef, useState } from 'react';
 interface TypedText {
   /** What the field shows. */
   readonly shown: string;
+  /** Whether somebody is typing in it. */
+  readonly isTyped: boolean;
   /** Takes what the field holds now. */
   type(text: string): void;
   /** Puts into effect what waits, and shows the value as it is kept again. */
@@ -36,6 +38,7 @@ export function useTypedText(
   useEffect(() => finish.current, [what]);
   return {
     shown: typed?.of === what ? typed.text : kept,
+    isTyped: typed?.of === what,
     type: (text) => {
       setTyped({ of: what, text });
       if (waits(text)) waiting.current = () => take(text);

@@ -6,8 +6,8 @@ import { type Control, locate, type ScreenBox, type ScreenLayout } from '@hovrin
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import { useBenchView } from '../bench/benchView.ts';
 import { HandWords } from './HandWords.tsx';
-import { gapSteps, type InsideEdge, insideEdges, sideSteps } from './insideEdges.ts';
-import { pairOf, ratioWords, sharedAnew, shareSteps } from './keptUnits.ts';
+import { gapSteps, type InsideEdge, insideEdges, type Limit, sideSteps } from './insideEdges.ts';
+import { pairOf, ratioFor, ratioWords, sharedAnew, shareSteps } from './keptUnits.ts';
 import { useHand } from './useHand.ts';
 
 interface InsideHandsProps {
@@ -69,14 +69,28 @@ const looks: Readonly<Record<InsideEdge['part'], string>> = {
   margin: 'bg-[#59625b] border-[#fffdf8]',
   gap: 'bg-[#fffdf8] border-[#2f5d50]',
   share: 'bg-[#e0a11b] border-[#1f2a24]',
+  ratio: 'bg-[#e0a11b] border-[#1f2a24]',
+  limit: 'bg-[#fffdf8] border-dashed border-[#1f2a24]',
 };
 
-const titleOf = ({ part, side, value }: InsideEdge): string =>
-  part === 'share'
-    ? 'Drag to share the room anew; Alt frees it from small ratios, Ctrl makes px of it'
-    : part === 'gap'
-      ? `Gap ${value}: drag it wider or narrower; Alt frees it from steps`
-      : `${part === 'padding' ? 'Padding' : 'Margin'} ${side} ${value}: drag; Shift both sides, Ctrl all four, Alt frees it from steps`;
+/** What a limit keeps it from. */
+const limitWords: Readonly<Record<Limit, string>> = {
+  'min-width': 'Never narrower than',
+  'max-width': 'Never wider than',
+  'min-height': 'Never lower than',
+  'max-height': 'Never higher than',
+};
+
+const titleOf = ({ part, side, value, limit }: InsideEdge): string =>
+  limit
+    ? `${limitWords[limit]} ${value}: drag; Alt frees it from steps`
+    : part === 'ratio'
+      ? 'Drag to divide the room between the panes; Alt frees it from small ratios'
+      : part === 'share'
+        ? 'Drag to share the room anew; Alt frees it from small ratios, Ctrl makes px of it'
+        : part === 'gap'
+          ? `Gap ${value}: drag it wider or narrower; Alt frees it from steps`
+          : `${part === 'padding' ? 'Padding' : 'Margin'} ${side} ${value}: drag; Shift both sides, Ctrl all four, Alt frees it from steps`;
 
 function EdgeHand({ edge, control, box, layout, scale, isFaint }: EdgeHandProps) {
   const { editor } = useWorkplace();
@@ -132,8 +146,25 @@ interface Asked {
   readonly scope: string;
 }
 
+/** The panes of a split, divided anew; the first is the one that the document names first. */
+function dividedTo({ edge, control, layout }: Taken, to: Asked) {
+  const [one, other] = control.children.map(({ id }) => layout.byControl.get(id)?.width ?? 0);
+  const room = (one ?? 0) + (other ?? 0);
+  const isFirst = control.children[0]?.id === edge.first;
+  const asked = isFirst ? to.asked : room - to.asked;
+  const total = to.snaps ? 2 : 100;
+  const { first, second } = ratioFor({ room, total, isAlone: true }, asked, to.snaps);
+  const text = `${first}/${second}`;
+  return {
+    label: `Ratio of ${control.name ?? control.kind}`,
+    steps: [{ type: 'set' as const, control: control.id, property: 'ratio', value: text }],
+    words: text,
+  };
+}
+
 /** What becomes of the control, in steps and in words. */
-function movedTo({ edge, control, box, layout }: Taken, to: Asked) {
+function movedTo(taken: Taken, to: Asked) {
+  const { edge, control, box, layout } = taken;
   const name = control.name ?? control.kind;
   if (edge.part === 'share') {
     const side = edge.axis === 'x' ? ('width' as const) : ('height' as const);
@@ -152,9 +183,17 @@ function movedTo({ edge, control, box, layout }: Taken, to: Asked) {
     const shares = sharedAnew(pair, side, to.asked, to.snaps);
     return { label, steps: shareSteps(pair, side, shares), words: ratioWords(shares) };
   }
+  if (edge.part === 'ratio') return dividedTo(taken, to);
+  if (edge.limit)
+    return {
+      label: `${limitWords[edge.limit]}, ${name}`,
+      steps: [{ type: 'set' as const, control: control.id, property: edge.limit, value: String(to.value) }],
+      words: `${edge.limit} ${to.value}`,
+    };
   const words = `${edge.part} ${to.value}`;
   if (edge.part === 'gap')
     return { label: `Gap of ${name}`, steps: gapSteps(control, edge.axis, to.value, to.scope), words };
+  if (edge.part !== 'padding' && edge.part !== 'margin') return { label: name, steps: [], words: '' };
   const reach = to.mod ? 'all' : to.shift ? 'both' : 'one';
   return {
     label: `${edge.part === 'padding' ? 'Padding' : 'Margin'} of ${name}`,

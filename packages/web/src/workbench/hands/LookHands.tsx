@@ -14,7 +14,7 @@ import {
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import { angleOf, firstGradient, stopPlaces, withFirstGradient, withStopAt } from '../fields/gradients.ts';
 import type { Point } from './drop.ts';
-import { HandWords } from './HandWords.tsx';
+import { Knob } from './Knob.tsx';
 import {
   angleTo,
   centreOf,
@@ -28,7 +28,6 @@ import {
   seenAt,
   type Turned,
 } from './lookLines.ts';
-import { useHand } from './useHand.ts';
 
 interface LookHandsProps {
   readonly id: string;
@@ -64,40 +63,6 @@ interface HandsProps extends Omit<LookHandsProps, 'id'> {
   readonly control: Control;
   readonly name: string;
   readonly turned: Turned;
-}
-
-interface KnobProps {
-  readonly at: Point;
-  readonly scale: number;
-  readonly title: string;
-  readonly look: string;
-  /** @param point where it is dragged to, CSS px of the screen. @param free whether it snaps to nothing. */
-  readonly onDrag: (point: Point, free: boolean, run: string) => string;
-}
-
-/** A knob that is dragged; what it comes to stands beside it. */
-function Knob({ at, scale, title, look, onDrag }: KnobProps) {
-  const { handlers, words } = useHand({
-    scale,
-    onTake: () => at,
-    onMove: (from, by, { free, run }) => onDrag({ x: from.x + by.x, y: from.y + by.y }, free, run),
-  });
-  return (
-    <div
-      className={`pointer-events-auto absolute z-10 size-3.5 -translate-1/2 cursor-grab touch-none focus-visible:outline-2 focus-visible:outline-offset-2 focus-visible:outline-[#e0a11b] border-2 border-[#1f2a24] ${look}`}
-      style={{ left: at.x * scale, top: at.y * scale }}
-      title={title}
-      data-hand=""
-      role="slider"
-      aria-label={title}
-      aria-valuenow={0}
-      aria-valuetext={words ?? ''}
-      tabIndex={-1}
-      {...handlers}
-    >
-      <HandWords words={words} className="top-full left-full" />
-    </div>
-  );
 }
 
 const stopLook = 'rounded-[2px] bg-[#fffdf8]';

@@ -6,11 +6,13 @@ import {
   applySteps,
   type Control,
   inForce,
+  kindOf,
   locate,
   percentBasis,
   plainArrangement,
   type ScreenBox,
   type ScreenLayout,
+  type Step,
 } from '@hovrin/core';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import type { Editor } from '../../editor/editor.ts';
@@ -95,7 +97,7 @@ function waysOf(
     ...(basis !== undefined && basis > 0 ? ([percentWay(now, basis)] as const) : []),
     pxWay(now),
   ];
-  return ways.map(([label, value]) => ({
+  const sized = ways.map(([label, value]) => ({
     label,
     keys: sizeWords(cameTo(editor, control, side, value)),
     checked: label === said,
@@ -105,6 +107,41 @@ function waysOf(
         steps: [{ type: 'set', control: control.id, property: side, value }],
       }),
   }));
+  return [...sized, ...limitsOf(editor, control, side, box)];
+}
+
+/** Limits at the size that it has, and the ratio that it has: pressed again, they go. */
+function limitsOf(editor: Editor, control: Control, side: Side, box: ScreenBox): MenuEntry[] {
+  const now = String(Math.round(box[side] * 100) / 100);
+  const words = side === 'width' ? ['narrower', 'wider'] : ['lower', 'higher'];
+  const entry = (label: string, property: string, value: string): MenuEntry => {
+    const held = inForce(control.props[property]);
+    return {
+      label: held === undefined ? `${label} ${value}` : `${label} ${held}`,
+      checked: held !== undefined,
+      onSelect: () =>
+        editor.dispatch({
+          label: `${label}, ${control.name ?? control.kind}`,
+          steps: [{ type: 'set', control: control.id, property, value: held === undefined ? value : null }],
+        }),
+    };
+  };
+  const has = (name: string) => kindOf(control).properties.some((each) => each.name === name);
+  return [
+    entry(`Never ${words[0]} than`, `min-${side}`, now),
+    entry(`Never ${words[1]} than`, `max-${side}`, now),
+    ...(has('aspect') && box.height > 0 ? [entry('Keeps the ratio', 'aspect', ratioText(box))] : []),
+  ];
+}
+
+/** Width to height in small whole numbers where they are near, or as one number. */
+function ratioText({ width, height }: ScreenBox): string {
+  for (let down = 1; down <= 16; down++) {
+    const across = Math.round((width / height) * down);
+    if (across > 0 && across <= 32 && Math.abs(across / down - width / height) < 0.01)
+      return down === 1 ? String(across) : `${across}/${down}`;
+  }
+  return String(Math.round((width / height) * 100) / 100);
 }
 
 const percentWay = (now: number, basis: number): readonly [string, string] => {
@@ -120,10 +157,13 @@ const sizeWords = (size: number | undefined): string =>
   size === undefined ? '' : `${Math.round(size * 10) / 10} px`;
 
 /** The size that a control would have, laid out as the bench is. */
-function cameTo(editor: Editor, control: Control, side: Side, value: string | null): number | undefined {
-  const done = applySteps(editor.state.project, [
-    { type: 'set', control: control.id, property: side, value },
-  ]);
-  if (!done.ok) return undefined;
-  return editor.bench?.layOut(done.project).byControl.get(control.id)?.[side];
+const cameTo = (editor: Editor, control: Control, side: Side, value: string | null): number | undefined =>
+  comesTo(editor, [{ type: 'set', control: control.id, property: side, value }])?.byControl.get(control.id)?.[
+    side
+  ];
+
+/** The layout of the bench after some steps; undefined where they do not fit. */
+export function comesTo(editor: Editor, steps: readonly Step[]): ScreenLayout | undefined {
+  const done = applySteps(editor.state.project, steps);
+  return done.ok ? editor.bench?.layOut(done.project) : undefined;
 }

@@ -9,7 +9,7 @@ export type PhysicalSide = 'top' | 'right' | 'bottom' | 'left';
 /** A place where something of the inside is taken hold of. CSS px of the screen: the middle of the hand. */
 export interface InsideEdge {
   readonly key: string;
-  readonly part: 'padding' | 'margin' | 'gap' | 'share';
+  readonly part: 'padding' | 'margin' | 'gap' | 'share' | 'ratio' | 'limit';
   readonly x: number;
   readonly y: number;
   /** The axis along which it is moved. */
@@ -22,12 +22,17 @@ export interface InsideEdge {
   readonly side?: PhysicalSide;
   /** Of shares: the id of the first of the two. */
   readonly first?: string;
+  /** Of limits: the property. */
+  readonly limit?: Limit;
 }
+
+const limits = ['min-width', 'max-width', 'min-height', 'max-height'] as const;
+export type Limit = (typeof limits)[number];
 
 const sides: readonly PhysicalSide[] = ['top', 'right', 'bottom', 'left'];
 
 /** The four sides as words of a text have them: top, end, bottom, start. */
-const wordOf = (side: PhysicalSide, rightToLeft: boolean): number =>
+export const wordOf = (side: PhysicalSide, rightToLeft: boolean): number =>
   side === 'top' ? 0 : side === 'bottom' ? 2 : (side === 'right') !== rightToLeft ? 1 : 3;
 
 /** The lengths of a frame in the order of its words. */
@@ -43,6 +48,9 @@ const asideOf = (length: number, most: number): number => Math.min(most, length 
 
 /** How far from the middle of a gap its hand and that of two shares stand, CSS px. */
 const apart = 17;
+
+/** How far outside of the box the hands of its limits stand, CSS px. */
+const outside = 12;
 
 /** Room that a container has to have for hands in it, px of the screen. */
 const leastRoom = 24;
@@ -128,6 +136,48 @@ function gapEdges(control: Control, box: ScreenBox, layout: ScreenLayout): reado
   });
 }
 
+/** Between the two panes of a split, where both are shown. */
+function ratioEdges(control: Control, box: ScreenBox, layout: ScreenLayout): readonly InsideEdge[] {
+  if (box.box.content.type !== 'split' || box.box.content.folded) return [];
+  const [one, next] = inLine(control, layout, true);
+  if (!one || !next || next.box.x < one.box.x + one.box.width - 0.5) return [];
+  const first = layout.rightToLeft ? next : one;
+  return [
+    {
+      key: 'ratio',
+      part: 'ratio',
+      axis: 'x',
+      sign: layout.rightToLeft ? -1 : 1,
+      value: first.box.width,
+      x: (one.box.x + one.box.width + next.box.x) / 2,
+      y: box.y + box.height / 2,
+      first: first.control.id,
+    },
+  ];
+}
+
+/** Least and greatest sizes that are said in px: where the edge would be then. */
+function limitEdges(control: Control, box: ScreenBox, rightToLeft: boolean): readonly InsideEdge[] {
+  return limits.flatMap((limit): InsideEdge[] => {
+    const value = Number(inForce(control.props[limit]) ?? Number.NaN);
+    if (!Number.isFinite(value)) return [];
+    const isWidth = limit.endsWith('width');
+    const isTurned = isWidth && rightToLeft;
+    return [
+      {
+        key: limit,
+        part: 'limit',
+        limit,
+        axis: isWidth ? 'x' : 'y',
+        sign: isTurned ? -1 : 1,
+        value,
+        x: isWidth ? (isTurned ? box.x + box.width - value : box.x + value) : box.x + box.width + outside,
+        y: isWidth ? box.y + box.height + outside : box.y + value,
+      },
+    ];
+  });
+}
+
 /** All places where the inside of a control, and the room around it, is taken hold of. */
 export function insideEdges(control: Control, box: ScreenBox, layout: ScreenLayout): readonly InsideEdge[] {
   const isRoomy = box.width >= leastRoom && box.height >= leastRoom;
@@ -137,6 +187,8 @@ export function insideEdges(control: Control, box: ScreenBox, layout: ScreenLayo
     ...frameEdges('margin', box, layout.rightToLeft).filter(({ value }) => value !== 0),
     ...(isRoomy && hasPadding ? frameEdges('padding', box, layout.rightToLeft) : []),
     ...gapEdges(control, box, layout),
+    ...ratioEdges(control, box, layout),
+    ...limitEdges(control, box, layout.rightToLeft),
   ];
 }
 
@@ -145,6 +197,13 @@ function collapsed([top = '0', end = '0', bottom = '0', start = '0']: readonly s
   if (end !== start) return [top, end, bottom, start].join(' ');
   if (top !== bottom) return [top, end, bottom].join(' ');
   return top === end ? top : `${top} ${end}`;
+}
+
+/** One to four words as four: top, end, bottom, start; undefined where it is no such text. */
+export function sideWords(text: string): readonly string[] | undefined {
+  const words = text.includes('{') ? [] : text.trim().split(/\s+/).filter(Boolean);
+  const [top, end = top, bottom = top, start = end] = words;
+  return words.length <= 4 && top !== undefined ? [top, end!, bottom!, start!] : undefined;
 }
 
 /**
@@ -156,11 +215,9 @@ function collapsed([top = '0', end = '0', bottom = '0', start = '0']: readonly s
 export function withSides(
   said: string | undefined,
   lengths: readonly number[],
-  changes: ReadonlyMap<number, number>,
+  changes: ReadonlyMap<number, number | string>,
 ): string {
-  const words = said === undefined || said.includes('{') ? [] : said.trim().split(/\s+/);
-  const [top, end = top, bottom = top, start = end] = words;
-  const all = words.length > 0 && words.length <= 4 ? [top!, end!, bottom!, start!] : lengths.map(String);
+  const all = sideWords(said ?? '') ?? lengths.map(String);
   return collapsed(all.map((word, index) => String(changes.get(index) ?? word)));
 }
 

@@ -75,20 +75,27 @@ const ratios = Array.from({ length: mostOfRatio ** 2 }, (_, index) => [
   (index % mostOfRatio) + 1,
 ]).filter(([a, b]) => commonDivisor(a!, b!) === 1) as [number, number][];
 
+/** Two things that share some room. */
+interface SharedRoom {
+  /** What both have together, CSS px. */
+  readonly room: number;
+  /** What their parts come to together. */
+  readonly total: number;
+  /** Whether nobody else shares with them. */
+  readonly isAlone: boolean;
+}
+
 /**
- * The shares of two controls when the first is to be of a size; others keep what they have.
+ * The parts of two when the first is to be of a size; others keep what they have.
  *
  * @param size of the first, CSS px.
  * @param snaps to small ratios of the two; where others share, too, to tenths.
  */
-export function sharedAnew(
-  { first, second, isAlone }: SharePair,
-  side: Side,
+export function ratioFor(
+  { room, total, isAlone }: SharedRoom,
   size: number,
   snaps: boolean,
 ): { readonly first: number; readonly second: number } {
-  const room = first.box[side] + second.box[side];
-  const total = (shareOf(first.box, side) ?? 1) + (shareOf(second.box, side) ?? 1);
   const asked = Math.max(1, Math.min(room - 1, size));
   const off = ([a, b]: [number, number]) => Math.abs((room * a) / (a + b) - asked);
   const [near] = snaps && isAlone ? ratios.toSorted((one, other) => off(one) - off(other)) : [];
@@ -102,6 +109,23 @@ export function sharedAnew(
   const own = Math.min(Math.max(0.01, part), rounded(total - 0.01));
   return { first: own, second: rounded(total - own) };
 }
+
+/** The shares of two controls when the first is to be of a size. */
+export const sharedAnew = (
+  { first, second, isAlone }: SharePair,
+  side: Side,
+  size: number,
+  snaps: boolean,
+): { readonly first: number; readonly second: number } =>
+  ratioFor(
+    {
+      room: first.box[side] + second.box[side],
+      total: (shareOf(first.box, side) ?? 1) + (shareOf(second.box, side) ?? 1),
+      isAlone,
+    },
+    size,
+    snaps,
+  );
 
 /** A share as a property says it. */
 export const shareText = (share: number): string => (share === 1 ? 'share' : `share ${share}`);

@@ -1,5 +1,5 @@
 /** Which control is meant at a point of a laid-out screen. */
-import { type Control, locationsIn, ownId, type Rectangle, type ScreenLayout } from '@hovrin/core';
+import { type Control, kindOf, locationsIn, ownId, type Rectangle, type ScreenLayout } from '@hovrin/core';
 import { isInWindow, type Window } from '../bays/cut.ts';
 import type { Point } from './drop.ts';
 
@@ -50,28 +50,36 @@ function pathDown(screen: Control, id: string): string[] {
   return path;
 }
 
+/** Whether a control is nothing but something around one other. */
+const isMereWrapper = (control: Control): boolean => {
+  const { container, group } = kindOf(control);
+  return container && group === 'arrange' && control.children.length === 1;
+};
+
 /**
- * What a click means: beside the selection, or else the outermost; a click on what is selected goes one deeper.
+ * What a click means: the innermost control at a point, but no container that is merely around one other.
  *
- * @param straight go to the innermost at once.
+ * @param selection what is selected.
+ * @param climbs goes from what is selected to what is around it, where that is at the point, too.
  */
 export function meantAt(
   screen: Control,
   layout: ScreenLayout,
   selection: readonly string[],
   at: Point,
-  straight: boolean,
+  climbs: boolean,
 ): string | undefined {
   const [innermost] = controlsAt(screen, layout, at);
   if (innermost === undefined) return undefined;
-  if (straight) return innermost;
   const path = pathDown(screen, innermost);
-  const [selected] = selection;
-  const around = selected === undefined ? [] : pathDown(screen, selected);
-  const depth = path.indexOf(selected ?? '');
-  if (depth >= 0) return path[Math.min(depth + 1, path.length - 1)];
-  // The first that is not around the selection: its sibling, or that of something around it.
-  return path.find((id) => !around.includes(id)) ?? innermost;
+  const depth = path.indexOf(selection[0] ?? '');
+  if (climbs && depth >= 0) return path[depth - 1] ?? path[0];
+  const locations = locationsIn(screen);
+  const meant = path.findLast((id) => {
+    const control = locations.get(id)?.control;
+    return control && !isMereWrapper(control);
+  });
+  return meant ?? innermost;
 }
 
 /** The controls that lie in a rectangle as a whole, those inside of others left out. */

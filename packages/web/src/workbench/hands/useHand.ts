@@ -20,6 +20,9 @@ export interface Move {
   readonly run: string;
 }
 
+/** How far the pointer goes before it drags, px of the window. */
+const still = 3;
+
 interface HandOptions<Taken> {
   /** px of the window for one of the screen. */
   readonly scale: number;
@@ -27,6 +30,8 @@ interface HandOptions<Taken> {
   readonly onTake: () => Taken | undefined;
   /** @param by how far it was moved, CSS px of the screen. @returns what it comes to. */
   readonly onMove: (taken: Taken, by: Point, move: Move) => string;
+  /** It was pressed and let go without being dragged, or Enter was pressed on it. */
+  readonly onPress?: () => void;
   /** What an arrow key moves it by, CSS px. */
   readonly step?: number;
 }
@@ -51,10 +56,20 @@ export function takeHold(): boolean {
   return first !== null;
 }
 
-export function useHand<Taken>({ scale, onTake, onMove, step = 1 }: HandOptions<Taken>) {
+/** Tab goes from hand to hand, Escape lets go; for hands that are buttons. */
+export function tabHands(event: KeyboardEvent<HTMLElement>): void {
+  if (event.key !== 'Tab' && event.key !== 'Escape') return;
+  event.preventDefault();
+  event.stopPropagation();
+  if (event.key === 'Escape') event.currentTarget.blur();
+  else handAfter(event.currentTarget, event.shiftKey ? -1 : 1)?.focus();
+}
+
+export function useHand<Taken>({ scale, onTake, onMove, onPress, step = 1 }: HandOptions<Taken>) {
   const { editor } = useWorkplace();
   const { setHandling } = useBenchView();
   const held = useRef<{ taken: Taken; from: Point; run: string; before: unknown }>(undefined);
+  const wasDragged = useRef(false);
   const [words, setWords] = useState<string>();
   const end = () => {
     held.current = undefined;
@@ -80,6 +95,7 @@ export function useHand<Taken>({ scale, onTake, onMove, step = 1 }: HandOptions<
     onPointerDown: (event: PointerEvent<HTMLElement>) => {
       if (event.button !== 0) return;
       event.stopPropagation();
+      wasDragged.current = false;
       const taken = onTake();
       if (taken === undefined) return;
       event.currentTarget.setPointerCapture(event.pointerId);
@@ -94,6 +110,10 @@ export function useHand<Taken>({ scale, onTake, onMove, step = 1 }: HandOptions<
     onPointerMove: (event: PointerEvent<HTMLElement>) => {
       if (!held.current) return;
       const { taken, from, run } = held.current;
+      // A press that trembles is no drag, where a press means something.
+      const far = Math.hypot(event.clientX - from.x, event.clientY - from.y);
+      if (onPress && !wasDragged.current && far < still) return;
+      wasDragged.current = true;
       const by = { x: (event.clientX - from.x) / scale, y: (event.clientY - from.y) / scale };
       const { altKey: free, shiftKey: shift } = event;
       setWords(onMove(taken, by, { free, shift, mod: event.ctrlKey || event.metaKey, run }));
@@ -101,15 +121,14 @@ export function useHand<Taken>({ scale, onTake, onMove, step = 1 }: HandOptions<
     onPointerUp: end,
     onPointerCancel: end,
     // Letting go of it is no press on what lies below.
-    onClick: (event: { stopPropagation: () => void }) => event.stopPropagation(),
+    onClick: (event: { stopPropagation: () => void }) => {
+      event.stopPropagation();
+      if (!wasDragged.current) onPress?.();
+      wasDragged.current = false;
+    },
     onKeyDown: (event: KeyboardEvent<HTMLElement>) => {
-      if (event.key === 'Tab' || event.key === 'Escape') {
-        event.preventDefault();
-        event.stopPropagation();
-        if (event.key === 'Escape') event.currentTarget.blur();
-        else handAfter(event.currentTarget, event.shiftKey ? -1 : 1)?.focus();
-        return;
-      }
+      tabHands(event);
+      if (event.defaultPrevented) return;
       const arrow = arrows[event.key];
       const taken = arrow && onTake();
       if (!arrow || taken === undefined) return;

@@ -15,6 +15,7 @@ import {
   kinds,
   type Project,
   readableAt,
+  whatItDoes,
 } from '@hovrin/core';
 import { tags } from '@lezer/highlight';
 import { expressionBefore } from '../fields/insertText.ts';
@@ -127,7 +128,7 @@ const help = hoverTooltip((view, at) => {
     found.word === kind.name
       ? `${kind.label}: ${kind.purpose}`
       : property &&
-        `${property.label}: ${property.type.expects}${property.default === undefined ? '' : `; ${property.default} where nothing is said`}`;
+        `${property.label}: ${whatItDoes(property)} Takes ${property.type.expects}${property.default === undefined ? '' : `; ${property.default} where nothing is said`}`;
   if (!words) return null;
   return {
     pos: found.from,
