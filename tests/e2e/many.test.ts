@@ -154,16 +154,18 @@ it('another kind keeps what applies and says what does not', async () => {
   expect(await text()).toContain('<layers name="line">');
 });
 
-it('a click goes from outside in, a list shows all under the pointer, a lasso takes what it holds', async () => {
+it('a click takes the innermost and climbs with Ctrl, a list shows all under the pointer, a lasso takes what it holds', async () => {
   const working = page.locator('[data-bay="working"]');
   const at = await box('c');
   const named = () => facts(page).getByLabel('Name').inputValue();
   await tree(page, 'Screen1').click();
   const [x, y] = [at.x + at.width / 2, at.y + at.height / 2];
   await page.mouse.click(x, y);
-  await expect.poll(named).toBe('line');
-  await page.mouse.click(x, y);
   await expect.poll(named).toBe('c');
+  await page.keyboard.down('Control');
+  await page.mouse.click(x, y);
+  await page.keyboard.up('Control');
+  await expect.poll(named).toBe('line');
   await page.mouse.click(x, y, { button: 'right' });
   await page.getByRole('menu', { name: 'Under the pointer' }).getByRole('menuitem', { name: 'line' }).click();
   await expect.poll(named).toBe('line');

@@ -85,7 +85,9 @@ export class Workbench {
     page.setDefaultTimeout(45_000);
     // Frames in a sandbox have no store.
     await page.addInitScript(() => {
-      if (window === window.top) localStorage.setItem('hovrin.facts.all', 'shown');
+      if (window !== window.top) return;
+      localStorage.setItem('hovrin.facts.all', 'shown');
+      localStorage.setItem('hovrin.firstSteps', 'away');
     });
     page.on('pageerror', (error) => this.problems.push(error.message));
     page.on('console', (message) => {

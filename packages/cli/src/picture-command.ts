@@ -1,29 +1,11 @@
 /** `hovrin picture`: a screen at a size as an SVG file that needs nothing else, or as a PNG file. */
 import { readdir, readFile, writeFile } from 'node:fs/promises';
 import { extname, join } from 'node:path';
-import {
-  carriedFonts,
-  entryOf,
-  expandedProject,
-  fontFilesOf,
-  itemAt,
-  pictureOf,
-  picturesIn,
-  ScreenView,
-} from '@hovrin/core';
-import { fontFolder, loadFontManifest, loadShaper } from '@hovrin/files';
+import { expandedProject, itemAt } from '@hovrin/core';
+import { drawScreen, fontFolder } from '@hovrin/files';
 import { BadInput, readInput } from './bad-input.ts';
 import { readOptions, readSize } from './options.ts';
 import { inLocale, readStates, readViewOptions, viewOptions } from './view-options.ts';
-
-const mediaTypes: Readonly<Record<string, string>> = {
-  '.svg': 'image/svg+xml',
-  '.png': 'image/png',
-  '.jpg': 'image/jpeg',
-  '.jpeg': 'image/jpeg',
-  '.webp': 'image/webp',
-  '.gif': 'image/gif',
-};
 
 export async function pictureCommand(
   words: readonly string[],
@@ -56,27 +38,12 @@ export async function pictureCommand(
         ? 'There is no screen in this project.'
         : `There is no screen \`${values.screen}\`.`,
     );
-  const [shaper, manifest] = await Promise.all([loadShaper(), loadFontManifest()]);
-  const layout = new ScreenView(shaper).layOut(project, screen, {
-    ...view,
-    ...readStates(project, values.state),
-  });
-  const files = fontFilesOf(manifest, layout);
-  const fonts = new Map<string, string>();
-  for (const { file } of files)
-    fonts.set(file, (await readFile(join(fontFolder, `${file}.woff2`))).toString('base64'));
-  const pictures = new Map<string, string>();
-  for (const name of picturesIn(layout)) {
-    const bytes = await readFile(join(assetFolder, name)).catch(() => undefined);
-    const type = mediaTypes[extname(name).toLowerCase()];
-    if (bytes && type) pictures.set(name, `data:${type};base64,${bytes.toString('base64')}`);
-  }
-  const svg = pictureOf(layout, {
-    ...(values.whole ? {} : { height: size.height }),
-    rightToLeft: view.rightToLeft ?? false,
-    pictureAddress: (name) => pictures.get(name),
-    pictureSize: (name) => project.assets.find((asset) => asset.name === name),
-    fontRules: carriedFonts(files, (file) => entryOf(fonts, file)),
+  const svg = await drawScreen({
+    project,
+    screen,
+    view: { ...view, ...readStates(project, values.state) },
+    isWhole: values.whole === true,
+    pictureBytes: (name) => readFile(join(assetFolder, name)).catch(() => undefined),
   });
   if (values.out === undefined) print(svg);
   else

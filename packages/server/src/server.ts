@@ -14,6 +14,7 @@ import { changeRoutes } from './routes/changes.ts';
 import { pageRoutes } from './routes/pages.ts';
 import { projectRoutes } from './routes/projects.ts';
 import { standInRoutes } from './routes/stand-ins.ts';
+import { starterRoutes } from './routes/starters.ts';
 import { tableRoutes } from './routes/tables.ts';
 import { zipRoutes } from './routes/zips.ts';
 
@@ -47,6 +48,7 @@ export function makeApplication(parts: Parts, log?: Middleware): Koa {
   pageRoutes(router, parts);
   tableRoutes(router, parts);
   zipRoutes(router, parts);
+  starterRoutes(router, parts);
   standInRoutes(router);
   const koa = new Koa();
   koa.silent = true;

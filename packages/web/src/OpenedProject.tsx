@@ -76,6 +76,7 @@ function Frame() {
       {!alone && (
         <nav
           aria-label="Places"
+          data-region="places"
           className="flex w-[68px] shrink-0 flex-col items-stretch gap-1 border-r border-rule bg-sunk p-1.5"
         >
           <Link

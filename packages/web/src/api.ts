@@ -44,6 +44,13 @@ export interface ProjectSummary {
   readonly screens?: number;
 }
 
+/** What a new project can begin as. */
+export interface Starter {
+  readonly id: string;
+  readonly name: string;
+  readonly description: string;
+}
+
 export interface OpenedProject {
   readonly project: Project;
   readonly revision: number;
@@ -104,7 +111,13 @@ const table = (id: string, list: string) => `${at(id)}/tables/${encodeURICompone
 
 export const api = {
   list: () => request<{ projects: ProjectSummary[]; deleted: ProjectSummary[] }>('GET', '/api/projects'),
-  create: (name: string) => request<{ id: string }>('POST', '/api/projects', { name }),
+  /** @param starter what it begins as; undefined: one empty screen. */
+  create: (name: string, starter?: string) =>
+    request<{ id: string }>('POST', '/api/projects', { name, starter }),
+  starters: () => request<{ starters: Starter[] }>('GET', '/api/starters'),
+  starterPicture: (id: string) => `/api/starters/${encodeURIComponent(id)}/picture`,
+  /** The picture of a project's first screen. @param updatedAt keeps browsers from showing an older one. */
+  projectPicture: (id: string, updatedAt: number) => `${at(id)}/picture?${updatedAt}`,
   rename: (id: string, name: string) => request('PATCH', at(id), { name }),
   duplicate: (id: string) => request<{ id: string }>('POST', `${at(id)}/duplicate`),
   remove: (id: string) => request('DELETE', at(id)),

@@ -180,6 +180,7 @@ export const cornersType: PropertyType<number | Corners> = {
   name: 'corners',
   steps: 'px',
   expects: cornersExpects,
+  blank: '0',
   words: [],
   takes: ['dimension'],
   read(text) {

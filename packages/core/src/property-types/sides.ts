@@ -9,6 +9,7 @@ function sidesType(name: string, expects: string, negative: boolean): PropertyTy
     steps: 'px',
     takes: ['dimension'],
     words: [],
+    blank: '0',
     read(text) {
       const numbers = text.trim().split(/\s+/).map(readNumber);
       if (numbers.length > 4 || numbers.some((value) => value === undefined || (!negative && value < 0)))
@@ -31,6 +32,7 @@ export const gapsType: PropertyType<Gaps> = {
   takes: ['dimension'],
   expects: gapsExpects,
   words: [],
+  blank: '0',
   read(text) {
     const numbers = text.trim().split(/\s+/).map(readNumber);
     const [row, column = row] = numbers;

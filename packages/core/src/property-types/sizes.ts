@@ -107,6 +107,7 @@ export const limitType: PropertyType<Limit> = {
   steps: 'px',
   takes: ['dimension'],
   expects: limitExpects,
+  blank: 'none',
   words: [],
   read(text) {
     const fraction = readFraction(text);

@@ -4,8 +4,11 @@ import type Router from '@koa/router';
 import Joi from 'joi';
 import type { Parts } from '../parts.ts';
 import { check, RequestError, readJson } from '../request.ts';
+import { readStarter, starterIds } from '../starters.ts';
 
 const nameShape = Joi.object<{ name: string }>({ name: Joi.string().trim().min(1).max(200).required() });
+
+const newShape = nameShape.append<{ name: string; starter?: string }>({ starter: Joi.string().max(40) });
 
 /** A window, as its requests name it. */
 const clientShape = Joi.string().pattern(/^[\w-]{8,64}$/);
@@ -32,8 +35,15 @@ export function projectRoutes(router: Router, { store }: Parts): void {
   });
 
   router.post('/api/projects', async (context) => {
-    const { name } = await readJson(context, nameShape);
-    context.body = { id: store.createBlank(name) };
+    const { name, starter } = await readJson(context, newShape);
+    if (starter === undefined) {
+      context.body = { id: store.createBlank(name) };
+      return;
+    }
+    if (!(await starterIds()).includes(starter)) throw new RequestError(404, 'There is no such starter.');
+    // What the starter says of itself is nothing that the new project says.
+    const { description: _, ...begun } = await readStarter(starter);
+    context.body = { id: store.create({ ...begun, name }) };
   });
 
   router.patch('/api/projects/:id', async (context) => {

@@ -10,9 +10,11 @@ import {
   csvOf,
   type Exported,
   entryOf,
+  expandedProject,
   exporterNamed,
   firstRows,
   inSample,
+  itemAt,
   longTexts,
   mostTableRows,
   type Project,
@@ -24,6 +26,7 @@ import {
   type StateVariable,
 } from '@hovrin/core';
 import {
+  drawScreen,
   filesOf,
   fontFolder,
   makeExport,
@@ -113,6 +116,15 @@ export type PictureOutcome =
   | { readonly ok: true; readonly bytes: Uint8Array }
   | { readonly ok: false; readonly message: string };
 
+interface DrawingJob {
+  /** Of the project; undefined: it is stored nowhere, and has no pictures. */
+  readonly id: string | undefined;
+  readonly project: Project;
+}
+
+/** The view in which cards show a project, CSS px. */
+const cardView = { width: 1040, height: 650 };
+
 interface TableJob {
   readonly id: string;
   readonly table: string;
@@ -182,6 +194,18 @@ export const jobs = {
       if (error instanceof UnfitPicture) return { ok: false, message: error.message };
       throw error;
     }
+  },
+
+  /** The first screen of a project that is seen, as an SVG for its card. */
+  async drawing({ pictures }: Sources, { id, project: given }: DrawingJob): Promise<string> {
+    const project = expandedProject(given);
+    const screen = project.screens.find(({ name }) => name === given.start) ?? itemAt(project.screens, 0);
+    return drawScreen({
+      project,
+      screen,
+      view: cardView,
+      pictureBytes: async (name) => (id === undefined ? undefined : pictures.get(id, name)?.bytes),
+    });
   },
 
   /** Rows from a file. */

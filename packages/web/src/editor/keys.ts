@@ -4,8 +4,9 @@ import { useEffect } from 'react';
 import { copiedText, fromSource, keepCopied } from './clipboard.ts';
 import { type Command, canRun, commandNamed, commands, runCommand } from './commands/index.ts';
 import type { Editor } from './editor.ts';
+import { isLetter, keysNow, takesLetters } from './ownKeys.ts';
 
-const isMac = typeof navigator !== 'undefined' && /Mac/.test(navigator.platform);
+export const isMac = typeof navigator !== 'undefined' && /Mac/.test(navigator.platform);
 
 /** Whether an event is what a key text such as `Mod+Shift+Z` says. */
 export function matches(event: KeyboardEvent, keys: string): boolean {
@@ -51,6 +52,9 @@ export const keyWords = (keys: string): string =>
 function isTaken(event: KeyboardEvent | ClipboardEvent): boolean {
   const { target } = event;
   if (!(target instanceof HTMLElement)) return false;
+  // Nobody types with them.
+  if (event instanceof KeyboardEvent && /^F\d+$/.test(event.key) && !target.closest('[role="dialog"]'))
+    return false;
   if (target.closest('[role="menu"], [role="dialog"], [role="listbox"], .cm-editor')) return true;
   // Enter presses what it stands on.
   if (event instanceof KeyboardEvent && event.key === 'Enter' && target.closest('button, a, summary, input'))
@@ -95,16 +99,17 @@ function isUndoOfUntouched(event: KeyboardEvent): boolean {
 /** Lets keys run commands while the component is there. */
 export function useCommandKeys(
   editor: Editor,
-  extra: readonly { keys: string; run: () => void }[] = [],
+  extra: readonly { keys: string; label: string; run: () => void }[] = [],
 ): void {
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
       if (event.defaultPrevented || (isTaken(event) && !isUndoOfUntouched(event))) return;
-      const other = extra.find(({ keys }) => matches(event, keys));
+      const isMeant = (keys: string) =>
+        matches(event, keys) && (!isLetter(keys) || takesLetters(event.target));
+      const other = extra.find(({ keys, label }) => keysNow(label, [keys]).some(isMeant));
       // Pasting waits for the event that brings what is on the system's clipboard.
       const command: Command | undefined = commands.find(
-        (each) =>
-          each.id !== 'paste' && each.keys.some((keys) => matches(event, keys)) && canRun(editor, each),
+        (each) => each.id !== 'paste' && keysNow(each.id, each.keys).some(isMeant) && canRun(editor, each),
       );
       if (!other && !command) return;
       // Undo and redo work wherever one is; the keys of the bench must not scroll it.

@@ -69,6 +69,7 @@ export interface EditorState {
     | 'surround'
     | 'repeat'
     | 'cases'
+    | 'marks'
     | undefined;
   /** What controls are lined up with, and whether as one. */
   readonly alignTarget: AlignTarget;

@@ -11,6 +11,8 @@ interface FindListProps<Item> {
   readonly keyOf: (item: Item) => string;
   readonly onTake: (item: Item) => void;
   readonly row: (item: Item) => ReactNode;
+  /** Told which item is chosen: the one that Enter takes. */
+  readonly onChosen?: (item: Item | undefined) => void;
   /** Rows of two or three lines, in a long list. */
   readonly tall?: boolean;
   /** What is said where nothing was found. */
@@ -18,7 +20,7 @@ interface FindListProps<Item> {
 }
 
 export function FindList<Item>(props: FindListProps<Item>) {
-  const { label, listLabel, placeholder, find, keyOf, onTake, row, tall, none } = props;
+  const { label, listLabel, placeholder, find, keyOf, onTake, onChosen, row, tall, none } = props;
   const [typed, setTyped] = useState('');
   const [chosen, setChosen] = useState(0);
   const list = useRef<HTMLDivElement>(null);
@@ -27,6 +29,8 @@ export function FindList<Item>(props: FindListProps<Item>) {
   useEffect(() => {
     list.current?.children[chosen]?.scrollIntoView({ block: 'nearest' });
   }, [chosen]);
+  const at = found[chosen];
+  useEffect(() => onChosen?.(at), [onChosen, at]);
   const take = (item: Item | undefined) => item !== undefined && onTake(item);
   return (
     <div className="flex flex-col gap-2">

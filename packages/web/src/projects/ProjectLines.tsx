@@ -1,57 +1,5 @@
-/** The parts of the list of projects. */
-import { MoreHorizontal } from 'lucide-react';
-import { Link, useNavigate } from 'react-router';
-import { api, type ProjectSummary } from '../api.ts';
-import { downloadFrom } from '../download.ts';
-import { Menu } from '../parts/Menu.tsx';
-
-const times = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' });
-
-interface ProjectLineProps {
-  readonly project: ProjectSummary;
-  readonly onRename: () => void;
-  readonly onDuplicate: () => void;
-  readonly onDelete: () => void;
-}
-
-export function ProjectLine({ project, onRename, onDuplicate, onDelete }: ProjectLineProps) {
-  const navigate = useNavigate();
-  return (
-    <li className="group flex items-center gap-4 pr-2 hover:bg-ground/60">
-      <Link to={`/projects/${project.id}`} className="flex min-w-0 flex-1 items-baseline gap-4 py-3 pl-4">
-        <span className="truncate text-[15px] font-semibold">{project.name}</span>
-        <span className="ml-auto shrink-0 text-quiet">
-          {project.screens === undefined
-            ? 'cannot be read'
-            : `${project.screens} ${project.screens === 1 ? 'screen' : 'screens'}`}
-        </span>
-        <span className="w-44 shrink-0 text-right text-quiet">{times.format(project.updatedAt)}</span>
-      </Link>
-      <Menu
-        label={`More for ${project.name}`}
-        button={
-          <button type="button" className="btn-bare" aria-label={`More for ${project.name}`}>
-            <MoreHorizontal size={16} />
-          </button>
-        }
-        entries={[
-          { label: 'Open', onSelect: () => void navigate(`/projects/${project.id}`) },
-          { label: 'Rename', onSelect: onRename },
-          {
-            label: 'Take it out as a file',
-            onSelect: () => downloadFrom(api.projectZipAddress(project.id), ''),
-          },
-          { label: 'Duplicate', onSelect: onDuplicate },
-          {
-            label: 'Delete',
-            danger: true,
-            onSelect: onDelete,
-          },
-        ]}
-      />
-    </li>
-  );
-}
+/** Parts of the list of projects: those that were deleted, and what went wrong. */
+import type { ProjectSummary } from '../api.ts';
 
 export function DeletedProjects({
   projects,

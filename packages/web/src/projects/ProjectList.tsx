@@ -1,12 +1,15 @@
 /** The list of projects: open, new, rename, duplicate, delete with a way back. */
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Plus } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { type ReactNode, useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, type ProjectSummary } from '../api.ts';
+import { hasWords } from '../parts/words.ts';
 import { BringIn, NotBroughtIn } from './BringIn.tsx';
 import { NameDialog } from './NameDialog.tsx';
-import { DeletedProjects, JustDeleted, NotLoaded, ProjectLine } from './ProjectLines.tsx';
+import { NewProject } from './NewProject.tsx';
+import { CardsToCome, ProjectCard } from './ProjectCard.tsx';
+import { DeletedProjects, JustDeleted, NotLoaded } from './ProjectLines.tsx';
 
 const listKey = ['projects'];
 
@@ -36,14 +39,14 @@ export function ProjectList() {
 
   const bringIn = (file: File) =>
     bringing.mutate(file, { onSuccess: ({ id }) => void navigate(`/projects/${id}`) });
-  const create = async (name: string) => {
-    const { id } = await api.create(name);
+  const create = async (name: string, starter: string | undefined) => {
+    const { id } = await api.create(name, starter);
     await navigate(`/projects/${id}`);
   };
 
   return (
     <main
-      className="mx-auto flex min-h-full max-w-4xl flex-col gap-6 px-6 py-10"
+      className="mx-auto flex min-h-full max-w-5xl flex-col gap-6 px-6 py-10"
       onDragOver={(event) => event.dataTransfer.types.includes('Files') && event.preventDefault()}
       onDrop={(event) => {
         event.preventDefault();
@@ -66,7 +69,7 @@ export function ProjectList() {
         />
       )}
 
-      {list.isPending && <p className="text-quiet">Loading the projects …</p>}
+      {list.isPending && <CardsToCome />}
       {list.isError && <NotLoaded message={list.error.message} onAgain={() => void list.refetch()} />}
       {act.isError && (
         <p role="alert" className="text-brick">
@@ -85,16 +88,13 @@ export function ProjectList() {
 
       {list.data && list.data.projects.length === 0 && (
         <div className="rounded-md border border-dashed border-rule p-10 text-center text-quiet">
-          <p>There are no projects yet. A new one starts with one empty screen.</p>
+          <p>There are no projects yet. A new one begins with one empty screen, or as a starter.</p>
         </div>
       )}
       {list.data && list.data.projects.length > 0 && (
-        <ul
-          className="divide-y divide-rule overflow-hidden rounded-md border border-rule bg-sheet"
-          aria-label="Projects"
-        >
-          {list.data.projects.map((project) => (
-            <ProjectLine
+        <Cards projects={list.data.projects}>
+          {(project) => (
+            <ProjectCard
               key={project.id}
               project={project}
               onRename={() => setNaming(project)}
@@ -104,8 +104,8 @@ export function ProjectList() {
                 setJustDeleted(project);
               }}
             />
-          ))}
-        </ul>
+          )}
+        </Cards>
       )}
 
       {list.data && list.data.deleted.length > 0 && (
@@ -115,19 +115,52 @@ export function ProjectList() {
         />
       )}
 
-      {naming && (
+      {naming === 'new' && <NewProject onClose={() => setNaming(undefined)} onCreate={create} />}
+      {naming && naming !== 'new' && (
         <NameDialog
-          title={naming === 'new' ? 'New project' : `Rename “${naming.name}”`}
-          initial={naming === 'new' ? '' : naming.name}
-          action={naming === 'new' ? 'Create' : 'Rename'}
+          title={`Rename “${naming.name}”`}
+          initial={naming.name}
+          action="Rename"
           onClose={() => setNaming(undefined)}
           onName={async (name) => {
-            if (naming === 'new') await create(name);
-            else await act.mutateAsync(() => api.rename(naming.id, name));
+            await act.mutateAsync(() => api.rename(naming.id, name));
           }}
         />
       )}
     </main>
+  );
+}
+
+/** With so many projects one is looked for by its name. */
+const manyProjects = 4;
+
+/** The cards of some projects; those that answer what is typed, where there are many. */
+function Cards({
+  projects,
+  children,
+}: {
+  projects: readonly ProjectSummary[];
+  children: (project: ProjectSummary) => ReactNode;
+}) {
+  const [typed, setTyped] = useState('');
+  const found = projects.filter(({ name }) => hasWords(name, typed));
+  return (
+    <>
+      {projects.length >= manyProjects && (
+        <input
+          type="search"
+          className="field max-w-72"
+          aria-label="Find a project"
+          placeholder="Find a project"
+          value={typed}
+          onChange={(event) => setTyped(event.target.value)}
+        />
+      )}
+      <ul className="grid grid-cols-[repeat(auto-fill,minmax(250px,1fr))] gap-4" aria-label="Projects">
+        {found.map(children)}
+      </ul>
+      {found.length === 0 && <p className="text-quiet">No project is called “{typed}”.</p>}
+    </>
   );
 }
 

@@ -20,6 +20,7 @@ import { CommandList } from './dialogs/CommandList.tsx';
 import { DuplicateDialog } from './dialogs/DuplicateDialog.tsx';
 import { MakeComponent } from './dialogs/MakeComponent.tsx';
 import { MakeSurround } from './dialogs/MakeSurround.tsx';
+import { MarksDialog } from './dialogs/MarksDialog.tsx';
 import { Picker } from './dialogs/Picker.tsx';
 import { RepeatFor } from './dialogs/RepeatFor.tsx';
 import { ReplaceDialog } from './dialogs/ReplaceDialog.tsx';
@@ -86,6 +87,8 @@ export function BuildPlace() {
             ) : (
               <aside
                 aria-label="Screens and controls"
+                data-region="screens and controls"
+                data-letters
                 className="relative flex shrink-0 flex-col border-r border-rule bg-sheet"
                 style={{ width: left.size }}
               >
@@ -118,6 +121,7 @@ export function BuildPlace() {
           <MakeSurround />
           <RepeatFor />
           <CasesDialog />
+          <MarksDialog />
           {commandsShown && <CommandList extra={keys} onClose={() => setCommandsShown(false)} />}
         </Dragging>
       </EveryWidth>

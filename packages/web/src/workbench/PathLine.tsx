@@ -33,7 +33,10 @@ export function PathLine({ zoom, onZoom, onCommands }: PathLineProps) {
   const { project } = useShownSelection();
   const goTo = useGoTo();
   return (
-    <header className="flex h-11 shrink-0 items-center gap-2 border-b border-rule bg-sheet pr-3 pl-3">
+    <header
+      data-region="path"
+      className="flex h-11 shrink-0 items-center gap-2 border-b border-rule bg-sheet pr-3 pl-3"
+    >
       <h1 className="sr-only">Build {project.name}</h1>
       <Path />
       <SavingSign />
@@ -126,6 +129,7 @@ function ZoomMenu({ zoom, onZoom }: Pick<PathLineProps, 'zoom' | 'onZoom'>) {
 
 function SeeingMenu() {
   const { project } = useShownSelection();
+  const { editor } = useWorkplace();
   const { seeing, see } = useBenchView();
   const { outlines, hidden, long, mode, sample: shownSample, live: rate, tracing } = seeing;
   const isSpecial =
@@ -189,6 +193,7 @@ function SeeingMenu() {
               onSelect: () => see({ live }),
             }))
           : []),
+        { label: 'What the marks mean …', onSelect: () => editor.ask('marks') },
         {
           label: 'A picture to trace',
           keys: 'J',

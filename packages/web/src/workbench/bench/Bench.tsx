@@ -10,6 +10,7 @@ import { useRoom } from '../../parts/useRoom.ts';
 import { allSizes, type ScreenSize, sizeWords } from '../../sizes.ts';
 import { useBenchView } from './benchView.ts';
 import { CaseBays } from './CaseBays.tsx';
+import { FirstSteps } from './FirstSteps.tsx';
 import { OpenedComponent } from './OpenedComponent.tsx';
 import { usePanning } from './panning.ts';
 import { SideBay } from './SideBay.tsx';
@@ -59,20 +60,32 @@ export function Bench({ screen, zoom, onZoom, onScale }: BenchProps) {
     area.current?.scrollTo(0, 0);
   }, [area, working.label, screen.id]);
   return (
-    <section aria-label="Bench" className="flex min-h-0 min-w-0 flex-1 flex-col gap-2 bg-ground pt-2 pl-4">
+    <section
+      aria-label="Bench"
+      data-region="bench"
+      data-letters
+      className="flex min-h-0 min-w-0 flex-1 flex-col gap-2 bg-ground pt-2 pl-4"
+    >
       <OpenedComponent component={screen} />
       <WorkingHeader size={working} scale={scale} onResize={resize} />
       <WidthRuler />
+      <FirstSteps />
       {seeing.tracing && <TracingStrip size={working} />}
+      {/* biome-ignore-start lint/a11y: what scrolls takes the keys, so that arrows scroll it (axe: scrollable-region-focusable). */}
       <div
         ref={area}
-        className={`min-h-0 flex-1 overflow-auto pt-1 pr-3 pb-5 pl-1 ${panning ? 'cursor-grab' : ''}`}
+        role="group"
+        aria-label="Bays"
+        tabIndex={0}
+        data-region-begin
+        className={`min-h-0 outline-offset-[-2px] flex-1 overflow-auto pt-1 pr-3 pb-5 pl-1 ${panning ? 'cursor-grab' : ''}`}
       >
         <div className={`flex flex-wrap items-start gap-6 ${seeing.others ? '' : 'justify-center'}`}>
           <WorkingBay screen={screen} size={working} scale={scale} onResize={resize} />
           {seeing.others && <Others screen={screen} room={all.width} taken={working.width * scale} />}
         </div>
       </div>
+      {/* biome-ignore-end lint/a11y: all of it is above. */}
     </section>
   );
 }

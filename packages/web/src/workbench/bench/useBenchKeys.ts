@@ -2,6 +2,7 @@
 import { type Control, type Finding, keysOf } from '@hovrin/core';
 import type { RefObject } from 'react';
 import { currentControl, useEditorState, useWorkplace } from '../../editor/context.tsx';
+import { goToRegion } from '../../editor/regions.ts';
 import type { PanelSize } from '../../parts/PanelEdge.tsx';
 import { useGoTo } from '../../parts/useGoTo.ts';
 import type { DrawerName } from '../drawers/Drawer.tsx';
@@ -73,6 +74,8 @@ export function useBenchKeys(bench: BenchKeys): readonly BenchKey[] {
         if (control) editor.setTyping({ control: control.id, what: 'find' });
       },
     },
+    { keys: 'F6', label: 'To the next region', run: () => goToRegion(1) },
+    { keys: 'Shift+F6', label: 'To the region before', run: () => goToRegion(-1) },
     { keys: 'T', label: 'Try', run: () => screen && goTo('try') },
     {
       keys: leftKeys,

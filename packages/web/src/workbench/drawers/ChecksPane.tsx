@@ -15,7 +15,9 @@ import { useEffect, useState } from 'react';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import { useBenchView } from '../bench/benchView.ts';
 import { useChecked } from '../every-width/useEveryWidth.ts';
+import { FindingGroupRow } from './FindingGroupRow.tsx';
 import { FindingRow } from './FindingRow.tsx';
+import { findingGroups } from './findingGroups.ts';
 import { ControlWord } from './Sentence.tsx';
 import { severityFills } from './severities.ts';
 
@@ -67,9 +69,17 @@ export function ChecksPane({ screen }: { screen: Control }) {
               {checkNamed(check)?.title} <span className="font-normal text-quiet">{findings.length}</span>
             </h3>
             <ul>
-              {findings.map((finding) => (
-                <FindingRow key={findingKey(finding)} screen={screen} finding={finding} />
-              ))}
+              {findingGroups(findings).map((group) =>
+                group.findings.length > 1 ? (
+                  <FindingGroupRow key={group.key} screen={screen} group={group} />
+                ) : (
+                  <FindingRow
+                    key={findingKey(group.findings[0])}
+                    screen={screen}
+                    finding={group.findings[0]}
+                  />
+                ),
+              )}
             </ul>
           </section>
         ))}

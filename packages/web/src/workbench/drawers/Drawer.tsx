@@ -42,7 +42,11 @@ export function Drawer({
   const selected = currentControl(state);
   const control = selected && locate(state.project, selected.id)?.screen === screen ? selected : screen;
   return (
-    <section aria-label="Drawer" className="relative flex shrink-0 flex-col border-t border-rule bg-sheet">
+    <section
+      aria-label="Drawer"
+      data-region="drawer"
+      className="relative flex shrink-0 flex-col border-t border-rule bg-sheet"
+    >
       {open && <PanelEdge label="Height of the drawer" side="top" panel={panel} />}
       <div className="flex h-8 items-center px-2">
         <div role="tablist" aria-label="Drawer" className="flex items-center gap-1">

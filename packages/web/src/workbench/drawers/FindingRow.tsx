@@ -73,7 +73,7 @@ export function FindingRow({ screen, finding }: { screen: Control; finding: Find
 }
 
 /** Mends the finding; what would become of the screen is shown while it is pointed at. */
-function FixButton({ fix }: { fix: Fix }) {
+export function FixButton({ fix }: { fix: Pick<Fix, 'label' | 'steps'> }) {
   const { editor } = useWorkplace();
   const { project } = useEditorState('project');
   const { setPreview } = useBenchView();

@@ -35,6 +35,7 @@ export function Facts({ panel }: { panel: PanelSize }) {
   return (
     <aside
       aria-label="Facts"
+      data-region="facts"
       className="relative flex shrink-0 flex-col border-l border-rule bg-sheet"
       style={{ width: panel.size }}
     >

@@ -14,7 +14,7 @@ import { useBenchView } from '../bench/benchView.ts';
 import { Knob } from './Knob.tsx';
 
 /** Room that a box has to have for the knob, CSS px. */
-const leastRoom = 40;
+const leastRoom = 56;
 /** How far from the corner the knob of a sharp one stands, CSS px. */
 const inset = 12;
 
@@ -28,19 +28,29 @@ interface CornerHandsProps {
 export function CornerHands({ id, box, layout, scale }: CornerHandsProps) {
   const { project } = useEditorState('project');
   const found = locate(project, id);
-  if (!found || box.width < leastRoom || box.height < leastRoom) return null;
+  if (!found) return null;
   const { control, screen } = found;
   const name = entryOf(effectiveNames(screen), id);
   const has = (property: string) =>
     kindIn(project, control).properties.some((each) => each.name === property);
+  const isRoomy = box.width >= leastRoom && box.height >= leastRoom;
   const hands = { control, name, box, layout, scale };
   return (
     <>
-      {has('corner') && has('width') && <CornerHand {...hands} />}
+      {has('corner') && has('width') && isRoomy && isSeen(box) && <CornerHand {...hands} />}
       {has('focus') && box.box.content.type === 'picture' && <FocusHand {...hands} />}
     </>
   );
 }
+
+/** Whether the box itself is seen, not only what is in it: then its corners are. */
+const isSeen = ({ look, box: { style, content } }: ScreenBox): boolean =>
+  look.background !== undefined ||
+  look.fill !== undefined ||
+  look.corner !== undefined ||
+  look.shadow !== undefined ||
+  content.type === 'picture' ||
+  Object.values(style.border).some((width) => width > 0);
 
 interface HandProps extends Omit<CornerHandsProps, 'id'> {
   readonly control: Control;

@@ -1,5 +1,5 @@
 /** One line of the tree. */
-import { type Control, hasExpression, inForce, kindOf, ownId } from '@hovrin/core';
+import { type Control, inForce, kindOf, ownId } from '@hovrin/core';
 import { ChevronDown, ChevronRight, Lock, MoreHorizontal } from 'lucide-react';
 import { memo } from 'react';
 import { canRun, commandNamed, runCommand } from '../../editor/commands/index.ts';
@@ -10,6 +10,7 @@ import { useBays } from '../bench/bays.ts';
 import { useFindings } from '../every-width/useEveryWidth.ts';
 import { useDragged } from '../hands/useDragged.ts';
 import { KindIcon } from '../KindIcon.tsx';
+import { MarkSign, markKinds, marksOf } from '../markKinds.tsx';
 import type { Row } from './treeRows.ts';
 
 /** Commands offered on a control, in the tree. */
@@ -186,53 +187,25 @@ function RowMenu({
   );
 }
 
-/** What is special about a control: bound, with events, changed from a band, with something that is not valid. */
+/** What is special about a control. */
 function Marks({ invalid, control }: { invalid: boolean; control: Control }) {
   const findings = useFindings();
-  const entries = Object.entries(control.props);
+  const isWrong = findings.some(
+    (finding) => ownId(finding.control) === control.id && finding.severity !== 'advice',
+  );
   const marks = [
-    {
-      on: entries.some(
-        ([name, value]) =>
-          name.endsWith('.bind') || (!name.startsWith('on.') && hasExpression(inForce(value) ?? '')),
-      ),
-      words: 'Bound',
-      className: 'bg-lake',
-    },
-    { on: entries.some(([name]) => name.startsWith('on.')), words: 'Has events', className: 'bg-spruce' },
-    {
-      on: entries.some(([name]) => /^(?!on\.).+\.(?!bind$)/.test(name)),
-      words: 'Changes from a band',
-      className: 'bg-copper',
-    },
-    {
-      on: findings.some((finding) => ownId(finding.control) === control.id && finding.severity !== 'advice'),
-      words: 'Something is wrong at some width',
-      className: 'bg-brick rounded-full',
-    },
-    {
-      on: invalid,
-      words: 'Has a value that is not valid',
-      className: 'bg-brick',
-    },
+    ...marksOf(control),
+    ...(isWrong ? (['wrong'] as const) : []),
+    ...(invalid ? (['invalid'] as const) : []),
   ];
   return (
     <span className="ml-auto flex items-center gap-1 pl-1">
       {inForce(control.props.locked) === 'true' && (
         <Lock size={11} className="text-quiet" role="img" aria-label="Locked" />
       )}
-      {marks.map(
-        ({ on, words, className }) =>
-          on && (
-            <span
-              key={words}
-              role="img"
-              aria-label={words}
-              title={words}
-              className={`size-1.5 rounded-[1px] ${className}`}
-            />
-          ),
-      )}
+      {marks.map((mark) => (
+        <MarkSign key={mark} {...markKinds[mark]} />
+      ))}
     </span>
   );
 }
