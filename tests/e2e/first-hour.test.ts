@@ -2,6 +2,7 @@
 import type { Page } from 'playwright-core';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { axeFaults } from '../browser/axe.ts';
+import { sourceText } from './source-drawer.ts';
 import { addByKeys, tree, Workbench } from './workbench.ts';
 
 let bench: Workbench;
@@ -101,3 +102,56 @@ async function addByPicker(): Promise<void> {
   await page.keyboard.type('duplicate');
   await page.keyboard.press('Enter');
 }
+
+it('by keys alone: a heading, a field, two buttons, a grid of six cards, one over two columns, in 120 presses', async () => {
+  await page.evaluate(() => localStorage.removeItem('hovrin.keys'));
+  await bench.newProject(page, 'Keys');
+  let presses = 0;
+  const press = async (...keys: string[]) => {
+    for (const key of keys) {
+      presses += key.split('+').length;
+      await page.keyboard.press(key);
+    }
+  };
+  const type = (words: string) => press(...words);
+  /** Adds a part by the picker and leaves its name as it is. */
+  const add = async (find: string, named: string) => {
+    await press('a');
+    await page.getByRole('combobox', { name: 'What to add' }).waitFor();
+    await type(find);
+    await press('Enter');
+    await tree(page, named).waitFor();
+    await press('Enter');
+    await page.waitForFunction(() => document.activeElement === document.body);
+  };
+  await add('head', 'heading1');
+  await add('field', 'textField1');
+  await add('butt', 'button1');
+  await press('Control+d');
+  await tree(page, 'button2').waitFor();
+  await add('grid', 'grid1');
+  await add('col', 'column1');
+  for (let cards = 2; cards <= 6; cards++) {
+    await press('Control+d');
+    await tree(page, `column${cards}`).waitFor();
+  }
+  await press('/');
+  await page.getByRole('combobox', { name: 'Find a property' }).waitFor();
+  await type('column sp');
+  await press('Enter');
+  await page.waitForFunction(() => document.activeElement?.closest('[data-property="col-span"]'));
+  await type('2');
+  await press('Enter');
+  await page.keyboard.press('Escape');
+  await page.waitForFunction(() => document.activeElement === document.body);
+  await page.keyboard.press('x');
+  await page.locator('.cm-content').waitFor();
+  await expect
+    .poll(() => sourceText(page))
+    .toMatch(
+      /<heading.*<textField.*<button.*<button.*<grid.*(?:<column.*){5}<column[^>]*col-span="2"[^>]*\/>\s*<\/grid>/s,
+    );
+  expect(presses).toBeLessThanOrEqual(120);
+  // What it takes today; it never takes more.
+  expect(presses).toBeLessThanOrEqual(70);
+});
