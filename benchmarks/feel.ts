@@ -152,6 +152,8 @@ export async function feel(): Promise<Measured[]> {
   const bench = await Workbench.start();
   try {
     const page = await bench.window();
+    // Facts as one finds it at first.
+    await page.addInitScript(() => window === window.top && localStorage.removeItem('hovrin.facts.all'));
     await bench.newProject(page, 'Feel');
     await page.keyboard.press('x');
     await page.locator('.cm-content').click();
@@ -194,6 +196,27 @@ export async function feel(): Promise<Measured[]> {
         await page.mouse.up();
       },
     });
+    await page.getByRole('treeitem', { name: 'r3', exact: true }).click();
+    const hand = page.locator('[data-hand="padding left"]');
+    const held = (await hand.boundingBox())!;
+    const [x, y] = [held.x + held.width / 2, held.y + held.height / 2];
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    await page.mouse.move(x + 30, y);
+    const drag = await costOf(page, {
+      from: 'pointermove',
+      to: 'pointermove',
+      run: (index) => page.mouse.move(x + 8 + ((index * 12) % 60), y),
+    });
+    await page.mouse.up();
+    const words = (await page
+      .locator('[data-bay="working"]')
+      .getByText('hut 1 1', { exact: true })
+      .boundingBox())!;
+    await page.mouse.dblclick(words.x + 8, words.y + 6);
+    await page.locator('[data-words]').waitFor();
+    const letter = await costOf(page, { ...key, run: () => page.keyboard.press('a') });
+    await page.keyboard.press('Escape');
     const ratio = (may: number, took: number) => Number((may / Math.max(0.1, took)).toFixed(2));
     const work = (ms: number) => `${ms} ms of scripts and layout`;
     return [
@@ -205,6 +228,8 @@ export async function feel(): Promise<Measured[]> {
       },
       { name: 'selecting by a press on the bench', against: work(8), ratio: ratio(8, press.work), aim: 1 },
       { name: 'selecting by key', against: work(8), ratio: ratio(8, select.work), aim: 1 },
+      { name: 'dragging the padding of a row', against: work(16), ratio: ratio(16, drag.work), aim: 1 },
+      { name: 'a letter in words in place', against: work(16), ratio: ratio(16, letter.work), aim: 1 },
       {
         name: 'typing in the source, to the letter painted',
         against: '50 ms above an empty frame',

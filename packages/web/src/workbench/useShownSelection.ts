@@ -6,20 +6,9 @@ import { locate, type Project } from '@hovrin/core';
 import { type RefObject, useEffect, useSyncExternalStore } from 'react';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import type { Editor, EditorState } from '../editor/editor.ts';
+import { afterPaint } from '../parts/usePainted.ts';
 
 type Chosen = Pick<EditorState, 'selection' | 'screenId'>;
-
-/** Calls back after the next frame is painted. @returns takes that back. */
-function afterPaint(run: () => void): () => void {
-  const { port1, port2 } = new MessageChannel();
-  port1.onmessage = run;
-  // The frame is painted before a message that is sent within it arrives.
-  const frame = requestAnimationFrame(() => port2.postMessage(0));
-  return () => {
-    cancelAnimationFrame(frame);
-    port1.close();
-  };
-}
 
 /** Follows the editor's selection a frame later. Nobody who shows it is drawn in the frame before. */
 class Following {

@@ -3,6 +3,7 @@ import { effectiveNames, entryOf, locate, type ScreenBox } from '@hovrin/core';
 import { isLocked } from '../../editor/commands/index.ts';
 import { useEditorState } from '../../editor/context.tsx';
 import { placeWords } from '../../editor/places.ts';
+import { usePainted } from '../../parts/usePainted.ts';
 import { useBays } from '../bench/bays.ts';
 import { useBenchView } from '../bench/benchView.ts';
 import { AddButtons } from '../hands/AddButtons.tsx';
@@ -124,6 +125,9 @@ function Selection(props: BayMarksProps) {
   const { seeing, handling, writing } = useBenchView();
   const names = effectiveNames(screen);
   const [first] = selection;
+  // What is selected is marked at once; what it is taken hold of by follows in the frame after.
+  const held = usePainted(selection.length === 1 ? first : undefined);
+  const heldBox = held === undefined ? undefined : layout.byControl.get(held);
   const box = first === undefined ? undefined : layout.byControl.get(first);
   const hoveredBox =
     pointer.hovered === undefined || pointer.hovered === first
@@ -145,22 +149,19 @@ function Selection(props: BayMarksProps) {
               scale={scale}
               small={!working || index > 0 || handling || writing !== undefined}
             >
-              {selection.length === 1 && each !== screen.id && (
-                <SizeSigns id={each} box={marked} layout={layout} />
+              {held !== undefined && heldBox && held !== screen.id && index === 0 && (
+                <SizeSigns id={held} box={heldBox} layout={layout} />
               )}
             </SelectionMarks>
           )
         );
       })}
-      {working && box && first !== undefined && selection.length === 1 && (
-        <Hands {...props} id={first} box={box} />
-      )}
+      {working && held !== undefined && heldBox && <Hands {...props} id={held} box={heldBox} />}
       {pointer.measuring && box && hoveredBox && <Measured one={box} other={hoveredBox} scale={scale} />}
     </>
   );
 }
 
-/** Grips and buttons of the one control that is selected. */
 /** Tracks of the selected grid to be dragged; of the grid that the selection stands in, to be seen. */
 function GridHands({
   id,
@@ -191,6 +192,7 @@ function GridHands({
   );
 }
 
+/** Grips and buttons of the one control that is selected. */
 function Hands({ id, box, screen, layout, scale, working }: BayMarksProps & { box: ScreenBox }) {
   const { project } = useShownSelection(working);
   const bays = useBays();
