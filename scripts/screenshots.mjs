@@ -33,10 +33,16 @@ const shoot = (name) => page.screenshot({ path: join(out, `${name}.png`) });
 
 await page.goto(`http://127.0.0.1:${port}/`);
 await page.getByRole('link', { name: /Velmora Hut/ }).waitFor();
+await page.waitForFunction(() => document.querySelector('main img[src*="picture"]')?.complete);
+await page.getByRole('button', { name: 'New project' }).click();
+await page.waitForFunction(
+  () => [...document.querySelectorAll('[role="dialog"] img')].filter((image) => image.complete).length === 5,
+);
 await shoot('projects');
+await page.keyboard.press('Escape');
 await page.getByRole('link', { name: /Velmora Hut/ }).click();
 await page.locator('[data-bay="Desk"] img').first().waitFor();
-await page.getByRole('treeitem', { name: 'summary', exact: true }).click();
+await page.getByRole('treeitem', { name: 'counts', exact: true }).click();
 await page.mouse.move(900, 700);
 await shoot('build');
 await page.getByRole('button', { name: 'Arrivals', exact: true }).first().click();
@@ -58,6 +64,9 @@ await page.keyboard.press('a');
 await page.getByRole('combobox').waitFor();
 await page.keyboard.press('Escape');
 // Editing for a band, and what the checks say when something does not fit.
+await page.keyboard.press('/');
+await page.getByRole('combobox', { name: 'Find a property' }).fill('min width');
+await page.keyboard.press('Enter');
 await page.getByLabel('Min width', { exact: true }).fill('700');
 await page.getByRole('treeitem', { name: 'counts', exact: true }).click();
 await page.keyboard.press('c');

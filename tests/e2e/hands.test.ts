@@ -238,3 +238,15 @@ it('the panes of a split are divided by their divider, in small ratios', async (
   await expect.poll(text).toContain('ratio="2/1"');
   await undo();
 });
+
+it('an empty container is seen and pressed on the bench, whatever its size', async () => {
+  await writeSource(
+    page,
+    '<screen name="Screen1" padding="20" gap="60"><text name="above" text="soup"/><row name="bare"/><text name="below" text="bread"/></screen>',
+  );
+  await saved(page);
+  await page.getByRole('button', { name: 'bare, empty' }).click({ position: { x: 12, y: 30 } });
+  await page.getByRole('treeitem', { name: 'bare', selected: true }).waitFor();
+  const { height } = (await page.getByRole('button', { name: 'bare, empty' }).boundingBox())!;
+  expect(height).toBeGreaterThanOrEqual(47);
+});

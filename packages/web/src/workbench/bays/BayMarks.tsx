@@ -23,6 +23,7 @@ import type { BayProps } from './Bay.tsx';
 import { Covered } from './Covered.tsx';
 import type { Window } from './cut.ts';
 import { DropLine } from './DropLine.tsx';
+import { EmptyBoxes } from './EmptyBoxes.tsx';
 import { FirstControl } from './FirstControl.tsx';
 import { FocusLayer } from './FocusLayer.tsx';
 import { Measured } from './Measured.tsx';
@@ -52,6 +53,9 @@ export function BayMarks(props: BayMarksProps) {
       <ScrollSigns layout={layout} scale={scale} />
       {layout.fullHeight > size.height + 0.5 && (
         <Fold at={size.height * scale} height={size.height} words={working} />
+      )}
+      {working && !bays.drop && (
+        <EmptyBoxes screen={screen} layout={layout} scale={scale} nameOf={(each) => names.get(each) ?? ''} />
       )}
       <Outlines {...props} />
       <Selection {...props} />

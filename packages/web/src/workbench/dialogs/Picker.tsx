@@ -56,9 +56,8 @@ function rank(kind: Kind, typed: string): number | undefined {
   if (text === '' || kind.label.toLowerCase() === text) return 0;
   const label = kind.label.toLowerCase();
   // A whole word of it is nearer than the beginning of a longer one: a field is a text field, no fieldset.
-  if (label.split(' ').includes(text)) return 1;
-  if (label.startsWith(text)) return 1.5;
-  if (kind.findBy.includes(text)) return 2;
+  if (label.split(' ').includes(text) || kind.findBy.includes(text)) return 1;
+  if (label.startsWith(text)) return 2;
   if (label.includes(text) || kind.name.toLowerCase().includes(text)) return 3;
   if (kind.findBy.some((word) => word.startsWith(text))) return 4;
   return kind.findBy.some((word) => word.includes(text)) || kind.purpose.toLowerCase().includes(text)
