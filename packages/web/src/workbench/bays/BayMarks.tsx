@@ -151,6 +151,7 @@ function Selection(props: BayMarksProps) {
               box={marked}
               name={names.get(each) ?? ''}
               scale={scale}
+              room={layout.width * scale}
               small={!working || index > 0 || handling || writing !== undefined}
             >
               {held !== undefined && heldBox && held !== screen.id && index === 0 && (

@@ -84,12 +84,15 @@ export function SelectionMarks({
   name,
   scale,
   small,
+  room,
   children,
 }: {
   box: Rectangle;
   name: string;
   scale: number;
   small: boolean;
+  /** How wide the screen is, px of the window: the name stands where it is seen. */
+  room: number;
   /** Beside the name. */
   children?: ReactNode;
 }) {
@@ -120,7 +123,7 @@ export function SelectionMarks({
       </svg>
       {!small && (
         <span
-          className={`absolute bg-[#1f2a24] ${left + width < flagRoom ? '-left-1' : '-right-1'} px-1.5 text-[11px] leading-[17px] whitespace-nowrap text-[#fffdf8] ${top < 24 ? 'top-full mt-1.5' : 'bottom-full mb-1.5'}`}
+          className={`absolute bg-[#1f2a24] ${left + width < flagRoom || left + width > room + 8 ? '-left-1' : '-right-1'} px-1.5 text-[11px] leading-[17px] whitespace-nowrap text-[#fffdf8] ${top < 24 ? 'top-full mt-1.5' : 'bottom-full mb-1.5'}`}
         >
           {name}
           {children}

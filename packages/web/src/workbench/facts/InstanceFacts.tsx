@@ -12,6 +12,9 @@ import {
 import { commandNamed, openComponent, runCommand } from '../../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 
+/** Words with a full stop behind them, where they have no end of their own. */
+const asSentence = (words: string): string => (/[.!?…]$/.test(words.trim()) ? words : `${words.trim()}.`);
+
 export function InstanceFacts({ control }: { control: Control }) {
   const { editor } = useWorkplace();
   const { project } = useEditorState('project');
@@ -39,7 +42,7 @@ export function InstanceFacts({ control }: { control: Control }) {
   return (
     <div className="flex flex-col gap-1.5 px-3 pb-2.5">
       <p className="text-[12px] text-quiet">
-        {inForce(definition.control.props.title) ?? 'A component of this project.'}{' '}
+        {asSentence(inForce(definition.control.props.title) ?? 'A component of this project')}{' '}
         {uses === 1 ? 'This is its only instance.' : `It stands in ${uses} places.`}
       </p>
       <div className="flex flex-wrap gap-1">
