@@ -26,8 +26,16 @@ const text = () => sourceText(page);
 const undo = () => page.locator('body').press('Control+z');
 const scale = async () => (await page.locator('[data-bay="working"]').boundingBox())!.width / 390;
 
+/** Hands follow the selection by a frame: those of what was selected before are gone. */
+const handsFollow = () =>
+  page.evaluate(async () => {
+    for (let frames = 0; frames < 3; frames++)
+      await new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve)));
+  });
+
 /** Drags a hand by px of the screen. */
 async function drag(hand: string, by: number, { hold = '', letGo = true } = {}) {
+  await handsFollow();
   const { x, y, width, height } = (await page.locator(hand).first().boundingBox())!;
   const isAcross = height > width;
   const far = by * (await scale());
@@ -116,6 +124,7 @@ it('by keys: one key takes hold, Tab goes from hand to hand, arrows move, Escape
 
 it('signs beside the name say how large it is, and offer the other ways with what they come to', async () => {
   await tree(page, 'one').click();
+  await handsFollow();
   await page.locator('[data-sign="width"]').click();
   const ways = page.getByRole('menu');
   await ways.waitFor();
@@ -139,6 +148,7 @@ it('signs beside the name say how large it is, and offer the other ways with wha
 
 it('limits are set by the sign, and dragged at their edge', async () => {
   await tree(page, 'part').click();
+  await handsFollow();
   await page.locator('[data-sign="width"]').click();
   await page.getByRole('menuitem', { name: /^Never narrower than/ }).click();
   await expect.poll(text).toContain('min-width="185"');
@@ -152,6 +162,7 @@ it('limits are set by the sign, and dragged at their edge', async () => {
 it('a corner is dragged round', async () => {
   await tree(page, 'part').click();
   const knob = page.locator('[data-hand="corner"]');
+  await handsFollow();
   const { x, y, width, height } = (await knob.boundingBox())!;
   await page.mouse.move(x + width / 2, y + height / 2);
   await page.mouse.down();
@@ -211,6 +222,7 @@ it('pins are pressed, let go, dragged, and change their unit by a press', async 
   );
   await saved(page);
   await tree(page, 'card').click();
+  await handsFollow();
   await page.locator('[data-hand="pin right"]').click();
   await expect.poll(text).toContain('left="40" right="180" top="30"');
   await page.locator('[data-hand="pin left"]').click();

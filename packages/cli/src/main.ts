@@ -20,7 +20,7 @@ const help = `hovrin: lays out screens and writes them as pages
   hovrin sweep FILE [--from 280] [--to 1920] [--height 800] [--control NAME] [--json] [--text-scale N] [--rtl] [--mode M]
       prints the layout for every width, as stretches in which it changes evenly, and what happens between them
   hovrin check FILE|FOLDER [--from 280] [--to 1920] [--json] [--rtl] [--mode M] [--handlers FILE]
-      tells what is wrong at any width, upright and across, with plain and doubled text, and which handlers the
+      tells what is wrong at any width, portrait and landscape, with plain and doubled text, and which handlers the
       application's own code lacks (FILE, or handlers.js in FOLDER); exit code 1 where something is
   hovrin picture FILE|FOLDER --size WIDTHxHEIGHT [--screen NAME] [--whole] [--out FILE.svg|FILE.png] [--ratio N] [--text-scale N] [--rtl]
                  [--mode light|dark|contrast] [--state [CONTROL:]STATE …]

@@ -39,7 +39,7 @@ export function whereWords(where: readonly Where[]): string {
   // Narrow screens are upright anyway.
   const tells = sides.size === 1 && shown.some(({ to }) => to > acrossHeight + 1);
   const conditions = [
-    ...(tells ? [sides.has('portrait') ? 'upright' : 'across'] : []),
+    ...(tells ? [sides.has('portrait') ? 'portrait' : 'landscape'] : []),
     ...(plain.length === 0 ? [`text at ${Math.round(itemAt(where, 0).textScale * 100)} %`] : []),
   ];
   const more = widths.length > 3 ? ` and ${widths.length - 3} more` : '';

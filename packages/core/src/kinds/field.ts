@@ -43,11 +43,11 @@ export const inputAttribute = <T>(name: string, label: string, type: PropertyTyp
     page: { part: 'part-input', as: 'attribute', name },
   });
 
-const minLength = content('min-length', 'Least length', charactersType, {
+const minLength = content('min-length', 'Min length', charactersType, {
   effect: 'behaviour',
   page: { part: 'part-input', as: 'attribute', name: 'minlength' },
 });
-const maxLength = content('max-length', 'Greatest length', charactersType, {
+const maxLength = content('max-length', 'Max length', charactersType, {
   effect: 'behaviour',
   page: { part: 'part-input', as: 'attribute', name: 'maxlength' },
 });

@@ -21,8 +21,8 @@ import { boxLook, padding, placing, sizing } from './properties.ts';
 
 const own = {
   value: gaugeNumber('value', 'Value', { effect: 'layout' }),
-  min: gaugeNumber('min', 'Least', { default: '0' }),
-  max: gaugeNumber('max', 'Greatest', { default: '100' }),
+  min: gaugeNumber('min', 'Min', { default: '0', says: 'The value at its empty end.' }),
+  max: gaugeNumber('max', 'Max', { default: '100', says: 'The value at its full end.' }),
   unit: content('unit', 'Unit', textType, { effect: 'layout', page: { as: 'inside' } }),
   colors: content('colors', 'Colours by value', rangesType, { page: { as: 'inside' } }),
 };

@@ -17,8 +17,8 @@ import type { Kind } from './kind.ts';
 
 const own = {
   value: entered(amountType, ['number', 'text']),
-  min: inputAttribute('min', 'Least', amountType),
-  max: inputAttribute('max', 'Greatest', amountType),
+  min: inputAttribute('min', 'Min', amountType),
+  max: inputAttribute('max', 'Max', amountType),
   step: inputAttribute('step', 'Step', amountType),
   placeholder: inputAttribute('placeholder', 'Placeholder', textType),
 };

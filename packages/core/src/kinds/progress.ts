@@ -18,7 +18,7 @@ import { boxLook, padding, placing, sizing } from './properties.ts';
 
 const own = {
   value: gaugeNumber('value', 'Value'),
-  max: gaugeNumber('max', 'Whole', { default: '100' }),
+  max: gaugeNumber('max', 'Max', { default: '100', says: 'The value at which it is full.' }),
 };
 
 const wholeOf = (values: Values): number => values.get(own.max) ?? 100;

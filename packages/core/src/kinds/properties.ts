@@ -367,7 +367,7 @@ export const textAlign = property({
   ...look,
 });
 
-export const lines = laidOut('letters', 'lines', 'Lines at most', linesType);
+export const lines = laidOut('letters', 'lines', 'Max lines', linesType);
 export const nowrap = laidOut('letters', 'nowrap', 'No wrap', flagType);
 
 /** Words that a control shows. */

@@ -13,7 +13,7 @@ const own = {
   dialog: property({
     name: 'dialog',
     leads: false,
-    label: 'Over others',
+    label: 'Dialog',
     group: 'content',
     type: flagType,
     effect: 'look',

@@ -114,7 +114,6 @@ const sentences: Readonly<Record<string, string>> = {
   pattern: 'A regular expression that the value has to match.',
   min: 'The least value that is valid.',
   max: 'The greatest value that is valid.',
-  'max: Whole': 'The value at which it is full.',
   step: 'What one step adds or takes away.',
   'rows: Lines shown': 'How many lines are seen at once.',
   unit: 'Stands behind the number, such as % or kg.',

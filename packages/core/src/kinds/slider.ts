@@ -20,8 +20,8 @@ import type { Kind, LookPart } from './kind.ts';
 
 const own = {
   value: entered(amountType, ['number']),
-  min: inputAttribute('min', 'Least', amountType),
-  max: inputAttribute('max', 'Greatest', amountType),
+  min: inputAttribute('min', 'Min', amountType),
+  max: inputAttribute('max', 'Max', amountType),
   step: inputAttribute('step', 'Step', amountType),
 };
 

@@ -9,7 +9,7 @@ import { property } from './properties.ts';
 /** The property of every kind that takes the focus. */
 export const tabindex = property({
   name: 'tabindex',
-  label: 'Focus turn',
+  label: 'Tab order',
   group: 'place',
   type: turnType,
   effect: 'behaviour',

@@ -130,7 +130,7 @@ function Filter({ all, hidden, onlySelected, onToggle, onOnlySelected }: FilterP
         {checks.problem ??
           (checks.running
             ? `Checking … ${checks.stretches} stretches`
-            : '280–1920 px, both ways up, text at 100 and 200 %')}
+            : '280–1920 px, portrait and landscape, text at 100 and 200 %')}
       </p>
     </div>
   );
