@@ -20,13 +20,13 @@ import { shownValue } from '../fields/shownValue.ts';
 import type { Controls } from '../fields/useSetProperty.ts';
 import { wholeFields } from '../fields/wholeFields.ts';
 import { LikeChoice, likeOf } from './LikeChoice.tsx';
-import { UnitsAndSteps } from './LineUp.tsx';
 import { PadFact } from './PadFact.tsx';
 import { ParameterButton } from './ParameterButton.tsx';
 import { RoomFacts } from './RoomFacts.tsx';
 import { StyleButtons } from './StyleButtons.tsx';
 import { SurroundField } from './SurroundField.tsx';
 import { TwoWayField } from './TwoWayField.tsx';
+import { UnitsAndSteps } from './UnitsAndSteps.tsx';
 import { type FactsSection, factsOf, sharedFacts } from './whichFacts.ts';
 
 const openIcon = <ChevronDown size={13} />;

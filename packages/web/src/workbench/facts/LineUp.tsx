@@ -11,10 +11,8 @@ import {
   AlignVerticalSpaceBetween,
   ChevronDown,
   type LucideIcon,
-  Magnet,
   MoveHorizontal,
   MoveVertical,
-  Percent,
 } from 'lucide-react';
 import { type ReactElement, useEffect, useState } from 'react';
 import type { Change } from '../../editor/change.ts';
@@ -130,54 +128,4 @@ function changeOf(editor: Editor, command: Command): Change | undefined {
     if (typeof action !== 'function') change = action;
   });
   return change;
-}
-
-/** Units, steps and snapping. */
-export function UnitsAndSteps() {
-  const { editor } = useWorkplace();
-  const { step } = useEditorState('step');
-  const { snapping, setSnapping } = useBenchView();
-  return (
-    <>
-      <Menu
-        label="Units and steps"
-        button={
-          <button
-            type="button"
-            className="btn-bare !min-w-6 !px-1"
-            aria-label="Units and steps"
-            title="px, per cent, steps"
-          >
-            <Percent size={14} aria-hidden />
-          </button>
-        }
-        entries={[
-          ...['units-percent', 'units-percent-deep', 'units-px', 'units-px-deep'].map((id) => {
-            const command = commandNamed(id);
-            return {
-              label: command.label,
-              onSelect: () => {
-                if (!runCommand(editor, command)) editor.tell('There is nothing to turn into other units.');
-              },
-            };
-          }),
-          ...[1, 2, 4, 8].map((each) => ({
-            label: `Step of ${each} px`,
-            checked: each === step,
-            onSelect: () => editor.stepBy(each),
-          })),
-        ]}
-      />
-      <button
-        type="button"
-        className={`btn-bare !min-w-6 !px-1 ${snapping ? '' : 'text-quiet/60'}`}
-        aria-pressed={snapping}
-        aria-label="Snap to steps and guides"
-        title={`Snapping is ${snapping ? 'on' : 'off'}; Alt turns it round while dragging`}
-        onClick={() => setSnapping(!snapping)}
-      >
-        <Magnet size={14} aria-hidden />
-      </button>
-    </>
-  );
 }

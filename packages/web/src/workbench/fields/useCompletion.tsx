@@ -143,36 +143,50 @@ export function useCompletion(control: Control, whole: boolean, words: readonly 
       event.stopPropagation();
       return true;
     },
-    list: state && (
-      <div
-        id={`${id}-list`}
-        role="listbox"
-        aria-label={
-          words.length > 0 && !state.found.some(({ says }) => says) ? 'Words' : 'What can be read here'
-        }
-        className="menu absolute top-full right-0 left-0 z-30 mt-0.5 max-h-64 !min-w-0 overflow-y-auto"
-      >
-        {state.found.map((offered, index) => (
-          <div
-            key={offered.text}
-            id={`${id}-${index}`}
-            role="option"
-            tabIndex={-1}
-            aria-selected={index === state.chosen}
-            className={`flex cursor-pointer items-baseline gap-2 rounded-sm px-1.5 py-0.5 text-[12px] ${index === state.chosen ? 'bg-sunk' : ''}`}
-            onPointerDown={(event) => {
-              event.preventDefault();
-              const field = event.currentTarget
-                .closest('[data-completes]')
-                ?.querySelector<Field>('input, textarea');
-              if (field) take(field, offered);
-            }}
-          >
-            <span className="shrink-0 font-mono">{offered.text}</span>
-            <span className="ml-auto truncate text-quiet">{offered.says}</span>
-          </div>
-        ))}
-      </div>
-    ),
+    list: state && <CompletionList id={id} offer={state} hasWords={words.length > 0} onTake={take} />,
   };
+}
+
+/** What is offered, below its field. A press takes it, and the field keeps the focus. */
+function CompletionList({
+  id,
+  offer,
+  hasWords,
+  onTake,
+}: {
+  id: string;
+  offer: Offer;
+  /** Whether the field knows words. */
+  hasWords: boolean;
+  onTake: (field: Field, offered: Offered) => void;
+}) {
+  return (
+    <div
+      id={`${id}-list`}
+      role="listbox"
+      aria-label={hasWords && !offer.found.some(({ says }) => says) ? 'Words' : 'What can be read here'}
+      className="menu absolute top-full right-0 left-0 z-30 mt-0.5 max-h-64 !min-w-0 overflow-y-auto"
+    >
+      {offer.found.map((offered, index) => (
+        <div
+          key={offered.text}
+          id={`${id}-${index}`}
+          role="option"
+          tabIndex={-1}
+          aria-selected={index === offer.chosen}
+          className={`flex cursor-pointer items-baseline gap-2 rounded-sm px-1.5 py-0.5 text-[12px] ${index === offer.chosen ? 'bg-sunk' : ''}`}
+          onPointerDown={(event) => {
+            event.preventDefault();
+            const field = event.currentTarget
+              .closest('[data-completes]')
+              ?.querySelector<Field>('input, textarea');
+            if (field) onTake(field, offered);
+          }}
+        >
+          <span className="shrink-0 font-mono">{offered.text}</span>
+          <span className="ml-auto truncate text-quiet">{offered.says}</span>
+        </div>
+      ))}
+    </div>
+  );
 }

@@ -319,7 +319,7 @@ function LineHand({ grid, name, box, layout, scale, said, index, edges, along }:
       return dragged.words;
     },
   });
-  const words0 = `Drag the end of ${axisWord[axis]} ${index + 1}; Ctrl makes px of it`;
+  const title = `Drag the end of ${axisWord[axis]} ${index + 1}; Ctrl makes px of it`;
   return (
     <div
       className={`group pointer-events-auto absolute z-10 grid -translate-1/2 touch-none place-items-center focus-visible:outline-2 focus-visible:outline-[#e0a11b] ${isAcross ? 'h-6 w-3 cursor-col-resize' : 'h-3 w-6 cursor-row-resize'}`}
@@ -328,11 +328,11 @@ function LineHand({ grid, name, box, layout, scale, said, index, edges, along }:
       }
       data-hand={`line ${axis} ${index}`}
       role="slider"
-      aria-label={words0}
+      aria-label={title}
       aria-valuenow={Math.round(edges[index]?.size ?? 0)}
       aria-valuetext={words ?? texts[index] ?? ''}
       tabIndex={-1}
-      title={words0}
+      title={title}
       {...handlers}
     >
       <span
