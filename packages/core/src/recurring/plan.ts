@@ -75,7 +75,7 @@ function partNamesOf(top: Control, places: readonly Standing[]): ReadonlyMap<str
   return found;
 }
 
-/** Of what an instance may say itself, that which all places say alike; where it stands in its parent, each says itself. */
+/** Of the properties that an instance may say itself, those that all places say alike; where it stands in its parent, each says itself. */
 function sharedAtTop(top: Control, places: readonly Standing[]): string[] {
   const properties = propertiesOf(kindOf(top));
   return Object.keys(top.props).filter((attribute) => {

@@ -55,7 +55,7 @@ export function StartField(props: StartFieldProps) {
   );
 }
 
-/** What there is to say about rows that are kept beside the document. */
+/** A table whose rows are kept beside the document: how many there are, and the variable that tells its status. */
 function StoredRowsField({ project, variable, table }: StartFieldProps & { readonly table: StoredTable }) {
   return (
     <div className="flex flex-col gap-1 border-l-2 border-lake pl-2 text-[12px]">

@@ -25,7 +25,7 @@ import { type Axis, asksContent, isFlexible, type SizedTrack, startTracks } from
 import { sizeTracks } from './sizing.ts';
 import { autoTrack, type ExplicitTracks } from './tracks.ts';
 
-/** What there is to size a grid with. */
+/** The inputs of sizing a grid. */
 export interface GridRoom {
   readonly columnList: ExplicitTracks;
   readonly rowList: ExplicitTracks;

@@ -120,7 +120,7 @@ function frameOf(pass: Pass, box: Box, content: GridContent, asked: Question): F
   };
 }
 
-/** What there is to size the tracks with (§7.2.3.2, §11.1). */
+/** The inputs of sizing its tracks (§7.2.3.2, §11.1). */
 function roomOf({ pass, box, content, asked, frame, ...inner }: Frame): GridRoom {
   const { definite } = asked;
   const width = roomLeft(asked.width - frameWidth(box));
