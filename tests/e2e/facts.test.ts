@@ -155,3 +155,24 @@ it('one press selects the innermost control; with Ctrl it climbs, as Escape does
   await page.keyboard.press('Escape');
   await expect.poll(selected).toBe('line');
 });
+
+it('what is not valid yet is not lost in place; for several controls no property is looked for', async () => {
+  await tree(page, 'two').click();
+  await fact(page, 'Text').fill('Bread {gue');
+  await page.keyboard.press('Tab');
+  await press('Bread', 'twice');
+  const words = page.locator('[data-words]');
+  await words.waitFor();
+  expect(await words.innerText()).toBe('Bread {gue');
+  await page.keyboard.press('Escape');
+  await tree(page, 'one').click();
+  await tree(page, 'two').click({ modifiers: ['Shift'] });
+  await page.locator('body').press('/');
+  await page.getByText('A property is found for one control at a time').waitFor();
+  await tree(page, 'one').click();
+  expect(await page.getByRole('combobox', { name: 'Find a property' }).count()).toBe(0);
+  // As the first steps say it: Alt+R wraps them in a row.
+  await tree(page, 'two').click({ modifiers: ['Shift'] });
+  await page.locator('body').press('Alt+r');
+  await expect.poll(text).toMatch(/<row[^>]*name="line"[^>]*>\s*<row/);
+});

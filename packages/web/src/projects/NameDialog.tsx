@@ -1,8 +1,7 @@
 /** Asks for the name of a project. */
-import { messageOf } from '@hovrin/core';
-import { type FormEvent, useState } from 'react';
 import { Dialog } from '../parts/Dialog.tsx';
 import { FormEnd } from '../parts/FormEnd.tsx';
+import { useNaming } from './useNaming.ts';
 
 interface NameDialogProps {
   readonly title: string;
@@ -13,21 +12,7 @@ interface NameDialogProps {
 }
 
 export function NameDialog({ title, initial, action, onName, onClose }: NameDialogProps) {
-  const [name, setName] = useState(initial);
-  const [problem, setProblem] = useState<string>();
-  const submit = async (event: FormEvent) => {
-    event.preventDefault();
-    if (name.trim() === '') {
-      setProblem('A project needs a name.');
-      return;
-    }
-    try {
-      await onName(name.trim());
-      onClose();
-    } catch (error) {
-      setProblem(messageOf(error));
-    }
-  };
+  const { name, setName, problem, submit } = useNaming(initial, onName, onClose);
   return (
     <Dialog title={title} onClose={onClose} width={400}>
       <form onSubmit={submit} className="flex flex-col gap-3">

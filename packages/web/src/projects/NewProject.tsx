@@ -1,11 +1,11 @@
 /** A new project: its name, and what it begins as. */
-import { messageOf } from '@hovrin/core';
 import { useQuery } from '@tanstack/react-query';
-import { type FormEvent, useState } from 'react';
+import { useState } from 'react';
 import { api } from '../api.ts';
 import { Dialog } from '../parts/Dialog.tsx';
 import { FormEnd } from '../parts/FormEnd.tsx';
 import { CardPicture } from './ProjectCard.tsx';
+import { useNaming } from './useNaming.ts';
 
 interface NewProjectProps {
   /** @param starter undefined: one empty screen. */
@@ -16,28 +16,17 @@ interface NewProjectProps {
 const empty = { id: '', name: 'Empty', description: 'One empty screen.' };
 
 export function NewProject({ onCreate, onClose }: NewProjectProps) {
-  const [name, setName] = useState('');
   const [starter, setStarter] = useState('');
-  const [problem, setProblem] = useState<string>();
-  const [isBusy, setBusy] = useState(false);
+  const { name, setName, problem, submit } = useNaming(
+    '',
+    (named) => onCreate(named, starter || undefined),
+    onClose,
+  );
   const starters = useQuery({
     queryKey: ['starters'],
     queryFn: api.starters,
     staleTime: Number.POSITIVE_INFINITY,
   });
-  const submit = async (event: FormEvent) => {
-    event.preventDefault();
-    if (name.trim() === '') return setProblem('A project needs a name.');
-    if (isBusy) return;
-    setBusy(true);
-    try {
-      await onCreate(name.trim(), starter || undefined);
-      onClose();
-    } catch (error) {
-      setProblem(messageOf(error));
-      setBusy(false);
-    }
-  };
   return (
     <Dialog title="New project" onClose={onClose} width={760}>
       <form onSubmit={submit} className="flex flex-col gap-4">

@@ -21,7 +21,7 @@ export const firstSteps: readonly FirstStep[] = [
   {
     id: 'row',
     label: 'Put two in a row',
-    how: 'Select two with Shift, and press W for the ways to wrap them; or add a row and drag them in.',
+    how: 'Select two with Shift and press Alt+R, which wraps them in a row; or add a row and drag them in.',
     isDone: (control) => kindOf(control).container && control.children.length > 1,
   },
   {

@@ -69,6 +69,10 @@ export function useBenchKeys(bench: BenchKeys): readonly BenchKey[] {
       keys: '/',
       label: 'Find a property of what is selected, by any word',
       run: () => {
+        if (editor.state.selection.length > 1) {
+          editor.tell('A property is found for one control at a time; Facts shows what several share.');
+          return;
+        }
         facts.putAway(false);
         const control = currentControl(editor.state);
         if (control) editor.setTyping({ control: control.id, what: 'find' });

@@ -114,23 +114,35 @@ function EdgeHand({ edge, control, box, layout, scale, isFaint }: EdgeHandProps)
   });
   const isAcross = edge.axis === 'x';
   return (
-    <div
-      className={`group pointer-events-auto absolute grid -translate-1/2 touch-none focus-visible:outline-2 focus-visible:outline-offset-2 focus-visible:outline-[#e0a11b] place-items-center ${isAcross ? 'h-7 w-3 cursor-ew-resize' : 'h-3 w-7 cursor-ns-resize'} ${isFaint && words === undefined ? 'opacity-0' : ''}`}
-      style={{ left: edge.x * scale, top: edge.y * scale }}
-      data-hand={edge.key}
-      data-inside={edge.part}
-      role="slider"
-      aria-label={titleOf(edge)}
-      aria-valuenow={Math.round(edge.value)}
-      tabIndex={-1}
-      title={titleOf(edge)}
-      {...handlers}
-    >
-      <span
-        className={`border ${looks[edge.part]} group-hover:bg-[#e0a11b] ${isAcross ? 'h-5 w-[5px]' : 'h-[5px] w-5'}`}
-      />
-      <HandWords words={words} className="top-full left-full" />
-    </div>
+    <>
+      {edge.limit && (
+        <div
+          className={`absolute border-dashed border-[#1f2a24]/60 ${isAcross ? 'border-l' : 'border-t'}`}
+          style={
+            isAcross
+              ? { left: edge.x * scale, top: box.y * scale, height: box.height * scale }
+              : { top: edge.y * scale, left: box.x * scale, width: box.width * scale }
+          }
+        />
+      )}
+      <div
+        className={`group pointer-events-auto absolute grid -translate-1/2 touch-none focus-visible:outline-2 focus-visible:outline-offset-2 focus-visible:outline-[#e0a11b] place-items-center ${isAcross ? 'h-7 w-3 cursor-ew-resize' : 'h-3 w-7 cursor-ns-resize'} ${isFaint && words === undefined ? 'opacity-0' : ''}`}
+        style={{ left: edge.x * scale, top: edge.y * scale }}
+        data-hand={edge.key}
+        data-inside={edge.part}
+        role="slider"
+        aria-label={titleOf(edge)}
+        aria-valuenow={Math.round(edge.value)}
+        tabIndex={-1}
+        title={titleOf(edge)}
+        {...handlers}
+      >
+        <span
+          className={`border ${looks[edge.part]} group-hover:bg-[#e0a11b] ${isAcross ? 'h-5 w-[5px]' : 'h-[5px] w-5'}`}
+        />
+        <HandWords words={words} className="top-full left-full" />
+      </div>
+    </>
   );
 }
 

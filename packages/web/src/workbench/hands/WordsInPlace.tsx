@@ -3,6 +3,7 @@
  * size shows them while they are typed; Enter keeps them, Escape puts back what they were.
  */
 import {
+  asTyped,
   type Control,
   effectiveNames,
   entryOf,
@@ -59,9 +60,13 @@ function Typed({ words, control, layout, scale }: TypedProps) {
     const element = field.current;
     if (!element || begun.current) return;
     begun.current = true;
-    const text = inForce(control.props[words.property]) ?? '';
-    const own = words.entry === undefined ? text : entryWords(text, words.entry);
-    writeWords(element, templatePieces(own) ?? [{ is: 'words', text: own }]);
+    const held = control.props[words.property];
+    // What was typed and is not valid yet is not lost: it goes on from there.
+    const own =
+      words.entry === undefined ? (asTyped(held) ?? '') : entryWords(inForce(held) ?? '', words.entry);
+    const pieces = templatePieces(own);
+    if (pieces) writeWords(element, pieces);
+    else element.textContent = own;
     element.focus();
     getSelection()?.selectAllChildren(element);
   });
