@@ -14,8 +14,10 @@ import {
   declarations,
   type InsideBinding,
   type ItemFrame,
+  isSameRow,
   itemFrame,
   manners,
+  markOf,
   type PageTarget,
   type Program,
   partDeclarations,
@@ -38,8 +40,8 @@ import { nameInItem, replaceInside } from './elements.ts';
 import { watchFields } from './forms.ts';
 import { setInputs } from './groups.ts';
 import { eventOf, readInput, wasEntered, writeInput } from './inputs.ts';
-import { Repeat } from './repeats.ts';
-import { focusedIn, markSort, mendTable, type TableElement } from './tables.ts';
+import type { MakeRepeat } from './repeating.ts';
+import type { TableCare, TableElement } from './table-care.ts';
 import { tellProblem } from './trial.ts';
 
 /** What tokens come to that expressions name. */
@@ -78,6 +80,11 @@ const idsBegin = (element: HTMLElement): string =>
   `${element.closest<HTMLElement>('.k-screen')?.dataset.name}-${element.dataset.name}`;
 
 export class Binder {
+  /** Looks after tables as they are filled; absent on a page that has none. */
+  tables: TableCare | undefined;
+  /** Makes what is repeated; absent on a page on which nothing is. */
+  makeRepeat: MakeRepeat | undefined;
+
   constructor(
     private readonly runtime: Runtime,
     private readonly program: Program,
@@ -147,11 +154,19 @@ export class Binder {
     const pattern = element?.querySelector<HTMLTemplateElement>(
       ':scope > template, :scope > .part-content > .part-cells > template',
     );
-    if (!element || !pattern) return () => {};
-    const repeat = new Repeat(element, pattern, binding.as, frame, (elements, suffix, inner) => {
-      const find = finderIn(elements, suffix);
-      return [...this.bindAll(binding.item, find, inner), this.listen(binding.item, find, inner)];
-    });
+    if (!element || !pattern || !this.makeRepeat) return () => {};
+    const forRepeats = { asText, itemFrame, isSameRow, markOf };
+    const repeat = this.makeRepeat(
+      forRepeats,
+      element,
+      pattern,
+      binding.as,
+      frame,
+      (elements, numbers, inner) => {
+        const find = finderIn(elements, numbers);
+        return [...this.bindAll(binding.item, find, inner), this.listen(binding.item, find, inner)];
+      },
+    );
     const stop = this.runtime.bindAll(
       { each: binding.each, ...(binding.sort ? { sort: binding.sort } : {}), ...binding.said },
       (values) => {
@@ -159,7 +174,7 @@ export class Binder {
         if (!Array.isArray(each)) tellProblem(`${binding.control}, each: This is not a list.`);
         const list = Array.isArray(each) ? each : [];
         repeat.show(sort === undefined ? list : sortedRows(list as TableRow[], asText(sort)), said);
-        if (sort !== undefined) markSort(element as TableElement, asText(sort));
+        if (sort !== undefined) this.tables?.markSort(element as TableElement, asText(sort));
       },
       frame,
       `${binding.control}.each`,
@@ -187,12 +202,12 @@ export class Binder {
         const { children, ...made } = anew;
         const turned = children.map((child) => withTurn(child, values.get(tabindex)));
         const rows = manner.rows?.(values);
-        const focused = rows && focusedIn(element);
+        const focused = rows && this.tables?.focusedIn(element);
         replaceInside(element, binding.part, { ...made, children: turned });
         if (rows) {
           const table = element as TableElement;
           table.shownRows = rows;
-          mendTable(table, focused);
+          this.tables?.mendTable(table, focused);
         }
         for (const each of twoWay) {
           const part = each.control === binding.control ? partOf(element, each.target) : null;
@@ -310,19 +325,26 @@ export class Binder {
     }
   }
 
-  /** Puts what was entered into a state variable. A number that is not one yet is shown as invalid. */
+  /** Puts what was entered into a state variable. What the variable cannot hold, such as no number, is not valid. */
   #entered(part: HTMLElement, binding: TwoWayBinding, frame?: ItemFrame): void {
     let value: unknown = readInput(part, binding.target);
-    if (typeof value === 'string' && typeof this.runtime.shown(binding, frame) === 'number') {
-      const valid = value.trim() !== '' && Number.isFinite(Number(value));
-      if (valid) part.removeAttribute('aria-invalid');
-      else part.setAttribute('aria-invalid', 'true');
-      if (!valid) return;
-      value = Number(value);
+    if (isNumberIn(part)) {
+      const isNothing = value === '';
+      // What is half typed, as a `-`, is no number yet, and not nothing (HTML §4.10.18.5, bad input).
+      const { badInput } = (part as HTMLInputElement).validity;
+      const isRefused = badInput || (isNothing && !this.runtime.mayBeNothing(binding));
+      if (isRefused) part.setAttribute('aria-invalid', 'true');
+      else part.removeAttribute('aria-invalid');
+      if (isRefused) return;
+      value = isNothing ? null : Number(value);
     }
     this.runtime.enter(binding, value, frame);
   }
 }
+
+/** Whether a number is entered in a part. */
+const isNumberIn = (part: HTMLElement): boolean =>
+  part instanceof HTMLInputElement && (part.type === 'number' || part.type === 'range');
 
 /** What is pressed by itself, wherever it stands. */
 const pressable = 'button, a[href], input, select, textarea, label, [data-press], [role="tab"]';
@@ -362,11 +384,11 @@ export type Find = (name: string) => HTMLElement | null;
 /**
  * Finds controls in some elements.
  *
- * @param suffix which items they stand in: `[2]`, `[2][0]`.
+ * @param numbers tells which items they stand in now: `[2]`, `[2][0]`; outside of repeats nothing.
  */
-export function finderIn(roots: readonly HTMLElement[], suffix: string): Find {
+export function finderIn(roots: readonly HTMLElement[], numbers: () => string = () => ''): Find {
   return (name) => {
-    const wanted = nameInItem(name, suffix);
+    const wanted = nameInItem(name, numbers());
     for (const root of roots) {
       if (root.dataset.name === wanted) return root;
       const found = root.querySelector<HTMLElement>(`[data-name="${CSS.escape(wanted)}"]`);

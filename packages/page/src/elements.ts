@@ -49,21 +49,40 @@ export function nameInItem(name: string, numbers: string): string {
   return name.replace(/\[\]/g, () => left.shift()!) + left.join('');
 }
 
+function rename(named: HTMLElement, to: string): void {
+  const name = named.dataset.name!;
+  named.dataset.name = to;
+  // An id is the screen's name, the control's and the part's, with hyphens, which no name has.
+  const ofItem = (id: string) => {
+    const parts = id.split('-');
+    if (parts[1] === name) parts[1] = to;
+    return parts.join('-');
+  };
+  for (const element of [named, ...named.querySelectorAll('*')])
+    for (const attribute of naming) {
+      const value = element.getAttribute(attribute);
+      if (value) element.setAttribute(attribute, value.split(' ').map(ofItem).join(' '));
+    }
+}
+
 /** Gives what is in a copy of a repeat's pattern the names of its item, and ids that no other copy has. */
 export function nameCopies(copy: DocumentFragment, suffix: string): void {
-  for (const named of copy.querySelectorAll<HTMLElement>('[data-name]')) {
-    const name = named.dataset.name!;
-    named.dataset.name = nameInItem(name, suffix);
-    // An id is the screen's name, the control's and the part's, with hyphens, which no name has.
-    const ofItem = (id: string) => {
-      const parts = id.split('-');
-      if (parts[1] === name) parts[1] = named.dataset.name!;
-      return parts.join('-');
-    };
-    for (const element of [named, ...named.querySelectorAll('*')])
-      for (const attribute of naming) {
-        const value = element.getAttribute(attribute);
-        if (value) element.setAttribute(attribute, value.split(' ').map(ofItem).join(' '));
-      }
-  }
+  for (const named of copy.querySelectorAll<HTMLElement>('[data-name]'))
+    rename(named, nameInItem(named.dataset.name!, suffix));
+}
+
+/**
+ * Gives what is in the copy of an item the number of another place.
+ *
+ * @param around how many repeats there are around the one that it is a copy of.
+ */
+export function renumber(elements: readonly HTMLElement[], around: number, to: number): void {
+  for (const element of elements)
+    for (const named of [element, ...element.querySelectorAll<HTMLElement>('[data-name]')]) {
+      let at = 0;
+      const name = named.dataset.name?.replace(/\[\d+\]/g, (number) =>
+        at++ === around ? `[${to}]` : number,
+      );
+      if (name !== undefined) rename(named, name);
+    }
 }

@@ -1,5 +1,6 @@
 /** What a form does by itself: it is sent only when all in it is valid, and knows whether it is, and has changed. */
 import { judgeGroups } from './groups.ts';
+import { showMessage } from './messages.ts';
 
 function fieldsOf(around: HTMLElement): HTMLInputElement[] {
   judgeGroups(around);
@@ -11,9 +12,37 @@ const entered = (form: HTMLElement): string =>
     fieldsOf(form).map(({ type, value, checked }) => (/^(checkbox|radio)$/.test(type) ? checked : value)),
   );
 
+/** The panels that are closed around an element, the outermost first. */
+function closedAround(element: HTMLElement): HTMLElement[] {
+  const panel = element.parentElement?.closest<HTMLElement>('[role="tabpanel"][hidden]');
+  return panel ? [...closedAround(panel), panel] : [];
+}
+
+/**
+ * Whether a person can come to a field: it is shown, or stands in a panel that can be opened. What a form does not show it
+ * does not ask for.
+ */
+function isAsked(field: HTMLElement): boolean {
+  const closed = closedAround(field);
+  for (const panel of closed) panel.hidden = false;
+  const isShown = field.checkVisibility?.() ?? true;
+  for (const panel of closed) panel.hidden = true;
+  return isShown;
+}
+
 /** Fields whose number cannot be read are marked by the page itself. */
 const firstInvalid = (form: HTMLElement): HTMLInputElement | undefined =>
-  fieldsOf(form).find((field) => !field.validity.valid || field.ariaInvalid === 'true');
+  fieldsOf(form).find((field) => (!field.validity.valid || field.ariaInvalid === 'true') && isAsked(field));
+
+/** Opens the panels that a field stands in. */
+function openAround(field: HTMLElement): void {
+  for (const { id } of closedAround(field))
+    document.querySelector<HTMLElement>(`[role="tab"][aria-controls="${CSS.escape(id)}"]`)?.click();
+}
+
+/** What a field is called: the words of its label, or of its group. */
+const labelOf = (field: HTMLElement): string =>
+  (field.closest('.field')?.querySelector('.part-label')?.textContent ?? field.ariaLabel ?? '').trim();
 
 const states: readonly string[] = ['input', 'change', 'hovrin-shown', 'hovrin-valid', 'hovrin-sent'];
 
@@ -87,8 +116,15 @@ export function startForms(page: Document): void {
         return;
       }
       event.stopPropagation();
+      openAround(wrong);
       wrong.focus();
-      if (!wrong.closest('.field')?.querySelector('.part-message')) wrong.reportValidity();
+      const own = wrong.closest('.field')?.querySelector('.part-message')?.textContent;
+      if (!own && wrong.validationMessage) wrong.reportValidity();
+      // Where nothing is said at the field itself, the page says it.
+      if (document.activeElement !== wrong || !(own || wrong.validationMessage))
+        showMessage(
+          [labelOf(wrong), own || wrong.validationMessage || 'Enter a number.'].filter(Boolean).join(': '),
+        );
     },
     true,
   );

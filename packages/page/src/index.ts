@@ -7,6 +7,7 @@ import {
   type Acting,
   type Dispose,
   type FeedStatus,
+  type Host,
   type Program,
   type ProgramTable,
   Runtime,
@@ -28,7 +29,6 @@ import type { Piece } from './pieces/piece.ts';
 import { followScrollers, scrollScreen } from './scrolling.ts';
 import { see } from './seen.ts';
 import { fetchRows, takeRows } from './stored-rows.ts';
-import { startTables } from './tables.ts';
 import { follows, joinTrial, tell, tellProblem, trial } from './trial.ts';
 import { Ways } from './ways.ts';
 
@@ -76,6 +76,7 @@ export function rows(name: string, list: StateValue): void {
 
 class Page implements Acting {
   readonly runtime: Runtime;
+  readonly #host: Host;
   readonly #binder: Binder;
   /** The elements of all screens; what was typed into them stays. */
   readonly #elements = new Map<string, HTMLElement>();
@@ -98,7 +99,7 @@ class Page implements Acting {
   readonly #opened: string[] = [];
 
   constructor(private readonly program: Program) {
-    this.runtime = new Runtime(program, {
+    this.#host = {
       acting: this,
       problem: tellProblem,
       handler: handlerNamed,
@@ -106,7 +107,8 @@ class Page implements Acting {
       ...(trial ? { traced: (trace: Trace) => trial?.traced(trace) } : {}),
       kept: (name) => keptValue(program.name, name),
       keep: (name, value) => keepValue(program.name, name, value),
-    });
+    };
+    this.runtime = new Runtime(program, this.#host);
     this.#binder = new Binder(this.runtime, program);
   }
 
@@ -116,13 +118,19 @@ class Page implements Acting {
     startBehaviours(document);
     startGroups(document);
     startForms(document);
-    startTables(document);
     for (const piece of pieces)
       piece(document, {
         say: showMessage,
         program: this.program,
         runtime: this.runtime,
+        host: this.#host,
         tellStatus: (variable, status) => this.#tellStatus(variable, status),
+        repeatBy: (make) => {
+          this.#binder.makeRepeat = make;
+        },
+        careForTables: (care) => {
+          this.#binder.tables = care;
+        },
         asItLeads: (begin) => void this.#leads.push(begin),
       });
     // Each page has its tables from beside it, and knows itself how their rows come.
@@ -131,7 +139,7 @@ class Page implements Acting {
       // What follows others does so everywhere.
       variables: this.program.state.flatMap(({ name, computed }) => (computed || told.has(name) ? [] : name)),
       watch: (name, apply) => this.runtime.watch(name, apply),
-      set: (name, value) => this.runtime.take(name, value),
+      set: (name, value) => this.runtime.takeFromOther(name, value),
       go: (screen) => {
         if (this.#way.at(-1) !== screen) this.#heard = screen;
         this.go(screen);
@@ -265,7 +273,7 @@ class Page implements Acting {
   /** A control of the uppermost dialog, or of the screen, by its name. */
   #onScreen(control: string): HTMLElement | null {
     const shown = this.#dialogs.top ?? this.#current;
-    const element = shown ? finderIn([shown], '')(control) : null;
+    const element = shown ? finderIn([shown])(control) : null;
     if (!element) tellProblem(`There is no control \`${control}\` on this screen.`);
     return element;
   }
@@ -321,7 +329,7 @@ class Page implements Acting {
     document.title = screen.title;
     markPlace(element, screen.name);
     followScrollers(element);
-    const find = finderIn([element], '');
+    const find = finderIn([element]);
     // What was entered while the script was still on its way counts.
     if (first) this.#binder.takeEntered(screen, find);
     this.#bindings = this.#bindScreen(screen, element);
@@ -341,7 +349,7 @@ class Page implements Acting {
   }
 
   #bindScreen(screen: ScreenProgram, element: HTMLElement): Dispose[] {
-    const find = finderIn([element], '');
+    const find = finderIn([element]);
     return [
       ...this.#binder.bindAll(screen, find),
       this.#binder.listen(screen, find),

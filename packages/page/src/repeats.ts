@@ -3,19 +3,15 @@
  * have copies; what is above and below them is kept free by the height that they would have.
  */
 import {
-  asText,
   type Dispose,
   type ItemFrame,
-  itemFrame,
   itemPlace,
   longList,
   mostItems,
   wordsInstead,
 } from '@hovrin/core/runtime';
-import { nameCopies } from './elements.ts';
-
-/** Binds the controls inside some elements to an item; the function that it gives ends that. */
-export type BindItem = (elements: readonly HTMLElement[], suffix: string, frame: ItemFrame) => Dispose[];
+import { nameCopies, renumber } from './elements.ts';
+import type { BindItem, ForRepeats, Repeating } from './repeating.ts';
 
 /** An element of a copy: it knows what it stands for. */
 export interface CopyElement extends HTMLElement {
@@ -31,18 +27,34 @@ const boxOf = (element: HTMLElement): DOMRect =>
 
 interface Copy {
   readonly frame: ItemFrame;
+  /** Its place in the list, from 0. */
+  readonly place: ItemFrame;
   readonly elements: readonly HTMLElement[];
   readonly bound: readonly Dispose[];
+}
+
+const everyElement = ({ elements }: Copy): readonly Element[] =>
+  elements.flatMap((element) => [element, ...element.querySelectorAll('*')]);
+
+function end({ bound, elements }: Copy): void {
+  for (const dispose of bound) dispose();
+  for (const element of elements) element.remove();
+}
+
+/** Moves an element, with its focus and all that goes on in it where the browser can (DOM, `moveBefore`). */
+function move(holder: HTMLElement, element: Element, before: Element | null): void {
+  if ('moveBefore' in holder) holder.moveBefore(element, before);
+  else (holder as HTMLElement).insertBefore(element, before);
 }
 
 /** Items that have copies beyond what is seen, on each side; and by how many that may have shrunk before it is mended. */
 const beyond = 24;
 const spare = 12;
 
-export class Repeat {
+export class Repeat implements Repeating {
   #list: readonly unknown[] = [];
-  readonly #copies = new Map<number, Copy>();
-  readonly #path: string;
+  /** Copies by their place in the list. */
+  #copies = new Map<number, Copy>();
   /** The element that the copies stand in. */
   readonly #holder: HTMLElement;
   readonly #pattern: HTMLTemplateElement;
@@ -58,6 +70,7 @@ export class Repeat {
   readonly #ending = new AbortController();
 
   constructor(
+    private readonly page: ForRepeats,
     private readonly element: HTMLElement,
     pattern: HTMLTemplateElement,
     private readonly as: string,
@@ -65,7 +78,6 @@ export class Repeat {
     private readonly bindItem: BindItem,
   ) {
     this.#pattern = pattern;
-    this.#path = element.dataset.name?.match(/\[\d+\]/g)?.join('') ?? '';
     this.#holder = pattern.parentElement!;
     const all = [...this.#holder.children] as HTMLElement[];
     const children = all.slice(all.indexOf(pattern) + 1);
@@ -73,19 +85,85 @@ export class Repeat {
     this.#written = children.filter((child) => child !== this.#said);
   }
 
+  /** The numbers of the items around it. */
+  get #numbers(): readonly string[] {
+    return this.element.dataset.name?.match(/\[\d+\]/g) ?? [];
+  }
+
   /** Shows a list, or words in its place. */
   show(list: readonly unknown[], words: Readonly<Record<string, unknown>>): void {
     const [status, loading, failed, empty] = ['status', 'loading', 'failed', 'empty'].map((name) =>
-      asText(words[name]),
+      this.page.asText(words[name]),
     ) as [string, string, string, string];
     const instead = wordsInstead(list, { status, loading, failed, empty });
     this.#say(instead);
+    const before = this.#list;
     this.#list = instead ? [] : list.slice(0, mostItems);
+    const putFocusBack = this.#focusNow();
+    this.#follow(before);
     for (const [index, copy] of this.#copies)
       if (index < this.#list.length) copy.frame.value.value = this.#list[index];
     this.#fill();
     // What was written for items that are not there any more.
     for (const child of this.#written.splice(0)) child.remove();
+    putFocusBack();
+  }
+
+  /** Copies go with their rows to the rows' new places. */
+  #follow(before: readonly unknown[]): void {
+    const list = this.#list;
+    const { isSameRow } = this.page;
+    const rowOf = (row: unknown): unknown => (row instanceof Object ? this.page.markOf(row) : row);
+    const isStill = ([at]: readonly [number, Copy]) => isSameRow(before[at], list[at]);
+    if ([...this.#copies].every(isStill)) return;
+    const places = new Map(list.map((row, at) => [rowOf(row), at] as const).toReversed());
+    const kept = new Map<number, Copy>();
+    const left: [number, Copy][] = [];
+    for (const [at, copy] of this.#copies) {
+      const to = before[at] instanceof Object ? places.get(rowOf(before[at])) : undefined;
+      if (to === undefined || kept.has(to)) left.push([at, copy]);
+      else kept.set(to, copy);
+    }
+    // What a row leaves behind is taken by one that is new there.
+    for (const [at, copy] of left)
+      if (at < list.length && !kept.has(at)) kept.set(at, copy);
+      else end(copy);
+    const moved = [...kept].filter(([at, { place }]) => place.value.peek() !== at);
+    const around = this.#numbers.length;
+    // Two at the same number would be one group of radio buttons.
+    for (const [at, { elements }] of moved) renumber(elements, around, mostItems + at);
+    for (const [at, { elements, place }] of moved) {
+      renumber(elements, around, at);
+      place.value.value = at;
+    }
+    this.#copies = kept;
+    this.#putInOrder();
+  }
+
+  #putInOrder(): void {
+    let next: Element | null = this.#below ?? null;
+    for (const at of [...this.#copies.keys()].toSorted((a, b) => b - a))
+      for (const element of this.#copies.get(at)!.elements.toReversed()) {
+        if (element.nextElementSibling !== next) move(this.#holder, element, next);
+        next = element;
+      }
+  }
+
+  /** @returns what gives the focus back to the row that has it now; to the one in its place where it is gone. */
+  #focusNow(): () => void {
+    const focused = document.activeElement;
+    const found = [...this.#copies].find(([, { elements }]) =>
+      elements.some((element) => element.contains(focused)),
+    );
+    if (!(focused instanceof HTMLElement) || !found) return () => {};
+    const [at, copy] = found;
+    const inside = everyElement(copy).indexOf(focused);
+    return () => {
+      if (document.activeElement === focused) return;
+      const other = this.#copies.get(Math.min(at, this.#list.length - 1));
+      const target = focused.isConnected ? focused : other && everyElement(other)[inside];
+      if (target instanceof HTMLElement) target.focus({ preventScroll: true });
+    };
   }
 
   #say(words: string): void {
@@ -217,8 +295,7 @@ export class Repeat {
   #keepOnly(from: number, to: number): void {
     for (const [index, copy] of this.#copies) {
       if (index >= from && index < to) continue;
-      for (const dispose of copy.bound) dispose();
-      for (const child of copy.elements) child.remove();
+      end(copy);
       this.#copies.delete(index);
     }
     for (let index = from; index < to; index++) if (!this.#copies.has(index)) this.#add(index);
@@ -226,19 +303,21 @@ export class Repeat {
 
   #add(index: number): void {
     const each = this.#pattern.content.children.length;
-    const suffix = `${this.#path}[${index}]`;
     let elements =
       this.#written.length >= each && index === this.#copies.size ? this.#written.splice(0, each) : [];
     if (elements.length < each) {
       const copy = this.#pattern.content.cloneNode(true) as DocumentFragment;
       elements = [...copy.children] as HTMLElement[];
-      nameCopies(copy, suffix);
+      nameCopies(copy, `${this.#numbers.join('')}[${index}]`);
       const after = this.#nextCopy(index) ?? this.#below ?? null;
       this.#holder.insertBefore(copy, after);
     }
-    const frame = itemFrame(this.as, this.#list[index], itemFrame(itemPlace(this.as), index, this.around));
+    const { itemFrame } = this.page;
+    const place = itemFrame(itemPlace(this.as), index, this.around);
+    const frame = itemFrame(this.as, this.#list[index], place);
     for (const element of elements as CopyElement[]) element.item = () => frame.value.peek();
-    this.#copies.set(index, { frame, elements, bound: this.bindItem(elements, suffix, frame) });
+    const numbers = () => `${this.#numbers.join('')}[${place.value.peek()}]`;
+    this.#copies.set(index, { frame, place, elements, bound: this.bindItem(elements, numbers, frame) });
   }
 
   /** The first element of the copy that stands behind an item. */

@@ -4,13 +4,7 @@
  */
 import { nextSort } from '@hovrin/core/runtime';
 import type { CopyElement } from './repeats.ts';
-
-/** A table's element, with the rows that it shows. */
-export interface TableElement extends HTMLElement {
-  shownRows?: readonly unknown[];
-  /** Widths that somebody gave to columns, px, by the column's place. */
-  givenWidths?: Map<number, number>;
-}
+import type { TableElement } from './table-care.ts';
 
 const tableOf = (target: EventTarget | null): TableElement | null =>
   target instanceof Element ? target.closest<TableElement>('.k-table') : null;

@@ -5,6 +5,7 @@ import { programOf } from '../../core/src/export/program.ts';
 import { exporterNamed, type StateVariable } from '../../core/src/index.ts';
 import { noActing, noPieces, projectWith } from '../../core/test/documents.ts';
 import { Binder, finderIn } from '../src/binder.ts';
+import { Repeat } from '../src/repeats.ts';
 import { enter, likeBrowsers, one } from './page.ts';
 
 beforeAll(() => {
@@ -28,8 +29,9 @@ function begin(source: string, state: readonly StateVariable[]) {
     problem: (text) => problems.push(text),
   });
   const binder = new Binder(runtime, program);
+  binder.makeRepeat = (...given) => new Repeat(...given);
   const [screen] = program.screens;
-  const find = finderIn([one('.k-screen')], '');
+  const find = finderIn([one('.k-screen')]);
   const end = [...binder.bindAll(screen!, find), binder.listen(screen!, find)];
   return {
     runtime,
@@ -122,7 +124,92 @@ it('a value that a property does not take is told, and left out', () => {
 it('finds a control by its name and the items that it stands in', () => {
   document.body.innerHTML = '<main data-name="A"><p data-name="b[1]"></p></main>';
   const main = one('main');
-  expect(finderIn([main], '')('A')).toBe(main);
-  expect(finderIn([main], '[1]')('b')).toBe(main.firstElementChild);
-  expect(finderIn([main], '')('b')).toBeNull();
+  expect(finderIn([main])('A')).toBe(main);
+  expect(finderIn([main], () => '[1]')('b')).toBe(main.firstElementChild);
+  expect(finderIn([main])('b')).toBeNull();
+});
+
+const tasks = `<screen name="A"><repeat name="r" each="{tasks}" as="task"><row name="line"><text name="t" text="{task.what}" /><textField name="note" label="Note" /><radioGroup name="how" label="How" options="a | b" /><button name="gone" text="Done" on.press="remove(tasks, task)" /></row></repeat></screen>`;
+
+/** Lines by what they say, with what was typed and chosen beside it and is bound to nothing. */
+const lines = () =>
+  [...document.querySelectorAll<HTMLElement>('.k-repeat > .k-row')].map((line) => [
+    line.querySelector<HTMLElement>('.k-button')?.dataset.name,
+    line.querySelector('.k-text')?.textContent,
+    line.querySelector('input')?.value,
+    line.querySelector<HTMLInputElement>('input:checked')?.value,
+  ]);
+
+it('a copy goes with its row: what was typed in it, what was chosen, and the focus', () => {
+  const { runtime, problems } = begin(tasks, [
+    { name: 'tasks', type: 'list', initial: [{ what: 'wood' }, { what: 'water' }, { what: 'soup' }] },
+  ]);
+  enter(named('note[1]').querySelector('input')!, 'cold');
+  enter(named('how[1]').querySelectorAll<HTMLInputElement>('input')[1]!, true);
+  named('note[1]').querySelector('input')!.focus();
+  const focused = document.activeElement;
+  runtime.take('tasks', [{ what: 'soup' }, { what: 'water' }]);
+  expect(lines()).toEqual([
+    ['gone[0]', 'soup', '', undefined],
+    ['gone[1]', 'water', 'cold', 'b'],
+  ]);
+  runtime.take('tasks', [{ what: 'water' }, { what: 'bread' }, { what: 'soup' }]);
+  expect(lines()).toEqual([
+    ['gone[0]', 'water', 'cold', 'b'],
+    ['gone[1]', 'bread', '', undefined],
+    ['gone[2]', 'soup', '', undefined],
+  ]);
+  expect(document.activeElement).toBe(focused);
+  expect(named('note[0]').querySelector('label')?.htmlFor).toBe(focused?.id);
+  // The row that is pressed is the one that goes.
+  named('gone[1]').click();
+  expect(lines().map(([, what]) => what)).toEqual(['water', 'soup']);
+  expect(problems).toEqual([]);
+});
+
+it('where the row with the focus goes, the one in its place has it', () => {
+  const { runtime } = begin(tasks, [
+    { name: 'tasks', type: 'list', initial: [{ what: 'wood' }, { what: 'water' }, { what: 'soup' }] },
+  ]);
+  named('gone[1]').focus();
+  named('gone[1]').click();
+  expect(document.activeElement).toBe(named('gone[1]'));
+  expect(lines().map(([, what]) => what)).toEqual(['wood', 'soup']);
+  named('gone[1]').click();
+  expect(document.activeElement).toBe(named('gone[0]'));
+  runtime.take('tasks', []);
+  expect(document.activeElement).toBe(document.body);
+});
+
+it('in repeats inside repeats, a row and all in it go to their new place', () => {
+  const { runtime, said } = begin(
+    `<screen name="A"><repeat name="r" each="{days}" as="day"><repeat name="q" each="{day.guests}" as="guest"><button name="b" text="{guest.who}" on.press="message(day.name + guest.who)" /></repeat></repeat></screen>`,
+    [
+      {
+        name: 'days',
+        type: 'list',
+        initial: [
+          { name: 'Mon ', guests: [{ who: 'Ilka' }] },
+          { name: 'Tue ', guests: [{ who: 'Teo' }, { who: 'Nils' }] },
+        ],
+      },
+    ],
+  );
+  runtime.take('days', [{ name: 'Tue ', guests: [{ who: 'Teo' }, { who: 'Nils' }] }]);
+  named('b[0][1]').click();
+  expect(said).toEqual(['Tue Nils']);
+});
+
+it('a number field that is emptied is nothing where its variable may be nothing', () => {
+  const { runtime } = begin(
+    '<screen name="A"><numberField name="n" label="Beds" value.bind="beds" /></screen>',
+    [{ name: 'beds', type: 'number', nullable: true, initial: null }],
+  );
+  const input = named('n').querySelector('input')!;
+  expect(input.value).toBe('');
+  enter(input, '5');
+  expect(runtime.read('beds')).toBe(5);
+  enter(input, '');
+  expect(runtime.read('beds')).toBeNull();
+  expect(input.getAttribute('aria-invalid')).toBeNull();
 });

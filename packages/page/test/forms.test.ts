@@ -1,13 +1,16 @@
 /** Forms: sent only when all in them is valid; they know whether it is, and whether something has changed. */
 import { afterEach, beforeAll, beforeEach, expect, it, vi } from 'vitest';
 import { forget, startForms, watchFields } from '../src/forms.ts';
-import { enter, one, shown } from './page.ts';
+import { enter, likeBrowsers, one, shown } from './page.ts';
 
 const form =
   '<form><div class="field"><input required value="a"><span class="part-message">Who?</span></div></form>';
 const send = () => one('form').dispatchEvent(new Event('submit', { bubbles: true, cancelable: true }));
 
-beforeAll(() => startForms(document));
+beforeAll(() => {
+  likeBrowsers();
+  startForms(document);
+});
 beforeEach(() => {
   vi.useFakeTimers();
 });
@@ -79,4 +82,38 @@ it('a number that cannot be read is wrong, and what a file field holds is left a
   expect(valid).toEqual([false]);
   forget(one('form'));
   expect(one<HTMLInputElement>('input').value).toBe('x');
+});
+
+const closed =
+  '<form><div role="tablist"><button type="button" role="tab" aria-controls="p" id="t">More</button></div><div role="tabpanel" id="p" hidden><div class="field"><span class="part-label">Room</span><input id="room" required></div></div></form>';
+
+it('a field in a panel that is closed is opened, and has the focus', () => {
+  shown(closed);
+  one('#t').addEventListener('click', () => {
+    one('#p').hidden = false;
+  });
+  send();
+  expect(one('#p').hidden).toBe(false);
+  expect(document.activeElement).toBe(one('#room'));
+});
+
+it('what a form does not show it does not ask for', () => {
+  shown('<form><input id="a" required><input id="b" required></form>');
+  for (const id of ['#a', '#b']) one(id).checkVisibility = () => id === '#b';
+  let heard = 0;
+  one('form').addEventListener('submit', () => heard++);
+  send();
+  expect(document.activeElement).toBe(one('#b'));
+  enter(one('#b'), 'x');
+  send();
+  expect(heard).toBe(1);
+});
+
+it('what is wrong in a field that cannot take the focus is said by the page', () => {
+  shown(
+    '<form><div class="field"><span class="part-label">Bunk</span><input id="a" required><span class="part-message">Choose one</span></div></form>',
+  );
+  one('#a').focus = () => {};
+  send();
+  expect(one('.page-message').textContent).toBe('Bunk: Choose one');
 });

@@ -1,6 +1,7 @@
 /** Tables: sorted by their heads, gone through by keys, rows chosen, the focus kept where they are made anew. */
 import { beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import { focusedIn, markSort, mendTable, startTables, type TableElement } from '../src/tables.ts';
+import type { TableElement } from '../src/table-care.ts';
+import { focusedIn, markSort, mendTable, startTables } from '../src/tables.ts';
 import { key, likeBrowsers, one, shown } from './page.ts';
 
 beforeAll(() => {

@@ -1,11 +1,11 @@
 /** Opens a project, and puts the bar of places beside what is shown of it. */
 import { Rows3 } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { Suspense, useEffect, useState } from 'react';
 import { Link, NavLink, Outlet, useLocation, useParams } from 'react-router';
 import { useEditorState, type Workplace, WorkplaceContext } from './editor/context.tsx';
 import { Editor } from './editor/editor.ts';
 import { loadShaper } from './fonts.ts';
-import { places } from './places.tsx';
+import { loadOtherPlaces, places } from './places.tsx';
 import { AsidesDialog } from './saving/AsidesDialog.tsx';
 
 export function OpenedProject() {
@@ -49,16 +49,19 @@ export function OpenedProject() {
         </div>
       </main>
     );
-  if (!opened)
-    return (
-      <main className="grid h-full place-items-center text-quiet" aria-busy="true">
-        Opening the project …
-      </main>
-    );
+  if (!opened) return <Coming />;
   return (
     <WorkplaceContext value={opened}>
       <Frame />
     </WorkplaceContext>
+  );
+}
+
+function Coming() {
+  return (
+    <main className="grid h-full place-items-center text-quiet" aria-busy="true">
+      Opening the project …
+    </main>
   );
 }
 
@@ -70,6 +73,7 @@ function Frame() {
   useEffect(() => {
     document.title = `${project.name} · Hovrin`;
   }, [project.name]);
+  useEffect(loadOtherPlaces, []);
   const alone = places.some(({ path, entry }) => !entry && pathname.endsWith(`/${path}`));
   return (
     <div className="flex h-full">
@@ -103,7 +107,9 @@ function Frame() {
         </nav>
       )}
       <div className="flex min-w-0 flex-1 flex-col">
-        <Outlet />
+        <Suspense fallback={<Coming />}>
+          <Outlet />
+        </Suspense>
       </div>
       <AsidesDialog />
       {notice && <Notice text={notice} />}

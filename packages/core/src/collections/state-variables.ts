@@ -6,7 +6,7 @@ import { valueNameProblem } from '../document/names.ts';
 import { isRecord } from '../document/record.ts';
 import { countValues, fitting, mostValues, stateTypes } from '../document/state.ts';
 import { storedTableProblem } from '../document/stored-table.ts';
-import { columnTypes } from '../document/table.ts';
+import { columnRoles, columnTypes } from '../document/table.ts';
 import type { Column, Control, Feed, Project, StateVariable } from '../document/types.ts';
 import { namesOf, namesOfTemplate, renameIn } from '../expression/names.ts';
 import { parseExpression } from '../expression/parse.ts';
@@ -21,6 +21,7 @@ import { type Collection, type Fault, onlyFields, type Use } from './collection.
 const fields = [
   'name',
   'type',
+  'nullable',
   'initial',
   'columns',
   'computed',
@@ -30,7 +31,7 @@ const fields = [
   'table',
 ] satisfies (keyof StateVariable)[];
 
-const columnFields = ['name', 'type', 'required', 'unique', 'values', 'refers'];
+const columnFields = ['name', 'type', 'required', 'unique', 'values', 'min', 'max', 'role', 'refers'];
 
 /** Longest text of an expression, a column's name and the like, in UTF-16 units. */
 const longestWords = 20_000;
@@ -48,7 +49,9 @@ function fault(value: unknown): Fault | undefined {
   if (named) return at('name', `State variable \`${name}\`: ${named}`);
   if (!stateTypes.includes(variable.type))
     return at('type', `State variable \`${name}\` has no type: ${stateTypes.join(', ')}.`);
-  if (fitting(variable.type, variable.initial) !== variable.initial)
+  if (variable.nullable !== undefined && (variable.nullable !== true || variable.type !== 'number'))
+    return at('nullable', `Only a number may hold nothing; \`${name}\` is a ${variable.type}.`);
+  if (fitting(variable.type, variable.initial, variable.nullable) !== variable.initial)
     return at('initial', `The initial value of \`${name}\` is not of type ${variable.type}.`);
   if (countValues(variable.initial) > mostValues)
     return at('initial', `\`${name}\` holds more than ${mostValues} values at its start.`);
@@ -72,6 +75,7 @@ function columnsFault(columns: unknown): Fault | undefined {
   if (columns.length > mostColumns)
     return { path: 'columns', message: `It has more than ${mostColumns} columns.` };
   const names = new Set<string>();
+  const roles = new Set<unknown>();
   for (const [index, column] of columns.entries()) {
     const at = (field: string, message: string): Fault => ({
       path: `columns[${index}]${field && `.${field}`}`,
@@ -87,6 +91,14 @@ function columnsFault(columns: unknown): Fault | undefined {
     for (const flag of ['required', 'unique'])
       if (column[flag] !== undefined && typeof column[flag] !== 'boolean')
         return at(flag, `\`${flag}\` of column \`${name}\` is neither yes nor no.`);
+    for (const limit of ['min', 'max'])
+      if (column[limit] !== undefined && !Number.isFinite(column[limit]))
+        return at(limit, `\`${limit}\` of column \`${name}\` is no number.`);
+    if (column.role !== undefined && !isOneOf(columnRoles, column.role))
+      return at('role', `The role of column \`${name}\` is none of ${columnRoles.join(', ')}.`);
+    if (column.role !== undefined && roles.has(column.role))
+      return at('role', `There are two columns with the role \`${String(column.role)}\`.`);
+    roles.add(column.role);
     if (values !== undefined && !(Array.isArray(values) && values.every(isText)))
       return at('values', `What column \`${name}\` may hold is no list of texts.`);
     if (refers !== undefined && !(isRecord(refers) && isText(refers.list) && isText(refers.column)))

@@ -61,9 +61,11 @@ export function isDay(text: string): boolean {
 /**
  * A value as a variable of a type holds it: a number is taken from a text that is one, a text from a number.
  *
+ * @param nullable whether it may hold nothing: then nothing, and an empty text, are `null`.
  * @returns undefined where it does not fit.
  */
-export function fitting(type: StateType, value: unknown): StateValue | undefined {
+export function fitting(type: StateType, value: unknown, nullable = false): StateValue | undefined {
+  if (nullable && (value === undefined || value === null || value === '')) return null;
   switch (type) {
     case 'boolean':
       return typeof value === 'boolean' ? value : undefined;

@@ -4,9 +4,10 @@
  */
 import { forbiddenKeys } from './forbidden-keys.ts';
 import { isDay } from './state.ts';
-import type { Column, ColumnType, Reference, StateVariable } from './types.ts';
+import type { Column, ColumnRole, ColumnType, Reference, StateVariable } from './types.ts';
 
 export const columnTypes: readonly ColumnType[] = ['text', 'number', 'boolean', 'date'];
+export const columnRoles: readonly ColumnRole[] = ['key', 'name'];
 
 /** One row: values by column; absent where a cell is empty. */
 export type Row = Readonly<Record<string, unknown>>;
@@ -93,6 +94,34 @@ export function referredValues(
   return rows && new Set(rows.map((row) => cellText(row[refers.column])).filter(Boolean));
 }
 
+/** The key of a table tells its rows apart: each row has one, and no two have the same. */
+const mustHave = ({ required, role }: Column): boolean => required === true || role === 'key';
+export const mustDiffer = ({ unique, role }: Column): boolean => unique === true || role === 'key';
+
+/**
+ * What is wrong with a value by the rules of its column, but for being the same as another row's; undefined: nothing.
+ *
+ * @param referred the values that the column may refer to, as texts; absent: it refers to none.
+ */
+export function cellProblem(
+  column: Column,
+  value: unknown,
+  referred?: ReadonlySet<string>,
+): string | undefined {
+  const { name, type, values, refers, min, max } = column;
+  if (value === undefined || value === null || value === '')
+    return mustHave(column) ? `\`${name}\` is required.` : undefined;
+  const text = cellText(value);
+  const reading = readCell(type, text);
+  if (!reading.ok) return reading.message;
+  if (values && values.length > 0 && !values.includes(text))
+    return `\`${name}\` is one of ${values.join(', ')}.`;
+  if (referred && !referred.has(text))
+    return `There is no ${text} in \`${refers!.column}\` of \`${refers!.list}\`.`;
+  if (min !== undefined && Number(value) < min) return `\`${name}\` is at least ${min}.`;
+  return max !== undefined && Number(value) > max ? `\`${name}\` is at most ${max}.` : undefined;
+}
+
 /**
  * What is wrong in a table, by cell.
  *
@@ -105,26 +134,17 @@ export function tableProblems(
 ): Map<string, string> {
   const found = new Map<string, string>();
   for (const [at, column] of columns.entries()) {
-    const { name, type, required, unique, values, refers } = column;
+    const { name, refers } = column;
     const referred = referredValues(refers, state);
     const first = new Map<unknown, number>();
     for (const [index, row] of rows.entries()) {
       const value = row[name];
-      const say = (message: string) => found.set(cellKey(index, at), message);
-      if (value === undefined || value === null || value === '') {
-        if (required) say(`\`${name}\` is required.`);
-        continue;
-      }
-      const reading = readCell(type, cellText(value));
-      if (!reading.ok) say(reading.message);
-      else if (values && values.length > 0 && !values.includes(cellText(value)))
-        say(`\`${name}\` is one of ${values.join(', ')}.`);
-      else if (referred && !referred.has(cellText(value)))
-        say(`There is no ${cellText(value)} in \`${refers!.column}\` of \`${refers!.list}\`.`);
-      else if (unique) {
+      const problem = cellProblem(column, value, referred);
+      if (problem) found.set(cellKey(index, at), problem);
+      else if (mustDiffer(column) && value !== undefined && value !== null && value !== '') {
         const before = first.get(value);
         if (before === undefined) first.set(value, index);
-        else say(`\`${name}\` is the same in row ${before + 1}.`);
+        else found.set(cellKey(index, at), `\`${name}\` is the same in row ${before + 1}.`);
       }
     }
   }

@@ -53,9 +53,18 @@ export interface Band {
 
 /** A day is a text as HTML writes it, `2026-07-14`; lists and records hold plain data. */
 export type StateType = 'text' | 'number' | 'boolean' | 'date' | 'list' | 'record';
-export type StateValue = string | number | boolean | readonly unknown[] | Readonly<Record<string, unknown>>;
+export type StateValue =
+  | string
+  | number
+  | boolean
+  /** Of a variable that may hold nothing. */
+  | null
+  | readonly unknown[]
+  | Readonly<Record<string, unknown>>;
 
 export type ColumnType = 'text' | 'number' | 'boolean' | 'date';
+
+export type ColumnRole = 'key' | 'name';
 
 /** A column of a list of records that is a table. */
 export interface Column {
@@ -66,6 +75,14 @@ export interface Column {
   readonly unique?: boolean;
   /** The only values that it may have, as texts. */
   readonly values?: readonly string[];
+  /** Of numbers: the least and the greatest that it may have. */
+  readonly min?: number;
+  readonly max?: number;
+  /**
+   * `key`: rows are told apart by it, so that each has one of its own; where a row is added without, it gets the next.
+   * `name`: what people call a row, where another table refers to it.
+   */
+  readonly role?: ColumnRole;
   /** It refers to rows of another list: it has one of the values of that one's column. */
   readonly refers?: Reference;
 }
@@ -112,6 +129,8 @@ export interface StateVariable {
   /** A JavaScript identifier, unique in the project. */
   readonly name: string;
   readonly type: StateType;
+  /** Of a number: it may hold nothing, `null`, as an emptied field does. */
+  readonly nullable?: boolean;
   readonly initial: StateValue;
   /** Of a list of records: its columns, as far as something is said about them. */
   readonly columns?: readonly Column[];

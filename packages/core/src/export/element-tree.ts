@@ -20,7 +20,7 @@ import { iconShapes } from '../icons/icon-set.ts';
 import { symbolId } from '../icons/symbol-id.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import type { Kind, PageElement } from '../kinds/kind.ts';
-import { longList, mostItems, writtenOfLong } from '../kinds/repeat.ts';
+import { longList, mostItems, writtenOfLong } from '../kinds/list-lengths.ts';
 import { tabindex, withTurn } from '../kinds/tabindex.ts';
 import { itemName } from '../layout/screen-layout.ts';
 import { entryOf, itemAt } from '../sure.ts';

@@ -2,8 +2,12 @@
  * Pieces of the page's script that only some pages need. A piece is one file in `packages/page/src/pieces` and one line
  * here: it is built apart, and stands in front of the program of a page that has a use for it.
  */
+import { repetitionOf } from '../cascade/repetition.ts';
+import { ruledColumns } from '../document/row-rules.ts';
 import { walk } from '../document/tree.ts';
 import { inForce, type Project } from '../document/types.ts';
+import { kindOf } from '../kinds/catalogue.ts';
+import { mannerOf } from '../kinds/manner.ts';
 import { keysOf } from '../sure.ts';
 
 /** Whether something on a screen of a project can be dragged. */
@@ -15,7 +19,27 @@ export const hasCarried = (project: Project): boolean =>
 /** Whether values come to a project from outside. */
 const hasFeeds = ({ state }: Project): boolean => state.some(({ feed }) => feed !== undefined);
 
+/** Whether a table's columns have rules. */
+const hasRules = ({ state }: Project): boolean =>
+  state.some(({ columns }) => ruledColumns(columns).length > 0);
+
+/** Whether something on a screen of a project shows records in rows, which a person goes through and sorts. */
+const hasTables = (project: Project): boolean =>
+  project.screens.some((screen) =>
+    [...walk(screen)].some((control) => mannerOf(kindOf(control)).rows !== undefined),
+  );
+
+/** Whether something on a screen of a project is repeated. */
+const hasRepeats = (project: Project): boolean =>
+  project.screens.some((screen) => [...walk(screen)].some((control) => repetitionOf(control) !== undefined));
+
 /** By the name of each piece: whether a project's page needs it. */
-export const pieces = { dragging: hasCarried, feeds: hasFeeds };
+export const pieces = {
+  dragging: hasCarried,
+  feeds: hasFeeds,
+  repeats: hasRepeats,
+  rules: hasRules,
+  tables: hasTables,
+};
 
 export const pieceNames = keysOf(pieces);

@@ -8,6 +8,7 @@ import { repetitionOf } from '../cascade/repetition.ts';
 import { defaultsOf } from '../cascade/values.ts';
 import { aroundOf } from '../css/declarations.ts';
 import { effectiveNames } from '../document/names.ts';
+import { ruledColumns } from '../document/row-rules.ts';
 import { initialRows } from '../document/stored-table.ts';
 import { walk } from '../document/tree.ts';
 import {
@@ -66,10 +67,12 @@ export function programOf(given: Project): Program {
   return {
     name: project.name,
     start: addressOf(startScreen(project)),
-    state: project.state.map(({ computed, columns: _, feed, table, ...rest }): ProgramVariable => {
+    state: project.state.map(({ computed, columns, feed, table, ...rest }): ProgramVariable => {
+      const ruled = ruledColumns(columns);
       const address = feed && checkTemplate(feed.address, around);
       const variable = {
         ...rest,
+        ...(ruled.length > 0 ? { columns: ruled } : {}),
         ...(address?.ok ? { feed: { ...feed!, template: address.value } } : {}),
         ...(table ? { table: programTable(rest, table) } : {}),
       };

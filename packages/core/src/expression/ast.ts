@@ -113,6 +113,8 @@ export type Statement =
       readonly type: 'alter';
       readonly action: string;
       readonly arguments: readonly Expression[];
+      /** The rule of the table that it would break goes here, empty where it was carried out: `wrong = add(stays, { … })`. */
+      readonly gives?: Assigned;
       /** The whole call, which may change several variables. */
       readonly statement: Span;
     })

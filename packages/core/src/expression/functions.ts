@@ -2,6 +2,8 @@
  * What an expression may call. Everything else is refused, so an expression reaches nothing but its own data.
  * All are ECMAScript's functions and methods of the same name, and formats; none changes its arguments.
  */
+import { isSameRow } from '../document/row-identity.ts';
+import { same } from '../document/same.ts';
 import { formats } from './formats.ts';
 import { groupFunctions } from './groups.ts';
 import { rangeFunctions } from './range-functions.ts';
@@ -46,6 +48,7 @@ export const functions: Readonly<Record<string, (...values: never[]) => unknown>
   'Object.keys': (value: object) => Object.keys(value ?? {}),
   'Object.values': (value: object) => Object.values(value ?? {}),
   'Object.entries': (value: object) => Object.entries(value ?? {}),
+  'Rows.same': (one: unknown, other: unknown) => isSameRow(one, other) || same(one, other),
   ...formats,
   ...rangeFunctions,
   ...groupFunctions,
@@ -70,6 +73,7 @@ export const namespaces: ReadonlySet<string> = new Set([
   'Format',
   'Range',
   'Group',
+  'Rows',
   'View',
 ]);
 

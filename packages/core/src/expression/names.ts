@@ -94,10 +94,13 @@ function visitStatement(statement: Statement, bound: readonly string[], found: N
       found.push({ name: statement.name, span: statement.span, written: true });
       read([...statement.path, statement.value]);
       return;
-    case 'alter':
+    case 'alter': {
+      const { gives } = statement;
+      if (gives) found.push({ name: gives.name, span: gives.span, written: true });
       found.push({ name: statement.name, span: statement.span, written: true });
-      read([...statement.path, ...statement.arguments]);
+      read([...statement.path, ...statement.arguments, ...(gives?.path ?? [])]);
       return;
+    }
     case 'action': {
       read(statement.arguments);
       const [screen] = statement.arguments;

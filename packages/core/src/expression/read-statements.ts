@@ -98,6 +98,8 @@ export class StatementReader extends ExpressionReader {
         return this.refuse(node, `\`${node.operator}\` is not available here.`);
       const handler = node.operator === '=' ? handlerCalled(node.right) : undefined;
       if (handler) return [{ ...this.handled(handler, depth), gives: this.target(node.left, depth) }];
+      const altered = node.operator === '=' ? this.alteringCalled(node.right, depth) : undefined;
+      if (altered) return [{ ...altered, gives: this.target(node.left, depth), statement: this.span(node) }];
       return [
         {
           type: 'assign',
@@ -122,6 +124,14 @@ export class StatementReader extends ExpressionReader {
       if (handler) return [this.handled(handler, depth)];
     }
     return this.refuse(node, 'This does nothing: an assignment or an action is expected here.');
+  }
+
+  /** A call of an action on one list, whose result is asked for; undefined for all others. */
+  private alteringCalled(node: AnyNode, depth: number): (Statement & { readonly type: 'alter' }) | undefined {
+    if (node.type !== 'CallExpression' || node.callee.type !== 'Identifier') return undefined;
+    if (!alteringNamed(node.callee.name)?.on?.includes('list')) return undefined;
+    const [statement] = this.called(node.callee.name, node, depth);
+    return statement?.type === 'alter' ? statement : undefined;
   }
 
   private handled({ name, call }: HandlerCall, depth: number): Statement & { type: 'handler' } {

@@ -39,6 +39,7 @@ const ofFunctions: Readonly<Record<string, ResultType>> = {
   Array: 'boolean',
   Object: 'list',
   Group: 'list',
+  Rows: 'boolean',
 };
 
 /** What methods give whatever they are called on; absent: it depends. */

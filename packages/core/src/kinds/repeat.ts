@@ -7,6 +7,7 @@ import { taking, takingEvents } from './carrying.ts';
 import { shownEvents } from './events.ts';
 import { fieldContent } from './field.ts';
 import type { Kind, Manner, Property } from './kind.ts';
+import { mostItems } from './list-lengths.ts';
 import { arranging, boxLook, gridTracks, padding, placing, property, sizing, wrap } from './properties.ts';
 import { type RepeatWords, wordsInstead } from './repeat-words.ts';
 
@@ -43,13 +44,6 @@ const own = {
   loading: instead('loading', 'While waiting'),
   failed: instead('failed', 'When it fails'),
 };
-
-/** Most items that one repeat shows. */
-export const mostItems = 10_000;
-/** A list with more items than this is long: a page makes copies only of those that are near what is seen. */
-export const longList = 300;
-/** How many of a long list's items a page is written with. */
-export const writtenOfLong = 100;
 
 /** What a repeat says in place of its items; empty: nothing. */
 const saidBy = (values: Values): string =>

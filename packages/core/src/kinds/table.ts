@@ -11,11 +11,11 @@ import type { Sides } from '../values/css.ts';
 import { shownEvents } from './events.ts';
 import { columnOf, content } from './field.ts';
 import type { Kind, LookPart, Manner, PageElement } from './kind.ts';
+import { mostItems } from './list-lengths.ts';
 import { partLooks } from './look-parts.ts';
 import { inside } from './made-anew.ts';
 import { plainGrid } from './plain-grid.ts';
 import { boxLook, padding, placing, sizing } from './properties.ts';
-import { mostItems } from './repeat.ts';
 import { tabindex } from './tabindex.ts';
 import { sortedRows, type TableRow } from './table-rows.ts';
 

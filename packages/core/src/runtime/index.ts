@@ -11,6 +11,7 @@ export {
 export { withoutFirstValue } from '../css/first-value.ts';
 export { type FeedStatus, isOnPagesServer, silentAfter, standInFolder } from '../document/feed.ts';
 export { type ConfiguredFeed, configFile, configuredAddress } from '../document/feed-config.ts';
+export { isSameRow, markOf } from '../document/row-identity.ts';
 export type { Feed, StateValue } from '../document/types.ts';
 export type { Acting } from '../expression/actions/action.ts';
 export { sharingBudget } from '../expression/budget.ts';
@@ -20,9 +21,9 @@ export { bandAt, clockOf, type ViewName } from '../expression/view-names.ts';
 export { symbolId } from '../icons/symbol-id.ts';
 export type { CarryingPart, MadeAnew, Manner, PageElement, PageTarget } from '../kinds/kind.ts';
 export { addressTo } from '../kinds/link.ts';
+export { longList, mostItems } from '../kinds/list-lengths.ts';
 export { arrangementNow } from '../kinds/manner.ts';
 export { manners } from '../kinds/on-page.ts';
-export { longList, mostItems } from '../kinds/repeat.ts';
 export { wordsInstead } from '../kinds/repeat-words.ts';
 export { tabindex, withTurn } from '../kinds/tabindex.ts';
 export { nextSort, sortedRows, type TableRow } from '../kinds/table-rows.ts';

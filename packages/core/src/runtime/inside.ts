@@ -1,5 +1,6 @@
 /** Putting a value into a list or record: into a copy, since values do not change. */
 import { forbiddenKeys } from '../document/forbidden-keys.ts';
+import { continuing } from '../document/row-identity.ts';
 import { ownValue } from '../document/same.ts';
 import { EvaluationError } from '../expression/evaluate.ts';
 
@@ -16,7 +17,7 @@ export function inside(whole: unknown, keys: readonly string[], value: unknown):
   if (typeof whole !== 'object' || whole === null)
     throw new EvaluationError(`\`${key}\` cannot be assigned: there is nothing in front of it.`);
   const inner = inside(ownValue(whole, key), rest, value);
-  if (!Array.isArray(whole)) return { ...whole, [key]: inner };
+  if (!Array.isArray(whole)) return continuing({ ...whole, [key]: inner }, whole);
   const index = Number(key);
   if (!Number.isInteger(index) || index < 0 || index > whole.length)
     throw new EvaluationError(`There is no \`${key}\` in this list.`);

@@ -115,7 +115,6 @@ export interface ScreenProgram extends Bindings {
   readonly dialog?: true;
 }
 
-/** A state variable as a page runs it. */
 /** A feed as a page runs it. */
 export interface ProgramFeed extends Feed {
   readonly template: Template;
@@ -127,7 +126,8 @@ export interface ProgramTable extends Pick<StoredTable, 'status' | 'wait'> {
   readonly file?: string;
 }
 
-export interface ProgramVariable extends Omit<StateVariable, 'computed' | 'columns' | 'feed' | 'table'> {
+/** A state variable as a page runs it; of its columns it has those with rules. */
+export interface ProgramVariable extends Omit<StateVariable, 'computed' | 'feed' | 'table'> {
   readonly feed?: ProgramFeed;
   readonly table?: ProgramTable;
   /** What it follows. */

@@ -13,7 +13,9 @@ import {
   untracked,
 } from '@preact/signals-core';
 import { messageOf } from '../document/error-message.ts';
-import { ownValue } from '../document/same.ts';
+import { continueRows, keyOf } from '../document/row-identity.ts';
+import type { brokenRule, Referred } from '../document/row-rules.ts';
+import { ownValue, same } from '../document/same.ts';
 import { fitting } from '../document/state.ts';
 import type { StateValue } from '../document/types.ts';
 import type { Acting } from '../expression/actions/action.ts';
@@ -42,6 +44,8 @@ export interface Host {
   keep?(name: string, value: StateValue): void;
   /** Tells what a name of `View` holds, now and after each change; asked once for each that something reads. */
   see?(name: ViewName, hold: (value: string) => void): void;
+  /** Holds a table's rows to the rules of its columns; where it is absent none of them has any. */
+  brokenRule?: typeof brokenRule;
   /** Hears of each event that was carried out; where it is absent nothing is written down. */
   traced?(trace: Trace): void;
 }
@@ -72,6 +76,9 @@ export const itemFrame = (name: string, value: unknown, around: ItemFrame | unde
   around,
 });
 
+/** So many rows that come from outside are compared with those before. */
+const mostContinued = 5000;
+
 /** What stands in no text. */
 const nowhere = [0, 0] as const;
 
@@ -100,9 +107,10 @@ export class Runtime {
   }
 
   /** What a variable begins with: what was kept of it, if that still fits. */
-  #initial({ name, type, kept, initial }: ProgramVariable): StateValue {
+  #initial({ name, type, nullable, kept, initial }: ProgramVariable): StateValue {
     const before = kept ? this.host.kept?.(name) : undefined;
-    return (before === undefined ? undefined : fitting(type, before)) ?? initial;
+    const fits = before === undefined ? undefined : fitting(type, before, nullable);
+    return fits === undefined ? initial : fits;
   }
 
   #keepUp(name: string, value: Signal<StateValue>): void {
@@ -228,10 +236,11 @@ export class Runtime {
       this.#problem(`\`${name}\` follows other values; nothing can be assigned to it.`);
       return false;
     }
-    const fits = fitting(entry.variable.type, value);
+    const { type, nullable } = entry.variable;
+    const fits = fitting(type, value, nullable);
     if (fits === undefined) {
       const shown = typeof value === 'string' ? `"${value}"` : String(asText(value) || value);
-      this.#problem(`\`${name}\` is a ${entry.variable.type}; ${shown} cannot be assigned to it.`);
+      this.#problem(`\`${name}\` is a ${type}; ${shown} cannot be assigned to it.`);
       return false;
     }
     this.#tracing?.add('changes', { name, before: untracked(() => entry.value.value), after: fits });
@@ -251,9 +260,35 @@ export class Runtime {
     if (isUntouched) this.take(name, value);
   }
 
-  /** Takes a value that a feed gives, with all that follows from it as one whole. @returns whether it was set. */
+  /**
+   * Takes a value that comes from outside, with all that follows from it as one whole. Rows stay the rows that they were
+   * as far as they can be known again.
+   *
+   * @returns whether it was set.
+   */
   take(name: string, value: unknown): boolean {
+    const { columns } = this.#state.get(name)?.variable ?? {};
+    if (Array.isArray(value) && value.length <= mostContinued) {
+      const before = untracked(() => this.#valueOf(name));
+      if (Array.isArray(before)) continueRows(value, before, keyOf(columns));
+    }
     return sharingBudget(() => this.assign(name, value));
+  }
+
+  /** Takes what a variable holds in another window: a record that is a row of a list here is that row. */
+  takeFromOther(name: string, value: unknown): void {
+    const isList = Array.isArray(value);
+    this.take(name, isList || typeof value !== 'object' || value === null ? value : this.#rowLike(value));
+  }
+
+  #rowLike(record: object): object {
+    for (const { value } of this.#state.values()) {
+      const list = untracked(() => value.value);
+      if (!Array.isArray(list) || list.length > mostContinued) continue;
+      const row: unknown = list.find((each) => same(each, record));
+      if (typeof row === 'object' && row !== null) return row;
+    }
+    return record;
   }
 
   /**
@@ -287,6 +322,12 @@ export class Runtime {
         }
       }),
     );
+  }
+
+  /** Whether what an input enters may be nothing: a number that is asked for and not given. */
+  mayBeNothing({ variable, path }: TwoWayBinding): boolean {
+    const held = this.#state.get(variable)?.variable;
+    return path !== undefined || held?.nullable === true || held?.type === 'text';
   }
 
   /** What an input shows now. */
@@ -356,11 +397,13 @@ export class Runtime {
       case 'handler':
         return yield* this.#handle(statement, scope);
       case 'alter':
-        this.#alter(statement, scope);
-        return true;
+        return this.#goesOn(this.#alter(statement, scope), statement.gives, scope);
       case 'assign':
-        this.#assignInside(statement, scope, evaluate(assignedBy(statement), scope));
-        return true;
+        return this.#goesOn(
+          this.#assignInside(statement, scope, evaluate(assignedBy(statement), scope)),
+          undefined,
+          scope,
+        );
       default:
         return false;
     }
@@ -379,10 +422,28 @@ export class Runtime {
     return true;
   }
 
-  #assignInside({ name, path }: Assigned, scope: Scope, value: unknown): void {
+  /**
+   * What comes of a change that broke a rule: the event reads it where it asks for it, else the person is told and the
+   * event ends.
+   *
+   * @param refused the rule; undefined: the change was made.
+   */
+  #goesOn(refused: string | undefined, gives: Assigned | undefined, scope: Scope): boolean {
+    if (gives) {
+      this.#assignInside(gives, scope, refused ?? '');
+      return true;
+    }
+    if (refused === undefined) return true;
+    this.#problem(refused);
+    this.host.acting.message(refused);
+    return false;
+  }
+
+  /** @returns the rule that it would break; it is not assigned then. */
+  #assignInside({ name, path }: Assigned, scope: Scope, value: unknown): string | undefined {
     const keys = path.map((key) => asText(evaluate(key, scope)));
     const before = keys.length > 0 ? this.#scope(name) : undefined;
-    this.assign(name, inside(before, keys, value));
+    return this.#change(name, inside(before, keys, value));
   }
 
   /** Calls a handler, awaits its promise, and stores its result in the variable that the event names. */
@@ -405,16 +466,38 @@ export class Runtime {
     return true;
   }
 
-  /** Carries out an action on a variable. */
-  #alter(statement: Statement & { type: 'alter' }, scope: Scope): void {
+  /** Carries out an action on a variable. @returns the rule that it would break; it is not carried out then. */
+  #alter(statement: Statement & { type: 'alter' }, scope: Scope): string | undefined {
     const { name, action } = statement;
     const keys = statement.path.map((key) => asText(evaluate(key, scope)));
     const whole = this.#scope(name);
     const before = keys.reduce<unknown>(ownValue, whole);
     const given = statement.arguments.map((argument) => evaluate(argument, scope));
-    const after = alteringNamed(action)?.alter(before, given, this.#state.get(name)?.initial);
-    this.assign(name, inside(whole, keys, after));
+    const held = this.#state.get(name);
+    const columns = keys.length === 0 ? held?.variable.columns : undefined;
+    const after = alteringNamed(action)?.alter(before, given, {
+      initial: held?.initial,
+      columns: columns ?? [],
+    });
+    return this.#change(name, inside(whole, keys, after));
   }
+
+  /** Assigns what an event makes of a variable, unless a rule of its table is broken. @returns that rule. */
+  #change(name: string, value: unknown): string | undefined {
+    const columns = this.#state.get(name)?.variable.columns;
+    const refused =
+      columns && Array.isArray(value)
+        ? this.host.brokenRule?.(columns, this.#scope(name) as readonly unknown[], value, this.#referred)
+        : undefined;
+    if (refused === undefined) this.assign(name, value);
+    return refused;
+  }
+
+  /** The values that a column refers to, as the variables hold them now. */
+  readonly #referred: Referred = ({ list, column }) => {
+    const rows = this.#state.has(list) ? this.#scope(list) : undefined;
+    return Array.isArray(rows) ? new Set(rows.map((row) => asText(ownValue(row, column)))) : undefined;
+  };
 }
 
 /**

@@ -3,7 +3,9 @@
  * exports it as `piece`; it is built apart, shares with the page's script only what it is given here, and is started with
  * the page.
  */
-import type { FeedStatus, Program, Runtime } from '@hovrin/core/runtime';
+import type { FeedStatus, Host, Program, Runtime } from '@hovrin/core/runtime';
+import type { MakeRepeat } from '../repeating.ts';
+import type { TableCare } from '../table-care.ts';
 
 export type Piece = (page: Document, around: Around) => void;
 
@@ -13,8 +15,14 @@ export interface Around {
   readonly say: (text: string) => void;
   readonly program: Program;
   readonly runtime: Runtime;
+  /** What the runtime asks the page for. */
+  readonly host: Host;
   /** Tells the variable of that name how its values come, where there is one. */
   readonly tellStatus: (variable: string | undefined, status: FeedStatus) => void;
+  /** Has repeats made. */
+  readonly repeatBy: (make: MakeRepeat) => void;
+  /** Has tables looked after as they are filled. */
+  readonly careForTables: (care: TableCare) => void;
   /** Has something done whenever this window, of several that are linked, begins or ends to be the one that leads. */
   readonly asItLeads: (begin: () => void) => void;
 }

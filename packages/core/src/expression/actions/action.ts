@@ -3,7 +3,7 @@
  * its card and its text begin, and what it does. The checks, the cards, the lists of what can be added and the runtime
  * are driven from there; a running page leaves behind all but what it does.
  */
-import type { StateType, StateVariable } from '../../document/types.ts';
+import type { Column, StateType, StateVariable } from '../../document/types.ts';
 
 /** What a card's field takes. */
 export type CardFieldKind = 'expression' | 'screen' | 'dialog' | 'control';
@@ -58,6 +58,14 @@ export interface Action extends Entry {
   waits?(given: readonly unknown[]): number;
 }
 
+/** The variable that an action is carried out on. */
+export interface Altered {
+  /** What it began with. */
+  readonly initial: unknown;
+  /** Of a table: its columns that something is said of; empty for what lies inside a variable. */
+  readonly columns: readonly Column[];
+}
+
 /** An action on a state variable, whose name is the first argument. */
 export interface Altering extends Entry {
   /** Types of variables that it can be used on; absent: all. */
@@ -71,8 +79,7 @@ export interface Altering extends Entry {
   /**
    * @param before what the variable, or the place in it, holds.
    * @param given what its other values came to.
-   * @param initial what the variable began with.
    * @returns what it holds afterwards.
    */
-  alter(before: unknown, given: readonly unknown[], initial: unknown): unknown;
+  alter(before: unknown, given: readonly unknown[], of: Altered): unknown;
 }

@@ -1,5 +1,5 @@
-/** Some fields of a row get other values; of several alike, all do. */
-import { same } from '../../document/same.ts';
+/** Some fields of a row get other values. */
+import { continuing, indexOfRow, keyOf } from '../../document/row-identity.ts';
 import type { Altering } from './action.ts';
 import { listOf, recordOf } from './lists.ts';
 
@@ -11,6 +11,11 @@ export const change: Altering = {
   on: ['list'],
   card: ['Change in', 'row', 'to'],
   written: ({ name }) => `change(${name}, item, {})`,
-  alter: (before, [wanted, fields]) =>
-    listOf(before).map((row) => (same(row, wanted) ? { ...recordOf(row), ...recordOf(fields) } : row)),
+  alter(before, [wanted, fields], { columns }) {
+    const list = listOf(before);
+    const at = indexOfRow(list, wanted, keyOf(columns));
+    if (at < 0) return list;
+    const row = recordOf(list[at]);
+    return list.with(at, continuing({ ...row, ...recordOf(fields) }, row));
+  },
 };

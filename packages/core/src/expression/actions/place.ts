@@ -1,15 +1,7 @@
 /** A row stands before the one at a place, counted from 0; it leaves the place that it had in the list. */
-import { same } from '../../document/same.ts';
+import { indexOfRow, keyOf } from '../../document/row-identity.ts';
 import type { Altering } from './action.ts';
 import { listOf } from './lists.ts';
-
-/** A list with a row before the one at a place; where it stood before it does not stand any more. */
-function placed(list: readonly unknown[], row: unknown, before: number): unknown[] {
-  const was = list.findIndex((each) => same(each, row));
-  const others = was < 0 ? list : list.toSpliced(was, 1);
-  const at = Math.max(0, Math.min(list.length, before)) - (was >= 0 && was < before ? 1 : 0);
-  return others.toSpliced(at, 0, row);
-}
 
 export const place: Altering = {
   name: 'place',
@@ -19,5 +11,11 @@ export const place: Altering = {
   on: ['list'],
   card: ['Put into', 'row', 'before'],
   written: ({ name }) => `place(${name}, item, 0)`,
-  alter: (before, [row, at]) => placed(listOf(before), row, Number(at) || 0),
+  alter(before, [wanted, at], { columns }) {
+    const list = listOf(before);
+    const was = indexOfRow(list, wanted, keyOf(columns));
+    const others = was < 0 ? list : list.toSpliced(was, 1);
+    const wantedAt = Math.max(0, Math.min(list.length, Number(at) || 0));
+    return others.toSpliced(wantedAt - (was >= 0 && was < wantedAt ? 1 : 0), 0, was < 0 ? wanted : list[was]);
+  },
 };

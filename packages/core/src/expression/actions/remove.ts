@@ -1,5 +1,5 @@
-/** A row goes from a list; of several alike, all do. */
-import { same } from '../../document/same.ts';
+/** A row goes from a list. */
+import { forgetRow, indexOfRow, keyOf } from '../../document/row-identity.ts';
 import type { Altering } from './action.ts';
 import { listOf } from './lists.ts';
 
@@ -10,5 +10,11 @@ export const remove: Altering = {
   on: ['list'],
   card: ['Remove from', 'row'],
   written: ({ name }) => `remove(${name}, item)`,
-  alter: (before, [wanted]) => listOf(before).filter((row) => !same(row, wanted)),
+  alter(before, [wanted], { columns }) {
+    const list = listOf(before);
+    const at = indexOfRow(list, wanted, keyOf(columns));
+    if (at < 0) return list;
+    forgetRow(list[at]);
+    return list.toSpliced(at, 1);
+  },
 };

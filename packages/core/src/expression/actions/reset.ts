@@ -8,5 +8,5 @@ export const reset: Altering = {
   card: ['Put back'],
   written: ({ name }) => `reset(${name})`,
   several: true,
-  alter: (_, __, initial) => initial,
+  alter: (_, __, { initial }) => initial,
 };
