@@ -83,6 +83,7 @@ export { type Style, styleKey, styleNames } from './document/style-set.ts';
 export {
   cellKey,
   cellText,
+  columnRoles,
   columnsOf,
   columnTypes,
   type Row,
@@ -214,7 +215,9 @@ export { makeList } from './making/list.ts';
 export { makeListWithDetail } from './making/list-with-detail.ts';
 export { listName, type Made } from './making/maker.ts';
 export { questionsOf, questionsOfSchema, type SchemaReading } from './making/questions.ts';
+export { namesReferred } from './making/referring.ts';
 export { makeTable } from './making/table.ts';
+export { type ColumnPlace, followersOfColumn, usesOfColumn } from './meaning/column-uses.ts';
 export { type DependencyMap, dependencyMap, type MapNode } from './meaning/dependencies.ts';
 export { type Handler, handlersOf, handlersText, referenceText } from './meaning/handlers.ts';
 export {
@@ -357,6 +360,7 @@ export { newestSteps } from './steps/older-steps.ts';
 export { settingProject } from './steps/project-value.ts';
 export { convertUnits, percentBasis } from './steps/px-percent.ts';
 export { renamingOf } from './steps/rename.ts';
+export { renamingColumn } from './steps/rename-column.ts';
 export { replaceSteps, type TextPlace, textPlaces } from './steps/replace-text.ts';
 export { type PlacedRow, type RowEdit, type RowsStep, rowSteps } from './steps/rows.ts';
 export { scoped } from './steps/scope.ts';

@@ -14,6 +14,7 @@ import {
   projectProblem,
   questionsOf,
   questionsOfSchema,
+  sampleOf,
   spoken,
   walk,
 } from '../src/index.ts';
@@ -129,6 +130,76 @@ it.each([
   expect(projectProblem(applied(project, make(project, 'bookings', columns, newId).steps))).toBeUndefined();
 });
 
+describe('of a table that refers to another by its number', () => {
+  const stays: Column[] = [
+    { name: 'id', type: 'number', role: 'key' },
+    { name: 'guest', type: 'text', required: true },
+    { name: 'room', type: 'number', required: true, refers: { list: 'rooms', column: 'id' } },
+    { name: 'nights', type: 'number', min: 1, max: 9 },
+  ];
+  const before: Project = {
+    ...projectOf('<screen name="Home" />'),
+    state: [
+      {
+        name: 'rooms',
+        type: 'list',
+        initial: [
+          { id: 7, note: 'north', door: 'Twin room' },
+          { id: 8, note: 'south', door: 'Dormitory' },
+        ],
+        columns: [
+          { name: 'id', type: 'number', role: 'key' },
+          { name: 'note', type: 'text' },
+          { name: 'door', type: 'text', role: 'name' },
+        ],
+      },
+      { name: 'stays', type: 'list', initial: [{ id: 1, guest: 'Ilka', room: 8 }], columns: stays },
+    ],
+  };
+  const textsOf = (project: Project) =>
+    [...walk(project.screens.at(-1)!)].flatMap(({ id, props: { text } }) =>
+      typeof text === 'string' && text.includes('room') ? [[id, text] as const] : [],
+    );
+
+  it('a form offers the names, keeps the number, and asks for no key', () => {
+    const made = makeForm(before, 'stays', 'Stay', questionsOf(stays, []), newId);
+    const project = applied(before, made.steps);
+    expect(asked(project)).toEqual(['textField: Guest *', 'select: Room *', 'numberField: Nights']);
+    const room = [...walk(project.screens.at(-1)!)].find(({ kind }) => kind === 'select')!;
+    for (const control of walk(project.screens.at(-1)!))
+      expect(attributeProblems(project, control)).toEqual([]);
+    expect(sampleOf(project, room, String(room.props.options))).toEqual({
+      value: [
+        { value: 7, label: 'Twin room' },
+        { value: 8, label: 'Dormitory' },
+      ],
+    });
+    expect(project.state.find(({ name }) => name === room.props['value.bind'])).toMatchObject({
+      type: 'number',
+      nullable: true,
+      initial: null,
+    });
+  });
+
+  it.each([
+    ['a list', makeList],
+    ['a table', makeTable],
+    ['a list with detail', makeListWithDetail],
+  ])('%s reads the names, and finds by them', (_, make) => {
+    const project = applied(before, make(before, 'stays', stays, newId).steps);
+    expect(projectProblem(project)).toBeUndefined();
+    for (const control of walk(project.screens.at(-1)!))
+      expect(attributeProblems(project, control)).toEqual([]);
+    const texts = textsOf(project);
+    expect(texts.length).toBeGreaterThan(0);
+    for (const [, text] of texts) expect(text).toContain('rooms.find(each => each.id ==');
+    const search = [...walk(project.screens.at(-1)!)]
+      .flatMap(({ props }) => [props.each, props.rows])
+      .find((each) => typeof each === 'string');
+    expect(search).toContain('rooms.find(each => each.id == row.room)?.door ?? row.room');
+  });
+});
+
 describe('a form from a schema', () => {
   const schema = {
     title: 'Gear for hire',
@@ -170,7 +241,10 @@ describe('a form from a schema', () => {
     expect(count.props).toMatchObject({ min: '1', max: '12', hint: 'At most a dozen' });
     const remarks = [...walk(made.screen)].find(({ name }) => name === 'remarksField')!;
     expect(remarks.props).toMatchObject({ 'min-length': '10', 'max-length': '500' });
-    expect(project.state.find(({ name }) => name === 'newCount')?.initial).toBe(1);
+    expect(project.state.find(({ name }) => name === 'newCount')).toMatchObject({
+      nullable: true,
+      initial: null,
+    });
   });
 
   it.each([

@@ -59,7 +59,8 @@ export function isDay(text: string): boolean {
 }
 
 /**
- * A value as a variable of a type holds it: a number is taken from a text that is one, a text from a number.
+ * A value as a variable of a type holds it: a number, or a yes or no, is taken from a text that is one, as a select gives
+ * it; a text from a number.
  *
  * @param nullable whether it may hold nothing: then nothing, and an empty text, are `null`.
  * @returns undefined where it does not fit.
@@ -67,8 +68,10 @@ export function isDay(text: string): boolean {
 export function fitting(type: StateType, value: unknown, nullable = false): StateValue | undefined {
   if (nullable && (value === undefined || value === null || value === '')) return null;
   switch (type) {
-    case 'boolean':
-      return typeof value === 'boolean' ? value : undefined;
+    case 'boolean': {
+      const said = value === 'true' ? true : value === 'false' ? false : value;
+      return typeof said === 'boolean' ? said : undefined;
+    }
     case 'number': {
       const number = typeof value === 'string' && value.trim() !== '' ? Number(value) : value;
       return typeof number === 'number' && Number.isFinite(number) ? number : undefined;

@@ -26,7 +26,7 @@ export type UnaryOperator = '!' | '-' | '+' | 'typeof';
 
 /** An expression. */
 export type Expression =
-  /** `span`: where a text is written, with its quotes. */
+  /** `span`: where a text is written, with its quotes; the key of a member or of an entry, as it stands there. */
   | {
       readonly type: 'literal';
       readonly value: string | number | boolean | null | undefined;

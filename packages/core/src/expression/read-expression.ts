@@ -188,6 +188,7 @@ export class ExpressionReader {
             entry.key.type === 'Identifier'
               ? entry.key.name
               : String(entry.key.type === 'Literal' ? entry.key.value : ''),
+          span: this.span(entry.key),
         };
     if (key.type === 'literal') this.refuseKey(entry, String(key.value));
     const value = this.expression(entry.value, depth);
@@ -229,7 +230,11 @@ export class ExpressionReader {
       );
     const key: Expression = node.computed
       ? this.expression(node.property, depth)
-      : { type: 'literal', value: node.property.type === 'Identifier' ? node.property.name : '' };
+      : {
+          type: 'literal',
+          value: node.property.type === 'Identifier' ? node.property.name : '',
+          span: this.span(node.property),
+        };
     if (key.type === 'literal') this.refuseKey(node.property, String(key.value));
     return { type: 'member', of: this.expression(node.object, depth), key, optional: node.optional };
   }

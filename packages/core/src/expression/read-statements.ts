@@ -87,7 +87,7 @@ export class StatementReader extends ExpressionReader {
       return this.refuse(property, `\`${property.name}\` is out of reach for expressions.`);
     const key: Expression =
       !node.computed && property.type === 'Identifier'
-        ? { type: 'literal', value: property.name }
+        ? { type: 'literal', value: property.name, span: this.span(property) }
         : this.expression(property, depth + 1);
     return { ...outer, path: [...outer.path, key] };
   }

@@ -1,17 +1,19 @@
 /** A cell of a table's rows, made of controls: one column of it. */
 import { textType } from '../property-types/index.ts';
 import { arrangedContent, likeManner, likeProperty } from './arrangement.ts';
+import { oneColumn } from './column-names.ts';
 import type { Kind, Manner, Property } from './kind.ts';
 import { arranging, boxLook, gridTracks, padding, preset, styling, wrap } from './properties.ts';
 
 /** What the head of its column says of it; the table makes it. */
-const ofColumn = (name: string, label: string): Property => ({
+const ofColumn = (name: string, label: string, rest: Partial<Property> = {}): Property => ({
   name,
   label,
   group: 'data',
   type: textType,
   effect: 'layout',
   perBand: false,
+  ...rest,
 });
 
 export const manner: Manner = likeManner;
@@ -28,7 +30,7 @@ export const cell: Kind = {
   manner,
   properties: [
     ofColumn('head', 'Head'),
-    ofColumn('field', 'Field to sort by'),
+    ofColumn('field', 'Field to sort by', { columns: oneColumn('around') }),
     preset(padding, 'cell-padding-block cell-padding-inline'),
     likeProperty('column'),
     ...arranging,

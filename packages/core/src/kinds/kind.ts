@@ -71,6 +71,8 @@ export interface Property<T = unknown> {
   sets?(text: string, theme: Theme): Readonly<Record<string, string>>;
   /** It means something only as long as no children stand in the control. */
   readonly onlyEmpty?: boolean;
+  /** It names columns of a table: of the one that it is said of, or that it stands in. */
+  readonly columns?: NamesColumns;
   /** One sentence: what it does; absent where the sentence that ships for its name is meant. */
   readonly says?: string;
   /**
@@ -80,6 +82,16 @@ export interface Property<T = unknown> {
   readonly leads?: boolean;
   /** A command of the interface that is offered beside it, by its id, and the words for that. */
   readonly offers?: { readonly command: string; readonly label: string; readonly hint: string };
+}
+
+/** A property whose plain text names columns of a table. */
+export interface NamesColumns {
+  /** Which table: what the control itself shows, or what the control around it shows. */
+  readonly of: 'own' | 'around';
+  /** The columns that a text names. */
+  in(text: string): readonly string[];
+  /** The text with another name for a column. */
+  renamed(text: string, from: string, to: string): string;
 }
 
 /** How a kind repeats what stands in it: once for each item of a list. */
@@ -96,6 +108,8 @@ export interface Repeats {
 export interface EventEntry {
   readonly name: string;
   readonly label: string;
+  /** What comes with it is one of the items that the control shows. */
+  readonly givesItem?: true;
   /** The event of the page's element that it is (DOM, UI Events). */
   readonly dom: string;
   /** A name that the event's actions may read: the chosen value. */

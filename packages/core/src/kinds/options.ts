@@ -29,7 +29,7 @@ export const chosen = property({
   type: chosenType,
   effect: 'look',
   perBand: false,
-  twoWay: ['text'],
+  twoWay: ['text', 'number', 'boolean', 'date'],
   page: { part: 'part-options', as: 'choice' },
 });
 

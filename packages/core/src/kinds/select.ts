@@ -22,7 +22,7 @@ import type { Kind, Manner, PageElement } from './kind.ts';
 import { entriesOf, options } from './options.ts';
 
 const own = {
-  value: entered(textType, ['text']),
+  value: entered(textType, ['text', 'number', 'boolean', 'date']),
 };
 
 const labelOf = (values: Values): string =>

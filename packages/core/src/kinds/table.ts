@@ -8,6 +8,7 @@ import type { GridContent } from '../layout/box.ts';
 import { type Entry, entriesType, listType, textType } from '../property-types/index.ts';
 import type { TextStyle } from '../text/paragraph.ts';
 import type { Sides } from '../values/css.ts';
+import { oneColumn, severalColumns } from './column-names.ts';
 import { shownEvents } from './events.ts';
 import { columnOf, content } from './field.ts';
 import type { Kind, LookPart, Manner, PageElement } from './kind.ts';
@@ -25,6 +26,7 @@ const own = {
     effect: 'layout',
     page: { as: 'inside' },
     onlyEmpty: true,
+    columns: severalColumns,
     offers: {
       command: 'cells',
       label: 'Make them cells',
@@ -35,7 +37,12 @@ const own = {
     effect: 'behaviour',
     page: { as: 'attribute', name: 'aria-label' },
   }),
-  sort: content('sort', 'Sorted by', textType, { effect: 'layout', twoWay: ['text'], page: { as: 'sort' } }),
+  sort: content('sort', 'Sorted by', textType, {
+    effect: 'layout',
+    twoWay: ['text'],
+    page: { as: 'sort' },
+    columns: oneColumn('own'),
+  }),
 };
 
 const cellBorder: Sides = { top: 0, end: 0, bottom: 1, start: 0 };
@@ -183,7 +190,7 @@ export const table: Kind = {
   ],
   lookParts: tableParts,
   events: [
-    { name: 'choose', label: 'On choosing a row', dom: 'choose', gives: 'row' },
+    { name: 'choose', label: 'On choosing a row', dom: 'choose', gives: 'row', givesItem: true },
     ...shownEvents.filter(({ name }) => name === 'visible'),
   ],
   starter: {

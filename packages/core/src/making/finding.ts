@@ -3,6 +3,7 @@ import type { Column, Project, StateVariable } from '../document/types.ts';
 import { putting } from '../steps/entities.ts';
 import type { Step } from '../steps/step.ts';
 import { capital, freeStateName, memberText } from './maker.ts';
+import { nameReferred, readText } from './referring.ts';
 
 export interface Finding {
   /** What is looked for. */
@@ -20,7 +21,7 @@ export function findingIn(
 ): Finding {
   const names = new Set([...project.state.map(({ name }) => name), ...taken]);
   const name = freeStateName(names, `find${capital(list)}`);
-  const fields = columns.map((column) => memberText('row', column.name)).join(', ');
+  const fields = columns.map((column) => readText('row', column, project.state)).join(', ');
   return {
     variable: { name, type: 'text', initial: '' },
     found: `(${name}.trim() == '' ? ${list} : ${list}.filter(row => [${fields}].join(' ').toLowerCase().includes(${name}.trim().toLowerCase())))`,
@@ -28,7 +29,9 @@ export function findingIn(
 }
 
 /** What a record's field reads like, as a text with an expression. @param of the record. */
-export function shownOf(of: string, { name, type }: Column): string {
+export function shownOf(of: string, column: Column, { state }: Pick<Project, 'state'>): string {
+  const { name, type, refers } = column;
+  if (nameReferred(refers, state) !== undefined) return `{${readText(of, column, state)}}`;
   const value = memberText(of, name);
   if (type === 'number') return `{Format.number(${value})}`;
   if (type === 'date') return `{Format.date(${value})}`;

@@ -1,7 +1,6 @@
 /** A screen with a form that asks questions and keeps the answers as a record of a list. */
 import { emptyValues } from '../document/state.ts';
-import { referredValues } from '../document/table.ts';
-import type { Control, Project, StateType, StateVariable } from '../document/types.ts';
+import type { Control, Project, Reference, StateType, StateVariable } from '../document/types.ts';
 import { escapeBraces } from '../expression/template.ts';
 import { addingState } from './finding.ts';
 import {
@@ -17,6 +16,7 @@ import {
   titledScreen,
 } from './maker.ts';
 import type { FormQuestion } from './questions.ts';
+import { nameReferred } from './referring.ts';
 
 const stateTypes: Readonly<Record<FormQuestion['type'], StateType>> = {
   text: 'text',
@@ -30,7 +30,23 @@ interface Asked extends FormQuestion {
   readonly variable: StateVariable;
 }
 
-function fieldOf(make: Maker, list: string, question: Asked): Control {
+/** A field of a form as it is made: for which list, in which project. */
+interface Asking {
+  readonly make: Maker;
+  readonly list: string;
+  readonly project: Project;
+}
+
+/** What a select of referred rows offers: what the column holds, and what people read of the row. */
+function referredOptions(refers: Reference, state: readonly StateVariable[]): string {
+  const value = memberText('row', refers.column);
+  const shown = nameReferred(refers, state);
+  return shown === undefined
+    ? `{${refers.list}.map(row => ${value})}`
+    : `{${refers.list}.map(row => ({ value: ${value}, label: ${memberText('row', shown)} }))}`;
+}
+
+function fieldOf({ make, list, project }: Asking, question: Asked): Control {
   const { label, type, values, refers, required, unique, min, max, pattern, long, hint, variable } = question;
   const shared = {
     label: escapeBraces(label),
@@ -48,10 +64,15 @@ function fieldOf(make: Maker, list: string, question: Asked): Control {
   if (refers)
     return make('select', name, {
       ...shared,
-      options: `{${refers.list}.map(row => ${memberText('row', refers.column)})}`,
+      placeholder: 'Choose one',
+      options: referredOptions(refers, project.state),
     });
   if (values.length > 0)
-    return make('select', name, { ...shared, options: escapeBraces(values.join(' | ')) });
+    return make('select', name, {
+      ...shared,
+      ...(variable.initial === values[0] ? {} : { placeholder: 'Choose one' }),
+      options: escapeBraces(values.join(' | ')),
+    });
   switch (type) {
     case 'boolean':
       return make('checkbox', name, shared);
@@ -79,6 +100,14 @@ function fieldOf(make: Maker, list: string, question: Asked): Control {
   }
 }
 
+/** The variable of an answer that is being given: what has to be chosen, or is a number, is nothing at first. */
+function answerOf(name: string, { type, values, refers }: FormQuestion): StateVariable {
+  const held = stateTypes[type];
+  if (held === 'number') return { name, type: held, nullable: true, initial: null };
+  const [first] = refers ? [] : values;
+  return { name, type: held, initial: held === 'text' && first !== undefined ? first : emptyValues[held] };
+}
+
 /**
  * Makes a screen that asks for one record of a list and adds it.
  *
@@ -96,13 +125,7 @@ export function makeForm(
   const asked = questions.map((question): Asked => {
     const name = freeStateName(names, `new${capital(identifier(question.name))}`);
     names.add(name);
-    const type = stateTypes[question.type];
-    const [first] = [...(referredValues(question.refers, project.state) ?? question.values)];
-    const initial = type === 'text' && first !== undefined ? first : (question.min ?? emptyValues[type]);
-    return {
-      ...question,
-      variable: { name, type, initial: type === 'number' || type === 'text' ? initial : emptyValues[type] },
-    };
+    return { ...question, variable: answerOf(name, question) };
   });
   const make = makerOf(newId);
   const record = asked.map(({ name, variable }) => `${keyText(name)}: ${variable.name}`).join(', ');
@@ -117,7 +140,7 @@ export function makeForm(
         'on.submit': [`add(${list}, { ${record} })`, `reset(${emptied})`, 'message("Saved.")'].join('; '),
       },
       [
-        ...asked.map((question) => fieldOf(make, list, question)),
+        ...asked.map((question) => fieldOf({ make, list, project }, question)),
         make('row', 'actions', { gap: '12', justify: 'end' }, [
           make('button', 'save', { text: 'Save', submits: 'true', 'min-height': '44' }),
         ]),

@@ -1,19 +1,29 @@
 /** A screen with a list's records on one side and all of one record on the other; one at a time where there is no room. */
 
+import { keyOf } from '../document/row-identity.ts';
 import { spoken } from '../document/spoken.ts';
 import type { Column, Control, Project, StateVariable } from '../document/types.ts';
 import { escapeBraces } from '../expression/template.ts';
 import { addingState, findingIn, shownOf } from './finding.ts';
-import { capital, freeScreenName, freeStateName, type Made, makerOf, titledScreen } from './maker.ts';
+import {
+  capital,
+  freeScreenName,
+  freeStateName,
+  type Made,
+  makerOf,
+  memberText,
+  titledScreen,
+} from './maker.ts';
 
 /** The screen being made: what its controls say of the list and of each other. */
 interface Browsing {
   readonly make: ReturnType<typeof makerOf>;
+  readonly project: Project;
   readonly list: string;
   readonly columns: readonly Column[];
   /** What the list is called, in words. */
   readonly title: string;
-  /** State variables: the place of the chosen record, whether it is open, the record itself. */
+  /** State variables: the record as it was chosen, whether it is open, the record as it is now. */
   readonly chosen: string;
   readonly open: string;
   readonly shown: string;
@@ -25,7 +35,7 @@ interface Browsing {
 const panel = { background: 'sheet', corner: '4', 'border-width': '1' };
 
 /** A record in the list: its first two columns, pressed to open it. */
-function rowOf({ make, list, columns: [first, second], chosen, open }: Browsing): Control {
+function rowOf({ make, project, columns: [first, second], chosen, open, shown }: Browsing): Control {
   return make(
     'column',
     'row',
@@ -33,13 +43,13 @@ function rowOf({ make, list, columns: [first, second], chosen, open }: Browsing)
       padding: '12 16',
       gap: '2',
       ...panel,
-      background: `{${list}.indexOf(row) == ${chosen} ? 'tint' : 'sheet'}`,
-      'on.press': `${chosen} = ${list}.indexOf(row); ${open} = true`,
+      background: `{Rows.same(row, ${shown}) ? 'tint' : 'sheet'}`,
+      'on.press': `${chosen} = row; ${open} = true`,
     },
     [
-      make('text', 'first', { text: first ? shownOf('row', first) : '', weight: '600' }),
+      make('text', 'first', { text: first ? shownOf('row', first, project) : '', weight: '600' }),
       ...(second
-        ? [make('text', 'second', { text: shownOf('row', second), size: '14', color: 'quiet' })]
+        ? [make('text', 'second', { text: shownOf('row', second, project), size: '14', color: 'quiet' })]
         : []),
     ],
   );
@@ -55,7 +65,7 @@ function listOf(browsing: Browsing): Control {
 }
 
 /** All columns of the record that is shown. */
-function detailOf({ make, columns, title, open, shown }: Browsing): Control {
+function detailOf({ make, project, columns, title, open, shown }: Browsing): Control {
   const place = { 'min-width': '280', padding: '20 16', gap: '16', align: 'start', ...panel };
   return make('column', 'detail', place, [
     make('button', 'back', {
@@ -70,7 +80,7 @@ function detailOf({ make, columns, title, open, shown }: Browsing): Control {
       make('column', `detail${index + 1}`, { gap: '2', width: '100%' }, [
         make('text', undefined, { text: escapeBraces(spoken(column.name)), size: '13', color: 'quiet' }),
         make('text', undefined, {
-          text: shownOf(shown, column),
+          text: shownOf(shown, column, project),
           ...(index === 0 ? { size: '20', weight: '600' } : {}),
         }),
       ]),
@@ -97,7 +107,7 @@ export function makeListWithDetail(
   const shown = free(`shown${capital(list)}`);
   const { variable, found } = findingIn(project, list, columns, [chosen, open, shown]);
   const title = spoken(list);
-  const browsing = { make, list, columns, title, chosen, open, shown, find: variable.name, found };
+  const browsing = { make, project, list, columns, title, chosen, open, shown, find: variable.name, found };
   const screenName = freeScreenName(project, `${capital(list)}Browser`);
   const screen = titledScreen(make, screenName, title, { width: '1120' }, [
     make('split', 'both', { ratio: '2/3', show: `{${open} ? 'second' : 'first'}`, gap: '16' }, [
@@ -105,10 +115,15 @@ export function makeListWithDetail(
       detailOf(browsing),
     ]),
   ]);
-  const computed = `${list}[${chosen}] ?? ${list}[0] ?? {}`;
+  const key = keyOf(columns);
+  const isChosen =
+    key === undefined
+      ? `Rows.same(row, ${chosen})`
+      : `${memberText('row', key)} == ${memberText(chosen, key)}`;
+  const computed = `${list}.find(row => ${isChosen}) ?? ${list}[0] ?? {}`;
   const variables: readonly StateVariable[] = [
     variable,
-    { name: chosen, type: 'number', initial: 0 },
+    { name: chosen, type: 'record', initial: {} },
     { name: open, type: 'boolean', initial: false },
     { name: shown, type: 'record', initial: {}, computed },
   ];

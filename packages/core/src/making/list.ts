@@ -24,11 +24,11 @@ export function makeList(
         'row',
         { padding: '12 16', gap: '2', background: 'sheet', corner: '4', 'border-width': '1' },
         [
-          make('text', 'first', { text: first ? shownOf('row', first) : '', weight: '600' }),
+          make('text', 'first', { text: first ? shownOf('row', first, project) : '', weight: '600' }),
           ...(others.length > 0
             ? [
                 make('text', 'others', {
-                  text: others.map((column) => shownOf('row', column)).join(' · '),
+                  text: others.map((column) => shownOf('row', column, project)).join(' · '),
                   'max-width': '520',
                   size: '14',
                   color: 'quiet',

@@ -36,16 +36,26 @@ export interface FormQuestion {
 const longText = 60;
 
 export const questionsOf = (columns: readonly Column[], rows: readonly Row[]): FormQuestion[] =>
-  columns.map(({ name, type, required = false, unique = false, values = [], refers }) => ({
-    name,
-    label: spoken(name),
-    type,
-    required,
-    unique,
-    values,
-    ...(refers ? { refers } : {}),
-    long: type === 'text' && rows.some((row) => cellText(row[name]).length > longText),
-  }));
+  columns
+    .filter((column) => !isGiven(column))
+    .map((column) => {
+      const { name, type, required = false, unique = false, values = [], refers, min, max, role } = column;
+      return {
+        name,
+        label: spoken(name),
+        type,
+        required: required || role === 'key',
+        unique: unique || role === 'key',
+        values,
+        ...(refers ? { refers } : {}),
+        ...(min === undefined ? {} : { min }),
+        ...(max === undefined ? {} : { max }),
+        long: type === 'text' && rows.some((row) => cellText(row[name]).length > longText),
+      };
+    });
+
+/** A key that is a number is given by the table itself. */
+const isGiven = ({ role, type }: Column): boolean => role === 'key' && type === 'number';
 
 const isRecord = (value: unknown): value is Readonly<Record<string, unknown>> =>
   typeof value === 'object' && value !== null && !Array.isArray(value);

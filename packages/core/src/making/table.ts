@@ -3,8 +3,9 @@
 import { spoken } from '../document/spoken.ts';
 import type { Column, Project } from '../document/types.ts';
 import { escapeBraces } from '../expression/template.ts';
-import { addingState, findingIn } from './finding.ts';
+import { addingState, findingIn, shownOf } from './finding.ts';
 import { capital, freeScreenName, freeStateName, type Made, makerOf, titledScreen } from './maker.ts';
+import { nameReferred } from './referring.ts';
 
 /** Makes a screen with a table of a list; it scrolls sideways where it is too wide. */
 export function makeTable(
@@ -18,6 +19,19 @@ export function makeTable(
   const order = freeStateName(names, `order${capital(list)}`);
   const { variable, found } = findingIn(project, list, columns, [order]);
   const title = spoken(list);
+  // What people read of a row that is referred to is worked out in a cell.
+  const refersSomewhere = columns.some(({ refers }) => nameReferred(refers, project.state) !== undefined);
+  const cellOf = (column: Column, index: number) =>
+    make(
+      'cell',
+      `cell${index + 1}`,
+      {
+        head: spoken(column.name),
+        field: column.name,
+        ...(column.type === 'number' && !column.refers ? { align: 'end' } : {}),
+      },
+      [make('text', undefined, { text: shownOf('row', column, project) })],
+    );
   const screen = titledScreen(
     make,
     freeScreenName(project, `${capital(list)}Table`),
@@ -25,15 +39,22 @@ export function makeTable(
     { width: '1120' },
     [
       make('textField', 'find', { label: 'Find', 'value.bind': variable.name, 'max-width': '320' }),
-      make('table', 'rows', {
-        rows: `{${found}}`,
-        columns: columns.map(({ name }) => `${name}: ${spoken(name)}`).join(' | '),
-        label: escapeBraces(title),
-        'sort.bind': order,
-        background: 'sheet',
-        corner: '4',
-        'border-width': '1',
-      }),
+      make(
+        'table',
+        'rows',
+        {
+          rows: `{${found}}`,
+          ...(refersSomewhere
+            ? {}
+            : { columns: columns.map(({ name }) => `${name}: ${spoken(name)}`).join(' | ') }),
+          label: escapeBraces(title),
+          'sort.bind': order,
+          background: 'sheet',
+          corner: '4',
+          'border-width': '1',
+        },
+        refersSomewhere ? columns.map(cellOf) : [],
+      ),
       make('text', 'none', {
         text: 'There is nothing here.',
         color: 'quiet',

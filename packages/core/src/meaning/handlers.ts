@@ -100,9 +100,14 @@ const parametersText = (parameters: readonly HandlerParameter[]): string =>
   parameters.map(({ name, type }) => `${name}: ${type}`).join(', ');
 
 /** The type of what a state variable holds, as TypeScript writes it. */
-export function stateTypeText({ type, initial }: Pick<StateVariable, 'type' | 'initial'>): string {
+export function stateTypeText({
+  type,
+  initial,
+  nullable,
+}: Pick<StateVariable, 'type' | 'initial' | 'nullable'>): string {
   const plain = { text: 'string', date: 'string', number: 'number', boolean: 'boolean' };
-  return type === 'list' || type === 'record' ? typeText(initial) : plain[type];
+  if (type === 'list' || type === 'record') return typeText(initial);
+  return nullable ? `${plain[type]} | null` : plain[type];
 }
 
 /** What handlers have to be, as an interface of TypeScript. */

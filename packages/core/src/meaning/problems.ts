@@ -10,6 +10,7 @@ import { kindOf } from '../kinds/catalogue.ts';
 import { circleOf, type Definition, definitionOf, definitionsOf, noComponent } from '../reuse/definition.ts';
 import { expansionOf } from '../reuse/expand.ts';
 import { isInstance, kindIn, slotProblem } from '../reuse/instance-kinds.ts';
+import { type ColumnScope, columnScopeAt, missingColumns } from './column-uses.ts';
 import { misfitIn } from './misfits.ts';
 import { contextOf, readAttributeText } from './property-text.ts';
 import { sampleOf } from './readable.ts';
@@ -85,6 +86,10 @@ const found = new WeakMap<
     controls: ReadonlySet<string> | undefined;
     /** The project's components, where it depends on them. */
     components: Project['components'];
+    /** The tables whose rows it stands for. */
+    scope: ColumnScope | undefined;
+    /** The project's screens, where what is missing may be written on another one. */
+    written: Project['screens'] | undefined;
     problems: readonly AttributeProblem[];
   }
 >();
@@ -93,17 +98,20 @@ const found = new WeakMap<
 export function attributeProblems(project: Project, control: Control): readonly AttributeProblem[] {
   const screens = project.screens.map((screen) => screen.name).join();
   const known = found.get(control);
+  const place = locate(project, control.id);
+  const scope = place && columnScopeAt(place.screen, project.state, control.id);
   if (
     known &&
     known.state === project.state &&
     known.screens === screens &&
+    known.scope === scope &&
+    (!known.written || known.written === project.screens) &&
     (!known.components || known.components === project.components) &&
     (!known.controls || known.controls === contextOf(project, control).controls)
   )
     return known.problems;
   const kind = kindIn(project, control);
   const context = contextOf(project, control);
-  const place = locate(project, control.id);
   const problemOf = ([attribute, value]: [string, PropertyValue]): AttributeProblem[] => {
     const text = asTyped(value) ?? '';
     const reading = readAttributeText(kind, attribute, text, context);
@@ -114,9 +122,11 @@ export function attributeProblems(project: Project, control: Control): readonly 
     });
     return misfit ? [{ attribute, ...misfit, holds: true }] : [];
   };
+  const missing = scope ? missingColumns(project, control, scope) : [];
   const problems = [
     ...sharingBudget(() => Object.entries(control.props).flatMap(problemOf)),
     ...reuseProblems(project, control, place),
+    ...missing.map((each) => ({ ...each, holds: true })),
   ];
   const points = Object.values(control.props).some((value) => namesControls.test(asTyped(value) ?? ''));
   const controls = points ? context.controls : undefined;
@@ -129,6 +139,8 @@ export function attributeProblems(project: Project, control: Control): readonly 
     screens,
     controls,
     components: dependsOnComponents ? (project.components ?? []) : undefined,
+    scope,
+    written: missing.length > 0 ? project.screens : undefined,
     problems,
   });
   return problems;

@@ -36,7 +36,7 @@ export interface Entry {
 const entriesExpects = 'entries such as `Dorm | Twin`, or `dorm: Dormitory | twin: Twin room`';
 
 /** Entries as the source has them. */
-const entriesText = (entries: readonly Entry[]): string =>
+export const entriesText = (entries: readonly Entry[]): string =>
   entries.map(({ value, label }) => (value === label ? label : `${value}: ${label}`)).join(' | ');
 
 /** Things to choose from, in order. A list from an expression holds texts, or records with `value` and `label`. */

@@ -201,10 +201,12 @@ export function keptInNew(
   const plain = said === undefined || hasExpression(said) ? undefined : unescapeBraces(said);
   const begins =
     plain === undefined ? undefined : fitting(type, type === 'boolean' ? plain === 'true' : plain);
+  // What nobody has entered yet is nothing.
+  const empty = type === 'number' ? { nullable: true, initial: null } : { initial: emptyValues[type] };
   return {
     variable,
     steps: [
-      putting('state', { name: variable, type, initial: begins ?? emptyValues[type] }),
+      putting('state', { name: variable, type, ...(begins === undefined ? empty : { initial: begins }) }),
       { type: 'set', control: control.id, property: `${property.name}.bind`, value: variable },
     ],
   };

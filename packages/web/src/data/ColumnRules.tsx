@@ -2,6 +2,7 @@
 import {
   type Column,
   type ColumnType,
+  columnRoles,
   columnTypes,
   isOneOf,
   type Reference,
@@ -81,12 +82,29 @@ export function ColumnRules({ column, targets, onSet }: ColumnRulesProps) {
           ))}
         </select>
       </label>
+      {column.type === 'number' && <Limits {...{ column, onSet }} />}
+      <label className="flex items-center gap-2">
+        <span className="w-28 text-quiet">Role</span>
+        <select
+          className="field flex-1"
+          value={column.role ?? ''}
+          onChange={(event) => {
+            const role = event.target.value;
+            onSet(`Role of ${column.name}`, { role: isOneOf(columnRoles, role) ? role : undefined });
+          }}
+        >
+          <option value="">none</option>
+          <option value="key">key: tells the rows apart</option>
+          <option value="name">name: what people call a row</option>
+        </select>
+      </label>
       <div className="ml-[120px] flex gap-4">
         <label className="flex items-center gap-1.5">
           <input
             type="checkbox"
             className="accent-spruce"
-            checked={column.required ?? false}
+            checked={column.required ?? column.role === 'key'}
+            disabled={column.role === 'key'}
             onChange={(event) => onSet(`${column.name} required`, { required: event.target.checked })}
           />
           Required
@@ -95,12 +113,39 @@ export function ColumnRules({ column, targets, onSet }: ColumnRulesProps) {
           <input
             type="checkbox"
             className="accent-spruce"
-            checked={column.unique ?? false}
+            checked={column.unique ?? column.role === 'key'}
+            disabled={column.role === 'key'}
             onChange={(event) => onSet(`${column.name} unique`, { unique: event.target.checked })}
           />
           Different in each row
         </label>
       </div>
     </>
+  );
+}
+
+/** The least and the greatest number that a column may hold. */
+function Limits({ column, onSet }: Pick<ColumnRulesProps, 'column' | 'onSet'>) {
+  return (
+    <div className="flex items-center gap-2">
+      <span className="w-28 text-quiet">Limits</span>
+      {(['min', 'max'] as const).map((limit) => (
+        <label key={limit} className="flex flex-1 items-center gap-1.5">
+          {limit === 'min' ? 'Min' : 'Max'}
+          <input
+            type="number"
+            step="any"
+            className="field w-full"
+            placeholder="any"
+            defaultValue={column[limit]}
+            onBlur={(event) => {
+              const { value } = event.target;
+              const wanted = value.trim() === '' ? undefined : Number(value);
+              if (wanted !== column[limit]) onSet(`Limits of ${column.name}`, { [limit]: wanted });
+            }}
+          />
+        </label>
+      ))}
+    </div>
   );
 }

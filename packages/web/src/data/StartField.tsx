@@ -109,7 +109,7 @@ function valueNow(project: Project, variable: StateVariable): { value?: unknown;
   if (!checked.ok) return { problem: checked.problem.message };
   try {
     const value = initialScope(project)(variable.name);
-    return fitting(variable.type, value) === undefined
+    return fitting(variable.type, value, variable.nullable) === undefined
       ? { problem: `This gives ${shortly(value) || 'nothing'}, which is no ${variable.type}.` }
       : { value };
   } catch (error) {
@@ -151,7 +151,7 @@ function Followed({ project, variable, onChange }: StartFieldProps) {
 
 /** A start that is entered as text and may not be one yet. */
 function Entered({ variable, onChange }: StartFieldProps) {
-  const { name, type, initial } = variable;
+  const { name, type, initial, nullable = false } = variable;
   const label = `Start of ${name}`;
   const group = `initial ${name}`;
   const [typed, setTyped] = useState<string>();
@@ -180,16 +180,16 @@ function Entered({ variable, onChange }: StartFieldProps) {
       />
     );
   const plain = type === 'number';
-  const reading = typed === undefined ? undefined : readStart(type, typed);
+  const reading = typed === undefined ? undefined : readStart(variable, typed);
   const shared = {
     'aria-label': label,
     'aria-invalid': reading?.problem !== undefined,
     'aria-describedby': reading?.problem ? id : undefined,
-    value: typed ?? (plain ? String(initial) : asWritten(initial)),
+    value: typed ?? (plain ? asText(initial) : asWritten(initial)),
     onChange: (event: { target: { value: string } }) => {
       const text = event.target.value;
       setTyped(text);
-      const { value } = readStart(type, text);
+      const { value } = readStart(variable, text);
       if (value !== undefined) onChange({ ...variable, initial: value }, label, group);
     },
     // What is valid is shown as it is kept; what is not stays, to be mended.
@@ -198,7 +198,12 @@ function Entered({ variable, onChange }: StartFieldProps) {
   return (
     <>
       {plain ? (
-        <input className="field text-right" inputMode="decimal" {...shared} />
+        <input
+          className="field text-right"
+          inputMode="decimal"
+          placeholder={nullable ? 'nothing' : undefined}
+          {...shared}
+        />
       ) : (
         <textarea
           className="field h-auto w-full resize-y py-1 font-mono text-[12px]"
@@ -220,11 +225,11 @@ function Entered({ variable, onChange }: StartFieldProps) {
 
 /** Reads a number, or JSON for a list or record. */
 function readStart(
-  type: StateVariable['type'],
+  { type, nullable }: StateVariable,
   text: string,
 ): { value?: StateVariable['initial']; problem?: string } {
   if (type === 'number') {
-    const value = fitting('number', text);
+    const value = fitting('number', text, nullable);
     return value === undefined ? { problem: `“${text}” is not a number.` } : { value };
   }
   try {

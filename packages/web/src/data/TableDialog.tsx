@@ -2,6 +2,7 @@
 import {
   columnsOf,
   freshName,
+  namesReferred,
   type RowQuestion,
   rowSteps,
   rowsOf,
@@ -12,6 +13,7 @@ import { useState } from 'react';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { Dialog } from '../parts/Dialog.tsx';
 import { ColumnDialog } from './ColumnDialog.tsx';
+import type { GridColumn } from './grid/cells.ts';
 import { RowsBar } from './RowsBar.tsx';
 import { type RowSource, useListRows, useStoredRows } from './rowSource.ts';
 import { TableGrid } from './TableGrid.tsx';
@@ -62,6 +64,10 @@ function RowsDialog({
   const { editor } = useWorkplace();
   const { project } = useEditorState('project');
   const columns = columnsOf(variable);
+  const shown = columns.map((each): GridColumn => {
+    const names = namesReferred(each.refers, project.state);
+    return names ? { ...each, names } : each;
+  });
   const [column, setColumn] = useState<number>();
   const { working, refused, editRows, changeColumns, bringIn, remove } = useRowsWork(
     variable,
@@ -99,7 +105,7 @@ function RowsDialog({
       ) : (
         <TableGrid
           name={name}
-          columns={columns}
+          columns={shown}
           measured={(rowsOf(variable) ?? []).slice(0, 100)}
           source={source}
           question={question}
@@ -115,6 +121,7 @@ function RowsDialog({
       )}
       {column !== undefined && columns[column] && (
         <ColumnDialog
+          table={name}
           columns={columns}
           at={column}
           column={columns[column]}

@@ -1,9 +1,9 @@
 // biome-ignore-all lint/a11y/useSemanticElements: rows are only there while they can be seen, which a table cannot have.
 /** Cells of a table: moved through by keys, edited in place, copied and pasted as spreadsheets do (ARIA, `grid`). */
-import { type Column, cellText, type Row, type RowEdit, type RowQuestion } from '@hovrin/core';
+import type { Row, RowEdit, RowQuestion } from '@hovrin/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type KeyboardEvent, useEffect, useRef } from 'react';
-import { cellAfter, clampedCell, widthOf } from './grid/cells.ts';
+import { cellAfter, clampedCell, type GridColumn, shownText, widthOf } from './grid/cells.ts';
 import { GridHead } from './grid/GridHead.tsx';
 import { cellId, GridRow } from './grid/GridRow.tsx';
 import { rowHeight } from './grid/sizes.ts';
@@ -13,7 +13,7 @@ import type { RowSource } from './rowSource.ts';
 
 export interface TableGridProps {
   readonly name: string;
-  readonly columns: readonly Column[];
+  readonly columns: readonly GridColumn[];
   /** Rows that widths of columns go by. */
   readonly measured: readonly Row[];
   readonly source: RowSource;
@@ -111,11 +111,14 @@ function pressed(
   else if (control && key === 'Delete') stretch.removeRows();
   else if (key === 'Delete' || key === 'Backspace') void stretch.empty();
   else if (key === 'Enter' || key === 'F2')
-    cells.begin(cellText(column && source.row(at.row)?.row[column.name]));
+    cells.begin(column ? shownText(column, source.row(at.row)?.row[column.name]) : '');
   else if (key.length === 1 && !control && !altKey) cells.begin(key);
   else return false;
   return true;
 }
+
+/** Most rows of another table that are offered as one types. */
+const mostOffered = 500;
 
 /** What is wrong with the cell, or what one can do here; and the values that its column allows. */
 function BelowGrid({
@@ -128,7 +131,7 @@ function BelowGrid({
   return (
     <>
       <datalist id="table-values">
-        {(column?.values ?? []).map((value) => (
+        {(column?.values ?? [...(column?.names?.values() ?? [])].slice(0, mostOffered)).map((value) => (
           <option key={value} value={value} />
         ))}
       </datalist>

@@ -30,6 +30,7 @@ import { type ChosenType, chosenType, retype } from './tableChanges.ts';
 const typeWords: Record<ChosenType, string> = {
   text: 'text',
   number: 'number',
+  'number or nothing': 'number or nothing',
   boolean: 'yes / no',
   date: 'date',
   list: 'list',

@@ -21,9 +21,10 @@ import { nanoid } from 'nanoid';
 import { api } from '../api.ts';
 
 /** Types as they are chosen: a table is a list of records whose rows are kept beside the document. */
-export type ChosenType = StateType | 'table';
+export type ChosenType = StateType | 'table' | 'number or nothing';
 
-export const chosenType = ({ type, table }: StateVariable): ChosenType => (table ? 'table' : type);
+export const chosenType = ({ type, table, nullable }: StateVariable): ChosenType =>
+  table ? 'table' : nullable ? 'number or nothing' : type;
 
 /** The steps that change what is said of a variable. */
 export const changed = (
@@ -78,7 +79,11 @@ export function retype(variable: StateVariable, type: ChosenType): Step[] | stri
       return `Not all that ${name} holds are records, so it is no table yet.`;
     return [...changed(variable, asTable), ...rowSteps(name, { added: rows ?? [] }, 0)];
   }
-  const { table, ...rest } = variable;
+  const { table, nullable: _, ...rest } = variable;
+  if (type === 'number or nothing') {
+    const initial = fitting('number', variable.initial, true) ?? null;
+    return changed(variable, () => ({ ...rest, type: 'number', nullable: true, initial }));
+  }
   if (table && type === 'list' && rows && rows.length < table.rows)
     return `${name} has ${table.rows} rows; a list that is no table holds ${rows.length} of them at most.`;
   // What still fits stays: a text that is a number, a text that is a day.

@@ -6,6 +6,7 @@ import {
   messageOf,
   type RowQuestion,
   readTableFile,
+  renamingColumn,
   rowSteps,
   rowsOf,
   type StateVariable,
@@ -107,7 +108,12 @@ export function useRowsWork(variable: StateVariable, source: RowSource, question
   ) =>
     during('The rows are being changed …', async () => {
       if (rewriting && variable.table) await editor.settled();
-      dispatch(label, await setColumns(editor.projectId, variable, next, rewriting));
+      const steps = await setColumns(editor.projectId, variable, next, rewriting);
+      const named =
+        rewriting?.what === 'rename'
+          ? renamingColumn(project, { table: name, from: rewriting.column, to: rewriting.to })
+          : [];
+      dispatch(label, [...steps, ...named]);
     });
   return {
     working,

@@ -2,9 +2,9 @@
 // biome-ignore-all lint/a11y/useFocusableInteractive: the grid has the focus and names the cell (`aria-activedescendant`).
 // biome-ignore-all lint/a11y/useKeyWithClickEvents: the grid takes the keys for all its cells.
 /** One row of a table: its number, and its cells, one of which may be typed into. */
-import { type Column, cellText } from '@hovrin/core';
+import { cellText } from '@hovrin/core';
 import type { TableGridProps } from '../TableGrid.tsx';
-import { isInBox } from './cells.ts';
+import { type GridColumn, isInBox, shownText } from './cells.ts';
 import { numberWidth, rowHeight } from './sizes.ts';
 import type { Cells } from './useCells.ts';
 
@@ -50,7 +50,7 @@ export function GridRow({ columns, source, widths, cells, index, start }: GridRo
 }
 
 interface GridCellProps extends Pick<GridRowProps, 'source' | 'cells' | 'index'> {
-  readonly column: Column;
+  readonly column: GridColumn;
   /** Its place in the row. */
   readonly across: number;
   readonly width: number;
@@ -65,7 +65,7 @@ function GridCell({ source, cells, column, index, across, width }: GridCellProps
   const value = source.row(index)?.row[column.name];
   const looks = [
     'relative shrink-0 truncate border-r border-b border-rule px-2 leading-[29px]',
-    column.type === 'number' ? 'text-right tabular-nums' : '',
+    column.type === 'number' && !column.names ? 'text-right tabular-nums' : '',
     isChosen ? 'bg-spruce/12' : '',
     isHere ? 'outline-2 outline-offset-[-2px] outline-rule group-focus/grid:outline-spruce' : '',
     wrong ? 'text-brick' : '',
@@ -76,7 +76,7 @@ function GridCell({ source, cells, column, index, across, width }: GridCellProps
       role="gridcell"
       aria-selected={isChosen}
       aria-invalid={wrong !== undefined}
-      title={wrong}
+      title={wrong ?? (column.names ? `${column.refers?.column} ${cellText(value)}` : undefined)}
       className={looks.filter(Boolean).join(' ')}
       style={{ width }}
       onClick={(event) => {
@@ -85,9 +85,9 @@ function GridCell({ source, cells, column, index, across, width }: GridCellProps
         cells.go({ row: index, column: across }, event.shiftKey);
         cells.focus();
       }}
-      onDoubleClick={() => cells.begin(cellText(value))}
+      onDoubleClick={() => cells.begin(shownText(column, value))}
     >
-      {isTyped ? <CellInput {...{ cells, column, index, across }} /> : cellText(value)}
+      {isTyped ? <CellInput {...{ cells, column, index, across }} /> : shownText(column, value)}
     </span>
   );
 }
@@ -100,7 +100,7 @@ function CellInput({ cells, column, index, across }: Omit<GridCellProps, 'source
       className="absolute inset-0 bg-sheet px-2 inset-ring-2 inset-ring-spruce !outline-none"
       aria-label={`${column.name} of row ${index + 1}`}
       value={cells.typing}
-      list={column.values ? 'table-values' : undefined}
+      list={column.values || column.names ? 'table-values' : undefined}
       onChange={(event) => cells.setTyping(event.target.value)}
       onBlur={() => cells.commit()}
       onKeyDown={(event) => {

@@ -71,9 +71,22 @@ export function withValue(row: Row, name: string, value: unknown): Row {
   return rest;
 }
 
+/** A column as the grid shows it. */
+export interface GridColumn extends Column {
+  /** What people read of the rows that it refers to, by its value; absent: its value itself. */
+  readonly names?: ReadonlyMap<string, string>;
+}
+
+/** What a cell shows. */
+export const shownText = ({ names }: GridColumn, value: unknown): string => {
+  const text = cellText(value);
+  return names?.get(text) || text;
+};
+
 /** What was typed, as the column's type where it is one; otherwise as it was typed, to be mended. */
-export function valueTyped(column: Column, text: string): unknown {
-  const reading = readCell(column.type, text);
+export function valueTyped(column: GridColumn, text: string): unknown {
+  const named = [...(column.names ?? [])].find(([, name]) => name === text.trim());
+  const reading = readCell(column.type, named?.[0] ?? text);
   return reading.ok ? reading.value : text;
 }
 
@@ -98,7 +111,7 @@ export function pastedInto(rows: readonly (readonly string[])[], box: CellBox): 
 export function pasteEdit(
   texts: Pasted['texts'],
   under: readonly PlacedRow[],
-  columns: readonly Column[],
+  columns: readonly GridColumn[],
   left: number,
 ): RowEdit {
   const changed: { place: number; row: Row; to: Row }[] = [];

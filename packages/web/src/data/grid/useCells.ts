@@ -1,8 +1,7 @@
 /** Where one is among the cells of a table, and what is being typed into one. */
-import { cellText } from '@hovrin/core';
 import { useEffect, useRef, useState } from 'react';
 import type { TableGridProps } from '../TableGrid.tsx';
-import { boxBetween, type Cell, clampedCell, valueTyped, withValue } from './cells.ts';
+import { boxBetween, type Cell, clampedCell, shownText, valueTyped, withValue } from './cells.ts';
 
 /** @param reveal brings a row into sight. */
 export function useCells(
@@ -45,7 +44,8 @@ export function useCells(
     if (!open.current) return;
     const column = columns[at.column];
     const here = source.row(at.row);
-    const isNew = typing !== undefined && column && here && typing !== cellText(here.row[column.name]);
+    const isNew =
+      typing !== undefined && column && here && typing !== shownText(column, here.row[column.name]);
     const changed = isNew
       ? [{ ...here, to: withValue(here.row, column.name, valueTyped(column, typing)) }]
       : [];

@@ -1,9 +1,9 @@
 /** What is done with all cells that are chosen: they are emptied, copied, pasted over, their rows taken away. */
-import { cellText, type PlacedRow } from '@hovrin/core';
+import type { PlacedRow } from '@hovrin/core';
 import Papa from 'papaparse';
 import type { ClipboardEvent } from 'react';
 import type { TableGridProps } from '../TableGrid.tsx';
-import { pastedInto, pasteEdit, withValue } from './cells.ts';
+import { pastedInto, pasteEdit, shownText, withValue } from './cells.ts';
 import type { Cells } from './useCells.ts';
 
 /** Most rows that are copied or changed at once. */
@@ -32,7 +32,7 @@ export function useStretch(
   const textOf = (rows: readonly PlacedRow[]) =>
     Papa.unparse(
       rows.map(({ row }) =>
-        columns.slice(box.left, box.right + 1).map((column) => cellText(row[column.name])),
+        columns.slice(box.left, box.right + 1).map((column) => shownText(column, row[column.name])),
       ),
       { delimiter: '\t', newline: '\n' },
     );
