@@ -23,7 +23,7 @@ import { copyText, giveFile } from './files.ts';
 import { forget, startForms } from './forms.ts';
 import { startGroups } from './groups.ts';
 import { handlerNamed } from './handlers.ts';
-import { keepValue, keptValue } from './kept.ts';
+import { Kept } from './kept.ts';
 import { keepMessage, showMessage } from './messages.ts';
 import type { Piece } from './pieces/piece.ts';
 import { followScrollers, scrollScreen } from './scrolling.ts';
@@ -99,14 +99,19 @@ class Page implements Acting {
   readonly #opened: string[] = [];
 
   constructor(private readonly program: Program) {
+    const names = program.state.flatMap(({ name, kept }) => (kept ? name : []));
+    const kept = new Kept(program.kept, names, (problem) => {
+      tellProblem(problem);
+      showMessage(problem);
+    });
     this.#host = {
       acting: this,
       problem: tellProblem,
       handler: handlerNamed,
       see: (name, hold) => see(program, name, hold),
       ...(trial ? { traced: (trace: Trace) => trial?.traced(trace) } : {}),
-      kept: (name) => keptValue(program.name, name),
-      keep: (name, value) => keepValue(program.name, name, value),
+      kept: (name) => kept.value(name),
+      keep: (name, value) => kept.keep(name, value),
     };
     this.runtime = new Runtime(program, this.#host);
     this.#binder = new Binder(this.runtime, program);

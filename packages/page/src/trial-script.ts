@@ -4,6 +4,7 @@
  */
 import { toldTrace } from '@hovrin/core/runtime';
 import { Coming } from './coming.ts';
+import type { KeepsTexts } from './kept.ts';
 import type { PageMessage, Trial, TrialConditions, TrialMessage, Tried } from './trial.ts';
 
 /** Puts a page into conditions that a frame cannot have by itself. */
@@ -95,12 +96,30 @@ function listen(page: Tried): (happens: () => void) => void {
   return quietly;
 }
 
+/** What was kept in earlier runs: the window around it has put that into the frame's name, which is there at once. */
+function storage(): KeepsTexts {
+  let held: Record<string, string> = {};
+  try {
+    held = JSON.parse(window.name || '{}').kept ?? {};
+  } catch {
+    // The frame has another name.
+  }
+  return {
+    getItem: (key) => (Object.hasOwn(held, key) ? held[key]! : null),
+    setItem(key, text) {
+      held[key] = text;
+      tell({ type: 'hovrin-keep', key, text });
+    },
+  };
+}
+
 if (window.parent !== window) {
   const trial: Trial = {
     tell,
     traced: (trace) => tell({ type: 'hovrin-trace', trace: toldTrace(trace) }),
     follows,
     listen,
+    storage: storage(),
   };
   Object.assign(window, { hovrinTrial: trial });
 }

@@ -3,6 +3,7 @@
  * which stands in front of the page's there and nowhere else: pages that are handed over have no such thing.
  */
 import type { StateValue, ToldTrace, Trace } from '@hovrin/core/runtime';
+import type { KeepsTexts } from './kept.ts';
 
 /** What a page in a frame tells the window around it. */
 export type PageMessage =
@@ -14,6 +15,8 @@ export type PageMessage =
   | { readonly type: 'hovrin-dialogs'; readonly names: readonly string[] }
   /** A file that the person is to get. */
   | { readonly type: 'hovrin-file'; readonly name: string; readonly text: string }
+  /** A value is kept for the next run. */
+  | { readonly type: 'hovrin-keep'; readonly key: string; readonly text: string }
   /** A text to put on the clipboard. */
   | { readonly type: 'hovrin-copy'; readonly text: string }
   /** A control that the person wants to see on the bench. */
@@ -61,6 +64,8 @@ export interface Tried {
 /** Joins a page with the window around it. */
 export interface Trial {
   tell(message: PageMessage): void;
+  /** What is kept from one run to the next, in the window around it. */
+  readonly storage: KeepsTexts;
   /** Tells of an event that was carried out. */
   traced(trace: Trace): void;
   /** Whether what happens by itself happens in another window. */

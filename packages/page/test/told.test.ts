@@ -1,7 +1,9 @@
 /** What a page keeps, shows for a while, takes over from other frames, fetches, and knows of where it is shown. */
+import type { ProgramKept } from '@hovrin/core/runtime';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { parseExpression } from '../../core/src/index.ts';
 import { Coming } from '../src/coming.ts';
-import { keepValue, keptValue } from '../src/kept.ts';
+import { Kept } from '../src/kept.ts';
 import { keepMessage, showMessage } from '../src/messages.ts';
 import { see } from '../src/seen.ts';
 import { fetchRows, takeRows } from '../src/stored-rows.ts';
@@ -16,20 +18,67 @@ afterEach(() => {
 });
 
 describe('kept values', () => {
-  it('are there again, by project and variable', () => {
-    keepValue('Hut', 'guests', { beds: [1, 2] });
-    expect(keptValue('Hut', 'guests')).toEqual({ beds: [1, 2] });
-    expect(keptValue('Hut', 'other')).toBeUndefined();
-    expect(keptValue('Other', 'guests')).toBeUndefined();
+  const plain = { id: 'hut', version: 1 };
+  const told: string[] = [];
+  beforeEach(() => {
+    localStorage.clear();
+    told.length = 0;
+  });
+  const begun = (kept: ProgramKept | undefined, names = ['guests', 'other']) =>
+    new Kept(kept, names, (text) => told.push(text));
+  const migration = (text: string) => {
+    const read = parseExpression(text);
+    if (!read.ok) throw new Error(read.problem.message);
+    return read.value;
+  };
+
+  it('are there again, by the id of the project and the variable', () => {
+    begun(plain).keep('guests', { beds: [1, 2] });
+    expect(begun(plain).value('guests')).toEqual({ beds: [1, 2] });
+    expect(begun(plain).value('other')).toBeUndefined();
+    expect(begun({ id: 'other', version: 1 }).value('guests')).toBeUndefined();
+    expect(begun(undefined).value('guests')).toBeUndefined();
   });
 
-  it('that cannot be read or stored are as if nothing had been kept', () => {
-    localStorage.setItem('hovrin Hut broken', '{');
-    expect(keptValue('Hut', 'broken')).toBeUndefined();
+  it('that cannot be read are as if nothing had been kept', () => {
+    localStorage.setItem('hovrin hut guests', '{');
+    expect(begun(plain).value('guests')).toBeUndefined();
+  });
+
+  it('are missed once, and not in silence, where the storage is full', () => {
+    const kept = begun(plain);
     vi.spyOn(Storage.prototype, 'setItem').mockImplementation(() => {
       throw new DOMException('full', 'QuotaExceededError');
     });
-    expect(() => keepValue('Hut', 'guests', 'x')).not.toThrow();
+    kept.keep('guests', 'x');
+    kept.keep('guests', 'y');
+    expect(told).toEqual(['The storage of this browser is full: changes are not kept any more.']);
+  });
+
+  it('begin anew, without a word, where there is no storage', () => {
+    const forbidden = () => {
+      throw new DOMException('no', 'SecurityError');
+    };
+    const kept = new Kept(plain, ['guests'], (text) => told.push(text), {
+      getItem: forbidden,
+      setItem: forbidden,
+    });
+    kept.keep('guests', 'x');
+    expect(kept.value('guests')).toBeUndefined();
+    expect(told).toEqual([]);
+  });
+
+  it('of an older version are taken over once, as the project says', () => {
+    begun(plain).keep('guests', ['Ilka']);
+    const migrate = migration('{ guests: kept.guests.map(who => ({ who, since: version })) }');
+    const second = { id: 'hut', version: 2, migrate };
+    expect(begun(second).value('guests')).toEqual([{ who: 'Ilka', since: 1 }]);
+    expect(begun(second).value('guests')).toEqual([{ who: 'Ilka', since: 1 }]);
+    // Without a migration what still fits stays.
+    expect(begun({ id: 'hut', version: 3 }).value('guests')).toEqual([{ who: 'Ilka', since: 1 }]);
+    const broken = migration('kept.guests.map(who => who.x.y)');
+    expect(begun({ id: 'hut', version: 4, migrate: broken }).value('guests')).toBeUndefined();
+    expect(told[0]).toContain('could not be taken over');
   });
 });
 

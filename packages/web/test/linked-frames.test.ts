@@ -34,6 +34,8 @@ const listener = {
   onGiven: (thing: object) => heard.push(['given', thing]),
   onTrace: (size: string, screen: string) => heard.push(['trace', size, screen]),
   onRunning: (size: string) => heard.push(['running', size]),
+  onValue: () => {},
+  onKeep: (key: string, text: string) => heard.push(['keep', key, text]),
 };
 const say = (label: keyof typeof pages, data: PageMessage, how = setting) =>
   frames.hear(pages[label], data, how, listener);

@@ -3,6 +3,7 @@
  * Steps, validation, `project.json` and renaming ask this list; a new value is a member of `Project` and an entry here.
  */
 import type { Project } from '../document/types.ts';
+import { migrationProblem } from '../expression/migration.ts';
 import { itemAt } from '../sure.ts';
 
 /** Longest name of a project, in UTF-16 units. */
@@ -11,7 +12,16 @@ export const longestProjectName = 200;
 /** Longest description, in UTF-16 units: search engines show no more. */
 const longestDescription = 320;
 
-export type ProjectValueKey = 'name' | 'start' | 'language' | 'description' | 'icon' | 'surround';
+export type ProjectValueKey =
+  | 'name'
+  | 'start'
+  | 'language'
+  | 'description'
+  | 'icon'
+  | 'surround'
+  | 'id'
+  | 'keptVersion'
+  | 'keptMigration';
 
 export interface ProjectValue {
   readonly key: ProjectValueKey;
@@ -70,6 +80,17 @@ export const projectValues: readonly ProjectValue[] = [
     names: 'components',
     problem: (text) => (text.length <= 64 ? undefined : 'The surround is the name of a component.'),
   },
+  {
+    key: 'id',
+    problem: (text) =>
+      /^[\w-]{1,64}$/.test(text) ? undefined : 'The id of a project has letters, digits, `-` and `_` only.',
+  },
+  {
+    key: 'keptVersion',
+    problem: (text) =>
+      /^[1-9]\d{0,5}$/.test(text) ? undefined : 'The version of what is kept is a whole number from 1.',
+  },
+  { key: 'keptMigration', problem: migrationProblem },
 ];
 
 /** What is wrong with a value from outside; undefined where nothing is. `null` and `undefined`: it is not set. */

@@ -171,6 +171,15 @@ export interface Project {
   readonly icon?: string;
   /** Name of the component that stands around what is on a new screen. */
   readonly surround?: string;
+  /** What kept values lie under in a visitor's browser, whatever the project is called; absent: its name. */
+  readonly id?: string;
+  /** Version of the kept values' shape, a whole number from 1; absent: 1. */
+  readonly keptVersion?: string;
+  /**
+   * An expression that makes of `kept`, the values that were kept under an older `version`, those of this one, by the names of
+   * their variables.
+   */
+  readonly keptMigration?: string;
   readonly bands: readonly Band[];
   readonly state: readonly StateVariable[];
   readonly assets: readonly Asset[];

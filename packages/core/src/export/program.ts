@@ -66,6 +66,7 @@ export function programOf(given: Project): Program {
   const around = { ...contextOf(project), conditions: { prefixes: [''], theme: themeOf(project) } };
   return {
     name: project.name,
+    ...keptBy(project),
     start: addressOf(startScreen(project)),
     state: project.state.map(({ computed, columns, feed, table, ...rest }): ProgramVariable => {
       const ruled = ruledColumns(columns);
@@ -91,6 +92,19 @@ export function programOf(given: Project): Program {
     screens: project.screens.map((screen) => screenProgram(screen, around)),
     ...tokensNamed(project, around.conditions.theme),
     ...(readsView(project) ? { bands: project.bands.map(({ name, from }) => ({ name, from })) } : {}),
+  };
+}
+
+/** How a page keeps values, where a variable is kept. */
+function keptBy({ state, id, name, keptVersion = '1', keptMigration }: Project): Pick<Program, 'kept'> {
+  if (!state.some(({ kept, computed }) => kept && computed === undefined)) return {};
+  const migrate = keptMigration === undefined ? undefined : parseExpression(keptMigration);
+  return {
+    kept: {
+      id: id ?? name,
+      version: Number(keptVersion),
+      ...(migrate?.ok ? { migrate: migrate.value } : {}),
+    },
   };
 }
 

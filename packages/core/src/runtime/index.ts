@@ -15,7 +15,7 @@ export { isSameRow, markOf } from '../document/row-identity.ts';
 export type { Feed, StateValue } from '../document/types.ts';
 export type { Acting } from '../expression/actions/action.ts';
 export { sharingBudget } from '../expression/budget.ts';
-export { asText } from '../expression/evaluate.ts';
+export { asText, EvaluationError, evaluate } from '../expression/evaluate.ts';
 export { itemPlace } from '../expression/item-scope.ts';
 export { bandAt, clockOf, type ViewName } from '../expression/view-names.ts';
 export { symbolId } from '../icons/symbol-id.ts';

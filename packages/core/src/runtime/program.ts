@@ -134,9 +134,20 @@ export interface ProgramVariable extends Omit<StateVariable, 'computed' | 'feed'
   readonly computed?: Expression;
 }
 
+/** What is kept from one visit to the next, and how what an older version kept is taken over. */
+export interface ProgramKept {
+  /** What it lies under. */
+  readonly id: string;
+  readonly version: number;
+  /** Makes the values of this version of `kept` and `version`. */
+  readonly migrate?: Expression;
+}
+
 export interface Program {
-  /** Name of the project; what is kept between runs is kept under it. */
+  /** Name of the project. */
   readonly name: string;
+  /** Absent: nothing is kept. */
+  readonly kept?: ProgramKept;
   /** Name of the screen that opens first. */
   readonly start: string;
   readonly state: readonly ProgramVariable[];

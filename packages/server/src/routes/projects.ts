@@ -43,7 +43,7 @@ export function projectRoutes(router: Router, { store }: Parts): void {
     if (!(await starterIds()).includes(starter)) throw new RequestError(404, 'There is no such starter.');
     // What the starter says of itself is nothing that the new project says.
     const { description: _, ...begun } = await readStarter(starter);
-    context.body = { id: store.create({ ...begun, name }) };
+    context.body = { id: store.begin({ ...begun, name }) };
   });
 
   router.patch('/api/projects/:id', async (context) => {

@@ -212,9 +212,14 @@ export class Store {
     return id;
   }
 
+  /** Creates an application of its own: what its visitors keep lies under an id that no other one has. */
+  begin(...[project, ...others]: Parameters<Store['create']>): string {
+    return this.create({ ...project, id: nanoid(12) }, ...others);
+  }
+
   createBlank(name: string): string {
     const blank = untitled(name);
-    return this.create({ ...blank, screens: [newScreen(blank, () => nanoid(10))] });
+    return this.begin({ ...blank, screens: [newScreen(blank, () => nanoid(10))] });
   }
 
   /** A copy with all pictures and rows, without history. */
@@ -228,7 +233,7 @@ export class Store {
       }),
     );
     const tables = found.project.state.flatMap(({ table }) => table ?? []);
-    return this.create(
+    return this.begin(
       { ...found.project, name: `${found.project.name.slice(0, 190)} (copy)` },
       pictures,
       new Map(tables.map((table) => [table.id, this.rows.rows(id, table.id)])),

@@ -21,6 +21,7 @@ import { useCommandKeys } from '../editor/keys.ts';
 import { PlaceHeader } from '../PlaceHeader.tsx';
 import { useGoTo } from '../parts/useGoTo.ts';
 import { Handlers } from './Handlers.tsx';
+import { KeptSettings } from './KeptSettings.tsx';
 import { SchemaDialog } from './SchemaDialog.tsx';
 import { VariableRow } from './VariableRow.tsx';
 
@@ -103,6 +104,7 @@ export function DataPlace() {
           ) : (
             <VariableTable onRemove={remove} onMade={take} />
           )}
+          <KeptSettings />
           <Handlers />
         </div>
       </main>

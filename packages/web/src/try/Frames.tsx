@@ -6,7 +6,8 @@ import { useRoom } from '../parts/useRoom.ts';
 import { foldings, resized, type ScreenSize, shared, sizeWords, turned } from '../sizes.ts';
 import { Covered } from '../workbench/bays/Covered.tsx';
 import type { Conditions } from './conditions.tsx';
-import { type FramesListener, LinkedFrames, type PageMessage } from './linkedFrames.ts';
+import type { KeptTexts } from './keptHere.ts';
+import type { FramesListener, LinkedFrames, PageMessage } from './linkedFrames.ts';
 import { frameGap as gap, scaleFor } from './scale.ts';
 
 interface FramesProps extends Omit<FramesListener, 'onRunning'> {
@@ -15,12 +16,14 @@ interface FramesProps extends Omit<FramesListener, 'onRunning'> {
   readonly conditions: Conditions;
   /** What happens in one happens in the others. */
   readonly linked: boolean;
+  readonly frames: LinkedFrames;
+  /** What the pages find kept from runs before. */
+  readonly kept: KeptTexts;
 }
 
 /** The linked pages; each is told the conditions whenever they change. */
 function useLinkedFrames(props: FramesProps, sizeOf: (label: string) => ScreenSize | undefined) {
-  const { sizes, address, conditions, linked } = props;
-  const [frames] = useState(() => new LinkedFrames());
+  const { sizes, address, conditions, linked, frames } = props;
   /** Sizes whose page has said that it runs. */
   const [running, setRunning] = useState<ReadonlySet<string>>(new Set());
   const setting = { address, linked, conditions, sizes, sizeOf };
@@ -80,6 +83,7 @@ export function Frames(props: FramesProps) {
                     follows={linked && index > 0}
                     scale={scale}
                     onThere={onThere}
+                    kept={props.kept}
                   />
                 </div>
                 {!running.has(size.label) && <Coming label={size.label} />}
@@ -192,6 +196,7 @@ function RunningPage({
   follows,
   scale,
   onThere,
+  kept,
 }: {
   size: ScreenSize;
   address: string;
@@ -200,15 +205,19 @@ function RunningPage({
   scale: number;
   /** Takes the frame when it is there; what it gives back is called when it goes. */
   onThere: (label: string, frame: HTMLIFrameElement) => () => void;
+  kept: KeptTexts;
 }) {
   const { label, width, height } = size;
   const frame = useRef<HTMLIFrameElement>(null);
   // As it was at the beginning: another address would load the page anew.
   const [begun] = useState(follows);
+  // There at once when its script begins, which no message is.
+  const [name] = useState(() => JSON.stringify({ kept }));
   useLayoutEffect(() => (frame.current ? onThere(label, frame.current) : undefined), [label, onThere]);
   return (
     <iframe
       ref={frame}
+      name={name}
       title={`${label}, ${sizeWords(size)}`}
       src={begun ? address.replace(/(?=#|$)/, '?follows') : address}
       sandbox="allow-scripts allow-forms"

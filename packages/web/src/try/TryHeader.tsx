@@ -1,5 +1,5 @@
 /** The head of Try: which sizes are shown, under which conditions, and ways from here. */
-import { ArrowLeft, ChevronDown, LayoutDashboard, ListTree, RotateCcw } from 'lucide-react';
+import { ArrowLeft, Braces, ChevronDown, LayoutDashboard, ListTree, RotateCcw } from 'lucide-react';
 import type { ComponentProps } from 'react';
 import { useEditorState } from '../editor/context.tsx';
 import { Menu } from '../parts/Menu.tsx';
@@ -15,15 +15,23 @@ interface SizeChoiceProps {
   readonly onSizes: (sizes: readonly ScreenSize[]) => void;
 }
 
+export type TryPane = 'trace' | 'values';
+
+const panes = [
+  { name: 'trace', label: 'Trace', hint: 'What each event does', icon: ListTree },
+  { name: 'values', label: 'Values', hint: 'What all variables hold now', icon: Braces },
+] as const;
+
 interface TryHeaderProps extends SizeChoiceProps, ComponentProps<typeof ConditionFields> {
-  readonly tracing: boolean;
-  readonly onTracing: () => void;
+  /** What is shown below the pages. */
+  readonly pane: TryPane | undefined;
+  readonly onPane: (pane: TryPane | undefined) => void;
   readonly onAgain: () => void;
   readonly onLeave: () => void;
 }
 
 export function TryHeader(props: TryHeaderProps) {
-  const { which, sizes, onWhich, onSizes, tracing, onTracing, onAgain, onLeave } = props;
+  const { which, sizes, onWhich, onSizes, pane, onPane, onAgain, onLeave } = props;
   const { conditions, onConditions, linked, onLinked } = props;
   const { project } = useEditorState('project');
   const goTo = useGoTo();
@@ -46,15 +54,18 @@ export function TryHeader(props: TryHeaderProps) {
         >
           <LayoutDashboard size={14} aria-hidden /> Wall
         </button>
-        <button
-          type="button"
-          className="btn aria-pressed:border-spruce aria-pressed:bg-spruce/15"
-          aria-pressed={tracing}
-          title="What each event does"
-          onClick={onTracing}
-        >
-          <ListTree size={14} aria-hidden /> Trace
-        </button>
+        {panes.map(({ name, label, hint, icon: Icon }) => (
+          <button
+            key={name}
+            type="button"
+            className="btn aria-pressed:border-spruce aria-pressed:bg-spruce/15"
+            aria-pressed={pane === name}
+            title={hint}
+            onClick={() => onPane(pane === name ? undefined : name)}
+          >
+            <Icon size={14} aria-hidden /> {label}
+          </button>
+        ))}
         <button type="button" className="btn" onClick={onAgain} title="Start again from the initial values">
           <RotateCcw size={14} aria-hidden /> Start again
         </button>

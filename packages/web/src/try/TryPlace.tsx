@@ -1,7 +1,7 @@
 /** Try: the exported page running in sandboxed frames, at one size or at all of them. */
 import { namesOn } from '@hovrin/core';
 import type { ToldTrace } from '@hovrin/core/runtime';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { api } from '../api.ts';
 import { currentScreen, useEditorState, useWorkplace } from '../editor/context.tsx';
@@ -14,9 +14,12 @@ import { allowCalls, allowedCalls, calledBy } from './calls.ts';
 import { type Conditions, plainConditions } from './conditions.tsx';
 import { Frames } from './Frames.tsx';
 import { Given, type GivenThing } from './Given.tsx';
+import { type KeptTexts, keepHere, keptHere, valuesKept } from './keptHere.ts';
+import { LinkedFrames } from './linkedFrames.ts';
 import { mostTraces, type TraceEntry, TracePane } from './TracePane.tsx';
-import { TryHeader } from './TryHeader.tsx';
+import { TryHeader, type TryPane } from './TryHeader.tsx';
 import { usePage } from './usePage.ts';
+import { ValuesPane } from './ValuesPane.tsx';
 
 /** Whether the application may call the services that it names: asked once, where the project is from elsewhere. */
 function useCalls() {
@@ -35,6 +38,31 @@ function useCalls() {
       if (isYes) allowCalls(editor.projectId, origins);
       setAnswered(isYes);
     },
+  };
+}
+
+/** What the application keeps from one run to the next, in this window. */
+function useKept(run: number) {
+  const { editor } = useWorkplace();
+  const { projectId } = editor;
+  const [begins, setBegins] = useHeld('beginsWithKept', true);
+  const [texts, setTexts] = useState<KeptTexts>(() => keptHere(projectId));
+  const newest = useRef(texts);
+  const take = (next: KeptTexts) => {
+    newest.current = next;
+    keepHere(projectId, next);
+    setTexts(next);
+  };
+  const [start, setStart] = useState({ run, texts });
+  // What a run begins with is what was kept before it.
+  if (start.run !== run) setStart({ run, texts });
+  return {
+    begins,
+    setBegins,
+    texts,
+    atStart: (): KeptTexts => (begins ? (start.run === run ? start.texts : texts) : {}),
+    keep: (key: string, text: string) => take({ ...newest.current, [key]: text }),
+    forget: () => take({}),
   };
 }
 
@@ -72,13 +100,18 @@ export function TryPlace() {
   const [sizes, setSizes] = useState<readonly ScreenSize[]>(() => keptSizes('try'));
   const [conditions, setConditions] = useHeld<Conditions>('conditions', plainConditions);
   const [linked, setLinked] = useHeld('linked', true);
-  const [tracing, setTracing] = useHeld('tracing', false);
+  const [pane, setPane] = useHeld<TryPane | undefined>('pane', undefined);
+  const [frames] = useState(() => new LinkedFrames());
+  const kept = useKept(run);
+  const keptUnder = state.project.id ?? state.project.name;
+  const [values, setValues] = useState<ReadonlyMap<string, unknown>>(new Map());
   const [traces, setTraces] = useState<readonly TraceEntry[]>([]);
   const calls = useCalls();
   const { revision, offline } = useStored(run, () => {
     setProblem(undefined);
     setGiven([]);
     setTraces([]);
+    setValues(valuesKept(kept.atStart(), keptUnder));
   });
   const address =
     revision === undefined || calls.isAsked
@@ -121,12 +154,12 @@ export function TryPlace() {
   return (
     <div className="flex h-full flex-col bg-sunk">
       <TryHeader
-        {...{ which, sizes, conditions, linked, tracing }}
+        {...{ which, sizes, conditions, linked, pane }}
         onWhich={(label) => setQuery(label === 'all' ? {} : { size: label }, { replace: true })}
         onSizes={choose}
         onConditions={setConditions}
         onLinked={setLinked}
-        onTracing={() => setTracing(!tracing)}
+        onPane={setPane}
         onAgain={again}
         onLeave={leave}
       />
@@ -154,6 +187,10 @@ export function TryPlace() {
             address={address}
             conditions={conditions}
             linked={linked}
+            frames={frames}
+            kept={kept.atStart()}
+            onValue={(name, value) => setValues((before) => new Map(before).set(name, value))}
+            onKeep={kept.keep}
             onProblem={setProblem}
             onPick={pick}
             onGiven={(thing) => setGiven((things) => [...things, thing])}
@@ -161,12 +198,27 @@ export function TryPlace() {
           />
         )}
       </main>
-      {tracing && (
+      {pane === 'trace' && (
         <TracePane
           entries={traces}
           onPick={pick}
           onClear={() => setTraces([])}
-          onClose={() => setTracing(false)}
+          onClose={() => setPane(undefined)}
+        />
+      )}
+      {pane === 'values' && (
+        <ValuesPane
+          project={state.project}
+          values={values}
+          onSet={(name, value) => {
+            frames.set(name, value);
+            setValues((before) => new Map(before).set(name, value));
+          }}
+          keptCount={valuesKept(kept.texts, keptUnder).size}
+          beginsWithKept={kept.begins}
+          onBeginWithKept={kept.setBegins}
+          onForget={kept.forget}
+          onClose={() => setPane(undefined)}
         />
       )}
     </div>

@@ -11,6 +11,7 @@ export type PageMessage =
   | { readonly type: 'hovrin-trace'; readonly trace: ToldTrace }
   | { readonly type: 'hovrin-file'; readonly name: string; readonly text: string }
   | { readonly type: 'hovrin-copy'; readonly text: string }
+  | { readonly type: 'hovrin-keep'; readonly key: string; readonly text: string }
   | { readonly type: 'hovrin-dialogs'; readonly names: readonly string[] };
 
 /** The screen that a page begins with, by its address. */
@@ -22,6 +23,10 @@ export interface FramesListener {
   onPick(screen: string, control: string): void;
   onGiven(thing: GivenThing): void;
   onTrace(size: string, screen: string, trace: ToldTrace): void;
+  /** A variable holds another value. */
+  onValue(name: string, value: unknown): void;
+  /** A page keeps something for the next run. */
+  onKeep(key: string, text: string): void;
   /** A page has said that it runs. */
   onRunning(size: string): void;
 }
@@ -66,6 +71,12 @@ export class LinkedFrames {
   /** Everything begins anew. */
   forget(): void {
     this.entered.clear();
+  }
+
+  /** Gives a variable another value in all pages. */
+  set(name: string, value: unknown): void {
+    this.entered.set(name, value);
+    for (const label of this.windows.keys()) this.send(label, { type: 'hovrin-set', name, value });
   }
 
   private send(label: string, message: object): void {
@@ -120,11 +131,15 @@ export class LinkedFrames {
         if (this.begins(label, setting, listener)) this.start(label, String(data.text), others, setting);
         else this.follow(label, String(data.text), others);
         break;
+      case 'hovrin-keep':
+        listener.onKeep(String(data.key), String(data.text));
+        break;
       case 'hovrin-dialogs':
         tellOthers({ type: 'hovrin-show-dialogs', names: data.names.map(String) });
         break;
       case 'hovrin-state':
         this.entered.set(data.name, data.value);
+        listener.onValue(data.name, data.value);
         tellOthers({ type: 'hovrin-set', name: data.name, value: data.value });
         break;
     }
