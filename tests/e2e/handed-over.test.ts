@@ -19,7 +19,13 @@ beforeAll(async () => {
   const demo = join(workspace, 'demo/velmora-hut');
   const reading = await readProjectFolder(demo);
   if (!reading.ok) throw new Error(JSON.stringify(reading.problems));
-  project = reading.project;
+  // With a reading of the mast from the beginning, as if it had come.
+  project = {
+    ...reading.project,
+    state: reading.project.state.map((variable) =>
+      variable.feed ? { ...variable, feed: { ...variable.feed, start: variable.initial } } : variable,
+    ),
+  };
   await writeExport(await makePage(project), folder, join(demo, 'assets'));
   const browser = await sharedBrowser();
   page = await browser.newPage({ viewport: { width: 820, height: 800 } });

@@ -3,6 +3,7 @@ import { mkdir, mkdtemp, rm, symlink, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import {
+  asBegun,
   type Control,
   effectiveNames,
   namedBoxes,
@@ -127,11 +128,14 @@ export class ParityBench {
    * @param over boxes are listed that differ by more, CSS px.
    */
   async compareScreens(
-    project: Project,
+    given: Project,
     screens: readonly Control[],
     views: readonly View[],
     over = tolerance,
   ): Promise<Comparison[]> {
+    // What comes from outside has not come yet when a page opens, and does not come here.
+    const begun = asBegun(given);
+    const project = { ...begun, state: begun.state.map(({ feed: _, ...variable }) => variable) };
     const exported = await makePage(project);
     for (const [path, text] of exported.files) await writeFile(join(this.folder, path), text);
     const sizes = screens.flatMap((screen) => views.map((view) => ({ ...view, screen: nameOf(screen) })));

@@ -135,6 +135,7 @@ export {
   type TreeList,
   treesOf,
 } from './document/types.ts';
+export { asBegun } from './export/as-begun.ts';
 export { exporterNamed, exporters } from './export/catalogue.ts';
 export type { Exported, Exporter, ExportParts } from './export/exporter.ts';
 export { ownCodeFile } from './export/own-code.ts';

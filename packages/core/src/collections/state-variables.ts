@@ -65,6 +65,9 @@ function fault(value: unknown): Fault | undefined {
     return at('screen', `The screen of \`${name}\` is no name.`);
   const feed = feedProblem(variable.feed);
   if (feed) return at('feed', `\`${name}\`: ${feed}`);
+  const start = variable.feed?.start;
+  if (start !== undefined && fitting(variable.type, start, variable.nullable) !== start)
+    return at('feed', `What \`${name}\` holds until its feed comes is not of type ${variable.type}.`);
   const table = storedTableProblem(variable);
   return table ? at('table', `\`${name}\`: ${table}`) : undefined;
 }

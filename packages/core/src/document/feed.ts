@@ -2,6 +2,7 @@
 
 import { itemAt } from '../sure.ts';
 import { isRecord } from './record.ts';
+import { isPlain } from './state.ts';
 import type { StateVariable } from './types.ts';
 
 /** Where the simulated devices and services that ship lie, from the root of the server. */
@@ -49,7 +50,7 @@ export function isFeedAddress(address: string): boolean {
 export function feedProblem(value: unknown): string | undefined {
   if (value === undefined) return undefined;
   if (!isRecord(value)) return 'its feed is no record.';
-  const { address, as, every, status, wait, credentials } = value;
+  const { address, as, every, status, wait, credentials, start } = value;
   if (typeof address !== 'string' || !isFeedAddress(address))
     return 'the address of its feed is no stand-in, no path such as `api/wind`, and does not begin with http:// or https://.';
   if (as !== 'events' && as !== 'json') return 'its feed is neither `events` nor `json`.';
@@ -59,6 +60,7 @@ export function feedProblem(value: unknown): string | undefined {
   if (wait !== undefined && !isTime(wait)) return 'what its feed waits for at first is no time.';
   if (credentials !== undefined && typeof credentials !== 'boolean')
     return 'whether its feed is asked with cookies is neither true nor false.';
+  if (start !== undefined && !isPlain(start)) return 'what it holds until its feed comes is no plain value.';
   if (status !== undefined && typeof status !== 'string') return 'what tells how its feed goes is no name.';
   return undefined;
 }

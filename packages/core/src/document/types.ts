@@ -108,6 +108,8 @@ export interface Feed {
   readonly status?: string;
   /** Seconds until it begins. */
   readonly wait?: number;
+  /** What the variable holds until the first value comes; absent: what it holds on the bench. */
+  readonly start?: StateValue;
   /** It is asked with the person's cookies for its host, so that the service knows who asks (Fetch §2.2.5). */
   readonly credentials?: boolean;
 }

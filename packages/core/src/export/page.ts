@@ -22,6 +22,7 @@ import { expandedProject } from '../reuse/expand.ts';
 import type { Program } from '../runtime/program.ts';
 import { entryOf } from '../sure.ts';
 import { fontFaceRules, standInRules } from '../text/fonts.ts';
+import { asBegun } from './as-begun.ts';
 import { classOf } from './class-names.ts';
 import { type Elements, elementTree, type TreeElement } from './element-tree.ts';
 import type { Exported, Exporter, ExportParts } from './exporter.ts';
@@ -137,7 +138,7 @@ export const html: Exporter = {
     ['config.json', 'Where feeds come from at the place where the page runs, yours to keep'],
     ['headers.txt', 'What your server is to send with it, so that nothing strange can run'],
   ],
-  files: (project, parts) => sharingBudget(() => exported(project, parts)),
+  files: (project, parts) => sharingBudget(() => exported(asBegun(project), parts)),
 };
 
 /**

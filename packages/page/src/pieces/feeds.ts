@@ -73,12 +73,12 @@ function follow(
 function startFeed(feed: Feed, target: FeedTarget): () => void {
   const address = addressOf(feed);
   if (address === undefined) {
-    // What it holds at the start stays, as on the bench.
     target.problem(
       trial
         ? `\`${feed.address}\` is on the server of the page that is handed over; nothing answers here.`
         : `\`${feed.address}\` is a stand-in that runs in Hovrin only.`,
     );
+    target.status('failed');
     return () => {};
   }
   target.status('waiting');

@@ -1,6 +1,7 @@
 /** Where a state variable's values come from while the application runs: a device, a service, how often. */
 import {
   addressAtStart,
+  emptyValues,
   type Feed,
   feedSeconds,
   fitting,
@@ -22,14 +23,40 @@ interface FeedFieldProps {
   readonly onChange: (variable: StateVariable, label: string, group?: string) => void;
 }
 
+/** What changes in a feed; undefined takes a part away. */
+type FeedChange = { readonly [Part in keyof Feed]?: Feed[Part] | undefined };
+
 /** A part of the feed, and how it is changed; changes of one group are undone together. */
 interface FeedPartProps {
   readonly name: string;
   readonly feed: Feed;
-  readonly onFeed: (changed: Partial<Feed>, group?: string) => void;
+  readonly onFeed: (changed: FeedChange, group?: string) => void;
+}
+
+/** What the variable holds until the first value comes. */
+function Until({ name, feed, onFeed, type }: FeedPartProps & { type: StateVariable['type'] }) {
+  return (
+    <label className="flex items-center gap-1.5 text-[12px] text-quiet">
+      until it comes
+      <select
+        className={`${small} flex-1`}
+        aria-label={`What ${name} holds until it comes`}
+        value={feed.start === undefined ? 'sample' : 'nothing'}
+        onChange={(event) =>
+          onFeed({ start: event.target.value === 'nothing' ? emptyValues[type] : undefined })
+        }
+      >
+        <option value="nothing">nothing yet: {JSON.stringify(feed.start ?? emptyValues[type])}</option>
+        <option value="sample">the sample below</option>
+      </select>
+    </label>
+  );
 }
 
 const small = 'field !h-6 text-[12px]';
+
+const withoutNothing = (feed: { readonly [Part in keyof Feed]: Feed[Part] | undefined }): Feed =>
+  Object.fromEntries(Object.entries(feed).filter(([, said]) => said !== undefined)) as unknown as Feed;
 
 export function FeedField({ project, variable, onChange }: FeedFieldProps) {
   const { name, feed } = variable;
@@ -37,7 +64,7 @@ export function FeedField({ project, variable, onChange }: FeedFieldProps) {
     name,
     feed,
     onFeed: (changed, group) =>
-      onChange({ ...variable, feed: { ...feed, ...changed } }, `Feed of ${name}`, group),
+      onChange({ ...variable, feed: withoutNothing({ ...feed, ...changed }) }, `Feed of ${name}`, group),
   };
   const isStandIn = feed.address.startsWith(standInFolder);
   return (
@@ -58,7 +85,8 @@ export function FeedField({ project, variable, onChange }: FeedFieldProps) {
         words="waiting, live, silent or failed"
       />
       {isStandIn && <TakeNow {...{ project, variable, onChange }} />}
-      <p className="text-[12px] text-quiet">until it comes, and on the bench:</p>
+      <Until {...part} type={variable.type} />
+      <p className="text-[12px] text-quiet">Sample, on the bench and in pictures:</p>
     </div>
   );
 }

@@ -2,6 +2,7 @@
 import {
   checkTemplate,
   contextOf,
+  emptyValues,
   type Feed,
   isFeedAddress,
   type Project,
@@ -83,4 +84,7 @@ export function addressProblem(project: Project, address: string): string | unde
 }
 
 /** The feed that a variable begins with when it is given one. */
-export const firstFeed = ({ type }: StateVariable): Feed => (type === 'list' ? suppersFeed : mastFeed);
+export const firstFeed = ({ type }: StateVariable): Feed => ({
+  ...(type === 'list' ? suppersFeed : mastFeed),
+  start: emptyValues[type],
+});
