@@ -11,11 +11,10 @@ import {
   missingHandlers,
   namesOn,
   ownCodeFile,
+  type Problem,
   type Project,
+  problemsOf,
   type Severity,
-  type UnusedFinding,
-  unusedIn,
-  unusedTitles,
   usualCheck,
   whereWords,
 } from '@hovrin/core';
@@ -54,17 +53,10 @@ export async function checkCommand(words: readonly string[], print: (text: strin
         });
       else print(`${screen}.${control}: error: No such handler\n  ${sentence}\n`);
     }
-    // Of one screen alone nobody knows what others use.
-    for (const unused of isFolder ? unusedIn(project) : []) {
-      counts[unused.severity]++;
-      const { fixes, ...told } = unused;
-      if (values.json)
-        listed.push({
-          ...(positionals.length > 1 ? { file: input } : {}),
-          ...told,
-          fixes: fixes.map(({ label }) => label),
-        });
-      else print(readableUnused(unused));
+    for (const problem of problemsIn(project, isFolder)) {
+      counts[problem.severity]++;
+      if (values.json) listed.push({ ...(positionals.length > 1 ? { file: input } : {}), ...told(problem) });
+      else print(readableProblem(problem));
     }
     for (const screen of project.screens) {
       const found = checkAll(shaper, project, screen, {
@@ -129,8 +121,45 @@ function readable(finding: Finding, place: string): string {
   return `${lines.join('\n')}\n`;
 }
 
-const readableUnused = ({ check, severity, sentence, fixes }: UnusedFinding): string =>
-  `${[`theme: ${severity}: ${unusedTitles[check]}`, `  ${sentence}`, ...fixes.map(({ label }) => `  → ${label}`)].join('\n')}\n`;
+/** The problems of a project; of one screen alone, of which nobody knows what others do, those in its controls. */
+const problemsIn = (project: Project, isFolder: boolean): readonly Problem[] =>
+  problemsOf(project).filter(
+    ({ kind, place }) => isFolder || (place.in === 'control' && kind !== 'unreached'),
+  );
+
+/** Where a problem is, by the names that the source has. */
+function placeOf({ place }: Problem): {
+  readonly screen?: string;
+  readonly control?: string;
+  readonly attribute?: string;
+  readonly variable?: string;
+} {
+  if (place.in === 'state') return { variable: place.variable };
+  if (place.in === 'theme') return {};
+  const { tree, control, attribute } = place;
+  const name = effectiveNames(tree).get(control.id) ?? control.kind;
+  return { screen: tree.name ?? '', control: name, ...(attribute === undefined ? {} : { attribute }) };
+}
+
+const told = (problem: Problem): object => ({
+  ...placeOf(problem),
+  check: problem.kind,
+  severity: problem.severity,
+  sentence: problem.sentence,
+  fixes: problem.fixes.map(({ label }) => label),
+});
+
+function readableProblem(problem: Problem): string {
+  const { severity, title, sentence, fixes } = problem;
+  const { screen, control, variable } = placeOf(problem);
+  const place = variable ?? (screen === undefined ? 'theme' : `${screen}.${control}`);
+  const lines = [
+    `${place}: ${severity}: ${title}`,
+    `  ${sentence}`,
+    ...fixes.map(({ label }) => `  → ${label}`),
+  ];
+  return `${lines.join('\n')}\n`;
+}
 
 function summary({ error, warning, advice }: Record<Severity, number>): string {
   const count = (number: number, one: string, many = `${one}s`) => `${number} ${number === 1 ? one : many}`;

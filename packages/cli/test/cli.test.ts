@@ -285,7 +285,7 @@ describe('hovrin check', () => {
     const demo = join(import.meta.dirname, '../../../demo/velmora-hut');
     for (const words of [[demo], [demo, '--rtl']]) {
       const { code, out } = await hovrin('check', ...words);
-      expect(out).toMatch(/^0 errors, 0 warnings/);
+      expect(out).toMatch(/^0 errors, 0 warnings/m);
       expect(code).toBe(0);
     }
   });

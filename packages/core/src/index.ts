@@ -258,6 +258,9 @@ export {
   wordsOf,
 } from './picture/painting.ts';
 export { carriedFonts, fontFilesOf, pictureOf } from './picture/svg.ts';
+export { problemKinds } from './problems/catalogue/index.ts';
+export type { Problem, ProblemPlace } from './problems/problem.ts';
+export { problemsOf } from './problems/problems.ts';
 export { entriesType, withEntryLabel } from './property-types/lists.ts';
 export { transitionWords } from './property-types/looks.ts';
 export type { FieldForm } from './property-types/property-type.ts';

@@ -13,8 +13,9 @@ import {
   usesOfState,
 } from '@hovrin/core';
 import { FileJson, Plus } from 'lucide-react';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { flushSync } from 'react-dom';
+import { useSearchParams } from 'react-router';
 import { newId } from '../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { useCommandKeys } from '../editor/keys.ts';
@@ -37,6 +38,7 @@ export function DataPlace() {
   const { project } = useEditorState('project');
   const goTo = useGoTo();
   useCommandKeys(editor);
+  useWantedVariable();
   const remove = (variable: StateVariable) => {
     const uses = usesOfState(project, variable.name).length;
     editor.dispatch({ label: `Delete ${variable.name}`, steps: [dropping('state', variable)] });
@@ -110,6 +112,18 @@ export function DataPlace() {
       </main>
     </>
   );
+}
+
+/** The variable that the address asks for comes into sight, and has the focus. */
+function useWantedVariable(): void {
+  const [query] = useSearchParams();
+  const wanted = query.get('variable');
+  useEffect(() => {
+    if (wanted === null) return;
+    const field = document.querySelector<HTMLElement>(`input[data-variable="${CSS.escape(wanted)}"]`);
+    field?.scrollIntoView({ block: 'center' });
+    field?.focus({ preventScroll: true });
+  }, [wanted]);
 }
 
 function VariableTable({

@@ -1,11 +1,15 @@
 /** Ship: the project handed over as a page. */
-import { type Exporter, exporters, inForce, startScreen, treesOf, walk } from '@hovrin/core';
+import { type Exporter, exporters, type Severity, startScreen } from '@hovrin/core';
 import { Download } from 'lucide-react';
 import { useState } from 'react';
 import { api } from '../api.ts';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
+import { useHeld } from '../editor/held.ts';
 import { useCommandKeys } from '../editor/keys.ts';
 import { PlaceHeader } from '../PlaceHeader.tsx';
+import { useGoTo } from '../parts/useGoTo.ts';
+import { ProblemLine, placeWords } from '../problems/ProblemLine.tsx';
+import { useProblems } from '../problems/useProblems.ts';
 import { AboutPage } from './AboutPage.tsx';
 
 export function ShipPlace() {
@@ -37,6 +41,7 @@ export function ShipPlace() {
               onDownload={() => void download(api.exportAddress(editor.projectId, exporter.id))}
             />
           ))}
+          <ProblemsHere />
           <AboutPage />
           <section className="flex flex-col gap-3 rounded-md border border-rule bg-sheet p-5">
             <div>
@@ -70,6 +75,51 @@ export function ShipPlace() {
   );
 }
 
+/** Most problems that are listed here; all of them stand in Build. */
+const mostListed = 8;
+
+/** What is wrong with the project: it is handed over nonetheless, and nothing of it is hidden. */
+function ProblemsHere() {
+  const problems = useProblems();
+  const goTo = useGoTo();
+  const [, setDrawer] = useHeld<string | undefined>('drawer', undefined);
+  if (!problems || problems.length === 0) return null;
+  const count = (severity: Severity, one: string, many: string) => {
+    const number = problems.filter((problem) => problem.severity === severity).length;
+    return number === 0 ? [] : `${number} ${number === 1 ? one : many}`;
+  };
+  const counts = [
+    count('error', 'error', 'errors'),
+    count('warning', 'warning', 'warnings'),
+    count('advice', 'piece of advice', 'pieces of advice'),
+  ].flat();
+  return (
+    <section aria-label="Problems" className="flex flex-col gap-3 rounded-md border border-rule bg-sheet p-5">
+      <div>
+        <h2 className="text-[15px] font-semibold">Problems</h2>
+        <p className="text-quiet">{counts.join(', ')}. What is handed over has them, too.</p>
+      </div>
+      <ul>
+        {problems.slice(0, mostListed).map((problem) => (
+          <ProblemLine key={`${placeWords(problem)} ${problem.sentence}`} problem={problem} />
+        ))}
+      </ul>
+      <div>
+        <button
+          type="button"
+          className="btn"
+          onClick={() => {
+            setDrawer('problems');
+            goTo('');
+          }}
+        >
+          {problems.length > mostListed ? `All ${problems.length} in Build` : 'Open them in Build'}
+        </button>
+      </div>
+    </section>
+  );
+}
+
 interface FormatProps {
   readonly exporter: Exporter;
   readonly state: 'ready' | 'working' | 'offline';
@@ -79,13 +129,6 @@ interface FormatProps {
 /** One format that the project is handed over in: what comes out, and the way to it. */
 function Format({ exporter, state, onDownload }: FormatProps) {
   const { project } = useEditorState('project');
-  const drafts = treesOf(project).flatMap((screen) =>
-    [...walk(screen)].flatMap((control) =>
-      Object.values(control.props).filter(
-        (value) => typeof value === 'object' && inForce(value) !== value.draft,
-      ),
-    ),
-  );
   return (
     <section className="flex flex-col gap-4 rounded-md border border-rule bg-sheet p-5">
       <div>
@@ -103,12 +146,6 @@ function Format({ exporter, state, onDownload }: FormatProps) {
           </div>
         ))}
       </dl>
-      {drafts.length > 0 && (
-        <p className="text-brick">
-          {drafts.length === 1 ? 'One value is' : `${drafts.length} values are`} not valid yet; the page uses
-          the last good {drafts.length === 1 ? 'one' : 'ones'}.
-        </p>
-      )}
       {state === 'offline' && (
         <p role="alert" className="text-brick">
           The server cannot be reached, so the newest changes would be missing. Try again when it is back.

@@ -48,6 +48,8 @@ export interface Action extends Entry {
   readonly written: string;
   /** What its first value names. */
   readonly pointsTo?: 'screen' | 'control';
+  /** The screen, or the dialog on top, goes, and what was there before it comes back. */
+  readonly leaves?: true;
   /** A record of what variables hold there may follow. */
   readonly brings?: boolean;
   /** Why it cannot lead to a screen that there is; undefined where it can. */

@@ -3,6 +3,7 @@ import type { Action } from './action.ts';
 
 export const back: Action = {
   name: 'back',
+  leaves: true,
   takes: 'nothing',
   count: 0,
   card: { words: 'Go back', fields: [] },

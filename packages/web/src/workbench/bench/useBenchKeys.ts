@@ -49,6 +49,7 @@ export function useBenchKeys(bench: BenchKeys): readonly BenchKey[] {
     { keys: 'W', label: 'Why it has its size and place', run: () => onDrawer('why') },
     { keys: 'S', label: 'Sweep over all widths', run: () => onDrawer('sweep') },
     { keys: 'C', label: 'Checks of the screen at every width', run: () => onDrawer('checks') },
+    { keys: 'P', label: 'Problems of the whole project', run: () => onDrawer('problems') },
     { keys: 'F', label: 'Focus order', run: () => onDrawer('focus') },
     { keys: 'D', label: 'Bindings: what can be read, what feeds what', run: () => onDrawer('bindings') },
     ...widths,

@@ -19,10 +19,8 @@ import { FindingGroupRow } from './FindingGroupRow.tsx';
 import { FindingRow } from './FindingRow.tsx';
 import { findingGroups } from './findingGroups.ts';
 import { ControlWord } from './Sentence.tsx';
-import { severityFills } from './severities.ts';
+import { SeverityFilter } from './SeverityFilter.tsx';
 
-const severityOrder: readonly Severity[] = ['error', 'warning', 'advice'];
-const severities = { error: 'Errors', warning: 'Warnings', advice: 'Advice' } as const;
 export function ChecksPane({ screen }: { screen: Control }) {
   const { setPreview, setLit } = useBenchView();
   const checks = useChecked();
@@ -45,14 +43,9 @@ export function ChecksPane({ screen }: { screen: Control }) {
     const findings = shown.filter((finding) => finding.check === check);
     return findings.length > 0 ? [{ check, findings }] : [];
   });
-  const toggle = (severity: Severity) => {
-    const next = new Set(hidden);
-    if (!next.delete(severity)) next.add(severity);
-    setHidden(next);
-  };
   return (
     <div className="grid h-full grid-cols-[150px_minmax(0,1fr)]">
-      <Filter {...{ all, hidden, onlySelected }} onToggle={toggle} onOnlySelected={setOnlySelected} />
+      <Filter {...{ all, hidden, onlySelected }} onHidden={setHidden} onOnlySelected={setOnlySelected} />
       <div className="overflow-y-auto p-2">
         {shown.length === 0 && (
           <p className="p-2 text-quiet">
@@ -93,30 +86,16 @@ interface FilterProps {
   readonly all: readonly Finding[];
   readonly hidden: ReadonlySet<Severity>;
   readonly onlySelected: boolean;
-  readonly onToggle: (severity: Severity) => void;
+  readonly onHidden: (hidden: ReadonlySet<Severity>) => void;
   readonly onOnlySelected: (only: boolean) => void;
 }
 
 /** What is shown of the findings, and how far the checks are. */
-function Filter({ all, hidden, onlySelected, onToggle, onOnlySelected }: FilterProps) {
+function Filter({ all, hidden, onlySelected, onHidden, onOnlySelected }: FilterProps) {
   const checks = useChecked();
   return (
     <div className="flex flex-col gap-1 border-r border-rule p-2">
-      {severityOrder.map((severity) => (
-        <label key={severity} className="flex items-center gap-2 px-1 py-0.5">
-          <input
-            type="checkbox"
-            className="accent-spruce"
-            checked={!hidden.has(severity)}
-            onChange={() => onToggle(severity)}
-          />
-          <span aria-hidden className={`size-2 rounded-[1px] ${severityFills[severity]}`} />
-          {severities[severity]}
-          <span className="ml-auto font-mono text-quiet">
-            {all.filter((finding) => finding.severity === severity).length}
-          </span>
-        </label>
-      ))}
+      <SeverityFilter all={all} hidden={hidden} onHidden={onHidden} />
       <label className="flex items-center gap-2 px-1 py-0.5">
         <input
           type="checkbox"
@@ -151,7 +130,7 @@ function Ignored({ screen }: { screen: Control }) {
       <ul className="text-quiet">
         {ignored.map(([key, reason]) => {
           const [id = '', check = ''] = key.split(' ');
-          const control = locate(project, id)?.control;
+          const control = checkNamed(check) && locate(project, id)?.control;
           return (
             control && (
               <li key={key} className="flex items-baseline gap-2 px-1 py-0.5">

@@ -1,13 +1,24 @@
 /** The drawer below the bench: closed until it is asked for. */
-import { type Control, effectiveNames, entryOf, locate } from '@hovrin/core';
-import { CircleAlert, FileCode, HelpCircle, ListOrdered, MoveHorizontal, Workflow, X } from 'lucide-react';
+import { type Control, effectiveNames, entryOf, locate, type Severity } from '@hovrin/core';
+import {
+  CircleAlert,
+  FileCode,
+  HelpCircle,
+  ListChecks,
+  ListOrdered,
+  MoveHorizontal,
+  Workflow,
+  X,
+} from 'lucide-react';
 import { lazy, type ReactNode, Suspense } from 'react';
 import { currentControl, useEditorState } from '../../editor/context.tsx';
 import { PanelEdge, usePanelSize } from '../../parts/PanelEdge.tsx';
+import { useProblems } from '../../problems/useProblems.ts';
 import { useFindings } from '../every-width/useEveryWidth.ts';
 import { BindingsPane } from './BindingsPane.tsx';
 import { ChecksPane } from './ChecksPane.tsx';
 import { FocusPane } from './FocusPane.tsx';
+import { ProblemsPane } from './ProblemsPane.tsx';
 import { SweepPane } from './SweepPane.tsx';
 import { WhyPane } from './WhyPane.tsx';
 
@@ -16,13 +27,14 @@ const SourcePane = lazy(() =>
   import('../sources/SourcePane.tsx').then((module) => ({ default: module.SourcePane })),
 );
 
-export type DrawerName = 'source' | 'why' | 'sweep' | 'checks' | 'focus' | 'bindings';
+export type DrawerName = 'source' | 'why' | 'sweep' | 'checks' | 'problems' | 'focus' | 'bindings';
 
 const tabs: readonly { name: DrawerName; label: string; keys: string; icon: ReactNode }[] = [
   { name: 'source', label: 'Source', keys: 'X', icon: <FileCode size={14} aria-hidden /> },
   { name: 'why', label: 'Why', keys: 'W', icon: <HelpCircle size={14} aria-hidden /> },
   { name: 'sweep', label: 'Sweep', keys: 'S', icon: <MoveHorizontal size={14} aria-hidden /> },
   { name: 'checks', label: 'Checks', keys: 'C', icon: <CircleAlert size={14} aria-hidden /> },
+  { name: 'problems', label: 'Problems', keys: 'P', icon: <ListChecks size={14} aria-hidden /> },
   { name: 'focus', label: 'Focus', keys: 'F', icon: <ListOrdered size={14} aria-hidden /> },
   { name: 'bindings', label: 'Bindings', keys: 'D', icon: <Workflow size={14} aria-hidden /> },
 ];
@@ -37,7 +49,11 @@ export function Drawer({
   onOpen: (drawer: DrawerName | undefined) => void;
 }) {
   const panel = usePanelSize('drawer', { usual: 236, least: 120, most: ({ height }) => height - 260 });
-  const wrong = useFindings().filter(({ severity }) => severity === 'error').length;
+  const isError = ({ severity }: { readonly severity: Severity }) => severity === 'error';
+  const wrong: { readonly [Name in DrawerName]?: number } = {
+    checks: useFindings().filter(isError).length,
+    problems: useProblems()?.filter(isError).length ?? 0,
+  };
   const state = useEditorState('project', 'selection', 'screenId');
   const selected = currentControl(state);
   const control = selected && locate(state.project, selected.id)?.screen === screen ? selected : screen;
@@ -61,8 +77,10 @@ export function Drawer({
               onClick={() => onOpen(open === name ? undefined : name)}
             >
               {icon} {label}
-              {name === 'checks' && wrong > 0 && (
-                <span className="rounded-sm bg-brick px-1 font-mono text-[11px] text-white">{wrong}</span>
+              {(wrong[name] ?? 0) > 0 && (
+                <span className="rounded-sm bg-brick px-1 font-mono text-[11px] text-white">
+                  {wrong[name]}
+                </span>
               )}
             </button>
           ))}
@@ -94,6 +112,8 @@ export function Drawer({
             <WhyPane screen={screen} control={control} />
           ) : open === 'checks' ? (
             <ChecksPane screen={screen} />
+          ) : open === 'problems' ? (
+            <ProblemsPane />
           ) : open === 'bindings' ? (
             <BindingsPane control={control} name={entryOf(effectiveNames(screen), control.id)} />
           ) : open === 'focus' ? (

@@ -65,7 +65,13 @@ export function FindingRow({ screen, finding }: { screen: Control; finding: Find
           {fixes.map((fix) => (
             <FixButton key={fix.label} fix={fix} />
           ))}
-          {asking && <IgnoreForm {...{ control, check }} onDone={() => setAsking(false)} />}
+          {asking && (
+            <IgnoreForm
+              {...{ control, check }}
+              title={checkNamed(check)?.title ?? check}
+              onDone={() => setAsking(false)}
+            />
+          )}
         </div>
       )}
     </li>
@@ -102,7 +108,12 @@ export function FixButton({ fix }: { fix: Pick<Fix, 'label' | 'steps'> }) {
 }
 
 /** Asks why a finding is as it should be. */
-function IgnoreForm({ control, check, onDone }: Pick<Finding, 'control' | 'check'> & { onDone: () => void }) {
+export function IgnoreForm({
+  control,
+  check,
+  title,
+  onDone,
+}: Pick<Finding, 'control' | 'check'> & { title: string; onDone: () => void }) {
   const { editor } = useWorkplace();
   const { project } = useEditorState('project');
   const [reason, setReason] = useState('');
@@ -110,7 +121,7 @@ function IgnoreForm({ control, check, onDone }: Pick<Finding, 'control' | 'check
     const found = locate(project, sourceId(control))?.control;
     if (found && reason.trim())
       editor.dispatch({
-        label: `Ignore “${checkNamed(check)?.title}”`,
+        label: `Ignore “${title}”`,
         steps: [ignoreStep(found, check, reason)],
         exact: true,
       });

@@ -1,0 +1,25 @@
+/** All kinds of problems, in the order in which the interface lists them. */
+import type { ProblemKind } from '../problem.ts';
+import { defaultName } from './default-name.ts';
+import { sendsNothing } from './form.ts';
+import { invalid } from './invalid.ts';
+import { noWayOut, unreached } from './screens.ts';
+import { standIn } from './stand-in.ts';
+import { unusedParts } from './unused.ts';
+import { unusedVariable } from './unused-variable.ts';
+import { variables } from './variables.ts';
+import { noLabel, noName } from './words.ts';
+
+export const problemKinds: readonly ProblemKind[] = [
+  invalid,
+  variables,
+  sendsNothing,
+  unreached,
+  noLabel,
+  noName,
+  noWayOut,
+  standIn,
+  defaultName,
+  unusedVariable,
+  ...unusedParts,
+];
