@@ -40,7 +40,7 @@ export function GridHead({ columns, widths, question, onSort, onColumn }: GridHe
               <span className="truncate">{column.name}</span>
               <span className="ml-auto text-[11px] font-normal text-quiet">
                 {column.type === 'boolean' ? 'yes / no' : column.type}
-                {column.required ? ', required' : ''}
+                {column.role ? `, ${column.role}` : column.required ? ', required' : ''}
               </span>
             </button>
             <SortButton column={column.name} question={question} onSort={onSort} />
