@@ -83,7 +83,10 @@ it('values are seen and changed while it runs, and the next run begins with what
   await saved(page);
   await place('Build');
   await page.locator('[data-bay]').first().waitFor();
-  await page.getByRole('button', { name: /^Tonight/ }).first().click();
+  await page
+    .getByRole('button', { name: /^Tonight/ })
+    .first()
+    .click();
   await page.getByRole('button', { name: 'Try' }).click();
   await ropes().waitFor();
   await page.getByRole('button', { name: 'Values' }).click();

@@ -218,6 +218,7 @@ export { listName, type Made } from './making/maker.ts';
 export { questionsOf, questionsOfSchema, type SchemaReading } from './making/questions.ts';
 export { namesReferred } from './making/referring.ts';
 export { makeTable } from './making/table.ts';
+export { type Bindable, placesToBind } from './meaning/bindable.ts';
 export { type ColumnPlace, followersOfColumn, usesOfColumn } from './meaning/column-uses.ts';
 export { type DependencyMap, dependencyMap, type MapNode } from './meaning/dependencies.ts';
 export { type Handler, handlersOf, handlersText, referenceText } from './meaning/handlers.ts';

@@ -22,7 +22,7 @@ it.each([
   ['{now}', '`View.now`'],
   ['{Math.random()}', 'nothing here is random'],
   ['{Date.now()}', '`View.now`'],
-  ['item.on = true', 'changed by `change(list, item, { … })`'],
+  ['item = true', '`item.title = …`'],
   ['repeat(3)', '`for (const item of list) { … }`'],
   ['alert("soup")', '`message("…")`'],
 ])('%s', (text, words) => {

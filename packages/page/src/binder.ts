@@ -40,6 +40,7 @@ import { nameInItem, replaceInside } from './elements.ts';
 import { watchFields } from './forms.ts';
 import { setInputs } from './groups.ts';
 import { eventOf, readInput, wasEntered, writeInput } from './inputs.ts';
+import { showMessage } from './messages.ts';
 import type { MakeRepeat } from './repeating.ts';
 import type { TableCare, TableElement } from './table-care.ts';
 import { tellProblem } from './trial.ts';
@@ -300,7 +301,7 @@ export class Binder {
           if (event instanceof MouseEvent && isForInner(event, element)) return;
           // From one part of a control to another, the focus stays with the control.
           if (event instanceof FocusEvent && element.contains(event.relatedTarget as Node | null)) return;
-          this.runtime.run(statements, gives ? itemFrame(gives, givenBy(event), frame) : frame, {
+          this.runtime.run(statements, gives ? itemFrame(gives, givenBy(event, element), frame) : frame, {
             control,
             event: name,
           });
@@ -338,7 +339,10 @@ export class Binder {
       if (isRefused) return;
       value = isNothing ? null : Number(value);
     }
-    this.runtime.enter(binding, value, frame);
+    const refused = this.runtime.enter(binding, value, frame);
+    if (refused === undefined) return;
+    part.setAttribute('aria-invalid', 'true');
+    showMessage(refused);
   }
 }
 
@@ -357,13 +361,24 @@ function isForInner(event: MouseEvent, element: HTMLElement): boolean {
 }
 
 /** What an event brings with it. */
-function givenBy(event: Event): unknown {
+function givenBy(event: Event, element: HTMLElement): unknown {
+  if (event.type === 'input' || event.type === 'change') return enteredIn(element, event.target);
   if (!(event instanceof KeyboardEvent)) return (event as CustomEvent).detail;
   const { ctrlKey, altKey, metaKey, key } = event;
   const held = [ctrlKey && 'Control', altKey && 'Alt', metaKey && 'Meta'].filter(
     (each) => each !== false && each !== key,
   );
   return [...held, key].join('+');
+}
+
+/** What is entered in a field now: of several boxes those that are ticked, of a number nothing where it is empty. */
+function enteredIn(element: HTMLElement, target: EventTarget | null): unknown {
+  const options = element.querySelector<HTMLElement>('.part-options');
+  if (options) return readInput(options, { as: 'choice' });
+  const input = target as HTMLInputElement;
+  if (input.type === 'checkbox') return input.checked;
+  if (isNumberIn(input)) return input.value === '' ? null : Number(input.value);
+  return input.value;
 }
 
 /** Tells an element each time that it comes into sight. */

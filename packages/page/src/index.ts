@@ -8,6 +8,7 @@ import {
   type Dispose,
   type FeedStatus,
   type Host,
+  isSameRow,
   type Program,
   type ProgramTable,
   Runtime,
@@ -26,6 +27,7 @@ import { handlerNamed } from './handlers.ts';
 import { Kept } from './kept.ts';
 import { keepMessage, showMessage } from './messages.ts';
 import type { Piece } from './pieces/piece.ts';
+import type { CopyElement } from './repeats.ts';
 import { followScrollers, scrollScreen } from './scrolling.ts';
 import { see } from './seen.ts';
 import { fetchRows, takeRows } from './stored-rows.ts';
@@ -252,15 +254,28 @@ class Page implements Acting {
     this.go(this.#way.pop() ?? this.program.start);
   }
 
-  focus(control: string): void {
-    const element = this.#onScreen(control);
-    const target = element?.matches(focusable) ? element : element?.querySelector<HTMLElement>(focusable);
-    if (target) target.focus();
-    else element?.scrollIntoView({ block: 'nearest' });
+  focus(control: string, row?: unknown): void {
+    this.#once(control, row, (element) => {
+      const target = element.matches(focusable) ? element : element.querySelector<HTMLElement>(focusable);
+      if (target) target.focus();
+      else element.scrollIntoView({ block: 'nearest' });
+    });
   }
 
-  scrollTo(control: string): void {
-    this.#onScreen(control)?.scrollIntoView({ block: 'nearest', behavior: movesLess() ? 'auto' : 'smooth' });
+  scrollTo(control: string, row?: unknown): void {
+    this.#once(control, row, (element) =>
+      element.scrollIntoView({ block: 'nearest', behavior: movesLess() ? 'auto' : 'smooth' }),
+    );
+  }
+
+  /** Does something with a control; of a row once the event has ended, since what it adds is not on the page before. */
+  #once(control: string, row: unknown, act: (element: HTMLElement) => void): void {
+    const now = () => {
+      const element = this.#onScreen(control, row);
+      if (element) act(element);
+    };
+    if (row === undefined) now();
+    else setTimeout(now);
   }
 
   message(text: string): void {
@@ -275,12 +290,18 @@ class Page implements Acting {
     giveFile(name, text);
   }
 
-  /** A control of the uppermost dialog, or of the screen, by its name. */
-  #onScreen(control: string): HTMLElement | null {
+  /** A control of the uppermost dialog, or of the screen, by its name; of a repeat that of a row. */
+  #onScreen(control: string, row?: unknown): HTMLElement | null {
     const shown = this.#dialogs.top ?? this.#current;
-    const element = shown ? finderIn([shown])(control) : null;
+    const element = !shown
+      ? null
+      : row === undefined
+        ? finderIn([shown])(control)
+        : [...shown.querySelectorAll<HTMLElement>(`[data-name^="${CSS.escape(control)}["]`)].find((each) =>
+            isSameRow(rowOf(each), row),
+          );
     if (!element) tellProblem(`There is no control \`${control}\` on this screen.`);
-    return element;
+    return element ?? null;
   }
 
   /**
@@ -408,6 +429,13 @@ class Page implements Acting {
         );
     return undefined;
   }
+}
+
+/** The row that a control in a repeat stands in. */
+function rowOf(control: HTMLElement): unknown {
+  let copy: CopyElement | null = control;
+  while (copy && !copy.item) copy = copy.parentElement;
+  return copy?.item?.();
 }
 
 /** Most times in a second that what a screen waits for comes about. */

@@ -1,6 +1,7 @@
 /** Bindings and events of an exported screen, joined to its elements by the runtime. */
 import { Runtime } from '@hovrin/core/runtime';
 import { beforeAll, expect, it } from 'vitest';
+import { brokenRule } from '../../core/src/document/row-rules.ts';
 import { programOf } from '../../core/src/export/program.ts';
 import { exporterNamed, type StateVariable } from '../../core/src/index.ts';
 import { noActing, noPieces, projectWith } from '../../core/test/documents.ts';
@@ -27,6 +28,7 @@ function begin(source: string, state: readonly StateVariable[]) {
   const runtime = new Runtime(program, {
     acting: { ...noActing, message: (text) => void said.push(text) },
     problem: (text) => problems.push(text),
+    brokenRule,
   });
   const binder = new Binder(runtime, program);
   binder.makeRepeat = (...given) => new Repeat(...given);
@@ -212,4 +214,39 @@ it('a number field that is emptied is nothing where its variable may be nothing'
   enter(input, '');
   expect(runtime.read('beds')).toBeNull();
   expect(input.getAttribute('aria-invalid')).toBeNull();
+});
+
+it('rows are edited in place: what is entered is in its row, and what a rule refuses is said at the field', () => {
+  const { runtime, problems } = begin(
+    '<screen name="A"><repeat name="r" each="{tasks}" as="task"><row name="line"><textField name="t" label="Task" value.bind="task.what" on.input="last = value" /><checkbox name="d" label="Done" checked.bind="task.done" /></row></repeat><text name="n" text="{tasks.filter(task =&gt; task.done).length}" /></screen>',
+    [
+      {
+        name: 'tasks',
+        type: 'list',
+        initial: [
+          { what: 'wood', done: false },
+          { what: 'water', done: false },
+        ],
+        columns: [
+          { name: 'what', type: 'text', required: true },
+          { name: 'done', type: 'boolean' },
+        ],
+      },
+      { name: 'last', type: 'text', initial: '' },
+    ],
+  );
+  enter(named('t[1]').querySelector('input')!, 'soup');
+  expect(runtime.read('tasks')).toEqual([
+    { what: 'wood', done: false },
+    { what: 'soup', done: false },
+  ]);
+  expect(runtime.read('last')).toBe('soup');
+  enter(named('d[0]').querySelector('input')!, true);
+  expect(named('n').textContent).toBe('1');
+  const field = named('t[0]').querySelector('input')!;
+  enter(field, '');
+  expect(field.getAttribute('aria-invalid')).toBe('true');
+  expect(one('.page-message').textContent).toBe('`what` is required.');
+  expect(problems).toEqual(['`what` is required.']);
+  expect((runtime.read('tasks') as { what: string }[])[0]!.what).toBe('wood');
 });

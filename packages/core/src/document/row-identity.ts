@@ -7,6 +7,8 @@ import { ownValue, same } from './same.ts';
 import type { Column } from './types.ts';
 
 const marks = new WeakMap<object, object>();
+/** The record that a row is now, by its mark. */
+const newest = new WeakMap<object, object>();
 /** Marks of rows that were removed: no other row that happens to be equal stands for them. */
 const removed = new WeakSet<object>();
 
@@ -17,9 +19,15 @@ export const markOf = (row: object): object => marks.get(row) ?? row;
 
 /** @returns `row`, which takes the place of another record of the same row. */
 export function continuing<T extends object>(row: T, before: object): T {
-  marks.set(row, markOf(before));
+  const mark = markOf(before);
+  marks.set(row, mark);
+  newest.set(mark, row);
   return row;
 }
+
+/** What the row of a record is now; other values are what they are. */
+export const newestOf = (value: unknown): unknown =>
+  isObject(value) ? (newest.get(markOf(value)) ?? value) : value;
 
 /** Says that a row is in its list no more. */
 export const forgetRow = (row: unknown): void => {

@@ -20,11 +20,12 @@ import {
   type StoredTable,
   startScreen,
 } from '../document/types.ts';
-import type { Template } from '../expression/ast.ts';
+import type { Assigned, Statement, Template } from '../expression/ast.ts';
 import {
   checkStatements,
   checkTarget,
   checkTemplate,
+  itemType,
   type Surroundings,
   withItems,
 } from '../expression/check.ts';
@@ -35,9 +36,11 @@ import { hasExpression, unescapeBraces } from '../expression/template.ts';
 import { mayReadView } from '../expression/view-names.ts';
 import { iconSet } from '../icons/icon-set.ts';
 import { kindOf } from '../kinds/catalogue.ts';
+import { givenName } from '../kinds/given-name.ts';
 import type { Kind, Property } from '../kinds/kind.ts';
 import { arrangementOf, mannerOf } from '../kinds/manner.ts';
 import { ownStates, style } from '../kinds/properties.ts';
+import { columnScopeAt, listShownBy } from '../meaning/column-uses.ts';
 import { contextOf } from '../meaning/property-text.ts';
 import { secondsType } from '../property-types/index.ts';
 import { expandedProject } from '../reuse/expand.ts';
@@ -58,12 +61,21 @@ import { pictureAddress } from './picture-address.ts';
 /** What bindings are read with: the names in reach of expressions, and values that hold on all screens. */
 interface Binding extends Surroundings {
   readonly conditions: Conditions;
+  /** The list that an item's row is in, by a control and the name of the item; undefined: it is worked out. */
+  listOf(control: Control, item: string): string | undefined;
+  /** The list whose rows a control shows. */
+  listShownBy(control: Control): string | undefined;
 }
 
 /** @returns the program of a project's page. */
 export function programOf(given: Project): Program {
   const project = expandedProject(given);
-  const around = { ...contextOf(project), conditions: { prefixes: [''], theme: themeOf(project) } };
+  const around = {
+    ...contextOf(project),
+    conditions: { prefixes: [''], theme: themeOf(project) },
+    listOf: () => undefined,
+    listShownBy: () => undefined,
+  };
   return {
     name: project.name,
     ...keptBy(project),
@@ -89,7 +101,13 @@ export function programOf(given: Project): Program {
         pictureAddress(asset.name, project.assets, around.conditions.theme),
       ]),
     ),
-    screens: project.screens.map((screen) => screenProgram(screen, around)),
+    screens: project.screens.map((screen) =>
+      screenProgram(screen, {
+        ...around,
+        listOf: (control, item) => columnScopeAt(screen, project.state, control.id)?.shapeOf(item)?.table,
+        listShownBy: (control) => listShownBy(screen, project.state, control),
+      }),
+    ),
     ...tokensNamed(project, around.conditions.theme),
     ...(readsView(project) ? { bands: project.bands.map(({ name, from }) => ({ name, from })) } : {}),
   };
@@ -353,6 +371,45 @@ function placeIn(text: string): Pick<TwoWayBinding, 'variable' | 'path' | 'begin
     : undefined;
 }
 
+/** What an input is bound to, as a page has it. */
+function boundTo(
+  { name, path }: Assigned,
+  control: Control,
+  around: Binding,
+): Pick<TwoWayBinding, 'variable' | 'path' | 'list'> | undefined {
+  if (path.length === 0) return { variable: name };
+  if (around.names.get(name) !== itemType) return { variable: name, path };
+  const list = around.listOf(control, name);
+  return list === undefined ? undefined : { variable: name, path, list };
+}
+
+/** What an event does, each value of an item that it sets with the list of its row. */
+const withLists = (
+  statements: readonly Statement[],
+  listOf: (item: string) => string | undefined,
+): Statement[] =>
+  statements.map((statement): Statement => {
+    const inner = (part: readonly Statement[]) => withLists(part, listOf);
+    const placed = <T extends Assigned>(target: T): T => {
+      const list = target.path.length > 0 ? listOf(target.name) : undefined;
+      return list === undefined ? target : { ...target, list };
+    };
+    switch (statement.type) {
+      case 'if':
+        return { ...statement, whenTrue: inner(statement.whenTrue), whenFalse: inner(statement.whenFalse) };
+      case 'each':
+        return { ...statement, body: inner(statement.body) };
+      case 'assign':
+        return placed(statement);
+      case 'alter':
+        return { ...placed(statement), ...(statement.gives ? { gives: placed(statement.gives) } : {}) };
+      case 'handler':
+        return statement.gives ? { ...statement, gives: placed(statement.gives) } : statement;
+      default:
+        return statement;
+    }
+  });
+
 function bindControl({ control, parent }: Standing, name: string, around: Binding, found: Found): void {
   const { content, inside, twoWay, events } = found;
   classesAndStates(control, name, around, found);
@@ -363,7 +420,7 @@ function bindControl({ control, parent }: Standing, name: string, around: Bindin
     const bind = property.twoWay && inForce(control.props[`${property.name}.bind`]);
     if (bind) {
       const checked = checkTarget(bind, property.twoWay ?? [], around);
-      const bound = checked.ok ? { variable: checked.value } : placeIn(bind);
+      const bound = checked.ok ? boundTo(checked.value, control, around) : placeIn(bind);
       if (bound) twoWay.push({ control: name, ...bound, target });
       continue;
     }
@@ -393,7 +450,8 @@ function bindControl({ control, parent }: Standing, name: string, around: Bindin
     });
   for (const event of kind.events) {
     const text = inForce(control.props[`on.${event.name}`]);
-    const { dom, gives } = event;
+    const { dom } = event;
+    const gives = givenName(event, (name) => around.names.has(name));
     const checked =
       text === undefined ? undefined : checkStatements(text, withItems(around, gives ? [gives] : []));
     if (checked?.ok && checked.value.length > 0)
@@ -402,7 +460,10 @@ function bindControl({ control, parent }: Standing, name: string, around: Bindin
         name: event.name,
         dom,
         ...(gives ? { gives } : {}),
-        statements: checked.value,
+        statements: withLists(checked.value, (item) => {
+          if (item === gives) return event.givesItem ? around.listShownBy(control) : undefined;
+          return around.names.get(item) === itemType ? around.listOf(control, item) : undefined;
+        }),
       });
   }
 }

@@ -97,6 +97,8 @@ export interface Assigned {
   readonly span: Span;
   /** Keys that lead from the variable to what is assigned inside it, for `order.count = 2`. */
   readonly path: readonly Expression[];
+  /** Of an item of a repeat: the list that its row is in. */
+  readonly list?: string;
 }
 
 /** What an event does, step by step. */

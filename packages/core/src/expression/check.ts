@@ -2,13 +2,15 @@
 
 import { didYouMean } from '../document/nearest.ts';
 import { actionNamed, actions, alteringNamed, alterings } from './actions/catalogue.ts';
-import type { Statement, Template } from './ast.ts';
+import type { Assigned, Statement, Template } from './ast.ts';
+import { readTarget } from './bind-target.ts';
 import { itemPlace } from './item-scope.ts';
 import { meantBy } from './meant.ts';
 import {
   actionsOf,
   allStatements,
   type NameUse,
+  namesOf,
   namesOfStatements,
   namesOfTemplate,
   pointersOf,
@@ -79,7 +81,7 @@ export function checkStatements(text: string, around: Surroundings): Outcome<Sta
   const uses = namesOfStatements(read.value);
   const problem =
     unknownName(uses, around) ??
-    assignedItem(uses, around.names) ??
+    assignedItem(read.value, around.names) ??
     assignedComputed(uses, around) ??
     alteringProblem(read.value, around) ??
     emitProblem(read.value, around) ??
@@ -87,14 +89,26 @@ export function checkStatements(text: string, around: Surroundings): Outcome<Sta
   return problem ? { ok: false, problem } : read;
 }
 
-function assignedItem(uses: readonly NameUse[], names: ReadonlyMap<string, string>): Problem | undefined {
-  const use = uses.find(({ name, written }) => written && names.get(name) === itemType);
-  return (
-    use && {
-      message: `\`${use.name}\` is the item of a repeat; it cannot be assigned. Its row is changed by \`change(list, ${use.name}, { … })\`.`,
-      at: use.span[0],
-    }
-  );
+/** An item that is assigned as a whole; a place in it may be. */
+function assignedItem(
+  statements: readonly Statement[],
+  names: ReadonlyMap<string, string>,
+): Problem | undefined {
+  for (const statement of allStatements(statements)) {
+    const targets = [
+      ...(statement.type === 'assign' || statement.type === 'alter' ? [statement] : []),
+      ...((statement.type === 'alter' || statement.type === 'handler') && statement.gives
+        ? [statement.gives]
+        : []),
+    ];
+    const item = targets.find(({ name, path }) => path.length === 0 && names.get(name) === itemType);
+    if (item)
+      return {
+        message: `\`${item.name}\` is the item of a repeat; it cannot be assigned. A value of it can: \`${item.name}.title = …\`.`,
+        at: item.span[0],
+      };
+  }
+  return undefined;
 }
 
 const computedProblem = (name: string) => `\`${name}\` follows other values; nothing can be assigned to it.`;
@@ -138,7 +152,8 @@ function actionProblem(
         }`,
         at,
       };
-    if (use.arguments.length !== action.count)
+    const given = use.arguments.length;
+    if (given < action.count || given > (action.most ?? action.count))
       return { message: `\`${use.name}\` takes ${action.takes}.`, at };
   }
   for (const use of pointersOf(statements)) {
@@ -178,20 +193,23 @@ function alteringProblem(statements: readonly Statement[], { names }: Surroundin
 }
 
 /**
- * Reads and checks the target of a two-way binding: the name of a state variable.
+ * Reads and checks the target of a two-way binding: a state variable, or a place in one or in an item of a repeat.
  *
- * @param takes the types of variable that the property can be bound to.
+ * @param takes the types of variable that the property can be bound to; what lies inside one can be of any type.
  */
-export function checkTarget(text: string, takes: readonly string[], around: Surroundings): Outcome<string> {
-  const name = text.trim();
-  const fail = (message: string): Outcome<string> => ({ ok: false, problem: { message, at: 0 } });
-  if (!/^[\p{ID_Start}$_][\p{ID_Continue}$]*$/u.test(name))
-    return fail('The name of a state variable is expected here.');
-  if (!around.names.has(name))
-    return fail(`There is no state variable \`${name}\`.${didYouMean(name, around.names.keys())}`);
-  if (around.computed?.has(name)) return fail(computedProblem(name));
+export function checkTarget(text: string, takes: readonly string[], around: Surroundings): Outcome<Assigned> {
+  const fail = (message: string, at = 0): Outcome<Assigned> => ({ ok: false, problem: { message, at } });
+  const read = readTarget(text);
+  if (!read.ok) return read;
+  const { name, path, span } = read.value;
+  const unknown = unknownName([{ name, span, written: true }, ...path.flatMap(namesOf)], around);
+  if (unknown) return { ok: false, problem: unknown };
+  if (around.computed?.has(name)) return fail(computedProblem(name), span[0]);
   const type = around.names.get(name);
+  if (path.length > 0) return read;
+  if (type === itemType)
+    return fail(`\`${name}\` is an item of a repeat: bind one of its values, \`${name}.title\`.`, span[0]);
   if (type !== undefined && !takes.includes(type))
-    return fail(`\`${name}\` is a ${type}; a ${takes.join(' or ')} is needed here.`);
-  return { ok: true, value: name };
+    return fail(`\`${name}\` is a ${type}; a ${takes.join(' or ')} is needed here.`, span[0]);
+  return read;
 }

@@ -2,6 +2,7 @@
  * Which columns of which tables an expression names: `row.nights` where `row` is a row of `stays`. What a value is follows
  * from where it comes from, as far as that can be told without working it out.
  */
+import { isIdentifier, keyText } from '../document/member-text.ts';
 import type { Expression, RecordEntry, Span, Spread, Statement } from './ast.ts';
 
 /** What a value is, as far as columns go: the rows of a table, or one of them. */
@@ -247,8 +248,6 @@ export function columnsInEvent(statements: readonly Statement[], shapeOf: ShapeO
   return reader.found;
 }
 
-const isIdentifier = (name: string): boolean => /^[\p{ID_Start}$_][\p{ID_Continue}$]*$/u.test(name);
-
 /** A text in which a column has another name; all else stays letter for letter. */
 export const withColumnRenamed = (
   text: string,
@@ -265,7 +264,7 @@ export const withColumnRenamed = (
 function renamedAt(text: string, { as, span: [start, end] }: ColumnUse, from: string, to: string): string {
   const put = (at: number, words: string) => text.slice(0, at) + words + text.slice(end);
   const quoted = JSON.stringify(to);
-  const plain = isIdentifier(to) ? to : quoted;
+  const plain = keyText(to);
   if (as === 'key') return put(start, plain);
   if (as === 'shorthand') return put(start, `${plain}: ${from}`);
   if (as === 'text') {

@@ -1,6 +1,14 @@
 /** Names in attributes: which there are, and the same text with one of them changed. */
 import type { Attribute } from '../cascade/attributes.ts';
-import { type NameUse, namesOfStatements, namesOfTemplate, type PointerUse, pointersOf } from './names.ts';
+import { readTarget } from './bind-target.ts';
+import {
+  type NameUse,
+  namesOf,
+  namesOfStatements,
+  namesOfTemplate,
+  type PointerUse,
+  pointersOf,
+} from './names.ts';
 import { parseStatements } from './parse.ts';
 import { hasExpression, parseTemplate } from './template.ts';
 
@@ -13,7 +21,12 @@ export const inEvent = (text: string, change: (text: string) => string): string 
 
 /** Names that an attribute's text reads or writes; none where it cannot be read. */
 export function usesIn(meaning: Attribute, text: string): NameUse[] {
-  if (meaning.role === 'bind') return [{ name: text, span: [0, text.length], written: true }];
+  if (meaning.role === 'bind') {
+    const read = readTarget(text);
+    if (!read.ok) return [];
+    const { name, span, path } = read.value;
+    return [{ name, span, written: true }, ...path.flatMap(namesOf)];
+  }
   if (meaning.role === 'event') {
     const read = parseStatements(text);
     return read.ok ? namesOfStatements(read.value) : [];

@@ -2,12 +2,14 @@
 import type { EventEntry } from './kind.ts';
 
 const press: EventEntry = { name: 'press', label: 'On press', dom: 'click' };
+/** What was entered can be read as `value`, where nothing else is called so. */
+const entered = { gives: 'value', yields: true } as const;
 /** What was entered has changed, and the person is done with it (HTML §4.10.5.5). */
-const change: EventEntry = { name: 'change', label: 'On change', dom: 'change' };
+const change: EventEntry = { name: 'change', label: 'On change', dom: 'change', ...entered };
 /** One of several entries was taken; its value can be read as `choice`. */
 export const choose: EventEntry = { name: 'choose', label: 'On choose', dom: 'choose', gives: 'choice' };
 /** With every letter, before the person is done with it (HTML §4.10.5.5). */
-const input: EventEntry = { name: 'input', label: 'On each input', dom: 'input' };
+const input: EventEntry = { name: 'input', label: 'On each input', dom: 'input', ...entered };
 const focus: EventEntry = { name: 'focus', label: 'On focus', dom: 'focusin' };
 const blur: EventEntry = { name: 'blur', label: 'When left', dom: 'focusout' };
 

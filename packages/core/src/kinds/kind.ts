@@ -108,6 +108,8 @@ export interface Repeats {
 export interface EventEntry {
   readonly name: string;
   readonly label: string;
+  /** The name under which it gives something gives way to a variable, an item or a parameter of the same name. */
+  readonly yields?: true;
   /** What comes with it is one of the items that the control shows. */
   readonly givesItem?: true;
   /** The event of the page's element that it is (DOM, UI Events). */

@@ -2,6 +2,7 @@
 
 import { textInForce } from '../cascade/cascade.ts';
 import { repetitionAround, repetitionOf } from '../cascade/repetition.ts';
+import { memberText } from '../document/member-text.ts';
 import { effectiveNames, freeName } from '../document/names.ts';
 import { isRecord } from '../document/record.ts';
 import { spoken } from '../document/spoken.ts';
@@ -10,7 +11,7 @@ import { type Control, inForce, type Project } from '../document/types.ts';
 import { sampleOf } from '../meaning/readable.ts';
 import { entriesType } from '../property-types/index.ts';
 import type { Step } from '../steps/step.ts';
-import { identifier, makerOf, memberText } from './maker.ts';
+import { identifier, makerOf } from './maker.ts';
 
 /**
  * Makes the columns that a table shows its rows in cells, each with a text of what stands there now.

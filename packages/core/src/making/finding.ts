@@ -1,8 +1,9 @@
 /** A search over a list: a variable for the search text, and the list of the records that contain it. */
+import { memberText } from '../document/member-text.ts';
 import type { Column, Project, StateVariable } from '../document/types.ts';
 import { putting } from '../steps/entities.ts';
 import type { Step } from '../steps/step.ts';
-import { capital, freeStateName, memberText } from './maker.ts';
+import { capital, freeStateName } from './maker.ts';
 import { nameReferred, readText } from './referring.ts';
 
 export interface Finding {

@@ -1,4 +1,5 @@
 /** A screen with a form that asks questions and keeps the answers as a record of a list. */
+import { keyText, memberText } from '../document/member-text.ts';
 import { emptyValues } from '../document/state.ts';
 import type { Control, Project, Reference, StateType, StateVariable } from '../document/types.ts';
 import { escapeBraces } from '../expression/template.ts';
@@ -8,11 +9,9 @@ import {
   freeScreenName,
   freeStateName,
   identifier,
-  keyText,
   type Made,
   type Maker,
   makerOf,
-  memberText,
   titledScreen,
 } from './maker.ts';
 import type { FormQuestion } from './questions.ts';

@@ -1,19 +1,12 @@
 /** A screen with a list's records on one side and all of one record on the other; one at a time where there is no room. */
 
+import { memberText } from '../document/member-text.ts';
 import { keyOf } from '../document/row-identity.ts';
 import { spoken } from '../document/spoken.ts';
 import type { Column, Control, Project, StateVariable } from '../document/types.ts';
 import { escapeBraces } from '../expression/template.ts';
 import { addingState, findingIn, shownOf } from './finding.ts';
-import {
-  capital,
-  freeScreenName,
-  freeStateName,
-  type Made,
-  makerOf,
-  memberText,
-  titledScreen,
-} from './maker.ts';
+import { capital, freeScreenName, freeStateName, type Made, makerOf, titledScreen } from './maker.ts';
 
 /** The screen being made: what its controls say of the list and of each other. */
 interface Browsing {

@@ -56,12 +56,6 @@ export const identifier = (name: string): string => {
   return /^\p{ID_Start}/u.test(joined) ? joined : `field${capital(joined)}`;
 };
 
-/** A record's entry or member by its name, quoted where it must be. */
-const isIdentifier = (name: string) => /^[\p{ID_Start}$_][\p{ID_Continue}$]*$/u.test(name);
-export const keyText = (name: string): string => (isIdentifier(name) ? name : JSON.stringify(name));
-export const memberText = (of: string, name: string): string =>
-  isIdentifier(name) ? `${of}.${name}` : `${of}[${JSON.stringify(name)}]`;
-
 /** The names of screens that are not taken. */
 export const freeScreenName = (project: Project, wanted: string): string => {
   const taken = (name: string) => project.screens.some((screen) => screen.name === name);

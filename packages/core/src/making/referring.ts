@@ -1,7 +1,7 @@
 /** Columns that refer to rows of another table: which of its columns people read there, and how an expression reads it. */
+import { keyText, memberText } from '../document/member-text.ts';
 import { cellText, columnsOf, rowsOf } from '../document/table.ts';
 import type { Column, Reference, StateVariable } from '../document/types.ts';
-import { keyText, memberText } from './maker.ts';
 
 /** The column whose values people read where rows of a table are referred to: the one that says so, else the first of texts. */
 export function nameColumnOf(columns: readonly Column[], { column }: Pick<Reference, 'column'>): string {

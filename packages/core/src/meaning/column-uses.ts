@@ -16,7 +16,7 @@ import {
   withColumnRenamed,
 } from '../expression/column-uses.ts';
 import { parseExpression, parseStatements } from '../expression/parse.ts';
-import { inEvent } from '../expression/renaming.ts';
+import { inEvent, usesIn } from '../expression/renaming.ts';
 import { hasExpression, parseTemplate } from '../expression/template.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import { declaresValue } from '../reuse/definition.ts';
@@ -129,6 +129,16 @@ export const columnScopeAt = (
   id: string,
 ): ColumnScope | undefined => scopesIn(tree, state).get(id);
 
+/** The list whose rows a control shows one by one; undefined: it shows none, or they are worked out. */
+export function listShownBy(
+  tree: Control,
+  state: readonly StateVariable[],
+  control: Control,
+): string | undefined {
+  const scope = columnScopeAt(tree, state, control.id);
+  return scope && repetitionAround(control) ? scopeBelow(control, scope).items?.table : undefined;
+}
+
 /** A column that an attribute of a control names. */
 export interface ColumnUseIn extends ColumnUse {
   readonly attribute: string;
@@ -172,13 +182,20 @@ function usesInAttribute(
   { scope, own, bands }: AttributeSurroundings,
 ): readonly ColumnUse[] {
   const meaning = readAttribute(kindOf(control), attribute, bands);
-  if (typeof meaning === 'string' || meaning.role === 'bind') return [];
+  if (typeof meaning === 'string') return [];
+  if (meaning.role === 'bind') {
+    const read = parseExpression(text);
+    return read.ok
+      ? columnsNamed(read.value, scope.shapeOf).uses.map((use) => ({ ...use, written: true }))
+      : [];
+  }
   if (meaning.role === 'event') {
     const { gives, givesItem } = meaning.event;
     const read = parseStatements(text);
     const shapeOf: ShapeOf = (name) => {
-      if (name !== gives) return scope.shapeOf(name);
-      return givesItem && own ? { is: 'row', table: own.table } : undefined;
+      // What gives way to another name is no row.
+      if (name !== gives || !givesItem) return scope.shapeOf(name);
+      return own && { is: 'row', table: own.table };
     };
     return read.ok ? columnsInEvent(read.value, shapeOf) : [];
   }
@@ -255,7 +272,7 @@ export function renamedInAttribute(
   const rename = (part: string) =>
     withColumnRenamed(part, usesInAttribute(control, attribute, part, around), table, from, to);
   if (typeof meaning !== 'string' && meaning.role === 'event') return inEvent(text, rename);
-  const { columns } = typeof meaning !== 'string' ? meaning.property : {};
+  const { columns } = typeof meaning !== 'string' && meaning.role === 'value' ? meaning.property : {};
   return columns && !hasExpression(text) ? columns.renamed(text, from, to) : rename(text);
 }
 
@@ -279,6 +296,26 @@ export const renamedInVariable = (
       }
     : {}),
 });
+
+/**
+ * Items whose values a control sets, and whose rows are in no list that could be changed: they are worked out. @returns by
+ * attribute the item's name.
+ */
+export function itemsOfNoList(
+  control: Control,
+  scope: ColumnScope,
+  { items, bands }: { readonly items: readonly string[]; readonly bands: Project['bands'] },
+): readonly (readonly [attribute: string, item: string])[] {
+  return Object.entries(control.props).flatMap(([attribute, value]) => {
+    const text = inForce(value);
+    const meaning = readAttribute(kindOf(control), attribute, bands);
+    if (text === undefined || typeof meaning === 'string' || meaning.role === 'value') return [];
+    const set = usesIn(meaning, text).find(
+      ({ name, written }) => written && items.includes(name) && scope.shapeOf(name) === undefined,
+    );
+    return set ? [[attribute, set.name] as const] : [];
+  });
+}
 
 /** A column that a table does not have. */
 export interface MissingColumn {

@@ -1,7 +1,7 @@
 /** What is wrong in a control as it stands: drafts, expressions whose names are gone, values of another type. */
 
 import { readAttribute } from '../cascade/attributes.ts';
-import { type Location, locate, walk } from '../document/tree.ts';
+import { type Location, locate, pathIn, walk } from '../document/tree.ts';
 import { asTyped, type Control, inForce, type Project, type PropertyValue } from '../document/types.ts';
 import { sharingBudget } from '../expression/budget.ts';
 import { usesIn } from '../expression/renaming.ts';
@@ -10,9 +10,9 @@ import { kindOf } from '../kinds/catalogue.ts';
 import { circleOf, type Definition, definitionOf, definitionsOf, noComponent } from '../reuse/definition.ts';
 import { expansionOf } from '../reuse/expand.ts';
 import { isInstance, kindIn, slotProblem } from '../reuse/instance-kinds.ts';
-import { type ColumnScope, columnScopeAt, missingColumns } from './column-uses.ts';
+import { type ColumnScope, columnScopeAt, itemsOfNoList, missingColumns } from './column-uses.ts';
 import { misfitIn } from './misfits.ts';
-import { contextOf, readAttributeText } from './property-text.ts';
+import { contextOf, itemNames, readAttributeText } from './property-text.ts';
 import { sampleOf } from './readable.ts';
 
 /** An attribute whose text is not valid, or gives something else than is wanted. */
@@ -24,6 +24,23 @@ export interface AttributeProblem {
   /** The text holds nonetheless: only what comes out of it does not fit. */
   readonly holds: boolean;
 }
+
+/** Values of items that are set, though their rows are in no list. */
+const unkeepable = (
+  project: Project,
+  control: Control,
+  scope: ColumnScope,
+  { screen }: Location,
+): AttributeProblem[] =>
+  itemsOfNoList(control, scope, {
+    items: itemNames(pathIn(screen, control.id).slice(0, -1)),
+    bands: project.bands,
+  }).map(([attribute, item]) => ({
+    attribute,
+    message: `\`${item}\` is worked out, so that nothing can be put into it: repeat a list itself, or rows that are filtered or sorted from one.`,
+    at: 0,
+    holds: true,
+  }));
 
 /** What an event has that names another control. */
 const namesControls = /\b(?:focus|scrollTo)\s*\(/;
@@ -127,6 +144,7 @@ export function attributeProblems(project: Project, control: Control): readonly 
     ...sharingBudget(() => Object.entries(control.props).flatMap(problemOf)),
     ...reuseProblems(project, control, place),
     ...missing.map((each) => ({ ...each, holds: true })),
+    ...(scope && place ? unkeepable(project, control, scope, place) : []),
   ];
   const points = Object.values(control.props).some((value) => namesControls.test(asTyped(value) ?? ''));
   const controls = points ? context.controls : undefined;

@@ -20,7 +20,8 @@ import { parseOwnStates } from '../expression/own-states.ts';
 import { escapeBraces, hasExpression, unescapeBraces } from '../expression/template.ts';
 import { iconSet } from '../icons/icon-set.ts';
 import { kindOf } from '../kinds/catalogue.ts';
-import type { Kind, Property } from '../kinds/kind.ts';
+import { givenName } from '../kinds/given-name.ts';
+import type { EventEntry, Kind, Property } from '../kinds/kind.ts';
 import { ownStates, style } from '../kinds/properties.ts';
 import { definitionOf, definitionsOf, noComponent } from '../reuse/definition.ts';
 import { instanceKindsOf } from '../reuse/instance-kinds.ts';
@@ -124,7 +125,7 @@ export function readAttributeText(
   if (attribute.role !== 'value') {
     const checked =
       attribute.role === 'event'
-        ? checkStatements(text, withItems(around, attribute.event.gives ? [attribute.event.gives] : []))
+        ? checkStatements(text, withItems(around, namesGiven(attribute.event, around)))
         : checkTarget(text, attribute.property.twoWay ?? [], around);
     return checked.ok ? { ok: true, text: text.trim() } : { ok: false, ...checked.problem };
   }
@@ -163,6 +164,12 @@ export function readAttributeText(
     : reading.message;
   if (!reading.ok || unknown) return { ok: false, message: unknown!, at: 0 };
   return { ok: true, text: type.field === 'words' ? escapeBraces(reading.text) : reading.text };
+}
+
+/** The name that an event gives something under. */
+function namesGiven(event: EventEntry, { names }: Surroundings): string[] {
+  const given = givenName(event, (name) => names.has(name));
+  return given === undefined ? [] : [given];
 }
 
 /** Whether a condition is a band or an orientation. */

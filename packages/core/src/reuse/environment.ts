@@ -5,6 +5,7 @@
 
 import { alteringNamed } from '../expression/actions/catalogue.ts';
 import type { Expression } from '../expression/ast.ts';
+import { readTarget } from '../expression/bind-target.ts';
 import { withoutBinding } from '../expression/bound-names.ts';
 import { asText, evaluateTemplate } from '../expression/evaluate.ts';
 import { allStatements, namesOf, namesOfStatements, pointersOf } from '../expression/names.ts';
@@ -108,6 +109,19 @@ export function templateIn(text: string, around: Environment): string | undefine
 /** The states of a control, `full: {taken} | near: hover`: what is in braces stays an expression. */
 export const statesIn = (text: string, around: Environment): string =>
   mapExpressions(text, (source) => expressionIn(source, around)) ?? text;
+
+/** What something that an inner control is bound to stands for: a name, or a place in what the name stands for. */
+export function boundIn(text: string, { names }: Pick<Environment, 'names'>): Stand | undefined {
+  const read = readTarget(text);
+  const stand = read.ok ? names.get(read.value.name) : undefined;
+  if (!read.ok || !stand) return undefined;
+  const rest = text.slice(read.value.span[1]);
+  if (rest.trim() === '') return stand;
+  // What each item has for itself begins as a whole, not at a place in it.
+  return stand.writes === undefined || stand.begins !== undefined
+    ? { reads: `${stand.reads}${rest}` }
+    : { reads: `${stand.reads}${rest}`, writes: `${stand.writes}${rest}` };
+}
 
 /** The text of an event as an instance has it. */
 export function eventIn(source: string, around: Environment, gives: readonly string[] = []): string {

@@ -21,7 +21,7 @@ import {
 import type { ParameterType } from '../kinds/component.ts';
 import { isOneOf } from '../sure.ts';
 import type { Definition, OwnVariable, Parameter } from './definition.ts';
-import { type Environment, eventIn, expressionIn, type Stand, type Told } from './environment.ts';
+import { boundIn, type Environment, eventIn, expressionIn, type Stand, type Told } from './environment.ts';
 
 export interface Given {
   readonly definition: Definition;
@@ -73,7 +73,7 @@ export function environmentOf(given: Given): {
     const bound = inForce(props[`${parameter.name}.bind`]);
     const text = inForce(props[parameter.name]) ?? parameter.initial;
     if (bound !== undefined)
-      names.set(parameter.name, around?.names.get(bound) ?? { reads: bound, writes: bound });
+      names.set(parameter.name, (around && boundIn(bound, around)) ?? { reads: bound, writes: bound });
     else if (parameter.twoWay && (text === undefined || !readsNames(text)))
       own(parameter, initialOf(parameter.type, text));
     else names.set(parameter.name, { reads: readsOf(parameter, text, around) });

@@ -4,7 +4,8 @@ import { freeName } from '../document/names.ts';
 import { type Control, inForce, type PropertyValue } from '../document/types.ts';
 import { hasExpression } from '../expression/template.ts';
 import { kindOf } from '../kinds/catalogue.ts';
-import { type Environment, eventIn, statesIn, templateIn } from './environment.ts';
+import { givenName } from '../kinds/given-name.ts';
+import { boundIn, type Environment, eventIn, statesIn, templateIn } from './environment.ts';
 
 /** What an item of a component's repeat is called: another name where what stands here from outside reads one of that name. */
 export const itemNameIn = (as: string, { free }: Environment): string =>
@@ -42,9 +43,10 @@ export function propsIn(control: Control, around: Environment): Control['props']
     if (text === undefined) isSame = false;
     else if (attribute.startsWith('on.')) {
       const event = kind.events.find(({ name }) => `on.${name}` === attribute);
-      put(attribute, value, eventIn(text, around, event?.gives === undefined ? [] : [event.gives]));
+      const gives = event && givenName(event, (name) => around.names.has(name));
+      put(attribute, value, eventIn(text, around, gives === undefined ? [] : [gives]));
     } else if (attribute.endsWith('.bind')) {
-      const stand = around.names.get(text);
+      const stand = boundIn(text, around);
       if (!stand) put(attribute, value, text);
       else if (stand.writes !== undefined)
         put(attribute, value, stand.begins === undefined ? stand.writes : stand.reads);

@@ -35,6 +35,8 @@ export interface InsideBinding {
 export interface TwoWayBinding {
   readonly control: string;
   readonly variable: string;
+  /** `variable` is an item of a repeat, whose row is in this list. */
+  readonly list?: string;
   /** Keys that lead to its place inside the variable, and what it holds there as long as nothing was entered. */
   readonly path?: readonly Expression[];
   readonly begins?: Expression;

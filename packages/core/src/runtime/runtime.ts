@@ -13,7 +13,7 @@ import {
   untracked,
 } from '@preact/signals-core';
 import { messageOf } from '../document/error-message.ts';
-import { continueRows, keyOf } from '../document/row-identity.ts';
+import { continueRows, indexOfRow, keyOf, newestOf } from '../document/row-identity.ts';
 import type { brokenRule, Referred } from '../document/row-rules.ts';
 import { ownValue, same } from '../document/same.ts';
 import { fitting } from '../document/state.ts';
@@ -148,6 +148,14 @@ export class Runtime {
     if (!frame) return this.#scope;
     const outer = this.#scopeIn(frame.around);
     return (name) => (name === frame.name ? frame.value.value : outer(name));
+  }
+
+  /** The same for an event: items are what it has made of them so far. */
+  #scopeNow(frame: ItemFrame | undefined): Scope {
+    const scope = this.#scopeIn(frame);
+    const items = new Set<string>();
+    for (let each = frame; each; each = each.around) items.add(each.name);
+    return (name) => (items.has(name) ? newestOf(scope(name)) : scope(name));
   }
 
   #valueOf(name: string): StateValue {
@@ -296,7 +304,7 @@ export class Runtime {
    * behind a `wait` is carried out later, as a part of its own.
    */
   run(statements: readonly Statement[], frame?: ItemFrame, origin?: Origin): void {
-    this.#goOn(this.#carryOut(statements, this.#scopeIn(frame)), origin);
+    this.#goOn(this.#carryOut(statements, this.#scopeNow(frame)), origin);
   }
 
   /**
@@ -335,11 +343,19 @@ export class Runtime {
     return untracked(() => evaluateTemplate(shownBy(binding), this.#scopeIn(frame)));
   }
 
-  /** Takes what a person has entered. */
-  enter({ control, variable, path = [] }: TwoWayBinding, value: unknown, frame?: ItemFrame): void {
-    this.#traced({ control, event: 'entered' }, () =>
-      this.#assignInside({ name: variable, span: nowhere, path }, this.#scopeIn(frame), value),
-    );
+  /** Takes what a person has entered. @returns the rule that it would break; it is not taken then. */
+  enter(
+    { control, variable, path = [], list }: TwoWayBinding,
+    value: unknown,
+    frame?: ItemFrame,
+  ): string | undefined {
+    let refused: string | undefined;
+    this.#traced({ control, event: 'entered' }, () => {
+      const target = { name: variable, span: nowhere, path, ...(list === undefined ? {} : { list }) };
+      refused = this.#assignInside(target, this.#scopeNow(frame), value);
+      if (refused !== undefined) this.#problem(refused);
+    });
+    return refused;
   }
 
   /**
@@ -440,8 +456,9 @@ export class Runtime {
   }
 
   /** @returns the rule that it would break; it is not assigned then. */
-  #assignInside({ name, path }: Assigned, scope: Scope, value: unknown): string | undefined {
+  #assignInside({ name, path, list }: Assigned, scope: Scope, value: unknown): string | undefined {
     const keys = path.map((key) => asText(evaluate(key, scope)));
+    if (list !== undefined) return this.#changeRow(list, scope(name), keys, value);
     const before = keys.length > 0 ? this.#scope(name) : undefined;
     return this.#change(name, inside(before, keys, value));
   }
@@ -480,6 +497,19 @@ export class Runtime {
       columns: columns ?? [],
     });
     return this.#change(name, inside(whole, keys, after));
+  }
+
+  /** A row of a list gets a value. @returns the rule that it would break. */
+  #changeRow(list: string, row: unknown, keys: readonly string[], value: unknown): string | undefined {
+    const rows = this.#scope(list);
+    const at = Array.isArray(rows)
+      ? indexOfRow(rows, row, keyOf(this.#state.get(list)?.variable.columns))
+      : -1;
+    if (at < 0) {
+      this.#problem(`The row is not in \`${list}\` any more.`);
+      return undefined;
+    }
+    return this.#change(list, (rows as unknown[]).with(at, inside((rows as unknown[])[at], keys, value)));
   }
 
   /** Assigns what an event makes of a variable, unless a rule of its table is broken. @returns that rule. */

@@ -20,9 +20,9 @@ export interface Acting {
   closeDialog(): void;
   /** A line of words is shown for a while, and read out. */
   message(text: string): void;
-  /** A control of the screen on top takes the focus, and comes into sight. */
-  focus(control: string): void;
-  scrollTo(control: string): void;
+  /** A control of the screen on top takes the focus, and comes into sight; in a repeat that of a row. */
+  focus(control: string, row?: unknown): void;
+  scrollTo(control: string, row?: unknown): void;
   /** A text is put where one can paste it from. */
   copy(text: string): void;
   /** The person gets a file. */
@@ -36,6 +36,8 @@ interface Entry {
   readonly takes: string;
   /** How many values that is. */
   readonly count: number;
+  /** How many it may be at most; absent: that many. */
+  readonly most?: number;
   /** Types that they must have, as far as not any will do; the name of a variable is one of them. */
   readonly types?: readonly (StateType | undefined)[];
 }

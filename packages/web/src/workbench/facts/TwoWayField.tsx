@@ -1,5 +1,14 @@
 /** Where what a control holds is kept. */
-import { assignableIn, asTyped, type Control, knownOn, locate, type Property } from '@hovrin/core';
+import {
+  assignableIn,
+  asTyped,
+  attributeProblems,
+  type Control,
+  knownOn,
+  locate,
+  type Property,
+  placesToBind,
+} from '@hovrin/core';
 import { useId } from 'react';
 import { keepInNew } from '../../editor/commands/index.ts';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
@@ -28,7 +37,12 @@ export function TwoWayField({
   const fitting = [...assignableIn(screen), ...knownOn(project, screen?.name)].filter(
     ({ type, computed }) => computed === undefined && property.twoWay!.some((each) => each === type),
   );
-  const lost = target !== '' && !fitting.some((variable) => variable.name === target);
+  const places = placesToBind(project, control).filter(
+    ({ type }) => type === undefined || property.twoWay!.some((each) => each === type),
+  );
+  const offered = [...fitting.map(({ name: each }) => each), ...places.map(({ text }) => text)];
+  const isOffered = target === '' || offered.includes(target);
+  const lost = !isOffered && attributeProblems(project, control).some((each) => each.attribute === attribute);
   return (
     <div className="flex items-center gap-1.5">
       <label htmlFor={id} className="w-[86px] shrink-0 text-quiet">
@@ -54,10 +68,15 @@ export function TwoWayField({
         }}
       >
         <option value="">nowhere</option>
-        {lost && <option value={target}>{target} (not there)</option>}
-        {fitting.map((variable) => (
-          <option key={variable.name} value={variable.name}>
-            {variable.name}
+        {!isOffered && (
+          <option value={target}>
+            {target}
+            {lost ? ' (not there)' : ''}
+          </option>
+        )}
+        {offered.map((each) => (
+          <option key={each} value={each}>
+            {each}
           </option>
         ))}
         <option value={newVariable}>a new variable</option>
