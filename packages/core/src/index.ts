@@ -54,6 +54,16 @@ export {
 } from './document/feed-config.ts';
 export { forbiddenKeys } from './document/forbidden-keys.ts';
 export {
+  type BadLine,
+  guessColumns,
+  type Import,
+  type ImportMode,
+  type ImportPlan,
+  importLines,
+  importModes,
+  planProblem,
+} from './document/import.ts';
+export {
   componentNameProblem,
   controlNameProblem,
   effectiveNames,
@@ -91,7 +101,7 @@ export {
   rowsOf,
   tableProblems,
 } from './document/table.ts';
-export { csvOf, readTableFile } from './document/table-file.ts';
+export { csvOf, isJsonFile, linesOfFile, lineWords, textOfFile } from './document/table-file.ts';
 export {
   type Json,
   type Mode,

@@ -17,7 +17,6 @@ import {
   type Row,
   type RowsStep,
   readFolder,
-  readTableFile,
   renameState,
   rewrittenRow,
   rowSteps,
@@ -25,6 +24,7 @@ import {
   stepProblem,
 } from '../src/index.ts';
 import { projectOf } from './documents.ts';
+import { readTableFile } from './table-reading.ts';
 
 const rowsNamed = (count: number, from = 0): Row[] =>
   Array.from({ length: count }, (_, index) => ({

@@ -1,7 +1,8 @@
 /** Tables as files: what leaves comes back, whatever stands in the cells. */
 import fc from 'fast-check';
 import { expect, it } from 'vitest';
-import { type Column, csvOf, type Row, readTableFile } from '../src/index.ts';
+import { type Column, csvOf, type Row } from '../src/index.ts';
+import { readTableFile } from './table-reading.ts';
 
 const columns: readonly Column[] = [
   { name: 'who', type: 'text' },

@@ -1,7 +1,7 @@
 /** Lists of records as tables: types are recognised, rules are held, texts come in as a whole or not at all. */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { columnsFrom, readTable, tableLines } from '../src/document/table.ts';
+import { columnsFrom, tableLines } from '../src/document/table.ts';
 import {
   applySteps,
   type Column,
@@ -18,13 +18,14 @@ import {
   walk,
 } from '../src/index.ts';
 import { projectOf } from './documents.ts';
+import { readLines } from './table-reading.ts';
 
 let ids = 0;
 const lines = (text: string) => text.split('\n').map((line) => line.split(','));
 
 describe('a table from texts', () => {
   it('recognises what its columns hold', () => {
-    const reading = readTable(
+    const reading = readLines(
       lines('guest,people,late,until,phone\nIlka,4,yes,2026-07-14,0170\nTomas,2,no,3.8.2026,'),
       [],
     );
@@ -51,21 +52,20 @@ describe('a table from texts', () => {
       { name: 'state', type: 'text', values: ['late', 'called'] },
     ];
     const problems = (text: string) => {
-      const reading = readTable(lines(text), known);
-      return reading.ok ? [] : reading.problems.map(({ line, message }) => `${line}: ${message}`);
+      const reading = readLines(lines(text), known);
+      return reading.ok ? [] : reading.said;
     };
     expect(problems('guest,people\nIlka,many\nTomas,2,3')).toEqual([
-      '2: people: “many” is no number.',
-      '3: There are 3 values, but 2 columns.',
+      'Line 2: people: “many” is no number.',
+      'Line 3: There are 3 values, but 2 columns.',
     ]);
     expect(problems('guest,state\nIlka,late\n,called\nIlka,gone')).toEqual([
-      '3: `guest` is required.',
-      '4: `guest` is the same in row 1.',
-      '4: `state` is one of late, called.',
+      'Line 3: `guest` is required.',
+      'Line 4: `guest` is the same in row 1. `state` is one of late, called.',
     ]);
-    expect(problems('guest,guest\nIlka,Ilka')).toEqual(['1: There are two columns `guest`.']);
-    expect(problems('__proto__\nx')).toEqual(['1: A column cannot be called `__proto__`.']);
-    expect(problems('')).toEqual(['1: The first line names the columns; it is empty.']);
+    expect(problems('guest,guest\nIlka,Ilka')).toEqual(['The file has two columns `guest`.']);
+    expect(problems('__proto__\nx')).toEqual(['A column cannot be called `__proto__`.']);
+    expect(problems('')).toEqual(['The first line names the columns; it is empty.']);
     expect(problems('guest,people\nIlka,4')).toEqual([]);
   });
 
@@ -84,7 +84,7 @@ describe('a table from texts', () => {
         const rows = Array.from({ length: count }, () =>
           Object.fromEntries(cells.map(({ value }, index) => [`c${index}`, value])),
         );
-        expect(readTable(tableLines(columns, rows), columns)).toEqual({ ok: true, columns, rows });
+        expect(readLines(tableLines(columns, rows), columns)).toEqual({ ok: true, columns, rows });
       }),
     );
   });

@@ -140,7 +140,7 @@ it('a file of 20,000 rows comes in as one step, and going back takes it away and
   const csv = ['guest,people', ...guests(20_000, 100).map((row) => `${row.guest},${row.people}`)].join('\n');
   const taken = await call<{ ok: boolean; rows: RowBatch }>(
     'POST',
-    `/api/projects/${id}/tables/stays/file?name=stays.csv`,
+    `/api/projects/${id}/tables/stays/file?name=stays.csv&plan=${plan('replace', { guest: 'guest', people: 'people' })}`,
     csv,
   );
   expect(taken.body.ok).toBe(true);
@@ -174,19 +174,36 @@ it('a file of 20,000 rows comes in as one step, and going back takes it away and
   ]);
 });
 
+/** How a file comes in, as a part of the address. */
+const plan = (mode: string, columns: object, onlyGood = false) =>
+  encodeURIComponent(JSON.stringify({ mode, columns, onlyGood }));
+
 it('a file that is not right brings nothing in, and says what and where', async () => {
   const id = await withTable();
   const take = async (name: string, text: string) =>
-    (await call<object>('POST', `/api/projects/${id}/tables/stays/file?name=${name}`, text)).body;
+    (
+      await call<object>(
+        'POST',
+        `/api/projects/${id}/tables/stays/file?name=${name}&plan=${plan('append', { guest: 'guest', people: 'people' })}`,
+        text,
+      )
+    ).body;
   expect(await take('a.csv', 'guest,people\nIlka,4\n,2\n')).toEqual({
     ok: false,
-    said: ['Line 3: `guest` is required.'],
+    taken: 1,
+    bad: [{ line: 3, cells: ['', '2'], message: '`guest` is required.' }],
     more: 0,
   });
   expect(await take('a.json', '[{"guest": "Ilka"}, 4]')).toMatchObject({ ok: false });
   expect(await take('a.csv', '__proto__\n1\n')).toMatchObject({ ok: false });
-  const many = await take('a.csv', `guest,people\n${'Ilka,x\n'.repeat(500)}`);
-  expect(many).toMatchObject({ ok: false, more: 300 });
+  const many = await take('a.csv', `guest,people\n${'Ilka,x\n'.repeat(2500)}`);
+  expect(many).toMatchObject({ ok: false, more: 500 });
+  const { status } = await call(
+    'POST',
+    `/api/projects/${id}/tables/stays/file?name=a.csv&plan=x`,
+    'guest\nIlka',
+  );
+  expect(status).toBe(400);
 });
 
 it('columns are rewritten in all rows, files are saved, a copy of the project has rows of its own', async () => {

@@ -2,8 +2,10 @@
 import type {
   Appended,
   Asset,
+  BadLine,
   Column,
   HistoryEntry,
+  ImportPlan,
   PlacedRow,
   Project,
   Rewriting,
@@ -74,9 +76,15 @@ export interface RowPage {
 }
 
 /** Rows from a file, or what keeps them out. */
-export type FileTaken =
+export type FileTaken = {
+  readonly taken: number;
+  readonly bad: readonly BadLine[];
+  /** How many lines besides are not right. */
+  readonly more: number;
+} & (
   | { readonly ok: true; readonly columns: readonly Column[]; readonly rows: RowBatch }
-  | { readonly ok: false; readonly said: readonly string[]; readonly more: number };
+  | { readonly ok: false; readonly problem?: string }
+);
 
 async function request<T>(
   method: string,
@@ -155,10 +163,10 @@ export const api = {
           : { sort: question.sort, descending: String(question.descending === true) }),
       })}`,
     ),
-  takeFile: (id: string, list: string, file: File) =>
+  takeFile: (id: string, list: string, file: File, plan: ImportPlan) =>
     request<FileTaken>(
       'POST',
-      `${table(id, list)}/file?${new URLSearchParams({ name: file.name })}`,
+      `${table(id, list)}/file?${new URLSearchParams({ name: file.name, plan: JSON.stringify(plan) })}`,
       file.slice(0, file.size, 'text/plain'),
     ),
   rewritten: (id: string, list: string, change: Rewriting) =>

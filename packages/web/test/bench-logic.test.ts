@@ -326,13 +326,14 @@ describe('data', () => {
   it('counts in words, and says what came', () => {
     expect(counted(1, 'row', 'rows')).toBe('1 row');
     expect(counted(1204, 'row', 'rows')).toBe('1,204 rows');
-    expect(takenWords('a.csv', list, list, 0)).toBe('1 row of a.csv.');
-    expect(takenWords('a.csv', list, list, 3)).toBe(
-      '1 row of a.csv in place of 3 rows; undo brings those back.',
+    const empty = { ...list, initial: [] };
+    expect(takenWords('a.csv', list, empty)).toBe('guests has 1 row with a.csv.');
+    expect(takenWords('a.csv', list, list)).toBe(
+      'guests has 1 row with a.csv; before it had 1 row, which undo brings back.',
     );
     const table = { ...list, initial: [], table: { id: 't', rows: 9000 } };
-    expect(takenWords('a.csv', list, table, 0)).toBe(
-      '9,000 rows of a.csv. guests is a table now: its rows are kept beside the document.',
+    expect(takenWords('a.csv', table, empty)).toBe(
+      'guests has 9,000 rows with a.csv. guests is a table now: its rows are kept beside the document.',
     );
   });
 

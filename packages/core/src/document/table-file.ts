@@ -2,15 +2,29 @@
 
 import Papa from 'papaparse';
 import { itemAt } from '../sure.ts';
-import { messageOf } from './error-message.ts';
 import { isRecord } from './record.ts';
-import { type Row, readTable, type TableReading, tableLines } from './table.ts';
-import type { Column, StateVariable } from './types.ts';
+import { type Row, tableLines } from './table.ts';
+import type { Column } from './types.ts';
 
 export const isJsonFile = (name: string): boolean => name.toLowerCase().endsWith('.json');
 
+/**
+ * The text of a file: UTF-8 or UTF-16 where it says so or can be that, else as older spreadsheets write it (Encoding
+ * Standard §4, `windows-1252`).
+ */
+export function textOfFile(bytes: Uint8Array): string {
+  const [first, second] = bytes;
+  if (first === 0xff && second === 0xfe) return new TextDecoder('utf-16le').decode(bytes);
+  if (first === 0xfe && second === 0xff) return new TextDecoder('utf-16be').decode(bytes);
+  try {
+    return new TextDecoder('utf-8', { fatal: true }).decode(bytes);
+  } catch {
+    return new TextDecoder('windows-1252').decode(bytes);
+  }
+}
+
 /** Lines of a file, the first one naming the columns. @throws Error where it is no such file. */
-function linesOf(name: string, text: string): string[][] {
+export function linesOfFile(name: string, text: string): string[][] {
   if (isJsonFile(name)) {
     const value: unknown = JSON.parse(text);
     if (!Array.isArray(value) || !value.every(isRecord)) throw new Error('A list of records is expected.');
@@ -28,34 +42,9 @@ function linesOf(name: string, text: string): string[][] {
   return data.map((line) => line.map(unguarded));
 }
 
-/** What came of reading a file: its rows, or everything that keeps them out, in words that say where. */
-export type FileReading =
-  | Extract<TableReading, { ok: true }>
-  | { readonly ok: false; readonly said: readonly string[] };
-
-/**
- * Reads a file of rows. All of them come in, or none.
- *
- * @param known columns that are there already; their types and rules hold.
- * @param state where what they refer to is found.
- */
-export function readTableFile(
-  name: string,
-  text: string,
-  known: readonly Column[],
-  state: readonly StateVariable[] = [],
-): FileReading {
-  let lines: string[][];
-  try {
-    lines = linesOf(name, text);
-  } catch (error) {
-    return { ok: false, said: [messageOf(error)] };
-  }
-  const reading = readTable(lines, known, state);
-  if (reading.ok) return reading;
-  const where = (line: number) => (isJsonFile(name) && line > 1 ? `Record ${line - 1}` : `Line ${line}`);
-  return { ok: false, said: reading.problems.map(({ line, message }) => `${where(line)}: ${message}`) };
-}
+/** A line of a file, as a person finds it there: in a list of records the one with the heads is none. */
+export const lineWords = (name: string, line: number): string =>
+  isJsonFile(name) && line > 1 ? `Record ${line - 1}` : `Line ${line}`;
 
 /** Texts that a spreadsheet takes for formulas, guarded ones included. */
 const formula = /^'*[=+\-@\t\r]/;

@@ -2,7 +2,6 @@
  * Lists of records as tables: columns with types, what is wrong in a cell, and rows from texts as spreadsheets and
  * CSV files have them.
  */
-import { forbiddenKeys } from './forbidden-keys.ts';
 import { isDay } from './state.ts';
 import type { Column, ColumnRole, ColumnType, Reference, StateVariable } from './types.ts';
 
@@ -151,66 +150,8 @@ export function tableProblems(
   return found;
 }
 
-/** A table as it comes in: the rows, or what keeps them out, by line of the text. */
-export type TableReading =
-  | { readonly ok: true; readonly columns: readonly Column[]; readonly rows: readonly Row[] }
-  | {
-      readonly ok: false;
-      readonly problems: readonly { readonly line: number; readonly message: string }[];
-    };
-
-/**
- * Reads lines of texts, the first one naming the columns. All rows come in, or none.
- *
- * @param known existing columns; their types and rules hold for incoming columns of the same names.
- * @param state where what they refer to is found.
- */
-export function readTable(
-  lines: readonly (readonly string[])[],
-  known: readonly Column[],
-  state: readonly StateVariable[] = [],
-): TableReading {
-  const [header = [], ...body] = lines;
-  const names = header.map((name) => name.trim());
-  const problems: { line: number; message: string }[] = [];
-  const say = (line: number, message: string) => problems.push({ line, message });
-  if (names.every((name) => name === ''))
-    return { ok: false, problems: [{ line: 1, message: 'The first line names the columns; it is empty.' }] };
-  for (const [index, name] of names.entries()) {
-    if (name === '') say(1, `Column ${index + 1} has no name.`);
-    else if (names.indexOf(name) < index) say(1, `There are two columns \`${name}\`.`);
-    else if (forbiddenKeys.has(name)) say(1, `A column cannot be called \`${name}\`.`);
-  }
-  if (problems.length > 0) return { ok: false, problems };
-  const columns = names.map(
-    (name, index): Column =>
-      known.find((column) => column.name === name) ?? {
-        name,
-        type: typeAmong(body.map((cells) => cells[index] ?? '')),
-      },
-  );
-  const rows = body.map((cells, index) => {
-    const line = index + 2;
-    if (cells.length > names.length)
-      say(line, `There are ${cells.length} values, but ${names.length} columns.`);
-    const row: Record<string, unknown> = {};
-    for (const [at, column] of columns.entries()) {
-      const reading = readCell(column.type, cells[at] ?? '');
-      if (!reading.ok) say(line, `${column.name}: ${reading.message}`);
-      else if (reading.value !== undefined) row[column.name] = reading.value;
-    }
-    return row;
-  });
-  // Rules are looked at once all values are read.
-  if (problems.length === 0)
-    for (const [cell, message] of tableProblems(columns, rows, state))
-      say(Number(cell.split(' ')[0]) + 2, message);
-  problems.sort((a, b) => a.line - b.line);
-  return problems.length > 0 ? { ok: false, problems } : { ok: true, columns, rows };
-}
-
 /** The type that all of some texts can be read as. */
-function typeAmong(texts: readonly string[]): ColumnType {
+export function typeAmong(texts: readonly string[]): ColumnType {
   const there = texts.filter((text) => text.trim() !== '');
   // Numbers that begin with a nought are names: telephone numbers, codes.
   const coded = there.some((text) => /^0\d/.test(text.trim()));

@@ -4,6 +4,8 @@ import {
   cellKey,
   columnsOf,
   columnTypes,
+  type ImportPlan,
+  importModes,
   type Project,
   type Rewriting,
   rowsOf,
@@ -54,6 +56,25 @@ interface Found {
   readonly columns: readonly Column[];
 }
 
+/** Longest plan of how a file comes to a table, UTF-16 units: it is a part of the address. */
+const longestPlan = 8000;
+
+const planShape = Joi.object<ImportPlan>({
+  mode: Joi.string()
+    .valid(...importModes)
+    .required(),
+  columns: Joi.object().pattern(Joi.string().allow(''), Joi.string().allow(null)).required(),
+  onlyGood: Joi.boolean().required(),
+});
+
+function parsedPlan(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    throw new RequestError(400, 'The plan of the file is no JSON.');
+  }
+}
+
 export function tableRoutes(router: Router, { store, workshop }: Parts): void {
   /** The list of records that a request is about. */
   function listOf(context: Context & { params: Record<string, string> }): Found {
@@ -94,14 +115,18 @@ export function tableRoutes(router: Router, { store, workshop }: Parts): void {
 
   // The new rows are kept as a batch; a step puts them in the place of the old ones.
   router.post('/api/projects/:id/tables/:list/file', async (context) => {
-    const { id, project, variable, columns } = listOf(context);
-    const { name } = check(
+    const { id, project, variable } = listOf(context);
+    const { name, plan: said } = check(
       context.query,
-      Joi.object<{ name: string }>({ name: Joi.string().max(300).required() }),
+      Joi.object<{ name: string; plan: string }>({
+        name: Joi.string().max(300).required(),
+        plan: Joi.string().max(longestPlan).required(),
+      }),
     );
+    const plan = check(parsedPlan(said), planShape);
     const bytes = await readBody(context.req, largestFile);
     const state = project.state.filter((each) => each.name !== variable.name);
-    const outcome = await workshop.do('file', { id, name, bytes, columns, state });
+    const outcome = await workshop.do('file', { id, name, bytes, variable, plan, state });
     context.body = outcome.ok ? { ...outcome, rows: store.rows.keepPacked(id, outcome.rows) } : outcome;
   });
 

@@ -6,24 +6,32 @@ import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { deflateSync } from 'node:zlib';
 import {
+  type BadLine,
   type Column,
+  columnsOf,
   csvOf,
   type Exported,
   entryOf,
   expandedProject,
   exporterNamed,
   firstRows,
+  type ImportPlan,
+  importLines,
+  initialRows,
   inSample,
   itemAt,
+  linesOfFile,
   longTexts,
+  messageOf,
   mostTableRows,
   type Project,
+  planProblem,
   type Rewriting,
   type Row,
-  readTableFile,
   rewrittenRow,
   type SampleCondition,
   type StateVariable,
+  textOfFile,
 } from '@hovrin/core';
 import {
   drawScreen,
@@ -50,12 +58,21 @@ export interface PackedRows {
   readonly first: readonly Row[];
 }
 
-/** Most problems of a file that are told. */
-const mostSaid = 200;
+/** Most lines of a file that are given back, since they are not right. */
+const mostBad = 2000;
 
-export type FileOutcome =
+/** What came of a file: the rows that the table has with it, or what keeps them out; and the lines that are not right. */
+export type FileOutcome = {
+  /** How many lines are taken, or would be. */
+  readonly taken: number;
+  readonly bad: readonly BadLine[];
+  /** How many lines besides are not right. */
+  readonly more: number;
+} & (
   | { readonly ok: true; readonly columns: readonly Column[]; readonly rows: PackedRows }
-  | { readonly ok: false; readonly said: readonly string[]; readonly more: number };
+  /** Why the file is none, or goes in no way that was planned. */
+  | { readonly ok: false; readonly problem?: string }
+);
 
 /** What jobs read from. */
 export interface Sources {
@@ -82,10 +99,12 @@ interface PageJob {
 interface FileJob {
   readonly id: string;
   readonly name: string;
-  /** The file, UTF-8. */
+  /** The file. */
   readonly bytes: Uint8Array;
-  readonly columns: readonly Column[];
-  /** Where what they refer to is found. */
+  /** The table that they come to. */
+  readonly variable: StateVariable;
+  readonly plan: ImportPlan;
+  /** Where what its columns refer to is found. */
   readonly state: readonly StateVariable[];
 }
 
@@ -209,21 +228,34 @@ export const jobs = {
   },
 
   /** Rows from a file. */
-  async file({ rows }: Sources, { id, name, bytes, columns, state }: FileJob): Promise<FileOutcome> {
-    const text = new TextDecoder().decode(bytes);
-    const whole = state.map((each) => rows.withAllRows(id, each));
-    const reading = readTableFile(name, text, columns, whole);
-    if (!reading.ok) {
-      const { said } = reading;
-      return { ok: false, said: said.slice(0, mostSaid), more: Math.max(0, said.length - mostSaid) };
+  async file({ rows }: Sources, { id, name, bytes, variable, plan, state }: FileJob): Promise<FileOutcome> {
+    const fail = (problem: string): FileOutcome => ({ ok: false, problem, taken: 0, bad: [], more: 0 });
+    const columns = columnsOf(variable);
+    let lines: readonly string[][];
+    try {
+      lines = linesOfFile(name, textOfFile(bytes));
+    } catch (error) {
+      return fail(messageOf(error));
     }
-    return reading.rows.length > mostTableRows
-      ? {
-          ok: false,
-          said: [`A table has at most ${mostTableRows} rows; the file has ${reading.rows.length}.`],
-          more: 0,
-        }
-      : { ok: true, columns: reading.columns, rows: pack(reading.rows) };
+    const problem = planProblem(plan, lines[0] ?? [], columns);
+    if (problem) return fail(problem);
+    const read = importLines(lines, plan, {
+      columns,
+      rows: initialRows(rows.withAllRows(id, variable)),
+      state: state.map((each) => rows.withAllRows(id, each)),
+    });
+    if (read.rows.length > mostTableRows)
+      return fail(
+        `A table has at most ${mostTableRows} rows; with the file it would have ${read.rows.length}.`,
+      );
+    const told = {
+      taken: read.taken,
+      bad: read.bad.slice(0, mostBad),
+      more: Math.max(0, read.bad.length - mostBad),
+    };
+    return read.bad.length > 0 && !plan.onlyGood
+      ? { ...told, ok: false }
+      : { ...told, ok: true, columns: read.columns, rows: pack(read.rows) };
   },
 
   /** The rows of a table after a change of a column. */

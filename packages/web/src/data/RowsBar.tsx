@@ -89,7 +89,7 @@ function FileButton({ disabled, onFile }: { disabled: boolean; onFile: (file: Fi
       <button
         type="button"
         className="btn"
-        title="CSV or JSON; its rows take the place of these, and undo brings these back"
+        title="CSV or JSON; you are asked how its rows come to these"
         disabled={disabled}
         onClick={() => field.current?.click()}
       >

@@ -14,10 +14,11 @@ import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { Dialog } from '../parts/Dialog.tsx';
 import { ColumnDialog } from './ColumnDialog.tsx';
 import type { GridColumn } from './grid/cells.ts';
+import { ImportDialog } from './ImportDialog.tsx';
 import { RowsBar } from './RowsBar.tsx';
 import { type RowSource, useListRows, useStoredRows } from './rowSource.ts';
 import { TableGrid } from './TableGrid.tsx';
-import { type RefusedFile, useRowsWork } from './useRowsWork.ts';
+import { useRowsWork } from './useRowsWork.ts';
 
 interface TableDialogProps {
   readonly variable: StateVariable;
@@ -69,7 +70,7 @@ function RowsDialog({
     return names ? { ...each, names } : each;
   });
   const [column, setColumn] = useState<number>();
-  const { working, refused, editRows, changeColumns, bringIn, remove } = useRowsWork(
+  const { working, coming, setComing, editRows, changeColumns, look, bringIn, remove } = useRowsWork(
     variable,
     source,
     question,
@@ -91,9 +92,8 @@ function RowsDialog({
           editRows(`Add a row to ${name}`, rowSteps(name, { added: [{}] }, source.total));
         }}
         onAddColumn={addColumn}
-        onFile={(file) => void bringIn(file)}
+        onFile={(file) => void look(file)}
       />
-      {refused && <Refused {...refused} />}
       {source.failed !== undefined ? (
         <p role="alert" className="rounded-md border border-brick/50 p-8 text-center text-brick">
           The rows did not come: {source.failed} They are asked for again as soon as something changes.
@@ -119,6 +119,14 @@ function RowsDialog({
           onUndo={() => editor.undo()}
         />
       )}
+      {coming && (
+        <ImportDialog
+          {...{ coming, columns }}
+          rowCount={source.total}
+          onTake={(plan) => bringIn(coming, plan)}
+          onClose={() => setComing(undefined)}
+        />
+      )}
       {column !== undefined && columns[column] && (
         <ColumnDialog
           table={name}
@@ -131,26 +139,5 @@ function RowsDialog({
         />
       )}
     </Dialog>
-  );
-}
-
-/** Most reasons that are told. */
-const mostTold = 50;
-
-function Refused({ file, said, more }: RefusedFile) {
-  const untold = more + Math.max(0, said.length - mostTold);
-  return (
-    <div
-      role="alert"
-      className="mb-2 max-h-32 overflow-y-auto rounded-md border border-brick/50 p-2 text-brick"
-    >
-      <p className="font-medium">Nothing was taken from {file}.</p>
-      <ul>
-        {said.slice(0, mostTold).map((each) => (
-          <li key={each}>{each}</li>
-        ))}
-        {untold > 0 && <li>and {untold} more</li>}
-      </ul>
-    </div>
   );
 }

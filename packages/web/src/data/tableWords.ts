@@ -5,25 +5,18 @@ import { rowsOf, type StateVariable } from '@hovrin/core';
 export const counted = (count: number, one: string, many: string): string =>
   `${count.toLocaleString('en')} ${count === 1 ? one : many}`;
 
+const rowsIn = (variable: StateVariable): number => variable.table?.rows ?? rowsOf(variable)?.length ?? 0;
 const rowCount = (count: number): string => counted(count, 'row', 'rows');
 
 /**
  * What is said when the rows of a file have come.
  *
- * @param before the variable as it was, @param after and as it is now.
- * @param replaced how many rows it had.
+ * @param now the variable as it is now, @param before and as it was.
  */
-export function takenWords(
-  file: string,
-  before: StateVariable,
-  after: StateVariable,
-  replaced: number,
-): string {
-  const came = after.table?.rows ?? rowsOf(after)?.length ?? 0;
-  const instead = replaced > 0 ? ` in place of ${rowCount(replaced)}; undo brings those back` : '';
+export function takenWords(file: string, now: StateVariable, before: StateVariable): string {
+  const [count, was] = [rowsIn(now), rowsIn(before)];
   const table =
-    after.table && !before.table
-      ? ` ${after.name} is a table now: its rows are kept beside the document.`
-      : '';
-  return `${rowCount(came)} of ${file}${instead}.${table}`;
+    now.table && !before.table ? ` ${now.name} is a table now: its rows are kept beside the document.` : '';
+  const undone = was > 0 ? `; before it had ${rowCount(was)}, which undo brings back` : '';
+  return `${now.name} has ${rowCount(count)} with ${file}${undone}.${table}`;
 }

@@ -1,16 +1,21 @@
 /** What is done with the rows of a list: changed, brought in from a file, taken away, and its columns. */
 import {
+  type BadLine,
   type Column,
   columnsOf,
   firstRows,
+  type ImportPlan,
+  importLines,
+  isJsonFile,
+  linesOfFile,
   messageOf,
   type RowQuestion,
-  readTableFile,
   renamingColumn,
   rowSteps,
   rowsOf,
   type StateVariable,
   type Step,
+  textOfFile,
 } from '@hovrin/core';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
@@ -25,11 +30,20 @@ const largestHere = 1_000_000;
 /** Most rows that a step takes away by naming each. */
 const mostNamed = 2000;
 
-/** A file that was not taken, and why. */
-export interface RefusedFile {
-  readonly file: string;
-  readonly said: readonly string[];
-  /** How many reasons are not told. */
+/** A file that is on its way into the table: its beginning, from which its columns are mapped and shown. */
+export interface ComingFile {
+  readonly file: File;
+  /** The first lines, the one with the heads in front. */
+  readonly lines: readonly (readonly string[])[];
+  /** All of them are here. */
+  readonly isWhole: boolean;
+}
+
+/** What came of a file that is to be taken, or would come of it. */
+export interface FileOutcome {
+  readonly problem?: string;
+  readonly taken: number;
+  readonly bad: readonly BadLine[];
   readonly more: number;
 }
 
@@ -58,7 +72,7 @@ export function useRowsWork(variable: StateVariable, source: RowSource, question
   const { editor } = useWorkplace();
   const { project } = useEditorState('project');
   const columns = columnsOf(variable);
-  const [refused, setRefused] = useState<RefusedFile>();
+  const [coming, setComing] = useState<ComingFile>();
   /** What is going on that takes a while. */
   const [working, setWorking] = useState<string>();
   const dispatch = (label: string, steps: readonly Step[]) => editor.dispatch({ label, steps });
@@ -80,26 +94,47 @@ export function useRowsWork(variable: StateVariable, source: RowSource, question
     }
   };
   const take = (from: string, read: readonly Column[], rows: Parameters<typeof takeRows>[2]) => {
-    const others = columns.filter((each) => !read.some(({ name: own }) => own === each.name));
     const held = () => editor.state.project.state.find((each) => each.name === name);
     const into = held() ?? variable;
-    if (dispatch(`Rows of ${name} from ${from}`, takeRows(into, [...read, ...others], rows, firstRows)))
-      editor.tell(takenWords(from, into, held() ?? into, source.total));
+    if (dispatch(`Rows of ${name} from ${from}`, takeRows(into, read, rows, firstRows)))
+      editor.tell(takenWords(from, held() ?? into, into));
   };
-  const bringIn = async (chosen: File) => {
-    setRefused(undefined);
-    const isSmall = chosen.size <= largestHere && !variable.table;
-    const here = isSmall
-      ? readTableFile(chosen.name, await chosen.text(), columns, project.state)
-      : undefined;
-    if (here && !here.ok) return setRefused({ file: chosen.name, said: here.said, more: 0 });
-    if (here && here.rows.length <= firstRows) return take(chosen.name, here.columns, here.rows);
+  /** Looks into a file that somebody chose, so that they can say how it comes in. */
+  const look = async (file: File) => {
+    const isWhole = file.size <= largestHere;
+    const beginning = isWhole ? file : file.slice(0, largestHere);
+    const lines = linesOfFile(
+      isWhole || !isJsonFile(file.name) ? file.name : `${file.name}.csv`,
+      textOfFile(new Uint8Array(await beginning.arrayBuffer())),
+    );
+    // The last line of a beginning may be cut.
+    setComing({ file, lines: isWhole ? lines : lines.slice(0, -1), isWhole });
+  };
+  /** Takes a file as it was planned; where something is not right, nothing comes in unless the plan says so. */
+  const bringIn = async ({ file, lines, isWhole }: ComingFile, plan: ImportPlan): Promise<FileOutcome> => {
+    if (isWhole && !variable.table) {
+      const rows = rowsOf(variable) ?? [];
+      const read = importLines(lines, plan, { columns, rows, state: project.state });
+      const { taken, bad } = read;
+      if (bad.length > 0 && !plan.onlyGood) return { taken, bad, more: 0 };
+      if (read.rows.length <= firstRows) {
+        take(file.name, read.columns, read.rows);
+        return { taken, bad: [], more: 0 };
+      }
+    }
     // What the server reads it by is what is here.
     if (!(await editor.settled()))
-      throw new Error('The server cannot be reached; it reads files of this size.');
-    const taken = await api.takeFile(editor.projectId, name, chosen);
-    if (taken.ok) take(chosen.name, taken.columns, taken.rows);
-    else setRefused({ file: chosen.name, ...taken });
+      return {
+        problem: 'The server cannot be reached; it reads files of this size.',
+        taken: 0,
+        bad: [],
+        more: 0,
+      };
+    const outcome = await api.takeFile(editor.projectId, name, file, plan);
+    const { taken, bad, more } = outcome;
+    if (!outcome.ok) return { ...(outcome.problem ? { problem: outcome.problem } : {}), taken, bad, more };
+    take(file.name, outcome.columns, outcome.rows);
+    return { taken, bad: [], more: 0 };
   };
   const changeColumns = (
     label: string,
@@ -117,10 +152,12 @@ export function useRowsWork(variable: StateVariable, source: RowSource, question
     });
   return {
     working,
-    refused,
+    coming,
+    setComing,
     editRows,
     changeColumns,
-    bringIn: (file: File) => during(`${file.name} is being read …`, () => bringIn(file)),
+    look: (file: File) => during(`${file.name} is being read …`, () => look(file)),
+    bringIn,
     remove: (from: number, until: number) =>
       during('Rows are being removed …', async () => {
         const steps = await removing(variable, source, question, [from, until]);
