@@ -45,7 +45,6 @@ describe('an expression', () => {
     ['list.reduce((sum, x) => sum + x, 0)', 8],
     ['[...list, 9].length', 4],
     ['({ ...party, size: 5 }).size', 5],
-    ['Math.max(...[1]) ', expect.anything()],
     ['Math.round(2.6) + Math.PI - Math.PI', 3],
     ['name.toUpperCase().padEnd(6, ".")', 'ILKA..'],
     ['(3.14159).toFixed(2)', '3.14'],
@@ -56,8 +55,7 @@ describe('an expression', () => {
     ['"3" == guests', true],
     ['String([1, [2, 3]])', '1,2,3'],
   ])('%s', (text, expected) => {
-    if (text.includes('...[1]')) expect(() => value(text)).toThrow(/not available in calls/);
-    else expect(value(text)).toEqual(expected);
+    expect(value(text)).toEqual(expected);
   });
 
   it.each([
@@ -232,6 +230,6 @@ it('an item’s name is a variable again behind its function or its loop', () =>
   expect(parseStatements('for (const name of rows) total = 1; name = "Ilka"').ok).toBe(true);
   expect(parseStatements('for (const name of rows) name = "Ilka"')).toMatchObject({
     ok: false,
-    problem: { message: expect.stringContaining('is an item of a list') },
+    problem: { message: expect.stringContaining('stays what it is') },
   });
 });

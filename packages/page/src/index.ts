@@ -5,6 +5,7 @@
  */
 import {
   type Acting,
+  addFunctions,
   type Dispose,
   type FeedStatus,
   type Host,
@@ -132,6 +133,7 @@ class Page implements Acting {
         runtime: this.runtime,
         host: this.#host,
         tellStatus: (variable, status) => this.#tellStatus(variable, status),
+        addFunctions,
         repeatBy: (make) => {
           this.#binder.makeRepeat = make;
         },

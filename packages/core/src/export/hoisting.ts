@@ -42,6 +42,7 @@ class Hoisting {
     let inner = items;
     if (isExpression(part)) {
       if (part.type === 'arrow') inner = [...items, ...part.parameters];
+      else if (part.type === 'let') inner = [...items, part.name];
       else if (part.type === 'method' && items.length > 0 && this.isSteady(part, items))
         return { type: 'name', name: this.nameFor(part), span: [0, 0] };
     }

@@ -33,10 +33,26 @@ const hasTables = (project: Project): boolean =>
 const hasRepeats = (project: Project): boolean =>
   project.screens.some((screen) => [...walk(screen)].some((control) => repetitionOf(control) !== undefined));
 
+/** Whether something in a project, in an expression, an event or an address, may call functions of some names. */
+const calls =
+  (names: RegExp) =>
+  ({ screens, state, keptMigration = '' }: Project): boolean =>
+    names.test(keptMigration) ||
+    state.some(({ computed = '', feed }) => names.test(computed) || names.test(feed?.address ?? '')) ||
+    screens.some((screen) =>
+      [...walk(screen)].some(({ props }) =>
+        Object.values(props).some((value) => names.test(inForce(value) ?? '')),
+      ),
+    );
+
 /** By the name of each piece: whether a project's page needs it. */
 export const pieces = {
+  data: calls(/\b(?:JSON|Random|Array|Object)\.\w|\b(?:en|de)codeURIComponent\b/),
+  dates: calls(/\bDate\.\w/),
   dragging: hasCarried,
   feeds: hasFeeds,
+  formats: calls(/\bFormat\.\w/),
+  ranges: calls(/\bRange\.\w/),
   repeats: hasRepeats,
   rules: hasRules,
   tables: hasTables,

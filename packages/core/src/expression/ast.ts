@@ -58,14 +58,16 @@ export type Expression =
   | { readonly type: 'list'; readonly items: readonly (Expression | Spread)[] }
   | { readonly type: 'record'; readonly entries: readonly (RecordEntry | Spread)[] }
   | { readonly type: 'arrow'; readonly parameters: readonly string[]; readonly body: Expression }
+  /** `const NAME = VALUE` in a function, and what is given back behind it. */
+  | { readonly type: 'let'; readonly name: string; readonly value: Expression; readonly in: Expression }
   /** A call of a listed function, by its full name, for example `Math.max`. */
-  | { readonly type: 'call'; readonly name: string; readonly arguments: readonly Expression[] }
+  | { readonly type: 'call'; readonly name: string; readonly arguments: readonly (Expression | Spread)[] }
   /** A call of a listed method of a value. */
   | {
       readonly type: 'method';
       readonly of: Expression;
       readonly name: string;
-      readonly arguments: readonly Expression[];
+      readonly arguments: readonly (Expression | Spread)[];
       readonly optional: boolean;
     };
 
@@ -135,6 +137,8 @@ export type Statement =
       /** What it gives goes here: `price = handlers.quote(nights)`. */
       readonly gives?: Assigned;
     }
+  /** `const NAME = VALUE`: known to what follows it. */
+  | { readonly type: 'let'; readonly name: string; readonly value: Expression }
   /** `for (const NAME of LIST)`. */
   | {
       readonly type: 'each';

@@ -6,12 +6,36 @@ import { parseOptions } from './parse.ts';
 const isNode = (value: unknown): value is AnyNode =>
   typeof value === 'object' && value !== null && typeof (value as { type?: unknown }).type === 'string';
 
+/** The names in a pattern. */
+function namesIn(pattern: AnyNode | null): string[] {
+  switch (pattern?.type) {
+    case 'Identifier':
+      return [pattern.name];
+    case 'ArrayPattern':
+      return pattern.elements.flatMap(namesIn);
+    case 'ObjectPattern':
+      return pattern.properties.flatMap((each) => (each.type === 'Property' ? namesIn(each.value) : []));
+    default:
+      return [];
+  }
+}
+
+const declaredIn = (node: AnyNode): string[] =>
+  node.type === 'VariableDeclaration' ? node.declarations.flatMap(({ id }) => namesIn(id)) : [];
+
 /** The names that a node binds for what is in it. */
 function boundBy(node: AnyNode): string[] {
-  if (node.type === 'ArrowFunctionExpression')
-    return node.params.flatMap((each) => (each.type === 'Identifier' ? each.name : []));
-  if (node.type !== 'ForOfStatement' || node.left.type !== 'VariableDeclaration') return [];
-  return node.left.declarations.flatMap(({ id }) => (id.type === 'Identifier' ? id.name : []));
+  switch (node.type) {
+    case 'ArrowFunctionExpression':
+      return node.params.flatMap(namesIn);
+    case 'ForOfStatement':
+      return declaredIn(node.left);
+    case 'Program':
+    case 'BlockStatement':
+      return node.body.flatMap(declaredIn);
+    default:
+      return [];
+  }
 }
 
 /** Where bound names stand, those of them that others are to be called. */
@@ -39,7 +63,7 @@ function placesIn(root: AnyNode, others: ReadonlyMap<string, string>) {
  * @param text an expression, or the text of an event; one that cannot be read stays as it is.
  */
 export function withoutBinding(text: string, taken: ReadonlySet<string>): string {
-  if (!/=>|\bfor\b/.test(text)) return text;
+  if (!/=>|\b(?:for|const|let)\b/.test(text)) return text;
   let root: AnyNode;
   try {
     root = Parser.parse(`(${text}\n)`, parseOptions) as AnyNode;

@@ -15,7 +15,8 @@ export const itemUnits = 10;
 export class EvaluationError extends Error {}
 
 export class Budget {
-  #steps = mostSteps;
+  /** Steps that are left; who takes one away asks `ended` below 0. */
+  steps = mostSteps;
   #units = mostUnits;
 
   readonly #end: string;
@@ -25,12 +26,15 @@ export class Budget {
     this.#end = end;
   }
 
+  ended(): never {
+    throw new EvaluationError(`This was ${this.#end} too long, or too much room.`);
+  }
+
   /** @throws EvaluationError where it has run out. */
   spend(steps: number, units = 0): void {
-    this.#steps -= steps;
+    this.steps -= steps;
     this.#units -= units;
-    if (this.#steps < 0 || this.#units < 0)
-      throw new EvaluationError(`This was ${this.#end} too long, or too much room.`);
+    if (this.steps < 0 || this.#units < 0) this.ended();
   }
 }
 

@@ -81,6 +81,10 @@ class Reader {
       case 'entry':
         this.read(node.value, shapeOf);
         return undefined;
+      case 'let': {
+        const held = this.read(node.value, shapeOf);
+        return this.read(node.in, (name) => (name === node.name ? held : shapeOf(name)));
+      }
       case 'arrow':
         this.arrow(node, [], undefined, shapeOf);
         return undefined;
@@ -181,8 +185,14 @@ class Reader {
     return undefined;
   }
 
-  statements(statements: readonly Statement[], shapeOf: ShapeOf = this.shapeOf): void {
-    for (const statement of statements) this.statement(statement, shapeOf);
+  statements(statements: readonly Statement[], around: ShapeOf = this.shapeOf): void {
+    let shapeOf = around;
+    for (const statement of statements) {
+      this.statement(statement, shapeOf);
+      if (statement.type !== 'let') continue;
+      const [before, held] = [shapeOf, new Reader(shapeOf).read(statement.value)];
+      shapeOf = (name) => (name === statement.name ? held : before(name));
+    }
   }
 
   private statement(statement: Statement, shapeOf: ShapeOf): void {
@@ -208,6 +218,9 @@ class Reader {
         return;
       case 'handler':
         for (const argument of statement.arguments) this.read(argument, shapeOf);
+        return;
+      case 'let':
+        this.read(statement.value, shapeOf);
         return;
       case 'each': {
         const of = this.read(statement.of, shapeOf);

@@ -4,15 +4,13 @@
  */
 import { isSameRow } from '../document/row-identity.ts';
 import { same } from '../document/same.ts';
-import { formats } from './formats.ts';
 import { groupFunctions } from './groups.ts';
-import { rangeFunctions } from './range-functions.ts';
 
 /**
- * Functions by full name. Tables that are looked up by names from outside have their entries and nothing else: no
+ * Functions by full name that every page has. Tables that are looked up by names from outside have their entries and nothing else: no
  * prototype (ECMAScript §B.3.1).
  */
-export const functions: Readonly<Record<string, (...values: never[]) => unknown>> = {
+const table: Record<string, (...values: never[]) => unknown> = {
   __proto__: null as never,
   Number: (value: unknown) => Number(value),
   String: (value: unknown) => value,
@@ -49,10 +47,16 @@ export const functions: Readonly<Record<string, (...values: never[]) => unknown>
   'Object.values': (value: object) => Object.values(value ?? {}),
   'Object.entries': (value: object) => Object.entries(value ?? {}),
   'Rows.same': (one: unknown, other: unknown) => isSameRow(one, other) || same(one, other),
-  ...formats,
-  ...rangeFunctions,
   ...groupFunctions,
 };
+
+export type Functions = Readonly<Record<string, (...values: never[]) => unknown>>;
+export const functions: Functions = table;
+
+/** Adds functions that only some applications call. @returns all that there are then. */
+export function addFunctions(more: Functions): Functions {
+  return Object.assign(table, more);
+}
 
 /** Constants by full name. */
 export const constants: Readonly<Record<string, number>> = {
@@ -70,7 +74,10 @@ export const namespaces: ReadonlySet<string> = new Set([
   'Number',
   'Array',
   'Object',
+  'Date',
   'Format',
+  'JSON',
+  'Random',
   'Range',
   'Group',
   'Rows',
@@ -92,12 +99,6 @@ export const methods: Readonly<Record<'string' | 'number' | 'boolean' | 'list', 
     ),
   ),
 };
-
-/** Names that stand for functions, so that nothing else can be called so. */
-export const functionNames: ReadonlySet<string> = new Set([
-  ...namespaces,
-  ...Object.keys(functions).filter((name) => !name.includes('.')),
-]);
 
 /** All method names, whatever the type. */
 export const methodNames: ReadonlySet<string> = new Set(

@@ -57,6 +57,10 @@ function visit(node: Expression | Spread | RecordEntry, bound: readonly string[]
       visit(node.key, bound, found);
       visit(node.value, bound, found);
       return;
+    case 'let':
+      visit(node.value, bound, found);
+      visit(node.in, [...bound, node.name], found);
+      return;
     case 'arrow':
       visit(node.body, [...bound, ...node.parameters], found);
       return;
@@ -82,13 +86,20 @@ export function namesOfTemplate(template: Template): NameUse[] {
   return template.parts.flatMap((part) => (typeof part === 'string' ? [] : namesOf(part)));
 }
 
+/** Statements in turn: what one of them names itself is known to those behind it. */
+function visitAll(statements: readonly Statement[], bound: readonly string[], found: NameUse[]): void {
+  let known = bound;
+  for (const statement of statements) {
+    visitStatement(statement, known, found);
+    if (statement.type === 'let') known = [...known, statement.name];
+  }
+}
+
 function visitStatement(statement: Statement, bound: readonly string[], found: NameUse[]): void {
   const read = (expressions: readonly Expression[]) => {
     for (const expression of expressions) visit(expression, bound, found);
   };
-  const follow = (statements: readonly Statement[], inner = bound) => {
-    for (const each of statements) visitStatement(each, inner, found);
-  };
+  const follow = (statements: readonly Statement[], inner = bound) => visitAll(statements, inner, found);
   switch (statement.type) {
     case 'assign':
       found.push({ name: statement.name, span: statement.span, written: true });
@@ -118,6 +129,9 @@ function visitStatement(statement: Statement, bound: readonly string[], found: N
       read([...statement.arguments, ...(gives?.path ?? [])]);
       return;
     }
+    case 'let':
+      read([statement.value]);
+      return;
     case 'each':
       read([statement.of]);
       follow(statement.body, [...bound, statement.name]);
@@ -138,7 +152,7 @@ function visitStatement(statement: Statement, bound: readonly string[], found: N
 /** Names that an event reads and writes. */
 export function namesOfStatements(statements: readonly Statement[]): NameUse[] {
   const found: NameUse[] = [];
-  for (const statement of statements) visitStatement(statement, [], found);
+  visitAll(statements, [], found);
   return found;
 }
 

@@ -59,7 +59,7 @@ export function parseStatements(text: string): Outcome<Statement[]> {
     refuseLong(text, 0);
     const program = acornRead(() => Parser.parse(text, parseOptions), 0);
     const reader = new StatementReader(0);
-    return program.body.flatMap((node) => reader.statement(node, 0));
+    return reader.statements(program.body, 0);
   });
 }
 

@@ -4,8 +4,9 @@ import type { AnyNode, Node } from 'acorn';
 import { forbiddenKeys } from '../document/forbidden-keys.ts';
 import { didYouMean } from '../document/nearest.ts';
 import { isOneOf, itemAt } from '../sure.ts';
+import { functions } from './all-functions.ts';
 import type { BinaryOperator, Expression, RecordEntry, Span, Spread, UnaryOperator } from './ast.ts';
-import { constants, functions, methodNames, namespaces } from './functions.ts';
+import { constants, methodNames, namespaces } from './functions.ts';
 import { meantBy } from './meant.ts';
 import { ExpressionError } from './problem.ts';
 import { isViewName, viewNames } from './view-names.ts';
@@ -44,6 +45,16 @@ export function dottedName(node: AnyNode): string | undefined {
   return undefined;
 }
 
+/** A name that stands for a value. */
+export interface Taken {
+  readonly name: string;
+  readonly value: Expression;
+}
+
+/** An expression in which names stand for values, each known to those behind it. */
+const withTaken = (taken: readonly Taken[], inner: Expression): Expression =>
+  taken.reduceRight<Expression>((rest, { name, value }) => ({ type: 'let', name, value, in: rest }), inner);
+
 /** Reads expressions from acorn's tree. */
 export class ExpressionReader {
   /** Parameters of the arrow functions around the place being read. */
@@ -59,25 +70,120 @@ export class ExpressionReader {
     return [node.start + this.offset, node.end + this.offset];
   }
 
+  /** The values of an action, which has its own number of them. */
   protected arguments(nodes: readonly AnyNode[], depth: number): Expression[] {
     return nodes.map((node) => {
-      if (node.type === 'SpreadElement') return this.refuse(node, '`...` is not available in calls.');
-      return node.type === 'ArrowFunctionExpression' ? this.arrow(node, depth) : this.expression(node, depth);
+      if (node.type === 'SpreadElement') return this.refuse(node, '`...` is not available in actions.');
+      return this.value(node, depth);
     });
   }
 
-  private arrow(node: AnyNode & { type: 'ArrowFunctionExpression' }, depth: number): Expression {
-    if (node.async || node.body.type === 'BlockStatement')
-      return this.refuse(node, 'Write the function as `item => expression`.');
-    const parameters = node.params.map((parameter) =>
-      parameter.type === 'Identifier'
-        ? parameter.name
-        : this.refuse(parameter, 'A parameter is a plain name here.'),
+  /** The values of a call, a list among them spread. */
+  private values(nodes: readonly AnyNode[], depth: number): (Expression | Spread)[] {
+    return nodes.map((node) =>
+      node.type === 'SpreadElement' ? this.spread(node, depth) : this.value(node, depth),
     );
-    this.parameters.push(...parameters);
-    const body = this.expression(node.body, depth + 1);
-    this.parameters.length -= parameters.length;
-    return { type: 'arrow', parameters, body };
+  }
+
+  private value(node: AnyNode, depth: number): Expression {
+    return node.type === 'ArrowFunctionExpression' ? this.arrow(node, depth) : this.expression(node, depth);
+  }
+
+  private arrow(node: AnyNode & { type: 'ArrowFunctionExpression' }, depth: number): Expression {
+    if (node.async) return this.refuse(node, 'Write the function as `item => expression`.');
+    const count = this.parameters.length;
+    const taken: Taken[] = [];
+    const parameters = node.params.map((parameter, index) => {
+      if (parameter.type === 'Identifier') return parameter.name;
+      // No name that somebody writes has a space.
+      const whole = `value ${index}`;
+      this.pattern(parameter, { type: 'name', name: whole, span: this.span(parameter) }, taken);
+      return whole;
+    });
+    this.parameters.push(...parameters, ...taken.map(({ name }) => name));
+    const { body } = node;
+    const inner =
+      body.type === 'BlockStatement'
+        ? this.block(body, body.body, depth + 1)
+        : this.expression(body, depth + 1);
+    this.parameters.length = count;
+    return { type: 'arrow', parameters, body: withTaken(taken, inner) };
+  }
+
+  /** The names that a pattern takes out of a value: `{ guest, nights: count }`, `[first, second]`. */
+  protected pattern(node: AnyNode, of: Expression, taken: Taken[]): void {
+    const member = (inner: AnyNode, key: Expression) =>
+      this.pattern(inner, { type: 'member', of, key, optional: true }, taken);
+    if (node.type === 'Identifier') {
+      this.refuseKey(node, node.name);
+      taken.push({ name: node.name, value: of });
+    } else if (node.type === 'ArrayPattern')
+      for (const [index, inner] of node.elements.entries()) {
+        if (inner) member(inner, { type: 'literal', value: index });
+      }
+    else if (node.type === 'ObjectPattern')
+      for (const property of node.properties) {
+        const { key, value } = this.taken(property);
+        member(value, { type: 'literal', value: key.name, span: this.span(key) });
+      }
+    else this.refuse(node, 'Only names stand here, or `{ a, b }` and `[a, b]` of names.');
+  }
+
+  /** What a pattern takes out under a name. */
+  private taken(node: AnyNode): { readonly key: AnyNode & { type: 'Identifier' }; readonly value: AnyNode } {
+    if (node.type !== 'Property' || node.computed || node.key.type !== 'Identifier')
+      return this.refuse(node, 'Only names stand here: `{ guest, nights }`.');
+    this.refuseKey(node.key, node.key.name);
+    return { key: node.key, value: node.value };
+  }
+
+  /** What `const` and `let` name, in turn. */
+  protected declared(node: AnyNode & { type: 'VariableDeclaration' }, depth: number): Taken[] {
+    if (node.kind === 'var') return this.refuse(node, 'Write it as `const name = value`.');
+    return node.declarations.flatMap(({ id, init }) => {
+      if (!init) return this.refuse(id, 'It needs a value: `const name = value`.');
+      const taken: Taken[] = [];
+      if (id.type === 'Identifier') this.pattern(id, this.expression(init, depth), taken);
+      else {
+        const name = `value ${id.start}`;
+        taken.push({ name, value: this.expression(init, depth) });
+        this.pattern(id, { type: 'name', name, span: this.span(id) }, taken);
+      }
+      this.parameters.push(...taken.map((each) => each.name));
+      return taken;
+    });
+  }
+
+  /** What a function with a body gives back: constants, `if`, and `return` on each way. */
+  private block(around: AnyNode, statements: readonly AnyNode[], depth: number): Expression {
+    const [first, ...rest] = statements;
+    if (!first) return this.refuse(around, 'Each way through a function ends with `return` and a value.');
+    if (depth > deepestExpression) this.refuse(around, 'This is nested too deeply.');
+    switch (first.type) {
+      case 'EmptyStatement':
+        return this.block(around, rest, depth + 1);
+      case 'BlockStatement':
+        return this.block(around, [...first.body, ...rest], depth + 1);
+      case 'ReturnStatement':
+        return first.argument
+          ? this.expression(first.argument, depth + 1)
+          : this.refuse(first, 'A function gives a value back: `return value`.');
+      case 'IfStatement': {
+        const test = this.expression(first.test, depth + 1);
+        const whenTrue = this.block(first, [first.consequent, ...rest], depth + 1);
+        const otherwise = first.alternate ? [first.alternate, ...rest] : rest;
+        return { type: 'choice', test, whenTrue, whenFalse: this.block(around, otherwise, depth + 1) };
+      }
+      case 'VariableDeclaration': {
+        const count = this.parameters.length;
+        const taken = this.declared(first, depth + 1);
+        const inner = this.block(around, rest, depth + 1);
+        this.parameters.length = count;
+        return withTaken(taken, inner);
+      }
+      default:
+        return this.refuse(first, 'Only `const`, `if` and `return` can stand in a function.');
+    }
   }
 
   expression(node: AnyNode, depth: number): Expression {
@@ -239,12 +345,26 @@ export class ExpressionReader {
     return { type: 'member', of: this.expression(node.object, depth), key, optional: node.optional };
   }
 
+  private calledByName(name: string, node: AnyNode & { type: 'CallExpression' }, depth: number): Expression {
+    const given = this.values(node.arguments, depth);
+    const [of, arrow, ...more] = given;
+    // `Array.from(list, f)` is `Array.from(list).map(f)` (ECMAScript §23.1.2.1).
+    if (name === 'Array.from' && of && arrow?.type === 'arrow' && more.length === 0)
+      return {
+        type: 'method',
+        of: { type: 'call', name, arguments: [of] },
+        name: 'map',
+        arguments: [arrow],
+        optional: false,
+      };
+    return { type: 'call', name, arguments: given };
+  }
+
   private call(node: AnyNode & { type: 'CallExpression' }, depth: number): Expression {
     const { callee } = node;
     if (callee.type === 'Super') return this.refuse(callee, 'This is not available here.');
     const full = dottedName(callee);
-    if (full !== undefined && Object.hasOwn(functions, full))
-      return { type: 'call', name: full, arguments: this.arguments(node.arguments, depth) };
+    if (full !== undefined && Object.hasOwn(functions, full)) return this.calledByName(full, node, depth);
     if (
       callee.type === 'MemberExpression' &&
       !callee.computed &&
@@ -268,7 +388,7 @@ export class ExpressionReader {
         type: 'method',
         of: this.expression(callee.object, depth),
         name,
-        arguments: this.arguments(node.arguments, depth),
+        arguments: this.values(node.arguments, depth),
         optional: callee.optional,
       };
     }

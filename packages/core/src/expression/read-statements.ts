@@ -27,7 +27,9 @@ export class StatementReader extends ExpressionReader {
       case 'EmptyStatement':
         return [];
       case 'BlockStatement':
-        return node.body.flatMap((inner) => this.statement(inner, depth + 1));
+        return this.statements(node.body, depth + 1);
+      case 'VariableDeclaration':
+        return this.declared(node, depth + 1).map((taken): Statement => ({ type: 'let', ...taken }));
       case 'IfStatement':
         return [
           {
@@ -48,9 +50,17 @@ export class StatementReader extends ExpressionReader {
       default:
         return this.refuse(
           node,
-          'Only assignments, actions, `if`, `for (const item of list)` and `return` can stand in an event.',
+          'Only assignments, actions, `const`, `if`, `for (const item of list)` and `return` can stand in an event.',
         );
     }
+  }
+
+  /** Statements in turn; what they name is known until the last of them. */
+  statements(nodes: readonly AnyNode[], depth: number): Statement[] {
+    const count = this.parameters.length;
+    const read = nodes.flatMap((node) => this.statement(node, depth));
+    this.parameters.length = count;
+    return read;
   }
 
   private each(node: AnyNode & { type: 'ForOfStatement' }, depth: number): Statement {
@@ -71,7 +81,7 @@ export class StatementReader extends ExpressionReader {
       if (this.parameters.includes(node.name))
         return this.refuse(
           node,
-          `\`${node.name}\` is an item of a list; use \`change(list, ${node.name}, { … })\`.`,
+          `\`${node.name}\` is a value of this event, and stays what it is; a row is changed by \`change(list, ${node.name}, { … })\`.`,
         );
       return { name: node.name, span: this.span(node), path: [] };
     }

@@ -3,7 +3,7 @@
  * else the type of what comes out. What depends on data is not among them.
  */
 import { isOneOf, itemAt } from '../sure.ts';
-import type { Expression } from './ast.ts';
+import type { Expression, Spread } from './ast.ts';
 import { namesOf } from './names.ts';
 import { isViewName } from './view-names.ts';
 
@@ -40,6 +40,17 @@ const ofFunctions: Readonly<Record<string, ResultType>> = {
   Object: 'list',
   Group: 'list',
   Rows: 'boolean',
+  'JSON.stringify': 'text',
+  encodeURIComponent: 'text',
+  decodeURIComponent: 'text',
+  'Array.from': 'list',
+  'Object.fromEntries': 'record',
+  'Date.until': 'number',
+  'Date.weekday': 'number',
+  'Date.week': 'number',
+  'Date.days': 'list',
+  'Random.next': 'number',
+  'Random.id': 'text',
 };
 
 /** What methods give whatever they are called on; absent: it depends. */
@@ -109,6 +120,8 @@ export function resultsOf(expression: Expression, typeOf: TypeOf, at: number): r
     case 'list':
     case 'record':
       return type(expression.type);
+    case 'let':
+      return resultsOf(expression.in, (name) => (name === expression.name ? undefined : typeOf(name)), place);
     case 'arrow':
       return type('function');
     case 'call':
@@ -123,12 +136,14 @@ export function resultsOf(expression: Expression, typeOf: TypeOf, at: number): r
 /** The type of a call's result where it follows from the arguments or is not known; undefined: the function's type. */
 function ofCall(
   name: string,
-  given: readonly Expression[],
+  given: readonly (Expression | Spread)[],
   inner: (part: Expression) => readonly Result[],
 ): readonly Result[] | undefined {
   if (name === 'Range.steps' || name === 'Range.blend')
     // Numbers and values stand in turn behind the number that is mapped; a last number alone is an end.
-    return given.slice(1).flatMap((part, index) => (index % 2 === 1 ? inner(part) : []));
+    return given
+      .slice(1)
+      .flatMap((part, index) => (index % 2 === 1 && part.type !== 'spread' ? inner(part) : []));
   return ofFunction(name) ? undefined : [];
 }
 

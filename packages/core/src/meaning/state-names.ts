@@ -1,7 +1,7 @@
 /** Names that state variables may have. */
 import { valueNameProblem } from '../document/names.ts';
 import type { Project } from '../document/types.ts';
-import { functionNames } from '../expression/functions.ts';
+import { functionNames } from '../expression/all-functions.ts';
 
 /** Why a state variable cannot have a name; undefined where it can. */
 export function stateNameProblem(project: Project, name: string, self?: string): string | undefined {

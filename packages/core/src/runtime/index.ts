@@ -16,6 +16,7 @@ export type { Feed, StateValue } from '../document/types.ts';
 export type { Acting } from '../expression/actions/action.ts';
 export { sharingBudget } from '../expression/budget.ts';
 export { asText, EvaluationError, evaluate } from '../expression/evaluate.ts';
+export { addFunctions } from '../expression/functions.ts';
 export { itemPlace } from '../expression/item-scope.ts';
 export { bandAt, clockOf, type ViewName } from '../expression/view-names.ts';
 export { symbolId } from '../icons/symbol-id.ts';

@@ -383,8 +383,14 @@ export class Runtime {
 
   /** @returns whether the event goes on behind these statements. */
   *#carryOut(statements: readonly Statement[], scope: Scope): Going {
+    let inner = scope;
     for (const statement of statements) {
-      const goesOn = yield* this.#carryOutOne(statement, scope);
+      if (statement.type === 'let') {
+        const [before, value] = [inner, evaluate(statement.value, inner)];
+        inner = (name) => (name === statement.name ? newestOf(value) : before(name));
+        continue;
+      }
+      const goesOn = yield* this.#carryOutOne(statement, inner);
       if (!goesOn) return false;
     }
     return true;

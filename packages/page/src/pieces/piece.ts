@@ -3,7 +3,7 @@
  * exports it as `piece`; it is built apart, shares with the page's script only what it is given here, and is started with
  * the page.
  */
-import type { FeedStatus, Host, Program, Runtime } from '@hovrin/core/runtime';
+import type { addFunctions, FeedStatus, Host, Program, Runtime } from '@hovrin/core/runtime';
 import type { MakeRepeat } from '../repeating.ts';
 import type { TableCare } from '../table-care.ts';
 
@@ -19,6 +19,8 @@ export interface Around {
   readonly host: Host;
   /** Tells the variable of that name how its values come, where there is one. */
   readonly tellStatus: (variable: string | undefined, status: FeedStatus) => void;
+  /** Adds functions that expressions of this page call. */
+  readonly addFunctions: typeof addFunctions;
   /** Has repeats made. */
   readonly repeatBy: (make: MakeRepeat) => void;
   /** Has tables looked after as they are filled. */
