@@ -90,7 +90,7 @@ it('is compiled with the rest of the project', () => {
 const use = `
 import {
   actions, applySteps, checkAll, contextOf, defaultBands, exporterNamed, parseScreen, parseStatements, pictureOf,
-  pieceNames,  printFolder, printScreen, putting, ScreenView, usualCheck,
+  pieceNames, printFolder, printScreen, problemsOf, putting, ScreenView, usualCheck,
 } from '@hovrin/core';
 import { programOf } from '../src/export/program.ts';
 import { propertyTypes, Runtime } from '@hovrin/core/runtime';
@@ -125,6 +125,8 @@ console.log(JSON.stringify({
   action: actions.some(({ name }) => name === 'remind'),
   said,
   findings: findings.filter(({ check }) => check === 'tall-button').map(({ sentence, fixes }) => [sentence, fixes.length]),
+  problems: problemsOf({ ...project, screens: [{ ...parsed.screen, children: [{ ...parsed.screen.children[1], props: { text: 'SUPPER' } }] }] })
+    .filter(({ kind }) => kind === 'shouting').map(({ sentence }) => sentence),
   outline: exporterNamed('outline').files(project, {}).files.get('outline.txt'),
   folder: put.ok && printFolder(put.project).get('project.json').includes('Cook it'),
 }));
@@ -166,6 +168,7 @@ it('is used as it stands there', async () => {
       ['copy', 'soup'],
     ],
     findings: [['`tall` is more than 120 px high.', 1]],
+    problems: ['“SUPPER” is in capitals throughout.'],
     outline: 'screen A\n  stamp done\n  button tall\n',
     folder: true,
   });

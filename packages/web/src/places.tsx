@@ -10,47 +10,31 @@ export interface Place {
   /** Behind the project's address; empty: the place that a project opens on. */
   readonly path: string;
   readonly Shows: ComponentType;
+  /** Loads its code. */
+  readonly load: () => Promise<ComponentType>;
   /** Its entry in the bar of places; absent: it is led to from elsewhere, and fills the window alone. */
   readonly entry?: { readonly label: string; readonly icon: LucideIcon };
 }
 
-const code = {
-  build: () => import('./workbench/BuildPlace.tsx'),
-  data: () => import('./data/DataPlace.tsx'),
-  theme: () => import('./theme/ThemePlace.tsx'),
-  ship: () => import('./ship/ShipPlace.tsx'),
-  try: () => import('./try/TryPlace.tsx'),
-  wall: () => import('./wall/WallPlace.tsx'),
-};
+/** A place whose code is loaded when it is first shown. */
+const later = (load: Place['load']): Pick<Place, 'Shows' | 'load'> => ({
+  load,
+  Shows: lazy(async () => ({ default: await load() })),
+});
 
+// biome-ignore format: one place a line.
 export const places: readonly Place[] = [
-  {
-    path: '',
-    Shows: lazy(async () => ({ default: (await code.build()).BuildPlace })),
-    entry: { label: 'Build', icon: Box },
-  },
-  {
-    path: 'data',
-    Shows: lazy(async () => ({ default: (await code.data()).DataPlace })),
-    entry: { label: 'Data', icon: Database },
-  },
-  {
-    path: 'theme',
-    Shows: lazy(async () => ({ default: (await code.theme()).ThemePlace })),
-    entry: { label: 'Theme', icon: Palette },
-  },
-  {
-    path: 'ship',
-    Shows: lazy(async () => ({ default: (await code.ship()).ShipPlace })),
-    entry: { label: 'Ship', icon: Package },
-  },
-  { path: 'try', Shows: lazy(async () => ({ default: (await code.try()).TryPlace })) },
-  { path: 'wall', Shows: lazy(async () => ({ default: (await code.wall()).WallPlace })) },
+  { path: '', ...later(async () => (await import('./workbench/BuildPlace.tsx')).BuildPlace), entry: { label: 'Build', icon: Box } },
+  { path: 'data', ...later(async () => (await import('./data/DataPlace.tsx')).DataPlace), entry: { label: 'Data', icon: Database } },
+  { path: 'theme', ...later(async () => (await import('./theme/ThemePlace.tsx')).ThemePlace), entry: { label: 'Theme', icon: Palette } },
+  { path: 'ship', ...later(async () => (await import('./ship/ShipPlace.tsx')).ShipPlace), entry: { label: 'Ship', icon: Package } },
+  { path: 'try', ...later(async () => (await import('./try/TryPlace.tsx')).TryPlace) },
+  { path: 'wall', ...later(async () => (await import('./wall/WallPlace.tsx')).WallPlace) },
 ];
 
 /** Loads the code of every place, one after the other, each when the browser is idle. */
 export function loadOtherPlaces(): void {
-  const left = Object.values(code);
+  const left = places.map(({ load }) => load);
   const next = () => {
     // A place that cannot be loaded now is asked for again when it is shown.
     void left
