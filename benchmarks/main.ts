@@ -1,6 +1,6 @@
 /**
  * All benchmarks. Every figure is a ratio measured in this one run. `--json`; `--write`: into docs/; `--only NAME`: one
- * of memory, engines, relayout, looks, components, texts, sweeps, checks, rechecks, runs, tables, attended, feel, growth.
+ * of memory, engines, relayout, looks, components, texts, sweeps, checks, rechecks, runs, expressions, tables, attended, feel, growth.
  */
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -10,6 +10,7 @@ import { attended } from './attended.ts';
 import { checks } from './checks.ts';
 import { components } from './components.ts';
 import { engines, memory } from './engines.ts';
+import { expressions } from './expressions.ts';
 import { feel } from './feel.ts';
 import { growth, growthPlot } from './growth.ts';
 import { looks } from './looks.ts';
@@ -40,6 +41,7 @@ const suites: Readonly<Record<string, () => readonly Measured[] | Promise<readon
   checks: () => checks(shaper),
   rechecks,
   runs,
+  expressions,
   tables,
   attended,
   feel,

@@ -221,6 +221,7 @@ export {
 export { boxesFor, ViewBoxes } from './layout/view-boxes.ts';
 export { cellsOfTable } from './making/cells.ts';
 export { newDialog } from './making/dialog.ts';
+export { makeEdited } from './making/edited.ts';
 export { makeForm } from './making/form.ts';
 export { makeList } from './making/list.ts';
 export { makeListWithDetail } from './making/list-with-detail.ts';

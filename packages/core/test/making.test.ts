@@ -1,11 +1,14 @@
 /** Screens made from data: forms from tables and schemas, lists with a way to find. What is made is valid, and works. */
 import { describe, expect, it } from 'vitest';
+import { brokenRule } from '../src/document/row-rules.ts';
+import { programOf } from '../src/export/program.ts';
 import {
   applySteps,
   attributeProblems,
   type Column,
   cellsOfTable,
   checkAll,
+  makeEdited,
   makeForm,
   makeList,
   makeListWithDetail,
@@ -18,7 +21,8 @@ import {
   spoken,
   walk,
 } from '../src/index.ts';
-import { projectOf, testShaper } from './documents.ts';
+import { type ItemFrame, itemFrame, Runtime } from '../src/runtime/index.ts';
+import { noActing, projectOf, testShaper } from './documents.ts';
 
 const columns: Column[] = [
   { name: 'guestName', type: 'text', required: true, unique: true },
@@ -117,6 +121,7 @@ it.each([
   ['a list', makeList],
   ['a table', makeTable],
   ['a list with detail', makeListWithDetail],
+  ['a list edited in place', makeEdited],
 ])('%s shows the records, is valid throughout, and lays out well at every width', async (_, make) => {
   const project = applied(base, make(base, 'bookings', columns, newId).steps);
   expect(projectProblem(project)).toBeUndefined();
@@ -198,6 +203,48 @@ describe('of a table that refers to another by its number', () => {
       .find((each) => typeof each === 'string');
     expect(search).toContain('rooms.find(each => each.id == row.room)?.door ?? row.room');
   });
+});
+
+it('a list edited in place adds a row that its rules let in, and takes away the one that is pressed', () => {
+  const ruled: Column[] = [
+    { name: 'id', type: 'number', role: 'key' },
+    { name: 'guest', type: 'text', required: true, unique: true },
+    { name: 'room', type: 'number', required: true, refers: { list: 'rooms', column: 'id' } },
+    { name: 'board', type: 'text', values: ['half', 'full'] },
+    { name: 'from', type: 'date', required: true },
+    { name: 'nights', type: 'number', required: true, min: 2 },
+    { name: 'paid', type: 'boolean' },
+  ];
+  const before: Project = {
+    ...projectOf('<screen name="Home" />'),
+    state: [
+      { name: 'rooms', type: 'list', initial: [{ id: 7 }] },
+      { name: 'stays', type: 'list', initial: [], columns: ruled },
+    ],
+  };
+  const project = applied(before, makeEdited(before, 'stays', ruled, newId).steps);
+  for (const control of walk(project.screens.at(-1)!))
+    expect(attributeProblems(project, control)).toEqual([]);
+  const program = programOf(project);
+  const problems: string[] = [];
+  const runtime = new Runtime(program, {
+    acting: noActing,
+    problem: (text) => problems.push(text),
+    brokenRule,
+    see: (_, hold) => hold('2026-07-14'),
+  });
+  const screen = program.screens.at(-1)!;
+  const press = (name: string, frame?: ItemFrame) => {
+    const events = [...screen.events, ...screen.repeats[0]!.item.events];
+    runtime.run(events.find(({ control }) => control === name)!.statements, frame);
+  };
+  press('add');
+  press('add');
+  const rows = () => runtime.read('stays') as readonly object[];
+  expect(rows()[1]).toEqual({ id: 2, guest: 'New 2', room: 7, board: 'half', from: '2026-07-14', nights: 2 });
+  press('remove', itemFrame('row', rows()[0], undefined));
+  expect(rows().map((row) => (row as { id: number }).id)).toEqual([2]);
+  expect(problems).toEqual([]);
 });
 
 describe('a form from a schema', () => {

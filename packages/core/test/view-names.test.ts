@@ -77,7 +77,7 @@ describe('the names', () => {
     expect(sampleOf(project, named(project, 'day'), '{[{ band: 1 }].map((View) => View.band)[0]}')).toEqual({
       value: 1,
     });
-    const { found } = readableAt(project, named(project, 'day'), 'View.l');
+    const { found } = readableAt(project, named(project, 'day'), 'View.loc');
     expect(found).toEqual([{ text: 'locale', what: 'view', value: 'en-GB' }]);
   });
 

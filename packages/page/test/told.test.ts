@@ -172,7 +172,7 @@ describe('where the page is shown', () => {
     ],
   } as never;
   const heard = (name: Parameters<typeof see>[1]) => {
-    const told: string[] = [];
+    const told: unknown[] = [];
     see(program, name, (value) => told.push(value));
     return told;
   };
@@ -193,5 +193,28 @@ describe('where the page is shown', () => {
     expect(time).toEqual(['08:05', '08:06']);
     expect(today[0]).toBe('2026-07-14');
     expect(heard('View.locale')).toEqual([navigator.language]);
+  });
+
+  it('is told whether it is dark, as it is asked for, else as the device is', async () => {
+    vi.useRealTimers();
+    let change = () => {};
+    const device = { matches: true, addEventListener: (_: string, hear: () => void) => (change = hear) };
+    window.matchMedia = () => device as never;
+    const told = heard('View.dark');
+    document.documentElement.dataset.mode = 'light';
+    await vi.waitFor(() => expect(told).toEqual([true, false]));
+    delete document.documentElement.dataset.mode;
+    await vi.waitFor(() => expect(told).toEqual([true, false, true]));
+    device.matches = false;
+    change();
+    expect(told.at(-1)).toBe(false);
+  });
+
+  it('is told whether there is a network, and what its address asks', () => {
+    const told = heard('View.online');
+    window.dispatchEvent(new Event('offline'));
+    expect(told).toEqual([true, true]);
+    window.history.replaceState(null, '', '?hut=velmora&bunk=7');
+    expect(heard('View.query')).toEqual([{ hut: 'velmora', bunk: '7' }]);
   });
 });

@@ -5,7 +5,7 @@
 import { isOneOf, itemAt } from '../sure.ts';
 import type { Expression, Spread } from './ast.ts';
 import { namesOf } from './names.ts';
-import { isViewName } from './view-names.ts';
+import { isViewName, viewTypes } from './view-names.ts';
 
 /** The type of a result. */
 export type ResultType = 'text' | 'number' | 'boolean' | 'date' | 'list' | 'record' | 'function';
@@ -83,7 +83,7 @@ export function resultsOf(expression: Expression, typeOf: TypeOf, at: number): r
       return value === null || value === undefined ? [] : [{ value, at: span?.[0] ?? at }];
     }
     case 'name': {
-      const known = isViewName(expression.name) ? 'text' : typeOf(expression.name);
+      const known = isViewName(expression.name) ? viewTypes[expression.name] : typeOf(expression.name);
       return isOneOf(resultTypes, known) ? type(known) : [];
     }
     case 'member': {

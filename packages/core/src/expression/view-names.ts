@@ -1,13 +1,28 @@
 /** What an expression can read of where it is shown: names that no variable can have. */
-import { isOneOf } from '../sure.ts';
+import { isOneOf, keysOf } from '../sure.ts';
 import { usualLocale } from './formats.ts';
 
-/**
- * The band of the width; the language of whoever looks; the day and time now, as `2026-07-14T18:30:05`; the day, as
- * `2026-07-14`; the time of day, as `18:30`.
- */
-export const viewNames = ['View.band', 'View.locale', 'View.now', 'View.today', 'View.time'] as const;
-export type ViewName = (typeof viewNames)[number];
+/** Each name with the type of what it holds. */
+export const viewTypes = {
+  /** The band of the width. */
+  'View.band': 'text',
+  /** The language of whoever looks. */
+  'View.locale': 'text',
+  /** The day and time now, `2026-07-14T18:30:05`; the day; the time of day, `18:30`. */
+  'View.now': 'text',
+  'View.today': 'text',
+  'View.time': 'text',
+  /** Whether colours are those in the dark. */
+  'View.dark': 'boolean',
+  /** Whether the browser has a network. */
+  'View.online': 'boolean',
+  /** What the page's address asks, behind its `?`: texts by name. */
+  'View.query': 'record',
+} as const;
+export type ViewName = keyof typeof viewTypes;
+export const viewNames = keysOf(viewTypes);
+/** What a name of `View` may hold. */
+export type ViewValue = string | boolean | Readonly<Record<string, string>>;
 
 export const isViewName = (name: string): name is ViewName => isOneOf(viewNames, name);
 
@@ -29,8 +44,11 @@ export const bandAt = (
 ): string => bands.filter(({ from }) => width >= from).toSorted((a, b) => b.from - a.from)[0]?.name ?? '';
 
 /** What a name holds while nothing runs: at a band's width, now, where no language is known. */
-export function viewValue(name: ViewName, band: string, date = new Date()): string {
+export function viewValue(name: ViewName, band: string, date = new Date()): ViewValue {
   if (name === 'View.band') return band;
+  if (name === 'View.dark') return false;
+  if (name === 'View.online') return true;
+  if (name === 'View.query') return {};
   if (name === 'View.locale') return usualLocale;
   const { now, today, time } = clockOf(date);
   return name === 'View.now' ? now : name === 'View.today' ? today : time;

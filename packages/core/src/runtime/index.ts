@@ -18,7 +18,7 @@ export { sharingBudget } from '../expression/budget.ts';
 export { asText, EvaluationError, evaluate } from '../expression/evaluate.ts';
 export { addFunctions } from '../expression/functions.ts';
 export { itemPlace } from '../expression/item-scope.ts';
-export { bandAt, clockOf, type ViewName } from '../expression/view-names.ts';
+export { bandAt, clockOf, type ViewName, type ViewValue } from '../expression/view-names.ts';
 export { symbolId } from '../icons/symbol-id.ts';
 export type { CarryingPart, MadeAnew, Manner, PageElement, PageTarget } from '../kinds/kind.ts';
 export { addressTo } from '../kinds/link.ts';

@@ -25,7 +25,7 @@ import { assignedBy, readOf } from '../expression/assigned.ts';
 import type { Assigned, Statement, Template } from '../expression/ast.ts';
 import { budgetNow, sharingBudget } from '../expression/budget.ts';
 import { asText, EvaluationError, evaluate, evaluateTemplate, type Scope } from '../expression/evaluate.ts';
-import { isViewName, type ViewName } from '../expression/view-names.ts';
+import { isViewName, type ViewName, type ViewValue } from '../expression/view-names.ts';
 import { inside } from './inside.ts';
 import type { Program, ProgramVariable, TwoWayBinding } from './program.ts';
 import { type Origin, type Trace, Tracing } from './trace.ts';
@@ -43,7 +43,7 @@ export interface Host {
   /** Keeps what a variable holds for the next time. */
   keep?(name: string, value: StateValue): void;
   /** Tells what a name of `View` holds, now and after each change; asked once for each that something reads. */
-  see?(name: ViewName, hold: (value: string) => void): void;
+  see?(name: ViewName, hold: (value: ViewValue) => void): void;
   /** Holds a table's rows to the rules of its columns; where it is absent none of them has any. */
   brokenRule?: typeof brokenRule;
   /** Hears of each event that was carried out; where it is absent nothing is written down. */
@@ -90,7 +90,7 @@ export const shownBy = ({ variable, path = [], begins }: TwoWayBinding): Templat
 
 export class Runtime {
   readonly #state = new Map<string, Held>();
-  readonly #view = new Map<ViewName, Signal<string>>();
+  readonly #view = new Map<ViewName, Signal<ViewValue>>();
   #tracing: Tracing | undefined;
 
   constructor(
@@ -130,10 +130,10 @@ export class Runtime {
   };
 
   /** What a name of `View` holds; from the first time that it is read it follows what the host tells. */
-  #seen(name: ViewName): Signal<string> {
+  #seen(name: ViewName): Signal<ViewValue> {
     let held = this.#view.get(name);
     if (!held) {
-      const made = signal('');
+      const made = signal<ViewValue>('');
       held = made;
       this.#view.set(name, made);
       this.host.see?.(name, (value) => {

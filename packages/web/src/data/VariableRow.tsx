@@ -4,6 +4,7 @@ import {
   effectiveNames,
   followedBy,
   type Made,
+  makeEdited,
   makeForm,
   makeList,
   makeListWithDetail,
@@ -158,6 +159,7 @@ const makers = [
   ['A list to find things in', makeList],
   ['A list with detail', makeListWithDetail],
   ['A table', makeTable],
+  ['A list edited in place', makeEdited],
 ] as const;
 
 function MakeMenu({ variable, onMade }: Pick<VariableRowProps, 'variable' | 'onMade'>) {
