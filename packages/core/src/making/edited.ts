@@ -117,6 +117,7 @@ export function makeEdited(
       make('button', 'add', {
         text: 'Add one',
         icon: 'plus',
+        'align-self': 'start',
         'min-height': '44',
         'on.press': `add(${list}, ${emptyRow(list, shown)}); focus("field1", ${list}.at(-1))`,
       }),
