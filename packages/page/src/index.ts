@@ -27,8 +27,8 @@ import { startGroups } from './groups.ts';
 import { handlerNamed } from './handlers.ts';
 import { Kept } from './kept.ts';
 import { keepMessage, showMessage } from './messages.ts';
+import { focusable, focusHeading, movesLess, partOf, rowOf } from './on-screen.ts';
 import type { Piece } from './pieces/piece.ts';
-import type { CopyElement } from './repeats.ts';
 import { followScrollers, scrollScreen } from './scrolling.ts';
 import { see } from './seen.ts';
 import { fetchRows, takeRows } from './stored-rows.ts';
@@ -433,39 +433,5 @@ class Page implements Acting {
   }
 }
 
-/** The row that a control in a repeat stands in. */
-function rowOf(control: HTMLElement): unknown {
-  let copy: CopyElement | null = control;
-  while (copy && !copy.item) copy = copy.parentElement;
-  return copy?.item?.();
-}
-
 /** Most times in a second that what a screen waits for comes about. */
 const mostWhens = 50;
-
-/** What can take the focus, of a control or inside it. */
-const focusable = 'input, select, textarea, button, a[href], [tabindex]:not([tabindex="-1"])';
-
-/** The element of an id, in one of the screens, and that screen. */
-function partOf(
-  screens: Iterable<HTMLElement>,
-  id: string,
-): { readonly screen: HTMLElement; readonly element: HTMLElement } | undefined {
-  for (const screen of screens) {
-    const element = screen.querySelector<HTMLElement>(`[id="${CSS.escape(id)}"]`);
-    if (element) return { screen, element };
-  }
-  return undefined;
-}
-
-/** A screen that somebody has come to is read out from its heading on, and the next Tab goes on from there. */
-function focusHeading(screen: HTMLElement): void {
-  const heading = screen.querySelector<HTMLElement>('h1, h2, h3, h4, h5, h6') ?? screen;
-  heading.tabIndex = -1;
-  heading.focus({ preventScroll: true });
-}
-
-/** Whether a person wants nothing to move by itself. */
-const movesLess = (): boolean =>
-  document.documentElement.dataset.motion === 'less' ||
-  window.matchMedia('(prefers-reduced-motion: reduce)').matches;

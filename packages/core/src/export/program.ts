@@ -20,7 +20,7 @@ import {
   type StoredTable,
   startScreen,
 } from '../document/types.ts';
-import type { Assigned, Statement, Template } from '../expression/ast.ts';
+import type { Template } from '../expression/ast.ts';
 import {
   checkStatements,
   checkTarget,
@@ -51,12 +51,12 @@ import type {
   ProgramTable,
   ProgramVariable,
   ScreenProgram,
-  TwoWayBinding,
 } from '../runtime/program.ts';
 import { entryOf } from '../sure.ts';
 import type { Theme } from '../values/theme.ts';
 import { hoisted } from './hoisting.ts';
 import { pictureAddress } from './picture-address.ts';
+import { boundTo, placeIn, withLists } from './row-targets.ts';
 
 /** What bindings are read with: the names in reach of expressions, and values that hold on all screens. */
 interface Binding extends Surroundings {
@@ -360,55 +360,6 @@ function classesAndStates(control: Control, name: string, around: Binding, { cla
   );
   if (Object.keys(templates).length > 0) states.push({ control: name, templates });
 }
-
-/** A place inside a variable that an input of an instance in a repeat is bound to: `A$each$open[bunk$at] ?? false`. */
-function placeIn(text: string): Pick<TwoWayBinding, 'variable' | 'path' | 'begins'> | undefined {
-  const read = parseExpression(text);
-  if (!read.ok || read.value.type !== 'logical') return undefined;
-  const { left, right: begins } = read.value;
-  return left.type === 'member' && left.of.type === 'name'
-    ? { variable: left.of.name, path: [left.key], begins }
-    : undefined;
-}
-
-/** What an input is bound to, as a page has it. */
-function boundTo(
-  { name, path }: Assigned,
-  control: Control,
-  around: Binding,
-): Pick<TwoWayBinding, 'variable' | 'path' | 'list'> | undefined {
-  if (path.length === 0) return { variable: name };
-  if (around.names.get(name) !== itemType) return { variable: name, path };
-  const list = around.listOf(control, name);
-  return list === undefined ? undefined : { variable: name, path, list };
-}
-
-/** What an event does, each value of an item that it sets with the list of its row. */
-const withLists = (
-  statements: readonly Statement[],
-  listOf: (item: string) => string | undefined,
-): Statement[] =>
-  statements.map((statement): Statement => {
-    const inner = (part: readonly Statement[]) => withLists(part, listOf);
-    const placed = <T extends Assigned>(target: T): T => {
-      const list = target.path.length > 0 ? listOf(target.name) : undefined;
-      return list === undefined ? target : { ...target, list };
-    };
-    switch (statement.type) {
-      case 'if':
-        return { ...statement, whenTrue: inner(statement.whenTrue), whenFalse: inner(statement.whenFalse) };
-      case 'each':
-        return { ...statement, body: inner(statement.body) };
-      case 'assign':
-        return placed(statement);
-      case 'alter':
-        return { ...placed(statement), ...(statement.gives ? { gives: placed(statement.gives) } : {}) };
-      case 'handler':
-        return statement.gives ? { ...statement, gives: placed(statement.gives) } : statement;
-      default:
-        return statement;
-    }
-  });
 
 function bindControl({ control, parent }: Standing, name: string, around: Binding, found: Found): void {
   const { content, inside, twoWay, events } = found;

@@ -29,6 +29,8 @@ export { wordsInstead } from '../kinds/repeat-words.ts';
 export { tabindex, withTurn } from '../kinds/tabindex.ts';
 export { nextSort, sortedRows, type TableRow } from '../kinds/table-rows.ts';
 export { propertyTypes } from '../property-types/catalogue.ts';
+export type { Host } from './host.ts';
+export * from './item-frame.ts';
 export * from './program.ts';
 export * from './runtime.ts';
 export * from './told-trace.ts';

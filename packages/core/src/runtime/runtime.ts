@@ -12,43 +12,21 @@ import {
   signal,
   untracked,
 } from '@preact/signals-core';
-import { messageOf } from '../document/error-message.ts';
-import { continueRows, indexOfRow, keyOf, newestOf } from '../document/row-identity.ts';
-import type { brokenRule, Referred } from '../document/row-rules.ts';
-import { ownValue, same } from '../document/same.ts';
+import { continueRows, keyOf, newestOf } from '../document/row-identity.ts';
+import { same } from '../document/same.ts';
 import { fitting } from '../document/state.ts';
 import type { StateValue } from '../document/types.ts';
-import type { Acting } from '../expression/actions/action.ts';
-import { actionNamed, alteringNamed } from '../expression/actions/catalogue.ts';
 import { addressNow } from '../expression/address.ts';
-import { assignedBy, readOf } from '../expression/assigned.ts';
-import type { Assigned, Statement, Template } from '../expression/ast.ts';
-import { budgetNow, sharingBudget } from '../expression/budget.ts';
+import { readOf } from '../expression/assigned.ts';
+import type { Statement, Template } from '../expression/ast.ts';
+import { sharingBudget } from '../expression/budget.ts';
 import { asText, EvaluationError, evaluate, evaluateTemplate, type Scope } from '../expression/evaluate.ts';
 import { isViewName, type ViewName, type ViewValue } from '../expression/view-names.ts';
-import { inside } from './inside.ts';
+import { CarryingOut, type Going } from './carrying-out.ts';
+import type { Host } from './host.ts';
+import type { ItemFrame } from './item-frame.ts';
 import type { Program, ProgramVariable, TwoWayBinding } from './program.ts';
-import { type Origin, type Trace, Tracing } from './trace.ts';
-
-/** What the runtime needs from the page or test that runs it. */
-export interface Host {
-  /** Does what an event asks for. */
-  readonly acting: Acting;
-  /** The application's own code of a name; undefined where there is none (yet). */
-  handler?(name: string): ((...values: readonly unknown[]) => unknown) | undefined;
-  /** Something went wrong; the rest goes on running. */
-  problem(message: string): void;
-  /** What a variable held when the application was last closed; undefined: nothing is known. */
-  kept?(name: string): unknown;
-  /** Keeps what a variable holds for the next time. */
-  keep?(name: string, value: StateValue): void;
-  /** Tells what a name of `View` holds, now and after each change; asked once for each that something reads. */
-  see?(name: ViewName, hold: (value: ViewValue) => void): void;
-  /** Holds a table's rows to the rules of its columns; where it is absent none of them has any. */
-  brokenRule?: typeof brokenRule;
-  /** Hears of each event that was carried out; where it is absent nothing is written down. */
-  traced?(trace: Trace): void;
-}
+import { type Origin, Tracing } from './trace.ts';
 
 /** A state variable and its value; a computed one has no `value` that can be set. */
 interface Held {
@@ -61,20 +39,6 @@ interface Held {
 
 /** Ends a binding. */
 export type Dispose = () => void;
-
-/** The item of a repeat that something stands in, and the items around that one. */
-export interface ItemFrame {
-  readonly name: string;
-  readonly value: Signal<unknown>;
-  readonly around: ItemFrame | undefined;
-}
-
-/** A place for an item, which may change while what is bound to it stays. */
-export const itemFrame = (name: string, value: unknown, around: ItemFrame | undefined): ItemFrame => ({
-  name,
-  value: signal(value),
-  around,
-});
 
 /** So many rows that come from outside are compared with those before. */
 const mostContinued = 5000;
@@ -91,12 +55,23 @@ export const shownBy = ({ variable, path = [], begins }: TwoWayBinding): Templat
 export class Runtime {
   readonly #state = new Map<string, Held>();
   readonly #view = new Map<ViewName, Signal<ViewValue>>();
+  readonly #doing: CarryingOut;
   #tracing: Tracing | undefined;
 
   constructor(
     program: Pick<Program, 'state' | 'screens'>,
     private readonly host: Host,
   ) {
+    this.#doing = new CarryingOut(
+      {
+        held: (name) => this.#state.get(name),
+        scope: (name) => this.#scope(name),
+        assign: (name, value) => this.assign(name, value),
+        problem: (message) => this.#problem(message),
+        did: (what) => this.#tracing?.add('did', what),
+      },
+      host,
+    );
     for (const variable of program.state) {
       const expression = variable.computed;
       const own = expression ? undefined : signal(this.#initial(variable));
@@ -304,7 +279,7 @@ export class Runtime {
    * behind a `wait` is carried out later, as a part of its own.
    */
   run(statements: readonly Statement[], frame?: ItemFrame, origin?: Origin): void {
-    this.#goOn(this.#carryOut(statements, this.#scopeNow(frame)), origin);
+    this.#goOn(this.#doing.carryOut(statements, this.#scopeNow(frame)), origin);
   }
 
   /**
@@ -352,7 +327,7 @@ export class Runtime {
     let refused: string | undefined;
     this.#traced({ control, event: 'entered' }, () => {
       const target = { name: variable, span: nowhere, path, ...(list === undefined ? {} : { list }) };
-      refused = this.#assignInside(target, this.#scopeNow(frame), value);
+      refused = this.#doing.assignInside(target, this.#scopeNow(frame), value);
       if (refused !== undefined) this.#problem(refused);
     });
     return refused;
@@ -380,167 +355,4 @@ export class Runtime {
     const took = performance.now() - begun;
     this.host.traced({ ...origin, changes, did, reran, problems, order, took });
   }
-
-  /** @returns whether the event goes on behind these statements. */
-  *#carryOut(statements: readonly Statement[], scope: Scope): Going {
-    let inner = scope;
-    for (const statement of statements) {
-      if (statement.type === 'let') {
-        const [before, value] = [inner, evaluate(statement.value, inner)];
-        inner = (name) => (name === statement.name ? newestOf(value) : before(name));
-        continue;
-      }
-      const goesOn = yield* this.#carryOutOne(statement, inner);
-      if (!goesOn) return false;
-    }
-    return true;
-  }
-
-  *#carryOutOne(statement: Statement, scope: Scope): Going {
-    switch (statement.type) {
-      case 'if':
-        return yield* this.#carryOut(
-          evaluate(statement.test, scope) ? statement.whenTrue : statement.whenFalse,
-          scope,
-        );
-      case 'each': {
-        const list = evaluate(statement.of, scope);
-        if (!Array.isArray(list)) throw new EvaluationError('`for` goes through a list; this is none.');
-        for (const item of list) {
-          budgetNow().spend(roundSteps);
-          const inner: Scope = (name) => (name === statement.name ? item : scope(name));
-          const goesOn = yield* this.#carryOut(statement.body, inner);
-          if (!goesOn) return false;
-        }
-        return true;
-      }
-      case 'action':
-        return yield* this.#act(statement, scope);
-      case 'handler':
-        return yield* this.#handle(statement, scope);
-      case 'alter':
-        return this.#goesOn(this.#alter(statement, scope), statement.gives, scope);
-      case 'assign':
-        return this.#goesOn(
-          this.#assignInside(statement, scope, evaluate(assignedBy(statement), scope)),
-          undefined,
-          scope,
-        );
-      default:
-        return false;
-    }
-  }
-
-  *#act(statement: Statement & { type: 'action' }, scope: Scope): Going {
-    const given = statement.arguments.map((argument) => evaluate(argument, scope));
-    if (statement.brings)
-      given.push(
-        Object.fromEntries(statement.brings.map(({ name, value }) => [name, evaluate(value, scope)])),
-      );
-    this.#tracing?.add('did', { action: statement.name, given });
-    const action = actionNamed(statement.name);
-    action?.act?.(this.host.acting, given);
-    if (action?.waits) yield action.waits(given);
-    return true;
-  }
-
-  /**
-   * What comes of a change that broke a rule: the event reads it where it asks for it, else the person is told and the
-   * event ends.
-   *
-   * @param refused the rule; undefined: the change was made.
-   */
-  #goesOn(refused: string | undefined, gives: Assigned | undefined, scope: Scope): boolean {
-    if (gives) {
-      this.#assignInside(gives, scope, refused ?? '');
-      return true;
-    }
-    if (refused === undefined) return true;
-    this.#problem(refused);
-    this.host.acting.message(refused);
-    return false;
-  }
-
-  /** @returns the rule that it would break; it is not assigned then. */
-  #assignInside({ name, path, list }: Assigned, scope: Scope, value: unknown): string | undefined {
-    const keys = path.map((key) => asText(evaluate(key, scope)));
-    if (list !== undefined) return this.#changeRow(list, scope(name), keys, value);
-    const before = keys.length > 0 ? this.#scope(name) : undefined;
-    return this.#change(name, inside(before, keys, value));
-  }
-
-  /** Calls a handler, awaits its promise, and stores its result in the variable that the event names. */
-  *#handle({ name, arguments: given, gives }: Statement & { type: 'handler' }, scope: Scope): Going {
-    const values = given.map((argument) => evaluate(argument, scope));
-    const handler = this.host.handler?.(name);
-    this.#tracing?.add('did', {
-      action: handler ? `handlers.${name}` : `(not there yet) handlers.${name}`,
-      given: values,
-    });
-    if (!handler) return true;
-    let result: unknown;
-    try {
-      result = handler(...values);
-      if (result instanceof Promise) result = yield result;
-    } catch (error) {
-      throw new EvaluationError(`\`handlers.${name}\`: ${messageOf(error)}`);
-    }
-    if (gives) this.#assignInside(gives, scope, result);
-    return true;
-  }
-
-  /** Carries out an action on a variable. @returns the rule that it would break; it is not carried out then. */
-  #alter(statement: Statement & { type: 'alter' }, scope: Scope): string | undefined {
-    const { name, action } = statement;
-    const keys = statement.path.map((key) => asText(evaluate(key, scope)));
-    const whole = this.#scope(name);
-    const before = keys.reduce<unknown>(ownValue, whole);
-    const given = statement.arguments.map((argument) => evaluate(argument, scope));
-    const held = this.#state.get(name);
-    const columns = keys.length === 0 ? held?.variable.columns : undefined;
-    const after = alteringNamed(action)?.alter(before, given, {
-      initial: held?.initial,
-      columns: columns ?? [],
-    });
-    return this.#change(name, inside(whole, keys, after));
-  }
-
-  /** A row of a list gets a value. @returns the rule that it would break. */
-  #changeRow(list: string, row: unknown, keys: readonly string[], value: unknown): string | undefined {
-    const rows = this.#scope(list);
-    const at = Array.isArray(rows)
-      ? indexOfRow(rows, row, keyOf(this.#state.get(list)?.variable.columns))
-      : -1;
-    if (at < 0) {
-      this.#problem(`The row is not in \`${list}\` any more.`);
-      return undefined;
-    }
-    return this.#change(list, (rows as unknown[]).with(at, inside((rows as unknown[])[at], keys, value)));
-  }
-
-  /** Assigns what an event makes of a variable, unless a rule of its table is broken. @returns that rule. */
-  #change(name: string, value: unknown): string | undefined {
-    const columns = this.#state.get(name)?.variable.columns;
-    const refused =
-      columns && Array.isArray(value)
-        ? this.host.brokenRule?.(columns, this.#scope(name) as readonly unknown[], value, this.#referred)
-        : undefined;
-    if (refused === undefined) this.assign(name, value);
-    return refused;
-  }
-
-  /** The values that a column refers to, as the variables hold them now. */
-  readonly #referred: Referred = ({ list, column }) => {
-    const rows = this.#state.has(list) ? this.#scope(list) : undefined;
-    return Array.isArray(rows) ? new Set(rows.map((row) => asText(ownValue(row, column)))) : undefined;
-  };
 }
-
-/**
- * An event on its way: gives the seconds that it waits, or what it waits for and is told then; in the end whether what stands
- * behind it is carried out.
- */
-type Going = Generator<number | Promise<unknown>, boolean, unknown>;
-
-/** What a round of `for` costs besides what is in it: an event's budget is enough for some 10,000. */
-const roundSteps = 1200;

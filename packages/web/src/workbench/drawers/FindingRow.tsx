@@ -5,17 +5,14 @@ import {
   checkNamed,
   type Finding,
   type Fix,
-  ignoreStep,
-  locate,
   ownId,
-  sourceId,
   whereWords,
 } from '@hovrin/core';
-import { EyeOff } from 'lucide-react';
 import { useState } from 'react';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import { useBenchView } from '../bench/benchView.ts';
 import { sizeOf } from './findingSize.ts';
+import { IgnoreButton, IgnoreForm } from './IgnoreForm.tsx';
 import { Sentence } from './Sentence.tsx';
 import { severityFills } from './severities.ts';
 
@@ -49,16 +46,7 @@ export function FindingRow({ screen, finding }: { screen: Control; finding: Find
         >
           {whereWords(where)}
         </button>
-        <button
-          type="button"
-          className="btn-bare !h-6 text-quiet"
-          aria-label="Ignore with a reason"
-          title="Ignore with a reason"
-          aria-expanded={asking}
-          onClick={() => setAsking(!asking)}
-        >
-          <EyeOff size={13} />
-        </button>
+        <IgnoreButton asking={asking} onAsk={setAsking} />
       </div>
       {(fixes.length > 0 || asking) && (
         <div className="flex flex-wrap gap-1 pl-4">
@@ -104,50 +92,5 @@ export function FixButton({ fix }: { fix: Pick<Fix, 'label' | 'steps'> }) {
     >
       {label}
     </button>
-  );
-}
-
-/** Asks why a finding is as it should be. */
-export function IgnoreForm({
-  control,
-  check,
-  title,
-  onDone,
-}: Pick<Finding, 'control' | 'check'> & { title: string; onDone: () => void }) {
-  const { editor } = useWorkplace();
-  const { project } = useEditorState('project');
-  const [reason, setReason] = useState('');
-  const ignore = () => {
-    const found = locate(project, sourceId(control))?.control;
-    if (found && reason.trim())
-      editor.dispatch({
-        label: `Ignore “${title}”`,
-        steps: [ignoreStep(found, check, reason)],
-        exact: true,
-      });
-    onDone();
-  };
-  return (
-    <form
-      className="flex gap-1"
-      onSubmit={(event) => {
-        event.preventDefault();
-        ignore();
-      }}
-    >
-      <input
-        className="field !h-6 !w-56 text-[12px]"
-        aria-label="Why it is as it should be"
-        placeholder="Why it is as it should be"
-        // biome-ignore lint/a11y/noAutofocus: it was asked for a moment ago.
-        autoFocus
-        value={reason}
-        onChange={(event) => setReason(event.target.value)}
-        onKeyDown={(event) => event.key === 'Escape' && onDone()}
-      />
-      <button type="submit" className="btn !h-6 text-[12px]" disabled={!reason.trim()}>
-        Ignore
-      </button>
-    </form>
   );
 }

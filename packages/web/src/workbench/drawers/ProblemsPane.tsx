@@ -8,12 +8,12 @@ import {
   type Severity,
   treesOf,
 } from '@hovrin/core';
-import { EyeOff } from 'lucide-react';
 import { useState } from 'react';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import { ProblemLine, placeWords } from '../../problems/ProblemLine.tsx';
 import { useProblems } from '../../problems/useProblems.ts';
-import { FixButton, IgnoreForm } from './FindingRow.tsx';
+import { FixButton } from './FindingRow.tsx';
+import { IgnoreButton, IgnoreForm } from './IgnoreForm.tsx';
 import { ControlWord } from './Sentence.tsx';
 import { SeverityFilter } from './SeverityFilter.tsx';
 
@@ -85,18 +85,7 @@ function ProblemRow({ problem }: { problem: Problem }) {
         {fixes.map((fix) => (
           <FixButton key={fix.label} fix={fix} />
         ))}
-        {place.in === 'control' && kind !== 'invalid' && (
-          <button
-            type="button"
-            className="btn-bare !h-6 text-quiet"
-            aria-label="Ignore with a reason"
-            title="Ignore with a reason"
-            aria-expanded={asking}
-            onClick={() => setAsking(!asking)}
-          >
-            <EyeOff size={13} />
-          </button>
-        )}
+        {place.in === 'control' && kind !== 'invalid' && <IgnoreButton asking={asking} onAsk={setAsking} />}
         {asking && place.in === 'control' && (
           <IgnoreForm
             control={place.control.id}

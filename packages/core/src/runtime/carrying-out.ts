@@ -1,0 +1,199 @@
+/** Carries out events: statement by statement, over the state that they change. */
+import { messageOf } from '../document/error-message.ts';
+import { indexOfRow, keyOf, newestOf } from '../document/row-identity.ts';
+import type { Referred } from '../document/row-rules.ts';
+import { ownValue } from '../document/same.ts';
+import type { StateValue } from '../document/types.ts';
+import { actionNamed, alteringNamed } from '../expression/actions/catalogue.ts';
+import { assignedBy } from '../expression/assigned.ts';
+import type { Assigned, Statement } from '../expression/ast.ts';
+import { budgetNow } from '../expression/budget.ts';
+import { asText, EvaluationError, evaluate, type Scope } from '../expression/evaluate.ts';
+import type { Host } from './host.ts';
+import { inside } from './inside.ts';
+import type { ProgramVariable } from './program.ts';
+import type { Trace } from './trace.ts';
+
+/** The state that events change. */
+export interface ChangedState {
+  /** A variable, and what it held at the beginning; undefined where there is none of that name. */
+  held(name: string): { readonly variable: ProgramVariable; readonly initial: StateValue } | undefined;
+  /** What a name holds now. @throws EvaluationError where there is none. */
+  scope(name: string): unknown;
+  /** @returns whether it was set. */
+  assign(name: string, value: unknown): boolean;
+  /** Something went wrong; the rest goes on running. */
+  problem(message: string): void;
+  /** Writes down what an event did. */
+  did(what: Trace['did'][number]): void;
+}
+
+export class CarryingOut {
+  constructor(
+    private readonly state: ChangedState,
+    private readonly host: Host,
+  ) {}
+
+  /** @returns whether the event goes on behind these statements. */
+  *carryOut(statements: readonly Statement[], scope: Scope): Going {
+    let inner = scope;
+    for (const statement of statements) {
+      if (statement.type === 'let') {
+        const [before, value] = [inner, evaluate(statement.value, inner)];
+        inner = (name) => (name === statement.name ? newestOf(value) : before(name));
+        continue;
+      }
+      const goesOn = yield* this.one(statement, inner);
+      if (!goesOn) return false;
+    }
+    return true;
+  }
+
+  private *one(statement: Statement, scope: Scope): Going {
+    switch (statement.type) {
+      case 'if':
+        return yield* this.carryOut(
+          evaluate(statement.test, scope) ? statement.whenTrue : statement.whenFalse,
+          scope,
+        );
+      case 'each': {
+        const list = evaluate(statement.of, scope);
+        if (!Array.isArray(list)) throw new EvaluationError('`for` goes through a list; this is none.');
+        for (const item of list) {
+          budgetNow().spend(roundSteps);
+          const inner: Scope = (name) => (name === statement.name ? item : scope(name));
+          const goesOn = yield* this.carryOut(statement.body, inner);
+          if (!goesOn) return false;
+        }
+        return true;
+      }
+      case 'action':
+        return yield* this.act(statement, scope);
+      case 'handler':
+        return yield* this.handle(statement, scope);
+      case 'alter':
+        return this.goesOn(this.alter(statement, scope), statement.gives, scope);
+      case 'assign':
+        return this.goesOn(
+          this.assignInside(statement, scope, evaluate(assignedBy(statement), scope)),
+          undefined,
+          scope,
+        );
+      default:
+        return false;
+    }
+  }
+
+  private *act(statement: Statement & { type: 'action' }, scope: Scope): Going {
+    const given = statement.arguments.map((argument) => evaluate(argument, scope));
+    if (statement.brings)
+      given.push(
+        Object.fromEntries(statement.brings.map(({ name, value }) => [name, evaluate(value, scope)])),
+      );
+    this.state.did({ action: statement.name, given });
+    const action = actionNamed(statement.name);
+    action?.act?.(this.host.acting, given);
+    if (action?.waits) yield action.waits(given);
+    return true;
+  }
+
+  /**
+   * What comes of a change that broke a rule: the event reads it where it asks for it, else the person is told and the
+   * event ends.
+   *
+   * @param refused the rule; undefined: the change was made.
+   */
+  private goesOn(refused: string | undefined, gives: Assigned | undefined, scope: Scope): boolean {
+    if (gives) {
+      this.assignInside(gives, scope, refused ?? '');
+      return true;
+    }
+    if (refused === undefined) return true;
+    this.state.problem(refused);
+    this.host.acting.message(refused);
+    return false;
+  }
+
+  /** @returns the rule that it would break; it is not assigned then. */
+  assignInside({ name, path, list }: Assigned, scope: Scope, value: unknown): string | undefined {
+    const keys = path.map((key) => asText(evaluate(key, scope)));
+    if (list !== undefined) return this.changeRow(list, scope(name), keys, value);
+    const before = keys.length > 0 ? this.state.scope(name) : undefined;
+    return this.change(name, inside(before, keys, value));
+  }
+
+  /** Calls a handler, awaits its promise, and stores its result in the variable that the event names. */
+  private *handle({ name, arguments: given, gives }: Statement & { type: 'handler' }, scope: Scope): Going {
+    const values = given.map((argument) => evaluate(argument, scope));
+    const handler = this.host.handler?.(name);
+    this.state.did({
+      action: handler ? `handlers.${name}` : `(not there yet) handlers.${name}`,
+      given: values,
+    });
+    if (!handler) return true;
+    let result: unknown;
+    try {
+      result = handler(...values);
+      if (result instanceof Promise) result = yield result;
+    } catch (error) {
+      throw new EvaluationError(`\`handlers.${name}\`: ${messageOf(error)}`);
+    }
+    if (gives) this.assignInside(gives, scope, result);
+    return true;
+  }
+
+  /** Carries out an action on a variable. @returns the rule that it would break; it is not carried out then. */
+  private alter(statement: Statement & { type: 'alter' }, scope: Scope): string | undefined {
+    const { name, action } = statement;
+    const keys = statement.path.map((key) => asText(evaluate(key, scope)));
+    const whole = this.state.scope(name);
+    const before = keys.reduce<unknown>(ownValue, whole);
+    const given = statement.arguments.map((argument) => evaluate(argument, scope));
+    const held = this.state.held(name);
+    const columns = keys.length === 0 ? held?.variable.columns : undefined;
+    const after = alteringNamed(action)?.alter(before, given, {
+      initial: held?.initial,
+      columns: columns ?? [],
+    });
+    return this.change(name, inside(whole, keys, after));
+  }
+
+  /** A row of a list gets a value. @returns the rule that it would break. */
+  private changeRow(list: string, row: unknown, keys: readonly string[], value: unknown): string | undefined {
+    const rows = this.state.scope(list);
+    const at = Array.isArray(rows)
+      ? indexOfRow(rows, row, keyOf(this.state.held(list)?.variable.columns))
+      : -1;
+    if (at < 0) {
+      this.state.problem(`The row is not in \`${list}\` any more.`);
+      return undefined;
+    }
+    return this.change(list, (rows as unknown[]).with(at, inside((rows as unknown[])[at], keys, value)));
+  }
+
+  /** Assigns what an event makes of a variable, unless a rule of its table is broken. @returns that rule. */
+  private change(name: string, value: unknown): string | undefined {
+    const columns = this.state.held(name)?.variable.columns;
+    const refused =
+      columns && Array.isArray(value)
+        ? this.host.brokenRule?.(columns, this.state.scope(name) as readonly unknown[], value, this.referred)
+        : undefined;
+    if (refused === undefined) this.state.assign(name, value);
+    return refused;
+  }
+
+  /** The values that a column refers to, as the variables hold them now. */
+  private readonly referred: Referred = ({ list, column }) => {
+    const rows = this.state.held(list) ? this.state.scope(list) : undefined;
+    return Array.isArray(rows) ? new Set(rows.map((row) => asText(ownValue(row, column)))) : undefined;
+  };
+}
+
+/**
+ * An event on its way: gives the seconds that it waits, or what it waits for and is told then; in the end whether what stands
+ * behind it is carried out.
+ */
+export type Going = Generator<number | Promise<unknown>, boolean, unknown>;
+
+/** What a round of `for` costs besides what is in it: an event's budget is enough for some 10,000. */
+const roundSteps = 1200;
