@@ -12,7 +12,7 @@ const screens = [
     <column>${lines}</column>
     <button name="mast" text="Mast" on.press="go('Mast')" />
   </screen>`,
-  `<screen name="Kitchen" title="Kitchen"><heading name="soup" text="Kitchen" /><button name="home" text="Back" on.press="back()" /></screen>`,
+  `<screen name="Kitchen" title="Kitchen"><heading name="soup" text="Kitchen" /><button name="home" text="Back" on.press="back()" /><button name="swap" text="Mast instead" on.press="go('Mast', {}, { replace: true })" /></screen>`,
   `<screen name="Mast" title="Mast"><text name="wind" text="Wind" /><textField name="from" label="From" /></screen>`,
   `<screen name="Ask" title="Ask" dialog="true">
     <button name="leave" text="To the mast" on.press="close(); go('Mast')" />
@@ -57,6 +57,20 @@ async function beenInTheKitchen(): Promise<void> {
   await opened.named('home').click();
   await expect.poll(title).toBe('Tonight');
 }
+
+it('a screen that takes the place of another leaves that one out of the way back', async () => {
+  await opened.named('kitchen').click();
+  await expect.poll(title).toBe('Kitchen');
+  const length = await opened.page.evaluate(() => window.history.length);
+  await opened.named('swap').click();
+  await expect.poll(title).toBe('Mast');
+  expect(hash()).toBe('#Mast');
+  expect(await opened.page.evaluate(() => window.history.length)).toBe(length);
+  await goBack(opened.page);
+  await expect.poll(title).toBe('Tonight');
+  await goForward(opened.page);
+  await expect.poll(title).toBe('Mast');
+});
 
 it('a screen that is come to has the focus on its heading, and its title', async () => {
   await opened.named('kitchen').click();

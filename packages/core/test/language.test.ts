@@ -187,6 +187,27 @@ describe('an event', () => {
     );
   });
 
+  it('goes to a screen in place of this one, where it says so', () => {
+    const read = parseStatements('go("A", { total: 1 }, { replace: true })');
+    expect(read.ok && read.value[0]).toMatchObject({ name: 'go', replaces: true });
+    const went: unknown[] = [];
+    const runtime = new Runtime(
+      { state: [], screens: [] },
+      { acting: { ...noActing, go: (...given) => void went.push(given) }, problem: () => {} },
+    );
+    for (const text of ['go("A", {}, { replace: true })', 'go("B", {}, { replace: false })', 'go("C")']) {
+      const each = parseStatements(text);
+      if (each.ok) runtime.run(each.value);
+    }
+    expect(went).toEqual([
+      ['A', {}, true],
+      ['B', {}, false],
+      ['C', undefined, false],
+    ]);
+    for (const text of ['go("A", {}, { back: true })', 'go("A", {}, 3)'])
+      expect(parseStatements(text).ok).toBe(false);
+  });
+
   it('leaves them as they are', () => {
     const read = parseStatements('let a = 1; a = 2');
     expect(read.ok ? '' : read.problem.message).toContain('stays what it is');

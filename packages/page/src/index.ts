@@ -177,8 +177,8 @@ class Page implements Acting {
     if (this.program.state.some((each) => each.name === variable)) this.runtime.assign(variable!, status);
   }
 
-  /** @param values what variables hold when it is entered, by their names. */
-  go(screen: string, values?: unknown): void {
+  /** @param values what variables hold when it is entered, by their names. @param replaces this one is no part of the way back. */
+  go(screen: string, values?: unknown, replaces?: boolean): void {
     if (!this.program.screens.some(({ name, dialog }) => name === screen && !dialog)) {
       tellProblem(`There is no screen \`${screen}\`.`);
       return;
@@ -188,7 +188,8 @@ class Page implements Acting {
     if (this.#way.at(-1) === screen) this.#bring(values);
     else this.#brought = values;
     const hash = encodeURIComponent(screen);
-    if (this.#ways) this.#ways.go(hash);
+    if (replaces) this.#way.pop();
+    if (this.#ways) this.#ways.go(hash, replaces);
     else window.location.hash = hash;
   }
 

@@ -18,6 +18,8 @@ export class Ways {
   readonly #scrolled = new Map<number, number>();
   #at: number;
   #dialogs = 0;
+  /** The entry now has another address than when it was come to. */
+  #isReplaced = false;
   /** What is to be done when entries of dialogs have been left; undefined: none is being left. */
   #after: (() => void)[] | undefined;
 
@@ -37,10 +39,16 @@ export class Ways {
     history.replaceState({ at, dialogs: 0 } satisfies Entry, '');
   }
 
-  /** Goes to another address of the page; nothing where it is there already. */
-  go(hash: string): void {
+  /** Goes to another address of the page; nothing where it is there already. @param replaces in place of the entry now. */
+  go(hash: string, replaces = false): void {
     this.#settled(() => {
-      window.location.hash = hash;
+      if (!replaces) {
+        window.location.hash = hash;
+        return;
+      }
+      this.#isReplaced = true;
+      history.replaceState({ at: this.#at, dialogs: 0 } satisfies Entry, '', `#${hash}`);
+      window.dispatchEvent(new HashChangeEvent('hashchange'));
     });
   }
 
@@ -53,6 +61,11 @@ export class Ways {
 
   /** The address has changed; the screen of the entry before is still shown. @returns how far the new one is scrolled. */
   come(): number {
+    if (this.#isReplaced) {
+      this.#isReplaced = false;
+      this.#scrolled.delete(this.#at);
+      return 0;
+    }
     this.#scrolled.set(this.#at, scrolled());
     const known = this.#entry;
     this.#at = known?.at ?? this.#at + 1;

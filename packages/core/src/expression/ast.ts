@@ -128,6 +128,8 @@ export type Statement =
       readonly arguments: readonly Expression[];
       /** Of `go` and `open`: what variables hold when the screen is entered. */
       readonly brings?: readonly Brought[];
+      /** Of `go`: the screen that is left is no part of the way back. */
+      readonly replaces?: true;
     }
   /** `handlers.NAME(…)`: the application's own code is called; the event goes on when it is done. */
   | {

@@ -152,11 +152,20 @@ export class StatementReader extends ExpressionReader {
     if (name === emitting) return [this.emitted(node, depth)];
     const altering = alteringNamed(name);
     if (!altering) {
-      const [screen, brought, ...more] = node.arguments;
-      if (!actionNamed(name)?.brings || !screen || !brought || more.length > 0)
+      const [screen, brought, options, ...more] = node.arguments;
+      const action = actionNamed(name);
+      if (!action?.brings || !screen || !brought || more.length > 0 || (options && !action.replaces))
         return [{ type: 'action', name, arguments: this.arguments(node.arguments, depth) }];
       const brings = this.brought(brought, depth);
-      return [{ type: 'action', name, arguments: this.arguments([screen], depth), brings }];
+      return [
+        {
+          type: 'action',
+          name,
+          arguments: this.arguments([screen], depth),
+          brings,
+          ...(options && this.replaces(options) ? { replaces: true } : {}),
+        },
+      ];
     }
     const { takes, count, several } = altering;
     const [first, ...others] = node.arguments;
@@ -182,6 +191,16 @@ export class StatementReader extends ExpressionReader {
         statement: this.span(node),
       },
     ];
+  }
+
+  /** How a screen is gone to: `{ replace: true }`. */
+  private replaces(node: AnyNode): boolean {
+    const [option, ...others] = node.type === 'ObjectExpression' ? node.properties : [];
+    const isReplace =
+      option?.type === 'Property' && option.key.type === 'Identifier' && option.key.name === 'replace';
+    if (!isReplace || others.length > 0 || option.value.type !== 'Literal')
+      return this.refuse(node, 'Behind the values stands nothing but `{ replace: true }`.');
+    return option.value.value === true;
   }
 
   private emitted(node: AnyNode & { type: 'CallExpression' }, depth: number): Statement {

@@ -90,6 +90,7 @@ export class CarryingOut {
       given.push(
         Object.fromEntries(statement.brings.map(({ name, value }) => [name, evaluate(value, scope)])),
       );
+    if (statement.replaces) given.push(true);
     this.state.did({ action: statement.name, given });
     const action = actionNamed(statement.name);
     action?.act?.(this.host.acting, given);

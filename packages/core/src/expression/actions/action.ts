@@ -10,8 +10,13 @@ export type CardFieldKind = 'expression' | 'screen' | 'dialog' | 'control';
 
 /** What something that runs a program can be asked for: a page does it with its elements. */
 export interface Acting {
-  /** Another screen takes the place of this one. @param values what it is entered with, by name of variable. */
-  go(screen: string, values?: unknown): void;
+  /**
+   * Another screen takes the place of this one.
+   *
+   * @param values what it is entered with, by name of variable.
+   * @param replaces this one is left out of the way back.
+   */
+  go(screen: string, values?: unknown, replaces?: boolean): void;
   /** The screen that was there before comes back. */
   back(): void;
   /** A dialog is shown over the screen and other dialogs. @param values what it is entered with. */
@@ -50,6 +55,8 @@ export interface Action extends Entry {
   readonly written: string;
   /** What its first value names. */
   readonly pointsTo?: 'screen' | 'control';
+  /** Behind what it brings it may be said that there is no way back: `{ replace: true }`. */
+  readonly replaces?: true;
   /** The screen, or the dialog on top, goes, and what was there before it comes back. */
   readonly leaves?: true;
   /** A record of what variables hold there may follow. */

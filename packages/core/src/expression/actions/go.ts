@@ -17,7 +17,8 @@ export const go: Action = {
   written: 'go("")',
   pointsTo: 'screen',
   brings: true,
+  replaces: true,
   misled: (screen, isDialog) =>
     isDialog ? `\`${screen}\` is a dialog: \`open("${screen}")\` shows it.` : undefined,
-  act: (acting, [screen, values]) => acting.go(asText(screen), values),
+  act: (acting, [screen, values, replaces]) => acting.go(asText(screen), values, replaces === true),
 };
