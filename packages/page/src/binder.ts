@@ -12,6 +12,7 @@ import {
   type Declarations,
   type Dispose,
   declarations,
+  forPeople,
   type InsideBinding,
   type ItemFrame,
   isSameRow,
@@ -342,7 +343,7 @@ export class Binder {
     const refused = this.runtime.enter(binding, value, frame);
     if (refused === undefined) return;
     part.setAttribute('aria-invalid', 'true');
-    showMessage(refused);
+    showMessage(forPeople(refused));
   }
 }
 

@@ -246,7 +246,7 @@ it('rows are edited in place: what is entered is in its row, and what a rule ref
   const field = named('t[0]').querySelector('input')!;
   enter(field, '');
   expect(field.getAttribute('aria-invalid')).toBe('true');
-  expect(one('.page-message').textContent).toBe('`what` is required.');
+  expect(one('.page-message').textContent).toBe('what is required.');
   expect(problems).toEqual(['`what` is required.']);
   expect((runtime.read('tasks') as { what: string }[])[0]!.what).toBe('wood');
 });

@@ -2,7 +2,9 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { usualSizes } from '../src/sizes.ts';
 import { plainConditions } from '../src/try/conditions.tsx';
+import { valuesKept } from '../src/try/keptHere.ts';
 import { type FramesSetting, LinkedFrames, type PageMessage, startOf } from '../src/try/linkedFrames.ts';
+import { withProblem } from '../src/try/ProblemStrip.tsx';
 
 type Told = { readonly type: string } & Readonly<Record<string, unknown>>;
 
@@ -162,4 +164,36 @@ describe('what a page says to the person', () => {
 it('the screen that a page begins with stands in its address', () => {
   expect(startOf('https://hut.example/p.html#Check%20in')).toBe('Check in');
   expect(startOf('https://hut.example/p.html')).toBe('');
+});
+
+it('what goes wrong again counts, and stands in front; the oldest go', () => {
+  let problems = withProblem([], 'soup');
+  problems = withProblem(problems, 'wood');
+  problems = withProblem(problems, 'soup');
+  expect(problems).toEqual([
+    { text: 'soup', times: 2 },
+    { text: 'wood', times: 1 },
+  ]);
+  for (let at = 0; at < 100; at++) problems = withProblem(problems, `wood ${at}`);
+  expect(problems).toHaveLength(50);
+  expect(problems[0]!.text).toBe('wood 99');
+});
+
+it('a value that is set from outside goes to all pages, and to those that start later', () => {
+  start();
+  frames.set('bunk', 7);
+  expect(pages.Hand.take()).toEqual([{ type: 'hovrin-set', name: 'bunk', value: 7 }]);
+  expect(pages.Desk.take()).toEqual([{ type: 'hovrin-set', name: 'bunk', value: 7 }]);
+  say('Hand', { type: 'hovrin-keep', key: 'hovrin hut bunk', text: '7' });
+  expect(heard.at(-1)).toEqual(['keep', 'hovrin hut bunk', '7']);
+});
+
+it('values that were kept are those of the project, as far as they can be read', () => {
+  const texts = {
+    'hovrin hut': '2',
+    'hovrin hut bunk': '7',
+    'hovrin hut bad': '{',
+    'hovrin other bunk': '8',
+  };
+  expect([...valuesKept(texts, 'hut')]).toEqual([['bunk', 7]]);
 });

@@ -154,7 +154,13 @@ export class StatementReader extends ExpressionReader {
     if (!altering) {
       const [screen, brought, options, ...more] = node.arguments;
       const action = actionNamed(name);
-      if (!action?.brings || !screen || !brought || more.length > 0 || (options && !action.replaces))
+      if (
+        !action?.brings ||
+        !screen ||
+        !brought ||
+        more.length > 0 ||
+        (options && (!action.replaces || options.type !== 'ObjectExpression'))
+      )
         return [{ type: 'action', name, arguments: this.arguments(node.arguments, depth) }];
       const brings = this.brought(brought, depth);
       return [

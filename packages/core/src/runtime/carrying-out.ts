@@ -1,5 +1,6 @@
 /** Carries out events: statement by statement, over the state that they change. */
 import { messageOf } from '../document/error-message.ts';
+import { forPeople } from '../document/for-people.ts';
 import { indexOfRow, keyOf, newestOf } from '../document/row-identity.ts';
 import type { Referred } from '../document/row-rules.ts';
 import { ownValue } from '../document/same.ts';
@@ -111,7 +112,7 @@ export class CarryingOut {
     }
     if (refused === undefined) return true;
     this.state.problem(refused);
-    this.host.acting.message(refused);
+    this.host.acting.message(forPeople(refused));
     return false;
   }
 

@@ -11,6 +11,7 @@ export {
 export { withoutFirstValue } from '../css/first-value.ts';
 export { type FeedStatus, isOnPagesServer, silentAfter, standInFolder } from '../document/feed.ts';
 export { type ConfiguredFeed, configFile, configuredAddress } from '../document/feed-config.ts';
+export { forPeople } from '../document/for-people.ts';
 export { isSameRow, markOf } from '../document/row-identity.ts';
 export type { Feed, StateValue } from '../document/types.ts';
 export type { Acting } from '../expression/actions/action.ts';

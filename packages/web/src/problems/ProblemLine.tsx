@@ -16,7 +16,7 @@ export function placeWords({ place }: Problem): string {
 }
 
 /** Words between backquotes are names. */
-const withNames = (sentence: string): ReactNode[] =>
+export const withNames = (sentence: string): ReactNode[] =>
   sentence.split(/`([^`]+)`/).map((part, index) =>
     index % 2 === 0 ? (
       part

@@ -16,6 +16,7 @@ import { Frames } from './Frames.tsx';
 import { Given, type GivenThing } from './Given.tsx';
 import { type KeptTexts, keepHere, keptHere, valuesKept } from './keptHere.ts';
 import { LinkedFrames } from './linkedFrames.ts';
+import { ProblemStrip, type RunProblem, withProblem } from './ProblemStrip.tsx';
 import { mostTraces, type TraceEntry, TracePane } from './TracePane.tsx';
 import { TryHeader, type TryPane } from './TryHeader.tsx';
 import { usePage } from './usePage.ts';
@@ -93,7 +94,8 @@ export function TryPlace() {
   const goTo = useGoTo();
   const [query, setQuery] = useSearchParams();
   const [run, setRun] = useState(0);
-  const [problem, setProblem] = useState<string>();
+  const [problems, setProblems] = useState<readonly RunProblem[]>([]);
+  const onProblem = (text: string) => setProblems((before) => withProblem(before, text));
   const [given, setGiven] = useState<readonly GivenThing[]>([]);
   const which = query.get('size') ?? 'all';
   const screen = currentScreen(state)?.name ?? '';
@@ -108,7 +110,7 @@ export function TryPlace() {
   const [traces, setTraces] = useState<readonly TraceEntry[]>([]);
   const calls = useCalls();
   const { revision, offline } = useStored(run, () => {
-    setProblem(undefined);
+    setProblems([]);
     setGiven([]);
     setTraces([]);
     setValues(valuesKept(kept.atStart(), keptUnder));
@@ -163,13 +165,14 @@ export function TryPlace() {
         onAgain={again}
         onLeave={leave}
       />
-      {(problem || offline) && (
+      {offline && (
         <p role="alert" className="border-b border-rule bg-sheet px-4 py-2 text-brick">
-          {offline ? 'The server cannot be reached; what runs here may lack the newest changes.' : problem}
+          The server cannot be reached; what runs here may lack the newest changes.
         </p>
       )}
+      <ProblemStrip problems={problems} onClear={() => setProblems([])} />
       {given.length > 0 && (
-        <Given things={given} onProblem={setProblem} onDone={() => setGiven(given.slice(1))} />
+        <Given things={given} onProblem={onProblem} onDone={() => setGiven(given.slice(1))} />
       )}
       <main className="flex min-h-0 flex-1">
         {calls.isAsked ? (
@@ -191,7 +194,7 @@ export function TryPlace() {
             kept={kept.atStart()}
             onValue={(name, value) => setValues((before) => new Map(before).set(name, value))}
             onKeep={kept.keep}
-            onProblem={setProblem}
+            onProblem={onProblem}
             onPick={pick}
             onGiven={(thing) => setGiven((things) => [...things, thing])}
             onTrace={hear}
