@@ -1,10 +1,12 @@
 /**
  * The places of an opened project, one line each: an address below the project's, what shows there, and, for those in the
- * bar at the side, a label and a sign. `main.tsx` leads to them, `OpenedProject.tsx` lists them. A place's code is loaded
- * when it is first shown; the others' is loaded once the first is there and the browser has nothing else to do.
+ * bar at the side, a label and a sign. `main.tsx` leads to them, `OpenedProject.tsx` lists them. Build, which a project opens
+ * on, comes with the application; another place's code is loaded when it is first shown, or once the browser has nothing
+ * else to do.
  */
 import { Box, Database, type LucideIcon, Package, Palette } from 'lucide-react';
 import { type ComponentType, lazy } from 'react';
+import { BuildPlace } from './workbench/BuildPlace.tsx';
 
 export interface Place {
   /** Behind the project's address; empty: the place that a project opens on. */
@@ -24,7 +26,7 @@ const later = (load: Place['load']): Pick<Place, 'Shows' | 'load'> => ({
 
 // biome-ignore format: one place a line.
 export const places: readonly Place[] = [
-  { path: '', ...later(async () => (await import('./workbench/BuildPlace.tsx')).BuildPlace), entry: { label: 'Build', icon: Box } },
+  { path: '', Shows: BuildPlace, load: async () => BuildPlace, entry: { label: 'Build', icon: Box } },
   { path: 'data', ...later(async () => (await import('./data/DataPlace.tsx')).DataPlace), entry: { label: 'Data', icon: Database } },
   { path: 'theme', ...later(async () => (await import('./theme/ThemePlace.tsx')).ThemePlace), entry: { label: 'Theme', icon: Palette } },
   { path: 'ship', ...later(async () => (await import('./ship/ShipPlace.tsx')).ShipPlace), entry: { label: 'Ship', icon: Package } },
