@@ -61,9 +61,24 @@ export function NewProject({ onCreate, onClose }: NewProjectProps) {
                   none={each.id === '' ? 'nothing yet' : ''}
                 />
                 <span className="px-2.5 pt-1.5 font-medium">{each.name}</span>
-                <span className="px-2.5 pb-2 text-[12px] leading-4 text-quiet">{each.description}</span>
+                <span className="mb-2 min-h-8 px-2.5 text-[12px] leading-4 text-quiet">
+                  {each.description}
+                </span>
               </label>
             ))}
+            {starters.isPending &&
+              // As large as what comes, so that nothing moves under the pointer.
+              ['a', 'b', 'c', 'd', 'e'].map((key) => (
+                <div
+                  key={key}
+                  aria-hidden
+                  className="flex flex-col overflow-hidden rounded-md border border-rule"
+                >
+                  <CardPicture address={undefined} none="" />
+                  <span className="h-[26px]" />
+                  <span className="mb-2 min-h-8" />
+                </div>
+              ))}
           </div>
           {starters.isError && (
             <p className="text-quiet">The other starters could not be loaded: {starters.error.message}</p>
