@@ -19,7 +19,7 @@ export interface Host {
   keep?(name: string, value: StateValue): void;
   /** Tells what a name of `View` holds, now and after each change; asked once for each that something reads. */
   see?(name: ViewName, hold: (value: ViewValue) => void): void;
-  /** Holds a table's rows to the rules of its columns; where it is absent none of them has any. */
+  /** Checks a cell against its column's rules. A page whose columns have no rules leaves it out. */
   brokenRule?: typeof brokenRule;
   /** Hears of each event that was carried out; where it is absent nothing is written down. */
   traced?(trace: Trace): void;
