@@ -71,6 +71,20 @@ describe('lines', () => {
     expect(take([lines[0]!, lines[3]!], 'append').rows).toEqual([...rows, { id: 3, guestName: 'Bruni' }]);
   });
 
+  it('get no key that a later line of the file has', () => {
+    const { rows: all, bad } = take(
+      [
+        ['id', 'guestName'],
+        ['', 'Bo'],
+        ['3', 'Cira'],
+        ['', 'Dov'],
+      ],
+      'append',
+    );
+    expect(bad).toEqual([]);
+    expect(all.slice(2).map(({ id }) => id)).toEqual([4, 3, 5]);
+  });
+
   it('change the row of the same key, and leave alone what they do not say', () => {
     const { rows: after, taken, bad } = take(lines, 'update');
     expect(after).toEqual([

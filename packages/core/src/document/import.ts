@@ -185,6 +185,12 @@ export function importLines(
   };
 }
 
+/** @returns gives one new key after another, none of which stands in `rows`. */
+function keysBehind(key: Column, rows: readonly Row[]): () => number | string {
+  let next = Number(nextKey(key, rows));
+  return () => (key.type === 'number' ? next++ : String(next++));
+}
+
 /** The rows of a table when others have come to it, and the place of each of these. */
 function placed(
   coming: readonly Row[],
@@ -197,11 +203,12 @@ function placed(
   const byKey = new Map(
     key && mode === 'update' ? rows.map((row, place) => [cellText(row[key.name]), place] as const) : [],
   );
+  const numbering = key && keysBehind(key, [...rows, ...coming]);
   const places = coming.map((row) => {
     const held = key ? cellText(row[key.name]) : '';
     const known = held === '' ? undefined : byKey.get(held);
     const place = known ?? rows.length;
-    const numbered = key && held === '' ? { ...row, [key.name]: nextKey(key, rows) } : row;
+    const numbered = key && numbering && held === '' ? { ...row, [key.name]: numbering() } : row;
     rows[place] = known === undefined ? numbered : { ...rows[place], ...row };
     return place;
   });
