@@ -5,9 +5,9 @@ import {
   configFile,
   exporterNamed,
   exporters,
-  type FeedConfig,
   messageOf,
-  readFeedConfig,
+  type PageConfig,
+  readPageConfig,
 } from '@hovrin/core';
 import { makeExport, writeExport } from '@hovrin/files';
 import { BadInput, readInput } from './bad-input.ts';
@@ -52,10 +52,10 @@ export async function exportCommand(
 }
 
 /** Where feeds come from, as a person has set it in the folder. @throws BadInput where that cannot be read. */
-async function configIn(folder: string): Promise<{ readonly config?: FeedConfig }> {
+async function configIn(folder: string): Promise<{ readonly config?: PageConfig }> {
   const text = await readFile(join(folder, configFile), 'utf8').catch(() => undefined);
   if (text === undefined) return {};
-  const read = readFeedConfig(text);
+  const read = readPageConfig(text);
   if ('problem' in read) throw new BadInput(read.problem);
   return read;
 }

@@ -39,8 +39,8 @@ export { lengthCss } from './css/lengths.ts';
 export { deltaOf, type ProjectDelta, withDelta } from './document/delta.ts';
 export { messageOf } from './document/error-message.ts';
 export {
+  calledOrigins,
   type FeedStatus,
-  feedOrigins,
   feedSeconds,
   isFeedAddress,
   isOnPagesServer,
@@ -49,8 +49,8 @@ export {
 } from './document/feed.ts';
 export {
   configFile,
-  type FeedConfig,
-  readFeedConfig,
+  type PageConfig,
+  readPageConfig,
 } from './document/feed-config.ts';
 export { forbiddenKeys } from './document/forbidden-keys.ts';
 export {

@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { feedProblem, originsOf } from '../src/document/feed.ts';
-import { configuredAddress, readFeedConfig } from '../src/document/feed-config.ts';
+import { configuredAddress, readPageConfig } from '../src/document/feed-config.ts';
 import { addressNow } from '../src/expression/address.ts';
 import {
   addressAtStart,
   applySteps,
-  feedOrigins,
+  calledOrigins,
   isFeedAddress,
   type Project,
   parseTemplate,
@@ -84,7 +84,7 @@ describe('the address of a feed', () => {
       address: 'https://hut.example/{guests}?n={who}',
       status: 'who',
     });
-    expect(feedOrigins(renamed.project.state)).toEqual(['https://hut.example']);
+    expect(calledOrigins(renamed.project, false)).toEqual(['https://hut.example']);
     expect(addressAtStart(project, project.state.at(-1)!.feed!)).toBe('https://hut.example/3?n=Ilka');
   });
 });
@@ -130,13 +130,13 @@ describe('`config.json`', () => {
     ['{"feeds": {"wind": {"every": 0}}}', '0.2 to 3600'],
     ['{"feeds": {"wind": {"credentials": 1}}}', 'neither true nor false'],
   ])('%s is refused', (text, words) => {
-    const read = readFeedConfig(text);
+    const read = readPageConfig(text);
     expect('problem' in read && read.problem).toContain(words);
   });
 
   it('says some of a feed; its address takes the place of what stands in front of the expressions', () => {
     const text = '{"feeds": {"wind": {"address": "https://a.example/w?of=", "every": 5}, "beds": {}}}';
-    const read = readFeedConfig(text);
+    const read = readPageConfig(text);
     if ('problem' in read) throw new Error(read.problem);
     const { wind = {}, beds = {} } = read.config.feeds;
     const now = (own: string, given: string) => configuredAddress(own, own.replace('{who}', given), wind);

@@ -11,7 +11,10 @@ function start(...state: readonly StateVariable[]) {
   const said: string[] = [];
   const problems: string[] = [];
   const runtime = new Runtime(
-    { state: state.map(({ computed: _, feed: __, table: ___, ...rest }) => rest), screens: [] },
+    {
+      state: state.map(({ computed: _, feed: __, table: ___, request: ____, ...rest }) => rest),
+      screens: [],
+    },
     {
       acting: { ...noActing, message: (text) => void said.push(text) },
       problem: (text) => problems.push(text),

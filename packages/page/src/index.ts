@@ -64,6 +64,7 @@ export const offered = {
   subscribe: (name: string, apply: (value: StateValue) => void): Dispose =>
     running().runtime.watch(name, apply),
   go: (screen: string, values?: unknown): void => running().go(screen, values),
+  setSecret: (name: string, text: string): void => running().setSecret(name, text),
 };
 
 /** @throws Error before the page has started. */
@@ -291,6 +292,10 @@ class Page implements Acting {
 
   download(name: string, text: string): void {
     giveFile(name, text);
+  }
+
+  setSecret(name: string, text: string): void {
+    this.#host.setSecret?.(name, text);
   }
 
   /** A control of the uppermost dialog, or of the screen, by its name; of a repeat that of a row. */

@@ -35,6 +35,9 @@ function meet(conditions: TrialConditions): void {
 /** A fingertip in place of the arrow. */
 const fingertip = `:root[data-pointer="touch"] * { cursor: url('data:image/svg+xml,%3Csvg xmlns=%22http://www.w3.org/2000/svg%22 width=%2232%22 height=%2232%22%3E%3Ccircle cx=%2216%22 cy=%2216%22 r=%2214%22 fill=%22%231f2a24%22 fill-opacity=%22.25%22 stroke=%22%231f2a24%22 stroke-opacity=%22.6%22/%3E%3C/svg%3E') 16 16, pointer !important; }`;
 
+/** What hears of secrets from other windows. */
+let hearSecret: ((name: string, text: string) => void) | undefined;
+
 const tell = (message: PageMessage): void => window.parent.postMessage(message, '*');
 
 /** As one is told, at first by the address. */
@@ -67,6 +70,10 @@ function listen(page: Tried): (happens: () => void) => void {
     if (source !== window.parent) return;
     if (data.type === 'hovrin-set') {
       coming.add(data.name, data.value);
+      return;
+    }
+    if (data.type === 'hovrin-secret') {
+      hearSecret?.(data.name, data.text);
       return;
     }
     // Values that were sent before belong to the screen that is entered next.
@@ -117,6 +124,9 @@ if (window.parent !== window) {
   const trial: Trial = {
     tell,
     traced: (trace) => tell({ type: 'hovrin-trace', trace: toldTrace(trace) }),
+    onSecret: (hear) => {
+      hearSecret = hear;
+    },
     follows,
     listen,
     storage: storage(),

@@ -17,6 +17,8 @@ export type PageMessage =
   | { readonly type: 'hovrin-file'; readonly name: string; readonly text: string }
   /** A value is kept for the next run. */
   | { readonly type: 'hovrin-keep'; readonly key: string; readonly text: string }
+  /** A source is asked with this secret from now on, in every window. */
+  | { readonly type: 'hovrin-secret'; readonly name: string; readonly text: string }
   /** A text to put on the clipboard. */
   | { readonly type: 'hovrin-copy'; readonly text: string }
   /** A control that the person wants to see on the bench. */
@@ -45,6 +47,7 @@ export interface TrialConditions {
 export type TrialMessage =
   | ({ readonly type: 'hovrin-conditions' } & TrialConditions)
   | { readonly type: 'hovrin-set'; readonly name: string; readonly value: StateValue }
+  | { readonly type: 'hovrin-secret'; readonly name: string; readonly text: string }
   | { readonly type: 'hovrin-go'; readonly screen: string }
   | { readonly type: 'hovrin-show-dialogs'; readonly names: readonly string[] };
 
@@ -68,6 +71,8 @@ export interface Trial {
   readonly storage: KeepsTexts;
   /** Tells of an event that was carried out. */
   traced(trace: Trace): void;
+  /** Hears of secrets that were given in another window. */
+  onSecret(hear: (name: string, text: string) => void): void;
   /** Whether what happens by itself happens in another window. */
   follows(): boolean;
   /** @returns what does something that happens in every window by itself, so that the others are not told of it. */

@@ -10,6 +10,9 @@ const loopbackNames = new Set(['127.0.0.1', 'localhost', '[::1]']);
 /** Paths of running pages, and of what they listen to, which are shown in sandboxed frames whose origin is opaque (`null`). */
 const isRunningPage = (path: string) => /^\/(try|fonts|stand-ins)\//.test(path);
 
+/** Paths of simulated services, which hold nothing of anybody's: running pages change what they say. */
+const isStandIn = (path: string) => path.startsWith('/stand-ins/');
+
 export function guard(): Middleware {
   return async (context, next) => {
     const host = context.get('Host');
@@ -18,7 +21,8 @@ export function guard(): Middleware {
     const origin = context.get('Origin');
     const own = origin === '' || origin === `http://${host}`;
     const reading = context.method === 'GET' || context.method === 'HEAD';
-    if (!own && !(origin === 'null' && reading && isRunningPage(context.path)))
+    const isFromPage = origin === 'null' && isRunningPage(context.path);
+    if (!own && !(isFromPage && (reading || isStandIn(context.path))))
       throw new RequestError(403, 'Requests from other sites are not answered.');
     // A browser that tells where a request comes from must not say "another site", not even for reading.
     const site = context.get('Sec-Fetch-Site');

@@ -13,6 +13,7 @@ import { assetRoutes } from './routes/assets.ts';
 import { changeRoutes } from './routes/changes.ts';
 import { pageRoutes } from './routes/pages.ts';
 import { projectRoutes } from './routes/projects.ts';
+import { reservationRoutes } from './routes/reservations.ts';
 import { standInRoutes } from './routes/stand-ins.ts';
 import { starterRoutes } from './routes/starters.ts';
 import { tableRoutes } from './routes/tables.ts';
@@ -50,6 +51,7 @@ export function makeApplication(parts: Parts, log?: Middleware): Koa {
   zipRoutes(router, parts);
   starterRoutes(router, parts);
   standInRoutes(router);
+  reservationRoutes(router);
   const koa = new Koa();
   koa.silent = true;
   if (log) koa.use(log);

@@ -10,6 +10,7 @@ import type { Collection, Fault } from './collection.ts';
 import { components } from './components.ts';
 import { pictures } from './pictures.ts';
 import { screens } from './screens.ts';
+import { sources } from './sources.ts';
 import { stateVariables } from './state-variables.ts';
 import { styles } from './styles.ts';
 import { tokens } from './tokens.ts';
@@ -41,6 +42,7 @@ export function addCollection<E extends object>(collection: Collection<E>): () =
 
 addCollection(bands);
 addCollection(stateVariables);
+addCollection(sources);
 addCollection(pictures);
 addCollection(tokens);
 addCollection(styles);

@@ -4,6 +4,8 @@ import { readAttribute } from '../cascade/attributes.ts';
 import { feedProblem } from '../document/feed.ts';
 import { valueNameProblem } from '../document/names.ts';
 import { isRecord } from '../document/record.ts';
+import type { RemoteTable, Request } from '../document/source.ts';
+import { remoteProblem, requestProblem } from '../document/source-problem.ts';
 import { countValues, fitting, mostValues, stateTypes } from '../document/state.ts';
 import { storedTableProblem } from '../document/stored-table.ts';
 import { columnRoles, columnTypes } from '../document/table.ts';
@@ -29,6 +31,8 @@ const fields = [
   'screen',
   'feed',
   'table',
+  'request',
+  'remote',
 ] satisfies (keyof StateVariable)[];
 
 const columnFields = ['name', 'type', 'required', 'unique', 'values', 'min', 'max', 'role', 'refers'];
@@ -69,7 +73,32 @@ function fault(value: unknown): Fault | undefined {
   if (start !== undefined && fitting(variable.type, start, variable.nullable) !== start)
     return at('feed', `What \`${name}\` holds until its feed comes is not of type ${variable.type}.`);
   const table = storedTableProblem(variable);
-  return table ? at('table', `\`${name}\`: ${table}`) : undefined;
+  if (table) return at('table', `\`${name}\`: ${table}`);
+  return behindService(variable);
+}
+
+/** What is wrong with what a variable says of a service. */
+function behindService({
+  name,
+  type,
+  request,
+  remote,
+  computed,
+  feed,
+  table,
+  kept,
+}: StateVariable): Fault | undefined {
+  const at = (path: string, message: string): Fault => ({ path, message: `\`${name}\`: ${message}` });
+  const problem = requestProblem(request);
+  if (problem) return at('request', problem);
+  const without = remoteProblem(remote);
+  if (without) return at('remote', without);
+  if (request && type !== 'record') return at('request', 'only a record holds the answer of a request.');
+  if (remote && type !== 'list') return at('remote', 'only a list has rows behind a service.');
+  const others = [computed, feed, table, kept || undefined, request && remote];
+  return (request || remote) && others.some((other) => other !== undefined)
+    ? at(request ? 'request' : 'remote', 'its values come from a service, and from elsewhere.')
+    : undefined;
 }
 
 function columnsFault(columns: unknown): Fault | undefined {
@@ -143,15 +172,33 @@ function inFeed(feed: Feed, from: string, to: string): Feed {
   return { ...feed, address, ...(feed.status === from ? { status: to } : {}) };
 }
 
+/** What the parameters of a request follow. */
+const inRequest = (request: Request, from: string, to: string): Request => ({
+  ...request,
+  parameters: (request.parameters ?? []).map((parameter) => {
+    const read = parameter.value === undefined ? undefined : parseExpression(parameter.value);
+    return read?.ok
+      ? { ...parameter, value: renameIn(parameter.value!, namesOf(read.value), from, to) }
+      : parameter;
+  }),
+});
+
+const inRemote = (remote: RemoteTable, from: string, to: string): RemoteTable =>
+  Object.fromEntries(
+    Object.entries(remote).map(([part, name]) => [part, name === from ? to : name]),
+  ) as unknown as RemoteTable;
+
 function inEntity<T extends object>(of: string, entity: T, from: string, to: string): T {
   if (of !== 'state') return entity;
-  const { computed, columns, feed, table } = entity as Partial<StateVariable>;
+  const { computed, columns, feed, table, request, remote } = entity as Partial<StateVariable>;
   const expression = typeof computed === 'string' ? parseExpression(computed) : undefined;
   return {
     ...entity,
     ...(columns ? { columns: columns.map((column) => inColumn(column, from, to)) } : {}),
     ...(feed ? { feed: inFeed(feed, from, to) } : {}),
     ...(table?.status === from ? { table: { ...table, status: to } } : {}),
+    ...(request?.parameters ? { request: inRequest(request, from, to) } : {}),
+    ...(remote ? { remote: inRemote(remote, from, to) } : {}),
     ...(expression?.ok ? { computed: renameIn(computed!, namesOf(expression.value), from, to) } : {}),
   };
 }

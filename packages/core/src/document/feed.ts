@@ -3,7 +3,7 @@
 import { itemAt } from '../sure.ts';
 import { isRecord } from './record.ts';
 import { isPlain } from './state.ts';
-import type { StateVariable } from './types.ts';
+import type { Project } from './types.ts';
 
 /** Where the simulated devices and services that ship lie, from the root of the server. */
 export const standInFolder = 'stand-ins/';
@@ -76,6 +76,16 @@ export const originsOf = (addresses: readonly string[]): string[] => [
   ),
 ];
 
-/** The origins that a project's feeds come from. */
-export const feedOrigins = (state: readonly Pick<StateVariable, 'feed'>[]): string[] =>
-  originsOf(state.flatMap(({ feed }) => feed?.address ?? []));
+/**
+ * The origins that a project calls when it runs: those of its feeds and of its services.
+ *
+ * @param inTry while it is tried in Hovrin.
+ */
+export const calledOrigins = (
+  { state, sources = [] }: Pick<Project, 'state' | 'sources'>,
+  inTry: boolean,
+): string[] =>
+  originsOf([
+    ...state.flatMap(({ feed }) => feed?.address ?? []),
+    ...sources.map(({ base, standIn }) => (inTry ? (standIn ?? base) : base)),
+  ]);

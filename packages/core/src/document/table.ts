@@ -2,6 +2,7 @@
  * Lists of records as tables: columns with types, what is wrong in a cell, and rows from texts as spreadsheets and
  * CSV files have them.
  */
+import { type AnswerShape, rowShape, shapeAt } from './answer-shape.ts';
 import { isDay } from './state.ts';
 import type { Column, ColumnRole, ColumnType, Reference, StateVariable } from './types.ts';
 
@@ -34,9 +35,22 @@ export function columnsFrom(rows: readonly Row[]): Column[] {
   return [...names].map((name) => ({ name, type: typeOf(rows.map((row) => row[name])) }));
 }
 
+/** The columns of the rows that a request answers with, or of its one record, as far as its shape says them. */
+function columnsOfAnswer({ request }: StateVariable): readonly Column[] {
+  const properties = rowShape(shapeAt(request?.shape, request?.at))?.of.properties ?? {};
+  return Object.entries(properties).map(([name, shape]) => ({ name, type: columnTypeOf(shape) }));
+}
+
+function columnTypeOf({ type, format }: AnswerShape): ColumnType {
+  const types = Array.isArray(type) ? type : [type];
+  if (types.includes('number') || types.includes('integer')) return 'number';
+  if (types.includes('boolean')) return 'boolean';
+  return format === 'date' ? 'date' : 'text';
+}
+
 /** The columns of a table: those that were said, and any others that its rows have. */
 export function columnsOf(variable: StateVariable): readonly Column[] {
-  const said = variable.columns ?? [];
+  const said = variable.columns ?? columnsOfAnswer(variable);
   const others = columnsFrom(rowsOf(variable) ?? []).filter(
     ({ name }) => !said.some((column) => column.name === name),
   );

@@ -3,6 +3,7 @@
  * so that "is it the same object" answers "did anything in it change".
  */
 
+import type { RemoteTable, Request, Source } from './source.ts';
 import type { Style } from './style-set.ts';
 import type { Token } from './token.ts';
 
@@ -146,6 +147,10 @@ export interface StateVariable {
   readonly feed?: Feed;
   /** Of a list of records: its rows are kept beside the document; `initial` holds the first of them. */
   readonly table?: StoredTable;
+  /** Of a record: it is a request, and holds its answer. What it begins with is a sample, for the bench. */
+  readonly request?: Request;
+  /** Of a list of records: its rows lie behind a service. What it begins with is a sample, for the bench. */
+  readonly remote?: RemoteTable;
 }
 
 /** A picture of the project. */
@@ -184,6 +189,8 @@ export interface Project {
   readonly keptMigration?: string;
   readonly bands: readonly Band[];
   readonly state: readonly StateVariable[];
+  /** The services that its requests go to; absent: none. */
+  readonly sources?: readonly Source[];
   readonly assets: readonly Asset[];
   /** Design tokens, in the order of their file; absent: those that ship. */
   readonly tokens?: readonly Token[];

@@ -3,6 +3,7 @@
  * a sample, and its status says that it is live, so that one sees what one builds; neither is true when a page opens.
  */
 import type { FeedStatus } from '../document/feed.ts';
+import { idleAnswer } from '../document/source.ts';
 import { initialRows } from '../document/stored-table.ts';
 import type { Project, StateVariable } from '../document/types.ts';
 
@@ -25,9 +26,11 @@ export function asBegun(project: Project): Project {
   return {
     ...project,
     state: project.state.map((variable): StateVariable => {
-      const { name, type, computed, feed } = variable;
+      const { name, type, computed, feed, request, remote } = variable;
       if (statuses.has(name) && type === 'text' && computed === undefined)
         return { ...variable, initial: waiting };
+      if (request) return { ...variable, initial: { ...idleAnswer } };
+      if (remote) return { ...variable, initial: [] };
       return feed?.start === undefined ? variable : { ...variable, initial: feed.start };
     }),
   };

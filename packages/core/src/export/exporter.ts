@@ -2,7 +2,7 @@
  * What a format is that projects are handed over in. A format is one file beside this one and one line in `catalogue.ts`:
  * Ship, the command line and the server offer all that stand there.
  */
-import type { FeedConfig } from '../document/feed-config.ts';
+import type { PageConfig } from '../document/feed-config.ts';
 import type { Row } from '../document/table.ts';
 import type { Project } from '../document/types.ts';
 import type { FontManifest } from '../text/fonts.ts';
@@ -17,7 +17,7 @@ export interface ExportParts {
   /** The rows of a table by its id; undefined where they are not known. */
   readonly rowsOfTable?: (id: string) => readonly Row[] | undefined;
   /** Where feeds come from at the place where the page runs, as far as that is known. */
-  readonly config?: FeedConfig;
+  readonly config?: PageConfig;
   /** Direction of the page; left to right where absent. */
   readonly rightToLeft?: boolean;
 }

@@ -1,6 +1,6 @@
 /** The head of a page (HTML §4.2): what browsers, search engines and those who share its address are told. */
 import { themeOf } from '../cascade/project-theme.ts';
-import type { FeedConfig } from '../document/feed-config.ts';
+import type { PageConfig } from '../document/feed-config.ts';
 import { type Project, startScreen } from '../document/types.ts';
 import { escapeAttribute, escapeText } from './html.ts';
 import { iconAddress } from './page-icon.ts';
@@ -11,7 +11,7 @@ import { titleOf } from './program.ts';
  * @param scripts addresses of the scripts, in the order in which they run.
  * @param config where feeds come from at the place where the page runs.
  */
-export function headText(project: Project, scripts: readonly string[], config?: FeedConfig): string {
+export function headText(project: Project, scripts: readonly string[], config?: PageConfig): string {
   const start = startScreen(project);
   const [{ colours }, { colours: darkColours }] = [themeOf(project), themeOf(project, 'dark')];
   const icon = iconAddress(project);

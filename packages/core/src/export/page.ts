@@ -111,12 +111,15 @@ function tableFiles(project: Project, program: Program, { rowsOfTable }: ExportP
   });
 }
 
-/** `config.json` to begin with: the names of the feeds, and nothing of them yet. None where nothing comes from outside. */
-function firstConfig({ state }: Project): [string, string][] {
+/** `config.json` to begin with: the names of feeds and services, and nothing of them yet. None where there are none. */
+function firstConfig({ state, sources = [] }: Project): [string, string][] {
   const feeds = state.flatMap(({ name, feed }) => (feed ? [[name, {}] as const] : []));
-  return feeds.length === 0
-    ? []
-    : [[configFile, `${JSON.stringify({ feeds: Object.fromEntries(feeds) }, null, 2)}\n`]];
+  const services = sources.map(({ name }) => [name, {}] as const);
+  const said = {
+    ...(feeds.length > 0 ? { feeds: Object.fromEntries(feeds) } : {}),
+    ...(services.length > 0 ? { sources: Object.fromEntries(services) } : {}),
+  };
+  return Object.keys(said).length === 0 ? [] : [[configFile, `${JSON.stringify(said, null, 2)}\n`]];
 }
 
 /** A page that works from any web server and opened from disk. */

@@ -19,6 +19,9 @@ export const hasCarried = (project: Project): boolean =>
 /** Whether values come to a project from outside. */
 const hasFeeds = ({ state }: Project): boolean => state.some(({ feed }) => feed !== undefined);
 
+/** Whether something is asked of a service. */
+const hasRequests = ({ state }: Project): boolean => state.some(({ request }) => request !== undefined);
+
 /** Whether a table's columns have rules. */
 const hasRules = ({ state }: Project): boolean =>
   state.some(({ columns }) => ruledColumns(columns).length > 0);
@@ -38,7 +41,11 @@ const calls =
   (names: RegExp) =>
   ({ screens, state, keptMigration = '' }: Project): boolean =>
     names.test(keptMigration) ||
-    state.some(({ computed = '', feed }) => names.test(computed) || names.test(feed?.address ?? '')) ||
+    state.some(({ computed = '', feed, request }) =>
+      [computed, feed?.address ?? '', ...(request?.parameters ?? []).map(({ value = '' }) => value)].some(
+        (text) => names.test(text),
+      ),
+    ) ||
     screens.some((screen) =>
       [...walk(screen)].some(({ props }) =>
         Object.values(props).some((value) => names.test(inForce(value) ?? '')),
@@ -54,6 +61,7 @@ export const pieces = {
   formats: calls(/\bFormat\.\w/),
   ranges: calls(/\bRange\.\w/),
   repeats: hasRepeats,
+  requests: hasRequests,
   rules: hasRules,
   tables: hasTables,
 };

@@ -1,17 +1,20 @@
 /** What a page may do (Content Security Policy 3): run its own script, show its own files and pictures, listen to its feeds. */
-import { feedOrigins, originsOf } from '../document/feed.ts';
-import type { FeedConfig } from '../document/feed-config.ts';
+import { calledOrigins, originsOf } from '../document/feed.ts';
+import type { PageConfig } from '../document/feed-config.ts';
 import type { Project } from '../document/types.ts';
 
-const configuredOrigins = (config: FeedConfig | undefined): string[] =>
-  originsOf(Object.values(config?.feeds ?? {}).flatMap(({ address }) => address ?? []));
+const configuredOrigins = (config: PageConfig | undefined): string[] =>
+  originsOf([
+    ...Object.values(config?.feeds ?? {}).flatMap(({ address }) => address ?? []),
+    ...Object.values(config?.sources ?? {}).flatMap(({ base }) => base ?? []),
+  ]);
 
 /**
  * The policy of a project's page, for a header, or the page's `meta`. Nothing inline is run or styled.
  *
  * @param config where feeds come from at the place where the page runs.
  */
-export const policyOf = (project: Project, config?: FeedConfig): string =>
+export const policyOf = (project: Project, config?: PageConfig): string =>
   [
     "default-src 'none'",
     "script-src 'self'",
@@ -19,7 +22,7 @@ export const policyOf = (project: Project, config?: FeedConfig): string =>
     "font-src 'self'",
     // A picture's address may be worked out, and a person may choose one of their own.
     "img-src 'self' data: blob: https: http:",
-    ["connect-src 'self'", ...new Set([...feedOrigins(project.state), ...configuredOrigins(config)])].join(
+    ["connect-src 'self'", ...new Set([...calledOrigins(project, false), ...configuredOrigins(config)])].join(
       ' ',
     ),
     "base-uri 'none'",
@@ -35,7 +38,7 @@ export const policyOf = (project: Project, config?: FeedConfig): string =>
 export const headersText = (
   project: Project,
   early: readonly string[],
-  config?: FeedConfig,
+  config?: PageConfig,
 ): string => `Content-Security-Policy: ${policyOf(project, config)}; frame-ancestors 'self'
 X-Content-Type-Options: nosniff
 Referrer-Policy: same-origin

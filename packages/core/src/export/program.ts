@@ -9,6 +9,7 @@ import { defaultsOf } from '../cascade/values.ts';
 import { aroundOf } from '../css/declarations.ts';
 import { effectiveNames } from '../document/names.ts';
 import { ruledColumns } from '../document/row-rules.ts';
+import type { Request } from '../document/source.ts';
 import { initialRows } from '../document/stored-table.ts';
 import { walk } from '../document/tree.ts';
 import {
@@ -48,6 +49,7 @@ import type {
   Bindings,
   InsideBinding,
   Program,
+  ProgramRequest,
   ProgramTable,
   ProgramVariable,
   ScreenProgram,
@@ -80,7 +82,8 @@ export function programOf(given: Project): Program {
     name: project.name,
     ...keptBy(project),
     start: addressOf(startScreen(project)),
-    state: project.state.map(({ computed, columns, feed, table, ...rest }): ProgramVariable => {
+    ...(project.sources?.length ? { sources: project.sources } : {}),
+    state: project.state.map(({ computed, columns, feed, table, request, ...rest }): ProgramVariable => {
       const ruled = ruledColumns(columns);
       const address = feed && checkTemplate(feed.address, around);
       const variable = {
@@ -88,6 +91,7 @@ export function programOf(given: Project): Program {
         ...(ruled.length > 0 ? { columns: ruled } : {}),
         ...(address?.ok ? { feed: { ...feed!, template: address.value } } : {}),
         ...(table ? { table: programTable(rest, table) } : {}),
+        ...(request ? { request: programRequest(request) } : {}),
       };
       if (computed === undefined) return variable;
       const expression = checkComputed({ ...rest, computed }, project.state);
@@ -146,6 +150,16 @@ const readsView = ({ screens, state }: Project): boolean =>
 
 /** Where the rows of a table lie beside the page. */
 export const tableAddress = (name: string): string => `tables/${name}.js`;
+
+function programRequest({ parameters = [], ...request }: Request): ProgramRequest {
+  return {
+    ...request,
+    parameters: parameters.map(({ value, ...parameter }) => {
+      const read = value === undefined ? undefined : parseExpression(value);
+      return read?.ok ? { ...parameter, value: read.value } : parameter;
+    }),
+  };
+}
 
 function programTable(
   variable: Pick<StateVariable, 'name' | 'initial'>,

@@ -4,7 +4,8 @@ import type { Feed, StateVariable } from '../document/types.ts';
 import type { Template } from './ast.ts';
 import { sourcesOf } from './computed.ts';
 import { asText, EvaluationError, evaluate, type Scope } from './evaluate.ts';
-import { namesOfTemplate } from './names.ts';
+import { namesOf, namesOfTemplate } from './names.ts';
+import { parseExpression } from './parse.ts';
 import { parseTemplate } from './template.ts';
 
 /**
@@ -35,8 +36,18 @@ export function namesOfFeed(feed: Feed | undefined): readonly string[] {
   return read?.ok ? namesOfTemplate(read.value).map(({ name }) => name) : [];
 }
 
-/** Names of all variables that another one follows: in its expression, or in the address of its feed. */
+/** Names that a request's parameters follow, and the requests that a table's rows lie behind. */
+function namesOfRequest({ request, remote }: StateVariable): readonly string[] {
+  const followed = (request?.parameters ?? []).flatMap(({ value }) => {
+    const read = value === undefined ? undefined : parseExpression(value);
+    return read?.ok ? namesOf(read.value).map(({ name }) => name) : [];
+  });
+  return [...followed, ...Object.values(remote ?? {})];
+}
+
+/** Names of all variables that another one follows: in its expression, or in the address of its feed, or in what its request is given. */
 export const followedBy = (variable: StateVariable): readonly string[] => [
   ...sourcesOf(variable),
   ...namesOfFeed(variable.feed),
+  ...namesOfRequest(variable),
 ];

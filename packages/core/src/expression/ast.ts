@@ -3,6 +3,8 @@
  * without a parser. A subset of ECMAScript; `parse.ts` says which.
  */
 
+import type { AskingName } from './actions/action.ts';
+
 /** Where something stands in its source text: UTF-16 start and end. */
 export type Span = readonly [start: number, end: number];
 
@@ -122,6 +124,18 @@ export type Statement =
       /** The whole call, which may change several variables. */
       readonly statement: Span;
     })
+  /** `ask(bookings, { day })`: a request is asked, and the event goes on when it is answered. */
+  | {
+      readonly type: 'ask';
+      readonly how: AskingName;
+      /** Of the request's variable. */
+      readonly name: string;
+      readonly span: Span;
+      /** A record of what it is asked with. */
+      readonly given?: Expression;
+      /** What went wrong goes here, empty where nothing did: `wrong = ask(addBooking, { … })`. */
+      readonly gives?: Assigned;
+    }
   | {
       readonly type: 'action';
       readonly name: string;

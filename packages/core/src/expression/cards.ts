@@ -4,7 +4,7 @@
  */
 import { type AnyNode, type Comment, Parser } from 'acorn';
 import type { CardFieldKind } from './actions/action.ts';
-import { actionNamed, alteringNamed } from './actions/catalogue.ts';
+import { actionNamed, alteringNamed, askingNamed } from './actions/catalogue.ts';
 import type { Span } from './ast.ts';
 import { parseOptions } from './parse.ts';
 
@@ -171,6 +171,17 @@ class CardReader {
         fields: altering.several
           ? []
           : given.slice(1).map((each, index) => this.field(labels[index] ?? '', each)),
+      };
+    }
+    const asking = askingNamed(name);
+    const [request, ...withThese] = given;
+    if (asking && request) {
+      const [words, label = ''] = asking.card;
+      const isFew = withThese.length === 0 && label !== '';
+      return {
+        words: `${words} ${this.slice(request)}`,
+        fields: withThese.map((each) => this.field(label, each)),
+        ...(isFew ? { more: { label: 'Give values', at: request.end, text: ', {}' } } : {}),
       };
     }
     const action = actionNamed(name);

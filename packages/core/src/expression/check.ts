@@ -1,7 +1,9 @@
 /** Holds an expression or event against what it may use: are all names there, are all actions known. */
 
 import { didYouMean } from '../document/nearest.ts';
-import { actionNamed, actions, alteringNamed, alterings } from './actions/catalogue.ts';
+import type { Parameter } from '../document/source.ts';
+import { actionNamed, actions, alteringNamed, alterings, askings } from './actions/catalogue.ts';
+import { askingProblem } from './asking.ts';
 import type { Assigned, Statement, Template } from './ast.ts';
 import { readTarget } from './bind-target.ts';
 import { itemPlace } from './item-scope.ts';
@@ -26,6 +28,8 @@ export interface Surroundings {
   readonly names: ReadonlyMap<string, string>;
   /** Those of them that are worked out from others: they can be read, not assigned. */
   readonly computed?: ReadonlySet<string>;
+  /** Those of them that are requests, with what they are given; absent: it is not known which are. */
+  readonly requests?: ReadonlyMap<string, readonly Parameter[]>;
   /** Types of the variables that only one screen knows, by the screen's name. */
   readonly ofScreens?: ReadonlyMap<string, ReadonlyMap<string, string>>;
   /** Names of the project's screens. */
@@ -84,6 +88,7 @@ export function checkStatements(text: string, around: Surroundings): Outcome<Sta
     assignedItem(read.value, around.names) ??
     assignedComputed(uses, around) ??
     alteringProblem(read.value, around) ??
+    askingProblem(allStatements(read.value), around) ??
     emitProblem(read.value, around) ??
     actionProblem(text, read.value, around);
   return problem ? { ok: false, problem } : read;
@@ -97,9 +102,7 @@ function assignedItem(
   for (const statement of allStatements(statements)) {
     const targets = [
       ...(statement.type === 'assign' || statement.type === 'alter' ? [statement] : []),
-      ...((statement.type === 'alter' || statement.type === 'handler') && statement.gives
-        ? [statement.gives]
-        : []),
+      ...('gives' in statement && statement.gives ? [statement.gives] : []),
     ];
     const item = targets.find(({ name, path }) => path.length === 0 && names.get(name) === itemType);
     if (item)
@@ -113,9 +116,17 @@ function assignedItem(
 
 const computedProblem = (name: string) => `\`${name}\` follows other values; nothing can be assigned to it.`;
 
-function assignedComputed(uses: readonly NameUse[], { computed }: Surroundings): Problem | undefined {
-  const use = uses.find(({ name, written }) => written && computed?.has(name));
-  return use && { message: computedProblem(use.name), at: use.span[0] };
+const requestProblem = (name: string) =>
+  `\`${name}\` holds what its service answers: it is asked by \`ask(${name})\`, and nothing can be assigned to it.`;
+
+function assignedComputed(
+  uses: readonly NameUse[],
+  { computed, requests }: Surroundings,
+): Problem | undefined {
+  const use = uses.find(({ name, written }) => written && (computed?.has(name) || requests?.has(name)));
+  if (!use) return undefined;
+  const message = requests?.has(use.name) ? requestProblem(use.name) : computedProblem(use.name);
+  return { message, at: use.span[0] };
 }
 
 /** Events that are told, where there is nobody to hear them. */
@@ -147,7 +158,7 @@ function actionProblem(
           meantBy(use.name) ||
           didYouMean(
             use.name,
-            [...actions, ...alterings].map(({ name }) => name),
+            [...actions, ...alterings, ...askings].map(({ name }) => name),
           )
         }`,
         at,
@@ -205,6 +216,7 @@ export function checkTarget(text: string, takes: readonly string[], around: Surr
   const unknown = unknownName([{ name, span, written: true }, ...path.flatMap(namesOf)], around);
   if (unknown) return { ok: false, problem: unknown };
   if (around.computed?.has(name)) return fail(computedProblem(name), span[0]);
+  if (around.requests?.has(name)) return fail(requestProblem(name), span[0]);
   const type = around.names.get(name);
   if (path.length > 0) return read;
   if (type === itemType)

@@ -7,7 +7,8 @@ import type { Expression, RecordEntry, Span, Spread, Statement } from './ast.ts'
 
 /** What a value is, as far as columns go: the rows of a table, or one of them. */
 export interface Shape {
-  readonly is: 'rows' | 'row';
+  /** `answers`: it holds rows as its `result`; `answer`: one. */
+  readonly is: 'rows' | 'row' | 'answers' | 'answer';
   /** Name of the variable that holds the table. */
   readonly table: string;
 }
@@ -106,6 +107,10 @@ class Reader {
     if (of?.is === 'rows') {
       const isPlace = key.type !== 'literal' || typeof key.value === 'number';
       return isPlace ? { is: 'row', table: of.table } : undefined;
+    }
+    if (of?.is === 'answers' || of?.is === 'answer') {
+      if (key.type !== 'literal' || key.value !== 'result') return undefined;
+      return { is: of.is === 'answers' ? 'rows' : 'row', table: of.table };
     }
     if (of?.is === 'row' && key.type === 'literal' && typeof key.value === 'string' && key.span)
       this.found.push({
@@ -218,6 +223,9 @@ class Reader {
         return;
       case 'handler':
         for (const argument of statement.arguments) this.read(argument, shapeOf);
+        return;
+      case 'ask':
+        if (statement.given) this.read(statement.given, shapeOf);
         return;
       case 'let':
         this.read(statement.value, shapeOf);

@@ -123,6 +123,13 @@ function visitStatement(statement: Statement, bound: readonly string[], found: N
       }
       return;
     }
+    case 'ask': {
+      const { gives, given, name, span } = statement;
+      if (gives) found.push({ name: gives.name, span: gives.span, written: true });
+      found.push({ name, span, written: false });
+      read([...(given ? [given] : []), ...(gives?.path ?? [])]);
+      return;
+    }
     case 'handler': {
       const { gives } = statement;
       if (gives) found.push({ name: gives.name, span: gives.span, written: true });

@@ -3,7 +3,7 @@
 import type { AnyNode } from 'acorn';
 import { forbiddenKeys } from '../document/forbidden-keys.ts';
 import { isOneOf } from '../sure.ts';
-import { actionNamed, alteringNamed } from './actions/catalogue.ts';
+import { actionNamed, alteringNamed, askingNamed } from './actions/catalogue.ts';
 import type { Assigned, AssignmentOperator, Brought, Expression, Statement } from './ast.ts';
 import { deepestExpression, dottedName, ExpressionReader } from './read-expression.ts';
 
@@ -110,6 +110,8 @@ export class StatementReader extends ExpressionReader {
       if (handler) return [{ ...this.handled(handler, depth), gives: this.target(node.left, depth) }];
       const altered = node.operator === '=' ? this.alteringCalled(node.right, depth) : undefined;
       if (altered) return [{ ...altered, gives: this.target(node.left, depth), statement: this.span(node) }];
+      const asked = node.operator === '=' ? this.asked(node.right, depth) : undefined;
+      if (asked) return [{ ...asked, gives: this.target(node.left, depth) }];
       return [
         {
           type: 'assign',
@@ -129,6 +131,8 @@ export class StatementReader extends ExpressionReader {
     }
     if (node.type === 'CallExpression') {
       const { callee } = node;
+      const asked = this.asked(node, depth);
+      if (asked) return [asked];
       if (callee.type === 'Identifier') return this.called(callee.name, node, depth);
       const handler = handlerCalled(node);
       if (handler) return [this.handled(handler, depth)];
@@ -142,6 +146,25 @@ export class StatementReader extends ExpressionReader {
     if (!alteringNamed(node.callee.name)?.on?.includes('list')) return undefined;
     const [statement] = this.called(node.callee.name, node, depth);
     return statement?.type === 'alter' ? statement : undefined;
+  }
+
+  /** A call of what is done with requests; undefined for all others. */
+  private asked(node: AnyNode, depth: number): (Statement & { readonly type: 'ask' }) | undefined {
+    if (node.type !== 'CallExpression' || node.callee.type !== 'Identifier') return undefined;
+    const asking = askingNamed(node.callee.name);
+    if (!asking) return undefined;
+    const [request, given] = node.arguments;
+    const { name: how, takes, count, most = count } = asking;
+    const isLocal = request?.type === 'Identifier' && this.parameters.includes(request.name);
+    if (request?.type !== 'Identifier' || isLocal || node.arguments.length > most)
+      return this.refuse(node, `\`${how}\` takes ${takes}.`);
+    return {
+      type: 'ask',
+      how,
+      name: request.name,
+      span: this.span(request),
+      ...(given ? { given: this.expression(given, depth + 1) } : {}),
+    };
   }
 
   private handled({ name, call }: HandlerCall, depth: number): Statement & { type: 'handler' } {

@@ -3,7 +3,9 @@
 import { readAttribute } from '../cascade/attributes.ts';
 import { textInForce } from '../cascade/cascade.ts';
 import { repetitionAround } from '../cascade/repetition.ts';
+import { rowShape, shapeAt } from '../document/answer-shape.ts';
 import { didYouMean } from '../document/nearest.ts';
+import type { Request } from '../document/source.ts';
 import { columnsOf } from '../document/table.ts';
 import { walk } from '../document/tree.ts';
 import { type Control, inForce, type Project, type StateVariable, treesOf } from '../document/types.ts';
@@ -50,7 +52,17 @@ function scopeOfState(state: readonly StateVariable[]): ColumnScope {
   return scope;
 }
 
-function shapeOfVariable({ name, type, computed }: StateVariable, shapeOf: ShapeOf): Shape | undefined {
+/** What a request's variable holds: rows, or one, as far as its answer is known. */
+function answerShape(table: string, { shape, at }: Request): Shape | undefined {
+  const row = rowShape(shapeAt(shape, at));
+  return row && { is: row.is === 'rows' ? 'answers' : 'answer', table };
+}
+
+function shapeOfVariable(
+  { name, type, computed, request }: StateVariable,
+  shapeOf: ShapeOf,
+): Shape | undefined {
+  if (request) return answerShape(name, request);
   if (computed === undefined) return type === 'list' ? { is: 'rows', table: name } : undefined;
   const read = parseExpression(computed);
   return read.ok ? columnsNamed(read.value, shapeOf).shape : undefined;

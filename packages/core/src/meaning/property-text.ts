@@ -65,6 +65,11 @@ export function contextOf(
     bands: project.bands,
     names: new Map<string, string>(known.map((variable) => [variable.name, variable.type])),
     computed: new Set(project.state.flatMap(({ name, computed }) => (computed === undefined ? [] : name))),
+    requests: new Map(
+      project.state.flatMap(({ name, request }) =>
+        request ? [[name, request.parameters ?? []] as const] : [],
+      ),
+    ),
     ofScreens: ownNames(project.state),
     screens: new Set(project.screens.flatMap((screen) => screen.name ?? [])),
     dialogs: new Set(project.screens.filter(isDialog).flatMap((screen) => screen.name ?? [])),

@@ -74,6 +74,8 @@ export class CarryingOut {
         return yield* this.handle(statement, scope);
       case 'alter':
         return this.goesOn(this.alter(statement, scope), statement.gives, scope);
+      case 'ask':
+        return yield* this.ask(statement, scope);
       case 'assign':
         return this.goesOn(
           this.assignInside(statement, scope, evaluate(assignedBy(statement), scope)),
@@ -92,8 +94,8 @@ export class CarryingOut {
         Object.fromEntries(statement.brings.map(({ name, value }) => [name, evaluate(value, scope)])),
       );
     if (statement.replaces) given.push(true);
-    this.state.did({ action: statement.name, given });
     const action = actionNamed(statement.name);
+    this.state.did({ action: statement.name, given: action?.hides ? [] : given });
     action?.act?.(this.host.acting, given);
     if (action?.waits) yield action.waits(given);
     return true;
@@ -122,6 +124,14 @@ export class CarryingOut {
     if (list !== undefined) return this.changeRow(list, scope(name), keys, value);
     const before = keys.length > 0 ? this.state.scope(name) : undefined;
     return this.change(name, inside(before, keys, value));
+  }
+
+  private *ask({ how, name, given, gives }: Statement & { type: 'ask' }, scope: Scope): Going {
+    const values = given && evaluate(given, scope);
+    this.state.did({ action: `${how} ${name}`, given: given ? [values] : [] });
+    const wrong = yield this.host.ask?.(how, name, values) ?? Promise.resolve('Nothing can be asked here.');
+    if (wrong === undefined) return false;
+    return this.goesOn(wrong === '' ? undefined : String(wrong), gives, scope);
   }
 
   /** Calls a handler, awaits its promise, and stores its result in the variable that the event names. */

@@ -10,11 +10,18 @@ export {
 } from '../css/declarations.ts';
 export { withoutFirstValue } from '../css/first-value.ts';
 export { type FeedStatus, isOnPagesServer, silentAfter, standInFolder } from '../document/feed.ts';
-export { type ConfiguredFeed, configFile, configuredAddress } from '../document/feed-config.ts';
+export {
+  type ConfiguredFeed,
+  type ConfiguredSource,
+  configFile,
+  configuredAddress,
+  type PageConfig,
+} from '../document/feed-config.ts';
 export { forPeople } from '../document/for-people.ts';
-export { isSameRow, markOf } from '../document/row-identity.ts';
+export { isSameRow, keyOf, markOf } from '../document/row-identity.ts';
 export type { Feed, StateValue } from '../document/types.ts';
 export type { Acting } from '../expression/actions/action.ts';
+export type { Expression } from '../expression/ast.ts';
 export { sharingBudget } from '../expression/budget.ts';
 export { asText, EvaluationError, evaluate } from '../expression/evaluate.ts';
 export { addFunctions } from '../expression/functions.ts';

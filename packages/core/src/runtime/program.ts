@@ -1,6 +1,7 @@
 /** What an exported page runs: state, bindings and events of its screens as plain data. */
 
 import type { Around } from '../css/declarations.ts';
+import type { Parameter, Request, Source } from '../document/source.ts';
 import type { Feed, StateVariable, StoredTable } from '../document/types.ts';
 import type { Expression, Statement, Template } from '../expression/ast.ts';
 import type { Arrangement, CarryingPart, PageTarget } from '../kinds/kind.ts';
@@ -122,6 +123,16 @@ export interface ProgramFeed extends Feed {
   readonly template: Template;
 }
 
+/** What a request is given, as a page works it out. */
+export interface ProgramParameter extends Omit<Parameter, 'value'> {
+  readonly value?: Expression;
+}
+
+/** A request as a page asks it. */
+export interface ProgramRequest extends Omit<Request, 'parameters'> {
+  readonly parameters: readonly ProgramParameter[];
+}
+
 /** How the rows of a table come to a page. */
 export interface ProgramTable extends Pick<StoredTable, 'status' | 'wait'> {
   /** Where they all are, beside the page; absent: what the variable begins with are all. */
@@ -129,8 +140,9 @@ export interface ProgramTable extends Pick<StoredTable, 'status' | 'wait'> {
 }
 
 /** A state variable as a page runs it; of its columns it has those with rules. */
-export interface ProgramVariable extends Omit<StateVariable, 'computed' | 'feed' | 'table'> {
+export interface ProgramVariable extends Omit<StateVariable, 'computed' | 'feed' | 'table' | 'request'> {
   readonly feed?: ProgramFeed;
+  readonly request?: ProgramRequest;
   readonly table?: ProgramTable;
   /** What it follows. */
   readonly computed?: Expression;
@@ -153,6 +165,8 @@ export interface Program {
   /** Name of the screen that opens first. */
   readonly start: string;
   readonly state: readonly ProgramVariable[];
+  /** The services that its requests go to. */
+  readonly sources?: readonly Source[];
   /** Addresses of the project's pictures by name. */
   readonly pictures: Readonly<Record<string, string>>;
   /** What tokens come to that expressions name, but for colours: these the page has as custom properties. */

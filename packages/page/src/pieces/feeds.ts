@@ -32,7 +32,10 @@ const backAfter = 5;
 /** Lets the page's variables have what comes from outside. */
 export const piece: Piece = (_, around) => {
   const fed = around.program.state.flatMap(({ name, feed }) => (feed ? [{ name, feed }] : []));
-  const here = configured(fed.map(({ name }) => name));
+  const here = configured<ConfiguredFeed>(
+    'feeds',
+    fed.map(({ name }) => name),
+  );
   for (const { name, feed } of fed) follow(name, feed, around, here);
 };
 
@@ -40,7 +43,7 @@ function follow(
   name: string,
   feed: ProgramFeed,
   { runtime, tellStatus, asItLeads }: Around,
-  configuredHere: ReturnType<typeof configured>,
+  configuredHere: ReturnType<typeof configured<ConfiguredFeed>>,
 ): void {
   const target: FeedTarget = {
     receive: (value) => runtime.take(name, value),

@@ -2,7 +2,7 @@
 
 import { readFile } from 'node:fs/promises';
 import { extname, join } from 'node:path';
-import { type Exported, exporterNamed, feedOrigins, ownCodeFile, sampleConditions } from '@hovrin/core';
+import { calledOrigins, type Exported, exporterNamed, ownCodeFile, sampleConditions } from '@hovrin/core';
 import { fontFolder, workspace } from '@hovrin/files';
 import type Router from '@koa/router';
 import { LRUCache } from 'lru-cache';
@@ -44,7 +44,7 @@ export function pageRoutes(router: Router, { store, workshop }: Parts): void {
     if (!open) throw new RequestError(404, 'There is no such project.');
     const { project, revision } = open;
     // What came from elsewhere calls nobody before a person has agreed.
-    const origins = store.isForeign(id) && !conditions.includes('calls') ? [] : feedOrigins(project.state);
+    const origins = store.isForeign(id) && !conditions.includes('calls') ? [] : calledOrigins(project, true);
     const long = conditions.includes('long');
     const sample = sampleConditions.find((each) => conditions.includes(`rows-${each}`)) ?? 'typical';
     const key = `${id} ${format} ${long} ${sample}`;

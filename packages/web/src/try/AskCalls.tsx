@@ -17,7 +17,10 @@ export function AskCalls({
       <h2 id="ask-calls" className="flex items-center gap-2 text-[15px] font-semibold">
         <Radio size={16} aria-hidden /> This project calls other computers
       </h2>
-      <p>It was brought in from elsewhere. When it runs, its feeds ask these addresses for values:</p>
+      <p>
+        It was brought in from elsewhere. When it runs, it asks these addresses for values, and may send them
+        what is entered:
+      </p>
       <ul className="divide-y divide-rule border-y border-rule">
         {called.map(({ origin, where }) => (
           <li key={origin} className="flex flex-wrap items-baseline gap-x-3 py-1.5">

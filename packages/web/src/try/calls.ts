@@ -1,5 +1,5 @@
 /** Whom a running project calls, and whether the person has agreed to it: asked for each host, once. */
-import { feedOrigins, type Project } from '@hovrin/core';
+import { calledOrigins, type Project } from '@hovrin/core';
 
 /** A host that a project calls. */
 export interface Called {
@@ -24,8 +24,8 @@ function whereIs(host: string): Called['where'] {
 }
 
 /** The hosts that a project calls when it runs; the stand-ins of this server are not among them. */
-export const calledBy = (project: Pick<Project, 'state'>): readonly Called[] =>
-  feedOrigins(project.state).map((origin) => ({ origin, where: whereIs(new URL(origin).hostname) }));
+export const calledBy = (project: Pick<Project, 'state' | 'sources'>): readonly Called[] =>
+  calledOrigins(project, true).map((origin) => ({ origin, where: whereIs(new URL(origin).hostname) }));
 
 const key = (projectId: string) => `hovrin.calls.${projectId}`;
 

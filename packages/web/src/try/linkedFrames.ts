@@ -11,6 +11,7 @@ export type PageMessage =
   | { readonly type: 'hovrin-trace'; readonly trace: ToldTrace }
   | { readonly type: 'hovrin-file'; readonly name: string; readonly text: string }
   | { readonly type: 'hovrin-copy'; readonly text: string }
+  | { readonly type: 'hovrin-secret'; readonly name: string; readonly text: string }
   | { readonly type: 'hovrin-keep'; readonly key: string; readonly text: string }
   | { readonly type: 'hovrin-dialogs'; readonly names: readonly string[] };
 
@@ -54,6 +55,9 @@ export class LinkedFrames {
   /** What has been entered since the beginning. */
   private readonly entered = new Map<string, unknown>();
 
+  /** Secrets that were given, by name: they live as long as this window. */
+  private readonly secrets = new Map<string, string>();
+
   /** @returns what is called when the frame goes. */
   add(label: string, window: () => PageWindow | null): () => void {
     this.windows.set(label, window);
@@ -71,6 +75,12 @@ export class LinkedFrames {
   /** Everything begins anew. */
   forget(): void {
     this.entered.clear();
+  }
+
+  /** Gives a secret to all pages, and to those that begin later. */
+  setSecret(name: string, text: string): void {
+    this.secrets.set(name, text);
+    for (const label of this.windows.keys()) this.send(label, { type: 'hovrin-secret', name, text });
   }
 
   /** Gives a variable another value in all pages. */
@@ -121,6 +131,10 @@ export class LinkedFrames {
       case 'hovrin-file':
         listener.onGiven({ as: 'file', name: String(data.name), text: String(data.text) });
         break;
+      case 'hovrin-secret':
+        this.secrets.set(String(data.name), String(data.text));
+        tellOthers({ type: 'hovrin-secret', name: String(data.name), text: String(data.text) });
+        break;
       case 'hovrin-copy':
         listener.onGiven({ as: 'copy', text: String(data.text) });
         break;
@@ -150,6 +164,7 @@ export class LinkedFrames {
     if (this.screens.has(label)) return false;
     listener.onRunning(label);
     this.tellConditions(label, setting);
+    for (const [name, text] of this.secrets) this.send(label, { type: 'hovrin-secret', name, text });
     if (setting.linked)
       for (const [name, value] of this.entered) this.send(label, { type: 'hovrin-set', name, value });
     return true;

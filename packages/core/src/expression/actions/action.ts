@@ -32,6 +32,8 @@ export interface Acting {
   copy(text: string): void;
   /** The person gets a file. */
   download(name: string, text: string): void;
+  /** A source is asked with this secret from now on. @param text empty: with none. */
+  setSecret(name: string, text: string): void;
 }
 
 interface Entry {
@@ -61,6 +63,8 @@ export interface Action extends Entry {
   readonly leaves?: true;
   /** A record of what variables hold there may follow. */
   readonly brings?: boolean;
+  /** What it is given is nowhere written down. */
+  readonly hides?: true;
   /** Why it cannot lead to a screen that there is; undefined where it can. */
   misled?(screen: string, isDialog: boolean): string | undefined;
   /** @param given what its values came to. */
@@ -68,6 +72,17 @@ export interface Action extends Entry {
   /** Seconds that what follows waits. */
   waits?(given: readonly unknown[]): number;
 }
+
+/** What is done with a request, whose name is the first argument. */
+export interface Asking extends Entry {
+  readonly name: AskingName;
+  /** Its card: its name in a sentence, and the words in front of what it is given. */
+  readonly card: readonly [words: string, label?: string];
+  /** How it is written for a request. */
+  written(variable: Pick<StateVariable, 'name'>): string;
+}
+
+export type AskingName = 'ask' | 'more' | 'cancel';
 
 /** The variable that an action is carried out on. */
 export interface Altered {
