@@ -104,6 +104,16 @@ const parts = {
         ...forPages,
       }),
   },
+  asking: {
+    sources: ['packages/core/src/requests', 'packages/page/src/asking-frame.ts'],
+    made: 'packages/page/dist/asking.js',
+    make: () =>
+      bundle({
+        entryPoints: ['packages/page/src/asking-frame.ts'],
+        outfile: 'packages/page/dist/asking.js',
+        ...forPages,
+      }),
+  },
   cli: {
     sources: ['packages/core/src', 'packages/files/src', 'packages/cli/src'],
     made: 'packages/cli/dist/hovrin.mjs',

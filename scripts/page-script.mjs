@@ -173,7 +173,7 @@ export const manners = new Map([${withManner.map(({ name }, at) => `['${name}', 
 }
 
 /** What a page asks of an action; all else is said to those who write events. */
-const ofActions = new Set(['name', 'act', 'waits', 'alter']);
+const ofActions = new Set(['name', 'act', 'waits', 'alter', 'hides']);
 
 /** Actions without all but what they do. */
 function slimActions(code, Parser) {

@@ -133,8 +133,10 @@ function placeOf({ place }: Problem): {
   readonly control?: string;
   readonly attribute?: string;
   readonly variable?: string;
+  readonly source?: string;
 } {
   if (place.in === 'state') return { variable: place.variable };
+  if (place.in === 'source') return { source: place.source };
   if (place.in === 'theme') return {};
   const { tree, control, attribute } = place;
   const name = effectiveNames(tree).get(control.id) ?? control.kind;

@@ -36,6 +36,7 @@ export {
   projectValueProblem,
 } from './collections/project-values.ts';
 export { lengthCss } from './css/lengths.ts';
+export { type AnswerShape, shapeAt } from './document/answer-shape.ts';
 export { deltaOf, type ProjectDelta, withDelta } from './document/delta.ts';
 export { messageOf } from './document/error-message.ts';
 export {
@@ -69,6 +70,7 @@ export {
   effectiveNames,
   freeName,
   freshName,
+  nameProblem,
   treeNameProblem,
   valueNameProblem,
 } from './document/names.ts';
@@ -76,6 +78,29 @@ export { didYouMean } from './document/nearest.ts';
 export { type Rewriting, rewrittenRow } from './document/rewriting.ts';
 export { asksNothing, orderOfRows, type RowQuestion } from './document/row-order.ts';
 export { same } from './document/same.ts';
+export {
+  type Answer,
+  type Authentication,
+  answerFields,
+  answerSeconds,
+  type DataSource,
+  idleAnswer,
+  type Method,
+  methods,
+  mostRetries,
+  type Pages,
+  type ParameterPlace,
+  type ParameterType,
+  pageWays,
+  parameterPlaces,
+  parameterTypes,
+  pathNames,
+  type RemoteTable,
+  type Request,
+  type RequestParameter,
+  type SourceHeader,
+} from './document/source.ts';
+export { isBase, requestProblem, sourceProblem } from './document/source-problem.ts';
 export { spoken } from './document/spoken.ts';
 export { countValues, emptyValues, fitting, mostValues } from './document/state.ts';
 export {
@@ -150,7 +175,7 @@ export { exporterNamed, exporters } from './export/catalogue.ts';
 export type { Exported, Exporter, ExportParts } from './export/exporter.ts';
 export { ownCodeFile } from './export/own-code.ts';
 export { pieceNames } from './export/pieces.ts';
-export { actions, alterings } from './expression/actions/catalogue.ts';
+export { actions, alterings, askings } from './expression/actions/catalogue.ts';
 export { followedBy } from './expression/address.ts';
 export {
   type ActionCard,
@@ -256,7 +281,7 @@ export {
   sampleConditions,
   sampleWords,
 } from './meaning/sample-condition.ts';
-export { stateNameProblem } from './meaning/state-names.ts';
+export { sourceNameProblem, stateNameProblem } from './meaning/state-names.ts';
 export { type StateUse, usesOfState } from './meaning/state-uses.ts';
 export { styleNameProblem, stylesOfKind } from './meaning/style-values.ts';
 export { cleanSvg } from './picture/clean-svg.ts';
@@ -283,6 +308,14 @@ export { type ComponentPlan, componentPlan, type PlannedParameter } from './recu
 export { followed, type ListChoice, listsAt, repeatFor } from './recurring/repeat-for.ts';
 export { makeSurround, type SurroundPlan, surroundPlan } from './recurring/surround.ts';
 export { toParameter } from './recurring/to-parameter.ts';
+export { shapeWords } from './requests/answer-words.ts';
+export { type Answered, answered } from './requests/answered.ts';
+export type { Exchanged } from './requests/exchange.ts';
+export { learnedShape } from './requests/learned-shape.ts';
+export { NotOpenApi, type OpenApiReading, type ReadRequest, readOpenApi } from './requests/openapi.ts';
+export { CannotAsk, type Outgoing, outgoing } from './requests/outgoing.ts';
+export { remoteGuess } from './requests/remote-guess.ts';
+export { sampleResult } from './requests/sample-result.ts';
 export { inCase } from './reuse/cases.ts';
 export {
   assignableIn,

@@ -76,7 +76,6 @@ export const noActing: Acting = {
   scrollTo() {},
   copy() {},
   download() {},
-  setSecret() {},
 };
 
 /** The pieces of a page's script, none of which has anything in it: for pages that are read and not run. */

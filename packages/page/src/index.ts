@@ -21,7 +21,6 @@ import {
 import { markPlace, startBehaviours } from './behaviours.ts';
 import { Binder, finderIn } from './binder.ts';
 import { Dialogs } from './dialogs.ts';
-import { copyText, giveFile } from './files.ts';
 import { forget, startForms } from './forms.ts';
 import { startGroups } from './groups.ts';
 import { handlerNamed } from './handlers.ts';
@@ -64,7 +63,6 @@ export const offered = {
   subscribe: (name: string, apply: (value: StateValue) => void): Dispose =>
     running().runtime.watch(name, apply),
   go: (screen: string, values?: unknown): void => running().go(screen, values),
-  setSecret: (name: string, text: string): void => running().setSecret(name, text),
 };
 
 /** @throws Error before the page has started. */
@@ -284,18 +282,6 @@ class Page implements Acting {
 
   message(text: string): void {
     showMessage(text);
-  }
-
-  copy(text: string): void {
-    void copyText(text);
-  }
-
-  download(name: string, text: string): void {
-    giveFile(name, text);
-  }
-
-  setSecret(name: string, text: string): void {
-    this.#host.setSecret?.(name, text);
   }
 
   /** A control of the uppermost dialog, or of the screen, by its name; of a repeat that of a row. */

@@ -9,6 +9,7 @@ import { guard } from './guard.ts';
 import type { Parts } from './parts.ts';
 import { answerErrors } from './request.ts';
 import { application } from './routes/application.ts';
+import { askingRoutes } from './routes/asking.ts';
 import { assetRoutes } from './routes/assets.ts';
 import { changeRoutes } from './routes/changes.ts';
 import { pageRoutes } from './routes/pages.ts';
@@ -46,6 +47,7 @@ export function makeApplication(parts: Parts, log?: Middleware): Koa {
   projectRoutes(router, parts);
   changeRoutes(router, parts);
   assetRoutes(router, parts);
+  askingRoutes(router);
   pageRoutes(router, parts);
   tableRoutes(router, parts);
   zipRoutes(router, parts);

@@ -1,21 +1,31 @@
 /** The services that a project's requests go to. */
 import { nameProblem } from '../document/names.ts';
 import { isRecord } from '../document/record.ts';
-import type { Source } from '../document/source.ts';
+import type { DataSource } from '../document/source.ts';
 import { sourceProblem } from '../document/source-problem.ts';
 import type { StateVariable } from '../document/types.ts';
 import type { Collection, Fault } from './collection.ts';
 
-const fields = ['name', 'base', 'standIn', 'headers', 'auth', 'timeout', 'retry'] satisfies (keyof Source)[];
+const fields = [
+  'name',
+  'base',
+  'standIn',
+  'headers',
+  'auth',
+  'timeout',
+  'retry',
+] satisfies (keyof DataSource)[];
 
 function fault(source: unknown): Fault | undefined {
   if (!isRecord(source) || typeof source.name !== 'string')
     return { path: 'name', message: 'A source has no name.' };
   const problem = nameProblem(source.name) ?? sourceProblem(source);
-  return problem === undefined ? undefined : { path: '', message: `Source \`${source.name}\`: ${problem}` };
+  return problem === undefined
+    ? undefined
+    : { path: '', message: `DataSource \`${source.name}\`: ${problem}` };
 }
 
-export const sources: Collection<Source> = {
+export const sources: Collection<DataSource> = {
   id: 'sources',
   word: 'source',
   least: 0,

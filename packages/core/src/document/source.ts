@@ -22,7 +22,7 @@ export type Authentication =
   | { readonly as: 'header'; readonly header: string; readonly secret: string };
 
 /** A service. */
-export interface Source {
+export interface DataSource {
   /** A JavaScript identifier, unique among the sources. */
   readonly name: string;
   /** What all of its addresses begin with: `https://hut.example/api/`, `api/`, `stand-ins/hut/`. A query goes with each. */
@@ -48,7 +48,7 @@ export const parameterTypes = ['text', 'number', 'boolean', 'date', 'list', 'rec
 export type ParameterType = (typeof parameterTypes)[number];
 
 /** Something that a request is given. */
-export interface Parameter {
+export interface RequestParameter {
   /** What it is called here, and in a path, a query and a body. */
   readonly name: string;
   readonly in: ParameterPlace;
@@ -85,7 +85,7 @@ export interface Request {
   readonly method: Method;
   /** Behind the base of the source; parameters stand in braces: `bookings/{id}`. */
   readonly path: string;
-  readonly parameters?: readonly Parameter[];
+  readonly parameters?: readonly RequestParameter[];
   readonly headers?: readonly SourceHeader[];
   /** Where in the answer its result lies, `data.rows`; absent: all of it is the result. */
   readonly at?: string;

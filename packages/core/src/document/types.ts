@@ -3,7 +3,7 @@
  * so that "is it the same object" answers "did anything in it change".
  */
 
-import type { RemoteTable, Request, Source } from './source.ts';
+import type { DataSource, RemoteTable, Request } from './source.ts';
 import type { Style } from './style-set.ts';
 import type { Token } from './token.ts';
 
@@ -190,7 +190,7 @@ export interface Project {
   readonly bands: readonly Band[];
   readonly state: readonly StateVariable[];
   /** The services that its requests go to; absent: none. */
-  readonly sources?: readonly Source[];
+  readonly sources?: readonly DataSource[];
   readonly assets: readonly Asset[];
   /** Design tokens, in the order of their file; absent: those that ship. */
   readonly tokens?: readonly Token[];

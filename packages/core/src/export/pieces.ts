@@ -58,6 +58,7 @@ export const pieces = {
   dates: calls(/\bDate\.\w/),
   dragging: hasCarried,
   feeds: hasFeeds,
+  files: calls(/\b(?:copy|download)\(/),
   formats: calls(/\bFormat\.\w/),
   ranges: calls(/\bRange\.\w/),
   repeats: hasRepeats,

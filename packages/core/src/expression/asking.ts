@@ -1,6 +1,6 @@
 /** Whether what an event asks for is a request, and is given what that takes. */
 import { didYouMean } from '../document/nearest.ts';
-import type { Parameter } from '../document/source.ts';
+import type { RequestParameter } from '../document/source.ts';
 import type { Expression, Statement } from './ast.ts';
 import type { Problem } from './problem.ts';
 
@@ -8,7 +8,7 @@ import type { Problem } from './problem.ts';
 interface Around {
   readonly names: ReadonlyMap<string, string>;
   /** What each request is given; absent: it is not known what is a request. */
-  readonly requests?: ReadonlyMap<string, readonly Parameter[]>;
+  readonly requests?: ReadonlyMap<string, readonly RequestParameter[]>;
 }
 
 type Ask = Statement & { readonly type: 'ask' };
@@ -26,7 +26,10 @@ function keysOf(given: Expression | undefined): readonly { name: string; at: num
 }
 
 /** What is wrong with the values that a request is asked with. */
-function givenProblem({ name, span, given }: Ask, parameters: readonly Parameter[]): Problem | undefined {
+function givenProblem(
+  { name, span, given }: Ask,
+  parameters: readonly RequestParameter[],
+): Problem | undefined {
   const keys = keysOf(given);
   const strange = keys?.find((key) => !parameters.some((each) => each.name === key.name));
   if (strange) {

@@ -1,7 +1,7 @@
 /** Holds an expression or event against what it may use: are all names there, are all actions known. */
 
 import { didYouMean } from '../document/nearest.ts';
-import type { Parameter } from '../document/source.ts';
+import type { RequestParameter } from '../document/source.ts';
 import { actionNamed, actions, alteringNamed, alterings, askings } from './actions/catalogue.ts';
 import { askingProblem } from './asking.ts';
 import type { Assigned, Statement, Template } from './ast.ts';
@@ -29,7 +29,7 @@ export interface Surroundings {
   /** Those of them that are worked out from others: they can be read, not assigned. */
   readonly computed?: ReadonlySet<string>;
   /** Those of them that are requests, with what they are given; absent: it is not known which are. */
-  readonly requests?: ReadonlyMap<string, readonly Parameter[]>;
+  readonly requests?: ReadonlyMap<string, readonly RequestParameter[]>;
   /** Types of the variables that only one screen knows, by the screen's name. */
   readonly ofScreens?: ReadonlyMap<string, ReadonlyMap<string, string>>;
   /** Names of the project's screens. */

@@ -4,10 +4,13 @@
  */
 
 import type { FeedStatus } from '../document/feed.ts';
+import { isRecord } from '../document/record.ts';
+import { idleAnswer, type Request } from '../document/source.ts';
 import { rowCount } from '../document/stored-table.ts';
 import { type Row, rowsOf } from '../document/table.ts';
 import { toldBy } from '../document/told.ts';
 import type { Project, StateVariable } from '../document/types.ts';
+import { sampleResult } from '../requests/sample-result.ts';
 import { itemAt } from '../sure.ts';
 import { lengthened } from './long-text.ts';
 
@@ -21,8 +24,8 @@ export const sampleWords: Readonly<Record<SampleCondition, string>> = {
   one: 'One row',
   many: 'Many rows',
   long: 'Rows with long texts',
-  slow: 'Slow feeds and tables',
-  failing: 'Failing feeds and tables',
+  slow: 'Slow feeds, tables and services',
+  failing: 'Failing feeds, tables and services',
 };
 
 /** How many rows are many. */
@@ -50,6 +53,18 @@ const isOfComing = (condition: SampleCondition): condition is ComingCondition =>
 /** Seconds until a slow feed begins, and slow rows come. */
 const slowSeconds = 5;
 
+/** A request that has not been answered, or was not. */
+const answeringSo = (variable: StateVariable, request: Request, trouble: ComingCondition): StateVariable => ({
+  ...variable,
+  request: { ...request, trouble },
+  initial: {
+    ...idleAnswer,
+    ...(trouble === 'slow'
+      ? { state: 'waiting' }
+      : { state: 'failed', error: 'The service does not answer.' }),
+  },
+});
+
 /** Variables whose feeds or rows are slow or do not come, with those that tell of it. */
 function comingSo(state: readonly StateVariable[], condition: ComingCondition): StateVariable[] {
   const told = new Set(state.flatMap((variable) => toldBy(variable) ?? []));
@@ -58,6 +73,8 @@ function comingSo(state: readonly StateVariable[], condition: ComingCondition): 
       return { ...variable, initial: (condition === 'slow' ? 'waiting' : 'failed') satisfies FeedStatus };
     const { feed, table, ...rest } = variable;
     const wait = slowSeconds;
+    if (rest.request) return answeringSo(rest, rest.request, condition);
+    if (rest.remote) return { ...rest, initial: [] };
     if (feed) return condition === 'slow' ? { ...rest, feed: { ...feed, wait } } : rest;
     if (!table) return variable;
     return { ...rest, initial: [], ...(condition === 'slow' ? { table: { ...table, wait } } : {}) };
@@ -69,11 +86,30 @@ function inCondition(
   condition: Exclude<SampleCondition, ComingCondition>,
   most: number,
 ): StateVariable {
-  const rows = rowsOf(variable);
+  const rows = rowsOf(variable) ?? answeredRows(variable);
   if (!rows || rows.length === 0 || condition === 'typical') return variable;
   const { table, ...plain } = variable;
   if (condition === 'many' && rowCount(variable) >= most) return variable;
-  const initial: Readonly<Record<Exclude<typeof condition, 'typical'>, () => readonly Row[]>> = {
+  const changed = rowsIn(rows, condition, most);
+  const { initial } = variable;
+  return {
+    ...plain,
+    initial: variable.request && isRecord(initial) ? { ...initial, result: changed } : changed,
+  };
+}
+
+/** The rows that a request's sample answers with; undefined where that is something else. */
+function answeredRows(variable: StateVariable): readonly Row[] | undefined {
+  const result = sampleResult(variable);
+  return Array.isArray(result) && result.every(isRecord) ? result : undefined;
+}
+
+function rowsIn(
+  rows: readonly Row[],
+  condition: Exclude<SampleCondition, ComingCondition | 'typical'>,
+  most: number,
+): readonly Row[] {
+  const made: Readonly<Record<typeof condition, () => readonly Row[]>> = {
     empty: () => [],
     one: () => rows.slice(0, 1),
     many: () =>
@@ -82,7 +118,7 @@ function inCondition(
       ),
     long: () => rows.map(withLongTexts),
   };
-  return { ...plain, initial: initial[condition]() };
+  return made[condition]();
 }
 
 /**

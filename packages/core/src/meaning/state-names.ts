@@ -1,7 +1,17 @@
 /** Names that state variables may have. */
-import { valueNameProblem } from '../document/names.ts';
+import { nameProblem, valueNameProblem } from '../document/names.ts';
 import type { Project } from '../document/types.ts';
 import { functionNames } from '../expression/all-functions.ts';
+
+/** Why a source cannot have a name; undefined where it can. */
+export function sourceNameProblem(project: Project, name: string): string | undefined {
+  return (
+    nameProblem(name) ??
+    (project.sources?.some((source) => source.name === name)
+      ? `There is already a service \`${name}\`.`
+      : undefined)
+  );
+}
 
 /** Why a state variable cannot have a name; undefined where it can. */
 export function stateNameProblem(project: Project, name: string, self?: string): string | undefined {

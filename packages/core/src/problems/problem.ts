@@ -19,6 +19,8 @@ export type ProblemPlace =
     }
   /** In a state variable, by its name. */
   | { readonly in: 'state'; readonly variable: string }
+  /** In a source of requests, by its name. */
+  | { readonly in: 'source'; readonly source: string }
   /** In Theme: a token, a style. */
   | { readonly in: 'theme' };
 

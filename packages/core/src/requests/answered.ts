@@ -3,9 +3,9 @@ import { misfitOf } from '../document/answer-shape.ts';
 import { isRecord } from '../document/record.ts';
 import type { Answer, Pages, Request } from '../document/source.ts';
 import { isPlain } from '../document/state.ts';
-import { asText } from '../expression/evaluate.ts';
 import type { Exchanged } from './exchange.ts';
 import { type Sending, valueAt } from './outgoing.ts';
+import { wireText } from './wire-text.ts';
 
 /** What an answer makes of a request's variable, and what `more` asks next. */
 export interface Answered {
@@ -34,7 +34,7 @@ function nextPage(
 ): Answered['next'] {
   if (by === 'link') return came.next === undefined ? undefined : { url: came.next };
   if (by === 'cursor') {
-    const cursor = asText(valueAt(came.body, next));
+    const cursor = wireText(valueAt(came.body, next));
     return cursor === '' ? undefined : { parameter, value: cursor };
   }
   // A page that is shorter than the first one is the last.
@@ -60,7 +60,7 @@ export function answered(
   const { at, shape, pages, secret } = request;
   const misfit = shape && misfitOf(shape, came.body);
   if (misfit) return failed(`The answer is not what was expected: ${misfit}`);
-  const brought = secret ? asText(valueAt(came.body, secret.at)) : '';
+  const brought = secret ? wireText(valueAt(came.body, secret.at)) : '';
   const body = secret ? without(came.body, secret.at.split('.')) : came.body;
   const own = valueAt(body, at) ?? null;
   if (!isPlain(own)) return failed('The answer is nested too deeply.');

@@ -3,7 +3,7 @@
  * all others are sent one after the other. What its variable holds tells how it goes.
  */
 import { isRecord } from '../document/record.ts';
-import { type Answer, idleAnswer, type Source } from '../document/source.ts';
+import { type Answer, type DataSource, idleAnswer } from '../document/source.ts';
 import type { ProgramRequest } from '../runtime/program.ts';
 import { type Answered, answered } from './answered.ts';
 import { exchange, type Wire } from './exchange.ts';
@@ -45,7 +45,7 @@ export class Asker {
   #given: Readonly<Record<string, unknown>> = {};
 
   constructor(
-    private readonly source: Source,
+    private readonly source: DataSource,
     private readonly request: ProgramRequest,
     private readonly host: AskerHost,
     private readonly wire: Wire,
@@ -60,8 +60,7 @@ export class Asker {
       return Promise.resolve(
         this.#failed('What a request is given is a record, by the names of its parameters.'),
       );
-    this.#given = given ?? {};
-    return this.#inTurn(() => this.#send(undefined));
+    return this.#inTurn(() => this.#send(undefined, given ?? {}));
   }
 
   /** Asks for the next page of the list. */
@@ -69,7 +68,7 @@ export class Asker {
     const page = this.#next;
     const { result, status } = this.host.read();
     if (!page) return Promise.resolve({ sentence: '', status, result });
-    return this.#inTurn(() => this.#send(page));
+    return this.#inTurn(() => this.#send(page, this.#given));
   }
 
   /** Gives up what is under way. */
@@ -102,13 +101,14 @@ export class Asker {
     return { sentence, status, result: before.result };
   }
 
-  async #send(page: Sending['page']): Promise<Asked | undefined> {
+  async #send(page: Sending['page'], given: Readonly<Record<string, unknown>>): Promise<Asked | undefined> {
     const { signal } = this.#ending;
+    this.#given = given;
     const before = this.host.read();
     if (before.state !== 'waiting') this.#settled = before.state;
     this.host.hold({ ...before, state: 'waiting', error: '' });
     try {
-      const came = await this.#exchanged(page, signal);
+      const came = await this.#exchanged(page, given, signal);
       if (came === undefined || signal.aborted) return undefined;
       const done = answered(this.request, came, this.host.read(), page && this.#turn);
       this.#take(done, page);
@@ -120,7 +120,7 @@ export class Asker {
     }
   }
 
-  async #exchanged(page: Sending['page'], signal: AbortSignal) {
+  async #exchanged(page: Sending['page'], given: Readonly<Record<string, unknown>>, signal: AbortSignal) {
     const { source, request, wire, host } = this;
     if (request.trouble === 'slow') await wire.wait(slowSeconds, signal);
     if (request.trouble === 'failing') throw new CannotAsk('The service does not answer.');
@@ -128,7 +128,7 @@ export class Asker {
     const secret = source.auth ? host.secret(source.auth.secret) : '';
     const sending: Sending = {
       base,
-      values: { ...host.followed(), ...this.#given },
+      values: { ...host.followed(), ...given },
       secret,
       ...(page ? { page } : {}),
     };

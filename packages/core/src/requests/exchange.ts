@@ -1,6 +1,6 @@
 /** Sends a request and waits for its answer: time-out, asking again, limits, and what went wrong in a sentence. */
 import { isRecord } from '../document/record.ts';
-import { answerSeconds, type Method, type Source } from '../document/source.ts';
+import { answerSeconds, type DataSource, type Method } from '../document/source.ts';
 import type { Outgoing } from './outgoing.ts';
 
 /** What a request goes through: a browser's, or a test's. */
@@ -80,7 +80,7 @@ async function textOf(answer: Response): Promise<string | undefined> {
     if (done) return text + decoder.decode();
     length += value.length;
     if (length > longestAnswer) {
-      await reader.cancel();
+      void reader.cancel();
       return undefined;
     }
     text += decoder.decode(value, { stream: true });
@@ -137,7 +137,7 @@ function unanswered(wire: Wire, timedOut: boolean, seconds: number): Exchanged &
  */
 export async function exchange(
   outgoing: Outgoing,
-  { timeout = answerSeconds.usual, retry = 0 }: Pick<Source, 'timeout' | 'retry'>,
+  { timeout = answerSeconds.usual, retry = 0 }: Pick<DataSource, 'timeout' | 'retry'>,
   wire: Wire,
   signal: AbortSignal,
 ): Promise<Exchanged | undefined> {

@@ -1,8 +1,8 @@
 /** From a request and the values that it is given to what goes over the wire (RFC 9110, RFC 3986). */
 import { isRecord } from '../document/record.ts';
-import type { Method, Parameter, Request, Source } from '../document/source.ts';
+import type { DataSource, Method, Request, RequestParameter } from '../document/source.ts';
 import { fitting } from '../document/state.ts';
-import { asText } from '../expression/evaluate.ts';
+import { wireText } from './wire-text.ts';
 
 /** What is sent. */
 export interface Outgoing {
@@ -32,7 +32,7 @@ export interface Sending {
 type Sent = Pick<Request, 'method' | 'path' | 'headers'> & {
   readonly parameters?: readonly SentParameter[];
 };
-type SentParameter = Omit<Parameter, 'value'>;
+type SentParameter = Omit<RequestParameter, 'value'>;
 
 const isNothing = (value: unknown): boolean => value === undefined || value === null || value === '';
 
@@ -53,12 +53,12 @@ function given({ name, type, required }: SentParameter, value: unknown): unknown
 const inQuery = (name: string, value: unknown): readonly (readonly [string, string])[] =>
   isNothing(value)
     ? []
-    : (Array.isArray(value) ? value : [value]).map((each) => [name, asText(each)] as const);
+    : (Array.isArray(value) ? value : [value]).map((each) => [name, wireText(each)] as const);
 
 /** A path with its parameters (RFC 6570 §3.2.2). @throws CannotAsk where one is not given, or would lead elsewhere. */
 const pathWith = (path: string, values: ReadonlyMap<string, unknown>): string =>
   path.replace(/\{([^{}]*)\}/g, (_, name: string) => {
-    const text = asText(values.get(name));
+    const text = wireText(values.get(name));
     if (text === '') throw new CannotAsk(`\`${name}\` is needed, and not given.`);
     if (text === '.' || text === '..') throw new CannotAsk(`\`${name}\` leads out of the address.`);
     return encodeURIComponent(text);
@@ -76,7 +76,7 @@ function addressOf(base: string, path: string, query: readonly (readonly [string
 }
 
 /** How a source is told who asks. */
-function authorization({ auth }: Source, secret: string | undefined): Readonly<Record<string, string>> {
+function authorization({ auth }: DataSource, secret: string | undefined): Readonly<Record<string, string>> {
   if (!auth || !secret) return {};
   if (auth.as === 'bearer') return { Authorization: `Bearer ${secret}` };
   if (auth.as === 'header') return { [auth.header]: secret };
@@ -92,12 +92,12 @@ const isOfBase = (url: string, base: string): boolean => new URL(url).origin ===
  * @throws CannotAsk where a value is missing or does not fit.
  */
 export function outgoing(
-  source: Source,
+  source: DataSource,
   { method, path, parameters = [], headers = [] }: Sent,
   { base, values, secret, page }: Sending,
 ): Outgoing {
   const sent = new Map(parameters.map((each) => [each.name, given(each, values[each.name])]));
-  const of = (place: Parameter['in']) => parameters.filter((each) => each.in === place);
+  const of = (place: RequestParameter['in']) => parameters.filter((each) => each.in === place);
   const fields = of('field').filter(({ name }) => sent.get(name) !== undefined);
   const [whole] = of('body');
   const content = whole ? sent.get(whole.name) : undefined;
@@ -109,7 +109,9 @@ export function outgoing(
   const isOwn = !page || !('url' in page) || isOfBase(page.url, base);
   if (!isOwn) throw new CannotAsk('The next page is at another service; it is not asked.');
   const own = of('header').flatMap(({ name, header = name }) =>
-    isNothing(sent.get(name)) ? [] : [[header, asText(sent.get(name)).replaceAll(/[\r\n\0]/g, ' ')] as const],
+    isNothing(sent.get(name))
+      ? []
+      : [[header, wireText(sent.get(name)).replaceAll(/[\r\n\0]/g, ' ')] as const],
   );
   return {
     url,

@@ -7,8 +7,8 @@ import { isRecord } from '../document/record.ts';
 import { ownValue, same } from '../document/same.ts';
 import type { RemoteTable } from '../document/source.ts';
 import type { Row } from '../document/table.ts';
-import { asText } from '../expression/evaluate.ts';
 import type { Asked } from './asker.ts';
+import { wireText } from './wire-text.ts';
 
 /** What is asked for a row. */
 export type RowAction = Exclude<keyof RemoteTable, 'list'>;
@@ -47,7 +47,7 @@ export class RemoteRows {
   ) {}
 
   #keyOf(row: Row): string {
-    return asText(ownValue(row, this.key));
+    return wireText(ownValue(row, this.key));
   }
 
   /** The service has told all rows. What is being sent stays as the person has it. */

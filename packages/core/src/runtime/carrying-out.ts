@@ -129,9 +129,8 @@ export class CarryingOut {
   private *ask({ how, name, given, gives }: Statement & { type: 'ask' }, scope: Scope): Going {
     const values = given && evaluate(given, scope);
     this.state.did({ action: `${how} ${name}`, given: given ? [values] : [] });
-    const wrong = yield this.host.ask?.(how, name, values) ?? Promise.resolve('Nothing can be asked here.');
-    if (wrong === undefined) return false;
-    return this.goesOn(wrong === '' ? undefined : String(wrong), gives, scope);
+    const wrong = yield Promise.resolve(this.host.ask?.(how, name, values));
+    return wrong !== undefined && this.goesOn((wrong as string) || undefined, gives, scope);
   }
 
   /** Calls a handler, awaits its promise, and stores its result in the variable that the event names. */

@@ -28,8 +28,6 @@ export interface Host {
    * @returns what went wrong, empty where nothing did; undefined: it was given up, and the event ends.
    */
   ask?(how: AskingName, name: string, given: unknown): Promise<string | undefined>;
-  /** A source is asked with this secret from now on; empty: with none. A page without requests leaves it out. */
-  setSecret?(name: string, text: string): void;
   /** Hears of each event that was carried out; where it is absent nothing is written down. */
   traced?(trace: Trace): void;
 }

@@ -1,7 +1,7 @@
 /** What an exported page runs: state, bindings and events of its screens as plain data. */
 
 import type { Around } from '../css/declarations.ts';
-import type { Parameter, Request, Source } from '../document/source.ts';
+import type { DataSource, Request, RequestParameter } from '../document/source.ts';
 import type { Feed, StateVariable, StoredTable } from '../document/types.ts';
 import type { Expression, Statement, Template } from '../expression/ast.ts';
 import type { Arrangement, CarryingPart, PageTarget } from '../kinds/kind.ts';
@@ -124,7 +124,7 @@ export interface ProgramFeed extends Feed {
 }
 
 /** What a request is given, as a page works it out. */
-export interface ProgramParameter extends Omit<Parameter, 'value'> {
+export interface ProgramParameter extends Omit<RequestParameter, 'value'> {
   readonly value?: Expression;
 }
 
@@ -166,7 +166,7 @@ export interface Program {
   readonly start: string;
   readonly state: readonly ProgramVariable[];
   /** The services that its requests go to. */
-  readonly sources?: readonly Source[];
+  readonly sources?: readonly DataSource[];
   /** Addresses of the project's pictures by name. */
   readonly pictures: Readonly<Record<string, string>>;
   /** What tokens come to that expressions name, but for colours: these the page has as custom properties. */

@@ -3,10 +3,10 @@ import {
   type Answer,
   Asker,
   browserWire,
+  type DataSource,
   RemoteRows,
   type RemoteTable,
   type RowAction,
-  type Source,
 } from '@hovrin/core/requests';
 import {
   type ConfiguredSource,
@@ -38,7 +38,7 @@ interface Asking {
   readonly around: Around;
   readonly secrets: Map<string, string>;
   keepSecret(name: string, text: string): void;
-  base(source: Source): Promise<string>;
+  base(source: DataSource): Promise<string>;
 }
 
 /** Lets the page's variables have what services answer. */
@@ -55,7 +55,8 @@ export const piece: Piece = (_, around) => {
     hear(name, text);
     tell({ type: 'hovrin-secret', name, text });
   };
-  host.setSecret = keepSecret;
+  host.acting.setSecret = keepSecret;
+  Object.assign((globalThis as { hovrinPage?: object }).hovrinPage ?? {}, { setSecret: keepSecret });
   trial?.onSecret(hear);
   const asking: Asking = {
     around,
@@ -86,7 +87,7 @@ export const piece: Piece = (_, around) => {
  *
  * @throws Error with a sentence.
  */
-function baseOf({ base, standIn }: Source, said: string | undefined): string {
+function baseOf({ base, standIn }: DataSource, said: string | undefined): string {
   const here = said ?? (trial ? (standIn ?? base) : base);
   if (trial && isOnPagesServer(here))
     throw new Error(`\`${here}\` is on the server of the page that is handed over; nothing answers here.`);
@@ -96,7 +97,7 @@ function baseOf({ base, standIn }: Source, said: string | undefined): string {
   return new URL(`/${here}`, location.href).href;
 }
 
-function makeAsked(name: string, request: ProgramRequest, source: Source, asking: Asking): Asked {
+function makeAsked(name: string, request: ProgramRequest, source: DataSource, asking: Asking): Asked {
   const { runtime } = asking.around;
   const asker = new Asker(
     source,

@@ -24,6 +24,7 @@ import { useGoTo } from '../parts/useGoTo.ts';
 import { Handlers } from './Handlers.tsx';
 import { KeptSettings } from './KeptSettings.tsx';
 import { SchemaDialog } from './SchemaDialog.tsx';
+import { ServicesSection } from './services/ServicesSection.tsx';
 import { VariableRow } from './VariableRow.tsx';
 
 /** A name for a list of something that is free. */
@@ -106,6 +107,7 @@ export function DataPlace() {
           ) : (
             <VariableTable onRemove={remove} onMade={take} />
           )}
+          <ServicesSection />
           <KeptSettings />
           <Handlers />
         </div>

@@ -14,9 +14,12 @@ import {
   type StoredTable,
 } from '@hovrin/core';
 import { useId, useState } from 'react';
+import { useWorkplace } from '../editor/context.tsx';
 import { FeedField } from './FeedField.tsx';
 import { firstFeed } from './feeds.ts';
 import { StatusField } from './StatusField.tsx';
+import { behind, RemoteField } from './services/RemoteField.tsx';
+import { RequestField } from './services/RequestField.tsx';
 
 interface StartFieldProps {
   readonly project: Project;
@@ -26,15 +29,22 @@ interface StartFieldProps {
 
 export function StartField(props: StartFieldProps) {
   const { variable, onChange } = props;
-  const { computed, feed, ...plain } = variable;
+  const { computed, feed, remote, ...plain } = variable;
+  const { editor } = useWorkplace();
   const follows = computed !== undefined;
   if (variable.table) return <StoredRowsField {...props} table={variable.table} />;
+  if (variable.request) return <RequestField variable={{ ...variable, request: variable.request }} />;
   const choose = (way: string) => {
     if (way === 'follows')
       onChange({ ...plain, computed: expressionOf(variable.initial) }, `${variable.name} follows`);
     else if (way === 'comes') {
       const { kept: _, ...rest } = plain;
       onChange({ ...rest, feed: firstFeed(variable) }, `Feed of ${variable.name}`);
+    } else if (way === 'behind') {
+      const { state } = props.project;
+      const list = state.find(({ request }) => request?.method === 'GET');
+      if (list) onChange(behind(state, variable, list), `Service of ${variable.name}`);
+      else editor.tell('There is no request that could list its rows: add a service below, with a request.');
     } else onChange(plain, `Start of ${variable.name}`);
   };
   return (
@@ -42,13 +52,15 @@ export function StartField(props: StartFieldProps) {
       <select
         className="field !h-6 !w-40 text-[12px] text-quiet"
         aria-label={`How ${variable.name} gets its value`}
-        value={follows ? 'follows' : feed ? 'comes' : 'starts'}
+        value={follows ? 'follows' : feed ? 'comes' : remote ? 'behind' : 'starts'}
         onChange={(event) => choose(event.target.value)}
       >
         <option value="starts">starts as</option>
         <option value="follows">always follows</option>
         <option value="comes">comes from a feed</option>
+        {variable.type === 'list' && <option value="behind">lies behind a service</option>}
       </select>
+      {remote && !follows && <RemoteField variable={{ ...variable, remote }} onChange={onChange} />}
       {feed && !follows && <FeedField {...props} variable={{ ...variable, feed }} />}
       {follows ? <Followed {...props} /> : <Entered key={variable.type} {...props} />}
     </div>

@@ -85,6 +85,7 @@ export function VariableRow(props: VariableRowProps) {
 
 function TypeField({ variable }: { variable: StateVariable }) {
   const { editor } = useWorkplace();
+  if (variable.request) return <p className="py-1 pl-1">request</p>;
   return (
     <select
       className="field"
@@ -196,17 +197,19 @@ function MakeMenu({ variable, onMade }: Pick<VariableRowProps, 'variable' | 'onM
 }
 
 function KeptField({ variable, onChange }: VariableRowProps) {
+  const { computed, request, remote } = variable;
+  const isFromElsewhere = computed !== undefined || request !== undefined || remote !== undefined;
   return (
     <input
       type="checkbox"
       className="accent-spruce"
       aria-label={`Keep ${variable.name}`}
       title={
-        variable.computed === undefined
-          ? 'It is there again when the application is opened the next time'
-          : 'What follows other values is worked out anew'
+        isFromElsewhere
+          ? 'What follows other values, or comes from a service, is worked out or asked for anew'
+          : 'It is there again when the application is opened the next time'
       }
-      disabled={variable.computed !== undefined}
+      disabled={isFromElsewhere}
       checked={variable.kept === true && variable.computed === undefined}
       onChange={(event) => {
         const { kept: _, ...rest } = variable;

@@ -8,6 +8,7 @@ import { useGoToProblem } from './useGoToProblem.ts';
 /** Where a problem is, as a person knows it. */
 export function placeWords({ place }: Problem): string {
   if (place.in === 'state') return place.variable;
+  if (place.in === 'source') return place.source;
   if (place.in === 'theme') return 'Theme';
   const { tree, control } = place;
   return tree === control

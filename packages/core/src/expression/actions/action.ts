@@ -28,12 +28,12 @@ export interface Acting {
   /** A control of the screen on top takes the focus, and comes into sight; in a repeat that of a row. */
   focus(control: string, row?: unknown): void;
   scrollTo(control: string, row?: unknown): void;
-  /** A text is put where one can paste it from. */
-  copy(text: string): void;
-  /** The person gets a file. */
-  download(name: string, text: string): void;
-  /** A source is asked with this secret from now on. @param text empty: with none. */
-  setSecret(name: string, text: string): void;
+  /** A text is put where one can paste it from. A page whose events never do that leaves it out. */
+  copy?(text: string): void;
+  /** The person gets a file. A page whose events never do that leaves it out. */
+  download?(name: string, text: string): void;
+  /** A source is asked with this secret from now on. A page that asks none leaves it out. @param text empty: with none. */
+  setSecret?(name: string, text: string): void;
 }
 
 interface Entry {

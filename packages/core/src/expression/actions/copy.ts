@@ -8,5 +8,5 @@ export const copy: Action = {
   count: 1,
   card: { words: 'Copy', fields: [['', 'expression']] },
   written: 'copy("")',
-  act: (acting, [text]) => acting.copy(asText(text)),
+  act: (acting, [text]) => acting.copy?.(asText(text)),
 };

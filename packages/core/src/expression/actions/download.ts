@@ -14,5 +14,5 @@ export const download: Action = {
     ],
   },
   written: 'download("file.txt", "")',
-  act: (acting, [name, text]) => acting.download(asText(name), asText(text)),
+  act: (acting, [name, text]) => acting.download?.(asText(name), asText(text)),
 };

@@ -15,5 +15,5 @@ export const setSecret: Action = {
   },
   written: "setSecret('warden', '')",
   hides: true,
-  act: (acting, [name, text]) => acting.setSecret(asText(name), asText(text)),
+  act: (acting, [name, text]) => acting.setSecret?.(asText(name), asText(text)),
 };

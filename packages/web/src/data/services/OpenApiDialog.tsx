@@ -1,0 +1,185 @@
+/** A service from its OpenAPI description: chosen from a file, pasted, or that of the service that ships. */
+import {
+  idleAnswer,
+  messageOf,
+  type OpenApiReading,
+  putting,
+  readOpenApi,
+  sourceNameProblem,
+  stateNameProblem,
+} from '@hovrin/core';
+import { Upload } from 'lucide-react';
+import { useEffect, useRef, useState } from 'react';
+import { useEditorState, useWorkplace } from '../../editor/context.tsx';
+import { Dialog } from '../../parts/Dialog.tsx';
+import { officeBase, officeDescription } from './standInServices.ts';
+
+/** Longest description, in UTF-16 units. */
+const longest = 5_000_000;
+
+/** What a description says: JSON, or YAML, which holds JSON. */
+async function parsed(text: string): Promise<unknown> {
+  if (text.length > longest) throw new Error('This is longer than 5 MB.');
+  if (/^\s*\{/.test(text)) return JSON.parse(text);
+  const { parse } = await import('yaml');
+  return parse(text, { maxAliasCount: 100 });
+}
+
+export function OpenApiDialog({ onClose }: { readonly onClose: () => void }) {
+  const { editor } = useWorkplace();
+  const { project } = useEditorState('project');
+  const [text, setText] = useState('');
+  const [read, setRead] = useState<OpenApiReading>();
+  const [problem, setProblem] = useState<string>();
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
+  const file = useRef<HTMLInputElement>(null);
+  useEffect(() => {
+    setRead(undefined);
+    setProblem(undefined);
+    if (text.trim() === '') return;
+    let isOld = false;
+    const isTaken = (name: string) =>
+      sourceNameProblem(project, name) !== undefined || stateNameProblem(project, name) !== undefined;
+    parsed(text)
+      .then((api) => {
+        if (isOld) return;
+        const reading = readOpenApi(api, isTaken);
+        setRead(reading);
+        setChosen(new Set(reading.requests.map(({ name }) => name)));
+      })
+      .catch((error: unknown) => isOld || setProblem(messageOf(error)));
+    return () => {
+      isOld = true;
+    };
+  }, [text, project]);
+  const take = () => {
+    if (!read) return;
+    const requests = read.requests.filter(({ name }) => chosen.has(name));
+    const initial = { ...idleAnswer };
+    editor.dispatch({
+      label: `Bring in ${read.source.name}`,
+      steps: [
+        putting('sources', read.source),
+        ...requests.map(({ name, request }) => putting('state', { name, type: 'record', initial, request })),
+      ],
+    });
+    onClose();
+  };
+  const takeOffice = async () => {
+    try {
+      const answer = await fetch(officeDescription);
+      const api = await answer.json();
+      setText(JSON.stringify({ ...api, servers: [{ url: officeBase }] }, null, 2));
+    } catch (error) {
+      setProblem(messageOf(error));
+    }
+  };
+  return (
+    <Dialog title="Service from OpenAPI" onClose={onClose} width={720}>
+      <form
+        className="flex flex-col gap-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          take();
+        }}
+      >
+        <p className="text-quiet">
+          Paste what a service says of itself (OpenAPI 3.0 or 3.1, JSON or YAML), or choose its file. Each
+          operation becomes a request, with the shape of its answer.
+        </p>
+        <textarea
+          className="field h-40 w-full resize-y py-1.5 font-mono text-[12px]"
+          aria-label="Description of the service"
+          aria-invalid={problem !== undefined}
+          spellCheck={false}
+          placeholder={'openapi: 3.1.0\ninfo:\n  title: Valley office'}
+          value={text}
+          onChange={({ target }) => setText(target.value)}
+        />
+        <div className="flex gap-2">
+          <input
+            ref={file}
+            type="file"
+            className="hidden"
+            accept=".json,.yaml,.yml"
+            aria-label="File of the description"
+            onChange={async ({ target }) => {
+              const [first] = target.files ?? [];
+              if (first) setText(await first.text());
+              target.value = '';
+            }}
+          />
+          <button type="button" className="btn" onClick={() => file.current?.click()}>
+            <Upload size={14} aria-hidden /> Choose a file
+          </button>
+          <button type="button" className="btn" onClick={() => void takeOffice()}>
+            Take the simulated office
+          </button>
+        </div>
+        {problem && (
+          <p role="alert" className="text-brick">
+            {problem}
+          </p>
+        )}
+        {read && <Operations read={read} chosen={chosen} onChoose={setChosen} />}
+        <div className="flex justify-end gap-2 border-t border-rule pt-3">
+          <button type="button" className="btn" onClick={onClose}>
+            Cancel
+          </button>
+          <button type="submit" className="btn btn-main" disabled={!read || chosen.size === 0}>
+            {read ? `Bring in ${chosen.size} ${chosen.size === 1 ? 'request' : 'requests'}` : 'Bring in'}
+          </button>
+        </div>
+      </form>
+    </Dialog>
+  );
+}
+
+function Operations({
+  read,
+  chosen,
+  onChoose,
+}: {
+  read: OpenApiReading;
+  chosen: ReadonlySet<string>;
+  onChoose: (chosen: ReadonlySet<string>) => void;
+}) {
+  const { title, source, requests, leftOut } = read;
+  return (
+    <div className="flex flex-col gap-2">
+      <p>
+        <span className="font-medium">{title}</span> <span className="text-quiet">at</span>{' '}
+        <code className="font-mono text-[12px]">{source.base}</code>
+      </p>
+      <ul className="max-h-56 divide-y divide-rule overflow-auto rounded-md border border-rule">
+        {requests.map(({ name, request, summary }) => (
+          <li key={name}>
+            <label className="flex items-baseline gap-2 px-2 py-1">
+              <input
+                type="checkbox"
+                className="accent-spruce"
+                checked={chosen.has(name)}
+                onChange={({ target }) => {
+                  const next = new Set(chosen);
+                  if (target.checked) next.add(name);
+                  else next.delete(name);
+                  onChoose(next);
+                }}
+              />
+              <span className="font-mono text-[12px]">{name}</span>
+              <span className="font-mono text-[12px] text-quiet">
+                {request.method} {request.path}
+              </span>
+              <span className="truncate text-quiet">{summary}</span>
+            </label>
+          </li>
+        ))}
+      </ul>
+      {leftOut.map((said) => (
+        <p key={said} className="text-[12px] text-copper">
+          Left out: {said.replaceAll('`', '')}
+        </p>
+      ))}
+    </div>
+  );
+}

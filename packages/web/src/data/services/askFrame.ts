@@ -1,0 +1,66 @@
+/**
+ * Asks a service from the workbench, in a frame that has no origin and may ask nobody else: so it comes to what a page in
+ * Try gets, and the project's own window never talks to strangers.
+ */
+import {
+  type DataSource,
+  type Exchanged,
+  isOnPagesServer,
+  type Outgoing,
+  outgoing,
+  type Request,
+  standInFolder,
+} from '@hovrin/core';
+
+/** Longest wait for the frame itself, ms. */
+const longestStart = 10_000;
+
+/** What came, and how long it took, ms. */
+export interface AskedNow {
+  readonly came: Exchanged;
+  readonly took: number;
+}
+
+/** The address that a source has while one builds, as a whole. @throws Error where nothing answers there. */
+export function baseNow({ base, standIn = base }: DataSource): string {
+  if (isOnPagesServer(standIn))
+    throw new Error(`${standIn} is on the server of the page that is handed over; nothing answers here.`);
+  return standIn.startsWith(standInFolder) ? new URL(`/${standIn}`, window.location.href).href : standIn;
+}
+
+/** What a request sends with these values. @throws Error with a sentence. */
+export const outgoingNow = (
+  source: DataSource,
+  request: Request,
+  values: Readonly<Record<string, unknown>>,
+  secret: string,
+): Outgoing => outgoing(source, request, { base: baseNow(source), values, secret });
+
+/** @param timeout seconds. @throws Error where the frame does not start. */
+export function askNow(sent: Outgoing, timeout: number): Promise<AskedNow> {
+  const frame = document.createElement('iframe');
+  frame.hidden = true;
+  frame.title = 'Asks a service';
+  frame.setAttribute('sandbox', 'allow-scripts');
+  const { origin } = new URL(sent.url);
+  const isOwn = origin === window.location.origin;
+  frame.src = `/try/asking${isOwn ? '' : `?origin=${encodeURIComponent(origin)}`}`;
+  return new Promise<AskedNow>((resolve, reject) => {
+    const late = setTimeout(() => end(() => reject(new Error('Asking did not start.'))), longestStart);
+    const hear = ({ source, data }: MessageEvent) => {
+      if (source !== frame.contentWindow) return;
+      if (data.type === 'hovrin-ready') {
+        clearTimeout(late);
+        frame.contentWindow?.postMessage({ type: 'hovrin-ask', outgoing: sent, timeout }, '*');
+      } else if (data.type === 'hovrin-answer') end(() => resolve({ came: data.came, took: data.took }));
+    };
+    const end = (then: () => void) => {
+      clearTimeout(late);
+      window.removeEventListener('message', hear);
+      frame.remove();
+      then();
+    };
+    window.addEventListener('message', hear);
+    document.body.append(frame);
+  });
+}
