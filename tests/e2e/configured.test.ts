@@ -116,7 +116,7 @@ it('what is wrong with it is said, by the page and where it is exported', async 
   expect(problems.join()).toContain('config.json cannot be read');
   await configure({ rain: {} });
   await open();
-  await expect.poll(() => problems.join()).toContain('no variable `rain` has a feed');
+  await expect.poll(() => problems.join()).toContain('the page has no `rain` among its feeds');
   await configure({ wind: { adress: 'x' } });
   said.length = 0;
   expect(await exported()).toBe(2);

@@ -61,7 +61,7 @@ it('a value that comes from outside is there in all sizes, and what follows it f
 });
 
 it('without an answer the screen says so', async () => {
-  await page.getByLabel('Rows').selectOption({ label: 'Failing feeds and tables' });
+  await page.getByLabel('Rows').selectOption({ label: 'Failing feeds, tables and services' });
   await expect.poll(() => named('mastWords').count()).toBe(0);
   // The page may still be loading, and begin once more after it was pressed.
   await expect

@@ -209,7 +209,7 @@ describe('what a variable holds of it', () => {
   it('is the result at its place, and no secret', () => {
     const request = { at: 'data.rows', secret: { name: 'warden', at: 'data.token' } };
     const { answer, secret } = answered(request, came({ data: { rows: [1], token: 't' } }), idleAnswer);
-    expect(answer).toEqual({ state: 'done', result: [1], error: '', status: 200, more: false });
+    expect(answer).toEqual({ state: 'done', result: [1], error: '', status: 200, next: '' });
     expect(secret).toBe('t');
     const whole = answered(
       { secret: { name: 'warden', at: 'token' } },
@@ -227,12 +227,18 @@ describe('what a variable holds of it', () => {
   });
 
   it.each([
-    [{ by: 'page', parameter: 'p' }, came([1, 2]), { parameter: 'p', value: '2' }],
-    [{ by: 'offset', parameter: 'from' }, came([1, 2]), { parameter: 'from', value: '2' }],
-    [{ by: 'link' }, { ...came([1]), next: 'https://office.example/2' }, { url: 'https://office.example/2' }],
-    [{ by: 'page', parameter: 'p' }, came([]), undefined],
+    [{ by: 'page', parameter: 'p' }, came([1, 2]), '2'],
+    [
+      { by: 'cursor', parameter: 'c', next: 'paging.next' },
+      came({ rows: [1], paging: { next: 'x9' } }),
+      'x9',
+    ],
+    [{ by: 'offset', parameter: 'from' }, came([1, 2]), '2'],
+    [{ by: 'link' }, { ...came([1]), next: 'https://office.example/2' }, 'https://office.example/2'],
+    [{ by: 'page', parameter: 'p' }, came([]), ''],
   ] as const)('knows where more of it is: %j', (pages, answer, next) => {
-    expect(answered({ pages }, answer, idleAnswer).next).toEqual(next);
+    const at = pages.by === 'cursor' ? { at: 'rows' } : {};
+    expect(answered({ pages, ...at }, answer, idleAnswer).answer.next).toEqual(next);
   });
 });
 
@@ -300,10 +306,10 @@ describe('a request that is asked', () => {
       json({ items: [5] }),
     );
     await asker.ask(undefined);
-    expect(held.at(-1)!.more).toBe(true);
+    expect(held.at(-1)!.next).toBe('2');
     await asker.more();
     await asker.more();
-    expect(held.at(-1)).toMatchObject({ result: [1, 2, 3, 4, 5], more: false });
+    expect(held.at(-1)).toMatchObject({ result: [1, 2, 3, 4, 5], next: '' });
     await asker.more();
     expect(sent.map(({ url }) => new URL(url).search)).toEqual(['', '?page=2', '?page=3']);
     await asker.ask(undefined);

@@ -44,8 +44,11 @@ const tell = (message: PageMessage): void => window.parent.postMessage(message, 
 const follows = (): boolean =>
   (document.documentElement.dataset.follows ?? location.search.slice(1)) === 'follows';
 
+/** What happens just now happens in other windows, too: they are not told of it. */
+let hearing = false;
+
 function listen(page: Tried): (happens: () => void) => void {
-  let hearing = true;
+  hearing = true;
   const coming = new Coming((name, value) => quietly(() => page.set(name, value)));
   for (const name of page.variables)
     page.watch(name, (value) => {
@@ -124,6 +127,7 @@ if (window.parent !== window) {
   const trial: Trial = {
     tell,
     traced: (trace) => tell({ type: 'hovrin-trace', trace: toldTrace(trace) }),
+    hears: () => hearing,
     onSecret: (hear) => {
       hearSecret = hear;
     },

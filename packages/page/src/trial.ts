@@ -73,6 +73,8 @@ export interface Trial {
   traced(trace: Trace): void;
   /** Hears of secrets that were given in another window. */
   onSecret(hear: (name: string, text: string) => void): void;
+  /** Whether what happens just now is told by another window. */
+  hears(): boolean;
   /** Whether what happens by itself happens in another window. */
   follows(): boolean;
   /** @returns what does something that happens in every window by itself, so that the others are not told of it. */

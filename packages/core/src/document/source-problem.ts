@@ -109,6 +109,8 @@ function pagesProblem(pages: unknown): string | undefined {
   if (!isRecord(pages) || !pageWays.some((each) => each === pages.by))
     return `its pages come by none of ${pageWays.join(', ')}.`;
   if (pages.by !== 'link' && !isText(pages.parameter)) return 'what says which page it is has no name.';
+  if (pages.total !== undefined && !isPlace(pages.total))
+    return 'where it says how many there are is no place.';
   return pages.by === 'cursor' && !isPlace(pages.next)
     ? 'where the next cursor lies is no place.'
     : undefined;

@@ -69,6 +69,8 @@ export interface Pages {
   readonly by: 'page' | 'offset' | 'cursor' | 'link';
   /** The part of the query that says which; not with `link`. */
   readonly parameter?: string;
+  /** Where the answer says how many there are in all; absent: a page that is shorter than the first is the last. */
+  readonly total?: string;
   /** Of `cursor`: where the answer holds the next one, `paging.next`. */
   readonly next?: string;
 }
@@ -119,12 +121,12 @@ export interface Answer {
   readonly error: string;
   /** The status of the answer (RFC 9110 §15); 0 where there was none. */
   readonly status: number;
-  /** Whether `more` brings more of the list. */
-  readonly more: boolean;
+  /** Where the next page of its list lies, which `more` asks for; empty: there is none. */
+  readonly next: string;
 }
 
 /** What a request's variable holds before anything was asked. */
-export const idleAnswer: Answer = { state: 'idle', result: null, error: '', status: 0, more: false };
+export const idleAnswer: Answer = { state: 'idle', result: null, error: '', status: 0, next: '' };
 
 /** Names of what a request's variable holds. */
 export const answerFields = Object.keys(idleAnswer);

@@ -7,10 +7,9 @@ import type { Exchanged } from './exchange.ts';
 import { type Sending, valueAt } from './outgoing.ts';
 import { wireText } from './wire-text.ts';
 
-/** What an answer makes of a request's variable, and what `more` asks next. */
+/** What an answer makes of a request's variable. */
 export interface Answered {
   readonly answer: Answer;
-  readonly next?: NonNullable<Sending['page']>;
   /** The secret that it brought. */
   readonly secret?: string;
 }
@@ -24,33 +23,41 @@ function without(value: unknown, [name, ...inner]: readonly string[]): unknown {
 
 const itemsOf = (value: unknown): readonly unknown[] => (Array.isArray(value) ? value : []);
 
-/** Where the next page lies; undefined: there is none. */
+/** Where the next page lies: its number, its offset, a cursor or an address; empty: there is none. */
 function nextPage(
-  { by, parameter = '', next }: Pages,
+  { by, next, total }: Pages,
   came: Exchanged & { readonly ok: true },
-  all: readonly unknown[],
-  turn: number,
-  sizes: { readonly first: number; readonly now: number },
-): Answered['next'] {
-  if (by === 'link') return came.next === undefined ? undefined : { url: came.next };
-  if (by === 'cursor') {
-    const cursor = wireText(valueAt(came.body, next));
-    return cursor === '' ? undefined : { parameter, value: cursor };
-  }
+  { before, now, first, asked }: PageCount,
+): string {
+  if (by === 'link') return came.next ?? '';
+  if (by === 'cursor') return wireText(valueAt(came.body, next));
+  const all = Number(valueAt(came.body, total) ?? Number.NaN);
   // A page that is shorter than the first one is the last.
-  if (sizes.now === 0 || sizes.now < sizes.first) return undefined;
-  return { parameter, value: String(by === 'page' ? turn + 2 : all.length) };
+  if (now === 0 || (total !== undefined && all >= 0 ? before + now >= all : now < first)) return '';
+  return String(by === 'page' ? Number(asked || '1') + 1 : before + now);
 }
+
+/** How many items there were before, on this page and on the first; and what said which page it is, empty for the first. */
+interface PageCount {
+  readonly before: number;
+  readonly now: number;
+  readonly first: number;
+  readonly asked: string;
+}
+
+/** What is sent for the next page. */
+export const pageAfter = (pages: Pages, next: string): NonNullable<Sending['page']> =>
+  pages.by === 'link' ? { url: next } : { parameter: pages.parameter ?? '', value: next };
 
 /**
  * @param before what the variable held: more of its list comes behind that.
- * @param turn how many pages there are already, and how long the first was; absent: it begins anew.
+ * @param more how long the first page was; absent: it begins anew.
  */
 export function answered(
   request: Pick<Request, 'at' | 'shape' | 'pages' | 'secret'>,
   came: Exchanged,
   before: Answer,
-  turn?: { readonly pages: number; readonly first: number },
+  more?: { readonly first: number },
 ): Answered {
   const failed = (error: string): Answered => ({
     // What was there stays readable.
@@ -65,13 +72,16 @@ export function answered(
   const own = valueAt(body, at) ?? null;
   if (!isPlain(own)) return failed('The answer is nested too deeply.');
   if (pages && !Array.isArray(own)) return failed('The answer holds no list, so that it has no pages.');
-  const result = turn ? [...itemsOf(before.result), ...itemsOf(own)] : own;
+  const result = more ? [...itemsOf(before.result), ...itemsOf(own)] : own;
   const now = itemsOf(own).length;
-  const next =
-    pages && nextPage(pages, came, itemsOf(result), turn?.pages ?? 0, { first: turn?.first ?? now, now });
+  const held = more ? itemsOf(before.result).length : 0;
+  const asked = more ? before.next : '';
+  // Where another window asked for the first page, it was as long as those before on average.
+  const first = more ? more.first || (pages?.by === 'page' ? held / (Number(asked) - 1) : 0) : now;
+  const count = { before: held, now, first, asked };
+  const next = pages ? nextPage(pages, came, count) : '';
   return {
-    answer: { state: 'done', result, error: '', status: came.status, more: next !== undefined },
-    ...(next ? { next } : {}),
+    answer: { state: 'done', result, error: '', status: came.status, next },
     ...(brought === '' ? {} : { secret: brought }),
   };
 }

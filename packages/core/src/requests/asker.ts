@@ -5,7 +5,7 @@
 import { isRecord } from '../document/record.ts';
 import { type Answer, type DataSource, idleAnswer } from '../document/source.ts';
 import type { ProgramRequest } from '../runtime/program.ts';
-import { type Answered, answered } from './answered.ts';
+import { type Answered, answered, pageAfter } from './answered.ts';
 import { exchange, type Wire } from './exchange.ts';
 import { CannotAsk, outgoing, type Sending } from './outgoing.ts';
 
@@ -36,9 +36,8 @@ export class Asker {
   #ending = new AbortController();
   /** Questions that are sent one after the other. */
   #queue: Promise<unknown> = Promise.resolve();
-  #next: Answered['next'];
-  /** How many pages there are, and how long the first one was. */
-  #turn = { pages: 0, first: 0 };
+  /** How long the first page was, as far as it was asked here. */
+  #first = 0;
   /** How it went before it was asked last. */
   #settled: Answer['state'] = idleAnswer.state;
   /** What it was asked with last. */
@@ -65,10 +64,10 @@ export class Asker {
 
   /** Asks for the next page of the list. */
   more(): Promise<Asked | undefined> {
-    const page = this.#next;
-    const { result, status } = this.host.read();
-    if (!page) return Promise.resolve({ sentence: '', status, result });
-    return this.#inTurn(() => this.#send(page, this.#given));
+    const { result, status, next } = this.host.read();
+    const { pages } = this.request;
+    if (!pages || next === '') return Promise.resolve({ sentence: '', status, result });
+    return this.#inTurn(() => this.#send(pageAfter(pages, next), this.#given));
   }
 
   /** Gives up what is under way. */
@@ -110,7 +109,7 @@ export class Asker {
     try {
       const came = await this.#exchanged(page, given, signal);
       if (came === undefined || signal.aborted) return undefined;
-      const done = answered(this.request, came, this.host.read(), page && this.#turn);
+      const done = answered(this.request, came, this.host.read(), page && { first: this.#first });
       this.#take(done, page);
       const { error, status, result } = done.answer;
       return { sentence: error, status, result };
@@ -135,13 +134,10 @@ export class Asker {
     return exchange(outgoing(source, request, sending), source, wire, signal);
   }
 
-  #take({ answer, next, secret }: Answered, page: Sending['page']): void {
+  #take({ answer, secret }: Answered, page: Sending['page']): void {
     if (secret !== undefined && this.request.secret) this.host.keepSecret(this.request.secret.name, secret);
-    if (answer.state === 'done') {
-      const count = Array.isArray(answer.result) ? answer.result.length : 0;
-      this.#turn = page ? { ...this.#turn, pages: this.#turn.pages + 1 } : { pages: 1, first: count };
-      this.#next = next;
-    }
+    if (answer.state === 'done' && !page)
+      this.#first = Array.isArray(answer.result) ? answer.result.length : 0;
     this.host.hold(answer);
   }
 }

@@ -219,15 +219,20 @@ function listPlace({ properties = {}, type }: AnswerShape): string | undefined {
 }
 
 /** The query that says which page it is, where an operation has one that is called so. */
-const pageParameter = (parameters: readonly RequestParameter[]): Request['pages'] | undefined => {
+const pageParameter = (
+  parameters: readonly RequestParameter[],
+  { properties = {} }: AnswerShape,
+): Request['pages'] | undefined => {
   const named = (...names: readonly string[]) =>
     parameters.find(
       ({ name, in: place, type }) => place === 'query' && type === 'number' && names.includes(name),
     )?.name;
   const page = named('page', 'pageNumber');
   const offset = named('offset', 'skip', 'start');
-  if (page) return { by: 'page', parameter: page };
-  return offset ? { by: 'offset', parameter: offset } : undefined;
+  const total = ['total', 'totalCount', 'count'].find((name) => properties[name]);
+  const said = total === undefined ? {} : { total };
+  if (page) return { by: 'page', parameter: page, ...said };
+  return offset ? { by: 'offset', parameter: offset, ...said } : undefined;
 };
 
 function readOperation(
@@ -255,7 +260,7 @@ function readOperation(
   const shape = schema === undefined ? undefined : reader.shape(schema);
   const at = shape && method === 'GET' ? listPlace(shape) : undefined;
   const isList = at !== undefined || shape?.type === 'array';
-  const pages = isList ? pageParameter(parameters) : undefined;
+  const pages = isList ? pageParameter(parameters, shape ?? {}) : undefined;
   const sent = pages ? parameters.filter(({ name }) => name !== pages.parameter) : parameters;
   const summary = textOf(operation.summary);
   return {

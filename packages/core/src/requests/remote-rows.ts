@@ -70,6 +70,15 @@ export class RemoteRows {
     this.#hold([...shown, ...added]);
   }
 
+  /** The rows are what another window has made of them, which sends what is to be sent. */
+  heard(): void {
+    if (this.#holding) return;
+    const rows = new Map(this.host.read().map((row) => [this.#keyOf(row), row]));
+    for (const key of [...this.#confirmed.keys()])
+      if (!rows.has(key) && !this.#underWay.has(key)) this.#confirmed.delete(key);
+    for (const [key, row] of rows) if (!this.#underWay.has(key)) this.#confirmed.set(key, row);
+  }
+
   /** The page's rows are others now. */
   changed(): void {
     if (this.#holding || !this.#isListed) return;

@@ -104,10 +104,7 @@ function makeAsked(name: string, request: ProgramRequest, source: DataSource, as
     request,
     {
       read: () => runtime.read(name) as unknown as Answer,
-      hold: (answer) => {
-        runtime.take(name, answer as unknown as StateValue);
-        if (answer.state === 'failed') tellProblem(`${name}: ${answer.error}`);
-      },
+      hold: (answer) => void runtime.take(name, answer as unknown as StateValue),
       followed: () => {
         let values: Record<string, unknown> = {};
         runtime.bindAll(templatesOf(request), (now) => {
@@ -133,7 +130,7 @@ const templatesOf = ({ parameters }: ProgramRequest) =>
   );
 
 /** Asks a request as the page opens, whenever what it follows changes, and again and again. */
-function askByItself({ asker, request }: Asked, { runtime, asItLeads }: Around): void {
+function askByItself({ name, asker, request }: Asked, { runtime, asItLeads }: Around): void {
   const { every } = request;
   if (every === undefined) return;
   let timer: ReturnType<typeof setTimeout> | undefined;
@@ -143,7 +140,8 @@ function askByItself({ asker, request }: Asked, { runtime, asItLeads }: Around):
     const mine = ++turn;
     // Of windows that are linked one asks and tells the others.
     if (follows()) return;
-    await asker.ask(undefined);
+    const came = await asker.ask(undefined);
+    if (came?.sentence) tellProblem(`${name}: ${came.sentence}`);
     if (every > 0 && mine === turn) timer = setTimeout(() => void ask(), every * 1000);
   };
   let before: string | undefined;
@@ -204,7 +202,8 @@ function behind(
     before = result;
     rows.listed(result);
   });
-  runtime.watch(name, () => follows() || rows.changed());
+  // What a person changes is sent by the window in which they did.
+  runtime.watch(name, () => (trial?.hears() ? rows.heard() : rows.changed()));
 }
 
 /** What a request is given for a row: its values by the names of parameters; of a PATCH only those that changed (RFC 5789 §2). */

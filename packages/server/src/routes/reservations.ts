@@ -21,7 +21,7 @@ const trouble = {
   /** Which part of the questions fails. */
   errors: Joi.number().min(0).max(1).default(0),
 };
-const day = Joi.string().isoDate().length(10);
+const day = Joi.string().pattern(/^\d{4}-\d{2}-\d{2}$/, 'a day');
 const state = Joi.string().valid(...reservationStates);
 const listQuery = Joi.object({
   ...trouble,

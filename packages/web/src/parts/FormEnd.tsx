@@ -9,19 +9,16 @@ interface FormEndProps {
 }
 
 export const FormEnd = ({ problem, action, tellsWhenPressed = false, onClose }: FormEndProps) => (
-  <>
-    {problem && (
-      <p role="alert" className="text-brick">
-        {problem}
-      </p>
-    )}
-    <div className="flex justify-end gap-2">
-      <button type="button" className="btn" onClick={onClose}>
-        Cancel
-      </button>
-      <button type="submit" className="btn btn-main" disabled={problem !== undefined && !tellsWhenPressed}>
-        {action}
-      </button>
-    </div>
-  </>
+  // It stays in sight, and in its place, however long the form is.
+  <div className="sticky -bottom-4 z-10 -mx-4 -mb-4 flex items-center gap-2 border-t border-rule bg-sheet px-4 py-3">
+    <p role="alert" className="mr-auto text-brick">
+      {problem}
+    </p>
+    <button type="button" className="btn" onClick={onClose}>
+      Cancel
+    </button>
+    <button type="submit" className="btn btn-main" disabled={problem !== undefined && !tellsWhenPressed}>
+      {action}
+    </button>
+  </div>
 );

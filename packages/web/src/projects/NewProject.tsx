@@ -28,7 +28,7 @@ export function NewProject({ onCreate, onClose }: NewProjectProps) {
     staleTime: Number.POSITIVE_INFINITY,
   });
   return (
-    <Dialog title="New project" onClose={onClose} width={760}>
+    <Dialog title="New project" onClose={onClose} width={980}>
       <form onSubmit={submit} className="flex flex-col gap-4">
         <label className="flex flex-col gap-1">
           <span className="font-medium">Name</span>
@@ -68,7 +68,7 @@ export function NewProject({ onCreate, onClose }: NewProjectProps) {
             ))}
             {starters.isPending &&
               // As large as what comes, so that nothing moves under the pointer.
-              ['a', 'b', 'c', 'd', 'e'].map((key) => (
+              ['a', 'b', 'c', 'd', 'e', 'f'].map((key) => (
                 <div
                   key={key}
                   aria-hidden

@@ -129,11 +129,17 @@ function Came({
         {isFailed ? answer.error : resultWords(answer)} <span className="text-quiet">after {time}</span>
       </p>
       {text !== '' && (
-        <pre className="max-h-56 overflow-auto rounded-sm border border-rule bg-sheet p-2 font-mono text-[12px]">
-          {text.slice(0, longestShown)}
-          {text.length > longestShown &&
-            `\n… and ${(text.length - longestShown).toLocaleString('en')} characters more`}
-        </pre>
+        <textarea
+          readOnly
+          aria-label="Answer"
+          className="field h-56 w-full resize-y py-1.5 font-mono text-[12px]"
+          spellCheck={false}
+          value={`${text.slice(0, longestShown)}${
+            text.length > longestShown
+              ? `\n… and ${(text.length - longestShown).toLocaleString('en')} characters more`
+              : ''
+          }`}
+        />
       )}
       {came.ok && (
         <button

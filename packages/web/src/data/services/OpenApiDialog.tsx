@@ -12,6 +12,7 @@ import { Upload } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import { Dialog } from '../../parts/Dialog.tsx';
+import { FormEnd } from '../../parts/FormEnd.tsx';
 import { officeBase, officeDescription } from './standInServices.ts';
 
 /** Longest description, in UTF-16 units. */
@@ -116,20 +117,12 @@ export function OpenApiDialog({ onClose }: { readonly onClose: () => void }) {
             Take the simulated office
           </button>
         </div>
-        {problem && (
-          <p role="alert" className="text-brick">
-            {problem}
-          </p>
-        )}
         {read && <Operations read={read} chosen={chosen} onChoose={setChosen} />}
-        <div className="flex justify-end gap-2 border-t border-rule pt-3">
-          <button type="button" className="btn" onClick={onClose}>
-            Cancel
-          </button>
-          <button type="submit" className="btn btn-main" disabled={!read || chosen.size === 0}>
-            {read ? `Bring in ${chosen.size} ${chosen.size === 1 ? 'request' : 'requests'}` : 'Bring in'}
-          </button>
-        </div>
+        <FormEnd
+          problem={problem ?? (read ? undefined : 'There is no description yet.')}
+          action={read ? `Bring in ${chosen.size} ${chosen.size === 1 ? 'request' : 'requests'}` : 'Bring in'}
+          onClose={onClose}
+        />
       </form>
     </Dialog>
   );

@@ -50,6 +50,21 @@ export function PagesFields({
           onChange={({ target }) => onChange({ ...pages, parameter: target.value.trim() })}
         />
       )}
+      {(pages?.by === 'page' || pages?.by === 'offset') && (
+        <input
+          className="field !w-20 font-mono"
+          aria-label="Where the answer says how many there are"
+          title="Where the answer says how many there are in all, such as total; empty: a page that is shorter than the first is the last"
+          placeholder="total"
+          spellCheck={false}
+          value={pages.total ?? ''}
+          onChange={({ target }) => {
+            const { total: _, ...rest } = pages;
+            const total = target.value.trim();
+            onChange(total === '' ? rest : { ...rest, total });
+          }}
+        />
+      )}
       {pages?.next !== undefined && (
         <input
           className="field !w-24 font-mono"

@@ -17,6 +17,7 @@ import {
 import { useState } from 'react';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import { Dialog } from '../../parts/Dialog.tsx';
+import { FormEnd } from '../../parts/FormEnd.tsx';
 import { AskNow } from './AskNow.tsx';
 import { Labelled } from './Labelled.tsx';
 import { PagesFields } from './PagesFields.tsx';
@@ -155,17 +156,7 @@ export function RequestDialog({ source, variable, onClose }: RequestDialogProps)
             set({ shape });
           }}
         />
-        <div className="sticky -bottom-4 -mx-4 -mb-4 flex items-center gap-3 border-t border-rule bg-sheet px-4 py-3">
-          <p role="alert" className="flex-1 text-brick">
-            {wrong}
-          </p>
-          <button type="button" className="btn" onClick={onClose}>
-            Cancel
-          </button>
-          <button type="submit" className="btn btn-main" disabled={wrong !== undefined}>
-            {variable ? 'Save' : 'Add it'}
-          </button>
-        </div>
+        <FormEnd problem={wrong} action={variable ? 'Save' : 'Add it'} onClose={onClose} />
       </form>
     </Dialog>
   );

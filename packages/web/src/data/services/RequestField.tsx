@@ -34,7 +34,7 @@ export function RequestField({ variable }: { readonly variable: RequestVariable 
           aria-label={`Edit request ${name}`}
           onClick={() => setOpen(true)}
         >
-          Edit the request
+          Edit request
         </button>
       ) : (
         <p className="text-brick">There is no service {request.source}.</p>

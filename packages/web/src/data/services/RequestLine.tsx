@@ -27,7 +27,6 @@ export function RequestLine({
       <button
         type="button"
         className="flex min-w-0 flex-1 items-baseline gap-3 text-left"
-        aria-label={`Edit ${name}`}
         onClick={() => setOpen(true)}
       >
         <span className="w-40 shrink-0 truncate font-mono text-[12.5px] font-medium">{name}</span>
@@ -49,7 +48,7 @@ export function RequestLine({
       <button
         type="button"
         className="btn-bare text-quiet"
-        aria-label={`Change ${name}`}
+        aria-label={`Edit ${name}`}
         onClick={() => setOpen(true)}
       >
         <Pencil size={14} />
