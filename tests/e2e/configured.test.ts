@@ -14,12 +14,17 @@ let server: ServedFolder;
 let page: Page;
 /** What the service was asked: which guest, and with which cookies. */
 const asked: string[] = [];
+/** The keys that the office was asked with. */
+const keys: string[] = [];
 const problems: string[] = [];
 
 const project = {
   format: 2,
   name: 'Wind',
   screens: ['Wind'],
+  sources: [
+    { name: 'office', base: 'stand-ins/office/hut/', auth: { as: 'header', header: 'X-Key', secret: 'key' } },
+  ],
   state: [
     { name: 'who', type: 'text', initial: 'Ilka' },
     {
@@ -27,6 +32,12 @@ const project = {
       type: 'number',
       initial: 0,
       feed: { address: 'stand-ins/mast?of={who}', as: 'events', every: 1 },
+    },
+    {
+      name: 'guests',
+      type: 'record',
+      initial: {},
+      request: { source: 'office', method: 'GET', path: 'guests', every: 0, shape: { type: 'array' } },
     },
     { name: 'beds', type: 'number', initial: 7, feed: { address: 'service/{who}', as: 'json', every: 1 } },
   ],
@@ -39,12 +50,16 @@ beforeAll(async () => {
   await writeFile(join(folder, 'project.json'), JSON.stringify(project));
   await writeFile(
     join(folder, 'screens/Wind.screen.xml'),
-    '<screen name="Wind"><text name="told" text="{wind} {beds}" /><button name="other" text="Other" on.press="who = `Runa`" /></screen>',
+    '<screen name="Wind"><text name="told" text="{wind} {beds}" /><text name="guests" text="{guests.state} {guests.result?.length} {guests.error}" /><button name="again" text="Again" on.press="ask(guests)" /><button name="other" text="Other" on.press="who = `Runa`" /></screen>',
   );
   await exported();
   server = await serveFolder(
     out,
     ({ url: { pathname, searchParams }, headers }) => {
+      if (pathname === '/office/guests') {
+        keys.push(headers['x-key']?.toString() ?? 'none');
+        return keys.at(-1) === 'open' ? { status: 200, body: ['Ilka', 'Bram'] } : { status: 401, body: {} };
+      }
       if (!pathname.startsWith('/service/')) return undefined;
       asked.push(`${pathname.slice(9)} ${searchParams.get('of') ?? ''} ${headers.cookie ?? 'nobody'}`);
       return { status: 200, body: pathname === '/service/mast' ? 6 : 12 };
@@ -81,6 +96,7 @@ const open = () => page.goto(`${server.address}/index.html`);
 it('begins with the names of the feeds; one on the page’s own server is asked as it stands, without cookies', async () => {
   expect(JSON.parse(await readFile(join(out, 'config.json'), 'utf8'))).toEqual({
     feeds: { wind: {}, beds: {} },
+    sources: { office: {} },
   });
   await open();
   await expect.poll(told).toBe('0 12');
@@ -96,6 +112,23 @@ it('a stand-in is replaced by a real service, which knows who asks', async () =>
   expect(asked).toContain('mast Ilka pass=warden');
   await page.locator('[data-name="other"]').click();
   await expect.poll(() => asked.includes('mast Runa pass=warden')).toBe(true);
+});
+
+it('a service is asked where it is said to be, with a secret that only the page’s own code knows', async () => {
+  const guests = () => page.locator('[data-name="guests"]').innerText();
+  await open();
+  await expect.poll(guests).toContain('failed');
+  await writeFile(join(out, 'config.json'), JSON.stringify({ sources: { office: { base: 'office/' } } }));
+  await open();
+  await expect.poll(guests).toBe('failed The service does not know who asks.');
+  await page.evaluate(() =>
+    (
+      globalThis as unknown as { hovrinPage: { setSecret(name: string, text: string): void } }
+    ).hovrinPage.setSecret('key', 'open'),
+  );
+  await page.locator('[data-name="again"]').click();
+  await expect.poll(guests).toBe('done 2');
+  expect(keys).toEqual(['none', 'open']);
 });
 
 it('exporting again keeps it, and lets the page ask the hosts that it names', async () => {

@@ -16,6 +16,7 @@ const instead: Readonly<Record<string, string>> = {
   forEach: 'A list is gone through by `for (const item of list) { … }`.',
   setTimeout: 'What comes later stands behind `wait(seconds)`.',
   alert: 'Words are shown by `message("…")`.',
+  fetch: 'A service is asked by `ask(request)`; requests stand in Data.',
   navigate: 'Another screen is gone to by `go("…")`.',
 };
 

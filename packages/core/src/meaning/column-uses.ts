@@ -368,7 +368,8 @@ export function missingColumns(
     const variable = tables.get(table);
     if (!variable) return [];
     const isSaid = (variable.columns?.length ?? 0) > 0;
-    const names = (isSaid || !variable.feed ? columnsOf(variable) : []).map(({ name }) => name);
+    const comes = variable.feed !== undefined || variable.remote !== undefined;
+    const names = (isSaid || !comes ? columnsOf(variable) : []).map(({ name }) => name);
     if (names.length === 0 || names.includes(column)) return [];
     if (!isSaid && writtenColumns(project).get(table)?.has(column)) return [];
     return {

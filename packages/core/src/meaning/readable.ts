@@ -7,7 +7,7 @@ import { controlNames, effectiveNames } from '../document/names.ts';
 import { ownValue } from '../document/same.ts';
 import { pathTo } from '../document/tree.ts';
 import { type Control, inForce, isDialog, type Project } from '../document/types.ts';
-import { actions, alterings } from '../expression/actions/catalogue.ts';
+import { actions, alterings, askings } from '../expression/actions/catalogue.ts';
 import { functions } from '../expression/all-functions.ts';
 import { EvaluationError, evaluateTemplate, type Scope } from '../expression/evaluate.ts';
 import { constants, methods } from '../expression/functions.ts';
@@ -128,7 +128,7 @@ export function readableAt(
   );
 }
 
-const actionsToCall = [...alterings, ...actions].map(
+const actionsToCall = [...alterings, ...askings, ...actions].map(
   ({ name }): Readable => ({ text: `${name}()`, what: 'action' }),
 );
 

@@ -2,7 +2,13 @@
  * Services from what they say of themselves (OpenAPI 3.0 and 3.1): a source, and a request for each operation. What has no
  * place here is left out and named.
  */
-import { type AnswerShape, deepestShape, type ShapeType, shapeTypes } from '../document/answer-shape.ts';
+import {
+  type AnswerShape,
+  deepestShape,
+  mostShapes,
+  type ShapeType,
+  shapeTypes,
+} from '../document/answer-shape.ts';
 import { forbiddenKeys } from '../document/forbidden-keys.ts';
 import { nameProblem } from '../document/names.ts';
 import { isRecord } from '../document/record.ts';
@@ -60,6 +66,8 @@ function identifier(text: string): string {
 
 class OpenApiReader {
   readonly leftOut: string[] = [];
+  /** So many parts of a shape are still read. */
+  #left = 0;
 
   constructor(private readonly root: Json) {}
 
@@ -84,9 +92,10 @@ class OpenApiReader {
     return recordOf(found);
   }
 
-  /** The shape that a schema says. What refers to itself is of any shape from there. */
+  /** The shape that a schema says. What refers to itself again and again is of any shape from some depth on. */
   shape(value: unknown, depth = 0): AnswerShape {
-    if (depth > deepestShape) return {};
+    if (depth === 0) this.#left = mostShapes;
+    if (depth >= deepestShape || --this.#left < 0) return {};
     const schema = this.resolved(value);
     const whole = listOf(schema.allOf);
     if (whole.length > 0)
@@ -242,7 +251,9 @@ function readOperation(
   operation: Json,
   around: readonly unknown[],
 ): Omit<ReadRequest, 'name'> & { readonly wanted: string } {
-  const wanted = identifier(textOf(operation.operationId) ?? `${method} ${path.replaceAll(/[{}]/g, '')}`);
+  const wanted = identifier(
+    textOf(operation.operationId) ?? `${method.toLowerCase()} ${path.replaceAll(/[{}]/g, '')}`,
+  );
   const own = reader.parameters(wanted, [...around, ...listOf(operation.parameters)]);
   const all = [...own, ...reader.body(wanted, operation.requestBody, own)];
   const distinct = [...new Map(all.map((each) => [each.name, each])).values()];

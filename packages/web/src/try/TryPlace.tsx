@@ -8,6 +8,7 @@ import { currentScreen, useEditorState, useWorkplace } from '../editor/context.t
 import { useHeld } from '../editor/held.ts';
 import { useEscape } from '../parts/useEscape.ts';
 import { useGoTo } from '../parts/useGoTo.ts';
+import { secretsHere } from '../secretsHere.ts';
 import { keepSizes, keptSizes, type ScreenSize } from '../sizes.ts';
 import { AskCalls } from './AskCalls.tsx';
 import { allowCalls, allowedCalls, calledBy } from './calls.ts';
@@ -103,7 +104,7 @@ export function TryPlace() {
   const [conditions, setConditions] = useHeld<Conditions>('conditions', plainConditions);
   const [linked, setLinked] = useHeld('linked', true);
   const [pane, setPane] = useHeld<TryPane | undefined>('pane', undefined);
-  const [frames] = useState(() => new LinkedFrames());
+  const [frames] = useState(() => new LinkedFrames(() => secretsHere(editor.projectId)));
   const kept = useKept(run);
   const keptUnder = state.project.id ?? state.project.name;
   const [values, setValues] = useState<ReadonlyMap<string, unknown>>(new Map());
@@ -212,6 +213,8 @@ export function TryPlace() {
       {pane === 'values' && (
         <ValuesPane
           project={state.project}
+          projectId={editor.projectId}
+          onSecret={(name, text) => frames.setSecret(name, text)}
           values={values}
           onSet={(name, value) => {
             frames.set(name, value);

@@ -3,6 +3,7 @@ import { fitting, initialScope, messageOf, type Project, type StateVariable } fr
 import { Eraser, Pin, X } from 'lucide-react';
 import { useId, useMemo, useState } from 'react';
 import { useHeld } from '../editor/held.ts';
+import { SecretFields } from './SecretFields.tsx';
 
 interface ValuesPaneProps {
   readonly project: Project;
@@ -14,6 +15,8 @@ interface ValuesPaneProps {
   readonly beginsWithKept: boolean;
   readonly onBeginWithKept: (begins: boolean) => void;
   readonly onForget: () => void;
+  readonly projectId: string;
+  readonly onSecret: (name: string, text: string) => void;
   readonly onClose: () => void;
 }
 
@@ -74,6 +77,7 @@ export function ValuesPane(props: ValuesPaneProps) {
           onChange={(event) => setFind(event.target.value)}
         />
         <span className="flex-1" />
+        <SecretFields {...props} />
         <KeptLine {...props} />
         <button type="button" className="btn-bare" aria-label="Close the values" onClick={onClose}>
           <X size={14} />

@@ -55,8 +55,11 @@ export class LinkedFrames {
   /** What has been entered since the beginning. */
   private readonly entered = new Map<string, unknown>();
 
-  /** Secrets that were given, by name: they live as long as this window. */
+  /** Secrets that pages were given since the beginning, by name. */
   private readonly secrets = new Map<string, string>();
+
+  /** @param typed secrets that the person has typed in this window. */
+  constructor(private readonly typed: () => ReadonlyMap<string, string> = () => new Map()) {}
 
   /** @returns what is called when the frame goes. */
   add(label: string, window: () => PageWindow | null): () => void {
@@ -75,6 +78,7 @@ export class LinkedFrames {
   /** Everything begins anew. */
   forget(): void {
     this.entered.clear();
+    this.secrets.clear();
   }
 
   /** Gives a secret to all pages, and to those that begin later. */
@@ -164,7 +168,8 @@ export class LinkedFrames {
     if (this.screens.has(label)) return false;
     listener.onRunning(label);
     this.tellConditions(label, setting);
-    for (const [name, text] of this.secrets) this.send(label, { type: 'hovrin-secret', name, text });
+    for (const [name, text] of [...this.typed(), ...this.secrets])
+      this.send(label, { type: 'hovrin-secret', name, text });
     if (setting.linked)
       for (const [name, value] of this.entered) this.send(label, { type: 'hovrin-set', name, value });
     return true;

@@ -14,8 +14,8 @@ import {
 import { Send } from 'lucide-react';
 import { useState } from 'react';
 import { useWorkplace } from '../../editor/context.tsx';
+import { secretHere, setSecretHere } from '../../secretsHere.ts';
 import { type AskedNow, askNow, outgoingNow } from './askFrame.ts';
-import { secretHere, setSecretHere } from './secretsHere.ts';
 
 interface AskNowProps {
   readonly source: DataSource;

@@ -2,6 +2,7 @@
 import {
   actions,
   alterings,
+  askings,
   asTyped,
   attributeProblems,
   type Control,
@@ -68,6 +69,7 @@ export function EventFields({
 /** What can be done with a variable, as it is written. */
 function writtenFor(variable: StateVariable): readonly string[] {
   const { name, type } = variable;
+  if (variable.request) return askings.map(({ written }) => written(variable));
   const set = type === 'boolean' ? [] : [`${name} = ${name}`];
   const fitting = alterings.filter(({ on }) => !on || on.includes(type));
   return [...set, ...fitting.map(({ written }) => written(variable))];
