@@ -43,7 +43,7 @@ interface HovrinPage {
   ): () => void;
   /** Goes to a screen, with values for variables. */
   go(screen: HovrinScreen, values?: Partial<HovrinState>): void;
-}
+${secretsText(project)}}
 
 /** There once the page has started: in handlers, and from \`DOMContentLoaded\` on. */
 declare const hovrinPage: HovrinPage;
@@ -53,6 +53,16 @@ ${handlersText(handlersOf(project)).replace('export interface Handlers', 'interf
 interface Window {
   handlers: HovrinHandlers;
 }
+`;
+}
+
+/** What gives secrets, where services are asked with one. */
+function secretsText({ sources = [] }: Project): string {
+  const names = [...new Set(sources.flatMap(({ auth }) => auth?.secret ?? []))];
+  return names.length === 0
+    ? ''
+    : `  /** Services are asked with this secret from now on; empty: with none. */
+  setSecret(name: ${union(names)}, text: string): void;
 `;
 }
 
