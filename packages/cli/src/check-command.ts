@@ -134,9 +134,11 @@ function placeOf({ place }: Problem): {
   readonly attribute?: string;
   readonly variable?: string;
   readonly source?: string;
+  readonly task?: string;
 } {
   if (place.in === 'state') return { variable: place.variable };
   if (place.in === 'source') return { source: place.source };
+  if (place.in === 'task') return { task: place.task };
   if (place.in === 'theme') return {};
   const { tree, control, attribute } = place;
   const name = effectiveNames(tree).get(control.id) ?? control.kind;

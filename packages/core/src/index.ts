@@ -128,6 +128,13 @@ export {
 } from './document/table.ts';
 export { csvOf, isJsonFile, linesOfFile, lineWords, textOfFile } from './document/table-file.ts';
 export {
+  isExpectation,
+  type Task,
+  type TaskStep,
+  taskNameProblem,
+  taskStepWords,
+} from './document/task.ts';
+export {
   type Json,
   type Mode,
   modes,
@@ -341,6 +348,7 @@ export { problemLine, type SourceProblem } from './source/problem.ts';
 export { untitled } from './source/project-file.ts';
 export { elementAt, elementSpans } from './source/spans.ts';
 export { styleFile } from './source/style-file.ts';
+export { isTaskFile } from './source/task-files.ts';
 export { printTokenFiles, readTokenFiles, tokenFiles } from './source/token-files.ts';
 export {
   type AlignEdge,

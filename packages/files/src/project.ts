@@ -5,6 +5,7 @@ import {
   contextOf,
   defaultBands,
   expansionOf,
+  isTaskFile,
   type Project,
   parseScreen,
   projectFormat,
@@ -55,6 +56,7 @@ async function readText(path: string): Promise<string> {
 const isPlaced = (path: string): boolean =>
   path.endsWith('.component.xml') ||
   /^tables\/[^/]+\.json$/.test(path) ||
+  isTaskFile(path) ||
   path === styleFile ||
   Object.values(tokenFiles).some((file) => file === path);
 

@@ -2,9 +2,11 @@
  * Joins a page that is being tried out in a frame with the window around it: tells it what happens, does what happens in
  * the other frames, and puts the page into conditions that a frame cannot have by itself.
  */
-import { toldTrace } from '@hovrin/core/runtime';
+import { type TaskStep, toldTrace } from '@hovrin/core/runtime';
 import { Coming } from './coming.ts';
 import type { KeepsTexts } from './kept.ts';
+import { Recorder } from './tasks/record.ts';
+import { runTask } from './tasks/run.ts';
 import type { PageMessage, Trial, TrialConditions, TrialMessage, Tried } from './trial.ts';
 
 /** Puts a page into conditions that a frame cannot have by itself. */
@@ -33,7 +35,26 @@ function meet(conditions: TrialConditions): void {
 }
 
 /** A fingertip in place of the arrow. */
-const fingertip = `:root[data-pointer="touch"] * { cursor: url('data:image/svg+xml,%3Csvg xmlns=%22http://www.w3.org/2000/svg%22 width=%2232%22 height=%2232%22%3E%3Ccircle cx=%2216%22 cy=%2216%22 r=%2214%22 fill=%22%231f2a24%22 fill-opacity=%22.25%22 stroke=%22%231f2a24%22 stroke-opacity=%22.6%22/%3E%3C/svg%3E') 16 16, pointer !important; }`;
+const fingertip = `:root[data-expects] * { cursor: crosshair !important; } :root[data-expects] [data-name]:hover { outline: 2px solid #1f6f8b; outline-offset: 1px; } :root[data-pointer="touch"] * { cursor: url('data:image/svg+xml,%3Csvg xmlns=%22http://www.w3.org/2000/svg%22 width=%2232%22 height=%2232%22%3E%3Ccircle cx=%2216%22 cy=%2216%22 r=%2214%22 fill=%22%231f2a24%22 fill-opacity=%22.25%22 stroke=%22%231f2a24%22 stroke-opacity=%22.6%22/%3E%3C/svg%3E') 16 16, pointer !important; }`;
+
+const recorder = new Recorder((step) => tell({ type: 'hovrin-did', step }));
+let isRecording = false;
+
+function record({ on, expects }: { readonly on: boolean; readonly expects: boolean }): void {
+  if (on !== isRecording) {
+    if (on) recorder.start();
+    else recorder.stop();
+  }
+  isRecording = on;
+  recorder.expects(on && expects);
+}
+
+async function doTask(steps: readonly TaskStep[]): Promise<void> {
+  const ok = await runTask(steps, (index, problem) =>
+    tell({ type: 'hovrin-task-step', index, ...(problem === undefined ? {} : { problem }) }),
+  );
+  tell({ type: 'hovrin-task-end', ok });
+}
 
 /** What hears of secrets from other windows. */
 let hearSecret: ((name: string, text: string) => void) | undefined;
@@ -79,6 +100,8 @@ function listen(page: Tried): (happens: () => void) => void {
       hearSecret?.(data.name, data.text);
       return;
     }
+    if (data.type === 'hovrin-record') record(data);
+    if (data.type === 'hovrin-task') void doTask(data.steps);
     // Values that were sent before belong to the screen that is entered next.
     if (data.type === 'hovrin-go') coming.follow();
     quietly(() => {

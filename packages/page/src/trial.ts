@@ -2,7 +2,7 @@
  * What a page says and hears while it is being tried out in a frame. A script of its own does it (`trial-script.ts`),
  * which stands in front of the page's there and nowhere else: pages that are handed over have no such thing.
  */
-import type { StateValue, ToldTrace, Trace } from '@hovrin/core/runtime';
+import type { StateValue, TaskStep, ToldTrace, Trace } from '@hovrin/core/runtime';
 import type { KeepsTexts } from './kept.ts';
 
 /** What a page in a frame tells the window around it. */
@@ -19,6 +19,12 @@ export type PageMessage =
   | { readonly type: 'hovrin-keep'; readonly key: string; readonly text: string }
   /** A source is asked with this secret from now on, in every window. */
   | { readonly type: 'hovrin-secret'; readonly name: string; readonly text: string }
+  /** What a person does, or expects, while a task is recorded. */
+  | { readonly type: 'hovrin-did'; readonly step: TaskStep }
+  /** How a step of a task went; undefined: well. */
+  | { readonly type: 'hovrin-task-step'; readonly index: number; readonly problem?: string }
+  /** All steps of a task were done, or one could not. */
+  | { readonly type: 'hovrin-task-end'; readonly ok: boolean }
   /** A text to put on the clipboard. */
   | { readonly type: 'hovrin-copy'; readonly text: string }
   /** A control that the person wants to see on the bench. */
@@ -48,6 +54,8 @@ export type TrialMessage =
   | ({ readonly type: 'hovrin-conditions' } & TrialConditions)
   | { readonly type: 'hovrin-set'; readonly name: string; readonly value: StateValue }
   | { readonly type: 'hovrin-secret'; readonly name: string; readonly text: string }
+  | { readonly type: 'hovrin-record'; readonly on: boolean; readonly expects: boolean }
+  | { readonly type: 'hovrin-task'; readonly steps: readonly TaskStep[] }
   | { readonly type: 'hovrin-go'; readonly screen: string }
   | { readonly type: 'hovrin-show-dialogs'; readonly names: readonly string[] };
 

@@ -38,6 +38,9 @@ const listener = {
   onRunning: (size: string) => heard.push(['running', size]),
   onValue: () => {},
   onKeep: (key: string, text: string) => heard.push(['keep', key, text]),
+  onStep: (step: object) => heard.push(['step', step]),
+  onTaskStep: (index: number, problem: string | undefined) => heard.push(['task step', index, problem]),
+  onTaskEnd: () => heard.push(['task end']),
 };
 const say = (label: keyof typeof pages, data: PageMessage, how = setting) =>
   frames.hear(pages[label], data, how, listener);

@@ -13,6 +13,7 @@ import { screens } from './screens.ts';
 import { sources } from './sources.ts';
 import { stateVariables } from './state-variables.ts';
 import { styles } from './styles.ts';
+import { tasks } from './tasks.ts';
 import { tokens } from './tokens.ts';
 
 const known = new Map<string, Collection>();
@@ -46,6 +47,7 @@ addCollection(sources);
 addCollection(pictures);
 addCollection(tokens);
 addCollection(styles);
+addCollection(tasks);
 addCollection(screens);
 addCollection(components);
 

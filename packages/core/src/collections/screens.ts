@@ -1,6 +1,7 @@
 /** The project's screens. They are controls: they come, go and move by steps of the tree. */
 import { readAttribute } from '../cascade/attributes.ts';
 import { nameProblem } from '../document/names.ts';
+import { taskRenamed } from '../document/task.ts';
 import { walk } from '../document/tree.ts';
 import { type Control, inForce, type Project, type StateVariable, treesOf } from '../document/types.ts';
 import { pointedElsewhere } from '../expression/renaming.ts';
@@ -48,8 +49,12 @@ export const screens: Collection<Control> = {
   }),
   rekeyed: (screen, name) => ({ ...screen, name }),
   inAttribute,
-  inEntity: (of, entity, from, to) =>
-    of === 'state' && (entity as Partial<StateVariable>).screen === from ? { ...entity, screen: to } : entity,
+  inEntity: (of, entity, from, to) => {
+    if (of === 'tasks') return taskRenamed(entity, 'screen', from, to);
+    return of === 'state' && (entity as Partial<StateVariable>).screen === from
+      ? { ...entity, screen: to }
+      : entity;
+  },
   uses: (project: Project, name) =>
     treesOf(project).flatMap((screen) =>
       [...walk(screen)].flatMap((control) =>

@@ -9,6 +9,7 @@ import { remoteProblem, requestProblem } from '../document/source-problem.ts';
 import { countValues, fitting, mostValues, stateTypes } from '../document/state.ts';
 import { storedTableProblem } from '../document/stored-table.ts';
 import { columnRoles, columnTypes } from '../document/table.ts';
+import { taskRenamed } from '../document/task.ts';
 import type { Column, Control, Feed, Project, StateVariable } from '../document/types.ts';
 import { namesOf, namesOfTemplate, renameIn } from '../expression/names.ts';
 import { parseExpression } from '../expression/parse.ts';
@@ -189,6 +190,7 @@ const inRemote = (remote: RemoteTable, from: string, to: string): RemoteTable =>
   ) as unknown as RemoteTable;
 
 function inEntity<T extends object>(of: string, entity: T, from: string, to: string): T {
+  if (of === 'tasks') return taskRenamed(entity, 'variable', from, to);
   if (of !== 'state') return entity;
   const { computed, columns, feed, table, request, remote } = entity as Partial<StateVariable>;
   const expression = typeof computed === 'string' ? parseExpression(computed) : undefined;

@@ -5,6 +5,7 @@
 
 import type { DataSource, RemoteTable, Request } from './source.ts';
 import type { Style } from './style-set.ts';
+import type { Task } from './task.ts';
 import type { Token } from './token.ts';
 
 /** A property's value that is not (yet) valid: what was typed is kept, the last good one goes on working. */
@@ -196,6 +197,8 @@ export interface Project {
   readonly tokens?: readonly Token[];
   /** Styles in the order of their file, later ones winning. */
   readonly styles?: readonly Style[];
+  /** What is done with the running application, and expected of it; absent: none. */
+  readonly tasks?: readonly Task[];
   /** Controls of kind `screen`, in the order in which they are listed. */
   readonly screens: readonly Control[];
   /** Controls of kind `component`: what is said once and stands wherever an instance of it stands; absent: none. */

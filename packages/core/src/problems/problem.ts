@@ -21,6 +21,8 @@ export type ProblemPlace =
   | { readonly in: 'state'; readonly variable: string }
   /** In a source of requests, by its name. */
   | { readonly in: 'source'; readonly source: string }
+  /** In a task, by its name. */
+  | { readonly in: 'task'; readonly task: string }
   /** In Theme: a token, a style. */
   | { readonly in: 'theme' };
 

@@ -17,6 +17,7 @@ import { printScreen } from './print.ts';
 import type { SourceProblem } from './problem.ts';
 import { printProjectFile, readProjectFile, untitled } from './project-file.ts';
 import { printStyleFile, readStyleFile, styleFile } from './style-file.ts';
+import { printTaskFiles, readTaskFiles } from './task-files.ts';
 import { printTokenFiles, readTokenFiles, tokenProblems } from './token-files.ts';
 
 /** All rows of a project's stored tables, by the tables' ids. */
@@ -69,6 +70,9 @@ export function readFolder(
   if (styles && styles.styles.length > 0) base = { ...base, styles: styles.styles };
   const unresolved = namesKnown ? tokenProblems(base, files) : [];
   if (unresolved.length > 0) return { ok: false, problems: unresolved };
+  const tasks = readTaskFiles(files);
+  if (!tasks.ok) return tasks;
+  if (tasks.tasks.length > 0) base = { ...base, tasks: tasks.tasks };
   const context: AttributeContext & { components?: Project['components'] } = {
     ...contextOf(base),
     screens: new Set(named.values()),
@@ -217,6 +221,7 @@ export function printFolder(project: Project, rows: StoredRows = new Map()): Map
   for (const [path, text] of printTokenFiles(project.tokens ?? [])) files.set(path, text);
   if (project.styles && project.styles.length > 0)
     files.set(styleFile, printStyleFile(project.styles, project.bands));
+  for (const [path, text] of printTaskFiles(project.tasks ?? [])) files.set(path, text);
   for (const screen of project.screens)
     files.set(`screens/${screen.name}.screen.xml`, printScreen(screen, project.bands));
   for (const component of project.components ?? [])

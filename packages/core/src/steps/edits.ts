@@ -4,6 +4,7 @@ import { readAttribute } from '../cascade/attributes.ts';
 import { effectiveNames, freeName, freshName } from '../document/names.ts';
 import { spoken } from '../document/spoken.ts';
 import { emptyValues, fitting } from '../document/state.ts';
+import { type Task, withControlRenamed } from '../document/task.ts';
 import { locate, locationOf, walk } from '../document/tree.ts';
 import {
   type Control,
@@ -22,7 +23,7 @@ import { contextOf, readAttributeText } from '../meaning/property-text.ts';
 import { stateNameProblem } from '../meaning/state-names.ts';
 import { definitionsOf } from '../reuse/definition.ts';
 import { entryOf, itemAt } from '../sure.ts';
-import { putting } from './entities.ts';
+import { changing, putting } from './entities.ts';
 import type { Step } from './step.ts';
 import { treeListOf } from './tree-place.ts';
 
@@ -89,9 +90,14 @@ function changedTexts(
  * Names a control; events of its screen that name it follow. What people read on it, as far as that is still what a new
  * one begins with, is said after the name.
  *
- * @param name a valid name that is free.
+ * @param name a valid name that is free. @param tasks the project's: steps that name it follow.
  */
-export function nameControl(screen: Control, control: Control, name: string): Step[] {
+export function nameControl(
+  screen: Control,
+  control: Control,
+  name: string,
+  tasks: readonly Task[] = [],
+): Step[] {
   const kind = kindOf(control);
   const word = kind.group === 'ask' ? 'label' : kind.group === 'act' ? 'text' : undefined;
   const starter = word === undefined ? undefined : kind.starter[word];
@@ -103,6 +109,9 @@ export function nameControl(screen: Control, control: Control, name: string): St
         property.startsWith('on.') ? pointedElsewhere(text, 'control', from, name) : undefined,
       ),
     );
+  if (from !== undefined)
+    for (const task of tasks)
+      steps.push(...changing('tasks', task, withControlRenamed(task, screen.name ?? '', from, name)));
   if (word !== undefined && starter !== undefined && control.props[word] === starter)
     steps.push({ type: 'set', control: control.id, property: word, value: escapeBraces(spoken(name)) });
   return steps;

@@ -9,6 +9,7 @@ import { useGoToProblem } from './useGoToProblem.ts';
 export function placeWords({ place }: Problem): string {
   if (place.in === 'state') return place.variable;
   if (place.in === 'source') return place.source;
+  if (place.in === 'task') return place.task;
   if (place.in === 'theme') return 'Theme';
   const { tree, control } = place;
   return tree === control

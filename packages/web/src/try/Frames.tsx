@@ -11,6 +11,8 @@ import type { FramesListener, LinkedFrames, PageMessage } from './linkedFrames.t
 import { frameGap as gap, scaleFor } from './scale.ts';
 
 interface FramesProps extends Omit<FramesListener, 'onRunning'> {
+  /** A page runs. */
+  readonly onStarted: (size: string) => void;
   readonly sizes: readonly ScreenSize[];
   readonly address: string;
   readonly conditions: Conditions;
@@ -39,7 +41,10 @@ function useLinkedFrames(props: FramesProps, sizeOf: (label: string) => ScreenSi
   // biome-ignore lint/correctness/useExhaustiveDependencies: other rows are what it is about.
   useEffect(() => frames.forget(), [frames, conditions.sample]);
   useEffect(() => {
-    const onRunning = (label: string) => setRunning((before) => new Set(before).add(label));
+    const onRunning = (label: string) => {
+      setRunning((before) => new Set(before).add(label));
+      props.onStarted(label);
+    };
     const hear = ({ source, data }: MessageEvent<PageMessage>) =>
       frames.hear(source, data, setting, { ...props, onRunning });
     window.addEventListener('message', hear);

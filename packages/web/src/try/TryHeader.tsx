@@ -1,5 +1,13 @@
 /** The head of Try: which sizes are shown, under which conditions, and ways from here. */
-import { ArrowLeft, Braces, ChevronDown, LayoutDashboard, ListTree, RotateCcw } from 'lucide-react';
+import {
+  ArrowLeft,
+  Braces,
+  ChevronDown,
+  LayoutDashboard,
+  ListChecks,
+  ListTree,
+  RotateCcw,
+} from 'lucide-react';
 import type { ComponentProps } from 'react';
 import { useEditorState } from '../editor/context.tsx';
 import { Menu } from '../parts/Menu.tsx';
@@ -15,11 +23,12 @@ interface SizeChoiceProps {
   readonly onSizes: (sizes: readonly ScreenSize[]) => void;
 }
 
-export type TryPane = 'trace' | 'values';
+export type TryPane = 'trace' | 'values' | 'tasks';
 
 const panes = [
   { name: 'trace', label: 'Trace', hint: 'What each event does', icon: ListTree },
   { name: 'values', label: 'Values', hint: 'What all variables hold now', icon: Braces },
+  { name: 'tasks', label: 'Tasks', hint: 'What a person does, recorded and done again', icon: ListChecks },
 ] as const;
 
 interface TryHeaderProps extends SizeChoiceProps, ComponentProps<typeof ConditionFields> {

@@ -20,6 +20,8 @@ import { LinkedFrames } from './linkedFrames.ts';
 import { ProblemStrip, type RunProblem, withProblem } from './ProblemStrip.tsx';
 import { mostTraces, type TraceEntry, TracePane } from './TracePane.tsx';
 import { TryHeader, type TryPane } from './TryHeader.tsx';
+import { TasksPane } from './tasks/TasksPane.tsx';
+import { useTasks } from './tasks/useTasks.ts';
 import { usePage } from './usePage.ts';
 import { ValuesPane } from './ValuesPane.tsx';
 
@@ -103,7 +105,8 @@ export function TryPlace() {
   const [sizes, setSizes] = useState<readonly ScreenSize[]>(() => keptSizes('try'));
   const [conditions, setConditions] = useHeld<Conditions>('conditions', plainConditions);
   const [linked, setLinked] = useHeld('linked', true);
-  const [pane, setPane] = useHeld<TryPane | undefined>('pane', undefined);
+  const [held, setPane] = useHeld<TryPane | undefined>('pane', undefined);
+  const pane = held ?? (query.has('task') ? 'tasks' : undefined);
   const [frames] = useState(() => new LinkedFrames(() => secretsHere(editor.projectId)));
   const kept = useKept(run);
   const keptUnder = state.project.id ?? state.project.name;
@@ -116,10 +119,17 @@ export function TryPlace() {
     setTraces([]);
     setValues(valuesKept(kept.atStart(), keptUnder));
   });
+  const again = () => setRun(run + 1);
+  const onSize = (label: string | undefined) =>
+    setQuery(label === undefined ? {} : { size: label }, { replace: true });
+  const tasks = useTasks({ frames, screen, onSize, onAgain: () => setRun((before) => before + 1) });
+  // What is recorded, and done again, is what somebody does who was never there.
+  const isTask = tasks.isDoing || tasks.recording !== undefined;
+  const atStart = isTask ? {} : kept.atStart();
   const address =
     revision === undefined || calls.isAsked
       ? undefined
-      : api.tryAddress(editor.projectId, revision, screen, {
+      : api.tryAddress(editor.projectId, revision, tasks.startsOn, {
           ...conditions,
           calls: editor.isForeign && calls.isAllowed,
         });
@@ -150,7 +160,6 @@ export function TryPlace() {
     editor.select([id]);
     leave();
   };
-  const again = () => setRun(run + 1);
   const leave = () => goTo('');
   useEscape(true, leave);
 
@@ -158,7 +167,7 @@ export function TryPlace() {
     <div className="flex h-full flex-col bg-sunk">
       <TryHeader
         {...{ which, sizes, conditions, linked, pane }}
-        onWhich={(label) => setQuery(label === 'all' ? {} : { size: label }, { replace: true })}
+        onWhich={(label) => onSize(label === 'all' ? undefined : label)}
         onSizes={choose}
         onConditions={setConditions}
         onLinked={setLinked}
@@ -192,7 +201,11 @@ export function TryPlace() {
             conditions={conditions}
             linked={linked}
             frames={frames}
-            kept={kept.atStart()}
+            kept={atStart}
+            onStarted={tasks.onStarted}
+            onStep={tasks.onStep}
+            onTaskStep={tasks.onTaskStep}
+            onTaskEnd={tasks.onTaskEnd}
             onValue={(name, value) => setValues((before) => new Map(before).set(name, value))}
             onKeep={kept.keep}
             onProblem={onProblem}
@@ -207,6 +220,14 @@ export function TryPlace() {
           entries={traces}
           onPick={pick}
           onClear={() => setTraces([])}
+          onClose={() => setPane(undefined)}
+        />
+      )}
+      {pane === 'tasks' && (
+        <TasksPane
+          tasks={tasks}
+          sizes={sizes.map(({ label }) => label)}
+          wanted={query.get('task')}
           onClose={() => setPane(undefined)}
         />
       )}

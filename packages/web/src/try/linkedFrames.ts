@@ -1,5 +1,5 @@
 /** Pages that run side by side: their messages are heard, and what happens in one happens in the others. */
-import type { ToldTrace } from '@hovrin/core/runtime';
+import type { TaskStep, ToldTrace } from '@hovrin/core/runtime';
 import { type ScreenSize, safeOf } from '../sizes.ts';
 import type { Conditions } from './conditions.tsx';
 import type { GivenThing } from './Given.tsx';
@@ -12,6 +12,9 @@ export type PageMessage =
   | { readonly type: 'hovrin-file'; readonly name: string; readonly text: string }
   | { readonly type: 'hovrin-copy'; readonly text: string }
   | { readonly type: 'hovrin-secret'; readonly name: string; readonly text: string }
+  | { readonly type: 'hovrin-did'; readonly step: TaskStep }
+  | { readonly type: 'hovrin-task-step'; readonly index: number; readonly problem?: string }
+  | { readonly type: 'hovrin-task-end'; readonly ok: boolean }
   | { readonly type: 'hovrin-keep'; readonly key: string; readonly text: string }
   | { readonly type: 'hovrin-dialogs'; readonly names: readonly string[] };
 
@@ -28,6 +31,11 @@ export interface FramesListener {
   onValue(name: string, value: unknown): void;
   /** A page keeps something for the next run. */
   onKeep(key: string, text: string): void;
+  /** What a person did while a task is recorded. */
+  onStep(step: TaskStep): void;
+  /** How a step of a task went; undefined: well. */
+  onTaskStep(index: number, problem: string | undefined): void;
+  onTaskEnd(): void;
   /** A page has said that it runs. */
   onRunning(size: string): void;
 }
@@ -58,6 +66,8 @@ export class LinkedFrames {
   /** Secrets that pages were given since the beginning, by name. */
   private readonly secrets = new Map<string, string>();
 
+  private recording = { on: false, expects: false };
+
   /** @param typed secrets that the person has typed in this window. */
   constructor(private readonly typed: () => ReadonlyMap<string, string> = () => new Map()) {}
 
@@ -85,6 +95,17 @@ export class LinkedFrames {
   setSecret(name: string, text: string): void {
     this.secrets.set(name, text);
     for (const label of this.windows.keys()) this.send(label, { type: 'hovrin-secret', name, text });
+  }
+
+  /** Whether pages tell what a person does in them; those that begin later, too. */
+  setRecording(how: { readonly on: boolean; readonly expects: boolean }): void {
+    this.recording = how;
+    for (const label of this.windows.keys()) this.send(label, { type: 'hovrin-record', ...how });
+  }
+
+  /** A page does the steps of a task. */
+  doTask(label: string, steps: readonly TaskStep[]): void {
+    this.send(label, { type: 'hovrin-task', steps });
   }
 
   /** Gives a variable another value in all pages. */
@@ -135,6 +156,15 @@ export class LinkedFrames {
       case 'hovrin-file':
         listener.onGiven({ as: 'file', name: String(data.name), text: String(data.text) });
         break;
+      case 'hovrin-did':
+        listener.onStep(data.step);
+        break;
+      case 'hovrin-task-step':
+        listener.onTaskStep(data.index, data.problem);
+        break;
+      case 'hovrin-task-end':
+        listener.onTaskEnd();
+        break;
       case 'hovrin-secret':
         this.secrets.set(String(data.name), String(data.text));
         tellOthers({ type: 'hovrin-secret', name: String(data.name), text: String(data.text) });
@@ -166,12 +196,13 @@ export class LinkedFrames {
   /** A page says its first screen: it is told all that it has missed. */
   private begins(label: string, setting: FramesSetting, listener: FramesListener): boolean {
     if (this.screens.has(label)) return false;
-    listener.onRunning(label);
     this.tellConditions(label, setting);
+    if (this.recording.on) this.send(label, { type: 'hovrin-record', ...this.recording });
     for (const [name, text] of [...this.typed(), ...this.secrets])
       this.send(label, { type: 'hovrin-secret', name, text });
     if (setting.linked)
       for (const [name, value] of this.entered) this.send(label, { type: 'hovrin-set', name, value });
+    listener.onRunning(label);
     return true;
   }
 

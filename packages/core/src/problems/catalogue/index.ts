@@ -5,6 +5,7 @@ import { sendsNothing } from './form.ts';
 import { invalid } from './invalid.ts';
 import { noWayOut, unreached } from './screens.ts';
 import { standIn } from './stand-in.ts';
+import { taskProblems } from './tasks.ts';
 import { unusedParts } from './unused.ts';
 import { unusedVariable } from './unused-variable.ts';
 import { variables } from './variables.ts';
@@ -13,6 +14,7 @@ import { noLabel, noName } from './words.ts';
 export const problemKinds: readonly ProblemKind[] = [
   invalid,
   variables,
+  taskProblems,
   sendsNothing,
   unreached,
   noLabel,
