@@ -8,6 +8,7 @@ import { layoutCommand } from './layout-command.ts';
 import { packCommand, unpackCommand } from './pack-command.ts';
 import { pictureCommand } from './picture-command.ts';
 import { sweepCommand } from './sweep-command.ts';
+import { testCommand } from './test-command.ts';
 import { whyCommand } from './why-command.ts';
 
 const help = `hovrin: lays out screens and writes them as pages
@@ -27,6 +28,9 @@ const help = `hovrin: lays out screens and writes them as pages
       writes a screen as an SVG file that carries its fonts and pictures, or as a PNG file of N px for each px
   hovrin export html FILE|FOLDER --out DIR [--rtl]
       writes index.html and what it needs
+  hovrin test FOLDER [--size WIDTHxHEIGHT …] [--task NAME …] [--json] [--browser FILE]
+      does the tasks that were recorded, each at 390x844 and 1280x800 or at the sizes that are said, in Chromium;
+      exit code 1 where one fails
   hovrin pack FOLDER --out FILE.hovrin.zip
   hovrin unpack FILE.hovrin.zip --out DIR
       a project's folder as one file, and back, byte for byte
@@ -57,6 +61,7 @@ export async function run(
     if (command === 'check') return await checkCommand(rest, print);
     if (command === 'picture') return await pictureCommand(rest, print);
     if (command === 'export') return await exportCommand(rest, print);
+    if (command === 'test') return await testCommand(rest, print);
     if (command === 'pack') return await packCommand(rest, print);
     if (command === 'unpack') return await unpackCommand(rest, print);
     if (command === 'backup') return await backupCommand(rest, print);

@@ -175,9 +175,9 @@ function isSo(
     case 'unchecked':
       return field instanceof HTMLInputElement && !field.checked;
     case 'invalid':
+      // As the page's own rules tell it (Selectors 4, `:user-invalid`).
       return (
-        field?.getAttribute('aria-invalid') === 'true' ||
-        element.querySelector('[aria-invalid="true"]') !== null
+        element.querySelector(':is(:user-invalid, [data-typed]:invalid, [aria-invalid="true"])') !== null
       );
     default:
       return false;

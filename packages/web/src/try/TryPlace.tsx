@@ -214,20 +214,20 @@ export function TryPlace() {
             onTrace={hear}
           />
         )}
+        {pane === 'tasks' && (
+          <TasksPane
+            tasks={tasks}
+            sizes={sizes.map(({ label }) => label)}
+            wanted={query.get('task')}
+            onClose={() => setPane(undefined)}
+          />
+        )}
       </main>
       {pane === 'trace' && (
         <TracePane
           entries={traces}
           onPick={pick}
           onClear={() => setTraces([])}
-          onClose={() => setPane(undefined)}
-        />
-      )}
-      {pane === 'tasks' && (
-        <TasksPane
-          tasks={tasks}
-          sizes={sizes.map(({ label }) => label)}
-          wanted={query.get('task')}
           onClose={() => setPane(undefined)}
         />
       )}

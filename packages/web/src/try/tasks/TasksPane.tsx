@@ -34,10 +34,10 @@ export function TasksPane({ tasks, sizes, wanted, onClose }: TasksPaneProps) {
   return (
     <section
       aria-label="Tasks"
-      className="flex h-72 shrink-0 flex-col border-t border-rule bg-sheet text-[12.5px]"
+      className="flex w-[380px] shrink-0 flex-col border-l border-rule bg-sheet text-[12.5px]"
     >
-      <div className="flex h-9 shrink-0 items-center gap-2 border-b border-rule/60 px-3">
-        <h2 className="mr-2 font-semibold">Tasks</h2>
+      <div className="flex h-10 shrink-0 items-center gap-2 border-b border-rule/60 px-3">
+        <h2 className="mr-1 font-semibold">Tasks</h2>
         {isRecording ? (
           <>
             <button type="button" className="btn !h-6" onClick={tasks.stop}>
@@ -52,11 +52,6 @@ export function TasksPane({ tasks, sizes, wanted, onClose }: TasksPaneProps) {
             >
               <Target size={13} aria-hidden /> Expect
             </button>
-            <span role="status" className="text-quiet">
-              {recording?.expects
-                ? 'Press on what you expect; beside all controls it is the screen.'
-                : 'Do what a person does. What you do is recorded.'}
-            </span>
           </>
         ) : (
           <button type="button" className="btn !h-6" disabled={isDoing} onClick={tasks.record}>
@@ -83,11 +78,18 @@ export function TasksPane({ tasks, sizes, wanted, onClose }: TasksPaneProps) {
           <X size={14} />
         </button>
       </div>
-      <div className="flex min-h-0 flex-1">
+      {isRecording && (
+        <p role="status" className="px-3 pt-2 text-quiet">
+          {recording?.expects
+            ? 'Press on what you expect; beside all controls it is the screen.'
+            : 'Do what a person does. What you do is recorded.'}
+        </p>
+      )}
+      <div className="flex min-h-0 flex-1 flex-col">
         {recording ? (
           <Recorded recording={recording} tasks={tasks} />
         ) : all.length === 0 ? (
-          <p className="m-auto max-w-lg text-center text-quiet">
+          <p className="m-auto p-6 text-center text-quiet">
             A task is what a person does, and what they expect. Record one: do it, press Expect and then what
             you want to see. It is done again at every size here, and by{' '}
             <code className="font-mono">hovrin test</code>.
@@ -132,7 +134,7 @@ function TaskList({
   onChoose: (name: string) => void;
 }) {
   return (
-    <ul className="w-[420px] shrink-0 overflow-y-auto border-r border-rule" aria-label="All tasks">
+    <ul className="max-h-[45%] shrink-0 overflow-y-auto border-b border-rule" aria-label="All tasks">
       {all.map((task) => (
         <li
           key={task.name}
@@ -223,18 +225,18 @@ function Recorded({ recording, tasks }: { recording: Recording; tasks: Tasks }) 
     <div className="flex min-w-0 flex-1 flex-col gap-2 overflow-y-auto p-3">
       {isOver && (
         <form
-          className="flex items-center gap-2"
+          className="flex flex-wrap items-center gap-2"
           onSubmit={(event) => {
             event.preventDefault();
             if (!problem && steps.length > 0) tasks.save(name.trim());
           }}
         >
-          <label className="flex items-center gap-2">
+          <label className="flex w-full flex-col gap-1">
             What is done in it
             <input
               // biome-ignore lint/a11y/noAutofocus: recording ended by a press; its name is what comes next.
               autoFocus
-              className="field !w-72"
+              className="field"
               aria-invalid={problem !== undefined}
               value={name}
               onFocus={({ target }) => target.select()}
@@ -275,6 +277,18 @@ interface StepsProps {
   readonly onRemove: (index: number) => void;
 }
 
+/** The screen of a step, where the one before was on another. */
+function movesTo(steps: readonly TaskStep[], index: number): string | undefined {
+  const screenOf = (step: TaskStep | undefined) =>
+    step && 'screen' in step && step.do !== 'expect-screen' ? step.screen : undefined;
+  const now = screenOf(steps[index]);
+  const before = steps
+    .slice(0, index)
+    .map(screenOf)
+    .findLast((screen) => screen !== undefined);
+  return now === before ? undefined : now;
+}
+
 const Steps = ({ steps, done, problems, onRemove }: StepsProps) => (
   <ol aria-label="Steps" className="flex flex-col">
     {steps.map((step, index) => (
@@ -282,9 +296,7 @@ const Steps = ({ steps, done, problems, onRemove }: StepsProps) => (
       <li key={index} className="group flex items-baseline gap-2 py-0.5">
         <span className="w-6 shrink-0 text-right text-quiet">{index + 1}</span>
         <span className={isExpectation(step) ? 'text-lake' : ''}>{taskStepWords(step)}</span>
-        {'screen' in step && step.do !== 'expect-screen' && (
-          <span className="text-quiet">on {step.screen}</span>
-        )}
+        {movesTo(steps, index) && <span className="shrink-0 text-quiet">on {movesTo(steps, index)}</span>}
         {done !== undefined && index < done && (
           <Check size={12} className="self-center text-spruce" aria-label="done" />
         )}
