@@ -114,7 +114,7 @@ const runtime = new Runtime(programOf(project), {
 const event = parseStatements('remind("soup")');
 runtime.run(event.value, undefined, { control: 'tall', event: 'press' });
 const findings = checkAll(shaper, project, parsed.screen, { ...usualCheck, from: 380, to: 400, textScales: [1] });
-const put = applySteps(project, [putting('tasks', { name: 'soup', words: 'Cook it' })]);
+const put = applySteps(project, [putting('chores', { name: 'soup', words: 'Cook it' })]);
 console.log(JSON.stringify({
   box: [stamp.width, stamp.height],
   printed: printScreen(parsed.screen, base.bands).includes('<stamp name="done"'),

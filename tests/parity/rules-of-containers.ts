@@ -27,6 +27,12 @@ export const containers: readonly Rule[] = [
     ),
   },
   {
+    name: 'lines of text that are something, and what is suggested in them (HTML §4.10.5.1, §4.10.8)',
+    source: screen(
+      '<row align="baseline" gap="8" wrap="true"><textField label="PIN" type="password" value="4621" /><textField type="email" value="ilka@hut.example" width="120" /><textField label="Call" type="tel" autocomplete="tel" value="07 11" width="20%" /><textField type="url" value="https://hut.example" options="https://hut.example" min-width="60" width="share" /><textField label="Guest" options="Ilka Sorrel | Bram Oakley" width="fit" /></row>',
+    ),
+  },
+  {
     name: 'a fieldset with its caption',
     source: screen(
       '<fieldset caption="Guests of tonight" padding="12" gap="8" border-width="1" align="start"><textField label="Name" /><checkbox label="Late" /></fieldset><fieldset gap="4"><text text="no caption" /></fieldset>',

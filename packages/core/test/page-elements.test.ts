@@ -35,6 +35,23 @@ const tags = (source: string): string[] =>
     ([, tag, name]) => `${tag} ${name}`,
   );
 
+describe('a line of text', () => {
+  it('says what it is, what may be filled in, and what is suggested', () => {
+    const html = body(
+      '<screen name="s"><textField name="who" label="Who" type="email" autocomplete="email" options="a@hut.example: Ilka | b@hut.example" /><textField name="plain" label="Plain" /></screen>',
+    );
+    expect(html).toMatch(/<input[^>]* type="email"[^>]*/);
+    expect(html).toMatch(/autocomplete="email"/);
+    expect(html).toMatch(/list="s-who-list"/);
+    expect(html.replaceAll(/\s+/g, ' ')).toContain(
+      '<datalist class="part-list" id="s-who-list"> <option value="a@hut.example">Ilka</option>',
+    );
+    const plain = html.slice(html.indexOf('data-name="plain"'));
+    expect(plain).toContain('type="text"');
+    expect(plain).not.toContain('list');
+  });
+});
+
 describe('a screen', () => {
   it('without bars is the main part of the page', () => {
     expect(tags('<screen name="s"><text name="t" text="x" /></screen>')).toEqual(['main s', 'p t']);

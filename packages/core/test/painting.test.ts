@@ -32,6 +32,18 @@ function painted(
   return { shapes: shapesOf(box, rightToLeft), words: wordsOf(box, rightToLeft), width, height };
 }
 
+describe('a line of text', () => {
+  it('is painted as dots where it is a password', () => {
+    const wordsIn = (more: string) => {
+      const project = projectOf(`<screen name="A"><textField name="it" value="46 21" ${more} /></screen>`);
+      const layout = new ScreenView(shaper).layOut(project, project.screens[0]!, { width: 400, height: 800 });
+      return layout.boxes.flatMap((box) => wordsOf(box, false)).map(({ text }) => text);
+    };
+    expect(wordsIn('type="password"')).toEqual(['•••••']);
+    expect(wordsIn('type="tel"')).toEqual(['46 21']);
+  });
+});
+
 describe('a picture', () => {
   const asset = (width: number, height: number) =>
     ({ name: 'a.svg', width, height }) as Project['assets'][number];

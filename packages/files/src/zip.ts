@@ -1,5 +1,5 @@
 /** A project as one file: a zip of exactly its folder. Hostile ones are refused before anything is unpacked. */
-import { entryOf, messageOf } from '@hovrin/core';
+import { entryOf, isTaskFile, messageOf } from '@hovrin/core';
 import { unzipSync, type Zippable, zipSync } from 'fflate';
 
 /** Bounds of a zip that is brought in. */
@@ -24,6 +24,7 @@ export const isProjectPath = (path: string): boolean =>
   path === 'project.json' ||
   /^(?:[^/]+\/)*[^/]+\.(?:screen|component)\.xml$/.test(path) ||
   /^tables\/[^/]+\.json$/.test(path) ||
+  isTaskFile(path) ||
   /^(?:theme|strings)\/[^/]+\.(?:json|xml)$/.test(path) ||
   /^assets\/\w[\w .-]*$/.test(path);
 

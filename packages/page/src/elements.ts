@@ -36,7 +36,16 @@ export function replaceInside(
   target?.replaceChildren(...children.map(make));
 }
 
-const naming = ['id', 'for', 'name', 'aria-labelledby', 'aria-describedby', 'aria-controls', 'popovertarget'];
+const naming = [
+  'id',
+  'for',
+  'name',
+  'aria-labelledby',
+  'aria-describedby',
+  'aria-controls',
+  'popovertarget',
+  'list',
+];
 
 /**
  * The name of a control in an item: behind it stand the numbers of the item and of those around it. A part of an instance says

@@ -303,13 +303,14 @@ export const inputAttributes = (values: Values, name: string): Record<string, st
  * The element of a field.
  *
  * @param input the element that one enters into; it has `inputAttributes`, or, in a group, inputs of its own.
- * @param rest `group`: the input is a group of inputs, and this is its role. `beside`: see `fieldInside`.
+ * @param rest `group`: the input is a group of inputs, and this is its role. `beside`: see `fieldInside`. `behind`: what
+ *   stands behind the input and is not seen.
  */
 export function fieldElement(
   values: Values,
   name: string,
   input: PageElement,
-  rest: { group?: 'group' | 'radiogroup'; beside?: PageElement } = {},
+  rest: { group?: 'group' | 'radiogroup'; beside?: PageElement; behind?: PageElement } = {},
 ): PageElement {
   const heading: PageElement = rest.group
     ? {
@@ -341,6 +342,7 @@ export function fieldElement(
         ? [{ tag: 'div', classes: ['part-head'], children: [heading, rest.beside] }]
         : [heading]),
       input,
+      ...(rest.behind ? [rest.behind] : []),
       {
         tag: 'span',
         classes: ['part-hint'],

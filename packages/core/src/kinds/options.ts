@@ -43,6 +43,13 @@ export const many = property({
   page: { part: 'part-options', as: 'inside' },
 });
 
+/** An entry as browsers offer it (HTML §4.10.10). */
+export const optionElement = ({ value, label }: Entry, chosen?: string): PageElement => ({
+  tag: 'option',
+  attributes: chosen === undefined ? { value } : { value, selected: value === chosen },
+  text: label,
+});
+
 export const entriesOf = (values: Values): readonly Entry[] => values.get(optionsKey) ?? [];
 export const chosenOf = (values: Values): readonly string[] => values.get(chosen) ?? [];
 

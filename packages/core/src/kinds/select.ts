@@ -19,7 +19,7 @@ import {
   placeholder,
 } from './field.ts';
 import type { Kind, Manner, PageElement } from './kind.ts';
-import { entriesOf, options } from './options.ts';
+import { entriesOf, optionElement, options } from './options.ts';
 
 const own = {
   value: entered(textType, ['text', 'number', 'boolean', 'date']),
@@ -34,11 +34,7 @@ export function choiceElements(values: Values): PageElement[] {
   const empty = values.text(placeholder);
   return [
     ...(empty ? [{ tag: 'option', attributes: { value: '', selected: chosen === '' }, text: empty }] : []),
-    ...entriesOf(values).map(({ value, label }) => ({
-      tag: 'option',
-      attributes: { value, selected: value === chosen },
-      text: label,
-    })),
+    ...entriesOf(values).map((entry) => optionElement(entry, chosen)),
   ];
 }
 

@@ -1,5 +1,7 @@
 /** One line of words to type, under its label. */
-import { textType } from '../property-types/index.ts';
+
+import type { Values } from '../cascade/values.ts';
+import { autofillType, type Entry, lineType, textType } from '../property-types/index.ts';
 import { typedEvents } from './events.ts';
 import {
   entered,
@@ -16,12 +18,40 @@ import {
   lengths,
   placeholder,
 } from './field.ts';
-import type { Kind } from './kind.ts';
+import type { Kind, Manner, PageElement, Property } from './kind.ts';
+import { entriesOf, optionElement, options } from './options.ts';
 
 const own = {
   value: entered(textType, ['text', 'number']),
   pattern: inputAttribute('pattern', 'Pattern', textType),
+  type: {
+    ...inputAttribute('type', 'Type', lineType),
+    effect: 'look',
+    says: 'What the line is: a password is shown as dots; an email, a telephone number and an address bring their own keys on a phone.',
+  },
+  autocomplete: {
+    ...inputAttribute('autocomplete', 'Autofill', autofillType),
+    plain: true,
+    says: 'What a browser may fill in by itself (WCAG 1.3.5).',
+  },
+} as const;
+
+/** What stands in the box: of a password its dots. */
+const shownIn = (values: Values): string => {
+  const value = values.text(own.value);
+  return values.get(own.type) === 'password' ? '•'.repeat([...value].length) : value;
 };
+
+/** What is suggested while one types (HTML §4.10.8); a page writes it anew when it changes. */
+const suggestions: Property<readonly Entry[]> = {
+  ...options({ part: 'part-list', as: 'inside' }),
+  effect: 'behaviour',
+  says: 'What is suggested while one types; anything else may be typed, too.',
+};
+
+const suggested = (values: Values): PageElement[] => entriesOf(values).map((entry) => optionElement(entry));
+
+export const manner: Manner = { anew: (values) => ({ children: suggested(values) }) };
 
 export const textField: Kind = {
   name: 'textField',
@@ -29,26 +59,60 @@ export const textField: Kind = {
   group: 'ask',
   purpose: 'Asks for a line of text.',
   glyph: 'rectangle-ellipsis',
-  findBy: ['input', 'type', 'name', 'entry', 'form', 'email', 'search', 'telephone', 'money'],
+  findBy: [
+    'input',
+    'type',
+    'name',
+    'entry',
+    'form',
+    'email',
+    'search',
+    'telephone',
+    'money',
+    'password',
+    'suggest',
+    'autocomplete',
+  ],
   container: false,
-  properties: fieldProperties([own.value, placeholder, ...lengths, own.pattern]),
+  manner,
+  properties: fieldProperties([
+    own.value,
+    placeholder,
+    own.type,
+    suggestions,
+    ...lengths,
+    own.pattern,
+    own.autocomplete,
+  ]),
   ...fieldStates,
   events: typedEvents,
   starter: { label: 'Label' },
-  inside: (values, make) => fieldInside(values, make, fieldBox(values, make, values.text(own.value))),
-  element: (values, _, name) =>
-    fieldElement(values, name, {
+  inside: (values, make) => fieldInside(values, make, fieldBox(values, make, shownIn(values))),
+  element(values, _, name) {
+    const suggests = values.has(suggestions);
+    const list = `${name}-list`;
+    const input: PageElement = {
       tag: 'input',
       classes: ['part-input'],
       attributes: {
-        type: 'text',
+        type: values.get(own.type) ?? 'text',
         ...inputAttributes(values, name),
         value: values.text(own.value),
         placeholder: values.text(placeholder),
         ...lengthAttributes(values),
         pattern: values.text(own.pattern),
+        autocomplete: values.get(own.autocomplete) ?? false,
+        ...(suggests ? { list } : {}),
       },
-    }),
+    };
+    const behind = {
+      tag: 'datalist',
+      classes: ['part-list'],
+      attributes: { id: list },
+      children: suggested(values),
+    };
+    return fieldElement(values, name, input, suggests ? { behind } : {});
+  },
   sharedCss: [fieldCss, inputCss],
   css: () => '',
 };

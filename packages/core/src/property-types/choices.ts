@@ -43,6 +43,30 @@ export const fitType = choiceType('picture fit', ['cover', 'contain', 'fill']);
 
 export const toneType = choiceType('tone', ['primary', 'plain', 'danger']);
 
+/** What a line of text is (HTML §4.10.5.1), as far as all browsers show it alike. */
+export const lineType = choiceType('line type', ['text', 'email', 'tel', 'url', 'password']);
+
+/** What a browser may fill in by itself (HTML §4.10.19.7, autofill field names). */
+export const autofillType = choiceType('autofill', [
+  'on',
+  'off',
+  'name',
+  'given-name',
+  'family-name',
+  'organization',
+  'email',
+  'tel',
+  'url',
+  'street-address',
+  'postal-code',
+  'address-level2',
+  'country-name',
+  'username',
+  'current-password',
+  'new-password',
+  'one-time-code',
+]);
+
 export const chartType = choiceType('chart type', ['line', 'bar', 'sparkline']);
 
 export const navFormType = choiceType('nav form', ['bar', 'rail', 'panel']);
@@ -97,6 +121,7 @@ export const choices = [
   flagType,
   justifyType,
   likeType,
+  lineType,
   lineUpType,
   navFormType,
   paneType,

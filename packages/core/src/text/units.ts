@@ -18,8 +18,11 @@ export const ceilUnit = (px: number): number => Math.ceil(px * 64 - 1e-6) / 64;
 /** To the nearest 64th. */
 export const roundUnit = (px: number): number => Math.round(px * 64) / 64;
 
-/** What is added to a line's height before it is rounded, so that halves go up whatever precision they are worked out in. */
-const roundUp = 0.003;
+/**
+ * What is added to a line's height before it is rounded, so that halves go up whatever precision they are worked out in. It has
+ * more digits than a size and a factor have together, so that it makes no new halves: 30.355 × 1.4 is 0.003 short of one.
+ */
+const roundUp = 0.0031416;
 
 /**
  * Height of a line, in whole px: some engines cut lines to them (CSS Values 4 §10.3, `round()`, nearest).
