@@ -27,7 +27,7 @@ export const fixedPart = (address: string): string => itemAt(address.split('{'),
  */
 export const isOnPagesServer = (address: string): boolean =>
   !address.startsWith(standInFolder) &&
-  !/\.\.|[\\\s]/.test(address) &&
+  !/\.\.|%2e|[\\\s]/i.test(address) &&
   /^(?:\.?\/)?[\w~-][\w.~-]*(?:[/?]|$)/.test(address);
 
 /**
@@ -36,7 +36,7 @@ export const isOnPagesServer = (address: string): boolean =>
  */
 export function isFeedAddress(address: string): boolean {
   const fixed = fixedPart(address);
-  if (fixed.startsWith(standInFolder)) return !address.includes('..');
+  if (fixed.startsWith(standInFolder)) return !/\.\.|%2e/i.test(address);
   if (isOnPagesServer(address)) return true;
   if (fixed !== address && !/^https?:\/\/[^/?#]+\//.test(fixed)) return false;
   try {

@@ -134,14 +134,12 @@ export function ownDeclared(at: Standing, prefixes: readonly string[], themes: C
   const [, ...styles] = layersOf(at.control, set);
   const said = layerDeclared(at, at.control, prefixes, themes);
   const below = styles.toReversed().map((layer) => layerDeclared(at, layer, prefixes, themes));
-  const mayCome = hasPlainStyle(at.control) ? [] : over.filter(({ name }) => name !== undefined);
-  const taken = takenBack(at, mayCome, prefixes, themes);
   const insides = new Set([...all.keys(), ...below.flatMap((each) => [...each.keys()])]);
   return new Map(
     [...insides].map((inside) => {
       const css = all.get(inside) ?? nothing;
       const byStyles = new Map(below.flatMap((each) => [...(each.get(inside) ?? nothing)]));
-      const back = [...byStyles.keys(), ...(taken.get(inside) ?? [])].filter((name) => !css.has(name));
+      const back = [...byStyles.keys()].filter((name) => !css.has(name));
       const left = [...css].filter(
         ([name, value]) => said.get(inside)?.has(name) || byStyles.get(name) !== value,
       );
@@ -149,23 +147,6 @@ export function ownDeclared(at: Standing, prefixes: readonly string[], themes: C
       return [inside, new Map([...back.map((name) => [name, 'initial'] as const), ...left])];
     }),
   );
-}
-
-/** What styles that may come would declare though the control's own values leave no room for it. */
-function takenBack(
-  at: Standing,
-  styles: readonly Style[],
-  prefixes: readonly string[],
-  themes: CssThemes,
-): ReadonlyMap<string, readonly string[]> {
-  const found = new Map<string, string[]>();
-  for (const style of styles) {
-    const together = inAxes(allDeclared(at, prefixes, themes, style.name));
-    for (const [inside, css] of layerDeclared(at, style, prefixes, themes))
-      for (const name of css.keys())
-        if (!together.get(inside)?.has(name)) found.set(inside, [...(found.get(inside) ?? []), name]);
-  }
-  return found;
 }
 
 /**

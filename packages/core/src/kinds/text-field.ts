@@ -27,7 +27,7 @@ const own = {
   type: {
     ...inputAttribute('type', 'Type', lineType),
     effect: 'look',
-    says: 'What the line is: a password is shown as dots; an email, a telephone number and an address bring their own keys on a phone.',
+    says: 'What the line is: a password is shown as dots; an email, telephone number or address brings its own keys.',
   },
   autocomplete: {
     ...inputAttribute('autocomplete', 'Autofill', autofillType),

@@ -1,11 +1,18 @@
 /** Traces of events in words, as a page tells them to the window around it: plain texts, however much they hold. */
+import { differences } from './differences.ts';
 import type { Trace, TraceSort } from './trace.ts';
 
 /** A trace whose values are texts. */
 export interface ToldTrace {
   readonly control: string;
   readonly event: string;
-  readonly changes: readonly { readonly name: string; readonly before: string; readonly after: string }[];
+  readonly changes: readonly {
+    readonly name: string;
+    readonly before: string;
+    readonly after: string;
+    /** Of a list or a record: what differs in it, a line each. */
+    readonly differs?: readonly string[];
+  }[];
   readonly did: readonly string[];
   readonly reran: readonly string[];
   readonly problems: readonly string[];
@@ -37,9 +44,11 @@ export const toldTrace = ({
 }: Trace): ToldTrace => ({
   control,
   event,
-  changes: changes
-    .slice(0, most)
-    .map(({ name, before, after }) => ({ name, before: shortly(before), after: shortly(after) })),
+  changes: changes.slice(0, most).map(({ name, before, after }) => {
+    const differs = differences(before, after);
+    const words = { name, before: shortly(before), after: shortly(after) };
+    return differs.length > 0 ? { ...words, differs } : words;
+  }),
   did: did.slice(0, most).map(({ action, given }) => `${action}(${given.map(shortly).join(', ')})`),
   reran: reran.slice(0, most),
   problems: problems.slice(0, most),

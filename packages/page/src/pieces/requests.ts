@@ -135,11 +135,13 @@ function askByItself({ name, asker, request }: Asked, { runtime, asItLeads }: Ar
   if (every === undefined) return;
   let timer: ReturnType<typeof setTimeout> | undefined;
   let turn = 0;
+  /** Something that it cannot be asked without is not there yet. */
+  let isLacking = false;
   const ask = async () => {
     clearTimeout(timer);
     const mine = ++turn;
     // Of windows that are linked one asks and tells the others.
-    if (follows()) return;
+    if (follows() || isLacking) return;
     const came = await asker.ask(undefined);
     if (came?.sentence) tellProblem(`${name}: ${came.sentence}`);
     if (every > 0 && mine === turn) timer = setTimeout(() => void ask(), every * 1000);
@@ -147,6 +149,9 @@ function askByItself({ name, asker, request }: Asked, { runtime, asItLeads }: Ar
   let before: string | undefined;
   runtime.bindAll(templatesOf(request), (values) => {
     const now = JSON.stringify([...values]);
+    isLacking = request.parameters.some(
+      ({ name: each, required }) => required && (values.get(each) ?? '') === '',
+    );
     // Once what happens at the same time has happened.
     if (now !== before) setTimeout(() => void ask());
     before = now;

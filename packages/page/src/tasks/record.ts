@@ -34,9 +34,12 @@ export class Recorder {
     if (this.#expects) {
       event.preventDefault();
       event.stopPropagation();
-      const step = expectationOf(target);
-      if (step) this.tell(step);
       this.expects(false);
+      // A tick that was pressed is only now what it was before (HTML §6.4.4, canceled activation).
+      setTimeout(() => {
+        const step = expectationOf(target);
+        if (step) this.tell(step);
+      });
       return;
     }
     const place = pressed(target);

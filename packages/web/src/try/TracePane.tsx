@@ -2,6 +2,7 @@
 import type { ToldTrace } from '@hovrin/core/runtime';
 import { ChevronDown, ChevronRight, Eraser, X } from 'lucide-react';
 import { useState } from 'react';
+import { hasWords } from '../parts/words.ts';
 
 /** A trace with where it came from. */
 export interface TraceEntry {
@@ -29,6 +30,8 @@ export function TracePane({
   onClear: () => void;
   onClose: () => void;
 }) {
+  const [find, setFind] = useState('');
+  const found = find.trim() === '' ? entries : entries.filter((entry) => hasWords(wordsOf(entry), find));
   return (
     <section
       aria-label="Trace"
@@ -37,6 +40,14 @@ export function TracePane({
       <div className="flex h-8 shrink-0 items-center gap-2 border-b border-rule/60 px-3">
         <h2 className="font-semibold">Trace</h2>
         <span className="text-quiet">what each event did, the newest first</span>
+        <input
+          type="search"
+          className="field !h-6 !w-48"
+          placeholder="Find a control or a value"
+          aria-label="Find in the trace"
+          value={find}
+          onChange={({ target }) => setFind(target.value)}
+        />
         <button
           type="button"
           className="btn-bare ml-auto"
@@ -52,10 +63,12 @@ export function TracePane({
       </div>
       {entries.length === 0 ? (
         <p className="m-auto text-quiet">Nothing has happened yet. Press or enter something above.</p>
+      ) : found.length === 0 ? (
+        <p className="m-auto text-quiet">No event has “{find}” in it.</p>
       ) : (
         <div role="log" aria-label="Events" className="min-h-0 flex-1 overflow-y-auto">
           <ol>
-            {entries.map((entry) => (
+            {found.map((entry) => (
               <Entry key={entry.id} entry={entry} onPick={onPick} />
             ))}
           </ol>
@@ -105,10 +118,10 @@ function Entry({
           <span className="text-quiet">{trace.event}</span>
         </span>
         <span className="min-w-0">
-          {trace.changes.map(({ name, before, after }, index) => (
+          {trace.changes.map(({ name, before, after, differs }, index) => (
             // biome-ignore lint/suspicious/noArrayIndexKey: one variable may change twice in an event.
             <span key={index} className="mr-3 font-mono text-[12px] break-words">
-              {name}: {before} → <b>{after}</b>
+              {name}: {differs ? <b>{differs.join('; ')}</b> : <Change before={before} after={after} />}
             </span>
           ))}
           {trace.did.map((did, index) => (
@@ -138,6 +151,21 @@ function Entry({
   );
 }
 
+/** All words of an entry, to be found by. */
+function wordsOf({ screen, size, trace }: TraceEntry): string {
+  const { control, event, changes, did, problems, reran } = trace;
+  const changed = changes.map(({ name, before, after, differs = [] }) =>
+    [name, before, after, ...differs].join(' '),
+  );
+  return [size, screen, control, event, ...changed, ...did, ...problems, ...reran].join(' ');
+}
+
+const Change = ({ before, after }: { before: string; after: string }) => (
+  <>
+    {before} → <b>{after}</b>
+  </>
+);
+
 /** One thing that happened, in words. */
 interface TracedStep {
   readonly words: string;
@@ -153,7 +181,9 @@ function stepsOf({ changes, did, reran, problems, order }: ToldTrace): readonly 
     const at = next[sort]++;
     if (sort === 'changes') {
       const change = changes[at];
-      return change ? { words: `${change.name} becomes ${change.after}`, change } : [];
+      if (!change) return [];
+      const { name, after, differs } = change;
+      return { words: differs ? `${name}: ${differs.join('; ')}` : `${name} becomes ${after}`, change };
     }
     if (sort === 'did') return did[at] === undefined ? [] : { words: did[at] };
     if (sort === 'reran') return reran[at] === undefined ? [] : { words: `${reran[at]} follows` };
