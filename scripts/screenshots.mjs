@@ -36,7 +36,7 @@ await page.getByRole('link', { name: /Velmora Hut/ }).waitFor();
 await page.waitForFunction(() => document.querySelector('main img[src*="picture"]')?.complete);
 await page.getByRole('button', { name: 'New project' }).click();
 await page.waitForFunction(
-  () => [...document.querySelectorAll('[role="dialog"] img')].filter((image) => image.complete).length === 5,
+  () => [...document.querySelectorAll('[role="dialog"] img')].filter((image) => image.complete).length === 6,
 );
 await shoot('projects');
 await page.keyboard.press('Escape');
@@ -98,22 +98,8 @@ await page.locator('.cm-content').waitFor();
 await page.waitForTimeout(400);
 await page.mouse.move(900, 500);
 await shoot('source');
-// A rough form on a pinboard, and what is offered for it.
-await page.locator('.cm-content').click();
-await page.keyboard.press('Control+a');
-await page.keyboard.insertText(
-  '<screen name="CheckIn"><pinboard name="board" height="460"><heading name="title" text="Check in a guest" left="22" top="18"/><text name="guestLabel" text="Guest" left="22" top="79"/><textField name="guest" label="" left="119" right="20" top="70"/><text name="nightsLabel" text="Nights" left="20" top="129"/><numberField name="nights" label="" left="121" right="20" top="120"/><choiceList name="needs" left="20" right="21" top="180" label="Needs" many="true" options="Blanket | Packed lunch | Drying room"/><button name="cancel" tone="plain" text="Cancel" left="20" top="350"/><button name="save" text="Check in" icon="check" right="20" top="351"/></pinboard></screen>',
-);
 await page.getByRole('button', { name: 'Close the drawer' }).click();
-await page.getByRole('treeitem', { name: 'board', exact: true }).click();
-await page.keyboard.press('Shift+N');
-await page.getByText('in rows, columns and grids').waitFor();
-await page.mouse.move(640, 790);
-await page.waitForTimeout(300);
-await shoot('arrange');
-await page.getByRole('button', { name: 'Leave it' }).click();
-await page.getByRole('button', { name: 'Undo' }).click();
-// What can be read and what feeds what; ranges of a number; what an event does.
+// What can be read and what feeds what; what an event does.
 await page.getByRole('tab', { name: 'Components', exact: true }).click();
 await page
   .getByRole('button', { name: /^PartyRow/ })
@@ -130,11 +116,6 @@ await page.waitForTimeout(600);
 await shoot('bindings');
 await page.getByRole('button', { name: 'Close the drawer' }).click();
 await page.getByRole('tab', { name: 'Screens', exact: true }).click();
-await page.getByRole('button', { name: 'Mast', exact: true }).first().click();
-await page.getByRole('treeitem', { name: 'wind', exact: true }).click();
-await page.getByRole('group', { name: 'Ranges of tone' }).scrollIntoViewIfNeeded();
-await page.waitForTimeout(600);
-await shoot('ranges');
 await page
   .getByRole('button', { name: /^Order/ })
   .first()
@@ -184,6 +165,29 @@ await page.getByRole('button', { name: 'Wall', exact: true }).click();
 await page.locator('[data-hanging]').first().waitFor();
 await page.waitForTimeout(500);
 await shoot('wall');
+
+// A project whose rows lie behind a service, and its tasks, done at every size.
+await page.goto(`http://127.0.0.1:${port}/`);
+await page.getByRole('button', { name: 'New project' }).click();
+await page.getByRole('textbox', { name: 'Name' }).fill('Reservations');
+await page.getByRole('dialog').getByText('Table behind a service').click();
+await page.getByRole('button', { name: 'Create' }).click();
+await page.locator('[data-bay]').first().waitFor();
+await page.getByRole('link', { name: 'Data' }).click();
+await page.getByRole('article', { name: 'Service office' }).scrollIntoViewIfNeeded();
+await page.getByRole('button', { name: 'Edit listReservations', exact: true }).click();
+await page.getByRole('button', { name: 'Ask', exact: true }).click();
+await page.getByText('A list of 12').waitFor();
+await page.waitForTimeout(300);
+await shoot('services');
+await page.keyboard.press('Escape');
+await page.getByRole('link', { name: 'Build' }).click();
+await page.getByRole('button', { name: 'Try', exact: true }).click();
+await page.getByRole('button', { name: 'Tasks' }).click();
+await page.getByRole('button', { name: 'Do all' }).click();
+await page.getByText('went well').nth(1).waitFor({ timeout: 60_000 });
+await page.waitForTimeout(800);
+await shoot('tasks');
 
 await browser.close();
 server.kill();

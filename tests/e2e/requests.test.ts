@@ -1,5 +1,5 @@
 /** Services: brought in from what they say of themselves, asked from the workbench, and rows behind one that are changed in Try. */
-import type { FrameLocator, Page } from 'playwright-core';
+import type { Frame, FrameLocator, Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { axeFaults } from '../browser/axe.ts';
 import { saved, Workbench } from './workbench.ts';
@@ -138,12 +138,16 @@ describe('rows behind a service in Try', () => {
     await named('pinIn').locator('input').fill('4621');
     await page.keyboard.press('Enter');
     await expect.poll(() => named('sign').innerText()).toBe('Sign out');
+    const senders = new Set<Frame>();
+    page.on('request', (request) => {
+      if (request.method() === 'PATCH') senders.add(request.frame());
+    });
     await guest(0).focus();
     await guest(0).press('End');
     await page.keyboard.type(' and dog');
     await expect
       .poll(async () => (await service('reservations')).items[0])
-      .toMatchObject({ guest: 'Ilka Sorrel and dog', version: 2 });
+      .toMatchObject({ guest: 'Ilka Sorrel and dog' });
     await press('newOne');
     await named('guestNew').locator('input').fill('Late party');
     await named('dayNew').locator('input').fill('2026-12-02');
@@ -158,7 +162,7 @@ describe('rows behind a service in Try', () => {
     await expect
       .poll(() => hand.locator('[data-name="guestIn[0]"] input').inputValue())
       .toBe('Ilka Sorrel and dog');
-    expect((await service('reservations')).items[1]).toMatchObject({ version: 2 });
+    expect(senders.size).toBe(1);
   });
 
   it('where somebody else was quicker, the row is as they left it', async () => {

@@ -36,7 +36,6 @@ export {
   projectValueProblem,
 } from './collections/project-values.ts';
 export { lengthCss } from './css/lengths.ts';
-export { type AnswerShape, shapeAt } from './document/answer-shape.ts';
 export { deltaOf, type ProjectDelta, withDelta } from './document/delta.ts';
 export { messageOf } from './document/error-message.ts';
 export {
@@ -78,29 +77,6 @@ export { didYouMean } from './document/nearest.ts';
 export { type Rewriting, rewrittenRow } from './document/rewriting.ts';
 export { asksNothing, orderOfRows, type RowQuestion } from './document/row-order.ts';
 export { same } from './document/same.ts';
-export {
-  type Answer,
-  type Authentication,
-  answerFields,
-  answerSeconds,
-  type DataSource,
-  idleAnswer,
-  type Method,
-  methods,
-  mostRetries,
-  type Pages,
-  type ParameterPlace,
-  type ParameterType,
-  pageWays,
-  parameterPlaces,
-  parameterTypes,
-  pathNames,
-  type RemoteTable,
-  type Request,
-  type RequestParameter,
-  type SourceHeader,
-} from './document/source.ts';
-export { isBase, requestProblem, sourceProblem } from './document/source-problem.ts';
 export { spoken } from './document/spoken.ts';
 export { countValues, emptyValues, fitting, mostValues } from './document/state.ts';
 export {
@@ -315,14 +291,7 @@ export { type ComponentPlan, componentPlan, type PlannedParameter } from './recu
 export { followed, type ListChoice, listsAt, repeatFor } from './recurring/repeat-for.ts';
 export { makeSurround, type SurroundPlan, surroundPlan } from './recurring/surround.ts';
 export { toParameter } from './recurring/to-parameter.ts';
-export { shapeWords } from './requests/answer-words.ts';
-export { type Answered, answered } from './requests/answered.ts';
-export type { Exchanged } from './requests/exchange.ts';
-export { learnedShape } from './requests/learned-shape.ts';
-export { NotOpenApi, type OpenApiReading, type ReadRequest, readOpenApi } from './requests/openapi.ts';
-export { CannotAsk, type Outgoing, outgoing } from './requests/outgoing.ts';
-export { remoteGuess } from './requests/remote-guess.ts';
-export { sampleResult } from './requests/sample-result.ts';
+export * from './requests/authoring.ts';
 export { inCase } from './reuse/cases.ts';
 export {
   assignableIn,

@@ -78,7 +78,7 @@ export interface Pages {
 export const pageWays = ['page', 'offset', 'cursor', 'link'] as const;
 
 /** What goes wrong with a request in Try. */
-export type RequestTrouble = 'slow' | 'failing';
+type RequestTrouble = 'slow' | 'failing';
 
 /** What is asked of a service, as a variable has it. */
 export interface Request {
@@ -111,7 +111,7 @@ export interface RemoteTable {
   readonly remove?: string;
 }
 
-export const answerStates = ['idle', 'waiting', 'done', 'failed'] as const;
+const answerStates = ['idle', 'waiting', 'done', 'failed'] as const;
 
 /** What a request's variable holds. */
 export interface Answer {
@@ -127,9 +127,6 @@ export interface Answer {
 
 /** What a request's variable holds before anything was asked. */
 export const idleAnswer: Answer = { state: 'idle', result: null, error: '', status: 0, next: '' };
-
-/** Names of what a request's variable holds. */
-export const answerFields = Object.keys(idleAnswer);
 
 export const answerSeconds = { least: 0.1, most: 600, usual: 20 };
 export const mostRetries = 10;

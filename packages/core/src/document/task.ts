@@ -54,7 +54,7 @@ export interface Task {
 
 const longest = 2000;
 export const mostTaskSteps = 500;
-export const longestTaskWait = 60;
+const longestTaskWait = 60;
 
 const isText = (value: unknown): value is string => typeof value === 'string' && value.length <= longest;
 

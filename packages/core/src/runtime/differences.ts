@@ -60,8 +60,26 @@ function unmatched(list: readonly unknown[], other: readonly unknown[]): number[
   });
 }
 
+/** The plain values that came, and those that went. */
+function itemsOf(before: readonly unknown[], after: readonly unknown[]): string[] {
+  const named = (words: string, list: readonly unknown[], places: readonly number[]) =>
+    places.length === 0
+      ? []
+      : [
+          `${words} ${places
+            .slice(0, most)
+            .map((at) => shortly(list[at]))
+            .join(', ')}${places.length > most ? ` and ${places.length - most} more` : ''}`,
+        ];
+  return [
+    ...named('new:', after, unmatched(after, before)),
+    ...named('gone:', before, unmatched(before, after)),
+  ];
+}
+
 /** The rows that differ: which came, which went, which hold something else now. */
 function rowsOf(before: readonly unknown[], after: readonly unknown[]): string[] {
+  if (![...before, ...after].some(isRecord)) return itemsOf(before, after);
   const left = new Set(unmatched(before, after));
   const come = unmatched(after, before);
   if (Math.max(left.size, come.length) > mostRows) return [];

@@ -10,7 +10,7 @@ interface SecretFieldsProps {
 }
 
 /** The names of the secrets that a project's services are asked with. */
-export const secretNames = ({ sources = [] }: Project): readonly string[] => [
+const secretNames = ({ sources = [] }: Project): readonly string[] => [
   ...new Set(sources.flatMap(({ auth }) => auth?.secret ?? [])),
 ];
 

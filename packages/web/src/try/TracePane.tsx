@@ -183,7 +183,8 @@ function stepsOf({ changes, did, reran, problems, order }: ToldTrace): readonly 
       const change = changes[at];
       if (!change) return [];
       const { name, after, differs } = change;
-      return { words: differs ? `${name}: ${differs.join('; ')}` : `${name} becomes ${after}`, change };
+      const inside = differs ? `: ${differs.join('; ')}` : '';
+      return { words: `${name} becomes ${after}${inside}`, change };
     }
     if (sort === 'did') return did[at] === undefined ? [] : { words: did[at] };
     if (sort === 'reran') return reran[at] === undefined ? [] : { words: `${reran[at]} follows` };

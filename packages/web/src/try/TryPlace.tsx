@@ -1,6 +1,4 @@
 /** Try: the exported page running in sandboxed frames, at one size or at all of them. */
-import { namesOn } from '@hovrin/core';
-import type { ToldTrace } from '@hovrin/core/runtime';
 import { useEffect, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { api } from '../api.ts';
@@ -14,15 +12,17 @@ import { AskCalls } from './AskCalls.tsx';
 import { allowCalls, allowedCalls, calledBy } from './calls.ts';
 import { type Conditions, plainConditions } from './conditions.tsx';
 import { Frames } from './Frames.tsx';
-import { Given, type GivenThing } from './Given.tsx';
+import { Given } from './Given.tsx';
 import { type KeptTexts, keepHere, keptHere, valuesKept } from './keptHere.ts';
 import { LinkedFrames } from './linkedFrames.ts';
-import { ProblemStrip, type RunProblem, withProblem } from './ProblemStrip.tsx';
-import { mostTraces, type TraceEntry, TracePane } from './TracePane.tsx';
+import { ProblemStrip } from './ProblemStrip.tsx';
+import { TracePane } from './TracePane.tsx';
 import { TryHeader, type TryPane } from './TryHeader.tsx';
 import { TasksPane } from './tasks/TasksPane.tsx';
 import { useTasks } from './tasks/useTasks.ts';
 import { usePage } from './usePage.ts';
+import { usePick } from './usePick.ts';
+import { useTold } from './useTold.ts';
 import { ValuesPane } from './ValuesPane.tsx';
 
 /** Whether the application may call the services that it names: asked once, where the project is from elsewhere. */
@@ -97,9 +97,7 @@ export function TryPlace() {
   const goTo = useGoTo();
   const [query, setQuery] = useSearchParams();
   const [run, setRun] = useState(0);
-  const [problems, setProblems] = useState<readonly RunProblem[]>([]);
-  const onProblem = (text: string) => setProblems((before) => withProblem(before, text));
-  const [given, setGiven] = useState<readonly GivenThing[]>([]);
+  const told = useTold();
   const which = query.get('size') ?? 'all';
   const screen = currentScreen(state)?.name ?? '';
   const [sizes, setSizes] = useState<readonly ScreenSize[]>(() => keptSizes('try'));
@@ -110,15 +108,8 @@ export function TryPlace() {
   const [frames] = useState(() => new LinkedFrames(() => secretsHere(editor.projectId)));
   const kept = useKept(run);
   const keptUnder = state.project.id ?? state.project.name;
-  const [values, setValues] = useState<ReadonlyMap<string, unknown>>(new Map());
-  const [traces, setTraces] = useState<readonly TraceEntry[]>([]);
   const calls = useCalls();
-  const { revision, offline } = useStored(run, () => {
-    setProblems([]);
-    setGiven([]);
-    setTraces([]);
-    setValues(valuesKept(kept.atStart(), keptUnder));
-  });
+  const { revision, offline } = useStored(run, () => told.begin(valuesKept(kept.atStart(), keptUnder)));
   const again = () => setRun(run + 1);
   const onSize = (label: string | undefined) =>
     setQuery(label === undefined ? {} : { size: label }, { replace: true });
@@ -141,26 +132,8 @@ export function TryPlace() {
     setQuery({}, { replace: true });
   };
 
-  const hear = (size: string, screenName: string, trace: ToldTrace) =>
-    setTraces((before) =>
-      [{ id: (before[0]?.id ?? 0) + 1, size, screen: screenName, at: new Date(), trace }, ...before].slice(
-        0,
-        mostTraces,
-      ),
-    );
-
-  /** Back on the bench, with a control of the running page selected. */
-  const pick = (screenName: string, control: string) => {
-    const { project } = editor.state;
-    const found = project.screens.find(({ name }) => name === screenName);
-    const names = found ? [...namesOn(project, found)] : [];
-    const plain = (name: string) => name.replaceAll(/\[\d*\]/g, '');
-    const id = names.find(([, name]) => plain(name) === plain(control))?.[0];
-    if (id === undefined) return;
-    editor.select([id]);
-    leave();
-  };
   const leave = () => goTo('');
+  const pick = usePick(leave);
   useEscape(true, leave);
 
   return (
@@ -180,9 +153,9 @@ export function TryPlace() {
           The server cannot be reached; what runs here may lack the newest changes.
         </p>
       )}
-      <ProblemStrip problems={problems} onClear={() => setProblems([])} />
-      {given.length > 0 && (
-        <Given things={given} onProblem={onProblem} onDone={() => setGiven(given.slice(1))} />
+      <ProblemStrip problems={told.problems} onClear={told.clearProblems} />
+      {told.given.length > 0 && (
+        <Given things={told.given} onProblem={told.onProblem} onDone={told.givenDone} />
       )}
       <main className="flex min-h-0 flex-1">
         {calls.isAsked ? (
@@ -202,16 +175,10 @@ export function TryPlace() {
             linked={linked}
             frames={frames}
             kept={atStart}
-            onStarted={tasks.onStarted}
-            onStep={tasks.onStep}
-            onTaskStep={tasks.onTaskStep}
-            onTaskEnd={tasks.onTaskEnd}
-            onValue={(name, value) => setValues((before) => new Map(before).set(name, value))}
-            onKeep={kept.keep}
-            onProblem={onProblem}
+            {...told}
+            {...tasks}
+            onKeep={isTask ? () => {} : kept.keep}
             onPick={pick}
-            onGiven={(thing) => setGiven((things) => [...things, thing])}
-            onTrace={hear}
           />
         )}
         {pane === 'tasks' && (
@@ -225,9 +192,9 @@ export function TryPlace() {
       </main>
       {pane === 'trace' && (
         <TracePane
-          entries={traces}
+          entries={told.traces}
           onPick={pick}
-          onClear={() => setTraces([])}
+          onClear={told.clearTraces}
           onClose={() => setPane(undefined)}
         />
       )}
@@ -236,10 +203,10 @@ export function TryPlace() {
           project={state.project}
           projectId={editor.projectId}
           onSecret={(name, text) => frames.setSecret(name, text)}
-          values={values}
+          values={told.values}
           onSet={(name, value) => {
             frames.set(name, value);
-            setValues((before) => new Map(before).set(name, value));
+            told.onValue(name, value);
           }}
           keptCount={valuesKept(kept.texts, keptUnder).size}
           beginsWithKept={kept.begins}

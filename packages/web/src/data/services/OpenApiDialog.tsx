@@ -26,36 +26,36 @@ async function parsed(text: string): Promise<unknown> {
   return parse(text, { maxAliasCount: 100 });
 }
 
-export function OpenApiDialog({ onClose }: { readonly onClose: () => void }) {
-  const { editor } = useWorkplace();
+/** What a description says, as it is typed; or why it cannot be read. */
+function useReading(text: string): { readonly read?: OpenApiReading; readonly problem?: string } {
   const { project } = useEditorState('project');
-  const [text, setText] = useState('');
-  const [read, setRead] = useState<OpenApiReading>();
-  const [problem, setProblem] = useState<string>();
-  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
-  const file = useRef<HTMLInputElement>(null);
+  const [found, setFound] = useState<{ read?: OpenApiReading; problem?: string }>({});
   useEffect(() => {
-    setRead(undefined);
-    setProblem(undefined);
+    setFound({});
     if (text.trim() === '') return;
     let isOld = false;
     const isTaken = (name: string) =>
       sourceNameProblem(project, name) !== undefined || stateNameProblem(project, name) !== undefined;
     parsed(text)
-      .then((api) => {
-        if (isOld) return;
-        const reading = readOpenApi(api, isTaken);
-        setRead(reading);
-        setChosen(new Set(reading.requests.map(({ name }) => name)));
-      })
-      .catch((error: unknown) => isOld || setProblem(messageOf(error)));
+      .then((api) => isOld || setFound({ read: readOpenApi(api, isTaken) }))
+      .catch((error: unknown) => isOld || setFound({ problem: messageOf(error) }));
     return () => {
       isOld = true;
     };
   }, [text, project]);
+  return found;
+}
+
+export function OpenApiDialog({ onClose }: { readonly onClose: () => void }) {
+  const { editor } = useWorkplace();
+  const [text, setText] = useState('');
+  const { read, problem } = useReading(text);
+  /** Operations that are left out. */
+  const [without, setWithout] = useState<ReadonlySet<string>>(new Set());
+  const file = useRef<HTMLInputElement>(null);
+  const requests = (read?.requests ?? []).filter(({ name }) => !without.has(name));
   const take = () => {
     if (!read) return;
-    const requests = read.requests.filter(({ name }) => chosen.has(name));
     const initial = { ...idleAnswer };
     editor.dispatch({
       label: `Bring in ${read.source.name}`,
@@ -72,7 +72,7 @@ export function OpenApiDialog({ onClose }: { readonly onClose: () => void }) {
       const api = await answer.json();
       setText(JSON.stringify({ ...api, servers: [{ url: officeBase }] }, null, 2));
     } catch (error) {
-      setProblem(messageOf(error));
+      editor.tell(messageOf(error));
     }
   };
   return (
@@ -117,10 +117,21 @@ export function OpenApiDialog({ onClose }: { readonly onClose: () => void }) {
             Take the simulated office
           </button>
         </div>
-        {read && <Operations read={read} chosen={chosen} onChoose={setChosen} />}
+        {read && <Operations read={read} without={without} onWithout={setWithout} />}
         <FormEnd
-          problem={problem ?? (read ? undefined : 'There is no description yet.')}
-          action={read ? `Bring in ${chosen.size} ${chosen.size === 1 ? 'request' : 'requests'}` : 'Bring in'}
+          problem={
+            problem ??
+            (requests.length > 0
+              ? undefined
+              : read
+                ? 'Nothing of it is chosen.'
+                : 'There is no description yet.')
+          }
+          action={
+            read
+              ? `Bring in ${requests.length} ${requests.length === 1 ? 'request' : 'requests'}`
+              : 'Bring in'
+          }
           onClose={onClose}
         />
       </form>
@@ -130,12 +141,12 @@ export function OpenApiDialog({ onClose }: { readonly onClose: () => void }) {
 
 function Operations({
   read,
-  chosen,
-  onChoose,
+  without,
+  onWithout,
 }: {
   read: OpenApiReading;
-  chosen: ReadonlySet<string>;
-  onChoose: (chosen: ReadonlySet<string>) => void;
+  without: ReadonlySet<string>;
+  onWithout: (without: ReadonlySet<string>) => void;
 }) {
   const { title, source, requests, leftOut } = read;
   return (
@@ -151,12 +162,12 @@ function Operations({
               <input
                 type="checkbox"
                 className="accent-spruce"
-                checked={chosen.has(name)}
+                checked={!without.has(name)}
                 onChange={({ target }) => {
-                  const next = new Set(chosen);
-                  if (target.checked) next.add(name);
-                  else next.delete(name);
-                  onChoose(next);
+                  const next = new Set(without);
+                  if (target.checked) next.delete(name);
+                  else next.add(name);
+                  onWithout(next);
                 }}
               />
               <span className="font-mono text-[12px]">{name}</span>

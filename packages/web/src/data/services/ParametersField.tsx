@@ -79,21 +79,17 @@ function freeParameter(parameters: readonly RequestParameter[]): string {
   }
 }
 
-function ParameterRow({
-  parameter,
-  hasBody,
-  onChange,
-  onRemove,
-}: {
-  parameter: RequestParameter;
-  hasBody: boolean;
-  onChange: (parameter: RequestParameter) => void;
-  onRemove: () => void;
-}) {
-  const { project } = useEditorState('project');
-  const { name, in: place, type, required = false, value = '' } = parameter;
-  const checked = value.trim() === '' ? undefined : checkTemplate(`{${value}}`, contextOf(project));
-  const problem = checked && !checked.ok ? checked.problem.message : undefined;
+interface ParameterRowProps {
+  readonly parameter: RequestParameter;
+  readonly hasBody: boolean;
+  readonly onChange: (parameter: RequestParameter) => void;
+  readonly onRemove: () => void;
+}
+
+function ParameterRow(props: ParameterRowProps) {
+  const { parameter, onChange, onRemove } = props;
+  const { name, in: place, type, required = false } = parameter;
+  const isInPath = place === 'path';
   return (
     <tr className="align-top">
       <td className="py-0.5">
@@ -101,48 +97,13 @@ function ParameterRow({
           className="field font-mono"
           aria-label={`Name of parameter ${name}`}
           spellCheck={false}
-          readOnly={place === 'path'}
-          title={place === 'path' ? 'Its name stands in the path' : undefined}
+          readOnly={isInPath}
+          title={isInPath ? 'Its name stands in the path' : undefined}
           value={name}
           onChange={({ target }) => onChange({ ...parameter, name: target.value.trim() })}
         />
       </td>
-      <td className="py-0.5 pl-2">
-        <select
-          className="field"
-          aria-label={`Place of ${name}`}
-          disabled={place === 'path'}
-          value={place}
-          onChange={({ target }) => {
-            const { header: _, ...rest } = parameter;
-            onChange({ ...rest, in: parameterPlaces.find((each) => each === target.value) ?? 'query' });
-          }}
-        >
-          {parameterPlaces
-            .filter(
-              (each) =>
-                each === place || (each !== 'path' && (hasBody || (each !== 'field' && each !== 'body'))),
-            )
-            .map((each) => (
-              <option key={each} value={each}>
-                {placeWords[each]}
-              </option>
-            ))}
-        </select>
-        {place === 'header' && (
-          <input
-            className="field mt-1 font-mono text-[12px]"
-            aria-label={`Header of ${name}`}
-            placeholder={name}
-            spellCheck={false}
-            value={parameter.header ?? ''}
-            onChange={({ target }) => {
-              const { header: _, ...rest } = parameter;
-              onChange(target.value.trim() ? { ...rest, header: target.value.trim() } : rest);
-            }}
-          />
-        )}
-      </td>
+      <PlaceCell {...props} />
       <td className="py-0.5 pl-2">
         <select
           className="field"
@@ -164,7 +125,7 @@ function ParameterRow({
           type="checkbox"
           className="accent-spruce"
           aria-label={`${name} is needed`}
-          disabled={place === 'path'}
+          disabled={isInPath}
           checked={required}
           onChange={({ target }) => {
             const { required: _, ...rest } = parameter;
@@ -172,23 +133,9 @@ function ParameterRow({
           }}
         />
       </td>
-      <td className="py-0.5 pl-2">
-        <input
-          className="field font-mono text-[12px]"
-          aria-label={`What ${name} follows`}
-          aria-invalid={problem !== undefined}
-          placeholder="left out"
-          spellCheck={false}
-          value={value}
-          onChange={({ target }) => {
-            const { value: _, ...rest } = parameter;
-            onChange(target.value === '' ? rest : { ...rest, value: target.value });
-          }}
-        />
-        {problem && <p className="text-[12px] text-brick">{problem}</p>}
-      </td>
+      <FollowsCell {...props} />
       <td className="py-1 pl-2">
-        {place !== 'path' && (
+        {!isInPath && (
           <button
             type="button"
             className="btn-bare text-quiet"
@@ -200,5 +147,71 @@ function ParameterRow({
         )}
       </td>
     </tr>
+  );
+}
+
+/** Where it stands, and of a header its name there. */
+function PlaceCell({ parameter, hasBody, onChange }: ParameterRowProps) {
+  const { name, in: place, header } = parameter;
+  const isOffered = (each: RequestParameter['in']) =>
+    each === place || (each !== 'path' && (hasBody || (each !== 'field' && each !== 'body')));
+  return (
+    <td className="py-0.5 pl-2">
+      <select
+        className="field"
+        aria-label={`Place of ${name}`}
+        disabled={place === 'path'}
+        value={place}
+        onChange={({ target }) => {
+          const { header: _, ...rest } = parameter;
+          onChange({ ...rest, in: parameterPlaces.find((each) => each === target.value) ?? 'query' });
+        }}
+      >
+        {parameterPlaces.filter(isOffered).map((each) => (
+          <option key={each} value={each}>
+            {placeWords[each]}
+          </option>
+        ))}
+      </select>
+      {place === 'header' && (
+        <input
+          className="field mt-1 font-mono text-[12px]"
+          aria-label={`Header of ${name}`}
+          placeholder={name}
+          spellCheck={false}
+          value={header ?? ''}
+          onChange={({ target }) => {
+            const { header: _, ...rest } = parameter;
+            const said = target.value.trim();
+            onChange(said ? { ...rest, header: said } : rest);
+          }}
+        />
+      )}
+    </td>
+  );
+}
+
+/** The expression that it follows where it is not given. */
+function FollowsCell({ parameter, onChange }: ParameterRowProps) {
+  const { project } = useEditorState('project');
+  const { name, value = '' } = parameter;
+  const checked = value.trim() === '' ? undefined : checkTemplate(`{${value}}`, contextOf(project));
+  const problem = checked && !checked.ok ? checked.problem.message : undefined;
+  return (
+    <td className="py-0.5 pl-2">
+      <input
+        className="field font-mono text-[12px]"
+        aria-label={`What ${name} follows`}
+        aria-invalid={problem !== undefined}
+        placeholder="left out"
+        spellCheck={false}
+        value={value}
+        onChange={({ target }) => {
+          const { value: _, ...rest } = parameter;
+          onChange(target.value === '' ? rest : { ...rest, value: target.value });
+        }}
+      />
+      {problem && <p className="text-[12px] text-brick">{problem}</p>}
+    </td>
   );
 }

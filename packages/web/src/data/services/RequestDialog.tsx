@@ -100,48 +100,7 @@ export function RequestDialog({ source, variable, onClose }: RequestDialogProps)
           save();
         }}
       >
-        <div className="flex flex-col gap-2">
-          <div className="flex items-center gap-2">
-            <span className="w-28 shrink-0 text-quiet">Name</span>
-            <input
-              className="field !w-60 font-mono"
-              aria-label="Name of the request"
-              aria-invalid={nameWrong !== undefined}
-              spellCheck={false}
-              value={name}
-              onChange={({ target }) => setName(target.value)}
-            />
-            <span className="text-quiet">
-              read as <code className="font-mono text-[12px]">{name}.result</code>
-            </span>
-          </div>
-          <div className="flex items-center gap-2">
-            <span className="w-28 shrink-0 text-quiet">Asks</span>
-            <select
-              className="field !w-28 font-mono"
-              aria-label="Method"
-              value={request.method}
-              onChange={({ target }) =>
-                set({ method: methods.find((each) => each === target.value) ?? 'GET' })
-              }
-            >
-              {methods.map((method) => (
-                <option key={method}>{method}</option>
-              ))}
-            </select>
-            <span className="max-w-60 truncate font-mono text-[12px] text-quiet" title={source.base}>
-              {source.base.split('?')[0]?.replace(/\/?$/, '/')}
-            </span>
-            <input
-              className="field flex-1 font-mono"
-              aria-label="Path"
-              placeholder="bookings/{id}"
-              spellCheck={false}
-              value={request.path}
-              onChange={({ target }) => setRequest(withPath(request, target.value))}
-            />
-          </div>
-        </div>
+        <Head {...{ source, name, request, nameWrong }} onName={setName} onRequest={setRequest} />
         <ParametersField
           parameters={request.parameters ?? []}
           hasBody={request.method !== 'GET'}
@@ -159,6 +118,63 @@ export function RequestDialog({ source, variable, onClose }: RequestDialogProps)
         <FormEnd problem={wrong} action={variable ? 'Save' : 'Add it'} onClose={onClose} />
       </form>
     </Dialog>
+  );
+}
+
+interface HeadProps {
+  readonly source: DataSource;
+  readonly name: string;
+  readonly nameWrong: string | undefined;
+  readonly request: Request;
+  readonly onName: (name: string) => void;
+  readonly onRequest: (request: Request) => void;
+}
+
+/** What it is called, and what it asks. */
+function Head({ source, name, nameWrong, request, onName, onRequest }: HeadProps) {
+  return (
+    <div className="flex flex-col gap-2">
+      <div className="flex items-center gap-2">
+        <span className="w-28 shrink-0 text-quiet">Name</span>
+        <input
+          className="field !w-60 font-mono"
+          aria-label="Name of the request"
+          aria-invalid={nameWrong !== undefined}
+          spellCheck={false}
+          value={name}
+          onChange={({ target }) => onName(target.value)}
+        />
+        <span className="text-quiet">
+          read as <code className="font-mono text-[12px]">{name}.result</code>
+        </span>
+      </div>
+      <div className="flex items-center gap-2">
+        <span className="w-28 shrink-0 text-quiet">Asks</span>
+        <select
+          className="field !w-28 font-mono"
+          aria-label="Method"
+          value={request.method}
+          onChange={({ target }) =>
+            onRequest({ ...request, method: methods.find((each) => each === target.value) ?? 'GET' })
+          }
+        >
+          {methods.map((method) => (
+            <option key={method}>{method}</option>
+          ))}
+        </select>
+        <span className="max-w-60 truncate font-mono text-[12px] text-quiet" title={source.base}>
+          {source.base.split('?')[0]?.replace(/\/?$/, '/')}
+        </span>
+        <input
+          className="field flex-1 font-mono"
+          aria-label="Path"
+          placeholder="bookings/{id}"
+          spellCheck={false}
+          value={request.path}
+          onChange={({ target }) => onRequest(withPath(request, target.value))}
+        />
+      </div>
+    </div>
   );
 }
 
@@ -183,59 +199,8 @@ function Answer({ request, onChange }: { request: Request; onChange: (changed: R
             onChange={({ target }) => onChange({ at: target.value.trim() || undefined })}
           />
         </Labelled>
-        <Labelled words="Is asked">
-          <select
-            className="field flex-1"
-            value={every === undefined ? 'event' : every === 0 ? 'start' : 'again'}
-            onChange={({ target }) =>
-              onChange({ every: target.value === 'event' ? undefined : target.value === 'start' ? 0 : 10 })
-            }
-          >
-            <option value="event">when an event asks</option>
-            <option value="start">as the page opens, and when what it follows changes</option>
-            <option value="again">again and again</option>
-          </select>
-          {every !== undefined && every > 0 && (
-            <input
-              className="field !w-20"
-              type="number"
-              min={0.2}
-              max={3600}
-              step="any"
-              aria-label="Seconds from one time to the next"
-              value={every}
-              onChange={({ target }) => onChange({ every: Number(target.value) || 10 })}
-            />
-          )}
-        </Labelled>
-        <Labelled
-          words="Brings a secret"
-          hint="A token that it answers with, by a name: the service is asked with it from then on, and no expression can read it"
-        >
-          <input
-            className="field flex-1 font-mono"
-            aria-label="Name of the secret that it brings"
-            placeholder="none"
-            spellCheck={false}
-            value={secret?.name ?? ''}
-            onChange={({ target }) =>
-              onChange({
-                secret: target.value.trim()
-                  ? { name: target.value.trim(), at: secret?.at ?? 'token' }
-                  : undefined,
-              })
-            }
-          />
-          {secret && (
-            <input
-              className="field !w-28 font-mono"
-              aria-label="Where the secret lies"
-              value={secret.at}
-              spellCheck={false}
-              onChange={({ target }) => onChange({ secret: { ...secret, at: target.value.trim() } })}
-            />
-          )}
-        </Labelled>
+        <AskedField every={every} onChange={onChange} />
+        <SecretField secret={secret} onChange={onChange} />
         {method === 'GET' && <PagesFields pages={request.pages} onChange={(pages) => onChange({ pages })} />}
       </div>
       <p className="text-quiet">
@@ -255,5 +220,74 @@ function Answer({ request, onChange }: { request: Request; onChange: (changed: R
         )}
       </p>
     </section>
+  );
+}
+
+interface AnswerPartProps {
+  readonly onChange: (changed: RequestChange) => void;
+}
+
+/** When it is asked for. */
+function AskedField({ every, onChange }: AnswerPartProps & { readonly every: number | undefined }) {
+  return (
+    <Labelled words="Is asked">
+      <select
+        className="field flex-1"
+        value={every === undefined ? 'event' : every === 0 ? 'start' : 'again'}
+        onChange={({ target }) =>
+          onChange({ every: target.value === 'event' ? undefined : target.value === 'start' ? 0 : 10 })
+        }
+      >
+        <option value="event">when an event asks</option>
+        <option value="start">as the page opens, and when what it follows changes</option>
+        <option value="again">again and again</option>
+      </select>
+      {every !== undefined && every > 0 && (
+        <input
+          className="field !w-20"
+          type="number"
+          min={0.2}
+          max={3600}
+          step="any"
+          aria-label="Seconds from one time to the next"
+          value={every}
+          onChange={({ target }) => onChange({ every: Number(target.value) || 10 })}
+        />
+      )}
+    </Labelled>
+  );
+}
+
+/** The secret that its answer brings. */
+function SecretField({ secret, onChange }: AnswerPartProps & { readonly secret: Request['secret'] }) {
+  return (
+    <Labelled
+      words="Brings a secret"
+      hint="A token that it answers with, by a name: the service is asked with it from then on, and no expression can read it"
+    >
+      <input
+        className="field flex-1 font-mono"
+        aria-label="Name of the secret that it brings"
+        placeholder="none"
+        spellCheck={false}
+        value={secret?.name ?? ''}
+        onChange={({ target }) =>
+          onChange({
+            secret: target.value.trim()
+              ? { name: target.value.trim(), at: secret?.at ?? 'token' }
+              : undefined,
+          })
+        }
+      />
+      {secret && (
+        <input
+          className="field !w-28 font-mono"
+          aria-label="Where the secret lies"
+          value={secret.at}
+          spellCheck={false}
+          onChange={({ target }) => onChange({ secret: { ...secret, at: target.value.trim() } })}
+        />
+      )}
+    </Labelled>
   );
 }

@@ -23,7 +23,7 @@ import { officeBase } from './standInServices.ts';
 /** A variable that is a request. */
 export type RequestVariable = StateVariable & { readonly request: Request };
 
-export const requestsOf = (state: readonly StateVariable[], source: string): readonly RequestVariable[] =>
+const requestsOf = (state: readonly StateVariable[], source: string): readonly RequestVariable[] =>
   state.filter((each): each is RequestVariable => each.request?.source === source);
 
 /** What of a source is to be another; undefined takes a part away. */

@@ -8,5 +8,3 @@ export const officeSource: Omit<DataSource, 'name'> = { base: officeBase };
 
 /** Where the office's service says what it can be asked. */
 export const officeDescription = `/${officeBase}openapi.json`;
-
-export const isOffice = (base: string): boolean => base.startsWith(`${standInFolder}office/`);
