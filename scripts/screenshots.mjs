@@ -177,7 +177,7 @@ await page.getByRole('link', { name: 'Data' }).click();
 await page.getByRole('article', { name: 'Service office' }).scrollIntoViewIfNeeded();
 await page.getByRole('button', { name: 'Edit listReservations', exact: true }).click();
 await page.getByRole('button', { name: 'Ask', exact: true }).click();
-await page.getByText('A list of 12').waitFor();
+await page.getByText('A list of 8').waitFor();
 await page.waitForTimeout(300);
 await shoot('services');
 await page.keyboard.press('Escape');

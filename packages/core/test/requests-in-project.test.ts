@@ -7,6 +7,7 @@ import {
   calledOrigins,
   type DataSource,
   exporterNamed,
+  followedAtStart,
   idleAnswer,
   inSample,
   messageOf,
@@ -292,6 +293,28 @@ describe('a page', () => {
   ] as const)('is seen in a sample condition: %s', (condition, answer) => {
     const { state: now } = inSample(projectOf('ask(reservations)'), condition);
     expect(now.find(({ name }) => name === 'reservations')!.initial).toMatchObject(answer);
+  });
+});
+
+describe('what a request follows', () => {
+  it('is worked out as everything begins, as far as it can be', () => {
+    const follows = (name: string, value: string) => ({ name, in: 'query', type: 'text', value }) as const;
+    const request: Request = {
+      ...listing,
+      parameters: [
+        follows('size', '4 * 2'),
+        follows('first', 'reservations.result[0].guest'),
+        follows('day', 'wanted'),
+        follows('broken', 'nobody.at('),
+        follows('missing', 'nobody'),
+        { name: 'free', in: 'query', type: 'text' },
+      ],
+    };
+    expect(followedAtStart(projectOf('ask(reservations)'), request)).toEqual({
+      size: 8,
+      first: 'Ilka Sorrel',
+      day: '',
+    });
   });
 });
 

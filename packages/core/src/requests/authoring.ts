@@ -23,6 +23,7 @@ export { isBase, requestProblem, sourceProblem } from '../document/source-proble
 export { shapeWords } from './answer-words.ts';
 export { type Answered, answered } from './answered.ts';
 export type { Exchanged } from './exchange.ts';
+export { followedAtStart } from './followed.ts';
 export { learnedShape } from './learned-shape.ts';
 export { NotOpenApi, type OpenApiReading, type ReadRequest, readOpenApi } from './openapi.ts';
 export { CannotAsk, type Outgoing, outgoing } from './outgoing.ts';

@@ -5,6 +5,7 @@ import {
   answered,
   answerSeconds,
   type DataSource,
+  followedAtStart,
   idleAnswer,
   learnedShape,
   messageOf,
@@ -13,7 +14,7 @@ import {
 } from '@hovrin/core';
 import { Send } from 'lucide-react';
 import { useState } from 'react';
-import { useWorkplace } from '../../editor/context.tsx';
+import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import { secretHere, setSecretHere } from '../../secretsHere.ts';
 import { type AskedNow, askNow, outgoingNow } from './askFrame.ts';
 
@@ -37,6 +38,9 @@ function typedValue({ name, type }: RequestParameter, text: string): unknown {
   }
 }
 
+/** A value that a parameter follows, in short. */
+const followedWords = (value: unknown): string => (typeof value === 'object' ? '' : String(value ?? ''));
+
 export function AskNow({ source, request, onSample }: AskNowProps) {
   const { projectId } = useWorkplace().editor;
   const [typed, setTyped] = useState<Readonly<Record<string, string>>>({});
@@ -44,18 +48,20 @@ export function AskNow({ source, request, onSample }: AskNowProps) {
   const [isAsking, setAsking] = useState(false);
   const [problem, setProblem] = useState<string>();
   const [asked, setAsked] = useState<AskedNow>();
+  const { project } = useEditorState('project');
   const parameters = request.parameters ?? [];
+  /** What is asked with where nothing is typed. */
+  const followed = followedAtStart(project, request);
   const ask = async () => {
     setAsking(true);
     setProblem(undefined);
     setAsked(undefined);
     try {
-      const values = Object.fromEntries(
-        parameters.flatMap((each) => {
-          const text = typed[each.name] ?? '';
-          return text === '' ? [] : [[each.name, typedValue(each, text)]];
-        }),
-      );
+      const entered = parameters.flatMap((each) => {
+        const text = typed[each.name] ?? '';
+        return text === '' ? [] : [[each.name, typedValue(each, text)] as const];
+      });
+      const values = { ...followed, ...Object.fromEntries(entered) };
       setAsked(
         await askNow(outgoingNow(source, request, values, secret), source.timeout ?? answerSeconds.usual),
       );
@@ -76,7 +82,7 @@ export function AskNow({ source, request, onSample }: AskNowProps) {
             <input
               className="field !h-6 !w-28 font-mono text-[12px]"
               aria-label={`Value of ${name}`}
-              placeholder={required ? 'needed' : ''}
+              placeholder={followedWords(followed[name]) || (required ? 'needed' : '')}
               value={typed[name] ?? ''}
               onChange={({ target }) => setTyped({ ...typed, [name]: target.value })}
             />

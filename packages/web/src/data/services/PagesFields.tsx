@@ -3,10 +3,10 @@ import { type Pages, pageWays } from '@hovrin/core';
 import { Labelled } from './Labelled.tsx';
 
 const words: Readonly<Record<Pages['by'], string>> = {
-  page: 'by page number',
+  page: 'by page',
   offset: 'by offset',
   cursor: 'by cursor',
-  link: 'by Link header',
+  link: 'by Link',
 };
 
 export function PagesFields({
