@@ -55,7 +55,7 @@ function table(
     held: () => held,
     service: () => service,
     listedAgain: () => listedAgain,
-    list: () => rows.listed(service),
+    list: (isListed: (row: Row) => boolean = () => true) => rows.listed(service.filter(isListed)),
     elsewhere: (change: (rows: Row[]) => Row[]) => {
       service = change(service);
     },
@@ -149,6 +149,79 @@ describe('a table behind a service', () => {
         .map(({ guest }) => guest)
         .toSorted(),
     ).toEqual(['Corin', 'Nive', 'mine']);
+  });
+
+  it('leaves a row at the service that a list leaves out while it is sent, or typed in', async () => {
+    for (const isSent of [true, false]) {
+      const of = table([ilka, bram]);
+      of.list();
+      of.edit(named('typed'));
+      if (isSent) of.settle();
+      of.list(({ id }) => id !== 1);
+      expect(of.held().map(({ guest }) => guest)).toEqual(['Bram', 'typed']);
+      await of.answer();
+      expect(of.held()).toEqual([bram]);
+      expect(of.asked).toEqual(['change 1']);
+      expect(of.service().map(({ guest }) => guest)).toEqual(['typed', 'Bram']);
+    }
+  });
+
+  it('sends what is done to such a row before it goes', async () => {
+    const of = table([ilka, bram]);
+    of.list();
+    of.edit(named('one'));
+    of.settle();
+    of.list(({ id }) => id !== 1);
+    of.edit(named('two'));
+    await of.answer();
+    expect([of.asked, of.held()]).toEqual([['change 1', 'change 1'], [bram]]);
+    of.list();
+    of.edit(named('three'));
+    of.settle();
+    of.list(({ id }) => id !== 1);
+    of.edit((rows) => rows.filter(({ id }) => id !== 1));
+    await of.answer();
+    expect(of.asked.slice(2)).toEqual(['change 1', 'remove 1']);
+    expect(of.service()).toEqual([bram]);
+  });
+
+  it('removes nothing that nobody has removed, however lists leave rows out', async () => {
+    const change = fc.record({
+      does: fc.constantFrom('change', 'remove', 'settle', 'list', 'answer'),
+      at: fc.nat({ max: 4 }),
+      listed: fc.subarray([1, 2, 3, 4]),
+      refused: fc.boolean(),
+    });
+    await fc.assert(
+      fc.asyncProperty(fc.array(change, { maxLength: 16 }), async (changes) => {
+        const first = [1, 2, 3, 4].map((id) => ({ id, guest: `g${id}`, version: 1 }));
+        let refused = false;
+        const of = table(first, () => (refused ? 422 : undefined));
+        of.list();
+        const removed = new Set<unknown>();
+        let fresh = 0;
+        for (const { does, at, listed, refused: isRefused } of changes) {
+          refused = isRefused;
+          if (does === 'change')
+            of.edit((rows) =>
+              rows.map((row, index) => (index === at ? { ...row, guest: `n${fresh++}` } : row)),
+            );
+          if (does === 'remove') {
+            removed.add(of.held()[at]?.id);
+            of.edit((rows) => rows.filter((_, index) => index !== at));
+          }
+          if (does === 'settle') of.settle();
+          if (does === 'list') of.list(({ id }) => listed.includes(Number(id)));
+          if (does === 'answer') await of.answer();
+        }
+        refused = false;
+        await of.answer();
+        const ids = of.service().map(({ id }) => id);
+        for (const { id } of first) if (!ids.includes(id)) expect(removed).toContain(id);
+        for (const row of of.held()) expect(of.service()).toContainEqual(row);
+      }),
+      { numRuns: 300 },
+    );
   });
 
   it('in the end holds what the service holds, whatever was done and refused', async () => {

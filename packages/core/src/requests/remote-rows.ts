@@ -37,6 +37,8 @@ export class RemoteRows {
   /** What the service has, by key. */
   readonly #confirmed = new Map<string, Row>();
   readonly #underWay = new Set<string>();
+  /** Keys of rows that are under way and that the service lists no more. */
+  readonly #unlisted = new Set<string>();
   #holding = false;
   #isListed = false;
 
@@ -50,24 +52,29 @@ export class RemoteRows {
     return wireText(ownValue(row, this.key));
   }
 
-  /** The service has told all rows. What is being sent stays as the person has it. */
+  /**
+   * The service has told the rows that it lists now. What is being sent stays as the person has it, and, where it is not listed
+   * any more, until it is answered: a row that a list leaves out is not one that somebody removed.
+   */
   listed(list: unknown): void {
     const rows = (Array.isArray(list) ? list : []).filter(isRecord);
     const mine = new Map(this.host.read().map((row) => [this.#keyOf(row), row]));
     const isOpen = (key: string) => this.#underWay.has(key);
     const come = new Map(rows.map((row) => [this.#keyOf(row), row]));
-    const added = [...mine].flatMap(([key, row]) =>
-      isOpen(key) && !come.has(key) && !this.#confirmed.has(key) ? [row] : [],
-    );
+    const open = [...mine].flatMap(([key, row]) => (isOpen(key) && !come.has(key) ? [row] : []));
     const shown = [...come].flatMap(([key, row]) => {
       if (!isOpen(key)) return [row];
       const own = mine.get(key);
       return own ? [own] : [];
     });
-    for (const key of [...this.#confirmed.keys()]) if (!isOpen(key)) this.#confirmed.delete(key);
+    this.#unlisted.clear();
+    for (const key of [...this.#confirmed.keys()]) {
+      if (!isOpen(key)) this.#confirmed.delete(key);
+      else if (!come.has(key)) this.#unlisted.add(key);
+    }
     for (const [key, row] of come) if (!isOpen(key)) this.#confirmed.set(key, row);
     this.#isListed = true;
-    this.#hold([...shown, ...added]);
+    this.#hold([...shown, ...open]);
   }
 
   /** The rows are what another window has made of them, which sends what is to be sent. */
@@ -100,8 +107,12 @@ export class RemoteRows {
       this.#underWay.delete(key);
       const row = this.#rowOf(key);
       const before = this.#confirmed.get(key);
-      if (row && before && !same(before, row)) this.#send('change', key, row, before);
-      else this.changed();
+      if (row && before && !same(before, row)) {
+        this.#send('change', key, row, before);
+        return;
+      }
+      this.#leaveOut(key);
+      this.changed();
     });
   }
 
@@ -126,8 +137,20 @@ export class RemoteRows {
       this.#underWay.delete(key);
       if (asked?.sentence === '') this.#taken(action, key, row, asked.result);
       else this.#takeBack(action, key, asked);
+      this.#leaveOut(key);
       this.changed();
     });
+  }
+
+  /** A row that no list has any more goes from the page, once all that was done to it is sent; at the service it stays. */
+  #leaveOut(key: string): void {
+    if (!this.#unlisted.has(key)) return;
+    const [row, before] = [this.#rowOf(key), this.#confirmed.get(key)];
+    // What has been changed, or taken away, meanwhile is sent first.
+    if (before && (!row || !same(before, row))) return;
+    this.#unlisted.delete(key);
+    this.#confirmed.delete(key);
+    this.#hold(this.host.read().filter((each) => this.#keyOf(each) !== key));
   }
 
   #confirm(action: RowAction, key: string, row: Row): void {
