@@ -101,6 +101,35 @@ describe('an event asks', () => {
     expect(problemOf(event)).toContain(sentence);
   });
 
+  it('and a list behind a service is changed row by row, since what is gone from it is removed there', () => {
+    const stays: StateVariable = {
+      name: 'stays',
+      type: 'list',
+      initial: [row],
+      remote: { list: 'reservations' },
+    };
+    const said = (event: string) => {
+      try {
+        projectOf(event, [stays]);
+        return '';
+      } catch (error) {
+        return messageOf(error);
+      }
+    };
+    for (const event of [
+      'stays = []',
+      'reset(wanted, stays)',
+      'if (wanted) { stays = [] }',
+      'stays = handlers.all()',
+      'go(`A`, { stays: [] })',
+    ])
+      expect(said(event)).toContain('The rows of `stays` lie behind a service');
+    for (const event of ['remove(stays, stays[0])', 'add(stays, {})', 'stays[0].guest = 1'])
+      expect(said(event)).toBe('');
+    const ofScreen = { ...projectOf('ask(reservations)'), state: [...state, { ...stays, screen: 'A' }] };
+    expect(projectProblem(ofScreen)).toContain('belongs to all screens');
+  });
+
   it('reads as a card', () => {
     const text = 'wrong = ask(addOne, { guest }); more(reservations)';
     expect(readCards(text)!.cards.map((card) => sentenceOf(text, card))).toEqual([

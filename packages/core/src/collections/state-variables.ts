@@ -88,6 +88,7 @@ function behindService({
   feed,
   table,
   kept,
+  screen,
 }: StateVariable): Fault | undefined {
   const at = (path: string, message: string): Fault => ({ path, message: `\`${name}\`: ${message}` });
   const problem = requestProblem(request);
@@ -97,6 +98,9 @@ function behindService({
   if (request && type !== 'record') return at('request', 'only a record holds the answer of a request.');
   if (remote && type !== 'list') return at('remote', 'only a list has rows behind a service.');
   const others = [computed, feed, table, kept || undefined, request && remote];
+  // What begins anew with its screen would take all rows away at the service.
+  if ((request || remote) && screen !== undefined)
+    return at('screen', 'what comes from a service belongs to all screens.');
   return (request || remote) && others.some((other) => other !== undefined)
     ? at(request ? 'request' : 'remote', 'its values come from a service, and from elsewhere.')
     : undefined;

@@ -4,7 +4,7 @@ import { didYouMean } from '../document/nearest.ts';
 import type { RequestParameter } from '../document/source.ts';
 import { actionNamed, actions, alteringNamed, alterings, askings } from './actions/catalogue.ts';
 import { askingProblem } from './asking.ts';
-import type { Assigned, Statement, Template } from './ast.ts';
+import type { Assigned, Span, Statement, Template } from './ast.ts';
 import { readTarget } from './bind-target.ts';
 import { itemPlace } from './item-scope.ts';
 import { meantBy } from './meant.ts';
@@ -30,6 +30,8 @@ export interface Surroundings {
   readonly computed?: ReadonlySet<string>;
   /** Those of them that are requests, with what they are given; absent: it is not known which are. */
   readonly requests?: ReadonlyMap<string, readonly RequestParameter[]>;
+  /** Lists whose rows lie behind a service: rows come, change and go, but the list as a whole is not assigned. */
+  readonly remote?: ReadonlySet<string>;
   /** Types of the variables that only one screen knows, by the screen's name. */
   readonly ofScreens?: ReadonlyMap<string, ReadonlyMap<string, string>>;
   /** Names of the project's screens. */
@@ -87,11 +89,31 @@ export function checkStatements(text: string, around: Surroundings): Outcome<Sta
     unknownName(uses, around) ??
     assignedItem(read.value, around.names) ??
     assignedComputed(uses, around) ??
+    assignedRemote(read.value, around) ??
     alteringProblem(read.value, around) ??
     askingProblem(allStatements(read.value), around) ??
     emitProblem(read.value, around) ??
     actionProblem(text, read.value, around);
   return problem ? { ok: false, problem } : read;
+}
+
+const remoteProblem = (name: string) =>
+  `The rows of \`${name}\` lie behind a service: they are added, changed and removed one by one.`;
+
+/** What a statement assigns as a whole. */
+function wholesOf(statement: Statement): readonly { readonly name: string; readonly span: Span }[] {
+  const gives = 'gives' in statement && statement.gives?.path.length === 0 ? [statement.gives] : [];
+  if (statement.type === 'assign') return statement.path.length === 0 ? [statement] : [];
+  if (statement.type === 'action') return statement.brings ?? [];
+  return statement.type === 'alter' && statement.action === 'reset' ? [statement, ...gives] : gives;
+}
+
+/** A list behind a service that is assigned as a whole: what it does not hold any more would go there, too. */
+function assignedRemote(statements: readonly Statement[], { remote }: Surroundings): Problem | undefined {
+  const whole = allStatements(statements)
+    .flatMap(wholesOf)
+    .find(({ name }) => remote?.has(name));
+  return whole && { message: remoteProblem(whole.name), at: whole.span[0] };
 }
 
 /** An item that is assigned as a whole; a place in it may be. */
@@ -217,6 +239,7 @@ export function checkTarget(text: string, takes: readonly string[], around: Surr
   if (unknown) return { ok: false, problem: unknown };
   if (around.computed?.has(name)) return fail(computedProblem(name), span[0]);
   if (around.requests?.has(name)) return fail(requestProblem(name), span[0]);
+  if (around.remote?.has(name) && path.length === 0) return fail(remoteProblem(name), span[0]);
   const type = around.names.get(name);
   if (path.length > 0) return read;
   if (type === itemType)

@@ -70,6 +70,7 @@ export function contextOf(
         request ? [[name, request.parameters ?? []] as const] : [],
       ),
     ),
+    remote: new Set(project.state.flatMap(({ name, remote }) => (remote ? name : []))),
     ofScreens: ownNames(project.state),
     screens: new Set(project.screens.flatMap((screen) => screen.name ?? [])),
     dialogs: new Set(project.screens.filter(isDialog).flatMap((screen) => screen.name ?? [])),

@@ -57,7 +57,7 @@ export function VariableRow(props: VariableRowProps) {
       </td>
       <td className="px-2 py-1.5">
         <TypeField variable={variable} />
-        {project.screens.length > 0 && <ScreenField {...props} />}
+        {project.screens.length > 0 && !variable.request && !variable.remote && <ScreenField {...props} />}
       </td>
       <td className="px-2 py-1.5">
         <StartField project={project} variable={variable} onChange={onChange} />

@@ -20,7 +20,7 @@ export function behind(
   variable: StateVariable,
   list: StateVariable,
 ): StateVariable {
-  const { computed: _, feed: __, kept: ___, ...plain } = variable;
+  const { computed: _, feed: __, kept: ___, screen: ____, ...plain } = variable;
   const { remote, columns, initial } = remoteGuess(state, list);
   return { ...plain, remote, columns, initial: initial.length > 0 ? initial : variable.initial };
 }
