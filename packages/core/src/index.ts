@@ -105,6 +105,7 @@ export {
 export { csvOf, isJsonFile, linesOfFile, lineWords, textOfFile } from './document/table-file.ts';
 export {
   isExpectation,
+  plainControl,
   type Task,
   type TaskStep,
   taskNameProblem,

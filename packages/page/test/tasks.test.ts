@@ -30,6 +30,8 @@ beforeEach(() => {
     <div class="is-field" data-name="dog"><label>Dog <input type="checkbox"></label></div>
     <div class="is-field" data-name="room"><select><option value="dorm">Dorm</option><option value="twin">Twin</option></select></div>
     <div data-name="meal"><label><input type="radio" name="m" value="soup"></label><label><input type="radio" name="m" value="cake"></label></div>
+    <div data-name="needs"><label><input type="checkbox" value="rope"></label><label><input type="checkbox" value="axe"></label></div>
+    <div data-name="count"><button aria-label="Fewer"></button><button aria-label="More"></button><input type="file"></div>
     <div data-name="tabs"><button>One</button><button>Two</button></div>
     <button data-name="save">Save</button><button data-name="off" disabled>Off</button>
     <p data-name="away" hidden>Away</p>
@@ -55,6 +57,9 @@ describe('what a person does', () => {
     const { steps, recorder } = recording();
     change(one<HTMLInputElement>('#g'), 'Ilka');
     change(one<HTMLInputElement>('[type="checkbox"]'), true);
+    change(one<HTMLInputElement>('[value="axe"]'), true);
+    one('[data-name="count"] [type="file"]').dispatchEvent(new Event('change', { bubbles: true }));
+    one('[aria-label="More"]').click();
     one('[data-name="tabs"] button:last-child').click();
     one('[data-name="save"]').click();
     one('[data-name="heading"]').click();
@@ -64,6 +69,8 @@ describe('what a person does', () => {
     expect(steps).toEqual([
       { do: 'enter', ...on('guest'), value: 'Ilka' },
       { do: 'enter', ...on('dog'), value: true },
+      { do: 'enter', ...on('needs'), item: 'axe', value: true },
+      { do: 'press', ...on('count'), item: 'More' },
       { do: 'press', ...on('tabs'), item: 'Two' },
       { do: 'press', ...on('save') },
       { do: 'key', ...on('guest'), key: 'Escape' },
@@ -120,6 +127,7 @@ describe('a task', () => {
       { do: 'enter', ...on('dog'), value: true },
       { do: 'enter', ...on('room'), value: 'twin' },
       { do: 'enter', ...on('meal'), value: 'cake' },
+      { do: 'enter', ...on('needs'), item: 'axe', value: true },
       { do: 'press', ...on('tabs'), item: 'Two' },
       { do: 'wait', seconds: 2 },
       { do: 'expect', ...on('guest'), value: 'Ilka' },
@@ -133,6 +141,8 @@ describe('a task', () => {
       { do: 'expect-value', variable: 'count', value: 3 },
     );
     expect(ok).toBe(true);
+    expect(one<HTMLInputElement>('[value="axe"]').checked).toBe(true);
+    expect(one<HTMLInputElement>('[value="rope"]').checked).toBe(false);
     expect(heard).toContain('input guest');
     expect(heard).toContain('change room');
     expect(heard.filter((text) => text === 'click tabs')).toHaveLength(1);
@@ -146,6 +156,7 @@ describe('a task', () => {
     [{ do: 'press', ...on('tabs'), item: 'Three' }, 'There is no “Three” in `tabs` now.'],
     [{ do: 'enter', ...on('room'), value: 'tent' }, '`room` has no choice “tent”.'],
     [{ do: 'enter', ...on('meal'), value: 'fish' }, '`meal` has no choice “fish”.'],
+    [{ do: 'enter', ...on('needs'), item: 'skis', value: true }, '`needs` has no choice “skis”.'],
     [{ do: 'enter', ...on('heading'), value: 'x' }, 'Nothing is entered into `heading`.'],
     [{ do: 'expect', ...on('heading'), text: 'Arrivals' }, '`heading` says “Check in”.'],
     [{ do: 'expect', ...on('guest'), value: 'Bram' }, '`guest` holds “”.'],

@@ -26,8 +26,8 @@ interface OnScreen {
 export type TaskStep =
   /** `item`: the words of the one that is pressed, where the control has several: a tab, an entry of a menu. */
   | ({ readonly do: 'press'; readonly item?: string } & OnScreen)
-  /** Something is entered: a text as it is typed, the value of an option, a tick set or taken away. */
-  | ({ readonly do: 'enter'; readonly value: string | boolean } & OnScreen)
+  /** Something is entered: a text, the value of an option, a tick set or taken away; `item`: which of several ticks, by its value. */
+  | ({ readonly do: 'enter'; readonly value: string | boolean; readonly item?: string } & OnScreen)
   /** A key, as `on.key` reads it: `Enter`, `Control+s`. */
   | ({ readonly do: 'key'; readonly key: string } & OnScreen)
   | { readonly do: 'back' }
@@ -69,7 +69,7 @@ export function taskNameProblem(name: string): string | undefined {
 /** Fields of each kind of step besides `do`. */
 const fieldsOf: Readonly<Record<TaskStep['do'], readonly string[]>> = {
   press: ['screen', 'control', 'item'],
-  enter: ['screen', 'control', 'value'],
+  enter: ['screen', 'control', 'value', 'item'],
   key: ['screen', 'control', 'key'],
   back: [],
   wait: ['seconds'],
@@ -89,8 +89,7 @@ export function taskStepProblem(step: unknown): string | undefined {
   for (const field of ['screen', 'control', 'key', 'variable'])
     if (fields.includes(field) && !isText(step[field]))
       return `a step that does \`${kind}\` has no \`${field}\`.`;
-  if (kind === 'press' && step.item !== undefined && !isText(step.item))
-    return 'the item that is pressed is no text.';
+  if (step.item !== undefined && !isText(step.item)) return 'the item of a step is no text.';
   if (kind === 'enter' && !isText(step.value) && typeof step.value !== 'boolean')
     return 'what is entered is a text, true or false.';
   if (kind === 'wait' && !(Number(step.seconds) > 0 && Number(step.seconds) <= longestTaskWait))
@@ -121,7 +120,10 @@ export function taskStepWords(step: TaskStep): string {
         ? `Press ${step.control}`
         : `Press ${quoted(step.item)} in ${step.control}`;
     case 'enter':
-      if (typeof step.value === 'boolean') return `${step.value ? 'Tick' : 'Untick'} ${step.control}`;
+      if (typeof step.value === 'boolean') {
+        const which = step.item === undefined ? step.control : `${quoted(step.item)} in ${step.control}`;
+        return `${step.value ? 'Tick' : 'Untick'} ${which}`;
+      }
       return step.value === '' ? `Empty ${step.control}` : `Enter ${quoted(step.value)} into ${step.control}`;
     case 'key':
       return `Press the key ${step.key} in ${step.control}`;

@@ -37,6 +37,10 @@ export const screenOnTop = (): string | undefined =>
 /** Words as a person reads them: runs of spaces are one. */
 export const wordsOf = (element: HTMLElement): string => element.innerText.replace(/\s+/g, ' ').trim();
 
+/** What one of several is called: its words, else its name for those who do not see it. */
+const nameOf = (element: HTMLElement): string =>
+  wordsOf(element) || (element.getAttribute('aria-label') ?? '');
+
 /** What of a control is pressed: itself, or the one that says some words. */
 export function pressableIn(control: HTMLElement, item: string | undefined): HTMLElement | undefined {
   if (item === undefined) {
@@ -44,7 +48,7 @@ export function pressableIn(control: HTMLElement, item: string | undefined): HTM
     const inside = [...control.querySelectorAll<HTMLElement>(pressables)];
     return inside.length === 1 ? inside[0] : control;
   }
-  return [...control.querySelectorAll<HTMLElement>(pressables)].find((each) => wordsOf(each) === item);
+  return [...control.querySelectorAll<HTMLElement>(pressables)].find((each) => nameOf(each) === item);
 }
 
 /** What was pressed, as a step says it; undefined where nothing is there to be pressed. */
@@ -55,7 +59,7 @@ export function pressed(target: Element): (ControlPlace & { readonly item?: stri
   if (!what || !place) return undefined;
   const { screen, control, element } = place;
   const isOne = what === element || element.querySelectorAll(pressables).length === 1;
-  return isOne ? { screen, control } : { screen, control, item: wordsOf(what) };
+  return isOne ? { screen, control } : { screen, control, item: nameOf(what) };
 }
 
 /** The field of a control. */

@@ -48,15 +48,17 @@ export class Recorder {
 
   #change(target: EventTarget | null): void {
     const place = target instanceof HTMLElement ? placeOf(target) : undefined;
-    if (!place || this.#expects) return;
-    const { screen, control } = place;
-    const isTick = target instanceof HTMLInputElement && target.type === 'checkbox';
-    this.tell({
-      do: 'enter',
-      screen,
-      control,
-      value: isTick ? target.checked : (target as HTMLInputElement).value,
-    });
+    if (!place || this.#expects || !(target instanceof HTMLElement)) return;
+    const { screen, control, element } = place;
+    const step = { do: 'enter', screen, control } as const;
+    // A file of the person's cannot be chosen once more by itself.
+    if (target.matches('[type="file"]')) return;
+    if (!(target instanceof HTMLInputElement) || target.type !== 'checkbox') {
+      this.tell({ ...step, value: (target as HTMLInputElement).value });
+      return;
+    }
+    const isOneOfMany = element.querySelectorAll('input[type="checkbox"]').length > 1;
+    this.tell({ ...step, ...(isOneOfMany ? { item: target.value } : {}), value: target.checked });
   }
 
   #key({ key, target }: KeyboardEvent): void {

@@ -96,12 +96,14 @@ function press({ control, item }: TaskStep & { do: 'press' }, element: HTMLEleme
 }
 
 function enter(step: TaskStep & { do: 'enter' }, element: HTMLElement): string | undefined {
-  const { control, value } = step;
-  const choices = [...element.querySelectorAll<HTMLInputElement>('input[type="radio"]')];
-  const field = choices.length > 0 ? choices.find((each) => each.value === value) : fieldIn(element);
+  const { control, value, item } = step;
+  const type = item === undefined ? 'radio' : 'checkbox';
+  const wantedValue = item ?? value;
+  const choices = [...element.querySelectorAll<HTMLInputElement>(`input[type="${type}"]`)];
+  const field = choices.length > 0 ? choices.find((each) => each.value === wantedValue) : fieldIn(element);
   if (!field)
     return choices.length > 0
-      ? `\`${control}\` has no choice “${value}”.`
+      ? `\`${control}\` has no choice “${wantedValue}”.`
       : `Nothing is entered into \`${control}\`.`;
   if (field.disabled) return `\`${control}\` cannot be changed now.`;
   field.focus();

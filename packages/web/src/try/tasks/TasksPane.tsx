@@ -2,12 +2,17 @@
 import {
   changing,
   dropping,
+  effectiveNames,
   freshName,
+  inForce,
   isExpectation,
+  type Project,
+  plainControl,
   type Task,
   type TaskStep,
   taskNameProblem,
   taskStepWords,
+  walk,
 } from '@hovrin/core';
 import { Check, Circle, CircleStop, Play, Target, Trash2, TriangleAlert, X } from 'lucide-react';
 import { useState } from 'react';
@@ -263,9 +268,29 @@ function Recorded({ recording, tasks }: { recording: Recording; tasks: Tasks }) 
       {steps.length === 0 ? (
         <p className="m-auto text-quiet">{isOver ? 'Nothing was recorded.' : 'Nothing was done yet.'}</p>
       ) : (
-        <Steps steps={steps} problems={[]} onRemove={tasks.removeStep} />
+        <>
+          {steps.some((step) => entersPassword(project, step)) && (
+            <p className="text-copper">
+              A password is kept in the task as it was typed: use one that is for trying only.
+            </p>
+          )}
+          <Steps steps={steps} problems={[]} onRemove={tasks.removeStep} />
+        </>
       )}
     </div>
+  );
+}
+
+/** Whether a step enters a password, which stands in the task's file then. */
+function entersPassword({ screens }: Project, step: TaskStep): boolean {
+  if (step.do !== 'enter') return false;
+  const screen = screens.find(({ name }) => name === step.screen);
+  const names = screen && effectiveNames(screen);
+  return (
+    screen !== undefined &&
+    [...walk(screen)].some(
+      ({ id, props }) => names?.get(id) === plainControl(step.control) && inForce(props.type) === 'password',
+    )
   );
 }
 

@@ -58,6 +58,17 @@ export function turnOver(run: TaskRun): TaskRun {
   return { ...over, turns: over.turns.slice(1) };
 }
 
+/** Nothing more is done; what was not over is forgotten. */
+export const cancelled = ({ results }: TaskRun): TaskRun => ({
+  turns: [],
+  results: new Map(
+    [...results].flatMap(([name, each]) => {
+      const over = each.filter(({ isOver }) => isOver);
+      return over.length > 0 ? [[name, over] as const] : [];
+    }),
+  ),
+});
+
 /** Whether a task went well at all sizes; undefined: it was not done, or is not over. */
 export function verdict(results: readonly TaskResult[] | undefined): boolean | undefined {
   if (!results || results.length === 0) return undefined;
@@ -72,6 +83,7 @@ export function recorded(steps: readonly TaskStep[], step: TaskStep): readonly T
     last?.do === 'enter' &&
     step.do === 'enter' &&
     last.screen === step.screen &&
-    last.control === step.control;
+    last.control === step.control &&
+    last.item === step.item;
   return isSame ? [...steps.slice(0, -1), step] : [...steps, step];
 }

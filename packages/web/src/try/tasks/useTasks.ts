@@ -2,8 +2,9 @@
 import { putting, startScreen, type Task, type TaskStep } from '@hovrin/core';
 import { useEffect, useRef, useState } from 'react';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
+import { useHeld } from '../../editor/held.ts';
 import type { LinkedFrames } from '../linkedFrames.ts';
-import { begun, noRun, recorded, stepDone, type TaskRun, turnOver } from './taskRuns.ts';
+import { begun, cancelled, noRun, recorded, stepDone, type TaskRun, turnOver } from './taskRuns.ts';
 
 /** A task that is being recorded. */
 export interface Recording {
@@ -28,7 +29,13 @@ interface TasksSetting {
 export function useTasks({ frames, screen, onSize, onAgain }: TasksSetting) {
   const { editor } = useWorkplace();
   const { project } = useEditorState('project');
-  const [recording, setRecording] = useState<Recording>();
+  // What was recorded is there again where one comes back; the application has begun anew meanwhile.
+  const [recording, setRecording] = useHeld<Recording | undefined>('recording', undefined);
+  const isBack = useRef(true);
+  useEffect(() => {
+    if (isBack.current) setRecording((before) => before && { ...before, expects: false, isOver: true });
+    isBack.current = false;
+  }, [setRecording]);
   const [run, setRun] = useState<TaskRun>(noRun);
   const [turn] = run.turns;
   const isRecording = recording !== undefined && !recording.isOver;
@@ -73,7 +80,7 @@ export function useTasks({ frames, screen, onSize, onAgain }: TasksSetting) {
     },
     runAll: (tasks: readonly Task[], sizes: readonly string[]) =>
       setRun((before) => begun(before, tasks, sizes)),
-    cancel: () => setRun((before) => ({ ...before, turns: [] })),
+    cancel: () => setRun(cancelled),
     /** A person has done a step. */
     onStep: (step: TaskStep) =>
       setRecording((before) =>
