@@ -33,6 +33,24 @@ const mapOf = (control: string, among: Project = whole) => {
 };
 
 describe('the map around a control', () => {
+  it('begins at the service that is asked, as at a feed', () => {
+    const request = { source: 'office', method: 'GET', path: 'wind' } as const;
+    const asked = state.map((variable) => {
+      const { feed: _, ...rest } = variable;
+      return variable.name === 'mast' ? { ...rest, request } : variable;
+    });
+    const nodes = (among: Project) => mapOf('wind', among).nodes.map((node) => node.replace(/^\S+ /, ''));
+    const late = (among: Project['state']): Project => ({
+      ...whole,
+      state: [
+        ...among.filter(({ name }) => name !== 'late'),
+        { name: 'late', type: 'boolean', initial: false, computed: 'mast.wind > 1' },
+      ],
+    });
+    expect(nodes(late(state))).toContain('stand-ins/mast');
+    expect(nodes(late(asked))).toContain('office: GET wind');
+  });
+
   it('has what it sets, what follows that, and who reads it', () => {
     expect(mapOf('more')).toEqual({
       nodes: ['0 more', '1 guests', '2 Mast.words', '2 twice', '3 strong'],

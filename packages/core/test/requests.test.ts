@@ -4,7 +4,15 @@ import { describe, expect, it } from 'vitest';
 import type { DataSource, RequestParameter } from '../src/document/source.ts';
 import { answered } from '../src/requests/answered.ts';
 import { type Exchanged, exchange, longestAnswer, type Wire } from '../src/requests/exchange.ts';
-import { type Answer, Asker, CannotAsk, idleAnswer, type Outgoing, outgoing } from '../src/requests/index.ts';
+import {
+  type Answer,
+  Asker,
+  baseHere,
+  CannotAsk,
+  idleAnswer,
+  type Outgoing,
+  outgoing,
+} from '../src/requests/index.ts';
 import type { ProgramRequest } from '../src/runtime/program.ts';
 
 const office: DataSource = { name: 'office', base: 'https://office.example/api/' };
@@ -15,6 +23,27 @@ const parameter = (name: string, place: RequestParameter['in'], type: RequestPar
   type,
 });
 const base = office.base;
+
+describe('where a service is', () => {
+  const at = (source: Pick<DataSource, 'base' | 'standIn'>, inTry: boolean, page: string, said?: string) =>
+    baseHere(source, { inTry, page, said });
+  const page = 'https://hut.example/app/index.html';
+
+  it('is what its base says, in Try its stand-in, and whatever config.json says', () => {
+    const source = { base: 'api/', standIn: 'stand-ins/office/hut/' };
+    expect(at(source, false, page)).toBe('https://hut.example/app/api/');
+    expect(at(source, true, page)).toBe('https://hut.example/stand-ins/office/hut/');
+    expect(at(source, false, page, 'https://office.example/')).toBe('https://office.example/');
+    expect(at(office, true, page)).toBe(office.base);
+  });
+
+  it('is nowhere where nothing answers', () => {
+    expect(() => at({ base: 'api/' }, true, page)).toThrow('nothing answers here');
+    expect(() => at({ base: 'stand-ins/office/hut/' }, false, 'file:///page/index.html')).toThrow(
+      'in Hovrin only',
+    );
+  });
+});
 
 describe('what is sent', () => {
   it('has its parameters where they belong', () => {

@@ -14,7 +14,7 @@ import { type StateUse, usesOfState } from './state-uses.ts';
 export interface MapNode {
   readonly id: string;
   readonly what: 'control' | 'variable' | 'feed';
-  /** A control's name with its screen, a variable's name, a feed's address. */
+  /** A control's name with its screen, a variable's name, a feed's address, what is asked of a service. */
   readonly label: string;
   /** The control that it is; absent for others. */
   readonly control?: string;
@@ -33,6 +33,10 @@ export interface DependencyMap {
 /** Most nodes of a map, and steps in each direction. */
 const mostNodes = 60;
 const farthest = 5;
+
+/** Where the values of a variable come from outside; undefined: from nowhere. */
+const outsideOf = ({ feed, request }: StateVariable): string | undefined =>
+  feed?.address ?? (request && `${request.source}: ${request.method} ${request.path || '/'}`);
 
 class MapMaker {
   readonly nodes = new Map<string, MapNode>();
@@ -102,10 +106,10 @@ class MapMaker {
     const variable = this.byName.get(name);
     if (!variable) return;
     for (const source of followedBy(variable)) this.back(source, id, column - 1);
-    if (variable.feed) {
-      const { address } = variable.feed;
-      this.put({ id: `feed ${address}`, what: 'feed', label: address, column: column - 1 });
-      this.join(`feed ${address}`, id);
+    const outside = outsideOf(variable);
+    if (outside !== undefined) {
+      this.put({ id: `feed ${outside}`, what: 'feed', label: outside, column: column - 1 });
+      this.join(`feed ${outside}`, id);
     }
     for (const use of this.usesOf(name))
       if (use.written && use.control.id !== to) this.join(this.putControl(use, column - 1), id);

@@ -22,6 +22,7 @@ export {
 export { isBase, requestProblem, sourceProblem } from '../document/source-problem.ts';
 export { shapeWords } from './answer-words.ts';
 export { type Answered, answered } from './answered.ts';
+export { baseHere } from './base-here.ts';
 export type { Exchanged } from './exchange.ts';
 export { followedAtStart } from './followed.ts';
 export { learnedShape } from './learned-shape.ts';

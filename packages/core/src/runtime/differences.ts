@@ -111,8 +111,8 @@ const longestList = 2000;
 const mostRows = 200;
 
 /**
- * @returns a line for each difference, the last saying how many more there are; none where both are no lists and no
- *   records, or nothing is the same.
+ * @returns a line for each difference, the last saying how many more there are; none where they are not two lists or two
+ *   records, or are alike.
  */
 export function differences(before: unknown, after: unknown): readonly string[] {
   const isList = Array.isArray(before) && Array.isArray(after);

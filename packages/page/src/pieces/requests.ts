@@ -2,6 +2,7 @@
 import {
   type Answer,
   Asker,
+  baseHere,
   browserWire,
   type DataSource,
   RemoteRows,
@@ -12,12 +13,10 @@ import {
   type ConfiguredSource,
   type Expression,
   forPeople,
-  isOnPagesServer,
   keyOf,
   type ProgramRequest,
   type ProgramVariable,
   type StateValue,
-  standInFolder,
 } from '@hovrin/core/runtime';
 import { configured } from '../configured.ts';
 import { follows, tell, tellProblem, trial } from '../trial.ts';
@@ -62,7 +61,12 @@ export const piece: Piece = (_, around) => {
     around,
     secrets,
     keepSecret,
-    base: async (source) => baseOf(source, (await configuredHere)(source.name).base),
+    base: async (source) =>
+      baseHere(source, {
+        inTry: trial !== undefined,
+        page: location.href,
+        said: (await configuredHere)(source.name).base,
+      }),
   };
   const asked = new Map(
     program.state.flatMap(({ name, request }) => {
@@ -81,21 +85,6 @@ export const piece: Piece = (_, around) => {
   for (const { remote, ...variable } of program.state) if (remote) behind(variable, remote, asked, around);
   for (const each of asked.values()) askByItself(each, around);
 };
-
-/**
- * Where a source is here. Stand-ins lie on the server that shows the page; where there is none they are not.
- *
- * @throws Error with a sentence.
- */
-function baseOf({ base, standIn }: DataSource, said: string | undefined): string {
-  const here = said ?? (trial ? (standIn ?? base) : base);
-  if (trial && isOnPagesServer(here))
-    throw new Error(`\`${here}\` is on the server of the page that is handed over; nothing answers here.`);
-  if (!here.startsWith(standInFolder)) return new URL(here, location.href).href;
-  if (!location.protocol.startsWith('http'))
-    throw new Error(`\`${here}\` is a stand-in that runs in Hovrin only.`);
-  return new URL(`/${here}`, location.href).href;
-}
 
 function makeAsked(name: string, request: ProgramRequest, source: DataSource, asking: Asking): Asked {
   const { runtime } = asking.around;

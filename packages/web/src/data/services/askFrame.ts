@@ -3,13 +3,12 @@
  * Try gets, and the project's own window never talks to strangers.
  */
 import {
+  baseHere,
   type DataSource,
   type Exchanged,
-  isOnPagesServer,
   type Outgoing,
   outgoing,
   type Request,
-  standInFolder,
 } from '@hovrin/core';
 
 /** Longest wait for the frame itself, ms. */
@@ -21,20 +20,18 @@ export interface AskedNow {
   readonly took: number;
 }
 
-/** The address that a source has while one builds, as a whole. @throws Error where nothing answers there. */
-export function baseNow({ base, standIn = base }: DataSource): string {
-  if (isOnPagesServer(standIn))
-    throw new Error(`${standIn} is on the server of the page that is handed over; nothing answers here.`);
-  return standIn.startsWith(standInFolder) ? new URL(`/${standIn}`, window.location.href).href : standIn;
-}
-
 /** What a request sends with these values. @throws Error with a sentence. */
 export const outgoingNow = (
   source: DataSource,
   request: Request,
   values: Readonly<Record<string, unknown>>,
   secret: string,
-): Outgoing => outgoing(source, request, { base: baseNow(source), values, secret });
+): Outgoing =>
+  outgoing(source, request, {
+    base: baseHere(source, { inTry: true, page: window.location.href }),
+    values,
+    secret,
+  });
 
 /** @param timeout seconds. @throws Error where the frame does not start. */
 export function askNow(sent: Outgoing, timeout: number): Promise<AskedNow> {
