@@ -71,8 +71,9 @@ export function Frames(props: FramesProps) {
   return (
     <div
       ref={element}
-      className="flex min-w-0 flex-1 items-start justify-center overflow-auto"
-      style={{ gap, padding: gap }}
+      className="flex min-w-0 flex-1 items-start overflow-auto"
+      // Where there is no room for all of them, the first one can be scrolled to.
+      style={{ gap, padding: gap, justifyContent: 'safe center' }}
     >
       {room.width > 0 &&
         sizes.map((whole, index) => {

@@ -1,8 +1,9 @@
 /** What the events of the running application did: newest first, each with what it changed and what followed. */
 import type { ToldTrace } from '@hovrin/core/runtime';
-import { ChevronDown, ChevronRight, Eraser, X } from 'lucide-react';
+import { ChevronDown, ChevronRight, Eraser } from 'lucide-react';
 import { useState } from 'react';
 import { hasWords } from '../parts/words.ts';
+import { PaneHead } from './PaneHead.tsx';
 
 /** A trace with where it came from. */
 export interface TraceEntry {
@@ -37,8 +38,7 @@ export function TracePane({
       aria-label="Trace"
       className="flex h-56 shrink-0 flex-col border-t border-rule bg-sheet text-[12.5px]"
     >
-      <div className="flex h-8 shrink-0 items-center gap-2 border-b border-rule/60 px-3">
-        <h2 className="font-semibold">Trace</h2>
+      <PaneHead title="Trace" onClose={onClose}>
         <span className="text-quiet">what each event did, the newest first</span>
         <input
           type="search"
@@ -57,10 +57,7 @@ export function TracePane({
         >
           <Eraser size={14} aria-hidden /> Clear
         </button>
-        <button type="button" className="btn-bare" aria-label="Close the trace" onClick={onClose}>
-          <X size={14} />
-        </button>
-      </div>
+      </PaneHead>
       {entries.length === 0 ? (
         <p className="m-auto text-quiet">Nothing has happened yet. Press or enter something above.</p>
       ) : found.length === 0 ? (

@@ -1,8 +1,10 @@
 /** What the variables of the running application hold now: searched, watched, changed; and what it keeps for the next run. */
+
 import { fitting, initialScope, messageOf, type Project, type StateVariable } from '@hovrin/core';
-import { Eraser, Pin, X } from 'lucide-react';
+import { Eraser, Pin } from 'lucide-react';
 import { useId, useMemo, useState } from 'react';
 import { useHeld } from '../editor/held.ts';
+import { PaneHead } from './PaneHead.tsx';
 import { SecretFields } from './SecretFields.tsx';
 
 interface ValuesPaneProps {
@@ -66,8 +68,7 @@ export function ValuesPane(props: ValuesPaneProps) {
       aria-label="Values"
       className="flex h-56 shrink-0 flex-col border-t border-rule bg-sheet text-[12.5px]"
     >
-      <div className="flex h-9 shrink-0 items-center gap-2 border-b border-rule/60 px-3">
-        <h2 className="font-semibold">Values</h2>
+      <PaneHead title="Values" onClose={onClose}>
         <input
           type="search"
           className="field !h-6 w-48"
@@ -79,10 +80,7 @@ export function ValuesPane(props: ValuesPaneProps) {
         <span className="flex-1" />
         <SecretFields {...props} />
         <KeptLine {...props} />
-        <button type="button" className="btn-bare" aria-label="Close the values" onClick={onClose}>
-          <X size={14} />
-        </button>
-      </div>
+      </PaneHead>
       {found.length === 0 ? (
         <p className="m-auto text-quiet">
           {project.state.length === 0

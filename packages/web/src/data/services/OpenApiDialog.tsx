@@ -8,11 +8,11 @@ import {
   sourceNameProblem,
   stateNameProblem,
 } from '@hovrin/core';
-import { Upload } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import { Dialog } from '../../parts/Dialog.tsx';
 import { FormEnd } from '../../parts/FormEnd.tsx';
+import { PastedText } from '../../parts/PastedText.tsx';
 import { officeBase, officeDescription } from './standInServices.ts';
 
 /** Longest description, in UTF-16 units. */
@@ -52,7 +52,6 @@ export function OpenApiDialog({ onClose }: { readonly onClose: () => void }) {
   const { read, problem } = useReading(text);
   /** Operations that are left out. */
   const [without, setWithout] = useState<ReadonlySet<string>>(new Set());
-  const file = useRef<HTMLInputElement>(null);
   const requests = (read?.requests ?? []).filter(({ name }) => !without.has(name));
   const take = () => {
     if (!read) return;
@@ -88,35 +87,20 @@ export function OpenApiDialog({ onClose }: { readonly onClose: () => void }) {
           Paste what a service says of itself (OpenAPI 3.0 or 3.1, JSON or YAML), or choose its file. Each
           operation becomes a request, with the shape of its answer.
         </p>
-        <textarea
-          className="field h-40 w-full resize-y py-1.5 font-mono text-[12px]"
-          aria-label="Description of the service"
-          aria-invalid={problem !== undefined}
-          spellCheck={false}
+        <PastedText
+          label="Description of the service"
+          fileLabel="File of the description"
+          accept=".json,.yaml,.yml"
+          longest={longest + 1}
           placeholder={'openapi: 3.1.0\ninfo:\n  title: Valley office'}
-          value={text}
-          onChange={({ target }) => setText(target.value)}
-        />
-        <div className="flex gap-2">
-          <input
-            ref={file}
-            type="file"
-            className="hidden"
-            accept=".json,.yaml,.yml"
-            aria-label="File of the description"
-            onChange={async ({ target }) => {
-              const [first] = target.files ?? [];
-              if (first) setText(await first.text());
-              target.value = '';
-            }}
-          />
-          <button type="button" className="btn" onClick={() => file.current?.click()}>
-            <Upload size={14} aria-hidden /> Choose a file
-          </button>
+          text={text}
+          isWrong={problem !== undefined}
+          onText={setText}
+        >
           <button type="button" className="btn" onClick={() => void takeOffice()}>
             Take the simulated office
           </button>
-        </div>
+        </PastedText>
         {read && <Operations read={read} without={without} onWithout={setWithout} />}
         <FormEnd
           problem={

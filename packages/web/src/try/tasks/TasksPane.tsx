@@ -1,4 +1,5 @@
 /** Tasks: recorded, looked at, and done again at all sizes that are shown. */
+
 import {
   changing,
   dropping,
@@ -18,6 +19,7 @@ import { Check, Circle, CircleStop, Play, Target, Trash2, TriangleAlert, X } fro
 import { useState } from 'react';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import { TypedField } from '../../parts/TypedField.tsx';
+import { PaneHead } from '../PaneHead.tsx';
 import { type TaskResult, verdict } from './taskRuns.ts';
 import type { Recording, Tasks } from './useTasks.ts';
 
@@ -39,10 +41,9 @@ export function TasksPane({ tasks, sizes, wanted, onClose }: TasksPaneProps) {
   return (
     <section
       aria-label="Tasks"
-      className="flex w-[380px] shrink-0 flex-col border-l border-rule bg-sheet text-[12.5px]"
+      className="flex w-[min(380px,34vw)] shrink-0 flex-col border-l border-rule bg-sheet text-[12.5px]"
     >
-      <div className="flex h-10 shrink-0 items-center gap-2 border-b border-rule/60 px-3">
-        <h2 className="mr-1 font-semibold">Tasks</h2>
+      <PaneHead title="Tasks" onClose={onClose}>
         {isRecording ? (
           <>
             <button type="button" className="btn !h-6" onClick={tasks.stop}>
@@ -79,10 +80,7 @@ export function TasksPane({ tasks, sizes, wanted, onClose }: TasksPaneProps) {
             <Play size={13} aria-hidden /> Do all
           </button>
         )}
-        <button type="button" className="btn-bare" aria-label="Close the tasks" onClick={onClose}>
-          <X size={14} />
-        </button>
-      </div>
+      </PaneHead>
       {isRecording && (
         <p role="status" className="px-3 pt-2 text-quiet">
           {recording?.expects

@@ -70,8 +70,10 @@ export function EventFields({
 function writtenFor(variable: StateVariable): readonly string[] {
   const { name, type } = variable;
   if (variable.request) return askings.map(({ written }) => written(variable));
-  const set = type === 'boolean' ? [] : [`${name} = ${name}`];
-  const fitting = alterings.filter(({ on }) => !on || on.includes(type));
+  // A list behind a service is changed row by row.
+  const isWhole = variable.remote === undefined;
+  const set = type === 'boolean' || !isWhole ? [] : [`${name} = ${name}`];
+  const fitting = alterings.filter(({ on, several }) => (!on || on.includes(type)) && (isWhole || !several));
   return [...set, ...fitting.map(({ written }) => written(variable))];
 }
 
