@@ -13,6 +13,7 @@ const patient = {
 /** Tests of exported pages. */
 const pages = [
   'acting',
+  'addresses',
   'cells',
   'components',
   'configured',

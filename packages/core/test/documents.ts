@@ -14,7 +14,12 @@ import {
   projectFormat,
   type StateVariable,
 } from '../src/index.ts';
+import { addStatements } from '../src/runtime/carrying-out.ts';
+import { loops } from '../src/runtime/loops.ts';
 import { Shaper } from '../src/text/shaper.ts';
+
+// What a page has by a piece of its own.
+addStatements(loops);
 
 const fonts = join(import.meta.dirname, '../fonts');
 

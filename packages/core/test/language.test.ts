@@ -208,7 +208,7 @@ describe('an event', () => {
   });
 
   it('leaves them as they are', () => {
-    const read = parseStatements('let a = 1; a = 2');
+    const read = parseStatements('const a = 1; a = 2');
     expect(read.ok ? '' : read.problem.message).toContain('stays what it is');
   });
 });

@@ -22,7 +22,8 @@ import {
   type StateVariable,
   sentenceOf,
 } from '../src/index.ts';
-import { Runtime } from '../src/runtime/index.ts';
+import { askedBy } from '../src/requests/index.ts';
+import { addStatements, Runtime } from '../src/runtime/index.ts';
 import { named, noActing, noPieces, projectWith } from './documents.ts';
 
 const office: DataSource = { name: 'office', base: 'https://office.example/api/' };
@@ -155,13 +156,15 @@ describe('an event that waits for its answer', () => {
           setSecret: (...secret) => given.push(secret),
         },
         problem: (text) => told.push(text),
-        ask: async (...what) => {
-          given.push(what);
-          return answer;
-        },
         traced: ({ did }) => told.push(JSON.stringify(did)),
       },
     );
+    addStatements({
+      ask: askedBy(async (...what) => {
+        given.push(what);
+        return answer;
+      }),
+    });
     const read = parseStatements(event);
     if (!read.ok) throw new Error(read.problem.message);
     runtime.run(read.value, undefined, { control: 'ask', event: 'press' });

@@ -6,6 +6,7 @@
 import {
   type Acting,
   addFunctions,
+  addStatements,
   type Dispose,
   type FeedStatus,
   type Host,
@@ -18,6 +19,7 @@ import {
   sharingBudget,
   type Trace,
 } from '@hovrin/core/runtime';
+import { nameIn } from './address.ts';
 import { markPlace, startBehaviours } from './behaviours.ts';
 import { Binder, finderIn } from './binder.ts';
 import { Dialogs } from './dialogs.ts';
@@ -27,7 +29,7 @@ import { handlerNamed } from './handlers.ts';
 import { Kept } from './kept.ts';
 import { keepMessage, showMessage } from './messages.ts';
 import { focusable, focusHeading, movesLess, partOf, rowOf } from './on-screen.ts';
-import type { Piece } from './pieces/piece.ts';
+import type { Begin, Holds, Piece } from './pieces/piece.ts';
 import { followScrollers, scrollScreen } from './scrolling.ts';
 import { see } from './seen.ts';
 import { fetchRows, takeRows } from './stored-rows.ts';
@@ -92,6 +94,10 @@ class Page implements Acting {
   #heard: string | undefined;
   /** What is done when this window begins, or ends, to be the one in which things happen by themselves. */
   readonly #leads: (() => void)[] = [];
+  /** What pieces do as long as a screen or a dialog is shown. */
+  readonly #shows: Begin[] = [];
+  /** What holds a person back who leaves a screen. */
+  #holds: Holds = () => false;
   /** What the next screen is entered with. */
   #brought: unknown;
   readonly #dialogs = new Dialogs();
@@ -133,6 +139,7 @@ class Page implements Acting {
         host: this.#host,
         tellStatus: (variable, status) => this.#tellStatus(variable, status),
         addFunctions,
+        addStatements,
         repeatBy: (make) => {
           this.#binder.makeRepeat = make;
         },
@@ -140,6 +147,10 @@ class Page implements Acting {
           this.#binder.tables = care;
         },
         asItLeads: (begin) => void this.#leads.push(begin),
+        asItShows: (begin) => void this.#shows.push(begin),
+        holdBack: (holds) => {
+          this.#holds = holds;
+        },
       });
     // Each page has its tables from beside it, and knows itself how their rows come.
     const told = new Set(this.program.state.flatMap(({ table }) => table?.status ?? []));
@@ -182,10 +193,15 @@ class Page implements Acting {
       tellProblem(`There is no screen \`${screen}\`.`);
       return;
     }
+    const isHere = this.#way.at(-1) === screen;
+    if (!isHere && this.#heard !== screen && this.#holds(() => this.go(screen, values, replaces))) return;
     this.#dialogs.closeAll();
     // A screen that is shown already is not entered once more.
-    if (this.#way.at(-1) === screen) this.#bring(values);
-    else this.#brought = values;
+    if (isHere) {
+      this.#bring(values);
+      return;
+    }
+    this.#brought = values;
     const hash = encodeURIComponent(screen);
     if (replaces) this.#way.pop();
     if (this.#ways) this.#ways.go(hash, replaces);
@@ -250,6 +266,7 @@ class Page implements Acting {
 
   /** The screen before this one; where there was none, the first. */
   back(): void {
+    if (this.#holds(() => this.back())) return;
     this.#dialogs.closeAll();
     if (this.#ways?.back()) return;
     this.#way.pop();
@@ -304,12 +321,7 @@ class Page implements Acting {
    * @param scrolled how far it was scrolled when it was shown at this place of the history.
    */
   #showAddressed(scrolled = 0): void {
-    let name = '';
-    try {
-      name = decodeURIComponent(window.location.hash.slice(1));
-    } catch {
-      // An address that cannot be decoded names no screen.
-    }
+    const name = nameIn(window.location.hash);
     const part = partOf(this.#elements.values(), name);
     const { screens, start } = this.program;
     const wanted = part ? part.screen.dataset.name : name || start;
@@ -371,47 +383,10 @@ class Page implements Acting {
   #bindScreen(screen: ScreenProgram, element: HTMLElement): Dispose[] {
     const find = finderIn([element]);
     return [
+      ...this.#shows.map((begin) => begin(screen, element)),
       ...this.#binder.bindAll(screen, find),
       this.#binder.listen(screen, find),
-      this.#time(screen, element),
-      this.#waitFor(screen, element),
     ];
-  }
-
-  /** Tells a screen each time that what it waits for has come about. */
-  #waitFor({ name, when }: ScreenProgram, element: HTMLElement): Dispose {
-    if (!when) return () => {};
-    let before: unknown = false;
-    let happened: number[] = [];
-    return this.runtime.bind(
-      when,
-      (value) => {
-        const turned = value !== before && Boolean(value);
-        before = value;
-        if (!turned) return;
-        // What it sets off may bring it about once more, without an end.
-        const now = Date.now();
-        happened = [...happened.filter((time) => now - time < 1000), now];
-        if (happened.length <= mostWhens)
-          setTimeout(() => {
-            if (!follows()) element.dispatchEvent(new CustomEvent('hovrin-when', { detail: value }));
-          });
-        else if (happened.length === mostWhens + 1)
-          tellProblem(`${name}: what it waits for comes about again and again.`);
-      },
-      undefined,
-      `${name}.when`,
-    );
-  }
-
-  /** Tells a screen each time that its time has passed, as long as it is shown. */
-  #time({ every }: ScreenProgram, element: HTMLElement): Dispose {
-    if (every === undefined) return () => {};
-    const pass = () => {
-      if (!follows()) element.dispatchEvent(new Event('hovrin-timer'));
-    };
-    const timer = setInterval(pass, every * 1000);
-    return () => clearInterval(timer);
   }
 
   #fromTemplate(name: string): HTMLElement | undefined {
@@ -424,6 +399,3 @@ class Page implements Acting {
     return undefined;
   }
 }
-
-/** Most times in a second that what a screen waits for comes about. */
-const mostWhens = 50;

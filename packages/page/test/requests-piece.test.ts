@@ -1,7 +1,13 @@
 /** Requests on a page: asked by events and by themselves, with secrets, and rows that lie behind a service. */
 import type { DataSource, RemoteTable } from '@hovrin/core';
 import { parseExpression } from '@hovrin/core';
-import { type Host, type ProgramRequest, type ProgramVariable, Runtime } from '@hovrin/core/runtime';
+import {
+  addStatements,
+  type Host,
+  type ProgramRequest,
+  type ProgramVariable,
+  Runtime,
+} from '@hovrin/core/runtime';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Around } from '../src/pieces/piece.ts';
 import { piece } from '../src/pieces/requests.ts';
@@ -64,6 +70,7 @@ async function page(...state: readonly ProgramVariable[]) {
     program,
     runtime,
     host,
+    addStatements,
     say: (text: string) => void said.push(text),
     asItLeads: () => {},
   } as unknown as Around);
@@ -72,16 +79,21 @@ async function page(...state: readonly ProgramVariable[]) {
   return { host, runtime, answer };
 }
 
+/** An event asks a request. */
+const asks = (runtime: Runtime, name: string) =>
+  runtime.run([{ type: 'ask', how: 'ask', name, span: [0, 0] }]);
+
 describe('a request', () => {
   it('is asked by an event, and its variable tells how it goes', async () => {
     answers = { 'GET guests': () => json(['Ilka']) };
-    const { host, answer } = await page(asked('guests', {}));
-    const coming = host.ask!('ask', 'guests', undefined);
+    const { runtime, answer } = await page(asked('guests', {}));
+    asks(runtime, 'guests');
     expect(answer('guests').state).toBe('waiting');
     await settle();
-    expect(await coming).toBe('');
     expect(answer('guests')).toMatchObject({ state: 'done', result: ['Ilka'] });
-    expect(await host.ask!('ask', 'nobody', undefined)).toBe('`nobody` is no request.');
+    asks(runtime, 'nobody');
+    await settle();
+    expect(said).toContain('`nobody` is no request.');
   });
 
   it('is asked by itself, again and again, and anew when what it follows changes', async () => {
@@ -115,10 +127,10 @@ describe('a request', () => {
 
   it('has the secret that an event gave, until it is taken away', async () => {
     answers = { 'GET guests': () => json([]) };
-    const { host } = await page(asked('guests', {}));
+    const { host, runtime } = await page(asked('guests', {}));
     for (const secret of ['s3', '']) {
       host.acting.setSecret!('warden', secret);
-      void host.ask!('ask', 'guests', undefined);
+      asks(runtime, 'guests');
       await settle();
     }
     expect(sent.map(({ headers }) => headers.Authorization)).toEqual(['Bearer s3', undefined]);

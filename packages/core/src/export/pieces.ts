@@ -52,19 +52,32 @@ const calls =
       ),
     );
 
+/** Whether a screen of a project says something by an attribute. */
+const screensSay =
+  (...attributes: readonly string[]) =>
+  ({ screens }: Project): boolean =>
+    screens.some(({ props }) => attributes.some((name) => inForce(props[name]) !== undefined));
+
+/** Whether a screen asks those who leave it. */
+export const hasLeaving = screensSay('leaving');
+
 /** By the name of each piece: whether a project's page needs it. */
 export const pieces = {
+  addresses: screensSay('address'),
   data: calls(/\b(?:JSON|Random|Array|Object)\.\w|\b(?:en|de)codeURIComponent\b/),
   dates: calls(/\bDate\.\w/),
   dragging: hasCarried,
   feeds: hasFeeds,
   files: calls(/\b(?:copy|download)\(/),
   formats: calls(/\bFormat\.\w/),
+  leaving: hasLeaving,
+  loops: calls(/\b(?:for|while)\s*\(|\btry\s*\{/),
   ranges: calls(/\bRange\.\w/),
   repeats: hasRepeats,
   requests: hasRequests,
   rules: hasRules,
   tables: hasTables,
+  timers: screensSay('every', 'when'),
 };
 
 export const pieceNames = keysOf(pieces);

@@ -41,6 +41,7 @@ import { givenName } from '../kinds/given-name.ts';
 import type { Kind, Property } from '../kinds/kind.ts';
 import { arrangementOf, mannerOf } from '../kinds/manner.ts';
 import { ownStates, style } from '../kinds/properties.ts';
+import { addressedOf } from '../meaning/addressed.ts';
 import { columnScopeAt, listShownBy } from '../meaning/column-uses.ts';
 import { contextOf } from '../meaning/property-text.ts';
 import { secondsType } from '../property-types/index.ts';
@@ -63,6 +64,7 @@ import { boundTo, placeIn, withLists } from './row-targets.ts';
 /** What bindings are read with: the names in reach of expressions, and values that hold on all screens. */
 interface Binding extends Surroundings {
   readonly conditions: Conditions;
+  readonly state: Project['state'];
   /** The list that an item's row is in, by a control and the name of the item; undefined: it is worked out. */
   listOf(control: Control, item: string): string | undefined;
   /** The list whose rows a control shows. */
@@ -75,6 +77,7 @@ export function programOf(given: Project): Program {
   const around = {
     ...contextOf(project),
     conditions: { prefixes: [''], theme: themeOf(project) },
+    state: project.state,
     listOf: () => undefined,
     listShownBy: () => undefined,
   };
@@ -204,13 +207,20 @@ export function styleTemplates(
 function screenProgram(screen: Control, around: Binding): ScreenProgram {
   const bindings = bindingsOf([{ control: screen, parent: undefined }], effectiveNames(screen), around);
   const every = secondsType.read(inForce(screen.props.every) ?? '');
-  const text = inForce(screen.props.when);
-  const when = text === undefined ? undefined : checkTemplate(text, around);
+  const templateOf = (text: string | undefined) => {
+    const checked = text === undefined ? undefined : checkTemplate(text, around);
+    return checked?.ok ? checked.value : undefined;
+  };
+  const when = templateOf(inForce(screen.props.when));
+  const leaving = isDialog(screen) ? undefined : templateOf(inForce(screen.props.leaving));
+  const { entries: addressed } = addressedOf(screen, around.state);
   return {
     name: addressOf(screen),
     title: titleOf(screen),
     ...(every.ok ? { every: every.value } : {}),
-    ...(when?.ok ? { when: when.value } : {}),
+    ...(when ? { when } : {}),
+    ...(addressed.length > 0 ? { addressed } : {}),
+    ...(leaving ? { leaving } : {}),
     ...(isDialog(screen) ? { dialog: true } : {}),
     ...bindings,
   };

@@ -3,6 +3,7 @@ import type { Control } from '../document/types.ts';
 import type { Assigned, Statement } from '../expression/ast.ts';
 import { itemType, type Surroundings } from '../expression/check.ts';
 import { parseExpression } from '../expression/parse.ts';
+import { withInner } from '../expression/statement-parts.ts';
 import type { TwoWayBinding } from '../runtime/program.ts';
 
 /** What knows which list an item's row is in. */
@@ -39,23 +40,11 @@ export const withLists = (
   listOf: (item: string) => string | undefined,
 ): Statement[] =>
   statements.map((statement): Statement => {
-    const inner = (part: readonly Statement[]) => withLists(part, listOf);
     const placed = <T extends Assigned>(target: T): T => {
-      const list = target.path.length > 0 ? listOf(target.name) : undefined;
+      const list = target.path.length > 0 && !target.local ? listOf(target.name) : undefined;
       return list === undefined ? target : { ...target, list };
     };
-    switch (statement.type) {
-      case 'if':
-        return { ...statement, whenTrue: inner(statement.whenTrue), whenFalse: inner(statement.whenFalse) };
-      case 'each':
-        return { ...statement, body: inner(statement.body) };
-      case 'assign':
-        return placed(statement);
-      case 'alter':
-        return { ...placed(statement), ...(statement.gives ? { gives: placed(statement.gives) } : {}) };
-      case 'handler':
-        return statement.gives ? { ...statement, gives: placed(statement.gives) } : statement;
-      default:
-        return statement;
-    }
+    const whole = withInner(statement, (part) => withLists(part, listOf));
+    const own = whole.type === 'assign' || whole.type === 'alter' ? placed(whole) : whole;
+    return 'gives' in own && own.gives ? { ...own, gives: placed(own.gives) } : own;
   });

@@ -22,7 +22,7 @@ import { forcedColourRules, printRules } from './media-rules.ts';
 import { keepsHinge, paneSections } from './pane-sections.ts';
 import { type PartClassOf, partSelectors } from './part-classes.ts';
 import { pictureAddress } from './picture-address.ts';
-import { hasCarried } from './pieces.ts';
+import { hasCarried, hasLeaving } from './pieces.ts';
 import type { Rule, Section } from './rule.ts';
 import { shareRules } from './shared-rules.ts';
 import { selectorInState } from './state-selectors.ts';
@@ -106,7 +106,7 @@ function baseRules(project: Project, theme: Theme): string {
     .filter(Boolean)
     .map((css) => `${css}\n`);
   const indented = kindRules.join('\n').replace(/^(?=.)/gm, '  ');
-  return `${hinged ? hingeRules : ''}${messageRules(theme)}${project.screens.length > 1 ? screenRules : ''}${project.screens.some(isDialog) ? dialogRules : ''}${hasCarried(project) ? carryRules : ''}
+  return `${hinged ? hingeRules : ''}${messageRules(theme)}${project.screens.length > 1 ? screenRules : ''}${project.screens.some(isDialog) ? dialogRules : ''}${hasCarried(project) ? carryRules : ''}${hasLeaving(project) ? questionRules(theme) : ''}
 /* Rules of the kinds; those of single controls come after this layer and win over it. */
 @layer kinds {
   *,
@@ -229,6 +229,44 @@ const dialogRules = `
 }
 .page-dialog::backdrop {
   background: none;
+}
+`;
+
+const questionRules = ({ corner }: Theme) => `
+/* A question to those who leave a screen. */
+.page-question {
+  max-width: min(100% - 32px, 28rem);
+  padding: 20px;
+  border: 1px solid var(--line);
+  border-radius: ${corner}px;
+  background: var(--page);
+  color: var(--ink);
+}
+.page-question::backdrop {
+  background: rgb(0 0 0 / 40%);
+}
+.page-question p {
+  margin: 0 0 20px;
+}
+.page-question div {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: end;
+  gap: 8px;
+}
+.page-question button {
+  min-height: 40px;
+  padding: 0 16px;
+  border: 1px solid var(--line);
+  border-radius: ${corner}px;
+  background: var(--page);
+  color: var(--ink);
+  font: inherit;
+}
+.page-question .is-strong {
+  border-color: transparent;
+  background: var(--accent);
+  color: var(--on-accent);
 }
 `;
 

@@ -85,8 +85,6 @@ export interface RecordEntry {
 
 export type AssignmentOperator = '=' | '+=' | '-=' | '*=' | '/=' | '%=' | '??=' | '||=' | '&&=';
 
-/** Actions on a state variable, which they take by its name. */
-
 /** A value that an action brings to a screen: `{ guest: party.name }`. */
 export interface Brought {
   /** Of the state variable. */
@@ -103,6 +101,17 @@ export interface Assigned {
   readonly path: readonly Expression[];
   /** Of an item of a repeat: the list that its row is in. */
   readonly list?: string;
+  /** A name that the event itself began with `let`, no state variable. */
+  readonly local?: true;
+}
+
+/** A variable that stands in the address of a screen. */
+export interface Addressed {
+  /** What it is called there. */
+  readonly key: string;
+  readonly variable: string;
+  /** Reads it. */
+  readonly read: Expression;
 }
 
 /** What an event does, step by step. */
@@ -153,7 +162,7 @@ export type Statement =
       /** What it gives goes here: `price = handlers.quote(nights)`. */
       readonly gives?: Assigned;
     }
-  /** `const NAME = VALUE`: known to what follows it. */
+  /** `const NAME = VALUE`, `let NAME = VALUE`: known to what follows it. */
   | { readonly type: 'let'; readonly name: string; readonly value: Expression }
   /** `for (const NAME of LIST)`. */
   | {
@@ -172,8 +181,24 @@ export type Statement =
       readonly value?: Expression;
       readonly valueSpan?: Span;
     }
-  /** `return`: what follows is left out. */
-  | { readonly type: 'stop' }
+  /** `while (TEST)`, and `for (BEGIN; TEST; AFTER)` behind its beginning: `after` follows each round, one cut short too. */
+  | {
+      readonly type: 'while';
+      readonly test: Expression;
+      readonly body: readonly Statement[];
+      readonly after: readonly Statement[];
+    }
+  /** `try`: what fails in `body` is caught as `{ message }`; `lastly` follows in any case. Without `catches` it goes on failing. */
+  | {
+      readonly type: 'try';
+      readonly body: readonly Statement[];
+      readonly catches: boolean;
+      readonly name?: string;
+      readonly caught: readonly Statement[];
+      readonly lastly: readonly Statement[];
+    }
+  /** `return`: what follows is left out; of a round or a loop with `continue` and `break`. */
+  | { readonly type: 'stop'; readonly how?: 'break' | 'continue' }
   | {
       readonly type: 'if';
       readonly test: Expression;

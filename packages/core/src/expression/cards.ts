@@ -134,6 +134,38 @@ class CardReader {
           fields: [this.field('of', node.right)],
           lists: [this.list('do', node.body)],
         };
+      case 'ForStatement':
+        return {
+          ...plain,
+          words: 'Count',
+          fields: [
+            ...(node.init ? [this.field('from', node.init)] : []),
+            ...(node.test ? [this.field('as long as', node.test)] : []),
+            ...(node.update ? [this.field('with each round', node.update)] : []),
+          ],
+          lists: [this.list('do', node.body)],
+        };
+      case 'WhileStatement':
+        return {
+          ...plain,
+          words: 'As long as',
+          fields: [this.field('', node.test)],
+          lists: [this.list('do', node.body)],
+        };
+      case 'TryStatement':
+        return {
+          ...plain,
+          words: 'Try',
+          lists: [
+            this.list('do', node.block),
+            ...(node.handler ? [this.list('where it fails', node.handler.body)] : []),
+            ...(node.finalizer ? [this.list('in any case', node.finalizer)] : []),
+          ],
+        };
+      case 'BreakStatement':
+        return { ...plain, words: 'End the loop' };
+      case 'ContinueStatement':
+        return { ...plain, words: 'Go on with the next round' };
       case 'ReturnStatement':
         return { ...plain, words: 'Stop here' };
       case 'ExpressionStatement':

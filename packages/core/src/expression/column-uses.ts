@@ -4,6 +4,7 @@
  */
 import { isIdentifier, keyText } from '../document/member-text.ts';
 import type { Expression, RecordEntry, Span, Spread, Statement } from './ast.ts';
+import { expressionsIn, innerOf } from './statement-parts.ts';
 
 /** What a value is, as far as columns go: the rows of a table, or one of them. */
 export interface Shape {
@@ -217,19 +218,6 @@ class Reader {
           else this.read(argument, shapeOf);
         return;
       }
-      case 'action':
-        for (const argument of statement.arguments) this.read(argument, shapeOf);
-        for (const { value } of statement.brings ?? []) this.read(value, shapeOf);
-        return;
-      case 'handler':
-        for (const argument of statement.arguments) this.read(argument, shapeOf);
-        return;
-      case 'ask':
-        if (statement.given) this.read(statement.given, shapeOf);
-        return;
-      case 'let':
-        this.read(statement.value, shapeOf);
-        return;
       case 'each': {
         const of = this.read(statement.of, shapeOf);
         this.statements(statement.body, (name) => {
@@ -238,16 +226,10 @@ class Reader {
         });
         return;
       }
-      case 'if':
-        this.read(statement.test, shapeOf);
-        this.statements(statement.whenTrue, shapeOf);
-        this.statements(statement.whenFalse, shapeOf);
-        return;
-      case 'emit':
-        if (statement.value) this.read(statement.value, shapeOf);
-        return;
-      case 'stop':
-        return;
+      default:
+        for (const expression of expressionsIn(statement)) this.read(expression, shapeOf);
+        for (const { statements, names } of innerOf(statement))
+          this.statements(statements, (name) => (names.includes(name) ? undefined : shapeOf(name)));
     }
   }
 }

@@ -7,7 +7,7 @@ const slips = 2;
 
 /** Words of other languages, and parts of ECMAScript that are left out, each with its equivalent here. */
 const instead: Readonly<Record<string, string>> = {
-  'Math.random': 'A screen is to look the same each time, so nothing here is random.',
+  'Math.random': 'Chance is had by `Random.next()`, which a test can repeat.',
   'Date.now': 'The day and time now are read as `View.now`.',
   Date: 'The day and time now are read as `View.now`, the day as `View.today`.',
   now: 'The day and time now are read as `View.now`.',

@@ -1,6 +1,7 @@
 /** Which names an expression reads and writes, and renaming them in its text. */
 import { actionNamed } from './actions/catalogue.ts';
 import type { Expression, RecordEntry, Span, Spread, Statement, Template } from './ast.ts';
+import { assignedIn, expressionsIn, innerOf } from './statement-parts.ts';
 
 /** A name from outside (a state variable, for example) at a place in the text. */
 export interface NameUse {
@@ -96,63 +97,26 @@ function visitAll(statements: readonly Statement[], bound: readonly string[], fo
 }
 
 function visitStatement(statement: Statement, bound: readonly string[], found: NameUse[]): void {
-  const read = (expressions: readonly Expression[]) => {
-    for (const expression of expressions) visit(expression, bound, found);
-  };
-  const follow = (statements: readonly Statement[], inner = bound) => visitAll(statements, inner, found);
-  switch (statement.type) {
-    case 'assign':
-      found.push({ name: statement.name, span: statement.span, written: true });
-      read([...statement.path, statement.value]);
-      return;
-    case 'alter': {
-      const { gives } = statement;
-      if (gives) found.push({ name: gives.name, span: gives.span, written: true });
-      found.push({ name: statement.name, span: statement.span, written: true });
-      read([...statement.path, ...statement.arguments, ...(gives?.path ?? [])]);
-      return;
-    }
-    case 'action': {
-      read(statement.arguments);
-      const [screen] = statement.arguments;
-      const to = screen?.type === 'literal' ? { to: String(screen.value) } : {};
-      for (const { name, span, value } of statement.brings ?? []) {
-        found.push({ name, span, written: true, ...to });
-        // What is written once for both, `{ guest }`, takes another name as a whole.
-        if (value.type !== 'name' || value.span[0] !== span[0]) read([value]);
-      }
-      return;
-    }
-    case 'ask': {
-      const { gives, given, name, span } = statement;
-      if (gives) found.push({ name: gives.name, span: gives.span, written: true });
-      found.push({ name, span, written: false });
-      read([...(given ? [given] : []), ...(gives?.path ?? [])]);
-      return;
-    }
-    case 'handler': {
-      const { gives } = statement;
-      if (gives) found.push({ name: gives.name, span: gives.span, written: true });
-      read([...statement.arguments, ...(gives?.path ?? [])]);
-      return;
-    }
-    case 'let':
-      read([statement.value]);
-      return;
-    case 'each':
-      read([statement.of]);
-      follow(statement.body, [...bound, statement.name]);
-      return;
-    case 'if':
-      read([statement.test]);
-      follow(statement.whenTrue);
-      follow(statement.whenFalse);
-      return;
-    case 'emit':
-      read(statement.value ? [statement.value] : []);
-      return;
-    case 'stop':
-      return;
+  for (const { name, span, local } of assignedIn(statement))
+    if (!local) found.push({ name, span, written: true });
+  if (statement.type === 'ask') found.push({ name: statement.name, span: statement.span, written: false });
+  if (statement.type === 'action') visitAction(statement, bound, found);
+  else for (const expression of expressionsIn(statement)) visit(expression, bound, found);
+  for (const { statements, names } of innerOf(statement)) visitAll(statements, [...bound, ...names], found);
+}
+
+function visitAction(
+  { arguments: given, brings = [] }: Statement & { readonly type: 'action' },
+  bound: readonly string[],
+  found: NameUse[],
+): void {
+  for (const expression of given) visit(expression, bound, found);
+  const [screen] = given;
+  const to = screen?.type === 'literal' ? { to: String(screen.value) } : {};
+  for (const { name, span, value } of brings) {
+    found.push({ name, span, written: true, ...to });
+    // What is written once for both, `{ guest }`, takes another name as a whole.
+    if (value.type !== 'name' || value.span[0] !== span[0]) visit(value, bound, found);
   }
 }
 
@@ -164,13 +128,11 @@ export function namesOfStatements(statements: readonly Statement[]): NameUse[] {
 }
 
 /** All statements of an event, those inside others too. */
-export function allStatements(statements: readonly Statement[]): Statement[] {
-  return statements.flatMap((statement) => [
+export const allStatements = (statements: readonly Statement[]): Statement[] =>
+  statements.flatMap((statement) => [
     statement,
-    ...(statement.type === 'if' ? allStatements([...statement.whenTrue, ...statement.whenFalse]) : []),
-    ...(statement.type === 'each' ? allStatements(statement.body) : []),
+    ...innerOf(statement).flatMap((inner) => allStatements(inner.statements)),
   ]);
-}
 
 /** Actions that an event calls. */
 export const actionsOf = (statements: readonly Statement[]): ActionUse[] =>

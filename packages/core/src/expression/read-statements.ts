@@ -5,7 +5,7 @@ import { forbiddenKeys } from '../document/forbidden-keys.ts';
 import { isOneOf } from '../sure.ts';
 import { actionNamed, alteringNamed, askingNamed } from './actions/catalogue.ts';
 import type { Assigned, AssignmentOperator, Brought, Expression, Statement } from './ast.ts';
-import { deepestExpression, dottedName, ExpressionReader } from './read-expression.ts';
+import { deepestExpression, dottedName, ExpressionReader, type Taken } from './read-expression.ts';
 
 const assignmentOperators: readonly AssignmentOperator[] = [
   '=',
@@ -19,8 +19,16 @@ const assignmentOperators: readonly AssignmentOperator[] = [
   '&&=',
 ];
 
+/** What gives something that a name or a variable can hold: a change of a list, a request, the application's own code. */
+type Giving = Statement & { readonly type: 'alter' | 'ask' | 'handler' };
+
+const always: Expression = { type: 'literal', value: true };
+
 /** Reads statements of events. */
 export class StatementReader extends ExpressionReader {
+  /** Which of the names that are known here, by their places among them, may be assigned: those of `let`. */
+  private lets: readonly number[] = [];
+
   statement(node: AnyNode, depth: number): Statement[] {
     if (depth > deepestExpression) this.refuse(node, 'This is nested too deeply.');
     switch (node.type) {
@@ -29,7 +37,7 @@ export class StatementReader extends ExpressionReader {
       case 'BlockStatement':
         return this.statements(node.body, depth + 1);
       case 'VariableDeclaration':
-        return this.declared(node, depth + 1).map((taken): Statement => ({ type: 'let', ...taken }));
+        return this.named(node, depth + 1);
       case 'IfStatement':
         return [
           {
@@ -43,6 +51,18 @@ export class StatementReader extends ExpressionReader {
         return this.action(node.expression, depth + 1);
       case 'ForOfStatement':
         return [this.each(node, depth)];
+      case 'ForStatement':
+        return [this.counting(node, depth + 1)];
+      case 'WhileStatement': {
+        const test = this.expression(node.test, depth + 1);
+        return [{ type: 'while', test, body: this.statement(node.body, depth + 1), after: [] }];
+      }
+      case 'TryStatement':
+        return [this.trying(node, depth + 1)];
+      case 'BreakStatement':
+      case 'ContinueStatement':
+        if (node.label) return this.refuse(node.label, 'Loops have no names here.');
+        return [{ type: 'stop', how: node.type === 'BreakStatement' ? 'break' : 'continue' }];
       case 'ReturnStatement':
         if (node.argument)
           return this.refuse(node.argument, 'An event gives nothing back: write `return` alone.');
@@ -50,40 +70,119 @@ export class StatementReader extends ExpressionReader {
       default:
         return this.refuse(
           node,
-          'Only assignments, actions, `const`, `if`, `for (const item of list)` and `return` can stand in an event.',
+          'Only assignments, actions, `const`, `let`, `if`, `for`, `while`, `try` and `return` can stand in an event.',
         );
     }
   }
 
+  /** Reads something; what it names is known until its end. */
+  private within<T>(read: () => T): T {
+    const [count, { lets }] = [this.parameters.length, this];
+    const made = read();
+    this.parameters.length = count;
+    this.lets = lets;
+    return made;
+  }
+
   /** Statements in turn; what they name is known until the last of them. */
   statements(nodes: readonly AnyNode[], depth: number): Statement[] {
+    return this.within(() => nodes.flatMap((node) => this.statement(node, depth)));
+  }
+
+  /** `const` and `let`; a name alone may hold what a call gives. */
+  private named(node: AnyNode & { type: 'VariableDeclaration' }, depth: number): Statement[] {
     const count = this.parameters.length;
-    const read = nodes.flatMap((node) => this.statement(node, depth));
-    this.parameters.length = count;
-    return read;
+    const [first, ...others] = node.declarations;
+    const alone = first?.id.type === 'Identifier' && others.length === 0 ? first.id : undefined;
+    const call = alone && first?.init ? this.giving(first.init, depth) : undefined;
+    if (!alone || !call) {
+      const taken = this.declared(node, depth);
+      if (node.kind === 'let') this.letFrom(count);
+      return taken.map((each): Statement => ({ type: 'let', ...each }));
+    }
+    this.parameters.push(alone.name);
+    if (node.kind === 'let') this.letFrom(count);
+    const gives: Assigned = { name: alone.name, span: this.span(alone), path: [], local: true };
+    const nothing: Expression = { type: 'literal', value: undefined };
+    return [
+      { type: 'let', name: alone.name, value: nothing },
+      { ...call, gives },
+    ];
+  }
+
+  /** The names that are known from a place among them on may be assigned. */
+  private letFrom(count: number): void {
+    this.lets = [...this.lets, ...this.parameters.slice(count).map((_, index) => count + index)];
   }
 
   private each(node: AnyNode & { type: 'ForOfStatement' }, depth: number): Statement {
     const declared = node.left.type === 'VariableDeclaration' ? node.left : undefined;
     const id = declared?.declarations[0]?.id;
-    if (declared?.kind !== 'const' || id?.type !== 'Identifier' || node.await)
+    if (declared?.kind !== 'const' || !id || node.await)
       return this.refuse(node.left, 'Write it as `for (const item of list)`.');
     const of = this.expression(node.right, depth + 1);
-    this.parameters.push(id.name);
-    const body = this.statement(node.body, depth + 1);
-    this.parameters.pop();
-    return { type: 'each', name: id.name, of, body };
+    return this.within(() => {
+      const name = id.type === 'Identifier' ? id.name : `value ${id.start}`;
+      const taken: Taken[] = [];
+      if (id.type !== 'Identifier') this.pattern(id, { type: 'name', name, span: this.span(id) }, taken);
+      this.parameters.push(name, ...taken.map((each) => each.name));
+      const lets = taken.map((each): Statement => ({ type: 'let', ...each }));
+      return { type: 'each', name, of, body: [...lets, ...this.statement(node.body, depth + 1)] };
+    });
+  }
+
+  /** `for (let i = 0; i < 5; i++)`: its beginning, and a loop behind it. */
+  private counting(node: AnyNode & { type: 'ForStatement' }, depth: number): Statement {
+    return this.within(() => {
+      const { init, test, update } = node;
+      const begins = !init
+        ? []
+        : init.type === 'VariableDeclaration'
+          ? this.named(init, depth)
+          : this.action(init, depth);
+      const loop: Statement = {
+        type: 'while',
+        test: test ? this.expression(test, depth) : always,
+        after: update ? this.action(update, depth) : [],
+        body: this.statement(node.body, depth),
+      };
+      return { type: 'if', test: always, whenTrue: [...begins, loop], whenFalse: [] };
+    });
+  }
+
+  private trying(
+    { block, handler, finalizer }: AnyNode & { type: 'TryStatement' },
+    depth: number,
+  ): Statement {
+    const param = handler?.param;
+    if (param && param.type !== 'Identifier')
+      return this.refuse(param, 'Write it as `catch (error)`, and read `error.message`.');
+    return {
+      type: 'try',
+      body: this.statement(block, depth),
+      catches: Boolean(handler),
+      ...(param ? { name: param.name } : {}),
+      caught: handler
+        ? this.within(() => {
+            if (param) this.parameters.push(param.name);
+            return this.statement(handler.body, depth);
+          })
+        : [],
+      lastly: finalizer ? this.statement(finalizer, depth) : [],
+    };
   }
 
   /** The variable that is assigned, and the keys that lead into it. */
   private target(node: AnyNode, depth: number): Assigned {
     if (node.type === 'Identifier') {
-      if (this.parameters.includes(node.name))
+      const known = this.parameters.lastIndexOf(node.name);
+      if (known >= 0 && !this.lets.includes(known))
         return this.refuse(
           node,
-          `\`${node.name}\` is a value of this event, and stays what it is; a row is changed by \`change(list, ${node.name}, { … })\`.`,
+          `\`${node.name}\` is a value of this event, and stays what it is where it is not begun with \`let\`; a row is changed by \`change(list, ${node.name}, { … })\`.`,
         );
-      return { name: node.name, span: this.span(node), path: [] };
+      const local = known >= 0 ? { local: true as const } : {};
+      return { name: node.name, span: this.span(node), path: [], ...local };
     }
     if (
       node.type !== 'MemberExpression' ||
@@ -106,12 +205,12 @@ export class StatementReader extends ExpressionReader {
     if (node.type === 'AssignmentExpression') {
       if (!isOneOf(assignmentOperators, node.operator))
         return this.refuse(node, `\`${node.operator}\` is not available here.`);
-      const handler = node.operator === '=' ? handlerCalled(node.right) : undefined;
-      if (handler) return [{ ...this.handled(handler, depth), gives: this.target(node.left, depth) }];
-      const altered = node.operator === '=' ? this.alteringCalled(node.right, depth) : undefined;
-      if (altered) return [{ ...altered, gives: this.target(node.left, depth), statement: this.span(node) }];
-      const asked = node.operator === '=' ? this.asked(node.right, depth) : undefined;
-      if (asked) return [{ ...asked, gives: this.target(node.left, depth) }];
+      const call = node.operator === '=' ? this.giving(node.right, depth) : undefined;
+      if (call) {
+        const gives = this.target(node.left, depth);
+        // What two of them would change is told from where the whole stands.
+        return [call.type === 'alter' ? { ...call, gives, statement: this.span(node) } : { ...call, gives }];
+      }
       return [
         {
           type: 'assign',
@@ -129,6 +228,8 @@ export class StatementReader extends ExpressionReader {
         { type: 'assign', ...this.target(node.argument, depth), operator, value, statement: this.span(node) },
       ];
     }
+    if (node.type === 'SequenceExpression')
+      return node.expressions.flatMap((each) => this.action(each, depth + 1));
     if (node.type === 'CallExpression') {
       const { callee } = node;
       const asked = this.asked(node, depth);
@@ -138,6 +239,14 @@ export class StatementReader extends ExpressionReader {
       if (handler) return [this.handled(handler, depth)];
     }
     return this.refuse(node, 'This does nothing: an assignment or an action is expected here.');
+  }
+
+  /** A call that gives something; undefined for all others. */
+  private giving(node: AnyNode, depth: number): Giving | undefined {
+    const handler = handlerCalled(node);
+    return handler
+      ? this.handled(handler, depth)
+      : (this.alteringCalled(node, depth) ?? this.asked(node, depth));
   }
 
   /** A call of an action on one list, whose result is asked for; undefined for all others. */
@@ -198,6 +307,12 @@ export class StatementReader extends ExpressionReader {
     }
     const { takes, count, several } = altering;
     const [first, ...others] = node.arguments;
+    const own = node.arguments.slice(0, several ? undefined : 1).find((each) => this.isOwn(each));
+    if (own)
+      return this.refuse(
+        own,
+        `\`${name}\` takes ${takes}; a name of this event is set instead: \`rows = [...rows, row]\`.`,
+      );
     if (!first || (!several && node.arguments.length !== count))
       return this.refuse(node, `\`${name}\` takes ${takes}.`);
     if (several)
@@ -220,6 +335,12 @@ export class StatementReader extends ExpressionReader {
         statement: this.span(node),
       },
     ];
+  }
+
+  /** Whether something is a name that this event began with `let`, or lies in one. */
+  private isOwn(node: AnyNode): boolean {
+    if (node.type === 'MemberExpression') return this.isOwn(node.object);
+    return node.type === 'Identifier' && this.lets.includes(this.parameters.lastIndexOf(node.name));
   }
 
   /** How a screen is gone to: `{ replace: true }`. */

@@ -154,6 +154,9 @@ const sentences: Readonly<Record<string, string>> = {
   title: 'The name that a reader sees.',
   every: 'Seconds from one `timer` event to the next.',
   when: 'The `when` event happens as this begins to hold.',
+  address:
+    'Variables whose values stand in the address of the screen: a link to it brings them, and reloading keeps them.',
+  leaving: 'A question to those who leave the screen; nobody is asked while it is empty.',
   dialog: 'It opens over the screen before, which stays in sight.',
   surround: 'The frame around the screen: bars and navigation that several screens share.',
   'surround: Surround': 'Screens can stand in it.',

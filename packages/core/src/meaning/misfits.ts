@@ -120,7 +120,7 @@ function misfitInEvent(text: string, typeOf: TypeOf): Problem | undefined {
 }
 
 function misfitInAssignment(statement: Statement, typeOf: TypeOf): Problem | undefined {
-  if (statement.type !== 'assign' || statement.path.length > 0) return undefined;
+  if (statement.type !== 'assign' || statement.path.length > 0 || statement.local) return undefined;
   const { name, span } = statement;
   const type = typeOf(name);
   if (!isStateType(type)) return undefined;

@@ -1,15 +1,15 @@
 /** Carries out events: statement by statement, over the state that they change. */
 import { messageOf } from '../document/error-message.ts';
 import { forPeople } from '../document/for-people.ts';
-import { indexOfRow, keyOf, newestOf } from '../document/row-identity.ts';
+import { indexOfRow, keyOf } from '../document/row-identity.ts';
 import type { Referred } from '../document/row-rules.ts';
 import { ownValue } from '../document/same.ts';
 import type { StateValue } from '../document/types.ts';
 import { actionNamed, alteringNamed } from '../expression/actions/catalogue.ts';
 import { assignedBy } from '../expression/assigned.ts';
 import type { Assigned, Statement } from '../expression/ast.ts';
-import { budgetNow } from '../expression/budget.ts';
-import { asText, EvaluationError, evaluate, type Scope } from '../expression/evaluate.ts';
+import { asText, EvaluationError, evaluate } from '../expression/evaluate.ts';
+import { type Ending, type EventScope, type Going, within } from './event-scope.ts';
 import type { Host } from './host.ts';
 import { inside } from './inside.ts';
 import type { ProgramVariable } from './program.ts';
@@ -29,65 +29,66 @@ export interface ChangedState {
   did(what: Trace['did'][number]): void;
 }
 
+/** Carries out statements of one type. */
+export type Carry<T extends Statement['type']> = (
+  statement: Statement & { readonly type: T },
+  scope: EventScope,
+  doing: CarryingOut,
+) => Going;
+
+/** How statements are carried out that only some applications have, by their types. */
+const carries: { [T in Statement['type']]?: Carry<T> } = {};
+
+/** Adds how statements of some types are carried out. */
+export const addStatements = (more: typeof carries): unknown => Object.assign(carries, more);
+
 export class CarryingOut {
   constructor(
-    private readonly state: ChangedState,
-    private readonly host: Host,
+    readonly state: ChangedState,
+    readonly host: Host,
   ) {}
 
-  /** @returns whether the event goes on behind these statements. */
-  *carryOut(statements: readonly Statement[], scope: Scope): Going {
+  /** @returns what becomes of the statements behind these. */
+  *carryOut(statements: readonly Statement[], scope: EventScope): Going {
     let inner = scope;
     for (const statement of statements) {
       if (statement.type === 'let') {
-        const [before, value] = [inner, evaluate(statement.value, inner)];
-        inner = (name) => (name === statement.name ? newestOf(value) : before(name));
+        inner = within(inner, statement.name, evaluate(statement.value, inner));
         continue;
       }
-      const goesOn = yield* this.one(statement, inner);
-      if (!goesOn) return false;
+      const ending = yield* this.one(statement, inner);
+      if (ending) return ending;
     }
-    return true;
+    return undefined;
   }
 
-  private *one(statement: Statement, scope: Scope): Going {
+  private *one(statement: Statement, scope: EventScope): Going {
     switch (statement.type) {
       case 'if':
         return yield* this.carryOut(
           evaluate(statement.test, scope) ? statement.whenTrue : statement.whenFalse,
           scope,
         );
-      case 'each': {
-        const list = evaluate(statement.of, scope);
-        if (!Array.isArray(list)) throw new EvaluationError('`for` goes through a list; this is none.');
-        for (const item of list) {
-          budgetNow().spend(roundSteps);
-          const inner: Scope = (name) => (name === statement.name ? item : scope(name));
-          const goesOn = yield* this.carryOut(statement.body, inner);
-          if (!goesOn) return false;
-        }
-        return true;
-      }
       case 'action':
         return yield* this.act(statement, scope);
       case 'handler':
         return yield* this.handle(statement, scope);
       case 'alter':
         return this.goesOn(this.alter(statement, scope), statement.gives, scope);
-      case 'ask':
-        return yield* this.ask(statement, scope);
       case 'assign':
         return this.goesOn(
           this.assignInside(statement, scope, evaluate(assignedBy(statement), scope)),
           undefined,
           scope,
         );
+      case 'stop':
+        return statement.how ?? 'return';
       default:
-        return false;
+        return yield* (carries[statement.type] as Carry<typeof statement.type>)(statement, scope, this);
     }
   }
 
-  private *act(statement: Statement & { type: 'action' }, scope: Scope): Going {
+  private *act(statement: Statement & { type: 'action' }, scope: EventScope): Going {
     const given = statement.arguments.map((argument) => evaluate(argument, scope));
     if (statement.brings)
       given.push(
@@ -98,50 +99,47 @@ export class CarryingOut {
     this.state.did({ action: statement.name, given: action?.hides ? [] : given });
     action?.act?.(this.host.acting, given);
     if (action?.waits) yield action.waits(given);
-    return true;
+    return undefined;
   }
 
   /**
-   * What comes of a change that broke a rule: the event reads it where it asks for it, else the person is told and the
-   * event ends.
+   * What comes of something that was refused: the event reads why where it asks for it, catches it where it tries, else the
+   * person is told and the event ends.
    *
-   * @param refused the rule; undefined: the change was made.
+   * @param refused why, or the rule that it breaks; empty or undefined: it was done.
    */
-  private goesOn(refused: string | undefined, gives: Assigned | undefined, scope: Scope): boolean {
-    if (gives) {
-      this.assignInside(gives, scope, refused ?? '');
-      return true;
+  goesOn(refused: string | undefined, gives: Assigned | undefined, scope: EventScope): Ending {
+    if (gives) this.assignInside(gives, scope, refused ?? '');
+    else if (refused) {
+      if (scope.tries) throw new EvaluationError(forPeople(refused));
+      this.state.problem(refused);
+      this.host.acting.message(forPeople(refused));
+      return 'return';
     }
-    if (refused === undefined) return true;
-    this.state.problem(refused);
-    this.host.acting.message(forPeople(refused));
-    return false;
+    return undefined;
   }
 
   /** @returns the rule that it would break; it is not assigned then. */
-  assignInside({ name, path, list }: Assigned, scope: Scope, value: unknown): string | undefined {
+  assignInside({ name, path, list, local }: Assigned, scope: EventScope, value: unknown): string | undefined {
     const keys = path.map((key) => asText(evaluate(key, scope)));
     if (list !== undefined) return this.changeRow(list, scope(name), keys, value);
-    const before = keys.length > 0 ? this.state.scope(name) : undefined;
-    return this.change(name, inside(before, keys, value));
-  }
-
-  private *ask({ how, name, given, gives }: Statement & { type: 'ask' }, scope: Scope): Going {
-    const values = given && evaluate(given, scope);
-    this.state.did({ action: `${how} ${name}`, given: given ? [values] : [] });
-    const wrong = yield Promise.resolve(this.host.ask?.(how, name, values));
-    return wrong !== undefined && this.goesOn((wrong as string) || undefined, gives, scope);
+    const before = keys.length === 0 ? undefined : local ? scope(name) : this.state.scope(name);
+    const whole = inside(before, keys, value);
+    return local ? scope.put?.(name, whole) : this.change(name, whole);
   }
 
   /** Calls a handler, awaits its promise, and stores its result in the variable that the event names. */
-  private *handle({ name, arguments: given, gives }: Statement & { type: 'handler' }, scope: Scope): Going {
+  private *handle(
+    { name, arguments: given, gives }: Statement & { type: 'handler' },
+    scope: EventScope,
+  ): Going {
     const values = given.map((argument) => evaluate(argument, scope));
     const handler = this.host.handler?.(name);
     this.state.did({
       action: handler ? `handlers.${name}` : `(not there yet) handlers.${name}`,
       given: values,
     });
-    if (!handler) return true;
+    if (!handler) return undefined;
     let result: unknown;
     try {
       result = handler(...values);
@@ -150,11 +148,11 @@ export class CarryingOut {
       throw new EvaluationError(`\`handlers.${name}\`: ${messageOf(error)}`);
     }
     if (gives) this.assignInside(gives, scope, result);
-    return true;
+    return undefined;
   }
 
   /** Carries out an action on a variable. @returns the rule that it would break; it is not carried out then. */
-  private alter(statement: Statement & { type: 'alter' }, scope: Scope): string | undefined {
+  private alter(statement: Statement & { type: 'alter' }, scope: EventScope): string | undefined {
     const { name, action } = statement;
     const keys = statement.path.map((key) => asText(evaluate(key, scope)));
     const whole = this.state.scope(name);
@@ -199,12 +197,3 @@ export class CarryingOut {
     return Array.isArray(rows) ? new Set(rows.map((row) => asText(ownValue(row, column)))) : undefined;
   };
 }
-
-/**
- * An event on its way: gives the seconds that it waits, or what it waits for and is told then; in the end whether what stands
- * behind it is carried out.
- */
-export type Going = Generator<number | Promise<unknown>, boolean, unknown>;
-
-/** What a round of `for` costs besides what is in it: an event's budget is enough for some 10,000. */
-const roundSteps = 1200;

@@ -1,7 +1,7 @@
 /** What a runtime needs of what runs it. */
 import type { brokenRule } from '../document/row-rules.ts';
 import type { StateValue } from '../document/types.ts';
-import type { Acting, AskingName } from '../expression/actions/action.ts';
+import type { Acting } from '../expression/actions/action.ts';
 import type { ViewName, ViewValue } from '../expression/view-names.ts';
 import type { Trace } from './trace.ts';
 
@@ -21,13 +21,6 @@ export interface Host {
   see?(name: ViewName, hold: (value: ViewValue) => void): void;
   /** Checks a cell against its column's rules. A page whose columns have no rules leaves it out. */
   brokenRule?: typeof brokenRule;
-  /**
-   * Asks for a request, for more of its list, or gives it up. A page without requests leaves it out.
-   *
-   * @param given a record of what it is asked with.
-   * @returns what went wrong, empty where nothing did; undefined: it was given up, and the event ends.
-   */
-  ask?(how: AskingName, name: string, given: unknown): Promise<string | undefined>;
   /** Hears of each event that was carried out; where it is absent nothing is written down. */
   traced?(trace: Trace): void;
 }

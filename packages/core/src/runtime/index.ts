@@ -38,6 +38,7 @@ export { wordsInstead } from '../kinds/repeat-words.ts';
 export { tabindex, withTurn } from '../kinds/tabindex.ts';
 export { nextSort, sortedRows, type TableRow } from '../kinds/table-rows.ts';
 export { propertyTypes } from '../property-types/catalogue.ts';
+export { addStatements } from './carrying-out.ts';
 export type { Host } from './host.ts';
 export * from './item-frame.ts';
 export * from './program.ts';

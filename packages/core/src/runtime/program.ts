@@ -3,7 +3,7 @@
 import type { Around } from '../css/declarations.ts';
 import type { DataSource, Request, RequestParameter } from '../document/source.ts';
 import type { Feed, StateVariable, StoredTable } from '../document/types.ts';
-import type { Expression, Statement, Template } from '../expression/ast.ts';
+import type { Addressed, Expression, Statement, Template } from '../expression/ast.ts';
 import type { Arrangement, CarryingPart, PageTarget } from '../kinds/kind.ts';
 
 /** A property with content (words, a value, an attribute) that follows an expression. */
@@ -116,6 +116,10 @@ export interface ScreenProgram extends Bindings {
   readonly when?: Template;
   /** Shown over others, not in their place. */
   readonly dialog?: true;
+  /** Variables whose values stand in its address. */
+  readonly addressed?: readonly Addressed[];
+  /** The question to those who leave it; empty: nobody is asked. */
+  readonly leaving?: Template;
 }
 
 /** A feed as a page runs it. */

@@ -3,11 +3,26 @@
  * exports it as `piece`; it is built apart, shares with the page's script only what it is given here, and is started with
  * the page.
  */
-import type { addFunctions, FeedStatus, Host, Program, Runtime } from '@hovrin/core/runtime';
+import type {
+  addFunctions,
+  addStatements,
+  Dispose,
+  FeedStatus,
+  Host,
+  Program,
+  Runtime,
+  ScreenProgram,
+} from '@hovrin/core/runtime';
 import type { MakeRepeat } from '../repeating.ts';
 import type { TableCare } from '../table-care.ts';
 
 export type Piece = (page: Document, around: Around) => void;
+
+/** Begins something of a screen or dialog that is shown. @returns what ends it, when that is left. */
+export type Begin = (screen: ScreenProgram, element: HTMLElement) => Dispose;
+
+/** Whether a person who leaves the screen is held back. @param leave leaves it after all. */
+export type Holds = (leave: () => void) => boolean;
 
 /** What a page does for its pieces. */
 export interface Around {
@@ -21,10 +36,16 @@ export interface Around {
   readonly tellStatus: (variable: string | undefined, status: FeedStatus) => void;
   /** Adds functions that expressions of this page call. */
   readonly addFunctions: typeof addFunctions;
+  /** Adds how statements are carried out that events of this page have. */
+  readonly addStatements: typeof addStatements;
   /** Has repeats made. */
   readonly repeatBy: (make: MakeRepeat) => void;
   /** Has tables looked after as they are filled. */
   readonly careForTables: (care: TableCare) => void;
+  /** Has something done as long as a screen or dialog is shown, before what it is entered with is seen. */
+  readonly asItShows: (begin: Begin) => void;
+  /** Has persons held back who leave a screen. */
+  readonly holdBack: (holds: Holds) => void;
   /** Has something done whenever this window, of several that are linked, begins or ends to be the one that leads. */
   readonly asItLeads: (begin: () => void) => void;
 }

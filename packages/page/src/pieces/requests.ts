@@ -2,6 +2,8 @@
 import {
   type Answer,
   Asker,
+  type Asks,
+  askedBy,
   baseHere,
   browserWire,
   type DataSource,
@@ -42,7 +44,7 @@ interface Asking {
 
 /** Lets the page's variables have what services answer. */
 export const piece: Piece = (_, around) => {
-  const { program, host } = around;
+  const { program, host, addStatements } = around;
   const secrets = new Map<string, string>();
   const configuredHere = configured<ConfiguredSource>(
     'sources',
@@ -74,7 +76,7 @@ export const piece: Piece = (_, around) => {
       return request && source ? [[name, makeAsked(name, request, source, asking)] as const] : [];
     }),
   );
-  host.ask = async (how, name, given) => {
+  const asks: Asks = async (how, name, given) => {
     const asker = asked.get(name)?.asker;
     if (!asker) return `\`${name}\` is no request.`;
     if (how === 'cancel') asker.cancel();
@@ -82,6 +84,7 @@ export const piece: Piece = (_, around) => {
       how === 'ask' ? await asker.ask(given) : how === 'more' ? await asker.more() : { sentence: '' };
     return came?.sentence;
   };
+  addStatements({ ask: askedBy(asks) });
   for (const { remote, ...variable } of program.state) if (remote) behind(variable, remote, asked, around);
   for (const each of asked.values()) askByItself(each, around);
 };

@@ -3,7 +3,7 @@ import type { ProblemKind } from '../problem.ts';
 import { defaultName } from './default-name.ts';
 import { sendsNothing } from './form.ts';
 import { invalid } from './invalid.ts';
-import { noWayOut, unreached } from './screens.ts';
+import { addresses, noWayOut, unreached } from './screens.ts';
 import { standIn } from './stand-in.ts';
 import { taskProblems } from './tasks.ts';
 import { unusedParts } from './unused.ts';
@@ -16,6 +16,7 @@ export const problemKinds: readonly ProblemKind[] = [
   variables,
   taskProblems,
   sendsNothing,
+  addresses,
   unreached,
   noLabel,
   noName,

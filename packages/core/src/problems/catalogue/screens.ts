@@ -1,5 +1,6 @@
 /** Screens that nobody reaches, and screens that nobody leaves. */
-import { type Control, isDialog, type Project, startScreen } from '../../document/types.ts';
+import { type Control, inForce, isDialog, type Project, startScreen } from '../../document/types.ts';
+import { addressedOf } from '../../meaning/addressed.ts';
 import type { FoundProblem, ProblemKind } from '../problem.ts';
 import { type Ways, waysOf } from '../ways.ts';
 
@@ -37,6 +38,26 @@ export const unreached: ProblemKind = {
         at(screen, `No way leads to \`${screen.name}\`: no link, no navigation, no \`go\`, no \`open\`.`),
       );
   },
+};
+
+/** What stands in the addresses of screens, and the questions of dialogs, which have none. */
+export const addresses: ProblemKind = {
+  name: 'address',
+  title: 'What does not go into the address',
+  severity: 'error',
+  find: ({ screens, state }) =>
+    screens.flatMap((screen) => {
+      const { wrong } = addressedOf(screen, state);
+      const asks = isDialog(screen) && inForce(screen.props.leaving) !== undefined;
+      const said = (attribute: string, sentence: string): FoundProblem => ({
+        place: { in: 'control', tree: screen, control: screen, attribute },
+        sentence,
+      });
+      return [
+        ...(wrong === undefined ? [] : [said('address', wrong)]),
+        ...(asks ? [said('leaving', 'A dialog is closed without a question; a screen can ask.')] : []),
+      ];
+    }),
 };
 
 export const noWayOut: ProblemKind = {
