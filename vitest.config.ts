@@ -22,6 +22,7 @@ const pages = [
   'own-code',
   'page',
   'parts',
+  'project-code',
   'repeat',
   'table',
   'ways',

@@ -78,8 +78,8 @@ afterAll(() => rm(copy, { recursive: true, force: true }));
 
 it('is compiled with the rest of the project', () => {
   const { stdout, status } = spawnSync(
-    join(root, 'node_modules/.bin/tsc'),
-    ['--noEmit', '--project', join(copy, 'tsconfig.json')],
+    process.execPath,
+    [join(root, 'node_modules/typescript/bin/tsc'), '--noEmit', '--project', join(copy, 'tsconfig.json')],
     { encoding: 'utf8' },
   );
   expect(stdout).toBe('');

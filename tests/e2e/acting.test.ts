@@ -16,6 +16,9 @@ const checkIn = `<screen name="CheckIn" padding="16" gap="12" when="{guests.leng
   </repeat>
   <button name="late" text="Later" on.press="note = 'soon'; wait(0.3); note = 'now'" />
   <button name="print" text="Print" on.press="handlers.print(guests.length)" on.doublepress="note = 'twice'" />
+  <button name="loops" text="Loops" on.press="let said = ''; for (let i = 0; i &lt; 4; i++) { if (i == 1) continue; said += i } for (const [key, n] of Object.entries(Object.fromEntries([['a', 1]]))) said += key + n; while (Object.entries({ said }).length == 1) { if (said.length &gt; 9) break; said += '.' } note = said" />
+  <button name="endless" text="Endless" on.press="try { while (true) note = 'round' } catch { note = 'caught' }" />
+  <button name="caught" text="Caught" on.press="try { note = Group.by(guests, 'who')[7].key } catch (error) { note = 'caught: ' + error.message }" />
   <textField name="code" label="Code" min-length="3" max-length="6" pattern="[A-Z]+" message="Three to six capitals" value.bind="code" />
   <textField name="keys" label="Keys" on.key="note = key" />
   <column height="900" />
@@ -143,4 +146,15 @@ it('calls what the application’s own script has put there', async () => {
   });
   await named('print').click();
   expect(await page.evaluate(() => (window as unknown as { printed: unknown[] }).printed)).toEqual([1]);
+});
+
+it('loops, counts and catches, with the functions and within the budget of the page', async () => {
+  await named('loops').click();
+  await expect.poll(told).toContain('023a1.....');
+  const before = opened.problems.length;
+  await named('endless').click();
+  await expect.poll(() => opened.problems.slice(before).join()).toContain('too long');
+  expect(await told()).not.toContain('caught');
+  await named('caught').click();
+  await expect.poll(told).toContain('caught: `key` cannot be read');
 });

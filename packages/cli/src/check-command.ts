@@ -9,16 +9,19 @@ import {
   handlersAtHand,
   type MissingHandler,
   missingHandlers,
+  moduleFile,
   namesOn,
   ownCodeFile,
+  ownHandlersOf,
   type Problem,
   type Project,
+  problemPlaceWords,
   problemsOf,
   type Severity,
   usualCheck,
   whereWords,
 } from '@hovrin/core';
-import { loadShaper } from '@hovrin/files';
+import { checkCode, loadShaper, type PlacedCodeProblem } from '@hovrin/files';
 import { BadInput, readInput } from './bad-input.ts';
 import { readOptions } from './options.ts';
 import { readWidth } from './sweep-command.ts';
@@ -38,55 +41,82 @@ export async function checkCommand(words: readonly string[], print: (text: strin
   const from = readWidth(values.from ?? String(usualCheck.from), '--from');
   const to = readWidth(values.to ?? String(usualCheck.to), '--to');
   if (to < from) throw new BadInput(`The widths end (${to}) before they begin (${from}).`);
-  const shaper = await loadShaper();
+  const mode = readMode(values.mode);
   const counts: Record<Severity, number> = { error: 0, warning: 0, advice: 0 };
   const listed: object[] = [];
   for (const input of positionals) {
     const { project, isFolder } = await readInput(input);
-    for (const missing of await notAtHand(project, input, values.handlers)) {
-      counts.error++;
-      const { screen, control, event, sentence } = missing;
-      if (values.json)
-        listed.push({
-          ...(positionals.length > 1 ? { file: input } : {}),
-          ...{ screen, check: 'no-handler', severity: 'error', control, attribute: `on.${event}`, sentence },
-        });
-      else print(`${screen}.${control}: error: No such handler\n  ${sentence}\n`);
-    }
-    for (const problem of problemsIn(project, isFolder)) {
-      counts[problem.severity]++;
-      if (values.json) listed.push({ ...(positionals.length > 1 ? { file: input } : {}), ...told(problem) });
-      else print(readableProblem(problem));
-    }
-    for (const screen of project.screens) {
-      const found = checkAll(shaper, project, screen, {
+    const found = [
+      ...(await notAtHand(project, input, values.handlers)).map(saidOfHandler),
+      ...(await checkCode(project)).map(saidOfCode),
+      ...problemsIn(project, isFolder).map(saidOfProblem),
+      ...findingsOf(await loadShaper(), project, {
         ...usualCheck,
         from,
         to,
         rightToLeft: values.rtl ?? false,
-        mode: readMode(values.mode),
-      });
-      const names = namesOn(project, screen);
-      const nameOf = (id: string | undefined) => (id === undefined ? undefined : names.get(id));
-      for (const finding of found) {
-        counts[finding.severity]++;
-        if (values.json)
-          listed.push({
-            ...(positionals.length > 1 ? { file: input } : {}),
-            screen: screen.name,
-            ...finding,
-            control: nameOf(finding.control),
-            other: nameOf(finding.other),
-            fixes: finding.fixes.map(({ label }) => label),
-          });
-        else print(readable(finding, `${screen.name}.${nameOf(finding.control)}`));
-      }
+        mode,
+      }),
+    ];
+    for (const { severity, told, text } of found) {
+      counts[severity]++;
+      if (values.json) listed.push({ ...(positionals.length > 1 ? { file: input } : {}), ...told });
+      else print(`${text}\n`);
     }
   }
-  if (values.json) print(`${JSON.stringify(listed)}\n`);
-  else print(`${summary(counts)}\n`);
+  print(`${values.json ? JSON.stringify(listed) : summary(counts)}\n`);
   return counts.error + counts.warning > 0 ? 1 : 0;
 }
+
+/** Something that is wrong, for machines and for people. */
+interface Said {
+  readonly severity: Severity;
+  readonly told: object;
+  readonly text: string;
+}
+
+const saidOfHandler = ({ screen, control, event, sentence }: MissingHandler): Said => ({
+  severity: 'error',
+  told: { screen, check: 'no-handler', severity: 'error', control, attribute: `on.${event}`, sentence },
+  text: `${screen}.${control}: error: No such handler\n  ${sentence}`,
+});
+
+const saidOfCode = ({ module, line, column, severity, message }: PlacedCodeProblem): Said => ({
+  severity,
+  told: { code: module, line, column, check: 'type', severity, sentence: message },
+  text: `${moduleFile(module)}:${line}:${column}: ${severity}: ${message}`,
+});
+
+const saidOfProblem = (problem: Problem): Said => ({
+  severity: problem.severity,
+  told: told(problem),
+  text: readableProblem(problem),
+});
+
+/** What is wrong with the screens of a project at some width. */
+const findingsOf = (
+  shaper: Awaited<ReturnType<typeof loadShaper>>,
+  project: Project,
+  how: Parameters<typeof checkAll>[3],
+): readonly Said[] =>
+  project.screens.flatMap((screen) => {
+    const names = namesOn(project, screen);
+    const nameOf = (id: string | undefined) => (id === undefined ? undefined : names.get(id));
+    return checkAll(shaper, project, screen, how).map((finding): Said => {
+      const { severity, control, other, fixes } = finding;
+      return {
+        severity,
+        told: {
+          screen: screen.name,
+          ...finding,
+          control: nameOf(control),
+          other: nameOf(other),
+          fixes: fixes.map(({ label }) => label),
+        },
+        text: readable(finding, `${screen.name}.${nameOf(control)}`),
+      };
+    });
+  });
 
 /**
  * The events that call code which is not in the application's own.
@@ -108,7 +138,9 @@ async function notAtHand(
   const read = handlersAtHand(text);
   if ('problem' in read) throw new BadInput(`${path}: ${read.problem}`);
   const names = new Map(project.screens.map((screen) => [screen.id, effectiveNames(screen)]));
-  return missingHandlers(project, read, (screen, control) => names.get(screen)?.get(control) ?? control);
+  // The project's own code has some itself.
+  const all = { ...read, names: new Set([...read.names, ...ownHandlersOf(project).keys()]) };
+  return missingHandlers(project, all, (screen, control) => names.get(screen)?.get(control) ?? control);
 }
 
 function readable(finding: Finding, place: string): string {
@@ -118,7 +150,7 @@ function readable(finding: Finding, place: string): string {
     `  ${sentence}`,
     ...fixes.map(({ label }) => `  → ${label}`),
   ];
-  return `${lines.join('\n')}\n`;
+  return lines.join('\n');
 }
 
 /** The problems of a project; of one screen alone, of which nobody knows what others do, those in its controls. */
@@ -135,10 +167,12 @@ function placeOf({ place }: Problem): {
   readonly variable?: string;
   readonly source?: string;
   readonly task?: string;
+  readonly code?: string;
 } {
   if (place.in === 'state') return { variable: place.variable };
   if (place.in === 'source') return { source: place.source };
   if (place.in === 'task') return { task: place.task };
+  if (place.in === 'code') return { code: place.module };
   if (place.in === 'theme') return {};
   const { tree, control, attribute } = place;
   const name = effectiveNames(tree).get(control.id) ?? control.kind;
@@ -155,14 +189,12 @@ const told = (problem: Problem): object => ({
 
 function readableProblem(problem: Problem): string {
   const { severity, title, sentence, fixes } = problem;
-  const { screen, control, variable } = placeOf(problem);
-  const place = variable ?? (screen === undefined ? 'theme' : `${screen}.${control}`);
   const lines = [
-    `${place}: ${severity}: ${title}`,
+    `${problemPlaceWords(problem.place)}: ${severity}: ${title}`,
     `  ${sentence}`,
     ...fixes.map(({ label }) => `  → ${label}`),
   ];
-  return `${lines.join('\n')}\n`;
+  return lines.join('\n');
 }
 
 function summary({ error, warning, advice }: Record<Severity, number>): string {

@@ -36,6 +36,14 @@ export {
   projectValueProblem,
 } from './collections/project-values.ts';
 export { lengthCss } from './css/lengths.ts';
+export {
+  type CodeModule,
+  handlersModule,
+  longestModule,
+  moduleFile,
+  moduleNameProblem,
+  pageModule,
+} from './document/code.ts';
 export { deltaOf, type ProjectDelta, withDelta } from './document/delta.ts';
 export { messageOf } from './document/error-message.ts';
 export {
@@ -157,7 +165,7 @@ export {
 export { asBegun } from './export/as-begun.ts';
 export { exporterNamed, exporters } from './export/catalogue.ts';
 export type { Exported, Exporter, ExportParts } from './export/exporter.ts';
-export { ownCodeFile } from './export/own-code.ts';
+export { codeTypesText, ownCodeFile } from './export/own-code.ts';
 export { pieceNames } from './export/pieces.ts';
 export { actions, alterings, askings } from './expression/actions/catalogue.ts';
 export { followedBy } from './expression/address.ts';
@@ -177,6 +185,8 @@ export { checkComputed } from './expression/computed.ts';
 export { asText } from './expression/evaluate.ts';
 export { addressAtStart } from './expression/feed-address.ts';
 export { initialScope } from './expression/initial-scope.ts';
+export { ownCode } from './expression/own-code.ts';
+export { type OwnFunction, ownFunctionsOf, ownHandlersOf } from './expression/own-functions.ts';
 export { parseExpression, parseStatements } from './expression/parse.ts';
 export { type RangeStop, type Ranges, rangesText, readRanges } from './expression/ranges.ts';
 export {
@@ -280,7 +290,7 @@ export {
 } from './picture/painting.ts';
 export { carriedFonts, fontFilesOf, pictureOf } from './picture/svg.ts';
 export { problemKinds } from './problems/catalogue/index.ts';
-export type { Problem, ProblemPlace } from './problems/problem.ts';
+export { type Problem, type ProblemPlace, problemPlaceWords } from './problems/problem.ts';
 export { problemsOf } from './problems/problems.ts';
 export { entriesType, withEntryLabel } from './property-types/lists.ts';
 export { transitionWords } from './property-types/looks.ts';
@@ -309,6 +319,7 @@ export { type Expanded, expandedOn, expandedProject, expansionOf } from './reuse
 export { instanceKindsOf, isInstance, kindIn } from './reuse/instance-kinds.ts';
 export { namesOn } from './reuse/names.ts';
 export { readsOf } from './reuse/reads.ts';
+export { isCodeFile } from './source/code-files.ts';
 export { printFolder, readFolder, type StoredRows, screenNameOf } from './source/folder.ts';
 export { stepsToText } from './source/merge-text.ts';
 export { parseScreen } from './source/parse.ts';

@@ -1,7 +1,7 @@
 /** A project as its application begins: what comes from outside has not come yet. */
 import { expect, it } from 'vitest';
 import { asBegun, exporterNamed, type Feed, type StateVariable } from '../src/index.ts';
-import { noPieces, projectWith } from './documents.ts';
+import { noCode, noPieces, projectWith } from './documents.ts';
 
 const feed: Feed = { address: 'stand-ins/mast', as: 'events', every: 1, status: 'mastStatus' };
 const mast: StateVariable = { name: 'mast', type: 'record', initial: { wind: 6 }, feed };
@@ -41,6 +41,7 @@ it('a page is written so: it does not say that anything is live before it is', (
     fonts: { files: [], standIns: [] },
     script: '',
     pieces: noPieces,
+    compileCode: noCode,
   });
   expect(files.get('index.html')).toContain('waiting, –');
   expect(files.get('script.js')).toContain('"initial":"waiting"');

@@ -40,15 +40,20 @@ export const testState: readonly StateVariable[] = [
 export const projectOf = (...sources: string[]): Project => projectWith(testState, ...sources);
 
 /** The same with state variables of its own. */
-export function projectWith(state: readonly StateVariable[], ...sources: string[]): Project {
+export const projectWith = (state: readonly StateVariable[], ...sources: string[]): Project =>
+  projectFrom({ state }, ...sources);
+
+/** Screens in a project that has more than those. */
+export function projectFrom(more: Partial<Project>, ...sources: string[]): Project {
   let count = 0;
   const base: Project = {
     format: projectFormat,
     name: 'Velmora Hut',
     bands: defaultBands,
-    state,
+    state: testState,
     assets: [],
     screens: [],
+    ...more,
   };
   const names = sources.map((source) => /<screen[^>]*\sname="([^"]+)"/.exec(source)?.[1] ?? 'screen');
   const { dialogs: _, ...known } = contextOf(base);
@@ -82,6 +87,9 @@ export const noActing: Acting = {
   copy() {},
   download() {},
 };
+
+/** The script of no code. */
+export const noCode = (): string => '';
 
 /** The pieces of a page's script, none of which has anything in it: for pages that are read and not run. */
 export const noPieces: ReadonlyMap<string, string> = new Map(pieceNames.map((name) => [name, '']));

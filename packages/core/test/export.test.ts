@@ -3,7 +3,7 @@ import { html } from '../src/export/page.ts';
 import { programOf } from '../src/export/program.ts';
 import { stylesheet } from '../src/export/stylesheet.ts';
 import { applyStep, type Project, type StateVariable } from '../src/index.ts';
-import { named, noPieces, projectOf, projectWith } from './documents.ts';
+import { named, noCode, noPieces, projectOf, projectWith } from './documents.ts';
 
 /** The rules of a project's controls, without theme and kinds. */
 function rules(source: string): string {
@@ -19,6 +19,7 @@ const page = (project: Project) =>
     fonts: { files: [], standIns: [] },
     script: 'var hovrinPage;',
     pieces: noPieces,
+    compileCode: noCode,
   });
 
 describe('the stylesheet', () => {
@@ -162,6 +163,7 @@ describe('the page', () => {
       fonts: { files: fonts, standIns: [] },
       script: '',
       pieces: noPieces,
+      compileCode: noCode,
     });
     expect(made.fonts).toEqual(['Hanken Grotesk.woff2', 'Zilla Slab.woff2']);
     expect(made.assets).toEqual(['a b.png']);
@@ -186,6 +188,7 @@ describe('the page', () => {
         fonts: { files, standIns: [] },
         script: '',
         pieces: noPieces,
+        compileCode: noCode,
       });
     const greek = projectOf('<screen name="s"><text weight="600" text="{`Καλ` + 2}" /></screen>');
     expect(made(greek).fonts).toEqual(

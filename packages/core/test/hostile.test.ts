@@ -5,7 +5,7 @@ import { checkStatements } from '../src/expression/check.ts';
 import { evaluateTemplate } from '../src/expression/evaluate.ts';
 import { checkTemplate, exporterNamed, type Project, parseStatements, parseTemplate } from '../src/index.ts';
 import { Runtime } from '../src/runtime/index.ts';
-import { noActing, noPieces, projectOf } from './documents.ts';
+import { noActing, noCode, noPieces, projectOf } from './documents.ts';
 
 const reaching = [
   'window',
@@ -178,6 +178,7 @@ describe('texts in a page', () => {
       fonts: { files: [], standIns: [] },
       script: 'var hovrinPage;',
       pieces: noPieces,
+      compileCode: noCode,
     }).files;
     const html = files.get('index.html')!;
     expect(html).not.toMatch(/<script>alert|<img src=x|onerror=alert\(1\)[^&]*>|href="javascript:/i);

@@ -2,6 +2,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { namesOfStatements, renameIn } from '../src/expression/names.ts';
+import { parseTemplate } from '../src/expression/template.ts';
 import { parseStatements, readCards } from '../src/index.ts';
 import { Runtime } from '../src/runtime/index.ts';
 import { noActing } from './documents.ts';
@@ -92,6 +93,21 @@ describe('a loop', () => {
     const caught = run('try { while (true) total++ } catch { words = "caught" }');
     expect(caught.problems[0]).toContain('too long');
     expect(caught.words).toBe('');
+  });
+
+  it('that was ended leaves nothing behind that does not follow any more', () => {
+    const runtime = new Runtime(
+      { state: [{ name: 'total', type: 'number', initial: 0 }], screens: [] },
+      { acting: noActing, problem: () => {} },
+    );
+    const seen: unknown[] = [];
+    const shown = parseTemplate('{total + 1}');
+    if (shown.ok) runtime.bind(shown.value, (value) => seen.push(value));
+    for (const text of ['while (true) total++', 'total = 5', 'total = 6']) {
+      const read = parseStatements(text);
+      if (read.ok) runtime.run(read.value);
+    }
+    expect(seen).toEqual([1, 6, 7]);
   });
 
   it.each([

@@ -20,7 +20,7 @@ it.each([
   ['{view.now}', '`View.now`'],
   ['{view.clock}', '`View.band`, `View.locale`'],
   ['{now}', '`View.now`'],
-  ['{Math.random()}', 'nothing here is random'],
+  ['{Math.random()}', 'Random.next'],
   ['{Date.now()}', '`View.now`'],
   ['item = true', '`item.title = …`'],
   ['repeat(3)', '`for (const item of list) { … }`'],

@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Project } from '../src/document/types.ts';
 import { html } from '../src/export/page.ts';
-import { noPieces, projectOf, projectWith } from './documents.ts';
+import { noCode, noPieces, projectOf, projectWith } from './documents.ts';
 
 const standIn = {
   ...{ family: 'Hanken Grotesk', weights: [400, 500], local: ['Arial'] },
@@ -25,6 +25,7 @@ const filesOf = (project: Project) =>
     },
     script: '',
     pieces: noPieces,
+    compileCode: noCode,
   }).files;
 const page = (project: Project): string => filesOf(project).get('index.html')!;
 const body = (source: string): string => page(projectOf(source)).replace(/[\s\S]*<body>/, '');

@@ -3,7 +3,7 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { html } from '../src/export/page.ts';
 import { type Project, ScreenView } from '../src/index.ts';
 import type { Shaper } from '../src/text/shaper.ts';
-import { named, noPieces, projectWith, testShaper } from './documents.ts';
+import { named, noCode, noPieces, projectWith, testShaper } from './documents.ts';
 
 let shaper: Shaper;
 beforeAll(async () => {
@@ -22,7 +22,12 @@ function sizeOf(project: Project): readonly number[] {
   return [box.width, box.height];
 }
 const rulesOf = (project: Project): string => {
-  const { files } = html.files(project, { fonts: { files: [], standIns: [] }, script: '', pieces: noPieces });
+  const { files } = html.files(project, {
+    fonts: { files: [], standIns: [] },
+    script: '',
+    pieces: noPieces,
+    compileCode: noCode,
+  });
   const css = files.get('style.css')!;
   return [...css.matchAll(/\.screen-s \.a \{([^}]*)\}/g)]
     .map(([, rule]) => rule!.replace(/\s+/g, ' ').trim())

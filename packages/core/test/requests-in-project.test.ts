@@ -24,7 +24,7 @@ import {
 } from '../src/index.ts';
 import { askedBy } from '../src/requests/index.ts';
 import { addStatements, Runtime } from '../src/runtime/index.ts';
-import { named, noActing, noPieces, projectWith } from './documents.ts';
+import { named, noActing, noCode, noPieces, projectWith } from './documents.ts';
 
 const office: DataSource = { name: 'office', base: 'https://office.example/api/' };
 const row = { guest: 'Ilka Sorrel', people: 2 };
@@ -311,6 +311,7 @@ describe('a page', () => {
     const { files, own } = exporterNamed('html')!.files(project, {
       fonts: { files: [], standIns: [] },
       pieces: noPieces,
+      compileCode: noCode,
       script: '',
     });
     expect(files.get('index.html')).toContain("connect-src 'self' https://office.example;");

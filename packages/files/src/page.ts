@@ -2,9 +2,10 @@
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { type Exported, type Exporter, type ExportParts, type Project, pieceNames } from '@hovrin/core';
+import { codeScript } from './code-script.ts';
 import { loadFontManifest, workspace } from './fonts.ts';
 
-type BuiltParts = Pick<ExportParts, 'fonts' | 'script' | 'pieces'>;
+type BuiltParts = Pick<ExportParts, 'fonts' | 'script' | 'pieces' | 'compileCode'>;
 
 let parts: Promise<BuiltParts> | undefined;
 
@@ -15,7 +16,7 @@ export function loadExportParts(): Promise<BuiltParts> {
     loadFontManifest(),
     built('page.js'),
     Promise.all(pieceNames.map(async (name) => [name, await built(`${name}.js`)] as const)),
-  ]).then(([fonts, script, pieces]) => ({ fonts, script, pieces: new Map(pieces) }));
+  ]).then(([fonts, script, pieces]) => ({ fonts, script, pieces: new Map(pieces), compileCode: codeScript }));
   return parts;
 }
 

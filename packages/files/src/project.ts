@@ -5,6 +5,7 @@ import {
   contextOf,
   defaultBands,
   expansionOf,
+  isCodeFile,
   isTaskFile,
   type Project,
   parseScreen,
@@ -52,11 +53,12 @@ async function readText(path: string): Promise<string> {
   return new TextDecoder('utf-8', { fatal: true }).decode(await readFile(path));
 }
 
-/** Components lie anywhere; rows of tables, tokens and styles have their place. */
+/** Components lie anywhere; rows of tables, tokens, styles, tasks and code have their place. */
 const isPlaced = (path: string): boolean =>
   path.endsWith('.component.xml') ||
   /^tables\/[^/]+\.json$/.test(path) ||
   isTaskFile(path) ||
+  isCodeFile(path) ||
   path === styleFile ||
   Object.values(tokenFiles).some((file) => file === path);
 

@@ -65,6 +65,7 @@ export const offered = {
   subscribe: (name: string, apply: (value: StateValue) => void): Dispose =>
     running().runtime.watch(name, apply),
   go: (screen: string, values?: unknown): void => running().go(screen, values),
+  message: showMessage,
 };
 
 /** @throws Error before the page has started. */

@@ -4,7 +4,7 @@ import { beforeAll, expect, it } from 'vitest';
 import { brokenRule } from '../../core/src/document/row-rules.ts';
 import { programOf } from '../../core/src/export/program.ts';
 import { exporterNamed, type StateVariable } from '../../core/src/index.ts';
-import { noActing, noPieces, projectWith } from '../../core/test/documents.ts';
+import { noActing, noCode, noPieces, projectWith } from '../../core/test/documents.ts';
 import { Binder, finderIn } from '../src/binder.ts';
 import { Repeat } from '../src/repeats.ts';
 import { enter, likeBrowsers, one } from './page.ts';
@@ -20,6 +20,7 @@ function begin(source: string, state: readonly StateVariable[]) {
     fonts: { files: [], standIns: [] },
     script: '',
     pieces: noPieces,
+    compileCode: noCode,
   });
   document.body.innerHTML = /<body>([\s\S]*)<\/body>/.exec(files.get('index.html') ?? '')?.[1] ?? '';
   const problems: string[] = [];

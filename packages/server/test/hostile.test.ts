@@ -3,7 +3,7 @@ import type { Appended, Step } from '@hovrin/core';
 import fc from 'fast-check';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { randomScreen } from '../../../tests/parity/documents.ts';
-import { noPieces } from '../../core/test/documents.ts';
+import { noCode, noPieces } from '../../core/test/documents.ts';
 import { type Served, served } from './served.ts';
 
 let server: Served;
@@ -138,7 +138,7 @@ describe('a step that is refused', () => {
 it('whatever is accepted can be printed, read back, duplicated and handed over', async () => {
   const { filesOf, readFiles } = await import('@hovrin/files');
   const { exporterNamed } = await import('@hovrin/core');
-  const parts = { fonts: { files: [], standIns: [] }, script: '', pieces: noPieces };
+  const parts = { fonts: { files: [], standIns: [] }, script: '', pieces: noPieces, compileCode: noCode };
   const name = fc.constantFrom('a', 'b', 'Screen1', 'class', '1', 'constructor', 'late');
   const text = fc.oneof(
     fc.string({ unit: 'binary', maxLength: 12 }),

@@ -4,7 +4,7 @@
  * on, comes with the application; another place's code is loaded when it is first shown, or once the browser has nothing
  * else to do.
  */
-import { Box, Database, type LucideIcon, Package, Palette } from 'lucide-react';
+import { Box, Database, FileCode2, type LucideIcon, Package, Palette } from 'lucide-react';
 import { type ComponentType, lazy } from 'react';
 import { BuildPlace } from './workbench/BuildPlace.tsx';
 
@@ -28,6 +28,7 @@ const later = (load: Place['load']): Pick<Place, 'Shows' | 'load'> => ({
 export const places: readonly Place[] = [
   { path: '', Shows: BuildPlace, load: async () => BuildPlace, entry: { label: 'Build', icon: Box } },
   { path: 'data', ...later(async () => (await import('./data/DataPlace.tsx')).DataPlace), entry: { label: 'Data', icon: Database } },
+  { path: 'code', ...later(async () => (await import('./code/CodePlace.tsx')).CodePlace), entry: { label: 'Code', icon: FileCode2 } },
   { path: 'theme', ...later(async () => (await import('./theme/ThemePlace.tsx')).ThemePlace), entry: { label: 'Theme', icon: Palette } },
   { path: 'ship', ...later(async () => (await import('./ship/ShipPlace.tsx')).ShipPlace), entry: { label: 'Ship', icon: Package } },
   { path: 'try', ...later(async () => (await import('./try/TryPlace.tsx')).TryPlace) },

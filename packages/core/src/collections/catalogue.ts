@@ -6,6 +6,7 @@ import { ownValue } from '../document/same.ts';
 import type { Project } from '../document/types.ts';
 import { entryOf, itemAt } from '../sure.ts';
 import { bands } from './bands.ts';
+import { code } from './code.ts';
 import type { Collection, Fault } from './collection.ts';
 import { components } from './components.ts';
 import { pictures } from './pictures.ts';
@@ -48,6 +49,7 @@ addCollection(pictures);
 addCollection(tokens);
 addCollection(styles);
 addCollection(tasks);
+addCollection(code);
 addCollection(screens);
 addCollection(components);
 

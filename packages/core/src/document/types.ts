@@ -3,6 +3,7 @@
  * so that "is it the same object" answers "did anything in it change".
  */
 
+import type { CodeModule } from './code.ts';
 import type { DataSource, RemoteTable, Request } from './source.ts';
 import type { Style } from './style-set.ts';
 import type { Task } from './task.ts';
@@ -199,6 +200,8 @@ export interface Project {
   readonly styles?: readonly Style[];
   /** What is done with the running application, and expected of it; absent: none. */
   readonly tasks?: readonly Task[];
+  /** The application's own code, in the order of its files' names; absent: none. */
+  readonly code?: readonly CodeModule[];
   /** Controls of kind `screen`, in the order in which they are listed. */
   readonly screens: readonly Control[];
   /** Controls of kind `component`: what is said once and stands wherever an instance of it stands; absent: none. */

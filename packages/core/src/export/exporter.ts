@@ -2,6 +2,7 @@
  * What a format is that projects are handed over in. A format is one file beside this one and one line in `catalogue.ts`:
  * Ship, the command line and the server offer all that stand there.
  */
+import type { CodeModule } from '../document/code.ts';
 import type { PageConfig } from '../document/feed-config.ts';
 import type { Row } from '../document/table.ts';
 import type { Project } from '../document/types.ts';
@@ -18,6 +19,8 @@ export interface ExportParts {
   readonly rowsOfTable?: (id: string) => readonly Row[] | undefined;
   /** Where feeds come from at the place where the page runs, as far as that is known. */
   readonly config?: PageConfig;
+  /** Makes the script of the project's own code, which a page loads in front of its own. */
+  readonly compileCode: (modules: readonly CodeModule[]) => string;
   /** Direction of the page; left to right where absent. */
   readonly rightToLeft?: boolean;
 }

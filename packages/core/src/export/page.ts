@@ -31,7 +31,7 @@ import { fontsInUse, fontsToBegin } from './fonts-in-use.ts';
 import { headText } from './head.ts';
 import { escapeAttribute, htmlOf } from './html.ts';
 import { iconSymbols } from './icon-symbols.ts';
-import { callsOwnCode, firstOwnCode, ownCodeFile, typesText } from './own-code.ts';
+import { callsOwnCode, codeFile, firstOwnCode, ownCodeFile, typesText } from './own-code.ts';
 import { iconFile } from './page-icon.ts';
 import { partClassesOf } from './part-classes.ts';
 import { pieceNames, pieces } from './pieces.ts';
@@ -138,6 +138,7 @@ export const html: Exporter = {
       'handlers.js, hovrin.d.ts',
       'Where events call code of your own: a file to begin with, yours to keep, and its types',
     ],
+    ['code.js', 'The code of the project, as a plain script'],
     ['config.json', 'Where feeds come from at the place where the page runs, yours to keep'],
     ['headers.txt', 'What your server is to send with it, so that nothing strange can run'],
   ],
@@ -209,11 +210,14 @@ function exported(given: Project, parts: ExportParts): Exported {
     return { element, rules: firstValueRules(classOf(addressOf(screen)), found) };
   });
   const ownCode = callsOwnCode(project);
+  const { code = [] } = project;
+  // What lies beside the page comes first: the project's own handlers join it.
+  const scripts = [...(ownCode ? [ownCodeFile] : []), ...(code.length > 0 ? [codeFile] : []), 'script.js'];
   const elementsOfPage = screens.map(({ element }) => element);
   const symbols = iconSymbols(elementsOfPage, iconsAskedFor(project));
   const html = `<!doctype html>
 <html lang="${escapeAttribute(project.language ?? 'en')}"${parts.rightToLeft ? ' dir="rtl"' : ''}>
-${headText(project, ownCode ? [ownCodeFile, 'script.js'] : ['script.js'], parts.config)}
+${headText(project, scripts, parts.config)}
   <body>
 ${[...elementsOfPage, ...(symbols ? [symbols] : [])].map((element) => `${htmlOf(element, '    ')}\n`).join('')}  </body>
 </html>
@@ -222,6 +226,7 @@ ${[...elementsOfPage, ...(symbols ? [symbols] : [])].map((element) => `${htmlOf(
   const texts = [
     ['index.html', html] as const,
     ['script.js', scriptOf(project, parts, program)] as const,
+    ...(code.length > 0 ? [[codeFile, parts.compileCode(code)] as const] : []),
     ...tableFiles(project, program, parts),
   ];
   const words = [html, JSON.stringify(program), ...texts.slice(2).map(([, text]) => text)];

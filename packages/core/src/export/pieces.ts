@@ -64,6 +64,7 @@ export const hasLeaving = screensSay('leaving');
 /** By the name of each piece: whether a project's page needs it. */
 export const pieces = {
   addresses: screensSay('address'),
+  code: ({ code = [] }: Project): boolean => code.length > 0,
   data: calls(/\b(?:JSON|Random|Array|Object)\.\w|\b(?:en|de)codeURIComponent\b/),
   dates: calls(/\bDate\.\w/),
   dragging: hasCarried,

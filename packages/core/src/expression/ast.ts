@@ -62,8 +62,13 @@ export type Expression =
   | { readonly type: 'arrow'; readonly parameters: readonly string[]; readonly body: Expression }
   /** `const NAME = VALUE` in a function, and what is given back behind it. */
   | { readonly type: 'let'; readonly name: string; readonly value: Expression; readonly in: Expression }
-  /** A call of a listed function, by its full name, for example `Math.max`. */
-  | { readonly type: 'call'; readonly name: string; readonly arguments: readonly (Expression | Spread)[] }
+  /** A call of a listed function, by its full name, for example `Math.max`; of the project's own code, `code.quote`, with its place. */
+  | {
+      readonly type: 'call';
+      readonly name: string;
+      readonly arguments: readonly (Expression | Spread)[];
+      readonly span?: Span;
+    }
   /** A call of a listed method of a value. */
   | {
       readonly type: 'method';

@@ -26,6 +26,10 @@ export class Budget {
     this.#end = end;
   }
 
+  get isSpent(): boolean {
+    return this.steps < 0 || this.#units < 0;
+  }
+
   ended(): never {
     throw new EvaluationError(`This was ${this.#end} too long, or too much room.`);
   }
@@ -34,7 +38,7 @@ export class Budget {
   spend(steps: number, units = 0): void {
     this.steps -= steps;
     this.#units -= units;
-    if (this.steps < 0 || this.#units < 0) this.ended();
+    if (this.isSpent) this.ended();
   }
 }
 
@@ -45,6 +49,9 @@ let shared: Budget | undefined;
 
 /** The budget of an evaluation that begins now: that of the whole, or one of its own. */
 export const budgetNow = (): Budget => shared ?? new Budget();
+
+/** Whether the whole that something is worked out in has no budget left. */
+export const isSpent = (): boolean => shared?.isSpent === true;
 
 /** Works something out with a budget that is there already, whatever whole it is asked in. */
 export function spending<T>(budget: Budget, work: () => T): T {

@@ -17,6 +17,7 @@ import {
   namesOfTemplate,
   pointersOf,
 } from './names.ts';
+import { ownCode } from './own-code.ts';
 import { parseStatements } from './parse.ts';
 import type { Outcome, Problem } from './problem.ts';
 import { parseTemplate } from './template.ts';
@@ -34,6 +35,8 @@ export interface Surroundings {
   readonly remote?: ReadonlySet<string>;
   /** Types of the variables that only one screen knows, by the screen's name. */
   readonly ofScreens?: ReadonlyMap<string, ReadonlyMap<string, string>>;
+  /** Functions of the project's own code, by name; absent: it is not known which there are. */
+  readonly functions?: ReadonlyMap<string, { readonly least: number; readonly most: number }>;
   /** Names of the project's screens. */
   readonly screens: ReadonlySet<string>;
   /** Those of them that are dialogs. */
@@ -58,10 +61,16 @@ export function withItems<T extends Surroundings>(around: T, items: readonly str
 
 function unknownName(
   uses: readonly NameUse[],
-  { names, ofScreens, controls }: Surroundings,
+  { names, ofScreens, controls, functions }: Surroundings,
 ): Problem | undefined {
+  for (const use of uses) {
+    const message = use.given && functions && wrongCall(use.name, use.given, functions);
+    if (message) return { message, at: use.span[0] };
+  }
   const isKnownThere = ({ name, to }: NameUse) => to !== undefined && ofScreens?.get(to)?.has(name) === true;
-  const use = uses.find((each) => !names.has(each.name) && !isViewName(each.name) && !isKnownThere(each));
+  const use = uses.find(
+    (each) => !each.given && !names.has(each.name) && !isViewName(each.name) && !isKnownThere(each),
+  );
   return (
     use && {
       message: controls?.has(use.name)
@@ -70,6 +79,27 @@ function unknownName(
       at: use.span[0],
     }
   );
+}
+
+/** What is wrong with a call of the project's own code. */
+function wrongCall(
+  name: string,
+  given: NonNullable<NameUse['given']>,
+  functions: NonNullable<Surroundings['functions']>,
+): string | undefined {
+  const own = name.slice(ownCode.length);
+  const found = functions.get(own);
+  if (!found) return `The project’s code has no function \`${own}\`.${didYouMean(own, functions.keys())}`;
+  if (given.some(({ type }) => type === 'spread')) return undefined;
+  const { least, most } = found;
+  if (given.length >= least && given.length <= most) return undefined;
+  const count =
+    least === most
+      ? `${least}`
+      : most === Number.POSITIVE_INFINITY
+        ? `${least} or more`
+        : `${least} to ${most}`;
+  return `\`${name}\` takes ${count} ${count === '1' ? 'value' : 'values'}.`;
 }
 
 /** Reads and checks a property value with expressions. */

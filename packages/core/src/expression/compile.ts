@@ -95,7 +95,7 @@ function compile(node: Expression, bound: Bound): Compiled {
     case 'call': {
       const values = valuesOf(node.arguments, bound, 'the values of a call');
       const { name } = node;
-      return (frame) => frame.work.call(name, values(frame));
+      return (frame) => frame.work.call(name, values(frame), frame.scope);
     }
     case 'method':
       return methodOf(node, bound);

@@ -5,6 +5,7 @@ import type { StateVariable } from '../document/types.ts';
 import { entryOf, itemAt } from '../sure.ts';
 import type { Expression } from './ast.ts';
 import { namesOf } from './names.ts';
+import { isOwnCode } from './own-code.ts';
 import { parseExpression } from './parse.ts';
 import type { Outcome } from './problem.ts';
 import { isViewName } from './view-names.ts';
@@ -116,7 +117,7 @@ export function checkComputed(variable: StateVariable, state: readonly StateVari
   const graph = graphOf(state);
   const { byName } = graph;
   for (const { name, span } of namesOf(expression.value))
-    if (!byName.has(name) && !isViewName(name))
+    if (!byName.has(name) && !isViewName(name) && !isOwnCode(name))
       return {
         ok: false,
         problem: {

@@ -1,8 +1,11 @@
 /** What the state holds as everything begins, for expressions that are worked out without a running page. */
-import type { Band, Project, StateVariable } from '../document/types.ts';
+import type { CodeModule } from '../document/code.ts';
+import type { Project, StateVariable } from '../document/types.ts';
 import { sharedBudget, spending } from './budget.ts';
 import { checkComputed, sourcesOf } from './computed.ts';
 import { EvaluationError, evaluate, type Scope } from './evaluate.ts';
+import { isOwnCode } from './own-code.ts';
+import { sampleFor } from './own-functions.ts';
 import { bandAt, isViewName, viewValue } from './view-names.ts';
 
 /** The values of one state in one band. What follows from others is worked out when it is first asked for. */
@@ -15,8 +18,12 @@ class InitialValues {
   /** All that follows from others shares one, so that it is the same whatever it is asked for by. */
   readonly #budget = sharedBudget();
 
-  constructor(state: readonly StateVariable[], band: string) {
+  /** What stands for the results of the project's own code. */
+  readonly #code: (name: string) => unknown;
+
+  constructor(state: readonly StateVariable[], band: string, code: (name: string) => unknown) {
     this.#state = state;
+    this.#code = code;
     this.#band = band;
     this.#byName = new Map(state.map((variable) => [variable.name, variable]));
   }
@@ -25,6 +32,7 @@ class InitialValues {
     if (this.#values.has(name)) return this.#values.get(name);
     if (isViewName(name)) return viewValue(name, this.#band);
     const variable = this.#byName.get(name);
+    if (!variable && isOwnCode(name)) return this.#code(name);
     if (!variable) throw new EvaluationError(`There is no state variable \`${name}\`.`);
     if (variable.computed === undefined) return variable.initial;
     const failed = this.#failed.get(name);
@@ -69,8 +77,9 @@ class InitialValues {
   }
 }
 
-/** Values of a state, by the band that they are seen in. */
-const known = new WeakMap<readonly StateVariable[], Map<string, InitialValues>>();
+/** Values of a state, by what its own code is and the band that they are seen in. */
+const known = new WeakMap<readonly StateVariable[], WeakMap<object, Map<string, InitialValues>>>();
+const noCode: readonly CodeModule[] = [];
 
 /**
  * The initial values of the state, as a scope for expressions. Worked out once for each version of the state.
@@ -78,15 +87,17 @@ const known = new WeakMap<readonly StateVariable[], Map<string, InitialValues>>(
  * @param width of what the expressions are shown in, CSS px.
  */
 export function initialScope(
-  { state, bands }: { readonly state: Project['state']; readonly bands: readonly Band[] },
+  { state, bands, code = noCode }: Pick<Project, 'state' | 'bands' | 'code'>,
   width = 0,
 ): Scope {
   const band = bandAt(bands, width);
-  const byBand = known.get(state) ?? new Map<string, InitialValues>();
-  known.set(state, byBand);
+  const byCode = known.get(state) ?? new WeakMap<object, Map<string, InitialValues>>();
+  known.set(state, byCode);
+  const byBand = byCode.get(code) ?? new Map<string, InitialValues>();
+  byCode.set(code, byBand);
   let values = byBand.get(band);
   if (!values) {
-    values = new InitialValues(state, band);
+    values = new InitialValues(state, band, (name) => sampleFor(name, code));
     byBand.set(band, values);
   }
   return values.scope;

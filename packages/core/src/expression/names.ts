@@ -11,6 +11,8 @@ export interface NameUse {
   readonly written: boolean;
   /** True where it is also the key of a record's entry. */
   readonly shorthand?: boolean;
+  /** Of a function of the project's own code: what it is called with. */
+  readonly given?: readonly (Expression | Spread)[];
   /** The screen that it is brought to, whose own variables are known there. */
   readonly to?: string;
 }
@@ -66,6 +68,7 @@ function visit(node: Expression | Spread | RecordEntry, bound: readonly string[]
       visit(node.body, [...bound, ...node.parameters], found);
       return;
     case 'call':
+      if (node.span) found.push({ name: node.name, span: node.span, written: false, given: node.arguments });
       for (const argument of node.arguments) visit(argument, bound, found);
       return;
     case 'method':

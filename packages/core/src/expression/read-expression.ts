@@ -8,6 +8,7 @@ import { functions } from './all-functions.ts';
 import type { BinaryOperator, Expression, RecordEntry, Span, Spread, UnaryOperator } from './ast.ts';
 import { constants, methodNames, namespaces } from './functions.ts';
 import { meantBy } from './meant.ts';
+import { isOwnCode } from './own-code.ts';
 import { ExpressionError } from './problem.ts';
 import { isViewName, viewNames } from './view-names.ts';
 
@@ -379,6 +380,19 @@ export class ExpressionReader {
           callee,
           `There is no \`${full}\` here.${meantBy(full!) || didYouMean(full!, Object.keys(functions))}`,
         );
+      // A variable may be called `code`, too; its methods are those of every value.
+      if (
+        full !== undefined &&
+        isOwnCode(full) &&
+        !methodNames.has(name) &&
+        !this.parameters.includes('code')
+      )
+        return {
+          type: 'call',
+          name: full,
+          arguments: this.values(node.arguments, depth),
+          span: this.span(callee),
+        };
       if (!methodNames.has(name))
         return this.refuse(
           callee.property,

@@ -16,6 +16,7 @@ import {
   type Surroundings,
   withItems,
 } from '../expression/check.ts';
+import { ownFunctionsOf } from '../expression/own-functions.ts';
 import { parseOwnStates } from '../expression/own-states.ts';
 import { escapeBraces, hasExpression, unescapeBraces } from '../expression/template.ts';
 import { iconSet } from '../icons/icon-set.ts';
@@ -56,7 +57,7 @@ export type AttributeReading =
  * @param control the control whose attributes they are; inside repeats it may name their items.
  */
 export function contextOf(
-  project: Pick<Project, 'bands' | 'state' | 'screens' | 'components' | 'tokens' | 'styles'>,
+  project: Pick<Project, 'bands' | 'state' | 'screens' | 'components' | 'tokens' | 'styles' | 'code'>,
   control?: Control,
 ): AttributeContext {
   const path = control ? pathTo(project, control.id) : [];
@@ -71,6 +72,7 @@ export function contextOf(
       ),
     ),
     remote: new Set(project.state.flatMap(({ name, remote }) => (remote ? name : []))),
+    functions: ownFunctionsOf(project),
     ofScreens: ownNames(project.state),
     screens: new Set(project.screens.flatMap((screen) => screen.name ?? [])),
     dialogs: new Set(project.screens.filter(isDialog).flatMap((screen) => screen.name ?? [])),

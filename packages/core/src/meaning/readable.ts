@@ -11,6 +11,8 @@ import { actions, alterings, askings } from '../expression/actions/catalogue.ts'
 import { functions } from '../expression/all-functions.ts';
 import { EvaluationError, evaluateTemplate, type Scope } from '../expression/evaluate.ts';
 import { constants, methods } from '../expression/functions.ts';
+import { ownCode } from '../expression/own-code.ts';
+import { ownFunctionsOf } from '../expression/own-functions.ts';
 import { parseTemplate } from '../expression/template.ts';
 import { viewNames } from '../expression/view-names.ts';
 import { kindOf } from '../kinds/catalogue.ts';
@@ -121,12 +123,22 @@ export function readableAt(
   const names = path.split('.');
   const begun = names.pop() ?? '';
   const { scope, items } = scopeAround(project, control);
+  const own = ownCalls(project);
+  if (names.length === 1 && names[0] === 'code' && own.length > 0)
+    return fitting(
+      own.map(({ text, ...rest }) => ({ ...rest, text: text.slice(ownCode.length) })),
+      begun,
+    );
   if (names.length > 0) return fitting(membersOf(scope, names), begun);
   return fitting(
-    [...namesIn(knownTo(project, control), scope, items), ...(isEvent ? actionsToCall : [])],
+    [...namesIn(knownTo(project, control), scope, items), ...own, ...(isEvent ? actionsToCall : [])],
     begun,
   );
 }
+
+/** Calls of the project's own functions. */
+const ownCalls = (project: Project): Readable[] =>
+  [...ownFunctionsOf(project).keys()].map((name) => ({ text: `${ownCode}${name}()`, what: 'function' }));
 
 const actionsToCall = [...alterings, ...askings, ...actions].map(
   ({ name }): Readable => ({ text: `${name}()`, what: 'action' }),
@@ -195,6 +207,10 @@ export function readableTree(project: Project, control: Control): readonly Reada
       0,
     );
   const calls = new Map<string, ReadableBranch[]>();
+  const own = ownCalls(project).map(
+    (call): ReadableBranch => ({ ...call, label: call.text.slice(ownCode.length, -2), children: [] }),
+  );
+  if (own.length > 0) calls.set('Code', own);
   for (const name of [...Object.keys(functions), ...Object.keys(constants)]) {
     const [space = '', inner] = name.split('.');
     const text = Object.hasOwn(functions, name) ? `${name}()` : name;

@@ -3,6 +3,8 @@
  * fields without a label. What depends on a width is a finding of the checks.
  */
 import type { Severity } from '../checks/finding.ts';
+import { moduleFile } from '../document/code.ts';
+import { effectiveNames } from '../document/names.ts';
 import type { Control, Project } from '../document/types.ts';
 import type { Fix } from '../why/explanation.ts';
 
@@ -21,6 +23,13 @@ export type ProblemPlace =
   | { readonly in: 'state'; readonly variable: string }
   /** In a source of requests, by its name. */
   | { readonly in: 'source'; readonly source: string }
+  /** In a file of the project's own code, by its name. */
+  | {
+      readonly in: 'code';
+      readonly module: string;
+      /** UTF-16 index into its text. */
+      readonly at: number;
+    }
   /** In a task, by its name. */
   | { readonly in: 'task'; readonly task: string }
   /** In Theme: a token, a style. */
@@ -54,4 +63,26 @@ export interface Problem {
   readonly place: ProblemPlace;
   readonly sentence: string;
   readonly fixes: readonly Fix[];
+}
+
+/** Where a problem is, as a person knows it. */
+export function problemPlaceWords(place: ProblemPlace): string {
+  switch (place.in) {
+    case 'state':
+      return place.variable;
+    case 'source':
+      return place.source;
+    case 'task':
+      return place.task;
+    case 'code':
+      return moduleFile(place.module);
+    case 'theme':
+      return 'Theme';
+    case 'control': {
+      const { tree, control } = place;
+      return tree === control
+        ? (tree.name ?? tree.kind)
+        : `${tree.name}.${effectiveNames(tree).get(control.id) ?? control.kind}`;
+    }
+  }
 }

@@ -1,6 +1,5 @@
 /** How an event asks a request: it goes on when that is answered. */
 import type { AskingName } from '../expression/actions/action.ts';
-import { evaluate } from '../expression/evaluate.ts';
 import type { Carry } from '../runtime/carrying-out.ts';
 
 /**
@@ -14,7 +13,7 @@ export type Asks = (how: AskingName, name: string, given: unknown) => Promise<st
 /** Carries out `ask`, `more` and `cancel`. */
 export const askedBy = (asks: Asks): Carry<'ask'> =>
   function* ({ how, name, given, gives }, scope, doing) {
-    const values = given && evaluate(given, scope);
+    const values = given && doing.evaluate(given, scope);
     doing.state.did({ action: `${how} ${name}`, given: given ? [values] : [] });
     const wrong = (yield asks(how, name, values)) as string | undefined;
     return wrong === undefined ? 'return' : doing.goesOn(wrong, gives, scope);

@@ -8,6 +8,7 @@ import type { StateValue } from '../document/types.ts';
 import { actionNamed, alteringNamed } from '../expression/actions/catalogue.ts';
 import { assignedBy } from '../expression/assigned.ts';
 import type { Assigned, Statement } from '../expression/ast.ts';
+import { budgetNow } from '../expression/budget.ts';
 import { asText, EvaluationError, evaluate } from '../expression/evaluate.ts';
 import { type Ending, type EventScope, type Going, within } from './event-scope.ts';
 import type { Host } from './host.ts';
@@ -47,6 +48,27 @@ export class CarryingOut {
     readonly state: ChangedState,
     readonly host: Host,
   ) {}
+
+  /** What pieces that are built apart work with. */
+  readonly evaluate = evaluate;
+  readonly within = within;
+
+  /** A round of a loop: an event's budget is enough for some 10,000. */
+  round(): void {
+    budgetNow().spend(roundSteps);
+  }
+
+  /** @throws EvaluationError with a sentence for the developer. */
+  fail(sentence: string): never {
+    throw new EvaluationError(sentence);
+  }
+
+  /** What failed, in a sentence. @throws what is no failure of an event, or cannot be caught since a budget has run out. */
+  caught(error: unknown): string {
+    if (!(error instanceof EvaluationError)) throw error;
+    budgetNow().spend(0);
+    return error.message;
+  }
 
   /** @returns what becomes of the statements behind these. */
   *carryOut(statements: readonly Statement[], scope: EventScope): Going {
@@ -197,3 +219,6 @@ export class CarryingOut {
     return Array.isArray(rows) ? new Set(rows.map((row) => asText(ownValue(row, column)))) : undefined;
   };
 }
+
+/** What a round of a loop costs besides what is in it. */
+const roundSteps = 1200;

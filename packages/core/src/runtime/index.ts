@@ -19,6 +19,7 @@ export {
 } from '../document/feed-config.ts';
 export { forPeople } from '../document/for-people.ts';
 export { isSameRow, keyOf, markOf } from '../document/row-identity.ts';
+export { isPlain } from '../document/state.ts';
 export { type TaskStep, taskStepWords } from '../document/task.ts';
 export type { Feed, StateValue } from '../document/types.ts';
 export type { Acting } from '../expression/actions/action.ts';

@@ -1,18 +1,16 @@
-/** Loops of events, and what they catch (ECMAScript §14.7, §14.15). */
-import { budgetNow } from '../expression/budget.ts';
-import { EvaluationError, evaluate } from '../expression/evaluate.ts';
+/**
+ * Loops of events, and what they catch (ECMAScript §14.7, §14.15). On a page this is a piece, built apart: whatever has a
+ * state of its own, such as budgets and rows, is asked of what carries the event out.
+ */
 import type { Carry } from './carrying-out.ts';
-import { type Ending, within } from './event-scope.ts';
-
-/** What a round costs besides what is in it: an event's budget is enough for some 10,000. */
-const roundSteps = 1200;
+import type { Ending } from './event-scope.ts';
 
 const each: Carry<'each'> = function* ({ of, name, body }, scope, doing) {
-  const list = evaluate(of, scope);
-  if (!Array.isArray(list)) throw new EvaluationError('`for` goes through a list; this is none.');
+  const list = doing.evaluate(of, scope);
+  if (!Array.isArray(list)) return doing.fail('`for` goes through a list; this is none.');
   for (const item of list) {
-    budgetNow().spend(roundSteps);
-    const ending = yield* doing.carryOut(body, within(scope, name, item));
+    doing.round();
+    const ending = yield* doing.carryOut(body, doing.within(scope, name, item));
     if (ending === 'break') break;
     if (ending === 'return') return ending;
   }
@@ -20,8 +18,8 @@ const each: Carry<'each'> = function* ({ of, name, body }, scope, doing) {
 };
 
 const repeated: Carry<'while'> = function* ({ test, body, after }, scope, doing) {
-  while (evaluate(test, scope)) {
-    budgetNow().spend(roundSteps);
+  while (doing.evaluate(test, scope)) {
+    doing.round();
     const ending = yield* doing.carryOut(body, scope);
     if (ending === 'break') break;
     if (ending === 'return') return ending;
@@ -32,30 +30,25 @@ const repeated: Carry<'while'> = function* ({ test, body, after }, scope, doing)
 
 const tried: Carry<'try'> = function* ({ body, catches, name, caught, lastly }, scope, doing) {
   let ending: Ending;
-  let failed: unknown;
-  const catching = function* (work: () => Generator<number | Promise<unknown>, Ending, unknown>) {
+  let failed: string | undefined;
+  const catching = function* (work: ReturnType<typeof doing.carryOut>) {
     failed = undefined;
     try {
-      ending = yield* work();
+      ending = yield* work;
     } catch (error) {
-      if (!(error instanceof EvaluationError)) throw error;
-      // A budget that has run out is nothing to catch.
-      budgetNow().spend(0);
-      failed = error;
+      failed = doing.caught(error);
     }
   };
   const tries = Object.assign(((each) => scope(each)) as typeof scope, { put: scope.put, tries: true });
-  yield* catching(() => doing.carryOut(body, tries));
-  if (failed instanceof EvaluationError && catches) {
-    const { message } = failed;
-    const known = name === undefined ? scope : within(scope, name, { message });
-    yield* catching(() => doing.carryOut(caught, known));
+  yield* catching(doing.carryOut(body, tries));
+  if (failed !== undefined && catches) {
+    const known = name === undefined ? scope : doing.within(scope, name, { message: failed });
+    yield* catching(doing.carryOut(caught, known));
   }
   const last = yield* doing.carryOut(lastly, scope);
   // As a function does, it ends in the way that its last part says (ECMAScript §14.15.3).
   if (last) return last;
-  if (failed) throw failed;
-  return ending;
+  return failed === undefined ? ending : doing.fail(failed);
 };
 
 /** By the types of their statements. */

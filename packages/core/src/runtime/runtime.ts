@@ -19,7 +19,7 @@ import type { StateValue } from '../document/types.ts';
 import { addressNow } from '../expression/address.ts';
 import { readOf } from '../expression/assigned.ts';
 import type { Statement, Template } from '../expression/ast.ts';
-import { sharingBudget } from '../expression/budget.ts';
+import { isSpent, sharingBudget } from '../expression/budget.ts';
 import { asText, EvaluationError, evaluate, evaluateTemplate, type Scope } from '../expression/evaluate.ts';
 import { isViewName, type ViewName, type ViewValue } from '../expression/view-names.ts';
 import { CarryingOut } from './carrying-out.ts';
@@ -58,6 +58,9 @@ export class Runtime {
   readonly #view = new Map<ViewName, Signal<ViewValue>>();
   readonly #doing: CarryingOut;
   #tracing: Tracing | undefined;
+  /** What could not be worked out any more follows this, which changes with the next event. */
+  readonly #late = signal(0);
+  #hasLate = false;
 
   constructor(
     program: Pick<Program, 'state' | 'screens'>,
@@ -188,6 +191,11 @@ export class Runtime {
 
   #follow<T>(read: () => T, apply: (value: T) => void, label?: string): Dispose {
     return effect(() => {
+      // Others have spent what there was: it is not known what this one reads, and it has its turn with the next event.
+      if (isSpent()) {
+        this.#late.value;
+        this.#hasLate = true;
+      }
       if (label !== undefined) this.#tracing?.add('reran', label);
       try {
         const value = read();
@@ -339,6 +347,14 @@ export class Runtime {
    * and writes down what happens meanwhile, where somebody wants to hear of it.
    */
   #traced(origin: Origin | undefined, happens: () => void): void {
+    if (this.#hasLate && !isSpent()) {
+      this.#hasLate = false;
+      this.#traced(origin, () => {
+        happens();
+        this.#late.value++;
+      });
+      return;
+    }
     // What an event sets off at once belongs to that event.
     if (!this.host.traced || !origin || this.#tracing) {
       sharingBudget(happens);

@@ -1,4 +1,4 @@
-/** A project as a folder of files, and back: `project.json`, one XML file a screen or component, one JSON file a stored table, tokens, styles. */
+/** A project as a folder of files, and back: `project.json`, one XML file a screen or component, one JSON file a stored table, tokens, styles, code. */
 
 import { projectProblem } from '../collections/project-problem.ts';
 import { messageOf } from '../document/error-message.ts';
@@ -12,6 +12,7 @@ import { circleOf, definitionOf, definitionsOf } from '../reuse/definition.ts';
 import { expansionOf } from '../reuse/expand.ts';
 import { entryOf, itemAt } from '../sure.ts';
 import { shippedTokens } from '../tokens/shipped.ts';
+import { printCodeFiles, readCodeFiles } from './code-files.ts';
 import { parseScreen } from './parse.ts';
 import { printScreen } from './print.ts';
 import type { SourceProblem } from './problem.ts';
@@ -73,6 +74,9 @@ export function readFolder(
   const tasks = readTaskFiles(files);
   if (!tasks.ok) return tasks;
   if (tasks.tasks.length > 0) base = { ...base, tasks: tasks.tasks };
+  const code = readCodeFiles(files);
+  if (!code.ok) return code;
+  if (code.modules.length > 0) base = { ...base, code: code.modules };
   const context: AttributeContext & { components?: Project['components'] } = {
     ...contextOf(base),
     screens: new Set(named.values()),
@@ -222,6 +226,7 @@ export function printFolder(project: Project, rows: StoredRows = new Map()): Map
   if (project.styles && project.styles.length > 0)
     files.set(styleFile, printStyleFile(project.styles, project.bands));
   for (const [path, text] of printTaskFiles(project.tasks ?? [])) files.set(path, text);
+  for (const [path, text] of printCodeFiles(project.code ?? [])) files.set(path, text);
   for (const screen of project.screens)
     files.set(`screens/${screen.name}.screen.xml`, printScreen(screen, project.bands));
   for (const component of project.components ?? [])

@@ -1,21 +1,9 @@
 /** One problem: how grave it is, where it is, what it is, and a way there. */
-import { effectiveNames, type Problem } from '@hovrin/core';
+import { type Problem, problemPlaceWords } from '@hovrin/core';
 import { CornerUpRight } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { severityFills } from '../workbench/drawers/severities.ts';
 import { useGoToProblem } from './useGoToProblem.ts';
-
-/** Where a problem is, as a person knows it. */
-export function placeWords({ place }: Problem): string {
-  if (place.in === 'state') return place.variable;
-  if (place.in === 'source') return place.source;
-  if (place.in === 'task') return place.task;
-  if (place.in === 'theme') return 'Theme';
-  const { tree, control } = place;
-  return tree === control
-    ? (tree.name ?? tree.kind)
-    : `${tree.name}.${effectiveNames(tree).get(control.id) ?? control.kind}`;
-}
 
 /** Words between backquotes are names. */
 export const withNames = (sentence: string): ReactNode[] =>
@@ -34,7 +22,7 @@ export const withNames = (sentence: string): ReactNode[] =>
 export function ProblemLine({ problem, children }: { problem: Problem; children?: ReactNode }) {
   const go = useGoToProblem();
   const { severity, sentence, place } = problem;
-  const where = placeWords(problem);
+  const where = problemPlaceWords(place);
   return (
     <li className="rounded-sm px-1 py-1 hover:bg-sunk/60">
       <div className="flex items-baseline gap-2">

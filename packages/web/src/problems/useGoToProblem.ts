@@ -13,6 +13,7 @@ export function useGoToProblem(): (place: ProblemPlace) => void {
         editor.select([place.control.id]);
         goTo('');
       } else if (place.in === 'theme') goTo('theme');
+      else if (place.in === 'code') goTo('code', `?file=${encodeURIComponent(place.module)}&at=${place.at}`);
       else if (place.in === 'task') goTo('try', `?task=${encodeURIComponent(place.task)}`);
       else if (place.in === 'source') goTo('data', `?source=${encodeURIComponent(place.source)}`);
       else goTo('data', `?variable=${encodeURIComponent(place.variable)}`);

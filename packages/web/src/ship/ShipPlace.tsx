@@ -1,5 +1,5 @@
 /** Ship: the project handed over as a page. */
-import { type Exporter, exporters, type Severity, startScreen } from '@hovrin/core';
+import { type Exporter, exporters, problemPlaceWords, type Severity, startScreen } from '@hovrin/core';
 import { Download } from 'lucide-react';
 import { useState } from 'react';
 import { api } from '../api.ts';
@@ -8,7 +8,7 @@ import { useHeld } from '../editor/held.ts';
 import { useCommandKeys } from '../editor/keys.ts';
 import { PlaceHeader } from '../PlaceHeader.tsx';
 import { useGoTo } from '../parts/useGoTo.ts';
-import { ProblemLine, placeWords } from '../problems/ProblemLine.tsx';
+import { ProblemLine } from '../problems/ProblemLine.tsx';
 import { useProblems } from '../problems/useProblems.ts';
 import { AboutPage } from './AboutPage.tsx';
 
@@ -101,7 +101,7 @@ function ProblemsHere() {
       </div>
       <ul>
         {problems.slice(0, mostListed).map((problem) => (
-          <ProblemLine key={`${placeWords(problem)} ${problem.sentence}`} problem={problem} />
+          <ProblemLine key={`${problemPlaceWords(problem.place)} ${problem.sentence}`} problem={problem} />
         ))}
       </ul>
       <div>

@@ -1,6 +1,6 @@
 /** What the variables of the running application hold now: searched, watched, changed; and what it keeps for the next run. */
 
-import { fitting, initialScope, messageOf, type Project, type StateVariable } from '@hovrin/core';
+import { fitting, initialScope, messageOf, ownCode, type Project, type StateVariable } from '@hovrin/core';
 import { Eraser, Pin } from 'lucide-react';
 import { useId, useMemo, useState } from 'react';
 import { useHeld } from '../editor/held.ts';
@@ -41,7 +41,9 @@ function valuesNow(project: Project, values: ReadonlyMap<string, unknown>): read
     try {
       return { variable, value: scope(variable.name) };
     } catch (error) {
-      return { variable, value: undefined, problem: messageOf(error) };
+      const isInPage = variable.computed?.includes(ownCode);
+      const problem = isInPage ? 'The project’s code works it out, in the page.' : messageOf(error);
+      return { variable, value: undefined, problem };
     }
   });
 }

@@ -1,5 +1,6 @@
 /** All kinds of problems, in the order in which the interface lists them. */
 import type { ProblemKind } from '../problem.ts';
+import { codeProblems, missingInCode } from './code.ts';
 import { defaultName } from './default-name.ts';
 import { sendsNothing } from './form.ts';
 import { invalid } from './invalid.ts';
@@ -15,6 +16,8 @@ export const problemKinds: readonly ProblemKind[] = [
   invalid,
   variables,
   taskProblems,
+  codeProblems,
+  missingInCode,
   sendsNothing,
   addresses,
   unreached,

@@ -4,6 +4,7 @@ import { columnsOf } from '../../document/table.ts';
 import type { Project, StateVariable } from '../../document/types.ts';
 import { checkTemplate } from '../../expression/check.ts';
 import { checkComputed } from '../../expression/computed.ts';
+import { ownCode } from '../../expression/own-code.ts';
 import { contextOf } from '../../meaning/property-text.ts';
 import type { FoundProblem, ProblemKind } from '../problem.ts';
 
@@ -36,7 +37,9 @@ function* faults(project: Project, variable: StateVariable): Generator<string> {
   const named = (name: string) => project.state.find((each) => each.name === name);
   if (computed !== undefined) {
     const read = checkComputed(variable, project.state);
-    if (!read.ok) yield read.problem.message;
+    const isOwn = read.ok && computed.includes(ownCode);
+    const calls = isOwn ? checkTemplate(`{${computed}}`, contextOf(project)) : read;
+    if (!calls.ok) yield calls.problem.message;
   }
   for (const status of [feed?.status, table?.status])
     if (status !== undefined && named(status)?.type !== 'text')

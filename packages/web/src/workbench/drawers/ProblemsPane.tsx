@@ -5,12 +5,13 @@ import {
   locate,
   type Problem,
   problemKinds,
+  problemPlaceWords,
   type Severity,
   treesOf,
 } from '@hovrin/core';
 import { useState } from 'react';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
-import { ProblemLine, placeWords } from '../../problems/ProblemLine.tsx';
+import { ProblemLine } from '../../problems/ProblemLine.tsx';
 import { useProblems } from '../../problems/useProblems.ts';
 import { FixButton } from './FindingRow.tsx';
 import { IgnoreButton, IgnoreForm } from './IgnoreForm.tsx';
@@ -65,7 +66,10 @@ export function ProblemsPane() {
             </h3>
             <ul>
               {found.map((problem) => (
-                <ProblemRow key={`${placeWords(problem)} ${problem.sentence}`} problem={problem} />
+                <ProblemRow
+                  key={`${problemPlaceWords(problem.place)} ${problem.sentence}`}
+                  problem={problem}
+                />
               ))}
             </ul>
           </section>

@@ -29,6 +29,7 @@ import {
 } from '@hovrin/core';
 import { newId } from '../../editor/commands/index.ts';
 import type { Editor } from '../../editor/editor.ts';
+import { setEditorText } from '../../parts/editorText.ts';
 import { SourceDrafts } from './sourceDrafts.ts';
 import { sourceLanguage } from './sourceLanguage.ts';
 import { diagnosticsOf, misfitsOf } from './sourceProblems.ts';
@@ -224,7 +225,7 @@ export class SourceEditor {
       if (screen !== this.said) {
         this.said = screen;
         if (this.standing.trouble) this.drafts.putAside();
-        this.show(this.printed);
+        setEditorText(this.view, this.printed);
         this.view.dispatch(setDiagnostics(this.view.state, []));
         this.stand({ trouble: undefined, aside: this.drafts.aside !== undefined });
       }
@@ -242,23 +243,6 @@ export class SourceEditor {
     if (misfits.length !== this.standing.misfits) this.stand({ misfits: misfits.length });
   }
 
-  /** Sets the text by the stretch that differs, so that the cursor stays where it was. */
-  private show(text: string): void {
-    const old = this.view.state.doc.toString();
-    if (old === text) return;
-    let from = 0;
-    while (from < old.length && old[from] === text[from]) from++;
-    let end = 0;
-    while (
-      end < Math.min(old.length, text.length) - from &&
-      old[old.length - 1 - end] === text[text.length - 1 - end]
-    )
-      end++;
-    this.view.dispatch({
-      changes: { from, to: old.length - end, insert: text.slice(from, text.length - end) },
-    });
-  }
-
   private reveal(id: string | undefined): void {
     const index = [...walk(this.said)].findIndex((control) => control.id === id);
     const span = elementSpans(this.view.state.doc.toString())[index];
@@ -273,7 +257,7 @@ export class SourceEditor {
   tidy(): void {
     this.take();
     this.quiet = true;
-    this.show(this.printed);
+    setEditorText(this.view, this.printed);
     this.quiet = false;
   }
 
@@ -287,7 +271,7 @@ export class SourceEditor {
   bringBack(): void {
     const text = this.drafts.takeAside();
     this.stand({ aside: false });
-    if (text !== undefined) this.show(text);
+    if (text !== undefined) setEditorText(this.view, text);
     this.view.focus();
   }
 
