@@ -18,6 +18,7 @@ const pages = [
   'components',
   'configured',
   'dragging',
+  'files-and-ends',
   'handed-over',
   'own-code',
   'page',

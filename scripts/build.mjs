@@ -5,7 +5,7 @@
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { makeFonts } from './fonts.mjs';
-import { slimPage } from './page-script.mjs';
+import { mannersIn, slimPage } from './page-script.mjs';
 
 const root = dirname(import.meta.dirname);
 
@@ -61,16 +61,31 @@ async function minified(file, comment) {
   writeFileSync(join(root, file), `${comment}\n${code}`);
 }
 
-/** Bundles the pieces of the page's script that only some pages have, each to be put behind it. */
+/** Bundles a piece of the page's script, to be put behind it. */
+async function piece(name, contents, folder, comment) {
+  const outfile = `packages/page/dist/${name}.js`;
+  const stdin = { contents, resolveDir: join(root, folder) };
+  await bundle({ stdin, outfile, plugins: [slimPage], ...forPages });
+  await minified(outfile, `/* ${comment}. */`);
+}
+
+/** Bundles the pieces that only some pages have: those of the folder, and one for each kind that is made anew. */
 async function pieces() {
   const folder = 'packages/page/src/pieces';
+  const kinds = 'packages/core/src/kinds';
+  for (const { name, path, isMadeAnew } of await mannersIn(join(root, kinds)))
+    if (isMadeAnew)
+      await piece(
+        `kind-${name}`,
+        `import { manner } from '${path}'; hovrinPage.pieces.push((_, { addManner }) => addManner('${name}', manner));`,
+        kinds,
+        `${name[0].toUpperCase()}${name.slice(1)}, made anew`,
+      );
   for (const file of readdirSync(join(root, folder))) {
     const name = file.replace(/\.ts$/, '');
     if (name === 'piece') continue;
-    const outfile = `packages/page/dist/${name}.js`;
     const contents = `import { piece } from './${file}'; hovrinPage.pieces.push(piece);`;
-    await bundle({ stdin: { contents, resolveDir: join(root, folder) }, outfile, ...forPages });
-    await minified(outfile, `/* ${name[0].toUpperCase()}${name.slice(1)}. */`);
+    await piece(name, contents, folder, `${name[0].toUpperCase()}${name.slice(1)}`);
   }
 }
 

@@ -139,10 +139,12 @@ function slimReading(code, Parser) {
 }
 
 /**
- * What stands in place of `kinds/on-page.ts` in the page's script: the manners of the kinds in the catalogue, each imported
- * by itself, so that the bundler leaves the rest of the kinds behind.
+ * The kinds that have a manner, each with its file, and whether something of it is made anew while a page runs.
+ *
+ * @param folder of the kinds.
  */
-async function mannersAlone(folder, esbuild) {
+export async function mannersIn(folder) {
+  const esbuild = await import('esbuild');
   const catalogue = await readFile(join(folder, 'catalogue.ts'), 'utf8');
   const files = [...catalogue.matchAll(/^import \{ (\w+) \} from '(\.\/[\w-]+\.ts)';$/gm)].map(
     ([, kind, path]) => ({ kind, path }),
@@ -168,8 +170,17 @@ found.push({ ...(({ name, manner }) => ({ name, manner }))(file${at}.${kind}), o
   const withManner = found.filter(({ manner }) => manner);
   const hidden = withManner.find(({ manner, own }) => manner !== own);
   if (hidden) throw new Error(`${hidden.path} has to export the manner of its kind by the name \`manner\`.`);
-  return `${withManner.map(({ path }, at) => `import { manner as m${at} } from '${path}';`).join('\n')}
-export const manners = new Map([${withManner.map(({ name }, at) => `['${name}', m${at}]`).join(', ')}]);`;
+  return withManner.map(({ name, manner, path }) => ({ name, path, isMadeAnew: manner.anew !== undefined }));
+}
+
+/**
+ * What stands in place of `kinds/on-page.ts` in the page's script: the manners of the kinds in the catalogue, each imported
+ * by itself, so that the bundler leaves the rest of the kinds behind. Kinds of which something is made anew are pieces.
+ */
+async function mannersAlone(folder) {
+  const plain = (await mannersIn(folder)).filter(({ isMadeAnew }) => !isMadeAnew);
+  return `${plain.map(({ path }, at) => `import { manner as m${at} } from '${path}';`).join('\n')}
+export const manners = new Map([${plain.map(({ name }, at) => `['${name}', m${at}]`).join(', ')}]);`;
 }
 
 /** What a page asks of an action; all else is said to those who write events. */
@@ -248,7 +259,7 @@ export const slimPage = {
         return { contents: freeOfEffects(slim(code), Parser), loader: 'js' };
       });
     build.onLoad({ filter: /core\/src\/kinds\/on-page\.ts$/ }, async ({ path }) => ({
-      contents: await mannersAlone(dirname(path), esbuild),
+      contents: await mannersAlone(dirname(path)),
       loader: 'js',
       resolveDir: dirname(path),
     }));

@@ -162,7 +162,7 @@ it('what is kept is there again when the page is opened anew, what is not begins
 
 it('its script is small, whatever the page uses', async () => {
   const { script } = await loadExportParts();
-  expect(gzipSync(script).length).toBeLessThan(31_400);
+  expect(gzipSync(script).length).toBeLessThan(28_200);
 });
 
 it('what is read of where the page is shown follows it: its width, the clock', async () => {

@@ -271,6 +271,9 @@ const odd = (chance: Chance, text: string): string =>
           : number,
       );
 
+/** Kinds that stand for others in every second place, so that what else is made stays the same. */
+const twins: Readonly<Record<string, string>> = { meter: 'dial', pictureField: 'fileField' };
+
 /** Makes the random screen of a seed. */
 export function randomScreen(
   seed: number,
@@ -279,10 +282,12 @@ export function randomScreen(
   const chance = new Chance(seed);
   let count = 0;
   const make = (
-    kind: string,
+    chosen: string,
     within: [string, Record<string, string>] | undefined,
     depth: number,
   ): Control => {
+    const twin = (seed + count) % 2 === 0 ? twins[chosen] : undefined;
+    const kind = twin ?? chosen;
     const around = within && arrangementsOf({ id: '', kind: within[0], props: within[1], children: [] });
     const props: Record<string, string> = {};
     for (const property of kindNamed(kind)!.properties) {

@@ -157,6 +157,18 @@ export const meetings: readonly Rule[] = [
     ),
   },
   {
+    name: 'columns of a table are as wide as they are said to be, the others as what is in them (Grid 1 §7.2)',
+    source: screen(
+      `<table widths="120 1fr" width="400" rows="{[{guest: 'Ilka Sorrel', nights: 12, room: 'the dormitory'}]}" columns="guest: Guest | nights: Nights | room: Room" /><row><table widths="minmax(40, max-content) 60.3" rows="{[{a: 'Ilka Sorrel', b: 'unforeseeablyuninterruptedwords'}]}" width="90" /></row><table widths="2fr 1fr 3fr 9" width="share" rows="{[{a: 1, b: 2}]}" />`,
+    ),
+  },
+  {
+    name: 'a dial is as high as its arc, and grows with its place (Flexbox 1 §9.7)',
+    source: screen(
+      '<row gap="8" height="300" align="stretch"><dial label="Wind" value="46" max="120" unit="km/h" /><dial value="-4" min="-10" max="10" width="80" /><dial label="A very long name of what is measured here" value="{null}" width="share" padding="8" border-width="2" /></row><dial label="Pressure" value="1013" min="950" max="1050" unit="hPa" height="180" /><column align="start"><dial label="Least" /></column>',
+    ),
+  },
+  {
     name: 'which pane a split shows may change from a band (container queries, CSS Conditional 5 §5)',
     source: screen(
       '<split name="panes" show="first" lap.show="second" desk.show="first" gap="8"><column name="one" min-width="700"><text text="All arrivals" /></column><column name="other" min-width="700"><text text="One of them, and more of it" width="200" /></column></split>',

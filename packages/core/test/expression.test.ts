@@ -82,7 +82,7 @@ describe('an expression', () => {
     '(x => x)(1)',
     'list.map(f => f(f))',
     'list.map(function () { return 1 })',
-    '/a+/.test(name)',
+    '/a+/.exec(name)',
     '10n',
     'delete party.name',
     'list.push(1)',

@@ -315,7 +315,7 @@ export class Binder {
 
   /** Where a picture lies: one of the project, or one that the person chose. */
   #addressOfPicture(part: HTMLElement, name: string): string {
-    if (name.startsWith('blob:')) return name;
+    if (/^(?:blob:|data:image\/)/.test(name)) return name;
     return this.program.pictures[name] ?? part.getAttribute('src') ?? '';
   }
 

@@ -6,11 +6,13 @@
 import {
   type Acting,
   addFunctions,
+  addPatterns,
   addStatements,
   type Dispose,
   type FeedStatus,
   type Host,
   isSameRow,
+  manners,
   type Program,
   type ProgramTable,
   Runtime,
@@ -140,7 +142,9 @@ class Page implements Acting {
         host: this.#host,
         tellStatus: (variable, status) => this.#tellStatus(variable, status),
         addFunctions,
+        addPatterns,
         addStatements,
+        addManner: (kind, manner) => void manners.set(kind, manner),
         repeatBy: (make) => {
           this.#binder.makeRepeat = make;
         },

@@ -4,7 +4,13 @@ import { sayValidity } from './groups.ts';
 
 /** The event at which what was entered is read. */
 export const eventOf = ({ as }: PageTarget): string =>
-  as === 'sort' ? 'hovrin-sort' : as === 'pane' || as === 'file' ? 'change' : 'input';
+  as === 'sort'
+    ? 'hovrin-sort'
+    : as === 'upload'
+      ? 'hovrin-file'
+      : as === 'pane' || as === 'file'
+        ? 'change'
+        : 'input';
 
 const checks = (part: HTMLElement) => [
   ...part.querySelectorAll<HTMLInputElement>('input[type="checkbox"], input[type="radio"]'),
@@ -39,12 +45,18 @@ export function readInput(part: HTMLElement, target: PageTarget): StateValue {
       const [file] = (part as HTMLInputElement).files ?? [];
       return file ? URL.createObjectURL(file) : '';
     }
+    case 'upload':
+      return JSON.parse(part.dataset.chosen ?? '{}');
     default:
       return target.name === 'checked'
         ? (part as HTMLInputElement).checked
         : (part as HTMLInputElement).value;
   }
 }
+
+/** Whether a value holds nothing: no text, no rows, no entries. */
+const isNothing = (value: StateValue | readonly string[]): boolean =>
+  !value || (typeof value === 'object' && Object.keys(value).length === 0);
 
 /** Opens one of several panels, counted from 1. */
 export function openPanel(tablist: HTMLElement, open: number): void {
@@ -86,6 +98,10 @@ export function writeInput(
       return;
     }
     case 'file':
+    case 'upload':
+      // Only nothing can be put in: then nothing is chosen any more.
+      if (isNothing(value)) input.value = '';
+      return;
     case 'form':
       return;
     case 'sort':

@@ -63,7 +63,8 @@ const settle = (ms = 0) => vi.advanceTimersByTimeAsync(ms);
 
 /** A page with these variables, as its script starts the piece. */
 async function page(...state: readonly ProgramVariable[]) {
-  const host: Host = { acting: {} as Host['acting'], problem: (text: string) => void said.push(text) };
+  const acting = { message: () => {} } as unknown as Host['acting'];
+  const host: Host = { acting, problem: (text: string) => void said.push(text) };
   const program = { name: 'Hut', start: 'A', state, sources: [office], pictures: {}, screens: [] };
   const runtime = new Runtime(program, host);
   piece(document, {

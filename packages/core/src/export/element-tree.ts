@@ -51,6 +51,7 @@ const mayBeEmpty = new Set([
   'data-carries',
   'data-takes',
   'data-scrolls',
+  'data-end',
 ]);
 
 /** What the elements of a screen are made with. */

@@ -34,7 +34,7 @@ import { iconSymbols } from './icon-symbols.ts';
 import { callsOwnCode, codeFile, firstOwnCode, ownCodeFile, typesText } from './own-code.ts';
 import { iconFile } from './page-icon.ts';
 import { partClassesOf } from './part-classes.ts';
-import { pieceNames, pieces } from './pieces.ts';
+import { piecesNeeded } from './pieces.ts';
 import { headersText } from './policy.ts';
 import { addressOf, iconsAskedFor, programOf, styleTemplates } from './program.ts';
 import { stylesheet } from './stylesheet.ts';
@@ -93,10 +93,9 @@ function withoutSpans(part: unknown): unknown {
 
 /** The page's script, the pieces that this page needs, and its program, which starts it. */
 function scriptOf(project: Project, parts: ExportParts, program: Program): string {
-  const needed = pieceNames.filter((name) => pieces[name](project));
   return [
     parts.script.trimEnd(),
-    ...needed.map((name) => entryOf(parts.pieces, name).trimEnd()),
+    ...piecesNeeded(project, program).map((name) => entryOf(parts.pieces, name).trimEnd()),
     '',
     `hovrinPage.start(${scriptText(withoutSpans(program))});\n`,
   ].join('\n');

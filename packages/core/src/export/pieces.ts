@@ -6,8 +6,9 @@ import { repetitionOf } from '../cascade/repetition.ts';
 import { ruledColumns } from '../document/row-rules.ts';
 import { walk } from '../document/tree.ts';
 import { inForce, type Project } from '../document/types.ts';
-import { kindOf } from '../kinds/catalogue.ts';
+import { kindOf, kinds } from '../kinds/catalogue.ts';
 import { mannerOf } from '../kinds/manner.ts';
+import type { Bindings, Program } from '../runtime/program.ts';
 import { keysOf } from '../sure.ts';
 
 /** Whether something on a screen of a project can be dragged. */
@@ -61,6 +62,16 @@ const screensSay =
 /** Whether a screen asks those who leave it. */
 export const hasLeaving = screensSay('leaving');
 
+/** Whether a list stays at its end. */
+const hasEnds = ({ screens }: Project): boolean =>
+  screens.some((screen) => [...walk(screen)].some(({ props }) => inForce(props['at-end']) === 'true'));
+
+/** Whether a person chooses files whose content is read. */
+const hasUploads = (project: Project): boolean =>
+  project.screens.some((screen) =>
+    [...walk(screen)].some((control) => kindOf(control).properties.some(({ page }) => page?.as === 'upload')),
+  );
+
 /** By the name of each piece: whether a project's page needs it. */
 export const pieces = {
   addresses: screensSay('address'),
@@ -68,17 +79,39 @@ export const pieces = {
   data: calls(/\b(?:JSON|Random|Array|Object)\.\w|\b(?:en|de)codeURIComponent\b/),
   dates: calls(/\bDate\.\w/),
   dragging: hasCarried,
+  ends: hasEnds,
   feeds: hasFeeds,
   files: calls(/\b(?:copy|download)\(/),
   formats: calls(/\bFormat\.\w/),
   leaving: hasLeaving,
   loops: calls(/\b(?:for|while)\s*\(|\btry\s*\{/),
+  patterns: calls(/\.(?:test|match|matchAll|search)\(|\.(?:replace|replaceAll|split)\(\s*\//),
   ranges: calls(/\bRange\.\w/),
   repeats: hasRepeats,
   requests: hasRequests,
   rules: hasRules,
   tables: hasTables,
   timers: screensSay('every', 'when'),
+  uploads: hasUploads,
 };
 
-export const pieceNames = keysOf(pieces);
+/** The piece by which something of a kind is made anew. */
+const pieceOfKind = (kind: string): string => `kind-${kind}`;
+
+/** The names of all pieces: those above, and one for each kind of which something is made anew while a page runs. */
+export const pieceNames: readonly string[] = [
+  ...keysOf(pieces),
+  ...kinds.filter(({ manner }) => manner?.anew).map(({ name }) => pieceOfKind(name)),
+];
+
+/** Kinds of which something is made anew, those in repeats included. */
+const madeAnew = ({ inside, repeats }: Bindings): readonly string[] => [
+  ...inside.map(({ kind }) => kind),
+  ...repeats.flatMap(({ item }) => madeAnew(item)),
+];
+
+/** The names of the pieces that a project's page needs, in the order in which they stand there. */
+export const piecesNeeded = (project: Project, { screens }: Program): readonly string[] => [
+  ...keysOf(pieces).filter((name) => pieces[name](project)),
+  ...[...new Set(screens.flatMap(madeAnew))].toSorted().map(pieceOfKind),
+];

@@ -2,8 +2,11 @@
 import { dataFunctions } from './data-functions.ts';
 import { dateFunctions } from './date-functions.ts';
 import { formats } from './formats.ts';
-import { addFunctions, type Functions, namespaces } from './functions.ts';
+import { addFunctions, addPatterns, type Functions, namespaces } from './functions.ts';
+import { patternFunctions } from './patterns/functions.ts';
 import { rangeFunctions } from './range-functions.ts';
+
+addPatterns(patternFunctions);
 
 /** Functions by full name. */
 export const functions: Functions = addFunctions({

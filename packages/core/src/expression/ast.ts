@@ -4,6 +4,7 @@
  */
 
 import type { AskingName } from './actions/action.ts';
+import type { PatternProgram } from './patterns/program.ts';
 
 /** Where something stands in its source text: UTF-16 start and end. */
 export type Span = readonly [start: number, end: number];
@@ -57,6 +58,8 @@ export type Expression =
       readonly whenFalse: Expression;
     }
   | { readonly type: 'template'; readonly parts: readonly Expression[] }
+  /** A regular expression, which stands in a method of texts only. */
+  | { readonly type: 'pattern'; readonly program: PatternProgram }
   | { readonly type: 'list'; readonly items: readonly (Expression | Spread)[] }
   | { readonly type: 'record'; readonly entries: readonly (RecordEntry | Spread)[] }
   | { readonly type: 'arrow'; readonly parameters: readonly string[]; readonly body: Expression }

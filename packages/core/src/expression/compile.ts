@@ -86,6 +86,11 @@ function compile(node: Expression, bound: Bound): Compiled {
         return frame.work.text(parts.map((part) => part(frame)));
       };
     }
+    case 'pattern': {
+      // As a function is, it is there for the method that it is given to.
+      const pattern: Arrow = Object.assign(() => undefined, { program: node.program });
+      return () => pattern;
+    }
     case 'list':
       return valuesOf(node.items, bound, 'a list');
     case 'record':

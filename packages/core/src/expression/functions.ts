@@ -50,6 +50,22 @@ const table: Record<string, (...values: never[]) => unknown> = {
   ...groupFunctions,
 };
 
+/** Methods of texts that may be given a regular expression. */
+export const patternMethods: ReadonlySet<string> = new Set([
+  'match',
+  'matchAll',
+  'replace',
+  'replaceAll',
+  'search',
+  'split',
+]);
+
+/** What texts do with regular expressions, by the names of their methods; a page has them where it has a use for them. */
+export const patterned: Record<string, (...values: never[]) => unknown> = { __proto__: null as never };
+
+/** Adds what texts do with regular expressions. */
+export const addPatterns = (more: Functions): unknown => Object.assign(patterned, more);
+
 export type Functions = Readonly<Record<string, (...values: never[]) => unknown>>;
 export const functions: Functions = table;
 
@@ -87,7 +103,7 @@ export const namespaces: ReadonlySet<string> = new Set([
 /** Methods by the type of the value in front of the dot. */
 export const methods: Readonly<Record<'string' | 'number' | 'boolean' | 'list', ReadonlySet<string>>> = {
   string: new Set(
-    'at charAt concat endsWith includes indexOf lastIndexOf localeCompare padEnd padStart repeat replace replaceAll slice split startsWith substring toLowerCase toString toUpperCase trim trimEnd trimStart'.split(
+    'at charAt concat endsWith includes indexOf lastIndexOf localeCompare match matchAll padEnd padStart repeat replace replaceAll search slice split startsWith substring test toLowerCase toString toUpperCase trim trimEnd trimStart'.split(
       ' ',
     ),
   ),

@@ -30,6 +30,7 @@ function visit(node: Expression | Spread | RecordEntry, bound: readonly string[]
         found.push({ name: node.name, span: node.span, written: false, shorthand: node.shorthand === true });
       return;
     case 'literal':
+    case 'pattern':
       return;
     case 'member':
       visit(node.of, bound, found);

@@ -6,9 +6,10 @@ import { didYouMean } from '../document/nearest.ts';
 import { isOneOf, itemAt } from '../sure.ts';
 import { functions } from './all-functions.ts';
 import type { BinaryOperator, Expression, RecordEntry, Span, Spread, UnaryOperator } from './ast.ts';
-import { constants, methodNames, namespaces } from './functions.ts';
+import { constants, methodNames, namespaces, patternMethods } from './functions.ts';
 import { meantBy } from './meant.ts';
 import { isOwnCode } from './own-code.ts';
+import { PatternRefused, readPattern } from './patterns/read.ts';
 import { ExpressionError } from './problem.ts';
 import { isViewName, viewNames } from './view-names.ts';
 
@@ -262,7 +263,10 @@ export class ExpressionReader {
   private literal(node: AnyNode & { type: 'Literal' }): Expression {
     const { value } = node;
     if (value instanceof RegExp || ('regex' in node && node.regex))
-      return this.refuse(node, 'Regular expressions are not available here.');
+      return this.refuse(
+        node,
+        `A regular expression stands in ${[...patternMethods].map((name) => `\`${name}\``).join(', ')}, or in front of \`.test(text)\`.`,
+      );
     if (typeof value === 'bigint') return this.refuse(node, 'Numbers ending in `n` are not available here.');
     return {
       type: 'literal',
@@ -361,9 +365,55 @@ export class ExpressionReader {
     return { type: 'call', name, arguments: given };
   }
 
+  /** A regular expression, where one may stand; undefined for all else. */
+  private regularExpression(node: AnyNode | undefined): Expression | undefined {
+    if (node?.type !== 'Literal' || !('regex' in node) || !node.regex) return undefined;
+    try {
+      return { type: 'pattern', program: readPattern(node.regex.pattern, node.regex.flags) };
+    } catch (error) {
+      if (!(error instanceof PatternRefused)) throw error;
+      return this.refuse(node, error.message);
+    }
+  }
+
+  /** `/^\d+$/.test(text)`, as what the text is asked. */
+  private tested(node: AnyNode & { type: 'CallExpression' }, depth: number): Expression | undefined {
+    const { callee } = node;
+    if (callee.type !== 'MemberExpression' || callee.computed || callee.property.type !== 'Identifier')
+      return undefined;
+    const pattern = this.regularExpression(callee.object as AnyNode);
+    if (!pattern) return undefined;
+    const given = this.values(node.arguments, depth);
+    if (callee.property.name !== 'test' || given.length !== 1)
+      return this.refuse(callee.property, 'Behind a regular expression stands `.test(text)`.');
+    const of: Expression = { type: 'call', name: 'String', arguments: given };
+    return { type: 'method', of, name: 'test', arguments: [pattern], optional: false };
+  }
+
+  /** The values of a method; the first of some is a regular expression. */
+  private methodValues(
+    name: string,
+    callee: Node,
+    nodes: readonly AnyNode[],
+    depth: number,
+  ): (Expression | Spread)[] {
+    const pattern = patternMethods.has(name) ? this.regularExpression(nodes[0]) : undefined;
+    if (!pattern) {
+      if (name === 'match' || name === 'matchAll' || name === 'search')
+        return this.refuse(nodes[0] ?? callee, `\`${name}\` takes a regular expression: \`/^\\d+$/\`.`);
+      return this.values(nodes, depth);
+    }
+    const isAll = name === 'matchAll' || name === 'replaceAll';
+    if (isAll && pattern.type === 'pattern' && !pattern.program.flags.includes('g'))
+      this.refuse(itemAt(nodes, 0), `\`${name}\` takes one with the flag \`g\`.`);
+    return [pattern, ...this.values(nodes.slice(1), depth)];
+  }
+
   private call(node: AnyNode & { type: 'CallExpression' }, depth: number): Expression {
     const { callee } = node;
     if (callee.type === 'Super') return this.refuse(callee, 'This is not available here.');
+    const tested = this.tested(node, depth);
+    if (tested) return tested;
     const full = dottedName(callee);
     if (full !== undefined && Object.hasOwn(functions, full)) return this.calledByName(full, node, depth);
     if (
@@ -402,7 +452,7 @@ export class ExpressionReader {
         type: 'method',
         of: this.expression(callee.object, depth),
         name,
-        arguments: this.values(node.arguments, depth),
+        arguments: this.methodValues(name, callee.property, node.arguments, depth),
         optional: callee.optional,
       };
     }

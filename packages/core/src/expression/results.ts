@@ -123,6 +123,7 @@ export function resultsOf(expression: Expression, typeOf: TypeOf, at: number): r
     case 'let':
       return resultsOf(expression.in, (name) => (name === expression.name ? undefined : typeOf(name)), place);
     case 'arrow':
+    case 'pattern':
       return type('function');
     case 'call':
       return ofCall(expression.name, expression.arguments, inner) ?? type(ofFunction(expression.name)!);

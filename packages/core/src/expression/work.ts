@@ -8,14 +8,15 @@ import { forbiddenKeys } from '../document/forbidden-keys.ts';
 import { ownValue } from '../document/same.ts';
 import type { BinaryOperator } from './ast.ts';
 import { type Budget, budgetNow, EvaluationError, itemUnits } from './budget.ts';
-import { functions, methods } from './functions.ts';
+import { functions, methods, patterned } from './functions.ts';
 import { longestList, longestText } from './limits.ts';
+import type { PatternProgram } from './patterns/program.ts';
 
 /** How deep lists are looked into, as text and by `flat`; what is deeper is refused. */
 const deepestList = 20;
 
 /** A function of an expression; by how many parameters it has, `toSorted` takes it for a comparison or for a key. */
-export type Arrow = ((...values: unknown[]) => unknown) & { parameters?: number };
+export type Arrow = ((...values: unknown[]) => unknown) & { parameters?: number; program?: PatternProgram };
 
 /** Calls a method of a value; its name is one of those that are let through. */
 const called = (of: unknown, name: string, given: readonly unknown[]): unknown =>
@@ -181,10 +182,22 @@ export class Work {
     if (!methods[type].has(name))
       throw new EvaluationError(`A ${type === 'string' ? 'text' : type} has no method \`${name}\`.`);
     const takes = type === 'list' && takesFunction.has(name);
+    const { program } = (type === 'string' ? (values[0] as Arrow | undefined) : undefined) ?? {};
+    if (program) return this.patterned(String(of), name, program, values.slice(1));
     for (const value of takes ? values.slice(1) : values) plain(value);
     if (Array.isArray(of)) return this.listMethod(of, name, values, takes);
     const given = values.map((value) => this.primitive(value));
     return type === 'string' ? this.textMethod(String(of), name, given) : called(of, name, given);
+  }
+
+  /** What a text does with a regular expression. */
+  private patterned(of: string, name: string, program: PatternProgram, given: unknown[]): unknown {
+    const work = { step: () => this.step(), text: (value: unknown) => this.text([plain(value)]) };
+    const run = patterned[name] as ((...values: unknown[]) => unknown) | undefined;
+    if (!run) throw new EvaluationError(`\`${name}\` takes no regular expression.`);
+    const result = run(work, of, program, ...given);
+    if (typeof result === 'string') return this.fits(result);
+    return Array.isArray(result) ? this.list(result) : result;
   }
 
   textMethod(of: string, name: string, values: unknown[]): unknown {

@@ -12,8 +12,10 @@ import { code } from './code.ts';
 import { column } from './column.ts';
 import { componentKinds, isSurround } from './component.ts';
 import { dateField } from './date-field.ts';
+import { dial } from './dial.ts';
 import { divider } from './divider.ts';
 import { fieldset } from './fieldset.ts';
+import { fileField } from './file-field.ts';
 import { form } from './form.ts';
 import { grid } from './grid.ts';
 import { heading } from './heading.ts';
@@ -73,6 +75,7 @@ export const kinds: readonly Kind[] = [
   badge,
   progress,
   meter,
+  dial,
   lamp,
   chart,
   table,
@@ -90,6 +93,7 @@ export const kinds: readonly Kind[] = [
   slider,
   choiceList,
   pictureField,
+  fileField,
   button,
   iconButton,
   menuButton,

@@ -26,6 +26,8 @@ export const shownEvents: readonly EventEntry[] = [press, doublePress, key, visi
 
 /** Of what is chosen or set. */
 export const chosenEvents: readonly EventEntry[] = [change, focus, blur];
+/** Of what files are chosen in: they have been read by then. */
+export const fileEvents: readonly EventEntry[] = [{ ...change, dom: 'hovrin-file' }, focus, blur];
 /** Of what is typed. */
 export const typedEvents: readonly EventEntry[] = [change, input, key, focus, blur];
 /**

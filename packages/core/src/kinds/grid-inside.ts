@@ -12,7 +12,7 @@ const keptBreadth = <T extends TrackBreadth | undefined>(breadth: T): T =>
   typeof breadth === 'number' ? (keptUnit(breadth) as T) : breadth;
 
 /** A track whose lengths are kept as lengths are: in whole 64ths. */
-const keptTrack = ({ min, max, fitContent }: Track): Track => ({
+export const keptTrack = ({ min, max, fitContent }: Track): Track => ({
   min: keptBreadth(min),
   max: keptBreadth(max),
   ...(fitContent !== undefined && { fitContent: keptBreadth(fitContent) }),

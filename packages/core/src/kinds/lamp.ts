@@ -6,7 +6,7 @@ import { noSides } from '../values/css.ts';
 import { colourCss } from '../values/theme.ts';
 import { content, label } from './field.ts';
 import type { Kind, Manner, PageElement } from './kind.ts';
-import { colourOf } from './meter.ts';
+import { colourOf } from './measured.ts';
 import { boxLook, padding, placing, sizing, textLook } from './properties.ts';
 import { textStyleOf, wordsLook } from './words.ts';
 

@@ -7,7 +7,7 @@ export interface PageTarget {
   /**
    * `text`: its words; `attribute`: an attribute; `property`: a live property of the element; `inside`: what the part
    * holds is made anew; `choice`: which of the inputs in the part are checked, by their values; `pane`: which of the
-   * tabs in the part is open, counted from 1; `file`: the address of the chosen file; `inputs`: a property of all inputs of
+   * tabs in the part is open, counted from 1; `file`: the address of the chosen file; `upload`: the chosen file as a record, or several in a list; `inputs`: a property of all inputs of
    * a field; `validity`: whether what was
    * entered is valid; `form`: what a form or a field tells of itself; `carries`: what is dragged with it;
    * `sort`: the column that a
@@ -21,6 +21,7 @@ export interface PageTarget {
     | 'choice'
     | 'pane'
     | 'file'
+    | 'upload'
     | 'inputs'
     | 'validity'
     | 'form'

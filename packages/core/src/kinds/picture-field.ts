@@ -1,21 +1,9 @@
 /** A picture of the person's own, from the device. */
 
 import { textType } from '../property-types/index.ts';
-import { lineHeightCss } from '../text/units.ts';
 import { chosenEvents } from './events.ts';
-import {
-  bareLineCss,
-  entered,
-  fieldBox,
-  fieldCss,
-  fieldElement,
-  fieldInside,
-  fieldProperties,
-  fieldStates,
-  inputAttributes,
-  inputCss,
-  middleLine,
-} from './field.ts';
+import { entered, fieldCss, fieldProperties, fieldStates, inputCss } from './field.ts';
+import { fileCss, fileElement, fileInside } from './file-input.ts';
 import type { Kind } from './kind.ts';
 
 export const pictureField: Kind = {
@@ -31,27 +19,8 @@ export const pictureField: Kind = {
   ...fieldStates,
   events: chosenEvents,
   starter: { label: 'Photo of the pass' },
-  inside: (values, make) =>
-    fieldInside(values, make, fieldBox(values, make, 'Choose a picture', { line: middleLine(make.theme) })),
-  element: (values, _, name) =>
-    fieldElement(values, name, {
-      tag: 'input',
-      classes: ['part-input'],
-      attributes: { type: 'file', accept: 'image/*', ...inputAttributes(values, name) },
-    }),
+  inside: (values, make) => fileInside(values, make, 'Choose a picture'),
+  element: (values, _, name) => fileElement(values, name, { accept: 'image/*' }),
   sharedCss: [fieldCss, inputCss],
-  css: (theme) => `${bareLineCss('pictureField', theme, middleLine(theme))}
-.k-pictureField > .part-input {
-  line-height: ${(theme.fieldHeight - 2) / 16}rem;
-}
-.k-pictureField > .part-input::file-selector-button {
-  margin-inline-end: ${theme.fieldPadding}px;
-  padding: 2px 8px;
-  border: 1px solid var(--line);
-  border-radius: ${theme.corner}px;
-  background: var(--tint);
-  font: inherit;
-  line-height: ${lineHeightCss};
-  cursor: pointer;
-}`,
+  css: (theme) => fileCss('pictureField', theme),
 };

@@ -1,5 +1,5 @@
 /** A window onto children that may be larger than it. */
-import { scrollAxisType } from '../property-types/index.ts';
+import { flagType, scrollAxisType } from '../property-types/index.ts';
 import { arrangedBy } from './arrangement.ts';
 import { flexContent } from './flex-inside.ts';
 import type { Kind, Manner } from './kind.ts';
@@ -16,6 +16,15 @@ const own = {
     default: 'vertical',
     effect: 'layout',
     perBand: true,
+  }),
+  end: property({
+    name: 'at-end',
+    leads: true,
+    label: 'Stays at its end',
+    group: 'inside',
+    type: flagType,
+    effect: 'behaviour',
+    perBand: false,
   }),
 };
 
@@ -50,7 +59,7 @@ export const scroll: Kind = {
   findBy: ['overflow', 'list', 'long', 'swipe'],
   container: true,
   manner,
-  properties: [own.axis, ...sizing, ...placing(), tabindex, padding, ...arranging, ...boxLook()],
+  properties: [own.axis, own.end, ...sizing, ...placing(), tabindex, padding, ...arranging, ...boxLook()],
   events: [],
   example:
     '<scroll height="60"><text text="one" /><text text="two" /><text text="three" /><text text="four" /></scroll>',
@@ -69,9 +78,9 @@ export const scroll: Kind = {
       look: { clips: true },
     };
   },
-  element: (_, children) => ({
+  element: (values, children) => ({
     tag: 'div',
-    attributes: { 'data-scrolls': '' },
+    attributes: { 'data-scrolls': '', ...(values.flag(own.end) ? { 'data-end': '' } : {}) },
     children: [{ tag: 'div', classes: ['part-content'], children: children.map((_, index) => index) }],
   }),
   parts: () => [{ selector: '> .part-content', properties: arranging.map(({ name }) => name) }],

@@ -138,6 +138,8 @@ const sentences: Readonly<Record<string, string>> = {
   submits: 'A press sends the form that it is in.',
   'rows: Rows': 'The list whose rows are shown.',
   'columns: Columns': 'The columns that are shown, in their order.',
+  widths:
+    'How wide its columns are, in their order: `120 1fr auto`; all others are as wide as what is in them.',
   sort: 'The column that rows are sorted by; `-` in front turns the order round.',
   head: 'The words above the column.',
   field: 'The column that a press on the head sorts by.',
@@ -150,6 +152,9 @@ const sentences: Readonly<Record<string, string>> = {
   carries: 'What is given to the place where it is dropped.',
   cargo: 'What kind of thing it carries or takes; only equal ones meet.',
   changed: 'Receives whether something differs from what the form began with.',
+  accept: 'Kinds of files that can be chosen: `image/*`, `.csv, .json`.',
+  several: 'Several files can be chosen at once; they are a list then.',
+  'at-end': 'What comes at its end is seen at once, unless a person has gone back to read.',
   // Screens and components
   title: 'The name that a reader sees.',
   every: 'Seconds from one `timer` event to the next.',

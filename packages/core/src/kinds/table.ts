@@ -1,16 +1,18 @@
 /** Records in rows, their fields in columns. */
 
 import type { Values } from '../cascade/values.ts';
+import { plainText } from '../document/plain-text.ts';
 import { isRecord } from '../document/record.ts';
 import { type Control, inForce } from '../document/types.ts';
-import { asText } from '../expression/evaluate.ts';
 import type { GridContent } from '../layout/box.ts';
-import { type Entry, entriesType, listType, textType } from '../property-types/index.ts';
+import { type Entry, entriesType, listType, textType, trackPatternType } from '../property-types/index.ts';
 import type { TextStyle } from '../text/paragraph.ts';
-import type { Sides } from '../values/css.ts';
+import type { Sides, Track } from '../values/css.ts';
+import { trackListCss } from '../values/track-list.ts';
 import { oneColumn, severalColumns } from './column-names.ts';
 import { shownEvents } from './events.ts';
 import { columnOf, content } from './field.ts';
+import { keptTrack } from './grid-inside.ts';
 import type { Kind, LookPart, Manner, PageElement } from './kind.ts';
 import { mostItems } from './list-lengths.ts';
 import { partLooks } from './look-parts.ts';
@@ -32,6 +34,11 @@ const own = {
       label: 'Make them cells',
       hint: 'Each column becomes a cell, in which any controls can stand',
     },
+  }),
+  widths: content('widths', 'Widths of columns', trackPatternType, {
+    group: 'inside',
+    effect: 'layout',
+    page: { as: 'inside' },
   }),
   label: content('label', 'Label', textType, {
     effect: 'behaviour',
@@ -86,11 +93,17 @@ function contentsOf(values: Values, cells: readonly Control[] = []): Contents {
 /** The rows of a table as it shows them. */
 const shownRows = (values: Values): readonly TableRow[] => contentsOf(values).rows;
 
-const cellText = (row: TableRow, key: string): string => (Object.hasOwn(row, key) ? asText(row[key]) : '');
+const cellText = (row: TableRow, key: string): string => (Object.hasOwn(row, key) ? plainText(row[key]) : '');
 
-const gridOf = (count: number): GridContent => ({
+/** The tracks of so many columns: as they are said, the others as wide as what is in them. */
+const tracksOf = (values: Values, count: number): readonly Track[] => {
+  const said = values.get(own.widths) ?? [];
+  return Array.from({ length: Math.max(1, count) }, (_, at) => said[at] ?? { min: 'auto', max: 'auto' });
+};
+
+const gridOf = (values: Values, count: number): GridContent => ({
   ...plainGrid,
-  columns: Array.from({ length: Math.max(1, count) }, () => ({ min: 'auto', max: 'auto' })),
+  columns: tracksOf(values, count).map(keptTrack),
 });
 
 /** The element of a table, with its rows where it has no cells of its own. */
@@ -139,7 +152,7 @@ export function tableElement(values: Values, controls: readonly Control[] = []):
             attributes: {
               role: 'table',
               'aria-label': values.text(own.label),
-              style: `grid-template-columns: repeat(${Math.max(1, columns.length)}, auto)`,
+              style: `grid-template-columns: ${trackListCss(tracksOf(values, columns.length))}`,
             },
             children: [
               line(columns.map(head)),
@@ -179,6 +192,7 @@ export const table: Kind = {
   properties: [
     own.rows,
     own.columns,
+    own.widths,
     own.label,
     own.sort,
     ...sizing,
@@ -230,7 +244,7 @@ export const table: Kind = {
     ];
     return {
       content: { type: 'scroll', axis: 'both' },
-      parts: [make.group(columnOf, [make.group(gridOf(columns.length), cells)])],
+      parts: [make.group(columnOf, [make.group(gridOf(values, columns.length), cells)])],
       look: { clips: true },
     };
   },

@@ -51,7 +51,8 @@ export const pictureType: PropertyType<string> = {
   words: [],
   read(text) {
     const plain = text.trim();
-    if (/^blob:[^\s"'<>]+$/.test(plain)) return good(plain, plain);
+    // A picture that a person chose.
+    if (/^(?:blob:|data:image\/)[^\s"'<>]+$/.test(plain)) return good(plain, plain);
     return /^[^/\\<>"'&\s][^/\\<>"'&]*$/.test(plain) && !plain.includes('..')
       ? good(plain, plain)
       : bad(text, 'the file name of a picture of the project');

@@ -26,7 +26,7 @@ export type { Acting } from '../expression/actions/action.ts';
 export type { Expression } from '../expression/ast.ts';
 export { sharingBudget } from '../expression/budget.ts';
 export { asText, EvaluationError, evaluate } from '../expression/evaluate.ts';
-export { addFunctions } from '../expression/functions.ts';
+export { addFunctions, addPatterns } from '../expression/functions.ts';
 export { itemPlace } from '../expression/item-scope.ts';
 export { bandAt, clockOf, type ViewName, type ViewValue } from '../expression/view-names.ts';
 export { symbolId } from '../icons/symbol-id.ts';

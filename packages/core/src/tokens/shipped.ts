@@ -94,6 +94,9 @@ export const measures = {
   chartWidth: 240,
   chartHeight: 120,
   sparklineHeight: 40,
+  /** Size of a dial where nothing else says so; its words are those of charts. */
+  dialWidth: 120,
+  dialHeight: 94,
   chartTextSize: 12,
   /** Padding of a table's cells, and of the entries of lists and menus. */
   cellPaddingBlock: 8,

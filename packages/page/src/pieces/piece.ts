@@ -5,10 +5,12 @@
  */
 import type {
   addFunctions,
+  addPatterns,
   addStatements,
   Dispose,
   FeedStatus,
   Host,
+  Manner,
   Program,
   Runtime,
   ScreenProgram,
@@ -36,8 +38,12 @@ export interface Around {
   readonly tellStatus: (variable: string | undefined, status: FeedStatus) => void;
   /** Adds functions that expressions of this page call. */
   readonly addFunctions: typeof addFunctions;
+  /** Adds what texts do with regular expressions. */
+  readonly addPatterns: typeof addPatterns;
   /** Adds how statements are carried out that events of this page have. */
   readonly addStatements: typeof addStatements;
+  /** Has something of controls of a kind made anew. */
+  readonly addManner: (kind: string, manner: Manner) => void;
   /** Has repeats made. */
   readonly repeatBy: (make: MakeRepeat) => void;
   /** Has tables looked after as they are filled. */

@@ -26,8 +26,9 @@ export function Handlers() {
             The application’s own code, called by events as{' '}
             <code className="font-mono text-[12px]">handlers.name(values)</code>; what one gives is kept by{' '}
             <code className="font-mono text-[12px]">price = handlers.name(values)</code>. It stands in{' '}
-            <code className="font-mono text-[12px]">handlers.js</code> beside the page, which is yours:
-            shipping again leaves it as it is.
+            <code className="font-mono text-[12px]">code/handlers.ts</code>, written in Code; what is not
+            there, in <code className="font-mono text-[12px]">handlers.js</code> beside the page, which
+            shipping again leaves as it is.
           </p>
         </div>
         {handlers.length > 0 && (
