@@ -177,7 +177,8 @@ it('is used as it stands there', async () => {
 it('gives the page the manner of the kind, and nothing else of it', async () => {
   const made = await build({
     stdin: {
-      contents: `export { manners } from './on-page.ts'; export { Values } from '../cascade/values.ts';`,
+      // As the piece of the kind has it.
+      contents: `export { manner } from './stamp.ts'; export { Values } from '../cascade/values.ts';`,
       resolveDir: join(copy, 'packages/core/src/kinds'),
     },
     bundle: true,
@@ -188,7 +189,7 @@ it('gives the page the manner of the kind, and nothing else of it', async () => 
   });
   const text = made.outputFiles[0]?.text ?? '';
   expect(text).not.toContain('A mark that something was done');
-  const { manners, Values } = await import(
+  const { manner, Values } = await import(
     `data:text/javascript;base64,${Buffer.from(text).toString('base64')}`
   );
   const values = new Values(
@@ -197,5 +198,5 @@ it('gives the page the manner of the kind, and nothing else of it', async () => 
       ['tone', 'danger'],
     ]),
   );
-  expect(manners.get('stamp').anew(values).children).toEqual([{ tag: 'strong', text: 'Paid' }]);
+  expect(manner.anew(values).children).toEqual([{ tag: 'strong', text: 'Paid' }]);
 });

@@ -3,6 +3,7 @@
 import { backupCommand, restoreCommand } from './backup-command.ts';
 import { BadInput } from './bad-input.ts';
 import { checkCommand } from './check-command.ts';
+import { compareCommand } from './compare-command.ts';
 import { exportCommand } from './export-command.ts';
 import { layoutCommand } from './layout-command.ts';
 import { packCommand, unpackCommand } from './pack-command.ts';
@@ -23,6 +24,9 @@ const help = `hovrin: lays out screens and writes them as pages
   hovrin check FILE|FOLDER [--from 280] [--to 1920] [--json] [--rtl] [--mode M] [--handlers FILE]
       tells what is wrong at any width, portrait and landscape, with plain and doubled text, and which handlers the
       application's own code lacks (FILE, or handlers.js in FOLDER); exit code 1 where something is
+  hovrin compare A B [--from 280] [--to 1920] [--height 800] [--json] [--rtl] [--mode M]
+      tells what differs between two versions (folders, zips, FOLDER@REVISION of git), control by control, and at which
+      widths anything does; exit code 1 where something differs
   hovrin picture FILE|FOLDER --size WIDTHxHEIGHT [--screen NAME] [--whole] [--out FILE.svg|FILE.png] [--ratio N] [--text-scale N] [--rtl]
                  [--mode light|dark|contrast] [--state [CONTROL:]STATE …]
       writes a screen as an SVG file that carries its fonts and pictures, or as a PNG file of N px for each px
@@ -59,6 +63,7 @@ export async function run(
     if (command === 'why') return await whyCommand(rest, print);
     if (command === 'sweep') return await sweepCommand(rest, print);
     if (command === 'check') return await checkCommand(rest, print);
+    if (command === 'compare') return await compareCommand(rest, print);
     if (command === 'picture') return await pictureCommand(rest, print);
     if (command === 'export') return await exportCommand(rest, print);
     if (command === 'test') return await testCommand(rest, print);

@@ -35,6 +35,22 @@ export {
   projectValueOf,
   projectValueProblem,
 } from './collections/project-values.ts';
+export {
+  type Comparison,
+  comparedScreens,
+  compareProjects,
+  isAlike,
+  type TreeComparison,
+} from './compare/compare.ts';
+export { comparisonLines, widthsWords } from './compare/compare-words.ts';
+export {
+  attributeWords,
+  type ControlChange,
+  type TreeChanges,
+  treeChanges,
+} from './compare/control-changes.ts';
+export { compareWidths, type Movement, type WidthsCompared } from './compare/differing-widths.ts';
+export type { EntityChange } from './compare/entity-changes.ts';
 export { lengthCss } from './css/lengths.ts';
 export {
   type CodeModule,

@@ -158,6 +158,6 @@ export async function readScreenFile(path: string, newId = countedIds()): Promis
 }
 
 /** Reads a screen file or a project folder, whichever the path is. @throws where it cannot be read. */
-export async function readProject(path: string): Promise<ProjectReading> {
-  return (await stat(path)).isDirectory() ? readProjectFolder(path) : readScreenFile(path);
+export async function readProject(path: string, newId = countedIds()): Promise<ProjectReading> {
+  return (await stat(path)).isDirectory() ? readProjectFolder(path, newId) : readScreenFile(path, newId);
 }

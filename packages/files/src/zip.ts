@@ -1,5 +1,5 @@
 /** A project as one file: a zip of exactly its folder. Hostile ones are refused before anything is unpacked. */
-import { entryOf, isTaskFile, messageOf } from '@hovrin/core';
+import { entryOf, isCodeFile, isTaskFile, messageOf } from '@hovrin/core';
 import { unzipSync, type Zippable, zipSync } from 'fflate';
 
 /** Bounds of a zip that is brought in. */
@@ -25,6 +25,7 @@ export const isProjectPath = (path: string): boolean =>
   /^(?:[^/]+\/)*[^/]+\.(?:screen|component)\.xml$/.test(path) ||
   /^tables\/[^/]+\.json$/.test(path) ||
   isTaskFile(path) ||
+  isCodeFile(path) ||
   /^(?:theme|strings)\/[^/]+\.(?:json|xml)$/.test(path) ||
   /^assets\/\w[\w .-]*$/.test(path);
 

@@ -200,3 +200,30 @@ it('values that were kept are those of the project, as far as they can be read',
   };
   expect([...valuesKept(texts, 'hut')]).toEqual([['bunk', 7]]);
 });
+
+describe('a new version', () => {
+  it('has the values, the screen and the dialogs of the one before', () => {
+    start();
+    say('Lap', { type: 'hovrin-state', name: 'guest', value: 'Ilka' });
+    say('Lap', { type: 'hovrin-screen', text: 'Bunk' });
+    say('Lap', { type: 'hovrin-dialogs', names: ['Sure'] });
+    for (const page of Object.values(pages)) page.take();
+    frames.reload();
+    say('Hand', { type: 'hovrin-screen', text: 'Tonight' });
+    expect(pages.Hand.take()).toEqual([
+      { type: 'hovrin-set', name: 'guest', value: 'Ilka' },
+      { type: 'hovrin-go', screen: 'Bunk' },
+      { type: 'hovrin-show-dialogs', names: ['Sure'] },
+    ]);
+  });
+
+  it('begins where everything begins anew', () => {
+    start();
+    say('Lap', { type: 'hovrin-screen', text: 'Bunk' });
+    frames.reload();
+    frames.forget();
+    for (const page of Object.values(pages)) page.take();
+    say('Hand', { type: 'hovrin-screen', text: 'Tonight' });
+    expect(pages.Hand.take()).toEqual([]);
+  });
+});

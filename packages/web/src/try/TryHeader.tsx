@@ -41,7 +41,7 @@ interface TryHeaderProps extends SizeChoiceProps, ComponentProps<typeof Conditio
 
 export function TryHeader(props: TryHeaderProps) {
   const { which, sizes, onWhich, onSizes, pane, onPane, onAgain, onLeave } = props;
-  const { conditions, onConditions, linked, onLinked } = props;
+  const { conditions, onConditions, linked, onLinked, follows, onFollows } = props;
   const { project } = useEditorState('project');
   const goTo = useGoTo();
   return (
@@ -85,6 +85,8 @@ export function TryHeader(props: TryHeaderProps) {
           onConditions={onConditions}
           linked={linked}
           onLinked={onLinked}
+          follows={follows}
+          onFollows={onFollows}
         />
       </div>
     </header>

@@ -15,6 +15,7 @@ import { Frames } from './Frames.tsx';
 import { Given } from './Given.tsx';
 import { type KeptTexts, keepHere, keptHere, valuesKept } from './keptHere.ts';
 import { LinkedFrames } from './linkedFrames.ts';
+import { NewVersion } from './NewVersion.tsx';
 import { ProblemStrip } from './ProblemStrip.tsx';
 import { TracePane } from './TracePane.tsx';
 import { TryHeader, type TryPane } from './TryHeader.tsx';
@@ -88,7 +89,12 @@ function useStored(run: number, onBegin: () => void) {
       gone = true;
     };
   }, [editor, run]);
-  return { revision, offline };
+  const take = () =>
+    void editor.settled().then((settled) => {
+      setOffline(!settled);
+      setRevision(editor.state.revision);
+    });
+  return { revision, offline, take };
 }
 
 export function TryPlace() {
@@ -103,13 +109,14 @@ export function TryPlace() {
   const [sizes, setSizes] = useState<readonly ScreenSize[]>(() => keptSizes('try'));
   const [conditions, setConditions] = useHeld<Conditions>('conditions', plainConditions);
   const [linked, setLinked] = useHeld('linked', true);
+  const [follows, setFollows] = useHeld('followsEdits', false);
   const [held, setPane] = useHeld<TryPane | undefined>('pane', undefined);
   const pane = held ?? (query.has('task') ? 'tasks' : undefined);
   const [frames] = useState(() => new LinkedFrames(() => secretsHere(editor.projectId)));
   const kept = useKept(run);
   const keptUnder = state.project.id ?? state.project.name;
   const calls = useCalls();
-  const { revision, offline } = useStored(run, () => told.begin(valuesKept(kept.atStart(), keptUnder)));
+  const { revision, offline, take } = useStored(run, () => told.begin(valuesKept(kept.atStart(), keptUnder)));
   const again = () => setRun(run + 1);
   const onSize = (label: string | undefined) =>
     setQuery(label === undefined ? {} : { size: label }, { replace: true });
@@ -139,11 +146,12 @@ export function TryPlace() {
   return (
     <div className="flex h-full flex-col bg-sunk">
       <TryHeader
-        {...{ which, sizes, conditions, linked, pane }}
+        {...{ which, sizes, conditions, linked, follows, pane }}
         onWhich={(label) => onSize(label === 'all' ? undefined : label)}
         onSizes={choose}
         onConditions={setConditions}
         onLinked={setLinked}
+        onFollows={setFollows}
         onPane={setPane}
         onAgain={again}
         onLeave={leave}
@@ -152,6 +160,9 @@ export function TryPlace() {
         <p role="alert" className="border-b border-rule bg-sheet px-4 py-2 text-brick">
           The server cannot be reached; what runs here may lack the newest changes.
         </p>
+      )}
+      {revision !== undefined && state.revision > revision && !isTask && (
+        <NewVersion version={state.revision} follows={follows} onTake={take} />
       )}
       <ProblemStrip problems={told.problems} onClear={told.clearProblems} />
       {told.given.length > 0 && (
@@ -168,7 +179,7 @@ export function TryPlace() {
           </p>
         ) : (
           <Frames
-            key={`${run} ${revision}`}
+            key={run}
             sizes={shown}
             address={address}
             conditions={conditions}

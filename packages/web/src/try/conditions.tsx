@@ -41,11 +41,16 @@ export function ConditionFields({
   onConditions,
   linked,
   onLinked,
+  follows,
+  onFollows,
 }: {
   conditions: Conditions;
   onConditions: (conditions: Conditions) => void;
   linked: boolean;
   onLinked: (linked: boolean) => void;
+  /** New versions of the project are taken as they come. */
+  follows: boolean;
+  onFollows: (follows: boolean) => void;
 }) {
   return (
     <>
@@ -102,6 +107,18 @@ export function ConditionFields({
           onChange={(event) => onLinked(event.target.checked)}
         />
         Together
+      </label>
+      <label
+        className="flex items-center gap-1.5"
+        title="What is changed in the project is taken as it comes; values and the screen stay"
+      >
+        <input
+          type="checkbox"
+          className="accent-spruce"
+          checked={follows}
+          onChange={(event) => onFollows(event.target.checked)}
+        />
+        Follow edits
       </label>
     </>
   );

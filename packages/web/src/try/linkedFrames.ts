@@ -68,6 +68,12 @@ export class LinkedFrames {
 
   private recording = { on: false, expects: false };
 
+  /** Where the pages were when they were loaded again, and which dialogs were open; undefined: they begin. */
+  private was: { readonly screen: string | undefined; readonly dialogs: readonly string[] } | undefined;
+  /** The screen that somebody went to last; undefined: they are where they began. */
+  private here: string | undefined;
+  private dialogs: readonly string[] = [];
+
   /** @param typed secrets that the person has typed in this window. */
   constructor(private readonly typed: () => ReadonlyMap<string, string> = () => new Map()) {}
 
@@ -80,8 +86,9 @@ export class LinkedFrames {
     };
   }
 
-  /** The pages are loaded again and keep the values that were entered. */
+  /** The pages are loaded again: they keep the values that were entered, the screen and the open dialogs. */
   reload(): void {
+    this.was = { screen: this.here, dialogs: this.dialogs };
     this.screens.clear();
   }
 
@@ -89,6 +96,9 @@ export class LinkedFrames {
   forget(): void {
     this.entered.clear();
     this.secrets.clear();
+    this.was = undefined;
+    this.here = undefined;
+    this.dialogs = [];
   }
 
   /** Gives a secret to all pages, and to those that begin later. */
@@ -183,7 +193,8 @@ export class LinkedFrames {
         listener.onKeep(String(data.key), String(data.text));
         break;
       case 'hovrin-dialogs':
-        tellOthers({ type: 'hovrin-show-dialogs', names: data.names.map(String) });
+        this.dialogs = data.names.map(String);
+        tellOthers({ type: 'hovrin-show-dialogs', names: this.dialogs });
         break;
       case 'hovrin-state':
         this.entered.set(data.name, data.value);
@@ -213,13 +224,16 @@ export class LinkedFrames {
       return;
     }
     this.screens.set(label, screen);
-    const elsewhere = others.map((each) => this.screens.get(each)).find(Boolean);
+    const elsewhere = others.map((each) => this.screens.get(each)).find(Boolean) ?? this.was?.screen;
     if (elsewhere && elsewhere !== screen) this.send(label, { type: 'hovrin-go', screen: elsewhere });
+    if (this.was && this.was.dialogs.length > 0)
+      this.send(label, { type: 'hovrin-show-dialogs', names: this.was.dialogs });
   }
 
   /** The others go where one has gone. */
   private follow(label: string, screen: string, others: readonly string[]): void {
     this.screens.set(label, screen);
+    this.here = screen;
     for (const each of others)
       if ((this.screens.get(each) ?? screen) !== screen) this.send(each, { type: 'hovrin-go', screen });
   }
