@@ -79,15 +79,6 @@ await page.mouse.move(900, 300);
 await shoot('checks');
 await page.keyboard.press('c');
 await page.getByRole('button', { name: 'Undo', exact: true }).click();
-await page.locator('[data-scope]').click();
-await page.getByRole('menuitem', { name: /^Lap and up/ }).click();
-await page.getByRole('treeitem', { name: 'counts', exact: true }).click();
-await page.keyboard.press('o');
-await page.waitForTimeout(900);
-await shoot('bands');
-await page.keyboard.press('o');
-await page.keyboard.press('o');
-await page.keyboard.press('b');
 await page
   .getByRole('button', { name: /^CheckIn/ })
   .first()
@@ -116,14 +107,6 @@ await page.waitForTimeout(600);
 await shoot('bindings');
 await page.getByRole('button', { name: 'Close the drawer' }).click();
 await page.getByRole('tab', { name: 'Screens', exact: true }).click();
-await page
-  .getByRole('button', { name: /^Order/ })
-  .first()
-  .click();
-await page.getByRole('treeitem', { name: 'orderForm', exact: true }).click();
-await page.getByRole('button', { name: 'Move Close the dialog' }).scrollIntoViewIfNeeded();
-await page.waitForTimeout(600);
-await shoot('events');
 await page.getByRole('link', { name: 'Data' }).click();
 await page.getByRole('heading', { name: 'State variables' }).waitFor();
 await shoot('data');
@@ -134,9 +117,38 @@ await page.keyboard.press('ArrowRight');
 await page.waitForTimeout(300);
 await shoot('table');
 await page.keyboard.press('Escape');
+await page.getByRole('link', { name: 'Code', exact: true }).click();
+await page.getByRole('button', { name: 'Functions for expressions' }).click();
+await page.getByText('Nothing is wrong here.').waitFor();
+await page.locator('.cm-content').click();
+await page.keyboard.press('Control+End');
+await page.keyboard.type(
+  "\nimport { state } from 'hovrin';\n\nexport const free = (): boolean =>\nstate.bunk",
+);
+await page.getByRole('option', { name: 'bunkKind', exact: true }).waitFor();
+await page.waitForTimeout(600);
+await shoot('code');
+await page.getByRole('button', { name: 'Delete code/functions.ts' }).click();
 await page.getByRole('link', { name: 'Theme', exact: true }).click();
 await page.getByRole('heading', { name: 'Tokens' }).waitFor();
 await shoot('theme');
+await page.getByRole('link', { name: 'Versions', exact: true }).click();
+await page.getByRole('button', { name: 'Name this version' }).click();
+await page.getByLabel('Name', { exact: true }).fill('As the wardens saw it');
+await page.getByLabel('Note').fill('Shown on the first evening');
+await page.getByRole('button', { name: 'Name it' }).click();
+await page.getByText('They are alike.').waitFor();
+await page.getByRole('link', { name: 'Build' }).click();
+await page.getByRole('treeitem', { name: 'heading', exact: true }).first().click();
+await page.getByRole('complementary', { name: 'Facts' }).getByLabel('Text', { exact: true }).fill('This evening at the hut');
+await page.keyboard.press('Tab');
+await page.getByRole('link', { name: 'Versions', exact: true }).click();
+await page.getByText(/It differs/).waitFor();
+await page.mouse.move(700, 60);
+await page.waitForTimeout(600);
+await shoot('versions');
+await page.getByRole('button', { name: 'Take everything back' }).click();
+await page.getByText('They are alike.').waitFor();
 await page.getByRole('link', { name: 'Ship' }).click();
 await page.getByRole('button', { name: 'Download as zip' }).waitFor();
 await shoot('ship');

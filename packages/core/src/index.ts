@@ -27,7 +27,7 @@ export { type ColourPair, colourPairs } from './checks/pairs.ts';
 export { whereWords } from './checks/sentences.ts';
 export { type UnusedFinding, unusedIn, unusedTitles, unusedTokens } from './checks/unused.ts';
 export { bands } from './collections/bands.ts';
-export { addCollection } from './collections/catalogue.ts';
+export { addCollection, collectionOf, entitiesOf } from './collections/catalogue.ts';
 export { migrated } from './collections/migrations.ts';
 export { projectProblem } from './collections/project-problem.ts';
 export {

@@ -18,6 +18,7 @@ import { reservationRoutes } from './routes/reservations.ts';
 import { standInRoutes } from './routes/stand-ins.ts';
 import { starterRoutes } from './routes/starters.ts';
 import { tableRoutes } from './routes/tables.ts';
+import { versionRoutes } from './routes/versions.ts';
 import { zipRoutes } from './routes/zips.ts';
 
 /** Writes a line about each request: when, what, the answer's status, and ms until it was there. */
@@ -45,6 +46,7 @@ export function makeApplication(parts: Parts, log?: Middleware): Koa {
     context.body = { ok: true, projects: parts.store.count() };
   });
   projectRoutes(router, parts);
+  versionRoutes(router, parts);
   changeRoutes(router, parts);
   assetRoutes(router, parts);
   askingRoutes(router);

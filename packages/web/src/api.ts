@@ -64,6 +64,26 @@ export interface OpenedProject {
   readonly damage?: string;
 }
 
+/** A version that has a name. */
+export interface Checkpoint {
+  readonly id: string;
+  readonly name: string;
+  readonly note: string;
+  readonly revision: number;
+  /** When it was made, ms since 1970. */
+  readonly time: number;
+}
+
+/** A change of some window. */
+export interface ToldChange {
+  readonly revision: number;
+  readonly kind: 'change' | 'undo' | 'redo';
+  readonly label: string;
+  readonly clientId: string;
+  /** Ms since 1970. */
+  readonly time: number;
+}
+
 /** A page of a stored table's rows. */
 export interface RowPage {
   /** How many rows the table has, and how many of them are found. */
@@ -142,6 +162,19 @@ export const api = {
       'GET',
       `${at(id)}/history?${new URLSearchParams({ client, before: String(before) })}`,
     ),
+  checkpoints: (id: string) => request<{ checkpoints: Checkpoint[] }>('GET', `${at(id)}/checkpoints`),
+  addCheckpoint: (id: string, made: Pick<Checkpoint, 'name' | 'note' | 'revision'>) =>
+    request<Checkpoint>('POST', `${at(id)}/checkpoints`, made),
+  changeCheckpoint: (id: string, { id: checkpoint, name, note }: Checkpoint) =>
+    request('PATCH', `${at(id)}/checkpoints/${encodeURIComponent(checkpoint)}`, { name, note }),
+  removeCheckpoint: (id: string, checkpoint: string) =>
+    request('DELETE', `${at(id)}/checkpoints/${encodeURIComponent(checkpoint)}`),
+  /** Changes of all windows up to a revision, the newest first. */
+  log: (id: string, upTo: number) =>
+    request<{ changes: ToldChange[] }>('GET', `${at(id)}/log?${new URLSearchParams({ upTo: String(upTo) })}`),
+  /** The project as it was at a revision. */
+  projectAt: (id: string, revision: number) =>
+    request<{ project: Project; revision: number }>('GET', `${at(id)}/at/${revision}`),
   unreadableAddress: (id: string) => `${at(id)}/unreadable`,
   append: (id: string, clientId: string, baseRevision: number, entries: readonly SentEntry[]) =>
     request<Appended>('POST', `${at(id)}/entries`, { clientId, baseRevision, entries }, [409]),

@@ -4,7 +4,7 @@
  * on, comes with the application; another place's code is loaded when it is first shown, or once the browser has nothing
  * else to do.
  */
-import { Box, Database, FileCode2, type LucideIcon, Package, Palette } from 'lucide-react';
+import { Box, Database, FileCode2, History, type LucideIcon, Package, Palette } from 'lucide-react';
 import { type ComponentType, lazy } from 'react';
 import { BuildPlace } from './workbench/BuildPlace.tsx';
 
@@ -30,6 +30,7 @@ export const places: readonly Place[] = [
   { path: 'data', ...later(async () => (await import('./data/DataPlace.tsx')).DataPlace), entry: { label: 'Data', icon: Database } },
   { path: 'code', ...later(async () => (await import('./code/CodePlace.tsx')).CodePlace), entry: { label: 'Code', icon: FileCode2 } },
   { path: 'theme', ...later(async () => (await import('./theme/ThemePlace.tsx')).ThemePlace), entry: { label: 'Theme', icon: Palette } },
+  { path: 'versions', ...later(async () => (await import('./versions/VersionsPlace.tsx')).VersionsPlace), entry: { label: 'Versions', icon: History } },
   { path: 'ship', ...later(async () => (await import('./ship/ShipPlace.tsx')).ShipPlace), entry: { label: 'Ship', icon: Package } },
   { path: 'try', ...later(async () => (await import('./try/TryPlace.tsx')).TryPlace) },
   { path: 'wall', ...later(async () => (await import('./wall/WallPlace.tsx')).WallPlace) },

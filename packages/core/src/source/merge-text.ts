@@ -5,7 +5,7 @@ import { placeOf } from '../document/whereabouts.ts';
 import { renameTree } from '../steps/edits.ts';
 import { applyStep, applySteps, type Step } from '../steps/step.ts';
 
-/** Pairs controls of the text with those that are there: by name, else by kind and order among what is left. */
+/** Pairs controls of the text with those that are there: by id or name, else by kind and order among what is left. */
 function pairs(before: Control, after: Control): Map<Control, Control> {
   const paired = new Map<Control, Control>([[after, before]]);
   const taken = new Set<Control>([before]);
@@ -16,7 +16,14 @@ function pairs(before: Control, after: Control): Map<Control, Control> {
     paired.set(next, old);
     taken.add(old);
   };
+  // Two versions out of one log have the same ids; a text has others.
+  const byId = new Map([...walk(before)].map((control) => [control.id, control]));
   for (const next of walk(after)) {
+    const old = byId.get(next.id);
+    if (next !== after && old && !taken.has(old)) pair(next, old);
+  }
+  for (const next of walk(after)) {
+    if (paired.has(next)) continue;
     const old = next.name === undefined || next === after ? undefined : byName.get(next.name);
     if (old && !taken.has(old)) pair(next, old);
   }

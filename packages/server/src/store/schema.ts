@@ -133,3 +133,21 @@ export const assets = sqliteTable(
     index('assets_project').on(table.projectId),
   ],
 );
+
+/** Versions that a person gave a name. */
+export const checkpoints = sqliteTable(
+  'checkpoints',
+  {
+    projectId: text('project_id')
+      .notNull()
+      .references(() => projects.id, { onDelete: 'cascade' }),
+    id: text('id').notNull(),
+    name: text('name').notNull(),
+    note: text('note').notNull(),
+    /** The newest entry that belongs to it. */
+    revision: integer('revision').notNull(),
+    /** When it was made, ms since 1970. */
+    time: integer('time').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.projectId, table.id] })],
+);

@@ -27,6 +27,7 @@ import { PictureStore } from './pictures.ts';
 import { type ReadProject, readProjectFrom, UnreadableProject } from './reading.ts';
 import { RowStore } from './rows.ts';
 import { projects, snapshots, unreadable } from './schema.ts';
+import { Versions } from './versions.ts';
 
 export { UnreadableProject } from './reading.ts';
 
@@ -60,6 +61,7 @@ export class Store {
   /** Rows of stored tables. */
   readonly rows: RowStore;
   readonly pictures: PictureStore;
+  readonly versions: Versions;
 
   constructor(db: Db, now: () => number = Date.now) {
     this.#db = db;
@@ -67,6 +69,7 @@ export class Store {
     this.#log = new Log(db, now);
     this.rows = new RowStore(db);
     this.pictures = new PictureStore(db);
+    this.versions = new Versions(db, now);
   }
 
   /** All projects, newest first; no document is read for it. */

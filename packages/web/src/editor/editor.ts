@@ -50,6 +50,11 @@ export class Editor extends EditorView {
   readonly #asides: Asides;
   #endListening: (() => void) | undefined;
 
+  /** What the log calls this window. */
+  get clientId(): string {
+    return this.#clientId;
+  }
+
   constructor(
     readonly projectId: string,
     opened: OpenedProject,

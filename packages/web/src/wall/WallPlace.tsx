@@ -12,8 +12,7 @@ import { useEscape } from '../parts/useEscape.ts';
 import { useGoTo } from '../parts/useGoTo.ts';
 import { useRoom } from '../parts/useRoom.ts';
 import { type ScreenSize, sizeWords, usualSizes } from '../sizes.ts';
-import { Paint } from '../workbench/bays/Paint.tsx';
-import { usePictureAddress } from '../workbench/bays/pictureAddress.ts';
+import { PaintedPicture } from '../workbench/bays/PaintedPicture.tsx';
 import { pngOf, svgOf } from '../workbench/bays/savePicture.ts';
 import { bandAt } from '../workbench/scope.ts';
 import { type Hanging, onePicture, wallGap } from './onePicture.ts';
@@ -145,35 +144,20 @@ export function WallPlace() {
 
 /** A screen at one size, as a picture. */
 function Hung({ size, layout, height, name, scale }: Hanging & { name: string; scale: number }) {
-  const pictureAddress = usePictureAddress();
   return (
     <figure className="m-0" style={{ width: size.width * scale }}>
       <figcaption className="mb-1 flex justify-between gap-2 text-[12px] whitespace-nowrap">
         <span className="font-medium">{size.label}</span>
         <span className="overflow-hidden text-quiet">{sizeWords(size)}</span>
       </figcaption>
-      <div
-        className="relative overflow-hidden bg-white outline outline-rule"
-        role="img"
-        aria-label={`${name} at ${sizeWords(size)}`}
-        data-hanging={`${name} ${size.label}`}
-        style={{ width: size.width * scale, height: height * scale }}
-      >
-        <div
-          aria-hidden
-          className="absolute top-0 left-0"
-          style={{
-            width: size.width,
-            height,
-            transform: `scale(${scale})`,
-            transformOrigin: '0 0',
-            fontSize: 16,
-            colorScheme: 'light',
-          }}
-        >
-          <Paint layout={layout} pictureAddress={pictureAddress} />
-        </div>
-      </div>
+      <PaintedPicture
+        layout={layout}
+        width={size.width}
+        height={height}
+        scale={scale}
+        label={`${name} at ${sizeWords(size)}`}
+        hanging={`${name} ${size.label}`}
+      />
     </figure>
   );
 }

@@ -1,0 +1,133 @@
+/** What differs between an earlier version and now: in words, at which widths, in pictures; and the ways back. */
+import type { Comparison, EntityChange, Project, Step, TreeComparison } from '@hovrin/core';
+import { Undo2 } from 'lucide-react';
+import { useWorkplace } from '../editor/context.tsx';
+import { withNames } from '../problems/ProblemLine.tsx';
+import { TreeSection } from './TreeSection.tsx';
+import { entityBack, treeBack } from './takeBack.ts';
+import { useComparison } from './useComparison.ts';
+import type { Version } from './VersionsPlace.tsx';
+
+const howWords = { added: 'new', removed: 'gone', changed: 'changed' } as const;
+
+/** Steps that make everything what it was. */
+function everythingBack(now: Project, before: Project, { trees, entities }: Comparison): Step[] {
+  // What others are made with comes first, and goes last.
+  const [gone, here] = [
+    entities.filter(({ how }) => how === 'added'),
+    entities.filter(({ how }) => how !== 'added'),
+  ];
+  return [
+    ...here.flatMap((change) => entityBack(now, before, change)),
+    ...trees.flatMap((tree) => treeBack(now, before, tree)),
+    ...gone.flatMap((change) => entityBack(now, before, change)),
+  ];
+}
+
+export function ComparisonView({
+  version,
+  before,
+  now,
+}: {
+  version: Version;
+  before: Project;
+  now: Project;
+}) {
+  const { editor } = useWorkplace();
+  const { comparison, trees, isDone, problem } = useComparison(before, now);
+  if (problem)
+    return (
+      <p role="alert" className="m-auto p-6 text-brick">
+        {problem}
+      </p>
+    );
+  if (!comparison)
+    return (
+      <p role="status" className="m-auto text-quiet">
+        Comparing …
+      </p>
+    );
+  const { entities, project } = comparison;
+  const known = new Set(trees.map(({ name, list }) => `${list} ${name}`));
+  // Those whose layouts are not known yet are there with what is.
+  const waiting = isDone
+    ? []
+    : comparison.trees.filter(({ name, list, how }) => how !== 'elsewhere' && !known.has(`${list} ${name}`));
+  const shown: readonly TreeComparison[] = [...trees, ...waiting];
+  const isAlike = shown.length + entities.length + project.length === 0;
+  const takeBack = (what: string, steps: readonly Step[]) => {
+    if (steps.length === 0) editor.tell('There is nothing to take back.');
+    else if (editor.dispatch({ label: `Take back ${what}`, steps, exact: true }))
+      editor.tell(`What differed in ${what} is as it was. Undo brings it back.`);
+  };
+  return (
+    <div className="min-w-0 flex-1 overflow-auto p-5">
+      <div className="mx-auto flex max-w-5xl flex-col gap-4">
+        <header className="flex items-end justify-between gap-4">
+          <div>
+            <h2 className="text-[15px] font-semibold">{version.words}, against now</h2>
+            <p role="status" className="text-quiet">
+              {isAlike
+                ? isDone
+                  ? 'They are alike.'
+                  : 'Comparing …'
+                : `${shown.length} ${shown.length === 1 ? 'screen or component differs' : 'screens and components differ'}${entities.length > 0 ? `, and ${entities.length} of what they are made with` : ''}${isDone ? '' : '; going through the widths …'}`}
+            </p>
+          </div>
+          {!isAlike && (
+            <button
+              type="button"
+              className="btn"
+              onClick={() =>
+                takeBack(
+                  project.length + entities.length > 0 ? 'everything' : 'all screens',
+                  everythingBack(now, before, comparison),
+                )
+              }
+            >
+              <Undo2 size={14} aria-hidden /> Take everything back
+            </button>
+          )}
+        </header>
+        {(project.length > 0 || entities.length > 0) && (
+          <section aria-label="Project" className="rounded-md border border-rule bg-sheet p-3 text-[12.5px]">
+            {project.map((words) => (
+              <p key={words}>Project: {words}</p>
+            ))}
+            {entities.map((change) => (
+              <EntityLine
+                key={`${change.of} ${change.key}`}
+                change={change}
+                onBack={() => takeBack(change.key, entityBack(now, before, change))}
+              />
+            ))}
+          </section>
+        )}
+        {shown.map((tree) => (
+          <TreeSection
+            key={`${tree.list} ${tree.name}`}
+            tree={tree}
+            before={before}
+            now={now}
+            onBack={takeBack}
+          />
+        ))}
+      </div>
+    </div>
+  );
+}
+
+function EntityLine({ change, onBack }: { change: EntityChange; onBack: () => void }) {
+  const { word, key, how, words } = change;
+  return (
+    <div className="flex items-start gap-2 py-0.5">
+      <p className="min-w-0 flex-1">
+        {word} <code className="font-mono text-[12px]">{key}</code>: {howWords[how]}
+        {words.length > 0 && <span className="text-quiet"> — {withNames(words.join('; '))}</span>}
+      </p>
+      <button type="button" className="btn-bare !h-6 text-quiet" onClick={onBack}>
+        <Undo2 size={13} aria-hidden /> Take back
+      </button>
+    </div>
+  );
+}
