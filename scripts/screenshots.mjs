@@ -139,15 +139,23 @@ await page.getByLabel('Note').fill('Shown on the first evening');
 await page.getByRole('button', { name: 'Name it' }).click();
 await page.getByText('They are alike.').waitFor();
 await page.getByRole('link', { name: 'Build' }).click();
+await page.getByRole('tab', { name: 'Screens', exact: true }).click();
+await page
+  .getByRole('button', { name: /^Tonight/ })
+  .first()
+  .click();
 await page.getByRole('treeitem', { name: 'heading', exact: true }).first().click();
-await page.getByRole('complementary', { name: 'Facts' }).getByLabel('Text', { exact: true }).fill('This evening at the hut');
+await page
+  .getByRole('complementary', { name: 'Facts' })
+  .getByLabel('Text', { exact: true })
+  .fill('This evening at the hut');
 await page.keyboard.press('Tab');
 await page.getByRole('link', { name: 'Versions', exact: true }).click();
 await page.getByText(/It differs/).waitFor();
 await page.mouse.move(700, 60);
 await page.waitForTimeout(600);
 await shoot('versions');
-await page.getByRole('button', { name: 'Take everything back' }).click();
+await page.keyboard.press('Control+z');
 await page.getByText('They are alike.').waitFor();
 await page.getByRole('link', { name: 'Ship' }).click();
 await page.getByRole('button', { name: 'Download as zip' }).waitFor();
