@@ -26,6 +26,7 @@ const pages = [
   'project-code',
   'repeat',
   'table',
+  'transitions',
   'ways',
 ].map((name) => `tests/e2e/${name}.test.ts`);
 

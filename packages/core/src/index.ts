@@ -145,6 +145,7 @@ export {
   tokenPathProblem,
   tokenTypes,
 } from './document/token.ts';
+export { type Transition, type TransitionName, transitions } from './document/transitions.ts';
 export {
   contains,
   locate,

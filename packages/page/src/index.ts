@@ -31,7 +31,7 @@ import { handlerNamed } from './handlers.ts';
 import { Kept } from './kept.ts';
 import { keepMessage, showMessage } from './messages.ts';
 import { focusable, focusHeading, movesLess, partOf, rowOf } from './on-screen.ts';
-import type { Begin, Holds, Piece } from './pieces/piece.ts';
+import type { Begin, Change, Holds, Piece } from './pieces/piece.ts';
 import { followScrollers, scrollScreen } from './scrolling.ts';
 import { see } from './seen.ts';
 import { fetchRows, takeRows } from './stored-rows.ts';
@@ -99,6 +99,10 @@ class Page implements Acting {
   readonly #leads: (() => void)[] = [];
   /** What pieces do as long as a screen or a dialog is shown. */
   readonly #shows: Begin[] = [];
+  /** What puts a screen in the place of another. */
+  #change = ({ swap }: Change): void => swap();
+  /** How the next screen comes, where an event says so, and whether it is on the way back. */
+  #next: { by?: Change['by']; isBack?: boolean } = {};
   /** What holds a person back who leaves a screen. */
   #holds: Holds = () => false;
   /** What the next screen is entered with. */
@@ -153,6 +157,9 @@ class Page implements Acting {
         },
         asItLeads: (begin) => void this.#leads.push(begin),
         asItShows: (begin) => void this.#shows.push(begin),
+        changeBy: (change) => {
+          this.#change = change;
+        },
         holdBack: (holds) => {
           this.#holds = holds;
         },
@@ -193,13 +200,13 @@ class Page implements Acting {
   }
 
   /** @param values what variables hold when it is entered, by their names. @param replaces this one is no part of the way back. */
-  go(screen: string, values?: unknown, replaces?: boolean): void {
+  go(screen: string, values?: unknown, replaces?: boolean, by?: Change['by']): void {
     if (!this.program.screens.some(({ name, dialog }) => name === screen && !dialog)) {
       tellProblem(`There is no screen \`${screen}\`.`);
       return;
     }
     const isHere = this.#way.at(-1) === screen;
-    if (!isHere && this.#heard !== screen && this.#holds(() => this.go(screen, values, replaces))) return;
+    if (!isHere && this.#heard !== screen && this.#holds(() => this.go(screen, values, replaces, by))) return;
     this.#dialogs.closeAll();
     // A screen that is shown already is not entered once more.
     if (isHere) {
@@ -207,6 +214,7 @@ class Page implements Acting {
       return;
     }
     this.#brought = values;
+    this.#next = { by };
     const hash = encodeURIComponent(screen);
     if (replaces) this.#way.pop();
     if (this.#ways) this.#ways.go(hash, replaces);
@@ -273,9 +281,11 @@ class Page implements Acting {
   back(): void {
     if (this.#holds(() => this.back())) return;
     this.#dialogs.closeAll();
+    this.#next = { isBack: true };
     if (this.#ways?.back()) return;
     this.#way.pop();
     this.go(this.#way.pop() ?? this.program.start);
+    this.#next = { isBack: true };
   }
 
   focus(control: string, row?: unknown): void {
@@ -332,7 +342,13 @@ class Page implements Acting {
     const wanted = part ? part.screen.dataset.name : name || start;
     const found = screens.find((each) => each.name === wanted && !each.dialog);
     const screen = found ?? (this.#current ? undefined : screens.find((each) => each.name === start));
-    if (screen && this.#elements.get(screen.name) !== this.#current) this.#show(screen, scrolled);
+    const { by, isBack = false } = this.#next;
+    this.#next = {};
+    if (screen && this.#elements.get(screen.name) !== this.#current) {
+      const swap = () => this.#show(screen, scrolled);
+      if (this.#current) this.#change({ to: screen, isBack, by, swap });
+      else swap();
+    }
     part?.element.scrollIntoView();
     if (!found && name) this.message(`There is no screen “${name}”.`);
   }

@@ -2,9 +2,11 @@
  * What a project says of itself: its name, the screen that opens first, and what the head of its page says. Each is a text.
  * Steps, validation, `project.json` and renaming ask this list; a new value is a member of `Project` and an entry here.
  */
+import { didYouMean } from '../document/nearest.ts';
+import { transitions } from '../document/transitions.ts';
 import type { Project } from '../document/types.ts';
 import { migrationProblem } from '../expression/migration.ts';
-import { itemAt } from '../sure.ts';
+import { isOneOf, itemAt } from '../sure.ts';
 
 /** Longest name of a project, in UTF-16 units. */
 export const longestProjectName = 200;
@@ -21,7 +23,8 @@ export type ProjectValueKey =
   | 'surround'
   | 'id'
   | 'keptVersion'
-  | 'keptMigration';
+  | 'keptMigration'
+  | 'transition';
 
 export interface ProjectValue {
   readonly key: ProjectValueKey;
@@ -91,6 +94,13 @@ export const projectValues: readonly ProjectValue[] = [
       /^[1-9]\d{0,5}$/.test(text) ? undefined : 'The version of what is kept is a whole number from 1.',
   },
   { key: 'keptMigration', problem: migrationProblem },
+  {
+    key: 'transition',
+    problem: (text) =>
+      isOneOf(transitions, text)
+        ? undefined
+        : `\`${text.slice(0, 64)}\` is no transition.${didYouMean(text, transitions)}`,
+  },
 ];
 
 /** What is wrong with a value from outside; undefined where nothing is. `null` and `undefined`: it is not set. */

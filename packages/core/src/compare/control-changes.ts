@@ -73,7 +73,8 @@ export interface TreeChanges {
  * @param later the later version, for what its controls are called.
  */
 export function treeChanges(project: Project, before: Control, after: Control, later: Project): TreeChanges {
-  const steps = stepsToText(project, before.id, after);
+  // Out of one log a tree keeps its id, and so does all that is in it.
+  const steps = stepsToText(project, before.id, after, before.id === after.id);
   const [old, now] = [namesIn(project, before), namesIn(later, after)];
   const kept = new Set([...walk(after)].map(({ id }) => id));
   const told = new Told(

@@ -47,6 +47,7 @@ import {
   rowGap,
   rowSpan,
   rows,
+  shared,
   textAlign,
   size as textSize,
   top,
@@ -130,6 +131,8 @@ export function declarations(
   const css = new Map<string, string>(manner.css?.(values));
   const isHidden = values.flag(hidden);
   if (isHidden) css.set('display', 'none');
+  const name = values.own(shared);
+  if (name !== undefined) css.set('view-transition-name', name);
   placeInside(css, values, arrangement);
   const self = values.own(alignSelf);
   if (self && around.type !== 'pins')

@@ -189,6 +189,8 @@ export interface Project {
    * their variables.
    */
   readonly keptMigration?: string;
+  /** How screens take each other's place where nothing else is said: a name of `transitions`. */
+  readonly transition?: string;
   readonly bands: readonly Band[];
   readonly state: readonly StateVariable[];
   /** The services that its requests go to; absent: none. */

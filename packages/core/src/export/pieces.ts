@@ -10,6 +10,7 @@ import { kindOf, kinds } from '../kinds/catalogue.ts';
 import { mannerOf } from '../kinds/manner.ts';
 import type { Bindings, Program } from '../runtime/program.ts';
 import { keysOf } from '../sure.ts';
+import { hasTransitions } from './transition-rules.ts';
 
 /** Whether something on a screen of a project can be dragged. */
 export const hasCarried = (project: Project): boolean =>
@@ -92,6 +93,7 @@ export const pieces = {
   rules: hasRules,
   tables: hasTables,
   timers: screensSay('every', 'when'),
+  transitions: hasTransitions,
   uploads: hasUploads,
 };
 

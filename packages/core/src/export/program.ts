@@ -44,7 +44,7 @@ import { ownStates, style } from '../kinds/properties.ts';
 import { addressedOf } from '../meaning/addressed.ts';
 import { columnScopeAt, listShownBy } from '../meaning/column-uses.ts';
 import { contextOf } from '../meaning/property-text.ts';
-import { secondsType } from '../property-types/index.ts';
+import { comesType, secondsType } from '../property-types/index.ts';
 import { expandedProject } from '../reuse/expand.ts';
 import type {
   Bindings,
@@ -65,6 +65,8 @@ import { boundTo, placeIn, withLists } from './row-targets.ts';
 interface Binding extends Surroundings {
   readonly conditions: Conditions;
   readonly state: Project['state'];
+  /** How screens take each other's place where nothing else is said. */
+  readonly transition: string | undefined;
   /** The list that an item's row is in, by a control and the name of the item; undefined: it is worked out. */
   listOf(control: Control, item: string): string | undefined;
   /** The list whose rows a control shows. */
@@ -78,6 +80,7 @@ export function programOf(given: Project): Program {
     ...contextOf(project),
     conditions: { prefixes: [''], theme: themeOf(project) },
     state: project.state,
+    transition: project.transition,
     listOf: () => undefined,
     listShownBy: () => undefined,
   };
@@ -204,6 +207,14 @@ export function styleTemplates(
   return found;
 }
 
+/** How a screen takes the place of another: as it says, or as all do. */
+function transitionTo(screen: Control, ofAll: string | undefined): Pick<ScreenProgram, 'transition'> {
+  const said = comesType.read(inForce(screen.props.comes) ?? ofAll ?? '');
+  const seconds = secondsType.read(inForce(screen.props['comes-seconds']) ?? '');
+  if (!said.ok || isDialog(screen)) return {};
+  return { transition: { name: said.value, ...(seconds.ok ? { seconds: seconds.value } : {}) } };
+}
+
 function screenProgram(screen: Control, around: Binding): ScreenProgram {
   const bindings = bindingsOf([{ control: screen, parent: undefined }], effectiveNames(screen), around);
   const every = secondsType.read(inForce(screen.props.every) ?? '');
@@ -221,6 +232,7 @@ function screenProgram(screen: Control, around: Binding): ScreenProgram {
     ...(when ? { when } : {}),
     ...(addressed.length > 0 ? { addressed } : {}),
     ...(leaving ? { leaving } : {}),
+    ...transitionTo(screen, around.transition),
     ...(isDialog(screen) ? { dialog: true } : {}),
     ...bindings,
   };

@@ -28,6 +28,7 @@ import { shareRules } from './shared-rules.ts';
 import { selectorInState } from './state-selectors.ts';
 import { styleRules } from './style-rules.ts';
 import { type CssThemes, cssThemes, variableRules, withVariables } from './theme-variables.ts';
+import { hasTransitions, transitionRules } from './transition-rules.ts';
 
 function printRule({ selector, css, container }: Rule, indent: string): string {
   if (container)
@@ -106,7 +107,7 @@ function baseRules(project: Project, theme: Theme): string {
     .filter(Boolean)
     .map((css) => `${css}\n`);
   const indented = kindRules.join('\n').replace(/^(?=.)/gm, '  ');
-  return `${hinged ? hingeRules : ''}${messageRules(theme)}${project.screens.length > 1 ? screenRules : ''}${project.screens.some(isDialog) ? dialogRules : ''}${hasCarried(project) ? carryRules : ''}${hasLeaving(project) ? questionRules(theme) : ''}
+  return `${hinged ? hingeRules : ''}${messageRules(theme)}${project.screens.length > 1 ? screenRules : ''}${project.screens.some(isDialog) ? dialogRules : ''}${hasCarried(project) ? carryRules : ''}${hasLeaving(project) ? questionRules(theme) : ''}${hasTransitions(project) ? transitionRules : ''}
 /* Rules of the kinds; those of single controls come after this layer and win over it. */
 @layer kinds {
   *,

@@ -3,6 +3,7 @@
  * without a parser. A subset of ECMAScript; `parse.ts` says which.
  */
 
+import type { Transition } from '../document/transitions.ts';
 import type { AskingName } from './actions/action.ts';
 import type { PatternProgram } from './patterns/program.ts';
 
@@ -161,6 +162,8 @@ export type Statement =
       readonly brings?: readonly Brought[];
       /** Of `go`: the screen that is left is no part of the way back. */
       readonly replaces?: true;
+      /** Of `go`: how the screen comes. */
+      readonly transition?: Transition;
     }
   /** `handlers.NAME(…)`: the application's own code is called; the event goes on when it is done. */
   | {

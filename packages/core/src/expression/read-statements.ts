@@ -2,6 +2,14 @@
 
 import type { AnyNode } from 'acorn';
 import { forbiddenKeys } from '../document/forbidden-keys.ts';
+import { didYouMean } from '../document/nearest.ts';
+import {
+  isEasing,
+  longestTransition,
+  type Transition,
+  type TransitionName,
+  transitions,
+} from '../document/transitions.ts';
 import { isOneOf } from '../sure.ts';
 import { actionNamed, alteringNamed, askingNamed } from './actions/catalogue.ts';
 import type { Assigned, AssignmentOperator, Brought, Expression, Statement } from './ast.ts';
@@ -301,7 +309,7 @@ export class StatementReader extends ExpressionReader {
           name,
           arguments: this.arguments([screen], depth),
           brings,
-          ...(options && this.replaces(options) ? { replaces: true } : {}),
+          ...(options ? this.goOptions(options) : {}),
         },
       ];
     }
@@ -343,14 +351,37 @@ export class StatementReader extends ExpressionReader {
     return node.type === 'Identifier' && this.lets.includes(this.parameters.lastIndexOf(node.name));
   }
 
-  /** How a screen is gone to: `{ replace: true }`. */
-  private replaces(node: AnyNode): boolean {
-    const [option, ...others] = node.type === 'ObjectExpression' ? node.properties : [];
-    const isReplace =
-      option?.type === 'Property' && option.key.type === 'Identifier' && option.key.name === 'replace';
-    if (!isReplace || others.length > 0 || option.value.type !== 'Literal')
-      return this.refuse(node, 'Behind the values stands nothing but `{ replace: true }`.');
-    return option.value.value === true;
+  /** How a screen is gone to: `{ replace: true, transition: 'fade', seconds: 0.3 }`. */
+  private goOptions(node: AnyNode): { replaces?: true; transition?: Transition } {
+    const entries = node.type === 'ObjectExpression' ? node.properties : [];
+    let replaces = false;
+    const how: { name?: TransitionName; seconds?: number; ease?: string } = {};
+    for (const entry of entries) {
+      const value =
+        entry.type === 'Property' && entry.value.type === 'Literal' ? entry.value.value : undefined;
+      const key = entry.type === 'Property' && entry.key.type === 'Identifier' ? entry.key.name : '';
+      if (key === 'replace' && typeof value === 'boolean') replaces = value;
+      else if (key === 'transition' && typeof value === 'string')
+        how.name = this.transitionNamed(entry, value);
+      else if (key === 'seconds' && typeof value === 'number' && value >= 0 && value <= longestTransition)
+        how.seconds = value;
+      else if (key === 'ease' && typeof value === 'string' && isEasing(value)) how.ease = value;
+      else
+        this.refuse(
+          entry,
+          "Behind the values stand `replace: true`, `transition: 'fade'`, `seconds: 0.3` and `ease: 'ease-out'`.",
+        );
+    }
+    const { name, ...rest } = how;
+    if (name === undefined && Object.keys(rest).length > 0)
+      this.refuse(node, '`seconds` and `ease` belong to a `transition`.');
+    return { ...(replaces ? { replaces: true } : {}), ...(name ? { transition: { name, ...rest } } : {}) };
+  }
+
+  private transitionNamed(node: AnyNode, name: string): TransitionName {
+    return isOneOf(transitions, name)
+      ? name
+      : this.refuse(node, `There is no transition \`${name}\`.${didYouMean(name, transitions)}`);
   }
 
   private emitted(node: AnyNode & { type: 'CallExpression' }, depth: number): Statement {

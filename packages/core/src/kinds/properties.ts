@@ -173,6 +173,17 @@ export const transition = property({
 export const styling: readonly Property[] = [style, ownStates, transition];
 
 /** Its place in its parent. @param own of a kind that stands otherwise where nothing is said. */
+/** What it is on other screens, too: it moves from the one to the other (CSS View Transitions 1 §2.1). */
+export const shared = property({
+  name: 'shared',
+  label: 'Shared as',
+  group: 'place',
+  type: identifierType,
+  effect: 'look',
+  perBand: false,
+  styled: false,
+});
+
 export const placing = (own: { alignSelf?: string } = {}): readonly Property[] => [
   margin,
   own.alignSelf === undefined ? alignSelf : preset(alignSelf, own.alignSelf),
@@ -192,6 +203,7 @@ export const placing = (own: { alignSelf?: string } = {}): readonly Property[] =
   locked,
   ignore,
   slotOf,
+  shared,
   ...styling,
 ];
 

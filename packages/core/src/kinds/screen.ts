@@ -1,7 +1,14 @@
 /** The whole of what a person sees at once: a column as wide as the window and at least as high. */
 
 import type { Box, FlexContent } from '../layout/box.ts';
-import { anyType, flagType, identifierType, secondsType, textType } from '../property-types/index.ts';
+import {
+  anyType,
+  comesType,
+  flagType,
+  identifierType,
+  secondsType,
+  textType,
+} from '../property-types/index.ts';
 import { noSides } from '../values/css.ts';
 import { screenEvents } from './events.ts';
 import { flexContent } from './flex-inside.ts';
@@ -85,6 +92,24 @@ export const screen: Kind = {
       label: 'Asks on leaving',
       group: 'content',
       type: textType,
+      effect: 'behaviour',
+      perBand: false,
+      leads: false,
+    },
+    {
+      name: 'comes',
+      label: 'Comes by',
+      group: 'content',
+      type: comesType,
+      effect: 'behaviour',
+      perBand: false,
+      leads: false,
+    },
+    {
+      name: 'comes-seconds',
+      label: 'Comes in, s',
+      group: 'content',
+      type: secondsType,
       effect: 'behaviour',
       perBand: false,
       leads: false,

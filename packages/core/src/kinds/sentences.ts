@@ -155,6 +155,9 @@ const sentences: Readonly<Record<string, string>> = {
   accept: 'Kinds of files that can be chosen: `image/*`, `.csv, .json`.',
   several: 'Several files can be chosen at once; they are a list then.',
   'at-end': 'What comes at its end is seen at once, unless a person has gone back to read.',
+  comes: 'How it takes the place of the screen before; the way back is the other way round.',
+  'comes-seconds': 'How long that takes.',
+  shared: 'What has the same name on both screens moves from the one to the other as they change.',
   // Screens and components
   title: 'The name that a reader sees.',
   every: 'Seconds from one `timer` event to the next.',

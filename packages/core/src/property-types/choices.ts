@@ -1,5 +1,6 @@
 /** Types that allow some words and nothing else. */
 
+import { transitions } from '../document/transitions.ts';
 import { isOneOf } from '../sure.ts';
 import { fontFamilies, fontWeights } from '../text/fonts.ts';
 import type { Align, Justify } from '../values/css.ts';
@@ -69,6 +70,9 @@ export const autofillType = choiceType('autofill', [
 
 export const chartType = choiceType('chart type', ['line', 'bar', 'sparkline']);
 
+/** How a screen comes in place of another. */
+export const comesType = choiceType('screen transition', transitions);
+
 export const navFormType = choiceType('nav form', ['bar', 'rail', 'panel']);
 
 export const lineUpType = choiceType('line-up', ['row', 'column']);
@@ -128,5 +132,6 @@ export const choices = [
   scrollAxisType,
   textAlignType,
   toneType,
+  comesType,
   weightType,
 ];

@@ -116,7 +116,8 @@ export class CarryingOut {
       given.push(
         Object.fromEntries(statement.brings.map(({ name, value }) => [name, evaluate(value, scope)])),
       );
-    if (statement.replaces) given.push(true);
+    if (statement.replaces ?? statement.transition) given.push(statement.replaces === true);
+    if (statement.transition) given.push(statement.transition);
     const action = actionNamed(statement.name);
     this.state.did({ action: statement.name, given: action?.hides ? [] : given });
     action?.act?.(this.host.acting, given);

@@ -2,6 +2,7 @@
 
 import type { Around } from '../css/declarations.ts';
 import type { DataSource, Request, RequestParameter } from '../document/source.ts';
+import type { Transition } from '../document/transitions.ts';
 import type { Feed, StateVariable, StoredTable } from '../document/types.ts';
 import type { Addressed, Expression, Statement, Template } from '../expression/ast.ts';
 import type { Arrangement, CarryingPart, PageTarget } from '../kinds/kind.ts';
@@ -118,6 +119,8 @@ export interface ScreenProgram extends Bindings {
   readonly dialog?: true;
   /** Variables whose values stand in its address. */
   readonly addressed?: readonly Addressed[];
+  /** How it takes the place of another screen. */
+  readonly transition?: Transition;
   /** The question to those who leave it; empty: nobody is asked. */
   readonly leaving?: Template;
 }

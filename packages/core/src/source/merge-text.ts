@@ -6,7 +6,7 @@ import { renameTree } from '../steps/edits.ts';
 import { applyStep, applySteps, type Step } from '../steps/step.ts';
 
 /** Pairs controls of the text with those that are there: by id or name, else by kind and order among what is left. */
-function pairs(before: Control, after: Control): Map<Control, Control> {
+function pairs(before: Control, after: Control, byIds: boolean): Map<Control, Control> {
   const paired = new Map<Control, Control>([[after, before]]);
   const taken = new Set<Control>([before]);
   const byName = new Map<string, Control>();
@@ -18,7 +18,7 @@ function pairs(before: Control, after: Control): Map<Control, Control> {
   };
   // Two versions out of one log have the same ids; a text has others.
   const byId = new Map([...walk(before)].map((control) => [control.id, control]));
-  for (const next of walk(after)) {
+  for (const next of byIds ? walk(after) : []) {
     const old = byId.get(next.id);
     if (next !== after && old && !taken.has(old)) pair(next, old);
   }
@@ -63,9 +63,10 @@ class Turning {
     project: Project,
     private readonly before: Control,
     private readonly after: Control,
+    byIds: boolean,
   ) {
     this.now = project;
-    this.paired = pairs(before, after);
+    this.paired = pairs(before, after, byIds);
     this.still = new Set([...walk(after)].map((next) => (this.paired.get(next) ?? next).id));
   }
 
@@ -176,12 +177,13 @@ class Turning {
 /**
  * @param screenId the screen that the text is of.
  * @param after the screen as the text has it; its ids are those of new controls.
+ * @param byIds what has the same id is the same control: both come out of one log.
  * @returns the steps; ids of controls that are still there stay.
  */
-export function stepsToText(project: Project, screenId: string, after: Control): Step[] {
+export function stepsToText(project: Project, screenId: string, after: Control, byIds = false): Step[] {
   const found = placeOf(project, screenId);
   if (!found || found.parent) throw new Error('There is no such screen');
-  const turning = new Turning(project, found.control, after);
+  const turning = new Turning(project, found.control, after, byIds);
   if (turning.turn()) return turning.steps;
   // Names that change places and the like: the screen is put there anew.
   const again: Step[] = [

@@ -23,6 +23,17 @@ export type Piece = (page: Document, around: Around) => void;
 /** Begins something of a screen or dialog that is shown. @returns what ends it, when that is left. */
 export type Begin = (screen: ScreenProgram, element: HTMLElement) => Dispose;
 
+/** A screen that takes the place of another. */
+export interface Change {
+  readonly to: ScreenProgram;
+  /** The person goes back by an event; by the browser, the history says so. */
+  readonly isBack: boolean;
+  /** As the event that goes there says; undefined: it says nothing. */
+  readonly by: ScreenProgram['transition'];
+  /** Puts the one in the place of the other. */
+  readonly swap: () => void;
+}
+
 /** Whether a person who leaves the screen is held back. @param leave leaves it after all. */
 export type Holds = (leave: () => void) => boolean;
 
@@ -52,6 +63,8 @@ export interface Around {
   readonly asItShows: (begin: Begin) => void;
   /** Has persons held back who leave a screen. */
   readonly holdBack: (holds: Holds) => void;
+  /** Has something else put screens in each other's place. */
+  readonly changeBy: (change: (change: Change) => void) => void;
   /** Has something done whenever this window, of several that are linked, begins or ends to be the one that leads. */
   readonly asItLeads: (begin: () => void) => void;
 }

@@ -5,6 +5,7 @@ import {
   projectValueOf,
   projectValueProblem,
   settingProject,
+  transitions,
 } from '@hovrin/core';
 import { type ChangeEvent, type ReactNode, useId, useState } from 'react';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
@@ -86,6 +87,7 @@ export function AboutPage() {
       <Language kept={project.language ?? ''} />
       <Description kept={project.description ?? ''} />
       <PageIcon project={project} />
+      <Transition kept={project.transition ?? ''} />
     </section>
   );
 }
@@ -191,5 +193,43 @@ function PageIcon({ project }: { readonly project: Project }) {
         )}
       </select>
     </Line>
+  );
+}
+
+/** Transitions in words. */
+const transitionWords: Readonly<Record<string, string>> = {
+  '': 'At once',
+  none: 'At once',
+  fade: 'One fades into the other',
+  'slide-start': 'The next comes from the end',
+  'slide-end': 'The next comes from the start',
+  'slide-up': 'The next comes from below',
+  'slide-down': 'The next comes from above',
+  cover: 'The next covers the one before',
+  grow: 'The next grows from what was pressed',
+};
+
+/** How screens take each other's place where nothing else is said. */
+function Transition({ kept }: { kept: string }) {
+  const set = useSetValue('transition', 'transition');
+  const id = useId();
+  return (
+    <div className="flex flex-col gap-1">
+      <label htmlFor={id} className="font-medium">
+        From screen to screen
+      </label>
+      <select id={id} className="field !w-72" value={kept} onChange={({ target }) => set(target.value)}>
+        {['', ...transitions.filter((name) => name !== 'none')].map((name) => (
+          <option key={name} value={name}>
+            {transitionWords[name]}
+          </option>
+        ))}
+      </select>
+      <p className="text-quiet">
+        A screen may come otherwise (“Comes by” in its Facts), and so may a way:{' '}
+        <code className="font-mono text-[12px]">{"go('Arrivals', {}, { transition: 'fade' })"}</code>. The way
+        back is the other way round; nothing moves for those who wish for less motion.
+      </p>
+    </div>
   );
 }

@@ -3,6 +3,7 @@
  * its card and its text begin, and what it does. The checks, the cards, the lists of what can be added and the runtime
  * are driven from there; a running page leaves behind all but what it does.
  */
+import type { Transition } from '../../document/transitions.ts';
 import type { Column, StateType, StateVariable } from '../../document/types.ts';
 
 /** What a card's field takes. */
@@ -15,8 +16,9 @@ export interface Acting {
    *
    * @param values what it is entered with, by name of variable.
    * @param replaces this one is left out of the way back.
+   * @param transition how it comes; absent: as that screen, or all of them, do.
    */
-  go(screen: string, values?: unknown, replaces?: boolean): void;
+  go(screen: string, values?: unknown, replaces?: boolean, transition?: Transition): void;
   /** The screen that was there before comes back. */
   back(): void;
   /** A dialog is shown over the screen and other dialogs. @param values what it is entered with. */

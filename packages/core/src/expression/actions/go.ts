@@ -1,4 +1,6 @@
 /** Goes to another screen; values for its variables may follow. */
+
+import type { Transition } from '../../document/transitions.ts';
 import { asText } from '../evaluate.ts';
 import type { Action } from './action.ts';
 
@@ -20,5 +22,6 @@ export const go: Action = {
   replaces: true,
   misled: (screen, isDialog) =>
     isDialog ? `\`${screen}\` is a dialog: \`open("${screen}")\` shows it.` : undefined,
-  act: (acting, [screen, values, replaces]) => acting.go(asText(screen), values, replaces === true),
+  act: (acting, [screen, values, replaces, transition]) =>
+    acting.go(asText(screen), values, replaces === true, ...(transition ? [transition as Transition] : [])),
 };

@@ -5,6 +5,7 @@ import { defaultName } from './default-name.ts';
 import { sendsNothing } from './form.ts';
 import { invalid } from './invalid.ts';
 import { addresses, noWayOut, unreached } from './screens.ts';
+import { sharedTwice } from './shared.ts';
 import { standIn } from './stand-in.ts';
 import { taskProblems } from './tasks.ts';
 import { unusedParts } from './unused.ts';
@@ -24,6 +25,7 @@ export const problemKinds: readonly ProblemKind[] = [
   noLabel,
   noName,
   noWayOut,
+  sharedTwice,
   standIn,
   defaultName,
   unusedVariable,
