@@ -26,6 +26,7 @@ export { ignoredOf, ignoreStep } from './checks/ignored.ts';
 export { type ColourPair, colourPairs } from './checks/pairs.ts';
 export { whereWords } from './checks/sentences.ts';
 export { type UnusedFinding, unusedIn, unusedTitles, unusedTokens } from './checks/unused.ts';
+export * from './code/index.ts';
 export { bands } from './collections/bands.ts';
 export { addCollection, collectionOf, entitiesOf } from './collections/catalogue.ts';
 export { migrated } from './collections/migrations.ts';
@@ -35,31 +36,8 @@ export {
   projectValueOf,
   projectValueProblem,
 } from './collections/project-values.ts';
-export {
-  type Comparison,
-  comparedScreens,
-  compareProjects,
-  isAlike,
-  type TreeComparison,
-} from './compare/compare.ts';
-export { comparisonLines, widthsWords } from './compare/compare-words.ts';
-export {
-  attributeWords,
-  type ControlChange,
-  type TreeChanges,
-  treeChanges,
-} from './compare/control-changes.ts';
-export { compareWidths, type Movement, type WidthsCompared } from './compare/differing-widths.ts';
-export type { EntityChange } from './compare/entity-changes.ts';
+export * from './compare/index.ts';
 export { lengthCss } from './css/lengths.ts';
-export {
-  type CodeModule,
-  handlersModule,
-  longestModule,
-  moduleFile,
-  moduleNameProblem,
-  pageModule,
-} from './document/code.ts';
 export { deltaOf, type ProjectDelta, withDelta } from './document/delta.ts';
 export { messageOf } from './document/error-message.ts';
 export {
@@ -182,7 +160,6 @@ export {
 export { asBegun } from './export/as-begun.ts';
 export { exporterNamed, exporters } from './export/catalogue.ts';
 export type { Exported, Exporter, ExportParts } from './export/exporter.ts';
-export { codeTypesText, ownCodeFile } from './export/own-code.ts';
 export { pieceNames } from './export/pieces.ts';
 export { actions, alterings, askings } from './expression/actions/catalogue.ts';
 export { followedBy } from './expression/address.ts';
@@ -202,8 +179,6 @@ export { checkComputed } from './expression/computed.ts';
 export { asText } from './expression/evaluate.ts';
 export { addressAtStart } from './expression/feed-address.ts';
 export { initialScope } from './expression/initial-scope.ts';
-export { ownCode } from './expression/own-code.ts';
-export { type OwnFunction, ownFunctionsOf, ownHandlersOf } from './expression/own-functions.ts';
 export { parseExpression, parseStatements } from './expression/parse.ts';
 export { type RangeStop, type Ranges, rangesText, readRanges } from './expression/ranges.ts';
 export {
@@ -336,7 +311,6 @@ export { type Expanded, expandedOn, expandedProject, expansionOf } from './reuse
 export { instanceKindsOf, isInstance, kindIn } from './reuse/instance-kinds.ts';
 export { namesOn } from './reuse/names.ts';
 export { readsOf } from './reuse/reads.ts';
-export { isCodeFile } from './source/code-files.ts';
 export { printFolder, readFolder, type StoredRows, screenNameOf } from './source/folder.ts';
 export { stepsToText } from './source/merge-text.ts';
 export { parseScreen } from './source/parse.ts';

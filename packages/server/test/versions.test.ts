@@ -1,7 +1,6 @@
 /** Versions of a project: as it was at each revision, those with a name, and what was done. */
-import type { Project } from '@hovrin/core';
+import type { Checkpoint, Project, ToldChange } from '@hovrin/core';
 import { afterAll, beforeAll, expect, it } from 'vitest';
-import type { Checkpoint, ToldChange } from '../src/store/versions.ts';
 import { type Served, served } from './served.ts';
 
 let server: Served;

@@ -3,6 +3,7 @@ import type {
   Appended,
   Asset,
   BadLine,
+  Checkpoint,
   Column,
   HistoryEntry,
   ImportPlan,
@@ -13,6 +14,7 @@ import type {
   RowQuestion,
   SampleCondition,
   SentEntry,
+  ToldChange,
 } from '@hovrin/core';
 
 /** The server cannot be reached. */
@@ -62,26 +64,6 @@ export interface OpenedProject {
   readonly isForeign?: boolean;
   /** A sentence about changes that could not be read and are kept aside; undefined where all could. */
   readonly damage?: string;
-}
-
-/** A version that has a name. */
-export interface Checkpoint {
-  readonly id: string;
-  readonly name: string;
-  readonly note: string;
-  readonly revision: number;
-  /** When it was made, ms since 1970. */
-  readonly time: number;
-}
-
-/** A change of some window. */
-export interface ToldChange {
-  readonly revision: number;
-  readonly kind: 'change' | 'undo' | 'redo';
-  readonly label: string;
-  readonly clientId: string;
-  /** Ms since 1970. */
-  readonly time: number;
 }
 
 /** A page of a stored table's rows. */

@@ -1,8 +1,14 @@
 /** The log as a story, and the ways back from a comparison. */
-import { applySteps, type Comparison, compareProjects, isAlike, type Project } from '@hovrin/core';
+import {
+  applySteps,
+  type Comparison,
+  compareProjects,
+  isAlike,
+  type Project,
+  type ToldChange,
+} from '@hovrin/core';
 import { describe, expect, it } from 'vitest';
 import { projectFrom } from '../../core/test/documents.ts';
-import type { ToldChange } from '../src/api.ts';
 import { chaptersOf, lineWords } from '../src/versions/story.ts';
 import { controlBack, entityBack, treeBack } from '../src/versions/takeBack.ts';
 

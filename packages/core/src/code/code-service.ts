@@ -50,19 +50,19 @@ const libFolder = '/lib/';
 /** Most suggestions for one place. */
 const mostCompletions = 400;
 
-/**
- * @param ts the compiler. @param libOf the text of one of its library files, by its name; undefined where it has none.
- */
-export function codeService(ts: typeof TypeScript, libOf: (name: string) => string | undefined): CodeService {
-  const files = new Map<string, { readonly text: string; readonly version: number }>();
-  let names: readonly string[] = [];
-  let version = 0;
-  const put = (path: string, text: string) => {
-    if (files.get(path)?.text !== text) files.set(path, { text, version: ++version });
-  };
-  const read = (path: string): string | undefined =>
-    path.startsWith(libFolder) ? libOf(path.slice(libFolder.length)) : files.get(path)?.text;
-  const host: TypeScript.LanguageServiceHost = {
+/** A file as the compiler has it. */
+interface CompiledFile {
+  readonly text: string;
+  readonly version: number;
+}
+
+/** What the compiler asks for: the files, and how strict it is. */
+function hostOf(
+  ts: typeof TypeScript,
+  files: ReadonlyMap<string, CompiledFile>,
+  read: (path: string) => string | undefined,
+): TypeScript.LanguageServiceHost {
+  return {
     getCompilationSettings: () => ({
       target: ts.ScriptTarget.ES2023,
       module: ts.ModuleKind.ESNext,
@@ -84,7 +84,21 @@ export function codeService(ts: typeof TypeScript, libOf: (name: string) => stri
     fileExists: (path) => read(path) !== undefined,
     readFile: read,
   };
-  const service = ts.createLanguageService(host);
+}
+
+/**
+ * @param ts the compiler. @param libOf the text of one of its library files, by its name; undefined where it has none.
+ */
+export function codeService(ts: typeof TypeScript, libOf: (name: string) => string | undefined): CodeService {
+  const files = new Map<string, CompiledFile>();
+  let names: readonly string[] = [];
+  let version = 0;
+  const put = (path: string, text: string) => {
+    if (files.get(path)?.text !== text) files.set(path, { text, version: ++version });
+  };
+  const read = (path: string): string | undefined =>
+    path.startsWith(libFolder) ? libOf(path.slice(libFolder.length)) : files.get(path)?.text;
+  const service = ts.createLanguageService(hostOf(ts, files, read));
   const sentence = (message: string | TypeScript.DiagnosticMessageChain) =>
     ts.flattenDiagnosticMessageText(message, ' ');
   const within = <T>(module: string, ask: (path: string) => T): T | undefined =>

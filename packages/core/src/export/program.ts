@@ -9,18 +9,8 @@ import { defaultsOf } from '../cascade/values.ts';
 import { aroundOf } from '../css/declarations.ts';
 import { effectiveNames } from '../document/names.ts';
 import { ruledColumns } from '../document/row-rules.ts';
-import type { Request } from '../document/source.ts';
-import { initialRows } from '../document/stored-table.ts';
 import { walk } from '../document/tree.ts';
-import {
-  type Control,
-  inForce,
-  isDialog,
-  type Project,
-  type StateVariable,
-  type StoredTable,
-  startScreen,
-} from '../document/types.ts';
+import { type Control, inForce, isDialog, type Project, startScreen } from '../document/types.ts';
 import type { Template } from '../expression/ast.ts';
 import {
   checkStatements,
@@ -32,7 +22,6 @@ import {
 } from '../expression/check.ts';
 import { checkComputed } from '../expression/computed.ts';
 import { ownStatesIn } from '../expression/own-states.ts';
-import { parseExpression } from '../expression/parse.ts';
 import { hasExpression, unescapeBraces } from '../expression/template.ts';
 import { mayReadView } from '../expression/view-names.ts';
 import { iconSet } from '../icons/icon-set.ts';
@@ -46,19 +35,12 @@ import { columnScopeAt, listShownBy } from '../meaning/column-uses.ts';
 import { contextOf } from '../meaning/property-text.ts';
 import { comesType, secondsType } from '../property-types/index.ts';
 import { expandedProject } from '../reuse/expand.ts';
-import type {
-  Bindings,
-  InsideBinding,
-  Program,
-  ProgramRequest,
-  ProgramTable,
-  ProgramVariable,
-  ScreenProgram,
-} from '../runtime/program.ts';
+import type { Bindings, InsideBinding, Program, ProgramVariable, ScreenProgram } from '../runtime/program.ts';
 import { entryOf } from '../sure.ts';
 import type { Theme } from '../values/theme.ts';
 import { hoisted } from './hoisting.ts';
 import { pictureAddress } from './picture-address.ts';
+import { keptBy, programRequest, programTable } from './program-state.ts';
 import { boundTo, placeIn, withLists } from './row-targets.ts';
 
 /** What bindings are read with: the names in reach of expressions, and values that hold on all screens. */
@@ -123,19 +105,6 @@ export function programOf(given: Project): Program {
   };
 }
 
-/** How a page keeps values, where a variable is kept. */
-function keptBy({ state, id, name, keptVersion = '1', keptMigration }: Project): Pick<Program, 'kept'> {
-  if (!state.some(({ kept, computed }) => kept && computed === undefined)) return {};
-  const migrate = keptMigration === undefined ? undefined : parseExpression(keptMigration);
-  return {
-    kept: {
-      id: id ?? name,
-      version: Number(keptVersion),
-      ...(migrate?.ok ? { migrate: migrate.value } : {}),
-    },
-  };
-}
-
 /** The tokens that stand as words in expressions, but for colours. */
 function tokensNamed(project: Project, theme: Theme): Pick<Program, 'tokens'> {
   const words = wordsInExpressions(project);
@@ -153,31 +122,6 @@ const readsView = ({ screens, state }: Project): boolean =>
       Object.values(props).some((value) => mayReadView(inForce(value) ?? '')),
     ),
   );
-
-/** Where the rows of a table lie beside the page. */
-export const tableAddress = (name: string): string => `tables/${name}.js`;
-
-function programRequest({ parameters = [], ...request }: Request): ProgramRequest {
-  return {
-    ...request,
-    parameters: parameters.map(({ value, ...parameter }) => {
-      const read = value === undefined ? undefined : parseExpression(value);
-      return read?.ok ? { ...parameter, value: read.value } : parameter;
-    }),
-  };
-}
-
-function programTable(
-  variable: Pick<StateVariable, 'name' | 'initial'>,
-  { rows, status, wait }: StoredTable,
-): ProgramTable {
-  const isWhole = initialRows(variable).length === rows;
-  return {
-    ...(isWhole ? {} : { file: tableAddress(variable.name) }),
-    ...(status === undefined ? {} : { status }),
-    ...(wait === undefined ? {} : { wait }),
-  };
-}
 
 /** The part of a page's address that names a screen. */
 export const addressOf = (screen: Control | undefined): string =>

@@ -4,58 +4,22 @@ import type { AnyNode, Node } from 'acorn';
 import { forbiddenKeys } from '../document/forbidden-keys.ts';
 import { didYouMean } from '../document/nearest.ts';
 import { isOneOf, itemAt } from '../sure.ts';
+import {
+  binaryOperators,
+  deepestExpression,
+  dottedName,
+  type Taken,
+  unaryOperators,
+  withTaken,
+} from './acorn-names.ts';
 import { functions } from './all-functions.ts';
-import type { BinaryOperator, Expression, RecordEntry, Span, Spread, UnaryOperator } from './ast.ts';
+import type { Expression, RecordEntry, Span, Spread } from './ast.ts';
 import { constants, methodNames, namespaces, patternMethods } from './functions.ts';
 import { meantBy } from './meant.ts';
 import { isOwnCode } from './own-code.ts';
 import { PatternRefused, readPattern } from './patterns/read.ts';
 import { ExpressionError } from './problem.ts';
 import { isViewName, viewNames } from './view-names.ts';
-
-/** Deepest nesting of one expression. */
-export const deepestExpression = 100;
-
-const binaryOperators: readonly BinaryOperator[] = [
-  '+',
-  '-',
-  '*',
-  '/',
-  '%',
-  '**',
-  '==',
-  '!=',
-  '===',
-  '!==',
-  '<',
-  '<=',
-  '>',
-  '>=',
-];
-const unaryOperators: readonly UnaryOperator[] = ['!', '-', '+', 'typeof'];
-
-/** `Math.max` for the member node of that text, else undefined. */
-export function dottedName(node: AnyNode): string | undefined {
-  if (node.type === 'Identifier') return node.name;
-  if (
-    node.type === 'MemberExpression' &&
-    !node.computed &&
-    node.object.type === 'Identifier' &&
-    node.property.type === 'Identifier'
-  )
-    return `${node.object.name}.${node.property.name}`;
-  return undefined;
-}
-
-/** A name that stands for a value. */
-export interface Taken {
-  readonly name: string;
-  readonly value: Expression;
-}
-
-/** An expression in which names stand for values, each known to those behind it. */
-const withTaken = (taken: readonly Taken[], inner: Expression): Expression =>
-  taken.reduceRight<Expression>((rest, { name, value }) => ({ type: 'let', name, value, in: rest }), inner);
 
 /** Reads expressions from acorn's tree. */
 export class ExpressionReader {

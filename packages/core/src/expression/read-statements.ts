@@ -11,9 +11,10 @@ import {
   transitions,
 } from '../document/transitions.ts';
 import { isOneOf } from '../sure.ts';
+import { deepestExpression, dottedName, type Taken } from './acorn-names.ts';
 import { actionNamed, alteringNamed, askingNamed } from './actions/catalogue.ts';
 import type { Assigned, AssignmentOperator, Brought, Expression, Statement } from './ast.ts';
-import { deepestExpression, dottedName, ExpressionReader, type Taken } from './read-expression.ts';
+import { ExpressionReader } from './read-expression.ts';
 
 const assignmentOperators: readonly AssignmentOperator[] = [
   '=',

@@ -1,31 +1,11 @@
 /** Earlier versions of projects: as they were at a revision, those that have a name, and the log that leads from one to the next. */
 import { randomUUID } from 'node:crypto';
-import { applySteps, type Project } from '@hovrin/core';
+import { applySteps, type Checkpoint, type Project, type ToldChange } from '@hovrin/core';
 import { and, asc, desc, eq, gt, lt, lte } from 'drizzle-orm';
 import type { Db } from './database.ts';
 import { stepsIn } from './log.ts';
 import type { ReadProject } from './reading.ts';
 import { checkpoints, entries, snapshots } from './schema.ts';
-
-/** A version that has a name. */
-export interface Checkpoint {
-  readonly id: string;
-  readonly name: string;
-  readonly note: string;
-  readonly revision: number;
-  /** When it was made, ms since 1970. */
-  readonly time: number;
-}
-
-/** A change, as the story of a project tells it. */
-export interface ToldChange {
-  readonly revision: number;
-  readonly kind: 'change' | 'undo' | 'redo';
-  readonly label: string;
-  /** The window that it was made in. */
-  readonly clientId: string;
-  readonly time: number;
-}
 
 /** Most changes of one answer. */
 const mostTold = 400;

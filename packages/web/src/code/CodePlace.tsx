@@ -71,41 +71,14 @@ export function CodePlace() {
     <>
       <PlaceHeader title="Code" />
       <main className="flex min-h-0 flex-1">
-        <nav
-          aria-label="Files of code"
-          className="flex w-60 shrink-0 flex-col gap-1 border-r border-rule bg-sheet p-2"
-        >
-          <ul className="flex flex-col gap-0.5">
-            {code.map(({ name }) => (
-              <li key={name}>
-                <button
-                  type="button"
-                  aria-current={name === module?.name}
-                  className="flex h-7 w-full items-center justify-between rounded-sm px-2 font-mono text-[12.5px] hover:bg-sunk aria-current:bg-sunk aria-current:font-semibold"
-                  onClick={() => setOpen(name)}
-                >
-                  <span className="truncate">{name}.ts</span>
-                  {(wrong.get(name) ?? 0) > 0 && (
-                    <span
-                      title={`Problems in ${name}.ts`}
-                      className="rounded-sm bg-brick px-1 text-[11px] font-normal text-white"
-                    >
-                      {wrong.get(name)}
-                    </span>
-                  )}
-                </button>
-              </li>
-            ))}
-          </ul>
-          <button type="button" className="btn-bare justify-start" onClick={addFile}>
-            <FilePlus2 size={14} aria-hidden /> Add functions
-          </button>
-          {!isTaken(handlersModule) && (
-            <button type="button" className="btn-bare justify-start" onClick={addHandlers}>
-              <FilePlus2 size={14} aria-hidden /> Add handlers
-            </button>
-          )}
-        </nav>
+        <Files
+          names={code.map(({ name }) => name)}
+          open={module?.name}
+          wrong={wrong}
+          onOpen={setOpen}
+          onFunctions={addFile}
+          onHandlers={isTaken(handlersModule) ? undefined : addHandlers}
+        />
         {module ? (
           <section aria-label={moduleFile(module.name)} className="flex min-w-0 flex-1 flex-col">
             <ModuleHead module={module} project={project} onRenamed={setOpen} />
@@ -122,6 +95,57 @@ export function CodePlace() {
         )}
       </main>
     </>
+  );
+}
+
+interface FilesProps {
+  readonly names: readonly string[];
+  readonly open: string | undefined;
+  /** How many things are wrong with each, by its name. */
+  readonly wrong: ReadonlyMap<string, number>;
+  readonly onOpen: (name: string) => void;
+  readonly onFunctions: () => void;
+  /** Undefined: there are handlers already. */
+  readonly onHandlers: (() => void) | undefined;
+}
+
+function Files({ names, open, wrong, onOpen, onFunctions, onHandlers }: FilesProps) {
+  return (
+    <nav
+      aria-label="Files of code"
+      className="flex w-60 shrink-0 flex-col gap-1 border-r border-rule bg-sheet p-2"
+    >
+      <ul className="flex flex-col gap-0.5">
+        {names.map((name) => (
+          <li key={name}>
+            <button
+              type="button"
+              aria-current={name === open}
+              className="flex h-7 w-full items-center justify-between rounded-sm px-2 font-mono text-[12.5px] hover:bg-sunk aria-current:bg-sunk aria-current:font-semibold"
+              onClick={() => onOpen(name)}
+            >
+              <span className="truncate">{name}.ts</span>
+              {(wrong.get(name) ?? 0) > 0 && (
+                <span
+                  title={`Problems in ${name}.ts`}
+                  className="rounded-sm bg-brick px-1 text-[11px] font-normal text-white"
+                >
+                  {wrong.get(name)}
+                </span>
+              )}
+            </button>
+          </li>
+        ))}
+      </ul>
+      <button type="button" className="btn-bare justify-start" onClick={onFunctions}>
+        <FilePlus2 size={14} aria-hidden /> Add functions
+      </button>
+      {onHandlers && (
+        <button type="button" className="btn-bare justify-start" onClick={onHandlers}>
+          <FilePlus2 size={14} aria-hidden /> Add handlers
+        </button>
+      )}
+    </nav>
   );
 }
 

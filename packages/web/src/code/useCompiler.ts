@@ -2,6 +2,7 @@
 import { codeTypesText, type Project } from '@hovrin/core';
 import type { CodeProblem } from '@hovrin/core/code-service';
 import { useEffect, useMemo, useRef, useState } from 'react';
+import { useLasting } from '../parts/useLasting.ts';
 import { Compiler } from './codeRequests.ts';
 
 /** Milliseconds that the code must rest before it is checked again. */
@@ -19,33 +20,24 @@ const none: NonNullable<Project['code']> = [];
 
 export function useCompiler(project: Project): Checked {
   const [problems, setProblems] = useState<readonly CodeProblem[]>();
-  const held = useRef<Compiler>(undefined);
-  useEffect(
-    () => () => {
-      held.current?.end();
-      held.current = undefined;
-    },
-    [],
+  const compiler = useLasting(
+    () => new Compiler(),
+    (made) => made.end(),
   );
   const types = useMemo(() => codeTypesText(project), [project]);
   const newest = useRef({ modules: none, types });
   newest.current = { modules: project.code ?? none, types };
-  const compiler = () => {
-    held.current ??= new Compiler();
-    return held.current;
-  };
   const { code = none } = project;
   useEffect(() => {
     let isOld = false;
     const timer = setTimeout(async () => {
-      held.current ??= new Compiler();
-      const found = await held.current.ask('problems', { modules: code, types });
+      const found = await compiler().ask('problems', { modules: code, types });
       if (!isOld) setProblems(found);
     }, rest);
     return () => {
       isOld = true;
       clearTimeout(timer);
     };
-  }, [code, types]);
+  }, [code, types, compiler]);
   return { problems, compiler, now: () => newest.current };
 }

@@ -1,5 +1,6 @@
 import type { ColourPair, Project } from '@hovrin/core';
 import { useEffect, useRef, useState } from 'react';
+import { useWorker } from '../parts/useLasting.ts';
 import type { PairsAnswer, PairsRequest } from './pairsWorker.ts';
 
 export interface FoundPairs {
@@ -16,21 +17,15 @@ const rest = 300;
 /** The colours that meet in a project, found by a worker that lives as long as somebody looks. */
 export function useColourPairs(project: Project): FoundPairs {
   const [found, setFound] = useState<FoundPairs>({ pairs: undefined, at: 0, problem: undefined });
-  const worker = useRef<Worker>(undefined);
-  const count = useRef(0);
-  useEffect(
-    () => () => {
-      worker.current?.terminate();
-      worker.current = undefined;
-    },
-    [],
+  const worker = useWorker(
+    () => new Worker(new URL('./pairsWorker.ts', import.meta.url), { type: 'module' }),
   );
+  const count = useRef(0);
   useEffect(() => {
     setFound((before) => ({ ...before, at: 0 }));
     const timer = setTimeout(() => {
-      worker.current ??= new Worker(new URL('./pairsWorker.ts', import.meta.url), { type: 'module' });
       const id = ++count.current;
-      worker.current.onmessage = ({ data }: MessageEvent<PairsAnswer>) => {
+      worker().onmessage = ({ data }: MessageEvent<PairsAnswer>) => {
         if (data.id !== id) return;
         const isDone = data.pairs !== undefined || data.problem !== undefined;
         setFound((before) => ({
@@ -39,9 +34,9 @@ export function useColourPairs(project: Project): FoundPairs {
           problem: data.problem,
         }));
       };
-      worker.current.postMessage({ id, project } satisfies PairsRequest);
+      worker().postMessage({ id, project } satisfies PairsRequest);
     }, rest);
     return () => clearTimeout(timer);
-  }, [project]);
+  }, [project, worker]);
   return found;
 }

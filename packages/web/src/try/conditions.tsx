@@ -96,30 +96,43 @@ export function ConditionFields({
           {words}
         </label>
       ))}
-      <label
-        className="ml-auto flex items-center gap-1.5"
-        title="What is done in one size happens in the others"
-      >
-        <input
-          type="checkbox"
-          className="accent-spruce"
-          checked={linked}
-          onChange={(event) => onLinked(event.target.checked)}
-        />
-        Together
-      </label>
-      <label
-        className="flex items-center gap-1.5"
-        title="What is changed in the project is taken as it comes; values and the screen stay"
-      >
-        <input
-          type="checkbox"
-          className="accent-spruce"
-          checked={follows}
-          onChange={(event) => onFollows(event.target.checked)}
-        />
-        Follow edits
-      </label>
+      <span className="ml-auto" />
+      <Tick
+        words="Together"
+        hint="What is done in one size happens in the others"
+        checked={linked}
+        onChange={onLinked}
+      />
+      <Tick
+        words="Follow edits"
+        hint="What is changed in the project is taken as it comes; values and the screen stay"
+        checked={follows}
+        onChange={onFollows}
+      />
     </>
+  );
+}
+
+function Tick({
+  words,
+  hint,
+  checked,
+  onChange,
+}: {
+  words: string;
+  hint: string;
+  checked: boolean;
+  onChange: (checked: boolean) => void;
+}) {
+  return (
+    <label className="flex items-center gap-1.5" title={hint}>
+      <input
+        type="checkbox"
+        className="accent-spruce"
+        checked={checked}
+        onChange={({ target }) => onChange(target.checked)}
+      />
+      {words}
+    </label>
   );
 }

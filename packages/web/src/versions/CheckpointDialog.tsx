@@ -1,9 +1,10 @@
 /** Gives the version as it is a name and a note, or another name to one that has some. */
-import { messageOf } from '@hovrin/core';
+import { type Checkpoint, messageOf } from '@hovrin/core';
 import { useState } from 'react';
-import { api, type Checkpoint } from '../api.ts';
+import { api } from '../api.ts';
 import { useWorkplace } from '../editor/context.tsx';
 import { Dialog } from '../parts/Dialog.tsx';
+import { FormEnd } from '../parts/FormEnd.tsx';
 
 interface CheckpointDialogProps {
   /** Undefined: a new one. */
@@ -67,19 +68,12 @@ export function CheckpointDialog({ checkpoint, revision, onClose, onDone }: Chec
             onChange={({ target }) => setNote(target.value)}
           />
         </label>
-        {problem && (
-          <p role="alert" className="text-brick">
-            {problem}
-          </p>
-        )}
-        <div className="flex justify-end gap-2">
-          <button type="button" className="btn" onClick={onClose}>
-            Cancel
-          </button>
-          <button type="submit" className="btn btn-main">
-            {checkpoint ? 'Keep it' : 'Name it'}
-          </button>
-        </div>
+        <FormEnd
+          problem={problem}
+          action={checkpoint ? 'Keep it' : 'Name it'}
+          tellsWhenPressed
+          onClose={onClose}
+        />
       </form>
     </Dialog>
   );

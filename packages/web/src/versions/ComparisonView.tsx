@@ -5,7 +5,7 @@ import { useWorkplace } from '../editor/context.tsx';
 import { withNames } from '../problems/ProblemLine.tsx';
 import { TreeSection } from './TreeSection.tsx';
 import { entityBack, treeBack } from './takeBack.ts';
-import { useComparison } from './useComparison.ts';
+import { type Compared, useComparison } from './useComparison.ts';
 import type { Version } from './VersionsPlace.tsx';
 
 const howWords = { added: 'new', removed: 'gone', changed: 'changed' } as const;
@@ -33,8 +33,8 @@ export function ComparisonView({
   before: Project;
   now: Project;
 }) {
-  const { editor } = useWorkplace();
-  const { comparison, trees, isDone, problem } = useComparison(before, now);
+  const found = useComparison(before, now);
+  const { comparison, problem } = found;
   if (problem)
     return (
       <p role="alert" className="m-auto p-6 text-brick">
@@ -47,6 +47,19 @@ export function ComparisonView({
         Comparing …
       </p>
     );
+  return <Differences version={version} before={before} now={now} found={{ ...found, comparison }} />;
+}
+
+interface DifferencesProps {
+  readonly version: Version;
+  readonly before: Project;
+  readonly now: Project;
+  readonly found: Compared & { readonly comparison: Comparison };
+}
+
+function Differences({ version, before, now, found }: DifferencesProps) {
+  const { editor } = useWorkplace();
+  const { comparison, trees, isDone } = found;
   const { entities, project } = comparison;
   const known = new Set(trees.map(({ name, list }) => `${list} ${name}`));
   // Those whose layouts are not known yet are there with what is.
@@ -63,32 +76,25 @@ export function ComparisonView({
   return (
     <div className="min-w-0 flex-1 overflow-auto p-5">
       <div className="mx-auto flex max-w-5xl flex-col gap-4">
-        <header className="flex items-end justify-between gap-4">
-          <div>
-            <h2 className="text-[15px] font-semibold">{version.words}, against now</h2>
-            <p role="status" className="text-quiet">
-              {isAlike
-                ? isDone
-                  ? 'They are alike.'
-                  : 'Comparing …'
-                : `${shown.length} ${shown.length === 1 ? 'screen or component differs' : 'screens and components differ'}${entities.length > 0 ? `, and ${entities.length} of what they are made with` : ''}${isDone ? '' : '; going through the widths …'}`}
-            </p>
-          </div>
-          {!isAlike && (
-            <button
-              type="button"
-              className="btn"
-              onClick={() =>
-                takeBack(
-                  project.length + entities.length > 0 ? 'everything' : 'all screens',
-                  everythingBack(now, before, comparison),
-                )
-              }
-            >
-              <Undo2 size={14} aria-hidden /> Take everything back
-            </button>
-          )}
-        </header>
+        <Head
+          title={`${version.words}, against now`}
+          says={
+            !isAlike
+              ? `${shown.length} ${shown.length === 1 ? 'screen or component differs' : 'screens and components differ'}${entities.length > 0 ? `, and ${entities.length} of what they are made with` : ''}${isDone ? '' : '; going through the widths …'}`
+              : isDone
+                ? 'They are alike.'
+                : 'Comparing …'
+          }
+          onBack={
+            isAlike
+              ? undefined
+              : () =>
+                  takeBack(
+                    project.length + entities.length > 0 ? 'everything' : 'all screens',
+                    everythingBack(now, before, comparison),
+                  )
+          }
+        />
         {(project.length > 0 || entities.length > 0) && (
           <section aria-label="Project" className="rounded-md border border-rule bg-sheet p-3 text-[12.5px]">
             {project.map((words) => (
@@ -114,6 +120,32 @@ export function ComparisonView({
         ))}
       </div>
     </div>
+  );
+}
+
+interface HeadProps {
+  readonly title: string;
+  /** How much differs. */
+  readonly says: string;
+  /** Takes everything back; undefined: nothing differs. */
+  readonly onBack: (() => void) | undefined;
+}
+
+function Head({ title, says, onBack }: HeadProps) {
+  return (
+    <header className="flex items-end justify-between gap-4">
+      <div>
+        <h2 className="text-[15px] font-semibold">{title}</h2>
+        <p role="status" className="text-quiet">
+          {says}
+        </p>
+      </div>
+      {onBack && (
+        <button type="button" className="btn" onClick={onBack}>
+          <Undo2 size={14} aria-hidden /> Take everything back
+        </button>
+      )}
+    </header>
   );
 }
 

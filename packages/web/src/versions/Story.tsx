@@ -1,9 +1,9 @@
 /** The versions that have a name, and all that was done, by hour and window; each is chosen to compare with. */
-import { messageOf } from '@hovrin/core';
+import { type Checkpoint, messageOf } from '@hovrin/core';
 import { useQuery } from '@tanstack/react-query';
 import { Flag, Pencil, Search, Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { api, type Checkpoint } from '../api.ts';
+import { api } from '../api.ts';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { chaptersOf, lineWords } from './story.ts';
 import { namedVersion, type Version } from './VersionsPlace.tsx';

@@ -1,9 +1,9 @@
 /** Versions: what the project was, what was done, and what differs from one version to another. */
-import type { Project } from '@hovrin/core';
+import type { Checkpoint, Project } from '@hovrin/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Flag } from 'lucide-react';
 import { useState } from 'react';
-import { api, type Checkpoint } from '../api.ts';
+import { api } from '../api.ts';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { useHeld } from '../editor/held.ts';
 import { useCommandKeys } from '../editor/keys.ts';

@@ -1,5 +1,5 @@
 /** The log as a story: changes by hour and window, runs of the same told once. */
-import type { ToldChange } from '../api.ts';
+import type { ToldChange } from '@hovrin/core';
 
 /** Changes that one window made within an hour. */
 export interface Chapter {

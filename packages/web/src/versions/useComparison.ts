@@ -1,6 +1,7 @@
 /** What differs between two versions, found by a worker that lives as long as somebody looks. */
 import type { Comparison, Project, TreeComparison } from '@hovrin/core';
 import { useEffect, useRef, useState } from 'react';
+import { useWorker } from '../parts/useLasting.ts';
 import type { CompareAnswer, CompareRequest } from './compareWorker.ts';
 
 export interface Compared {
@@ -17,22 +18,16 @@ const coming: Compared = { comparison: undefined, trees: [], isDone: false, prob
 
 export function useComparison(before: Project | undefined, after: Project | undefined): Compared {
   const [found, setFound] = useState(coming);
-  const worker = useRef<Worker>(undefined);
-  const count = useRef(0);
-  useEffect(
-    () => () => {
-      worker.current?.terminate();
-      worker.current = undefined;
-    },
-    [],
+  const worker = useWorker(
+    () => new Worker(new URL('./compareWorker.ts', import.meta.url), { type: 'module' }),
   );
+  const count = useRef(0);
   useEffect(() => {
     // What is known of the version before stays to be seen until the newer is.
     setFound((known) => (before && after ? { ...known, isDone: false } : coming));
     if (!before || !after) return;
-    worker.current ??= new Worker(new URL('./compareWorker.ts', import.meta.url), { type: 'module' });
     const id = ++count.current;
-    worker.current.onmessage = ({ data }: MessageEvent<CompareAnswer>) => {
+    worker().onmessage = ({ data }: MessageEvent<CompareAnswer>) => {
       if (data.id !== id) return;
       setFound((known) => ({
         comparison: data.comparison ?? known.comparison,
@@ -41,7 +36,7 @@ export function useComparison(before: Project | undefined, after: Project | unde
         problem: data.problem,
       }));
     };
-    worker.current.postMessage({ id, before, after } satisfies CompareRequest);
-  }, [before, after]);
+    worker().postMessage({ id, before, after } satisfies CompareRequest);
+  }, [before, after, worker]);
   return found;
 }
