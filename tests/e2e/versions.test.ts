@@ -50,7 +50,7 @@ it('a version gets a name, and what differs from it is told control by control',
 
 it('the story leads to what it was before each change, and is searched', async () => {
   await page.getByRole('button', { name: 'Delete weather' }).click();
-  await page.getByText('what it was before “Delete weather”, against now').waitFor();
+  await page.getByRole('heading', { name: /what it was before “Delete weather”/ }).waitFor();
   await expect.poll(() => tonight().getByText('text “Tonight”').count()).toBe(0);
   await page.getByLabel('Find a control or a change').pressSequentially('heading');
   await expect.poll(() => page.getByRole('button', { name: 'Delete weather' }).count()).toBe(0);
@@ -75,6 +75,23 @@ it('pictures are laid over each other and shown in turn; one control and all is 
   await page.getByText('They are alike.').waitFor();
   await page.keyboard.press('Control+z');
   await tonight().getByText('gone from').waitFor();
+});
+
+it('any two versions that have a name are compared; what is not now cannot be taken back', async () => {
+  await page.getByRole('button', { name: 'Name this version' }).click();
+  await page.getByLabel('Name', { exact: true }).pressSequentially('Without the weather');
+  await page.getByRole('button', { name: 'Name it' }).click();
+  await page
+    .getByRole('button', { name: /First evening/ })
+    .first()
+    .click();
+  await page.getByLabel('Against').selectOption('Without the weather');
+  await tonight().getByText('gone from').waitFor();
+  expect(await tonight().getByRole('button', { name: /^Take .*back/ }).count()).toBe(0);
+  expect(await page.getByRole('button', { name: 'Take everything back' }).count()).toBe(0);
+  await page.getByLabel('Against').selectOption('now');
+  await page.getByRole('button', { name: 'Take everything back' }).waitFor();
+  await page.getByRole('button', { name: 'Take the name of Without the weather away' }).click();
 });
 
 it('a name is changed, and taken away', async () => {

@@ -35,6 +35,7 @@ export {
   type ProjectValueKey,
   projectValueOf,
   projectValueProblem,
+  projectValues,
 } from './collections/project-values.ts';
 export * from './compare/index.ts';
 export { lengthCss } from './css/lengths.ts';

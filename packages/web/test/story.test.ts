@@ -10,7 +10,7 @@ import {
 import { describe, expect, it } from 'vitest';
 import { projectFrom } from '../../core/test/documents.ts';
 import { chaptersOf, lineWords } from '../src/versions/story.ts';
-import { controlBack, entityBack, treeBack } from '../src/versions/takeBack.ts';
+import { controlBack, entityBack, projectBack, treeBack } from '../src/versions/takeBack.ts';
 
 const hour = 3_600_000;
 const change = (revision: number, label: string, more: Partial<ToldChange> = {}): ToldChange => ({
@@ -69,6 +69,7 @@ describe('taking back', () => {
     { type: 'remove', control: two!.id },
     { type: 'remove', control: old!.id },
     { type: 'drop', of: 'tasks', key: 'Check in' } as never,
+    { type: 'project', key: 'language', value: 'de' },
   ]);
   if (!done.ok) throw new Error(done.reason);
   const now = done.project;
@@ -91,6 +92,7 @@ describe('taking back', () => {
 
   it('makes everything what it was', () => {
     const back = apply(now, [
+      ...projectBack(now, before),
       ...compared.entities.flatMap((each) => entityBack(now, before, each)),
       ...compared.trees.flatMap((tree) => treeBack(now, before, tree)),
     ]);

@@ -199,7 +199,6 @@ function PageIcon({ project }: { readonly project: Project }) {
 /** Transitions in words. */
 const transitionWords: Readonly<Record<string, string>> = {
   '': 'At once',
-  none: 'At once',
   fade: 'One fades into the other',
   'slide-start': 'The next comes from the end',
   'slide-end': 'The next comes from the start',
@@ -214,22 +213,19 @@ function Transition({ kept }: { kept: string }) {
   const set = useSetValue('transition', 'transition');
   const id = useId();
   return (
-    <div className="flex flex-col gap-1">
-      <label htmlFor={id} className="font-medium">
-        From screen to screen
-      </label>
-      <select id={id} className="field !w-72" value={kept} onChange={({ target }) => set(target.value)}>
+    <Line id={id} words="From screen to screen">
+      <select id={id} className="field max-w-72" value={kept} onChange={({ target }) => set(target.value)}>
         {['', ...transitions.filter((name) => name !== 'none')].map((name) => (
           <option key={name} value={name}>
             {transitionWords[name]}
           </option>
         ))}
       </select>
-      <p className="text-quiet">
+      <p className="mt-1 text-quiet">
         A screen may come otherwise (“Comes by” in its Facts), and so may a way:{' '}
         <code className="font-mono text-[12px]">{"go('Arrivals', {}, { transition: 'fade' })"}</code>. The way
         back is the other way round; nothing moves for those who wish for less motion.
       </p>
-    </div>
+    </Line>
   );
 }

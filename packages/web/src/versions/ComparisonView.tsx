@@ -4,7 +4,7 @@ import { Undo2 } from 'lucide-react';
 import { useWorkplace } from '../editor/context.tsx';
 import { withNames } from '../problems/ProblemLine.tsx';
 import { TreeSection } from './TreeSection.tsx';
-import { entityBack, treeBack } from './takeBack.ts';
+import { entityBack, projectBack, treeBack } from './takeBack.ts';
 import { type Compared, useComparison } from './useComparison.ts';
 import type { Version } from './VersionsPlace.tsx';
 
@@ -18,22 +18,27 @@ function everythingBack(now: Project, before: Project, { trees, entities }: Comp
     entities.filter(({ how }) => how !== 'added'),
   ];
   return [
+    ...projectBack(now, before),
     ...here.flatMap((change) => entityBack(now, before, change)),
     ...trees.flatMap((tree) => treeBack(now, before, tree)),
     ...gone.flatMap((change) => entityBack(now, before, change)),
   ];
 }
 
-export function ComparisonView({
-  version,
-  before,
-  now,
-}: {
-  version: Version;
-  before: Project;
-  now: Project;
-}) {
-  const found = useComparison(before, now);
+interface ComparisonViewProps {
+  readonly version: Version;
+  /** What it is compared with; undefined: the project as it is now. */
+  readonly against: Version | undefined;
+  /** What else it can be compared with. */
+  readonly others: readonly Version[];
+  readonly before: Project;
+  readonly after: Project;
+  /** @param key of a version; undefined: now. */
+  readonly onAgainst: (key: string | undefined) => void;
+}
+
+export function ComparisonView(props: ComparisonViewProps) {
+  const found = useComparison(props.before, props.after);
   const { comparison, problem } = found;
   if (problem)
     return (
@@ -47,17 +52,14 @@ export function ComparisonView({
         Comparing …
       </p>
     );
-  return <Differences version={version} before={before} now={now} found={{ ...found, comparison }} />;
+  return <Differences {...props} found={{ ...found, comparison }} />;
 }
 
-interface DifferencesProps {
-  readonly version: Version;
-  readonly before: Project;
-  readonly now: Project;
+interface DifferencesProps extends ComparisonViewProps {
   readonly found: Compared & { readonly comparison: Comparison };
 }
 
-function Differences({ version, before, now, found }: DifferencesProps) {
+function Differences({ version, against, others, before, after, onAgainst, found }: DifferencesProps) {
   const { editor } = useWorkplace();
   const { comparison, trees, isDone } = found;
   const { entities, project } = comparison;
@@ -68,6 +70,8 @@ function Differences({ version, before, now, found }: DifferencesProps) {
     : comparison.trees.filter(({ name, list, how }) => how !== 'elsewhere' && !known.has(`${list} ${name}`));
   const shown: readonly TreeComparison[] = [...trees, ...waiting];
   const isAlike = shown.length + entities.length + project.length === 0;
+  // Only what is there now can be taken back.
+  const isNow = against === undefined;
   const takeBack = (what: string, steps: readonly Step[]) => {
     if (steps.length === 0) editor.tell('There is nothing to take back.');
     else if (editor.dispatch({ label: `Take back ${what}`, steps, exact: true }))
@@ -77,7 +81,10 @@ function Differences({ version, before, now, found }: DifferencesProps) {
     <div className="min-w-0 flex-1 overflow-auto p-5">
       <div className="mx-auto flex max-w-5xl flex-col gap-4">
         <Head
-          title={`${version.words}, against now`}
+          title={version.words}
+          against={against}
+          others={others}
+          onAgainst={onAgainst}
           says={
             !isAlike
               ? `${shown.length} ${shown.length === 1 ? 'screen or component differs' : 'screens and components differ'}${entities.length > 0 ? `, and ${entities.length} of what they are made with` : ''}${isDone ? '' : '; going through the widths …'}`
@@ -86,12 +93,12 @@ function Differences({ version, before, now, found }: DifferencesProps) {
                 : 'Comparing …'
           }
           onBack={
-            isAlike
+            isAlike || !isNow
               ? undefined
               : () =>
                   takeBack(
                     project.length + entities.length > 0 ? 'everything' : 'all screens',
-                    everythingBack(now, before, comparison),
+                    everythingBack(after, before, comparison),
                   )
           }
         />
@@ -104,7 +111,7 @@ function Differences({ version, before, now, found }: DifferencesProps) {
               <EntityLine
                 key={`${change.of} ${change.key}`}
                 change={change}
-                onBack={() => takeBack(change.key, entityBack(now, before, change))}
+                onBack={isNow ? () => takeBack(change.key, entityBack(after, before, change)) : undefined}
               />
             ))}
           </section>
@@ -114,8 +121,8 @@ function Differences({ version, before, now, found }: DifferencesProps) {
             key={`${tree.list} ${tree.name}`}
             tree={tree}
             before={before}
-            now={now}
-            onBack={takeBack}
+            now={after}
+            onBack={isNow ? takeBack : undefined}
           />
         ))}
       </div>
@@ -123,7 +130,7 @@ function Differences({ version, before, now, found }: DifferencesProps) {
   );
 }
 
-interface HeadProps {
+interface HeadProps extends Pick<ComparisonViewProps, 'against' | 'others' | 'onAgainst'> {
   readonly title: string;
   /** How much differs. */
   readonly says: string;
@@ -131,11 +138,26 @@ interface HeadProps {
   readonly onBack: (() => void) | undefined;
 }
 
-function Head({ title, says, onBack }: HeadProps) {
+function Head({ title, says, onBack, against, others, onAgainst }: HeadProps) {
   return (
     <header className="flex items-end justify-between gap-4">
       <div>
-        <h2 className="text-[15px] font-semibold">{title}</h2>
+        <h2 className="flex items-center gap-2 text-[15px] font-semibold">
+          {title}, against
+          <select
+            className="field !h-7 !w-auto font-normal"
+            aria-label="Against"
+            value={against?.key ?? ''}
+            onChange={({ target }) => onAgainst(target.value || undefined)}
+          >
+            <option value="">now</option>
+            {others.map(({ key, words }) => (
+              <option key={key} value={key}>
+                {words}
+              </option>
+            ))}
+          </select>
+        </h2>
         <p role="status" className="text-quiet">
           {says}
         </p>
@@ -149,7 +171,7 @@ function Head({ title, says, onBack }: HeadProps) {
   );
 }
 
-function EntityLine({ change, onBack }: { change: EntityChange; onBack: () => void }) {
+function EntityLine({ change, onBack }: { change: EntityChange; onBack: (() => void) | undefined }) {
   const { word, key, how, words } = change;
   return (
     <div className="flex items-start gap-2 py-0.5">
@@ -157,9 +179,11 @@ function EntityLine({ change, onBack }: { change: EntityChange; onBack: () => vo
         {word} <code className="font-mono text-[12px]">{key}</code>: {howWords[how]}
         {words.length > 0 && <span className="text-quiet"> — {withNames(words.join('; '))}</span>}
       </p>
-      <button type="button" className="btn-bare !h-6 text-quiet" onClick={onBack}>
-        <Undo2 size={13} aria-hidden /> Take back
-      </button>
+      {onBack && (
+        <button type="button" className="btn-bare !h-6 text-quiet" onClick={onBack}>
+          <Undo2 size={13} aria-hidden /> Take back
+        </button>
+      )}
     </div>
   );
 }

@@ -19,8 +19,8 @@ interface TreeSectionProps {
   readonly tree: TreeComparison;
   readonly before: Project;
   readonly now: Project;
-  /** @param what is taken back, by its name. */
-  readonly onBack: (what: string, steps: readonly Step[]) => void;
+  /** @param what is taken back, by its name. Absent: it is no version of now. */
+  readonly onBack: ((what: string, steps: readonly Step[]) => void) | undefined;
 }
 
 export function TreeSection({ tree, before, now, onBack }: TreeSectionProps) {
@@ -31,7 +31,7 @@ export function TreeSection({ tree, before, now, onBack }: TreeSectionProps) {
         <h3 className="text-[14px] font-semibold">{name}</h3>
         <span className="text-quiet">{howWords[how]}</span>
         <span className="flex-1" />
-        {how !== 'elsewhere' && (
+        {onBack && how !== 'elsewhere' && (
           <button
             type="button"
             className="btn-bare !h-6 text-quiet"
@@ -48,14 +48,16 @@ export function TreeSection({ tree, before, now, onBack }: TreeSectionProps) {
               {change.control}
             </code>
             <p className="min-w-0 flex-1">{withNames(change.words.join('; '))}</p>
-            <button
-              type="button"
-              className="btn-bare !h-6 text-quiet"
-              aria-label={`Take ${change.control} back`}
-              onClick={() => onBack(change.control, controlBack(now, before, tree, change))}
-            >
-              <Undo2 size={13} aria-hidden />
-            </button>
+            {onBack && (
+              <button
+                type="button"
+                className="btn-bare !h-6 text-quiet"
+                aria-label={`Take ${change.control} back`}
+                onClick={() => onBack(change.control, controlBack(now, before, tree, change))}
+              >
+                <Undo2 size={13} aria-hidden />
+              </button>
+            )}
           </li>
         ))}
       </ul>

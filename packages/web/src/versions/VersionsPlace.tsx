@@ -57,6 +57,10 @@ export function VersionsPlace() {
   const [first] = all;
   const from = chosen ?? (first ? namedVersion(first) : undefined);
   const before = useVersion(from);
+  const [againstKey, setAgainst] = useHeld<string | undefined>('against', undefined);
+  const otherOne = all.find(({ id }) => id === againstKey);
+  const against = otherOne && namedVersion(otherOne);
+  const after = useVersion(against);
   const changed = () => void queries.invalidateQueries({ queryKey: key });
   return (
     <>
@@ -79,12 +83,19 @@ export function VersionsPlace() {
             Give a version a name, or choose a change at the left: what the project was before it is compared
             with what it is now, control by control and at every width.
           </p>
-        ) : before.problem ? (
+        ) : (before.problem ?? after.problem) ? (
           <p role="alert" className="m-auto p-6 text-brick">
-            {before.problem}
+            {before.problem ?? after.problem}
           </p>
-        ) : before.project ? (
-          <ComparisonView version={from} before={before.project} now={project} />
+        ) : before.project && (against === undefined || after.project) ? (
+          <ComparisonView
+            version={from}
+            against={against}
+            others={all.filter(({ id }) => id !== from.key).map(namedVersion)}
+            before={before.project}
+            after={against === undefined ? project : after.project!}
+            onAgainst={setAgainst}
+          />
         ) : (
           <p role="status" className="m-auto text-quiet">
             Fetching {from.words} …

@@ -7,8 +7,10 @@ import {
   type EntityChange,
   entitiesOf,
   type Project,
+  projectValues,
   putting,
   type Step,
+  settingProject,
   type TreeComparison,
   treeChanges,
 } from '@hovrin/core';
@@ -53,3 +55,7 @@ export function entityBack(now: Project, before: Project, { of, key }: EntityCha
   if (is) return [dropping(of, is)];
   return was ? [putting(of, was)] : [];
 }
+
+/** Steps that make what the project says of itself what it was. */
+export const projectBack = (now: Project, before: Project): Step[] =>
+  projectValues.flatMap(({ key }) => settingProject(now, key, before[key] ?? null));
