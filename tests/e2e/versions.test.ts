@@ -87,7 +87,11 @@ it('any two versions that have a name are compared; what is not now cannot be ta
     .click();
   await page.getByLabel('Against').selectOption('Without the weather');
   await tonight().getByText('gone from').waitFor();
-  expect(await tonight().getByRole('button', { name: /^Take .*back/ }).count()).toBe(0);
+  expect(
+    await tonight()
+      .getByRole('button', { name: /^Take .*back/ })
+      .count(),
+  ).toBe(0);
   expect(await page.getByRole('button', { name: 'Take everything back' }).count()).toBe(0);
   await page.getByLabel('Against').selectOption('now');
   await page.getByRole('button', { name: 'Take everything back' }).waitFor();
