@@ -1,11 +1,13 @@
 /** Loops of events, names that change, and what is caught. */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { piecesNeeded } from '../src/export/pieces.ts';
+import { programOf } from '../src/export/program.ts';
 import { namesOfStatements, renameIn } from '../src/expression/names.ts';
 import { parseTemplate } from '../src/expression/template.ts';
 import { parseStatements, readCards } from '../src/index.ts';
 import { Runtime } from '../src/runtime/index.ts';
-import { noActing } from './documents.ts';
+import { noActing, projectFrom } from './documents.ts';
 
 function run(
   text: string,
@@ -199,4 +201,18 @@ describe('what an event names', () => {
       'Go on with the next round',
     ]);
   });
+});
+
+it.each([
+  ['for /* each */ (const n of [1]) total = n', ['loops']],
+  ['total = Format /* as */ .number(2)', ['formats']],
+  ['total = "a".match /* all */ (/a/g).length', ['patterns']],
+  ['total = "for (x) try { Format.number(" .length', []],
+])('a page has the pieces that %s asks for, and no others', (event, wanted) => {
+  const project = projectFrom(
+    { state: [{ name: 'total', type: 'number', initial: 0 }] },
+    `<screen name="A"><button text="b" on.press="${event.replaceAll('"', '&quot;')}" /></screen>`,
+  );
+  const known = ['loops', 'formats', 'patterns', 'ranges', 'data', 'files'];
+  expect(piecesNeeded(project, programOf(project)).filter((name) => known.includes(name))).toEqual(wanted);
 });

@@ -90,3 +90,10 @@ it('what several controls of a screen share is told', () => {
     expect.stringContaining('Each item would be `c`'),
   ]);
 });
+
+it('a dialog that says how it comes, or asks on leaving, is told that it cannot', () => {
+  const told = problemsOf(
+    projectFrom({}, '<screen name="A" />', '<screen name="D" dialog="true" comes="grow" leaving="Sure?" />'),
+  ).filter(({ kind }) => kind === 'address');
+  expect(told.map(({ place }) => place.in === 'control' && place.attribute)).toEqual(['leaving', 'comes']);
+});

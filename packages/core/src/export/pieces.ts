@@ -9,7 +9,6 @@ import { inForce, type Project } from '../document/types.ts';
 import { kindOf, kinds } from '../kinds/catalogue.ts';
 import { mannerOf } from '../kinds/manner.ts';
 import type { Bindings, Program } from '../runtime/program.ts';
-import { keysOf } from '../sure.ts';
 import { hasTransitions } from './transition-rules.ts';
 
 /** Whether something on a screen of a project can be dragged. */
@@ -38,21 +37,11 @@ const hasTables = (project: Project): boolean =>
 const hasRepeats = (project: Project): boolean =>
   project.screens.some((screen) => [...walk(screen)].some((control) => repetitionOf(control) !== undefined));
 
-/** Whether something in a project, in an expression, an event or an address, may call functions of some names. */
-const calls =
-  (names: RegExp) =>
-  ({ screens, state, keptMigration = '' }: Project): boolean =>
-    names.test(keptMigration) ||
-    state.some(({ computed = '', feed, request }) =>
-      [computed, feed?.address ?? '', ...(request?.parameters ?? []).map(({ value = '' }) => value)].some(
-        (text) => names.test(text),
-      ),
-    ) ||
-    screens.some((screen) =>
-      [...walk(screen)].some(({ props }) =>
-        Object.values(props).some((value) => names.test(inForce(value) ?? '')),
-      ),
-    );
+/** Whether the program of a page, as it is written in its script, has a part that fits: what it does not have it never asks for. */
+const has =
+  (part: RegExp) =>
+  (_: Project, program: string): boolean =>
+    part.test(program);
 
 /** Whether a screen of a project says something by an attribute. */
 const screensSay =
@@ -65,7 +54,7 @@ export const hasLeaving = screensSay('leaving');
 
 /** Whether a list stays at its end. */
 const hasEnds = ({ screens }: Project): boolean =>
-  screens.some((screen) => [...walk(screen)].some(({ props }) => inForce(props['at-end']) === 'true'));
+  screens.some((screen) => [...walk(screen)].some(({ props }) => inForce(props['at-end']) !== undefined));
 
 /** Whether a person chooses files whose content is read. */
 const hasUploads = (project: Project): boolean =>
@@ -73,21 +62,21 @@ const hasUploads = (project: Project): boolean =>
     [...walk(screen)].some((control) => kindOf(control).properties.some(({ page }) => page?.as === 'upload')),
   );
 
-/** By the name of each piece: whether a project's page needs it. */
-export const pieces = {
+/** By the name of each piece: whether a project's page needs it. The program is its JSON. */
+const pieces: Readonly<Record<string, (project: Project, program: string) => boolean>> = {
   addresses: screensSay('address'),
   code: ({ code = [] }: Project): boolean => code.length > 0,
-  data: calls(/\b(?:JSON|Random|Array|Object)\.\w|\b(?:en|de)codeURIComponent\b/),
-  dates: calls(/\bDate\.\w/),
+  data: has(/"name":"(?:(?:JSON|Random|Array|Object)\.|(?:en|de)codeURIComponent")/),
+  dates: has(/"name":"Date\./),
   dragging: hasCarried,
   ends: hasEnds,
   feeds: hasFeeds,
-  files: calls(/\b(?:copy|download)\(/),
-  formats: calls(/\bFormat\.\w/),
+  files: has(/"name":"(?:copy|download)"/),
+  formats: has(/"name":"Format\./),
   leaving: hasLeaving,
-  loops: calls(/\b(?:for|while)\s*\(|\btry\s*\{/),
-  patterns: calls(/\.(?:test|match|matchAll|search)\(|\.(?:replace|replaceAll|split)\(\s*\//),
-  ranges: calls(/\bRange\.\w/),
+  loops: has(/"type":"(?:each|while|try)"/),
+  patterns: has(/"type":"pattern"/),
+  ranges: has(/"name":"Range\./),
   repeats: hasRepeats,
   requests: hasRequests,
   rules: hasRules,
@@ -102,7 +91,7 @@ const pieceOfKind = (kind: string): string => `kind-${kind}`;
 
 /** The names of all pieces: those above, and one for each kind of which something is made anew while a page runs. */
 export const pieceNames: readonly string[] = [
-  ...keysOf(pieces),
+  ...Object.keys(pieces),
   ...kinds.filter(({ manner }) => manner?.anew).map(({ name }) => pieceOfKind(name)),
 ];
 
@@ -113,7 +102,10 @@ const madeAnew = ({ inside, repeats }: Bindings): readonly string[] => [
 ];
 
 /** The names of the pieces that a project's page needs, in the order in which they stand there. */
-export const piecesNeeded = (project: Project, { screens }: Program): readonly string[] => [
-  ...keysOf(pieces).filter((name) => pieces[name](project)),
-  ...[...new Set(screens.flatMap(madeAnew))].toSorted().map(pieceOfKind),
-];
+export function piecesNeeded(project: Project, program: Program): readonly string[] {
+  const text = JSON.stringify(program);
+  return [
+    ...Object.entries(pieces).flatMap(([name, isNeeded]) => (isNeeded(project, text) ? name : [])),
+    ...[...new Set(program.screens.flatMap(madeAnew))].toSorted().map(pieceOfKind),
+  ];
+}

@@ -1,6 +1,6 @@
 /** The versions that have a name, and all that was done, by hour and window; each is chosen to compare with. */
 import { type Checkpoint, messageOf } from '@hovrin/core';
-import { useQuery } from '@tanstack/react-query';
+import { useInfiniteQuery } from '@tanstack/react-query';
 import { Flag, Pencil, Search, Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { api } from '../api.ts';
@@ -116,12 +116,18 @@ function Changes({ chosen, onChoose }: Pick<StoryProps, 'chosen' | 'onChoose'>) 
   const { projectId } = editor;
   const { revision } = useEditorState('revision');
   const [wanted, setWanted] = useState('');
-  const log = useQuery({
+  const log = useInfiniteQuery({
     queryKey: ['log', projectId, revision],
-    queryFn: () => api.log(projectId, revision),
+    queryFn: ({ pageParam }) => api.log(projectId, pageParam),
+    initialPageParam: revision,
+    // Revisions have no gaps: the first one is 1.
+    getNextPageParam: ({ changes: page }) => {
+      const oldest = page.at(-1)?.revision ?? 1;
+      return oldest > 1 ? oldest - 1 : undefined;
+    },
     placeholderData: (before) => before,
   });
-  const changes = log.data?.changes;
+  const changes = useMemo(() => log.data?.pages.flatMap((page) => page.changes), [log.data]);
   const chapters = useMemo(() => chaptersOf(changes ?? [], wanted), [changes, wanted]);
   return (
     <section aria-label="Changes" className="flex min-h-0 flex-1 flex-col">
@@ -173,6 +179,16 @@ function Changes({ chosen, onChoose }: Pick<StoryProps, 'chosen' | 'onChoose'>) 
             </ul>
           </div>
         ))}
+        {log.hasNextPage && (
+          <button
+            type="button"
+            className="btn-bare w-full text-quiet"
+            disabled={log.isFetchingNextPage}
+            onClick={() => void log.fetchNextPage()}
+          >
+            {log.isFetchingNextPage ? 'Reading …' : 'Earlier changes'}
+          </button>
+        )}
       </div>
     </section>
   );

@@ -40,22 +40,30 @@ export const unreached: ProblemKind = {
   },
 };
 
-/** What stands in the addresses of screens, and the questions of dialogs, which have none. */
+/** Attributes of screens that a dialog has no use for, each with a sentence. */
+const ofScreens: Readonly<Record<string, string>> = {
+  leaving: 'A dialog is closed without a question; a screen can ask.',
+  comes: 'A dialog opens over the screen, at once; a screen comes by a transition.',
+};
+
+/** Wrong addresses of screens, and what a dialog says in vain. */
 export const addresses: ProblemKind = {
   name: 'address',
-  title: 'What does not go into the address',
+  title: 'Says what it cannot do',
   severity: 'error',
   find: ({ screens, state }) =>
     screens.flatMap((screen) => {
       const { wrong } = addressedOf(screen, state);
-      const asks = isDialog(screen) && inForce(screen.props.leaving) !== undefined;
+      const ofDialog = isDialog(screen)
+        ? Object.entries(ofScreens).filter(([attribute]) => inForce(screen.props[attribute]) !== undefined)
+        : [];
       const said = (attribute: string, sentence: string): FoundProblem => ({
         place: { in: 'control', tree: screen, control: screen, attribute },
         sentence,
       });
       return [
         ...(wrong === undefined ? [] : [said('address', wrong)]),
-        ...(asks ? [said('leaving', 'A dialog is closed without a question; a screen can ask.')] : []),
+        ...ofDialog.map(([attribute, sentence]) => said(attribute, sentence)),
       ];
     }),
 };
