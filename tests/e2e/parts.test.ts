@@ -196,7 +196,7 @@ describe('as they are placed', () => {
     const alone = kinds.filter(({ name, confines }) => name !== 'screen' && !confines?.parents);
     let screen: Control = { id: 's', kind: 'screen', name: 'All', props: {}, children: [] };
     for (const { name } of alone) {
-      const control = newControl(name, trialProject(screen), screen, () => `n${++ids}`);
+      const control = newControl(name, screen, () => `n${++ids}`);
       // A page has one heading of the first level.
       const props = name === 'heading' ? { ...control.props, level: '1' } : control.props;
       screen = { ...screen, children: [...screen.children, { ...control, props }] };

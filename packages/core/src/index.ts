@@ -323,102 +323,7 @@ export { elementAt, elementSpans } from './source/spans.ts';
 export { styleFile } from './source/style-file.ts';
 export { isTaskFile } from './source/task-files.ts';
 export { printTokenFiles, readTokenFiles, tokenFiles } from './source/token-files.ts';
-export {
-  type AlignEdge,
-  type AlignTarget,
-  type Arranged,
-  alignControls,
-  mainAxisOf,
-  sameSize,
-  shiftPin,
-  shiftPins,
-  spaceOut,
-} from './steps/align.ts';
-export { entitiesAdded, entityNamed, keysToChange, underOtherKeys } from './steps/another-key.ts';
-export type { Renamed } from './steps/applied.ts';
-export { type ChangesGo, changesFrom, removeBand, renameBand, setBand } from './steps/bands.ts';
-export { changeKind } from './steps/change-kind.ts';
-export {
-  newComponent,
-  renameDeclared,
-  resetInstance,
-  screensWith,
-  swapInstance,
-  usesOfComponent,
-} from './steps/components.ts';
-export {
-  copyFor,
-  keptInNew,
-  nameControl,
-  newControl,
-  newScreen,
-  renameState,
-  renameTree,
-  typedNowValid,
-  valueTyped,
-} from './steps/edits.ts';
-export { changing, dropping, putting } from './steps/entities.ts';
-export { expectationOf, isExpected } from './steps/expectation.ts';
-export {
-  emptyHistory,
-  type History,
-  type HistoryPart,
-  historyAfter,
-  historyOf,
-  type LogEntry,
-} from './steps/history.ts';
-export {
-  longestBatch,
-  longestEntry,
-  longestGroup,
-  mostEntriesOfBatch,
-  mostStepsOfEntry,
-  shortLabel,
-} from './steps/limits.ts';
-export {
-  type Appended,
-  entryLength,
-  entryProblem,
-  type HistoryEntry,
-  type Refusal,
-  type SentEntry,
-  type StoredEntry,
-  sendingProblem,
-} from './steps/log.ts';
-export { mergeAll } from './steps/merge.ts';
-export { newestSteps } from './steps/older-steps.ts';
-export { settingProject } from './steps/project-value.ts';
-export { convertUnits, percentBasis } from './steps/px-percent.ts';
-export { renamingOf } from './steps/rename.ts';
-export { renamingColumn } from './steps/rename-column.ts';
-export { replaceSteps, type TextPlace, textPlaces } from './steps/replace-text.ts';
-export { type PlacedRow, type RowEdit, type RowsStep, rowSteps } from './steps/rows.ts';
-export { scoped } from './steps/scope.ts';
-export { prefixesOfScope, scopeOf, scopeParts } from './steps/scope-parts.ts';
-export { ownId, saidAt, sourceId, stepsInSource } from './steps/source-steps.ts';
-export { applyStep, applySteps, mapStep, type Step, stepProblem, touchedBy } from './steps/step.ts';
-export {
-  giveStyle,
-  intoStyle,
-  makeStyle,
-  type RecurringLook,
-  recurringLooks,
-  type StyleValues,
-  sharedValues,
-  styledValues,
-  unusedStyles,
-} from './steps/styling.ts';
-export {
-  type Aspect,
-  giveTo,
-  type PartOfLook,
-  partsOfLook,
-  sameLook,
-  type Taken,
-  takeFrom,
-} from './steps/take-over.ts';
-export { type TokenUsers, usersOfToken, usesOfStyle, usesOfToken, withToken } from './steps/token-uses.ts';
-export { topmost, unwrap, wrapIn } from './steps/wrap.ts';
+export * from './steps/index.ts';
 export { entryOf, isOneOf, itemAt, keysOf, numberAt } from './sure.ts';
 export type { Change } from './sweep/change.ts';
 export { causeRank, sweepChangeWords, toldChanges } from './sweep/change-words.ts';
@@ -447,5 +352,6 @@ export { backgroundCss, layersIn, lookCss } from './values/look-css.ts';
 export { type Shadow, shadowsIn } from './values/shadows.ts';
 export { colourIn, hueProperties, type Theme } from './values/theme.ts';
 export { joinedTracks, trackTexts } from './values/track-list.ts';
+export * from './ways/index.ts';
 export { questions, Why } from './why/explain.ts';
 export type { Explanation, Fix, Question, Source, Term, Working } from './why/explanation.ts';

@@ -18,7 +18,10 @@ function boxes(inside: string, view: View = hand): Record<string, number[]> {
   const screen = project.screens[0]!;
   const layout = new ScreenView(shaper).layOut(project, screen, view);
   return Object.fromEntries(
-    namedBoxes({}, screen, layout).map(({ name, x, y, width, height }) => [name, [x, y, width, height]]),
+    namedBoxes({ screens: [] }, screen, layout).map(({ name, x, y, width, height }) => [
+      name,
+      [x, y, width, height],
+    ]),
   );
 }
 const item = (name: string, rest = '') => `<spacer name="${name}" height="10" ${rest} />`;

@@ -28,7 +28,10 @@ function boxes(source: string, view: View = hand): Record<string, number[]> {
   const screen = project.screens[0]!;
   const layout = new ScreenView(shaper).layOut(project, screen, view);
   return Object.fromEntries(
-    namedBoxes({}, screen, layout).map(({ name, x, y, width, height }) => [name, [x, y, width, height]]),
+    namedBoxes({ screens: [] }, screen, layout).map(({ name, x, y, width, height }) => [
+      name,
+      [x, y, width, height],
+    ]),
   );
 }
 
@@ -241,9 +244,9 @@ describe('any document', () => {
         const changed = applyStep(project, { type: 'set', control: control.id, property, value: '7' });
         if (!changed.ok) throw new Error(changed.reason);
         const next = changed.project.screens[0]!;
-        const again = namedBoxes({}, next, kept.layOut(changed.project, next, hand));
+        const again = namedBoxes({ screens: [] }, next, kept.layOut(changed.project, next, hand));
         expect(again).toEqual(
-          namedBoxes({}, next, new ScreenView(shaper).layOut(changed.project, next, hand)),
+          namedBoxes({ screens: [] }, next, new ScreenView(shaper).layOut(changed.project, next, hand)),
         );
         for (const box of again)
           for (const number of [box.x, box.y, box.width, box.height])

@@ -171,7 +171,7 @@ describe('states', () => {
       <row name="nearer" states="late: {false}" late.padding="7"><spacer name="t" width="10" height="10" late.width="99" /></row>
     </column></screen>`);
     const boxes = namedBoxes(
-      {},
+      { screens: [] },
       project.screens[0]!,
       new ScreenView(await testShaper()).layOut(project, project.screens[0]!, { width: 300, height: 300 }),
     );

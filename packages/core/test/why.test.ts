@@ -40,7 +40,11 @@ function fixed(inside: string, name: string, question: Question, label: string):
   const applied = applySteps(project, fix.steps);
   if (!applied.ok) throw new Error(applied.reason);
   const screen = applied.project.screens[0]!;
-  const boxes = namedBoxes({}, screen, new ScreenView(shaper).layOut(applied.project, screen, hand));
+  const boxes = namedBoxes(
+    { screens: [] },
+    screen,
+    new ScreenView(shaper).layOut(applied.project, screen, hand),
+  );
   const { x, y, width, height } = boxes.find((box) => box.name === name)!;
   return [x, y, width, height];
 }

@@ -9,6 +9,7 @@ import { bands } from './bands.ts';
 import { code } from './code.ts';
 import type { Collection, Fault } from './collection.ts';
 import { components } from './components.ts';
+import { folders } from './folders.ts';
 import { pictures } from './pictures.ts';
 import { screens } from './screens.ts';
 import { sources } from './sources.ts';
@@ -42,6 +43,7 @@ export function addCollection<E extends object>(collection: Collection<E>): () =
   return () => known.delete(collection.id);
 }
 
+addCollection(folders);
 addCollection(bands);
 addCollection(stateVariables);
 addCollection(sources);

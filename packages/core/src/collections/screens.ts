@@ -1,5 +1,6 @@
 /** The project's screens. They are controls: they come, go and move by steps of the tree. */
 import { readAttribute } from '../cascade/attributes.ts';
+import type { Folder } from '../document/folder.ts';
 import { nameProblem } from '../document/names.ts';
 import { taskRenamed } from '../document/task.ts';
 import { walk } from '../document/tree.ts';
@@ -27,6 +28,14 @@ function leadingElsewhere(
 const inAttribute = (control: Control, [attribute, text]: AttributeText, from: string, to: string) =>
   [attribute, leadingElsewhere(control, attribute, text, from, to)] as const;
 
+/** A folder with one of its screens under another name. */
+function withScreenRenamed<T extends object>(folder: T, from: string, to: string): T {
+  const { screens: names } = folder as Partial<Folder>;
+  return names?.includes(from)
+    ? { ...folder, screens: names.map((name) => (name === from ? to : name)) }
+    : folder;
+}
+
 export const screens: Collection<Control> = {
   id: 'screens',
   word: 'screen',
@@ -50,6 +59,7 @@ export const screens: Collection<Control> = {
   rekeyed: (screen, name) => ({ ...screen, name }),
   inAttribute,
   inEntity: (of, entity, from, to) => {
+    if (of === 'folders') return withScreenRenamed(entity, from, to);
     if (of === 'tasks') return taskRenamed(entity, 'screen', from, to);
     return of === 'state' && (entity as Partial<StateVariable>).screen === from
       ? { ...entity, screen: to }

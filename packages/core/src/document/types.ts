@@ -4,6 +4,7 @@
  */
 
 import type { CodeModule } from './code.ts';
+import type { Folder } from './folder.ts';
 import type { DataSource, RemoteTable, Request } from './source.ts';
 import type { Style } from './style-set.ts';
 import type { Task } from './task.ts';
@@ -204,6 +205,8 @@ export interface Project {
   readonly tasks?: readonly Task[];
   /** The application's own code, in the order of its files' names; absent: none. */
   readonly code?: readonly CodeModule[];
+  /** The folders that screens are in; absent: none. */
+  readonly folders?: readonly Folder[];
   /** Controls of kind `screen`, in the order in which they are listed. */
   readonly screens: readonly Control[];
   /** Controls of kind `component`: what is said once and stands wherever an instance of it stands; absent: none. */

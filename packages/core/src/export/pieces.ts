@@ -81,7 +81,7 @@ const pieces: Readonly<Record<string, (project: Project, program: string) => boo
   requests: hasRequests,
   rules: hasRules,
   tables: hasTables,
-  timers: screensSay('every', 'when'),
+  timers: screensSay('every', 'when', 'splash'),
   transitions: hasTransitions,
   uploads: hasUploads,
 };

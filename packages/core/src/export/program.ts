@@ -7,6 +7,7 @@ import { themeOf } from '../cascade/project-theme.ts';
 import { repetitionOf } from '../cascade/repetition.ts';
 import { defaultsOf } from '../cascade/values.ts';
 import { aroundOf } from '../css/declarations.ts';
+import { splashOf } from '../document/menu.ts';
 import { effectiveNames } from '../document/names.ts';
 import { ruledColumns } from '../document/row-rules.ts';
 import { walk } from '../document/tree.ts';
@@ -47,8 +48,8 @@ import { boundTo, placeIn, withLists } from './row-targets.ts';
 interface Binding extends Surroundings {
   readonly conditions: Conditions;
   readonly state: Project['state'];
-  /** How screens take each other's place where nothing else is said. */
-  readonly transition: string | undefined;
+  readonly project: Project;
+  readonly opensFirst: Control | undefined;
   /** The list that an item's row is in, by a control and the name of the item; undefined: it is worked out. */
   listOf(control: Control, item: string): string | undefined;
   /** The list whose rows a control shows. */
@@ -62,7 +63,8 @@ export function programOf(given: Project): Program {
     ...contextOf(project),
     conditions: { prefixes: [''], theme: themeOf(project) },
     state: project.state,
-    transition: project.transition,
+    project,
+    opensFirst: startScreen(project),
     listOf: () => undefined,
     listShownBy: () => undefined,
   };
@@ -169,6 +171,7 @@ function screenProgram(screen: Control, around: Binding): ScreenProgram {
   const when = templateOf(inForce(screen.props.when));
   const leaving = isDialog(screen) ? undefined : templateOf(inForce(screen.props.leaving));
   const { entries: addressed } = addressedOf(screen, around.state);
+  const splash = screen === around.opensFirst ? splashOf(around.project, screen) : undefined;
   return {
     name: addressOf(screen),
     title: titleOf(screen),
@@ -176,8 +179,9 @@ function screenProgram(screen: Control, around: Binding): ScreenProgram {
     ...(when ? { when } : {}),
     ...(addressed.length > 0 ? { addressed } : {}),
     ...(leaving ? { leaving } : {}),
-    ...transitionTo(screen, around.transition),
+    ...transitionTo(screen, around.project.transition),
     ...(isDialog(screen) ? { dialog: true } : {}),
+    ...(splash?.to === undefined ? {} : { splash: { seconds: splash.seconds, to: splash.to } }),
     ...bindings,
   };
 }

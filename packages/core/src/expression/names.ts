@@ -1,4 +1,5 @@
 /** Which names an expression reads and writes, and renaming them in its text. */
+import type { Transition } from '../document/transitions.ts';
 import { actionNamed } from './actions/catalogue.ts';
 import type { Expression, RecordEntry, Span, Spread, Statement, Template } from './ast.ts';
 import { assignedIn, expressionsIn, innerOf } from './statement-parts.ts';
@@ -21,6 +22,8 @@ export interface NameUse {
 export interface ActionUse {
   readonly name: string;
   readonly arguments: readonly Expression[];
+  /** Of `go`: how the screen comes. */
+  readonly transition?: Transition;
 }
 
 function visit(node: Expression | Spread | RecordEntry, bound: readonly string[], found: NameUse[]): void {

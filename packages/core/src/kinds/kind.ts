@@ -5,7 +5,8 @@
 
 import type { Values } from '../cascade/values.ts';
 import type { BuiltInState } from '../document/control-states.ts';
-import type { Control, Project, StateType, TreeList } from '../document/types.ts';
+import type { MenuSource } from '../document/menu.ts';
+import type { Control, StateType, TreeList } from '../document/types.ts';
 import type { Shape } from '../icons/icon-set.ts';
 import type { Box, Content, PaneAtHinge } from '../layout/box.ts';
 import type { PropertyType } from '../property-types/index.ts';
@@ -391,6 +392,11 @@ export interface Kind {
   readonly fillsCells?: boolean;
   /** It may well go on across a fold of the screen, though it is pressed. */
   readonly acrossFold?: boolean;
+  /** What it says, by attribute, where its source leaves one of them open: that follows from the project. */
+  readonly fromProject?: {
+    readonly unless: string;
+    props(project: MenuSource): Readonly<Record<string, string>>;
+  };
   /** Its first part holds a head for each of its children, which stands for the child when something is dropped on it. */
   readonly hasHeads?: boolean;
   readonly properties: readonly Property[];
@@ -405,8 +411,6 @@ export interface Kind {
   readonly nativeWords?: boolean;
   /** Properties of a newly placed one. */
   readonly starter: Readonly<Record<string, string>>;
-  /** Properties of a newly placed one that follow from the project. */
-  starterIn?(project: Project): Readonly<Record<string, string>>;
   /** Kinds of the children that a newly placed one has. */
   readonly starterChildren?: readonly string[];
   readonly confines?: Confines;

@@ -1,9 +1,16 @@
 /** The places of the application: which screens there are, and a way to each of them. */
 
 import type { Values } from '../cascade/values.ts';
-import { inForce } from '../document/types.ts';
+import { type MenuSource, menuOf } from '../document/menu.ts';
 import type { FlexContent } from '../layout/box.ts';
-import { chosenType, type Entry, navFormType, placesType, textType } from '../property-types/index.ts';
+import {
+  chosenType,
+  type Entry,
+  entriesText,
+  navFormType,
+  placesType,
+  textType,
+} from '../property-types/index.ts';
 import { iconAttributes, iconDrawing } from './drawings.ts';
 import { gapsOf } from './flex-inside.ts';
 import type { DeclaredCss, Kind, LookPart, Manner, PageElement } from './kind.ts';
@@ -69,6 +76,21 @@ const iconGap = { above: 2, beside: 12 };
 /** Names of icons by screen. */
 const iconsOf = (values: Values): ReadonlyMap<string, string> =>
   new Map((values.get(own.icons) ?? []).map(({ value, label }) => [value, label]));
+
+/** The application's menu as a navigation without places of its own has it. */
+function menuTexts(project: MenuSource): Record<string, string> {
+  const menu = menuOf(project);
+  // A stroke parts entries.
+  const places = menu.map(({ screen, title = screen }) => ({
+    value: screen,
+    label: title.replaceAll('|', '/').trim(),
+  }));
+  const icons = menu.flatMap(({ screen, icon }) => (icon ? { value: screen, label: icon } : []));
+  return {
+    ...(places.length > 0 ? { [own.options.name]: entriesText(places) } : {}),
+    ...(icons.length > 0 ? { [own.icons.name]: entriesText(icons) } : {}),
+  };
+}
 
 /** The places that are shown: what is left out stays in the list, for the day it comes back. */
 function shownPlaces(values: Values): readonly Entry[] {
@@ -152,17 +174,7 @@ export const nav: Kind = {
   lookParts: navParts,
   events: [],
   starter: {},
-  starterIn: ({ screens }) => {
-    const entries = screens.flatMap(({ name, props }) => {
-      const title = inForce(props.title);
-      return name === undefined
-        ? []
-        : title && !/[|{]/.test(title) && title !== name
-          ? `${name}: ${title}`
-          : name;
-    });
-    return entries.length > 0 ? { options: entries.join(' | ') } : {};
-  },
+  fromProject: { unless: own.options.name, props: menuTexts },
   inside(values, make) {
     const form = values.get(own.form) ?? 'bar';
     const style = textStyleOf(values, make, form === 'panel' ? 'start' : 'center');

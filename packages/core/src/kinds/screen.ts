@@ -1,10 +1,12 @@
 /** The whole of what a person sees at once: a column as wide as the window and at least as high. */
 
+import { menuAttributes } from '../document/menu.ts';
 import type { Box, FlexContent } from '../layout/box.ts';
 import {
   anyType,
   comesType,
   flagType,
+  iconType,
   identifierType,
   secondsType,
   textType,
@@ -25,6 +27,36 @@ const own = {
     type: flagType,
     effect: 'look',
     perBand: false,
+  }),
+  menu: property({
+    name: menuAttributes.menu,
+    leads: false,
+    label: 'In the menu',
+    group: 'content',
+    type: flagType,
+    effect: 'behaviour',
+    perBand: false,
+    plain: true,
+  }),
+  icon: property({
+    name: menuAttributes.icon,
+    leads: false,
+    label: 'Icon in the menu',
+    group: 'content',
+    type: iconType,
+    effect: 'behaviour',
+    perBand: false,
+    plain: true,
+  }),
+  splash: property({
+    name: menuAttributes.splash,
+    leads: false,
+    label: 'Splash, s',
+    group: 'content',
+    type: secondsType,
+    effect: 'behaviour',
+    perBand: false,
+    plain: true,
   }),
   surround: property({
     name: 'surround',
@@ -115,6 +147,9 @@ export const screen: Kind = {
       leads: false,
     },
     own.dialog,
+    own.menu,
+    own.icon,
+    own.splash,
     own.surround,
     padding,
     ...arranging,

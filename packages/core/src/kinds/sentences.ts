@@ -157,6 +157,10 @@ const sentences: Readonly<Record<string, string>> = {
   'at-end': 'What comes at its end is seen at once, unless a person has gone back to read.',
   comes: 'How it takes the place of the screen before; the way back is the other way round.',
   'comes-seconds': 'How long that takes.',
+  menu: 'Whether it stands in the application’s menu, which a navigation without places of its own shows.',
+  'icon: Icon in the menu': 'The icon that stands for it in the menu.',
+  splash:
+    'It is shown for so many seconds as the application opens, or until what it waits for holds; then the next screen comes.',
   shared: 'What has the same name on both screens moves from the one to the other as they change.',
   // Screens and components
   title: 'The name that a reader sees.',

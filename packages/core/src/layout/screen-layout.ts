@@ -277,7 +277,7 @@ const itemKey = (id: string, items: readonly number[]): string => `${id} ${items
  * Hidden controls are left out.
  */
 export function namedBoxes(
-  project: Pick<Project, 'components'>,
+  project: Pick<Project, 'components' | 'screens' | 'folders'>,
   of: Control,
   layout: ScreenLayout,
 ): NamedBox[] {

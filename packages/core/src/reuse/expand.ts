@@ -8,6 +8,7 @@ import type { Control, Project, StateVariable } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import { definitionsOf } from './definition.ts';
 import { Expander, holdsInstances } from './expander.ts';
+import { withProjectValues } from './from-project.ts';
 import { valuesInside } from './samples.ts';
 
 /** A screen without instances, and the variables that instances on it keep for themselves. */
@@ -23,8 +24,17 @@ const expandedScreens = new WeakMap<
   { readonly components: Project['components']; readonly expansion: Expansion }
 >();
 
-/** A screen without instances. */
-export function expansionOf(project: Pick<Project, 'components'>, screen: Control): Expansion {
+/** As much of a project as decides what its screens come to. */
+type Around = Pick<Project, 'components' | 'screens' | 'folders'>;
+
+/** A screen without instances, whose controls say what follows from the project. */
+export function expansionOf(project: Around, tree: Control): Expansion {
+  const expansion = withoutInstances(project, tree);
+  const screen = withProjectValues(expansion.screen, project);
+  return screen === expansion.screen ? expansion : { ...expansion, screen };
+}
+
+function withoutInstances(project: Around, screen: Control): Expansion {
   if (!holdsInstances(screen)) return { screen, variables: [], problem: undefined };
   const known = expandedScreens.get(screen);
   if (known && known.components === project.components) return known.expansion;
@@ -46,7 +56,11 @@ function aloneOf(project: Project, component: Control): Expansion {
   if (known?.project === project) return known.expansion;
   const expander = new Expander(definitionsOf(project), component);
   const screen = expander.alone(valuesInside(project, component));
-  const expansion = { screen, variables: expander.variables, problem: expander.problem };
+  const expansion = {
+    screen: withProjectValues(screen, project),
+    variables: expander.variables,
+    problem: expander.problem,
+  };
   shownAlone.set(component, { project, expansion });
   return expansion;
 }
@@ -85,10 +99,11 @@ const expandedProjects = new WeakMap<Project, Project>();
 
 /** A project in which nothing of components is left. The same object where it has none. */
 export function expandedProject(project: Project): Project {
-  if (!project.components && !project.screens.some(holdsInstances)) return project;
   const known = expandedProjects.get(project);
   if (known) return known;
   const expansions = project.screens.map((screen) => expansionOf(project, screen));
+  if (!project.components && expansions.every(({ screen }, index) => screen === project.screens[index]))
+    return project;
   const { components: _, ...rest } = project;
   const made = {
     ...rest,

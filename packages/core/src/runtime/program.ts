@@ -115,6 +115,8 @@ export interface ScreenProgram extends Bindings {
   readonly every?: number;
   /** What it waits for: its event `when` happens each time that this becomes something else that holds. */
   readonly when?: Template;
+  /** It is shown for so many seconds, or until `when` holds, and then gives its place to another. */
+  readonly splash?: { readonly seconds: number; readonly to: string };
   /** Shown over others, not in their place. */
   readonly dialog?: true;
   /** Variables whose values stand in its address. */

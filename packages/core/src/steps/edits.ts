@@ -28,12 +28,7 @@ import type { Step } from './step.ts';
 import { treeListOf } from './tree-place.ts';
 
 /** A new control of a kind as it is placed, with a name from its kind. */
-export function newControl(
-  kindName: string,
-  project: Project,
-  screen: Control,
-  newId: () => string,
-): Control {
+export function newControl(kindName: string, screen: Control, newId: () => string): Control {
   const taken = new Set(effectiveNames(screen).values());
   const make = (wanted: string): Control => {
     const kind = kindNamed(wanted);
@@ -44,7 +39,7 @@ export function newControl(
       id: newId(),
       kind: kind.name,
       name,
-      props: { ...kind.starter, ...kind.starterIn?.(project) },
+      props: { ...kind.starter },
       children: (kind.starterChildren ?? []).map(make),
     };
   };

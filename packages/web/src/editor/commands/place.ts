@@ -40,7 +40,7 @@ export function placeNew(
   const { project } = editor.state;
   const screen = locate(project, place.parent)?.screen;
   if (!screen) return;
-  const made = newControl(kind, project, screen, newId);
+  const made = newControl(kind, screen, newId);
   const sends =
     propertiesOf(kindOf(made)).has('submits') && needsSending(project, place.parent)
       ? { submits: 'true' }
@@ -81,7 +81,7 @@ export async function placePictures(
   const screen = locate(project, parent)?.screen;
   if (!screen || assets.length === 0) return;
   const images = assets.map((asset) => {
-    const made = newControl('image', project, screen, newId);
+    const made = newControl('image', screen, newId);
     const width = Math.min(asset.width, 240);
     return { ...made, props: { ...made.props, ...props, src: asset.name, width: String(width) } };
   });
