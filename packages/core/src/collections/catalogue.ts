@@ -10,6 +10,7 @@ import { code } from './code.ts';
 import type { Collection, Fault } from './collection.ts';
 import { components } from './components.ts';
 import { folders } from './folders.ts';
+import { mapPlaces } from './map-places.ts';
 import { pictures } from './pictures.ts';
 import { screens } from './screens.ts';
 import { sources } from './sources.ts';
@@ -44,6 +45,7 @@ export function addCollection<E extends object>(collection: Collection<E>): () =
 }
 
 addCollection(folders);
+addCollection(mapPlaces);
 addCollection(bands);
 addCollection(stateVariables);
 addCollection(sources);

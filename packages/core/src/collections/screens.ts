@@ -1,6 +1,7 @@
 /** The project's screens. They are controls: they come, go and move by steps of the tree. */
 import { readAttribute } from '../cascade/attributes.ts';
 import type { Folder } from '../document/folder.ts';
+import type { MapPlace } from '../document/map-place.ts';
 import { nameProblem } from '../document/names.ts';
 import { taskRenamed } from '../document/task.ts';
 import { walk } from '../document/tree.ts';
@@ -59,6 +60,8 @@ export const screens: Collection<Control> = {
   rekeyed: (screen, name) => ({ ...screen, name }),
   inAttribute,
   inEntity: (of, entity, from, to) => {
+    if (of === 'map')
+      return (entity as Partial<MapPlace>).screen === from ? { ...entity, screen: to } : entity;
     if (of === 'folders') return withScreenRenamed(entity, from, to);
     if (of === 'tasks') return taskRenamed(entity, 'screen', from, to);
     return of === 'state' && (entity as Partial<StateVariable>).screen === from

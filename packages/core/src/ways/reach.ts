@@ -47,6 +47,6 @@ export function reachOf(project: Project): Reach {
   return {
     unreached: new Set(all ? names.filter((name) => !found.has(name)) : []),
     noWayOut: new Set(shown.length < 2 ? [] : shown.filter((name) => !leads(name))),
-    nowhere: ways.filter(({ to }) => to !== undefined && !names.includes(to) && !/^[a-z]+:/i.test(to)),
+    nowhere: ways.filter(({ to }) => to !== undefined && !names.includes(to)),
   };
 }

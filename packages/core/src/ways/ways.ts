@@ -47,7 +47,8 @@ function namesIn(expression: Expression | undefined): { name?: string; span?: Sp
   return [{}];
 }
 
-type Found = Pick<Way, 'to' | 'by' | 'span' | 'transition'>;
+/** What a text says of a way. */
+export type WaySaid = Pick<Way, 'to' | 'by' | 'span' | 'transition'>;
 
 const actionWays = {
   go: 'go',
@@ -56,7 +57,7 @@ const actionWays = {
   close: 'close',
 } as const satisfies Record<string, WayBy>;
 
-function waysOfAction({ name, arguments: given, transition }: ActionUse): Found[] {
+function waysOfAction({ name, arguments: given, transition }: ActionUse): WaySaid[] {
   const by = Object.hasOwn(actionWays, name) ? actionWays[name as keyof typeof actionWays] : undefined;
   if (!by) return [];
   if (actionNamed(name)?.pointsTo !== 'screen') return [{ to: undefined, by }];
@@ -69,7 +70,7 @@ function waysOfAction({ name, arguments: given, transition }: ActionUse): Found[
 }
 
 /** The ways that an event's text leads. */
-function waysOfEvent(text: string): Found[] {
+function waysOfEvent(text: string): WaySaid[] {
   const read = parseStatements(text);
   if (!read.ok) return [];
   return [
@@ -79,13 +80,13 @@ function waysOfEvent(text: string): Found[] {
   ];
 }
 
-/** The ways that an attribute leads. */
-function waysOfAttribute(
+/** The ways that an attribute leads, from its text alone. */
+export function waysSaid(
   control: Control,
   attribute: string,
   text: string,
   bands: Project['bands'],
-): Found[] {
+): WaySaid[] {
   const meaning = readAttribute(kindOf(control), attribute, bands);
   if (typeof meaning === 'string') return [];
   if (meaning.role === 'event') return waysOfEvent(text);
@@ -104,13 +105,14 @@ function waysFrom(project: Project, source: Control): Way[] {
   const own = new Map([...walk(source)].map(({ id, props }) => [id, props]));
   const ways: Way[] = [];
   for (const control of walk(screen)) {
-    const isAround = !own.has(control.id) && !own.has(control.id.split('/')[0] ?? '');
+    // A surround stands for its screen, as instances stand for themselves.
+    const isAround = control.id.startsWith(`${source.id}/`);
     const said = own.get(control.id);
     for (const [attribute, value] of Object.entries(control.props)) {
       const text = inForce(value);
       if (text === undefined) continue;
       const isSaid = said === undefined || Object.hasOwn(said, attribute);
-      for (const found of waysOfAttribute(control, attribute, text, project.bands))
+      for (const found of waysSaid(control, attribute, text, project.bands))
         ways.push({ ...found, from, control: control.id, attribute: isSaid ? attribute : '', isAround });
     }
   }
