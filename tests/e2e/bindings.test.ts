@@ -1,21 +1,17 @@
 /** What can be read at a control, written by a press where the cursor was; and the map of what feeds what. */
 import type { Page } from 'playwright-core';
-import { afterAll, beforeAll, expect, it } from 'vitest';
+import { expect, it } from 'vitest';
 import { axeFaults } from '../browser/axe.ts';
-import { fact, tree, Workbench } from './workbench.ts';
+import { demoForAll } from './demo-for-all.ts';
+import { fact, tree } from './workbench.ts';
 
-let bench: Workbench;
 let page: Page;
-beforeAll(async () => {
-  ({ bench, page } = await Workbench.withDemo());
+demoForAll(async (demo) => {
+  page = demo.page;
   await page.getByRole('tab', { name: 'Components', exact: true }).click();
   await page.getByRole('button', { name: /^Meal/ }).first().click();
   await tree(page, 'orderTable').click();
   await page.keyboard.press('d');
-});
-afterAll(async () => {
-  expect(bench.problems).toEqual([]);
-  await bench.stop();
 });
 
 const readable = (name: string) =>

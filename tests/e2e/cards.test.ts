@@ -1,19 +1,15 @@
 /** What an event does, as cards: changed, moved by hand and by keys, turned off, copied to another event. */
 import type { Page } from 'playwright-core';
-import { afterAll, beforeAll, expect, it } from 'vitest';
+import { expect, it } from 'vitest';
 import { axeFaults } from '../browser/axe.ts';
-import { facts, tree, Workbench } from './workbench.ts';
+import { demoForAll } from './demo-for-all.ts';
+import { facts, tree } from './workbench.ts';
 
-let bench: Workbench;
 let page: Page;
-beforeAll(async () => {
-  ({ bench, page } = await Workbench.withDemo());
+demoForAll(async (demo) => {
+  page = demo.page;
   await page.getByRole('button', { name: 'CheckIn', exact: true }).first().click();
   await tree(page, 'cancel').click();
-});
-afterAll(async () => {
-  expect(bench.problems).toEqual([]);
-  await bench.stop();
 });
 
 const text = () => facts(page).getByLabel('On press', { exact: true });

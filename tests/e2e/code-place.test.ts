@@ -1,16 +1,11 @@
 /** Code: files of it are added, written, checked, tried, renamed and deleted. */
 import type { Page } from 'playwright-core';
-import { afterAll, beforeAll, expect, it } from 'vitest';
-import { Workbench } from './workbench.ts';
+import { expect, it } from 'vitest';
+import { demoForAll } from './demo-for-all.ts';
 
-let bench: Workbench;
 let page: Page;
-beforeAll(async () => {
-  ({ bench, page } = await Workbench.withDemo());
-});
-afterAll(async () => {
-  expect(bench.problems).toEqual([]);
-  await bench.stop();
+demoForAll((demo) => {
+  page = demo.page;
 });
 
 const go = (place: string) => page.getByRole('link', { name: place, exact: true }).click();

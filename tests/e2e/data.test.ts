@@ -1,17 +1,13 @@
 /** State at work: variables of all types, some that follow others, what events do, and the trace of it. */
 import type { FrameLocator, Page } from 'playwright-core';
-import { afterAll, beforeAll, expect, it } from 'vitest';
+import { expect, it } from 'vitest';
 import { axeFaults } from '../browser/axe.ts';
-import { fact, facts, pressScaled, saved, tree, Workbench } from './workbench.ts';
+import { demoForAll } from './demo-for-all.ts';
+import { fact, facts, pressScaled, saved, tree } from './workbench.ts';
 
-let bench: Workbench;
 let page: Page;
-beforeAll(async () => {
-  ({ bench, page } = await Workbench.withDemo());
-});
-afterAll(async () => {
-  expect(bench.problems).toEqual([]);
-  await bench.stop();
+demoForAll((demo) => {
+  page = demo.page;
 });
 
 const desk = (): FrameLocator => page.frameLocator('iframe[title^="Desk,"]');

@@ -1,18 +1,14 @@
 /** Devices, conditions and the wall: what a screen meets besides its width. */
 import { readFile } from 'node:fs/promises';
 import type { FrameLocator, Page } from 'playwright-core';
-import { afterAll, beforeAll, expect, it } from 'vitest';
+import { expect, it } from 'vitest';
 import { axeFaults } from '../browser/axe.ts';
-import { fact, running, saved, tree, treeNames, Workbench } from './workbench.ts';
+import { demoForAll } from './demo-for-all.ts';
+import { fact, running, saved, tree, treeNames } from './workbench.ts';
 
-let bench: Workbench;
 let page: Page;
-beforeAll(async () => {
-  ({ bench, page } = await Workbench.withDemo());
-});
-afterAll(async () => {
-  expect(bench.problems).toEqual([]);
-  await bench.stop();
+demoForAll((demo) => {
+  page = demo.page;
 });
 
 const frame = (label: string): FrameLocator => page.frameLocator(`iframe[title^="${label},"]`);

@@ -1,17 +1,13 @@
 /** What comes from outside: a mast that is listened to, its faults, what a person does about it, and ranges of a number. */
 import type { FrameLocator, Page, Route } from 'playwright-core';
-import { afterAll, beforeAll, expect, it } from 'vitest';
+import { expect, it } from 'vitest';
 import { axeFaults } from '../browser/axe.ts';
-import { tree, Workbench } from './workbench.ts';
+import { demoForAll } from './demo-for-all.ts';
+import { tree } from './workbench.ts';
 
-let bench: Workbench;
 let page: Page;
-beforeAll(async () => {
-  ({ bench, page } = await Workbench.withDemo());
-});
-afterAll(async () => {
-  expect(bench.problems).toEqual([]);
-  await bench.stop();
+demoForAll((demo) => {
+  page = demo.page;
 });
 
 const desk = (): FrameLocator => page.frameLocator('iframe[title^="Desk,"]');

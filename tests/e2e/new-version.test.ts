@@ -1,23 +1,20 @@
 /** What runs in Try takes a new version of the project from another window, and goes on where it was. */
 import type { FrameLocator, Page } from 'playwright-core';
-import { afterAll, beforeAll, expect, it } from 'vitest';
-import { pressScaled, Workbench } from './workbench.ts';
+import { expect, it } from 'vitest';
+import { demoForAll } from './demo-for-all.ts';
+import { pressScaled, type Workbench } from './workbench.ts';
 
 let bench: Workbench;
 let running: Page;
 let building: Page;
-beforeAll(async () => {
-  ({ bench, page: running } = await Workbench.withDemo());
+demoForAll(async (demo) => {
+  ({ bench, page: running } = demo);
   building = await bench.window();
   await building.goto(running.url());
   await building.locator('[data-bay="Desk"] img').first().waitFor();
   await running.bringToFront();
   await running.keyboard.press('t');
   await frame('Desk').locator('[data-name="todoRopes"]').waitFor();
-});
-afterAll(async () => {
-  expect(bench.problems).toEqual([]);
-  await bench.stop();
 });
 
 const frame = (label: string): FrameLocator => running.frameLocator(`iframe[title^="${label},"]`);

@@ -1,17 +1,13 @@
 /** Nothing breaks in silence: problems of the whole project, columns in use, values while it runs, what is kept. */
 import type { FrameLocator, Page } from 'playwright-core';
-import { afterAll, beforeAll, expect, it } from 'vitest';
+import { expect, it } from 'vitest';
 import { axeFaults } from '../browser/axe.ts';
-import { pressScaled, saved, Workbench } from './workbench.ts';
+import { demoForAll } from './demo-for-all.ts';
+import { pressScaled, saved } from './workbench.ts';
 
-let bench: Workbench;
 let page: Page;
-beforeAll(async () => {
-  ({ bench, page } = await Workbench.withDemo());
-});
-afterAll(async () => {
-  expect(bench.problems).toEqual([]);
-  await bench.stop();
+demoForAll((demo) => {
+  page = demo.page;
 });
 
 const place = (name: string) =>

@@ -1,18 +1,14 @@
 /** Every size at once: editing for a band, moving and removing bands, and what the checks say. */
 import { readFile } from 'node:fs/promises';
 import type { Page } from 'playwright-core';
-import { afterAll, beforeAll, expect, it } from 'vitest';
+import { expect, it } from 'vitest';
 import { axeFaults } from '../browser/axe.ts';
-import { fact, facts, saved, tree, Workbench } from './workbench.ts';
+import { demoForAll } from './demo-for-all.ts';
+import { fact, facts, saved, tree } from './workbench.ts';
 
-let bench: Workbench;
 let page: Page;
-beforeAll(async () => {
-  ({ bench, page } = await Workbench.withDemo());
-});
-afterAll(async () => {
-  expect(bench.problems).toEqual([]);
-  await bench.stop();
+demoForAll((demo) => {
+  page = demo.page;
 });
 
 const scope = () => page.locator('[data-scope]');

@@ -1,17 +1,13 @@
 /** A table of many rows, kept beside the document: from a file to the running page, through the interface. */
 import type { FrameLocator, Page } from 'playwright-core';
-import { afterAll, beforeAll, expect, it } from 'vitest';
+import { expect, it } from 'vitest';
 import { axeFaults } from '../browser/axe.ts';
-import { running, saved, tree, Workbench } from './workbench.ts';
+import { demoForAll } from './demo-for-all.ts';
+import { running, saved, tree } from './workbench.ts';
 
-let bench: Workbench;
 let page: Page;
-beforeAll(async () => {
-  ({ bench, page } = await Workbench.withDemo());
-});
-afterAll(async () => {
-  expect(bench.problems).toEqual([]);
-  await bench.stop();
+demoForAll((demo) => {
+  page = demo.page;
 });
 
 const many = 30_000;

@@ -7,20 +7,16 @@ import type { FrameLocator, Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { run } from '../../packages/cli/src/main.ts';
 import { axeFaults } from '../browser/axe.ts';
-import { saved, Workbench } from './workbench.ts';
+import { demoForAll } from './demo-for-all.ts';
+import { saved } from './workbench.ts';
 
 describe('in Try', () => {
-  let bench: Workbench;
   let page: Page;
-  beforeAll(async () => {
-    ({ bench, page } = await Workbench.withDemo());
+  demoForAll(async (demo) => {
+    page = demo.page;
     await page.getByText('CheckIn', { exact: true }).first().click();
     await page.keyboard.press('t');
     await page.getByRole('button', { name: 'Tasks' }).click();
-  });
-  afterAll(async () => {
-    expect(bench.problems).toEqual([]);
-    await bench.stop();
   });
   const lap = (): FrameLocator => page.frameLocator('iframe[title^="Lap,"]');
   const named = (name: string) => lap().locator(`[data-name="${name}"]`);

@@ -1,19 +1,15 @@
 /** Trying the application out: all sizes together, turned and resized while it runs, and back to the bench. */
 import type { FrameLocator, Locator, Page } from 'playwright-core';
-import { afterAll, beforeAll, expect, it } from 'vitest';
+import { expect, it } from 'vitest';
 import { axeFaults } from '../browser/axe.ts';
-import { pressScaled, running, Workbench } from './workbench.ts';
+import { demoForAll } from './demo-for-all.ts';
+import { pressScaled, running } from './workbench.ts';
 
-let bench: Workbench;
 let page: Page;
-beforeAll(async () => {
-  ({ bench, page } = await Workbench.withDemo());
+demoForAll(async (demo) => {
+  page = demo.page;
   await page.keyboard.press('t');
   await frame('Desk').locator('[data-name="todoRopes"]').waitFor();
-});
-afterAll(async () => {
-  expect(bench.problems).toEqual([]);
-  await bench.stop();
 });
 
 const frame = (label: string): FrameLocator => page.frameLocator(`iframe[title^="${label},"]`);

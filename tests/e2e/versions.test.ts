@@ -1,17 +1,12 @@
 /** Versions: one gets a name, the project changes, what differs is seen, and taken back. */
 import type { Page } from 'playwright-core';
-import { afterAll, beforeAll, expect, it } from 'vitest';
+import { expect, it } from 'vitest';
 import { axeFaults } from '../browser/axe.ts';
-import { Workbench } from './workbench.ts';
+import { demoForAll } from './demo-for-all.ts';
 
-let bench: Workbench;
 let page: Page;
-beforeAll(async () => {
-  ({ bench, page } = await Workbench.withDemo());
-});
-afterAll(async () => {
-  expect(bench.problems).toEqual([]);
-  await bench.stop();
+demoForAll((demo) => {
+  page = demo.page;
 });
 
 const go = (place: string) => page.getByRole('link', { name: place, exact: true }).click();

@@ -55,6 +55,7 @@ export {
   type PageConfig,
   readPageConfig,
 } from './document/feed-config.ts';
+export { type Folder, folderOf } from './document/folder.ts';
 export { forbiddenKeys } from './document/forbidden-keys.ts';
 export {
   type BadLine,
@@ -66,6 +67,8 @@ export {
   importModes,
   planProblem,
 } from './document/import.ts';
+export type { MapPlace } from './document/map-place.ts';
+export { isInMenu, menuOf, splashOf } from './document/menu.ts';
 export {
   componentNameProblem,
   controlNameProblem,

@@ -4,7 +4,16 @@
  * on, comes with the application; another place's code is loaded when it is first shown, or once the browser has nothing
  * else to do.
  */
-import { Box, Database, FileCode2, History, type LucideIcon, Package, Palette } from 'lucide-react';
+import {
+  Box,
+  Database,
+  FileCode2,
+  History,
+  type LucideIcon,
+  Package,
+  Palette,
+  Waypoints,
+} from 'lucide-react';
 import { type ComponentType, lazy } from 'react';
 import { BuildPlace } from './workbench/BuildPlace.tsx';
 
@@ -27,6 +36,7 @@ const later = (load: Place['load']): Pick<Place, 'Shows' | 'load'> => ({
 // biome-ignore format: one place a line.
 export const places: readonly Place[] = [
   { path: '', Shows: BuildPlace, load: async () => BuildPlace, entry: { label: 'Build', icon: Box } },
+  { path: 'ways', ...later(async () => (await import('./ways/WaysPlace.tsx')).WaysPlace), entry: { label: 'Ways', icon: Waypoints } },
   { path: 'data', ...later(async () => (await import('./data/DataPlace.tsx')).DataPlace), entry: { label: 'Data', icon: Database } },
   { path: 'code', ...later(async () => (await import('./code/CodePlace.tsx')).CodePlace), entry: { label: 'Code', icon: FileCode2 } },
   { path: 'theme', ...later(async () => (await import('./theme/ThemePlace.tsx')).ThemePlace), entry: { label: 'Theme', icon: Palette } },

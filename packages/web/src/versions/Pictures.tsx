@@ -2,8 +2,8 @@
 import { type Control, expandedProject, type Project, ScreenView, type TreeComparison } from '@hovrin/core';
 import { type ReactNode, useEffect, useMemo, useState } from 'react';
 import { useWorkplace } from '../editor/context.tsx';
+import { bandSizes } from '../parts/bandSizes.ts';
 import { type ScreenSize, sizeWords } from '../sizes.ts';
-import { sizesOf } from '../wall/WallPlace.tsx';
 import { PaintedPicture } from '../workbench/bays/PaintedPicture.tsx';
 
 const manners = ['Side by side', 'Over each other', 'In turn'] as const;
@@ -22,7 +22,7 @@ function firstDiffering(sizes: readonly ScreenSize[], { layout }: TreeComparison
 }
 
 export function Pictures({ tree, before, now }: { tree: TreeComparison; before: Project; now: Project }) {
-  const sizes = useMemo(() => sizesOf(now), [now]);
+  const sizes = useMemo(() => bandSizes(now), [now]);
   const [label, setLabel] = useState<string>();
   const [manner, setManner] = useState<Manner>('Side by side');
   const size = sizes.find((each) => each.label === label) ?? firstDiffering(sizes, tree);

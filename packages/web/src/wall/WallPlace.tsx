@@ -7,26 +7,15 @@ import { useSearchParams } from 'react-router';
 import { api } from '../api.ts';
 import { download } from '../download.ts';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
+import { bandSizes } from '../parts/bandSizes.ts';
 import { Menu } from '../parts/Menu.tsx';
 import { useEscape } from '../parts/useEscape.ts';
 import { useGoTo } from '../parts/useGoTo.ts';
 import { useRoom } from '../parts/useRoom.ts';
-import { type ScreenSize, sizeWords, usualSizes } from '../sizes.ts';
+import { type ScreenSize, sizeWords } from '../sizes.ts';
 import { PaintedPicture } from '../workbench/bays/PaintedPicture.tsx';
 import { pngOf, svgOf } from '../workbench/bays/savePicture.ts';
-import { bandAt } from '../workbench/scope.ts';
 import { type Hanging, onePicture, wallGap } from './onePicture.ts';
-
-/** One size for each band: a usual one, or where the band begins. */
-export function sizesOf(project: Project): ScreenSize[] {
-  return project.bands
-    .toSorted((a, b) => a.from - b.from)
-    .map((band) => {
-      const usual = usualSizes.find(({ width }) => bandAt(project, width)?.name === band.name);
-      const width = Math.max(320, Math.round(band.from * 1.15));
-      return { ...(usual ?? { width, height: Math.round(width / 1.6) }), label: band.label };
-    });
-}
 
 function hang(shaper: Shaper, project: Project, screen: Control, size: ScreenSize): Hanging {
   const { width, height } = size;
@@ -40,7 +29,7 @@ export function WallPlace() {
   const goTo = useGoTo();
   const [long, setLong] = useState(false);
   const component = useSearchParams()[0].get('component');
-  const sizes = useMemo(() => sizesOf(project), [project]);
+  const sizes = useMemo(() => bandSizes(project), [project]);
   const rows = useMemo(() => {
     const shown = long ? longTexts(project) : project;
     const wanted =

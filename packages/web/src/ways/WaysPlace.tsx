@@ -1,0 +1,230 @@
+/** Ways: the screens of the application, and how one gets from one to another. */
+import { messageOf, type Way } from '@hovrin/core';
+import { Camera, LayoutTemplate, Printer } from 'lucide-react';
+import { useCallback, useMemo, useState } from 'react';
+import { api } from '../api.ts';
+import { download } from '../download.ts';
+import { useEditorState, useWorkplace } from '../editor/context.tsx';
+import { useHeld } from '../editor/held.ts';
+import { useCommandKeys } from '../editor/keys.ts';
+import { PlaceHeader } from '../PlaceHeader.tsx';
+import { bandSizes } from '../parts/bandSizes.ts';
+import { Menu } from '../parts/Menu.tsx';
+import { sizeWords } from '../sizes.ts';
+import { pngOf, svgOf } from '../workbench/bays/savePicture.ts';
+import { Folders } from './Folders.tsx';
+import { arrowsOf, extentOf, foldersOn, type MapModel, mapOf } from './mapModel.ts';
+import { mapPicture } from './mapPicture.ts';
+import { Overview } from './Overview.tsx';
+import { printPicture } from './printPicture.ts';
+import { ScreenDetails } from './ScreenDetails.tsx';
+import { useScreenLayouts } from './useScreenLayouts.ts';
+import { WayDetails } from './WayDetails.tsx';
+import { WaysMap } from './WaysMap.tsx';
+import { wayKey } from './words.ts';
+
+/** What is chosen on the map: a screen by its name, or a way by its key; and the screens that one came through. */
+interface Chosen {
+  readonly screen?: string | undefined;
+  readonly way?: string | undefined;
+  readonly trail: readonly string[];
+}
+
+const nothing: Chosen = { trail: [] };
+
+export function WaysPlace() {
+  const { editor } = useWorkplace();
+  const { project } = useEditorState('project');
+  useCommandKeys(editor);
+  const sizes = useMemo(() => bandSizes(project), [project]);
+  const [label, setLabel] = useHeld<string | undefined>('ways-size', undefined);
+  const [places, setPlaces] = useHeld('ways-places', false);
+  const [chosen, setChosen] = useHeld<Chosen>('ways-chosen', nothing);
+  const size = sizes.find((each) => each.label === label) ?? sizes[0];
+  const layouts = useScreenLayouts(project, size ?? { label: '', width: 390, height: 844 });
+  const model = useMemo(
+    () => mapOf(project, size ?? { label: '', width: 390, height: 844 }),
+    [project, size],
+  );
+  const from = chosen.screen;
+  const isShown = useCallback(
+    (way: Way) =>
+      (!way.isAround && way.by !== 'place') || (places && (from === undefined || way.from === from)),
+    [places, from],
+  );
+  const way = model.ways.find((each) => wayKey(each) === chosen.way);
+  const card = model.cards.find(({ name }) => name === chosen.screen);
+  const choose = useCallback(
+    (screen: string | undefined) => setChosen(screen === undefined ? nothing : { screen, trail: [] }),
+    [setChosen],
+  );
+  const chooseWay = useCallback(
+    (key: string | undefined) => setChosen((now) => ({ ...now, way: key })),
+    [setChosen],
+  );
+  /** Goes on to a screen; the one before is kept for the way back. */
+  const go = (screen: string) =>
+    setChosen(({ trail, screen: from }) => {
+      const before = way?.from ?? from;
+      return { screen, trail: before === undefined ? trail : [...trail, before] };
+    });
+  const back = () => setChosen(({ trail }) => ({ screen: trail.at(-1), trail: trail.slice(0, -1) }));
+  return (
+    <>
+      <PlaceHeader title="Ways">
+        <label className="flex items-center gap-1.5">
+          <span className="text-quiet">At</span>
+          <select
+            className="field !w-auto"
+            aria-label="Size of the pictures"
+            value={size?.label}
+            onChange={({ target }) => setLabel(target.value)}
+          >
+            {sizes.map((each) => (
+              <option key={each.label} value={each.label}>
+                {each.label}, {sizeWords(each)}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label className="flex items-center gap-1.5">
+          <input
+            type="checkbox"
+            className="accent-spruce"
+            checked={places}
+            onChange={({ target }) => setPlaces(target.checked)}
+          />
+          Navigations
+        </label>
+        <MapMenu model={model} isShown={isShown} layouts={layouts} />
+      </PlaceHeader>
+      <main className="flex min-h-0 flex-1">
+        <Folders project={project} cards={model.cards} chosen={chosen.screen} onChoose={choose} />
+        {project.screens.length === 0 ? (
+          <p className="m-auto max-w-sm p-6 text-center text-quiet">
+            There are no screens yet. Add some in Build: here one sees how people get from one to another.
+          </p>
+        ) : (
+          <WaysMap
+            project={project}
+            model={model}
+            layouts={layouts}
+            isShown={isShown}
+            screen={way ? undefined : card?.name}
+            way={way && wayKey(way)}
+            onScreen={choose}
+            onWay={chooseWay}
+          />
+        )}
+        <aside
+          aria-label="Chosen"
+          data-region="chosen"
+          className="w-80 shrink-0 overflow-y-auto border-l border-rule bg-ground p-4"
+        >
+          {way && size ? (
+            <WayDetails
+              project={project}
+              way={way}
+              layouts={layouts}
+              size={size}
+              onGo={go}
+              onGone={() => chooseWay(undefined)}
+            />
+          ) : card ? (
+            <ScreenDetails
+              project={project}
+              card={card}
+              ways={model.ways}
+              trail={chosen.trail}
+              onGo={go}
+              onBack={back}
+              onWay={chooseWay}
+            />
+          ) : (
+            <Overview model={model} onScreen={choose} onWay={chooseWay} />
+          )}
+        </aside>
+      </main>
+    </>
+  );
+}
+
+interface MapMenuProps {
+  readonly model: MapModel;
+  readonly isShown: (way: Way) => boolean;
+  readonly layouts: Parameters<typeof arrowsOf>[1];
+}
+
+/** What is done with the whole map: arranged anew, saved as a picture, printed. */
+function MapMenu({ model, isShown, layouts }: MapMenuProps) {
+  const { editor } = useWorkplace();
+  const { project } = useEditorState('project');
+  const [isBusy, setBusy] = useState(false);
+  const picture = () =>
+    mapPicture(
+      {
+        model,
+        layouts,
+        folders: foldersOn(model, project),
+        arrows: arrowsOf(model, layouts, isShown),
+        extent: extentOf(model),
+      },
+      (layout, height) => svgOf(layout, height, (name) => api.assetAddress(editor.projectId, name)),
+    );
+  const doing = async (work: () => Promise<void>) => {
+    setBusy(true);
+    try {
+      await work();
+    } catch (error) {
+      editor.tell(`The picture could not be made: ${messageOf(error)}`);
+    }
+    setBusy(false);
+  };
+  const save = (kind: 'svg' | 'png') =>
+    doing(async () => {
+      const { svg, width, height } = await picture();
+      const file =
+        kind === 'svg' ? new Blob([svg], { type: 'image/svg+xml' }) : await pngOf(svg, width, height, 2);
+      download(`${project.name.replace(/[^\w-]+/g, '-').toLowerCase()}-ways.${kind}`, file);
+    });
+  const moved = project.map ?? [];
+  return (
+    <>
+      <button
+        type="button"
+        className="btn"
+        disabled={moved.length === 0}
+        title="Screens that were moved go where the arrangement puts them"
+        onClick={() =>
+          editor.dispatch({
+            label: 'Arrange the map',
+            steps: moved.map(({ screen }) => ({ type: 'drop', of: 'map', key: screen })),
+          })
+        }
+      >
+        <LayoutTemplate size={14} aria-hidden /> Arrange
+      </button>
+      <Menu
+        label="Picture of the map"
+        button={
+          <button type="button" className="btn" disabled={isBusy}>
+            <Camera size={14} aria-hidden /> {isBusy ? 'Drawing …' : 'Picture'}
+          </button>
+        }
+        entries={[
+          { label: 'PNG', onSelect: () => void save('png') },
+          { label: 'SVG', onSelect: () => void save('svg') },
+        ]}
+      />
+      <button
+        type="button"
+        className="btn"
+        disabled={isBusy}
+        title="Print the map on one page, or save it as PDF"
+        onClick={() => void doing(async () => printPicture((await picture()).svg, `Ways of ${project.name}`))}
+      >
+        <Printer size={14} aria-hidden /> Print or PDF
+      </button>
+    </>
+  );
+}
