@@ -3,7 +3,7 @@ import { expandedProject, namedBoxes, type Project, ScreenView } from '@hovrin/c
 import { loadShaper } from '@hovrin/files';
 import { BadInput, readInput } from './bad-input.ts';
 import { readOptions, readSize } from './options.ts';
-import { inLocale, readStates, readViewOptions, viewOptions } from './view-options.ts';
+import { inLocale, readInstant, readStates, readViewOptions, viewOptions } from './view-options.ts';
 
 /** With one file and one size prints the boxes; with several of either, one line of JSON for each. */
 export async function layoutCommand(
@@ -13,6 +13,8 @@ export async function layoutCommand(
   const { values, positionals } = readOptions(words, {
     size: { type: 'string', multiple: true },
     ...viewOptions,
+    motion: { type: 'string' },
+    at: { type: 'string' },
     // What is printed is JSON anyway.
     json: { type: 'boolean' },
   });
@@ -34,6 +36,7 @@ export async function layoutCommand(
       height: size.height,
       ...how,
       ...readStates(project, values.state),
+      ...readInstant(project, values),
     });
     const boxes = namedBoxes(project, screen, layout);
     print(

@@ -1,11 +1,13 @@
 /** The options that say how a screen is looked at. */
 import {
+  didYouMean,
   effectiveNames,
   type HeldStates,
   longTextLocale,
   longTexts,
   type Mode,
   modes,
+  motionsHere,
   type Project,
   type View,
 } from '@hovrin/core';
@@ -66,6 +68,24 @@ export function readStates(
     for (const id of ids) hold(id, state);
   }
   return held.size > 0 ? { states: held } : {};
+}
+
+/**
+ * The instant of a motion that is looked at: `--motion breathe --at 1.5`, seconds from its start, its delay included.
+ *
+ * @param project expanded. @throws BadInput where no screen has the motion, or the time is none.
+ */
+export function readInstant(
+  project: Project,
+  { motion: name, at = '0' }: { readonly motion?: string | undefined; readonly at?: string | undefined },
+): Pick<View, 'motions'> {
+  if (name === undefined) return {};
+  const names = project.screens.flatMap((screen) => motionsHere(screen).map((each) => each.name));
+  if (!names.includes(name)) throw new BadInput(`There is no motion \`${name}\`.${didYouMean(name, names)}`);
+  const seconds = Number(at);
+  if (!(seconds >= 0 && seconds <= 86_400) || at.trim() === '')
+    throw new BadInput(`\`${at}\` is no time: seconds from the start of the motion, such as \`--at 1.5\`.`);
+  return { motions: [{ name, at: seconds }] };
 }
 
 /** A project in a locale. */

@@ -274,6 +274,7 @@ export {
 export { sourceNameProblem, stateNameProblem } from './meaning/state-names.ts';
 export { type StateUse, usesOfState } from './meaning/state-uses.ts';
 export { styleNameProblem, stylesOfKind } from './meaning/style-values.ts';
+export * from './motion/index.ts';
 export { cleanSvg } from './picture/clean-svg.ts';
 export {
   type PaintedShape,

@@ -208,7 +208,13 @@ function valuesUnder(
       problems.push({ property: property.name, message });
     }
   }
-  return new Values(held, defaultsOf(kind, theme), problems);
+  const defaults = defaultsOf(kind, theme);
+  for (const [name, moved] of control.moved ?? []) {
+    const value = moved(held.get(name) ?? defaults.get(name), theme);
+    if (value === undefined) held.delete(name);
+    else held.set(name, value);
+  }
+  return new Values(held, defaults, problems);
 }
 
 interface Place {

@@ -43,7 +43,15 @@ export interface Control {
   readonly props: Readonly<Record<string, PropertyValue>>;
   readonly children: readonly Control[];
   readonly comments?: Comments;
+  /** On a screen that is shown at an instant of its motions: what they make of its values, by property. Never in a document. */
+  readonly moved?: ReadonlyMap<string, Moved>;
 }
+
+/** What a motion makes of a value at an instant. @param under what the property holds without it. */
+export type Moved = (
+  under: unknown,
+  theme: { readonly colours: Readonly<Record<string, string | undefined>> },
+) => unknown;
 
 /** A range of screen widths with a name; it ends where the next begins. */
 export interface Band {

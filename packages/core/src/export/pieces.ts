@@ -75,6 +75,7 @@ const pieces: Readonly<Record<string, (project: Project, program: string) => boo
   formats: has(/"name":"Format\./),
   leaving: hasLeaving,
   loops: has(/"type":"(?:each|while|try)"/),
+  motions: has(/"motions":\[/),
   patterns: has(/"type":"pattern"/),
   ranges: has(/"name":"Range\./),
   repeats: hasRepeats,

@@ -40,6 +40,7 @@ import type { Bindings, InsideBinding, Program, ProgramVariable, ScreenProgram }
 import { entryOf } from '../sure.ts';
 import type { Theme } from '../values/theme.ts';
 import { hoisted } from './hoisting.ts';
+import { programMotions } from './motions.ts';
 import { pictureAddress } from './picture-address.ts';
 import { keptBy, programRequest, programTable } from './program-state.ts';
 import { boundTo, placeIn, withLists } from './row-targets.ts';
@@ -171,6 +172,7 @@ function screenProgram(screen: Control, around: Binding): ScreenProgram {
   const when = templateOf(inForce(screen.props.when));
   const leaving = isDialog(screen) ? undefined : templateOf(inForce(screen.props.leaving));
   const { entries: addressed } = addressedOf(screen, around.state);
+  const motions = programMotions(around.project, screen, effectiveNames(screen), templateOf);
   const splash = screen === around.opensFirst ? splashOf(around.project, screen) : undefined;
   return {
     name: addressOf(screen),
@@ -180,6 +182,7 @@ function screenProgram(screen: Control, around: Binding): ScreenProgram {
     ...(addressed.length > 0 ? { addressed } : {}),
     ...(leaving ? { leaving } : {}),
     ...transitionTo(screen, around.project.transition),
+    ...(motions.length > 0 ? { motions } : {}),
     ...(isDialog(screen) ? { dialog: true } : {}),
     ...(splash?.to === undefined ? {} : { splash: { seconds: splash.seconds, to: splash.to } }),
     ...bindings,

@@ -45,6 +45,8 @@ export interface Surroundings {
   readonly emits?: ReadonlySet<string>;
   /** Names of the controls on the screen; absent: they are not all known yet. */
   readonly controls?: ReadonlySet<string>;
+  /** Names of its motions; absent: they are not all known yet. */
+  readonly motions?: ReadonlySet<string>;
 }
 
 /** The type of a name that stands for the item of a repeat: it can be read, not assigned. */
@@ -221,7 +223,11 @@ function actionProblem(
   }
   for (const use of pointersOf(statements)) {
     const message =
-      use.what === 'screen' ? wrongScreen(use.action, use.name, around) : wrongControl(use.name, around);
+      use.what === 'screen'
+        ? wrongScreen(use.action, use.name, around)
+        : use.what === 'motion'
+          ? wrongMotion(use.name, around)
+          : wrongControl(use.name, around);
     if (message) return { message, at: use.span[0] };
   }
   return undefined;
@@ -232,6 +238,12 @@ const wrongControl = (name: string, { controls }: Surroundings): string | undefi
   !controls || controls.has(name)
     ? undefined
     : `There is no control \`${name}\` on this screen.${didYouMean(name, controls)}`;
+
+/** Why an action cannot be about a motion. */
+const wrongMotion = (name: string, { motions }: Surroundings): string | undefined =>
+  !motions || motions.has(name)
+    ? undefined
+    : `There is no motion \`${name}\` on this screen.${didYouMean(name, motions)}`;
 
 /** Why an action cannot lead to a screen. */
 function wrongScreen(action: string, screen: string, { screens, dialogs }: Surroundings): string | undefined {

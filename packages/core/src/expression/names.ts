@@ -148,7 +148,7 @@ export const actionsOf = (statements: readonly Statement[]): ActionUse[] =>
 /** A screen, or a control of the same screen, that an action is given by its name. */
 export interface PointerUse {
   readonly action: string;
-  readonly what: 'screen' | 'control';
+  readonly what: 'screen' | 'control' | 'motion';
   readonly name: string;
   /** Where the name is written, with its quotes. */
   readonly span: Span;

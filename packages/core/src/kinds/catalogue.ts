@@ -29,6 +29,7 @@ import { layers } from './layers.ts';
 import { link } from './link.ts';
 import { menuButton } from './menu-button.ts';
 import { meter } from './meter.ts';
+import { motionKinds } from './motion.ts';
 import { nav } from './nav.ts';
 import { numberField } from './number-field.ts';
 import { pictureField } from './picture-field.ts';
@@ -103,7 +104,7 @@ export const kinds: readonly Kind[] = [
 /** The name of the kind of screens. */
 export const screenKind = screen.name;
 
-const byName = new Map([...kinds, ...componentKinds].map((kind) => [kind.name, kind]));
+const byName = new Map([...kinds, ...componentKinds, ...motionKinds].map((kind) => [kind.name, kind]));
 
 /** The kind of that name, also of an instance by the name of its component; undefined where there is none. */
 export const kindNamed = (name: string): Kind | undefined => byName.get(name) ?? instanceKind(name);

@@ -369,7 +369,7 @@ export interface Kind {
   /** It stands at the top of a tree, and nowhere else: the list of the project that such trees are in. */
   readonly root?: TreeList;
   /** It says what its component has, under a name that only there means something: parameters, events. */
-  readonly declares?: 'parameter' | 'variable' | 'event' | 'case';
+  readonly declares?: 'parameter' | 'variable' | 'event' | 'case' | 'motion';
   /** It gives values to the parameters of a component that is not its own name: what stands in front of them, `surround` or `with`. */
   readonly gives?: string;
   /** It means something inside a component only. */

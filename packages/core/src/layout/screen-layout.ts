@@ -11,6 +11,7 @@ import { effectiveNames } from '../document/names.ts';
 import type { Mode } from '../document/token.ts';
 import type { Control, Project } from '../document/types.ts';
 import type { Look } from '../kinds/kind.ts';
+import type { Instant } from '../motion/instant.ts';
 import { expansionOf } from '../reuse/expand.ts';
 import { numberAt } from '../sure.ts';
 import type { Line } from '../text/paragraph.ts';
@@ -39,6 +40,8 @@ export interface View {
   readonly mode?: Mode | undefined;
   /** States that are shown though nobody is there to bring them about. */
   readonly states?: HeldStates | undefined;
+  /** Motions that are shown at an instant; absent: nothing moves. */
+  readonly motions?: readonly Instant[] | undefined;
   /** Colours of the theme are left to custom properties (`hueProperties`): a change of one lays nothing out. */
   readonly hues?: boolean | undefined;
 }

@@ -10,6 +10,7 @@ import type { Control, Project } from '../document/types.ts';
 import { sharingBudget } from '../expression/budget.ts';
 import { initialScope } from '../expression/initial-scope.ts';
 import { mayReadView } from '../expression/view-names.ts';
+import { movedScreen } from '../motion/moved.ts';
 import { expandedOn } from '../reuse/expand.ts';
 import type { Shaper } from '../text/shaper.ts';
 import { clampedSizesOf, textSizeAt } from '../values/text-size.ts';
@@ -65,8 +66,11 @@ export class ViewBoxes {
   ) {}
 
   /** The box of a screen in a view; undefined where the screen is hidden. */
-  of(given: Project, of: Control, view: View): Box | undefined {
-    const { project, screen } = expandedOn(given, of);
+  of(given: Project, of: Control, asked: View): Box | undefined {
+    // Colours that blend are worked out.
+    const view = asked.motions?.length ? { ...asked, hues: false } : asked;
+    const { project, screen: still } = expandedOn(given, of);
+    const screen = movedScreen(still, view.motions ?? [], themeOf(project, view.mode).tokens);
     const { made } = this;
     if (
       made?.state !== project.state ||

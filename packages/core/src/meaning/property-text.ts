@@ -8,7 +8,14 @@ import { controlNames } from '../document/names.ts';
 import { didYouMean, quoted } from '../document/nearest.ts';
 import { type Style, styleNames } from '../document/style-set.ts';
 import { pathTo } from '../document/tree.ts';
-import { type Band, type Control, isDialog, type Project, type StateVariable } from '../document/types.ts';
+import {
+  type Band,
+  type Control,
+  inForce,
+  isDialog,
+  type Project,
+  type StateVariable,
+} from '../document/types.ts';
 import {
   checkStatements,
   checkTarget,
@@ -21,6 +28,7 @@ import { parseOwnStates } from '../expression/own-states.ts';
 import { escapeBraces, hasExpression, unescapeBraces } from '../expression/template.ts';
 import { iconSet } from '../icons/icon-set.ts';
 import { kindOf } from '../kinds/catalogue.ts';
+import { declaredName } from '../kinds/component.ts';
 import { givenName } from '../kinds/given-name.ts';
 import type { EventEntry, Kind, Property } from '../kinds/kind.ts';
 import { ownStates, style } from '../kinds/properties.ts';
@@ -81,13 +89,21 @@ export function contextOf(
     styles: themeOf(project).styles.named,
     ...(project.components ? { components: project.components } : {}),
     ...(control ? { states: new Set(path.flatMap(declaredStates)) } : {}),
-    ...(path[0] ? { controls: controlNames(path[0]) } : {}),
+    ...(path[0] ? { controls: controlNames(path[0]), motions: motionNames(path[0]) } : {}),
   };
   const [tree] = path;
   const inside =
     tree && kindOf(tree).root === 'components' ? insideComponent(context, definitionOf(tree)) : context;
   return control ? withItems(inside, itemNames(path.slice(0, -1))) : inside;
 }
+
+/** Names of the motions that a screen or component declares. */
+export const motionNames = ({ children }: Control): ReadonlySet<string> =>
+  new Set(
+    children.flatMap((line) =>
+      kindOf(line).declares === 'motion' ? (inForce(line.props[declaredName.name]) ?? []) : [],
+    ),
+  );
 
 /** Types of the variables that only one screen knows, by the screen. */
 function ownNames(state: readonly StateVariable[]): ReadonlyMap<string, ReadonlyMap<string, string>> {

@@ -32,6 +32,20 @@ export const secondsType = numberType(
   (value) => value >= 0.1 && value <= 86_400,
 );
 
+/** How long a motion takes, seconds. */
+export const durationType = numberType(
+  'duration',
+  'seconds from 0.01 to 3600',
+  (value) => value >= 0.01 && value <= 3600,
+);
+
+/** How long a motion waits before it begins, seconds. */
+export const delayType = numberType(
+  'delay',
+  'seconds from 0 to 3600',
+  (value) => value >= 0 && value <= 3600,
+);
+
 /** A length that is not negative, px. */
 export const lengthType = numberType('length', 'a length of 0 or more', (value) => value >= 0, 'px', [
   'dimension',

@@ -71,6 +71,8 @@ export interface Definition {
   readonly variables: ReadonlyMap<string, OwnVariable>;
   readonly events: ReadonlyMap<string, OwnEvent>;
   readonly cases: ReadonlyMap<string, SampleCase>;
+  /** Lines that declare motions, by name. */
+  readonly motions: ReadonlyMap<string, Control>;
   /** By name; the one without a name by an empty text. */
   readonly slots: ReadonlyMap<string, Control>;
   /** What stands in place of an instance; undefined: it has none yet. */
@@ -114,6 +116,7 @@ function readDefinition(control: Control): Definition {
   const variables = new Map<string, OwnVariable>();
   const events = new Map<string, OwnEvent>();
   const cases = new Map<string, SampleCase>();
+  const motions = new Map<string, Control>();
   const faults: DeclarationFault[] = [];
   const readers: Readonly<Record<Declared, (line: Control, name: string) => void>> = {
     parameter: (line, name) => parameters.set(name, parameterIn(line, name)),
@@ -131,6 +134,7 @@ function readDefinition(control: Control): Definition {
       events.set(name, { name, ...(gives === undefined ? {} : { gives }), control: line });
     },
     case: (line, name) => cases.set(name, { name, given: givenIn(line), control: line }),
+    motion: (line, name) => motions.set(name, line),
   };
   for (const line of control.children) {
     const sort = kindNamed(line.kind)?.declares;
@@ -141,7 +145,9 @@ function readDefinition(control: Control): Definition {
         ? events.has(name)
         : sort === 'case'
           ? cases.has(name)
-          : parameters.has(name) || variables.has(name);
+          : sort === 'motion'
+            ? motions.has(name)
+            : parameters.has(name) || variables.has(name);
     const message = name === '' ? `This ${sort} has no name.` : nameFault(sort, name, isTaken);
     if (message) faults.push({ control: line, message });
     else readers[sort](line, name);
@@ -158,6 +164,7 @@ function readDefinition(control: Control): Definition {
     variables,
     events,
     cases,
+    motions,
     slots: slotsIn(roots[0], faults),
     root: roots[0],
     isSurround: textOf(control, isSurround) === 'true',

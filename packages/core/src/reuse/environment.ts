@@ -140,7 +140,7 @@ export function eventIn(source: string, around: Environment, gives: readonly str
     return [{ from: span[0], to: span[1], text: shorthand ? `${name}: ${other}` : other }];
   });
   const pointers = pointersOf(read.value).flatMap(({ what, name, span: [from, to] }): Change[] =>
-    what === 'control' && !isInside(from) ? [{ from, to, text: JSON.stringify(around.control(name)) }] : [],
+    what !== 'screen' && !isInside(from) ? [{ from, to, text: JSON.stringify(around.control(name)) }] : [],
   );
   return changed(text, [...whole, ...changes, ...pointers]);
 }

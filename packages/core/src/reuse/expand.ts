@@ -9,12 +9,15 @@ import { kindOf } from '../kinds/catalogue.ts';
 import { definitionsOf } from './definition.ts';
 import { Expander, holdsInstances } from './expander.ts';
 import { withProjectValues } from './from-project.ts';
+import { keepMotions, type MotionHere } from './motions-here.ts';
 import { valuesInside } from './samples.ts';
 
 /** A screen without instances, and the variables that instances on it keep for themselves. */
 export interface Expansion {
   readonly screen: Control;
   readonly variables: readonly StateVariable[];
+  /** What moves on it. */
+  readonly motions: readonly MotionHere[];
   /** What does not fit: too many controls, too deep, a circle; undefined where all of it stands there. */
   readonly problem: string | undefined;
 }
@@ -31,17 +34,19 @@ type Around = Pick<Project, 'components' | 'screens' | 'folders'>;
 export function expansionOf(project: Around, tree: Control): Expansion {
   const expansion = withoutInstances(project, tree);
   const screen = withProjectValues(expansion.screen, project);
+  keepMotions(screen, expansion.motions);
   return screen === expansion.screen ? expansion : { ...expansion, screen };
 }
 
 function withoutInstances(project: Around, screen: Control): Expansion {
-  if (!holdsInstances(screen)) return { screen, variables: [], problem: undefined };
+  if (!holdsInstances(screen)) return { screen, variables: [], motions: [], problem: undefined };
   const known = expandedScreens.get(screen);
   if (known && known.components === project.components) return known.expansion;
   const expander = new Expander(definitionsOf(project), screen);
   const expansion = {
     screen: expander.whole(),
     variables: expander.variables,
+    motions: expander.motions,
     problem: expander.problem,
   };
   expandedScreens.set(screen, { components: project.components, expansion });
@@ -59,8 +64,10 @@ function aloneOf(project: Project, component: Control): Expansion {
   const expansion = {
     screen: withProjectValues(screen, project),
     variables: expander.variables,
+    motions: expander.motions,
     problem: expander.problem,
   };
+  keepMotions(expansion.screen, expansion.motions);
   shownAlone.set(component, { project, expansion });
   return expansion;
 }

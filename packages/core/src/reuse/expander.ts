@@ -15,6 +15,7 @@ import { environmentOf, type Given } from './given.ts';
 import { isOfEveryInstance } from './instance-attributes.ts';
 import { isInstance } from './instance-kinds.ts';
 import { itemNameIn, propsIn, withSaid } from './instance-values.ts';
+import type { MotionHere } from './motions-here.ts';
 
 /** Most controls of a screen when all its instances are expanded. */
 export const mostExpanded = 20_000;
@@ -51,6 +52,7 @@ interface Known {
   readonly used: readonly Definition[];
   readonly controls: readonly Control[];
   readonly variables: readonly StateVariable[];
+  readonly motions: readonly MotionHere[];
   readonly count: number;
 }
 
@@ -64,6 +66,7 @@ export function holdsInstances(control: Control): boolean {
   if (holds === undefined) {
     holds =
       isInstance(control) ||
+      kindOf(control).declares === 'motion' ||
       control.props[surroundOf.name] !== undefined ||
       control.children.some(holdsInstances);
     holding.set(control, holds);
@@ -87,6 +90,7 @@ function withChildren(control: Control, children: readonly Control[]): Control {
 /** Expands one tree. */
 export class Expander {
   variables: StateVariable[] = [];
+  motions: MotionHere[] = [];
   problem: string | undefined;
   private used: Definition[] = [];
   private count = 0;
@@ -144,6 +148,7 @@ export class Expander {
     const inner = this.inside(definition, { ...component, props, children: [] }, [], place);
     const { root, isSurround } = definition;
     const shown = { ...inner, ids: '' };
+    for (const line of definition.motions.values()) this.moves(line, shown);
     const { id, name } = component;
     return {
       id,
@@ -166,6 +171,7 @@ export class Expander {
     );
     const instance = { ...this.screen, props };
     const inner = this.inside(definition, instance, content, { ...place, isPlain: true });
+    for (const line of definition.motions.values()) this.moves(line, inner);
     return definition.root ? this.children(definition.root, inner) : [...content];
   }
 
@@ -204,6 +210,10 @@ export class Expander {
     }
     const kind = kindOf(control);
     if (kind.open) return this.instance(control, place);
+    if (kind.declares === 'motion') {
+      this.moves(control, place);
+      return [];
+    }
     if (kind.inComponents && place.isAlone)
       return [
         { ...this.named(control, place), kind: 'column', props: {}, children: this.children(control, place) },
@@ -231,6 +241,16 @@ export class Expander {
     ];
   }
 
+  /** Keeps a motion for where it is played. */
+  private moves(line: Control, { names, ids, prefix, isPlain, around }: Place): void {
+    const declared = inForce(line.props[declaredName.name]) ?? '';
+    this.motions.push({
+      name: isPlain ? declared : `${prefix}${declared}`,
+      line: around ? { ...line, props: propsIn(line, around) } : line,
+      controls: new Map([...names].map(([id, name]) => [name, `${ids}${id}`])),
+    });
+  }
+
   /** The id and name of a control of a component. */
   private named(
     control: Control,
@@ -251,12 +271,14 @@ export class Expander {
     if (known?.spot === spot && known.used.every(isUsed) && this.count + known.count <= mostExpanded) {
       this.count += known.count;
       this.variables.push(...known.variables);
+      this.motions.push(...known.motions);
       this.used.push(...known.used);
       return known.controls;
     }
-    const [used, variables, count] = [this.used, this.variables, this.count];
+    const [used, variables, motions, count] = [this.used, this.variables, this.motions, this.count];
     this.used = [];
     this.variables = [];
+    this.motions = [];
     const controls = this.anew(definition, control, place);
     if (this.problem === undefined)
       expandedInstances.set(control, {
@@ -264,10 +286,12 @@ export class Expander {
         used: this.used,
         controls,
         variables: this.variables,
+        motions: this.motions,
         count: this.count - count,
       });
     this.used = [...used, ...this.used];
     this.variables = [...variables, ...this.variables];
+    this.motions = [...motions, ...this.motions];
     return controls;
   }
 
@@ -281,6 +305,7 @@ export class Expander {
     }
     const content = this.children(control, { ...place, depth: place.depth + 1 });
     const inner = this.inside(definition, control, content, place);
+    for (const line of definition.motions.values()) this.moves(line, inner);
     const said = Object.fromEntries(
       Object.entries(place.around ? propsIn(control, place.around) : control.props).filter(([attribute]) =>
         isOfEveryInstance(attribute),

@@ -108,6 +108,46 @@ export interface RepeatBinding {
   readonly item: Bindings;
 }
 
+/** What an element holds at a part of a motion (Web Animations 1 §5.3, keyframes). */
+export interface MotionFrame {
+  /** 0 to 1. */
+  readonly at: number;
+  /** How it goes on from here, as CSS has it; absent: evenly. */
+  readonly ease?: string;
+  /** By names of CSS properties. */
+  readonly css?: Readonly<Record<string, string>>;
+  /** Names of CSS properties that are here what they are without the motion. */
+  readonly under?: readonly string[];
+}
+
+/** Frames that hold from a width of the window on, CSS px. */
+export interface MotionFrames {
+  readonly from: number;
+  readonly frames: readonly MotionFrame[];
+}
+
+/** What a motion does with one property of a control. */
+export interface MotionTarget {
+  readonly control: string;
+  /** The part inside its element that has the property, as a CSS selector from there. */
+  readonly part?: string;
+  /** The narrowest first. */
+  readonly widths: readonly MotionFrames[];
+}
+
+/** A motion as a page plays it. */
+export interface ProgramMotion {
+  readonly name: string;
+  readonly seconds: number;
+  readonly delay?: number;
+  /** Absent: once; 0: for ever. */
+  readonly repeat?: number;
+  readonly alternate?: true;
+  /** It is played while this holds. */
+  readonly plays?: Template;
+  readonly targets: readonly MotionTarget[];
+}
+
 export interface ScreenProgram extends Bindings {
   readonly name: string;
   readonly title: string;
@@ -117,6 +157,7 @@ export interface ScreenProgram extends Bindings {
   readonly when?: Template;
   /** It is shown for so many seconds, or until `when` holds, and then gives its place to another. */
   readonly splash?: { readonly seconds: number; readonly to: string };
+  readonly motions?: readonly ProgramMotion[];
   /** Shown over others, not in their place. */
   readonly dialog?: true;
   /** Variables whose values stand in its address. */

@@ -6,7 +6,7 @@ import { freeName } from '../document/names.ts';
 import { locate, walk } from '../document/tree.ts';
 import { type Control, inForce, type Project, type PropertyValue } from '../document/types.ts';
 import { renameIn } from '../expression/names.ts';
-import { inEvent, usesIn } from '../expression/renaming.ts';
+import { inEvent, pointedElsewhere, usesIn } from '../expression/renaming.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import { surroundOf } from '../kinds/screen.ts';
 import { definitionOf, definitionsOf } from '../reuse/definition.ts';
@@ -75,7 +75,9 @@ export function renameDeclared(project: Project, line: Control, to: string): Ste
       const text = inForce(value);
       const meaning = readAttribute(kindOf(control), attribute, project.bands);
       if (text === undefined || typeof meaning === 'string' || control === line) continue;
-      if (sort !== 'event') {
+      if (sort === 'motion') {
+        if (meaning.role === 'event') set(control, attribute, value, pointedElsewhere(text, sort, from, to));
+      } else if (sort !== 'event') {
         set(
           control,
           attribute,
@@ -91,7 +93,7 @@ export function renameDeclared(project: Project, line: Control, to: string): Ste
         );
     }
   if (sort === 'parameter') steps.push(...renamedInCases(component, from, to));
-  if (sort === 'variable') return steps;
+  if (sort === 'variable' || sort === 'motion') return steps;
   for (const { control, attribute: given } of usesOfComponent(project, component.name ?? ''))
     for (const [attribute, value] of Object.entries(control.props)) {
       const front = given === surroundOf.name ? `${surroundOf.name}.` : '';

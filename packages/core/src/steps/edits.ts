@@ -18,6 +18,7 @@ import { pointedElsewhere } from '../expression/renaming.ts';
 import { escapeBraces, hasExpression, unescapeBraces } from '../expression/template.ts';
 import { kindNamed, kindOf } from '../kinds/catalogue.ts';
 import type { Property } from '../kinds/kind.ts';
+import { keyControl, keyKind } from '../kinds/motion.ts';
 import { surroundOf } from '../kinds/screen.ts';
 import { contextOf, readAttributeText } from '../meaning/property-text.ts';
 import { stateNameProblem } from '../meaning/state-names.ts';
@@ -100,9 +101,11 @@ export function nameControl(
   const steps: Step[] = [{ type: 'name', control: control.id, name }];
   if (from !== undefined)
     steps.push(
-      ...changedTexts([screen], (_, property, text) =>
-        property.startsWith('on.') ? pointedElsewhere(text, 'control', from, name) : undefined,
-      ),
+      ...changedTexts([screen], ({ kind: of }, property, text) => {
+        if (property.startsWith('on.')) return pointedElsewhere(text, 'control', from, name);
+        // Keys of motions say by its name which control they are about.
+        return of === keyKind && property === keyControl.name && text === from ? name : undefined;
+      }),
     );
   if (from !== undefined)
     for (const task of tasks)

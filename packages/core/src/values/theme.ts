@@ -87,8 +87,13 @@ export const shippedTheme: Theme = themeFrom([], 'light');
 /** Whether a text is the name of a colour rather than a colour. */
 const isName = (text: string): boolean => /^[A-Za-z_][\w.-]*$/.test(text) && text !== 'none';
 
+/** Colours by the names of their tokens. */
+export interface Colours {
+  readonly colours: Readonly<Record<string, string | undefined>>;
+}
+
 /** A colour attribute as a painter needs it: a token becomes its colour; one that is not there is not seen. */
-export const colourIn = ({ colours }: Pick<Theme, 'colours'>, text: string): string =>
+export const colourIn = ({ colours }: Colours, text: string): string =>
   colours[text] ?? (isName(text) ? 'transparent' : text);
 
 /** The custom property that stands for a colour where the browser itself is to paint whatever the theme says just then. */

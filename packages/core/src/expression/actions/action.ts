@@ -7,7 +7,10 @@ import type { Transition } from '../../document/transitions.ts';
 import type { Column, StateType, StateVariable } from '../../document/types.ts';
 
 /** What a card's field takes. */
-export type CardFieldKind = 'expression' | 'screen' | 'dialog' | 'control';
+export type CardFieldKind = 'expression' | 'screen' | 'dialog' | 'control' | 'motion';
+
+/** What is done with a motion. */
+export type MotionDoing = 'play' | 'stop' | 'pause' | 'rewind';
 
 /** What something that runs a program can be asked for: a page does it with its elements. */
 export interface Acting {
@@ -30,6 +33,8 @@ export interface Acting {
   /** A control of the screen on top takes the focus, and comes into sight; in a repeat that of a row. */
   focus(control: string, row?: unknown): void;
   scrollTo(control: string, row?: unknown): void;
+  /** A motion of the screen on top is played, ended, held. A page without motions leaves it out. */
+  motion?(how: MotionDoing, name: string): void;
   /** A text is put where one can paste it from. A page whose events never do that leaves it out. */
   copy?(text: string): void;
   /** The person gets a file. A page whose events never do that leaves it out. */
@@ -58,7 +63,7 @@ export interface Action extends Entry {
   /** A call of it to begin with, its arguments left to be filled in. */
   readonly written: string;
   /** What its first value names. */
-  readonly pointsTo?: 'screen' | 'control';
+  readonly pointsTo?: 'screen' | 'control' | 'motion';
   /** Behind what it brings it may be said that there is no way back: `{ replace: true }`. */
   readonly replaces?: true;
   /** The screen, or the dialog on top, goes, and what was there before it comes back. */

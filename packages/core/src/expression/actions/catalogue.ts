@@ -13,11 +13,15 @@ import { go } from './go.ts';
 import { message } from './message.ts';
 import { more } from './more.ts';
 import { open } from './open.ts';
+import { pause } from './pause.ts';
 import { place } from './place.ts';
+import { play } from './play.ts';
 import { remove } from './remove.ts';
 import { reset } from './reset.ts';
+import { rewind } from './rewind.ts';
 import { scrollTo } from './scroll-to.ts';
 import { setSecret } from './set-secret.ts';
+import { stop } from './stop.ts';
 import { toggle } from './toggle.ts';
 import { wait } from './wait.ts';
 
@@ -30,6 +34,10 @@ export const actions: readonly Action[] = [
   message,
   focus,
   scrollTo,
+  play,
+  pause,
+  stop,
+  rewind,
   copy,
   download,
   setSecret,
