@@ -39,7 +39,15 @@ export const tolerance = 0.1;
 
 /** Runs in the page: sets its conditions; then the boxes of all elements that carry a control's name. */
 async function measuredBoxes(
-  { textScale = 1, rightToLeft, safe, hinge, mode = 'light', screen }: View & { readonly screen: string },
+  {
+    textScale = 1,
+    rightToLeft,
+    safe,
+    hinge,
+    mode = 'light',
+    motions = [],
+    screen,
+  }: View & { readonly screen: string },
   { document, window }: Shown,
 ): Promise<[string, number[]][]> {
   const { style, dataset } = document.documentElement;
@@ -73,6 +81,20 @@ async function measuredBoxes(
   document.body.style.display = 'none';
   document.body.getBoundingClientRect();
   document.body.style.display = '';
+  // Motions are held at their instants until all is measured: nothing of the page runs meanwhile. What turns is no part of the layout.
+  if (motions.length > 0) {
+    // A window tells its page of another size when it next draws.
+    for (let frame = 0; frame < 2; frame++) await new Promise((resolve) => window.requestAnimationFrame(resolve));
+    // A strict policy takes rules that a script adds.
+    const still = '* { rotate: none !important; scale: none !important; translate: none !important; }';
+    document.styleSheets[0]!.insertRule(still);
+  }
+  for (const animation of document.getAnimations()) {
+    const instant = motions.find(({ name }) => name === animation.id);
+    if (!instant) continue;
+    animation.pause();
+    animation.currentTime = instant.at * 1000;
+  }
   // Where a screen is wider than its window and read from the right, it begins left of it.
   const begin = rightToLeft ? wanted.getBoundingClientRect().x + window.scrollX - (safe?.left ?? 0) : 0;
   return [wanted, ...wanted.querySelectorAll<HTMLElement>('[data-name]')].map((element) => {

@@ -97,6 +97,13 @@ export class Values {
       ),
     );
   }
+  /** The same values but for one; undefined: it is not said. */
+  with(name: string, value: unknown): Values {
+    const held = new Map(this.held);
+    if (value === undefined) held.delete(name);
+    else held.set(name, value);
+    return new Values(held, this.defaults, this.problems, this.states);
+  }
   get size(): number {
     return this.held.size;
   }
@@ -209,10 +216,14 @@ function valuesUnder(
     }
   }
   const defaults = defaultsOf(kind, theme);
-  for (const [name, moved] of control.moved ?? []) {
-    const value = moved(held.get(name) ?? defaults.get(name), theme);
-    if (value === undefined) held.delete(name);
-    else held.set(name, value);
+  if (control.moved) {
+    const still = new Map(held);
+    const under = (name: string) => still.get(name) ?? defaults.get(name);
+    for (const [name, moved] of control.moved) {
+      const value = moved(under, theme);
+      if (value === undefined) held.delete(name);
+      else held.set(name, value);
+    }
   }
   return new Values(held, defaults, problems);
 }

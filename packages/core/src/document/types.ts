@@ -47,9 +47,9 @@ export interface Control {
   readonly moved?: ReadonlyMap<string, Moved>;
 }
 
-/** What a motion makes of a value at an instant. @param under what the property holds without it. */
+/** What a motion makes of a value at an instant. @param under what properties hold without it, by name. */
 export type Moved = (
-  under: unknown,
+  under: (property: string) => unknown,
   theme: { readonly colours: Readonly<Record<string, string | undefined>> },
 ) => unknown;
 

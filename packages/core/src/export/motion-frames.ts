@@ -2,22 +2,26 @@
  * Motions as a page plays them, by Web Animations: for each property of each control the keyframes of its CSS. A value that does
  * not blend with the next one changes when half of the way is done, also where a browser would find something in between.
  */
-import type { Conditions } from '../cascade/cascade.ts';
+import { orientations } from '../cascade/attributes.ts';
+import { type Conditions, saidOf } from '../cascade/cascade.ts';
 import { plainValues } from '../cascade/plain-values.ts';
 import { Values } from '../cascade/values.ts';
-import { type Around, aroundOf, colourDeclarations, declarations } from '../css/declarations.ts';
+import { type Around, aroundOf, colourDeclarations, declarations, withoutParts } from '../css/declarations.ts';
 import { px } from '../css/lengths.ts';
 import type { Control, Project } from '../document/types.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import type { CarryingPart } from '../kinds/kind.ts';
 import { arrangementOf, mannerOf } from '../kinds/manner.ts';
-import { blended } from '../motion/blend.ts';
+import { borderWidth } from '../kinds/properties.ts';
+import { hasExpression } from '../expression/template.ts';
+import { blended, underneath } from '../motion/blend.ts';
 import type { Key, Motion, Track } from '../motion/timeline.ts';
 import type { MotionFrame, MotionFrames, MotionTarget } from '../runtime/program.ts';
 import type { Gaps, Sides } from '../values/css.ts';
 import { easingCss, easingOf } from '../values/easing.ts';
-import type { Theme } from '../values/theme.ts';
+import { colourCss, type Theme } from '../values/theme.ts';
 import { stagesOf } from './control-rules.ts';
+import { pictureSizes } from './picture-sizes.ts';
 
 /** A control where it stands. */
 interface Standing {
@@ -47,44 +51,51 @@ function flexParts(value: string): Css {
   return { 'flex-grow': grow, 'flex-shrink': shrink, 'flex-basis': basis };
 }
 
-/** What is said of a control's border beside what a key says of it. */
-const borderParts: Readonly<Record<string, RegExp>> = {
-  'border-color': /-color$|^border-color$/,
-  'border-style': /-style$|^border-style$/,
-};
-
-/** What a property of a control comes to in CSS. */
-function cssOf(
-  { property }: Pick<Track, 'property'>,
-  value: unknown,
-  {
-    control,
-    around,
-    arrangement,
-  }: { control: Control; around: Around; arrangement: Parameters<typeof declarations>[3] },
-): Css {
-  const { name } = property;
-  const sides = bySides[name];
-  if (sides) return Object.fromEntries(sides.map(([side, css]) => [css, px((value as Sides)[side])]));
-  if (name === 'gap') {
-    const { row, column } = value as Gaps;
-    return { 'row-gap': px(row), 'column-gap': px(column) };
-  }
-  if (name === 'row-gap' || name === 'column-gap') return { [name]: px(value as number) };
-  const manner = mannerOf(kindOf(control));
-  const said = new Values(new Map([[name, value]]));
-  const { css: _, ...plain } = manner;
-  const found = new Map(declarations(said, plain, around, arrangement));
-  for (const each of colourDeclarations(manner, said)) found.set(...each);
-  const isMeant = borderParts[name] ?? /./;
-  return Object.fromEntries(
-    [...found].flatMap(([css, text]) =>
-      !isMeant.test(css) ? [] : css === 'flex' ? Object.entries(flexParts(text)) : [[css, text] as const],
-    ),
-  );
+/** A control under some conditions, and how it stands. */
+interface Under {
+  readonly standing: Standing;
+  /** The part inside its element that has the property. */
+  readonly part: CarryingPart | undefined;
+  readonly parts: readonly CarryingPart[];
+  readonly conditions: Conditions;
+  readonly values: Values;
+  readonly around: Around;
 }
 
-/** What holds where a key does not say a part of it that another one does: as without the motion, where nothing says it. */
+/** Lengths that are written side by side, or axis by axis, so that each blends by itself. */
+function longhands(name: string, value: unknown): Css | undefined {
+  const sides = bySides[name];
+  if (sides) return Object.fromEntries(sides.map(([side, css]) => [css, px((value as Sides)[side])]));
+  if (name === 'row-gap' || name === 'column-gap') return { [name]: px(value as number) };
+  if (name !== 'gap') return undefined;
+  const { row, column } = value as Gaps;
+  return { 'row-gap': px(row), 'column-gap': px(column) };
+}
+
+/** All that a control declares with a value of a property. */
+function allCss(name: string, value: unknown, { standing, part, parts, conditions, values, around }: Under): Css {
+  const { control, parent } = standing;
+  const manner = mannerOf(kindOf(control));
+  const whole = values.with(name, value);
+  const said = part ? whole.only((each) => part.properties.includes(each)) : withoutParts(whole, parts);
+  const found = new Map(declarations(said, manner, around, arrangementOf(manner, values)));
+  if (!part && parent) pictureSizes(found, { control, parent, values: said, conditions, around });
+  for (const each of colourDeclarations(manner, said)) found.set(...each);
+  const own = longhands(name, value ?? underneath({ name }, (each) => values.get({ name: each } as never)));
+  // The shorthand stands for what its longhands say.
+  if (own) for (const css of [...found.keys()]) if (css.startsWith(shorthandOf(name))) found.delete(css);
+  return Object.fromEntries([
+    ...[...found].flatMap(([css, text]) =>
+      css === 'flex' ? Object.entries(flexParts(text)) : [[css, text] as const],
+    ),
+    ...Object.entries(own ?? {}),
+  ]);
+}
+
+const shorthandOf = (name: string): string =>
+  name === 'border-width' ? 'border' : name.endsWith('gap') ? 'gap' : name;
+
+/** What holds where nothing is said of what a key changes. */
 const unsaid: Readonly<Record<string, string>> = {
   width: 'auto',
   height: 'auto',
@@ -95,7 +106,30 @@ const unsaid: Readonly<Record<string, string>> = {
   'flex-basis': 'auto',
   'align-self': 'auto',
   'justify-self': 'auto',
+  left: 'auto',
+  right: 'auto',
+  top: 'auto',
+  bottom: 'auto',
 };
+
+/** The CSS of the values of a track: of all that differs between any two of them, each time as a whole. */
+function cssOfTrack({ property: { name }, keys }: Track, under: Under): (value: unknown) => Css {
+  const made = new Map<unknown, Css>();
+  const all = (value: unknown): Css => {
+    const css = made.get(value) ?? allCss(name, value, under);
+    made.set(value, css);
+    return css;
+  };
+  const each = [...keys.map(({ value }) => value), under.values.get({ name } as never)].map(all);
+  const sides = Object.keys(longhands(name, keys[0]!.value) ?? {});
+  const names = [...new Set(each.flatMap((css) => Object.keys(css)))].filter(
+    (css) => sides.includes(css) || each.some((one) => one[css] !== each[0]![css]),
+  );
+  // Where all keys say the same, that is what is animated.
+  const alone = { ...under, values: new Values(new Map()) };
+  const own = names.length > 0 ? names : Object.keys(allCss(name, keys[0]!.value, alone));
+  return (value) => Object.fromEntries(own.map((css) => [css, all(value)[css] ?? unsaid[css] ?? '']));
+}
 
 /** Parts of a segment at which its easing comes to the middle of the way, each with the side that it is on then. */
 function turns(ease: string): readonly { readonly at: number; readonly isPast: boolean }[] {
@@ -120,42 +154,88 @@ function turns(ease: string): readonly { readonly at: number; readonly isPast: b
 
 const hold = 'steps(1)';
 
-/** The frames from one key up to the next one. */
-function segment(track: Track, from: Key, to: Key, css: (key: Key) => Css, theme: Theme): MotionFrame[] {
-  if (to.at <= from.at) return [{ at: from.at, css: css(from) }];
-  if (blended(track.property, from.value, to.value, 0.5, theme) !== undefined)
-    return [{ at: from.at, css: css(from), ...easing(to.ease) }];
+/** A key, or an end of the track without one: there the control is what it is without the motion. */
+type Point = Pick<Key, 'at' | 'value' | 'ease'> & { readonly isEnd?: true };
+
+/** What is at a point: CSS, or names of what the page asks the element. */
+type At = (point: Point) => Pick<MotionFrame, 'css' | 'under'>;
+
+const easing = (ease: string): Pick<MotionFrame, 'ease'> =>
+  ease === 'linear' ? {} : { ease: easingCss(ease) };
+
+/** The frames from one point up to the next one. @param isOpen what the control is at an end follows an expression. */
+function segment(
+  track: Track,
+  from: Point,
+  to: Point,
+  { what, isOpen, theme }: { readonly what: At; readonly isOpen: boolean; readonly theme: Theme },
+): MotionFrame[] {
+  if (to.at <= from.at) return [{ at: from.at, ...what(from) }];
+  const isUnknown = isOpen && (from.isEnd === true || to.isEnd === true);
+  if (isUnknown || blended(track.property, from.value, to.value, 0.5, theme) !== undefined)
+    return [{ at: from.at, ...what(from), ...easing(to.ease) }];
   const length = to.at - from.at;
   const first = (easingOf(to.ease)?.(0) ?? 0) >= 0.5 ? to : from;
   return [
-    { at: from.at, css: css(first), ease: hold },
+    { at: from.at, ...what(first), ease: hold },
     ...turns(to.ease).map(({ at, isPast }) => ({
       at: from.at + at * length,
-      css: css(isPast ? to : from),
+      ...what(isPast ? to : from),
       ease: hold,
     })),
   ];
 }
 
-const easing = (ease: string): Pick<MotionFrame, 'ease'> =>
-  ease === 'linear' ? {} : { ease: easingCss(ease) };
+/** What holds where no key says it: at the ends of a track, and all the while. */
+interface Beside {
+  /** CSS that holds all the while. */
+  readonly always: Css;
+  /** What is at an end without a key, as a value; and in CSS, where the page need not ask the element. */
+  readonly under: unknown;
+  readonly underCss: Css | undefined;
+  /** It follows an expression. */
+  readonly isOpen: boolean;
+}
 
-/** The frames of a track. What holds without the motion is asked of the page where the first or last key does not say it. */
-function framesOf(track: Track, css: (value: unknown) => Css, theme: Theme): MotionFrame[] {
+/** The frames of a track. */
+function framesOf(
+  track: Track,
+  css: (value: unknown) => Css,
+  { always, under, underCss, isOpen }: Beside,
+  theme: Theme,
+): MotionFrame[] {
   const { keys } = track;
-  const names = [...new Set(keys.flatMap((key) => Object.keys(css(key.value))))];
-  const full = ({ value }: Key): Css => {
-    const own = css(value);
-    return Object.fromEntries(names.map((name) => [name, own[name] ?? unsaid[name] ?? '']));
+  const names = Object.keys(css(keys[0]!.value));
+  const what: At = ({ value, isEnd }) => {
+    if (isEnd) return underCss ? { css: { ...underCss, ...always } } : { under: names };
+    return { css: { ...css(value), ...always } };
   };
-  const [first, last] = [keys[0]!, keys.at(-1)!];
-  const frames: MotionFrame[] = first.at > 0 ? [{ at: 0, under: names, ...easing(first.ease) }] : [];
-  keys.forEach((key, index) => {
-    const next = keys[index + 1];
-    frames.push(...(next ? segment(track, key, next, full, theme) : [{ at: key.at, css: full(key) }]));
+  const end = (at: number): Point => ({ at, value: under, ease: 'linear', isEnd: true });
+  const points: Point[] = [
+    ...(keys[0]!.at > 0 ? [end(0)] : []),
+    ...keys,
+    ...(keys.at(-1)!.at < 1 ? [end(1)] : []),
+  ];
+  return points.flatMap((point, index) => {
+    const next = points[index + 1];
+    return next
+      ? segment(track, point, next, { what, isOpen, theme })
+      : [{ at: point.at, ...what(point) }];
   });
-  if (last.at < 1) frames.push({ at: 1, under: names });
-  return frames;
+}
+
+/** What a control is without the motion. A border has a line and a colour where the control has none of its own, and grows from nothing. */
+function besideOf({ property }: Track, control: Control, conditions: Conditions, values: Values): Beside {
+  const held = values.get(property);
+  const isBare = property.name === 'border-width' && held === undefined;
+  return {
+    always: isBare ? { 'border-style': 'solid', 'border-color': colourCss('line') } : {},
+    under: underneath(property, (name) => values.get({ name } as never)),
+    underCss: isBare
+      ? Object.fromEntries(bySides['border-width']!.map(([, css]) => [css, '0']))
+      : undefined,
+    isOpen: hasExpression(saidOf(control, property, conditions)?.text ?? ''),
+  };
 }
 
 const partOf = (parts: readonly CarryingPart[], property: string): CarryingPart | undefined =>
@@ -165,20 +245,37 @@ const partOf = (parts: readonly CarryingPart[], property: string): CarryingPart 
 function byWidth(
   project: Project,
   track: Track,
-  { control, parent }: Standing,
+  standing: Standing,
+  part: CarryingPart | undefined,
   theme: Theme,
-  part: boolean,
 ): MotionFrames[] {
+  const { control, parent } = standing;
+  const parts = kindOf(control).parts?.(control.children) ?? [];
+  const framesUnder = (prefixes: readonly string[]): MotionFrame[] => {
+    const conditions: Conditions = { prefixes, theme };
+    const values = plainValues(control, conditions);
+    const around: Around = part ? { type: 'column' } : aroundOf(parent, control, conditions);
+    const css = cssOfTrack(track, { standing, part, parts, conditions, values, around });
+    return framesOf(track, css, besideOf(track, control, conditions, values), theme);
+  };
+  const isSame = (one: readonly MotionFrame[] | undefined, other: readonly MotionFrame[]) =>
+    JSON.stringify(one) === JSON.stringify(other);
   const found: MotionFrames[] = [];
   for (const { from, prefixes } of stagesOf(project.bands)) {
-    const conditions: Conditions = { prefixes, theme };
-    const around: Around = part ? { type: 'column' } : aroundOf(parent, control, conditions);
-    const arrangement = arrangementOf(mannerOf(kindOf(control)), plainValues(control, conditions));
-    const frames = framesOf(track, (value) => cssOf(track, value, { control, around, arrangement }), theme);
-    if (JSON.stringify(frames) !== JSON.stringify(found.at(-1)?.frames)) found.push({ from, frames });
+    const [one, other] = orientations.map((turned) => ({
+      turned,
+      frames: framesUnder([...prefixes, `${turned}.`]),
+    }));
+    if (!one || !other) continue;
+    if (!isSame(one.frames, other.frames)) found.push({ from, ...one }, { from, ...other });
+    else if (found.at(-1)?.turned !== undefined || !isSame(found.at(-1)?.frames, one.frames))
+      found.push({ from, frames: one.frames });
   }
   return found;
 }
+
+const isEmpty = ({ css = {}, under = [] }: MotionFrame): boolean =>
+  under.length === 0 && Object.keys(css).length === 0;
 
 /**
  * What a motion does on a page.
@@ -196,18 +293,17 @@ export const motionTargets = (
     const standing = places.get(track.control);
     const name = names.get(track.control);
     const kind = standing && kindOf(standing.control);
-    if (
-      !standing ||
-      name === undefined ||
-      !kind?.properties.some((each) => each.name === track.property.name)
-    )
+    if (!standing || name === undefined || !kind?.properties.some((each) => each.name === track.property.name))
       return [];
     const part = partOf(kind.parts?.(standing.control.children) ?? [], track.property.name);
+    const widths = byWidth(project, track, standing, part, theme);
+    // Where it stands, the property may mean nothing.
+    if (widths.every(({ frames }) => frames.every(isEmpty))) return [];
     return [
       {
         control: name,
         ...(part ? { part: part.selector } : {}),
-        widths: byWidth(project, track, standing, theme, part !== undefined),
+        widths,
       },
     ];
   });

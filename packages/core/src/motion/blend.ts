@@ -5,6 +5,7 @@
 import { converter, formatHex8, parse } from 'culori';
 import type { Property } from '../kinds/kind.ts';
 import { shadowText } from '../values/fill-text.ts';
+import type { Gaps } from '../values/css.ts';
 import { isColour } from '../values/fills.ts';
 import { type Shadow, shadowsIn } from '../values/shadows.ts';
 import { type Colours, colourIn } from '../values/theme.ts';
@@ -125,6 +126,15 @@ function mixedTexts(
   return isOne(from) && isOne(to) ? mixedColour(colourIn(theme, from), colourIn(theme, to), part) : undefined;
 }
 
+/** Widths of borders are whole px before they blend (CSS Backgrounds 3 §3.3, snapped as a border width). */
+const snapped = (widths: unknown): unknown =>
+  Object.fromEntries(
+    Object.entries(widths as Readonly<Record<string, number>>).map(([side, px]) => [
+      side,
+      px > 0 ? Math.max(1, Math.floor(px)) : 0,
+    ]),
+  );
+
 /**
  * A value between two of a property.
  *
@@ -141,8 +151,42 @@ export function blended(
   if (from === undefined || to === undefined || stepped.has(property.name)) return undefined;
   if (typeof from === 'string' && typeof to === 'string') return mixedTexts(property, from, to, part, theme);
   const range = rangeOf(property.name);
-  return mixedLength(from, to, part, range) ?? mixedParts(from, to, part, range);
+  const [one, other] = property.name === 'border-width' ? [snapped(from), snapped(to)] : [from, to];
+  return mixedLength(one, other, part, range) ?? mixedParts(one, other, part, range);
 }
+
+const sides = { top: 0, end: 0, bottom: 0, start: 0 };
+
+/** What properties are where nothing is said of them, of those that blend from there (CSS: their initial values). */
+const initial: Readonly<Record<string, unknown>> = {
+  margin: sides,
+  padding: sides,
+  'border-width': sides,
+  corner: 0,
+  opacity: 1,
+  rotate: 0,
+  scale: 1,
+  shift: [0, 0],
+  blur: 0,
+  'blur-behind': 0,
+  'letter-spacing': 0,
+  background: 'none',
+  shadow: 'none',
+  'text-shadow': 'none',
+};
+
+/** What a property is without a motion. @param held what is said of a property, or holds by the kind. */
+export const underneath = (
+  { name }: Pick<Property, 'name'>,
+  held: (property: string) => unknown,
+): unknown => {
+  const own = held(name);
+  if (own !== undefined) return own;
+  const gaps = held('gap') as Gaps | undefined;
+  if (name === 'row-gap') return gaps?.row ?? 0;
+  if (name === 'column-gap') return gaps?.column ?? 0;
+  return initial[name];
+};
 
 /** What a property holds between two values: blended, or the one until half of the way is done, and then the other. */
 export const between = (

@@ -1,8 +1,8 @@
 /** A motion at an instant: how far it is (Web Animations 1 §4.5–4.8), and what each property holds then. */
 
-import { easingOf } from '../values/easing.ts';
+import { type Easing, easingOf } from '../values/easing.ts';
 import type { Colours } from '../values/theme.ts';
-import { between } from './blend.ts';
+import { between, underneath } from './blend.ts';
 import type { Key, Motion, Track } from './timeline.ts';
 
 /** A motion at a time. */
@@ -35,10 +35,29 @@ export function progressAt(
   return alternate && round % 2 === 1 ? 1 - part : part;
 }
 
-const easings = new Map<string, (part: number) => number>();
+/** How far a motion is. */
+export interface Progress {
+  /** 0 to 1. */
+  readonly progress: number;
+  /** It has not begun yet, or is over on its way back: what its easings call before (Web Animations 1 §4.10). */
+  readonly isBefore: boolean;
+}
+
+/** How far a motion is at a time, for the easings of its keys. */
+export function progressOf(
+  motion: Pick<Motion, 'delay' | 'seconds' | 'repeat' | 'alternate'>,
+  at: number,
+): Progress {
+  const { delay, seconds, repeat, alternate } = motion;
+  const isOver = at - delay >= seconds * repeat;
+  const isBack = alternate && Math.ceil(repeat) % 2 === 0;
+  return { progress: progressAt(motion, at), isBefore: isOver ? isBack : at < delay };
+}
+
+const easings = new Map<string, Easing>();
 
 /** The easing of a key's text; even where it is none. */
-function easeOf(text: string): (part: number) => number {
+function easeOf(text: string): Easing {
   const known = easings.get(text);
   if (known) return known;
   const made = easingOf(text) ?? ((part: number) => part);
@@ -63,12 +82,18 @@ export function keysAround(
 /**
  * What a property holds at a part of its motion.
  *
- * @param under what it holds without the motion.
+ * @param held what properties of the control hold without the motion, by name.
  */
-export function valueAt(track: Track, progress: number, under: unknown, theme: Colours): unknown {
+export function valueAt(
+  track: Track,
+  { progress, isBefore }: Progress,
+  held: (property: string) => unknown,
+  theme: Colours,
+): unknown {
   const { from, to, part } = keysAround(track, progress);
   // Behind a key at the very end nothing is between any more.
   if (!to && from && from.at >= 1) return from.value;
   const ease = easeOf(to?.ease ?? 'linear');
-  return between(track.property, from ? from.value : under, to ? to.value : under, ease(part), theme);
+  const below = underneath(track.property, held);
+  return between(track.property, from ? from.value : below, to ? to.value : below, ease(part, isBefore), theme);
 }

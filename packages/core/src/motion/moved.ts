@@ -2,7 +2,7 @@
 import type { Control, Moved } from '../document/types.ts';
 import { motionsHere } from '../reuse/motions-here.ts';
 import type { TokenNames } from '../tokens/reading.ts';
-import { type Instant, progressAt, valueAt } from './instant.ts';
+import { type Instant, progressOf, valueAt } from './instant.ts';
 import { type Motion, timelineOf } from './timeline.ts';
 
 const timelines = new WeakMap<
@@ -28,7 +28,7 @@ function movedAt(
   for (const { name, at } of instants) {
     const motion = motions.find((each) => each.name === name);
     if (!motion) continue;
-    const progress = progressAt(motion, at);
+    const progress = progressOf(motion, at);
     for (const track of motion.tracks) {
       const held = found.get(track.control) ?? new Map<string, Moved>();
       held.set(track.property.name, (under, theme) => valueAt(track, progress, under, theme));

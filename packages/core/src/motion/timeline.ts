@@ -13,8 +13,10 @@ import {
   motionRepeat,
   motionSeconds,
 } from '../kinds/motion.ts';
+import { columnGap, gap, rowGap } from '../kinds/properties.ts';
 import type { MotionHere } from '../reuse/motions-here.ts';
 import { readWithTokens, type TokenNames } from '../tokens/reading.ts';
+import type { Gaps } from '../values/css.ts';
 
 /** A value at a time of a motion. */
 export interface Key {
@@ -84,6 +86,16 @@ export function timeOf(key: Control, seconds: number): number {
   return typeof at === 'number' ? Math.min(1, at / seconds) : at.fraction;
 }
 
+/** A property as it moves: a gap between rows and one between columns. */
+const partsOf = (property: Property, value: unknown): readonly (readonly [Property, unknown])[] => {
+  if (property.name !== gap.name) return [[property, value]];
+  const { row, column } = value as Gaps;
+  return [
+    [rowGap, row],
+    [columnGap, column],
+  ];
+};
+
 /** A motion of an expanded screen; keys about no control that is there, and values that are not valid, are left out. */
 export function timelineOf({ name, line, controls }: MotionHere, tokens?: TokenNames): Motion {
   const seconds = said(line, motionSeconds) ?? 1;
@@ -94,16 +106,13 @@ export function timelineOf({ name, line, controls }: MotionHere, tokens?: TokenN
     for (const { property, text } of keyedIn(key)) {
       const reading = readWithTokens(property.type, text, tokens);
       if (!reading.ok) continue;
-      const track = tracks.get(`${control} ${property.name}`) ?? { control, property, keys: [] };
-      tracks.set(`${control} ${property.name}`, track);
       const ease = said(key, keyEase, tokens) ?? 'linear';
-      track.keys.push({
-        id: key.id,
-        at: timeOf(key, seconds),
-        text: reading.text,
-        value: reading.value,
-        ease,
-      });
+      const at = timeOf(key, seconds);
+      for (const [part, value] of partsOf(property, reading.value)) {
+        const track = tracks.get(`${control} ${part.name}`) ?? { control, property: part, keys: [] };
+        tracks.set(`${control} ${part.name}`, track);
+        track.keys.push({ id: key.id, at, text: reading.text, value, ease });
+      }
     }
   }
   return {

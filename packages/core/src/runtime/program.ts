@@ -123,6 +123,8 @@ export interface MotionFrame {
 /** Frames that hold from a width of the window on, CSS px. */
 export interface MotionFrames {
   readonly from: number;
+  /** The orientation of the window in which alone they hold. */
+  readonly turned?: string;
   readonly frames: readonly MotionFrame[];
 }
 

@@ -1,7 +1,11 @@
 /** Easings of CSS (Easing Functions 2): how far a change has come at a part of its time. */
 
-/** How far a change is at a part of its time; both from 0 to 1, the result may go beyond. */
-export type Easing = (part: number) => number;
+/**
+ * How far a change is at a part of its time; both from 0 to 1, the result may go beyond.
+ *
+ * @param isBefore the change has not begun (the before flag of Easing 2 §2.4): a step at its very beginning is not taken yet.
+ */
+export type Easing = (part: number, isBefore?: boolean) => number;
 
 /** How high a ball rises after each time that it meets the ground, against where it fell from. */
 const hops = [0.25, 0.0625, 0.015625];
@@ -87,8 +91,9 @@ const stepPositions: Readonly<Record<string, readonly [jumps: number, first: num
 /** Equal steps (Easing 2 §2.4). */
 function steps(count: number, [jumps, first]: readonly [number, number]): Easing {
   const all = count + jumps;
-  return (part) => {
-    const step = Math.floor(Math.min(1, Math.max(0, part)) * count) + first;
+  return (part, isBefore) => {
+    const exact = Math.min(1, Math.max(0, part)) * count;
+    const step = Math.floor(exact) + first - (isBefore && Number.isInteger(exact) ? 1 : 0);
     return Math.min(all, Math.max(0, step)) / all;
   };
 }

@@ -14,15 +14,22 @@ const plainName = (name: string | undefined): string => (name ?? '').replace(/\[
 /** What a CSS property of an element is without any motion, words such as `auto` included. */
 function held(element: HTMLElement, name: string): string {
   const typed = 'computedStyleMap' in element ? element.computedStyleMap().get(name) : undefined;
-  return String(typed ?? getComputedStyle(element).getPropertyValue(name));
+  const text = String(typed ?? getComputedStyle(element).getPropertyValue(name));
+  // Gaps and spaces that are as usual are none.
+  return text === 'normal' && /gap|spacing/.test(name) ? '0px' : text;
 }
 
+/** A CSS property as keyframes name it. */
 const camel = (name: string): string =>
-  name.replace(/-([a-z])/g, (_, letter: string) => letter.toUpperCase());
+  name.startsWith('--') ? name : name.replace(/-([a-z])/g, (_, letter: string) => letter.toUpperCase());
 
 /** The frames that hold at the width of the window. */
 const framesNow = ({ widths }: MotionTarget): MotionFrames | undefined =>
-  widths.findLast(({ from }) => from === 0 || matchMedia(`(min-width: ${from}px)`).matches);
+  widths.findLast(
+    ({ from, turned }) =>
+      (from === 0 || matchMedia(`(min-width: ${from}px)`).matches) &&
+      (turned === undefined || matchMedia(`(orientation: ${turned})`).matches),
+  );
 
 /** One motion of a screen that is shown. */
 class Player {
@@ -106,11 +113,19 @@ class Player {
   /** The window has another width: frames may be others. */
   resized(): void {
     if (this.#state === 'idle' || this.motion.targets.every(({ widths }) => widths.length < 2)) return;
+    // What elements are without the motion is seen without it.
+    const times = new Map(this.#all.map((animation) => [animation, animation.currentTime]));
+    for (const animation of times.keys()) animation.cancel();
     for (const [element, animations] of this.#animations)
       for (const [target, animation] of animations) {
         const frames = this.#keyframes(element, target);
         if (frames) (animation.effect as KeyframeEffect).setKeyframes(frames);
       }
+    for (const [animation, time] of times) {
+      animation.pause();
+      animation.currentTime = time;
+    }
+    this.#apply();
   }
 
   #partOf(element: HTMLElement, { part }: MotionTarget): HTMLElement | null {
