@@ -84,7 +84,8 @@ async function measuredBoxes(
   // Motions are held at their instants until all is measured: nothing of the page runs meanwhile. What turns is no part of the layout.
   if (motions.length > 0) {
     // A window tells its page of another size when it next draws.
-    for (let frame = 0; frame < 2; frame++) await new Promise((resolve) => window.requestAnimationFrame(resolve));
+    for (let frame = 0; frame < 2; frame++)
+      await new Promise((resolve) => window.requestAnimationFrame(resolve));
     // A strict policy takes rules that a script adds.
     const still = '* { rotate: none !important; scale: none !important; translate: none !important; }';
     document.styleSheets[0]!.insertRule(still);

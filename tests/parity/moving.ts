@@ -30,6 +30,8 @@ const values: readonly (readonly [attribute: string, texts: readonly string[]])[
   ['uppercase', ['true', 'false']],
 ];
 
+const placing = new Set(['width', 'height', 'margin', 'left', 'top', 'center-x']);
+
 const easings = [
   'linear',
   'ease',
@@ -46,11 +48,19 @@ const easings = [
 const times = ['0', '10%', '25%', '0.7', '50%', '1.1', '80%', '100%'];
 
 /** Keys of one control: for each of some properties a few, in any order. */
-function keysOf(chance: Chance, control: Control, name: string, newId: () => string): Control[] {
+function keysOf(
+  chance: Chance,
+  control: Control,
+  inPins: boolean,
+  name: string,
+  newId: () => string,
+): Control[] {
   const kind = kindOf(control);
   const able = values.filter(([attribute]) => kind.properties.some((each) => each.name === attribute));
+  // At pins a size follows from pins and margins together: of these a page moves one at a time.
+  const place = inPins ? chance.one([...placing]) : undefined;
   return able
-    .filter(() => chance.of(0.16))
+    .filter(([attribute]) => chance.of(0.16) && (!inPins || !placing.has(attribute) || attribute === place))
     .flatMap(([attribute, texts]) =>
       Array.from(
         { length: chance.whole(1, 4) },
@@ -76,8 +86,15 @@ export function movingProject(seed: number): Project {
   const names = effectiveNames(screen);
   let last = 0;
   const newId = () => `key${last++}`;
+  const pinned = new Set(
+    [...walk(screen)].flatMap(({ kind, children }) =>
+      kind === 'pinboard' ? children.map(({ id }) => id) : [],
+    ),
+  );
   const keys = [...walk(screen)].flatMap((control) =>
-    control === screen || !chance.of(0.5) ? [] : keysOf(chance, control, names.get(control.id)!, newId),
+    control === screen || !chance.of(0.5)
+      ? []
+      : keysOf(chance, control, pinned.has(control.id), names.get(control.id)!, newId),
   );
   const motion: Control = {
     id: 'motion0',

@@ -5,15 +5,21 @@
 import { orientations } from '../cascade/attributes.ts';
 import { type Conditions, saidOf } from '../cascade/cascade.ts';
 import { plainValues } from '../cascade/plain-values.ts';
-import { Values } from '../cascade/values.ts';
-import { type Around, aroundOf, colourDeclarations, declarations, withoutParts } from '../css/declarations.ts';
+import type { Values } from '../cascade/values.ts';
+import {
+  type Around,
+  aroundOf,
+  colourDeclarations,
+  declarations,
+  withoutParts,
+} from '../css/declarations.ts';
 import { px } from '../css/lengths.ts';
 import type { Control, Project } from '../document/types.ts';
+import { hasExpression } from '../expression/template.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import type { CarryingPart } from '../kinds/kind.ts';
 import { arrangementOf, mannerOf } from '../kinds/manner.ts';
 import { borderWidth } from '../kinds/properties.ts';
-import { hasExpression } from '../expression/template.ts';
 import { blended, underneath } from '../motion/blend.ts';
 import type { Key, Motion, Track } from '../motion/timeline.ts';
 import type { MotionFrame, MotionFrames, MotionTarget } from '../runtime/program.ts';
@@ -73,7 +79,11 @@ function longhands(name: string, value: unknown): Css | undefined {
 }
 
 /** All that a control declares with a value of a property. */
-function allCss(name: string, value: unknown, { standing, part, parts, conditions, values, around }: Under): Css {
+function allCss(
+  name: string,
+  value: unknown,
+  { standing, part, parts, conditions, values, around }: Under,
+): Css {
   const { control, parent } = standing;
   const manner = mannerOf(kindOf(control));
   const whole = values.with(name, value);
@@ -120,15 +130,13 @@ function cssOfTrack({ property: { name }, keys }: Track, under: Under): (value: 
     made.set(value, css);
     return css;
   };
-  const each = [...keys.map(({ value }) => value), under.values.get({ name } as never)].map(all);
+  // What differs from saying nothing counts, too: all keys may say the same.
+  const each = [...keys.map(({ value }) => value), under.values.get({ name } as never), undefined].map(all);
   const sides = Object.keys(longhands(name, keys[0]!.value) ?? {});
   const names = [...new Set(each.flatMap((css) => Object.keys(css)))].filter(
     (css) => sides.includes(css) || each.some((one) => one[css] !== each[0]![css]),
   );
-  // Where all keys say the same, that is what is animated.
-  const alone = { ...under, values: new Values(new Map()) };
-  const own = names.length > 0 ? names : Object.keys(allCss(name, keys[0]!.value, alone));
-  return (value) => Object.fromEntries(own.map((css) => [css, all(value)[css] ?? unsaid[css] ?? '']));
+  return (value) => Object.fromEntries(names.map((css) => [css, all(value)[css] ?? unsaid[css] ?? '']));
 }
 
 /** Parts of a segment at which its easing comes to the middle of the way, each with the side that it is on then. */
@@ -152,8 +160,6 @@ function turns(ease: string): readonly { readonly at: number; readonly isPast: b
   return found;
 }
 
-const hold = 'steps(1)';
-
 /** A key, or an end of the track without one: there the control is what it is without the motion. */
 type Point = Pick<Key, 'at' | 'value' | 'ease'> & { readonly isEnd?: true };
 
@@ -174,15 +180,22 @@ function segment(
   const isUnknown = isOpen && (from.isEnd === true || to.isEnd === true);
   if (isUnknown || blended(track.property, from.value, to.value, 0.5, theme) !== undefined)
     return [{ at: from.at, ...what(from), ...easing(to.ease) }];
+  // Each value stands at both ends of the time that it holds: between a length and a part of something a browser would mix both.
   const length = to.at - from.at;
-  const first = (easingOf(to.ease)?.(0) ?? 0) >= 0.5 ? to : from;
+  const side = (isPast: boolean): ReturnType<At> => what(isPast ? to : from);
+  const all = turns(to.ease);
+  const first = (easingOf(to.ease)?.(0) ?? 0) >= 0.5;
   return [
-    { at: from.at, ...what(first), ease: hold },
-    ...turns(to.ease).map(({ at, isPast }) => ({
-      at: from.at + at * length,
-      ...what(isPast ? to : from),
-      ease: hold,
-    })),
+    { at: from.at, ...side(first) },
+    ...all.flatMap(({ at, isPast }): MotionFrame[] => {
+      const moment = from.at + at * length;
+      return [
+        { at: moment, ...side(!isPast) },
+        { at: moment, ...side(isPast) },
+      ];
+    }),
+    // An easing may end before its middle.
+    ...((all.at(-1)?.isPast ?? first) ? [] : [{ at: to.at, ...side(false) }]),
   ];
 }
 
@@ -218,9 +231,7 @@ function framesOf(
   ];
   return points.flatMap((point, index) => {
     const next = points[index + 1];
-    return next
-      ? segment(track, point, next, { what, isOpen, theme })
-      : [{ at: point.at, ...what(point) }];
+    return next ? segment(track, point, next, { what, isOpen, theme }) : [{ at: point.at, ...what(point) }];
   });
 }
 
@@ -231,9 +242,7 @@ function besideOf({ property }: Track, control: Control, conditions: Conditions,
   return {
     always: isBare ? { 'border-style': 'solid', 'border-color': colourCss('line') } : {},
     under: underneath(property, (name) => values.get({ name } as never)),
-    underCss: isBare
-      ? Object.fromEntries(bySides['border-width']!.map(([, css]) => [css, '0']))
-      : undefined,
+    underCss: isBare ? Object.fromEntries(bySides['border-width']!.map(([, css]) => [css, '0'])) : undefined,
     isOpen: hasExpression(saidOf(control, property, conditions)?.text ?? ''),
   };
 }
@@ -247,6 +256,7 @@ function byWidth(
   track: Track,
   standing: Standing,
   part: CarryingPart | undefined,
+  others: readonly Track[],
   theme: Theme,
 ): MotionFrames[] {
   const { control, parent } = standing;
@@ -255,7 +265,12 @@ function byWidth(
     const conditions: Conditions = { prefixes, theme };
     const values = plainValues(control, conditions);
     const around: Around = part ? { type: 'column' } : aroundOf(parent, control, conditions);
-    const css = cssOfTrack(track, { standing, part, parts, conditions, values, around });
+    // A size may follow from another one that moves, too.
+    const beside = others.reduce(
+      (all, { property, keys }) => all.with(property.name, keys[0]?.value),
+      values,
+    );
+    const css = cssOfTrack(track, { standing, part, parts, conditions, values: beside, around });
     return framesOf(track, css, besideOf(track, control, conditions, values), theme);
   };
   const isSame = (one: readonly MotionFrame[] | undefined, other: readonly MotionFrame[]) =>
@@ -293,10 +308,15 @@ export const motionTargets = (
     const standing = places.get(track.control);
     const name = names.get(track.control);
     const kind = standing && kindOf(standing.control);
-    if (!standing || name === undefined || !kind?.properties.some((each) => each.name === track.property.name))
+    if (
+      !standing ||
+      name === undefined ||
+      !kind?.properties.some((each) => each.name === track.property.name)
+    )
       return [];
     const part = partOf(kind.parts?.(standing.control.children) ?? [], track.property.name);
-    const widths = byWidth(project, track, standing, part, theme);
+    const others = tracks.filter((each) => each.control === track.control && each !== track);
+    const widths = byWidth(project, track, standing, part, others, theme);
     // Where it stands, the property may mean nothing.
     if (widths.every(({ frames }) => frames.every(isEmpty))) return [];
     return [

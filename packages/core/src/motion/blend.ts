@@ -4,8 +4,8 @@
  */
 import { converter, formatHex8, parse } from 'culori';
 import type { Property } from '../kinds/kind.ts';
-import { shadowText } from '../values/fill-text.ts';
 import type { Gaps } from '../values/css.ts';
+import { shadowText } from '../values/fill-text.ts';
 import { isColour } from '../values/fills.ts';
 import { type Shadow, shadowsIn } from '../values/shadows.ts';
 import { type Colours, colourIn } from '../values/theme.ts';
@@ -24,7 +24,9 @@ const notNegative =
 const rangeOf = (name: string): readonly [number, number] =>
   ranges[name] ?? (notNegative.test(name) ? [0, Number.POSITIVE_INFINITY] : [-Infinity, Infinity]);
 
-const mix = (from: number, to: number, part: number): number => from + (to - from) * part;
+/** Halfway from 0 to 6 is 3, not a hair less, which would be cut to a whole px. */
+const mix = (from: number, to: number, part: number): number =>
+  Math.round((from + (to - from) * part) * 1e6) / 1e6;
 
 const toRgb = converter('rgb');
 const toOklab = converter('oklab');

@@ -95,5 +95,11 @@ export function valueAt(
   if (!to && from && from.at >= 1) return from.value;
   const ease = easeOf(to?.ease ?? 'linear');
   const below = underneath(track.property, held);
-  return between(track.property, from ? from.value : below, to ? to.value : below, ease(part, isBefore), theme);
+  return between(
+    track.property,
+    from ? from.value : below,
+    to ? to.value : below,
+    ease(part, isBefore),
+    theme,
+  );
 }

@@ -58,7 +58,6 @@ class Player {
     if (isOver) for (const animation of this.#all) animation.currentTime = 0;
     this.#state = 'playing';
     this.follow();
-    this.#apply();
   }
 
   pause(): void {
@@ -83,6 +82,11 @@ class Player {
   /** Takes up elements that have come, and lets go of those that went: rows come and go. */
   follow(): void {
     if (this.#state === 'idle') return;
+    this.#takeUp();
+    this.#apply();
+  }
+
+  #takeUp(): void {
     for (const [element, animations] of this.#animations)
       if (!element.isConnected) {
         for (const animation of animations.values()) animation.cancel();
@@ -110,9 +114,9 @@ class Player {
     }
   }
 
-  /** The window has another width: frames may be others. */
+  /** The window has another size: frames, and what elements are without the motion, may be others. */
   resized(): void {
-    if (this.#state === 'idle' || this.motion.targets.every(({ widths }) => widths.length < 2)) return;
+    if (this.#state === 'idle') return;
     // What elements are without the motion is seen without it.
     const times = new Map(this.#all.map((animation) => [animation, animation.currentTime]));
     for (const animation of times.keys()) animation.cancel();
