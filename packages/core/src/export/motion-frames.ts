@@ -19,7 +19,6 @@ import { hasExpression } from '../expression/template.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import type { CarryingPart } from '../kinds/kind.ts';
 import { arrangementOf, mannerOf } from '../kinds/manner.ts';
-import { borderWidth } from '../kinds/properties.ts';
 import { blended, underneath } from '../motion/blend.ts';
 import type { Key, Motion, Track } from '../motion/timeline.ts';
 import type { MotionFrame, MotionFrames, MotionTarget } from '../runtime/program.ts';

@@ -7,6 +7,10 @@ import { motionsOn } from '../motion/moved.ts';
 import type { ProgramMotion } from '../runtime/program.ts';
 import { motionTargets } from './motion-frames.ts';
 
+/** A flag that is no expression, as one; undefined where it never holds. */
+const flagged = (text: string | undefined): string | undefined =>
+  text === 'true' ? '{true}' : text === 'false' ? undefined : text;
+
 /**
  * @param screen expanded. @param names what the page calls its controls.
  * @param templateOf reads an expression of it.
@@ -20,7 +24,7 @@ export function programMotions(
   const theme = themeOf(project);
   const places = locationsIn(screen);
   return motionsOn(screen, theme.tokens).map((motion) => {
-    const plays = templateOf(motion.plays);
+    const plays = templateOf(flagged(motion.plays));
     return {
       name: motion.name,
       seconds: motion.seconds,

@@ -2,6 +2,7 @@
 import { parameterGiven } from '../cascade/attributes.ts';
 import { repetitionAround } from '../cascade/repetition.ts';
 import { effectiveNames } from '../document/names.ts';
+import { walk } from '../document/tree.ts';
 import { type Control, inForce, type StateVariable } from '../document/types.ts';
 import { escapeBraces } from '../expression/template.ts';
 import { kindOf, screenKind } from '../kinds/catalogue.ts';
@@ -148,7 +149,7 @@ export class Expander {
     const inner = this.inside(definition, { ...component, props, children: [] }, [], place);
     const { root, isSurround } = definition;
     const shown = { ...inner, ids: '' };
-    for (const line of definition.motions.values()) this.moves(line, shown);
+    for (const line of definition.motions.values()) this.moves(component, line, shown);
     const { id, name } = component;
     return {
       id,
@@ -171,7 +172,7 @@ export class Expander {
     );
     const instance = { ...this.screen, props };
     const inner = this.inside(definition, instance, content, { ...place, isPlain: true });
-    for (const line of definition.motions.values()) this.moves(line, inner);
+    for (const line of definition.motions.values()) this.moves(definition.control, line, inner);
     return definition.root ? this.children(definition.root, inner) : [...content];
   }
 
@@ -211,7 +212,7 @@ export class Expander {
     const kind = kindOf(control);
     if (kind.open) return this.instance(control, place);
     if (kind.declares === 'motion') {
-      this.moves(control, place);
+      this.moves(this.screen, control, place);
       return [];
     }
     if (kind.inComponents && place.isAlone)
@@ -241,14 +242,23 @@ export class Expander {
     ];
   }
 
-  /** Keeps a motion for where it is played. */
-  private moves(line: Control, { names, ids, prefix, isPlain, around }: Place): void {
+  /** Keeps a motion for where it is played. @param tree the screen or component that declares it. */
+  private moves(tree: Control, line: Control, { names, ids, prefix, isPlain, around }: Place): void {
     const declared = inForce(line.props[declaredName.name]) ?? '';
+    const controls = [...walk(tree)].map(
+      (control) => [entryOf(names, control.id), `${ids}${control.id}${this.rootBelow(control)}`] as const,
+    );
     this.motions.push({
       name: isPlain ? declared : `${prefix}${declared}`,
       line: around ? { ...line, props: propsIn(line, around) } : line,
-      controls: new Map([...names].map(([id, name]) => [name, `${ids}${id}`])),
+      controls: new Map(controls),
     });
+  }
+
+  /** What stands behind an instance's id in the id of the control that it becomes; empty for what stays itself. */
+  private rootBelow({ kind }: Control, depth = 0): string {
+    const root = this.components.get(kind)?.root;
+    return root && depth < deepestExpanded ? `/${root.id}${this.rootBelow(root, depth + 1)}` : '';
   }
 
   /** The id and name of a control of a component. */
@@ -305,7 +315,7 @@ export class Expander {
     }
     const content = this.children(control, { ...place, depth: place.depth + 1 });
     const inner = this.inside(definition, control, content, place);
-    for (const line of definition.motions.values()) this.moves(line, inner);
+    for (const line of definition.motions.values()) this.moves(definition.control, line, inner);
     const said = Object.fromEntries(
       Object.entries(place.around ? propsIn(control, place.around) : control.props).filter(([attribute]) =>
         isOfEveryInstance(attribute),

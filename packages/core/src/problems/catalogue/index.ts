@@ -4,6 +4,7 @@ import { codeProblems, missingInCode } from './code.ts';
 import { defaultName } from './default-name.ts';
 import { sendsNothing } from './form.ts';
 import { invalid } from './invalid.ts';
+import { flashing, motionFaults, neverPlayed, noPause } from './motions.ts';
 import { addresses, noWayOut, unreached } from './screens.ts';
 import { sharedTwice } from './shared.ts';
 import { standIn } from './stand-in.ts';
@@ -20,6 +21,10 @@ export const problemKinds: readonly ProblemKind[] = [
   codeProblems,
   missingInCode,
   sendsNothing,
+  motionFaults,
+  neverPlayed,
+  flashing,
+  noPause,
   addresses,
   unreached,
   noLabel,
