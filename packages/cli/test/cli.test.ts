@@ -42,6 +42,22 @@ describe('hovrin layout', () => {
     ]);
   });
 
+  it('prints the boxes of an instant of a motion', async () => {
+    const file = join(folder, 'moving.screen.xml');
+    await writeFile(
+      file,
+      '<screen name="A"><motion name="grow" seconds="2"><key control="t" at="0" width="100" /><key control="t" at="100%" width="200" /></motion><text name="t" text="7" /></screen>',
+    );
+    const at = async (...words: string[]) => hovrin('layout', file, '--size', '390x844', ...words);
+    const { out } = await at('--motion', 'grow', '--at', '1.5');
+    expect(JSON.parse(out)).toMatchObject([{ name: 'A' }, { name: 't', width: 175 }]);
+    expect(await at('--motion', 'gro')).toMatchObject({ code: 2, err: expect.stringContaining('`grow`') });
+    expect(await at('--motion', 'grow', '--at', 'soon')).toMatchObject({
+      code: 2,
+      err: expect.stringContaining('no time'),
+    });
+  });
+
   it('prints one line for each of several sizes', async () => {
     const file = join(folder, 'a.screen.xml');
     const { out } = await hovrin(
