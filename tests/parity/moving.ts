@@ -32,7 +32,7 @@ const values: readonly (readonly [attribute: string, texts: readonly string[]])[
 
 const placing = new Set(['width', 'height', 'margin', 'left', 'top', 'center-x']);
 
-const easings = [
+export const easings = [
   'linear',
   'ease',
   'ease-in',
