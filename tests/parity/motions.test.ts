@@ -132,7 +132,10 @@ describe('what is seen of a motion', () => {
         await drawn.evaluate(() => document.fonts.ready);
         const picture = await drawn.screenshot();
         await drawn.goto('about:blank');
-        far.push([`${looks[index]} at ${at}`, await differing(drawn, shot, picture, isTurned(index) ? 64 : 8)]);
+        far.push([
+          `${looks[index]} at ${at}`,
+          await differing(drawn, shot, picture, isTurned(index) ? 64 : 8),
+        ]);
       }
     }
     expect(far.filter(([, part]) => part >= 0.005)).toEqual([]);

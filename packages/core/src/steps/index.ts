@@ -62,6 +62,17 @@ export {
   sendingProblem,
 } from './log.ts';
 export { mergeAll } from './merge.ts';
+export {
+  easedKeys,
+  type KeyWanted,
+  keyed,
+  motionLines,
+  newMotion,
+  recorded,
+  repeatedKeys,
+  retimed,
+  timeText,
+} from './motions.ts';
 export { newestSteps } from './older-steps.ts';
 export { settingProject } from './project-value.ts';
 export { convertUnits, percentBasis } from './px-percent.ts';

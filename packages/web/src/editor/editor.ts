@@ -10,6 +10,7 @@ import {
   type Project,
   type Renamed,
   type ScreenLayout,
+  type Step,
 } from '@hovrin/core';
 import { api, type OpenedProject } from '../api.ts';
 import { Asides } from './asides.ts';
@@ -127,11 +128,15 @@ export class Editor extends EditorView {
     });
   }
 
+  /** While a motion is recorded: makes keys of what is done. */
+  recorder: ((project: Project, steps: readonly Step[]) => readonly Step[]) | undefined;
+
   /** Carries out a change. @returns whether its steps fit; where not, the person is told why. */
   dispatch = (change: Change): boolean => {
     if (change.steps.length === 0) return this.#afterChange(change);
     const { project, scope } = this.state;
-    return this.#add('change', changeFor(project, change, scope));
+    const made = this.recorder ? { ...change, steps: this.recorder(project, change.steps) } : change;
+    return this.#add('change', changeFor(project, made, scope));
   };
 
   #add(kind: LogEntry['kind'], change: Change, takes?: number): boolean {

@@ -1,5 +1,5 @@
 /** How the bench is looked at: sizes, outlines, the control that is lit, a change that is previewed. */
-import type { Mode, Project, SampleCondition } from '@hovrin/core';
+import type { Instant, Mode, Project, SampleCondition } from '@hovrin/core';
 import { createContext, useContext } from 'react';
 import type { ScreenSize } from '../../sizes.ts';
 import type { LiveValues } from '../bays/useLiveValues.ts';
@@ -81,6 +81,9 @@ export interface BenchView {
   /** A control that something else on the screen speaks of just now. */
   readonly lit: string | undefined;
   readonly setLit: (control: string | undefined) => void;
+  /** The instant of a motion that all bays show. */
+  readonly instant: Instant | undefined;
+  readonly setInstant: (instant: Instant | undefined) => void;
   /** The project as it would be; shown in its place while something is only pointed at. */
   readonly preview: Project | undefined;
   readonly setPreview: (project: Project | undefined) => void;

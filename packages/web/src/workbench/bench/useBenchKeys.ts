@@ -52,6 +52,7 @@ export function useBenchKeys(bench: BenchKeys): readonly BenchKey[] {
     { keys: 'P', label: 'Problems of the whole project', run: () => onDrawer('problems') },
     { keys: 'F', label: 'Focus order', run: () => onDrawer('focus') },
     { keys: 'D', label: 'Bindings: what can be read, what feeds what', run: () => onDrawer('bindings') },
+    { keys: 'M', label: 'Motions: keys on a time line', run: () => onDrawer('motion') },
     ...widths,
     ...seeingKeys(bench),
     {

@@ -1,5 +1,5 @@
 /** Keeps how the bench is looked at: sizes, outlines, the control that is lit, the kind that is drawn, the picture that is traced. */
-import type { Project } from '@hovrin/core';
+import type { Instant, Project } from '@hovrin/core';
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { currentScreen, useEditorState, useWorkplace } from '../../editor/context.tsx';
 import { useHeld } from '../../editor/held.ts';
@@ -45,6 +45,7 @@ export function useBenchViewState(focusShown: boolean): BenchView {
   const [writing, setWriting] = useState<WordsAt>();
   const [lit, setLit] = useState<string>();
   const [preview, setPreview] = useState<Project>();
+  const [instant, setInstant] = useState<Instant>();
   const [snapping, setSnapping] = useState(localStorage.getItem('hovrin.snapping') !== 'off');
   const resize = useCallback(
     (size: Partial<ScreenSize>) =>
@@ -87,6 +88,8 @@ export function useBenchViewState(focusShown: boolean): BenchView {
       setLit,
       preview,
       setPreview,
+      instant,
+      setInstant,
       snapping,
       setSnapping: (on: boolean) => {
         localStorage.setItem('hovrin.snapping', on ? 'on' : 'off');
@@ -109,6 +112,7 @@ export function useBenchViewState(focusShown: boolean): BenchView {
       writing,
       lit,
       preview,
+      instant,
       snapping,
     ],
   );

@@ -30,7 +30,7 @@ export function useShownLayout(
   { width, height, safe, hinge, sample: own }: ScreenSize,
 ) {
   const { shaper } = useWorkplace();
-  const { seeing, liveValues } = useBenchView();
+  const { seeing, liveValues, instant } = useBenchView();
   const { inPlace: asked, screenId } = useEditorState('inPlace', 'screenId');
   const inPlace = screenId === shown.id ? asked : undefined;
   const sample = own ?? seeing.sample;
@@ -49,8 +49,16 @@ export function useShownLayout(
   const { mode } = seeing;
   const states = useHeldStates(project, inPlace);
   const view = useMemo(
-    () => ({ width, height, safe, hinge, mode, states }),
-    [width, height, safe, hinge, mode, states],
+    () => ({
+      width,
+      height,
+      safe,
+      hinge,
+      mode,
+      states,
+      motions: instant && screenId === shown.id ? [instant] : undefined,
+    }),
+    [width, height, safe, hinge, mode, states, instant, screenId, shown.id],
   );
   const layout = useMemo(
     () => placedIn(current.layOut(project, screen, { ...view, hues: true }), shown.id, inPlace),

@@ -1,6 +1,7 @@
 /** The drawer below the bench: closed until it is asked for. */
 import { type Control, effectiveNames, entryOf, locate, type Severity } from '@hovrin/core';
 import {
+  Activity,
   CircleAlert,
   FileCode,
   HelpCircle,
@@ -27,7 +28,12 @@ const SourcePane = lazy(() =>
   import('../sources/SourcePane.tsx').then((module) => ({ default: module.SourcePane })),
 );
 
-export type DrawerName = 'source' | 'why' | 'sweep' | 'checks' | 'problems' | 'focus' | 'bindings';
+/** Loaded when it is first opened. */
+const MotionPane = lazy(() =>
+  import('../motion/MotionPane.tsx').then((module) => ({ default: module.MotionPane })),
+);
+
+export type DrawerName = 'source' | 'why' | 'sweep' | 'checks' | 'problems' | 'focus' | 'bindings' | 'motion';
 
 const tabs: readonly { name: DrawerName; label: string; keys: string; icon: ReactNode }[] = [
   { name: 'source', label: 'Source', keys: 'X', icon: <FileCode size={14} aria-hidden /> },
@@ -37,6 +43,7 @@ const tabs: readonly { name: DrawerName; label: string; keys: string; icon: Reac
   { name: 'problems', label: 'Problems', keys: 'P', icon: <ListChecks size={14} aria-hidden /> },
   { name: 'focus', label: 'Focus', keys: 'F', icon: <ListOrdered size={14} aria-hidden /> },
   { name: 'bindings', label: 'Bindings', keys: 'D', icon: <Workflow size={14} aria-hidden /> },
+  { name: 'motion', label: 'Motion', keys: 'M', icon: <Activity size={14} aria-hidden /> },
 ];
 
 export function Drawer({
@@ -116,6 +123,10 @@ export function Drawer({
             <ProblemsPane />
           ) : open === 'bindings' ? (
             <BindingsPane control={control} name={entryOf(effectiveNames(screen), control.id)} />
+          ) : open === 'motion' ? (
+            <Suspense fallback={<p className="p-3 text-quiet">Opening the motions …</p>}>
+              <MotionPane key={screen.id} tree={screen} control={control} />
+            </Suspense>
           ) : open === 'focus' ? (
             <FocusPane screen={screen} />
           ) : (
