@@ -42,6 +42,31 @@ const told = (project: Project) => {
   );
 };
 
+describe('while a motion moves', () => {
+  const moving = (width: string) =>
+    screenOf(
+      `<motion name="grow" seconds="2" plays="{true}"><key control="t" at="0" width="100" /><key control="t" at="50%" width="${width}" /></motion><heading level="1" text="Tonight" /><row><text name="t" text="Soup" width="100" /></row>`,
+    );
+
+  it('what is wrong on the way is said, with the moment', () => {
+    const [finding, ...others] = check(moving('3000'));
+    expect(others).toEqual([]);
+    expect(finding).toMatchObject({ severity: 'error', fixes: [] });
+    expect(finding?.sentence).toMatch(/^While `grow` moves, at \d(\.\d+)? s: .*`t`/);
+    expect(finding?.where.length).toBeGreaterThan(0);
+  });
+
+  it('nothing is said of one on which all is well, and nothing of what is wrong without it', () => {
+    expect(check(moving('200'))).toEqual([]);
+    const wide = moving('3000');
+    const still = {
+      ...wide,
+      screens: wide.screens.map((screen) => ({ ...screen, children: screen.children.slice(1) })),
+    };
+    expect(check(still)).toEqual([]);
+  });
+});
+
 describe('a check', () => {
   it('says nothing about a screen that is well', () => {
     const fine = screenOf(

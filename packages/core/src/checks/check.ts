@@ -9,6 +9,7 @@ import type { Control, Project } from '../document/types.ts';
 import { halfOpen } from '../layout/folded-screen.ts';
 import { ScreenView } from '../layout/screen-layout.ts';
 import { ViewBoxes } from '../layout/view-boxes.ts';
+import type { Instant } from '../motion/instant.ts';
 import { expandedOn } from '../reuse/expand.ts';
 import { itemAt } from '../sure.ts';
 import { sweepLayouts } from '../sweep/sweep.ts';
@@ -22,6 +23,7 @@ import { acrossHeight, uprightHeight } from './heights.ts';
 import { ignoredOf } from './ignored.ts';
 import type { Measure } from './measures.ts';
 import { measure } from './measuring.ts';
+import { motionFindings } from './moving.ts';
 import { type AllTaken, type Gathered, Remembered, rememberedWith } from './remembered.ts';
 import { saidOnce } from './said-once.ts';
 import { saidTwice } from './said-twice.ts';
@@ -36,6 +38,8 @@ export interface CheckOptions {
   readonly textScales?: readonly number[];
   readonly rightToLeft?: boolean;
   readonly mode?: Mode | undefined;
+  /** Motions that are held at an instant; absent: nothing moves. */
+  readonly motions?: readonly Instant[] | undefined;
 }
 
 export const usualCheck: CheckOptions = { from: 280, to: 1920, textScales: [1, 2] };
@@ -82,7 +86,9 @@ export function* checkScreen(
     found.push({ ...finding, attribute: undefined });
   found.push(...saidTwice(project, screen, options));
   yield 'finding';
-  found.push(...(yield* changeFindings({ boxes, project, screen, options }, gathered, gather)));
+  const checked = { boxes, project, screen, options };
+  found.push(...(yield* changeFindings(checked, gathered, gather)));
+  found.push(...(yield* motionFindings(checked, gathered, gather)));
   const order = [...walk(screen)].map(({ id }) => id);
   const ignored = ignoredOf(screen);
   const rank: Record<Severity, number> = { error: 0, warning: 1, advice: 2 };
@@ -118,7 +124,7 @@ function* gather(
   boxes: ViewBoxes,
   project: Project,
   screen: Control,
-  { from, to, textScales = [1, 2], rightToLeft = false, mode }: CheckOptions,
+  { from, to, textScales = [1, 2], rightToLeft = false, mode, motions }: CheckOptions,
   // Of a trial only what is inside of boxes is worth keeping.
   remembered = new Remembered(rememberedWith(boxes).seen),
 ): Generator<CheckStep, Map<string, Gathered>, void> {
@@ -131,7 +137,7 @@ function* gather(
       const least = orientation === 'portrait' ? from : Math.max(from, acrossHeight + 1 / 64);
       const most = orientation === 'portrait' ? Math.min(to, uprightHeight) : to;
       if (least > most) continue;
-      const sweep = { from: least, to: most, height, textScale, rightToLeft, mode };
+      const sweep = { from: least, to: most, height, textScale, rightToLeft, mode, motions };
       for (const stretch of sweepLayouts(boxes, project, screen, sweep)) {
         const { from: start, to: end } = stretch;
         // Stretches end where bands begin, and with them where fingers are no longer counted on.

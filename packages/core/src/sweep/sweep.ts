@@ -24,6 +24,7 @@ import { passOf } from '../layout/engine.ts';
 import type { Laid } from '../layout/laid.ts';
 import { layOutRoot, type View } from '../layout/screen-layout.ts';
 import { ViewBoxes } from '../layout/view-boxes.ts';
+import type { Instant } from '../motion/instant.ts';
 import { expandedOn } from '../reuse/expand.ts';
 import type { Shaper } from '../text/shaper.ts';
 import { floorUnit, unit } from '../text/units.ts';
@@ -42,6 +43,8 @@ export interface SweepOptions {
   readonly textScale?: number;
   readonly rightToLeft?: boolean;
   readonly mode?: Mode | undefined;
+  /** Motions that are held at an instant; absent: nothing moves. */
+  readonly motions?: readonly Instant[] | undefined;
 }
 
 /** A stretch, and the change at its beginning; none at the first. */
@@ -102,8 +105,8 @@ function* ranges(
   options: SweepOptions,
 ): Generator<Found, void, void> {
   const { project, screen } = expandedOn(given, of);
-  const { height, textScale = 1, rightToLeft = false, mode } = options;
-  const viewAt = (width: number): View => ({ width, height, textScale, rightToLeft, mode });
+  const { height, textScale = 1, rightToLeft = false, mode, motions } = options;
+  const viewAt = (width: number): View => ({ width, height, textScale, rightToLeft, mode, motions });
   let lastPrefixes: string[] | undefined;
   for (const [from, to] of segments(project, screen, options)) {
     const root = boxes.of(project, screen, viewAt(from));
