@@ -6,7 +6,9 @@ import {
   checkNamed,
   effectiveNames,
   type Finding,
+  findingKey,
   handlersAtHand,
+  isRightToLeft,
   type MissingHandler,
   missingHandlers,
   moduleFile,
@@ -25,7 +27,7 @@ import { checkCode, loadShaper, type PlacedCodeProblem } from '@hovrin/files';
 import { BadInput, readInput } from './bad-input.ts';
 import { readOptions } from './options.ts';
 import { readWidth } from './sweep-command.ts';
-import { readMode } from './view-options.ts';
+import { inLocale, readMode } from './view-options.ts';
 
 /** @returns 1 where there are errors or warnings, 0 where there is at most advice. */
 export async function checkCommand(words: readonly string[], print: (text: string) => void): Promise<number> {
@@ -36,6 +38,7 @@ export async function checkCommand(words: readonly string[], print: (text: strin
     json: { type: 'boolean' },
     handlers: { type: 'string' },
     mode: { type: 'string' },
+    locale: { type: 'string' },
   });
   if (positionals.length === 0) throw new BadInput('A file or folder is needed: `hovrin check FILE|FOLDER`');
   const from = readWidth(values.from ?? String(usualCheck.from), '--from');
@@ -50,7 +53,7 @@ export async function checkCommand(words: readonly string[], print: (text: strin
       ...(await notAtHand(project, input, values.handlers)).map(saidOfHandler),
       ...(await checkCode(project)).map(saidOfCode),
       ...problemsIn(project, isFolder).map(saidOfProblem),
-      ...findingsOf(await loadShaper(), project, {
+      ...findingsIn(await loadShaper(), project, values.locale, {
         ...usualCheck,
         from,
         to,
@@ -93,18 +96,56 @@ const saidOfProblem = (problem: Problem): Said => ({
   text: readableProblem(problem),
 });
 
+type Shaper = Awaited<ReturnType<typeof loadShaper>>;
+type How = NonNullable<Parameters<typeof checkAll>[3]>;
+
+/**
+ * What is wrong with the screens of a project in its languages. What is wrong in that of the source is told once; what others add,
+ * with the languages that it is wrong in.
+ *
+ * @param only the only language that is looked at.
+ */
+function findingsIn(shaper: Shaper, project: Project, only: string | undefined, how: How): readonly Said[] {
+  if (only !== undefined) {
+    const rightToLeft = how.rightToLeft === true || isRightToLeft(only);
+    return findingsOf(shaper, inLocale(project, only), { ...how, rightToLeft });
+  }
+  const found = findingsOf(shaper, project, how);
+  const known = new Set(found.map(({ key }) => key));
+  const added = new Map<string, { said: KeyedFinding; tags: string[] }>();
+  for (const { tag } of (project.locales ?? []).slice(1)) {
+    const rightToLeft = how.rightToLeft === true || isRightToLeft(tag);
+    for (const said of findingsOf(shaper, inLocale(project, tag), { ...how, rightToLeft })) {
+      if (known.has(said.key)) continue;
+      const before = added.get(said.key);
+      if (before) before.tags.push(tag);
+      else added.set(said.key, { said, tags: [tag] });
+    }
+  }
+  return [
+    ...found,
+    ...[...added.values()].map(({ said, tags }) => ({
+      ...said,
+      told: { ...said.told, locales: tags },
+      text: `${said.text}\n  In ${tags.join(', ')}.`,
+    })),
+  ];
+}
+
+/** A finding, told apart from others of the same project in another language. */
+interface KeyedFinding extends Said {
+  readonly key: string;
+}
+
 /** What is wrong with the screens of a project at some width. */
-const findingsOf = (
-  shaper: Awaited<ReturnType<typeof loadShaper>>,
-  project: Project,
-  how: Parameters<typeof checkAll>[3],
-): readonly Said[] =>
+const findingsOf = (shaper: Shaper, project: Project, how: How): readonly KeyedFinding[] =>
   project.screens.flatMap((screen) => {
     const names = namesOn(project, screen);
     const nameOf = (id: string | undefined) => (id === undefined ? undefined : names.get(id));
-    return checkAll(shaper, project, screen, how).map((finding): Said => {
+    return checkAll(shaper, project, screen, how).map((finding): KeyedFinding => {
       const { severity, control, other, fixes } = finding;
       return {
+        key: `${screen.name} ${findingKey(finding)}`,
         severity,
         told: {
           screen: screen.name,

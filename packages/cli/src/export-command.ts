@@ -12,6 +12,7 @@ import {
 import { makeExport, writeExport } from '@hovrin/files';
 import { BadInput, readInput } from './bad-input.ts';
 import { readOptions } from './options.ts';
+import { inLocale, readViewOptions } from './view-options.ts';
 
 export async function exportCommand(
   words: readonly string[],
@@ -23,15 +24,20 @@ export async function exportCommand(
     const known = exporters.map(({ id }) => `\`hovrin export ${id}\``).join(', ');
     throw new BadInput(`\`${format ?? ''}\` cannot be written; ${known} can.`);
   }
-  const { values, positionals } = readOptions(rest, { out: { type: 'string' }, rtl: { type: 'boolean' } });
+  const { values, positionals } = readOptions(rest, {
+    out: { type: 'string' },
+    rtl: { type: 'boolean' },
+    locale: { type: 'string' },
+  });
   const [path, ...more] = positionals;
   if (path === undefined || more.length > 0)
     throw new BadInput(`One file or folder is needed: \`hovrin export ${exporter.id} FILE --out DIR\``);
   if (values.out === undefined) throw new BadInput('Where to? `--out DIR`');
-  const { project, rows, assetFolder } = await readInput(path);
+  const { project: source, rows, assetFolder } = await readInput(path);
+  const project = inLocale(source, values.locale);
   const page = await makeExport(exporter, project, {
     ...(await configIn(values.out)),
-    rightToLeft: values.rtl === true,
+    rightToLeft: readViewOptions(values).rightToLeft ?? false,
     rowsOfTable: (id) => rows.get(id),
   });
   try {

@@ -14,7 +14,7 @@ import {
 import { loadShaper } from '@hovrin/files';
 import { BadInput, readInput } from './bad-input.ts';
 import { readOptions } from './options.ts';
-import { readViewOptions, viewOptions } from './view-options.ts';
+import { inLocale, readViewOptions, viewOptions } from './view-options.ts';
 
 export async function sweepCommand(words: readonly string[], print: (text: string) => void): Promise<number> {
   const { values, positionals } = readOptions(words, {
@@ -33,7 +33,7 @@ export async function sweepCommand(words: readonly string[], print: (text: strin
   if (to < from) throw new BadInput(`The sweep ends (${to}) before it begins (${from}).`);
   const options = { from, to, height, ...readViewOptions(values) };
   const { project: source } = await readInput(itemAt(positionals, 0));
-  const project = expandedProject(source);
+  const project = expandedProject(inLocale(source, values.locale));
   const shaper = await loadShaper();
   const many = project.screens.length > 1;
   let shown = 0;

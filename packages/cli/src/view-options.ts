@@ -3,12 +3,14 @@ import {
   didYouMean,
   effectiveNames,
   type HeldStates,
+  isRightToLeft,
   longTextLocale,
   longTexts,
   type Mode,
   modes,
   motionsHere,
   type Project,
+  inLocale as translated,
   type View,
 } from '@hovrin/core';
 import { BadInput } from './bad-input.ts';
@@ -17,7 +19,7 @@ import { readSize } from './options.ts';
 export const viewOptions = {
   'text-scale': { type: 'string' },
   rtl: { type: 'boolean' },
-  // Texts have one language so far: every locale gives the same boxes, but for the trial one that makes texts longer.
+  // One of the project's languages, or the trial one that makes texts longer.
   locale: { type: 'string' },
   mode: { type: 'string' },
   state: { type: 'string', multiple: true },
@@ -27,6 +29,7 @@ interface ViewValues {
   readonly 'text-scale'?: string | undefined;
   readonly rtl?: boolean | undefined;
   readonly mode?: string | undefined;
+  readonly locale?: string | undefined;
 }
 
 /** @throws BadInput where it is none. */
@@ -41,7 +44,8 @@ export function readViewOptions(values: ViewValues): Pick<View, 'textScale' | 'r
   const textScale = Number(values['text-scale'] ?? 1);
   if (!(textScale >= 0.1 && textScale <= 10))
     throw new BadInput(`\`${values['text-scale']}\` is not a text scale from 0.1 to 10.`);
-  return { textScale, rightToLeft: values.rtl === true, mode: readMode(values.mode) };
+  const rightToLeft = values.rtl === true || (values.locale !== undefined && isRightToLeft(values.locale));
+  return { textScale, rightToLeft, mode: readMode(values.mode) };
 }
 
 /**
@@ -88,9 +92,15 @@ export function readInstant(
   return { motions: [{ name, at: seconds }] };
 }
 
-/** A project in a locale. */
-export const inLocale = (project: Project, locale: string | undefined): Project =>
-  locale === longTextLocale ? longTexts(project) : project;
+/** A project in a locale. @throws BadInput where it has languages, and this is none of them. */
+export function inLocale(project: Project, locale: string | undefined): Project {
+  if (locale === undefined) return project;
+  if (locale === longTextLocale) return longTexts(project);
+  const tags = (project.locales ?? []).map(({ tag }) => tag);
+  if (tags.length > 0 && !tags.some((tag) => tag.toLowerCase() === locale.toLowerCase()))
+    throw new BadInput(`The project has no language \`${locale}\`: ${tags.join(', ')}.`);
+  return translated(project, locale);
+}
 
 /** A size with the other options. @throws BadInput where it is no size. */
 export const readView = (size: string, values: ViewValues): View => ({

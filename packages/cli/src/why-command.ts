@@ -13,7 +13,7 @@ import {
 import { loadShaper } from '@hovrin/files';
 import { BadInput, readInput } from './bad-input.ts';
 import { readOptions } from './options.ts';
-import { readStates, readView, viewOptions } from './view-options.ts';
+import { inLocale, readStates, readView, viewOptions } from './view-options.ts';
 
 export async function whyCommand(words: readonly string[], print: (text: string) => void): Promise<number> {
   const { values, positionals } = readOptions(words, {
@@ -30,7 +30,7 @@ export async function whyCommand(words: readonly string[], print: (text: string)
   if (values.control === undefined) throw new BadInput('Which control? `--control NAME`');
   const view = readView(values.size, values);
   const asked = readQuestions(values.axis);
-  const { project } = await readInput(path);
+  const project = inLocale((await readInput(path)).project, values.locale);
   const { screen, id } = findControl(project, values.control);
   const why = new Why(await loadShaper(), project, screen, { ...view, ...readStates(project, values.state) });
   if (!why.has(id)) throw new BadInput(`\`${values.control}\` is hidden at ${values.size}.`);

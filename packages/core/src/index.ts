@@ -359,3 +359,4 @@ export { joinedTracks, trackTexts } from './values/track-list.ts';
 export * from './ways/index.ts';
 export { questions, Why } from './why/explain.ts';
 export type { Explanation, Fix, Question, Source, Term, Working } from './why/explanation.ts';
+export * from './words/index.ts';

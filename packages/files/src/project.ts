@@ -6,6 +6,7 @@ import {
   defaultBands,
   expansionOf,
   isCodeFile,
+  isStringsFile,
   isTaskFile,
   type Project,
   parseScreen,
@@ -59,6 +60,7 @@ const isPlaced = (path: string): boolean =>
   /^tables\/[^/]+\.json$/.test(path) ||
   isTaskFile(path) ||
   isCodeFile(path) ||
+  isStringsFile(path) ||
   path === styleFile ||
   Object.values(tokenFiles).some((file) => file === path);
 

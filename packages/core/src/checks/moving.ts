@@ -25,7 +25,8 @@ function momentsOf({ tracks }: Motion): readonly number[] {
 }
 
 /** Whether a motion changes boxes: what only turns or fades one covers and cuts nothing that it would not without. */
-const movesBoxes = ({ tracks }: Motion): boolean => tracks.some(({ property }) => property.effect === 'layout');
+const movesBoxes = ({ tracks }: Motion): boolean =>
+  tracks.some(({ property }) => property.effect === 'layout');
 
 /** @param still what is wrong with the screen without its motions. */
 export function* motionFindings(

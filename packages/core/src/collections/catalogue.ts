@@ -10,6 +10,7 @@ import { code } from './code.ts';
 import type { Collection, Fault } from './collection.ts';
 import { components } from './components.ts';
 import { folders } from './folders.ts';
+import { locales } from './locales.ts';
 import { mapPlaces } from './map-places.ts';
 import { pictures } from './pictures.ts';
 import { screens } from './screens.ts';
@@ -44,6 +45,7 @@ export function addCollection<E extends object>(collection: Collection<E>): () =
   return () => known.delete(collection.id);
 }
 
+addCollection(locales);
 addCollection(folders);
 addCollection(mapPlaces);
 addCollection(bands);

@@ -86,7 +86,9 @@ export interface Collection<E extends object = object> {
   /** An entity that replaces another; fields with steps of their own keep the other's values. */
   succeeding?(entity: E, before: E): E;
   /** An entity as `project.json` has it; itself where this is absent. */
-  printed?(entity: E): object;
+  printed?(entity: E): unknown;
+  /** What `project.json` has, as an entity; itself where this is absent. */
+  read?(raw: unknown): unknown;
   /** What makes entities of an older format those of the next one, by the format that they come from. */
   readonly migrations?: Readonly<Record<number, (entities: readonly unknown[]) => readonly unknown[]>>;
 }

@@ -6,6 +6,7 @@ import { kindOf } from '../kinds/catalogue.ts';
 import { surroundOf } from '../kinds/screen.ts';
 import { controlProblem } from '../meaning/validate.ts';
 import type { AttributeText, Collection, Use } from './collection.ts';
+import { withKeysRenamed } from './locales.ts';
 
 const isSurroundAttribute = (control: Control, attribute: string): boolean =>
   attribute === surroundOf.name && kindOf(control).properties.includes(surroundOf);
@@ -41,6 +42,8 @@ export const components: Collection<Control> = {
   inAttribute: (control, [attribute, text], from, to): AttributeText =>
     text === from && isSurroundAttribute(control, attribute) ? [attribute, to] : [attribute, text],
   inControl: (control, from, to) => (control.kind === from ? { ...control, kind: to } : control),
+  inEntity: (of, entity, from, to) =>
+    of === 'locales' ? (withKeysRenamed(entity as never, from, to) as never) : entity,
   uses,
   needed: () => true,
 };

@@ -10,6 +10,7 @@ import { pointedElsewhere } from '../expression/renaming.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import { controlProblem } from '../meaning/validate.ts';
 import type { AttributeText, Collection } from './collection.ts';
+import { withKeysRenamed } from './locales.ts';
 
 /** An attribute's text that names screens, with one of them under another name. */
 function leadingElsewhere(
@@ -60,6 +61,7 @@ export const screens: Collection<Control> = {
   rekeyed: (screen, name) => ({ ...screen, name }),
   inAttribute,
   inEntity: (of, entity, from, to) => {
+    if (of === 'locales') return withKeysRenamed(entity as never, from, to) as never;
     if (of === 'map')
       return (entity as Partial<MapPlace>).screen === from ? { ...entity, screen: to } : entity;
     if (of === 'folders') return withScreenRenamed(entity, from, to);

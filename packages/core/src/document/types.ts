@@ -5,6 +5,7 @@
 
 import type { CodeModule } from './code.ts';
 import type { Folder } from './folder.ts';
+import type { Locale } from './locale.ts';
 import type { MapPlace } from './map-place.ts';
 import type { DataSource, RemoteTable, Request } from './source.ts';
 import type { Style } from './style-set.ts';
@@ -218,6 +219,8 @@ export interface Project {
   readonly folders?: readonly Folder[];
   /** Where screens stand on the map of ways, as far as somebody moved them; absent: all are arranged. */
   readonly map?: readonly MapPlace[];
+  /** Its languages, that of its source first; absent: it has one. */
+  readonly locales?: readonly Locale[];
   /** Controls of kind `screen`, in the order in which they are listed. */
   readonly screens: readonly Control[];
   /** Controls of kind `component`: what is said once and stands wherever an instance of it stands; absent: none. */

@@ -7,6 +7,7 @@ import { type Control, inForce, type Project } from '../document/types.ts';
 import { mapWords } from '../expression/template.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import { expandedProject } from '../reuse/expand.ts';
+import { entryProperties, wordProperties } from '../words/places.ts';
 
 /** The name under which it can be asked for where a locale is. */
 export const longTextLocale = 'x-long';
@@ -63,14 +64,10 @@ export function lengthened(text: string): string {
   return more > 0 ? longer.replace(/\p{L}(?=\P{L}*$)/u, (last) => last + 'ó'.repeat(more)) : longer;
 }
 
-/** Properties whose values are read by people, and those whose entries are. */
-const words = new Set(['text', 'label', 'caption', 'hint', 'placeholder', 'message', 'title', 'alt', 'unit']);
-const entries = new Set(['options', 'columns', 'labels']);
-
 function longProperty(name: string, text: string): string {
   const word = name.slice(name.lastIndexOf('.') + 1);
-  if (words.has(word)) return mapWords(text, lengthened) ?? text;
-  if (!entries.has(word) || text.includes('{')) return text;
+  if (wordProperties.has(word)) return mapWords(text, lengthened) ?? text;
+  if (!entryProperties.has(word) || text.includes('{')) return text;
   return text
     .split('|')
     .map((entry) => {

@@ -17,6 +17,7 @@ import { parseScreen } from './parse.ts';
 import { printScreen } from './print.ts';
 import type { SourceProblem } from './problem.ts';
 import { printProjectFile, readProjectFile, untitled } from './project-file.ts';
+import { printStringFiles, readStringFiles } from './string-files.ts';
 import { printStyleFile, readStyleFile, styleFile } from './style-file.ts';
 import { printTaskFiles, readTaskFiles } from './task-files.ts';
 import { printTokenFiles, readTokenFiles, tokenProblems } from './token-files.ts';
@@ -74,6 +75,9 @@ export function readFolder(
   const tasks = readTaskFiles(files);
   if (!tasks.ok) return tasks;
   if (tasks.tasks.length > 0) base = { ...base, tasks: tasks.tasks };
+  const strings = readStringFiles(files, base.locales ?? []);
+  if (!strings.ok) return strings;
+  if (strings.locales.length > 0) base = { ...base, locales: strings.locales };
   const code = readCodeFiles(files);
   if (!code.ok) return code;
   if (code.modules.length > 0) base = { ...base, code: code.modules };
@@ -226,6 +230,7 @@ export function printFolder(project: Project, rows: StoredRows = new Map()): Map
   if (project.styles && project.styles.length > 0)
     files.set(styleFile, printStyleFile(project.styles, project.bands));
   for (const [path, text] of printTaskFiles(project.tasks ?? [])) files.set(path, text);
+  for (const [path, text] of printStringFiles(project.locales ?? [])) files.set(path, text);
   for (const [path, text] of printCodeFiles(project.code ?? [])) files.set(path, text);
   for (const screen of project.screens)
     files.set(`screens/${screen.name}.screen.xml`, printScreen(screen, project.bands));

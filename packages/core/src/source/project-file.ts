@@ -79,8 +79,9 @@ export function readProjectFile(text: string): ProjectFile | { readonly problem:
     return fail('`screens` is not a list of names.', text.indexOf('"screens"'));
   let project: Project = { ...untitled(), ...values };
   for (const collection of listed) {
-    const entities = data[collection.id];
-    if (entities === undefined) continue;
+    const raw = data[collection.id];
+    if (raw === undefined) continue;
+    const entities: unknown = Array.isArray(raw) && collection.read ? raw.map(collection.read) : raw;
     const fault = collectionFault(collection, entities, project);
     if (fault) return fail(`${fault.path}: ${fault.message}`, placeOf(text, fault.path, data));
     if (Array.isArray(entities)) project = withEntities(project, collection, entities);
@@ -91,7 +92,7 @@ export function readProjectFile(text: string): ProjectFile | { readonly problem:
 /** Prints `project.json`. */
 export function printProjectFile(project: Project): string {
   const { format, screens } = project;
-  const lists = printedCollections().flatMap((collection): [string, readonly object[]][] => {
+  const lists = printedCollections().flatMap((collection): [string, readonly unknown[]][] => {
     const entities = entitiesOf(project, collection);
     if (collection.optional && entities.length === 0) return [];
     return [[collection.id, entities.map((each) => collection.printed?.(each) ?? each)]];

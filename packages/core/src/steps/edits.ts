@@ -1,6 +1,8 @@
 /** Changes that take several steps: what they must carry with them stands here, not at each caller. */
 
 import { readAttribute } from '../cascade/attributes.ts';
+import { withKeysRenamed } from '../collections/locales.ts';
+import type { Locale } from '../document/locale.ts';
 import { effectiveNames, freeName, freshName } from '../document/names.ts';
 import { spoken } from '../document/spoken.ts';
 import { emptyValues, fitting } from '../document/state.ts';
@@ -87,12 +89,14 @@ function changedTexts(
  * one begins with, is said after the name.
  *
  * @param name a valid name that is free. @param tasks the project's: steps that name it follow.
+ * @param locales its languages: translations follow.
  */
 export function nameControl(
   screen: Control,
   control: Control,
   name: string,
   tasks: readonly Task[] = [],
+  locales: readonly Locale[] = [],
 ): Step[] {
   const kind = kindOf(control);
   const word = kind.group === 'ask' ? 'label' : kind.group === 'act' ? 'text' : undefined;
@@ -110,6 +114,15 @@ export function nameControl(
   if (from !== undefined)
     for (const task of tasks)
       steps.push(...changing('tasks', task, withControlRenamed(task, screen.name ?? '', from, name)));
+  if (from !== undefined)
+    for (const locale of locales)
+      steps.push(
+        ...changing(
+          'locales',
+          locale,
+          withKeysRenamed(locale, `${screen.name}.${from}`, `${screen.name}.${name}`),
+        ),
+      );
   if (word !== undefined && starter !== undefined && control.props[word] === starter)
     steps.push({ type: 'set', control: control.id, property: word, value: escapeBraces(spoken(name)) });
   return steps;

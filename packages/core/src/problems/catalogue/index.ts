@@ -9,6 +9,7 @@ import { addresses, noWayOut, unreached } from './screens.ts';
 import { sharedTwice } from './shared.ts';
 import { standIn } from './stand-in.ts';
 import { taskProblems } from './tasks.ts';
+import { staleTranslation, wrongTranslation } from './translations.ts';
 import { unusedParts } from './unused.ts';
 import { unusedVariable } from './unused-variable.ts';
 import { variables } from './variables.ts';
@@ -31,6 +32,8 @@ export const problemKinds: readonly ProblemKind[] = [
   noName,
   noWayOut,
   sharedTwice,
+  wrongTranslation,
+  staleTranslation,
   standIn,
   defaultName,
   unusedVariable,

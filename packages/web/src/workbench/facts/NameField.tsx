@@ -45,7 +45,7 @@ export function NameField({ control, name }: { control: Control; name: string })
           ? renameDeclared(project, control, typed)
           : isScreen
             ? renameTree(project, control.id, typed)
-            : nameControl(found.screen, control, typed, project.tasks),
+            : nameControl(found.screen, control, typed, project.tasks, project.locales),
       });
     if (!problem) setTyped(undefined);
   };

@@ -1,0 +1,30 @@
+/** What is wrong with a translation: its expressions are those of the source text, whatever the words around them. */
+import { parseTemplate } from '../expression/template.ts';
+import type { WordsPlace } from './places.ts';
+
+/** The expressions of a text, as they are written; undefined where it cannot be read. */
+function expressionsIn(text: string): readonly string[] | undefined {
+  if (!parseTemplate(text).ok) return undefined;
+  const plain = text.replaceAll(/\{\{|\}\}/g, '  ');
+  return [...plain.matchAll(/\{([^{}]*)\}/g)].map(([, inner = '']) => inner.trim().replaceAll(/\s+/g, ' '));
+}
+
+/** Whether a piece is words without expressions: the label of an entry, a message of an event. */
+const isPlain = ({ part }: Pick<WordsPlace, 'part'>): boolean => part !== undefined;
+
+/**
+ * Why a translation is not used; undefined where it is. It may leave nothing out that the source text works out, and brings in
+ * nothing else: what a translation says is never carried out.
+ */
+export function translationFault(place: Pick<WordsPlace, 'part' | 'text'>, text: string): string | undefined {
+  if (isPlain(place)) return undefined;
+  const found = expressionsIn(text);
+  if (!found) return 'Its braces cannot be read: a brace of the text itself is written twice.';
+  const wanted = expressionsIn(place.text) ?? [];
+  const missing = wanted.find((each) => !found.includes(each));
+  if (missing !== undefined) return `It leaves out \`{${missing}}\`.`;
+  const strange = found.find((each) => !wanted.includes(each));
+  return strange === undefined
+    ? undefined
+    : `It brings in \`{${strange}}\`, which the source text does not have.`;
+}
