@@ -1,164 +1,250 @@
-/** Ways: the map of screens; ways drawn, led elsewhere, timed and taken away; folders, order, the menu; all by pointer and by keys. */
-import { readFile } from 'node:fs/promises';
-import type { Locator, Page } from 'playwright-core';
-import { expect, it } from 'vitest';
-import { axeFaults } from '../browser/axe.ts';
-import { demoForAll } from './demo-for-all.ts';
-import { saved } from './workbench.ts';
+/** Ways through an exported page: addresses, the browser's Back, dialogs, the focus, scroll positions, no script. */
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import { type ExportedPage, openExported } from '../browser/exported-page.ts';
+import { goBack, goForward } from '../browser/hands.ts';
 
-let page: Page;
-demoForAll((demo) => {
-  page = demo.page;
+const lines = Array.from({ length: 60 }, (_, at) => `<text text="Line ${at}" />`).join('');
+const screens = [
+  `<screen name="Tonight" title="Tonight">
+    <heading name="head" text="Tonight" />
+    <button name="ask" text="Ask" on.press="open('Ask')" />
+    <link name="kitchen" text="Kitchen" to="Kitchen" />
+    <column>${lines}</column>
+    <button name="mast" text="Mast" on.press="go('Mast')" />
+  </screen>`,
+  `<screen name="Kitchen" title="Kitchen"><heading name="soup" text="Kitchen" /><button name="home" text="Back" on.press="back()" /><button name="swap" text="Mast instead" on.press="go('Mast', {}, { replace: true })" /></screen>`,
+  `<screen name="Mast" title="Mast"><text name="wind" text="Wind" /><textField name="from" label="From" /></screen>`,
+  `<screen name="Ask" title="Ask" dialog="true">
+    <button name="leave" text="To the mast" on.press="close(); go('Mast')" />
+    <button name="more" text="More" on.press="open('More')" /><button name="shut" text="Shut" on.press="close()" /><button name="other" text="Other" on.press="close(); open('More')" />
+    <link name="cook" text="To the kitchen" to="Kitchen" />
+  </screen>`,
+  `<screen name="More" title="More" dialog="true"><button name="done" text="Done" on.press="close()" /></screen>`,
+];
+
+/** Screens with bars: their content scrolls between them. */
+const barred = [
+  `<screen name="Tonight" title="Tonight">
+    <bar edge="top"><nav name="places" options="Tonight: Tonight | Kitchen: Kitchen" /></bar>
+    <heading level="1" text="Tonight" /><button name="first" text="First" on.press="message('x')" />
+    <scroll name="few" height="200"><text text="few" /></scroll><scroll name="many" height="100"><column>${lines}</column></scroll>
+    <column>${lines}</column>
+  </screen>`,
+  `<screen name="Kitchen" title="Kitchen"><bar edge="top"><text text="Velmora Hut" /></bar><heading level="1" text="Kitchen" /></screen>`,
+];
+
+let opened: ExportedPage;
+let start: string;
+beforeAll(async () => {
+  opened = await openExported(screens);
+  start = opened.page.url();
+});
+afterAll(() => opened.close());
+beforeEach(async () => {
+  await opened.page.goto('about:blank');
+  await opened.page.goto(start);
 });
 
-const go = (place: string) => page.getByRole('link', { name: place, exact: true }).click();
-const map = () => page.getByRole('group', { name: 'Screens and ways' });
-const head = (name: string) => page.locator(`[data-map-head="${name}"]`);
-const card = (name: string) => page.locator(`[data-map-screen="${name}"]`);
-const chosen = () => page.getByRole('complementary', { name: 'Chosen' });
-const list = () => page.getByRole('navigation', { name: 'Folders and screens' });
-const arrow = (from: string, to: string) => page.locator(`[data-way="${from} ${to}"]`);
+const title = () => opened.page.title();
+const hash = () => new URL(opened.page.url()).hash;
+const dialogs = () => opened.page.locator('dialog').count();
+const scrolled = () => opened.page.evaluate(() => Math.round(window.scrollY));
+const focused = () => opened.page.evaluate(() => document.activeElement?.textContent?.trim());
 
-const middle = async (element: Locator, part = 0.5) => {
-  const box = (await element.boundingBox())!;
-  return { x: box.x + box.width / 2, y: box.y + box.height * part };
-};
+/** Tonight is the second place of the visit, so that Back has somewhere to go. */
+async function beenInTheKitchen(): Promise<void> {
+  await opened.named('kitchen').click();
+  await opened.named('home').click();
+  await expect.poll(title).toBe('Tonight');
+}
 
-it('every screen is there as a live picture, with its ways', async () => {
-  await go('Ways');
-  await map().waitFor();
-  await expect
-    .poll(() =>
-      map()
-        .getByRole('img', { name: /^Picture of/ })
-        .count(),
-    )
-    .toBe(7);
-  await expect.poll(() => arrow('Kitchen', 'Order').count()).toBe(1);
-  await chosen().getByText('Every screen is reached and left.').waitFor();
-  expect(await axeFaults(page)).toEqual([]);
+it('a screen that takes the place of another leaves that one out of the way back', async () => {
+  await opened.named('kitchen').click();
+  await expect.poll(title).toBe('Kitchen');
+  const length = await opened.page.evaluate(() => window.history.length);
+  await opened.named('swap').click();
+  await expect.poll(title).toBe('Mast');
+  expect(hash()).toBe('#Mast');
+  expect(await opened.page.evaluate(() => window.history.length)).toBe(length);
+  await goBack(opened.page);
+  await expect.poll(title).toBe('Tonight');
+  await goForward(opened.page);
+  await expect.poll(title).toBe('Mast');
 });
 
-it('a way is drawn from a control in a picture to a screen, and taken back', async () => {
-  await head('Bunks').click();
-  const from = await middle(card('Bunks'), 0.22);
-  await page.mouse.move(from.x, from.y);
-  await page.mouse.down();
-  const to = await middle(card('Mast'));
-  await page.mouse.move((from.x + to.x) / 2, (from.y + to.y) / 2, { steps: 4 });
-  await page.mouse.move(to.x, to.y, { steps: 4 });
-  await page.mouse.up();
-  await arrow('Bunks', 'Mast').first().waitFor();
-  await chosen()
-    .getByText(/goes to/)
-    .first()
-    .waitFor();
-  await page.keyboard.press('Control+z');
-  await expect.poll(() => arrow('Bunks', 'Mast').count()).toBe(0);
+it('a screen that is come to has the focus on its heading, and its title', async () => {
+  await opened.named('kitchen').click();
+  await expect.poll(focused).toBe('Kitchen');
+  expect(await title()).toBe('Kitchen');
+  await opened.page.keyboard.press('Tab');
+  expect(await focused()).toBe('Back');
 });
 
-it('a way is added by keys, led elsewhere, given a transition, gone, taken away', async () => {
-  await list().getByRole('button', { name: 'Mast', exact: true }).click();
-  await chosen().getByRole('button', { name: 'Add a way' }).click();
-  const form = chosen().getByRole('form', { name: 'New way' });
-  await form.getByLabel(/leads to/).selectOption('Kitchen');
-  await form.getByRole('button', { name: 'Add the way' }).click();
-  await arrow('Mast', 'Kitchen').waitFor();
-  await chosen()
-    .getByRole('button', { name: /goes to Kitchen/ })
-    .click();
-  const way = chosen().getByRole('region', { name: 'Way' });
-  await way.getByLabel(/Comes by/).selectOption('slide-start');
-  const seconds = way.getByRole('textbox', { name: 'Takes, s' });
-  await seconds.pressSequentially('0.4');
-  await page.keyboard.press('Tab');
-  await way.getByRole('button', { name: 'Play' }).click();
-  await expect
-    .poll(() => way.evaluate((element) => element.getAnimations({ subtree: true }).length))
-    .toBeGreaterThan(0);
-  await way.getByLabel(/Leads to/).selectOption('Arrivals');
-  await arrow('Mast', 'Arrivals').waitFor();
-  await chosen()
-    .getByRole('button', { name: /goes to Arrivals/ })
-    .click();
-  await way.getByRole('button', { name: 'Go this way' }).click();
-  await chosen().getByRole('heading', { name: 'Arrivals' }).waitFor();
-  await chosen().getByText('Mast › Arrivals').waitFor();
-  await chosen().getByRole('button', { name: 'Back' }).click();
-  await chosen()
-    .getByRole('button', { name: /goes to Arrivals/ })
-    .click();
-  expect(await axeFaults(page)).toEqual([]);
-  await way.getByRole('button', { name: 'Take the way away' }).click();
-  await expect.poll(() => arrow('Mast', 'Arrivals').count()).toBe(0);
+it('Back and `back()` are the same, and each screen is where it was scrolled', async () => {
+  const { page } = opened;
+  await opened.named('mast').click();
+  await expect.poll(title).toBe('Mast');
+  expect(await scrolled()).toBe(0);
+  await goBack(page);
+  await expect.poll(title).toBe('Tonight');
+  await expect.poll(scrolled).toBeGreaterThan(300);
+  await goForward(page);
+  await expect.poll(title).toBe('Mast');
+  await goBack(page);
+  await expect.poll(title).toBe('Tonight');
+  await page.evaluate(() => window.scrollTo(0, 40));
+  // A driver scrolls to what it presses.
+  await opened.named('kitchen').evaluate((link) => (link as HTMLElement).click());
+  await opened.named('home').click();
+  await expect.poll(title).toBe('Tonight');
+  await expect.poll(scrolled).toBe(40);
+  // The place that it came back to is the first one: forward there is the kitchen.
+  await goForward(page);
+  await expect.poll(title).toBe('Kitchen');
 });
 
-it('screens are put into folders and into order, and folders out of the menu', async () => {
-  await list().getByRole('button', { name: 'New folder' }).click();
-  await list().getByRole('button', { name: 'More for the folder Folder' }).click();
-  await page.getByRole('menuitem', { name: 'Rename' }).click();
-  const name = list().getByRole('textbox', { name: 'Name of the folder' });
-  await name.press('Control+a');
-  await name.pressSequentially('Office');
-  await name.press('Enter');
-  const row = (of: string) => list().getByRole('button', { name: new RegExp(`^${of}`) });
-  const from = await middle(row('Mast'));
-  const to = await middle(list().getByRole('region', { name: 'Office' }).getByText('Empty'));
-  await page.mouse.move(from.x, from.y);
-  await page.mouse.down();
-  await page.mouse.move(from.x, from.y - 12, { steps: 3 });
-  await page.mouse.move(to.x, to.y, { steps: 6 });
-  await page.mouse.up();
-  await list().getByRole('region', { name: 'Office' }).getByRole('button', { name: /^Mast/ }).waitFor();
-  await list().getByRole('button', { name: 'More for the folder Office' }).click();
-  await page.getByRole('menuitem', { name: 'In the application’s menu' }).click();
-  await row('Mast').getByLabel('Not in the application’s menu').waitFor();
-  await row('Kitchen').focus();
-  await page.keyboard.press('Alt+ArrowUp');
-  const names = () => list().getByRole('listitem').allInnerTexts();
-  await expect.poll(names).toEqual(['Mast', 'Tonight', 'Arrivals', 'Bunks', 'Kitchen', 'CheckIn', 'Order']);
-  await page.keyboard.press('Control+z');
-  await expect.poll(names).toEqual(['Mast', 'Tonight', 'Arrivals', 'Bunks', 'CheckIn', 'Kitchen', 'Order']);
+it('Back closes dialogs one after the other, and then goes to the screen before', async () => {
+  const { page } = opened;
+  await beenInTheKitchen();
+  await opened.named('ask').click();
+  await opened.named('more').click();
+  expect([await dialogs(), hash()]).toEqual([2, '']);
+  await goBack(page);
+  await expect.poll(dialogs).toBe(1);
+  await goBack(page);
+  await expect.poll(dialogs).toBe(0);
+  expect(await title()).toBe('Tonight');
 });
 
-it('cards are moved by their heads and by keys, stay there, and are arranged again', async () => {
-  const before = (await card('Order').boundingBox())!;
-  const from = await middle(head('Order'));
-  await page.mouse.move(from.x, from.y);
-  await page.mouse.down();
-  await page.mouse.move(from.x + 60, from.y + 30, { steps: 5 });
-  await page.mouse.up();
-  await expect.poll(async () => (await card('Order').boundingBox())!.x).toBeGreaterThan(before.x + 40);
-  await saved(page);
-  await page.reload();
-  await map().waitFor();
-  const arrange = page.getByRole('button', { name: 'Arrange' });
-  await expect.poll(() => arrange.isEnabled()).toBe(true);
-  await arrange.click();
-  await expect.poll(() => arrange.isEnabled()).toBe(false);
-  await head('Tonight').focus();
-  await page.keyboard.press('ArrowRight');
-  await expect
-    .poll(() => page.evaluate(() => document.activeElement?.getAttribute('data-map-head')))
-    .not.toBe('Tonight');
-  await head('Tonight').focus();
-  await page.keyboard.press('Alt+ArrowDown');
-  await expect.poll(() => arrange.isEnabled()).toBe(true);
+it('a dialog that was closed leaves nothing behind in the history', async () => {
+  const { page } = opened;
+  await opened.named('mast').click();
+  await expect.poll(title).toBe('Mast');
+  await goBack(page);
+  await expect.poll(title).toBe('Tonight');
+  await opened.named('ask').click();
+  await opened.named('shut').click();
+  await expect.poll(() => page.evaluate(() => history.state.dialogs)).toBe(0);
+  await opened.named('ask').click();
+  await page.keyboard.press('Escape');
+  await expect.poll(() => page.evaluate(() => history.state.dialogs)).toBe(0);
+  await opened.named('ask').click();
+  await opened.named('leave').click();
+  await expect.poll(title).toBe('Mast');
+  expect([await dialogs(), hash()]).toEqual([0, '#Mast']);
+  await goBack(page);
+  await expect.poll(title).toBe('Tonight');
+  expect(await dialogs()).toBe(0);
 });
 
-it('the map is saved as a picture, with its screens', async () => {
-  const coming = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Picture', exact: true }).click();
-  await page.getByRole('menuitem', { name: 'SVG' }).click();
-  const file = await coming;
-  expect(file.suggestedFilename()).toBe('velmora-hut-ways.svg');
-  const svg = await readFile(await file.path(), 'utf8');
-  expect(svg.match(/<svg /g)?.length).toBeGreaterThan(7);
-  expect(svg).toContain('>Kitchen</text>');
-  const isRead = await page.evaluate(
-    (text) =>
-      new DOMParser().parseFromString(text, 'image/svg+xml').querySelector('parsererror')?.textContent,
-    svg,
-  );
-  expect(isRead).toBeUndefined();
+it('a dialog that gives way to another is closed by one Back', async () => {
+  const { page } = opened;
+  await beenInTheKitchen();
+  await opened.named('ask').click();
+  await opened.named('other').click();
+  await opened.named('done').waitFor();
+  expect(await dialogs()).toBe(1);
+  await goBack(page);
+  await expect.poll(dialogs).toBe(0);
+  expect(await title()).toBe('Tonight');
+});
+
+it('a link in a dialog closes it, and Back leads past it', async () => {
+  await opened.named('ask').click();
+  await opened.named('cook').click();
+  await expect.poll(title).toBe('Kitchen');
+  expect(await dialogs()).toBe(0);
+  await goBack(opened.page);
+  await expect.poll(title).toBe('Tonight');
+  await expect.poll(() => opened.page.evaluate(() => history.state.dialogs)).toBe(0);
+});
+
+it('an address of no screen says so, and a dialog has none', async () => {
+  const { page } = opened;
+  for (const name of ['Cellar', 'Ask']) {
+    await page.goto('about:blank');
+    await page.goto(`${start}#${name}`);
+    await expect.poll(() => page.getByRole('status').innerText()).toBe(`There is no screen “${name}”.`);
+    expect([await title(), await dialogs()]).toEqual(['Tonight', 0]);
+  }
+});
+
+it('an address of a part opens its screen', async () => {
+  const { page } = opened;
+  await page.goto('about:blank');
+  await page.goto(`${start}#Mast-from-input`);
+  await expect.poll(title).toBe('Mast');
+});
+
+it('without its script all screens are there, the addressed one is seen, and links work', async () => {
+  const context = await opened.page.context().browser()!.newContext({ javaScriptEnabled: false });
+  try {
+    const page = await context.newPage();
+    const seen = () => page.locator('.k-screen:visible').evaluateAll((found) => found.map(({ id }) => id));
+    await page.goto(start);
+    expect(await seen()).toEqual(['Tonight']);
+    await page.getByRole('link', { name: 'Kitchen' }).click();
+    expect(await seen()).toEqual(['Kitchen']);
+    await goBack(page);
+    expect(await seen()).toEqual(['Tonight']);
+    await page.goto(`${start}#Mast-from-input`);
+    expect(await seen()).toEqual(['Mast']);
+  } finally {
+    await context.close();
+  }
+});
+
+describe('with bars', () => {
+  let inBars: ExportedPage;
+  let address: string;
+  beforeAll(async () => {
+    inBars = await openExported(barred);
+    address = inBars.page.url();
+  });
+  afterAll(() => inBars.close());
+  const content = () => inBars.page.locator('#Tonight main');
+  const name = () => inBars.page.title();
+
+  it('what was scrolled between them is where it was, and another screen begins at its top', async () => {
+    const { page } = inBars;
+    await content().evaluate((main) => main.scrollTo(0, 500));
+    await page.getByRole('link', { name: 'Kitchen' }).evaluate((link) => (link as HTMLElement).click());
+    await expect.poll(name).toBe('Kitchen');
+    await goBack(page);
+    await expect.poll(name).toBe('Tonight');
+    await expect.poll(() => content().evaluate((main) => main.scrollTop)).toBe(500);
+    await goForward(page);
+    await expect.poll(name).toBe('Kitchen');
+    await page.evaluate(() => {
+      window.location.hash = 'Tonight';
+    });
+    await expect.poll(name).toBe('Tonight');
+    expect(await content().evaluate((main) => main.scrollTop)).toBe(0);
+  });
+
+  it('the first Tab leads past them', async () => {
+    const { page } = inBars;
+    await page.goto('about:blank');
+    await page.goto(address);
+    await page.keyboard.press('Tab');
+    const skip = page.getByRole('link', { name: 'Skip to content' });
+    await expect.poll(() => skip.evaluate((link) => link === document.activeElement)).toBe(true);
+    const shown = (await skip.boundingBox())!;
+    expect(shown.width).toBeGreaterThan(60);
+    await page.keyboard.press('Enter');
+    await expect.poll(() => content().evaluate((main) => main === document.activeElement)).toBe(true);
+    expect(await name()).toBe('Tonight');
+    await page.keyboard.press('Tab');
+    expect(await page.evaluate(() => document.activeElement?.textContent?.trim())).toBe('First');
+  });
+
+  it('what has nothing to scroll is no stop of Tab', async () => {
+    const { page } = inBars;
+    const stops = () => page.locator('#Tonight [data-scrolls][tabindex="0"]').count();
+    await expect.poll(stops).toBe(2);
+    await inBars.named('many').evaluate((scroll) => {
+      scroll.style.height = '3000px';
+    });
+    await expect.poll(stops).toBe(1);
+  });
 });

@@ -92,7 +92,11 @@ async function measuredBoxes(
   }
   for (const animation of document.getAnimations()) {
     const instant = motions.find(({ name }) => name === animation.id);
-    if (!instant) continue;
+    if (!instant) {
+      // A motion that is not asked for plays by itself.
+      if (animation.id !== '') animation.cancel();
+      continue;
+    }
     animation.pause();
     animation.currentTime = instant.at * 1000;
   }

@@ -313,3 +313,80 @@ describe('hovrin check', () => {
     );
   });
 });
+
+describe('hovrin strings', () => {
+  let project: string;
+  beforeAll(async () => {
+    project = join(folder, 'translated');
+    await mkdir(join(project, 'screens'), { recursive: true });
+    await writeFile(
+      join(project, 'project.json'),
+      JSON.stringify({ format: 2, name: 'Hut', locales: ['en', 'de', 'ar'], screens: ['Tonight'] }),
+    );
+    await writeFile(
+      join(project, 'screens/Tonight.screen.xml'),
+      '<screen name="Tonight"><heading name="title" text="Tonight" /><row><text name="soup" text="Soup" /></row></screen>',
+    );
+  });
+
+  it('goes out, comes in and is laid out in its language, from right to left where it is written so', async () => {
+    const out = join(folder, 'strings.csv');
+    expect((await hovrin('strings', project)).out).toBe(
+      'de: 0 of 2 translated, 2 missing\nar: 0 of 2 translated, 2 missing\n',
+    );
+    expect(await hovrin('strings', project, '--out', out, '--locale', 'de')).toMatchObject({ code: 0 });
+    await writeFile(out, 'key,text\nTonight.soup.text,Eine sehr lange Suppe\n');
+    expect(await hovrin('strings', project, '--in', out, '--locale', 'de')).toMatchObject({ code: 0 });
+    expect(JSON.parse(await readFile(join(project, 'strings/de.json'), 'utf8'))).toEqual({
+      'Tonight.soup.text': { text: 'Eine sehr lange Suppe', source: 'Soup' },
+    });
+    const boxes = async (...words: string[]) => {
+      const told = await hovrin('layout', project, '--size', '390x844', ...words);
+      return JSON.parse(told.out) as { name: string; x: number; width: number }[];
+    };
+    const soup = (all: { name: string; x: number; width: number }[]) =>
+      all.find(({ name }) => name === 'soup')!;
+    const [plain, german, arabic] = [
+      soup(await boxes()),
+      soup(await boxes('--locale', 'de')),
+      soup(await boxes('--locale', 'ar')),
+    ];
+    expect(german.width).toBeGreaterThan(plain.width * 2);
+    expect(arabic.x).toBeGreaterThan(300);
+    expect(await hovrin('layout', project, '--size', '390x844', '--locale', 'fr')).toMatchObject({ code: 2 });
+  });
+
+  it('takes nothing of a file that is not right, or on request what is', async () => {
+    const file = join(folder, 'wrong.csv');
+    await writeFile(file, 'key,text\nTonight.soup.text,Suppe\nTonight.bread.text,Brot\n');
+    const refused = await hovrin('strings', project, '--in', file, '--locale', 'de');
+    expect(refused).toMatchObject({ code: 2, err: expect.stringContaining('no text `Tonight.bread.text`') });
+    const taken = await hovrin('strings', project, '--in', file, '--locale', 'de', '--partly');
+    expect(taken.code).toBe(1);
+    expect(await readFile(join(project, 'strings/de.json'), 'utf8')).toContain('"Suppe"');
+  });
+
+  it.each([
+    [['nowhere'], 'no folder'],
+    [['--out', 'x.pdf', '--locale', 'de'], 'go as .xlf'],
+    [['--out', 'x.csv'], 'Which language'],
+    [['--out', 'x.csv', '--locale', 'fr'], 'none of the languages'],
+  ])('says what is wrong with %j', async (words, message) => {
+    const all = words[0] === 'nowhere' ? words : [project, ...words];
+    expect(await hovrin('strings', ...all)).toMatchObject({ code: 2, err: expect.stringContaining(message) });
+  });
+
+  it('what only one language has wrong is told with it', async () => {
+    await writeFile(
+      join(project, 'strings/de.json'),
+      JSON.stringify({
+        'Tonight.soup.text': { text: 'Donaudampfschifffahrtsgesellschaftskapitänsmützenabzeichensuppe' },
+      }),
+    );
+    const { out } = await hovrin('check', project, '--from', '320', '--to', '400');
+    expect(out).toMatch(/Tonight\.soup: error[\s\S]*In de\./);
+    expect(
+      (await hovrin('check', project, '--from', '320', '--to', '400', '--locale', 'ar')).out,
+    ).not.toContain('In de.');
+  });
+});

@@ -9,6 +9,7 @@ import {
   Database,
   FileCode2,
   History,
+  Languages,
   type LucideIcon,
   Package,
   Palette,
@@ -37,6 +38,7 @@ const later = (load: Place['load']): Pick<Place, 'Shows' | 'load'> => ({
 export const places: readonly Place[] = [
   { path: '', Shows: BuildPlace, load: async () => BuildPlace, entry: { label: 'Build', icon: Box } },
   { path: 'ways', ...later(async () => (await import('./ways/WaysPlace.tsx')).WaysPlace), entry: { label: 'Ways', icon: Waypoints } },
+  { path: 'words', ...later(async () => (await import('./words/WordsPlace.tsx')).WordsPlace), entry: { label: 'Words', icon: Languages } },
   { path: 'data', ...later(async () => (await import('./data/DataPlace.tsx')).DataPlace), entry: { label: 'Data', icon: Database } },
   { path: 'code', ...later(async () => (await import('./code/CodePlace.tsx')).CodePlace), entry: { label: 'Code', icon: FileCode2 } },
   { path: 'theme', ...later(async () => (await import('./theme/ThemePlace.tsx')).ThemePlace), entry: { label: 'Theme', icon: Palette } },

@@ -9,6 +9,7 @@ import {
 } from '@hovrin/core';
 import { type ChangeEvent, type ReactNode, useId, useState } from 'react';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
+import { languageWords } from '../parts/languageWords.ts';
 
 /** Languages to choose from; any other tag can be typed. */
 const languages = [
@@ -27,15 +28,6 @@ const languages = [
   'tr',
   'ja',
 ];
-
-/** A language as a person reads it; the tag itself where the browser knows no words for it. */
-function languageWords(tag: string): string {
-  try {
-    return new Intl.DisplayNames(['en'], { type: 'language' }).of(tag) ?? tag;
-  } catch {
-    return tag;
-  }
-}
 
 /** Sets a value of the project, as one step with its words for the history; empty takes it away. */
 function useSetValue(key: ProjectValueKey, words: string): (text: string) => void {

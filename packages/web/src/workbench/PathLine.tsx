@@ -4,6 +4,7 @@ import { Grid2x2, Keyboard, Play } from 'lucide-react';
 import { useWorkplace } from '../editor/context.tsx';
 import { keyWords } from '../editor/keys.ts';
 import { HistoryButtons } from '../PlaceHeader.tsx';
+import { languageWords } from '../parts/languageWords.ts';
 import { Menu } from '../parts/Menu.tsx';
 import { useGoTo } from '../parts/useGoTo.ts';
 import { SavingSign } from '../saving/SavingSign.tsx';
@@ -132,11 +133,14 @@ function SeeingMenu() {
   const { editor } = useWorkplace();
   const { seeing, see } = useBenchView();
   const { outlines, hidden, long, mode, sample: shownSample, live: rate, tracing } = seeing;
+  const tags = (project.locales ?? []).map(({ tag }) => tag);
+  const locales = tags.length > 1 ? tags : [];
   const isSpecial =
     mode !== 'light' ||
     outlines !== 'off' ||
     hidden ||
     long ||
+    locales.includes(seeing.locale) ||
     shownSample !== 'typical' ||
     rate > 0 ||
     tracing;
@@ -176,6 +180,11 @@ function SeeingMenu() {
           checked: seeing.long,
           onSelect: () => see({ long: !seeing.long }),
         },
+        ...locales.map((tag, index) => ({
+          label: `In ${languageWords(tag)}`,
+          checked: (seeing.locale || locales[0]) === tag,
+          onSelect: () => see({ locale: index === 0 ? '' : tag }),
+        })),
         ...modes.map((each) => ({
           label: modeWords[each],
           checked: mode === each,

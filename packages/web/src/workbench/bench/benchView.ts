@@ -30,6 +30,8 @@ export interface Seeing {
   readonly hidden: boolean;
   /** Texts are longer than they are. */
   readonly long: boolean;
+  /** The language that the bays are in, a tag of the project's; empty: that of the source. */
+  readonly locale: string;
   /** What a reader asks their device for: light or dark colours, more contrast. */
   readonly mode: Mode;
   /** In place of the other sizes, the selected control in each of its states. */

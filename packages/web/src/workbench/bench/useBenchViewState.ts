@@ -15,6 +15,7 @@ const plainlySeen: Seeing = {
   names: true,
   hidden: false,
   long: false,
+  locale: '',
   mode: 'light',
   states: false,
   sample: 'typical',

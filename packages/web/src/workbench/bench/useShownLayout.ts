@@ -4,7 +4,9 @@ import {
   declaredStates,
   type HeldStates,
   inCase,
+  inLocale,
   inSample,
+  isRightToLeft,
   layoutInPlace,
   longTexts,
   type Project,
@@ -35,13 +37,16 @@ export function useShownLayout(
   const inPlace = screenId === shown.id ? asked : undefined;
   const sample = own ?? seeing.sample;
   const sampleCase = inPlace ? '' : seeing.sampleCase;
+  // A language may be gone meanwhile.
+  const locale = newest.locales?.some(({ tag }) => tag === seeing.locale) ? seeing.locale : '';
   const { project, faint } = useMemo(() => {
     const now = liveValues.size > 0 ? { ...newest, state: withLive(newest.state, liveValues) } : newest;
     const told = inSample(now, sample, manyOnTheBench);
     const inOne = inCase(told, shown.id, sampleCase);
-    const said = seeing.long ? longTexts(inOne) : inOne;
+    const translated = inLocale(inOne, locale);
+    const said = seeing.long ? longTexts(translated) : translated;
     return seeing.hidden ? unhidden(said, shown.id) : { project: said, faint: none };
-  }, [newest, seeing.hidden, seeing.long, sampleCase, sample, liveValues, shown.id]);
+  }, [newest, seeing.hidden, seeing.long, locale, sampleCase, sample, liveValues, shown.id]);
   const screen = treeOfId(project, inPlace?.tree ?? shown.id) ?? shown;
   const kept = useRef<ScreenView>(undefined);
   kept.current ??= new ScreenView(shaper);
@@ -56,9 +61,10 @@ export function useShownLayout(
       hinge,
       mode,
       states,
+      rightToLeft: locale !== '' && isRightToLeft(locale),
       motions: instant && screenId === shown.id ? [instant] : undefined,
     }),
-    [width, height, safe, hinge, mode, states, instant, screenId, shown.id],
+    [width, height, safe, hinge, mode, states, locale, instant, screenId, shown.id],
   );
   const layout = useMemo(
     () => placedIn(current.layOut(project, screen, { ...view, hues: true }), shown.id, inPlace),
