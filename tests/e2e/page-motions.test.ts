@@ -107,6 +107,8 @@ it('out of sight it waits', async () => {
 it('whoever wants less motion sees its end at once', async () => {
   await page.emulateMedia({ reducedMotion: 'reduce' });
   await page.reload();
+  // Firefox takes the wish up a little later.
+  await page.waitForFunction(() => matchMedia('(prefers-reduced-motion: reduce)').matches);
   await page.evaluate(() => {
     window.location.hash = '#Mast';
   });

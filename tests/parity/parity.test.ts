@@ -177,6 +177,32 @@ describe('bound values', () => {
     expect(result.boxes).toBe(18);
     expect(result.differences).toEqual([]);
   });
+
+  it.each(['en', 'de', 'pl', 'ar'])('messages in %s', async (language) => {
+    const state = [
+      { name: 'guests', type: 'number' as const, initial: 1234 },
+      { name: 'late', type: 'number' as const, initial: 3 },
+      { name: 'kind', type: 'text' as const, initial: 'dorm' },
+      { name: 'day', type: 'date' as const, initial: '2026-07-14' },
+    ];
+    let count = 0;
+    const context = {
+      bands: defaultBands,
+      names: new Map(state.map(({ name, type }) => [name, type])),
+      screens: new Set<string>(),
+      namesKnown: true,
+    };
+    const source = `<screen name="trial"><row gap="8" wrap="true">
+      <text text="{guests, plural, =0 {Nobody} one {# guest} other {# guests}} on {day, date, full}" />
+      <text text="{late, plural, one {one is late} few {# are late, a few} other {# of {guests} are late}}" />
+      <button text="{kind, select, dorm {Dormitory, {late, selectordinal, one {#st} other {#th}} bed} other {Room}}" />
+      <badge text="{guests / 7, number, ::currency/EUR}" /><text text="{guests, number} and {0.345, number, percent}" width="80" /></row></screen>`;
+    const parsed = parseScreen(source, { file: 'messages', newId: () => `r${++count}`, context });
+    if (!parsed.ok) throw new Error(JSON.stringify(parsed.problems));
+    const result = await bench.compare({ ...trialProject(parsed.screen), state, language }, views);
+    expect(result.boxes).toBe(21);
+    expect(result.differences).toEqual([]);
+  });
 });
 
 describe('random documents', () => {

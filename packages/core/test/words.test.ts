@@ -13,6 +13,7 @@ import {
   printFolder,
   problemsOf,
   readFolder,
+  ScreenView,
   stringFormats,
   stringRows,
   tableOf,
@@ -22,7 +23,7 @@ import {
   walk,
 } from '../src/index.ts';
 import { printStrings, readStrings } from '../src/source/string-files.ts';
-import { projectFrom } from './documents.ts';
+import { projectFrom, testShaper } from './documents.ts';
 
 const german: Locale = {
   tag: 'de-CH',
@@ -134,7 +135,7 @@ describe('a translation', () => {
     ['Es sind { count } Gäste da', undefined],
     ['Gäste', 'leaves out `{count}`'],
     ['{count} {other}', 'brings in `{other}`'],
-    ['{count', 'braces'],
+    ['{count', 'cannot be read'],
   ])('%s: %s', (text, fault) => {
     const found = translationFault(place, text);
     if (fault === undefined) expect(found).toBeUndefined();
@@ -284,5 +285,57 @@ describe('strings on their way', () => {
       ),
       { numRuns: 100 },
     );
+  });
+});
+
+describe('messages in languages', () => {
+  const polish: Locale = {
+    tag: 'pl',
+    strings: {
+      'Tonight.guests.text': {
+        text: '{count, plural, one {# gość} few {# goście} many {# gości} other {# gościa}}',
+      },
+      'Tonight.price.text': { text: 'Cena {count, number, ::currency/EUR}, {who}' },
+    },
+  };
+  const hut = projectFrom(
+    {
+      state: [
+        { name: 'count', type: 'number', initial: 3 },
+        { name: 'who', type: 'text', initial: 'Ada' },
+      ],
+      locales: [{ tag: 'en' }, polish],
+    },
+    `<screen name="Tonight">
+      <text name="guests" text="{count, plural, one {# guest} other {# guests}}" />
+      <text name="price" text="For {who}: {count, number, ::currency/EUR}" />
+    </screen>`,
+  );
+  it('plurals go by the categories of the language, numbers by its rules', async () => {
+    const shaper = await testShaper();
+    const wordsOf = (of: Project) =>
+      new ScreenView(shaper)
+        .layOut(of, of.screens[0]!, { width: 400, height: 300 })
+        .boxes.flatMap(({ lines }) => lines.map(({ text }) => text))
+        .join(' | ');
+    expect(wordsOf(hut)).toBe('3 guests | For Ada: €3.00');
+    expect(wordsOf(inLocale(hut, 'pl'))).toBe('3 goście | Cena 3,00\u00a0€, Ada');
+  });
+
+  it('a translation may turn what it is given into another message, and brings in nothing else', () => {
+    const place = { text: '{count, plural, one {# guest} other {# guests}}' };
+    expect(translationFault(place, '{count} Gäste')).toBeUndefined();
+    expect(translationFault(place, '{count, select, 0 {Nobody} other {Some}}')).toBeUndefined();
+    expect(translationFault(place, 'Gäste')).toMatch(/leaves out `\{count\}`/);
+    expect(translationFault(place, '{count, plural, one {{who}} other {}}')).toMatch(/brings in `\{who\}`/);
+    expect(translationFault(place, '{count, plural, one {#}}')).toMatch(/cannot be read: .*other/);
+  });
+
+  it('the columns of a grid and what a component is called for those who build are no words', () => {
+    const made = projectFrom(
+      { components: [] },
+      `<screen name="Tonight"><grid name="all" columns="repeat(2, minmax(100, 1fr))" ignore="overlap: as meant"><text text="Hut" /></grid></screen>`,
+    );
+    expect(textsOf(made).map(({ text }) => text)).toEqual(['Hut']);
   });
 });

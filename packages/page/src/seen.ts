@@ -26,6 +26,7 @@ function followDark(hold: Hold): void {
 /** Tells what a name of `View` holds, now and after each change. */
 export function see({ bands = [] }: Program, name: ViewName, hold: Hold): void {
   if (name === 'View.locale') hold(navigator.language);
+  else if (name === 'View.language') hold(document.documentElement.lang);
   else if (name === 'View.band') {
     // As media queries see it, scroll bars included.
     const look = () => hold(bandAt(bands, window.innerWidth));

@@ -47,11 +47,12 @@ function formatNumber(value: unknown, options: unknown, fixed?: Options): string
   return number === undefined ? '' : formatter(Intl.NumberFormat, 'number', options, fixed).format(number);
 }
 
-/** A day alone is a day everywhere; what has a time is in the time zone of whoever looks. */
+/** A day alone is a day everywhere, a time alone is that time; what has both is in the time zone of whoever looks. */
 function formatDate(value: unknown, options: unknown): string {
   const text = typeof value === 'string' ? value.trim() : '';
   const isDay = /^\d{4}-\d{2}-\d{2}$/.test(text);
-  const date = new Date(isDay ? `${text}T00:00:00Z` : text);
+  const isTime = /^\d{2}:\d{2}(:\d{2})?$/.test(text);
+  const date = new Date(isDay ? `${text}T00:00:00Z` : isTime ? `2000-01-01T${text}` : text);
   if (text === '' || Number.isNaN(date.getTime())) return '';
   const given = isOptions(options) ? options : {};
   const parts = Object.keys(given).some((name) => name !== 'locale' && name !== 'timeZone');
@@ -61,13 +62,28 @@ function formatDate(value: unknown, options: unknown): string {
   }).format(date);
 }
 
-/** The form that goes with a count, `#` in it standing for the count. */
+/** A text or number as it is read; nothing of anything else. */
+const plainText = (value: unknown): string =>
+  typeof value === 'string' || typeof value === 'number' || typeof value === 'boolean' ? String(value) : '';
+
+/** The form of some that is said for a name, else the one for all others. */
+const formOf = (forms: Options, name: string): unknown =>
+  Object.hasOwn(forms, name) ? forms[name] : forms.other;
+
+/**
+ * The form that goes with a count: of that very number, `=0`, else of its category in the language. `#` in it stands for the count; a
+ * form may also be a list of texts, between which the count stands. An `offset` is taken off the count first.
+ */
 function plural(count: unknown, forms: unknown, options: unknown): string {
-  const number = numberOf(count);
-  if (number === undefined || !isOptions(forms)) return '';
+  const given = numberOf(count);
+  if (given === undefined || !isOptions(forms)) return '';
+  const { offset = 0 } = isOptions(options) ? options : {};
+  const number = given - (numberOf(offset) ?? 0);
   const category = formatter(Intl.PluralRules, 'plural', options).select(number);
-  const form = Object.hasOwn(forms, category) ? forms[category] : forms.other;
-  return typeof form === 'string' ? form.replaceAll('#', formatNumber(number, pluralNumbers(options))) : '';
+  const form = formOf(forms, Object.hasOwn(forms, `=${given}`) ? `=${given}` : category);
+  const shown = () => formatNumber(number, pluralNumbers(options));
+  if (Array.isArray(form)) return form.map(plainText).join(form.length > 1 ? shown() : '');
+  return typeof form === 'string' ? form.replaceAll('#', shown()) : '';
 }
 
 /** Of the options of a plural only the locale is for its number. */
@@ -95,4 +111,5 @@ export const formats: Readonly<Record<string, (...values: unknown[]) => string>>
   'Format.list': (values, options) =>
     Array.isArray(values) ? formatter(Intl.ListFormat, 'list', options).format(values.map(String)) : '',
   'Format.plural': plural,
+  'Format.choose': (value, forms) => (isOptions(forms) ? plainText(formOf(forms, plainText(value))) : ''),
 };

@@ -6,7 +6,7 @@ import { checkComputed, sourcesOf } from './computed.ts';
 import { EvaluationError, evaluate, type Scope } from './evaluate.ts';
 import { isOwnCode } from './own-code.ts';
 import { sampleFor } from './own-functions.ts';
-import { bandAt, isViewName, viewValue } from './view-names.ts';
+import { bandAt, isViewName, languageOf, viewValue } from './view-names.ts';
 
 /** The values of one state in one band. What follows from others is worked out when it is first asked for. */
 class InitialValues {
@@ -15,22 +15,29 @@ class InitialValues {
   readonly #byName: ReadonlyMap<string, StateVariable>;
   readonly #state: readonly StateVariable[];
   readonly #band: string;
+  readonly #language: string;
   /** All that follows from others shares one, so that it is the same whatever it is asked for by. */
   readonly #budget = sharedBudget();
 
   /** What stands for the results of the project's own code. */
   readonly #code: (name: string) => unknown;
 
-  constructor(state: readonly StateVariable[], band: string, code: (name: string) => unknown) {
+  constructor(
+    state: readonly StateVariable[],
+    band: string,
+    language: string,
+    code: (name: string) => unknown,
+  ) {
     this.#state = state;
     this.#code = code;
     this.#band = band;
+    this.#language = language;
     this.#byName = new Map(state.map((variable) => [variable.name, variable]));
   }
 
   readonly scope: Scope = (name) => {
     if (this.#values.has(name)) return this.#values.get(name);
-    if (isViewName(name)) return viewValue(name, this.#band);
+    if (isViewName(name)) return viewValue(name, this.#band, this.#language);
     const variable = this.#byName.get(name);
     if (!variable && isOwnCode(name)) return this.#code(name);
     if (!variable) throw new EvaluationError(`There is no state variable \`${name}\`.`);
@@ -77,7 +84,7 @@ class InitialValues {
   }
 }
 
-/** Values of a state, by what its own code is and the band that they are seen in. */
+/** Values of a state, by what its own code is, and the band and language that they are seen in. */
 const known = new WeakMap<readonly StateVariable[], WeakMap<object, Map<string, InitialValues>>>();
 const noCode: readonly CodeModule[] = [];
 
@@ -87,18 +94,20 @@ const noCode: readonly CodeModule[] = [];
  * @param width of what the expressions are shown in, CSS px.
  */
 export function initialScope(
-  { state, bands, code = noCode }: Pick<Project, 'state' | 'bands' | 'code'>,
+  { state, bands, code = noCode, ...project }: Pick<Project, 'state' | 'bands' | 'code' | 'language'>,
   width = 0,
 ): Scope {
+  const language = languageOf(project);
   const band = bandAt(bands, width);
   const byCode = known.get(state) ?? new WeakMap<object, Map<string, InitialValues>>();
   known.set(state, byCode);
   const byBand = byCode.get(code) ?? new Map<string, InitialValues>();
   byCode.set(code, byBand);
-  let values = byBand.get(band);
+  const circumstances = `${band} ${language}`;
+  let values = byBand.get(circumstances);
   if (!values) {
-    values = new InitialValues(state, band, (name) => sampleFor(name, code));
-    byBand.set(band, values);
+    values = new InitialValues(state, band, language, (name) => sampleFor(name, code));
+    byBand.set(circumstances, values);
   }
   return values.scope;
 }

@@ -3,8 +3,9 @@ import { type BuiltInState, builtInStates, isOwnStateName } from '../document/co
 import { quoted } from '../document/nearest.ts';
 import { isOneOf } from '../sure.ts';
 import type { Template } from './ast.ts';
+import { bracedAt } from './message.ts';
 import { ExpressionError, type Outcome, outcome } from './problem.ts';
-import { closingBrace, parseTemplate } from './template.ts';
+import { parseTemplate } from './template.ts';
 
 export interface OwnState {
   readonly name: string;
@@ -20,7 +21,7 @@ function partsOf(text: string): { part: string; at: number }[] {
   const parts: { part: string; at: number }[] = [];
   let begin = 0;
   for (let index = 0; index < text.length; index++) {
-    if (text[index] === '{') index = closingBrace(text, index);
+    if (text[index] === '{') index = bracedAt(text, index).to - 1;
     else if (text[index] === '|') {
       parts.push({ part: text.slice(begin, index), at: begin });
       begin = index + 1;
@@ -38,7 +39,7 @@ function readOne(part: string, at: number): OwnState {
     throw new ExpressionError(`${quoted(name)} cannot be the name of a state.`, at + before.length);
   const from = at + before.length + name.length + after.length;
   if (isOneOf(builtInStates, rest)) return { name, when: rest };
-  if (!rest.startsWith('{') || closingBrace(rest, 0) !== rest.length - 1)
+  if (!rest.startsWith('{') || bracedAt(rest, 0).to !== rest.length)
     throw new ExpressionError(
       `${quoted(name)} holds by an expression in braces, or with one of ${builtInStates.map((each) => `\`${each}\``).join(', ')}.`,
       from,

@@ -1,10 +1,11 @@
 /**
  * Property values with expressions in them: `{guest.name}` is an expression as a whole, `Bunk {bunk.number}` is
- * text with expressions, `{{` and `}}` are braces.
+ * text with expressions, `{guests, plural, one {# guest} other {# guests}}` a message, `{{` and `}}` are braces.
  */
 import type { Expression, Template } from './ast.ts';
-import { parseExpression } from './parse.ts';
-import { ExpressionError, type Outcome, outcome } from './problem.ts';
+import { leavesOf, quotedWords, runsOf } from './message.ts';
+import { expressionAt, messageExpression, messageText } from './message-meaning.ts';
+import { type Outcome, outcome } from './problem.ts';
 
 /** Whether a value has expressions in it (rather than being plain text). */
 export function hasExpression(text: string): boolean {
@@ -23,109 +24,83 @@ export const escapeBraces = (text: string): string => text.replaceAll('{', '{{')
 /** Reads a value with expressions. Positions in problems and names count from the value's start. */
 export function parseTemplate(text: string): Outcome<Template> {
   return outcome(() => {
-    const parts: (string | Expression)[] = [];
-    let literal = '';
-    let index = 0;
-    while (index < text.length) {
-      const character = text.charAt(index);
-      if (character === '{' && text[index + 1] === '{') {
-        literal += '{';
-        index += 2;
-      } else if (character === '}') {
-        literal += '}';
-        index += text[index + 1] === '}' ? 2 : 1;
-      } else if (character === '{') {
-        const end = closingBrace(text, index);
-        const inner = parseExpression(text.slice(index + 1, end), index + 1);
-        if (!inner.ok) throw new ExpressionError(inner.problem.message, inner.problem.at);
-        if (literal) parts.push(literal);
-        literal = '';
-        parts.push(inner.value);
-        index = end + 1;
-      } else {
-        literal += character;
-        index++;
-      }
-    }
-    if (literal) parts.push(literal);
+    const parts = runsOf(text).flatMap((run): (string | Expression)[] => {
+      if (run.is === 'words') return [run.text];
+      if (run.is === 'message') return [messageExpression(run)];
+      return run.is === 'expression' ? [expressionAt(run.text, run.from + 1)] : [];
+    });
     const whole = parts.length === 1 && typeof parts[0] !== 'string';
     return { parts, whole };
   });
 }
 
-/** A run of words, its braces single; or an expression with its braces around it. */
+/** A run of words, its braces single; or an expression or message with its braces around it. */
 export interface TemplatePiece {
   readonly is: 'words' | 'expression';
   readonly text: string;
 }
 
-/** A value as its words and its expressions, one after another. @returns undefined where a brace is not closed. */
+/** A value as its words and its expressions, one after another. @returns undefined where braces cannot be read. */
 export function templatePieces(text: string): readonly TemplatePiece[] | undefined {
-  const pieces: TemplatePiece[] = [];
-  let words = '';
-  const flush = () => {
-    if (words) pieces.push({ is: 'words', text: words });
-    words = '';
-  };
+  const read = outcome(() =>
+    runsOf(text).map(
+      (run): TemplatePiece =>
+        run.is === 'words'
+          ? { is: 'words', text: run.text }
+          : { is: 'expression', text: text.slice(run.from, run.to) },
+    ),
+  );
+  return read.ok ? read.value : undefined;
+}
+
+/** A text with its words or its expressions changed, in messages, too. @returns undefined where braces cannot be read. */
+function mapLeaves(
+  text: string,
+  is: 'words' | 'expression',
+  change: (text: string, inForm: boolean, written: string) => string,
+): string | undefined {
   const read = outcome(() => {
-    for (let index = 0; index < text.length; index++) {
-      const character = text.charAt(index);
-      const doubled = (character === '{' || character === '}') && text[index + 1] === character;
-      if (character === '{' && !doubled) {
-        const end = closingBrace(text, index);
-        flush();
-        pieces.push({ is: 'expression', text: text.slice(index, end + 1) });
-        index = end;
-      } else {
-        words += character;
-        if (doubled) index++;
-      }
+    let made = '';
+    let done = 0;
+    for (const { run, inForm } of leavesOf(runsOf(text))) {
+      if (run.is !== is) continue;
+      const [from, to] = is === 'words' ? [run.from, run.to] : [run.from + 1, run.to - 1];
+      const next = change(run.text, inForm, text.slice(from, to));
+      made += text.slice(done, from) + next;
+      done = to;
     }
-    flush();
-    return pieces;
+    return made + text.slice(done);
   });
   return read.ok ? read.value : undefined;
 }
 
-/** A value with its words changed, its expressions as they are. @returns undefined where a brace is not closed. */
+/** A value with its words changed, its expressions as they are. @returns undefined where braces cannot be read. */
 export const mapWords = (text: string, change: (words: string) => string): string | undefined =>
-  templatePieces(text)
-    ?.map((piece) => (piece.is === 'words' ? escapeBraces(change(piece.text)) : piece.text))
-    .join('');
-
-/** A value with its expressions changed, its words as they are. @returns undefined where a brace is not closed. */
-export function mapExpressions(text: string, change: (expression: string) => string): string | undefined {
-  let made = '';
-  const read = outcome(() => {
-    for (let index = 0; index < text.length; index++) {
-      const character = text.charAt(index);
-      const isDoubled = (character === '{' || character === '}') && text[index + 1] === character;
-      if (isDoubled) {
-        made += character + character;
-        index++;
-      } else if (character === '{') {
-        const end = closingBrace(text, index);
-        made += `{${change(text.slice(index + 1, end))}}`;
-        index = end;
-      } else made += character;
-    }
-    return made;
+  mapLeaves(text, 'words', (words, inForm, written) => {
+    const next = change(words);
+    return next === words ? written : (inForm ? quotedWords : escapeBraces)(next);
   });
-  return read.ok ? read.value : undefined;
+
+/** A value with its expressions changed, its words as they are. @returns undefined where braces cannot be read. */
+export const mapExpressions = (text: string, change: (expression: string) => string): string | undefined =>
+  mapLeaves(text, 'expression', change);
+
+/** The expressions of a value as they are written, those in messages, too. @returns undefined where braces cannot be read. */
+export function expressionsOf(text: string): readonly string[] | undefined {
+  const found: string[] = [];
+  const read = mapExpressions(text, (expression) => {
+    found.push(expression);
+    return expression;
+  });
+  return read === undefined ? undefined : found;
 }
 
-/** The index of the brace that closes the one at `open`, past strings and nested braces. */
-export function closingBrace(text: string, open: number): number {
-  let depth = 0;
-  let quote = '';
-  for (let index = open; index < text.length; index++) {
-    const character = text.charAt(index);
-    if (quote) {
-      if (character === '\\') index++;
-      else if (character === quote) quote = '';
-    } else if (character === '"' || character === "'" || character === '`') quote = character;
-    else if (character === '{') depth++;
-    else if (character === '}' && --depth === 0) return index;
-  }
-  throw new ExpressionError('The `}` that closes this is missing.', open);
+/** A value whose messages are written as expressions that come to the same. @returns undefined where braces cannot be read. */
+export function withoutMessages(text: string): string | undefined {
+  const read = outcome(() =>
+    runsOf(text)
+      .map((run) => (run.is === 'message' ? `{${messageText(run)}}` : text.slice(run.from, run.to)))
+      .join(''),
+  );
+  return read.ok ? read.value : undefined;
 }

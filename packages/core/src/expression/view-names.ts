@@ -8,6 +8,8 @@ export const viewTypes = {
   'View.band': 'text',
   /** The language of whoever looks. */
   'View.locale': 'text',
+  /** The language that the words are in. */
+  'View.language': 'text',
   /** The day and time now, `2026-07-14T18:30:05`; the day; the time of day, `18:30`. */
   'View.now': 'text',
   'View.today': 'text',
@@ -43,8 +45,13 @@ export const bandAt = (
   width: number,
 ): string => bands.filter(({ from }) => width >= from).toSorted((a, b) => b.from - a.from)[0]?.name ?? '';
 
-/** What a name holds while nothing runs: at a band's width, now, where no language is known. */
-export function viewValue(name: ViewName, band: string, date = new Date()): ViewValue {
+/** The language of a project's words. */
+export const languageOf = ({ language = 'en' }: { readonly language?: string | undefined }): string =>
+  language;
+
+/** What a name holds while nothing runs: at a band's width, in the language of the words, now, where that of whoever looks is not known. */
+export function viewValue(name: ViewName, band: string, language: string, date = new Date()): ViewValue {
+  if (name === 'View.language') return language;
   if (name === 'View.band') return band;
   if (name === 'View.dark') return false;
   if (name === 'View.online') return true;

@@ -6,8 +6,9 @@
 import { type Control, inForce, type Project } from '../document/types.ts';
 import { mapWords } from '../expression/template.ts';
 import { kindOf } from '../kinds/catalogue.ts';
+import type { Property } from '../kinds/kind.ts';
 import { expandedProject } from '../reuse/expand.ts';
-import { entryProperties, wordProperties } from '../words/places.ts';
+import { saysEntries, wordProperties } from '../words/places.ts';
 
 /** The name under which it can be asked for where a locale is. */
 export const longTextLocale = 'x-long';
@@ -64,10 +65,9 @@ export function lengthened(text: string): string {
   return more > 0 ? longer.replace(/\p{L}(?=\P{L}*$)/u, (last) => last + 'ó'.repeat(more)) : longer;
 }
 
-function longProperty(name: string, text: string): string {
-  const word = name.slice(name.lastIndexOf('.') + 1);
-  if (wordProperties.has(word)) return mapWords(text, lengthened) ?? text;
-  if (!entryProperties.has(word) || text.includes('{')) return text;
+function longProperty(property: Property, text: string): string {
+  if (wordProperties.has(property.name)) return mapWords(text, lengthened) ?? text;
+  if (!saysEntries(property) || text.includes('{')) return text;
   return text
     .split('|')
     .map((entry) => {
@@ -90,10 +90,8 @@ export function longTexts(project: Project): Project {
     for (const [name, value] of Object.entries(control.props)) {
       const text = inForce(value);
       const word = name.slice(name.lastIndexOf('.') + 1);
-      const next =
-        text !== undefined && !name.startsWith('on.') && known.some((property) => property.name === word)
-          ? longProperty(name, text)
-          : text;
+      const property = name.startsWith('on.') ? undefined : known.find((each) => each.name === word);
+      const next = text !== undefined && property ? longProperty(property, text) : text;
       if (next !== text && next !== undefined) {
         props[name] = next;
         changed = true;

@@ -17,6 +17,7 @@ import {
   mapWords,
   parseTemplate,
   unescapeBraces,
+  withoutMessages,
 } from '../expression/template.ts';
 import type { ParameterType } from '../kinds/component.ts';
 import { isOneOf } from '../sure.ts';
@@ -159,18 +160,19 @@ function readsOf(
 ): string {
   if (text === undefined) return isOneOf(stateTypes, type) ? JSON.stringify(emptyValues[type]) : 'null';
   if (!hasExpression(text)) return literalOf(type, unescapeBraces(text));
-  const read = parseTemplate(text);
+  const plain = withoutMessages(text) ?? text;
+  const read = parseTemplate(plain);
   if (!read.ok) return 'null';
   const put = (source: string) => (around ? expressionIn(source, around) : source).trim();
   if (read.value.whole) {
     let found = '';
-    mapExpressions(text, (source) => {
+    mapExpressions(plain, (source) => {
       found = put(source);
       return source;
     });
     return found;
   }
-  return asTemplate(text, put);
+  return asTemplate(plain, put);
 }
 
 /** Text with expressions in it as one expression, a template literal. */

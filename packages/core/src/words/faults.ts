@@ -1,13 +1,10 @@
 /** What is wrong with a translation: its expressions are those of the source text, whatever the words around them. */
-import { parseTemplate } from '../expression/template.ts';
+import { expressionsOf, parseTemplate } from '../expression/template.ts';
 import type { WordsPlace } from './places.ts';
 
-/** The expressions of a text, as they are written; undefined where it cannot be read. */
-function expressionsIn(text: string): readonly string[] | undefined {
-  if (!parseTemplate(text).ok) return undefined;
-  const plain = text.replaceAll(/\{\{|\}\}/g, '  ');
-  return [...plain.matchAll(/\{([^{}]*)\}/g)].map(([, inner = '']) => inner.trim().replaceAll(/\s+/g, ' '));
-}
+/** The expressions of a text, as they are written, those in messages too. */
+const expressionsIn = (text: string): readonly string[] =>
+  (expressionsOf(text) ?? []).map((inner) => inner.trim().replaceAll(/\s+/g, ' '));
 
 /** Whether a piece is words without expressions: the label of an entry, a message of an event. */
 const isPlain = ({ part }: Pick<WordsPlace, 'part'>): boolean => part !== undefined;
@@ -18,9 +15,10 @@ const isPlain = ({ part }: Pick<WordsPlace, 'part'>): boolean => part !== undefi
  */
 export function translationFault(place: Pick<WordsPlace, 'part' | 'text'>, text: string): string | undefined {
   if (isPlain(place)) return undefined;
+  const read = parseTemplate(text);
+  if (!read.ok) return `It cannot be read: ${read.problem.message}`;
   const found = expressionsIn(text);
-  if (!found) return 'Its braces cannot be read: a brace of the text itself is written twice.';
-  const wanted = expressionsIn(place.text) ?? [];
+  const wanted = expressionsIn(place.text);
   const missing = wanted.find((each) => !found.includes(each));
   if (missing !== undefined) return `It leaves out \`{${missing}}\`.`;
   const strange = found.find((each) => !wanted.includes(each));

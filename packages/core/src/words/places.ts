@@ -5,7 +5,7 @@ import { type Control, inForce, type Project, treesOf } from '../document/types.
 import { actionsOf } from '../expression/names.ts';
 import { parseStatements } from '../expression/parse.ts';
 import { escapeBraces } from '../expression/template.ts';
-import type { Kind } from '../kinds/kind.ts';
+import type { Kind, Property } from '../kinds/kind.ts';
 import { entriesType } from '../property-types/index.ts';
 import { kindIn } from '../reuse/instance-kinds.ts';
 
@@ -25,7 +25,12 @@ export const wordProperties: ReadonlySet<string> = new Set([
   'loading',
   'failed',
 ]);
-export const entryProperties: ReadonlySet<string> = new Set(['options', 'columns', 'labels']);
+
+const entryProperties: ReadonlySet<string> = new Set(['options', 'columns', 'labels']);
+
+/** Whether the entries of a property are read by people: not the columns of a grid. */
+export const saysEntries = ({ name, type }: Property): boolean =>
+  type === entriesType && entryProperties.has(name);
 
 /** A piece of an attribute's text that is read by people. */
 export interface Piece {
@@ -86,7 +91,7 @@ const saysSomething = (text: string): boolean => /\p{L}/u.test(text.replaceAll(/
 /** The pieces of an attribute that are read by people. */
 export function piecesOf(kind: Kind, attribute: string, text: string): readonly Piece[] {
   if (attribute.startsWith('on.')) return messagesIn(text);
-  if (entryProperties.has(attribute) && kind.properties.some(({ name }) => name === attribute))
+  if (kind.properties.some((property) => property.name === attribute && saysEntries(property)))
     return entriesIn(text);
   if (!holdsWords(kind, attribute) || !saysSomething(text)) return [];
   return [{ text, span: [0, text.length] }];
@@ -101,13 +106,15 @@ function textsIn(project: Project, tree: Control): WordsPlace[] {
       const text = inForce(value);
       return text === undefined
         ? []
-        : piecesOf(kind, attribute, text).map((piece) => ({
-            ...piece,
-            key: [place, attribute, ...(piece.part === undefined ? [] : [piece.part])].join('.'),
-            tree,
-            control,
-            attribute,
-          }));
+        : attribute === 'title' && control.kind === 'component'
+          ? []
+          : piecesOf(kind, attribute, text).map((piece) => ({
+              ...piece,
+              key: [place, attribute, ...(piece.part === undefined ? [] : [piece.part])].join('.'),
+              tree,
+              control,
+              attribute,
+            }));
     });
   });
 }
