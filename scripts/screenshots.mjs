@@ -90,7 +90,6 @@ await page.waitForTimeout(400);
 await page.mouse.move(900, 500);
 await shoot('source');
 await page.getByRole('button', { name: 'Close the drawer' }).click();
-// What can be read and what feeds what; what an event does.
 await page.getByRole('tab', { name: 'Components', exact: true }).click();
 await page
   .getByRole('button', { name: /^PartyRow/ })
@@ -99,24 +98,34 @@ await page
 await page.getByRole('treeitem', { name: 'who', exact: true }).click();
 await page.waitForTimeout(900);
 await shoot('components');
-await page.getByRole('button', { name: /^Meal/ }).first().click();
-await page.getByRole('treeitem', { name: 'serve', exact: true }).click();
-await page.keyboard.press('d');
-await page.getByRole('button', { name: 'Open meal', exact: true }).click();
-await page.waitForTimeout(600);
-await shoot('bindings');
-await page.getByRole('button', { name: 'Close the drawer' }).click();
 await page.getByRole('tab', { name: 'Screens', exact: true }).click();
+// A motion at an instant; all ways; all words.
+await page.getByRole('button', { name: /^Mast/ }).first().click();
+await page.getByRole('treeitem', { name: 'mastLamp', exact: true }).click();
+await page.keyboard.press('m');
+await page
+  .getByRole('tabpanel', { name: 'motion' })
+  .getByRole('slider', { name: 'Playhead' })
+  .press('PageUp');
+await page.waitForTimeout(600);
+await shoot('motion');
+await page.getByRole('button', { name: 'Close the drawer' }).click();
+await page.getByRole('link', { name: 'Ways', exact: true }).click();
+await page
+  .getByRole('group', { name: 'Screens and ways' })
+  .getByRole('img', { name: /^Picture of/ })
+  .nth(6)
+  .waitFor();
+await page.locator('[data-map-head="Arrivals"]').click();
+await page.waitForTimeout(600);
+await shoot('ways');
+await page.getByRole('link', { name: 'Words', exact: true }).click();
+await page.getByRole('gridcell', { name: 'Ofen im Trockenraum füllen' }).click();
+await page.waitForTimeout(900);
+await shoot('words');
 await page.getByRole('link', { name: 'Data' }).click();
 await page.getByRole('heading', { name: 'State variables' }).waitFor();
 await shoot('data');
-await page.getByRole('button', { name: 'Edit as a table' }).first().click();
-await page.getByRole('grid').waitFor();
-await page.keyboard.press('ArrowDown');
-await page.keyboard.press('ArrowRight');
-await page.waitForTimeout(300);
-await shoot('table');
-await page.keyboard.press('Escape');
 await page.getByRole('link', { name: 'Code', exact: true }).click();
 await page.getByRole('button', { name: 'Functions for expressions' }).click();
 await page.getByText('Nothing is wrong here.').waitFor();
@@ -139,7 +148,6 @@ await page.getByLabel('Note').fill('Shown on the first evening');
 await page.getByRole('button', { name: 'Name it' }).click();
 await page.getByText('They are alike.').waitFor();
 await page.getByRole('link', { name: 'Build' }).click();
-await page.getByRole('tab', { name: 'Screens', exact: true }).click();
 await page
   .getByRole('button', { name: /^Tonight/ })
   .first()
@@ -169,18 +177,6 @@ await page.getByRole('button', { name: 'Try' }).click();
 await page.frameLocator('iframe[title^="Desk"]').getByText('Before ten').waitFor();
 await page.waitForTimeout(500);
 await shoot('try');
-// What the events of an evening did.
-const desk = page.frameLocator('iframe[title^="Desk"]');
-const press = (name) => desk.getByRole('button', { name }).evaluate((button) => button.click());
-await page.getByRole('button', { name: 'Trace' }).click();
-await press('See who is coming');
-await desk.getByLabel('Find a party').fill('ridge');
-await press(/^Open Ridge/);
-await press('Check this party in');
-await press(/^Check in$/);
-await desk.getByText('10 guests in 4 parties').waitFor();
-await page.waitForTimeout(400);
-await shoot('trace');
 await page.getByRole('button', { name: 'Wall', exact: true }).click();
 await page.locator('[data-hanging]').first().waitFor();
 await page.waitForTimeout(500);

@@ -137,7 +137,7 @@ function Language({ project, locale, progress, onFile, onSteps }: LanguageProps)
     <div className="flex items-center gap-2">
       <span className="font-medium">{words}</span>
       <progress
-        className="h-2 w-24 accent-spruce"
+        className="h-2 w-24 appearance-none overflow-hidden rounded-full bg-rule [&::-moz-progress-bar]:bg-spruce [&::-webkit-progress-bar]:bg-transparent [&::-webkit-progress-value]:bg-spruce"
         aria-label={`${words} translated`}
         max={1}
         value={progress}
