@@ -10,7 +10,7 @@ import { useCommandKeys } from '../editor/keys.ts';
 import { PlaceHeader } from '../PlaceHeader.tsx';
 import { bandSizes } from '../parts/bandSizes.ts';
 import { Menu } from '../parts/Menu.tsx';
-import { sizeWords } from '../sizes.ts';
+import { type ScreenSize, sizeWords } from '../sizes.ts';
 import { pngOf, svgOf } from '../workbench/bays/savePicture.ts';
 import { Folders } from './Folders.tsx';
 import { arrowsOf, extentOf, foldersOn, type MapModel, mapOf } from './mapModel.ts';
@@ -18,19 +18,11 @@ import { mapPicture } from './mapPicture.ts';
 import { Overview } from './Overview.tsx';
 import { printPicture } from './printPicture.ts';
 import { ScreenDetails } from './ScreenDetails.tsx';
+import { useChosen } from './useChosen.ts';
 import { useScreenLayouts } from './useScreenLayouts.ts';
 import { WayDetails } from './WayDetails.tsx';
 import { WaysMap } from './WaysMap.tsx';
 import { wayKey } from './words.ts';
-
-/** What is chosen on the map: a screen by its name, or a way by its key; and the screens that one came through. */
-interface Chosen {
-  readonly screen?: string | undefined;
-  readonly way?: string | undefined;
-  readonly trail: readonly string[];
-}
-
-const nothing: Chosen = { trail: [] };
 
 export function WaysPlace() {
   const { editor } = useWorkplace();
@@ -39,7 +31,7 @@ export function WaysPlace() {
   const sizes = useMemo(() => bandSizes(project), [project]);
   const [label, setLabel] = useHeld<string | undefined>('ways-size', undefined);
   const [places, setPlaces] = useHeld('ways-places', false);
-  const [chosen, setChosen] = useHeld<Chosen>('ways-chosen', nothing);
+  const { chosen, choose, chooseWay, go, back } = useChosen();
   const size = sizes.find((each) => each.label === label) ?? sizes[0];
   const layouts = useScreenLayouts(project, size ?? { label: '', width: 390, height: 844 });
   const model = useMemo(
@@ -54,48 +46,10 @@ export function WaysPlace() {
   );
   const way = model.ways.find((each) => wayKey(each) === chosen.way);
   const card = model.cards.find(({ name }) => name === chosen.screen);
-  const choose = useCallback(
-    (screen: string | undefined) => setChosen(screen === undefined ? nothing : { screen, trail: [] }),
-    [setChosen],
-  );
-  const chooseWay = useCallback(
-    (key: string | undefined) => setChosen((now) => ({ ...now, way: key })),
-    [setChosen],
-  );
-  /** Goes on to a screen; the one before is kept for the way back. */
-  const go = (screen: string) =>
-    setChosen(({ trail, screen: from }) => {
-      const before = way?.from ?? from;
-      return { screen, trail: before === undefined ? trail : [...trail, before] };
-    });
-  const back = () => setChosen(({ trail }) => ({ screen: trail.at(-1), trail: trail.slice(0, -1) }));
   return (
     <>
       <PlaceHeader title="Ways">
-        <label className="flex items-center gap-1.5">
-          <span className="text-quiet">At</span>
-          <select
-            className="field !w-auto"
-            aria-label="Size of the pictures"
-            value={size?.label}
-            onChange={({ target }) => setLabel(target.value)}
-          >
-            {sizes.map((each) => (
-              <option key={each.label} value={each.label}>
-                {each.label}, {sizeWords(each)}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label className="flex items-center gap-1.5">
-          <input
-            type="checkbox"
-            className="accent-spruce"
-            checked={places}
-            onChange={({ target }) => setPlaces(target.checked)}
-          />
-          Navigations
-        </label>
+        <MapChoices sizes={sizes} size={size} places={places} onLabel={setLabel} onPlaces={setPlaces} />
         <MapMenu model={model} isShown={isShown} layouts={layouts} />
       </PlaceHeader>
       <main className="flex min-h-0 flex-1">
@@ -127,7 +81,7 @@ export function WaysPlace() {
               way={way}
               layouts={layouts}
               size={size}
-              onGo={go}
+              onGo={(screen) => go(screen, way.from)}
               onGone={() => chooseWay(undefined)}
             />
           ) : card ? (
@@ -148,6 +102,44 @@ export function WaysPlace() {
     </>
   );
 }
+
+interface MapChoicesProps {
+  readonly sizes: readonly ScreenSize[];
+  readonly size: ScreenSize | undefined;
+  readonly places: boolean;
+  readonly onLabel: (label: string) => void;
+  readonly onPlaces: (places: boolean) => void;
+}
+
+/** What the map shows: pictures at which size, the ways of navigations or not. */
+const MapChoices = ({ sizes, size, places, onLabel, onPlaces }: MapChoicesProps) => (
+  <>
+    <label className="flex items-center gap-1.5">
+      <span className="text-quiet">At</span>
+      <select
+        className="field !w-auto"
+        aria-label="Size of the pictures"
+        value={size?.label}
+        onChange={({ target }) => onLabel(target.value)}
+      >
+        {sizes.map((each) => (
+          <option key={each.label} value={each.label}>
+            {each.label}, {sizeWords(each)}
+          </option>
+        ))}
+      </select>
+    </label>
+    <label className="flex items-center gap-1.5">
+      <input
+        type="checkbox"
+        className="accent-spruce"
+        checked={places}
+        onChange={({ target }) => onPlaces(target.checked)}
+      />
+      Navigations
+    </label>
+  </>
+);
 
 interface MapMenuProps {
   readonly model: MapModel;

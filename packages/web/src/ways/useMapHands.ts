@@ -1,14 +1,13 @@
 /** What a pointer does on the map: cards are moved by their heads, ways drawn from the controls in their pictures. */
 import { addWay, changing, type MapPlace, type Project, putting, type ScreenLayout } from '@hovrin/core';
-import { type PointerEvent as ReactPointerEvent, useCallback, useEffect, useRef, useState } from 'react';
+import { type PointerEvent as ReactPointerEvent, useCallback, useRef, useState } from 'react';
 import { useWorkplace } from '../editor/context.tsx';
 import type { Area, Spot } from './arrange.ts';
 import { headHeight, type MapCard, type MapModel } from './mapModel.ts';
 import { type Under, underPoint } from './underPoint.ts';
 import type { MapView } from './useMapView.ts';
+import { usePointer } from './usePointer.ts';
 
-/** Px of the window that a pointer moves before a press becomes a drag. */
-const slack = 4;
 /** The map's grid, that moved cards come to lie on. */
 const grid = 8;
 
@@ -54,50 +53,57 @@ const onMap = (card: MapCard, spot: Spot, { box }: Under): Area => ({
   height: box.height * card.scale,
 });
 
+/** What the pointer is over: a control in a card's picture. */
+interface Over {
+  readonly name: string;
+  readonly under: Under;
+}
+
+/** What it was over before, where that is the same control: nothing is drawn anew then. */
+const sameOver = (before: Over | undefined, now: Over): Over =>
+  before?.name === now.name && before.under.control === now.under.control ? before : now;
+
+/** The topmost card at a place of the map, but for one. */
+const cardAt = ({ cards, spots }: MapModel, at: Spot, except: string): MapCard | undefined =>
+  cards.findLast(({ name, width, height }) => {
+    const place = spots.get(name);
+    return (
+      name !== except &&
+      place !== undefined &&
+      at.x >= place.x &&
+      at.y >= place.y &&
+      at.x < place.x + width &&
+      at.y < place.y + height
+    );
+  });
+
+/** The control of a card's picture that a way would be drawn from, under the pointer. */
+function underPointer(
+  project: Project,
+  { model, layouts, view }: HandsOn,
+  event: ReactPointerEvent,
+  card: MapCard,
+): Under | undefined {
+  const layout = layouts.get(card.name);
+  const spot = model.spots.get(card.name);
+  const target = project.screens.find(({ name }) => name !== card.name);
+  if (!layout || !spot || !target) return undefined;
+  const { x, y } = view.at(event);
+  return underPoint(project, layout, target, {
+    x: (x - spot.x) / card.scale,
+    y: (y - spot.y - headHeight) / card.scale,
+  });
+}
+
 export function useMapHands(hands: HandsOn) {
   const { editor } = useWorkplace();
   const latest = useRef(hands);
   latest.current = hands;
   const [moving, setMoving] = useState<Moving>();
   const [drawing, setDrawing] = useState<Drawing>();
-  const [over, setOver] = useState<{ readonly name: string; readonly under: Under }>();
-  /** What ends the drag that is under way. */
-  const stop = useRef<() => void>(undefined);
-  useEffect(() => () => stop.current?.(), []);
-
-  /** Follows the pointer until it is let go; Escape puts back. */
-  const follow = useCallback(
-    (event: ReactPointerEvent, each: { move(at: Spot): void; drop(at: Spot): void; back(): void }) => {
-      const begun = { x: event.clientX, y: event.clientY };
-      let isDrag = false;
-      const move = (now: PointerEvent) => {
-        isDrag ||= Math.hypot(now.clientX - begun.x, now.clientY - begun.y) > slack;
-        if (isDrag) each.move(latest.current.view.at(now));
-      };
-      const end = () => {
-        stop.current = undefined;
-        window.removeEventListener('pointermove', move);
-        window.removeEventListener('pointerup', up);
-        window.removeEventListener('keydown', key, true);
-        each.back();
-      };
-      const up = (now: PointerEvent) => {
-        end();
-        if (isDrag) each.drop(latest.current.view.at(now));
-      };
-      const key = (pressed: KeyboardEvent) => {
-        if (pressed.key !== 'Escape') return;
-        pressed.stopPropagation();
-        end();
-      };
-      stop.current?.();
-      stop.current = end;
-      window.addEventListener('pointermove', move);
-      window.addEventListener('pointerup', up);
-      window.addEventListener('keydown', key, true);
-    },
-    [],
-  );
+  const [over, setOver] = useState<Over>();
+  const at = useCallback((event: { clientX: number; clientY: number }) => latest.current.view.at(event), []);
+  const follow = usePointer(at);
 
   const onHead = useCallback(
     (event: ReactPointerEvent, { name }: MapCard) => {
@@ -119,21 +125,9 @@ export function useMapHands(hands: HandsOn) {
     [editor, follow],
   );
 
-  /** The control that a way would be drawn from, under the pointer. */
   const under = useCallback(
-    (event: ReactPointerEvent, card: MapCard): Under | undefined => {
-      const { model, layouts, view } = latest.current;
-      const { project } = editor.state;
-      const layout = layouts.get(card.name);
-      const spot = model.spots.get(card.name);
-      const target = project.screens.find(({ name }) => name !== card.name);
-      if (!layout || !spot || !target) return undefined;
-      const { x, y } = view.at(event);
-      return underPoint(project, layout, target, {
-        x: (x - spot.x) / card.scale,
-        y: (y - spot.y - headHeight) / card.scale,
-      });
-    },
+    (event: ReactPointerEvent, card: MapCard) =>
+      underPointer(editor.state.project, latest.current, event, card),
     [editor],
   );
 
@@ -145,20 +139,7 @@ export function useMapHands(hands: HandsOn) {
       const spot = latest.current.model.spots.get(card.name);
       if (!found || !spot) return;
       const from = onMap(card, spot, found);
-      const targetAt = (at: Spot) => {
-        const { cards, spots } = latest.current.model;
-        return cards.findLast(({ name, width, height }) => {
-          const place = spots.get(name);
-          return (
-            name !== card.name &&
-            place !== undefined &&
-            at.x >= place.x &&
-            at.y >= place.y &&
-            at.x < place.x + width &&
-            at.y < place.y + height
-          );
-        });
-      };
+      const targetAt = (spot: Spot) => cardAt(latest.current.model, spot, card.name);
       follow(event, {
         move: (at) => setDrawing({ from, to: at, target: targetAt(at)?.name }),
         drop(at) {
@@ -183,13 +164,7 @@ export function useMapHands(hands: HandsOn) {
     (event: ReactPointerEvent, card: MapCard) => {
       if (event.buttons !== 0) return;
       const found = event.type === 'pointerleave' ? undefined : under(event, card);
-      setOver((before) =>
-        found
-          ? before?.name === card.name && before.under.control === found.control
-            ? before
-            : { name: card.name, under: found }
-          : undefined,
-      );
+      setOver((before) => found && sameOver(before, { name: card.name, under: found }));
     },
     [under],
   );

@@ -2,16 +2,11 @@
 /** The texts of the project, a row each, with a column for each language: moved through and filled in like a spreadsheet. */
 import type { StringState } from '@hovrin/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { type KeyboardEvent, useEffect, useLayoutEffect, useRef, useState } from 'react';
-import { flushSync } from 'react-dom';
+import { useEffect, useLayoutEffect, useRef } from 'react';
 import { languageWords } from '../parts/languageWords.ts';
+import { translationAt, useCellEditing } from './useCellEditing.ts';
+import type { At } from './useGridKeys.ts';
 import type { Typed, WordsRow } from './wordsModel.ts';
-
-/** A cell: 0 is the source, the languages follow. */
-export interface At {
-  readonly row: number;
-  readonly column: number;
-}
 
 interface WordsGridProps {
   readonly rows: readonly WordsRow[];
@@ -38,7 +33,6 @@ const signs: Readonly<
 
 export function WordsGrid({ rows, source, tags, at, onAt, onType, onPaste }: WordsGridProps) {
   const frame = useRef<HTMLDivElement>(null);
-  const [editing, setEditing] = useState<string>();
   const virtual = useVirtualizer({
     count: rows.length,
     getScrollElement: () => frame.current,
@@ -47,56 +41,13 @@ export function WordsGrid({ rows, source, tags, at, onAt, onType, onPaste }: Wor
   });
   const columns = `minmax(200px, 1.2fr) repeat(${tags.length}, minmax(180px, 1fr))`;
   const current = rows[at.row];
-  const tag = tags[at.column - 1];
   const cellId = (row: number, column: number) => `words-${row}-${column}`;
 
   useEffect(() => {
     if (rows.length > 0) virtual.scrollToIndex(Math.min(at.row, rows.length - 1));
   }, [at.row, rows.length, virtual]);
 
-  const move = (down: number, across: number) =>
-    onAt({
-      row: Math.max(0, Math.min(rows.length - 1, at.row + down)),
-      column: Math.max(0, Math.min(tags.length, at.column + across)),
-    });
-  const begin = (text: string) => {
-    if (tag !== undefined && current?.in.get(tag)?.state !== 'unused') setEditing(text);
-  };
-  const done = (text: string, down: number, across: number) => {
-    setEditing(undefined);
-    if (current && tag !== undefined && text !== (current.in.get(tag)?.translation?.text ?? ''))
-      onType([{ row: current, tag, text }]);
-    move(down, across);
-    frame.current?.focus();
-  };
-  const keys = (event: KeyboardEvent) => {
-    if (editing !== undefined || event.altKey) return;
-    const steps: Readonly<Record<string, readonly [number, number]>> = {
-      ArrowDown: [1, 0],
-      ArrowUp: [-1, 0],
-      ArrowLeft: [0, -1],
-      ArrowRight: [0, 1],
-      PageDown: [10, 0],
-      PageUp: [-10, 0],
-    };
-    const step = steps[event.key];
-    if (event.ctrlKey || event.metaKey) {
-      if (event.key === 'Home') onAt({ ...at, row: 0 });
-      else if (event.key === 'End') onAt({ ...at, row: rows.length - 1 });
-      else return;
-    } else if (step) move(...step);
-    else if (event.key === 'Home') onAt({ ...at, column: 0 });
-    else if (event.key === 'End') onAt({ ...at, column: tags.length });
-    else if (event.key === 'Enter' || event.key === 'F2') begin(translationAt(current, tag));
-    else if (event.key === 'Delete' && current && tag !== undefined)
-      onType([{ row: current, tag, text: '' }]);
-    else if (event.key.length === 1 || event.key === 'Process') {
-      // The key itself, or what an input method makes of it, goes into the field that is there by then.
-      flushSync(() => begin(''));
-      return;
-    } else return;
-    event.preventDefault();
-  };
+  const { editing, begin, done, cancel, keys } = useCellEditing({ frame, rows, tags, at, onAt, onType });
   return (
     <div
       ref={frame}
@@ -115,25 +66,7 @@ export function WordsGrid({ rows, source, tags, at, onAt, onType, onPaste }: Wor
         onPaste(event.clipboardData.getData('text/plain'));
       }}
     >
-      <div
-        role="row"
-        aria-rowindex={1}
-        tabIndex={-1}
-        className="sticky top-0 z-10 grid min-w-fit border-b border-rule bg-sunk font-semibold"
-        style={{ gridTemplateColumns: columns }}
-      >
-        {[source, ...tags].map((each, index) => (
-          <span
-            key={each}
-            role="columnheader"
-            aria-colindex={index + 1}
-            tabIndex={-1}
-            className="px-3 py-1.5"
-          >
-            {languageWords(each)} <span className="font-normal text-quiet">{each}</span>
-          </span>
-        ))}
-      </div>
+      <Heads tags={[source, ...tags]} columns={columns} />
       <div role="presentation" className="relative min-w-fit" style={{ height: virtual.getTotalSize() }}>
         {virtual.getVirtualItems().map(({ index, start }) => {
           const row = rows[index];
@@ -150,34 +83,19 @@ export function WordsGrid({ rows, source, tags, at, onAt, onType, onPaste }: Wor
               {[undefined, ...tags].map((of, column) => {
                 const isAt = index === at.row && column === at.column;
                 return (
-                  <div
+                  <Cell
                     key={of ?? 'source'}
                     id={cellId(index, column)}
-                    role="gridcell"
-                    aria-colindex={column + 1}
-                    aria-selected={isAt}
-                    tabIndex={-1}
-                    className={`relative flex min-w-0 flex-col justify-center px-3 ${isAt ? 'outline-2 -outline-offset-2 outline-lake' : ''} ${of === undefined ? 'bg-sunk/30' : ''}`}
-                    onPointerDown={() => onAt({ row: index, column })}
-                    onDoubleClick={() => begin(translationAt(row, of))}
-                    onKeyDown={() => undefined}
-                  >
-                    {of === undefined ? (
-                      <SourceCell row={row} />
-                    ) : isAt && editing !== undefined ? (
-                      <CellField
-                        tag={of}
-                        begun={editing}
-                        onDone={done}
-                        onCancel={() => {
-                          setEditing(undefined);
-                          frame.current?.focus();
-                        }}
-                      />
-                    ) : (
-                      <Translated row={row} tag={of} />
-                    )}
-                  </div>
+                    column={column}
+                    row={row}
+                    tag={of}
+                    isAt={isAt}
+                    editing={isAt ? editing : undefined}
+                    onPress={() => onAt({ row: index, column })}
+                    onEdit={() => begin(translationAt(row, of))}
+                    onDone={done}
+                    onCancel={cancel}
+                  />
                 );
               })}
             </div>
@@ -188,8 +106,58 @@ export function WordsGrid({ rows, source, tags, at, onAt, onType, onPaste }: Wor
   );
 }
 
-const translationAt = (row: WordsRow | undefined, tag: string | undefined): string =>
-  (tag === undefined ? undefined : row?.in.get(tag)?.translation?.text) ?? '';
+const Heads = ({ tags, columns }: { readonly tags: readonly string[]; readonly columns: string }) => (
+  <div
+    role="row"
+    aria-rowindex={1}
+    tabIndex={-1}
+    className="sticky top-0 z-10 grid min-w-fit border-b border-rule bg-sunk font-semibold"
+    style={{ gridTemplateColumns: columns }}
+  >
+    {tags.map((each, index) => (
+      <span key={each} role="columnheader" aria-colindex={index + 1} tabIndex={-1} className="px-3 py-1.5">
+        {languageWords(each)} <span className="font-normal text-quiet">{each}</span>
+      </span>
+    ))}
+  </div>
+);
+
+interface CellProps {
+  readonly id: string;
+  readonly column: number;
+  readonly row: WordsRow;
+  /** Undefined: the source. */
+  readonly tag: string | undefined;
+  readonly isAt: boolean;
+  /** What stands in its field; undefined: it is not edited. */
+  readonly editing: string | undefined;
+  readonly onPress: () => void;
+  readonly onEdit: () => void;
+  readonly onDone: CellFieldProps['onDone'];
+  readonly onCancel: () => void;
+}
+
+const Cell = ({ id, column, row, tag, isAt, editing, onPress, onEdit, onDone, onCancel }: CellProps) => (
+  <div
+    id={id}
+    role="gridcell"
+    aria-colindex={column + 1}
+    aria-selected={isAt}
+    tabIndex={-1}
+    className={`relative flex min-w-0 flex-col justify-center px-3 ${isAt ? 'outline-2 -outline-offset-2 outline-lake' : ''} ${tag === undefined ? 'bg-sunk/30' : ''}`}
+    onPointerDown={onPress}
+    onDoubleClick={onEdit}
+    onKeyDown={() => undefined}
+  >
+    {tag === undefined ? (
+      <SourceCell row={row} />
+    ) : editing !== undefined ? (
+      <CellField tag={tag} begun={editing} onDone={onDone} onCancel={onCancel} />
+    ) : (
+      <Translated row={row} tag={tag} />
+    )}
+  </div>
+);
 
 const SourceCell = ({ row }: { readonly row: WordsRow }) => (
   <>

@@ -6,8 +6,9 @@ import { useHeld } from '../editor/held.ts';
 import { useCommandKeys } from '../editor/keys.ts';
 import { PlaceHeader } from '../PlaceHeader.tsx';
 import { Languages } from './Languages.tsx';
+import type { At } from './useGridKeys.ts';
 import { WordDetails } from './WordDetails.tsx';
-import { type At, WordsGrid } from './WordsGrid.tsx';
+import { WordsGrid } from './WordsGrid.tsx';
 import {
   pasted,
   rowsWanted,

@@ -1,8 +1,9 @@
 /** The time line: a ruler with the playhead, and a row for each property of each control, whose keys are dragged. */
-import { type Control, lengthOf, type Motion, progressAt, retimed, type Step } from '@hovrin/core';
-import { type KeyboardEvent, type PointerEvent as ReactPointerEvent, useRef, useState } from 'react';
+import { type Control, lengthOf, type Motion, progressAt, type Step } from '@hovrin/core';
+import type { KeyboardEvent, MouseEvent, PointerEvent as ReactPointerEvent } from 'react';
 import { useRoom } from '../../parts/useRoom.ts';
-import { stretched, type TimeRow } from './rows.ts';
+import type { TimeRow } from './rows.ts';
+import { followPointer, useKeyDrags } from './useKeyDrags.ts';
 
 /** Width of the rows' names, px. */
 const named = 138;
@@ -23,9 +24,6 @@ interface TimeLineProps {
   readonly onKey: (row: TimeRow, part: number) => void;
 }
 
-/** How far keys go by an arrow key, as a part of the motion. */
-const nudge = 0.01;
-
 /** Marks of the ruler: at most so many. */
 const mostMarks = 10;
 
@@ -45,80 +43,12 @@ export function TimeLine(props: TimeLineProps) {
     const left = element.current?.getBoundingClientRect().left ?? 0;
     return Math.min(1, Math.max(0, (clientX - left - named - end) / wide));
   };
-  const [moved, setMoved] = useState<ReadonlyMap<string, number>>(new Map());
-  const dragging = useRef(false);
-  const all = new Map(rows.flatMap(({ keys }) => keys.map((each) => [each.key.id, each] as const)));
-
-  /** Follows the pointer until it is let go. */
-  const follow = (event: ReactPointerEvent, move: (now: PointerEvent) => void, drop: () => void) => {
-    if (event.button !== 0) return;
-    event.preventDefault();
-    const up = () => {
-      window.removeEventListener('pointermove', move);
-      window.removeEventListener('pointerup', up);
-      drop();
-    };
-    window.addEventListener('pointermove', move);
-    window.addEventListener('pointerup', up);
-  };
-
+  const { moved, dragKey, keys } = useKeyDrags({ motion, rows, chosen, partAt, onChoose, onSteps });
   const scrub = (event: ReactPointerEvent) => {
-    onShow(delay + partAt(event) * seconds);
-    follow(
-      event,
-      (now) => onShow(delay + partAt(now) * seconds),
-      () => undefined,
-    );
+    const show = (now: { readonly clientX: number }) => onShow(delay + partAt(now) * seconds);
+    show(event);
+    followPointer(event, show, () => undefined);
   };
-
-  const dragKey = (event: ReactPointerEvent, id: string) => {
-    const more = event.shiftKey || event.ctrlKey || event.metaKey;
-    const ids = chosen.has(id) ? chosen : new Set(more ? [...chosen, id] : [id]);
-    onChoose(more && chosen.has(id) ? new Set([...chosen].filter((each) => each !== id)) : ids);
-    const from = partAt(event);
-    const times = [...ids].flatMap((each) => all.get(each)?.at ?? []);
-    let to: ReadonlyMap<string, number> = new Map();
-    dragging.current = false;
-    follow(
-      event,
-      (now) => {
-        dragging.current = true;
-        const by = Math.round((partAt(now) - from) * 200) / 200;
-        const place = now.altKey ? stretched(times, partAt(now)) : (time: number) => time + by;
-        to = new Map([...ids].map((each) => [each, Math.min(1, Math.max(0, place(all.get(each)?.at ?? 0)))]));
-        setMoved(to);
-      },
-      () => {
-        setMoved(new Map());
-        if (dragging.current) onSteps('Move keys', moves(to));
-      },
-    );
-  };
-  const moves = (to: ReadonlyMap<string, number>): readonly Step[] =>
-    retimed(
-      [...to.keys()].flatMap((id) => all.get(id)?.key ?? []),
-      ({ id }) => to.get(id) ?? 0,
-    );
-
-  const keys = (event: KeyboardEvent, id: string) => {
-    const by = event.key === 'ArrowLeft' ? -nudge : event.key === 'ArrowRight' ? nudge : 0;
-    if (by !== 0) {
-      const ids = chosen.has(id) ? [...chosen] : [id];
-      onSteps(
-        'Move keys',
-        moves(new Map(ids.map((each) => [each, (all.get(each)?.at ?? 0) + by]))),
-        `keys ${motion.id}`,
-      );
-    } else if (event.key === 'Delete' || event.key === 'Backspace')
-      onSteps(
-        'Delete keys',
-        [...(chosen.has(id) ? chosen : [id])].map((control) => ({ type: 'remove', control })),
-      );
-    else return;
-    event.preventDefault();
-    event.stopPropagation();
-  };
-
   const head = at === undefined ? undefined : progressAt(motion, at);
   const time = at === undefined ? 0 : Math.min(at, lengthOf(motion));
   return (
@@ -144,44 +74,19 @@ export function TimeLine(props: TimeLineProps) {
         }}
       >
         <span className="absolute top-1 left-2 text-[11px] text-quiet">seconds</span>
-        {marksOf(seconds).map((mark) => (
-          <span
-            key={mark}
-            aria-hidden
-            className="absolute top-1 -translate-x-1/2 font-mono text-[10px] text-quiet"
-            style={{ left: xOf(mark / seconds) }}
-          >
-            {Number(mark.toFixed(2))}
-          </span>
-        ))}
+        <Marks seconds={seconds} xOf={xOf} />
       </div>
       {rows.map((row) => (
-        <fieldset
+        <Row
           key={`${row.control} ${row.property}`}
-          aria-label={`${row.control}, ${row.label}`}
-          className="group relative h-6 border-b border-rule/60 hover:bg-sunk/40"
-          onDoubleClick={(event) => onKey(row, partAt(event))}
-        >
-          <span className="absolute top-0.5 left-2 truncate text-[12px]" style={{ width: named - 12 }}>
-            <span className="font-medium">{row.control}</span> <span className="text-quiet">{row.label}</span>
-          </span>
-          <span
-            aria-hidden
-            className="absolute top-3 h-px bg-edge/50"
-            style={{ left: xOf(0), width: wide }}
-          />
-          {row.keys.map(({ key, at: part, text }) => (
-            <KeySign
-              key={key.id}
-              control={key}
-              left={xOf(moved.get(key.id) ?? part)}
-              words={`${row.control} ${row.label} ${text} at ${((moved.get(key.id) ?? part) * seconds).toFixed(2)} s`}
-              isChosen={chosen.has(key.id)}
-              onDown={dragKey}
-              onKey={keys}
-            />
-          ))}
-        </fieldset>
+          row={row}
+          line={{ xOf, wide, seconds }}
+          moved={moved}
+          chosen={chosen}
+          onAdd={(event) => onKey(row, partAt(event))}
+          onDown={dragKey}
+          onKey={keys}
+        />
       ))}
       {head !== undefined && (
         <div
@@ -194,6 +99,67 @@ export function TimeLine(props: TimeLineProps) {
     </div>
   );
 }
+
+/** The ruler's marks, in seconds. */
+const Marks = ({ seconds, xOf }: { readonly seconds: number; readonly xOf: (part: number) => number }) =>
+  marksOf(seconds).map((mark) => (
+    <span
+      key={mark}
+      aria-hidden
+      className="absolute top-1 -translate-x-1/2 font-mono text-[10px] text-quiet"
+      style={{ left: xOf(mark / seconds) }}
+    >
+      {Number(mark.toFixed(2))}
+    </span>
+  ));
+
+interface RowProps {
+  readonly row: TimeRow;
+  /** Where parts of the motion are on the line, how wide it is, px, and how long the motion takes. */
+  readonly line: {
+    readonly xOf: (part: number) => number;
+    readonly wide: number;
+    readonly seconds: number;
+  };
+  /** Where keys are that are being dragged, as parts of the motion. */
+  readonly moved: ReadonlyMap<string, number>;
+  readonly chosen: ReadonlySet<string>;
+  readonly onAdd: (event: MouseEvent) => void;
+  readonly onDown: (event: ReactPointerEvent, id: string) => void;
+  readonly onKey: (event: KeyboardEvent, id: string) => void;
+}
+
+/** A property of a control in time. */
+const Row = ({ row, line, moved, chosen, onAdd, onDown, onKey }: RowProps) => (
+  <fieldset
+    aria-label={`${row.control}, ${row.label}`}
+    className="group relative h-6 border-b border-rule/60 hover:bg-sunk/40"
+    onDoubleClick={onAdd}
+  >
+    <span className="absolute top-0.5 left-2 truncate text-[12px]" style={{ width: named - 12 }}>
+      <span className="font-medium">{row.control}</span> <span className="text-quiet">{row.label}</span>
+    </span>
+    <span
+      aria-hidden
+      className="absolute top-3 h-px bg-edge/50"
+      style={{ left: line.xOf(0), width: line.wide }}
+    />
+    {row.keys.map(({ key, at, text }) => {
+      const part = moved.get(key.id) ?? at;
+      return (
+        <KeySign
+          key={key.id}
+          control={key}
+          left={line.xOf(part)}
+          words={`${row.control} ${row.label} ${text} at ${(part * line.seconds).toFixed(2)} s`}
+          isChosen={chosen.has(key.id)}
+          onDown={onDown}
+          onKey={onKey}
+        />
+      );
+    })}
+  </fieldset>
+);
 
 interface KeySignProps {
   readonly control: Control;
