@@ -5,6 +5,7 @@ import {
   applyStep,
   applySteps,
   arriving,
+  type Control,
   inLocale,
   isRightToLeft,
   type Locale,
@@ -332,10 +333,17 @@ describe('messages in languages', () => {
   });
 
   it('the columns of a grid and what a component is called for those who build are no words', () => {
+    const titled: Control = {
+      id: 'c1',
+      kind: 'component',
+      name: 'Bunk',
+      props: { title: 'A place to sleep' },
+      children: [{ id: 'c2', kind: 'text', props: { text: 'Free' }, children: [] }],
+    };
     const made = projectFrom(
-      { components: [] },
+      { components: [titled] },
       `<screen name="Tonight"><grid name="all" columns="repeat(2, minmax(100, 1fr))" ignore="overlap: as meant"><text text="Hut" /></grid></screen>`,
     );
-    expect(textsOf(made).map(({ text }) => text)).toEqual(['Hut']);
+    expect(textsOf(made).map(({ text }) => text)).toEqual(['Hut', 'Free']);
   });
 });

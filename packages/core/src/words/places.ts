@@ -99,22 +99,21 @@ export function piecesOf(kind: Kind, attribute: string, text: string): readonly 
 
 function textsIn(project: Project, tree: Control): WordsPlace[] {
   const names = effectiveNames(tree);
+  /** What it is called for those who build; nobody reads it who uses the application. */
+  const isComponent = !project.screens.includes(tree);
   return [...walk(tree)].flatMap((control) => {
     const kind = kindIn(project, control, tree.name);
     const place = control === tree ? (tree.name ?? '') : `${tree.name}.${names.get(control.id)}`;
     return Object.entries(control.props).flatMap(([attribute, value]) => {
       const text = inForce(value);
-      return text === undefined
-        ? []
-        : attribute === 'title' && control.kind === 'component'
-          ? []
-          : piecesOf(kind, attribute, text).map((piece) => ({
-              ...piece,
-              key: [place, attribute, ...(piece.part === undefined ? [] : [piece.part])].join('.'),
-              tree,
-              control,
-              attribute,
-            }));
+      if (text === undefined || (isComponent && control === tree && attribute === 'title')) return [];
+      return piecesOf(kind, attribute, text).map((piece) => ({
+        ...piece,
+        key: [place, attribute, ...(piece.part === undefined ? [] : [piece.part])].join('.'),
+        tree,
+        control,
+        attribute,
+      }));
     });
   });
 }

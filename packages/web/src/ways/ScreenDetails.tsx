@@ -6,6 +6,7 @@ import {
   inForce,
   isDialog,
   isInMenu,
+  kindOf,
   namesOn,
   type Project,
   sourceId,
@@ -208,24 +209,33 @@ function Settings({ project, screen }: { readonly project: Project; readonly scr
         </select>
       </label>
       {isStart && !isOver && (
-        <div className="flex items-center gap-2">
-          <span className="w-20 shrink-0">Splash, s</span>
-          <TypedField
-            label="Splash, s"
-            kept={asTyped(screen.props.splash) ?? ''}
-            placeholder="none"
-            problemOf={(text) =>
-              text === '' || (Number(text) >= 0.1 && Number(text) <= 60)
-                ? undefined
-                : 'Seconds from 0.1 to 60.'
-            }
-            onText={(text) => set('splash', text || null, `Splash of ${name}`)}
-          />
-        </div>
+        <Splash screen={screen} onSeconds={(text) => set('splash', text, `Splash of ${name}`)} />
       )}
     </div>
   );
 }
+
+interface SplashProps {
+  readonly screen: Control;
+  /** Seconds, as they are typed; null: it is none. */
+  readonly onSeconds: (text: string | null) => void;
+}
+
+/** How long the first screen is shown before the next one takes its place. */
+const Splash = ({ screen, onSeconds }: SplashProps) => (
+  <div className="flex items-center gap-2">
+    <span className="w-20 shrink-0">Splash, s</span>
+    <TypedField
+      label="Splash, s"
+      kept={asTyped(screen.props.splash) ?? ''}
+      placeholder="none"
+      problemOf={(text) =>
+        text === '' || (Number(text) >= 0.1 && Number(text) <= 60) ? undefined : 'Seconds from 0.1 to 60.'
+      }
+      onText={(text) => onSeconds(text || null)}
+    />
+  </div>
+);
 
 /** A way without a pointer: which control, to which screen. */
 function NewWay({ project, screen }: { readonly project: Project; readonly screen: Control }) {
@@ -247,7 +257,7 @@ function NewWay({ project, screen }: { readonly project: Project; readonly scree
     (each) => each !== screen && inForce(each.props.locked) !== 'true' && 'steps' in addWay(each, to),
   );
   const chosen =
-    able.find(({ id }) => id === control) ?? able.find(({ kind }) => /button|link/i.test(kind)) ?? able[0];
+    able.find(({ id }) => id === control) ?? able.find((each) => kindOf(each).group === 'act') ?? able[0];
   return (
     <form
       aria-label="New way"

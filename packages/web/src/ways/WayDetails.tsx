@@ -66,25 +66,7 @@ export function WayDetails({ project, way, layouts, size, onGo, onGone }: WayDet
         <ArrowRight size={14} aria-label="to" className="shrink-0" />
         <span className={`truncate ${isThere ? '' : 'text-brick'}`}>{way.to}</span>
       </h2>
-      <p>
-        <code className="font-mono text-[12px]">{name}</code> {goingWords[way.by]} {way.to}
-        {way.attribute !== '' && (
-          <span className="text-quiet">
-            {' '}
-            (<code className="font-mono text-[12px]">{way.attribute}</code>)
-          </span>
-        )}
-        .{' '}
-        {place && place.tree.name !== way.from && (
-          <span className="text-quiet">It stands in the component {place.tree.name}, wherever that is.</span>
-        )}
-        {!place && way.by === 'place' && (
-          <span className="text-quiet">
-            The navigation shows the menu: each screen says whether it stands there.
-          </span>
-        )}
-        {!isThere && <span className="text-brick"> There is no such screen.</span>}
-      </p>
+      <Told way={way} name={name} place={place} isThere={isThere} />
       <div className="flex flex-wrap gap-2">
         {isThere && way.to !== undefined && (
           <button type="button" className="btn btn-main" onClick={() => onGo(way.to ?? '')}>
@@ -134,6 +116,37 @@ export function WayDetails({ project, way, layouts, size, onGo, onGone }: WayDet
     </section>
   );
 }
+
+interface ToldProps {
+  readonly way: Way;
+  /** Of the control that leads there. */
+  readonly name: string;
+  readonly place: ReturnType<typeof placeOfWay>;
+  readonly isThere: boolean;
+}
+
+/** A way in a sentence or two. */
+const Told = ({ way, name, place, isThere }: ToldProps) => (
+  <p>
+    <code className="font-mono text-[12px]">{name}</code> {goingWords[way.by]} {way.to}
+    {way.attribute !== '' && (
+      <span className="text-quiet">
+        {' '}
+        (<code className="font-mono text-[12px]">{way.attribute}</code>)
+      </span>
+    )}
+    .{' '}
+    {place && place.tree.name !== way.from && (
+      <span className="text-quiet">It stands in the component {place.tree.name}, wherever that is.</span>
+    )}
+    {!place && way.by === 'place' && (
+      <span className="text-quiet">
+        The navigation shows the menu: each screen says whether it stands there.
+      </span>
+    )}
+    {!isThere && <span className="text-brick"> There is no such screen.</span>}
+  </p>
+);
 
 interface ComesProps extends Pick<WayDetailsProps, 'project' | 'way' | 'layouts' | 'size'> {
   readonly onChange: (made: WayChange) => void;

@@ -42,6 +42,19 @@ function useMapContent(
   return { model, arrows, folders };
 }
 
+/** Goes to the bench with a card's screen. */
+function useOpening() {
+  const { editor } = useWorkplace();
+  const goTo = useGoTo();
+  return useCallback(
+    ({ id }: MapCard) => {
+      editor.showScreen(id);
+      goTo('');
+    },
+    [editor, goTo],
+  );
+}
+
 /** A box of a layout as it is in a card's picture. */
 const scaledBox = ({ x, y, width, height }: Area, scale: number): Area => ({
   x: x * scale,
@@ -52,8 +65,7 @@ const scaledBox = ({ x, y, width, height }: Area, scale: number): Area => ({
 
 export function WaysMap(props: WaysMapProps) {
   const { project, model: arranged, layouts, screen, way, onScreen, onWay } = props;
-  const { editor } = useWorkplace();
-  const goTo = useGoTo();
+  const open = useOpening();
   const area = useRef<HTMLDivElement>(null);
   const extent = useMemo(() => extentOf(arranged), [arranged]);
   const view = useMapView(area, extent);
@@ -61,14 +73,6 @@ export function WaysMap(props: WaysMapProps) {
   const hands = useMapHands({ model: arranged, layouts, view, onChoose: onScreen });
   const { drawing, over } = hands;
   const { model, arrows, folders } = useMapContent(props, hands.moving);
-  const open = useCallback(
-    ({ id }: MapCard) => {
-      editor.showScreen(id);
-      goTo('');
-    },
-    [editor, goTo],
-  );
-
   useCardInSight(area, model, view, screen);
   const chooseNothing = () => {
     onWay(undefined);

@@ -16,6 +16,31 @@ export interface MapView {
   at(point: { readonly clientX: number; readonly clientY: number }): Spot;
 }
 
+/** The middle of a box of the window. */
+const middleOf = ({ left, top, width, height }: DOMRect) => ({
+  clientX: left + width / 2,
+  clientY: top + height / 2,
+});
+
+/** The wheel with Control: `zoom` is told by what factor; the same function each time. */
+function useWheelZoom(
+  area: RefObject<HTMLElement | null>,
+  zoom: (event: WheelEvent, by: number) => void,
+): void {
+  useEffect(() => {
+    const element = area.current;
+    if (!element) return;
+    // React's own listeners cannot keep the browser from zooming the page.
+    const wheel = (event: WheelEvent) => {
+      if (!event.ctrlKey && !event.metaKey) return;
+      event.preventDefault();
+      zoom(event, Math.exp(-event.deltaY / 300));
+    };
+    element.addEventListener('wheel', wheel, { passive: false });
+    return () => element.removeEventListener('wheel', wheel);
+  }, [area, zoom]);
+}
+
 export function useMapView(area: RefObject<HTMLElement | null>, extent: Area): MapView {
   const [zoom, setZoom] = useHeld<number | undefined>('ways-zoom', undefined);
   const shown = zoom ?? 1;
@@ -43,7 +68,7 @@ export function useMapView(area: RefObject<HTMLElement | null>, extent: Area): M
       const element = area.current;
       if (!element) return;
       const box = element.getBoundingClientRect();
-      const centre = point ?? { clientX: box.left + box.width / 2, clientY: box.top + box.height / 2 };
+      const centre = point ?? middleOf(box);
       stays.current = { spot: at(centre), left: centre.clientX - box.left, top: centre.clientY - box.top };
       setZoom(within(next));
     },
@@ -51,10 +76,9 @@ export function useMapView(area: RefObject<HTMLElement | null>, extent: Area): M
   );
 
   const whole = useCallback(() => {
-    const element = area.current;
-    if (!element) return;
-    const { extent: around } = latest.current;
-    setZoom(within(Math.min(1, element.clientWidth / around.width, element.clientHeight / around.height)));
+    const { width, height } = latest.current.extent;
+    const { clientWidth = width, clientHeight = height } = area.current ?? {};
+    setZoom(within(Math.min(1, clientWidth / width, clientHeight / height)));
   }, [area, setZoom]);
 
   const show = useCallback(
@@ -83,19 +107,10 @@ export function useMapView(area: RefObject<HTMLElement | null>, extent: Area): M
     element.scrollLeft = (kept.spot.x - extent.x) * shown - kept.left;
     element.scrollTop = (kept.spot.y - extent.y) * shown - kept.top;
   }, [shown]);
-
-  useEffect(() => {
-    const element = area.current;
-    if (!element) return;
-    // React's own listeners cannot keep the browser from zooming the page.
-    const wheel = (event: WheelEvent) => {
-      if (!event.ctrlKey && !event.metaKey) return;
-      event.preventDefault();
-      zoomTo(latest.current.shown * Math.exp(-event.deltaY / 300), event);
-    };
-    element.addEventListener('wheel', wheel, { passive: false });
-    return () => element.removeEventListener('wheel', wheel);
-  }, [area, zoomTo]);
+  useWheelZoom(
+    area,
+    useCallback((event, by) => zoomTo(latest.current.shown * by, event), [zoomTo]),
+  );
 
   return {
     zoom: shown,

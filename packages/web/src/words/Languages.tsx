@@ -37,14 +37,12 @@ export interface Coming {
 
 export function Languages({ project, rows, onSteps }: LanguagesProps) {
   const { editor } = useWorkplace();
-  const [isAdding, setAdding] = useState(false);
   const [coming, setComing] = useState<Coming>();
   const source = project.locales?.[0]?.tag ?? project.language ?? 'en';
   const add = (tag: string) => {
     const first: Step[] =
       (project.locales ?? []).length === 0 ? [{ type: 'put', of: 'locales', entity: { tag: source } }] : [];
     onSteps(`Add the language ${tag}`, [...first, { type: 'put', of: 'locales', entity: { tag } }]);
-    setAdding(false);
   };
   const take = async (locale: Locale, file: File) => {
     try {
@@ -80,28 +78,7 @@ export function Languages({ project, rows, onSteps }: LanguagesProps) {
           onSteps={onSteps}
         />
       ))}
-      {isAdding ? (
-        <span className="w-56">
-          <TypedField
-            label="Tag of the language"
-            kept=""
-            placeholder="de-CH, fr, ar, ja …"
-            problemOf={(text) =>
-              text === ''
-                ? undefined
-                : (tagProblem(text) ??
-                  ([source, ...targets(project).map(({ tag }) => tag)].includes(text)
-                    ? `The project has ${text} already.`
-                    : undefined))
-            }
-            onText={(tag) => (tag === '' ? setAdding(false) : add(tag))}
-          />
-        </span>
-      ) : (
-        <button type="button" className="btn" onClick={() => setAdding(true)}>
-          <Plus size={14} aria-hidden /> Add a language
-        </button>
-      )}
+      <NewLanguage known={[source, ...targets(project).map(({ tag }) => tag)]} onAdd={add} />
       {coming && (
         <ComingStrings
           coming={coming}
@@ -181,5 +158,40 @@ function Language({ project, locale, progress, onFile, onSteps }: LanguageProps)
         ]}
       />
     </div>
+  );
+}
+
+interface NewLanguageProps {
+  /** Tags of the languages that are there already. */
+  readonly known: readonly string[];
+  readonly onAdd: (tag: string) => void;
+}
+
+/** A button that becomes a field for the tag of another language. */
+function NewLanguage({ known, onAdd }: NewLanguageProps) {
+  const [isAdding, setAdding] = useState(false);
+  if (!isAdding)
+    return (
+      <button type="button" className="btn" onClick={() => setAdding(true)}>
+        <Plus size={14} aria-hidden /> Add a language
+      </button>
+    );
+  return (
+    <span className="w-56">
+      <TypedField
+        label="Tag of the language"
+        kept=""
+        placeholder="de-CH, fr, ar, ja …"
+        problemOf={(text) =>
+          text === ''
+            ? undefined
+            : (tagProblem(text) ?? (known.includes(text) ? `The project has ${text} already.` : undefined))
+        }
+        onText={(tag) => {
+          setAdding(false);
+          if (tag !== '') onAdd(tag);
+        }}
+      />
+    </span>
   );
 }

@@ -54,26 +54,7 @@ export function WordsPlace() {
   return (
     <>
       <PlaceHeader title="Words">
-        <input
-          type="search"
-          className="field !w-56"
-          aria-label="Find a text"
-          placeholder="Find a text"
-          value={typed}
-          onChange={({ target }) => setTyped(target.value)}
-        />
-        <select
-          className="field !w-auto"
-          aria-label="Which texts"
-          value={wanted}
-          onChange={({ target }) => setWanted(target.value as Wanted)}
-        >
-          {Object.entries(wantedWords).map(([value, label]) => (
-            <option key={value} value={value}>
-              {label}
-            </option>
-          ))}
-        </select>
+        <Finding typed={typed} wanted={wanted} onTyped={setTyped} onWanted={setWanted} />
       </PlaceHeader>
       <Languages project={project} rows={all} onSteps={does} />
       <main className="flex min-h-0 flex-1">
@@ -108,3 +89,36 @@ export function WordsPlace() {
     </>
   );
 }
+
+interface FindingProps {
+  readonly typed: string;
+  readonly wanted: Wanted;
+  readonly onTyped: (text: string) => void;
+  readonly onWanted: (wanted: Wanted) => void;
+}
+
+/** Which texts are listed. */
+const Finding = ({ typed, wanted, onTyped, onWanted }: FindingProps) => (
+  <>
+    <input
+      type="search"
+      className="field !w-56"
+      aria-label="Find a text"
+      placeholder="Find a text"
+      value={typed}
+      onChange={({ target }) => onTyped(target.value)}
+    />
+    <select
+      className="field !w-auto"
+      aria-label="Which texts"
+      value={wanted}
+      onChange={({ target }) => onWanted(target.value as Wanted)}
+    >
+      {Object.entries(wantedWords).map(([value, label]) => (
+        <option key={value} value={value}>
+          {label}
+        </option>
+      ))}
+    </select>
+  </>
+);

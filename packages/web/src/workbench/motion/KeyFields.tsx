@@ -33,7 +33,6 @@ const shared = (keys: readonly Control[], name: string): string | undefined => {
 export function KeyFields({ keys, head, onSteps, onLineUp, onRepeat }: KeyFieldsProps) {
   const [only] = keys;
   if (!only) return null;
-  const ease = shared(keys, keyEase.name);
   const set = (property: string, value: string | null) =>
     onSteps(
       'Set keys',
@@ -72,6 +71,43 @@ export function KeyFields({ keys, head, onSteps, onLineUp, onRepeat }: KeyFields
           onText={(text) => set(keyTime.name, text)}
         />
       </Line>
+      <EaseFields keys={keys} onSteps={onSteps} onCurve={(text) => set(keyEase.name, text)} />
+      {keys.length === 1 &&
+        keyedIn(only).map(({ property, text }) => (
+          <Line key={property.name} words={property.label}>
+            <TypedField
+              label={property.label}
+              kept={text}
+              problemOf={(typed) => {
+                const read = property.type.read(typed);
+                return read.ok || property.type.takes ? undefined : read.message;
+              }}
+              onText={(typed) => set(property.name, typed)}
+            />
+          </Line>
+        ))}
+      <div className="flex flex-wrap gap-1.5">
+        <button type="button" className="btn !h-6" disabled={head === undefined} onClick={onLineUp}>
+          Line up at the playhead
+        </button>
+        <button type="button" className="btn !h-6" disabled={head === undefined} onClick={onRepeat}>
+          Copy to the playhead
+        </button>
+      </div>
+    </section>
+  );
+}
+
+interface EaseFieldsProps extends Pick<KeyFieldsProps, 'keys' | 'onSteps'> {
+  /** A curve of one's own was typed. */
+  readonly onCurve: (text: string) => void;
+}
+
+/** How values come to the keys: by name, or by a curve. */
+function EaseFields({ keys, onSteps, onCurve }: EaseFieldsProps) {
+  const ease = shared(keys, keyEase.name);
+  return (
+    <>
       <Line words="Comes by">
         <select
           className="field"
@@ -102,34 +138,12 @@ export function KeyFields({ keys, head, onSteps, onLineUp, onRepeat }: KeyFields
               label="Curve"
               kept={ease}
               problemOf={(text) => (easingOf(text) ? undefined : 'Such as `cubic-bezier(0.3, 0, 0.2, 1.4)`.')}
-              onText={(text) => set(keyEase.name, text)}
+              onText={onCurve}
             />
           )}
         </div>
       )}
-      {keys.length === 1 &&
-        keyedIn(only).map(({ property, text }) => (
-          <Line key={property.name} words={property.label}>
-            <TypedField
-              label={property.label}
-              kept={text}
-              problemOf={(typed) => {
-                const read = property.type.read(typed);
-                return read.ok || property.type.takes ? undefined : read.message;
-              }}
-              onText={(typed) => set(property.name, typed)}
-            />
-          </Line>
-        ))}
-      <div className="flex flex-wrap gap-1.5">
-        <button type="button" className="btn !h-6" disabled={head === undefined} onClick={onLineUp}>
-          Line up at the playhead
-        </button>
-        <button type="button" className="btn !h-6" disabled={head === undefined} onClick={onRepeat}>
-          Copy to the playhead
-        </button>
-      </div>
-    </section>
+    </>
   );
 }
 
