@@ -1,6 +1,7 @@
 /** The words of a project: where they stand, what they are in other languages, and their way out and back. */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { programOf } from '../src/export/program.ts';
 import {
   applyStep,
   applySteps,
@@ -321,6 +322,12 @@ describe('messages in languages', () => {
         .join(' | ');
     expect(wordsOf(hut)).toBe('3 guests | For Ada: €3.00');
     expect(wordsOf(inLocale(hut, 'pl'))).toBe('3 goście | Cena 3,00\u00a0€, Ada');
+  });
+
+  it('a page is told the language of its words in its program', () => {
+    const program = JSON.stringify(programOf(inLocale(hut, 'pl')));
+    expect(program).toContain('"value":"pl"');
+    expect(program).not.toContain('View.language');
   });
 
   it('a translation may turn what it is given into another message, and brings in nothing else', () => {

@@ -23,10 +23,9 @@ function followDark(hold: Hold): void {
   new MutationObserver(look).observe(root, { attributeFilter: ['data-mode'] });
 }
 
-/** Tells what a name of `View` holds, now and after each change. */
+/** Tells what a name of `View` holds, now and after each change. `View.language` is said in the program already. */
 export function see({ bands = [] }: Program, name: ViewName, hold: Hold): void {
   if (name === 'View.locale') hold(navigator.language);
-  else if (name === 'View.language') hold(document.documentElement.lang);
   else if (name === 'View.band') {
     // As media queries see it, scroll bars included.
     const look = () => hold(bandAt(bands, window.innerWidth));

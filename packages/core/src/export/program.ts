@@ -24,7 +24,7 @@ import {
 import { checkComputed } from '../expression/computed.ts';
 import { ownStatesIn } from '../expression/own-states.ts';
 import { hasExpression, unescapeBraces } from '../expression/template.ts';
-import { mayReadView } from '../expression/view-names.ts';
+import { languageOf, mayReadView } from '../expression/view-names.ts';
 import { iconSet } from '../icons/icon-set.ts';
 import { kindOf } from '../kinds/catalogue.ts';
 import { givenName } from '../kinds/given-name.ts';
@@ -57,9 +57,19 @@ interface Binding extends Surroundings {
   listShownBy(control: Control): string | undefined;
 }
 
+/** A part of a program in which `View.language` is said: a page's words are in one language. */
+function inWords<T>(part: T, language: string): T {
+  if (typeof part !== 'object' || part === null) return part;
+  if (Array.isArray(part)) return part.map((each) => inWords(each, language)) as T;
+  if ('name' in part && part.name === 'View.language' && 'type' in part && part.type === 'name')
+    return { type: 'literal', value: language } as T;
+  return Object.fromEntries(Object.entries(part).map(([key, each]) => [key, inWords(each, language)])) as T;
+}
+
 /** @returns the program of a project's page. */
 export function programOf(given: Project): Program {
   const project = expandedProject(given);
+  const language = languageOf(project);
   const around = {
     ...contextOf(project),
     conditions: { prefixes: [''], theme: themeOf(project) },
@@ -80,14 +90,14 @@ export function programOf(given: Project): Program {
       const variable = {
         ...rest,
         ...(ruled.length > 0 ? { columns: ruled } : {}),
-        ...(address?.ok ? { feed: { ...feed!, template: address.value } } : {}),
+        ...(address?.ok ? { feed: { ...feed!, template: inWords(address.value, language) } } : {}),
         ...(table ? { table: programTable(rest, table) } : {}),
         ...(request ? { request: programRequest(request) } : {}),
       };
       if (computed === undefined) return variable;
       const expression = checkComputed({ ...rest, computed }, project.state);
       return expression.ok
-        ? { ...variable, computed: hoisted(expression.value, holdsText(around)) }
+        ? { ...variable, computed: inWords(hoisted(expression.value, holdsText(around)), language) }
         : variable;
     }),
     pictures: Object.fromEntries(
@@ -96,13 +106,14 @@ export function programOf(given: Project): Program {
         pictureAddress(asset.name, project.assets, around.conditions.theme),
       ]),
     ),
-    screens: project.screens.map((screen) =>
-      screenProgram(screen, {
+    screens: project.screens.map((screen) => {
+      const program = screenProgram(screen, {
         ...around,
         listOf: (control, item) => columnScopeAt(screen, project.state, control.id)?.shapeOf(item)?.table,
         listShownBy: (control) => listShownBy(screen, project.state, control),
-      }),
-    ),
+      });
+      return inWords(program, language);
+    }),
     ...tokensNamed(project, around.conditions.theme),
     ...(readsView(project) ? { bands: project.bands.map(({ name, from }) => ({ name, from })) } : {}),
   };
