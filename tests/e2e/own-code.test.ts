@@ -86,8 +86,9 @@ const ask = () => page.getByRole('button', { name: 'What does it cost?' }).click
 it('its types hold: the code compiles against them, and a wrong name does not', async () => {
   const compile = () =>
     spawnSync(
-      join(workspace, 'node_modules/.bin/tsc'),
+      process.execPath,
       [
+        join(workspace, 'node_modules/typescript/bin/tsc'),
         '--noEmit',
         '--allowJs',
         '--checkJs',

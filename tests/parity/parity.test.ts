@@ -1,6 +1,6 @@
 /** The core and Chromium lay out the same: the demo, small documents a rule each, and random ones. */
 import { join } from 'node:path';
-import { type Control, defaultBands, parseScreen, printScreen, type View } from '@hovrin/core';
+import { type Control, defaultBands, type Project, parseScreen, printScreen, type View } from '@hovrin/core';
 import { readProjectFolder, workspace } from '@hovrin/files';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { alteredNests } from './altered-nests.ts';
@@ -154,6 +154,20 @@ describe('devices', () => {
   });
 });
 
+/** A project of a screen whose values follow a state. */
+function readBound(source: string, state: Project['state']): Project {
+  let count = 0;
+  const context = {
+    bands: defaultBands,
+    names: new Map(state.map(({ name, type }) => [name, type])),
+    screens: new Set<string>(),
+    namesKnown: true,
+  };
+  const parsed = parseScreen(source, { file: 'bound', newId: () => `r${++count}`, context });
+  if (!parsed.ok) throw new Error(JSON.stringify(parsed.problems));
+  return { ...trialProject(parsed.screen), state };
+}
+
 describe('bound values', () => {
   it('of size, place and look are laid out the same', async () => {
     const state = [
@@ -161,19 +175,10 @@ describe('bound values', () => {
       { name: 'late', type: 'boolean' as const, initial: true },
       { name: 'words', type: 'text' as const, initial: 'Supper at seven, and soup' },
     ];
-    let count = 0;
-    const context = {
-      bands: defaultBands,
-      names: new Map(state.map(({ name, type }) => [name, type])),
-      screens: new Set<string>(),
-      namesKnown: true,
-    };
     const source = `<screen name="trial"><row gap="{wide / 10}" padding="{late ? 8 : 0}" align="{late ? 'center' : 'start'}">
       <text text="{words}" width="{wide}" /><text text="for {wide}" width="{late ? 'share' : 'fit'}" size="{wide / 5}" /><button text="gone" hidden="{late}" />
       <textField label="{words}" value.bind="words" width="{wide + 40}" /><checkbox label="{words.toUpperCase()}" checked.bind="late" /></row></screen>`;
-    const parsed = parseScreen(source, { file: 'bound', newId: () => `r${++count}`, context });
-    if (!parsed.ok) throw new Error(JSON.stringify(parsed.problems));
-    const result = await bench.compare({ ...trialProject(parsed.screen), state }, views);
+    const result = await bench.compare(readBound(source, state), views);
     expect(result.boxes).toBe(18);
     expect(result.differences).toEqual([]);
   });
@@ -185,21 +190,12 @@ describe('bound values', () => {
       { name: 'kind', type: 'text' as const, initial: 'dorm' },
       { name: 'day', type: 'date' as const, initial: '2026-07-14' },
     ];
-    let count = 0;
-    const context = {
-      bands: defaultBands,
-      names: new Map(state.map(({ name, type }) => [name, type])),
-      screens: new Set<string>(),
-      namesKnown: true,
-    };
     const source = `<screen name="trial"><row gap="8" wrap="true">
       <text text="{guests, plural, =0 {Nobody} one {# guest} other {# guests}} on {day, date, full}" />
       <text text="{late, plural, one {one is late} few {# are late, a few} other {# of {guests} are late}}" />
       <button text="{kind, select, dorm {Dormitory, {late, selectordinal, one {#st} other {#th}} bed} other {Room}}" />
       <badge text="{guests / 7, number, ::currency/EUR}" /><text text="{guests, number} and {0.345, number, percent}" width="80" /></row></screen>`;
-    const parsed = parseScreen(source, { file: 'messages', newId: () => `r${++count}`, context });
-    if (!parsed.ok) throw new Error(JSON.stringify(parsed.problems));
-    const result = await bench.compare({ ...trialProject(parsed.screen), state, language }, views);
+    const result = await bench.compare({ ...readBound(source, state), language }, views);
     expect(result.boxes).toBe(21);
     expect(result.differences).toEqual([]);
   });

@@ -66,8 +66,8 @@ const caseName = property({ ...said, name: declaredName.name, label: 'Name', typ
 export const hasDeclaredName = ({ properties }: Kind): boolean =>
   properties.includes(declaredName) || properties.includes(caseName);
 
-/** What components, declarations and slots have in common: they make no box and no element of their own. */
-const expanded = {
+/** What components, declarations, slots and motions have in common: they make no box and no element of their own. */
+export const boxless = {
   group: 'arrange',
   findBy: [],
   events: [],
@@ -85,7 +85,7 @@ const declaration = (
   glyph: string,
   properties: readonly Property[],
 ): Kind => ({
-  ...expanded,
+  ...boxless,
   name,
   label,
   purpose,
@@ -97,7 +97,7 @@ const declaration = (
 });
 
 export const component: Kind = {
-  ...expanded,
+  ...boxless,
   name: 'component',
   label: 'Component',
   purpose: 'Something that is made once and stands in many places.',
@@ -133,7 +133,7 @@ export const ownEvent = declaration('event', 'Event', 'Something that an instanc
 ]);
 
 export const slot: Kind = {
-  ...expanded,
+  ...boxless,
   name: 'slot',
   label: 'Slot',
   purpose: 'Where what is put into an instance stands.',

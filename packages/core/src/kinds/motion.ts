@@ -4,8 +4,7 @@
  */
 import { delayType, durationType, flagType, identifierType } from '../property-types/index.ts';
 import { easeType, keyTimeType, repeatType } from '../property-types/motion.ts';
-import { arrangedContent } from './arrangement.ts';
-import { declaredName } from './component.ts';
+import { boxless, declaredName } from './component.ts';
 import type { Kind, Property } from './kind.ts';
 import {
   arranging,
@@ -93,18 +92,8 @@ export const keyedProperties: readonly Property[] = [
   ...textLook().filter((each) => each !== typography),
 ].map(keyed);
 
-const outside = {
-  group: 'arrange',
-  findBy: [],
-  events: [],
-  starter: {},
-  inside: (values) => ({ content: arrangedContent(values) }),
-  element: () => ({ tag: 'div' }),
-  css: () => '',
-} satisfies Partial<Kind>;
-
 export const motion: Kind = {
-  ...outside,
+  ...boxless,
   name: 'motion',
   label: 'Motion',
   purpose: 'Values of controls that change in time.',
@@ -116,7 +105,7 @@ export const motion: Kind = {
 };
 
 export const key: Kind = {
-  ...outside,
+  ...boxless,
   name: 'key',
   label: 'Key',
   purpose: 'What a control is at a time of a motion.',

@@ -3,6 +3,7 @@ import { type Control, expandedProject, type Project, ScreenView, type TreeCompa
 import { type ReactNode, useEffect, useMemo, useState } from 'react';
 import { useWorkplace } from '../editor/context.tsx';
 import { bandSizes } from '../parts/bandSizes.ts';
+import { SizeField } from '../parts/SizeField.tsx';
 import { type ScreenSize, sizeWords } from '../sizes.ts';
 import { PaintedPicture } from '../workbench/bays/PaintedPicture.tsx';
 
@@ -33,21 +34,14 @@ export function Pictures({ tree, before, now }: { tree: TreeComparison; before: 
   return (
     <div className="mt-2 flex flex-col gap-2">
       <div className="flex items-center gap-3">
-        <label className="flex items-center gap-1.5">
-          <span className="text-quiet">At</span>
-          <select
-            className="field !h-6 !w-auto"
-            aria-label="Size of the pictures"
-            value={size.label}
-            onChange={({ target }) => setLabel(target.value)}
-          >
-            {sizes.map((each) => (
-              <option key={each.label} value={each.label}>
-                {each.label}, {sizeWords(each)}
-              </option>
-            ))}
-          </select>
-        </label>
+        <SizeField
+          sizes={sizes}
+          size={size}
+          words="At"
+          label="Size of the pictures"
+          className="!h-6"
+          onSize={setLabel}
+        />
         <label className="flex items-center gap-1.5">
           <span className="text-quiet">Shown</span>
           <select

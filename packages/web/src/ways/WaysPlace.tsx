@@ -10,7 +10,8 @@ import { useCommandKeys } from '../editor/keys.ts';
 import { PlaceHeader } from '../PlaceHeader.tsx';
 import { bandSizes } from '../parts/bandSizes.ts';
 import { Menu } from '../parts/Menu.tsx';
-import { type ScreenSize, sizeWords } from '../sizes.ts';
+import { SizeField } from '../parts/SizeField.tsx';
+import type { ScreenSize } from '../sizes.ts';
 import { pngOf, svgOf } from '../workbench/bays/savePicture.ts';
 import { Folders } from './Folders.tsx';
 import { arrowsOf, extentOf, foldersOn, type MapModel, mapOf } from './mapModel.ts';
@@ -114,21 +115,7 @@ interface MapChoicesProps {
 /** What the map shows: pictures at which size, the ways of navigations or not. */
 const MapChoices = ({ sizes, size, places, onLabel, onPlaces }: MapChoicesProps) => (
   <>
-    <label className="flex items-center gap-1.5">
-      <span className="text-quiet">At</span>
-      <select
-        className="field !w-auto"
-        aria-label="Size of the pictures"
-        value={size?.label}
-        onChange={({ target }) => onLabel(target.value)}
-      >
-        {sizes.map((each) => (
-          <option key={each.label} value={each.label}>
-            {each.label}, {sizeWords(each)}
-          </option>
-        ))}
-      </select>
-    </label>
+    <SizeField sizes={sizes} size={size} words="At" label="Size of the pictures" onSize={onLabel} />
     <label className="flex items-center gap-1.5">
       <input
         type="checkbox"

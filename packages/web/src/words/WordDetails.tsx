@@ -11,8 +11,8 @@ import { useMemo, useState } from 'react';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { bandSizes } from '../parts/bandSizes.ts';
 import { languageWords } from '../parts/languageWords.ts';
+import { SizeField } from '../parts/SizeField.tsx';
 import { useGoTo } from '../parts/useGoTo.ts';
-import { sizeWords } from '../sizes.ts';
 import { PaintedPicture } from '../workbench/bays/PaintedPicture.tsx';
 import type { WordsRow } from './wordsModel.ts';
 
@@ -129,21 +129,14 @@ function Where({ project, row, tag }: WhereProps) {
   const top = box && box.y + box.height > seen ? Math.min(box.y - 40, layout.fullHeight - seen) : 0;
   return (
     <div className="flex flex-col gap-1.5">
-      <label className="flex items-center gap-2">
-        <span className="font-medium">Where it stands</span>
-        <select
-          className="field !h-6 !w-auto"
-          aria-label="Size of the picture"
-          value={size.label}
-          onChange={({ target }) => setLabel(target.value)}
-        >
-          {sizes.map((each) => (
-            <option key={each.label} value={each.label}>
-              {each.label}, {sizeWords(each)}
-            </option>
-          ))}
-        </select>
-      </label>
+      <SizeField
+        sizes={sizes}
+        size={size}
+        words="Where it stands"
+        label="Size of the picture"
+        className="!h-6"
+        onSize={setLabel}
+      />
       <div
         className="relative overflow-hidden outline outline-rule"
         style={{ width: size.width * scale, height: Math.min(highest, layout.fullHeight * scale) }}
