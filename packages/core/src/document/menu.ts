@@ -3,7 +3,7 @@
 import { type Folder, folderOf } from './folder.ts';
 import { type Control, inForce, isDialog, type Project } from './types.ts';
 
-/** What the menu is made of. */
+/** The parts of a project that make its menu. */
 export type MenuSource = Pick<Project, 'screens' | 'folders'>;
 
 /** The attributes of a screen that say what the menu shows of it. */
@@ -47,7 +47,7 @@ export interface Splash {
   readonly to: string | undefined;
 }
 
-/** What a screen says of itself as a splash; undefined where it is none. Only the screen that opens first is shown as one. */
+/** A screen's splash: its seconds and the screen that follows; undefined where it is none. Only the screen that opens first is shown as one. */
 export function splashOf({ screens }: Pick<Project, 'screens'>, screen: Control): Splash | undefined {
   const said = ({ props }: Control) => inForce(props[menuAttributes.splash]);
   const seconds = Number(said(screen));

@@ -104,7 +104,7 @@ function allCss(
 const shorthandOf = (name: string): string =>
   name === 'border-width' ? 'border' : name.endsWith('gap') ? 'gap' : name;
 
-/** What holds where nothing is said of what a key changes. */
+/** Values of properties that a key changes and the control leaves open. */
 const unsaid: Readonly<Record<string, string>> = {
   width: 'auto',
   height: 'auto',
@@ -162,7 +162,7 @@ function turns(ease: string): readonly { readonly at: number; readonly isPast: b
 /** A key, or an end of the track without one: there the control is what it is without the motion. */
 type Point = Pick<Key, 'at' | 'value' | 'ease'> & { readonly isEnd?: true };
 
-/** What is at a point: CSS, or names of what the page asks the element. */
+/** A frame: CSS, or names of properties that the page asks the element for. */
 type At = (point: Point) => Pick<MotionFrame, 'css' | 'under'>;
 
 const easing = (ease: string): Pick<MotionFrame, 'ease'> =>
@@ -198,7 +198,7 @@ function segment(
   ];
 }
 
-/** What holds where no key says it: at the ends of a track, and all the while. */
+/** The value without a key: at the ends of a track, and all the while. */
 interface Beside {
   /** CSS that holds all the while. */
   readonly always: Css;
@@ -234,7 +234,7 @@ function framesOf(
   });
 }
 
-/** What a control is without the motion. A border has a line and a colour where the control has none of its own, and grows from nothing. */
+/** A control without the motion. A border has a line and a colour where the control has none of its own, and grows from nothing. */
 function besideOf({ property }: Track, control: Control, conditions: Conditions, values: Values): Beside {
   const held = values.get(property);
   const isBare = property.name === 'border-width' && held === undefined;

@@ -1,4 +1,4 @@
-/** What a message comes to: a call of a format in the language of the words, as an expression and as its text. */
+/** A message as a call of a format in the language of the words: as an expression, and as its text. */
 import type { Expression, RecordEntry } from './ast.ts';
 import type { Message, MessageForm, Run } from './message.ts';
 import { styleOptions } from './message-styles.ts';

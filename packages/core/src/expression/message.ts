@@ -1,5 +1,5 @@
 /**
- * What stands in braces in a text: an expression, or a message as ICU MessageFormat writes it, whose arguments are expressions:
+ * Braces in a text: an expression, or a message as ICU MessageFormat writes it, whose arguments are expressions:
  * `{guests, plural, =0 {Nobody} one {# guest} other {# guests}}`, `{kind, select, dorm {Dormitory} other {Room}}`,
  * `{price, number, ::currency/EUR}`, `{until, date, long}`. In a message's forms a brace or `#` of the text itself stands between
  * apostrophes, `'{'`; two apostrophes are one.
@@ -237,7 +237,7 @@ class MessageReader {
   }
 }
 
-/** What stands in the braces that open at an index. @throws ExpressionError where they are not closed, or a message is wrong. */
+/** The expression or message in the braces that open at an index. @throws ExpressionError where they are not closed, or a message is wrong. */
 export function bracedAt(text: string, open: number, counting: Counting = 'nowhere'): Braced | Message {
   const found = headAt(text, open);
   if (found) return new MessageReader(text, open, found.behind).read(found.comma, found.format, counting);

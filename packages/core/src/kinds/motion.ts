@@ -76,7 +76,7 @@ const keyed = ({ default: _, ...rest }: Property): Property => ({
   styled: false,
 });
 
-/** What a key may say of a control: its size, its place, the room in it, its look. */
+/** The properties of a control that a key may change: size, place, room in it, look. */
 export const keyedProperties: readonly Property[] = [
   ...sizing,
   margin,

@@ -159,7 +159,7 @@ export function blended(
 
 const sides = { top: 0, end: 0, bottom: 0, start: 0 };
 
-/** What properties are where nothing is said of them, of those that blend from there (CSS: their initial values). */
+/** Initial values (CSS) of properties that blend from there. */
 const initial: Readonly<Record<string, unknown>> = {
   margin: sides,
   padding: sides,
@@ -177,7 +177,7 @@ const initial: Readonly<Record<string, unknown>> = {
   'text-shadow': 'none',
 };
 
-/** What a property is without a motion. @param held what is said of a property, or holds by the kind. */
+/** A property's value without a motion. @param held values that the control says or its kind gives. */
 export const underneath = (
   { name }: Pick<Property, 'name'>,
   held: (property: string) => unknown,
@@ -190,7 +190,7 @@ export const underneath = (
   return initial[name];
 };
 
-/** What a property holds between two values: blended, or the one until half of the way is done, and then the other. */
+/** A property's value between two others: blended, or the one until half of the way is done, and then the other. */
 export const between = (
   property: Pick<Property, 'name' | 'type'>,
   from: unknown,

@@ -19,7 +19,7 @@ export function motionsOn(screen: Control, tokens: TokenNames): readonly Motion[
   return motions;
 }
 
-/** What each control holds at some instants, by id. Of several motions of one property the later one in the list counts. */
+/** The values of each control at some instants, by id. Of several motions of one property the later one in the list counts. */
 function movedAt(
   motions: readonly Motion[],
   instants: readonly Instant[],

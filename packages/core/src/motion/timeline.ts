@@ -31,7 +31,7 @@ export interface Key {
   readonly ease: string;
 }
 
-/** What becomes of one property of one control. */
+/** One property of one control in time. */
 export interface Track {
   /** Id of the control on the expanded screen. */
   readonly control: string;

@@ -1,4 +1,4 @@
-/** What controls say where their source says nothing, since it follows from the project: a navigation has the screens of the menu. */
+/** Values that follow from the project where a control leaves them open: a navigation has the screens of the menu. */
 import type { MenuSource } from '../document/menu.ts';
 import type { Control } from '../document/types.ts';
 import { kindNamed } from '../kinds/catalogue.ts';
@@ -15,7 +15,7 @@ function asks(control: Control): boolean {
   return known;
 }
 
-/** What a kind takes from the project where a control of it leaves that open. */
+/** Values that a kind takes from the project where a control leaves them open. */
 function leftToProject({ kind, props }: Control) {
   const from = kindNamed(kind)?.fromProject;
   return from && props[from.unless] === undefined && props[`${from.unless}.bind`] === undefined

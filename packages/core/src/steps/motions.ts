@@ -40,7 +40,7 @@ const setting = ({ id, props }: Control, property: string, value: string | null)
   was: expectationOf(props[property]),
 });
 
-/** What a control is told to be at a time of a motion. */
+/** Values of a control at a time of a motion. */
 export interface KeyWanted {
   /** The name of the control. */
   readonly control: string;

@@ -142,7 +142,7 @@ function callAround(text: string, [start, end]: Span): (AnyNode & { type: 'CallE
   return found;
 }
 
-/** What stands behind the values of `go`, as text: an own transition in it, and whether there is a way back. */
+/** The options of `go`, as text: its own transition, and whether there is a way back. */
 function optionsText(before: string, transition: Transition | undefined): string {
   const parts = [
     ...(/\breplace\s*:\s*true\b/.test(before) ? ['replace: true'] : []),

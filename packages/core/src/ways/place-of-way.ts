@@ -1,11 +1,11 @@
-/** Where the source says a way: the control, its attribute, and the place in the attribute's text. */
+/** The place of a way in the source: control, attribute, and place in the attribute's text. */
 import { locate } from '../document/tree.ts';
 import { type Control, inForce, type Project } from '../document/types.ts';
 import type { Span } from '../expression/ast.ts';
 import { saidAt } from '../steps/source-steps.ts';
 import { type Way, waysSaid } from './ways.ts';
 
-/** Where a way is said. */
+/** The place of a way in the source. */
 export interface WayPlace {
   readonly control: Control;
   /** The screen or component that the control is in. */

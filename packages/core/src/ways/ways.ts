@@ -47,7 +47,7 @@ function namesIn(expression: Expression | undefined): { name?: string; span?: Sp
   return [{}];
 }
 
-/** What a text says of a way. */
+/** A way as a text says it. */
 export type WaySaid = Pick<Way, 'to' | 'by' | 'span' | 'transition'>;
 
 const actionWays = {

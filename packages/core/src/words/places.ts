@@ -1,4 +1,4 @@
-/** Where the words of a project stand: texts that people read or hear, each with the key that is its place. */
+/** The words of a project: texts that people read or hear, each with its place as key. */
 import { effectiveNames } from '../document/names.ts';
 import { walk } from '../document/tree.ts';
 import { type Control, inForce, type Project, treesOf } from '../document/types.ts';

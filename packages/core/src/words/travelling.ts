@@ -24,7 +24,7 @@ export function tableOf(project: Project, locale: Locale): StringTable {
   return { from: project.locales?.[0]?.tag ?? project.language ?? 'en', to: locale.tag, strings };
 }
 
-/** What a file would bring. */
+/** Changes that a file of strings would make. */
 export interface Arrival {
   /** Translations that are new or other than before, by key. */
   readonly changed: Readonly<Record<string, Translation>>;
@@ -32,7 +32,7 @@ export interface Arrival {
   readonly left: readonly string[];
 }
 
-/** What of a file goes into a language: texts of the project that are translated otherwise than they are. */
+/** The texts of a file that go into a language: those that are translated otherwise than now. */
 export function arriving(project: Project, locale: Locale, { strings, to }: TableReading): Arrival {
   const places = new Map(textsOf(project).map((place) => [place.key, place]));
   const left: string[] = [];

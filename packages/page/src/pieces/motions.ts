@@ -6,12 +6,12 @@ import type { Dispose, MotionFrames, MotionTarget, ProgramMotion, ScreenProgram 
 import { movesLess } from '../on-screen.ts';
 import type { Around, Piece } from './piece.ts';
 
-/** What is done with a motion by an event. */
+/** Actions of events on a motion. */
 type Doing = 'play' | 'stop' | 'pause' | 'rewind';
 
 const plainName = (name: string | undefined): string => (name ?? '').replace(/\[\d*\]/g, '');
 
-/** What a CSS property of an element is without any motion, words such as `auto` included. */
+/** A CSS property of an element without any motion, words such as `auto` included. */
 function held(element: HTMLElement, name: string): string {
   const typed = 'computedStyleMap' in element ? element.computedStyleMap().get(name) : undefined;
   const text = String(typed ?? getComputedStyle(element).getPropertyValue(name));

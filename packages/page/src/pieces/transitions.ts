@@ -9,7 +9,7 @@ import type { Change, Piece } from './piece.ts';
 
 type Transition = NonNullable<ScreenProgram['transition']>;
 
-/** What each is the other way round. */
+/** The reverse of each. */
 const backwards: Readonly<Record<string, string>> = {
   'slide-start': 'slide-end',
   'slide-end': 'slide-start',

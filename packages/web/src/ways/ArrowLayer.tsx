@@ -19,7 +19,7 @@ interface ArrowLayerProps {
   readonly onChoose: (key: string) => void;
 }
 
-/** What is at the end of arrows, in each tone; a cross where a way leads nowhere. */
+/** The heads of arrows, in each tone; a cross where a way leads nowhere. */
 const ArrowHeads = () => (
   <defs>
     {tones.map((tone) => (

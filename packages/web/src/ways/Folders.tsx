@@ -43,7 +43,7 @@ const folderNameProblem = (project: Project, name: string, now?: string): string
         ? `There is already a folder ${name}.`
         : undefined;
 
-/** What is dropped on: a screen, or the end of a folder. */
+/** The target of a drop: a screen, or the end of a folder. */
 const endOf = (folder: Folder | undefined): string => `end ${folder?.name ?? ''}`;
 
 export function Folders({ project, cards, chosen, onChoose }: FoldersProps) {

@@ -1,4 +1,4 @@
-/** How near the map is: buttons at its corner. */
+/** Buttons at the map's corner: nearer, farther, all of it. */
 import { Maximize, Minus, Plus } from 'lucide-react';
 import type { MapView } from './useMapView.ts';
 

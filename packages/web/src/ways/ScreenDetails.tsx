@@ -141,7 +141,7 @@ function WayList({ title, ways, project, end, onGo, onWay }: WayListProps) {
   );
 }
 
-/** What the screen is in the application. */
+/** The part that a screen has in the application: first, in the menu, in a folder, a splash. */
 function Settings({ project, screen }: { readonly project: Project; readonly screen: Control }) {
   const { editor } = useWorkplace();
   const { name = '' } = screen;

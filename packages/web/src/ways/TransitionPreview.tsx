@@ -8,7 +8,7 @@ import { PaintedPicture } from '../workbench/bays/PaintedPicture.tsx';
 /** Greatest width and height of the preview, px. */
 const room = { width: 132, height: 150 };
 
-/** What each picture goes through: where the new one comes from, and where the old one goes. */
+/** The frames of both pictures: the new one comes from somewhere, the old one goes somewhere. */
 export function keyframesOf(
   name: TransitionName,
 ): { readonly old: Keyframe[]; readonly new: Keyframe[] } | undefined {

@@ -34,7 +34,7 @@ interface WayDetailsProps {
   readonly onGone: () => void;
 }
 
-/** What a way's control is called. */
+/** The name of a way's control. */
 export function controlName(project: Project, way: Way): string {
   const screen = project.screens.find(({ name }) => name === way.from);
   return (screen && namesOn(project, screen).get(way.control)) ?? way.from;

@@ -28,7 +28,7 @@ interface WaysMapProps {
   readonly onWay: (key: string | undefined) => void;
 }
 
-/** What is drawn: the cards as they are moved at the moment, arrows and folders around them. */
+/** Cards, with one that is being moved where it is now, arrows, and folders around them. */
 function useMapContent(
   { project, model: arranged, layouts, isShown }: WaysMapProps,
   moving: ReturnType<typeof useMapHands>['moving'],

@@ -112,7 +112,7 @@ interface MapChoicesProps {
   readonly onPlaces: (places: boolean) => void;
 }
 
-/** What the map shows: pictures at which size, the ways of navigations or not. */
+/** Choices of the map: the size of its pictures, and whether ways of navigations are drawn. */
 const MapChoices = ({ sizes, size, places, onLabel, onPlaces }: MapChoicesProps) => (
   <>
     <SizeField sizes={sizes} size={size} words="At" label="Size of the pictures" onSize={onLabel} />
@@ -134,7 +134,7 @@ interface MapMenuProps {
   readonly layouts: Parameters<typeof arrowsOf>[1];
 }
 
-/** What is done with the whole map: arranged anew, saved as a picture, printed. */
+/** Buttons for the whole map: arranged anew, saved as a picture, printed. */
 function MapMenu({ model, isShown, layouts }: MapMenuProps) {
   const { editor } = useWorkplace();
   const { project } = useEditorState('project');

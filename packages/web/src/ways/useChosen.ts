@@ -1,4 +1,4 @@
-/** What is chosen on the map of ways, kept while one is elsewhere, and walking from screen to screen. */
+/** The screen or way chosen on the map, kept while one is elsewhere, and walking from screen to screen. */
 import { useCallback } from 'react';
 import { useHeld } from '../editor/held.ts';
 

@@ -1,4 +1,4 @@
-/** What a pointer does on the map: cards are moved by their heads, ways drawn from the controls in their pictures. */
+/** The pointer on the map: cards are moved by their heads, ways drawn from the controls in their pictures. */
 import { addWay, changing, type MapPlace, type Project, putting, type ScreenLayout } from '@hovrin/core';
 import { type PointerEvent as ReactPointerEvent, useCallback, useRef, useState } from 'react';
 import { useWorkplace } from '../editor/context.tsx';
@@ -53,7 +53,7 @@ const onMap = (card: MapCard, spot: Spot, { box }: Under): Area => ({
   height: box.height * card.scale,
 });
 
-/** What the pointer is over: a control in a card's picture. */
+/** The control in a card's picture that the pointer is over. */
 interface Over {
   readonly name: string;
   readonly under: Under;

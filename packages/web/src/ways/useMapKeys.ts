@@ -1,4 +1,4 @@
-/** What keys do on the map: nearer and farther, from card to card, and with Alt a card is moved. */
+/** Keys on the map: nearer and farther, from card to card, and with Alt a card is moved. */
 import type { Project } from '@hovrin/core';
 import type { KeyboardEvent, RefObject } from 'react';
 import { useWorkplace } from '../editor/context.tsx';

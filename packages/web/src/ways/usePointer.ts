@@ -5,7 +5,7 @@ import type { Spot } from './arrange.ts';
 /** Px of the window that a pointer moves before a press becomes a drag. */
 const slack = 4;
 
-/** What becomes of a drag; places are on the map. */
+/** The three moments of a drag; places are on the map. */
 interface Drag {
   move(at: Spot): void;
   drop(at: Spot): void;

@@ -3,7 +3,7 @@ import { type RefObject, useState } from 'react';
 import { type At, useGridKeys } from './useGridKeys.ts';
 import type { Typed, WordsRow } from './wordsModel.ts';
 
-/** What a text is in a language; empty where it is not translated. */
+/** A text in a language; empty where it is not translated. */
 export const translationAt = (row: WordsRow | undefined, tag: string | undefined): string =>
   (tag === undefined ? undefined : row?.in.get(tag)?.translation?.text) ?? '';
 

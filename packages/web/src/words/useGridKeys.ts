@@ -1,4 +1,4 @@
-/** What keys do in the grid of words: they go from cell to cell, and begin to fill one in. */
+/** Keys in the grid of words: they go from cell to cell, and begin to fill one in. */
 import type { KeyboardEvent } from 'react';
 import { flushSync } from 'react-dom';
 

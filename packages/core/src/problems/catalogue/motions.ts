@@ -31,7 +31,7 @@ const motionsIn = (tree: Control): readonly Declared[] =>
 
 const allMotions = (project: Project): readonly Declared[] => treesOf(project).flatMap(motionsIn);
 
-/** What events of a tree do with its motions: pairs of an action and a name. */
+/** Actions on motions in the events of a tree: pairs of an action and a motion's name. */
 const doneIn = (tree: Control): readonly { readonly action: string; readonly name: string }[] =>
   [...walk(tree)].flatMap(({ props }) =>
     Object.entries(props).flatMap(([attribute, value]) => {

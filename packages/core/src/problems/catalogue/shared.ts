@@ -1,4 +1,4 @@
-/** What several controls of one screen share: a browser moves none of them then (CSS View Transitions 1 §2.1). */
+/** Names in `shared` that several controls of one screen have: a browser moves none of them then (CSS View Transitions 1 §2.1). */
 import { repetitionOf } from '../../cascade/repetition.ts';
 import { type Control, inForce } from '../../document/types.ts';
 import { hasExpression } from '../../expression/template.ts';

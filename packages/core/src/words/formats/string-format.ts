@@ -19,7 +19,7 @@ export interface StringTable {
   readonly strings: readonly TravellingString[];
 }
 
-/** What a file says: what can be taken, and what is wrong, line by line. */
+/** A file of strings that was read: texts that can be taken, and problems line by line. */
 export interface TableReading {
   /** Languages, where the file says them. */
   readonly from?: string | undefined;
