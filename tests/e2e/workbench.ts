@@ -164,7 +164,16 @@ export async function drag(page: Page, from: Locator, to: Locator, x = 0.5, y = 
 export async function pressScaled(page: Page, frame: Locator, inside: Locator): Promise<void> {
   const shown = (await frame.boundingBox())!;
   const own = await frame.evaluate((element) => (element as HTMLElement).offsetWidth);
-  const at = await inside.evaluate((element) => {
+  const at = await inside.evaluate(async (element) => {
+    // While one screen takes the place of another nothing in them is pressed (CSS View Transitions 1).
+    for (const _ of ['the new screen is there', 'its transition has begun'])
+      await new Promise((resolve) => requestAnimationFrame(resolve));
+    const transitions = document
+      .getAnimations()
+      .filter(({ effect }) =>
+        (effect as KeyframeEffect | null)?.pseudoElement?.startsWith('::view-transition'),
+      );
+    await Promise.allSettled(transitions.map(({ finished }) => finished));
     const { x, y, width, height } = element.getBoundingClientRect();
     return { x: x + width / 2, y: y + height / 2 };
   });
