@@ -16,6 +16,7 @@ import type { Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { run } from '../../packages/cli/src/main.ts';
 import { sharedBrowser } from '../browser/browser.ts';
+import { pictureOfPage } from '../browser/picture-of-page.ts';
 import { differing } from '../browser/pixels.ts';
 import { ParityBench } from './compare.ts';
 import { dressedProject } from './dressed.ts';
@@ -91,7 +92,7 @@ describe('a picture of', () => {
     await shown.goto(`file://${join(folder, 'page/index.html')}#${name}`);
     await shown.locator(`[data-name="${name}"]`).waitFor();
     await shown.evaluate(() => document.fonts.ready);
-    return shown.screenshot();
+    return pictureOfPage(shown);
   }
 
   /** The picture of a screen, with states that are held. */
@@ -106,7 +107,7 @@ describe('a picture of', () => {
     await writeFile(join(folder, 'look.svg'), svg);
     await drawn.goto(`file://${join(folder, 'look.svg')}`);
     await drawn.evaluate(() => document.fonts.ready);
-    const shot = await drawn.screenshot();
+    const shot = await pictureOfPage(drawn);
     await drawn.goto('about:blank');
     return shot;
   }
@@ -133,7 +134,7 @@ describe('a picture of', () => {
       const screen = project.screens.find((each) => each.name === name)!;
       const plain = await pageShot(name);
       const free = await forced(state, answers[index]![2]);
-      const now = await shown.screenshot();
+      const now = await pictureOfPage(shown);
       await free();
       const held = await pictureShot(name, new Map([[screen.children[0]!.id, [state]]]));
       expect(await differs(now, held)).toBeLessThan(0.005);

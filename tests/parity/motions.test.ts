@@ -7,6 +7,7 @@ import { fontFolder, loadFontManifest, loadShaper } from '@hovrin/files';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { sharedBrowser } from '../browser/browser.ts';
 import { makePage } from '../browser/exported-page.ts';
+import { pictureOfPage } from '../browser/picture-of-page.ts';
 import { differing } from '../browser/pixels.ts';
 import { ParityBench } from './compare.ts';
 import { readTrial } from './documents.ts';
@@ -112,7 +113,7 @@ describe('what is seen of a motion', () => {
             animation.currentTime = time * 1000;
           }
         }, at);
-        const shot = await page.screenshot();
+        const shot = await pictureOfPage(page);
         const layout = view.layOut(project, project.screens[0]!, {
           width,
           height,
@@ -130,7 +131,7 @@ describe('what is seen of a motion', () => {
         await writeFile(join(folder, 'instant.svg'), svg);
         await drawn.goto(`file://${folder}/instant.svg`);
         await drawn.evaluate(() => document.fonts.ready);
-        const picture = await drawn.screenshot();
+        const picture = await pictureOfPage(drawn);
         await drawn.goto('about:blank');
         far.push([
           `${looks[index]} at ${at}`,

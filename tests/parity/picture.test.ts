@@ -5,6 +5,7 @@ import { dirname, join } from 'node:path';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { run } from '../../packages/cli/src/main.ts';
 import { sharedBrowser } from '../browser/browser.ts';
+import { pictureOfPage } from '../browser/picture-of-page.ts';
 import { differing } from '../browser/pixels.ts';
 
 const demo = join(dirname(dirname(import.meta.dirname)), 'demo/velmora-hut');
@@ -35,7 +36,7 @@ it('reads from the right as the page does, in each weight', async () => {
   const tab = await (await sharedBrowser()).newPage({ viewport: { width, height } });
   await tab.goto(`file://${join(page, 'index.html')}`);
   await tab.evaluate(() => document.fonts.ready);
-  const shown = await tab.screenshot();
+  const shown = await pictureOfPage(tab);
   for (const [file, most] of [
     ['turned.svg', 0.004],
     // One wrong weight alone makes it 0.008.
@@ -46,7 +47,7 @@ it('reads from the right as the page does, in each weight', async () => {
     expect(await run(words, quiet, console.error)).toBe(0);
     await tab.goto(`file://${out}`);
     await tab.evaluate(() => document.fonts.ready);
-    const drawn = file.endsWith('.png') ? await readFile(out) : await tab.screenshot();
+    const drawn = file.endsWith('.png') ? await readFile(out) : await pictureOfPage(tab);
     await tab.goto('about:blank');
     expect(await differing(tab, shown, drawn), file).toBeLessThan(most);
   }
@@ -65,10 +66,10 @@ it.each([
   const page = await (await sharedBrowser()).newPage({ viewport: { width, height } });
   await page.goto(`file://${join(folder, 'page/index.html')}#${screen}`);
   await page.evaluate(() => document.fonts.ready);
-  const shown = await page.screenshot();
+  const shown = await pictureOfPage(page);
   await page.goto(`file://${file}`);
   await page.evaluate(() => document.fonts.ready);
-  const drawn = await page.screenshot();
+  const drawn = await pictureOfPage(page);
   await page.goto('about:blank');
   expect(await differing(page, shown, drawn)).toBeLessThan(0.004);
   // As PNG it is drawn without a browser, by another rasteriser.
