@@ -22,6 +22,7 @@ const pages = [
   'handed-over',
   'own-code',
   'page',
+  'page-languages',
   'page-messages',
   'page-motions',
   'parts',

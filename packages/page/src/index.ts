@@ -30,10 +30,9 @@ import { startGroups } from './groups.ts';
 import { handlerNamed } from './handlers.ts';
 import { Kept } from './kept.ts';
 import { keepMessage, showMessage } from './messages.ts';
-import { focusable, focusHeading, movesLess, partOf, rowOf } from './on-screen.ts';
-import type { Begin, Change, Holds, Piece } from './pieces/piece.ts';
+import { focusable, focusHeading, movesLess, partOf, rowOf, type ScreenElement } from './on-screen.ts';
+import type { Around, Begin, Change, Holds, Piece } from './pieces/piece.ts';
 import { followScrollers, scrollScreen } from './scrolling.ts';
-import { see } from './seen.ts';
 import { fetchRows, takeRows } from './stored-rows.ts';
 import { follows, joinTrial, tell, tellProblem, trial } from './trial.ts';
 import { Ways } from './ways.ts';
@@ -92,7 +91,8 @@ class Page implements Acting {
   readonly #way: string[] = [];
   /** Undefined where the page is tried out: pages in several frames share one history. */
   readonly #ways = trial ? undefined : new Ways(() => this.#dialogs.close());
-  #bindings: Dispose[] = [];
+  /** Ends what is bound on the screen that is shown. */
+  #unbind: Dispose = () => {};
   /** The screen that somebody goes to in another window: what its events do happens there. */
   #heard: string | undefined;
   /** What is done when this window begins, or ends, to be the one in which things happen by themselves. */
@@ -107,6 +107,7 @@ class Page implements Acting {
   #holds: Holds = () => false;
   /** What the next screen is entered with. */
   #brought: unknown;
+  readonly #views: Around['views'] = new Map();
   readonly #dialogs = new Dialogs();
   /** Dialogs are being closed since they were in another window. */
   #closesQuietly = false;
@@ -123,7 +124,7 @@ class Page implements Acting {
       acting: this,
       problem: tellProblem,
       handler: handlerNamed,
-      see: (name, hold) => see(program, name, hold),
+      see: (name, hold) => this.#views.get(name)?.(hold),
       ...(trial ? { traced: (trace: Trace) => trial?.traced(trace) } : {}),
       kept: (name) => kept.value(name),
       keep: (name, value) => kept.keep(name, value),
@@ -144,6 +145,7 @@ class Page implements Acting {
         program: this.program,
         runtime: this.runtime,
         host: this.#host,
+        views: this.#views,
         tellStatus: (variable, status) => this.#tellStatus(variable, status),
         addFunctions,
         addPatterns,
@@ -247,7 +249,7 @@ class Page implements Acting {
       screen.title,
       () => {
         if (!this.#closesQuietly) element.dispatchEvent(new Event('hovrin-leave'));
-        for (const dispose of bound) dispose();
+        unbind();
         keepMessage();
         this.#opened.splice(this.#opened.indexOf(name), 1);
         this.#ways?.closed();
@@ -256,7 +258,7 @@ class Page implements Acting {
       quietly,
     );
     followScrollers(element);
-    const bound = this.#bindScreen(screen, element);
+    const unbind = this.#bindScreen(screen, element);
     if (!quietly) element.dispatchEvent(new Event('hovrin-enter'));
     this.#tellDialogs();
   }
@@ -363,7 +365,7 @@ class Page implements Acting {
       this.#dialogs.closeAll();
       this.#current?.dispatchEvent(new Event('hovrin-leave'));
     }
-    for (const dispose of this.#bindings) dispose();
+    this.#unbind();
     if (this.#way.at(-1) !== screen.name) this.#way.push(screen.name);
     if (!heard) {
       this.#beginAnew(screen.name);
@@ -385,7 +387,7 @@ class Page implements Acting {
     const find = finderIn([element]);
     // What was entered while the script was still on its way counts.
     if (first) this.#binder.takeEntered(screen, find);
-    this.#bindings = this.#bindScreen(screen, element);
+    this.#unbind = this.#bindScreen(screen, element);
     if (moved) {
       scrollScreen(scrolled);
       if (!heard) focusHeading(element);
@@ -401,13 +403,18 @@ class Page implements Acting {
         this.runtime.assign(variable.name, variable.initial);
   }
 
-  #bindScreen(screen: ScreenProgram, element: HTMLElement): Dispose[] {
+  /** Binds what is in a screen or dialog that is shown. @returns what ends that. */
+  #bindScreen(screen: ScreenProgram, element: ScreenElement): Dispose {
     const find = finderIn([element]);
-    return [
-      ...this.#shows.map((begin) => begin(screen, element)),
-      ...this.#binder.bindAll(screen, find),
-      this.#binder.listen(screen, find),
-    ];
+    const shown = this.#shows.map((begin) => begin(screen, element));
+    let bound: Dispose[] = [];
+    const end = (begun: Dispose[]) => begun.splice(0).map((dispose) => dispose());
+    element.bindAnew = () => {
+      end(bound);
+      bound = [...this.#binder.bindAll(screen, find), this.#binder.listen(screen, find)];
+    };
+    element.bindAnew();
+    return () => end([...shown, ...bound]);
   }
 
   #fromTemplate(name: string): HTMLElement | undefined {

@@ -1,6 +1,12 @@
 /** What is found on a page's screens: parts by their ids, rows of controls, what takes the focus. */
 import type { CopyElement } from './repeats.ts';
 
+/** The element of a screen or dialog that has been shown. */
+export interface ScreenElement extends HTMLElement {
+  /** Binds what is in it anew, since the program says something else. */
+  bindAnew?: () => void;
+}
+
 /** The row that a control in a repeat stands in. */
 export function rowOf(control: HTMLElement): unknown {
   let copy: CopyElement | null = control;

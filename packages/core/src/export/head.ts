@@ -2,16 +2,26 @@
 import { themeOf } from '../cascade/project-theme.ts';
 import type { PageConfig } from '../document/feed-config.ts';
 import { type Project, startScreen } from '../document/types.ts';
+import type { PageLanguages } from '../runtime/program.ts';
 import { escapeAttribute, escapeText } from './html.ts';
 import { iconAddress } from './page-icon.ts';
 import { policyOf } from './policy.ts';
 import { titleOf } from './program.ts';
 
-/**
- * @param scripts addresses of the scripts, in the order in which they run.
- * @param config where feeds come from at the place where the page runs.
- */
-export function headText(project: Project, scripts: readonly string[], config?: PageConfig): string {
+/** What a head tells besides what the project says. */
+interface HeadParts {
+  /** Where feeds come from at the place where the page runs. */
+  readonly config?: PageConfig | undefined;
+  /** The languages of the page; undefined: it has one. */
+  readonly languages?: PageLanguages | undefined;
+}
+
+/** @param scripts addresses of the scripts, in the order in which they run. */
+export function headText(
+  project: Project,
+  scripts: readonly string[],
+  { config, languages }: HeadParts = {},
+): string {
   const start = startScreen(project);
   const [{ colours }, { colours: darkColours }] = [themeOf(project), themeOf(project, 'dark')];
   const icon = iconAddress(project);
@@ -27,6 +37,10 @@ export function headText(project: Project, scripts: readonly string[], config?: 
     `<meta name="theme-color" content="${colours.page}" media="(prefers-color-scheme: light)">`,
     `<meta name="theme-color" content="${darkColours.page}" media="(prefers-color-scheme: dark)">`,
     `<link rel="icon" href="${icon.href}" type="${escapeAttribute(icon.type)}">`,
+    // The same page in each of its languages (HTML §4.6.7.1, `alternate` with `hreflang`).
+    ...Object.keys(languages?.tags ?? {}).map(
+      (tag) => `<link rel="alternate" hreflang="${tag}" href="?locale=${tag}">`,
+    ),
     '<link rel="stylesheet" href="fonts.css">',
     '<link rel="stylesheet" href="style.css">',
     ...scripts.map((script) => `<script src="${script}" defer></script>`),

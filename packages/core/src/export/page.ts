@@ -20,7 +20,7 @@ import { arrangementNow, arrangementOf, mannerOf } from '../kinds/manner.ts';
 import { contextOf } from '../meaning/property-text.ts';
 import { expandedProject } from '../reuse/expand.ts';
 import type { Program } from '../runtime/program.ts';
-import { entryOf } from '../sure.ts';
+import { entryOf, itemAt } from '../sure.ts';
 import { fontFaceRules, standInRules } from '../text/fonts.ts';
 import { asBegun } from './as-begun.ts';
 import { classOf } from './class-names.ts';
@@ -31,6 +31,7 @@ import { fontsInUse, fontsToBegin } from './fonts-in-use.ts';
 import { headText } from './head.ts';
 import { escapeAttribute, htmlOf } from './html.ts';
 import { iconSymbols } from './icon-symbols.ts';
+import { pageLanguages, pageWords, translationsOf, withWordsMarked, wordsFile } from './languages.ts';
 import { callsOwnCode, codeFile, firstOwnCode, ownCodeFile, typesText } from './own-code.ts';
 import { iconFile } from './page-icon.ts';
 import { partClassesOf } from './part-classes.ts';
@@ -138,6 +139,7 @@ export const html: Exporter = {
       'Where events call code of your own: a file to begin with, yours to keep, and its types',
     ],
     ['code.js', 'The code of the project, as a plain script'],
+    ['words/', 'What differs in each other language, which is asked for where somebody reads it'],
     ['config.json', 'Where feeds come from at the place where the page runs, yours to keep'],
     ['headers.txt', 'What your server is to send with it, so that nothing strange can run'],
   ],
@@ -189,24 +191,48 @@ const withPlaceMarked = (screen: TreeElement, href: string): TreeElement =>
     return has('class', 'part-place') && has('href', href) ? [['aria-current', 'page']] : [];
   });
 
+/** What a project's elements are made with. The page's own media queries decide about bands and orientations. */
+function elementsOf(project: Project, partClass: NonNullable<Elements['partClass']>): Elements {
+  const conditions = { prefixes: [''], theme: themeOf(project) };
+  return {
+    circumstances: { bands: [], width: 0, height: 0, ...conditions, scope: initialScope(project) },
+    assets: project.assets,
+    partClass,
+    styleOf: (control, parent, scope) => initialStyle(project, control, parent, scope, conditions),
+  };
+}
+
+const screenElements = (project: Project, elements: Elements): TreeElement[] => {
+  const start = startScreen(project);
+  return project.screens.map((screen) => screenElement(screen, screen === start, elements));
+};
+
+/** The files of words, one for each other language. */
+const wordsFiles = (
+  source: Program,
+  translated: readonly { readonly tag: string; readonly words: Program; readonly texts: readonly string[] }[],
+): [string, string][] =>
+  translated.map(({ tag, words, texts }) => [
+    wordsFile(tag),
+    `hovrinPage.words(${scriptText(tag)}, ${scriptText(pageWords(texts, withoutSpans(source.screens), withoutSpans(words.screens)))});\n`,
+  ]);
+
 function exported(given: Project, parts: ExportParts): Exported {
   const project = expandedProject(given);
   const partClass = partClassesOf(given, project.screens);
   const start = startScreen(project);
-  // The page's own media queries decide about bands and orientations; here is what holds where none of them says otherwise.
-  const conditions = { prefixes: [''], theme: themeOf(project) };
-  const circumstances = { bands: [], width: 0, height: 0, ...conditions, scope: initialScope(project) };
-  const elements = {
-    circumstances,
-    assets: project.assets,
-    partClass,
-    styleOf: (control: Control, parent: Control | undefined, scope: Scope) =>
-      initialStyle(project, control, parent, scope, conditions),
-  };
-  const screens = project.screens.map((screen) => {
+  const elements = elementsOf(project, partClass);
+  const translations = translationsOf(given);
+  const languages = translations.size > 0 ? pageLanguages(project, parts.rightToLeft === true) : undefined;
+  const translated = [...translations].map(([tag, each]) => ({ tag, project: expandedProject(each) }));
+  const { elements: made, texts: wordsIn } = withWordsMarked(
+    screenElements(project, elements),
+    translated.map((each) => screenElements(each.project, elementsOf(each.project, partClass))),
+  );
+  const screens = made.map((each, index) => {
     const found: FirstValues = new Map();
-    const element = withFirstValues(screenElement(screen, screen === start, elements), found);
-    return { element, rules: firstValueRules(classOf(addressOf(screen)), found) };
+    const element = withFirstValues(each, found);
+    return { element, rules: firstValueRules(classOf(addressOf(project.screens[index])), found) };
   });
   const ownCode = callsOwnCode(project);
   const { code = [] } = project;
@@ -216,17 +242,25 @@ function exported(given: Project, parts: ExportParts): Exported {
   const symbols = iconSymbols(elementsOfPage, iconsAskedFor(project));
   const html = `<!doctype html>
 <html lang="${escapeAttribute(project.language ?? 'en')}"${parts.rightToLeft ? ' dir="rtl"' : ''}>
-${headText(project, scripts, parts.config)}
+${headText(project, scripts, { ...parts, languages })}
   <body>
 ${[...elementsOfPage, ...(symbols ? [symbols] : [])].map((element) => `${htmlOf(element, '    ')}\n`).join('')}  </body>
 </html>
 `;
-  const program = programOf(project);
+  const program = programOf(project, languages);
   const texts = [
     ['index.html', html] as const,
     ['script.js', scriptOf(project, parts, program)] as const,
     ...(code.length > 0 ? [[codeFile, parts.compileCode(code)] as const] : []),
     ...tableFiles(project, program, parts),
+    ...wordsFiles(
+      program,
+      translated.map((each, index) => ({
+        tag: each.tag,
+        words: programOf(each.project, languages),
+        texts: itemAt(wordsIn, index),
+      })),
+    ),
   ];
   const words = [html, JSON.stringify(program), ...texts.slice(2).map(([, text]) => text)];
   const fonts = fontsInUse(project, parts.fonts, words);

@@ -73,6 +73,7 @@ const pieces: Readonly<Record<string, (project: Project, program: string) => boo
   feeds: hasFeeds,
   files: has(/"name":"(?:copy|download)"/),
   formats: has(/"name":"Format\./),
+  languages: has(/"languages":\{"of"|"name":"View\.locale"/),
   leaving: hasLeaving,
   loops: has(/"type":"(?:each|while|try)"/),
   motions: has(/"motions":\[/),
@@ -85,6 +86,7 @@ const pieces: Readonly<Record<string, (project: Project, program: string) => boo
   timers: screensSay('every', 'when', 'splash'),
   transitions: hasTransitions,
   uploads: hasUploads,
+  view: has(/"name":"View\.(?!lang|loc)/),
 };
 
 /** The piece by which something of a kind is made anew. */

@@ -36,7 +36,14 @@ import { columnScopeAt, listShownBy } from '../meaning/column-uses.ts';
 import { contextOf } from '../meaning/property-text.ts';
 import { comesType, secondsType } from '../property-types/index.ts';
 import { expandedProject } from '../reuse/expand.ts';
-import type { Bindings, InsideBinding, Program, ProgramVariable, ScreenProgram } from '../runtime/program.ts';
+import type {
+  Bindings,
+  InsideBinding,
+  PageLanguages,
+  Program,
+  ProgramVariable,
+  ScreenProgram,
+} from '../runtime/program.ts';
 import { entryOf } from '../sure.ts';
 import type { Theme } from '../values/theme.ts';
 import { hoisted } from './hoisting.ts';
@@ -57,7 +64,7 @@ interface Binding extends Surroundings {
   listShownBy(control: Control): string | undefined;
 }
 
-/** A part of a program in which `View.language` is said: a page's words are in one language. */
+/** A part of a program in which `View.language` is said: that of a page whose words are in one language. */
 function inWords<T>(part: T, language: string): T {
   if (typeof part !== 'object' || part === null) return part;
   if (Array.isArray(part)) return part.map((each) => inWords(each, language)) as T;
@@ -66,10 +73,13 @@ function inWords<T>(part: T, language: string): T {
   return Object.fromEntries(Object.entries(part).map(([key, each]) => [key, inWords(each, language)])) as T;
 }
 
-/** @returns the program of a project's page. */
-export function programOf(given: Project): Program {
+/**
+ * @param languages those of the page, where it has several.
+ * @returns the program of a project's page.
+ */
+export function programOf(given: Project, languages?: PageLanguages): Program {
   const project = expandedProject(given);
-  const language = languageOf(project);
+  const inLanguage = <T>(part: T): T => (languages ? part : inWords(part, languageOf(project)));
   const around = {
     ...contextOf(project),
     conditions: { prefixes: [''], theme: themeOf(project) },
@@ -81,6 +91,7 @@ export function programOf(given: Project): Program {
   };
   return {
     name: project.name,
+    ...(languages ? { languages } : {}),
     ...keptBy(project),
     start: addressOf(startScreen(project)),
     ...(project.sources?.length ? { sources: project.sources } : {}),
@@ -90,14 +101,14 @@ export function programOf(given: Project): Program {
       const variable = {
         ...rest,
         ...(ruled.length > 0 ? { columns: ruled } : {}),
-        ...(address?.ok ? { feed: { ...feed!, template: inWords(address.value, language) } } : {}),
+        ...(address?.ok ? { feed: { ...feed!, template: inLanguage(address.value) } } : {}),
         ...(table ? { table: programTable(rest, table) } : {}),
         ...(request ? { request: programRequest(request) } : {}),
       };
       if (computed === undefined) return variable;
       const expression = checkComputed({ ...rest, computed }, project.state);
       return expression.ok
-        ? { ...variable, computed: inWords(hoisted(expression.value, holdsText(around)), language) }
+        ? { ...variable, computed: inLanguage(hoisted(expression.value, holdsText(around))) }
         : variable;
     }),
     pictures: Object.fromEntries(
@@ -112,7 +123,7 @@ export function programOf(given: Project): Program {
         listOf: (control, item) => columnScopeAt(screen, project.state, control.id)?.shapeOf(item)?.table,
         listShownBy: (control) => listShownBy(screen, project.state, control),
       });
-      return inWords(program, language);
+      return inLanguage(program);
     }),
     ...tokensNamed(project, around.conditions.theme),
     ...(readsView(project) ? { bands: project.bands.map(({ name, from }) => ({ name, from })) } : {}),

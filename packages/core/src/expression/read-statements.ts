@@ -15,6 +15,7 @@ import { deepestExpression, dottedName, type Taken } from './acorn-names.ts';
 import { actionNamed, alteringNamed, askingNamed } from './actions/catalogue.ts';
 import type { Assigned, AssignmentOperator, Brought, Expression, Statement } from './ast.ts';
 import { ExpressionReader } from './read-expression.ts';
+import { isViewName, localeName } from './view-names.ts';
 
 const assignmentOperators: readonly AssignmentOperator[] = [
   '=',
@@ -192,6 +193,14 @@ export class StatementReader extends ExpressionReader {
         );
       const local = known >= 0 ? { local: true as const } : {};
       return { name: node.name, span: this.span(node), path: [], ...local };
+    }
+    const view = dottedName(node);
+    if (view !== undefined && isViewName(view) && !this.parameters.includes('View')) {
+      if (view === localeName) return { name: view, span: this.span(node), path: [] };
+      return this.refuse(
+        node,
+        `\`${view}\` tells how the page is shown; of \`View\`, only \`${localeName}\` can be set.`,
+      );
     }
     if (
       node.type !== 'MemberExpression' ||

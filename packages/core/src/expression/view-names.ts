@@ -6,7 +6,7 @@ import { usualLocale } from './formats.ts';
 export const viewTypes = {
   /** The band of the width. */
   'View.band': 'text',
-  /** The language of whoever looks. */
+  /** The language of whoever looks, as a tag of BCP 47. An event may set it: the page is in that language from then on. */
   'View.locale': 'text',
   /** The language that the words are in. */
   'View.language': 'text',
@@ -25,6 +25,9 @@ export type ViewName = keyof typeof viewTypes;
 export const viewNames = keysOf(viewTypes);
 /** What a name of `View` may hold. */
 export type ViewValue = string | boolean | Readonly<Record<string, string>>;
+
+/** The one that an event may set. */
+export const localeName = 'View.locale' satisfies ViewName;
 
 export const isViewName = (name: string): name is ViewName => isOneOf(viewNames, name);
 
@@ -45,18 +48,24 @@ export const bandAt = (
   width: number,
 ): string => bands.filter(({ from }) => width >= from).toSorted((a, b) => b.from - a.from)[0]?.name ?? '';
 
-/** The language of a project's words. */
-export const languageOf = ({ language = 'en' }: { readonly language?: string | undefined }): string =>
-  language;
+/** The language of a project that says none. */
+const sourceLanguage = 'en';
 
-/** What a name holds while nothing runs: at a band's width, in the language of the words, now, where that of whoever looks is not known. */
+/** The language of a project's words. */
+export const languageOf = ({
+  language = sourceLanguage,
+}: {
+  readonly language?: string | undefined;
+}): string => language;
+
+/** What a name holds while nothing runs: at a band's width, now, for somebody who reads the language of the words. */
 export function viewValue(name: ViewName, band: string, language: string, date = new Date()): ViewValue {
   if (name === 'View.language') return language;
   if (name === 'View.band') return band;
   if (name === 'View.dark') return false;
   if (name === 'View.online') return true;
   if (name === 'View.query') return {};
-  if (name === 'View.locale') return usualLocale;
+  if (name === localeName) return language === sourceLanguage ? usualLocale : language;
   const { now, today, time } = clockOf(date);
   return name === 'View.now' ? now : name === 'View.today' ? today : time;
 }

@@ -209,9 +209,28 @@ export interface ProgramKept {
   readonly migrate?: Expression;
 }
 
+/** What makes one value of another: by key what is to be done inside; in a list of one, what takes its place. */
+export type Difference = readonly [unknown] | { readonly [key: string]: Difference };
+
+/** The languages of a page, that of its source first, each with the way in which it is written. */
+export interface PageLanguages {
+  /** What the choice of a language is kept under. */
+  readonly of: string;
+  readonly tags: Readonly<Record<string, 'ltr' | 'rtl'>>;
+}
+
+/** What differs from the page's own words in another language. */
+export interface PageWords {
+  /** Of the elements that are marked, by number. */
+  readonly texts: readonly string[];
+  readonly screens: Difference;
+}
+
 export interface Program {
   /** Name of the project. */
   readonly name: string;
+  /** Absent: it has one. */
+  readonly languages?: PageLanguages;
   /** Absent: nothing is kept. */
   readonly kept?: ProgramKept;
   /** Name of the screen that opens first. */

@@ -213,12 +213,16 @@ export class Runtime {
   }
 
   /**
-   * Sets a state variable. A number is taken from text that is one; any other value of the wrong type is
+   * Sets a state variable, or what an event may set of `View`. A number is taken from text that is one; any other value of the wrong type is
    * refused and reported.
    *
    * @returns whether it was set.
    */
   assign(name: string, value: unknown): boolean {
+    if (isViewName(name)) {
+      this.#seen(name).value = asText(value);
+      return true;
+    }
     const entry = this.#state.get(name);
     if (!entry) {
       this.#problem(`There is no state variable \`${name}\`.`);

@@ -14,6 +14,7 @@ import type {
   Program,
   Runtime,
   ScreenProgram,
+  ViewValue,
 } from '@hovrin/core/runtime';
 import type { MakeRepeat } from '../repeating.ts';
 import type { TableCare } from '../table-care.ts';
@@ -37,6 +38,9 @@ export interface Change {
 /** Whether a person who leaves the screen is held back. @param leave leaves it after all. */
 export type Holds = (leave: () => void) => boolean;
 
+/** Takes what a name of `View` holds. */
+export type Hold = (value: ViewValue) => void;
+
 /** What a page does for its pieces. */
 export interface Around {
   /** Shows words for a while, and has them read out. */
@@ -45,6 +49,8 @@ export interface Around {
   readonly runtime: Runtime;
   /** What the runtime asks the page for. */
   readonly host: Host;
+  /** What tells how the page is shown, by the names of `View`: now, and after each change. */
+  readonly views: Map<string, (hold: Hold) => void>;
   /** Tells the variable of that name how its values come, where there is one. */
   readonly tellStatus: (variable: string | undefined, status: FeedStatus) => void;
   /** Adds functions that expressions of this page call. */

@@ -31,7 +31,7 @@ const panes = [
   { name: 'tasks', label: 'Tasks', hint: 'What a person does, recorded and done again', icon: ListChecks },
 ] as const;
 
-interface TryHeaderProps extends SizeChoiceProps, ComponentProps<typeof ConditionFields> {
+interface TryHeaderProps extends SizeChoiceProps, Omit<ComponentProps<typeof ConditionFields>, 'project'> {
   /** What is shown below the pages. */
   readonly pane: TryPane | undefined;
   readonly onPane: (pane: TryPane | undefined) => void;
@@ -81,6 +81,7 @@ export function TryHeader(props: TryHeaderProps) {
       </div>
       <div role="toolbar" aria-label="Conditions" className="flex h-9 items-center gap-4 px-3 text-[12.5px]">
         <ConditionFields
+          project={project}
           conditions={conditions}
           onConditions={onConditions}
           linked={linked}

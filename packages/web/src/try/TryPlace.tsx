@@ -188,6 +188,11 @@ export function TryPlace() {
             kept={atStart}
             {...told}
             {...tasks}
+            onValue={(name, value) => {
+              // The application has a choice of languages itself.
+              if (name === 'View.locale') setConditions({ ...conditions, locale: String(value) });
+              else told.onValue(name, value);
+            }}
             onKeep={isTask ? () => {} : kept.keep}
             onPick={pick}
           />

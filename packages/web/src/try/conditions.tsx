@@ -1,5 +1,13 @@
 /** In which conditions the application runs: how large text is, which way it reads, whether all sizes are one person's. */
-import { isOneOf, manyRows, type SampleCondition, sampleConditions, sampleWords } from '@hovrin/core';
+import {
+  isOneOf,
+  manyRows,
+  type Project,
+  type SampleCondition,
+  sampleConditions,
+  sampleWords,
+} from '@hovrin/core';
+import { LanguageChoice } from '../parts/LanguageChoice.tsx';
 
 export interface Conditions {
   /** The reader's text scale; 1 is plain. */
@@ -9,6 +17,8 @@ export interface Conditions {
   readonly moreContrast: boolean;
   /** Nothing moves by itself. */
   readonly lessMotion: boolean;
+  /** The language, as a tag; undefined: that of the source, or what was chosen in the application itself. */
+  readonly locale?: string | undefined;
   /** Texts are longer than they are. */
   readonly long: boolean;
   /** What the tables have in them. */
@@ -37,6 +47,7 @@ const switches = [
 const textScales = [0.85, 1, 1.15, 1.3, 1.5, 1.75, 2];
 
 export function ConditionFields({
+  project,
   conditions,
   onConditions,
   linked,
@@ -44,6 +55,7 @@ export function ConditionFields({
   follows,
   onFollows,
 }: {
+  project: Project;
   conditions: Conditions;
   onConditions: (conditions: Conditions) => void;
   linked: boolean;
@@ -85,6 +97,11 @@ export function ConditionFields({
           </option>
         ))}
       </select>
+      <LanguageChoice
+        project={project}
+        locale={conditions.locale ?? ''}
+        onLocale={(tag) => onConditions({ ...conditions, locale: tag || project.locales?.[0]?.tag })}
+      />
       {switches.map(([name, words]) => (
         <label key={name} className="flex items-center gap-1.5">
           <input

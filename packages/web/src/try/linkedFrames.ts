@@ -1,4 +1,5 @@
 /** Pages that run side by side: their messages are heard, and what happens in one happens in the others. */
+import { isRightToLeft } from '@hovrin/core';
 import type { TaskStep, ToldTrace } from '@hovrin/core/runtime';
 import { type ScreenSize, safeOf } from '../sizes.ts';
 import type { Conditions } from './conditions.tsx';
@@ -132,10 +133,12 @@ export class LinkedFrames {
   tellConditions(label: string, { conditions, linked, sizes, sizeOf }: FramesSetting): void {
     const size = sizeOf(label);
     if (!size) return;
-    const { long: _, sample: __, ...rest } = conditions;
+    const { long: _, sample: __, locale, ...rest } = conditions;
+    if (locale !== undefined) this.send(label, { type: 'hovrin-set', name: 'View.locale', value: locale });
     this.send(label, {
       type: 'hovrin-conditions',
       ...rest,
+      rightToLeft: rest.rightToLeft || (locale !== undefined && isRightToLeft(locale)),
       touch: size.touch ?? false,
       safe: safeOf(size),
       // One of those that are linked does what happens by itself, or each would do it for all.

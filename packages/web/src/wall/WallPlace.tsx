@@ -1,5 +1,16 @@
 /** The wall: every screen at every band on one page, to look at, to print, and to save as one picture. */
-import { type Control, longTexts, messageOf, type Project, ScreenView, screensWith } from '@hovrin/core';
+import {
+  type Control,
+  isOneOf,
+  longTexts,
+  type Mode,
+  messageOf,
+  modes,
+  type Project,
+  ScreenView,
+  screensWith,
+  type View,
+} from '@hovrin/core';
 import type { Shaper } from '@hovrin/core/text/shaper';
 import { ArrowLeft, Camera, Printer } from 'lucide-react';
 import { useCallback, useMemo, useState } from 'react';
@@ -8,6 +19,7 @@ import { api } from '../api.ts';
 import { download } from '../download.ts';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { bandSizes } from '../parts/bandSizes.ts';
+import { LanguageChoice, shownIn } from '../parts/LanguageChoice.tsx';
 import { Menu } from '../parts/Menu.tsx';
 import { useEscape } from '../parts/useEscape.ts';
 import { useGoTo } from '../parts/useGoTo.ts';
@@ -15,11 +27,18 @@ import { useRoom } from '../parts/useRoom.ts';
 import { type ScreenSize, sizeWords } from '../sizes.ts';
 import { PaintedPicture } from '../workbench/bays/PaintedPicture.tsx';
 import { pngOf, svgOf } from '../workbench/bays/savePicture.ts';
+import { modeWords } from '../workbench/bench/benchView.ts';
 import { type Hanging, onePicture, wallGap } from './onePicture.ts';
 
-function hang(shaper: Shaper, project: Project, screen: Control, size: ScreenSize): Hanging {
+function hang(
+  shaper: Shaper,
+  project: Project,
+  screen: Control,
+  size: ScreenSize,
+  look: Pick<View, 'mode' | 'rightToLeft'>,
+): Hanging {
   const { width, height } = size;
-  const layout = new ScreenView(shaper).layOut(project, screen, { width, height });
+  const layout = new ScreenView(shaper).layOut(project, screen, { width, height, ...look });
   return { size, layout, height: Math.max(height, layout.fullHeight) };
 }
 
@@ -28,19 +47,22 @@ export function WallPlace() {
   const { project } = useEditorState('project');
   const goTo = useGoTo();
   const [long, setLong] = useState(false);
+  const [locale, setLocale] = useState('');
+  const [mode, setMode] = useState<Mode>('light');
   const component = useSearchParams()[0].get('component');
   const sizes = useMemo(() => bandSizes(project), [project]);
   const rows = useMemo(() => {
-    const shown = long ? longTexts(project) : project;
+    const { project: translated, rightToLeft } = shownIn(project, locale);
+    const shown = long ? longTexts(translated) : translated;
     const wanted =
       component === null ? undefined : new Set(screensWith(project, component).map(({ id }) => id));
     return shown.screens
       .filter(({ id }) => !wanted || wanted.has(id))
       .map((screen) => ({
         screen,
-        hanging: sizes.map((size) => hang(shaper, shown, screen, size)),
+        hanging: sizes.map((size) => hang(shaper, shown, screen, size, { mode, rightToLeft })),
       }));
-  }, [project, long, sizes, shaper, component]);
+  }, [project, long, locale, mode, sizes, shaper, component]);
   const { element, room } = useRoom<HTMLElement>({ width: 1200, height: 0 });
   const wide = sizes.reduce((sum, { width }) => sum + width, 0);
   const scale = Math.max(0.05, (room.width - wallGap * (sizes.length - 1)) / wide);
@@ -72,7 +94,21 @@ export function WallPlace() {
             {component === null ? 'on the wall' : `where ${component} stands`}
           </span>
         </h1>
-        <label className="ml-auto flex items-center gap-1.5">
+        <span className="flex-1" />
+        <LanguageChoice project={project} locale={locale} onLocale={setLocale} />
+        <select
+          className="field !w-44"
+          aria-label="Mode"
+          value={mode}
+          onChange={({ target }) => isOneOf(modes, target.value) && setMode(target.value)}
+        >
+          {modes.map((each) => (
+            <option key={each} value={each}>
+              {modeWords[each]}
+            </option>
+          ))}
+        </select>
+        <label className="flex items-center gap-1.5">
           <input
             type="checkbox"
             className="accent-spruce"

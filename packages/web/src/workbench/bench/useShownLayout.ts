@@ -4,9 +4,7 @@ import {
   declaredStates,
   type HeldStates,
   inCase,
-  inLocale,
   inSample,
-  isRightToLeft,
   layoutInPlace,
   longTexts,
   type Project,
@@ -20,6 +18,7 @@ import { useCallback, useMemo, useRef } from 'react';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
 import { partIn } from '../../editor/inPlace.ts';
 import type { InPlace } from '../../editor/view.ts';
+import { shownIn } from '../../parts/LanguageChoice.tsx';
 import type { ScreenSize } from '../../sizes.ts';
 import { withLive } from '../bays/useLiveValues.ts';
 import { unhidden } from '../hidden.ts';
@@ -37,15 +36,15 @@ export function useShownLayout(
   const inPlace = screenId === shown.id ? asked : undefined;
   const sample = own ?? seeing.sample;
   const sampleCase = inPlace ? '' : seeing.sampleCase;
-  // A language may be gone meanwhile.
-  const locale = newest.locales?.some(({ tag }) => tag === seeing.locale) ? seeing.locale : '';
-  const { project, faint } = useMemo(() => {
+  const { locale } = seeing;
+  const { project, faint, rightToLeft } = useMemo(() => {
     const now = liveValues.size > 0 ? { ...newest, state: withLive(newest.state, liveValues) } : newest;
     const told = inSample(now, sample, manyOnTheBench);
     const inOne = inCase(told, shown.id, sampleCase);
-    const translated = inLocale(inOne, locale);
-    const said = seeing.long ? longTexts(translated) : translated;
-    return seeing.hidden ? unhidden(said, shown.id) : { project: said, faint: none };
+    const translated = shownIn(inOne, locale);
+    const said = seeing.long ? longTexts(translated.project) : translated.project;
+    const { rightToLeft } = translated;
+    return { rightToLeft, ...(seeing.hidden ? unhidden(said, shown.id) : { project: said, faint: none }) };
   }, [newest, seeing.hidden, seeing.long, locale, sampleCase, sample, liveValues, shown.id]);
   const screen = treeOfId(project, inPlace?.tree ?? shown.id) ?? shown;
   const kept = useRef<ScreenView>(undefined);
@@ -61,10 +60,10 @@ export function useShownLayout(
       hinge,
       mode,
       states,
-      rightToLeft: locale !== '' && isRightToLeft(locale),
+      rightToLeft,
       motions: instant && screenId === shown.id ? [instant] : undefined,
     }),
-    [width, height, safe, hinge, mode, states, locale, instant, screenId, shown.id],
+    [width, height, safe, hinge, mode, states, rightToLeft, instant, screenId, shown.id],
   );
   const layout = useMemo(
     () => placedIn(current.layOut(project, screen, { ...view, hues: true }), shown.id, inPlace),

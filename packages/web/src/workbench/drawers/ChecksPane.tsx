@@ -13,6 +13,8 @@ import {
 } from '@hovrin/core';
 import { useEffect, useState } from 'react';
 import { useEditorState, useWorkplace } from '../../editor/context.tsx';
+import { knownLocale } from '../../parts/LanguageChoice.tsx';
+import { languageWords } from '../../parts/languageWords.ts';
 import { useBenchView } from '../bench/benchView.ts';
 import { useChecked } from '../every-width/useEveryWidth.ts';
 import { FindingGroupRow } from './FindingGroupRow.tsx';
@@ -22,7 +24,10 @@ import { ControlWord } from './Sentence.tsx';
 import { SeverityFilter } from './SeverityFilter.tsx';
 
 export function ChecksPane({ screen }: { screen: Control }) {
-  const { setPreview, setLit } = useBenchView();
+  const { setPreview, setLit, seeing } = useBenchView();
+  const { project } = useEditorState('project');
+  const tag = knownLocale(project, seeing.locale);
+  const inLanguage = tag ? `, in ${languageWords(tag)}` : '';
   const checks = useChecked();
   const { selection } = useEditorState('selection');
   const [hidden, setHidden] = useState<ReadonlySet<Severity>>(new Set());
@@ -53,7 +58,7 @@ export function ChecksPane({ screen }: { screen: Control }) {
               ? 'Nothing of what is chosen on the left.'
               : checks.running
                 ? 'The screen is being checked.'
-                : 'Nothing is wrong with this screen at any width.'}
+                : `Nothing is wrong with this screen at any width${inLanguage}.`}
           </p>
         )}
         {groups.map(({ check, findings }) => (

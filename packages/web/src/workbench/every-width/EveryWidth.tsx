@@ -1,9 +1,10 @@
-/** Looks at the screen that is shown at every width, for everything on the bench that speaks of it. */
+/** Looks at the screen that is shown, in the language of the bench, at every width: for everything on the bench that speaks of it. */
 
 import type { Control, Finding } from '@hovrin/core';
-import { itemAt } from '@hovrin/core';
-import { type ReactNode, type RefObject, useEffect } from 'react';
+import { itemAt, treeOfId } from '@hovrin/core';
+import { type ReactNode, type RefObject, useEffect, useMemo } from 'react';
 import { useEditorState } from '../../editor/context.tsx';
+import { shownIn } from '../../parts/LanguageChoice.tsx';
 import { useBenchView } from '../bench/benchView.ts';
 import { ChecksContext, FindingsContext, SweptContext, useChecks, useSweep } from './useEveryWidth.ts';
 
@@ -22,9 +23,14 @@ export function EveryWidth({
   children: ReactNode;
 }) {
   const { project } = useEditorState('project');
-  const { sizes } = useBenchView();
-  const checks = useChecks(project, screen);
-  const swept = useSweep(project, screen, itemAt(sizes, 0).height);
+  const { sizes, seeing } = useBenchView();
+  const { locale } = seeing;
+  const looked = useMemo(() => {
+    const shown = shownIn(project, locale);
+    return { ...shown, screen: screen && treeOfId(shown.project, screen.id) };
+  }, [project, locale, screen]);
+  const checks = useChecks(looked);
+  const swept = useSweep(looked, itemAt(sizes, 0).height);
   useEffect(() => {
     newest.current = checks.findings;
   }, [newest, checks.findings]);

@@ -14,6 +14,7 @@ interface Asked {
 
 export interface CheckRequest extends Asked {
   readonly task: 'check';
+  readonly rightToLeft: boolean;
 }
 
 export interface SweepRequest extends Asked {

@@ -88,12 +88,19 @@ function useKnown<Known>(
   return [kept && kept.screen === id ? kept.known : nothing, know];
 }
 
-export function useChecks(project: Project, screen: Control | undefined): Checked {
+/** A screen of a project as it is looked at: in a language, which may be read from the right. */
+export interface Looked {
+  readonly project: Project;
+  readonly screen: Control | undefined;
+  readonly rightToLeft: boolean;
+}
+
+export function useChecks({ project, screen, rightToLeft }: Looked): Checked {
   const [checked, know] = useKnown(screen, nothingChecked);
   useEffect(() => {
     if (!screen) return;
     know((before) => ({ ...before, running: true, stretches: 0 }));
-    return ask(alone(project, screen), { task: 'check' }, (answer) => {
+    return ask(alone(project, screen), { task: 'check', rightToLeft }, (answer) => {
       if (answer.task !== 'check') return;
       const { done, findings, stretches, problem } = answer;
       know((before) => ({
@@ -103,15 +110,15 @@ export function useChecks(project: Project, screen: Control | undefined): Checke
         problem,
       }));
     });
-  }, [project, screen, know]);
+  }, [project, screen, rightToLeft, know]);
   return checked;
 }
 
-export function useSweep(project: Project, screen: Control | undefined, height: number): Swept {
+export function useSweep({ project, screen, rightToLeft }: Looked, height: number): Swept {
   const [swept, know] = useKnown(screen, nothingSwept);
   useEffect(() => {
     if (!screen) return;
-    const options = { from: sweptFrom, to: sweptTo, height };
+    const options = { from: sweptFrom, to: sweptTo, height, rightToLeft };
     const heard: SweepPart[] = [];
     know((before) => ({ ...before, done: false }));
     return ask(alone(project, screen), { task: 'sweep', options }, (answer) => {
@@ -119,7 +126,7 @@ export function useSweep(project: Project, screen: Control | undefined, height: 
       heard.push(...answer.parts);
       know(() => ({ parts: [...heard], done: answer.done, problem: answer.problem }));
     });
-  }, [project, screen, height, know]);
+  }, [project, screen, height, rightToLeft, know]);
   return swept;
 }
 

@@ -37,11 +37,11 @@ function opened(core: Core, shaper: Shaper): { project: Project; boxes: ViewBoxe
 const stretchesIn = (steps: readonly CheckStep[]) => steps.filter((step) => step === 'stretch').length;
 
 async function check(core: Core, shaper: Shaper, request: CheckRequest): Promise<void> {
-  const { id, task } = request;
+  const { id, task, rightToLeft } = request;
   const { project, boxes } = opened(core, shaper);
   let stretches = 0;
   const end = await sliced(
-    core.checkScreen(shaper, project, screenOf(project), core.usualCheck, boxes),
+    core.checkScreen(shaper, project, screenOf(project), { ...core.usualCheck, rightToLeft }, boxes),
     () => isNewest(request),
     (steps) => {
       stretches += stretchesIn(steps);

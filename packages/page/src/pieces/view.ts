@@ -1,7 +1,6 @@
 /** Where the page is shown, as expressions read it: the band of its width, the language, the clock. */
-import { bandAt, clockOf, type Program, type ViewName, type ViewValue } from '@hovrin/core/runtime';
-
-type Hold = (value: ViewValue) => void;
+import { bandAt, clockOf, type Program } from '@hovrin/core/runtime';
+import type { Hold, Piece } from './piece.ts';
 
 /** Calls with the clock now and at the beginning of each second. */
 function eachSecond(apply: (date: Date) => void): void {
@@ -23,22 +22,29 @@ function followDark(hold: Hold): void {
   new MutationObserver(look).observe(root, { attributeFilter: ['data-mode'] });
 }
 
-/** Tells what a name of `View` holds, now and after each change. `View.language` is said in the program already. */
-export function see({ bands = [] }: Program, name: ViewName, hold: Hold): void {
-  if (name === 'View.locale') hold(navigator.language);
-  else if (name === 'View.band') {
+const tellers: Readonly<Record<string, (hold: Hold, program: Program) => void>> = {
+  'View.band': (hold, { bands = [] }) => {
     // As media queries see it, scroll bars included.
     const look = () => hold(bandAt(bands, window.innerWidth));
     look();
     window.addEventListener('resize', look);
-  } else if (name === 'View.dark') followDark(hold);
-  else if (name === 'View.online') {
+  },
+  'View.dark': followDark,
+  'View.online': (hold) => {
     const look = () => hold(navigator.onLine);
     look();
     for (const type of ['online', 'offline']) window.addEventListener(type, look);
-  } else if (name === 'View.query') hold(Object.fromEntries(new URLSearchParams(location.search)));
-  else {
-    const part = name.slice('View.'.length) as 'now' | 'today' | 'time';
-    eachSecond((date) => hold(clockOf(date)[part]));
-  }
-}
+  },
+  'View.query': (hold) => hold(Object.fromEntries(new URLSearchParams(location.search))),
+  ...Object.fromEntries(
+    (['now', 'today', 'time'] as const).map((part) => [
+      `View.${part}`,
+      (hold: Hold) => eachSecond((date) => hold(clockOf(date)[part])),
+    ]),
+  ),
+};
+
+/** Tells what names of `View` hold, now and after each change. */
+export const piece: Piece = (_, { program, views }) => {
+  for (const [name, tell] of Object.entries(tellers)) views.set(name, (hold) => tell(hold, program));
+};
