@@ -39,12 +39,14 @@ export interface Engine {
    * @param sizes CSS px.
    * @param measure runs in the browser, after a frame in which the page has followed its new size. It may use nothing
    *   but its arguments; it and the sizes travel as text.
+   * @param asked stands in the page's address behind its `?`, with a `&` at its end.
    * @returns the results of `measure`, one for each size.
    */
   show<Size extends FrameSize, Result>(
     path: string,
     sizes: readonly Size[],
     measure: (size: Size, shown: Shown) => Promise<Result>,
+    asked?: string,
   ): Promise<Result[]>;
   close(): Promise<void>;
 }
@@ -76,8 +78,8 @@ export async function openEngine(name: EngineName, folder: string): Promise<Engi
   return {
     name,
     letters: name === 'webkit' ? 'whole px' : 'exact',
-    show: (path, sizes, measure) =>
-      window.run(showing(measure), { address: `/${path}?${Math.random()}`, sizes }),
+    show: (path, sizes, measure, asked = '') =>
+      window.run(showing(measure), { address: `/${path}?${asked}${Math.random()}`, sizes }),
     async close() {
       await window.close();
       await server.close();

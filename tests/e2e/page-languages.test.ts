@@ -1,6 +1,8 @@
 /** A page in several languages: which one somebody gets, and how it changes while it is open, with all that was done kept. */
 import { rm } from 'node:fs/promises';
-import type { Project } from '@hovrin/core';
+import { join } from 'node:path';
+import { inLocale, type Project } from '@hovrin/core';
+import { readProject } from '@hovrin/files';
 import { expect, it } from 'vitest';
 import { projectFrom } from '../../packages/core/test/documents.ts';
 import { inFirefox, sharedBrowser } from '../browser/browser.ts';
@@ -178,5 +180,47 @@ it.skipIf(inFirefox)('is in the language that the browser wishes for', async () 
   } finally {
     await wishing.close();
     await found.close();
+  }
+});
+
+/** What is read on each screen of a page and where it stands, in whole px. */
+async function readOn(found: ExportedPage, screens: readonly string[]): Promise<unknown[]> {
+  const seen: unknown[] = [];
+  for (const screen of screens)
+    for (const width of [320, 820, 1280]) {
+      await found.page.setViewportSize({ width, height: 800 });
+      await found.page.evaluate((hash) => {
+        location.hash = hash;
+      }, screen);
+      await found.page.locator(`body > [data-name="${screen}"]`).waitFor();
+      seen.push(
+        await found.page.evaluate(() =>
+          [...document.querySelectorAll('body > .k-screen *')].map((each) => {
+            const { x, y, width, height } = each.getBoundingClientRect();
+            const words = each.children.length === 0 ? each.textContent : '';
+            return [words, each.ariaLabel, ...[x, y, width, height].map(Math.round)].join(' ');
+          }),
+        ),
+      );
+    }
+  return seen;
+}
+
+it('is laid out and says what the page does that is made in that language alone', async () => {
+  const reading = await readProject(join(import.meta.dirname, '../../demo/velmora-hut'));
+  if (!reading.ok) throw new Error('The demo cannot be read.');
+  const { project } = reading;
+  const screens = project.screens.flatMap(({ name, props }) => (props.dialog ? [] : (name ?? [])));
+  const all = await openPage(project);
+  const alone = await openPage(inLocale(project, 'de'));
+  try {
+    await all.page.goto(`${all.page.url()}?locale=de`);
+    await expect.poll(() => language(all)).toBe('de');
+    const [one, other] = [await readOn(all, screens), await readOn(alone, screens)];
+    expect(one).toEqual(other);
+    expect(one).toHaveLength(3 * screens.length);
+  } finally {
+    await all.close();
+    await alone.close();
   }
 });

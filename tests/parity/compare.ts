@@ -6,6 +6,7 @@ import {
   asBegun,
   type Control,
   effectiveNames,
+  inLocale,
   namedBoxes,
   type Project,
   ScreenView,
@@ -47,7 +48,8 @@ async function measuredBoxes(
     mode = 'light',
     motions = [],
     screen,
-  }: View & { readonly screen: string },
+    locale,
+  }: View & { readonly screen: string; readonly locale: string | undefined },
   { document, window }: Shown,
 ): Promise<[string, number[]][]> {
   const { style, dataset } = document.documentElement;
@@ -55,6 +57,9 @@ async function measuredBoxes(
   const place = `body > .k-screen[data-name="${screen}"]:not([hidden])`;
   if (!document.querySelector(place)) window.location.hash = `#${screen}`;
   while (!document.querySelector(place)) await new Promise((resolve) => setTimeout(resolve));
+  // The words of another language lie in a file of their own, which comes before the page starts.
+  while (locale && document.documentElement.lang !== locale)
+    await new Promise((resolve) => setTimeout(resolve));
   const wanted = document.querySelector<HTMLElement>(place)!;
   style.fontSize = `${16 * textScale}px`;
   document.documentElement.dir = rightToLeft ? 'rtl' : 'ltr';
@@ -153,24 +158,33 @@ export class ParityBench {
    * Compares screens of a project in some views: one page for all of them, gone through by its addresses.
    *
    * @param over boxes are listed that differ by more, CSS px.
+   * @param locale the page is asked for in that language of the project.
    */
   async compareScreens(
     given: Project,
     screens: readonly Control[],
     views: readonly View[],
     over = tolerance,
+    locale?: string,
   ): Promise<Comparison[]> {
     // What comes from outside has not come yet when a page opens, and does not come here.
     const begun = asBegun(given);
     const project = { ...begun, state: begun.state.map(({ feed: _, ...variable }) => variable) };
     const exported = await makePage(project);
+    await mkdir(join(this.folder, 'words'), { recursive: true });
     for (const [path, text] of exported.files) await writeFile(join(this.folder, path), text);
-    const sizes = screens.flatMap((screen) => views.map((view) => ({ ...view, screen: nameOf(screen) })));
-    // The core lays out while the browser does.
-    const showing = this.engine.show('index.html', sizes, measuredBoxes);
-    const layouts = screens.flatMap((screen) =>
-      views.map((view) => namedBoxes(project, screen, this.view.layOut(project, screen, view))),
+    const sizes = screens.flatMap((screen) =>
+      views.map((view) => ({ ...view, screen: nameOf(screen), locale })),
     );
+    // The core lays out while the browser does.
+    const showing = this.engine.show('index.html', sizes, measuredBoxes, locale && `locale=${locale}&`);
+    const shownProject = locale === undefined ? project : inLocale(project, locale);
+    const layouts = screens.flatMap(({ id }) => {
+      const screen = shownProject.screens.find((each) => each.id === id)!;
+      return views.map((view) =>
+        namedBoxes(shownProject, screen, this.view.layOut(shownProject, screen, view)),
+      );
+    });
     const shown = await showing;
     return screens.map((_, index) => {
       const [from, to] = [index * views.length, (index + 1) * views.length];

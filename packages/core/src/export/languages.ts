@@ -6,7 +6,8 @@
 import { isRightToLeft } from '../document/locale.ts';
 import type { Project } from '../document/types.ts';
 import { languageOf } from '../expression/view-names.ts';
-import type { Difference, PageLanguages, PageWords } from '../runtime/program.ts';
+import { differenceOf } from '../runtime/difference.ts';
+import type { PageLanguages, PageWords } from '../runtime/program.ts';
 import { inLocale } from '../words/in-locale.ts';
 import type { TreeElement } from './element-tree.ts';
 
@@ -124,23 +125,6 @@ export function withWordsMarked(
     elements: made,
     texts: others.map((_, language) => numbering.texts.map((texts) => texts[language] ?? '')),
   };
-}
-
-const isPlain = (value: unknown): value is Readonly<Record<string, unknown>> =>
-  typeof value === 'object' && value !== null;
-
-/** What makes the one of the other, both data as JSON has it; undefined: they are the same. */
-export function differenceOf(one: unknown, other: unknown): Difference | undefined {
-  if (Object.is(one, other)) return undefined;
-  if (!isPlain(one) || !isPlain(other) || Array.isArray(one) !== Array.isArray(other)) return [other];
-  const keys = Object.keys(one);
-  if (keys.length !== Object.keys(other).length || keys.some((key) => !Object.hasOwn(other, key)))
-    return [other];
-  const found = keys.flatMap((key) => {
-    const difference = differenceOf(one[key], other[key]);
-    return difference === undefined ? [] : [[key, difference] as const];
-  });
-  return found.length === 0 ? undefined : Object.fromEntries(found);
 }
 
 /**

@@ -18,6 +18,7 @@ export {
   type PageConfig,
 } from '../document/feed-config.ts';
 export { forPeople } from '../document/for-people.ts';
+export { languageFor } from '../document/language-for.ts';
 export { isSameRow, keyOf, markOf } from '../document/row-identity.ts';
 export { isPlain } from '../document/state.ts';
 export { type TaskStep, taskStepWords } from '../document/task.ts';
@@ -40,6 +41,7 @@ export { tabindex, withTurn } from '../kinds/tabindex.ts';
 export { nextSort, sortedRows, type TableRow } from '../kinds/table-rows.ts';
 export { propertyTypes } from '../property-types/catalogue.ts';
 export { addStatements } from './carrying-out.ts';
+export * from './difference.ts';
 export type { Host } from './host.ts';
 export * from './item-frame.ts';
 export * from './program.ts';

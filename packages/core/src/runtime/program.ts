@@ -6,6 +6,7 @@ import type { Transition } from '../document/transitions.ts';
 import type { Feed, StateVariable, StoredTable } from '../document/types.ts';
 import type { Addressed, Expression, Statement, Template } from '../expression/ast.ts';
 import type { Arrangement, CarryingPart, PageTarget } from '../kinds/kind.ts';
+import type { Difference } from './difference.ts';
 
 /** A property with content (words, a value, an attribute) that follows an expression. */
 export interface ContentBinding {
@@ -208,9 +209,6 @@ export interface ProgramKept {
   /** Makes the values of this version of `kept` and `version`. */
   readonly migrate?: Expression;
 }
-
-/** What makes one value of another: by key what is to be done inside; in a list of one, what takes its place. */
-export type Difference = readonly [unknown] | { readonly [key: string]: Difference };
 
 /** The languages of a page, that of its source first, each with the way in which it is written. */
 export interface PageLanguages {

@@ -2,7 +2,13 @@
  * The languages of a page: which one somebody reads, and how the page comes to be in it. What differs from the page's own
  * words lies in a file a language, which is asked for when it is wanted. The page says what was typed and chosen before.
  */
-import type { Difference, PageWords, Program, ScreenProgram } from '@hovrin/core/runtime';
+import {
+  differently,
+  languageFor,
+  type PageWords,
+  type Program,
+  type ScreenProgram,
+} from '@hovrin/core/runtime';
 import type { ScreenElement } from '../on-screen.ts';
 import { tell, tellProblem, trial } from '../trial.ts';
 import type { Hold, Piece } from './piece.ts';
@@ -23,33 +29,6 @@ const marksOf = (element: Element): (readonly [what: string, number: number])[] 
     const at = each.lastIndexOf(':');
     return [each.slice(0, at), Number(each.slice(at + 1))];
   });
-
-/** A value as a difference makes it of another, which stays as it is. */
-export function differently(value: unknown, difference: Difference): unknown {
-  if (Array.isArray(difference)) return difference[0];
-  const made = (Array.isArray(value) ? [...value] : { ...(value as object) }) as Record<string, unknown>;
-  for (const [key, inner] of Object.entries(difference as Readonly<Record<string, Difference>>))
-    made[key] = differently(made[key], inner);
-  return made;
-}
-
-/**
- * The language among some that a person gets who wants these, the dearest first: the same, one that is less exact, or
- * another one of the same tongue (RFC 4647 §3.4, lookup). Undefined: none of them.
- */
-export function languageFor(tags: readonly string[], wanted: readonly string[]): string | undefined {
-  const same = (tag: string) => tags.find((each) => each.toLowerCase() === tag);
-  for (const each of wanted) {
-    const parts = each.toLowerCase().split('-');
-    for (let length = parts.length; length > 0; length--) {
-      const found = same(parts.slice(0, length).join('-'));
-      if (found) return found;
-    }
-    const near = tags.find((tag) => tag.toLowerCase().startsWith(`${parts[0]}-`));
-    if (near) return near;
-  }
-  return undefined;
-}
 
 /** Whether a text is a tag as browsers take it (ECMA-402 §6.2.1). */
 function isTag(text: string): boolean {

@@ -1,0 +1,168 @@
+/** The words of a page in its other languages: what differs, which language somebody gets, and how an event sets it. */
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { languageFor } from '../src/document/language-for.ts';
+import type { TreeElement } from '../src/export/element-tree.ts';
+import { pageLanguages, translationsOf, withWordsMarked, wordsMark } from '../src/export/languages.ts';
+import { programOf } from '../src/export/program.ts';
+import { isRightToLeft, type Project, parseStatements } from '../src/index.ts';
+import { differenceOf, differently } from '../src/runtime/difference.ts';
+import { Runtime } from '../src/runtime/index.ts';
+import { noActing, projectFrom } from './documents.ts';
+
+describe('what differs between two pieces of data', () => {
+  const data = fc.jsonValue({ maxDepth: 4 });
+
+  it('makes the one of the other', () => {
+    fc.assert(
+      fc.property(data, data, (one, other) => {
+        const difference = differenceOf(one, other);
+        expect(difference === undefined ? one : differently(one, difference)).toEqual(other);
+      }),
+    );
+  });
+
+  it('is nothing where they are the same, and leaves what it is made of as it is', () => {
+    fc.assert(
+      fc.property(data, data, (one, other) => {
+        expect(differenceOf(one, structuredClone(one))).toBeUndefined();
+        const before = structuredClone(one);
+        const difference = differenceOf(one, other);
+        if (difference) differently(one, difference);
+        expect(one).toEqual(before);
+      }),
+    );
+  });
+
+  it('names only the places that differ', () => {
+    const one = { title: 'Hut', rows: [{ text: 'a' }, { text: 'b' }], held: null };
+    expect(differenceOf(one, { ...one, rows: [{ text: 'a' }, { text: 'c' }] })).toEqual({
+      rows: { 1: { text: ['c'] } },
+    });
+    expect(differenceOf(one, { ...one, rows: [] })).toEqual({ rows: [[]] });
+    expect(differenceOf(one, { ...one, held: { x: 1 } })).toEqual({ held: [{ x: 1 }] });
+  });
+});
+
+describe('the language that somebody gets', () => {
+  it.each([
+    [['en', 'de-CH', 'ar'], ['de-CH'], 'de-CH'],
+    [['en', 'de-CH', 'ar'], ['DE-ch-1996'], 'de-CH'],
+    [['en', 'de-CH', 'ar'], ['de'], 'de-CH'],
+    [['en', 'de-CH', 'ar'], ['de-AT'], 'de-CH'],
+    [['en', 'de', 'de-CH'], ['de-AT'], 'de'],
+    [['en', 'de', 'de-CH'], ['de-CH'], 'de-CH'],
+    [['en', 'zh-Hant'], ['zh-Hant-TW'], 'zh-Hant'],
+    [['en', 'ar'], ['fi', 'ar', 'en'], 'ar'],
+    // No tag that only begins with the same letters.
+    [['en', 'den'], ['de'], undefined],
+    [['en'], ['fi'], undefined],
+    [['en'], [], undefined],
+  ])('of %j, for somebody who wants %j, is %s', (tags, wanted, expected) => {
+    expect(languageFor(tags, wanted)).toBe(expected);
+  });
+});
+
+const hut = (strings: Readonly<Record<string, { text: string }>>, language = 'en'): Project =>
+  projectFrom(
+    { language, locales: [{ tag: 'en' }, { tag: 'ar', strings }] },
+    '<screen name="Hut" title="Hut"><text name="quiet" text="Quiet" /><button name="save" text="Save" /><button name="again" text="Save" /></screen>',
+  );
+
+describe('the words of a page', () => {
+  it('are those of each language but the first; of none where the page is made in one of them', () => {
+    expect([...translationsOf(hut({})).keys()]).toEqual(['ar']);
+    expect(translationsOf(hut({}, 'ar')).size).toBe(0);
+    expect(translationsOf(projectFrom({}, '<screen name="s" />')).size).toBe(0);
+    expect(pageLanguages({ ...hut({}), id: 'h1' }, false)).toEqual({
+      of: 'h1',
+      tags: { en: 'ltr', ar: 'rtl' },
+    });
+    expect(pageLanguages(hut({}), true).tags).toEqual({ en: 'rtl', ar: 'rtl' });
+    expect(isRightToLeft('ar')).toBe(true);
+  });
+
+  const element = (inside: TreeElement['inside'], more: TreeElement['attributes'] = []): TreeElement => ({
+    tag: 'p',
+    attributes: more,
+    inside,
+  });
+
+  it('are marked where they differ, one number for what is the same in every language', () => {
+    const tree = (save: string, label: string, name: string) =>
+      element([
+        element(save, [
+          ['class', name],
+          ['aria-label', label],
+        ]),
+        element([element(save)]),
+        element('Velmora'),
+      ]);
+    const { elements, texts } = withWordsMarked(
+      [tree('Save', 'Save it', 'a')],
+      [[tree('Sichern', 'Das sichern', 'b')], [tree('Garder', 'Save it', 'a')]],
+    );
+    expect(elements).toEqual([
+      element([
+        element('Save', [
+          ['class', 'a'],
+          ['aria-label', 'Save it'],
+          [wordsMark, 'text:0 aria-label:1'],
+        ]),
+        element([element('Save', [[wordsMark, 'text:0']])]),
+        element('Velmora'),
+      ]),
+    ]);
+    expect(texts).toEqual([
+      ['Sichern', 'Das sichern'],
+      ['Garder', 'Save it'],
+    ]);
+  });
+
+  it('stay those of the source where another language has another element', () => {
+    const { elements, texts } = withWordsMarked(
+      [element([element('One'), element('Two')])],
+      [[element([{ ...element('Eins'), tag: 'b' }])]],
+    );
+    expect(elements).toEqual([element([element('One'), element('Two')])]);
+    expect(texts).toEqual([[]]);
+  });
+
+  it('leave the language open in a program of several', () => {
+    const project = projectFrom({}, '<screen name="s"><text text="{View.language}" /></screen>');
+    const said = (program: object) => JSON.stringify(program).includes('"View.language"');
+    expect(said(programOf(project))).toBe(false);
+    expect(said(programOf(project, pageLanguages(project, false)))).toBe(true);
+  });
+});
+
+describe('View.locale', () => {
+  const messageOf = (text: string) => {
+    const read = parseStatements(text);
+    return read.ok ? undefined : read.problem.message;
+  };
+
+  it('is all that can be set of View', () => {
+    expect(messageOf('View.locale = "de"')).toBeUndefined();
+    expect(messageOf('View.dark = true')).toContain('only `View.locale` can be set');
+    expect(messageOf('View.query.a = 1')).toContain('only `View.locale` can be set');
+    expect(messageOf('View = 1')).toBeUndefined();
+  });
+
+  it('is followed by what reads it, as it is set', () => {
+    const problems: string[] = [];
+    const project = projectFrom({}, '<screen name="s" />');
+    const runtime = new Runtime(programOf(project), {
+      acting: noActing,
+      problem: (message) => void problems.push(message),
+      see: (_, hold) => hold('en'),
+    });
+    const heard: unknown[] = [];
+    runtime.watch('View.locale', (value) => heard.push(value));
+    const read = parseStatements('View.locale = "de"; View.locale += "-CH"');
+    if (!read.ok) throw new Error(read.problem.message);
+    runtime.run(read.value, undefined, { control: 'c', event: 'press' });
+    expect(heard).toEqual(['en', 'de-CH']);
+    expect(problems).toEqual([]);
+  });
+});
