@@ -7,6 +7,8 @@ import { existsSync } from 'node:fs';
 import { copyFile, mkdir, readFile, rm, utimes, writeFile } from 'node:fs/promises';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
+import { Blob, Face, Font } from 'harfbuzzjs';
+import { measuringFont } from './measuring-font.mjs';
 import { standInsFor } from './stand-ins.mjs';
 
 const root = dirname(import.meta.dirname);
@@ -26,6 +28,26 @@ const others = [
   ['noto-sans', 'cyrillic', ['normal', 'italic']],
   ['noto-sans-hebrew', 'hebrew', ['normal']],
   ['noto-sans-arabic', 'arabic', ['normal']],
+  ['noto-sans-thai', 'thai', ['normal']],
+];
+// Japanese, cut in two: what is kerned, and ideographs, which are measured without their shapes.
+const japanese = [
+  [
+    'kana',
+    [
+      [0x2e80, 0x33ff],
+      [0xf900, 0xfaff],
+      [0xfe30, 0xfe4f],
+      [0xff00, 0xffef],
+    ],
+  ],
+  [
+    'kanji',
+    [
+      [0x3400, 0x4dbf],
+      [0x4e00, 0x9fff],
+    ],
+  ],
 ];
 // Signs that none of these have, cut out of larger families: arrows and mathematics, figures of all kinds, keys and marks.
 const signs = [
@@ -40,17 +62,40 @@ const signs = [
     ],
   ],
 ];
-const version = 5;
+const version = 6;
+
+/** Ranges of characters as CSS writes them. */
+const unicodeRange = (ranges) => ranges.map(([from, to]) => `U+${hex(from)}-${hex(to)}`).join();
 
 const hex = (code) => code.toString(16).toUpperCase();
 
-/** One file of all that the shaper reads, so that it comes at once; its name changes with what is in it. */
-async function packed(names) {
+/** What a font says of the characters that it has. */
+function measuresOf(ttf) {
+  const bytes = new ArrayBuffer(ttf.byteLength);
+  new Uint8Array(bytes).set(ttf);
+  const face = new Face(new Blob(bytes));
+  const font = new Font(face);
+  const { ascender, descender } = font.hExtents();
+  return {
+    codes: [...face.collectUnicodes()],
+    em: face.upem,
+    ascender,
+    descender,
+    advanceOf: (code) => font.glyphHAdvance(font.nominalGlyph(code) ?? 0),
+  };
+}
+
+/**
+ * One file of all that the shaper reads, so that it comes at once; its name changes with what is in it.
+ *
+ * @param measuring what is read in place of a font, by its name.
+ */
+async function packed(names, measuring) {
   const places = {};
   const parts = [];
   let from = 0;
   for (const name of names) {
-    const bytes = await readFile(join(out, `${name}.ttf`));
+    const bytes = measuring.get(name) ?? (await readFile(join(out, `${name}.ttf`)));
     places[name] = [from, bytes.length];
     parts.push(bytes);
     from += bytes.length;
@@ -74,6 +119,7 @@ export async function makeFonts() {
   await rm(out, { recursive: true, force: true });
   await mkdir(out, { recursive: true });
   const made = new Set();
+  const measuring = new Map();
   const make = async (name, set, weight, style) => {
     const file = `${name}-${set}-${weight}${style === 'italic' ? '-italic' : ''}`;
     if (made.has(file)) return file;
@@ -99,6 +145,28 @@ export async function makeFonts() {
       ['ttf', 'truetype'],
     ])
       await writeFile(join(out, `${file}.${ending}`), await subsetFont(whole, wanted, { targetFormat }));
+    return file;
+  };
+  const makeJapanese = async (set, weight, ranges) => {
+    const file = `noto-sans-jp-${set}-${weight}`;
+    if (made.has(file)) return file;
+    made.add(file);
+    const folder = dirname(require.resolve('@fontsource/noto-sans-jp/package.json'));
+    const whole = await readFile(join(folder, `files/noto-sans-jp-japanese-${weight}-normal.woff2`));
+    const ttf = await decompress(whole);
+    const measured = measuresOf(ttf);
+    const codes = measured.codes.filter((code) => ranges.some(([from, to]) => from <= code && code <= to));
+    const characters = codes.map((code) => String.fromCodePoint(code)).join('');
+    for (const [ending, targetFormat] of [
+      ['woff2', 'woff2'],
+      ['ttf', 'truetype'],
+    ])
+      await writeFile(join(out, `${file}.${ending}`), await subsetFont(whole, characters, { targetFormat }));
+    if (set === 'kanji') {
+      const other = codes.find((code) => measured.advanceOf(code) !== measured.em);
+      if (other) throw new Error(`${String.fromCodePoint(other)} is not as wide as an em.`);
+      measuring.set(file, measuringFont(codes, measured));
+    }
     return file;
   };
   const rangesOf = async (name) =>
@@ -135,7 +203,17 @@ export async function makeFonts() {
             weight,
             italic,
             file: await makeSigns(other, set, ranges),
-            unicodeRange: ranges.map(([from, to]) => `U+${hex(from)}-${hex(to)}`).join(),
+            unicodeRange: unicodeRange(ranges),
+          });
+        for (const [set, ranges] of japanese)
+          files.push({
+            family,
+            weight,
+            italic,
+            file: await makeJapanese(set, weight, ranges),
+            unicodeRange: unicodeRange(ranges),
+            // Larger than what a page needs of it.
+            ...(set === 'kanji' ? { cut: true } : {}),
           });
       }
   const standIns = [];
@@ -153,7 +231,7 @@ export async function makeFonts() {
         `@font-face { font-family: "${family}"; font-weight: ${weight}; font-style: ${italic ? 'italic' : 'normal'}; font-display: block; src: url("${file}.woff2") format("woff2"); unicode-range: ${unicodeRange}; }\n`,
     );
   await writeFile(join(out, 'fonts.css'), rules.join(''));
-  const { pack, places } = await packed([...made]);
+  const { pack, places } = await packed([...made], measuring);
   await writeFile(list, `${JSON.stringify({ version, files, pack, places, standIns }, null, 1)}\n`);
 }
 

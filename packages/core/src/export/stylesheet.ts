@@ -137,6 +137,9 @@ function baseRules(project: Project, theme: Theme): string {
     /* Small sizes, too: some engines leave it out there. */
     font-kerning: normal;
     font-synthesis: none;
+    /* Wide characters are as wide as they are, beside others, too. */
+    text-spacing-trim: space-all;
+    text-autospace: no-autospace;
     color: var(--ink);
   }
 

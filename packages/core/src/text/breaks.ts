@@ -6,6 +6,7 @@
  * pairs of characters between letters, digits, spaces and brackets; tests/parity holds it against the browser.
  */
 import LineBreaker from 'linebreak';
+import { wordsWithoutSpaces } from './words-without-spaces.ts';
 
 /** After these a line may end in front of an opening bracket. */
 const beforeOpening = new Set('!"#%&)*+,.:;=>\\]|}~');
@@ -37,11 +38,11 @@ const classes = {
   /** NU. */
   digit: /[\p{Nd}٫٬]/u,
   /** PR and PO: what stands before or behind a number. */
-  sign: /[\p{Sc}%+\\°±−№‰‱′″‴⁗℃℉٪]/u,
+  sign: /[\p{Sc}%％+\\°±−№‰‱′″‴⁗℃℉٪]/u,
   /** OP. */
   opening: /[\p{Ps}¡¿]/u,
   /** CL and CP. */
-  closing: /\p{Pe}/u,
+  closing: /[\p{Pe}、。，．｡､]/u,
   /** IS and SY: what may stand within a number. */
   separator: /[,./:;\u037e\u0589\u060c\u060d\u2044]/u,
 } as const;
@@ -51,6 +52,20 @@ const isOf = (name: keyof typeof classes, character: string | undefined): boolea
 
 /** Hebrew letters but behind a slash, where they differ from others (LB21b). */
 const hebrewLetters = /(?<!\/)(?=\p{L})\p{Script=Hebrew}/gu;
+
+/** CJ: small kana, and the mark of a long vowel. Browsers let lines begin with them, as with other kana (LB1, CSS Text 3 §5.3). */
+const smallKana = /[ぁぃぅぇぉっゃゅょゎゕゖァィゥェォッャュョヮヵヶー\u31f0-\u31ff\uff67-\uff70]/g;
+
+/** Characters that are wide, or have a wide form (UAX #11: F, W and H). */
+const wide =
+  /[\u1100-\u115f\u2e80-\u303e\u3041-\u4dbf\u4e00-\ua4cf\ua960-\ua97c\uac00-\ud7a3\uf900-\ufaff\ufe30-\ufe6f\uff01-\uffdc\uffe0-\uffe6]/;
+
+/** LB19a: quotation marks between wide characters stay with what they enclose, as brackets do. */
+const quotesAmongWide = new RegExp(`(?<=${wide.source})[“‘«‹”’»›](?=${wide.source})`, 'g');
+const asBracket = (quote: string): string => ('“‘«‹'.includes(quote) ? '「' : '」');
+
+/** What a letter or a number ends in: a mark belongs to what is before it (LB9). */
+const endsLetters = new RegExp(`${classes.letter.source}|${classes.digit.source}|\\p{M}`, 'u');
 
 /** After what a hyphen begins a word (LB20a): nothing, spaces, and what glues. */
 const beforeWord = /[ \u00a0\u200b\u2011\u202f\u2028]/u;
@@ -79,6 +94,8 @@ function laterVersions(text: string, index: number): boolean | undefined {
     // LB21a: after a Hebrew letter only another one may follow on the next line.
     if (isOf('hebrew', before) && !isOf('hebrew', next)) return false;
   }
+  // LB30: letters and numbers stay with an opening bracket that is not wide.
+  if (endsLetters.test(last) && isOf('opening', next) && wide.test(next)) return true;
   // LB25: brackets, signs and separators belong to numbers, and only to them. Between two characters of Latin-1 browsers look for
   // no numbers.
   const numbers = !(latin1.test(last) && latin1.test(next));
@@ -106,9 +123,10 @@ export const beginsWithHyphen = (text: string, start: number, end: number): bool
  * @returns UTF-16 indexes of the first character after each break, ascending.
  */
 export function breakOpportunities(paragraph: string): number[] {
+  const bracketed = paragraph.replace(quotesAmongWide, asBracket);
   // The package keeps everything with a Hebrew letter and what a line may end after (LB21a before Unicode 16).
-  const breaker = new LineBreaker(paragraph.replace(hebrewLetters, 'a'));
-  const standard = new Set<number>();
+  const breaker = new LineBreaker(bracketed.replace(hebrewLetters, 'a').replace(smallKana, '一'));
+  const standard = new Set<number>(wordsWithoutSpaces(paragraph));
   for (let next = breaker.nextBreak(); next; next = breaker.nextBreak()) standard.add(next.position);
   const found: number[] = [];
   for (let index = 1; index < paragraph.length; index++) {
@@ -120,7 +138,7 @@ export function breakOpportunities(paragraph: string): number[] {
       last === ' ' ||
       (ascii
         ? asciiBreak(paragraph[index - 2] ?? '', last, next)
-        : (laterVersions(paragraph, index) ?? standard.has(index)));
+        : (laterVersions(bracketed, index) ?? standard.has(index)));
     if (may) found.push(index);
   }
   return [...found, paragraph.length];

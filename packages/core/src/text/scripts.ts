@@ -11,7 +11,17 @@ const scripts = [
   { tag: 'Cyrl', has: /\p{scx=Cyrillic}/u },
   { tag: 'Hebr', has: /\p{scx=Hebrew}/u },
   { tag: 'Arab', has: /\p{scx=Arabic}/u },
+  { tag: 'Thai', has: /\p{scx=Thai}/u },
+  { tag: 'Hani', has: /\p{scx=Han}/u },
+  { tag: 'Hira', has: /\p{scx=Hiragana}/u },
+  { tag: 'Kana', has: /\p{scx=Katakana}/u },
 ] as const;
+/** Brackets that are wide: browsers take them for East Asian ones. */
+const wideSign = /(?=[\p{Ps}\p{Pe}])[\uff01-\uff60]/u;
+const eastAsian = scripts.reduce(
+  (bits, { tag }, index) => (['Hani', 'Hira', 'Kana'].includes(tag) ? bits | (1 << index) : bits),
+  0,
+);
 const neutral = /[\p{scx=Common}\p{scx=Inherited}]/u;
 const other = 1 << scripts.length;
 
@@ -34,7 +44,8 @@ function maskOf(code: number): number {
   if (mask === undefined) {
     const character = String.fromCodePoint(code);
     mask = scripts.reduce((bits, { has }, index) => bits | (has.test(character) ? 1 << index : 0), 0);
-    if (mask === 0 && !neutral.test(character)) mask = other;
+    if (mask === 0 && wideSign.test(character)) mask = eastAsian;
+    else if (mask === 0 && !neutral.test(character)) mask = other;
     masks.set(code, mask);
   }
   return mask;
