@@ -25,8 +25,11 @@ const add = async (tag: string) => {
 it('languages are removed and added; a wrong tag says so', async () => {
   await go('Words');
   await cell('Heute Abend').first().waitFor();
-  await page.getByRole('button', { name: 'More for German' }).click();
-  await page.getByRole('menuitem', { name: 'Remove the language' }).click();
+  for (const language of ['German', 'French', 'Arabic', 'Japanese']) {
+    await page.getByRole('button', { name: `More for ${language}` }).click();
+    await page.getByRole('menuitem', { name: 'Remove the language' }).click();
+    await page.getByRole('button', { name: `More for ${language}` }).waitFor({ state: 'detached' });
+  }
   await page.getByText('The project has one language.').waitFor();
   await page.getByRole('button', { name: 'Add a language' }).click();
   await page.getByLabel('Tag of the language').pressSequentially('german!');

@@ -1,6 +1,13 @@
 /** Pages in another of their languages, asked for by their address, are laid out as the core does it in that language. */
 import { join } from 'node:path';
-import { effectiveNames, type Project, type Translation, textsOf, type View } from '@hovrin/core';
+import {
+  effectiveNames,
+  isRightToLeft,
+  type Project,
+  type Translation,
+  textsOf,
+  type View,
+} from '@hovrin/core';
 import { readProjectFolder, workspace } from '@hovrin/files';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { ParityBench } from './compare.ts';
@@ -62,12 +69,13 @@ describe('random documents', () => {
 });
 
 describe('the demo', () => {
-  it('in German', async () => {
+  it.each(['de', 'fr', 'ar', 'ja'])('in %s', async (tag) => {
     const reading = await readProjectFolder(join(workspace, 'demo/velmora-hut'));
     if (!reading.ok) throw new Error('The demo cannot be read.');
     const { project } = reading;
     const screens = project.screens.filter(({ props }) => !props.dialog);
-    const results = await bench.compareScreens(project, screens, views, undefined, 'de');
+    const inViews = views.map((view) => ({ ...view, rightToLeft: isRightToLeft(tag) }));
+    const results = await bench.compareScreens(project, screens, inViews, undefined, tag);
     for (const { differences } of results) expect(differences).toEqual([]);
   });
 });

@@ -164,6 +164,7 @@ export {
 export { asBegun } from './export/as-begun.ts';
 export { exporterNamed, exporters } from './export/catalogue.ts';
 export type { Exported, Exporter, ExportParts } from './export/exporter.ts';
+export { charactersToCut } from './export/fonts-in-use.ts';
 export { pieceNames } from './export/pieces.ts';
 export { actions, alterings, askings } from './expression/actions/catalogue.ts';
 export { followedBy } from './expression/address.ts';

@@ -1,9 +1,9 @@
 /** A screen as an SVG that needs nothing else: its fonts and pictures are in it. */
-import { readFile } from 'node:fs/promises';
-import { extname, join } from 'node:path';
+import { extname } from 'node:path';
 import {
   type Control,
   carriedFonts,
+  charactersToCut,
   entryOf,
   fontFilesOf,
   type Project,
@@ -12,7 +12,8 @@ import {
   ScreenView,
   type View,
 } from '@hovrin/core';
-import { fontFolder, loadFontManifest, loadShaper } from './fonts.ts';
+import { handedFont } from './cut-fonts.ts';
+import { loadFontManifest, loadShaper } from './fonts.ts';
 
 const mediaTypes: Readonly<Record<string, string>> = {
   '.svg': 'image/svg+xml',
@@ -46,8 +47,13 @@ export async function drawScreen({
   const layout = new ScreenView(shaper).layOut(project, screen, view);
   const files = fontFilesOf(manifest, layout);
   const fonts = new Map<string, string>();
+  const words = layout.boxes.flatMap(({ lines, look }) => [
+    ...lines.map(({ text }) => text),
+    look.inner?.text ?? '',
+  ]);
+  const cutFonts = charactersToCut({ files }, words);
   for (const { file } of files)
-    fonts.set(file, (await readFile(join(fontFolder, `${file}.woff2`))).toString('base64'));
+    fonts.set(file, (await handedFont({ cutFonts }, `${file}.woff2`)).toString('base64'));
   const pictures = new Map<string, string>();
   for (const name of picturesIn(layout)) {
     const bytes = await pictureBytes(name);

@@ -6,7 +6,7 @@ import { createHash } from 'node:crypto';
 import { mkdir, readFile, rename, rm, writeFile } from 'node:fs/promises';
 import { dirname, join, normalize } from 'node:path';
 import type { Exported } from '@hovrin/core';
-import { fontFolder } from './fonts.ts';
+import { handedFont } from './cut-fonts.ts';
 
 /** Lists the files that were written, each with the SHA-256 of its bytes. */
 export const fileList = 'hovrin-files.json';
@@ -54,7 +54,7 @@ export async function writeExport(made: Exported, folder: string, assetFolder: s
   const files = new Map<string, Buffer>();
   const missing: string[] = [];
   for (const [path, text] of made.files) files.set(path, Buffer.from(text));
-  for (const font of made.fonts) files.set(`fonts/${font}`, await readFile(join(fontFolder, font)));
+  for (const font of made.fonts) files.set(`fonts/${font}`, await handedFont(made, font));
   for (const asset of made.assets) {
     const picture = await bytesOf(join(assetFolder, asset));
     if (picture) files.set(`assets/${asset}`, picture);

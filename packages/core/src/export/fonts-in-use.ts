@@ -97,6 +97,28 @@ export function fontsInUse(project: Project, manifest: FontManifest, words: read
   };
 }
 
+/** The files among those in use that are cut, by name with their ending: the characters of some words that each covers. */
+export const charactersToCut = (
+  { files }: Pick<FontManifest, 'files'>,
+  words: readonly string[],
+): ReadonlyMap<string, string> =>
+  new Map(
+    files.flatMap(({ file, cut, unicodeRange }) =>
+      cut ? [[`${file}.woff2`, coveredBy(unicodeRange, words.join(''))] as const] : [],
+    ),
+  );
+
+/** The characters of a text that are in a range of CSS, each once, in the order of their codes. */
+export function coveredBy(unicodeRange: string, text: string): string {
+  const ranges = parseUnicodeRange(unicodeRange);
+  const codes = [...new Set(text)].map((character) => character.codePointAt(0) ?? 0);
+  return codes
+    .filter((code) => ranges.some(([from, to]) => from <= code && code <= to))
+    .toSorted((a, b) => a - b)
+    .map((code) => String.fromCodePoint(code))
+    .join('');
+}
+
 /** The files that a screen's plain letters are in, by name, with their ending. */
 export const fontsToBegin = (project: Project, screen: Control, manifest: FontManifest): string[] =>
   fontsInUse({ ...project, screens: [screen] }, manifest, [])

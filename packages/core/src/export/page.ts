@@ -27,7 +27,7 @@ import { classOf } from './class-names.ts';
 import { type Elements, elementTree, type TreeElement } from './element-tree.ts';
 import type { Exported, Exporter, ExportParts } from './exporter.ts';
 import { type FirstValues, firstValueRules, withFirstValues } from './first-values.ts';
-import { fontsInUse, fontsToBegin } from './fonts-in-use.ts';
+import { charactersToCut, fontsInUse, fontsToBegin } from './fonts-in-use.ts';
 import { headText } from './head.ts';
 import { escapeAttribute, htmlOf } from './html.ts';
 import { iconSymbols } from './icon-symbols.ts';
@@ -284,6 +284,7 @@ ${[...elementsOfPage, ...(symbols ? [symbols] : [])].map((element) => `${htmlOf(
       ...firstConfig(project),
     ]),
     fonts: [...new Set(fonts.files.map((file) => `${file.file}.woff2`))],
+    cutFonts: charactersToCut(fonts, words),
     assets: project.assets.map((asset) => asset.name),
   };
 }

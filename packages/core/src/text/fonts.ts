@@ -16,6 +16,8 @@ export interface FontFile {
   readonly file: string;
   /** CSS `unicode-range`, as written in the stylesheet. */
   readonly unicodeRange: string;
+  /** Much larger than what a page needs of it: what is handed over has the characters in use only. */
+  readonly cut?: true;
 }
 
 /** A font of the device that is shown in place of a shipped one until it has come, made as large as that (CSS Fonts 5 §3). */

@@ -2,8 +2,6 @@
  * What is worked out beside the server, in a thread that can be ended: pages, files of rows, zips. The thread that
  * stores answers meanwhile. Each job is a function of plain data; it reads rows and pictures from the database itself.
  */
-import { readFile } from 'node:fs/promises';
-import { join } from 'node:path';
 import { deflateSync } from 'node:zlib';
 import {
   type BadLine,
@@ -36,7 +34,7 @@ import {
 import {
   drawScreen,
   filesOf,
-  fontFolder,
+  handedFont,
   makeExport,
   packProject,
   RefusedZip,
@@ -164,8 +162,7 @@ export const jobs = {
   async zip({ pictures }: Sources, { id, page }: ZipJob): Promise<Uint8Array> {
     const files: Zippable = {};
     for (const [path, text] of [...page.files, ...page.own]) files[path] = strToU8(text);
-    for (const font of page.fonts)
-      files[`fonts/${font}`] = [await readFile(join(fontFolder, font)), { level: 0 }];
+    for (const font of page.fonts) files[`fonts/${font}`] = [await handedFont(page, font), { level: 0 }];
     for (const asset of page.assets) {
       const found = pictures.get(id, asset);
       // Pictures are packed already, but for drawings.
