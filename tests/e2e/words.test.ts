@@ -65,6 +65,10 @@ it('texts are translated by keys like in a spreadsheet, with undo', async () => 
 });
 
 it('what leaves out an expression is not used, and says why', async () => {
+  await details().getByText('How long it may be').waitFor();
+  await details()
+    .getByText(/At 320 px (any length|about \d+ characters)/)
+    .waitFor();
   await page.getByLabel('Find a text').fill('guests are in');
   await expect.poll(() => grid().getByRole('row').count()).toBe(2);
   await grid().focus();

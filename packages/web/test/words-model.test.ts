@@ -51,6 +51,22 @@ describe('the rows', () => {
       ['A.gone.text', 'unused', undefined],
     ]);
     expect(rows.map(({ same }) => same)).toEqual([1, 1, 0, 0, 0]);
+    expect(rows.every(({ near }) => near.length === 0)).toBe(true);
+  });
+
+  it('know texts that differ in capitals, spaces and signs only', () => {
+    const [screen] = project.screens;
+    const children = ['Check in', 'Check-in', 'Check in', 'Check', '…', '!'].map((text, index) => ({
+      id: `n${index}`,
+      kind: 'text',
+      props: { text },
+      children: [],
+    }));
+    const near = wordsRows({ ...project, screens: [{ ...screen!, children }] });
+    const of = (text: string) => near.filter(({ source }) => source === text).map((row) => row.near);
+    expect(of('Check in')).toEqual([['Check-in'], ['Check-in']]);
+    expect(of('Check-in')).toEqual([['Check in']]);
+    expect(of('Check')).toEqual([[]]);
   });
 
   it('are filtered, and found by any word of theirs', () => {

@@ -12,5 +12,6 @@ export { stringFormatOf, stringFormats } from './formats/index.ts';
 export type { StringFormat, StringTable, TableReading, TravellingString } from './formats/string-format.ts';
 export { inLocale, translatedLocale } from './in-locale.ts';
 export { textsOf, type WordsPlace } from './places.ts';
+export { mostRoom, type Room, roomFor } from './room.ts';
 export { type StringRow, type StringState, stringRows, translating } from './table.ts';
 export { type Arrival, arriving, tableOf } from './travelling.ts';

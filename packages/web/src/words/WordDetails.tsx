@@ -14,6 +14,7 @@ import { languageWords } from '../parts/languageWords.ts';
 import { SizeField } from '../parts/SizeField.tsx';
 import { useGoTo } from '../parts/useGoTo.ts';
 import { PaintedPicture } from '../workbench/bays/PaintedPicture.tsx';
+import { type Rooms, useRoomFor } from './useRoomFor.ts';
 import type { WordsRow } from './wordsModel.ts';
 
 interface WordDetailsProps {
@@ -62,6 +63,11 @@ export function WordDetails({ row, tag, source, onNote }: WordDetailsProps) {
           {row.same === 1 ? 'One other text says' : `${row.same} other texts say`} the same.
         </p>
       )}
+      {row.near.length > 0 && (
+        <p className="text-quiet">
+          Nearly the same elsewhere: {row.near.map((text) => `“${text}”`).join(', ')}.
+        </p>
+      )}
       {own && own.state !== 'unused' && (
         <label className="flex flex-col gap-1">
           <span className="font-medium">Note for translators</span>
@@ -99,6 +105,25 @@ const StateWords = ({ row, fault }: { readonly row: StringRow; readonly fault: s
   </div>
 );
 
+/** How long the text may be at some widths, for letters like its own. */
+const RoomList = ({ rooms }: { readonly rooms: Rooms | undefined }) => (
+  <div role="status" className="text-quiet">
+    <p className="font-medium text-ink">How long it may be</p>
+    {rooms ? (
+      <ul>
+        {rooms.map(([width, { characters, word }]) => (
+          <li key={width}>
+            At {width} px {characters === undefined ? 'any length' : `about ${characters} characters`}
+            {word !== undefined && `, words of up to about ${word}`}
+          </li>
+        ))}
+      </ul>
+    ) : (
+      <p>It is being measured …</p>
+    )}
+  </div>
+);
+
 interface WhereProps {
   readonly project: Project;
   readonly row: StringRow;
@@ -112,6 +137,7 @@ function Where({ project, row, tag }: WhereProps) {
   const [label, setLabel] = useState<string>();
   const size = sizes.find((each) => each.label === label) ?? sizes[0];
   const place = row.place;
+  const rooms = useRoomFor(place, tag, size);
   const [view] = useState(() => new ScreenView(shaper));
   const treeId = place?.tree.id;
   const layout = useMemo(() => {
@@ -163,7 +189,7 @@ function Where({ project, row, tag }: WhereProps) {
           )}
         </div>
       </div>
-      {!box && <p className="text-quiet">It is not shown at this size.</p>}
+      {box ? <RoomList rooms={rooms} /> : <p className="text-quiet">It is not shown at this size.</p>}
     </div>
   );
 }

@@ -178,7 +178,7 @@ function Translated({ row, tag }: { readonly row: WordsRow; readonly tag: string
           <span className="sr-only">{words}</span>
         </span>
       )}
-      <span lang={tag} dir="auto" className="truncate">
+      <span lang={tag} dir="auto" className="min-w-0 flex-1 truncate">
         {of.translation?.text}
       </span>
     </span>

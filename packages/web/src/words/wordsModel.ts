@@ -9,6 +9,7 @@ import {
   type Translation,
   translating,
 } from '@hovrin/core';
+import { group } from 'd3-array';
 
 /** A text, and how it stands in each language that is translated into. */
 export interface WordsRow {
@@ -18,6 +19,8 @@ export interface WordsRow {
   readonly in: ReadonlyMap<string, StringRow>;
   /** How many other texts say the same. */
   readonly same: number;
+  /** Other texts that differ in capitals, spaces and signs only. */
+  readonly near: readonly string[];
 }
 
 /** Which rows are seen. */
@@ -28,7 +31,7 @@ export const wantedWords: Readonly<Record<Wanted, string>> = {
   missing: 'Missing',
   stale: 'Stale: the source changed',
   wrong: 'Not used: something is wrong',
-  same: 'The same text elsewhere',
+  same: 'The same, or nearly, elsewhere',
   unused: 'Of texts that are gone',
 };
 
@@ -38,17 +41,25 @@ export const targets = ({ locales = [] }: Project): readonly Locale[] => locales
 export function wordsRows(project: Project): readonly WordsRow[] {
   const all = targets(project).map((locale) => [locale.tag, stringRows(project, locale)] as const);
   const [, first = []] = all[0] ?? [];
-  const rows = new Map<string, { key: string; source: string; in: Map<string, StringRow>; same: number }>();
+  const rows = new Map<string, { key: string; source: string; in: Map<string, StringRow> }>();
   for (const [tag, ofLocale] of all)
     for (const row of ofLocale) {
-      const made = rows.get(row.key) ?? { key: row.key, source: row.source ?? '', in: new Map(), same: 0 };
+      const made = rows.get(row.key) ?? { key: row.key, source: row.source ?? '', in: new Map() };
       made.in.set(tag, row);
       rows.set(row.key, made);
     }
   const counts = new Map<string, number>();
   for (const { source } of first) if (source !== undefined) counts.set(source, (counts.get(source) ?? 0) + 1);
-  return [...rows.values()].map((row) => ({ ...row, same: Math.max(0, (counts.get(row.source) ?? 1) - 1) }));
+  const alike = group(counts.keys(), plainOf);
+  return [...rows.values()].map((row) => ({
+    ...row,
+    same: Math.max(0, (counts.get(row.source) ?? 1) - 1),
+    near: (alike.get(plainOf(row.source)) ?? []).filter((text) => text !== row.source),
+  }));
 }
+
+/** A text without what people write one way here and another way there; itself where nothing is left. */
+const plainOf = (text: string): string => text.toLowerCase().replaceAll(/[^\p{L}\p{N}{}]/gu, '') || text;
 
 /** @param typed words that are looked for in keys, sources and translations. */
 export function rowsWanted(rows: readonly WordsRow[], wanted: Wanted, typed: string): readonly WordsRow[] {
@@ -59,7 +70,7 @@ export function rowsWanted(rows: readonly WordsRow[], wanted: Wanted, typed: str
       wanted === 'all'
         ? states.some(({ state }) => state !== 'unused')
         : wanted === 'same'
-          ? row.same > 0
+          ? row.same > 0 || row.near.length > 0
           : states.some(({ state }) => state === wanted);
     if (!isWanted || words === '') return isWanted;
     return [row.key, row.source, ...states.map(({ translation }) => translation?.text ?? '')].some((text) =>
