@@ -196,6 +196,7 @@ const values: Readonly<Record<string, [often: number, value: (chance: Chance) =>
   labels: [0.5, oneOf('Mon | Tue', 'from | to | there')],
   type: [0.6, oneOf('line', 'bar', 'sparkline')],
   icon: [0.4, oneOf('bed', 'arrow-right')],
+  mirror: [0.2, oneOf('true')],
   'icon.icon': [1, oneOf('bed', 'mountain')],
   tone: [0.4, oneOf('plain', 'danger', 'primary')],
   form: [0.6, oneOf('bar', 'rail', 'panel')],

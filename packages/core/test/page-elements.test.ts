@@ -224,3 +224,11 @@ it('fonts of the device stand in, as large, for those in use', () => {
   expect(css).toContain('size-adjust: 101.5%;\n  ascent-override: 98%;\n  descent-override: 30%;');
   expect(css).not.toContain('JetBrains');
 });
+
+it('an icon that asks for it is mirrored by the stylesheet, where the page is read from the right', () => {
+  const files = (more: string) => filesOf(projectOf(`<screen name="A"><icon icon="bed"${more} /></screen>`));
+  const mirrored = files(' mirror="true"');
+  expect(mirrored.get('index.html')).toContain('<svg class="part-mirrored" aria-hidden="true">');
+  expect(mirrored.get('style.css')).toMatch(/\[dir="rtl"\] \.part-mirrored \{\s+scale: -1 1;/);
+  expect(files('').get('index.html')).not.toContain('part-mirrored');
+});

@@ -165,3 +165,28 @@ describe('words', () => {
     expect(all('timeField', '')).toMatchObject({ text: expect.stringContaining('--') });
   });
 });
+
+describe('an icon that shows a direction', () => {
+  const transforms = (source: string, rightToLeft: boolean) => {
+    const project = projectOf(`<screen name="A">${source}</screen>`);
+    const layout = new ScreenView(shaper).layOut(project, project.screens[0]!, {
+      width: 400,
+      height: 800,
+      rightToLeft,
+    });
+    return layout.boxes
+      .flatMap((box) => shapesOf(box, rightToLeft))
+      .flatMap((shape) => (shape.part === 'drawing' ? shape.shapes : []))
+      .map(([, { transform }]) => transform);
+  };
+
+  it.each([
+    '<icon icon="chevron-right" mirror="true" />',
+    '<button icon="chevron-right" text="On" mirror="true" />',
+    '<iconButton icon="chevron-right" text="On" mirror="true" />',
+  ])('is turned round where one reads from the right: %s', (source) => {
+    expect(transforms(source, true)).toEqual(['matrix(-1 0 0 1 24 0)']);
+    expect(transforms(source, false)).toEqual([undefined]);
+    expect(transforms(source.replace(' mirror="true"', ''), true)).toEqual([undefined]);
+  });
+});

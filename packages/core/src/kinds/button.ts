@@ -3,11 +3,11 @@
 import type { Values } from '../cascade/values.ts';
 import { flagType, iconType, toneType } from '../property-types/index.ts';
 import { colourCss } from '../values/theme.ts';
-import { iconAttributes, iconDrawing } from './drawings.ts';
 import { pressedEvents } from './events.ts';
 import { feelRules, feelTransition, feltColour, feltIn, paleShare } from './feel.ts';
 import type { Kind, Look, Making, Manner, PageElement, Property } from './kind.ts';
 import { inside } from './made-anew.ts';
+import { directedDrawing, iconPart, mirror, mirrorCss } from './mirroring.ts';
 import { isOff, offStates } from './off-states.ts';
 import {
   background,
@@ -142,9 +142,7 @@ export const buttonElement = (values: Values): PageElement => ({
   tag: 'button',
   attributes: { type: values.flag(own.submits) ? 'submit' : 'button', disabled: values.flag(disabled) },
   children: [
-    ...(values.text(own.icon)
-      ? [{ tag: 'svg', classes: ['part-icon'], attributes: iconAttributes, icon: values.text(own.icon) }]
-      : []),
+    ...(values.text(own.icon) ? [iconPart(values, values.text(own.icon), ['part-icon'])] : []),
     { tag: 'span', classes: ['part-text'], text: values.text(own.text) },
   ],
 });
@@ -168,6 +166,7 @@ export const button: Kind = {
   properties: [
     own.text,
     own.icon,
+    mirror,
     disabledBy({ as: 'property', name: 'disabled' }),
     own.submits,
     ...buttonProperties,
@@ -201,7 +200,7 @@ export const button: Kind = {
                 { width: side, height: side },
                 {
                   ...(look.words.colour ? { colour: look.words.colour } : {}),
-                  drawing: iconDrawing(make.icon(icon)),
+                  drawing: directedDrawing(values, make.icon(icon), make.rightToLeft),
                 },
                 { width: side, height: side },
               ),
@@ -213,6 +212,7 @@ export const button: Kind = {
     };
   },
   element: buttonElement,
+  sharedCss: [mirrorCss],
   css: (theme) => `${groundCss('button', 'accent', ':not(:disabled)')}
 .k-button {
   appearance: none;

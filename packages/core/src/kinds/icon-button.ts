@@ -3,11 +3,11 @@
 import type { Values } from '../cascade/values.ts';
 import { iconType, textType } from '../property-types/index.ts';
 import { buttonLook, buttonProperties, groundCss, toneCss } from './button.ts';
-import { iconAttributes, iconDrawing } from './drawings.ts';
 import { pressedEvents } from './events.ts';
 import { content } from './field.ts';
 import type { Kind, Manner, PageElement } from './kind.ts';
 import { inside } from './made-anew.ts';
+import { directedDrawing, iconPart, mirror, mirrorCss } from './mirroring.ts';
 import { offStates } from './off-states.ts';
 import { disabled, disabledBy, preset, property } from './properties.ts';
 import { pressable } from './states.ts';
@@ -42,7 +42,7 @@ export const iconButtonElement = (values: Values): PageElement => ({
     title: values.text(own.text),
     disabled: values.flag(disabled),
   },
-  children: [{ tag: 'svg', attributes: iconAttributes, icon: values.text(own.icon) }],
+  children: [iconPart(values, values.text(own.icon))],
 });
 
 export const manner: Manner = {
@@ -64,6 +64,7 @@ export const iconButton: Kind = {
   properties: [
     own.icon,
     own.text,
+    mirror,
     disabledBy({ as: 'property', name: 'disabled' }),
     ...buttonProperties
       .filter(({ name }) => !textProperties.includes(name))
@@ -95,7 +96,7 @@ export const iconButton: Kind = {
           { width: side, height: side },
           {
             ...(look.words.colour ? { colour: look.words.colour } : {}),
-            drawing: iconDrawing(make.icon(values.text(own.icon))),
+            drawing: directedDrawing(values, make.icon(values.text(own.icon)), make.rightToLeft),
           },
           { width: side, height: side },
         ),
@@ -104,6 +105,7 @@ export const iconButton: Kind = {
     };
   },
   element: iconButtonElement,
+  sharedCss: [mirrorCss],
   css: (theme) => `${groundCss('iconButton', 'sheet', ':not(:disabled)')}
 .k-iconButton {
   appearance: none;

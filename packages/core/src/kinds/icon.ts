@@ -2,10 +2,10 @@
 
 import type { Values } from '../cascade/values.ts';
 import { colourType, iconType, textSizeType, textType } from '../property-types/index.ts';
-import { iconAttributes, iconDrawing } from './drawings.ts';
 import { shownEvents } from './events.ts';
 import type { Kind, Manner, PageElement } from './kind.ts';
 import { inside } from './made-anew.ts';
+import { directedDrawing, iconPart, mirror, mirrorCss } from './mirroring.ts';
 import { boxLook, padding, placing, property, sizing } from './properties.ts';
 import { textSizeOf } from './words.ts';
 
@@ -54,7 +54,7 @@ export function iconElement(values: Values): PageElement {
   return {
     tag: 'span',
     attributes: description ? { role: 'img', 'aria-label': description } : { 'aria-hidden': 'true' },
-    children: [{ tag: 'svg', attributes: iconAttributes, icon: values.text(own.icon) }],
+    children: [iconPart(values, values.text(own.icon))],
   };
 }
 
@@ -69,7 +69,17 @@ export const icon: Kind = {
   findBy: ['sign', 'symbol', 'glyph', 'pictogram'],
   container: false,
   manner,
-  properties: [own.icon, own.alt, ...sizing, ...placing(), padding, ...boxLook(), own.size, own.color],
+  properties: [
+    own.icon,
+    own.alt,
+    ...sizing,
+    ...placing(),
+    padding,
+    ...boxLook(),
+    own.size,
+    own.color,
+    mirror,
+  ],
   events: shownEvents,
   starter: { icon: 'mountain' },
   inside(values, make) {
@@ -89,7 +99,7 @@ export const icon: Kind = {
           { width: side, height: side },
           {
             colour: make.colour(values.get(own.color) ?? 'ink'),
-            drawing: iconDrawing(make.icon(values.text(own.icon))),
+            drawing: directedDrawing(values, make.icon(values.text(own.icon)), make.rightToLeft),
           },
           { width: side, height: side },
         ),
@@ -97,6 +107,7 @@ export const icon: Kind = {
     };
   },
   element: iconElement,
+  sharedCss: [mirrorCss],
   css: (theme) => `.k-icon {
   display: flex;
   align-items: center;

@@ -3,6 +3,7 @@ import type { Property } from './kind.ts';
 
 /** By the property's name; `name: Label` where kinds mean different things by one name. */
 const sentences: Readonly<Record<string, string>> = {
+  mirror: 'The icon is drawn the other way round where one reads from right to left.',
   // Where it stands
   margin: 'Room outside the border, between the control and its neighbours.',
   'align-self': 'Where it stands across its row or column, instead of where the parent aligns its children.',

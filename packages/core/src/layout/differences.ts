@@ -5,7 +5,7 @@ import type { Box } from './box.ts';
 import { type Answer, alikeOf, Outcome, type Record, type Topic } from './record.ts';
 
 /** A value that was compared, and the limits between which it comes out the same. */
-export interface Compared extends Pick<Outcome, 'low' | 'high' | 'jump' | 'perPx' | 'terms'> {
+export interface Compared extends Pick<Outcome, 'low' | 'high' | 'jump' | 'perPx' | 'terms' | 'swings'> {
   readonly value: number;
 }
 
@@ -18,13 +18,14 @@ export interface Decision {
   readonly after: Compared;
 }
 
-const compared = ({ low, high, jump, perPx, terms }: Outcome, value: number): Compared => ({
+const compared = ({ low, high, jump, perPx, terms, swings }: Outcome, value: number): Compared => ({
   value,
   low,
   high,
   jump,
   perPx,
   terms,
+  swings,
 });
 
 function decision(before: Outcome, value: number, after: Outcome, other: number): Decision {

@@ -41,17 +41,19 @@ export class Outcome implements Between {
   readonly jump: boolean;
   readonly perPx: number;
   readonly terms: number;
+  readonly swings: boolean;
 
   constructor(
     readonly box: Box,
     readonly question: Topic,
-    { low, high, jump, perPx = 1, terms = manyTerms }: Between,
+    { low, high, jump, perPx = 1, terms = manyTerms, swings = false }: Between,
   ) {
     this.low = low;
     this.high = high;
     this.jump = jump;
     this.perPx = perPx;
     this.terms = terms;
+    this.swings = swings;
   }
 }
 
@@ -65,6 +67,8 @@ export interface Between {
   readonly perPx?: number;
   /** Of how many sizes, each cut to a whole 64th of a px, the value is made at most. */
   readonly terms?: number;
+  /** Whether one of these sizes counts several times against the others: from one 64th to the next the value goes up and down. */
+  readonly swings?: boolean;
 }
 
 /** Order of the questions among the outcomes that a box keeps. */

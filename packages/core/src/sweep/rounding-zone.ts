@@ -26,7 +26,8 @@ const beyond = ({ value, perPx }: Compared, limit: number): number => (value - l
 export function reachOf(before: Compared, after: Compared, limit: number, width: number): number {
   const ends = [before, after].map((each) => beyond(each, limit));
   const slope = Math.abs(numberAt(ends, 1) - numberAt(ends, 0)) / width;
-  if (slope === 0 || (slope >= leastSlope && ends.every(isWholeUnits))) return 0;
+  const turnsOnce = slope >= leastSlope && !before.swings && ends.every(isWholeUnits);
+  if (slope === 0 || turnsOnce) return 0;
   return (Math.max(before.terms, after.terms) * unit) / slope;
 }
 

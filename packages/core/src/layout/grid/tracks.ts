@@ -117,6 +117,7 @@ export function countTracks(pass: Pass, box: Box, tracks: ExplicitTracks): void 
     jump: true,
     perPx: 1 / length,
     terms: 2 + parts * (repetitions + 1),
+    swings: parts > 0,
   });
 }
 
