@@ -138,6 +138,29 @@ describe('a check', () => {
     ).toEqual(['280–1920 px, text at 200 %']);
   });
 
+  it('advises on words that say nothing, and on sentences of many words', () => {
+    const advice = (source: string) =>
+      told(screenOf(`<heading level="1" text="Hut" />${source}`)).filter((each) =>
+        /vague|sentence/.test(each),
+      );
+    for (const text of ['Click here!', 'more …', 'Hier klicken', 'En savoir plus', 'こちら'])
+      expect(advice(`<link name="a" text="${text}"/>`), text).toEqual(['advice vague-link a']);
+    expect(advice('<button name="a" text="Read more" />')).toEqual(['advice vague-link a']);
+    expect(advice('<link name="a" text="More about the ridge"  />')).toEqual([]);
+    expect(advice('<text name="a" text="more" />')).toEqual([]);
+    const words = (count: number) => Array.from({ length: count }, () => 'hut').join(' ');
+    expect(advice(`<text name="a" text="${words(25)}." />`)).toEqual([]);
+    expect(advice(`<text name="a" text="${words(26)}." />`)).toEqual(['advice long-sentence a']);
+    expect(advice(`<text name="a" text="${words(20)}. ${words(20)}。${words(20)}" />`)).toEqual([]);
+    // What is worked out is one word, whatever stands in it.
+    expect(
+      advice(`<text name="a" text="${words(23)} {[${words(9).replaceAll('hut', '1,')}1].length}." />`),
+    ).toEqual([]);
+    expect(advice(`<text name="a" text="${'山小屋の夜は静かです、'.repeat(6)}" />`)).toEqual([
+      'advice long-sentence a',
+    ]);
+  });
+
   it('says where words have no main heading, and makes the first heading that', () => {
     const heading = (attributes: string, props = '') =>
       screenOf(`<column><text text="x" /><heading name="a" text="Tonight" ${attributes} /></column>`, props);

@@ -4,6 +4,7 @@ import { cut } from './cut.ts';
 import { faintFocus } from './faint-focus.ts';
 import { faintPart } from './faint-part.ts';
 import { longLine } from './long-line.ts';
+import { longSentence } from './long-sentence.ts';
 import { lowContrast } from './low-contrast.ts';
 import { noDifference } from './no-difference.ts';
 import { noHeading } from './no-heading.ts';
@@ -15,6 +16,7 @@ import { smallTarget } from './small-target.ts';
 import { tooHigh } from './too-high.ts';
 import { tooWide } from './too-wide.ts';
 import { underHinge } from './under-hinge.ts';
+import { vagueLink } from './vague-link.ts';
 import { worse } from './worse.ts';
 
 export const checks: readonly CheckKind[] = [
@@ -26,6 +28,8 @@ export const checks: readonly CheckKind[] = [
   smallTarget,
   cut,
   longLine,
+  longSentence,
+  vagueLink,
   lowContrast,
   faintPart,
   faintFocus,
