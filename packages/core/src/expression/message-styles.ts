@@ -14,7 +14,11 @@ const numberStems: Readonly<Record<string, Options>> = {
   'compact-long': { notation: 'compact', compactDisplay: 'long' },
   'group-off': { useGrouping: false },
   'sign-always': { signDisplay: 'always' },
+  // As it is: 5 is 5 %.
+  percent: { style: 'unit', unit: 'percent' },
 };
+/** Words of a number skeleton that mean something together: of a whole, 0.05 is 5 %. */
+const ofWhole = /(?:^|\s)(?:percent\s+scale\/100|scale\/100\s+percent|%x100)(?=\s|$)/;
 
 /** One word of a number skeleton (UTS #35, part 3, Number Skeletons). */
 function numberStem(stem: string, at: number): Options {
@@ -33,6 +37,14 @@ function numberStem(stem: string, at: number): Options {
       .join(', ')}.`,
     at,
   );
+}
+
+function numberSkeleton(skeleton: string, at: number): Options {
+  const stems = skeleton.replace(ofWhole, '').split(/\s+/).filter(Boolean);
+  return Object.assign(
+    ofWhole.test(skeleton) ? { style: 'percent' } : {},
+    ...stems.map((stem) => numberStem(stem, at)),
+  ) as Options;
 }
 
 /** A letter of a date skeleton (UTS #35, part 4, Date Field Symbols) as an option, by how often it stands. */
@@ -71,7 +83,7 @@ function dateSkeleton(skeleton: string, at: number): Options {
 export function styleOptions(format: 'number' | 'date' | 'time', style: string, at: number): Options {
   const skeleton = style.startsWith('::') ? style.slice(2).trim() : undefined;
   if (format === 'number') {
-    if (skeleton) return Object.assign({}, ...skeleton.split(/\s+/).map((stem) => numberStem(stem, at)));
+    if (skeleton) return numberSkeleton(skeleton, at);
     const known = style === '' ? {} : Object.hasOwn(numberWords, style) ? numberWords[style] : undefined;
     if (known) return known;
     throw new ExpressionError(
