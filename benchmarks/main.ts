@@ -1,6 +1,6 @@
 /**
  * All benchmarks. Every figure is a ratio measured in this one run. `--json`; `--write`: into docs/; `--only NAME`: one
- * of memory, engines, relayout, looks, components, texts, sweeps, checks, rechecks, runs, expressions, tables, attended, feel, growth.
+ * of memory, engines, relayout, looks, components, texts, sweeps, checks, rechecks, runs, expressions, tables, words, attended, feel, growth.
  */
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -21,6 +21,7 @@ import { runs } from './runs.ts';
 import { sweeps } from './sweeps.ts';
 import { tables } from './tables.ts';
 import { texts } from './texts.ts';
+import { words } from './words.ts';
 
 const shaper = await loadShaper();
 const { values: options } = parseArgs({
@@ -43,6 +44,7 @@ const suites: Readonly<Record<string, () => readonly Measured[] | Promise<readon
   runs,
   expressions,
   tables,
+  words,
   attended,
   feel,
 };

@@ -14,7 +14,8 @@ const isPlain = ({ part }: Pick<WordsPlace, 'part'>): boolean => part !== undefi
  * nothing else: what a translation says is never carried out.
  */
 export function translationFault(place: Pick<WordsPlace, 'part' | 'text'>, text: string): string | undefined {
-  if (isPlain(place)) return undefined;
+  // Neither works anything out, nor is a message.
+  if (isPlain(place) || !/[{}]/.test(place.text + text)) return undefined;
   const read = parseTemplate(text);
   if (!read.ok) return `It cannot be read: ${read.problem.message}`;
   const found = expressionsIn(text);

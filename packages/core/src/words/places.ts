@@ -118,15 +118,40 @@ function textsIn(project: Project, tree: Control): WordsPlace[] {
   });
 }
 
-const known = new WeakMap<Project, readonly WordsPlace[]>();
+/** The texts of a tree, with what else they depend on. */
+interface OfTree {
+  readonly components: Project['components'];
+  readonly isComponent: boolean;
+  readonly texts: readonly WordsPlace[];
+}
 
-/** All texts of a project, screen by screen, components behind them; worked out once for each version. */
+const ofTrees = new WeakMap<Control, OfTree>();
+
+function textsOfTree(project: Project, tree: Control): readonly WordsPlace[] {
+  const { components } = project;
+  const isComponent = !project.screens.includes(tree);
+  const before = ofTrees.get(tree);
+  if (before && before.components === components && before.isComponent === isComponent) return before.texts;
+  const texts = textsIn(project, tree);
+  ofTrees.set(tree, { components, isComponent, texts });
+  return texts;
+}
+
+/** All texts, by those of the first tree: the same list as long as no tree has other ones. */
+const all = new WeakMap<
+  readonly WordsPlace[],
+  { readonly parts: readonly (readonly WordsPlace[])[]; readonly texts: readonly WordsPlace[] }
+>();
+
+/** All texts of a project, screen by screen, components behind them; the same list as long as no text has changed. */
 export function textsOf(project: Project): readonly WordsPlace[] {
-  let texts = known.get(project);
-  if (!texts) {
-    texts = treesOf(project).flatMap((tree) => textsIn(project, tree));
-    known.set(project, texts);
-  }
+  const parts = treesOf(project).map((tree) => textsOfTree(project, tree));
+  const [first = []] = parts;
+  const before = all.get(first);
+  if (before?.parts.length === parts.length && parts.every((part, index) => part === before.parts[index]))
+    return before.texts;
+  const texts = parts.flat();
+  all.set(first, { parts, texts });
   return texts;
 }
 

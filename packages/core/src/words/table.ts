@@ -25,9 +25,25 @@ function stateOf(place: WordsPlace, translation: Translation | undefined): Strin
   return translation.source !== undefined && translation.source !== place.text ? 'stale' : 'done';
 }
 
-/** The rows of a language: those of the project's texts in their order, and behind them what is translated and not there. */
-export function stringRows(project: Project, { strings = {} }: Locale): readonly StringRow[] {
+const known = new WeakMap<
+  Locale,
+  { readonly places: readonly WordsPlace[]; readonly rows: readonly StringRow[] }
+>();
+
+/**
+ * The rows of a language: those of the project's texts in their order, and behind them what is translated and not there. The same
+ * list as long as neither has changed.
+ */
+export function stringRows(project: Project, locale: Locale): readonly StringRow[] {
   const places = textsOf(project);
+  const before = known.get(locale);
+  if (before?.places === places) return before.rows;
+  const rows = rowsOf(places, locale);
+  known.set(locale, { places, rows });
+  return rows;
+}
+
+function rowsOf(places: readonly WordsPlace[], { strings = {} }: Locale): readonly StringRow[] {
   const keys = new Set(places.map(({ key }) => key));
   return [
     ...places.map((place): StringRow => {
