@@ -70,6 +70,9 @@ const plainText = (value: unknown): string =>
 const formOf = (forms: Options, name: string): unknown =>
   Object.hasOwn(forms, name) ? forms[name] : forms.other;
 
+/** Stands for the count in what is chosen inside of a form: no character of any text (Unicode 16 §23.7, noncharacters). */
+export const innerCount = '\ufdd0';
+
 /**
  * The form that goes with a count: of that very number, `=0`, else of its category in the language. `#` in it stands for the count; a
  * form may also be a list of texts, between which the count stands. An `offset` is taken off the count first.
@@ -82,7 +85,10 @@ function plural(count: unknown, forms: unknown, options: unknown): string {
   const category = formatter(Intl.PluralRules, 'plural', options).select(number);
   const form = formOf(forms, Object.hasOwn(forms, `=${given}`) ? `=${given}` : category);
   const shown = () => formatNumber(number, pluralNumbers(options));
-  if (Array.isArray(form)) return form.map(plainText).join(form.length > 1 ? shown() : '');
+  if (Array.isArray(form)) {
+    const text = form.map(plainText).join(form.length > 1 ? shown() : '');
+    return text.includes(innerCount) ? text.replaceAll(innerCount, shown()) : text;
+  }
   return typeof form === 'string' ? form.replaceAll('#', shown()) : '';
 }
 

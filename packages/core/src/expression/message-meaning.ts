@@ -1,5 +1,6 @@
 /** A message as a call of a format in the language of the words: as an expression, and as its text. */
 import type { Expression, RecordEntry } from './ast.ts';
+import { innerCount } from './formats.ts';
 import type { Message, MessageForm, Run } from './message.ts';
 import { styleOptions } from './message-styles.ts';
 import { parseExpression } from './parse.ts';
@@ -25,15 +26,18 @@ function parted({ runs }: MessageForm): Run[][] {
 }
 
 function callOf({ format, style, forms, offset, from }: Message): Call {
-  const bySelector = forms.map((form) => ({ selector: form.selector, texts: parted(form) }));
   switch (format) {
     case 'select':
-      return { name: 'Format.choose', forms: bySelector };
+      // The plural around it puts its number in.
+      return {
+        name: 'Format.choose',
+        forms: forms.map(({ selector, runs }) => ({ selector, texts: [runs] })),
+      };
     case 'plural':
     case 'selectordinal':
       return {
         name: 'Format.plural',
-        forms: bySelector,
+        forms: forms.map((form) => ({ selector: form.selector, texts: parted(form) })),
         counts: true,
         options: { ...(format === 'plural' ? {} : { type: 'ordinal' }), ...(offset ? { offset } : {}) },
       };
@@ -61,7 +65,7 @@ const partOf = (run: Run): Expression =>
       ? messageExpression(run)
       : run.is === 'expression'
         ? expressionAt(run.text, run.from + 1)
-        : literal('');
+        : literal(innerCount);
 
 const textExpression = (runs: readonly Run[]): Expression => ({ type: 'template', parts: runs.map(partOf) });
 
@@ -99,7 +103,7 @@ function textLiteral(runs: readonly Run[]): string {
         ? `\${${messageText(run)}}`
         : run.is === 'expression'
           ? `\${${run.text}}`
-          : '',
+          : innerCount,
   );
   return `\`${parts.join('')}\``;
 }

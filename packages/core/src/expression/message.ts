@@ -198,7 +198,7 @@ class MessageReader {
           this.#at++;
           return runs;
         }
-        const run = character === '{' ? bracedAt(this.#text, this.#at, counting) : this.#count(counting);
+        const run = character === '{' ? bracedAt(this.#text, this.#at, counting) : this.#count();
         runs.push(run);
         this.#at = run.to;
         begin = run.to;
@@ -209,9 +209,7 @@ class MessageReader {
     }
   }
 
-  #count(counting: Counting): Count {
-    if (counting === 'outside')
-      this.#fail('`#` stands in the forms of a plural itself; here write `{Format.number(…)}`.');
+  #count(): Count {
     return { is: 'count', from: this.#at, to: this.#at + 1 };
   }
 
