@@ -41,11 +41,21 @@ it('languages are removed and added; a wrong tag says so', async () => {
   await grid()
     .getByRole('columnheader', { name: /Arabic/ })
     .waitFor();
+  // The next keys go into its first text; the source stays in sight.
+  await expect.poll(() => grid().getAttribute('aria-activedescendant')).toBe('words-0-2');
+  await page.keyboard.type('Layla');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Add a language' }).click();
+  await page.keyboard.type('fr');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Add a language' }).waitFor();
+  expect(await grid().getByRole('columnheader').count()).toBe(3);
   expect(await axeFaults(page)).toEqual([]);
 });
 
 it('texts are translated by keys like in a spreadsheet, with undo', async () => {
   await grid().focus();
+  await page.keyboard.press('ArrowLeft');
   await page.keyboard.type('Heute Abend', { delay: 5 });
   await page.keyboard.press('Enter');
   await page.keyboard.type('Heute auf der Hütte', { delay: 5 });

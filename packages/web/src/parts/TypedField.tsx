@@ -9,6 +9,8 @@ interface TypedFieldProps {
   readonly problemOf: (text: string) => string | undefined;
   /** Takes a text that differs from what is kept. */
   readonly onText: (text: string) => void;
+  /** The field was asked for a moment ago: it takes the focus, and tells when it is left with nothing in it. */
+  readonly onGone?: () => void;
   readonly className?: string;
   readonly placeholder?: string;
   /** What is wrong with what is kept, where nothing is typed. */
@@ -20,12 +22,13 @@ interface TypedFieldProps {
 }
 
 export function TypedField(props: TypedFieldProps) {
-  const { label, kept, problemOf, onText, className = '', placeholder, token, children } = props;
+  const { label, kept, problemOf, onText, onGone, className = '', placeholder, token, children } = props;
   const id = useId();
   const [typed, setTyped] = useState<string>();
   const text = typed?.trim();
   const problem = text === undefined ? props.problem : problemOf(text);
   const leave = () => {
+    if (!text) onGone?.();
     if (text === undefined || problem) return;
     if (text !== kept) onText(text);
     setTyped(undefined);
@@ -41,12 +44,16 @@ export function TypedField(props: TypedFieldProps) {
           data-token={token}
           placeholder={placeholder}
           spellCheck={false}
+          // biome-ignore lint/a11y/noAutofocus: it was asked for a moment ago.
+          autoFocus={onGone !== undefined}
           value={typed ?? kept}
           onChange={({ target }) => setTyped(target.value)}
           onBlur={leave}
           onKeyDown={({ key }) => {
             if (key === 'Enter') leave();
-            if (key === 'Escape') setTyped(undefined);
+            if (key !== 'Escape') return;
+            setTyped(undefined);
+            onGone?.();
           }}
         />
         {children}

@@ -25,6 +25,8 @@ interface LanguagesProps {
   readonly project: Project;
   readonly rows: readonly WordsRow[];
   readonly onSteps: (label: string, steps: readonly Step[]) => void;
+  /** A language is there that was not there before. */
+  readonly onAdded: () => void;
 }
 
 /** What a file would bring into a language. */
@@ -35,7 +37,7 @@ export interface Coming {
   readonly wrong: readonly string[];
 }
 
-export function Languages({ project, rows, onSteps }: LanguagesProps) {
+export function Languages({ project, rows, onSteps, onAdded }: LanguagesProps) {
   const { editor } = useWorkplace();
   const [coming, setComing] = useState<Coming>();
   const source = project.locales?.[0]?.tag ?? project.language ?? 'en';
@@ -43,6 +45,7 @@ export function Languages({ project, rows, onSteps }: LanguagesProps) {
     const first: Step[] =
       (project.locales ?? []).length === 0 ? [{ type: 'put', of: 'locales', entity: { tag: source } }] : [];
     onSteps(`Add the language ${tag}`, [...first, { type: 'put', of: 'locales', entity: { tag } }]);
+    onAdded();
   };
   const take = async (locale: Locale, file: File) => {
     try {
@@ -181,6 +184,7 @@ function NewLanguage({ known, onAdd }: NewLanguageProps) {
       <TypedField
         label="Tag of the language"
         kept=""
+        onGone={() => setAdding(false)}
         placeholder="de-CH, fr, ar, ja …"
         problemOf={(text) =>
           text === ''

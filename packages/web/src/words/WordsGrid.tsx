@@ -46,6 +46,12 @@ export function WordsGrid({ rows, source, tags, at, onAt, onType, onPaste }: Wor
   useEffect(() => {
     if (rows.length > 0) virtual.scrollToIndex(Math.min(at.row, rows.length - 1));
   }, [at.row, rows.length, virtual]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the cell that is gone to is brought into sight.
+  useEffect(() => {
+    document
+      .getElementById(cellId(at.row, at.column))
+      ?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+  }, [at.column, tags.length]);
 
   const { editing, begin, done, cancel, keys } = useCellEditing({ frame, rows, tags, at, onAt, onType });
   return (
@@ -58,7 +64,7 @@ export function WordsGrid({ rows, source, tags, at, onAt, onType, onPaste }: Wor
       aria-activedescendant={current ? cellId(at.row, at.column) : undefined}
       tabIndex={0}
       data-region-begin
-      className="min-h-0 flex-1 overflow-auto outline-offset-[-2px]"
+      className="min-h-0 flex-1 scroll-pt-9 scroll-pl-56 overflow-auto outline-offset-[-2px]"
       onKeyDown={keys}
       onPaste={(event) => {
         if (editing !== undefined) return;
@@ -106,6 +112,9 @@ export function WordsGrid({ rows, source, tags, at, onAt, onType, onPaste }: Wor
   );
 }
 
+/** The source stays in sight, however many languages stand beside it. */
+const stays = 'sticky left-0 z-[5]';
+
 const Heads = ({ tags, columns }: { readonly tags: readonly string[]; readonly columns: string }) => (
   <div
     role="row"
@@ -115,7 +124,13 @@ const Heads = ({ tags, columns }: { readonly tags: readonly string[]; readonly c
     style={{ gridTemplateColumns: columns }}
   >
     {tags.map((each, index) => (
-      <span key={each} role="columnheader" aria-colindex={index + 1} tabIndex={-1} className="px-3 py-1.5">
+      <span
+        key={each}
+        role="columnheader"
+        aria-colindex={index + 1}
+        tabIndex={-1}
+        className={`px-3 py-1.5 ${index === 0 ? `${stays} bg-sunk` : ''}`}
+      >
         {languageWords(each)} <span className="font-normal text-quiet">{each}</span>
       </span>
     ))}
@@ -144,7 +159,7 @@ const Cell = ({ id, column, row, tag, isAt, editing, onPress, onEdit, onDone, on
     aria-colindex={column + 1}
     aria-selected={isAt}
     tabIndex={-1}
-    className={`relative flex min-w-0 flex-col justify-center px-3 ${isAt ? 'outline-2 -outline-offset-2 outline-lake' : ''} ${tag === undefined ? 'bg-sunk/30' : ''}`}
+    className={`flex min-w-0 flex-col justify-center px-3 ${isAt ? 'outline-2 -outline-offset-2 outline-lake' : ''} ${tag === undefined ? `${stays} bg-[color-mix(in_srgb,var(--sunk)_30%,var(--ground))]` : 'relative'}`}
     onPointerDown={onPress}
     onDoubleClick={onEdit}
     onKeyDown={() => undefined}

@@ -1,6 +1,6 @@
 /** Words: every text of the project in all its languages. */
 import { type Step, translating } from '@hovrin/core';
-import { useDeferredValue, useMemo, useState } from 'react';
+import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { useHeld } from '../editor/held.ts';
 import { useCommandKeys } from '../editor/keys.ts';
@@ -34,6 +34,14 @@ export function WordsPlace() {
   const source = project.locales?.[0]?.tag ?? project.language ?? 'en';
   const row = rows[Math.min(at.row, rows.length - 1)];
   const tag = tags[at.column - 1];
+  // The next keys go into the first text of a language that was just added.
+  const [added, setAdded] = useState<At>();
+  useEffect(() => {
+    if (!added || added.column > tags.length) return;
+    setAdded(undefined);
+    setAt(added);
+    document.querySelector<HTMLElement>('[role="grid"][data-region-begin]')?.focus();
+  }, [added, tags.length, setAt]);
   const does = (label: string, steps: readonly Step[]) => {
     if (steps.length > 0) editor.dispatch({ label, steps, exact: true });
   };
@@ -56,7 +64,12 @@ export function WordsPlace() {
       <PlaceHeader title="Words">
         <Finding typed={typed} wanted={wanted} onTyped={setTyped} onWanted={setWanted} />
       </PlaceHeader>
-      <Languages project={project} rows={all} onSteps={does} />
+      <Languages
+        project={project}
+        rows={all}
+        onSteps={does}
+        onAdded={() => setAdded({ row: 0, column: tags.length + 1 })}
+      />
       <main className="flex min-h-0 flex-1">
         {tags.length === 0 ? (
           <p className="m-auto max-w-md p-6 text-center text-quiet">
