@@ -16,6 +16,8 @@ const hut: Project = projectFrom(
     state: [
       { name: 'guests', type: 'number', initial: 2 },
       { name: 'parties', type: 'list', initial: ['Ilka', 'Oddvar'] },
+      { name: 'words', type: 'record', initial: { bye: 'See you', never: 'Never' } },
+      { name: 'loud', type: 'text', initial: '', computed: 'words.bye.toUpperCase()' },
     ],
     locales: [
       { tag: 'en' },
@@ -31,6 +33,7 @@ const hut: Project = projectFrom(
           'Hut.tongue.options.ar': { text: 'Arabisch' },
           'Hut.says.on.press.1': { text: 'Gute Nacht' },
           'House.title': { text: 'Haus' },
+          'words.bye': { text: 'Bis bald' },
           'House.rule.text': { text: 'Um zehn ist Ruhe' },
         },
       },
@@ -47,6 +50,7 @@ const hut: Project = projectFrom(
     <button name="comes" text="+" on.press="guests = guests + 1" />
     <button name="says" text="!" on.press='message("Good night")' />
     <button name="rules" text="?" on.press="open(&quot;House&quot;)" />
+    <text name="bye" text="{words.bye}, {loud}, {words.never}" />
     <text name="where" text="{View.locale} {View.language}" />
   </screen>`,
   `<screen name="House" title="House" dialog="true">
@@ -79,6 +83,9 @@ it.each([
   try {
     await expect.poll(() => text(found, 'told')).toBe(told);
     expect(await text(found, 'quiet')).toBe(quiet);
+    expect(await text(found, 'bye')).toBe(
+      tag === 'de-CH' ? 'Bis bald, BIS BALD, Never' : 'See you, SEE YOU, Never',
+    );
     expect(await found.page.title()).toBe(title);
     expect(await found.page.evaluate(() => document.documentElement.dir)).toBe(dir);
     expect(found.problems).toEqual([]);
@@ -101,6 +108,7 @@ it('is in another language at once, with all that was typed, chosen and opened',
     await page.keyboard.press('Escape');
     expect(await text(found, 'told')).toBe('3 Gäste im Haus');
     expect(await text(found, 'where')).toBe('de-CH de-CH');
+    expect(await text(found, 'bye')).toBe('Bis bald, BIS BALD, Never');
     expect(await named('who').locator('input').inputValue()).toBe('Fenna');
     expect(await named('who').locator('input').getAttribute('placeholder')).toBe('Name der Gruppe');
     expect(await named('who').locator('.part-label').innerText()).toBe('Wer kommt');
@@ -118,6 +126,7 @@ it('is in another language at once, with all that was typed, chosen and opened',
     await named('tongue').locator('select').selectOption('en');
     await expect.poll(() => text(found, 'told')).toBe('3 guests in the house');
     expect(await rows()).toEqual(['Party Ilka', 'Party Oddvar']);
+    expect(await text(found, 'bye')).toBe('See you, SEE YOU, Never');
     expect(await page.title()).toBe('Hut');
     expect(found.problems).toEqual([]);
   } finally {

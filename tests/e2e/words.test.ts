@@ -104,6 +104,24 @@ it('rows of a spreadsheet are pasted', async () => {
   expect(await axeFaults(page)).toEqual([]);
 });
 
+it('texts that say the same become one shared entry, which is called something else everywhere', async () => {
+  await page.getByLabel('Find a text').fill('Tonight');
+  await grid().getByRole('gridcell', { name: 'Tonight Tonight.heading.text' }).click();
+  await details().getByRole('button', { name: 'Make them one shared entry' }).click();
+  await details().getByLabel('Name of the shared entry').waitFor();
+  await page.keyboard.type('evening');
+  await page.keyboard.press('Enter');
+  await grid().getByRole('gridcell', { name: 'Tonight words.evening' }).click();
+  await details().getByText('2 texts read {words.evening}.').waitFor();
+  await details().getByLabel('Name of the shared entry').fill('tonight');
+  await page.keyboard.press('Enter');
+  await details().getByText('2 texts read {words.tonight}.').waitFor();
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+z');
+  await expect.poll(() => grid().getByRole('gridcell', { name: 'words.' }).count()).toBe(0);
+  await page.getByLabel('Find a text').fill('');
+});
+
 it('strings go out as XLIFF, come in with what is not right, and are taken in part', async () => {
   await page.getByLabel('Find a text').fill('');
   await page.getByRole('button', { name: 'More for Arabic' }).click();

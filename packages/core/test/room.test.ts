@@ -1,7 +1,7 @@
 /** How long a text may be where it stands. */
 import { loadShaper } from '@hovrin/files';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { checkAll, roomFor, ScreenView, textsOf } from '../src/index.ts';
+import { checkAll, roomFor, ScreenView, type StandingWords, textsOf } from '../src/index.ts';
 import type { Shaper } from '../src/text/shaper.ts';
 import { projectFrom } from './documents.ts';
 
@@ -17,7 +17,7 @@ const alone = { from: 320, to: 320, textScales: [1] };
 /** The room of a text of one screen. */
 function roomOf(source: string, key: string, text?: string) {
   const project = projectFrom({}, source);
-  const place = textsOf(project).find((each) => each.key === key)!;
+  const place = textsOf(project).find((each) => each.key === key) as StandingWords;
   return roomFor(new ScreenView(shaper), project, text === undefined ? place : { ...place, text }, at);
 }
 

@@ -7,7 +7,7 @@ import { isRightToLeft } from '../document/locale.ts';
 import type { Project } from '../document/types.ts';
 import { languageOf } from '../expression/view-names.ts';
 import { differenceOf } from '../runtime/difference.ts';
-import type { PageLanguages, PageWords } from '../runtime/program.ts';
+import type { PageLanguages, PageWords, Program } from '../runtime/program.ts';
 import { inLocale } from '../words/in-locale.ts';
 import type { TreeElement } from './element-tree.ts';
 
@@ -127,12 +127,19 @@ export function withWordsMarked(
   };
 }
 
-/**
- * What a language's file says.
- *
- * @param source the screens of the program, as its script has them. @param translated the same in that language.
- */
-export const pageWords = (texts: readonly string[], source: unknown, translated: unknown): PageWords => ({
-  texts,
-  screens: differenceOf(source, translated) ?? {},
-});
+/** What of a program words stand in, as its script has it. */
+type Worded = Pick<Program, 'screens' | 'state'>;
+
+/** What a language's file says. @param translated the same program in that language. */
+export function pageWords(texts: readonly string[], source: Worded, translated: Worded): PageWords {
+  const held = translated.state.filter(
+    ({ initial }, index) => differenceOf(source.state[index]?.initial, initial) !== undefined,
+  );
+  return {
+    texts,
+    screens: differenceOf(source.screens, translated.screens) ?? {},
+    ...(held.length > 0
+      ? { state: Object.fromEntries(held.map(({ name, initial }) => [name, initial])) }
+      : {}),
+  };
+}

@@ -214,7 +214,7 @@ const wordsFiles = (
 ): [string, string][] =>
   translated.map(({ tag, words, texts }) => [
     wordsFile(tag),
-    `hovrinPage.words(${scriptText(tag)}, ${scriptText(pageWords(texts, withoutSpans(source.screens), withoutSpans(words.screens)))});\n`,
+    `hovrinPage.words(${scriptText(tag)}, ${scriptText(pageWords(texts, withoutSpans(source) as Program, withoutSpans(words) as Program))});\n`,
   ]);
 
 function exported(given: Project, parts: ExportParts): Exported {

@@ -3,7 +3,7 @@
 import type { Around } from '../css/declarations.ts';
 import type { DataSource, Request, RequestParameter } from '../document/source.ts';
 import type { Transition } from '../document/transitions.ts';
-import type { Feed, StateVariable, StoredTable } from '../document/types.ts';
+import type { Feed, StateValue, StateVariable, StoredTable } from '../document/types.ts';
 import type { Addressed, Expression, Statement, Template } from '../expression/ast.ts';
 import type { Arrangement, CarryingPart, PageTarget } from '../kinds/kind.ts';
 import type { Difference } from './difference.ts';
@@ -222,6 +222,8 @@ export interface PageWords {
   /** Of the elements that are marked, by number. */
   readonly texts: readonly string[];
   readonly screens: Difference;
+  /** What variables hold at first that hold other words; absent: none does. */
+  readonly state?: Readonly<Record<string, StateValue>>;
 }
 
 export interface Program {

@@ -2,7 +2,8 @@
 import type { Locale } from '../document/locale.ts';
 import { type Control, inForce, type Project } from '../document/types.ts';
 import { translationFault } from './faults.ts';
-import { textsOf, type WordsPlace, withPieceText } from './places.ts';
+import { type StandingWords, textsOf, withPieceText } from './places.ts';
+import { withShared } from './shared.ts';
 
 const known = new WeakMap<Project, Map<string, Project>>();
 
@@ -12,7 +13,7 @@ export const translatedLocale = ({ locales = [] }: Project, tag: string): Locale
 
 function translated(
   control: Control,
-  places: ReadonlyMap<string, readonly WordsPlace[]>,
+  places: ReadonlyMap<string, readonly StandingWords[]>,
   locale: Locale,
 ): Control {
   const children = control.children.map((child) => translated(child, places, locale));
@@ -37,12 +38,18 @@ export function inLocale(project: Project, tag: string): Project {
   known.set(project, made);
   const before = made.get(tag);
   if (before) return before;
-  const places = new Map<string, WordsPlace[]>();
-  for (const place of textsOf(project))
-    places.set(place.control.id, [...(places.get(place.control.id) ?? []), place]);
+  const places = new Map<string, StandingWords[]>();
+  const shared: Record<string, string> = {};
+  for (const place of textsOf(project)) {
+    if (place.control) places.set(place.control.id, [...(places.get(place.control.id) ?? []), place]);
+    else {
+      const text = locale.strings?.[place.key]?.text;
+      if (text) shared[place.part] = text;
+    }
+  }
   const visit = (tree: Control) => translated(tree, places, locale);
   const next: Project = {
-    ...project,
+    ...withShared(project, shared),
     language: locale.tag,
     screens: project.screens.map(visit),
     ...(project.components ? { components: project.components.map(visit) } : {}),

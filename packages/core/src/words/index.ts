@@ -11,7 +11,17 @@ export { translationFault } from './faults.ts';
 export { stringFormatOf, stringFormats } from './formats/index.ts';
 export type { StringFormat, StringTable, TableReading, TravellingString } from './formats/string-format.ts';
 export { inLocale, translatedLocale } from './in-locale.ts';
-export { textsOf, type WordsPlace } from './places.ts';
+export { type StandingWords, textsOf, type WordsPlace } from './places.ts';
 export { mostRoom, type Room, roomFor } from './room.ts';
+export { sharedName, sharedWords } from './shared.ts';
+export { sharedUses } from './shared-reads.ts';
+export {
+  nameForShared,
+  placesToShare,
+  renamingShared,
+  sharedNameProblem,
+  sharing,
+  translatedApart,
+} from './sharing.ts';
 export { type StringRow, type StringState, stringRows, translating } from './table.ts';
 export { type Arrival, arriving, tableOf } from './travelling.ts';

@@ -1,13 +1,14 @@
 /** The words of a project: texts that people read or hear, each with its place as key. */
 import { effectiveNames } from '../document/names.ts';
 import { walk } from '../document/tree.ts';
-import { type Control, inForce, type Project, treesOf } from '../document/types.ts';
+import { type Control, inForce, type Project, type StateVariable, treesOf } from '../document/types.ts';
 import { actionsOf } from '../expression/names.ts';
 import { parseStatements } from '../expression/parse.ts';
 import { escapeBraces } from '../expression/template.ts';
 import type { Kind, Property } from '../kinds/kind.ts';
 import { entriesType } from '../property-types/index.ts';
 import { kindIn } from '../reuse/instance-kinds.ts';
+import { sharedKey, sharedVariable, sharedWords } from './shared.ts';
 
 /** Properties whose values are read by people, and those whose entries are. */
 export const wordProperties: ReadonlySet<string> = new Set([
@@ -41,8 +42,8 @@ export interface Piece {
   readonly span: readonly [from: number, to: number];
 }
 
-/** A text of a project. */
-export interface WordsPlace extends Piece {
+/** A text of a project at its control. */
+export interface StandingWords extends Piece {
   /** `Tonight.heading.text`, `CheckIn.sleep.options.dorm`, `CheckIn.save.on.press.1`. */
   readonly key: string;
   /** The screen or component. */
@@ -50,6 +51,17 @@ export interface WordsPlace extends Piece {
   readonly control: Control;
   readonly attribute: string;
 }
+
+/** Words that several places share. */
+export interface SharedWords extends Piece {
+  /** `words.save`. */
+  readonly key: string;
+  readonly part: string;
+  readonly control?: undefined;
+}
+
+/** A text of a project. */
+export type WordsPlace = StandingWords | SharedWords;
 
 /** Whether a property of a kind holds words: by its name, or as a text that a component is given. */
 const holdsWords = (kind: Kind, name: string): boolean => {
@@ -97,7 +109,7 @@ export function piecesOf(kind: Kind, attribute: string, text: string): readonly 
   return [{ text, span: [0, text.length] }];
 }
 
-function textsIn(project: Project, tree: Control): WordsPlace[] {
+function textsIn(project: Project, tree: Control): StandingWords[] {
   const names = effectiveNames(tree);
   /** What it is called for those who build; nobody reads it who uses the application. */
   const isComponent = !project.screens.includes(tree);
@@ -122,12 +134,12 @@ function textsIn(project: Project, tree: Control): WordsPlace[] {
 interface OfTree {
   readonly components: Project['components'];
   readonly isComponent: boolean;
-  readonly texts: readonly WordsPlace[];
+  readonly texts: readonly StandingWords[];
 }
 
 const ofTrees = new WeakMap<Control, OfTree>();
 
-function textsOfTree(project: Project, tree: Control): readonly WordsPlace[] {
+function textsOfTree(project: Project, tree: Control): readonly StandingWords[] {
   const { components } = project;
   const isComponent = !project.screens.includes(tree);
   const before = ofTrees.get(tree);
@@ -143,10 +155,34 @@ const all = new WeakMap<
   { readonly parts: readonly (readonly WordsPlace[])[]; readonly texts: readonly WordsPlace[] }
 >();
 
-/** All texts of a project, screen by screen, components behind them; the same list as long as no text has changed. */
+const ofVariables = new WeakMap<StateVariable, readonly SharedWords[]>();
+
+/** The words that a project's places share. */
+function textsShared(project: Project): readonly SharedWords[] {
+  const variable = sharedVariable(project);
+  if (!variable) return nothing;
+  let texts = ofVariables.get(variable);
+  if (!texts) {
+    texts = sharedWords(project).map(([name, text]) => ({
+      key: sharedKey(name),
+      part: name,
+      text,
+      span: [0, text.length],
+    }));
+    ofVariables.set(variable, texts);
+  }
+  return texts;
+}
+
+const nothing: readonly never[] = [];
+
+/** All texts of a project, screen by screen, components and shared words behind them; the same list as long as no text has changed. */
 export function textsOf(project: Project): readonly WordsPlace[] {
-  const parts = treesOf(project).map((tree) => textsOfTree(project, tree));
-  const [first = []] = parts;
+  const parts: (readonly WordsPlace[])[] = [
+    ...treesOf(project).map((tree) => textsOfTree(project, tree)),
+    textsShared(project),
+  ];
+  const [first = nothing] = parts;
   const before = all.get(first);
   if (before?.parts.length === parts.length && parts.every((part, index) => part === before.parts[index]))
     return before.texts;

@@ -4,7 +4,7 @@ import { measuresOf } from '../checks/measuring.ts';
 import { treeOfId, walk } from '../document/tree.ts';
 import { type Control, inForce, type Project } from '../document/types.ts';
 import type { ScreenView, View } from '../layout/screen-layout.ts';
-import { type WordsPlace, withPieceText } from './places.ts';
+import { type StandingWords, withPieceText } from './places.ts';
 
 /** More characters than this are as good as any number. */
 export const mostRoom = 400;
@@ -27,7 +27,7 @@ function ofLength(words: string, characters: number): string {
   return all.join('');
 }
 
-function withText(tree: Control, place: WordsPlace, text: string): Control {
+function withText(tree: Control, place: StandingWords, text: string): Control {
   if (tree.id === place.control.id) {
     const before = inForce(tree.props[place.attribute]) ?? '';
     return {
@@ -43,7 +43,7 @@ function withText(tree: Control, place: WordsPlace, text: string): Control {
 function wrongWith(
   view: ScreenView,
   project: Project,
-  place: WordsPlace,
+  place: StandingWords,
   text: string,
   at: View,
 ): ReadonlySet<string> {
@@ -79,7 +79,7 @@ export interface Room {
  * @param place of the project in the language that is looked at. @param at the size, and the direction of the language.
  * @returns about so many, for letters like its own.
  */
-export function roomFor(view: ScreenView, project: Project, place: WordsPlace, at: View): Room {
+export function roomFor(view: ScreenView, project: Project, place: StandingWords, at: View): Room {
   const words = wordsLike(place.text);
   const before = wrongWith(view, project, place, ofLength(words, 1), at);
   const most = (letters: string) =>

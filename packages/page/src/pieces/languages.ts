@@ -8,6 +8,7 @@ import {
   type PageWords,
   type Program,
   type ScreenProgram,
+  type StateValue,
 } from '@hovrin/core/runtime';
 import type { ScreenElement } from '../on-screen.ts';
 import { tell, tellProblem, trial } from '../trial.ts';
@@ -67,6 +68,10 @@ class Words {
   readonly #roots: readonly ParentNode[];
   readonly #coming = new Map<string, (words: PageWords) => void>();
   readonly #known = new Map<string, Promise<PageWords>>();
+  /** What variables hold at first by themselves that hold other words in other languages. */
+  readonly #held = new Map<string, StateValue>();
+  /** Gives a variable its words in the language, once the page runs. */
+  assign = (_name: string, _value: StateValue): void => {};
   readonly #tags: readonly string[];
   readonly #source: string;
 
@@ -138,6 +143,15 @@ class Words {
       }
     const screens = differently(this.#screens, words?.screens ?? {}) as readonly ScreenProgram[];
     for (const [index, screen] of this.program.screens.entries()) Object.assign(screen, screens[index]);
+    for (const variable of this.program.state) {
+      const { name, initial } = variable;
+      const own = this.#held.get(name) ?? initial;
+      const said = words?.state && Object.hasOwn(words.state, name) ? words.state[name] : undefined;
+      if (said === undefined && !this.#held.has(name)) continue;
+      this.#held.set(name, own);
+      Object.assign(variable, { initial: said ?? own });
+      this.assign(name, said ?? own);
+    }
     const { documentElement: root } = document;
     root.lang = tag;
     root.dir = this.program.languages?.tags[tag] ?? root.dir;
@@ -175,6 +189,7 @@ export const piece: Piece = (page, { program, runtime, views }) => {
     hold(language);
   });
   if (!program.languages) return;
+  words.assign = (name, value) => void runtime.assign(name, value);
   let isFirst = true;
   runtime.watch('View.locale', (value) => {
     if (isFirst || value === locale) {

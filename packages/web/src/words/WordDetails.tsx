@@ -4,6 +4,7 @@ import {
   isRightToLeft,
   type Project,
   ScreenView,
+  type StandingWords,
   type StringRow,
   translationFault,
 } from '@hovrin/core';
@@ -14,6 +15,8 @@ import { languageWords } from '../parts/languageWords.ts';
 import { SizeField } from '../parts/SizeField.tsx';
 import { useGoTo } from '../parts/useGoTo.ts';
 import { PaintedPicture } from '../workbench/bays/PaintedPicture.tsx';
+import { SharedEntry } from './SharedEntry.tsx';
+import { ShareWords } from './ShareWords.tsx';
 import { type Rooms, useRoomFor } from './useRoomFor.ts';
 import type { WordsRow } from './wordsModel.ts';
 
@@ -37,10 +40,11 @@ export function WordDetails({ row, tag, source, onNote }: WordDetailsProps) {
   const own = tag === undefined ? undefined : row.in.get(tag);
   const place = [...row.in.values()].find((each) => each.place)?.place;
   const fault = place && own?.translation?.text ? translationFault(place, own.translation.text) : undefined;
+  const standing = place?.control ? place : undefined;
   const show = () => {
-    if (!place) return;
-    editor.showScreen(place.tree.id);
-    editor.select([place.control.id]);
+    if (!standing) return;
+    editor.showScreen(standing.tree.id);
+    editor.select([standing.control.id]);
     goTo('');
   };
   return (
@@ -63,6 +67,8 @@ export function WordDetails({ row, tag, source, onNote }: WordDetailsProps) {
           {row.same === 1 ? 'One other text says' : `${row.same} other texts say`} the same.
         </p>
       )}
+      {place && !place.control && <SharedEntry key={row.key} name={place.part} />}
+      {standing && <ShareWords key={row.key} text={row.source} />}
       {row.near.length > 0 && (
         <p className="text-quiet">
           Nearly the same elsewhere: {row.near.map((text) => `“${text}”`).join(', ')}.
@@ -79,8 +85,8 @@ export function WordDetails({ row, tag, source, onNote }: WordDetailsProps) {
           />
         </label>
       )}
-      {place && <Where project={project} row={own ?? [...row.in.values()][0]!} tag={tag} />}
-      {place && (
+      {standing && <Where project={project} place={standing} tag={tag} />}
+      {standing && (
         <button type="button" className="btn self-start" onClick={show}>
           Show it on the bench
         </button>
@@ -126,28 +132,27 @@ const RoomList = ({ rooms }: { readonly rooms: Rooms | undefined }) => (
 
 interface WhereProps {
   readonly project: Project;
-  readonly row: StringRow;
+  readonly place: StandingWords;
   readonly tag: string | undefined;
 }
 
 /** The screen in the language, with the control lit; of a component the component itself. */
-function Where({ project, row, tag }: WhereProps) {
+function Where({ project, place, tag }: WhereProps) {
   const { shaper } = useWorkplace();
   const sizes = useMemo(() => bandSizes(project), [project]);
   const [label, setLabel] = useState<string>();
   const size = sizes.find((each) => each.label === label) ?? sizes[0];
-  const place = row.place;
   const rooms = useRoomFor(place, tag, size);
   const [view] = useState(() => new ScreenView(shaper));
-  const treeId = place?.tree.id;
+  const treeId = place.tree.id;
   const layout = useMemo(() => {
-    if (!size || treeId === undefined) return undefined;
+    if (!size) return undefined;
     const shown = tag === undefined ? project : inLocale(project, tag);
     const tree = [...shown.screens, ...(shown.components ?? [])].find(({ id }) => id === treeId);
     const rightToLeft = tag !== undefined && isRightToLeft(tag);
     return tree && view.layOut(shown, tree, { width: size.width, height: size.height, rightToLeft });
   }, [project, tag, size, treeId, view]);
-  if (!size || !layout || !place) return null;
+  if (!size || !layout) return null;
   const scale = Math.min(1, wide / size.width);
   const box = layout.byControl.get(place.control.id);
   // What is far below is moved into sight.

@@ -1,5 +1,5 @@
 /** How long the chosen text may be where it stands, worked out once one has stayed with it for a moment. */
-import { type Room, roomFor, ScreenView, type WordsPlace } from '@hovrin/core';
+import { type Room, roomFor, ScreenView, type StandingWords } from '@hovrin/core';
 import { useEffect, useState } from 'react';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { shownIn } from '../parts/LanguageChoice.tsx';
@@ -15,7 +15,7 @@ export type Rooms = readonly (readonly [width: number, room: Room])[];
 
 /** @param size what is looked at besides the narrowest screen. @returns undefined as long as it is not known. */
 export function useRoomFor(
-  place: WordsPlace | undefined,
+  place: StandingWords | undefined,
   tag: string | undefined,
   size: { readonly width: number; readonly height: number } | undefined,
 ): Rooms | undefined {

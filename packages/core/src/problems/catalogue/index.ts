@@ -7,6 +7,7 @@ import { invalid } from './invalid.ts';
 import { flashing, motionFaults, neverPlayed, noPause } from './motions.ts';
 import { addresses, noWayOut, unreached } from './screens.ts';
 import { sharedTwice } from './shared.ts';
+import { missingWords } from './shared-words.ts';
 import { standIn } from './stand-in.ts';
 import { taskProblems } from './tasks.ts';
 import { staleTranslation, wrongTranslation } from './translations.ts';
@@ -32,6 +33,7 @@ export const problemKinds: readonly ProblemKind[] = [
   noName,
   noWayOut,
   sharedTwice,
+  missingWords,
   wrongTranslation,
   staleTranslation,
   standIn,

@@ -1,6 +1,7 @@
 /** Translations that are not used, and texts that changed after they were translated. */
 import type { Project } from '../../document/types.ts';
 import { translationFault } from '../../words/faults.ts';
+import { sharedName } from '../../words/shared.ts';
 import { type StringRow, stringRows } from '../../words/table.ts';
 import type { FoundProblem, ProblemKind } from '../problem.ts';
 
@@ -13,8 +14,11 @@ const ofRows = (
   (project.locales ?? []).slice(1).flatMap((locale) =>
     stringRows(project, locale).flatMap((row): FoundProblem[] => {
       if (row.state !== state || !row.place) return [];
-      const { tree, control, attribute } = row.place;
-      return [{ place: { in: 'control', tree, control, attribute }, sentence: sentence(row, locale.tag) }];
+      const { place } = row;
+      const said = sentence(row, locale.tag);
+      if (!place.control) return [{ place: { in: 'state', variable: sharedName }, sentence: said }];
+      const { tree, control, attribute } = place;
+      return [{ place: { in: 'control', tree, control, attribute }, sentence: said }];
     }),
   );
 
