@@ -7,6 +7,7 @@ export {
   tagProblem,
 } from '../document/locale.ts';
 export { isStringsFile, stringsFile } from '../source/string-files.ts';
+export { translationsCarried } from './carrying.ts';
 export { translationFault } from './faults.ts';
 export { stringFormatOf, stringFormats } from './formats/index.ts';
 export type { StringFormat, StringTable, TableReading, TravellingString } from './formats/string-format.ts';

@@ -11,6 +11,7 @@ import {
   type Renamed,
   type ScreenLayout,
   type Step,
+  translationsCarried,
 } from '@hovrin/core';
 import { api, type OpenedProject } from '../api.ts';
 import { Asides } from './asides.ts';
@@ -136,7 +137,12 @@ export class Editor extends EditorView {
     if (change.steps.length === 0) return this.#afterChange(change);
     const { project, scope } = this.state;
     const made = this.recorder ? { ...change, steps: this.recorder(project, change.steps) } : change;
-    return this.#add('change', changeFor(project, made, scope));
+    const whole = changeFor(project, made, scope);
+    const carried = translationsCarried(project, whole.steps);
+    return this.#add(
+      'change',
+      carried.length > 0 ? { ...whole, steps: [...whole.steps, ...carried] } : whole,
+    );
   };
 
   #add(kind: LogEntry['kind'], change: Change, takes?: number): boolean {
