@@ -1,14 +1,25 @@
 /** The words of a page in its other languages: what differs, which language somebody gets, and how an event sets it. */
+import { runInNewContext } from 'node:vm';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { languageFor } from '../src/document/language-for.ts';
 import type { TreeElement } from '../src/export/element-tree.ts';
 import { pageLanguages, translationsOf, withWordsMarked, wordsMark } from '../src/export/languages.ts';
+import { html } from '../src/export/page.ts';
 import { programOf } from '../src/export/program.ts';
-import { isRightToLeft, type Project, parseStatements } from '../src/index.ts';
+import {
+  contextOf,
+  inLocale,
+  isRightToLeft,
+  type Project,
+  parseScreen,
+  parseStatements,
+  printScreen,
+  textsOf,
+} from '../src/index.ts';
 import { differenceOf, differently } from '../src/runtime/difference.ts';
 import { Runtime } from '../src/runtime/index.ts';
-import { noActing, projectFrom } from './documents.ts';
+import { noActing, noCode, noPieces, projectFrom } from './documents.ts';
 
 describe('what differs between two pieces of data', () => {
   const data = fc.jsonValue({ maxDepth: 4 });
@@ -164,5 +175,67 @@ describe('View.locale', () => {
     runtime.run(read.value, undefined, { control: 'c', event: 'press' });
     expect(heard).toEqual(['en', 'de-CH']);
     expect(problems).toEqual([]);
+  });
+});
+
+describe('whatever a translation says', () => {
+  const base = projectFrom(
+    { language: 'en', state: [{ name: 'n', type: 'number', initial: 2 }], locales: [{ tag: 'en' }] },
+    `<screen name="Hut" title="Hut"><text name="told" text="{n} guests" /><select name="kind" label="Kind" options="a: Dormitory | b: Twin" /><button name="says" text="Save" on.press='message("Good night")' /></screen>`,
+  );
+  const pieces = [
+    ...['</script>', '<!--', '<img onerror=x>', '{', '}', '{n}', '{n, plural, other {#}}', "'", '"', '`'],
+    ...[
+      '|',
+      ':',
+      '\\',
+      '\n',
+      '\u2028',
+      '\u202e',
+      '\u0000',
+      '&amp;',
+      '#',
+      'ß',
+      'שלום',
+      '今夜',
+      '{{',
+      '}}',
+      ' ',
+      ';',
+    ],
+  ];
+  const text = fc.array(fc.constantFrom(...pieces, 'Haus'), { maxLength: 6 }).map((parts) => parts.join(''));
+
+  it('the project can be read again, and its page is a page with a file of words', () => {
+    fc.assert(
+      fc.property(fc.array(text, { minLength: 7, maxLength: 7 }), (said) => {
+        const strings = Object.fromEntries(
+          textsOf(base).map(({ key }, index) => [key, { text: said[index] ?? '' }]),
+        );
+        const project = { ...base, locales: [{ tag: 'en' }, { tag: 'xx', strings }] };
+        const translated = inLocale(project, 'xx');
+        // Nothing of it is worked out that the source does not work out.
+        for (const [index, screen] of translated.screens.entries()) {
+          const source = printScreen(screen, project.bands);
+          const read = parseScreen(source, { file: 'x', context: contextOf(project), newId: () => 'i' });
+          expect(read.ok, source).toBe(true);
+          const statements = parseStatements(String(screen.children[2]!.props['on.press']));
+          expect(statements.ok && statements.value.map(({ type }) => type)).toEqual(['action']);
+          expect(screen.children).toHaveLength(project.screens[index]!.children.length);
+        }
+        const { files } = html.files(project, {
+          fonts: { files: [], standIns: [] },
+          script: '',
+          pieces: noPieces,
+          compileCode: noCode,
+        });
+        const file = files.get('words/xx.js')!;
+        expect(file).not.toMatch(/<\/script/i);
+        const given: unknown[] = [];
+        runInNewContext(file, { hovrinPage: { words: (...all: unknown[]) => given.push(...all) } });
+        expect(given).toMatchObject(['xx', { texts: expect.anything() }]);
+      }),
+      { numRuns: 60 },
+    );
   });
 });

@@ -6,6 +6,10 @@ import type { WordsPlace } from './places.ts';
 const expressionsIn = (text: string): readonly string[] =>
   (expressionsOf(text) ?? []).map((inner) => inner.trim().replaceAll(/\s+/g, ' '));
 
+/** What no XML text may have (XML 1.0 §2.2), a half of a surrogate pair included. */
+// biome-ignore lint/suspicious/noControlCharactersInRegex: they are what is looked for.
+const noText = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]|\p{Cs}/u;
+
 /** Whether a piece is words without expressions: the label of an entry, a message of an event. */
 const isPlain = ({ part }: Pick<WordsPlace, 'part'>): boolean => part !== undefined;
 
@@ -14,8 +18,10 @@ const isPlain = ({ part }: Pick<WordsPlace, 'part'>): boolean => part !== undefi
  * nothing else: what a translation says is never carried out.
  */
 export function translationFault(place: Pick<WordsPlace, 'part' | 'text'>, text: string): string | undefined {
+  if (noText.test(text)) return 'It has a control character, which no text has.';
+  if (isPlain(place)) return undefined;
   // Neither works anything out, nor is a message.
-  if (isPlain(place) || !/[{}]/.test(place.text + text)) return undefined;
+  if (!/[{}]/.test(place.text + text)) return undefined;
   const read = parseTemplate(text);
   if (!read.ok) return `It cannot be read: ${read.problem.message}`;
   const found = expressionsIn(text);

@@ -44,7 +44,7 @@ export function inLocale(project: Project, tag: string): Project {
     if (place.control) places.set(place.control.id, [...(places.get(place.control.id) ?? []), place]);
     else {
       const text = locale.strings?.[place.key]?.text;
-      if (text) shared[place.part] = text;
+      if (text && translationFault(place, text) === undefined) shared[place.part] = text;
     }
   }
   const visit = (tree: Control) => translated(tree, places, locale);
