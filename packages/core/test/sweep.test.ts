@@ -12,6 +12,7 @@ import {
   toldChanges,
 } from '../src/index.ts';
 import { changesByPx } from '../src/sweep/change-words.ts';
+import { reachOf } from '../src/sweep/rounding-zone.ts';
 import type { Shaper } from '../src/text/shaper.ts';
 import { named, projectOf, testShaper } from './documents.ts';
 
@@ -265,6 +266,42 @@ it('what rounding lets come and go is told as one thing', () => {
   const both = toldChanges([turn(560, 'band', true), ...turns]);
   expect(bands(both)).toEqual([560]);
   expect(both.map(({ until }) => until)).toEqual([undefined, 568]);
+});
+
+it('finds tracks that one single width has, where a part of the room that is cut counts several times', () => {
+  const cells = Array.from({ length: 5 }, () => '<spacer height="20" />').join('');
+  const project = projectOf(
+    `<screen name="A"><grid columns="repeat(auto-fill, minmax(20%, 1fr))" gap="34">${cells}</grid></screen>`,
+  );
+  const screen = project.screens[0]!;
+  const view = new ScreenView(shaper);
+  const wrong: number[] = [];
+  for (const { stretch } of sweep(shaper, project, screen, { from: 480, to: 540, height: 700 }))
+    for (let width = stretch.from; width <= stretch.to; width += 1 / 64) {
+      const { boxes } = view.layOut(project, screen, { width, height: 700 });
+      const isOff = boxes.some(({ x }, index) => Math.abs(x - boxAt(stretch, index, width)[0]!) > 0.1);
+      if (isOff) wrong.push(width);
+    }
+  expect(wrong).toEqual([]);
+  // At 20 % and three gaps, four tracks need 510 px; cut to whole 64ths, a little less.
+  const at = (width: number) => view.layOut(project, screen, { width, height: 700 }).boxes[2]!.width;
+  expect(at(509.90625)).toBeLessThan(at(509.921875) - 20);
+  expect(at(509.9375)).toBeLessThan(at(509.921875) - 20);
+});
+
+it('takes what swings for something that may turn more than once, however fast it rises', () => {
+  const compared = (value: number, swings: boolean) => ({
+    value,
+    low: 4,
+    high: 5,
+    jump: true,
+    perPx: 1,
+    terms: 7,
+    swings,
+  });
+  const reach = (swings: boolean) => reachOf(compared(2, swings), compared(4, swings), 4, 10);
+  expect(reach(false)).toBe(0);
+  expect(reach(true)).toBeCloseTo(7 / 64 / 0.2, 6);
 });
 
 describe('every stretch', () => {

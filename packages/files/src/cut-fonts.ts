@@ -12,6 +12,6 @@ export async function cutFont(name: string, characters: string): Promise<Buffer>
 
 /** The bytes of a font of what is handed over. @param name with its ending. @throws where the fonts have not been built. */
 export function handedFont({ cutFonts }: Pick<Exported, 'cutFonts'>, name: string): Promise<Buffer> {
-  const characters = cutFonts.get(name);
+  const characters = cutFonts?.get(name);
   return characters === undefined ? readFile(join(fontFolder, name)) : cutFont(name, characters);
 }

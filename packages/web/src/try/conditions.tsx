@@ -102,17 +102,7 @@ export function ConditionFields({
         locale={conditions.locale ?? ''}
         onLocale={(tag) => onConditions({ ...conditions, locale: tag || project.locales?.[0]?.tag })}
       />
-      {switches.map(([name, words]) => (
-        <label key={name} className="flex items-center gap-1.5">
-          <input
-            type="checkbox"
-            className="accent-spruce"
-            checked={conditions[name]}
-            onChange={(event) => onConditions({ ...conditions, [name]: event.target.checked })}
-          />
-          {words}
-        </label>
-      ))}
+      <Switches conditions={conditions} onConditions={onConditions} />
       <span className="ml-auto" />
       <Tick
         words="Together"
@@ -129,6 +119,29 @@ export function ConditionFields({
     </>
   );
 }
+
+/** Conditions that are on or off. */
+const Switches = ({
+  conditions,
+  onConditions,
+}: {
+  conditions: Conditions;
+  onConditions: (conditions: Conditions) => void;
+}) => (
+  <>
+    {switches.map(([name, words]) => (
+      <label key={name} className="flex items-center gap-1.5">
+        <input
+          type="checkbox"
+          className="accent-spruce"
+          checked={conditions[name]}
+          onChange={(event) => onConditions({ ...conditions, [name]: event.target.checked })}
+        />
+        {words}
+      </label>
+    ))}
+  </>
+);
 
 function Tick({
   words,

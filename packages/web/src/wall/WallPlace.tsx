@@ -1,34 +1,29 @@
 /** The wall: every screen at every band on one page, to look at, to print, and to save as one picture. */
 import {
   type Control,
-  isOneOf,
   longTexts,
-  type Mode,
   messageOf,
-  modes,
   type Project,
   ScreenView,
   screensWith,
   type View,
 } from '@hovrin/core';
 import type { Shaper } from '@hovrin/core/text/shaper';
-import { ArrowLeft, Camera, Printer } from 'lucide-react';
 import { useCallback, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { api } from '../api.ts';
 import { download } from '../download.ts';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';
 import { bandSizes } from '../parts/bandSizes.ts';
-import { LanguageChoice, shownIn } from '../parts/LanguageChoice.tsx';
-import { Menu } from '../parts/Menu.tsx';
+import { shownIn } from '../parts/LanguageChoice.tsx';
 import { useEscape } from '../parts/useEscape.ts';
 import { useGoTo } from '../parts/useGoTo.ts';
 import { useRoom } from '../parts/useRoom.ts';
 import { type ScreenSize, sizeWords } from '../sizes.ts';
 import { PaintedPicture } from '../workbench/bays/PaintedPicture.tsx';
 import { pngOf, svgOf } from '../workbench/bays/savePicture.ts';
-import { modeWords } from '../workbench/bench/benchView.ts';
 import { type Hanging, onePicture, wallGap } from './onePicture.ts';
+import { plainLook, WallHead, type WallLook } from './WallHead.tsx';
 
 function hang(
   shaper: Shaper,
@@ -42,16 +37,20 @@ function hang(
   return { size, layout, height: Math.max(height, layout.fullHeight) };
 }
 
-export function WallPlace() {
-  const { editor, shaper } = useWorkplace();
+interface Row {
+  readonly screen: Control;
+  readonly hanging: readonly Hanging[];
+}
+
+/** The screens as they hang. @param component only those that it stands on; null: all. */
+function useRows(
+  { long, locale, mode }: WallLook,
+  component: string | null,
+  sizes: readonly ScreenSize[],
+): readonly Row[] {
+  const { shaper } = useWorkplace();
   const { project } = useEditorState('project');
-  const goTo = useGoTo();
-  const [long, setLong] = useState(false);
-  const [locale, setLocale] = useState('');
-  const [mode, setMode] = useState<Mode>('light');
-  const component = useSearchParams()[0].get('component');
-  const sizes = useMemo(() => bandSizes(project), [project]);
-  const rows = useMemo(() => {
+  return useMemo(() => {
     const { project: translated, rightToLeft } = shownIn(project, locale);
     const shown = long ? longTexts(translated) : translated;
     const wanted =
@@ -63,12 +62,22 @@ export function WallPlace() {
         hanging: sizes.map((size) => hang(shaper, shown, screen, size, { mode, rightToLeft })),
       }));
   }, [project, long, locale, mode, sizes, shaper, component]);
+}
+
+export function WallPlace() {
+  const { editor } = useWorkplace();
+  const { project } = useEditorState('project');
+  const goTo = useGoTo();
+  const [look, setLook] = useState<WallLook>(plainLook);
+  const component = useSearchParams()[0].get('component');
+  const sizes = useMemo(() => bandSizes(project), [project]);
+  const rows = useRows(look, component, sizes);
   const { element, room } = useRoom<HTMLElement>({ width: 1200, height: 0 });
   const wide = sizes.reduce((sum, { width }) => sum + width, 0);
   const scale = Math.max(0.05, (room.width - wallGap * (sizes.length - 1)) / wide);
   const leave = useCallback(() => goTo(''), [goTo]);
   useEscape(true, leave);
-  const save = async (kind: 'svg' | 'png') => {
+  const save = async (kind: 'svg' | 'png'): Promise<void> => {
     try {
       const { svg, width, height } = await onePicture(
         rows.map(({ screen, hanging }) => ({ title: screen.name ?? 'screen', hanging })),
@@ -84,60 +93,12 @@ export function WallPlace() {
   };
   return (
     <div className="flex h-full flex-col bg-ground print:block print:h-auto print:bg-white">
-      <header className="flex h-11 shrink-0 items-center gap-3 border-b border-rule bg-sheet px-3 print:hidden">
-        <button type="button" className="btn" onClick={leave}>
-          <ArrowLeft size={15} aria-hidden /> Build
-        </button>
-        <h1 className="font-semibold">
-          {project.name}{' '}
-          <span className="font-normal text-quiet">
-            {component === null ? 'on the wall' : `where ${component} stands`}
-          </span>
-        </h1>
-        <span className="flex-1" />
-        <LanguageChoice project={project} locale={locale} onLocale={setLocale} />
-        <select
-          className="field !w-44"
-          aria-label="Mode"
-          value={mode}
-          onChange={({ target }) => isOneOf(modes, target.value) && setMode(target.value)}
-        >
-          {modes.map((each) => (
-            <option key={each} value={each}>
-              {modeWords[each]}
-            </option>
-          ))}
-        </select>
-        <label className="flex items-center gap-1.5">
-          <input
-            type="checkbox"
-            className="accent-spruce"
-            checked={long}
-            onChange={(event) => setLong(event.target.checked)}
-          />
-          Longer texts
-        </label>
-        <Menu
-          label="Save as one picture"
-          button={
-            <button type="button" className="btn">
-              <Camera size={14} aria-hidden /> Save as one picture
-            </button>
-          }
-          entries={[
-            { label: 'PNG', onSelect: () => void save('png') },
-            { label: 'SVG', onSelect: () => void save('svg') },
-          ]}
-        />
-        <button
-          type="button"
-          className="btn"
-          onClick={() => window.print()}
-          title="Print it, or save it as PDF"
-        >
-          <Printer size={14} aria-hidden /> Print or PDF
-        </button>
-      </header>
+      <WallHead
+        {...{ project, component, look }}
+        onLook={setLook}
+        onSave={(kind) => void save(kind)}
+        onLeave={leave}
+      />
       <main ref={element} className="min-h-0 flex-1 overflow-auto px-5 py-4 print:overflow-visible">
         {rows.length === 0 && <p className="mt-16 text-center text-quiet">This project has no screens.</p>}
         {rows.map(({ screen, hanging }) => (

@@ -20,6 +20,22 @@ import {
   wordsRows,
 } from './wordsModel.ts';
 
+/**
+ * The next keys go into the first text of a language that was just added.
+ *
+ * @param languages how many there are. @returns is given the cell that they are to go into, once it is there.
+ */
+function useAdded(languages: number, onAt: (at: At) => void): (at: At) => void {
+  const [added, setAdded] = useState<At>();
+  useEffect(() => {
+    if (!added || added.column > languages) return;
+    setAdded(undefined);
+    onAt(added);
+    document.querySelector<HTMLElement>('[role="grid"][data-region-begin]')?.focus();
+  }, [added, languages, onAt]);
+  return setAdded;
+}
+
 export function WordsPlace() {
   const { editor } = useWorkplace();
   const { project } = useEditorState('project');
@@ -34,14 +50,7 @@ export function WordsPlace() {
   const source = project.locales?.[0]?.tag ?? project.language ?? 'en';
   const row = rows[Math.min(at.row, rows.length - 1)];
   const tag = tags[at.column - 1];
-  // The next keys go into the first text of a language that was just added.
-  const [added, setAdded] = useState<At>();
-  useEffect(() => {
-    if (!added || added.column > tags.length) return;
-    setAdded(undefined);
-    setAt(added);
-    document.querySelector<HTMLElement>('[role="grid"][data-region-begin]')?.focus();
-  }, [added, tags.length, setAt]);
+  const setAdded = useAdded(tags.length, setAt);
   const does = (label: string, steps: readonly Step[]) => {
     if (steps.length > 0) editor.dispatch({ label, steps, exact: true });
   };
