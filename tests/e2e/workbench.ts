@@ -165,15 +165,9 @@ export async function pressScaled(page: Page, frame: Locator, inside: Locator): 
   const shown = (await frame.boundingBox())!;
   const own = await frame.evaluate((element) => (element as HTMLElement).offsetWidth);
   const at = await inside.evaluate(async (element) => {
-    // While one screen takes the place of another nothing in them is pressed (CSS View Transitions 1).
-    for (const _ of ['the new screen is there', 'its transition has begun'])
-      await new Promise((resolve) => requestAnimationFrame(resolve));
-    const transitions = document
-      .getAnimations()
-      .filter(({ effect }) =>
-        (effect as KeyframeEffect | null)?.pseudoElement?.startsWith('::view-transition'),
-      );
-    await Promise.allSettled(transitions.map(({ finished }) => finished));
+    // While one screen takes the place of another nothing in them is pressed (CSS View Transitions 2 §3.2).
+    const shown = document as { readonly activeViewTransition?: ViewTransition | null };
+    while (shown.activeViewTransition) await shown.activeViewTransition.finished.catch(() => undefined);
     const { x, y, width, height } = element.getBoundingClientRect();
     return { x: x + width / 2, y: y + height / 2 };
   });
