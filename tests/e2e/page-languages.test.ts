@@ -202,6 +202,7 @@ async function readOn(found: ExportedPage, screens: readonly string[]): Promise<
         location.hash = hash;
       }, screen);
       await found.page.locator(`body > [data-name="${screen}"]`).waitFor();
+      await found.page.evaluate(() => document.fonts.ready.then(() => undefined));
       seen.push(
         await found.page.evaluate(() =>
           [...document.querySelectorAll('body > .k-screen *')].map((each) => {
