@@ -143,7 +143,7 @@ describe('a check', () => {
       told(screenOf(`<heading level="1" text="Hut" />${source}`)).filter((each) =>
         /vague|sentence/.test(each),
       );
-    for (const text of ['Click here!', 'more …', 'Hier klicken', 'En savoir plus', 'こちら'])
+    for (const text of ['Click here!', 'Read more …', 'Hier klicken', 'En savoir plus', 'こちら'])
       expect(advice(`<link name="a" text="${text}"/>`), text).toEqual(['advice vague-link a']);
     expect(advice('<button name="a" text="Read more" />')).toEqual(['advice vague-link a']);
     expect(advice('<link name="a" text="More about the ridge"  />')).toEqual([]);

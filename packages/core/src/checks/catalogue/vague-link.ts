@@ -8,19 +8,10 @@ import type { CheckKind } from './check-kind.ts';
 
 /** Words that say nothing of what follows, in some languages; each as people write it, without its signs. */
 const vague: ReadonlySet<string> = new Set([
-  ...['here', 'click here', 'click', 'tap here', 'press here', 'more', 'read more', 'learn more', 'see more'],
+  ...['here', 'click here', 'click', 'tap here', 'press here', 'read more', 'learn more', 'see more'],
   ...['this', 'this link', 'link', 'go', 'details', 'continue reading'],
-  ...[
-    'hier',
-    'hier klicken',
-    'klicken sie hier',
-    'klick hier',
-    'mehr',
-    'weiterlesen',
-    'mehr lesen',
-    'mehr erfahren',
-  ],
-  ...['ici', 'cliquez ici', 'cliquer ici', 'plus', 'lire la suite', 'en savoir plus'],
+  ...['hier', 'hier klicken', 'klicken sie hier', 'klick hier', 'weiterlesen', 'mehr lesen', 'mehr erfahren'],
+  ...['ici', 'cliquez ici', 'cliquer ici', 'lire la suite', 'en savoir plus'],
   ...['هنا', 'اضغط هنا', 'انقر هنا', 'المزيد', 'اقرأ المزيد'],
   ...['こちら', 'ここ', 'ここをクリック', 'もっと見る', '詳細', '続きを読む'],
 ]);
