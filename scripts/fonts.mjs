@@ -69,7 +69,7 @@ const unicodeRange = (ranges) => ranges.map(([from, to]) => `U+${hex(from)}-${he
 
 const hex = (code) => code.toString(16).toUpperCase();
 
-/** What a font says of the characters that it has. */
+/** Measures of a font: its characters with their advances, its em, the heights of its lines. */
 function measuresOf(ttf) {
   const bytes = new ArrayBuffer(ttf.byteLength);
   new Uint8Array(bytes).set(ttf);

@@ -1,7 +1,7 @@
 /** Pictures of pages, as the browser draws them. */
 import type { Page } from 'playwright-core';
 
-/** What a browser answers that has not had the memory or the turn for a picture: nothing about the page. */
+/** The answer of a browser that lacked memory or time for a picture; it says nothing about the page. */
 const notDrawn = /Unable to capture screenshot/;
 
 /**

@@ -192,7 +192,7 @@ it.skipIf(inFirefox)('is in the language that the browser wishes for', async () 
   }
 });
 
-/** What is read on each screen of a page and where it stands, in whole px. */
+/** The words of each screen of a page with their boxes, in whole px. */
 async function readOn(found: ExportedPage, screens: readonly string[]): Promise<unknown[]> {
   const seen: unknown[] = [];
   for (const screen of screens)

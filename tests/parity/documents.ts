@@ -313,7 +313,9 @@ export function randomScreen(
     }
     if (kind === 'image' && chance.of(0.7)) props.src = 'wide.svg';
     // Without a draw, so that what else is made stays the same.
-    if (props.icon && (seed + count) % 3 === 0 && !without.includes('mirror')) props.mirror = 'true';
+    const isMirrored = (seed + count) % 3 === 0 && !without.includes('mirror');
+    if (isMirrored && kindNamed(kind)!.properties.some(({ name }) => name === 'mirror'))
+      props.mirror = 'true';
     const kept = (names: readonly string[]) => names.filter((name) => !without.includes(name));
     const inner = kept([...(depth > 0 ? containers : []), ...(kind === 'screen' ? ['bar'] : [])]);
     const outer = kept(isHigh ? leavesOfHeights : leaves);

@@ -20,7 +20,7 @@ beforeAll(async () => {
 });
 afterAll(() => bench.close());
 
-/** What is said in place of a text: longer, shorter, in another script; what is worked out in it stays. */
+/** Makers of translations: longer, shorter, with other letters; expressions stay. */
 const others: readonly ((text: string) => string)[] = [
   (text) => `${text} und dazu Größeres`,
   (text) => (text.includes('{') ? text : 'Ja'),

@@ -41,7 +41,7 @@ function after(given: Project, steps: readonly Step[]): Project {
   return outcome.project;
 }
 
-/** What each text is in German, by how it stands; a text whose translation is another one's says so. */
+/** Each text with its German one and the state of that. */
 const told = (of: Project) =>
   stringRows(of, of.locales![1]!).map(({ source, translation, state }) => [source, translation?.text, state]);
 const right = (of: Project) => textsOf(of).map(({ text }) => [text, `${text} (de)`, 'done']);

@@ -1,4 +1,4 @@
-/** How long a text may be where it stands. */
+/** The room of a text: its greatest length on its screen. */
 import { loadShaper } from '@hovrin/files';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { checkAll, roomFor, ScreenView, type StandingWords, textsOf } from '../src/index.ts';

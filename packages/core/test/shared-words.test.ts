@@ -44,7 +44,7 @@ const applied = (given: Project, steps: ReturnType<typeof sharing>): Project => 
 };
 const shared = applied(project, sharing(project, 'Save', 'save'));
 
-/** What the attributes of a project say, by control. */
+/** Words of a project's controls, by name. */
 const said = ({ screens }: Project) =>
   Object.fromEntries(
     screens.flatMap((screen) => {

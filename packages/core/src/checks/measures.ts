@@ -25,6 +25,16 @@ export interface Measure {
 export const isWrong = ({ all, unlessAll }: Measure): boolean =>
   all.every(([value]) => value > 0) && !(unlessAll?.every(([value]) => value > 0) ?? false);
 
+/** A piece of advice about a control that holds at every width: nothing of it depends on the layout. */
+export const adviceAlways = (check: string, control: string): Measure => ({
+  check,
+  severity: 'advice',
+  control,
+  other: undefined,
+  all: [[1, 1]],
+  amount: [1, 1],
+});
+
 /** How far something may stand out unnoticed, CSS px; rounding to 64ths included. */
 export const leeway = 0.5;
 /** The least side of a target, CSS px (WCAG 2.2, 2.5.8 Target Size (Minimum)). */

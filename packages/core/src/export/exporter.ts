@@ -33,7 +33,7 @@ export interface Exported {
   readonly own: ReadonlyMap<string, string>;
   /** Names of the font files to put into `fonts/`, `.woff2` included. */
   readonly fonts: readonly string[];
-  /** Of those of them that are cut to the characters in use, these characters; absent: all are whole. */
+  /** Fonts that are cut to the characters in use, each with these characters; absent: all are whole. */
   readonly cutFonts?: ReadonlyMap<string, string>;
   /** Names of the pictures to put into `assets/`. */
   readonly assets: readonly string[];

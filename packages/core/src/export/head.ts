@@ -8,9 +8,9 @@ import { iconAddress } from './page-icon.ts';
 import { policyOf } from './policy.ts';
 import { titleOf } from './program.ts';
 
-/** What a head tells besides what the project says. */
+/** Parts of a head that the project does not hold. */
 interface HeadParts {
-  /** Where feeds come from at the place where the page runs. */
+  /** Addresses of feeds at the place where the page runs. */
   readonly config?: PageConfig | undefined;
   /** The languages of the page; undefined: it has one. */
   readonly languages?: PageLanguages | undefined;

@@ -127,10 +127,10 @@ export function withWordsMarked(
   };
 }
 
-/** What of a program words stand in, as its script has it. */
+/** The parts of a program that hold words, as its script has them. */
 type Worded = Pick<Program, 'screens' | 'state'>;
 
-/** What a language's file says. @param translated the same program in that language. */
+/** The content of a language's file. @param translated the same program in that language. */
 export function pageWords(texts: readonly string[], source: Worded, translated: Worded): PageWords {
   const held = translated.state.filter(
     ({ initial }, index) => differenceOf(source.state[index]?.initial, initial) !== undefined,

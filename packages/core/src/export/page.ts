@@ -191,7 +191,7 @@ const withPlaceMarked = (screen: TreeElement, href: string): TreeElement =>
     return has('class', 'part-place') && has('href', href) ? [['aria-current', 'page']] : [];
   });
 
-/** What a project's elements are made with. The page's own media queries decide about bands and orientations. */
+/** The circumstances that a project's elements are made in. The page's own media queries decide about bands and orientations. */
 function elementsOf(project: Project, partClass: NonNullable<Elements['partClass']>): Elements {
   const conditions = { prefixes: [''], theme: themeOf(project) };
   return {

@@ -58,7 +58,7 @@ export const languageOf = ({
   readonly language?: string | undefined;
 }): string => language;
 
-/** What a name holds while nothing runs: at a band's width, now, for somebody who reads the language of the words. */
+/** The value of a name while nothing runs: at a band's width, now, for somebody who reads the language of the words. */
 export function viewValue(name: ViewName, band: string, language: string, date = new Date()): ViewValue {
   if (name === 'View.language') return language;
   if (name === 'View.band') return band;

@@ -67,7 +67,7 @@ export interface Between {
   readonly perPx?: number;
   /** Of how many sizes, each cut to a whole 64th of a px, the value is made at most. */
   readonly terms?: number;
-  /** Whether one of these sizes counts several times against the others: from one 64th to the next the value goes up and down. */
+  /** One of these sizes counts several times against the others: from one 64th to the next the value goes up and down. */
   readonly swings?: boolean;
 }
 

@@ -1,12 +1,12 @@
-/** What differs between two pieces of data, as JSON has them, and making the one of the other by it. */
+/** The difference between two pieces of data, as JSON has them, and its use: making the one of the other. */
 
-/** What makes one value of another: by key what is to be done inside; in a list of one, what takes its place. */
+/** A difference: by key the one inside; or a list of one, the value that takes the other's place. */
 export type Difference = readonly [unknown] | { readonly [key: string]: Difference };
 
 const isHolder = (value: unknown): value is Readonly<Record<string, unknown>> =>
   typeof value === 'object' && value !== null;
 
-/** What makes the one of the other; undefined: they are the same. */
+/** The difference that makes the one of the other; undefined: they are the same. */
 export function differenceOf(one: unknown, other: unknown): Difference | undefined {
   if (Object.is(one, other)) return undefined;
   if (!isHolder(one) || !isHolder(other) || Array.isArray(one) !== Array.isArray(other)) return [other];

@@ -212,17 +212,17 @@ export interface ProgramKept {
 
 /** The languages of a page, that of its source first, each with the way in which it is written. */
 export interface PageLanguages {
-  /** What the choice of a language is kept under. */
+  /** The project's id, under which a browser keeps the choice of a language. */
   readonly of: string;
   readonly tags: Readonly<Record<string, 'ltr' | 'rtl'>>;
 }
 
-/** What differs from the page's own words in another language. */
+/** The words of a page in another language, as far as they differ from its own. */
 export interface PageWords {
-  /** Of the elements that are marked, by number. */
+  /** Texts of marked elements, by number. */
   readonly texts: readonly string[];
   readonly screens: Difference;
-  /** What variables hold at first that hold other words; absent: none does. */
+  /** First values of variables that hold words; absent: none does. */
   readonly state?: Readonly<Record<string, StateValue>>;
 }
 

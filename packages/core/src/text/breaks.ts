@@ -64,7 +64,7 @@ const wide =
 const quotesAmongWide = new RegExp(`(?<=${wide.source})[“‘«‹”’»›](?=${wide.source})`, 'g');
 const asBracket = (quote: string): string => ('“‘«‹'.includes(quote) ? '「' : '」');
 
-/** What a letter or a number ends in: a mark belongs to what is before it (LB9). */
+/** The last character of letters and numbers; a mark belongs to the one before it (LB9). */
 const endsLetters = new RegExp(`${classes.letter.source}|${classes.digit.source}|\\p{M}`, 'u');
 
 /** After what a hyphen begins a word (LB20a): nothing, spaces, and what glues. */

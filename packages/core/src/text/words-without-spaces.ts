@@ -1,5 +1,5 @@
 /**
- * Where words end in scripts that put no spaces between them (UAX #14, class SA): Thai, Lao, Khmer, Burmese. Browsers ask a
+ * Ends of words in scripts that put no spaces between them (UAX #14, class SA): Thai, Lao, Khmer, Burmese. Browsers ask a
  * dictionary; ECMA-402 (`Intl.Segmenter`) gives the words of the same one.
  */
 

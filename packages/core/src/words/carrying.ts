@@ -11,14 +11,14 @@ import { type StandingWords, textsOf } from './places.ts';
 
 type Strings = Readonly<Record<string, Translation>>;
 
-/** What stays the same of a text wherever its control goes. */
+/** Names a text by its control, which stays the same wherever that goes. */
 const identityOf = ({ control, attribute, part = '' }: StandingWords): string =>
   `${control.id} ${attribute} ${part}`;
 
 const standingIn = (project: Project): readonly StandingWords[] =>
   textsOf(project).flatMap((place) => (place.control ? place : []));
 
-/** What a copy and its original have alike. */
+/** Names a text by all that a copy has from its original. */
 const likeness = ({ control, attribute, part = '', text }: StandingWords): string =>
   JSON.stringify([control.kind, attribute, part, text]);
 
@@ -47,7 +47,7 @@ function changedKeys(before: readonly StandingWords[], after: readonly StandingW
 /** The strings of a language after a change. @param before, @param after what the change itself makes of them. */
 function carried(before: Strings, after: Strings, { moved, copied }: Changed): Strings {
   const strings: Record<string, Translation> = { ...after };
-  // What the change has carried along itself is not there any more.
+  // The change may have carried some along itself: these are not under their old keys any more.
   const open = moved.filter(([from]) => Object.hasOwn(before, from) && Object.hasOwn(after, from));
   for (const [from] of open) delete strings[from];
   for (const [from, to] of open) strings[to] = before[from]!;

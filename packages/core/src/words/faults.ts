@@ -6,7 +6,7 @@ import type { WordsPlace } from './places.ts';
 const expressionsIn = (text: string): readonly string[] =>
   (expressionsOf(text) ?? []).map((inner) => inner.trim().replaceAll(/\s+/g, ' '));
 
-/** What no XML text may have (XML 1.0 §2.2), a half of a surrogate pair included. */
+/** Characters that no XML text may have (XML 1.0 §2.2), halves of surrogate pairs included. */
 // biome-ignore lint/suspicious/noControlCharactersInRegex: they are what is looked for.
 const noText = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]|\p{Cs}/u;
 

@@ -1,4 +1,4 @@
-/** How long a text may be where it stands, before anything on its screen is cut, covered or too wide. */
+/** The room of a text: its greatest length before anything on its screen is cut, covered or too wide. */
 import { isWrong } from '../checks/measures.ts';
 import { measuresOf } from '../checks/measuring.ts';
 import { treeOfId, walk } from '../document/tree.ts';
@@ -9,7 +9,7 @@ import { type StandingWords, withPieceText } from './places.ts';
 /** More characters than this are as good as any number. */
 export const mostRoom = 400;
 
-/** What stands for words: letters of the text itself, in words as long as its own are on average. */
+/** Words to measure with: the letters of the text itself, in its own words. */
 function wordsLike(text: string): string {
   const letters = text.replaceAll(/\{[^{}]*\}/g, '').replaceAll(/[^\p{L}\p{M}\s]/gu, '');
   const words = letters.split(/\s+/).filter(Boolean);
@@ -39,7 +39,7 @@ function withText(tree: Control, place: StandingWords, text: string): Control {
   return children.every((child, index) => child === tree.children[index]) ? tree : { ...tree, children };
 }
 
-/** What is wrong on a screen with a text in place of another: the checks' names and controls. */
+/** Errors on a screen that has a text in place of another: names of checks with their controls. */
 function wrongWith(
   view: ScreenView,
   project: Project,
@@ -74,7 +74,7 @@ export interface Room {
 }
 
 /**
- * How many characters a text may have where it stands, values that are worked out in it included.
+ * Measures the room of a text: the most characters, those of values that are worked out in it included.
  *
  * @param place of the project in the language that is looked at. @param at the size, and the direction of the language.
  * @returns about so many, for letters like its own.

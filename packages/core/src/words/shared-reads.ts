@@ -1,4 +1,4 @@
-/** Where shared words are read: `words.save` in attributes and in what variables follow. */
+/** Reads of shared words: `words.save` in attributes and in expressions of variables. */
 import { readAttribute } from '../cascade/attributes.ts';
 import { type Control, inForce, type Project } from '../document/types.ts';
 import { namesOf } from '../expression/names.ts';
@@ -25,7 +25,7 @@ export interface SharedRead extends Read {
 
 const behind = /^\s*\??\.\s*([A-Za-z_]\w*)/;
 
-/** What stands behind the variable's name in a text. @param spans where that name stands. */
+/** The names behind the dot of the variable. @param spans places of the variable's name in the text. */
 function readsIn(text: string, spans: readonly (readonly [from: number, to: number])[]): Read[] {
   return spans.flatMap(([, end]) => {
     const [all, name] = behind.exec(text.slice(end)) ?? [];

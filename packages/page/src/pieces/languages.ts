@@ -1,6 +1,6 @@
 /**
  * The languages of a page: which one somebody reads, and how the page comes to be in it. What differs from the page's own
- * words lies in a file a language, which is asked for when it is wanted. The page says what was typed and chosen before.
+ * words lies in a file a language, which is asked for when it is wanted. Typed texts, choices and state stay as they are.
  */
 import {
   differently,
@@ -24,7 +24,7 @@ const rootsIn = (node: ParentNode): ParentNode[] => [
   ...[...node.querySelectorAll('template')].flatMap(({ content }) => rootsIn(content)),
 ];
 
-/** What an element says, and under which number: `text`, or an attribute. */
+/** The marks of an element: `text` or an attribute, each with its number. */
 const marksOf = (element: Element): (readonly [what: string, number: number])[] =>
   (element.getAttribute(mark) ?? '').split(' ').map((each) => {
     const at = each.lastIndexOf(':');
@@ -43,7 +43,7 @@ function isTag(text: string): boolean {
 const storage = (): Pick<Storage, 'getItem' | 'setItem'> => trial?.storage ?? localStorage;
 const keyOf = ({ languages }: Program): string => `hovrin ${languages?.of} language`;
 
-/** Who forbids storage, or whose storage is full, chooses anew the next time. */
+/** Reads, or writes, the kept choice. Where storage is forbidden or full nothing is kept. */
 function kept(program: Program, text?: string): string | null {
   if (!program.languages) return null;
   try {
@@ -53,7 +53,7 @@ function kept(program: Program, text?: string): string | null {
   return null;
 }
 
-/** What somebody wants to read: what the address asks for, what they chose before, what their browser says. */
+/** Languages that somebody wants, the dearest first: by the address, by an earlier choice, by the browser. */
 function wanted(program: Program): readonly string[] {
   const asked = new URLSearchParams(location.search).get('locale');
   const [said] = [asked, kept(program)].filter((each) => each && isTag(each));
@@ -68,7 +68,7 @@ class Words {
   readonly #roots: readonly ParentNode[];
   readonly #coming = new Map<string, (words: PageWords) => void>();
   readonly #known = new Map<string, Promise<PageWords>>();
-  /** What variables hold at first by themselves that hold other words in other languages. */
+  /** First values, in the source's language, of variables that hold words. */
   readonly #held = new Map<string, StateValue>();
   /** Gives a variable its words in the language, once the page runs. */
   assign = (_name: string, _value: StateValue): void => {};
@@ -111,6 +111,7 @@ class Words {
       const script = document.createElement('script');
       script.src = `words/${tag}.js`;
       script.onerror = () => {
+        script.remove();
         this.#known.delete(tag);
         reject(new Error(`words/${tag}.js did not come.`));
       };

@@ -49,7 +49,7 @@ export interface Around {
   readonly runtime: Runtime;
   /** What the runtime asks the page for. */
   readonly host: Host;
-  /** What tells how the page is shown, by the names of `View`: now, and after each change. */
+  /** Functions by the names of `View`: each tells its value now, and after each change. */
   readonly views: Map<string, (hold: Hold) => void>;
   /** Tells the variable of that name how its values come, where there is one. */
   readonly tellStatus: (variable: string | undefined, status: FeedStatus) => void;

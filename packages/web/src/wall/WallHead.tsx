@@ -5,7 +5,7 @@ import { LanguageChoice } from '../parts/LanguageChoice.tsx';
 import { Menu } from '../parts/Menu.tsx';
 import { modeWords } from '../workbench/bench/benchView.ts';
 
-/** How all pictures of the wall look. */
+/** The look of all pictures of the wall. */
 export interface WallLook {
   /** A tag; empty: the language of the source. */
   readonly locale: string;

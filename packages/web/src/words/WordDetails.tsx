@@ -111,7 +111,7 @@ const StateWords = ({ row, fault }: { readonly row: StringRow; readonly fault: s
   </div>
 );
 
-/** How long the text may be at some widths, for letters like its own. */
+/** The room of the text at some widths, for letters like its own. */
 const RoomList = ({ rooms }: { readonly rooms: Rooms | undefined }) => (
   <div role="status" className="text-quiet">
     <p className="font-medium text-ink">How long it may be</p>

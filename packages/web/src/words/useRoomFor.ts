@@ -1,4 +1,4 @@
-/** How long the chosen text may be where it stands, worked out once one has stayed with it for a moment. */
+/** The room of the chosen text, measured once one has stayed with it for a moment. */
 import { type Room, roomFor, ScreenView, type StandingWords } from '@hovrin/core';
 import { useEffect, useState } from 'react';
 import { useEditorState, useWorkplace } from '../editor/context.tsx';

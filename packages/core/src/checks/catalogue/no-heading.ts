@@ -6,6 +6,7 @@ import { propertiesOf } from '../../cascade/cascade.ts';
 import { walk } from '../../document/tree.ts';
 import { type Control, inForce, isDialog } from '../../document/types.ts';
 import { kindOf } from '../../kinds/catalogue.ts';
+import { adviceAlways } from '../measures.ts';
 import type { CheckKind } from './check-kind.ts';
 
 type Controls = ReadonlyMap<string, Control>;
@@ -39,13 +40,6 @@ export const noHeading: CheckKind = {
     const missing = known.get(controls) ?? isMissing(controls);
     known.set(controls, missing);
     if (!missing) return;
-    add({
-      check: 'no-heading',
-      severity: 'advice',
-      control: control.id,
-      other: undefined,
-      all: [[1, 1]],
-      amount: [1, 1],
-    });
+    add(adviceAlways('no-heading', control.id));
   },
 };

@@ -4,6 +4,7 @@
  */
 import { inForce } from '../../document/types.ts';
 import { kindOf } from '../../kinds/catalogue.ts';
+import { adviceAlways } from '../measures.ts';
 import type { CheckKind } from './check-kind.ts';
 
 /** Words that say nothing of what follows, in some languages; each as people write it, without its signs. */
@@ -33,13 +34,6 @@ export const vagueLink: CheckKind = {
     if (kind.group !== 'act' && kind.name !== 'link') return;
     const text = inForce(control.props.text);
     if (text === undefined || text.includes('{') || !vague.has(plain(text))) return;
-    add({
-      check: 'vague-link',
-      severity: 'advice',
-      control: control.id,
-      other: undefined,
-      all: [[1, 1]],
-      amount: [1, 1],
-    });
+    add(adviceAlways('vague-link', control.id));
   },
 };
